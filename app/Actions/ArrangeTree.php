@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Support\Folders;
+use App\Support\Refused;
+use App\Support\Topics;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Makes, renames, moves and takes away folders and topics. Questions are never touched: only where they are shown. */
+final class ArrangeTree
+{
+    private const DEPTH = 12;
+
+    public function add(string $tree, string $bankId, string $name, ?string $parent): string
+    {
+        $above = $parent === null ? '' : $this->path($tree, $bankId, $parent).'.';
+        if (substr_count($above, '.') >= self::DEPTH) {
+            throw Refused::because('tree.too_deep', 'This is too deep: at most '.self::DEPTH.' steps below one another.', '/parent');
+        }
+        $id = (string) Str::uuid7();
+        $owner = $tree === 'folders' ? ['bank_id' => $bankId] : Topics::owner($bankId);
+        $this->unlessTaken($name, fn () => DB::table($tree)->insert([...$owner, 'id' => $id, 'parent_id' => $parent, $this->label($tree) => $this->named($name), 'path' => $above.Folders::label($id)]));
+
+        return $id;
+    }
+
+    public function rename(string $tree, string $bankId, string $id, string $name): void
+    {
+        $this->path($tree, $bankId, $id);
+        $this->unlessTaken($name, fn () => $this->nodes($tree, $bankId)->where('id', $id)->update([$this->label($tree) => $this->named($name), 'updated_at' => now()]));
+    }
+
+    public function move(string $tree, string $bankId, string $id, ?string $parent): void
+    {
+        $old = $this->path($tree, $bankId, $id);
+        $new = ($parent === null ? '' : $this->path($tree, $bankId, $parent).'.').Folders::label($id);
+        if (str_starts_with("$new.", "$old.") && $new !== $old) {
+            throw Refused::because('tree.into_itself', 'It cannot be moved into something that lies inside it.', '/parent');
+        }
+        $this->unlessTaken('', fn () => DB::transaction(function () use ($tree, $bankId, $id, $parent, $old, $new): void {
+            $this->nodes($tree, $bankId)->where('id', $id)->update(['parent_id' => $parent, 'updated_at' => now()]);
+            $this->nodes($tree, $bankId)->whereRaw('path <@ ?::ltree', [$old])->update(['path' => DB::raw("CASE WHEN path = '$old' THEN '$new'::ltree ELSE '$new'::ltree || subpath(path, nlevel('$old'::ltree)) END")]);
+        }));
+    }
+
+    public function remove(string $tree, string $bankId, string $id): void
+    {
+        $this->path($tree, $bankId, $id);
+        $this->nodes($tree, $bankId)->where('id', $id)->delete();
+    }
+
+    private function path(string $tree, string $bankId, string $id): string
+    {
+        $path = $this->nodes($tree, $bankId)->where('id', $id)->value('path');
+
+        return is_string($path) ? $path : abort(404);
+    }
+
+    private function nodes(string $tree, string $bankId): Builder
+    {
+        return $tree === 'folders' ? DB::table('folders')->where('bank_id', $bankId) : Topics::of($bankId);
+    }
+
+    private function label(string $tree): string
+    {
+        return $tree === 'folders' ? 'name' : 'title';
+    }
+
+    private function named(string $name): string
+    {
+        $name = trim((string) preg_replace('/\s+/u', ' ', $name));
+
+        return $name === '' ? throw Refused::because('tree.no_name', 'It needs a name.', '/name') : $name;
+    }
+
+    /** @param  callable(): mixed  $do */
+    private function unlessTaken(string $name, callable $do): void
+    {
+        try {
+            DB::transaction(fn (): mixed => $do());
+        } catch (UniqueConstraintViolationException) {
+            throw Refused::because('tree.name_taken', $name === '' ? 'There is one of the same name in that place already.' : "There is \"$name\" in this place already.", '/name');
+        }
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Assembly;
+
+use App\Models\Assessment;
+use App\Models\User;
+use App\Support\Assembly\SheetPage;
+use App\Support\Confined;
+use App\Support\FileStore;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Makes a PDF of the learner's sheet or the key; the same content is printed once. */
+final readonly class PrintAssessment
+{
+    public const CHROMIUM = ['chromium', '--headless', '--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-extensions', '--no-first-run', '--user-data-dir={}/profile', '--no-pdf-header-footer', '--print-to-pdf={}/out.pdf', 'file://{}/sheet.html'];
+
+    public function __construct(private SheetPage $page, private FileStore $files)
+    {
+    }
+
+    /**
+     * @param  'learner'|'key'  $which
+     * @return array{id: string, pages: int}
+     *
+     * @throws \App\Support\Refused
+     */
+    public function handle(Assessment $assessment, User $person, string $which): array
+    {
+        $html = $this->page->html($assessment, $person, $which, SheetPage::settings($assessment), true);
+        $source = hash('sha256', $html);
+        $there = DB::table('prints')->where('assessment_id', $assessment->id)->where('source', $source)->first();
+        if ($there === null) {
+            [$sha256, $pages] = Confined::run(['sheet.html' => $html], self::CHROMIUM, fn (string $folder): array => [$this->files->put("$folder/out.pdf")['sha256'], self::count("$folder/out.pdf")]);
+            DB::table('prints')->insertOrIgnore(['id' => (string) Str::uuid7(), 'assessment_id' => $assessment->id, 'which' => $which, 'source' => $source, 'sha256' => $sha256, 'pages' => $pages]);
+            $there = DB::table('prints')->where('assessment_id', $assessment->id)->where('source', $source)->first();
+        }
+        assert($there !== null);
+
+        return ['id' => $there->id, 'pages' => $there->pages];
+    }
+
+    /** One page as a picture, for the preview. @throws \App\Support\Refused */
+    public function picture(string $sha256, int $page): string
+    {
+        return Confined::run(['in.pdf' => (string) file_get_contents($this->files->path($sha256))], ['pdftoppm', '-png', '-r', '90', '-f', (string) $page, '-l', (string) $page, '-singlefile', '{}/in.pdf', '{}/page'], fn (string $folder): string => (string) file_get_contents("$folder/page.png"));
+    }
+
+    private static function count(string $pdf): int
+    {
+        return Confined::run(['in.pdf' => (string) file_get_contents($pdf)], ['sh', '-c', 'pdfinfo "$0" > "$1"', '{}/in.pdf', '{}/info'], fn (string $folder): int => preg_match('/^Pages:\s+(\d+)/m', (string) file_get_contents("$folder/info"), $m) === 1 ? (int) $m[1] : 0);
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Assembly;
+
+use App\Models\Assessment;
+use App\Models\User;
+use App\Support\Refused;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+
+/** Stores an assessment: a new one, or the next version of one that is there. */
+final readonly class SaveAssessment
+{
+    public function __construct(private Parts $kinds)
+    {
+    }
+
+    /** @throws \WideQuarry\Json\Malformed|Refused */
+    public function create(\stdClass $json, string $bankId, User $person): Assessment
+    {
+        $document = Document::read($json, $this->kinds);
+        if (Assessment::query()->whereKey($document->id)->exists()) {
+            throw Refused::because('assessment.exists', 'There is an assessment with this identifier already.', '/id');
+        }
+
+        return DB::transaction(function () use ($document, $bankId, $person): Assessment {
+            $assessment = Assessment::query()->create(['id' => $document->id, 'bank_id' => $bankId, 'title' => $document->title, 'state' => $document->state, 'content' => Json::encode($document->toJson()), 'created_by' => $person->id]);
+            $this->uses($document, []);
+
+            return $assessment->refresh();
+        });
+    }
+
+    /**
+     * @param  int  $base  the version it was started from
+     * @return bool false when somebody else has saved since, and nothing was stored
+     *
+     * @throws \WideQuarry\Json\Malformed|Refused
+     */
+    public function revise(Assessment $assessment, \stdClass $json, int $base): bool
+    {
+        $document = Document::read($json, $this->kinds);
+        if ($document->id !== $assessment->id) {
+            throw Refused::because('assessment.other_id', 'The identifier is not that of the assessment at this address.', '/id');
+        }
+
+        return DB::transaction(function () use ($assessment, $document, $base): bool {
+            $titles = DB::table('assessment_uses')->where('assessment_id', $assessment->id)->pluck('title', 'question_id')->all();
+            $stored = Assessment::query()->whereKey($assessment->id)->where('version', $base)->update(['version' => $base + 1, 'title' => $document->title, 'state' => $document->state, 'content' => Json::encode($document->toJson()), 'updated_at' => now()]);
+            $stored === 1 && $this->uses($document, $titles);
+
+            return $stored === 1;
+        });
+    }
+
+    /**
+     * Which questions it picks, with their titles as they are now; a question that is gone keeps the last one known.
+     *
+     * @param  array<mixed>  $known
+     */
+    private function uses(Document $document, array $known): void
+    {
+        $picks = $document->picks();
+        $titles = DB::table('questions')->whereIn('id', array_map(fn ($pick): string => $pick->question, $picks))->pluck('title', 'id')->all();
+        DB::table('assessment_uses')->where('assessment_id', $document->id)->delete();
+        foreach (array_chunk($picks, 500, true) as $some) {
+            DB::table('assessment_uses')->insert(array_map(fn ($pick, int $i): array => ['assessment_id' => $document->id, 'entry' => $pick->id, 'question_id' => $pick->question, 'position' => $i, 'title' => $titles[$pick->question] ?? $known[$pick->question] ?? ''], $some, array_keys($some)));
+        }
+    }
+}

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Dispatch;
+
+use App\Models\Assessment;
+use App\Models\Bank;
+use App\Models\User;
+use App\Search\QuestionFilter;
+use App\Search\QuestionSearch;
+use App\Support\Refused;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use WideQuarry\Interchange\Formats;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+
+/** Says what is to be sent out and how: questions, a bank or a part of it, or an assessment. */
+final readonly class OpenDispatch
+{
+    private const MOST = 50_000;
+
+    public function __construct(private Parts $kinds, private QuestionSearch $search)
+    {
+    }
+
+    /**
+     * @param  Fields  $fields  format; questions, or bank with filter, or assessment; key, feedback, classification, notes
+     *
+     * @throws Refused|\WideQuarry\Json\Malformed
+     */
+    public function handle(Fields $fields, User $person): string
+    {
+        $formats = Formats::standard($this->kinds);
+        $format = $fields->oneOf('format', $formats->names(), 'pack');
+        [$title, $bank, $what] = $this->what($fields, $person);
+        foreach (['key', 'feedback', 'classification', 'notes'] as $along) {
+            $what[$along] = $fields->bool($along, true);
+        }
+        $id = (string) Str::uuid7();
+        DB::table('dispatches')->insert(['id' => $id, 'user_id' => $person->id, 'bank_id' => $bank, 'title' => $title, 'format' => $format, 'what' => Json::encode($what)]);
+
+        return $id;
+    }
+
+    /** @return array{string, string|null, array<string, mixed>} title, bank, what */
+    private function what(Fields $fields, User $person): array
+    {
+        if ($fields->has('assessment')) {
+            $assessment = Assessment::query()->where('id', Fields::asUuid($fields->raw('assessment'), '/assessment'))->first();
+            if ($assessment === null || ! Gate::forUser($person)->allows('view', $assessment)) {
+                throw Refused::because('dispatch.nothing', 'There is no such assessment, or it is not yours to read.', '/assessment');
+            }
+
+            return [$assessment->title, $assessment->bank_id, ['assessment' => $assessment->id]];
+        }
+        if ($fields->has('bank')) {
+            $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
+            if ($bank === null || ! Gate::forUser($person)->allows('view', $bank)) {
+                throw Refused::because('dispatch.nothing', 'There is no such bank, or it is not yours to read.', '/bank');
+            }
+            $filter = $fields->string('filter', '', 20_000);
+            $ids = $this->search->ids($bank->id, QuestionFilter::fromQuery($filter));
+
+            // a whole bank may be empty, and goes out as an empty package
+            return [$bank->name, $bank->id, ['questions' => $ids === [] && $filter === '' ? [] : self::few($ids)]];
+        }
+        $ids = [];
+        foreach ($fields->list('questions', self::MOST) as $i => $id) {
+            $ids[] = Fields::asUuid($id, "/questions/$i");
+        }
+        $seen = DB::table('questions')->whereIn('id', $ids)->whereRaw('EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0)', [$person->id])->orderBy('title')->get(['id', 'title']);
+
+        return [$seen->count() === 1 ? $seen[0]->title : $seen->count().' questions', null, ['questions' => self::few($seen->pluck('id')->all())]];
+    }
+
+    /**
+     * @param  array<mixed>  $ids
+     * @return array<mixed>
+     */
+    private static function few(array $ids): array
+    {
+        return match (true) {
+            $ids === [] => throw Refused::because('dispatch.nothing', 'There is nothing to send out: no question was named that you may read.', '/questions'),
+            count($ids) > self::MOST => throw Refused::because('dispatch.too_many', 'At most 50,000 questions go out at once. Choose a folder or a filter.', '/questions'),
+            default => $ids,
+        };
+    }
+}

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Actions\Dispatch\OpenDispatch;
+use App\Actions\Dispatch\WriteDispatch;
+use App\Models\Bank;
+use App\Models\User;
+use App\Support\FileStore;
+use App\Support\Refused;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+
+/** A bank to a file in one go, as the command line does: the dispatch's own steps. */
+final readonly class ExportBank
+{
+    public function __construct(private OpenDispatch $open, private WriteDispatch $write, private FileStore $files)
+    {
+    }
+
+    /**
+     * @return \stdClass the receipt: id, body
+     *
+     * @throws Refused
+     */
+    public function handle(Bank $bank, string $format, string $file, User $person): \stdClass
+    {
+        $id = $this->open->handle(Fields::of((object) ['format' => $format, 'bank' => $bank->slug], '', ['format', 'bank']), $person);
+        $this->write->handle($id);
+        $done = DB::table('dispatches')->where('id', $id)->first();
+        if ($done?->sha256 === null) {
+            throw Refused::because('dispatch.failed', $done->problem ?? 'The file could not be written.');
+        }
+        copy($this->files->path($done->sha256), "$file.part") && rename("$file.part", $file) || throw Refused::because('dispatch.failed', "$file cannot be written.");
+
+        return (object) ['id' => $done->receipt_id, 'body' => Json::decode($done->body)];
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Intake;
+
+use App\Actions\Classify;
+use App\Actions\MakeBank;
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Models\User;
+use App\Support\Intake\Assessments;
+use App\Support\Intake\Chunk;
+use App\Support\Intake\IntakeReceipt;
+use App\Support\Intake\Judge;
+use App\Support\Refused;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Interchange\Duplicate;
+use WideQuarry\Json\Json;
+
+/**
+ * Brings the questions of an intake into its bank, chunk by chunk, under one act. What is in is marked in the transaction that
+ * brought it in, so running again after a crash goes on and adds nothing twice.
+ */
+final readonly class CommitIntake
+{
+    private const CHUNK = 500;
+
+    public function __construct(private Judge $judge, private Chunk $chunk, private MakeBank $make, private Assessments $assessments)
+    {
+    }
+
+    /**
+     * Claims the intake for bringing it in; whoever comes second is told so.
+     *
+     * @throws Refused
+     */
+    public function begin(Intake $intake, User $person): void
+    {
+        if ($intake->bank_id === null && ($intake->new_bank ?? '') === '') {
+            throw Refused::because('intake.no_place', 'Choose the bank it goes to first.', '/bank');
+        }
+        if ($intake->bank_id !== null && ! in_array($person->roleIn($intake->bank_id), ['writer', 'keeper'], true)) {
+            throw Refused::because('intake.may_not_write', 'You may not write in the bank it is meant for. Choose another, or ask its keeper.', '/bank');
+        }
+        DB::transaction(function () use ($intake, $person): void {
+            $act = Classify::begin('intake', $person);
+            if (Intake::query()->whereKey($intake->id)->where('state', 'review')->update(['state' => 'committing', 'act_id' => $act, 'problem' => null]) === 0) {
+                throw Refused::because('intake.not_in_review', match (Intake::query()->whereKey($intake->id)->value('state')) {
+                    'committing', 'committed' => 'Somebody has brought this intake in already.',
+                    default => 'This intake cannot be brought in as it stands.',
+                });
+            }
+        });
+    }
+
+    public function handle(Intake $intake): void
+    {
+        $person = User::query()->where('id', DB::table('acts')->where('id', $intake->act_id)->select('user_id'))->first();
+        if ($person === null) {
+            $this->back($intake, 'Whoever began to bring this in is not there any more.');
+
+            return;
+        }
+        while (true) {
+            $done = DB::transaction(function () use ($intake, $person): bool {
+                $bank = $this->bank($intake, $person);
+                if ($bank === null) {
+                    $this->back($intake, 'The bank this was going to is not there any more. Nothing of it is lost: choose another and bring it in again.');
+
+                    return true;
+                }
+                $ids = DB::table('staged_questions')->where('intake_id', $intake->id)->whereNull('outcome')->orderBy('number')->limit(self::CHUNK)->pluck('id')->all();
+                if ($ids === []) {
+                    $this->settle($intake, $person, $bank);
+
+                    return true;
+                }
+                $this->judge->handle($intake->id, $bank->id, $ids); // @phpstan-ignore argument.type
+                $rows = DB::table('staged_questions')->whereIn('id', $ids)->orderBy('number')->get();
+                $by = ['added' => [], 'replaced' => [], 'skipped' => []];
+                foreach ($rows as $row) {
+                    $found = $row->duplicate_by === null ? null : Duplicate::from($row->duplicate_by);
+                    $by[Duplicate::outcome($row->skipped, $found, $row->decision, $intake->duplicates)][] = $row;
+                }
+                $this->chunk->store($intake, $bank, $person, $by);
+
+                return false;
+            });
+            if ($done) {
+                return;
+            }
+        }
+    }
+
+    /** The bank, held while a chunk goes in, with what the questions need there; made on the first chunk when it is new. */
+    private function bank(Intake $intake, User $person): ?Bank
+    {
+        if ($intake->bank_id === null && $intake->new_bank !== null) {
+            $bank = $this->make->handle(['name' => $intake->new_bank], $person);
+            $made = $intake->made();
+            $made->bank = $bank->id;
+            $intake->update(['bank_id' => $bank->id, 'made' => Json::encode($made)]);
+        }
+
+        $held = $intake->bank_id === null ? null : DB::table('banks')->where('id', $intake->bank_id)->lockForUpdate()->value('id');
+
+        return is_string($held) ? Bank::query()->find($held) : null;
+    }
+
+    private function settle(Intake $intake, User $person, Bank $bank): void
+    {
+        $this->assessments->make($intake, $bank, $person);
+        $intake->update(['state' => 'committed']);
+        IntakeReceipt::write('intake', $intake, $person, $bank, (string) $intake->act_id);
+    }
+
+    private function back(Intake $intake, string $problem): void
+    {
+        $gone = $intake->bank_id !== null && ! Bank::query()->whereKey($intake->bank_id)->exists();
+        DB::table('staged_questions')->where('intake_id', $intake->id)->whereIn('outcome', ['added', 'replaced'])->whereNull('question_id')->update(['outcome' => null, 'duplicate_of' => null, 'duplicate_by' => null]);
+        $gone && DB::table('staged_questions')->where('intake_id', $intake->id)->where('outcome', 'skipped')->update(['outcome' => null]);
+        $intake->update(['state' => 'review', 'problem' => $problem, ...($gone ? ['bank_id' => null, 'new_bank' => null, 'made' => '{}'] : [])]);
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Intake;
+
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Models\User;
+use App\Support\FileStore;
+use App\Support\QuestionIndex;
+use App\Support\Refused;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Takes files in, each kept by its hash, and opens an intake for them. */
+final readonly class OpenIntake
+{
+    public const MOST = 50;
+
+    public function __construct(private FileStore $files)
+    {
+    }
+
+    /**
+     * @param  list<array{path: string, name: string}>  $files
+     * @param  Bank|null  $bank  where they are meant to go, when that is known already
+     * @param  list<string>  $folder
+     *
+     * @throws Refused
+     */
+    public function handle(array $files, User $person, ?Bank $bank = null, array $folder = []): Intake
+    {
+        if ($files === []) {
+            throw Refused::because('intake.nothing', 'Give at least one file, or paste some questions.', '/files');
+        }
+        if (count($files) > self::MOST) {
+            throw Refused::because('intake.too_many', 'At most '.self::MOST.' files at once.', '/files');
+        }
+        $kept = array_map(fn (array $file): array => ['name' => mb_strimwidth(basename(strtr(mb_scrub($file['name']), '\\', '/')) ?: 'file', 0, 200, '…'), ...$this->files->put($file['path'])], $files);
+
+        return DB::transaction(function () use ($kept, $person, $bank, $folder): Intake {
+            $title = $kept[0]['name'].(count($kept) > 1 ? ' and '.(count($kept) - 1).' more' : '');
+            $intake = Intake::query()->create(['user_id' => $person->id, 'title' => $title, 'bank_id' => $bank?->id, 'folder' => QuestionIndex::array($folder)]);
+            foreach ($kept as $position => $file) {
+                DB::table('intake_files')->insert(['id' => (string) Str::uuid7(), 'intake_id' => $intake->id, 'position' => $position, ...$file]);
+            }
+
+            return $intake->refresh();
+        });
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Intake;
+
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Models\User;
+use App\Support\Intake\Judge;
+use App\Support\QuestionIndex;
+use App\Support\Refused;
+use WideQuarry\Json\Fields;
+
+/** Says where an intake goes and what happens to questions that are there already. */
+final readonly class PlaceIntake
+{
+    public function __construct(private Judge $judge)
+    {
+    }
+
+    /**
+     * @param  Fields  $place  bank (slug) or new_bank (name), folder (names from the top), duplicates; what is left out stays
+     *
+     * @throws Refused|\WideQuarry\Json\Malformed
+     */
+    public function handle(Intake $intake, Fields $place, User $person): void
+    {
+        if ($intake->state !== 'review') {
+            throw Refused::because('intake.not_in_review', 'Where it goes can be changed in the review only.');
+        }
+        $change = [];
+        if ($place->has('bank') && $place->raw('bank') !== null) {
+            $bank = Bank::query()->where('slug', $place->string('bank'))->first();
+            if ($bank === null || ! in_array($person->roleIn($bank->id), ['writer', 'keeper'], true)) {
+                throw Refused::because('intake.may_not_write', 'You may not write in this bank.', '/bank');
+            }
+            $change = ['bank_id' => $bank->id, 'new_bank' => null];
+        } elseif ($place->has('new_bank')) {
+            $name = trim($place->string('new_bank', '', 200));
+            $change = $name !== '' ? ['bank_id' => null, 'new_bank' => $name] : throw Refused::because('bank.no_name', 'The bank needs a name.', '/new_bank');
+        }
+        if ($place->has('folder')) {
+            $steps = array_map(fn (mixed $step): string => is_string($step) ? trim($step) : '', $place->list('folder', 20));
+            $change['folder'] = QuestionIndex::array(array_values(array_filter($steps, fn (string $step): bool => $step !== '')));
+        }
+        if ($place->has('duplicates')) {
+            $change['duplicates'] = $place->oneOf('duplicates', ['skip', 'add', 'replace'], 'skip');
+        }
+        $intake->update([...$change, 'problem' => null]);
+        $this->judge->handle($intake->id, $intake->bank_id);
+    }
+}

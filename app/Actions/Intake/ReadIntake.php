@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Intake;
+
+use App\Models\Intake;
+use App\Support\FileStore;
+use App\Support\Intake\Judge;
+use App\Support\Intake\StagedRows;
+use App\Support\MediaStore;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\CoreException;
+use WideQuarry\Interchange\Formats;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Source;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+
+/**
+ * Reads the files of an intake into staged questions. A reader gives the same things in the same order each time, so one that
+ * was stopped goes on where the last whole chunk ended.
+ */
+final readonly class ReadIntake
+{
+    private const CHUNK = 100;
+
+    public function __construct(private Parts $kinds, private StagedRows $rows, private FileStore $files, private MediaStore $media, private Judge $judge)
+    {
+    }
+
+    public function handle(Intake $intake): void
+    {
+        foreach (DB::table('intake_files')->where('intake_id', $intake->id)->where('state', 'waiting')->orderBy('position')->get() as $file) {
+            try {
+                if (! $this->file($intake, $file)) {
+                    return;
+                }
+            } catch (CoreException $problem) {
+                DB::table('intake_files')->where('id', $file->id)->update(['state' => 'failed', 'problem' => $problem->getMessage()]);
+                if (! DB::table('intake_files')->where('sha256', $file->sha256)->where('id', '<>', $file->id)->exists()) {
+                    $this->files->forget($file->sha256); // what was refused is not kept
+                }
+            }
+        }
+        $any = DB::table('staged_questions')->where('intake_id', $intake->id)->exists();
+        $problem = DB::table('intake_files')->where('intake_id', $intake->id)->whereNotNull('problem')->orderBy('position')->value('problem');
+        if ($any) {
+            $this->judge->handle($intake->id, $intake->bank_id);
+        }
+        Intake::query()->whereKey($intake->id)->where('state', 'reading')->update($any ? ['state' => 'review'] : ['state' => 'failed', 'problem' => $problem ?? 'Nothing was found that can be brought in.']);
+    }
+
+    /** @return bool false when it was asked to stop */
+    private function file(Intake $intake, \stdClass $file): bool
+    {
+        $source = new Source($this->files->path($file->sha256), $file->name);
+        $format = Formats::standard($this->kinds)->for($source);
+        DB::table('intake_files')->where('id', $file->id)->update(['format' => $format->name()]);
+        $number = (int) DB::table('staged_questions')->where('intake_id', $intake->id)->max('number');
+        $chunk = ['staged_questions' => [], 'staged_things' => []];
+        $position = 0;
+        foreach ($format->read($source) as $thing) {
+            if ($position++ < $file->things) {
+                continue; // staged before it was stopped
+            }
+            $place = ['intake_id' => $intake->id, 'file_id' => $file->id, 'position' => $position];
+            if ($thing instanceof \stdClass && $thing->type === 'question') {
+                [$row, $notices] = $this->rows->row($thing->value, $file->name);
+                $chunk['staged_questions'][] = [...$row, ...$place, 'number' => ++$number];
+                foreach ($notices as $i => $notice) { // notices of ours stand between the file's own things
+                    $chunk['staged_things'][] = [...$place, 'position' => -($position * 100 + $i), 'type' => 'notice', 'question' => $notice->question, 'value' => Json::encode($notice)];
+                }
+            } else {
+                $chunk['staged_things'][] = [...$place, ...$this->thing($thing)];
+            }
+            if ($position % self::CHUNK === 0 && ! $this->flush($intake->id, $file->id, $chunk, $position, $source)) {
+                return false;
+            }
+        }
+        if (! $this->flush($intake->id, $file->id, $chunk, $position, $source)) {
+            return false;
+        }
+        DB::table('intake_files')->where('id', $file->id)->update(['state' => 'read', 'bytes_read' => DB::raw('bytes_all')]);
+
+        return true;
+    }
+
+    /** @return array{type: string, question: string|null, value: string} */
+    private function thing(\stdClass|Medium|Notice $thing): array
+    {
+        if ($thing instanceof Medium) {
+            $this->media->keep($thing);
+
+            return ['type' => 'medium', 'question' => null, 'value' => Json::encode([...$thing->describe(), 'bytes' => strlen($thing->bytes)])];
+        }
+        if ($thing instanceof Notice) {
+            return ['type' => 'notice', 'question' => $thing->question, 'value' => Json::encode($thing)];
+        }
+
+        return ['type' => $thing->type, 'question' => null, 'value' => Json::encode($thing->value)];
+    }
+
+    /** @param  array{staged_questions: list<array<string, mixed>>, staged_things: list<array<string, mixed>>}  $chunk */
+    private function flush(string $intake, string $file, array &$chunk, int $things, Source $source): bool
+    {
+        [$read, $all] = $source->progress();
+        DB::transaction(function () use ($intake, $file, $chunk, $things, $read, $all): void {
+            $this->rows->insert($chunk['staged_questions']);
+            DB::table('staged_things')->insertOrIgnore($chunk['staged_things']);
+            DB::table('intake_files')->where('id', $file)->update(['things' => $things, 'bytes_read' => $read, 'bytes_all' => $all]);
+            DB::table('intakes')->where('id', $intake)->update(['updated_at' => now()]);
+        });
+        $chunk = ['staged_questions' => [], 'staged_things' => []];
+        if (DB::table('intakes')->where('id', $intake)->where('stop_asked', false)->where('state', 'reading')->exists()) {
+            return true;
+        }
+        DB::table('staged_questions')->where('intake_id', $intake)->delete();
+        DB::table('staged_things')->where('intake_id', $intake)->delete();
+        DB::table('intakes')->where('id', $intake)->update(['state' => 'cancelled']);
+
+        return false;
+    }
+}

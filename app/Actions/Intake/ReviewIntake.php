@@ -1,0 +1,122 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Intake;
+
+use App\Models\Intake;
+use App\Support\Intake\Judge;
+use App\Support\Intake\Review;
+use App\Support\Intake\StagedRows;
+use App\Support\Refused;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Fields;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\PathsChange;
+use WideQuarry\Question\PointsChange;
+use WideQuarry\Question\RecordChange;
+
+/** What is decided in a review: one question mended, or many set at once. */
+final readonly class ReviewIntake
+{
+    private const CHUNK = 200;
+
+    public function __construct(private StagedRows $rows, private Judge $judge)
+    {
+    }
+
+    /** @throws Refused|\WideQuarry\Json\Malformed */
+    public function mend(Intake $intake, string $staged, \stdClass $question): void
+    {
+        $this->open($intake);
+        DB::transaction(function () use ($intake, $staged, $question): void {
+            $this->rows->update($staged, $question);
+            $this->judge->handle($intake->id, $intake->bank_id);
+        });
+    }
+
+    /**
+     * @return array{changed: int, left: list<array{id: string, title: string, why: string}>}
+     *
+     * @throws Refused|\WideQuarry\Json\Malformed
+     */
+    public function set(Intake $intake, Fields $fields): array
+    {
+        $this->open($intake);
+        $rows = $this->target($intake, $fields);
+        $plain = [];
+        if ($fields->has('skipped')) {
+            $plain['skipped'] = $fields->bool('skipped', false);
+        }
+        if ($fields->has('decision')) {
+            $plain['decision'] = $fields->raw('decision') === null ? null : $fields->oneOf('decision', ['skip', 'add', 'replace'], 'skip');
+        }
+        $changed = $plain === [] ? 0 : (clone $rows)->whereNull('outcome')->update($plain);
+        $left = [];
+        if ($fields->has('points') || $fields->has('record') || $fields->has('topics')) {
+            [$changed, $left] = $this->contents($intake, $rows, $fields);
+        }
+        $this->judge->handle($intake->id, $intake->bank_id);
+
+        return ['changed' => $changed, 'left' => $left];
+    }
+
+    /** @return array{int, list<array{id: string, title: string, why: string}>} */
+    private function contents(Intake $intake, Builder $rows, Fields $fields): array
+    {
+        $points = $fields->has('points') ? Exact::of($fields->decimal('points', '100000')) : null;
+        $record = RecordChange::read($fields->has('record') ? $fields->raw('record') : new \stdClass, '/record');
+        $topics = PathsChange::read($fields->object('topics', ['set', 'add', 'remove']));
+        $changed = 0;
+        $left = [];
+        foreach (array_chunk($rows->whereNull('outcome')->orderBy('number')->pluck('staged_questions.id')->all(), self::CHUNK) as $ids) {
+            DB::transaction(function () use ($ids, $points, $record, $topics, &$changed, &$left): void {
+                foreach (DB::table('staged_questions')->whereIn('id', $ids)->lockForUpdate()->get() as $row) {
+                    $json = StagedRows::json($row);
+                    $after = $points === null ? $json : PointsChange::to($json, $points);
+                    if ($after === null) {
+                        $left[] = ['id' => $row->id, 'title' => $row->title, 'why' => 'Its parts cannot share these points evenly; set them part by part.'];
+
+                        continue;
+                    }
+                    $after->record = $record->apply($after->record);
+                    if ($record->status() === 'approved' && ! $row->is_complete) {
+                        $left[] = ['id' => $row->id, 'title' => $row->title, 'why' => 'It is not complete, so it cannot be approved.'];
+
+                        continue;
+                    }
+                    $paths = $topics->apply($after->record->topics ?? []);
+                    unset($after->record->topics);
+                    if ($paths !== []) {
+                        $after->record->topics = $paths;
+                    }
+                    $this->rows->update($row->id, $after);
+                    $changed++;
+                }
+            });
+        }
+
+        return [$changed, $left];
+    }
+
+    private function target(Intake $intake, Fields $fields): Builder
+    {
+        if ($fields->has('filter')) {
+            return Review::read($intake, $fields->string('filter', '', 5000))->rows();
+        }
+        $ids = [];
+        foreach ($fields->list('ids', 50_000) as $i => $id) {
+            $ids[] = Fields::asUuid($id, "/ids/$i");
+        }
+
+        return DB::table('staged_questions')->where('intake_id', $intake->id)->whereIn('id', $ids);
+    }
+
+    private function open(Intake $intake): void
+    {
+        if ($intake->state !== 'review') {
+            throw Refused::because('intake.not_in_review', 'This intake is not in review any more, so its questions cannot be changed here.');
+        }
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Intake;
+
+use App\Actions\Classify;
+use App\Actions\SaveQuestion;
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Models\User;
+use App\Support\Intake\Assessments;
+use App\Support\Intake\IntakeReceipt;
+use App\Support\Intake\Since;
+use App\Support\Intake\Surroundings;
+use App\Support\Refused;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/**
+ * Takes an intake back: what it made and nobody has changed or uses since goes, what it replaced and is unchanged since is put
+ * back, the rest stays and is listed. The intake is then in review again; its receipts are kept.
+ */
+final readonly class UndoIntake
+{
+    private const CHUNK = 200;
+
+    public function __construct(private Parts $kinds, private SaveQuestion $save, private Surroundings $surroundings, private Assessments $assessments)
+    {
+    }
+
+    /** @throws Refused */
+    public function begin(Intake $intake, User $person): void
+    {
+        if ($intake->bank_id === null || ! in_array($person->roleIn($intake->bank_id), ['writer', 'keeper'], true)) {
+            throw Refused::because('intake.may_not_write', $intake->bank_id === null ? 'The bank it went to is not there any more.' : 'You may not write in the bank it went to.');
+        }
+        DB::transaction(function () use ($intake, $person): void {
+            $made = $intake->made();
+            $made->undo = Classify::begin('undo', $person, $intake->act_id);
+            if (Intake::query()->whereKey($intake->id)->where('state', 'committed')->update(['state' => 'undoing', 'made' => Json::encode($made)]) === 0) {
+                throw Refused::because('intake.not_committed', 'This intake is not in a bank, so there is nothing to undo.');
+            }
+        });
+    }
+
+    public function handle(Intake $intake): void
+    {
+        $undo = $intake->made()->undo ?? null;
+        $person = User::query()->where('id', DB::table('acts')->where('id', $undo)->select('user_id'))->first();
+        $bank = Bank::query()->find($intake->bank_id);
+        if ($person === null || $bank === null) {
+            $intake->update(['state' => 'review', 'problem' => 'The bank it went to is not there any more.']);
+
+            return;
+        }
+        $this->assessments->takeOut($intake);
+        $after = 0;
+        do {
+            $after = DB::transaction(function () use ($intake, $person, $bank, $after): ?int {
+                DB::table('banks')->where('id', $bank->id)->lockForUpdate()->value('id');
+                $rows = Since::rows($intake->id, (string) $intake->act_id, $after, self::CHUNK);
+                $this->takeBack(array_values(array_filter($rows, fn (\stdClass $row): bool => $row->why === null)), $person);
+
+                return $rows === [] ? null : $rows[count($rows) - 1]->number;
+            });
+        } while ($after !== null);
+        DB::transaction(function () use ($intake, $person, $bank, $undo): void {
+            IntakeReceipt::write('undo', $intake, $person, $bank, $undo);
+            $this->surroundings->takeOut($intake, $bank);
+            $intake->update(['state' => 'review', 'act_id' => null]);
+        });
+    }
+
+    /** @param  list<\stdClass>  $rows  those that can be taken back */
+    private function takeBack(array $rows, User $person): void
+    {
+        $added = array_filter($rows, fn (\stdClass $row): bool => $row->outcome === 'added');
+        DB::table('questions')->whereIn('id', array_filter(array_column($added, 'question_id')))->delete();
+        foreach ($rows as $row) {
+            $row->outcome === 'replaced' && $row->now !== null && $this->putBack($row, $person);
+        }
+        DB::table('staged_questions')->whereIn('id', array_column($rows, 'id'))->update(['outcome' => null, 'question_id' => null, 'revision' => null, 'before' => null]);
+    }
+
+    private function putBack(\stdClass $row, User $person): void
+    {
+        $before = Json::decode($row->before);
+        $content = DB::table('revisions')->where('question_id', $row->question_id)->where('number', $before->revision)->value('content');
+        if (! is_string($content)) {
+            return;
+        }
+        $json = Json::decode($content);
+        $json->record = $before->record;
+        if ($before->topics !== []) {
+            $json->record->topics = $before->topics;
+        }
+        $this->save->revise(Question::read($json, $this->kinds), $row->revision, $person, 'put back as it was before an intake', true);
+    }
+}

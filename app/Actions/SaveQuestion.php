@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\User;
+use App\Support\ChangeLog;
+use App\Support\QuestionIndex;
+use App\Support\Topics;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Canonical;
+use WideQuarry\Question\Question;
+
+/** Stores a question: a new one at revision 1, or a new revision of one that is there. */
+final readonly class SaveQuestion
+{
+    public function __construct(private Parts $kinds)
+    {
+    }
+
+    public function create(Question $question, string $bankId, ?User $author, string $note = ''): void
+    {
+        $json = $this->canonical($question);
+        DB::transaction(function () use ($json, $bankId, $author, $note): void {
+            $question = Question::read($json, $this->kinds);
+            DB::table('questions')->insert(['id' => $question->id, 'bank_id' => $bankId, 'revision' => 1, 'record' => $this->record($json), 'created_by' => $author?->id, ...QuestionIndex::columns($question)]);
+            $this->derived($question, $bankId, true);
+            $this->revision($question, 1, $author, $note);
+        });
+    }
+
+    /**
+     * @param  int  $base  the revision it was started from
+     * @param  bool  $withRecord  whether the record is replaced too, as an import does; at the desk it is changed field by field
+     * @param  string|null  $act  the act it belongs to
+     * @return int|null the number of the new revision; null when somebody else has saved since, and nothing was stored
+     */
+    public function revise(Question $question, int $base, User $author, string $note = '', bool $withRecord = false, ?string $act = null): ?int
+    {
+        $json = $this->canonical($question);
+
+        return DB::transaction(function () use ($json, $base, $author, $note, $withRecord, $act): ?int {
+            $id = is_string($json->id) ? $json->id : '';
+            $stored = DB::table('questions')->where('id', $id)->lockForUpdate()->first(['bank_id', 'revision', 'record']);
+            if ($stored === null || $stored->revision !== $base || ! is_string($stored->bank_id)) {
+                return null;
+            }
+            $before = Json::decode(is_string($stored->record) ? $stored->record : '{}');
+            assert($before instanceof \stdClass);
+            $before->topics = Topics::paths([$id])[$id] ?? [];
+            $after = $withRecord && ($json->record ?? null) instanceof \stdClass ? $json->record : Json::copy($before);
+            assert($after instanceof \stdClass);
+            if (($after->status ?? '') === 'approved') {
+                $after->status = 'draft'; // a save is not approved until somebody says so
+            }
+            $json->record = $after;
+            $question = Question::read($json, $this->kinds);
+            ChangeLog::write($id, (array) $before, (array) $after, $author->id, $act);
+            $this->revision($question, $base + 1, $author, $note);
+            DB::table('questions')->where('id', $id)->update(['revision' => $base + 1, 'updated_at' => now(), 'record' => $this->record($json), ...QuestionIndex::columns($question)]);
+            $this->derived($question, $stored->bank_id, $withRecord);
+            DB::table('autosaves')->where('user_id', $author->id)->where('subject', $id)->delete();
+
+            return $base + 1;
+        });
+    }
+
+    private function derived(Question $question, string $bankId, bool $withTopics): void
+    {
+        QuestionIndex::words($question);
+        if ($withTopics) {
+            Topics::put($question->id, $question->record->topics, $bankId);
+        }
+    }
+
+    /** Rich text is stored in one form, and only what the allow-list knows; the findings say what was left out. */
+    private function canonical(Question $question): \stdClass
+    {
+        return Canonical::of($question->toJson())[0];
+    }
+
+    private function revision(Question $question, int $number, ?User $author, string $note): void
+    {
+        DB::table('revisions')->insert(['question_id' => $question->id, 'number' => $number, 'content' => Json::encode($question->content()), 'note' => $note, 'author_id' => $author?->id]);
+    }
+
+    /** The record as it is stored: topics are rows of their own. */
+    private function record(\stdClass $json): string
+    {
+        $record = (array) ($json->record ?? []);
+        unset($record['topics']);
+
+        return Json::encode((object) $record);
+    }
+}

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Actions\ExportBank;
+use App\Actions\ImportQuestions;
+use App\Models\Bank;
+use App\Models\User;
+use App\Support\Refused;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WideQuarry\CommandLine\Arguments;
+use WideQuarry\CommandLine\Problem;
+use WideQuarry\CoreException;
+use WideQuarry\Interchange\Formats;
+use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+
+/** The commands that need the database; the same actions as the screens. */
+final readonly class QuarryConsole
+{
+    public function __construct(private ImportQuestions $import, private ExportBank $export, private Parts $kinds)
+    {
+    }
+
+    /** @param  list<string>  $given */
+    public function run(array $given): int
+    {
+        $arguments = Arguments::parse($given);
+        try {
+            return match ($arguments->words[0] ?? '') {
+                'import' => $this->import($arguments),
+                'export' => $this->export($arguments),
+                'person' => $this->person($arguments),
+                default => $this->fail(Problem::usage('Known are read, write, score, present, rolls, check, import, export and person add.')),
+            };
+        } catch (CoreException $problem) {
+            return $this->fail(Problem::of($problem));
+        } catch (Refused $problem) {
+            return $this->fail(['type' => "urn:wide-quarry:problem:$problem->rule", 'title' => 'This cannot be done as it stands', 'detail' => $problem->getMessage(), 'path' => $problem->path === '' ? null : $problem->path]);
+        } catch (QueryException|\PDOException $problem) {
+            return $this->fail(['type' => 'urn:wide-quarry:problem:database', 'title' => 'The database cannot be reached', 'detail' => 'Start it with bin/start, or look at DB_HOST and DB_PORT in .env. It said: '.strtok($problem->getMessage(), "\n"), 'path' => null]);
+        }
+    }
+
+    private function import(Arguments $arguments): int
+    {
+        $file = $arguments->words[1] ?? null;
+        $duplicates = $arguments->options['duplicates'] ?? 'skip';
+        if ($file === null || $arguments->unknown(['bank', 'folder', 'duplicates', 'as']) !== [] || ! in_array($duplicates, ['skip', 'add', 'replace'], true)) {
+            return $this->fail(Problem::usage('quarry import FILE --bank=SLUG [--folder=PATH] [--duplicates=skip|add|replace] [--as=EMAIL]'));
+        }
+        if (! is_file($file) || ! is_readable($file)) {
+            throw Unreadable::notFound($file);
+        }
+        $bank = $this->bank($arguments);
+        $person = $bank === null ? null : $this->actor($arguments, $bank);
+        if ($bank === null || $person === null) {
+            return $this->fail(Problem::usage($bank === null ? 'There is no bank with this --bank.' : 'There is no person to do this as; name one who may write in the bank with --as=EMAIL.'));
+        }
+        $folder = array_values(array_filter(array_map(trim(...), explode('/', $arguments->options['folder'] ?? '')), fn (string $step): bool => $step !== ''));
+        $receipt = $this->import->handle($file, basename($file), $bank, $folder, $person, $duplicates);
+        echo Json::encode(['receipt' => $receipt->id, 'intake' => $receipt->intake, ...(array) $receipt->body])."\n";
+
+        return 0;
+    }
+
+    private function export(Arguments $arguments): int
+    {
+        $format = Formats::standard($this->kinds)->named($arguments->words[1] ?? '');
+        $out = $arguments->options['out'] ?? '';
+        $bank = $this->bank($arguments);
+        if ($format === null || $out === '' || $bank === null || ! is_writable(dirname($out))) {
+            return $this->fail(Problem::usage('quarry export --bank=SLUG FORMAT --out=FILE [--as=EMAIL]; the bank must be there, the format one of '.implode(', ', Formats::standard($this->kinds)->names()).', the folder of FILE writable.'));
+        }
+        $person = $this->actor($arguments, $bank);
+        if ($person === null) {
+            return $this->fail(Problem::usage('There is no person to do this as; name one who may read the bank with --as=EMAIL.'));
+        }
+        $receipt = $this->export->handle($bank, $format->name(), $out, $person);
+        echo Json::encode(['receipt' => $receipt->id, 'bank' => $bank->slug, 'file' => $out, ...(array) $receipt->body])."\n";
+
+        return 0;
+    }
+
+    private function person(Arguments $arguments): int
+    {
+        $email = strtolower($arguments->words[2] ?? '');
+        if (($arguments->words[1] ?? '') !== 'add' || filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
+            return $this->fail(Problem::usage('quarry person add EMAIL [--administrator] [--name=NAME]'));
+        }
+        if (User::query()->where('email', $email)->exists()) {
+            return $this->fail(Problem::usage("There is a person with the address $email already."));
+        }
+        $password = Str::password(16, symbols: false);
+        User::query()->create(['name' => ($arguments->options['name'] ?? '') ?: Str::before($email, '@'), 'email' => $email, 'password' => $password, 'is_administrator' => isset($arguments->options['administrator'])]);
+        echo Json::encode(['email' => $email, 'password' => $password])."\n";
+
+        return 0;
+    }
+
+    private function bank(Arguments $arguments): ?Bank
+    {
+        return Bank::query()->where('slug', $arguments->options['bank'] ?? '')->first();
+    }
+
+    /** Who is named with --as; otherwise a keeper of the bank. */
+    private function actor(Arguments $arguments, Bank $bank): ?User
+    {
+        $email = $arguments->options['as'] ?? null;
+        $keeper = DB::table('bank_grants')->where('bank_id', $bank->id)->where('role', 'keeper')->whereNotNull('user_id')->orderBy('id')->value('user_id');
+
+        return User::query()->where($email === null ? 'id' : 'email', $email === null ? $keeper : strtolower($email))->first();
+    }
+
+    /** @param  array<string, mixed>  $problem */
+    private function fail(array $problem): int
+    {
+        fwrite(STDERR, Json::encode($problem)."\n");
+
+        return 1;
+    }
+}

@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Assembly\SaveAssessment;
+use App\Http\OpenApi\Operation;
+use App\Http\Resources\AssessmentResource;
+use App\Models\Assessment;
+use App\Models\Bank;
+use App\Models\User;
+use App\Support\Problems;
+use App\Support\Refused;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+
+final class AssessmentController
+{
+    #[Operation('The assessments one may read, the last changed first')]
+    public function index(Request $request): JsonResponse
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT assessments.id, assessments.title, assessments.state, banks.slug AS bank, banks.name AS bank_name, role >= 'writer' AS may_write, assessments.updated_at,
+                (SELECT count(*) FROM assessment_uses WHERE assessment_id = assessments.id) AS questions
+            FROM assessments JOIN banks ON banks.id = assessments.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
+            ORDER BY assessments.updated_at DESC LIMIT 500
+            SQL, [$this->person($request)->id]);
+
+        return new JsonResponse(['data' => $rows]);
+    }
+
+    #[Operation('One assessment, with what stands behind its entries and what they add up to; ETag is its version', response: AssessmentResource::class)]
+    public function show(Assessment $assessment): JsonResponse
+    {
+        Gate::authorize('view', $assessment);
+
+        return $this->answer($assessment);
+    }
+
+    #[Operation('Make an assessment in a bank: empty, of questions, or like another', response: AssessmentResource::class, body: ['title' => 'string', 'bank' => 'string', 'questions' => 'string[]?', 'like' => 'string?'], status: 201)]
+    public function store(Request $request, SaveAssessment $save): JsonResponse
+    {
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['title', 'bank', 'questions', 'like']);
+        $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
+        if ($bank === null || ! Gate::allows('write', $bank)) {
+            throw Refused::because('assessment.bank', 'Choose a bank you may write in; the assessment is kept there.', '/bank');
+        }
+        $title = trim($fields->string('title', '', 500));
+        if ($title === '') {
+            throw Refused::because('assessment.no_title', 'The assessment needs a name.', '/title');
+        }
+        $json = Document::fresh((string) Str::uuid7(), $title);
+        if ($fields->has('like')) {
+            $model = Assessment::query()->findOrFail(Fields::asUuid($fields->raw('like'), '/like'));
+            Gate::authorize('view', $model);
+            $like = $model->document()->toJson();
+            [$like->id, $like->title, $like->state] = [$json->id, $title, 'draft'];
+            $json = $like;
+        }
+        $made = $save->create($json, $bank->id, $this->person($request));
+        if ($fields->has('questions')) {
+            $this->append($made, $fields, $request, $save);
+        }
+
+        return $this->answer($made->refresh())->setStatusCode(201);
+    }
+
+    #[Operation('Store the next version; If-Match names the one it was started from', response: AssessmentResource::class, body: ['content' => 'object'])]
+    public function update(Request $request, Assessment $assessment, SaveAssessment $save): JsonResponse
+    {
+        Gate::authorize('update', $assessment);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['content'])->need('content');
+        $content = $fields->raw('content');
+        $match = trim($request->headers->get('If-Match') ?? '', '"');
+        if (! ctype_digit($match)) {
+            return Problems::json(428, 'revision.unnamed', 'Say with If-Match which version this was started from.');
+        }
+        if (! $save->revise($assessment, $content instanceof \stdClass ? $content : new \stdClass, (int) $match)) {
+            return Problems::json(412, 'revision.superseded', 'Somebody has changed this assessment since you opened it. It is shown as it is now; make your change again.', ['current_revision' => $assessment->version]);
+        }
+
+        return $this->answer($assessment->refresh());
+    }
+
+    #[Operation('Add questions at the end of a section; those it has already are left out', response: AssessmentResource::class, body: ['questions' => 'string[]', 'section' => 'string?'])]
+    public function add(Request $request, Assessment $assessment, SaveAssessment $save): JsonResponse
+    {
+        Gate::authorize('update', $assessment);
+        $this->append($assessment, Fields::of(Json::decode($request->getContent()), '', ['questions', 'section'])->need('questions'), $request, $save);
+
+        return $this->answer($assessment->refresh());
+    }
+
+    #[Operation('Delete an assessment; its questions stay in their banks', status: 204)]
+    public function destroy(Assessment $assessment): JsonResponse
+    {
+        Gate::authorize('update', $assessment);
+        $assessment->delete();
+
+        return new JsonResponse(null, 204);
+    }
+
+    private function append(Assessment $assessment, Fields $fields, Request $request, SaveAssessment $save): void
+    {
+        $ids = [];
+        foreach ($fields->list('questions', 2000) as $i => $id) {
+            $ids[] = Fields::asUuid($id, "/questions/$i");
+        }
+        $found = DB::table('questions')->whereIn('id', $ids)->whereRaw('EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0)', [$this->person($request)->id])->pluck('revision', 'id')->all();
+        $revisions = [];
+        foreach ($ids as $id) {
+            if (is_int($found[$id] ?? null)) {
+                $revisions[$id] = $found[$id];
+            }
+        }
+        $section = $fields->has('section') ? $fields->string('section') : null;
+        do { // somebody else may save between reading and storing; what is added is added to what they made
+            $now = $assessment->refresh();
+        } while (! $save->revise($now, $now->document()->with($revisions, $section), $now->version));
+    }
+
+    private function answer(Assessment $assessment): JsonResponse
+    {
+        return (new AssessmentResource($assessment))->response()->header('ETag', "\"$assessment->version\"");
+    }
+
+    private function person(Request $request): User
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return $user;
+    }
+}

@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\MakeBank;
+use App\Http\OpenApi\Operation;
+use App\Http\Resources\BankResource;
+use App\Models\Bank;
+use App\Models\User;
+use App\Support\Refused;
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+
+final class BankController
+{
+    private const ABOUT = ['name', 'purpose', 'subject', 'level', 'course', 'term'];
+
+    #[Operation('The banks one may read', response: BankResource::class, list: true)]
+    public function index(Request $request): AnonymousResourceCollection
+    {
+        return BankResource::collection($this->readable($request)->orderByRaw('name COLLATE by_name')->limit(500)->get());
+    }
+
+    #[Operation('One bank', response: BankResource::class)]
+    public function show(Request $request, Bank $bank): BankResource
+    {
+        Gate::authorize('view', $bank);
+
+        return new BankResource($this->readable($request)->findOrFail($bank->id));
+    }
+
+    #[Operation('Make a bank; who makes it keeps it', response: BankResource::class, body: ['name' => 'string', 'purpose' => 'string?', 'subject' => 'string?', 'level' => 'string?', 'course' => 'string?', 'term' => 'string?'], status: 201)]
+    public function store(Request $request, MakeBank $make): JsonResponse
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+        $bank = $make->handle($this->about($request, true), $user);
+
+        return (new BankResource($this->readable($request)->findOrFail($bank->id)))->response()->setStatusCode(201);
+    }
+
+    #[Operation('Change what is said of a bank', response: BankResource::class, body: ['name' => 'string?', 'purpose' => 'string?', 'subject' => 'string?', 'level' => 'string?', 'course' => 'string?', 'term' => 'string?', 'archived' => 'boolean?'])]
+    public function update(Request $request, Bank $bank): BankResource
+    {
+        Gate::authorize('keep', $bank);
+        $bank->fill($this->about($request, false));
+        $fields = Fields::of(Json::decode($request->getContent()), '', [...self::ABOUT, 'archived']);
+        if ($fields->has('archived')) {
+            $bank->archived_at = $fields->bool('archived', false) ? now() : null;
+        }
+        $bank->save();
+
+        return new BankResource($this->readable($request)->findOrFail($bank->id));
+    }
+
+    /** @return array<string, string> */
+    private function about(Request $request, bool $fresh): array
+    {
+        $fields = Fields::of(Json::decode($request->getContent()), '', [...self::ABOUT, 'archived']);
+        $about = [];
+        foreach (self::ABOUT as $name) {
+            if ($fields->has($name)) {
+                $about[$name] = trim($fields->string($name, '', 200));
+            }
+        }
+        if (($fresh || isset($about['name'])) && ($about['name'] ?? '') === '') {
+            throw Refused::because('bank.no_name', 'The bank needs a name.', '/name');
+        }
+
+        return $about;
+    }
+
+    /** @return Builder<Bank> one query, with counts by status and who else reads them */
+    private function readable(Request $request): Builder
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+
+        $query = Bank::query()->withCasts(['shared_with' => 'array', 'keepers' => 'array']);
+        $query->joinSub(DB::query()->selectRaw('bank_id, role AS my_role')->fromRaw('bank_roles(?)', [$user->id]), 'mine', 'mine.bank_id', '=', 'banks.id')
+            ->select(['banks.*', 'mine.my_role'])
+            ->selectRaw('(SELECT count(*) FROM questions WHERE questions.bank_id = banks.id) AS question_count')
+            ->selectRaw('(SELECT jsonb_object_agg(status, times) FROM (SELECT status, count(*) AS times FROM questions WHERE questions.bank_id = banks.id GROUP BY status) AS counted) AS strata')
+            ->selectRaw("(SELECT array_to_json(array_agg(users.name ORDER BY users.name)) FROM bank_grants JOIN users ON users.id = bank_grants.user_id WHERE bank_grants.bank_id = banks.id AND bank_grants.role = 'keeper') AS keepers")
+            ->selectRaw("(SELECT coalesce(jsonb_agg(teams.name ORDER BY teams.name), '[]') FROM bank_grants JOIN teams ON teams.id = bank_grants.team_id WHERE bank_grants.bank_id = banks.id) AS shared_with");
+
+        return $query;
+    }
+}

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\SaveQuestion;
+use App\Http\OpenApi\Operation;
+use App\Http\Requests\SaveQuestionRequest;
+use App\Http\Resources\QuestionResource;
+use App\Http\Resources\QuestionRowResource;
+use App\Models\Bank;
+use App\Models\Question;
+use App\Models\User;
+use App\Search\QuestionFilter;
+use App\Search\QuestionRows;
+use App\Search\QuestionSearch;
+use App\Support\Problems;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
+use Illuminate\Support\Facades\Gate;
+
+final class BankQuestionController
+{
+    #[Operation('Questions of a bank that meet a filter, 60 a page; the first page counts them', response: QuestionRowResource::class, list: true)]
+    public function index(Request $request, Bank $bank, QuestionSearch $search): AnonymousResourceCollection
+    {
+        Gate::authorize('view', $bank);
+        $filter = QuestionFilter::fromQuery($request->server->getString('QUERY_STRING'));
+        $cursor = $request->query('cursor');
+        $cursor = is_string($cursor) && $cursor !== '' ? $cursor : null;
+        $found = $cursor === null ? $search->count($bank->id, $filter) : null;
+        [$rows, $next] = $search->page($bank->id, $filter, $cursor, $found);
+
+        return QuestionRowResource::collection(QuestionRows::of($rows, $filter->words))->additional(['meta' => [
+            'next_cursor' => $next, 'found' => $found, 'of' => $cursor === null ? $search->count($bank->id, QuestionFilter::fromQuery('')) : null, 'cut' => $filter->words->cut,
+        ]]);
+    }
+
+    #[Operation('Write a new question into a bank', response: QuestionResource::class, body: ['question' => 'object', 'note' => 'string?'], status: 201)]
+    public function store(SaveQuestionRequest $request, Bank $bank, SaveQuestion $save): JsonResponse
+    {
+        $question = $request->question();
+        $user = $request->user();
+        assert($user instanceof User);
+        if (Question::query()->whereKey($question->id)->exists()) {
+            return Problems::json(409, 'question.exists', 'There is a question with this identifier already.', ['path' => '/question/id']);
+        }
+        $save->create($question, $bank->id, $user, $request->note());
+        $stored = Question::query()->with('bank')->findOrFail($question->id);
+
+        return (new QuestionResource($stored))->response()->setStatusCode(201)->header('ETag', "\"$stored->revision\"");
+    }
+}

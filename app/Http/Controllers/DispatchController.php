@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Dispatch\OpenDispatch;
+use App\Http\OpenApi\Operation;
+use App\Jobs\WriteOut;
+use App\Models\User;
+use App\Support\FileStore;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+
+/** Questions and assessments on their way out. */
+final class DispatchController
+{
+    #[Operation('Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told before it is fetched', body: ['format' => 'string', 'questions' => 'string[]?', 'bank' => 'string?', 'filter' => 'string?', 'assessment' => 'string?', 'key' => 'boolean?', 'feedback' => 'boolean?', 'classification' => 'boolean?', 'notes' => 'boolean?'], status: 201)]
+    public function store(Request $request, OpenDispatch $open): JsonResponse
+    {
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes']);
+        $id = $open->handle($fields, $this->person($request));
+        WriteOut::dispatch($id);
+
+        return $this->show($request, $id)->setStatusCode(201);
+    }
+
+    #[Operation('A dispatch: how it stands, and what did not survive')]
+    public function show(Request $request, string $dispatch): JsonResponse
+    {
+        $row = $this->row($request, $dispatch);
+
+        return new JsonResponse(Json::encode(['data' => ['id' => $row->id, 'title' => $row->title, 'format' => $row->format, 'state' => $row->state, 'problem' => $row->problem, 'receipt' => $row->receipt_id, 'created_at' => $row->created_at, 'body' => Json::decode($row->body)]]), json: true);
+    }
+
+    #[Operation('The file of a dispatch')]
+    public function file(Request $request, string $dispatch, FileStore $files): BinaryFileResponse
+    {
+        $row = $this->row($request, $dispatch);
+        if ($row->sha256 === null) {
+            abort(404);
+        }
+        $name = Str::slug($row->title).($row->format === 'pack' ? '' : "-$row->format").'.zip';
+
+        return new BinaryFileResponse($files->path($row->sha256), 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'private']);
+    }
+
+    private function row(Request $request, string $dispatch): \stdClass
+    {
+        return DB::table('dispatches')->where('id', $dispatch)->where('user_id', $this->person($request)->id)->first() ?? abort(404);
+    }
+
+    private function person(Request $request): User
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return $user;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Assembly\SaveAssessment;
+use App\Http\OpenApi\Operation;
+use App\Http\Resources\AssessmentResource;
+use App\Models\Assessment;
+use App\Models\Question;
+use App\Models\User;
+use App\Support\Assembly\Entries;
+use App\Support\Problems;
+use App\Support\Uses;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use WideQuarry\Assembly\Pick;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Canonical;
+use WideQuarry\Question\Question as CoreQuestion;
+
+/** One question of an assessment: as it is asked here, as it was when it was last looked at, and varied only here. */
+final class EntryController
+{
+    #[Operation('A question as it is asked here, as it was when last looked at, and where else it is used')]
+    public function show(Request $request, Assessment $assessment, string $entry, Parts $kinds): JsonResponse
+    {
+        Gate::authorize('view', $assessment);
+        $user = $request->user();
+        assert($user instanceof User);
+        [$pick, $entries] = $this->entry($assessment, $entry, $user, $kinds);
+        $asked = $entries->questions()[$entry] ?? abort(404);
+        $stored = Question::query()->where('id', $pick->question)->first();
+        $before = $pick->seen === null ? null : DB::table('revisions')->where('question_id', $pick->question)->where('number', $pick->seen)->value('content');
+
+        return new JsonResponse(Json::encode(['data' => [
+            'question' => $asked->toJson(), 'bank' => $entries->bankOf($pick), 'varied' => $pick->variation !== null, 'version' => $assessment->version,
+            'origin' => $pick->variation === null ? null : $stored?->json(), 'before' => is_string($before) && $entries->bankOf($pick) !== null ? Json::decode($before) : null,
+            'may_write' => $stored !== null && Gate::allows('update', $stored), 'uses' => Uses::of($pick->question, $user),
+        ]]), json: true);
+    }
+
+    #[Operation('Ask the question otherwise, only here; null asks it as its bank has it again', response: AssessmentResource::class, body: ['question' => 'object?'])]
+    public function update(Request $request, Assessment $assessment, string $entry, SaveAssessment $save, Parts $kinds): JsonResponse
+    {
+        Gate::authorize('update', $assessment);
+        $raw = Fields::of(Json::decode($request->getContent()), '', ['question', 'note'])->raw('question');
+        $question = $raw === null ? null : Canonical::of(CoreQuestion::read($raw, $kinds)->toJson())[0];
+        unset($question->record);
+        $json = $assessment->document()->varied($entry, $question) ?? abort(404);
+        $match = trim($request->headers->get('If-Match') ?? '', '"');
+        if (! $save->revise($assessment, $json, (int) $match)) {
+            return Problems::json(412, 'revision.superseded', 'Somebody has changed this assessment since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $assessment->version]);
+        }
+
+        return (new AssessmentResource($assessment->refresh()))->response()->header('ETag', "\"$assessment->version\"");
+    }
+
+    /** @return array{Pick, Entries} */
+    private function entry(Assessment $assessment, string $entry, User $user, Parts $kinds): array
+    {
+        $document = $assessment->document();
+        foreach ($document->picks() as $pick) {
+            if ($pick->id === $entry) {
+                return [$pick, Entries::of($document, $user, $kinds)];
+            }
+        }
+        abort(404);
+    }
+}

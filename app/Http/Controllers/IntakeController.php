@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Intake\CommitIntake;
+use App\Actions\Intake\OpenIntake;
+use App\Actions\Intake\PlaceIntake;
+use App\Actions\Intake\UndoIntake;
+use App\Http\OpenApi\Operation;
+use App\Http\Requests\GiveRequest;
+use App\Http\Resources\IntakeResource;
+use App\Jobs\WorkOnIntake;
+use App\Models\Intake;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+
+/** An intake from what was given to its receipt. */
+final class IntakeController
+{
+    #[Operation('Give files (multipart, files[]) or text to be read; bank and folder where they are meant to go, if known', response: IntakeResource::class, body: ['text' => 'string?', 'bank' => 'string?'], status: 201)]
+    public function store(GiveRequest $request, OpenIntake $open): JsonResponse
+    {
+        $intake = $open->handle($request->given(), $this->person($request), $request->bank());
+        WorkOnIntake::dispatch($intake->id);
+
+        return (new IntakeResource($intake->refresh()))->response()->setStatusCode(201);
+    }
+
+    #[Operation('One intake: how far it is, what was found', response: IntakeResource::class)]
+    public function show(Intake $intake): IntakeResource
+    {
+        Gate::authorize('work', $intake);
+
+        return new IntakeResource($intake);
+    }
+
+    #[Operation('Choose where it goes, and what happens to duplicates', response: IntakeResource::class, body: ['bank' => 'string?', 'new_bank' => 'string?', 'folder' => 'string[]?', 'duplicates' => 'string?'])]
+    public function update(Request $request, Intake $intake, PlaceIntake $place): IntakeResource
+    {
+        Gate::authorize('work', $intake);
+        $place->handle($intake, Fields::of(Json::decode($request->getContent()), '', ['bank', 'new_bank', 'folder', 'duplicates']), $this->person($request));
+
+        return new IntakeResource($intake->refresh());
+    }
+
+    #[Operation('Stop reading, or throw away what was not brought in', status: 204)]
+    public function destroy(Intake $intake): JsonResponse
+    {
+        Gate::authorize('work', $intake);
+        if (Intake::query()->whereKey($intake->id)->where('state', 'reading')->update(['stop_asked' => true]) === 0 && DB::table('receipts')->where('intake_id', $intake->id)->doesntExist()) {
+            Intake::query()->whereKey($intake->id)->whereIn('state', ['review', 'failed', 'cancelled'])->delete();
+        }
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Operation('Bring it in; or go on after it was stopped', response: IntakeResource::class)]
+    public function commit(Request $request, Intake $intake, CommitIntake $commit): IntakeResource
+    {
+        Gate::authorize('work', $intake);
+        if ($intake->state === 'committing' && $intake->problem !== null) {
+            $intake->update(['problem' => null]);
+        } else {
+            $commit->begin($intake, $this->person($request));
+        }
+        WorkOnIntake::dispatch($intake->id);
+
+        return new IntakeResource($intake->refresh());
+    }
+
+    #[Operation('Take it back: what is unchanged and unused since', response: IntakeResource::class)]
+    public function undo(Request $request, Intake $intake, UndoIntake $undo): IntakeResource
+    {
+        Gate::authorize('work', $intake);
+        $undo->begin($intake, $this->person($request));
+        WorkOnIntake::dispatch($intake->id);
+
+        return new IntakeResource($intake->refresh());
+    }
+
+    private function person(Request $request): User
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return $user;
+    }
+}

@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\OpenApi\Operation;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use WideQuarry\Documents\OptionLines;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+
+/** Pasted lines as options. */
+final class LinesController
+{
+    #[Operation('Take numbering, letters and bullets off pasted lines', body: ['text' => 'string'])]
+    public function __invoke(Request $request): JsonResponse
+    {
+        return new JsonResponse(['lines' => OptionLines::clean(Fields::of(Json::decode($request->getContent()), '', ['text'])->need('text')->string('text', '', 500_000))]);
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\OpenApi\Operation;
+use App\Models\Bank;
+use App\Search\Facets;
+use App\Search\QuestionFilter;
+use App\Search\QuestionSearch;
+use App\Support\Topics;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use WideQuarry\Json\Malformed;
+
+/** Where questions are: the trees of a bank, and counts for what the list could be narrowed to. */
+final class PlaceController
+{
+    #[Operation('The folders and topics of a bank as trees')]
+    public function trees(Bank $bank): JsonResponse
+    {
+        Gate::authorize('view', $bank);
+        $folders = DB::table('folders')->where('bank_id', $bank->id)->orderBy('position')->orderByRaw('name COLLATE by_name')->get(['id', 'parent_id', 'name']);
+        $topics = Topics::of($bank->id)->orderBy('title')->get(['id', 'parent_id', 'title AS name']);
+
+        return new JsonResponse(['folders' => $folders, 'topics' => $topics]);
+    }
+
+    #[Operation('How many questions each value of the asked dimensions would leave (?of=kind&of=topic), with all other conditions')]
+    public function facets(Request $request, Bank $bank, Facets $facets, QuestionSearch $search): JsonResponse
+    {
+        Gate::authorize('view', $bank);
+        $query = $request->server->getString('QUERY_STRING');
+        $filter = QuestionFilter::fromQuery($query);
+        preg_match_all('/(?:^|&)of(?:%5B%5D|\[\])?=([a-z]+)/', $query, $asked);
+        $counts = [];
+        foreach (array_unique($asked[1]) as $dimension) {
+            if (! in_array($dimension, QuestionFilter::DIMENSIONS, true)) {
+                throw Malformed::notOneOf('/of', QuestionFilter::DIMENSIONS, $dimension);
+            }
+            $counts[$dimension] = $facets->of($dimension, $bank->id, $filter);
+        }
+
+        return new JsonResponse(['facets' => (object) $counts, 'without' => (object) $this->without($bank->id, $filter, $search)]);
+    }
+
+    /**
+     * When nothing is found: what dropping each condition would give.
+     *
+     * @return array<string, int>
+     */
+    private function without(string $bankId, QuestionFilter $filter, QuestionSearch $search): array
+    {
+        if ($filter->isEmpty() || $search->count($bankId, $filter) > 0) {
+            return [];
+        }
+        $counts = [];
+        foreach ($filter->values as $dimension => $values) {
+            if ($values !== []) {
+                $counts[$dimension] = $search->count($bankId, $filter->without($dimension));
+            }
+        }
+        if (trim($filter->typed) !== '') {
+            $counts['words'] = $search->count($bankId, $filter->without('words'));
+        }
+
+        return $counts;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\OpenApi\Operation;
+use App\Support\TryRequest;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use WideQuarry\Json\Json;
+use WideQuarry\Presentation\Presenter;
+use WideQuarry\Question\Completeness;
+use WideQuarry\Random\Seed;
+
+/** What a learner would see of a question that need not be saved. */
+final class PresentController
+{
+    #[Operation('Draw a question as a learner sees it', body: ['question' => 'object', 'seed' => 'integer?'])]
+    public function __invoke(Request $request, Presenter $presenter, TryRequest $try): JsonResponse
+    {
+        [$question, $fields, $person] = $try->read($request, ['question', 'seed']);
+        $seed = Seed::of($fields->int('seed', 1, 0, Seed::MAX));
+        $completeness = new Completeness;
+
+        return new JsonResponse(Json::encode([
+            'presentation' => $presenter->present($question, $seed, $try->stimuli($question, $person)),
+            'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
+            'roll' => $question->variables->roll($seed, $question->language),
+        ]), json: true);
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Assembly\PrintAssessment;
+use App\Http\OpenApi\Operation;
+use App\Models\Assessment;
+use App\Models\User;
+use App\Support\Assembly\SheetPage;
+use App\Support\FileStore;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Printing\PrintSettings;
+
+/** An assessment on paper. */
+final class PrintController
+{
+    #[Operation('The sheet as a document for the screen; which: learner or key')]
+    public function sheet(Request $request, Assessment $assessment, SheetPage $page): JsonResponse
+    {
+        Gate::authorize('view', $assessment);
+        $which = $request->query('which') === 'key' ? 'key' : 'learner';
+
+        return new JsonResponse(['html' => $page->html($assessment, $this->person($request), $which, SheetPage::settings($assessment), false)]);
+    }
+
+    #[Operation('Set how it stands on paper', body: ['settings' => 'object'], status: 204)]
+    public function settings(Request $request, Assessment $assessment): JsonResponse
+    {
+        Gate::authorize('update', $assessment);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['settings'])->need('settings');
+        PrintSettings::read($fields->raw('settings'), '/settings');
+        $assessment->update(['print' => Json::encode($fields->raw('settings'))]);
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Operation('Print the learner’s sheet or the key; the same content is printed once', body: ['which' => 'string'])]
+    public function store(Request $request, Assessment $assessment, PrintAssessment $print): JsonResponse
+    {
+        Gate::authorize('view', $assessment);
+        $which = Fields::of(Json::decode($request->getContent()), '', ['which'])->oneOf('which', ['learner', 'key'], 'learner');
+
+        return new JsonResponse($print->handle($assessment, $this->person($request), $which === 'key' ? 'key' : 'learner'));
+    }
+
+    #[Operation('A printed sheet as PDF')]
+    public function pdf(Assessment $assessment, string $print, FileStore $files): Response
+    {
+        Gate::authorize('view', $assessment);
+        $row = $this->row($assessment, $print);
+
+        return new Response((string) file_get_contents($files->path($row->sha256)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="'.Str::slug($assessment->title).($row->which === 'key' ? '-key' : '').'.pdf"', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+    }
+
+    #[Operation('A page of a printed sheet as a picture')]
+    public function page(Assessment $assessment, string $print, int $page, PrintAssessment $printer): Response
+    {
+        Gate::authorize('view', $assessment);
+        $row = $this->row($assessment, $print);
+        if ($page < 1 || $page > $row->pages) {
+            abort(404);
+        }
+
+        return new Response($printer->picture($row->sha256, $page), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+    }
+
+    private function row(Assessment $assessment, string $print): \stdClass
+    {
+        return DB::table('prints')->where('assessment_id', $assessment->id)->where('id', $print)->first() ?? abort(404);
+    }
+
+    private function person(Request $request): User
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return $user;
+    }
+}

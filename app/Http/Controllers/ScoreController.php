@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\OpenApi\Operation;
+use App\Support\TryRequest;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use WideQuarry\Json\Json;
+use WideQuarry\Scoring\Attempt;
+use WideQuarry\Scoring\Scorer;
+
+final class ScoreController
+{
+    #[Operation('Score a response', body: ['question' => 'object', 'response' => 'object', 'seed' => 'integer?', 'earlier_wrong' => 'integer?', 'hints' => 'integer?'])]
+    public function __invoke(Request $request, Scorer $scorer, TryRequest $try): JsonResponse
+    {
+        [$question, $fields] = $try->read($request, ['question', 'response', 'seed', 'earlier_wrong', 'hints']);
+
+        return new JsonResponse(Json::encode($scorer->score($question, Attempt::read($fields))), json: true);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\OpenApi\Operation;
+use App\Models\User;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WideQuarry\Json\Json;
+
+/** What came in and went out, and the receipts of it. */
+final class TransferController
+{
+    private const MINE = '(user_id = ? OR bank_id IN (SELECT bank_id FROM bank_roles(?) WHERE role >= \'writer\'))';
+
+    #[Operation('Intakes and dispatches one may see, the newest first; of: in or out, before: a time')]
+    public function index(Request $request): JsonResponse
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+        $rows = DB::select(<<<SQL
+            SELECT moved.*, users.name AS person, banks.name AS bank FROM (
+                SELECT id, 'in' AS direction, title, state, problem, user_id, bank_id, created_at, updated_at, (SELECT count(*) FROM staged_questions WHERE intake_id = intakes.id) AS questions, NULL::uuid AS receipt
+                FROM intakes WHERE {$this->mine()}
+                UNION ALL
+                SELECT id, 'out', title, state, problem, user_id, bank_id, created_at, updated_at, coalesce((body->>'questions')::int, 0), receipt_id FROM dispatches WHERE user_id = ?
+            ) AS moved LEFT JOIN users ON users.id = moved.user_id LEFT JOIN banks ON banks.id = moved.bank_id
+            WHERE moved.created_at < coalesce(?::timestamptz, 'infinity') ORDER BY created_at DESC LIMIT 100
+            SQL, [$user->id, $user->id, $user->id, $this->before($request)]);
+
+        return new JsonResponse(['data' => array_map(fn (\stdClass $row): array => array_diff_key((array) $row, ['user_id' => 1, 'bank_id' => 1]), $rows)]);
+    }
+
+    #[Operation('A receipt; with ?download as a file')]
+    public function receipt(Request $request, string $receipt): JsonResponse|Response
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+        $row = DB::table('receipts')->where('id', $receipt)->whereRaw(self::MINE, [$user->id, $user->id])->first() ?? abort(404);
+        $body = Json::decode(is_string($row->body) ? $row->body : '{}');
+        $whole = ['id' => $row->id, 'kind' => $row->kind, 'title' => $row->title, 'at' => $row->created_at, 'person' => DB::table('users')->where('id', $row->user_id)->value('name'), 'intake' => $row->intake_id, 'body' => $body];
+        if (! $request->has('download')) {
+            return new JsonResponse(Json::encode(['data' => $whole]), json: true);
+        }
+        $questions = DB::table('staged_questions')->where('intake_id', $row->intake_id)->whereNotNull('outcome')->orderBy('number')->get(['number', 'title', 'outcome', 'question_id'])->all();
+
+        return new Response(Json::pretty($row->intake_id === null ? $whole : [...$whole, 'questions' => $questions])."\n", 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="receipt-'.Str::slug(is_string($row->title) ? $row->title : '').'.json"']);
+    }
+
+    private function mine(): string
+    {
+        return self::MINE;
+    }
+
+    private function before(Request $request): ?string
+    {
+        $before = $request->query('before');
+
+        return is_string($before) && strtotime($before) !== false ? $before : null;
+    }
+}

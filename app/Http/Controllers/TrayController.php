@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\OpenApi\Operation;
+use App\Models\User;
+use App\Support\Arrays;
+use App\Support\Refused;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+
+/** What a person has picked to do something with: it survives paging, searching and changing banks. */
+final class TrayController
+{
+    private const MOST = 500;
+
+    #[Operation('What lies in one’s tray, in the order it was put there')]
+    public function show(Request $request): JsonResponse
+    {
+        $user = $this->person($request);
+        $rows = DB::select(<<<'SQL'
+            SELECT questions.id, questions.title, questions.kinds, questions.points, banks.slug AS bank, banks.name AS bank_name, mine.role >= 'writer' AS may_write
+            FROM trays JOIN questions ON questions.id = trays.question_id JOIN banks ON banks.id = questions.bank_id LEFT JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
+            WHERE trays.user_id = ? AND EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) ORDER BY trays.position
+            SQL, [$user->id, $user->id, $user->id]);
+
+        return new JsonResponse(['data' => array_map(fn (\stdClass $row): array => [...(array) $row, 'kinds' => Arrays::read($row->kinds), 'points' => (float) $row->points, 'may_write' => $row->may_write === true], $rows)]);
+    }
+
+    #[Operation('Put questions into the tray, take them out, or empty it first', body: ['add' => 'string[]?', 'remove' => 'string[]?', 'clear' => 'boolean?'])]
+    public function update(Request $request): JsonResponse
+    {
+        $user = $this->person($request);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['add', 'remove', 'clear']);
+        $ids = fn (string $name): array => array_map(fn (mixed $id, int $i): string => Fields::asUuid($id, "/$name/$i"), $list = $fields->list($name, 2000), array_keys($list));
+        [$add, $remove] = [$ids('add'), $ids('remove')];
+        DB::transaction(function () use ($user, $add, $remove, $fields): void {
+            DB::table('users')->where('id', $user->id)->lockForUpdate()->value('id'); // two windows of one person
+            $fields->bool('clear', false) && DB::table('trays')->where('user_id', $user->id)->delete();
+            DB::table('trays')->where('user_id', $user->id)->whereIn('question_id', $remove)->delete();
+            DB::insert('INSERT INTO trays (user_id, question_id) SELECT ?, questions.id FROM unnest(?::uuid[]) WITH ORDINALITY AS given (id, place) JOIN questions ON questions.id = given.id WHERE EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) ORDER BY place ON CONFLICT DO NOTHING', [$user->id, '{'.implode(',', $add).'}', $user->id]);
+            if (DB::table('trays')->where('user_id', $user->id)->count() > self::MOST) {
+                throw Refused::because('tray.full', 'The tray holds at most '.self::MOST.' questions. Do something with those in it first.');
+            }
+        });
+
+        return $this->show($request);
+    }
+
+    private function person(Request $request): User
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return $user;
+    }
+}

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\Gate;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** A question to be stored: {"question": …, "note": "…"}. Its shape is the core's business, so it is read by the core. */
+final class SaveQuestionRequest extends FormRequest
+{
+    public function authorize(): bool
+    {
+        $stored = $this->route('question');
+        Gate::authorize($stored === null ? 'write' : 'update', $stored ?? $this->route('bank'));
+
+        return true;
+    }
+
+    /** @return array<string, list<string>> */
+    public function rules(): array
+    {
+        return [];
+    }
+
+    /** @throws \WideQuarry\Json\Malformed */
+    public function question(): Question
+    {
+        return Question::read($this->fields()->need('question')->raw('question'), app(Parts::class));
+    }
+
+    public function note(): string
+    {
+        return $this->fields()->string('note', '', 500);
+    }
+
+    private function fields(): Fields
+    {
+        return Fields::of(Json::decode($this->getContent()), '', ['question', 'note']);
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Http\OpenApi\Shape;
+use App\Models\Question;
+use App\Models\User;
+use App\Support\Folders;
+use App\Support\Uses;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Completeness;
+use WideQuarry\Question\Question as CoreQuestion;
+
+/**
+ * A whole question with what is found in it.
+ *
+ * @mixin Question
+ */
+final class QuestionResource extends JsonResource implements Shape
+{
+    public static function shape(): array
+    {
+        return ['id' => 'string', 'revision' => 'integer', 'may_write' => 'boolean', 'bank' => 'object', 'question' => 'object', 'findings' => 'object[]', 'folders' => 'paths', 'uses' => 'object', 'updated_at' => 'string'];
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $user = $request->user();
+        $json = $this->json();
+        $question = CoreQuestion::read($json, app(Parts::class));
+        $completeness = new Completeness;
+
+        return [
+            'id' => $this->id, 'revision' => $this->revision, 'may_write' => $user instanceof User && $user->can('update', $this->resource),
+            'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name], 'question' => $json,
+            'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)], 'folders' => Folders::paths([$this->id])[$this->id] ?? [], 'uses' => $user instanceof User ? Uses::of($this->id, $user) : ['assessments' => [], 'others' => 0], 'updated_at' => $this->updated_at->toIso8601String(),
+        ];
+    }
+}

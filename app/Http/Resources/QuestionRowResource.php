@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Http\OpenApi\Shape;
+use Illuminate\Http\Request;
+use Illuminate\Http\Resources\Json\JsonResource;
+
+/** A question as a row of a list; marks are pieces of text with whether each was found. */
+final class QuestionRowResource extends JsonResource implements Shape
+{
+    public static function shape(): array
+    {
+        return [
+            'id' => 'string', 'title' => 'string', 'title_marks' => 'marks', 'stem_marks' => 'marks', 'found_in' => 'string?', 'found_marks' => 'marks?', 'kinds' => 'string[]', 'points' => 'number', 'difficulty' => 'integer?', 'status' => 'string',
+            'revision' => 'integer', 'has_variables' => 'boolean', 'is_complete' => 'boolean', 'tags' => 'string[]', 'author' => 'string', 'updated_at' => 'string',
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(Request $request): array
+    {
+        $row = $this->resource;
+        assert($row instanceof \stdClass);
+
+        return [
+            'id' => $row->id, 'title' => $row->title, 'title_marks' => $row->title_marks, 'stem_marks' => $row->stem_marks, 'found_in' => $row->found_in, 'found_marks' => $row->found_marks,
+            'kinds' => self::list($row->kinds), 'points' => (float) $row->points, 'difficulty' => $row->difficulty, 'status' => $row->status,
+            'revision' => $row->revision, 'has_variables' => $row->has_variables, 'is_complete' => $row->is_complete, 'tags' => self::list($row->tags), 'author' => $row->author, 'updated_at' => $row->updated_at,
+        ];
+    }
+
+    /** @return list<string> the texts of a PostgreSQL array */
+    private static function list(mixed $array): array
+    {
+        preg_match_all('/"((?:[^"\\\\]|\\\\.)*)"|([^{},"]+)/', is_string($array) ? $array : '', $found, PREG_SET_ORDER | PREG_UNMATCHED_AS_NULL);
+
+        return array_map(fn (array $match): string => $match[2] ?? stripslashes((string) $match[1]), $found);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUuids;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * @property string $id
+ * @property string $name
+ * @property string $email
+ * @property bool $is_administrator
+ */
+final class User extends Authenticatable
+{
+    use HasUuids;
+
+    /** @var list<string> */
+    protected $fillable = ['name', 'email', 'password', 'is_administrator'];
+
+    /** @var list<string> */
+    protected $hidden = ['password', 'remember_token'];
+
+    /** What this person may do in a bank: reader, writer, keeper or null. */
+    public function roleIn(string $bankId): ?string
+    {
+        $role = DB::scalar('SELECT role FROM bank_roles(?) WHERE bank_id = ?', [$this->id, $bankId]);
+
+        return is_string($role) ? $role : null;
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'is_administrator' => 'boolean'];
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Assessment;
+use App\Models\User;
+use Illuminate\Auth\Access\Response;
+
+/** Rights to an assessment are those to its bank. */
+final class AssessmentPolicy
+{
+    public function view(User $user, Assessment $assessment): Response
+    {
+        return $user->roleIn($assessment->bank_id) !== null ? Response::allow() : Response::denyAsNotFound();
+    }
+
+    public function update(User $user, Assessment $assessment): Response
+    {
+        return match ($user->roleIn($assessment->bank_id)) {
+            null => Response::denyAsNotFound(),
+            'reader' => Response::deny(),
+            default => Response::allow(),
+        };
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\Bank;
+use App\Models\User;
+use Illuminate\Auth\Access\Response;
+
+/** A bank one may not read is not there: its existence is not told. */
+final class BankPolicy
+{
+    public function view(User $user, Bank $bank): Response
+    {
+        return $user->roleIn($bank->id) !== null ? Response::allow() : Response::denyAsNotFound();
+    }
+
+    public function keep(User $user, Bank $bank): Response
+    {
+        return match ($user->roleIn($bank->id)) {
+            null => Response::denyAsNotFound(),
+            'keeper' => Response::allow(),
+            default => Response::deny(),
+        };
+    }
+
+    public function write(User $user, Bank $bank): Response
+    {
+        return match ($user->roleIn($bank->id)) {
+            null => Response::denyAsNotFound(),
+            'reader' => Response::deny(),
+            default => Response::allow(),
+        };
+    }
+}

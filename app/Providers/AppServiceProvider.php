@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Providers;
+
+use App\Models\Assessment;
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Models\Question;
+use App\Models\User;
+use App\Policies\AssessmentPolicy;
+use App\Policies\BankPolicy;
+use App\Policies\IntakePolicy;
+use App\Policies\QuestionPolicy;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use WideQuarry\Parts\Parts;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Parts::class, fn (): Parts => Parts::standard());
+    }
+
+    public function boot(): void
+    {
+        Gate::policy(Bank::class, BankPolicy::class);
+        Gate::policy(Question::class, QuestionPolicy::class);
+        Gate::policy(Assessment::class, AssessmentPolicy::class);
+        Gate::policy(Intake::class, IntakePolicy::class);
+        \Illuminate\Database\Eloquent\Model::shouldBeStrict();
+        $who = fn (Request $request): string => $request->user() instanceof User ? $request->user()->id : (string) $request->ip();
+        RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)->by($who($request)));
+        RateLimiter::for('sign-in', fn (Request $request): array => [Limit::perMinute(10)->by('mail:'.strtolower($request->string('email')->value())), Limit::perMinute(60)->by('ip:'.$request->ip())]);
+        RateLimiter::for('give', fn (Request $request): Limit => Limit::perMinute(60)->by('give:'.$who($request)));
+        RateLimiter::for('try', fn (Request $request): Limit => Limit::perMinute(600)->by('try:'.$who($request)));
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Search;
+
+use App\Support\Topics;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\DB;
+
+/** How many questions each value of a dimension would leave, its own condition set aside. */
+final class Facets
+{
+    private const MOST = 60;
+
+    /** @return list<array{value: string, count: int}> the most frequent first, or in the order of a scale */
+    public function of(string $dimension, string $bankId, QuestionFilter $filter): array
+    {
+        $query = Conditions::on($bankId, $filter, $dimension);
+        $rows = match ($dimension) {
+            'kind' => $this->grouped($query, 'unnest(questions.kinds)'),
+            'tag' => $this->grouped($query, 'unnest(questions.tags)'),
+            'author' => $this->grouped($query->where('questions.author', '<>', ''), 'questions.author'),
+            'status' => $this->grouped($query, 'questions.status'),
+            'difficulty' => $this->grouped($query->whereNotNull('questions.difficulty'), 'questions.difficulty::text'),
+            'is' => $this->flags($query),
+            'no' => $this->missing($query),
+            'topic' => $this->under('topics', 'question_topics', 'topic_id', Topics::owner($bankId), $query),
+            'folder' => $this->under('folders', 'placements', 'folder_id', ['bank_id' => $bankId], $query),
+            default => [],
+        };
+
+        return array_map(fn (\stdClass $row): array => ['value' => (string) $row->value, 'count' => (int) $row->count], $rows);
+    }
+
+    /** @return list<\stdClass> */
+    private function grouped(Builder $query, string $expression): array
+    {
+        return array_values($query->selectRaw("$expression AS value, count(*) AS count")->groupByRaw('1')->orderByRaw('2 DESC, 1')->limit(self::MOST)->get()->all());
+    }
+
+    /** @return list<\stdClass> */
+    private function flags(Builder $query): array
+    {
+        $row = $query->selectRaw('count(*) FILTER (WHERE questions.has_variables) AS varies, count(*) FILTER (WHERE NOT questions.is_complete) AS incomplete')->first();
+
+        return [(object) ['value' => 'varies', 'count' => $row->varies ?? 0], (object) ['value' => 'incomplete', 'count' => $row->incomplete ?? 0]];
+    }
+
+    /** @return list<\stdClass> */
+    private function missing(Builder $query): array
+    {
+        $row = $query->selectRaw(<<<'SQL'
+            count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics WHERE question_topics.question_id = questions.id)) AS topic,
+            count(*) FILTER (WHERE questions.tags = '{}') AS tag, count(*) FILTER (WHERE questions.difficulty IS NULL) AS difficulty,
+            count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM placements WHERE placements.question_id = questions.id)) AS folder
+            SQL)->first();
+
+        return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], ['topic', 'tag', 'difficulty', 'folder']);
+    }
+
+    /**
+     * Each branch of a tree with everything below it; a question under two twigs of a branch counts once.
+     *
+     * @param  array<string, string|null>  $owner
+     * @return list<\stdClass>
+     */
+    private function under(string $tree, string $joins, string $column, array $owner, Builder $query): array
+    {
+        $nodes = DB::table($tree)->where($owner)->select(['id', 'path']);
+        $below = DB::query()->fromSub($nodes, 'above')->joinSub($nodes, 'below', fn ($join) => $join->whereRaw('below.path OPERATOR(public.<@) above.path'))->select(['above.id AS branch', 'below.id AS twig']);
+
+        return array_values(DB::query()->fromSub($below, 'tree')->join($joins, "$joins.$column", '=', 'tree.twig')->joinSub($query->select('questions.id'), 'found', 'found.id', '=', "$joins.question_id")
+            ->selectRaw("tree.branch AS value, count(DISTINCT $joins.question_id) AS count")->groupBy('tree.branch')->get()->all());
+    }
+}

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Search;
+
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Search\Query;
+
+/** Rows of a list with what was found in them marked: in the title, the stem, or where else it stands. */
+final class QuestionRows
+{
+    /** Characters around the first mark in a long text. */
+    private const AROUND = 28;
+
+    /**
+     * @param  list<\stdClass>  $rows
+     * @return list<\stdClass>
+     */
+    public static function of(array $rows, Query $words): array
+    {
+        $elsewhere = [];
+        foreach ($rows as $row) {
+            $row->title_marks = $words->isEmpty() ? [[$row->title, false]] : $words->marks(is_string($row->title) ? $row->title : '');
+            $row->stem_marks = $words->isEmpty() ? [[$row->stem, false]] : self::near($words->marks(is_string($row->stem) ? $row->stem : ''));
+            $row->found_in = null;
+            $row->found_marks = null;
+            if (! $words->isEmpty() && self::first($row->title_marks) === null && self::first($row->stem_marks) === null) {
+                $elsewhere[$row->id] = $row;
+            }
+        }
+        $texts = $elsewhere === [] ? [] : DB::table('question_search')->whereIn('question_id', array_keys($elsewhere))->get(['question_id', 'answers', 'rest']);
+        foreach ($texts as $text) {
+            foreach (['answers', 'rest'] as $where) {
+                $marks = $words->marks(mb_strcut(is_string($text->{$where}) ? $text->{$where} : '', 0, 20_000));
+                if (self::first($marks) !== null) {
+                    $elsewhere[$text->question_id]->found_in = $where;
+                    $elsewhere[$text->question_id]->found_marks = self::near($marks);
+                    break;
+                }
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * The first mark within sight of the beginning.
+     *
+     * @param  list<array{string, bool}>  $marks
+     * @return list<array{string, bool}>
+     */
+    private static function near(array $marks): array
+    {
+        $first = self::first($marks);
+        if ($first === null || $first === 0) {
+            return $marks;
+        }
+        $before = implode('', array_column(array_slice($marks, 0, $first), 0));
+        if (mb_strlen($before) <= self::AROUND) {
+            return $marks;
+        }
+        $kept = mb_substr($before, -self::AROUND);
+
+        return [['… '.ltrim((string) mb_substr($kept, (int) mb_strpos($kept, ' '))), false], ...array_slice($marks, $first)];
+    }
+
+    /** @param  list<array{string, bool}>  $marks */
+    private static function first(array $marks): ?int
+    {
+        foreach ($marks as $i => [, $marked]) {
+            if ($marked) {
+                return $i;
+            }
+        }
+
+        return null;
+    }
+}

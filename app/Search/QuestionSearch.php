@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Search;
+
+use WideQuarry\Json\Malformed;
+
+/** Pages of the questions that meet a filter, by keyset: the next page begins after the last row, whatever was added meanwhile. */
+final class QuestionSearch
+{
+    public const PAGE = 60;
+
+    private const MANY = 10_000;
+
+    /** The expression each order goes by, and its type. */
+    private const ORDERS = ['title' => ['questions.title', 'text'], 'updated' => ['questions.updated_at', 'timestamptz'], 'difficulty' => ['coalesce(questions.difficulty, 0)', 'int'], 'points' => ['questions.points', 'numeric']];
+
+    private const COLUMNS = ['questions.id', 'questions.title', 'questions.stem', 'questions.kinds', 'questions.points', 'questions.difficulty', 'questions.status', 'questions.revision', 'questions.has_variables', 'questions.is_complete', 'questions.tags', 'questions.author', 'questions.updated_at'];
+
+    /**
+     * @param  int|null  $found  how many there are, where that is known; a cursor remembers whether they are many
+     * @return array{list<\stdClass>, string|null} rows, and the cursor of the next page
+     *
+     * @throws Malformed
+     */
+    public function page(string $bankId, QuestionFilter $filter, ?string $cursor, ?int $found = null): array
+    {
+        [$at, $id, $few] = $cursor === null ? [null, null, ($found ?? 0) <= self::MANY] : $this->read($cursor);
+        $query = Conditions::on($bankId, $filter, few: $few)->select(self::COLUMNS);
+        [$key, $type, $descending, $bindings] = $this->order($filter);
+        $query->selectRaw("($key)::text AS at", $bindings);
+        if ($cursor !== null) {
+            $sign = $descending ? '<' : '>';
+            $query->whereRaw("($key $sign ?::$type OR ($key = ?::$type AND questions.id > ?))", [...$bindings, $at, ...$bindings, $at, $id]);
+        }
+        $query->orderByRaw($key.($descending ? ' DESC' : ' ASC'), $bindings)->orderBy('questions.id')->limit(self::PAGE + 1);
+        $rows = array_values($query->get()->all());
+        $next = null;
+        if (count($rows) > self::PAGE) {
+            array_pop($rows);
+            $last = $rows[self::PAGE - 1];
+            $next = rtrim(strtr(base64_encode(json_encode([$last->at, $last->id, $few], JSON_THROW_ON_ERROR)), '+/', '-_'), '=');
+        }
+
+        return [$rows, $next];
+    }
+
+    public function count(string $bankId, QuestionFilter $filter): int
+    {
+        return Conditions::on($bankId, $filter)->count();
+    }
+
+    /**
+     * The ids that meet a filter, or those named that do; for a bulk change.
+     *
+     * @return list<string>
+     */
+    public function ids(string $bankId, QuestionFilter $filter): array
+    {
+        return array_values(array_filter(Conditions::on($bankId, $filter)->orderBy('questions.id')->pluck('questions.id')->all(), is_string(...)));
+    }
+
+    /** @return array{string, string, bool, list<string>} expression, type, whether it falls, bindings */
+    private function order(QuestionFilter $filter): array
+    {
+        if ($filter->sort === 'best') {
+            return ["ts_rank(found.words, to_tsquery('simple', ?))", 'float4', true, [$filter->words->tsquery()]];
+        }
+
+        return [...self::ORDERS[ltrim($filter->sort, '-')], str_starts_with($filter->sort, '-'), []];
+    }
+
+    /** @return array{string, string, bool} */
+    private function read(string $cursor): array
+    {
+        $read = json_decode((string) base64_decode(strtr($cursor, '-_', '+/'), true));
+
+        return is_array($read) && count($read) === 3 && is_bool($read[2]) && is_string($read[0]) && is_string($read[1]) && preg_match('/^[0-9a-f-]{36}$/D', $read[1]) === 1
+            ? [$read[0], $read[1], $read[2]]
+            : throw Malformed::outOfRange('/cursor', 'a cursor that this list gave', $cursor);
+    }
+}

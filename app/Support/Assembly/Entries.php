@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Assembly;
+
+use App\Models\User;
+use App\Support\Arrays;
+use App\Support\Topics;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Pick;
+use WideQuarry\Assembly\Totals;
+use WideQuarry\Json\Json;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** What stands behind the entries of an assessment, for one reader: the questions they follow as they are now, in three queries. */
+final readonly class Entries
+{
+    /** @param  array<string, \stdClass>  $rows  question → row; only those that are there and may be read */
+    private function __construct(private Assessment $assessment, private array $rows, private Parts $kinds)
+    {
+    }
+
+    public static function of(Assessment $assessment, User $person, Parts $kinds): self
+    {
+        $ids = array_values(array_unique(array_map(fn (Pick $pick): string => $pick->question, $assessment->picks())));
+        $rows = DB::select(<<<'SQL'
+            SELECT questions.id, questions.title, stem, kinds, points, difficulty, status, questions.revision, approved_revision, has_variables, is_complete, record->>'minutes' AS minutes, banks.slug AS bank, banks.name AS bank_name
+            FROM questions JOIN banks ON banks.id = questions.bank_id
+            WHERE questions.id = ANY (?::uuid[]) AND EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0)
+            SQL, ['{'.implode(',', $ids).'}', $person->id]);
+        $topics = Topics::paths($ids);
+        $by = [];
+        foreach ($rows as $row) {
+            $row->topics = $topics[$row->id] ?? [];
+            $by[$row->id] = $row;
+        }
+
+        return new self($assessment, $by, $kinds);
+    }
+
+    /** @return array<string, array<string, mixed>> entry → what is known of it */
+    public function facts(): array
+    {
+        $titles = DB::table('assessment_uses')->where('assessment_id', $this->assessment->id)->pluck('title', 'entry')->all();
+        $facts = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $row = $this->rows[$pick->question] ?? null;
+            $varied = $pick->variation === null ? [] : ['title' => $pick->variation->title !== '' ? $pick->variation->title : ($row->title ?? '')];
+            $facts[$pick->id] = [
+                'gone' => $row === null, 'title' => $varied['title'] ?? $row->title ?? $titles[$pick->id] ?? '', 'stem' => $row->stem ?? '', 'kinds' => $row === null ? [] : Arrays::read($row->kinds), 'points' => Exact::number($this->points($pick)),
+                'difficulty' => $row->difficulty ?? null, 'status' => $row->status ?? null, 'revision' => $row->revision ?? null, 'varies' => $row->has_variables ?? false, 'complete' => $row->is_complete ?? false,
+                'bank' => $row->bank ?? null, 'bank_name' => $row->bank_name ?? null, 'changed' => $row !== null && $pick->changedSince($row->revision), 'varied' => $pick->variation !== null,
+            ];
+        }
+
+        return $facts;
+    }
+
+    public function totals(): Totals
+    {
+        $entries = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $row = $this->rows[$pick->question] ?? null;
+            if ($row !== null || $pick->variation !== null) {
+                $entries[] = ['points' => $this->points($pick), 'kinds' => $row === null ? [] : Arrays::read($row->kinds), 'topics' => $row->topics ?? [], 'difficulty' => $row->difficulty ?? null, 'minutes' => is_string($row?->minutes) ? Exact::read($row->minutes) : null];
+            }
+        }
+
+        return Totals::of($entries);
+    }
+
+    /** @return array<string, Question> entry → the question as it is asked here; those that are gone are missing */
+    public function questions(): array
+    {
+        $wanted = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $row = $this->rows[$pick->question] ?? null;
+            if ($row !== null && $pick->variation === null) {
+                $wanted[$pick->id] = [$pick->question, match ($pick->follow) {
+                    'pinned' => $pick->revision ?? $row->revision,
+                    'approved' => $row->approved_revision ?? $row->revision,
+                    default => $row->revision,
+                }];
+            }
+        }
+        $contents = [];
+        foreach (DB::select('SELECT question_id, number, content FROM revisions JOIN jsonb_to_recordset(?::jsonb) AS wanted (question uuid, revision integer) ON question_id = wanted.question AND number = wanted.revision', [Json::encode(array_map(fn (array $one): array => ['question' => $one[0], 'revision' => $one[1]], array_values($wanted)))]) as $row) {
+            $contents["$row->question_id $row->number"] = $row->content;
+        }
+        $questions = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $content = isset($wanted[$pick->id]) ? $contents[implode(' ', $wanted[$pick->id])] ?? null : null;
+            $question = $pick->variation ?? ($content === null ? null : Question::read(Json::decode($content), $this->kinds));
+            if ($question !== null) {
+                $questions[$pick->id] = $question;
+            }
+        }
+
+        return $questions;
+    }
+
+    public function points(Pick $pick): \Brick\Math\BigRational
+    {
+        $row = $this->rows[$pick->question] ?? null;
+
+        return $pick->points($row === null ? null : Exact::of($row->points));
+    }
+
+    /** The slug of the bank a pick's pictures come from. */
+    public function bankOf(Pick $pick): ?string
+    {
+        return $this->rows[$pick->question]->bank ?? null;
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Dispatch;
+
+use App\Models\Assessment;
+use App\Models\User;
+use App\Support\Assembly\Entries;
+use App\Support\MediaStore;
+use App\Support\Topics;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Interchange\Along;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+
+/** Everything that goes out with some questions: their records, stimuli and media; in one order, so that the same gives the same. */
+final readonly class Collect
+{
+    private const CHUNK = 500;
+
+    public function __construct(private MediaStore $store, private Parts $kinds)
+    {
+    }
+
+    /** @param  list<string>  $ids */
+    public function questions(array $ids, Along $along): Found
+    {
+        $found = new Found;
+        $around = ['stimuli' => [], 'media' => []];
+        $ids = array_values(array_unique($ids));
+        sort($ids);
+        foreach (array_chunk($ids, self::CHUNK) as $chunk) {
+            $rows = DB::table('questions')->join('revisions', fn ($join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'))->whereIn('questions.id', $chunk)->orderBy('questions.id')->get(['questions.id', 'bank_id', 'content', 'record']);
+            $this->add($found, $around, $rows->all(), $along);
+        }
+
+        return $this->settled($found, $around);
+    }
+
+    /** Questions as they are asked in an assessment, and the assessment. */
+    public function assessment(Assessment $assessment, User $person, Along $along): Found
+    {
+        $document = $assessment->document();
+        $found = new Found;
+        $around = ['stimuli' => [], 'media' => []];
+        $entries = Entries::of($document, $person, $this->kinds);
+        $asked = [];
+        foreach ($entries->questions() as $question) {
+            $asked[$question->id] ??= $question->content();
+        }
+        $ids = array_map(fn ($pick): string => $pick->question, $document->picks());
+        $rows = DB::table('questions')->join('revisions', fn ($join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'))->whereIn('questions.id', $ids)->orderBy('questions.id')->get(['questions.id', 'bank_id', 'content', 'record']);
+        // a question only varied here goes along as its bank has it; the variation is in the assessment
+        $varied = array_flip(array_map(fn ($pick): string => $pick->question, array_filter($document->picks(), fn ($pick): bool => $pick->variation !== null)));
+        foreach ($rows as $row) {
+            $row->content = isset($asked[$row->id]) && ! isset($varied[$row->id]) ? Json::encode($asked[$row->id]) : $row->content;
+        }
+        $readable = array_filter($rows->all(), fn (\stdClass $row): bool => DB::scalar('SELECT EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = ?)', [$person->id, $row->id]) === true);
+        $this->add($found, $around, array_values($readable), $along);
+        $json = $document->toJson();
+        foreach ($document->picks() as $pick) {
+            $pick->variation !== null && $json = $document->varied($pick->id, $along->of($pick->variation->toJson())) ?? $json;
+            $pick->variation !== null && $document = \WideQuarry\Assembly\Assessment::read($json, $this->kinds);
+        }
+        $found->assessments[] = $json;
+
+        return $this->settled($found, $around);
+    }
+
+    /**
+     * @param  array{stimuli: array<string, \stdClass>, media: array<string, Medium>}  $around
+     * @param  array<mixed>  $rows
+     */
+    private function add(Found $found, array &$around, array $rows, Along $along): void
+    {
+        $topics = Topics::paths(array_column($rows, 'id'));
+        foreach ($rows as $row) {
+            assert($row instanceof \stdClass);
+            $json = Json::decode($row->content);
+            $record = Json::decode($row->record);
+            if (isset($topics[$row->id])) {
+                $record->topics = $topics[$row->id];
+            }
+            if ((array) $record !== []) {
+                $json->record = $record;
+            }
+            $json = $along->everything() ? $json : $along->of($json);
+            $found->questions[] = $json;
+            $this->around($around, $row->bank_id, $json);
+        }
+    }
+
+    /**
+     * The stimuli and media a question names, from its home bank.
+     *
+     * @param  array{stimuli: array<string, \stdClass>, media: array<string, Medium>}  $around
+     */
+    private function around(array &$around, string $bank, \stdClass $json): void
+    {
+        $texts = [Json::encode($json)];
+        foreach (DB::table('stimuli')->where('bank_id', $bank)->whereIn('id', is_array($json->stimuli ?? null) ? $json->stimuli : [])->get() as $stimulus) {
+            $texts[] = $stimulus->body;
+            $around['stimuli'][(string) $stimulus->id] ??= (object) array_filter(['id' => $stimulus->id, 'title' => $stimulus->title, 'language' => $stimulus->language, 'body' => $stimulus->body, 'origin' => is_string($stimulus->origin) ? Json::decode($stimulus->origin) : null], fn (mixed $value): bool => $value !== null);
+        }
+        preg_match_all('/data-media=\\\\?"([^"\\\\]+)/', implode("\n", $texts), $named);
+        foreach (array_unique($named[1]) as $id) {
+            $row = isset($around['media'][$id]) ? null : DB::table('media')->where('bank_id', $bank)->where('id', $id)->first();
+            $bytes = $row === null ? null : $this->store->bytes($row->sha256);
+            if ($row !== null && $bytes !== null) {
+                $around['media'][$id] = Medium::of($row->id, $row->type, $row->name, $bytes);
+            }
+        }
+    }
+
+    /** @param  array{stimuli: array<string, \stdClass>, media: array<string, Medium>}  $around */
+    private function settled(Found $found, array $around): Found
+    {
+        ksort($around['stimuli']);
+        ksort($around['media']);
+        $found->stimuli = array_values($around['stimuli']);
+        $found->media = array_values($around['media']);
+
+        return $found;
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Folders of a bank, and what lies in them. */
+final class Folders
+{
+    /**
+     * The folder at a path of names, made where it is missing.
+     *
+     * @param  list<string>  $path
+     */
+    public static function at(array $path, string $bankId): ?string
+    {
+        $parent = null;
+        $label = '';
+        foreach (array_filter(array_map(trim(...), $path), fn (string $name): bool => $name !== '') as $name) {
+            $found = DB::table('folders')->where('bank_id', $bankId)->where('parent_id', $parent)->where('name', $name)->value('id');
+            $id = is_string($found) ? $found : (string) Str::uuid7();
+            $label .= ($label === '' ? '' : '.').self::label($id);
+            if ($found === null) {
+                DB::table('folders')->insert(['id' => $id, 'bank_id' => $bankId, 'parent_id' => $parent, 'name' => $name, 'path' => $label]);
+            }
+            $parent = $id;
+        }
+
+        return $parent;
+    }
+
+    /** How a folder or topic stands in a path of ltree. */
+    public static function label(string $id): string
+    {
+        return str_replace('-', '', $id);
+    }
+
+    /**
+     * @param  list<string>  $questions
+     * @return array<string, list<list<string>>> question → paths of names
+     */
+    public static function paths(array $questions): array
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT placements.question_id, array_to_json(array_agg(above.name ORDER BY nlevel(above.path))) AS path
+            FROM placements JOIN folders ON folders.id = placements.folder_id JOIN folders AS above ON above.bank_id = folders.bank_id AND folders.path <@ above.path
+            WHERE placements.question_id = ANY (?::uuid[]) GROUP BY placements.question_id, folders.id ORDER BY 1, 2::text
+            SQL, ['{'.implode(',', $questions).'}']);
+        $paths = [];
+        foreach ($rows as $row) {
+            $paths[$row->question_id][] = json_decode($row->path, true, 8, JSON_THROW_ON_ERROR);
+        }
+
+        return $paths;
+    }
+}

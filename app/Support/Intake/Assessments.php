@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Intake;
+
+use App\Actions\Assembly\SaveAssessment;
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+
+/** Assessments of an intake, made once their questions are in the bank. */
+final readonly class Assessments
+{
+    public function __construct(private SaveAssessment $save, private Parts $kinds)
+    {
+    }
+
+    /** Each asks the questions as they are here: brought in, or there already; what was skipped for good has no place. */
+    public function make(Intake $intake, Bank $bank, User $person): void
+    {
+        $made = $intake->made();
+        if (isset($made->assessments)) {
+            return;
+        }
+        $here = $this->here($intake);
+        $ids = [];
+        foreach (DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'assessment')->orderBy('position')->pluck('value') as $value) {
+            $json = Json::decode($value);
+            if (DB::table('assessments')->where('id', $json->id)->exists()) {
+                $json->id = (string) Str::uuid7();
+            }
+            $json = Document::read($json, $this->kinds)->asking($here);
+            $ids[] = $this->save->create($json, $bank->id, $person)->id;
+        }
+        $made->assessments = $ids;
+        $intake->update(['made' => Json::encode($made)]);
+    }
+
+    /** Takes out what was made and nobody has changed since. */
+    public function takeOut(Intake $intake): void
+    {
+        DB::table('assessments')->whereIn('id', $intake->made()->assessments ?? [])->where('version', 1)->delete();
+    }
+
+    /** @return array<string, array{string, int}> question as it came → as it is here, and its revision */
+    private function here(Intake $intake): array
+    {
+        $here = [];
+        foreach (DB::select('SELECT source_id, questions.id, questions.revision FROM staged_questions JOIN questions ON questions.id = coalesce(question_id, CASE WHEN skipped THEN NULL ELSE duplicate_of END) WHERE intake_id = ? ORDER BY number DESC', [$intake->id]) as $row) {
+            $here[$row->source_id] = [$row->id, $row->revision];
+        }
+
+        return $here;
+    }
+}

@@ -1,0 +1,128 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Intake;
+
+use App\Actions\SaveQuestion;
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Models\User;
+use App\Support\QuestionIndex;
+use App\Support\Topics;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** Some hundred staged questions on their way into a bank: new ones by copying rows, replaced ones as revisions. */
+final readonly class Chunk
+{
+    public function __construct(private Parts $kinds, private SaveQuestion $save, private Surroundings $surroundings)
+    {
+    }
+
+    /** @param  array{added: list<\stdClass>, replaced: list<\stdClass>, skipped: list<\stdClass>}  $by  rows of staged_questions */
+    public function store(Intake $intake, Bank $bank, User $person, array $by): void
+    {
+        $stimuli = $this->surroundings->bring($intake, $bank);
+        $folder = $this->surroundings->folder($intake, $bank);
+        $this->add($bank, $person, $by['added'], $stimuli, $folder);
+        foreach ($by['replaced'] as $row) {
+            $this->replace($row, $person, (string) $intake->act_id, $stimuli, $folder);
+        }
+        DB::table('staged_questions')->whereIn('id', array_column($by['skipped'], 'id'))->update(['outcome' => 'skipped']);
+        $this->surroundings->note($intake, $bank);
+    }
+
+    /**
+     * @param  list<\stdClass>  $rows
+     * @param  array<string, string>  $stimuli
+     */
+    private function add(Bank $bank, User $person, array $rows, array $stimuli, ?string $folder): void
+    {
+        if ($rows === []) {
+            return;
+        }
+        $taken = array_flip(DB::table('questions')->whereIn('id', array_column($rows, 'source_id'))->pluck('id')->all());
+        $targets = [];
+        foreach ($rows as $row) {
+            $target = isset($taken[$row->source_id]) ? (string) Str::uuid7() : $row->source_id;
+            $taken[$target] = true;
+            $targets[] = ['staged' => $row->id, 'target' => $target];
+        }
+        $columns = implode(', ', QuestionIndex::COLUMNS);
+        [$content, $bound] = self::renamed($stimuli);
+        $given = '(SELECT * FROM jsonb_to_recordset(?::jsonb) AS one (staged uuid, target uuid)) AS given JOIN staged_questions ON staged_questions.id = given.staged';
+        $list = Json::encode($targets);
+        DB::statement("INSERT INTO questions (id, bank_id, revision, record, created_by, approved_revision, $columns) SELECT target, ?, 1, record, ?, CASE WHEN status = 'approved' THEN 1 END, $columns FROM $given", [$bank->id, $person->id, $list]);
+        DB::statement("INSERT INTO revisions (question_id, number, content, note, author_id) SELECT target, 1, jsonb_set($content, '{id}', to_jsonb(target::text)), 'brought in', ? FROM $given", [...$bound, $person->id, $list]);
+        DB::statement("INSERT INTO question_search (question_id, words, answers, rest) SELECT target, words, answers, rest FROM $given", [$list]);
+        $folder === null || DB::statement("INSERT INTO placements (question_id, folder_id) SELECT target, ? FROM $given", [$folder, $list]);
+        DB::statement("UPDATE staged_questions SET outcome = 'added', question_id = target, revision = 1 FROM jsonb_to_recordset(?::jsonb) AS given (staged uuid, target uuid) WHERE staged_questions.id = given.staged", [$list]);
+        $this->topics($bank, $rows, array_column($targets, 'target'));
+    }
+
+    /**
+     * @param  list<\stdClass>  $rows
+     * @param  list<string>  $targets  in their order
+     */
+    private function topics(Bank $bank, array $rows, array $targets): void
+    {
+        $known = [];
+        $joins = [];
+        foreach ($rows as $i => $row) {
+            if ($row->topics === '[]') {
+                continue;
+            }
+            foreach (Json::decode($row->topics) as $path) {
+                $topic = $known[Json::encode($path)] ??= Topics::at($path, $bank->id);
+                $topic === null || $joins[] = ['question_id' => $targets[$i], 'topic_id' => $topic];
+            }
+        }
+        foreach (array_chunk($joins, 1000) as $some) {
+            DB::table('question_topics')->insertOrIgnore($some);
+        }
+    }
+
+    /** @param  array<string, string>  $stimuli */
+    private function replace(\stdClass $row, User $person, string $act, array $stimuli, ?string $folder): void
+    {
+        $stored = DB::table('questions')->join('revisions', fn ($join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'))
+            ->where('questions.id', $row->duplicate_of)->first(['questions.id', 'revision', 'record', 'content']);
+        if ($stored === null) {
+            return; // judged in this very transaction, so it is there
+        }
+        $json = StagedRows::json($row);
+        $json->stimuli = array_map(fn (string $id): string => $stimuli[$id] ?? $id, $json->stimuli ?? []);
+        if ($json->stimuli === []) {
+            unset($json->stimuli);
+        }
+        $json->id = $stored->id;
+        $topics = Topics::paths([$stored->id])[$stored->id] ?? [];
+        $revision = $this->save->revise(Question::read($json, $this->kinds), $stored->revision, $person, 'replaced by what was brought in', true, $act);
+        $folder === null || DB::table('placements')->insertOrIgnore(['question_id' => $stored->id, 'folder_id' => $folder]);
+        DB::table('staged_questions')->where('id', $row->id)->update(['outcome' => 'replaced', 'question_id' => $stored->id, 'revision' => $revision, 'before' => Json::encode(['revision' => $stored->revision, 'record' => Json::decode($stored->record), 'topics' => $topics])]);
+    }
+
+    /**
+     * Content in which stimuli that had to be named anew are so named.
+     *
+     * @param  array<string, string>  $stimuli
+     * @return array{string, list<string>} an SQL expression and what is bound in it
+     */
+    private static function renamed(array $stimuli): array
+    {
+        $expression = 'content::text';
+        $bound = [];
+        foreach ($stimuli as $old => $new) {
+            if ($old !== $new) {
+                $expression = "replace($expression, ?, ?)";
+                array_push($bound, "\"$old\"", "\"$new\"");
+            }
+        }
+
+        return $bound === [] ? ['content', []] : ["($expression)::jsonb", $bound];
+    }
+}

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Intake;
+
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WideQuarry\Json\Json;
+
+/** What was given against what came of it, counted from what is stored, so that it is the same whenever it is written. */
+final class IntakeReceipt
+{
+    /** @param  'intake'|'undo'  $kind */
+    public static function write(string $kind, Intake $intake, User $person, Bank $bank, string $act): void
+    {
+        $body = ['bank' => ['slug' => $bank->slug, 'name' => $bank->name], 'folder' => $intake->folderPath(), ...self::source($intake), 'result' => self::result($intake)];
+        if ($kind === 'undo') {
+            $committed = DB::table('receipts')->where('act_id', $intake->act_id)->value('body');
+            $before = is_string($committed) ? Json::decode($committed)->result : null;
+            $body['taken_back'] = ['added' => ($before->added ?? 0) - $body['result']['added'], 'replaced' => ($before->replaced ?? 0) - $body['result']['replaced']];
+            $body['left'] = self::left($intake);
+        }
+        DB::table('receipts')->insertOrIgnore(['id' => (string) Str::uuid7(), 'kind' => $kind, 'intake_id' => $intake->id, 'user_id' => $person->id, 'bank_id' => $bank->id, 'act_id' => $act, 'title' => $intake->title, 'body' => Json::encode($body)]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function source(Intake $intake): array
+    {
+        $files = DB::table('intake_files')->where('intake_id', $intake->id)->orderBy('position')->selectRaw('name, format, sha256, bytes, problem, (SELECT count(*) FROM staged_questions WHERE file_id = intake_files.id) AS questions')->get();
+        $things = DB::table('staged_things')->where('intake_id', $intake->id)->selectRaw("type || coalesce(':' || (value->>'severity'), '') AS what, count(*) AS times")->groupBy('what')->pluck('times', 'what');
+
+        return [
+            'files' => $files->all(), 'source' => self::counted(DB::table('staged_questions')->where('intake_id', $intake->id)),
+            'stimuli' => $things['stimulus'] ?? 0, 'media' => $things['medium'] ?? 0, 'groups' => $things['group'] ?? 0, 'assessments' => $things['assessment'] ?? 0,
+            'notices' => ['note' => $things['notice:note'] ?? 0, 'loss' => $things['notice:loss'] ?? 0, 'problem' => $things['notice:problem'] ?? 0],
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function result(Intake $intake): array
+    {
+        $outcomes = DB::table('staged_questions')->where('intake_id', $intake->id)->whereNotNull('outcome')->selectRaw('outcome, count(*) AS times')->groupBy('outcome')->pluck('times', 'outcome');
+
+        return [
+            'added' => $outcomes['added'] ?? 0, 'replaced' => $outcomes['replaced'] ?? 0, 'skipped' => $outcomes['skipped'] ?? 0,
+            'assessments' => count($intake->made()->assessments ?? []),
+            'skipped_in_review' => DB::table('staged_questions')->where('intake_id', $intake->id)->where('outcome', 'skipped')->where('skipped', true)->count(),
+            ...self::counted(DB::table('staged_questions')->where('intake_id', $intake->id)->whereIn('outcome', ['added', 'replaced'])),
+        ];
+    }
+
+    /** @return array{questions: int, points: string, kinds: array<string, int>} */
+    private static function counted(\Illuminate\Database\Query\Builder $rows): array
+    {
+        $kinds = (clone $rows)->selectRaw("array_to_string(kinds, '+') AS kind, count(*) AS times")->groupBy('kind')->orderBy('kind')->pluck('times', 'kind')->all();
+
+        return ['questions' => (clone $rows)->count(), 'points' => rtrim(rtrim((string) (clone $rows)->sum('points'), '0'), '.') ?: '0', 'kinds' => $kinds];
+    }
+
+    /** @return list<array{id: string, title: string, why: string}> */
+    private static function left(Intake $intake): array
+    {
+        $left = [];
+        foreach (Since::rows($intake->id, (string) $intake->act_id, 0, 1_000_000) as $row) {
+            if ($row->outcome !== 'skipped' && $row->question_id !== null) {
+                $left[] = ['id' => $row->question_id, 'title' => $row->title, 'why' => $row->why ?? ''];
+            }
+        }
+
+        return $left;
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Intake;
+
+use Illuminate\Support\Facades\DB;
+
+/** Finds which staged questions are in the bank already, or stand earlier in the same intake (WideQuarry\Interchange\Duplicate). */
+final class Judge
+{
+    /** @param  list<string>|null  $only  these staged questions; all that are not settled yet otherwise */
+    public function handle(string $intake, ?string $bank, ?array $only = null): void
+    {
+        $made = 'questions.id NOT IN (SELECT question_id FROM staged_questions WHERE intake_id = mine.intake_id AND outcome = \'added\' AND question_id IS NOT NULL)';
+        DB::statement(<<<SQL
+            UPDATE staged_questions SET duplicate_of = verdict.of, duplicate_by = verdict.by
+            FROM (
+                SELECT mine.id AS staged, found.of, found.by FROM staged_questions AS mine LEFT JOIN LATERAL (
+                    SELECT questions.id AS of, 'identifier' AS by, 1 AS sure FROM questions WHERE questions.id = mine.source_id AND bank_id = ?::uuid AND $made
+                    UNION ALL
+                    SELECT questions.id, 'origin', 2 FROM questions WHERE bank_id = ?::uuid AND questions.origin_format = mine.origin_format AND questions.origin_identifier = mine.origin_identifier AND $made
+                    UNION ALL
+                    SELECT questions.id, 'words', 3 FROM questions WHERE bank_id = ?::uuid AND mine.fingerprint <> '' AND questions.fingerprint = mine.fingerprint AND $made
+                    UNION ALL
+                    SELECT twin.id, 'earlier', 4 FROM staged_questions AS twin
+                    WHERE twin.intake_id = mine.intake_id AND twin.number < mine.number AND NOT twin.skipped AND (twin.source_id = mine.source_id OR (mine.fingerprint <> '' AND twin.fingerprint = mine.fingerprint))
+                    ORDER BY sure, of LIMIT 1
+                ) AS found ON true
+                WHERE mine.intake_id = ?::uuid AND mine.outcome IS NULL AND (?::uuid[] IS NULL OR mine.id = ANY (?::uuid[]))
+            ) AS verdict
+            WHERE staged_questions.id = verdict.staged AND (duplicate_of, duplicate_by) IS DISTINCT FROM (verdict.of, verdict.by)
+            SQL, [$bank, $bank, $bank, $intake, ...array_fill(0, 2, $only === null ? null : '{'.implode(',', $only).'}')]);
+    }
+}

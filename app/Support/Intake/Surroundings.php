@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support\Intake;
+
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Support\Folders;
+use App\Support\Topics;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WideQuarry\Json\Json;
+
+/** What questions of an intake need around them in the bank: media, stimuli, a folder; and what of it was new. */
+final class Surroundings
+{
+    /** @var array{folders: list<string>, topics: list<string>} */
+    private array $before = ['folders' => [], 'topics' => []];
+
+    /**
+     * Media and stimuli, once; an identifier that another bank uses is exchanged for a new one.
+     *
+     * @return array<string, string> stimulus as it came → as it is here
+     */
+    public function bring(Intake $intake, Bank $bank): array
+    {
+        $this->before = $this->present($bank);
+        $made = $intake->made();
+        if (isset($made->stimuli)) {
+            return array_filter((array) $made->stimuli, is_string(...));
+        }
+        foreach (DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'medium')->pluck('value') as $value) {
+            $medium = Json::decode($value);
+            DB::table('media')->insertOrIgnore(['bank_id' => $bank->id, 'id' => $medium->id, 'sha256' => $medium->sha256, 'type' => $medium->type, 'name' => $medium->name, 'bytes' => $medium->bytes]);
+        }
+        $names = [];
+        $new = [];
+        foreach (DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'stimulus')->orderBy('position')->pluck('value') as $value) {
+            $stimulus = Json::decode($value);
+            $home = DB::table('stimuli')->where('id', $stimulus->id)->value('bank_id');
+            $id = $home === null || $home === $bank->id ? $stimulus->id : (string) Str::uuid7();
+            $names[$stimulus->id] = $id;
+            if (DB::table('stimuli')->insertOrIgnore(['id' => $id, 'bank_id' => $bank->id, 'title' => $stimulus->title, 'language' => $stimulus->language, 'body' => $stimulus->body, 'origin' => isset($stimulus->origin) ? Json::encode($stimulus->origin) : null]) === 1) {
+                $new[] = $id;
+            }
+        }
+        $made->stimuli = (object) $names;
+        $made->new_stimuli = $new;
+        $intake->update(['made' => Json::encode($made)]);
+
+        return $names;
+    }
+
+    public function folder(Intake $intake, Bank $bank): ?string
+    {
+        return Folders::at($intake->folderPath(), $bank->id);
+    }
+
+    /** Writes down which folders and topics were not there before. */
+    public function note(Intake $intake, Bank $bank): void
+    {
+        $made = $intake->made();
+        $now = $this->present($bank);
+        foreach ($now as $name => $ids) {
+            $made->{$name} = array_values(array_unique([...($made->{$name} ?? []), ...array_diff($ids, $this->before[$name])]));
+        }
+        $intake->update(['made' => Json::encode($made)]);
+    }
+
+    /** Takes out what was made around the questions and nothing uses now. */
+    public function takeOut(Intake $intake, Bank $bank): void
+    {
+        $made = $intake->made();
+        foreach (['folders' => 'placements WHERE folder_id', 'topics' => 'question_topics WHERE topic_id'] as $table => $use) {
+            foreach (array_reverse($made->{$table} ?? []) as $id) {
+                DB::delete("DELETE FROM $table WHERE id = ? AND NOT EXISTS (SELECT 1 FROM $use = $table.id) AND NOT EXISTS (SELECT 1 FROM $table AS below WHERE below.parent_id = $table.id)", [$id]);
+            }
+        }
+        foreach ($made->new_stimuli ?? [] as $id) {
+            DB::delete('DELETE FROM stimuli WHERE id = ? AND NOT EXISTS (SELECT 1 FROM questions JOIN revisions ON revisions.question_id = questions.id WHERE bank_id = ? AND jsonb_exists(content->\'stimuli\', ?))', [$id, $bank->id, $id]);
+        }
+        $emptied = isset($made->bank) && $made->bank === $bank->id && DB::table('questions')->where('bank_id', $bank->id)->doesntExist() && DB::table('folders')->where('bank_id', $bank->id)->doesntExist();
+        $intake->update(['made' => '{}', ...($emptied ? ['bank_id' => null] : [])]);
+        $emptied && $bank->delete();
+    }
+
+    /** @return array{folders: list<string>, topics: list<string>} from the top down */
+    private function present(Bank $bank): array
+    {
+        return ['folders' => DB::table('folders')->where('bank_id', $bank->id)->orderByRaw('nlevel(path)')->pluck('id')->all(), 'topics' => Topics::of($bank->id)->orderByRaw('nlevel(path)')->pluck('id')->all()]; // @phpstan-ignore return.type
+    }
+}

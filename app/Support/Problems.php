@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Database\QueryException;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Session\TokenMismatchException;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
+use WideQuarry\CommandLine\Problem;
+use WideQuarry\CoreException;
+
+/** Errors as application/problem+json (RFC 9457), each with a sentence. */
+final class Problems
+{
+    private const SENTENCES = [
+        401 => 'You are signed out. Sign in again; what you typed is still here.', 403 => 'You may not do this here.', 404 => 'There is nothing here, or it is not yours to see.',
+        405 => 'This cannot be done at this address.', 413 => 'This is larger than can be taken in.', 419 => 'This page has been open too long. Load it again; what you typed is kept.', 429 => 'That was too often. Wait a minute and try again.',
+        503 => 'The application is being worked on. Try again in a minute.',
+    ];
+
+    private const NO_DATABASE = 'The database cannot be reached. What is stored and what you typed is kept; try again in a minute.';
+
+    /** SQLSTATE of a connection that was not made, was lost, or is refused while the server starts or stops; 7 is libpq's own. */
+    private const UNREACHABLE = ['7', '08000', '08001', '08003', '08004', '08006', '57P01', '57P02', '57P03'];
+
+    public static function register(Exceptions $exceptions): void
+    {
+        $exceptions->render(fn (\Throwable $problem, Request $request): ?JsonResponse => $request->is('api/*') ? self::respond($problem) : null);
+        $exceptions->map(QueryException::class, fn (QueryException $problem): \Throwable => in_array((string) $problem->getCode(), self::UNREACHABLE, true) ? new ServiceUnavailableHttpException(60, self::NO_DATABASE, $problem) : $problem);
+        $exceptions->dontReport([CoreException::class, Refused::class]);
+    }
+
+    /** @param  array<string, mixed>  $more */
+    public static function json(int $status, string $rule, string $detail, array $more = []): JsonResponse
+    {
+        return new JsonResponse(['type' => "urn:wide-quarry:problem:$rule", 'title' => $status >= 500 ? 'Something went wrong here' : 'This cannot be done as it stands', 'status' => $status, 'detail' => $detail, 'path' => null, ...$more], $status, ['Content-Type' => 'application/problem+json']);
+    }
+
+    private static function respond(\Throwable $problem): JsonResponse
+    {
+        $status = match (true) {
+            $problem instanceof AuthenticationException => 401,
+            $problem instanceof AuthorizationException => 403,
+            $problem instanceof ModelNotFoundException => 404,
+            $problem instanceof TokenMismatchException => 419,
+            $problem instanceof HttpExceptionInterface => $problem->getStatusCode(),
+            default => 500,
+        };
+        if ($problem instanceof Refused) {
+            return self::json(422, $problem->rule, $problem->getMessage(), ['path' => $problem->path]);
+        }
+        if ($problem instanceof CoreException) {
+            $known = Problem::of($problem);
+
+            return self::json(422, substr($known['type'], 24), $known['detail'], ['path' => $known['path']]);
+        }
+        if ($problem instanceof ValidationException) {
+            $errors = $problem->errors();
+
+            return self::json(422, 'validation', (string) array_values($errors)[0][0], ['path' => '/'.str_replace('.', '/', (string) array_key_first($errors)), 'errors' => $errors]);
+        }
+
+        if ($problem instanceof ServiceUnavailableHttpException && $problem->getMessage() !== '') {
+            return self::json(503, '503', $problem->getMessage());
+        }
+
+        return self::json($status, (string) $status, self::SENTENCES[$status] ?? ($status >= 500 ? 'Something went wrong here. It was written down; nothing of yours is lost.' : 'This cannot be done.'));
+    }
+}

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Content\RichText;
+use WideQuarry\Finding;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\Completeness;
+use WideQuarry\Question\Fingerprint;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Question;
+use WideQuarry\Search\SearchText;
+
+/** Turns a question into its derived columns; the only place that does, so that they can be rebuilt. */
+final class QuestionIndex
+{
+    /** Everything that is derived and stands in lists: columns of questions, and of staged ones. */
+    public const COLUMNS = ['title', 'stem', 'kinds', 'points', 'has_variables', 'is_complete', 'fingerprint', 'status', 'difficulty', 'tags', 'level', 'purpose', 'licence', 'author', 'origin_format', 'origin_identifier'];
+
+    private const STEM = 400;
+
+    /** Text search configurations of PostgreSQL by language; others are not stemmed. */
+    private const STEMMED = ['en' => 'english', 'de' => 'german', 'fr' => 'french', 'es' => 'spanish', 'it' => 'italian', 'nl' => 'dutch', 'sv' => 'swedish', 'da' => 'danish', 'nb' => 'norwegian', 'fi' => 'finnish', 'pt' => 'portuguese'];
+
+    /** @return array<string, mixed> columns of questions */
+    public static function columns(Question $question): array
+    {
+        $completeness = new Completeness;
+        $findings = [...$completeness->findings($question), ...$completeness->failingSpecimens($question)];
+
+        return [...self::plain($question), 'is_complete' => array_filter($findings, fn (Finding $finding): bool => $finding->isBlocking()) === []];
+    }
+
+    /** @return array<string, mixed> the columns that need no check of the question */
+    public static function plain(Question $question): array
+    {
+        $stem = mb_substr(str_replace("\n", ' ', RichText::read($question->body)->plain()), 0, self::STEM);
+        $kinds = array_values(array_unique(array_map(fn (Part $part): string => $part->kindName, $question->parts)));
+
+        return [
+            'title' => $question->title !== '' ? $question->title : self::proposedTitle($stem), 'stem' => $stem, 'kinds' => self::array($kinds),
+            'points' => (string) Exact::toPlaces($question->points(), 4), 'has_variables' => $question->variables->list !== [], 'fingerprint' => Fingerprint::of($question),
+            ...self::ofRecord($question),
+        ];
+    }
+
+    /** @return array<string, mixed> the columns that come from the record alone */
+    public static function ofRecord(Question $question): array
+    {
+        $record = $question->record;
+        $origin = $record->origin ?? new \stdClass;
+
+        return [
+            'status' => $record->status, 'difficulty' => $record->difficulty, 'tags' => self::array($record->tags), 'level' => $record->level, 'purpose' => self::array($record->purpose), 'licence' => $record->licence, 'author' => $record->author,
+            'origin_format' => is_string($origin->format ?? null) ? $origin->format : null, 'origin_identifier' => is_string($origin->identifier ?? null) ? $origin->identifier : null,
+        ];
+    }
+
+    /**
+     * What it is found by: our own vector, the configuration and text its stems come from, and the words shown beside a find.
+     *
+     * @return array{vector: string, stemmed: string, plain: string, answers: string, rest: string}
+     */
+    public static function search(Question $question): array
+    {
+        $text = SearchText::of($question);
+        $language = self::STEMMED[strtolower(explode('-', $question->language)[0])] ?? 'simple';
+
+        return ['vector' => $text->vector(), 'stemmed' => $language, 'plain' => mb_strcut($text->all(), 0, 500_000), 'answers' => $text->answers, 'rest' => $text->rest]; // a vector may hold 1 MB
+    }
+
+    /** Writes the words by which a question is found. */
+    public static function words(Question $question): void
+    {
+        DB::statement(<<<'SQL'
+            INSERT INTO question_search (question_id, words, answers, rest) VALUES (?, ?::tsvector || stems(?::regconfig, ?), ?, ?)
+            ON CONFLICT (question_id) DO UPDATE SET words = excluded.words, answers = excluded.answers, rest = excluded.rest
+            SQL, [$question->id, ...array_values(self::search($question))]);
+    }
+
+    /** @param  list<string>  $texts */
+    public static function array(array $texts): string
+    {
+        return '{'.implode(',', array_map(fn (string $text): string => '"'.addcslashes($text, '"\\').'"', $texts)).'}';
+    }
+
+    private static function proposedTitle(string $stem): string
+    {
+        return $stem === '' ? 'A question without words' : mb_strimwidth($stem, 0, 60, '…');
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use App\Models\User;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** Reads a question out of a request that stores nothing. */
+final readonly class TryRequest
+{
+    private const BYTES = 2_000_000;
+
+    public function __construct(private Parts $kinds)
+    {
+    }
+
+    /**
+     * @param  list<string>  $known
+     * @return array{Question, Fields, User}
+     *
+     * @throws \WideQuarry\Json\Malformed
+     */
+    public function read(Request $request, array $known): array
+    {
+        $body = $request->getContent();
+        abort_if(strlen($body) > self::BYTES, 413);
+        $fields = Fields::of(Json::decode($body), '', $known)->need('question');
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return [Question::read($fields->raw('question'), $this->kinds), $fields, $user];
+    }
+
+    /** @return array<string, string> id → rich text, of those the person may read */
+    public function stimuli(Question $question, User $person): array
+    {
+        if ($question->stimuli === []) {
+            return [];
+        }
+        $found = DB::table('stimuli')->whereIn('id', $question->stimuli)->whereRaw('bank_id IN (SELECT bank_id FROM bank_roles(?))', [$person->id])->pluck('body', 'id');
+
+        return array_filter($found->all(), is_string(...));
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+// Functions of PHP 8.5 that Laravel 12 takes from symfony/polyfill-php85. That package is replaced in composer.json
+// (the registry at hand does not hold it), so the four that Laravel calls stand here.
+
+if (! function_exists('array_first')) {
+    /** @param  array<mixed>  $array */
+    function array_first(array $array): mixed
+    {
+        return $array === [] ? null : $array[array_key_first($array)];
+    }
+}
+
+if (! function_exists('array_last')) {
+    /** @param  array<mixed>  $array */
+    function array_last(array $array): mixed
+    {
+        return $array === [] ? null : $array[array_key_last($array)];
+    }
+}
+
+if (! function_exists('get_error_handler')) {
+    function get_error_handler(): ?callable
+    {
+        $handler = set_error_handler(null);
+        restore_error_handler();
+
+        return $handler;
+    }
+}
+
+if (! function_exists('get_exception_handler')) {
+    function get_exception_handler(): ?callable
+    {
+        $handler = set_exception_handler(null);
+        restore_exception_handler();
+
+        return $handler;
+    }
+}

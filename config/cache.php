@@ -1,0 +1,6 @@
+<?php
+
+declare(strict_types=1);
+
+// Counting requests costs six queries each in the database; where there are several machines, CACHE_LIMITER names Redis.
+return ['limiter' => env('CACHE_LIMITER', 'file')];

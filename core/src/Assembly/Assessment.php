@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Assembly;
+
+use WideQuarry\Content\RichText;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Parts\Parts;
+
+/** A well-formed assessment: sections of questions in an order. What it was read from is kept whole. */
+final readonly class Assessment
+{
+    public const FORMAT = 'wide-quarry/assessment';
+
+    private const FIELDS = ['format', 'version', 'id', 'title', 'language', 'instructions', 'time_limit', 'state', 'sections', 'origin'];
+
+    /** @param  list<Section>  $sections */
+    private function __construct(private \stdClass $json, public string $id, public string $title, public string $language, public string $instructions, public ?int $timeLimit, public string $state, public array $sections)
+    {
+    }
+
+    /** @throws Malformed naming the path of what does not fit the schema */
+    public static function read(mixed $json, Parts $kinds): self
+    {
+        $fields = Fields::of($json, '', self::FIELDS)->need('format')->need('version')->need('id')->need('title')->need('sections');
+        $fields->oneOf('format', [self::FORMAT], '');
+        $fields->int('version', 0, 1, 1);
+        $sections = [];
+        $ids = [];
+        foreach ($fields->list('sections', 200) as $i => $section) {
+            $read = Section::read($section, "/sections/$i", $kinds);
+            foreach ([$read->id, ...array_map(fn (Pick $pick): string => $pick->id, $read->picks)] as $id) {
+                $ids["=$id"] = isset($ids["=$id"]) ? throw Malformed::repeatedId("/sections/$i", $id) : true;
+            }
+            $sections[] = $read;
+        }
+        $title = trim($fields->string('title', '', 500));
+        assert($json instanceof \stdClass);
+
+        return new self(
+            $json, $fields->uuid(), $title !== '' ? $title : throw Malformed::outOfRange('/title', 'a title', ''), $fields->string('language', 'und', 35), RichText::read($fields->string('instructions', '', 400000))->html(),
+            $fields->intOrNull('time_limit', null, 1, 86400), $fields->oneOf('state', ['draft', 'ready', 'used', 'archived'], 'draft'), $sections,
+        );
+    }
+
+    public static function fresh(string $id, string $title): \stdClass
+    {
+        return (object) ['format' => self::FORMAT, 'version' => 1, 'id' => $id, 'title' => $title, 'sections' => [(object) ['id' => 's1', 'entries' => []]]];
+    }
+
+    /** @return list<Pick> in their order, through all sections */
+    public function picks(): array
+    {
+        return array_merge(...array_map(fn (Section $section): array => $section->picks, $this->sections), ...[[]]);
+    }
+
+    /** A copy of what it was read from. */
+    public function toJson(): \stdClass
+    {
+        $copy = Json::copy($this->json);
+        assert($copy instanceof \stdClass);
+
+        return $copy;
+    }
+
+    /**
+     * With one entry asking its question otherwise, or as its bank has it again.
+     *
+     * @return \stdClass|null null when there is no such pick
+     */
+    public function varied(string $entry, ?\stdClass $question): ?\stdClass
+    {
+        $json = $this->toJson();
+        foreach (is_array($json->sections) ? $json->sections : [] as $section) {
+            foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $one) {
+                if ($one instanceof \stdClass && $one->id === $entry && isset($one->question)) {
+                    unset($one->variation);
+                    $question === null || $one->variation = $question;
+
+                    return $json;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * Asking questions as they are called elsewhere; those without a name there have no place. Revisions are numbered anew there, so
+     * what was pinned follows again.
+     *
+     * @param  array<string, array{string, int}>  $there  question → its identifier there, and the revision it has
+     */
+    public function asking(array $there): \stdClass
+    {
+        $json = $this->toJson();
+        foreach (is_array($json->sections) ? $json->sections : [] as $section) {
+            assert($section instanceof \stdClass && is_array($section->entries));
+            $kept = [];
+            foreach ($section->entries as $entry) {
+                if ($entry instanceof \stdClass && is_string($entry->question ?? null) && isset($there[$entry->question])) {
+                    [$entry->question, $entry->seen] = $there[$entry->question];
+                    unset($entry->follow, $entry->revision);
+                    $kept[] = $entry;
+                }
+            }
+            $section->entries = $kept;
+        }
+
+        return $json;
+    }
+
+    /**
+     * With questions at the end of a section, those left out that it has already.
+     *
+     * @param  array<string, int>  $questions  question → the revision it has now
+     * @param  string|null  $section  the last one otherwise
+     */
+    public function with(array $questions, ?string $section = null): \stdClass
+    {
+        $json = $this->toJson();
+        $taken = array_flip(array_map(fn (Pick $pick): string => $pick->question, $this->picks()));
+        $sections = is_array($json->sections) ? $json->sections : [];
+        if ($sections === []) {
+            $sections = $json->sections = [(object) ['id' => 's1', 'entries' => []]];
+        }
+        $at = array_search($section, array_map(fn (Section $one): string => $one->id, $this->sections), true);
+        $target = $sections[$at === false ? count($sections) - 1 : $at];
+        assert($target instanceof \stdClass && is_array($target->entries));
+        foreach (array_diff_key($questions, $taken) as $question => $revision) {
+            $target->entries[] = (object) ['id' => 'e-'.str_replace('-', '', $question), 'question' => $question, 'seen' => $revision];
+        }
+
+        return $json;
+    }
+}

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Assembly;
+
+use Brick\Math\BigRational;
+use WideQuarry\Json\Fields;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** One question in an assessment. */
+final readonly class Pick
+{
+    /**
+     * @param  string  $follow  latest, approved or pinned
+     * @param  int|null  $revision  the one it is pinned to
+     * @param  string|null  $points  its own; null for those of the question
+     * @param  int|null  $seen  the revision when somebody last looked at it here
+     * @param  Question|null  $variation  the question as it is only here
+     */
+    private function __construct(public string $id, public string $question, public string $follow, public ?int $revision, private ?string $points, public ?int $seen, public ?Question $variation)
+    {
+    }
+
+    /** @throws \WideQuarry\Json\Malformed */
+    public static function read(mixed $json, string $path, Parts $kinds): self
+    {
+        $fields = Fields::of($json, $path, ['id', 'question', 'follow', 'revision', 'points', 'override', 'seen', 'variation'])->need('question');
+        $follow = $fields->oneOf('follow', ['latest', 'approved', 'pinned'], 'latest');
+        $revision = $fields->intOrNull('revision', null, 1, 2_000_000_000);
+        $variation = $fields->raw('variation');
+
+        return new self(
+            $fields->id(), Fields::asUuid($fields->raw('question'), $fields->at('question')), $follow, $follow === 'pinned' ? $revision : null, $fields->raw('points') === null ? null : $fields->decimal('points', '100000'),
+            $fields->intOrNull('seen', null, 1, 2_000_000_000), $variation === null ? null : Question::read($variation, $kinds),
+        );
+    }
+
+    /** @param  BigRational|null  $ofQuestion  of the question it follows; null when it is gone */
+    public function points(?BigRational $ofQuestion): BigRational
+    {
+        return $this->points !== null ? Exact::of($this->points) : ($this->variation?->points() ?? $ofQuestion ?? Exact::zero());
+    }
+
+    /** Whether the question was changed since somebody last looked at it here. @param  int  $now  its newest revision */
+    public function changedSince(int $now): bool
+    {
+        return $this->follow === 'latest' && $this->variation === null && $this->seen !== null && $now > $this->seen;
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Assembly;
+
+use Brick\Math\BigRational;
+use WideQuarry\Numbers\Exact;
+
+/**
+ * What an assessment adds up to. A question with two topics counts under both; the total counts it once.
+ *
+ * @phpstan-type Line array{name: string, questions: int, points: BigRational}
+ */
+final readonly class Totals implements \JsonSerializable
+{
+    /**
+     * @param  list<Line>  $kinds
+     * @param  list<Line>  $topics
+     * @param  list<Line>  $difficulties
+     */
+    private function __construct(public int $questions, public BigRational $points, public ?BigRational $minutes, public array $kinds, public array $topics, public array $difficulties)
+    {
+    }
+
+    /** @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>  $entries */
+    public static function of(array $entries): self
+    {
+        $lines = ['kinds' => [], 'topics' => [], 'difficulties' => []];
+        $points = Exact::zero();
+        $minutes = null;
+        foreach ($entries as $entry) {
+            $points = $points->plus($entry['points']);
+            $minutes = $entry['minutes'] === null ? $minutes : $entry['minutes']->plus($minutes ?? Exact::zero());
+            $under = [
+                'kinds' => [implode('+', array_unique($entry['kinds']))],
+                'topics' => $entry['topics'] === [] ? [''] : array_map(fn (array $path): string => implode(' › ', $path), $entry['topics']),
+                'difficulties' => [$entry['difficulty'] === null ? '' : (string) $entry['difficulty']],
+            ];
+            foreach ($under as $by => $names) {
+                foreach (array_unique($names) as $name) {
+                    $line = $lines[$by]["=$name"] ?? ['name' => $name, 'questions' => 0, 'points' => Exact::zero()];
+                    $lines[$by]["=$name"] = ['name' => $name, 'questions' => $line['questions'] + 1, 'points' => $line['points']->plus($entry['points'])];
+                }
+            }
+        }
+        $sorted = function (array $some): array {
+            uksort($some, strnatcasecmp(...)); // '=' alone, what has none, comes first
+            $none = isset($some['=']) ? [$some['=']] : [];
+            unset($some['=']);
+
+            return [...array_values($some), ...$none];
+        };
+
+        return new self(count($entries), $points, $minutes, $sorted($lines['kinds']), $sorted($lines['topics']), $sorted($lines['difficulties'])); // @phpstan-ignore argument.type, argument.type, argument.type
+    }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return ['questions' => $this->questions, 'points' => Exact::number($this->points), 'minutes' => $this->minutes === null ? null : Exact::number($this->minutes), 'kinds' => self::written($this->kinds), 'topics' => self::written($this->topics), 'difficulties' => self::written($this->difficulties)];
+    }
+
+    /**
+     * @param  list<Line>  $lines
+     * @return list<array{name: string, questions: int, points: int|float}>
+     */
+    private static function written(array $lines): array
+    {
+        return array_map(fn (array $line): array => ['name' => $line['name'], 'questions' => $line['questions'], 'points' => Exact::number($line['points'])], $lines);
+    }
+}

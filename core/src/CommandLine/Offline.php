@@ -1,0 +1,240 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\CommandLine;
+
+use WideQuarry\CoreException;
+use WideQuarry\Finding;
+use WideQuarry\Interchange\Formats;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Source;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Presentation\Presenter;
+use WideQuarry\Question\Completeness;
+use WideQuarry\Question\Question;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Attempt;
+use WideQuarry\Scoring\Scorer;
+
+/** The commands that need neither database nor framework. Standard output carries JSON only; a problem is exit code 1. */
+final readonly class Offline
+{
+    public const COMMANDS = ['read', 'write', 'score', 'present', 'rolls', 'check'];
+
+    private const OPTIONS = ['read' => ['media', 'lines'], 'write' => ['out', 'media'], 'score' => [], 'present' => [], 'rolls' => ['count', 'seed'], 'check' => []];
+
+    private Parts $kinds;
+
+    public function __construct(private Streams $streams)
+    {
+        $this->kinds = Parts::standard();
+    }
+
+    /** @param  list<string>  $given without the command itself */
+    public function run(string $command, array $given): int
+    {
+        $arguments = Arguments::parse($given);
+        $unknown = $arguments->unknown(self::OPTIONS[$command]);
+        if ($unknown !== []) {
+            return $this->fail(Problem::usage("There is no option --$unknown[0] of $command."));
+        }
+        try {
+            return match ($command) {
+                'read' => $this->read($arguments),
+                'write' => $this->write($arguments),
+                'score' => $this->eachLine(fn (Fields $line): mixed => (new Scorer)->score($this->question($line), Attempt::read($line)), ['question', 'response', 'seed', 'earlier_wrong', 'hints', 'ref']),
+                'present' => $this->eachLine(fn (Fields $line): mixed => (new Presenter)->present($this->question($line), Seed::of($line->int('seed', 1, 0, Seed::MAX))), ['question', 'seed', 'ref']),
+                'rolls' => $this->rolls($arguments),
+                default => $this->check($arguments),
+            };
+        } catch (CoreException $problem) {
+            return $this->fail(Problem::of($problem));
+        }
+    }
+
+    private function read(Arguments $arguments): int
+    {
+        $file = $arguments->words[0] ?? null;
+        if ($file === null) {
+            return $this->fail(Problem::usage('Name the file to read: quarry read FILE [--media=DIR] [--lines].'));
+        }
+        [$path, $temporary] = $this->onDisk($file);
+        try {
+            $source = new Source($path, $file === '-' ? 'standard input' : basename($file));
+            $things = Formats::standard($this->kinds)->for($source)->read($source);
+            $folder = $arguments->options['media'] ?? null;
+            if (isset($arguments->options['lines'])) {
+                return $this->stream($things, $folder);
+            }
+            $found = Found::collect($things);
+            $this->streams->line(Json::encode(self::describe($found, fn (Medium $medium): array => $this->medium($medium, $folder))));
+
+            return $found->questions === [] && $found->notices !== [] && array_filter($found->notices, fn ($notice): bool => $notice->severity === 'problem') !== [] ? 1 : 0;
+        } finally {
+            $temporary && unlink($path);
+        }
+    }
+
+    /** @param  iterable<\stdClass|Medium|\WideQuarry\Interchange\Notice>  $things */
+    private function stream(iterable $things, ?string $folder): int
+    {
+        foreach ($things as $thing) {
+            $this->streams->line(Json::encode(match (true) {
+                $thing instanceof Medium => ['type' => 'media', 'value' => $this->medium($thing, $folder)],
+                $thing instanceof \stdClass => $thing,
+                default => ['type' => 'notice', 'value' => $thing],
+            }));
+        }
+
+        return 0;
+    }
+
+    private function write(Arguments $arguments): int
+    {
+        [$name, $file] = [...$arguments->words, null, null];
+        $out = $arguments->options['out'] ?? '';
+        if ($name === null || $file === null || $out === '') {
+            return $this->fail(Problem::usage('Say what to write: quarry write FORMAT FILE.json --out=FILE [--media=DIR].'));
+        }
+        $format = Formats::standard($this->kinds)->named($name);
+        $bytes = $this->streams->contents($file);
+        if ($format === null || $bytes === null) {
+            return $this->fail(Problem::usage($format === null ? "There is no format \"$name\". Known are ".implode(', ', Formats::standard($this->kinds)->names()).'.' : "There is no file $file that can be read."));
+        }
+        if (! is_dir(dirname($out)) || ! is_writable(dirname($out))) {
+            return $this->fail(Problem::usage("$out cannot be written: its folder is not there or not writable."));
+        }
+        $part = "$out.part";
+        try {
+            $notices = $format->write((new ReadJson($this->kinds))->found(Json::decode($bytes), $arguments->options['media'] ?? null), $part);
+            rename($part, $out);
+        } finally {
+            is_file($part) && unlink($part);
+        }
+        $this->streams->line(Json::encode(['file' => $out, 'sha256' => hash_file('sha256', $out), 'notices' => $notices]));
+
+        return 0;
+    }
+
+    /**
+     * @param  callable(Fields): mixed  $do
+     * @param  list<string>  $known
+     */
+    private function eachLine(callable $do, array $known): int
+    {
+        $failed = false;
+        while (($line = fgets($this->streams->in)) !== false) {
+            if (trim($line) === '') {
+                continue;
+            }
+            $ref = null;
+            try {
+                $json = Json::decode($line);
+                $ref = $json instanceof \stdClass ? $json->ref ?? null : null;
+                $result = $do(Fields::of($json, '', $known));
+                $this->streams->line(Json::encode($ref === null ? $result : ['ref' => $ref, ...(array) json_decode(Json::encode($result))]));
+            } catch (CoreException|\OutOfRangeException $problem) {
+                $failed = true;
+                $this->streams->line(Json::encode(['ref' => $ref, 'problem' => Problem::of($problem)]));
+            }
+        }
+
+        return $failed ? 1 : 0;
+    }
+
+    private function rolls(Arguments $arguments): int
+    {
+        $count = filter_var($arguments->options['count'] ?? '10', FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => 1_000_000]]);
+        $first = filter_var($arguments->options['seed'] ?? '1', FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => Seed::MAX - 1_000_000]]);
+        $bytes = $this->streams->contents($arguments->words[0] ?? '');
+        if ($count === false || $first === false || $bytes === null) {
+            return $this->fail(Problem::usage('Name a question: quarry rolls FILE.json --count=N --seed=S, N from 1 to 1,000,000.'));
+        }
+        $question = Question::read(Json::decode($bytes), $this->kinds);
+        for ($seed = $first; $seed < $first + $count; $seed++) {
+            $this->streams->line(Json::encode(['seed' => $seed, ...$question->variables->roll(Seed::of($seed), $question->language)->jsonSerialize()]));
+        }
+
+        return 0;
+    }
+
+    private function check(Arguments $arguments): int
+    {
+        $file = $arguments->words[0] ?? '';
+        [$path, $temporary] = $this->onDisk($file);
+        try {
+            $bytes = (string) file_get_contents($path, false, null, 0, 2);
+            $questions = str_starts_with(ltrim($bytes), '{') ? $this->questionsOfJson($path) : Found::collect((fn () => yield from Formats::standard($this->kinds)->for($source = new Source($path, basename($file)))->read($source))())->questions;
+            $blocked = false;
+            foreach ($questions as $json) {
+                $question = Question::read($json, $this->kinds);
+                $completeness = new Completeness;
+                $findings = [...$completeness->findings($question), ...$completeness->failingSpecimens($question)];
+                $blocked = $blocked || array_filter($findings, fn (Finding $finding): bool => $finding->isBlocking()) !== [];
+                $this->streams->line(Json::encode(['question' => $question->id, 'title' => $question->title, 'findings' => $findings]));
+            }
+
+            return $blocked ? 1 : 0;
+        } finally {
+            $temporary && unlink($path);
+        }
+    }
+
+    /** @return list<mixed> one question, or the output of read */
+    private function questionsOfJson(string $path): array
+    {
+        $json = Json::decode((string) file_get_contents($path));
+
+        return $json instanceof \stdClass && is_array($json->questions ?? null) ? array_values($json->questions) : [$json];
+    }
+
+    private function question(Fields $line): Question
+    {
+        return Question::read($line->need('question')->raw('question'), $this->kinds);
+    }
+
+    /** @return array{string, bool} a path, and whether it is a temporary copy of standard input */
+    private function onDisk(string $file): array
+    {
+        if ($file !== '-') {
+            return is_file($file) && is_readable($file) ? [$file, false] : throw \WideQuarry\Interchange\Unreadable::notFound($file);
+        }
+        $path = (string) tempnam(sys_get_temp_dir(), 'quarry');
+        file_put_contents($path, $this->streams->in);
+
+        return [$path, true];
+    }
+
+    /** @return array<string, string> */
+    private function medium(Medium $medium, ?string $folder): array
+    {
+        if ($folder === null) {
+            return [...$medium->describe(), 'data' => base64_encode($medium->bytes)];
+        }
+        is_dir($folder) || mkdir($folder, 0o777, true);
+        file_put_contents("$folder/$medium->sha256", $medium->bytes);
+
+        return $medium->describe();
+    }
+
+    /**
+     * @param  callable(Medium): array<string, string>  $medium
+     * @return array<string, mixed>
+     */
+    public static function describe(Found $found, callable $medium): array
+    {
+        return ['questions' => $found->questions, 'stimuli' => $found->stimuli, 'groups' => $found->groups, 'assessments' => $found->assessments, 'media' => array_map($medium, $found->media), 'notices' => $found->notices];
+    }
+
+    /** @param  array<string, mixed>  $problem */
+    private function fail(array $problem): int
+    {
+        fwrite($this->streams->err, Json::encode($problem)."\n");
+
+        return 1;
+    }
+}

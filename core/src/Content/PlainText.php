@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Content;
+
+/** The words alone, for titles, lists and search: blocks end lines, parts and gaps are an ellipsis, values stand in angle brackets. */
+final class PlainText
+{
+    /** @param  list<Element|string>  $nodes */
+    public static function of(array $nodes): string
+    {
+        $lines = preg_split('/\s*\n\s*/u', self::raw($nodes)) ?: [];
+
+        return implode("\n", array_values(array_filter(array_map(fn (string $line): string => trim((string) preg_replace('/[ \t]+/', ' ', $line)), $lines), fn (string $line): bool => $line !== '')));
+    }
+
+    /** @param  list<Element|string>  $nodes */
+    private static function raw(array $nodes): string
+    {
+        $text = '';
+        foreach ($nodes as $node) {
+            $text .= is_string($node) ? $node : self::element($node);
+        }
+
+        return $text;
+    }
+
+    private static function element(Element $element): string
+    {
+        return match (true) {
+            $element->name === 'br' => "\n",
+            $element->name === 'img' => $element->attribute('alt') ?? '',
+            $element->name === 'annotation' => '',
+            $element->name === 'var' => '⟨'.$element->attribute('data-value').'⟩',
+            $element->name === 'mi' && $element->attribute('data-value') !== null => '⟨'.$element->attribute('data-value').'⟩',
+            $element->name === 'span' && ($element->attribute('data-part') ?? $element->attribute('data-gap')) !== null => '…',
+            $element->name === 'mfrac' && count($element->children) === 2 => self::raw([$element->children[0]]).'/'.self::raw([$element->children[1]]),
+            in_array($element->name, ['td', 'th'], true) => self::raw($element->children).' ',
+            isset(AllowList::BLOCK[$element->name]) || in_array($element->name, ['li', 'tr', 'caption'], true) => "\n".self::raw($element->children)."\n",
+            default => self::raw($element->children),
+        };
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Content;
+
+/** Rich text that has passed the allow-list, and what did not pass. */
+final readonly class RichText
+{
+    /**
+     * @param  list<Element|string>  $nodes
+     * @param  list<Dropped>  $dropped
+     */
+    public function __construct(public array $nodes, public array $dropped = [])
+    {
+    }
+
+    /** Reads any markup there is: well-formed or not, ours or a stranger's. Never fails; what cannot pass is reported. */
+    public static function read(string $html): self
+    {
+        return Reader::read($html);
+    }
+
+    /** The canonical serialisation: the same text for the same tree, well-formed XML, attributes sorted, NFC. */
+    public function html(): string
+    {
+        return Serialiser::html($this->nodes);
+    }
+
+    public function plain(): string
+    {
+        return PlainText::of($this->nodes);
+    }
+}

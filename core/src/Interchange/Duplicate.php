@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange;
+
+/** By what a question that comes in is known to be there already, the surest first. */
+enum Duplicate: string
+{
+    case Identifier = 'identifier'; // our own identifier: it went out from this bank
+    case Origin = 'origin'; // the identifier it has where it comes from, brought in before
+    case Words = 'words'; // the same words
+    case Earlier = 'earlier'; // the same as an earlier question of this intake
+
+    /**
+     * What happens to a question of an intake.
+     *
+     * @param  bool  $skipped  taken out in the review
+     * @param  self|null  $found  null when it is new
+     * @param  'skip'|'add'|'replace'|null  $decision  for this question
+     * @param  'skip'|'add'|'replace'  $usual  for all the others
+     * @return 'skipped'|'added'|'replaced'
+     */
+    public static function outcome(bool $skipped, ?self $found, ?string $decision, string $usual): string
+    {
+        if ($skipped) {
+            return 'skipped';
+        }
+        if ($found === null) {
+            return 'added';
+        }
+        // there is nothing in the bank yet that a twin within one intake could replace
+        $wanted = $decision ?? $usual;
+        $wanted = $found === self::Earlier && $wanted === 'replace' ? 'skip' : $wanted;
+
+        return match ($wanted) {
+            'add' => 'added',
+            'replace' => 'replaced',
+            default => 'skipped',
+        };
+    }
+}

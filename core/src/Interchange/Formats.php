@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange;
+
+use WideQuarry\Interchange\Pack\PackFormat;
+use WideQuarry\Interchange\Qti30\Qti30Format;
+use WideQuarry\Interchange\Typed\TypedFormat;
+use WideQuarry\Parts\Parts;
+
+/** The formats there are. A new one is one folder and one line here. */
+final readonly class Formats
+{
+    /** @param  list<Format>  $formats */
+    private function __construct(private array $formats)
+    {
+    }
+
+    public static function standard(Parts $kinds): self
+    {
+        return new self([
+            new PackFormat($kinds),
+            new Qti30Format($kinds),
+            new TypedFormat, // last: any text is readable as one
+        ]);
+    }
+
+    /** @throws Unreadable */
+    public function for(Source $source): Format
+    {
+        foreach ($this->formats as $format) {
+            if ($format->recognises($source)) {
+                return $format;
+            }
+        }
+        throw Unreadable::unknownFormat($source->name);
+    }
+
+    /** A format to be written in. */
+    public function named(string $name): ?WritableFormat
+    {
+        foreach ($this->formats as $format) {
+            if ($format instanceof WritableFormat && $format->name() === $name) {
+                return $format;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<string> of those that are written */
+    public function names(): array
+    {
+        return array_values(array_map(fn (Format $format): string => $format->name(), array_filter($this->formats, fn (Format $format): bool => $format instanceof WritableFormat)));
+    }
+}

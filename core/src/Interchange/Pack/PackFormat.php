@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Pack;
+
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\WritableFormat;
+use WideQuarry\Parts\Parts;
+
+/** Our own package: lossless, everything but access rights. core/schema/package.json says what is in it. */
+final readonly class PackFormat implements WritableFormat
+{
+    public function __construct(private Parts $kinds)
+    {
+    }
+
+    public function name(): string
+    {
+        return 'pack';
+    }
+
+    public function recognises(Source $source): bool
+    {
+        return $source->isZip() && $source->zip()->has('package.json') && $source->zip()->has('questions.jsonl');
+    }
+
+    public function read(Source $source): iterable
+    {
+        return (new PackReader($this->kinds))->read($source->zip());
+    }
+
+    public function write(Found $content, string $file): array
+    {
+        return (new PackWriter)->write($content, $file);
+    }
+}

@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Pack;
+
+use WideQuarry\Content\RichText;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** Reads our own package. A line that is no good is left out with a notice; the rest comes in. */
+final readonly class PackReader
+{
+    public function __construct(private Parts $kinds)
+    {
+    }
+
+    /**
+     * @return iterable<\stdClass|Medium|Notice>
+     *
+     * @throws Unreadable
+     */
+    public function read(SafeZip $zip): iterable
+    {
+        $manifest = $this->manifest($zip);
+        yield from $this->media($zip, $manifest);
+        yield from $this->lines($zip, 'stimuli.jsonl', 'stimulus', fn (mixed $json): \stdClass => $this->stimulus($json));
+        yield from $this->lines($zip, 'questions.jsonl', 'question', fn (mixed $json): \stdClass => Question::read($json, $this->kinds)->toJson());
+        foreach (['groups.json' => 'group', 'assessments.json' => 'assessment'] as $file => $type) {
+            if (! $zip->has($file)) {
+                continue;
+            }
+            $list = $this->json($zip, $file);
+            foreach (is_array($list) ? $list : [] as $thing) {
+                if ($thing instanceof \stdClass) {
+                    yield Found::thing($type, $thing);
+                }
+            }
+        }
+    }
+
+    private function manifest(SafeZip $zip): Fields
+    {
+        try {
+            $manifest = Fields::of($this->json($zip, 'package.json'), '', ['format', 'version', 'title', 'counts', 'files', 'media'])->need('version');
+            $manifest->oneOf('format', ['wide-quarry/package'], '');
+            if ($manifest->int('version', 1, 1, 1000) > 1) {
+                throw Unreadable::manifest('The package was made by a newer version. Bring this one up to date first.');
+            }
+
+            return $manifest;
+        } catch (Malformed $problem) {
+            throw Unreadable::manifest("The package's manifest is no good: {$problem->getMessage()}");
+        }
+    }
+
+    /** @return iterable<Medium|Notice> */
+    private function media(SafeZip $zip, Fields $manifest): iterable
+    {
+        foreach ($manifest->list('media', 100_000) as $i => $entry) {
+            $entry = Fields::of($entry, "/media/$i", ['id', 'sha256', 'type', 'name']);
+            $hash = $entry->string('sha256');
+            if (preg_match('/^[0-9a-f]{64}$/D', $hash) !== 1 || ! $zip->has("media/$hash")) {
+                yield Notice::problem('media.missing', "The file of \"{$entry->string('name')}\" is not in the package.", "media/$hash");
+
+                continue;
+            }
+            $medium = Medium::of($entry->id(), $entry->string('type'), $entry->string('name'), $zip->read("media/$hash"));
+            yield $medium->sha256 === $hash ? $medium : Notice::problem('media.changed', "The file \"$medium->name\" is not the one that was packed, so it was left out.", "media/$hash");
+        }
+    }
+
+    /**
+     * @param  callable(mixed): \stdClass  $check
+     * @return iterable<\stdClass|Notice>
+     */
+    private function lines(SafeZip $zip, string $file, string $type, callable $check): iterable
+    {
+        if (! $zip->has($file)) {
+            return;
+        }
+        foreach ($zip->lines($file) as $number => $line) {
+            if ($line === '') {
+                continue;
+            }
+            try {
+                yield Found::thing($type, $check(Json::decode($line))); // @phpstan-ignore argument.type
+            } catch (Malformed $problem) {
+                yield Notice::problem($problem->rule, "One $type was left out: {$problem->getMessage()}", $file, $number, $problem->path);
+            }
+        }
+    }
+
+    private function stimulus(mixed $json): \stdClass
+    {
+        $fields = Fields::of($json, '', ['id', 'title', 'language', 'body', 'origin'])->need('body')->need('title')->need('language');
+        $fields->uuid();
+        RichText::read($fields->string('body', '', 400000));
+        assert($json instanceof \stdClass);
+
+        return $json;
+    }
+
+    private function json(SafeZip $zip, string $file): mixed
+    {
+        try {
+            return Json::decode($zip->read($file));
+        } catch (Malformed $problem) {
+            throw Unreadable::manifest("$file: {$problem->getMessage()}");
+        }
+    }
+}

@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Package;
+
+use WideQuarry\Interchange\Unreadable;
+
+/**
+ * A ZIP package that was looked through before anything is taken out of it. Nothing is ever unpacked to a path of the
+ * package's choosing: entries are read into memory or streams. What an entry claims of its size is checked while reading.
+ */
+final class SafeZip
+{
+    private int $taken = 0;
+
+    /** @param  array<string, int>  $entries name → index */
+    private function __construct(private readonly \ZipArchive $zip, public readonly array $entries, private readonly Limits $limits, public readonly int $bytes)
+    {
+    }
+
+    /**
+     * @param  string|null  $name  what the file is called by who gave it
+     *
+     * @throws Unreadable
+     */
+    public static function open(string $file, ?Limits $limits = null, ?string $name = null): self
+    {
+        $name ??= basename($file);
+        $limits ??= new Limits;
+        $zip = new \ZipArchive;
+        if (! is_file($file)) {
+            throw Unreadable::notFound($name);
+        }
+        if (filesize($file) === 0 || $zip->open($file, \ZipArchive::RDONLY | \ZipArchive::CHECKCONS) !== true) {
+            throw Unreadable::brokenZip($name);
+        }
+        if ($zip->numFiles > $limits->entries) {
+            throw Unreadable::tooMany($zip->numFiles, $limits->entries);
+        }
+        $entries = [];
+        $total = 0;
+        for ($i = 0; $i < $zip->numFiles; $i++) {
+            $stat = $zip->statIndex($i);
+            if ($stat === false) {
+                throw Unreadable::brokenZip($name);
+            }
+            self::check($zip, $i, $stat, $limits);
+            $total += $stat['size'];
+            if ($total > $limits->bytes) {
+                throw Unreadable::tooLarge(intdiv($limits->bytes, 1_000_000));
+            }
+            if (isset($entries[$stat['name']])) {
+                throw Unreadable::entry('repeated', $stat['name'], 'stands in it twice');
+            }
+            if (! str_ends_with($stat['name'], '/')) {
+                $entries[$stat['name']] = $i;
+            }
+        }
+
+        return new self($zip, $entries, $limits, $total);
+    }
+
+    /** Unpacked bytes taken out so far; what is read twice counts once more. */
+    public function taken(): int
+    {
+        return $this->taken;
+    }
+
+    public function has(string $name): bool
+    {
+        return isset($this->entries[$name]);
+    }
+
+    /** @throws Unreadable */
+    public function read(string $name): string
+    {
+        $stream = $this->stream($name);
+        $bytes = '';
+        while (! feof($stream)) {
+            $chunk = fread($stream, 1 << 20);
+            if ($chunk === false) {
+                throw Unreadable::entry('broken', $name, 'is damaged');
+            }
+            $bytes .= $chunk;
+            $this->count($name, strlen($chunk), strlen($bytes));
+        }
+        fclose($stream);
+        $stat = $this->zip->statIndex($this->entries[$name]);
+        if ($stat === false || strlen($bytes) !== $stat['size'] || (crc32($bytes) & 0xFFFFFFFF) !== ($stat['crc'] & 0xFFFFFFFF)) {
+            throw Unreadable::entry('broken', $name, 'is damaged or cut off');
+        }
+
+        return $bytes;
+    }
+
+    /**
+     * @return iterable<int, string> line number from 1 → line, without its end
+     *
+     * @throws Unreadable
+     */
+    public function lines(string $name): iterable
+    {
+        $stream = $this->stream($name);
+        $total = 0;
+        for ($number = 1; ($line = fgets($stream)) !== false; $number++) {
+            $total += strlen($line);
+            $this->count($name, strlen($line), $total);
+            yield $number => rtrim($line, "\r\n");
+        }
+        fclose($stream);
+    }
+
+    /** A path as it stands in a file, seen from that file's folder; null when it leads out of the package. */
+    public static function resolve(string $from, string $href): ?string
+    {
+        $href = rawurldecode(explode('#', explode('?', $href)[0])[0]);
+        if ($href === '' || preg_match('~^(?:[A-Za-z][A-Za-z0-9+.-]*:|/|\\\\)~', $href) === 1) {
+            return null;
+        }
+        $steps = [];
+        foreach (explode('/', (dirname($from) === '.' ? '' : dirname($from).'/').$href) as $step) {
+            if ($step === '..' && array_pop($steps) === null) {
+                return null;
+            }
+            if ($step !== '' && $step !== '.' && $step !== '..') {
+                $steps[] = $step;
+            }
+        }
+
+        return implode('/', $steps);
+    }
+
+    /** @return resource */
+    private function stream(string $name)
+    {
+        $stream = isset($this->entries[$name]) ? $this->zip->getStreamIndex($this->entries[$name]) : false;
+
+        return $stream === false ? throw Unreadable::missing($name) : $stream;
+    }
+
+    private function count(string $name, int $more, int $ofEntry): void
+    {
+        $this->taken += $more;
+        if ($ofEntry > $this->limits->entryBytes || $this->taken > 2 * $this->limits->bytes) {
+            throw Unreadable::entry('too_large', $name, 'is larger than it says');
+        }
+    }
+
+    /** @param  array<mixed>  $stat */
+    private static function check(\ZipArchive $zip, int $index, array $stat, Limits $limits): void
+    {
+        $name = is_string($stat['name'] ?? null) ? $stat['name'] : '';
+        $size = is_int($stat['size'] ?? null) ? $stat['size'] : 0;
+        $packed = is_int($stat['comp_size'] ?? null) ? $stat['comp_size'] : 0;
+        $zip->getExternalAttributesIndex($index, $system, $attributes);
+        $type = $system === \ZipArchive::OPSYS_UNIX && is_int($attributes) ? ($attributes >> 16) & 0170000 : 0;
+        [$rule, $why] = match (true) {
+            preg_match('~^(?:/|\\\\|[A-Za-z]:)~', $name) === 1 => ['absolute_name', 'has an absolute name'],
+            str_contains($name, "\0") || str_contains($name, '\\') || preg_match('~(?:^|/)\.\.(?:/|$)~', $name) === 1 => ['path_escape', 'leads out of the package'],
+            $type !== 0 && $type !== 0100000 && $type !== 0040000 => ['link', 'is a link or a device'],
+            ($stat['encryption_method'] ?? 0) !== 0 => ['encrypted', 'is encrypted'],
+            substr_count(rtrim($name, '/'), '/') >= $limits->depth => ['too_deep', 'lies in too many folders'],
+            $size > $limits->entryBytes => ['too_large', 'is larger than '.intdiv($limits->entryBytes, 1_000_000).' MB'],
+            $size > 1_000_000 && $size > $limits->ratio * max(1, $packed) => ['compression_ratio', 'is packed tighter than anything honest is'],
+            default => ['', ''],
+        };
+        if ($rule !== '') {
+            throw Unreadable::entry($rule, $name, $why);
+        }
+    }
+}

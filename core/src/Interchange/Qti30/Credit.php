@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use WideQuarry\Numbers\Exact;
+
+/** Points as QTI's floats, and back to shares. */
+final class Credit
+{
+    /** Twelve decimals at most; exact when there are fewer. */
+    public static function float(BigRational $value): string
+    {
+        return Exact::decimal($value) !== null && strlen((string) Exact::decimal($value)) < 14 ? (string) Exact::decimal($value) : (string) $value->toScale(12, RoundingMode::HALF_UP);
+    }
+
+    /** Credit = value ÷ points; a long decimal near a simple fraction is taken for it. */
+    public static function share(string $value, BigRational $points): string
+    {
+        $exact = Exact::read($value) ?? Exact::zero();
+        if (strlen(explode('.', $value)[1] ?? '') >= 9) {
+            for ($below = 1; $below <= 60; $below++) {
+                $near = Exact::toStep($exact, BigRational::of(1)->dividedBy($below));
+                if ($near->minus($exact)->abs()->isLessThan('1/100000000')) {
+                    $exact = $near;
+                    break;
+                }
+            }
+        }
+
+        return Exact::text($exact->dividedBy($points));
+    }
+
+    /** Points as a JSON number with at most four decimals. */
+    public static function points(BigRational $value): int|float
+    {
+        return Exact::number(Exact::toPlaces($value, 4)->toBigRational());
+    }
+}

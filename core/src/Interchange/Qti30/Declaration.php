@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+/** A response declaration of QTI 3.0 (1EdTech QTI 3.0 ASI, qti-response-declaration). */
+final readonly class Declaration
+{
+    /**
+     * @param  list<string>  $correct
+     * @param  list<array{key: string, value: string, sensitive: bool}>|null  $map  null when there is no mapping
+     */
+    private function __construct(public string $id, public string $cardinality, public string $baseType, public array $correct, public ?array $map, public string $default, public ?string $lower, public ?string $upper)
+    {
+    }
+
+    public static function read(\DOMElement $element): self
+    {
+        $correct = [];
+        $map = null;
+        $default = '0';
+        $bounds = [null, null];
+        foreach (Xml::children($element) as $child) {
+            if ($child->localName === 'qti-correct-response') {
+                $correct = array_map(fn (\DOMElement $value): string => trim($value->textContent), Xml::children($child, 'qti-value'));
+            } elseif ($child->localName === 'qti-mapping') {
+                $map = array_map(fn (\DOMElement $entry): array => ['key' => $entry->getAttribute('map-key'), 'value' => $entry->getAttribute('mapped-value'), 'sensitive' => $entry->getAttribute('case-sensitive') !== 'false'], Xml::children($child, 'qti-map-entry'));
+                $default = Xml::attribute($child, 'default-value') ?? '0';
+                $bounds = [Xml::attribute($child, 'lower-bound'), Xml::attribute($child, 'upper-bound')];
+            }
+        }
+
+        return new self($element->getAttribute('identifier'), $element->getAttribute('cardinality'), Xml::attribute($element, 'base-type') ?? 'identifier', $correct, $map, $default, ...$bounds);
+    }
+}

@@ -1,0 +1,198 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use WideQuarry\Content\Reader;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Lom;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\SafeXml;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** One assessment item of QTI 3.0 to one question. */
+final class ItemReader
+{
+    private const INTERACTION = '/^qti-.*-interaction$/';
+
+    /** @var list<Notice> */
+    private array $notices = [];
+
+    private bool $untranslated = false;
+
+    /** @param  \Closure(string): ?Medium  $medium the medium an item names by a path of its own */
+    public function __construct(private readonly Parts $kinds, private readonly string $file, private readonly string $id, private readonly \Closure $medium)
+    {
+    }
+
+    /**
+     * @param  array<string, string>  $stimuli  the item's reference → our id
+     * @return iterable<\stdClass|Notice>
+     *
+     * @throws \WideQuarry\Interchange\Unreadable
+     */
+    public function read(string $xml, Lom $lom, array $stimuli = []): iterable
+    {
+        $item = SafeXml::parse($xml, $this->file);
+        if ($item->localName !== 'qti-assessment-item') {
+            yield Notice::problem('qti.not_an_item', "$this->file is not an assessment item.", $this->file, 1);
+
+            return;
+        }
+        $question = $this->question($item, $lom, $stimuli);
+        if ($this->untranslated) {
+            assert($question->record instanceof \stdClass && $question->record->origin instanceof \stdClass);
+            $question->record->origin->processing = mb_strcut($xml, 0, 900_000);
+        }
+        try {
+            yield Found::thing('question', Question::read(Json::decode(Json::encode($question)), $this->kinds)->toJson());
+        } catch (Malformed $problem) {
+            yield Notice::problem($problem->rule, "One item was left out: {$problem->getMessage()}", $this->file, null, $problem->path);
+
+            return;
+        }
+        yield from $this->notices;
+    }
+
+    /** @param  array<string, string>  $stimuli */
+    private function question(\DOMElement $item, Lom $lom, array $stimuli): \stdClass
+    {
+        $declarations = [];
+        foreach (Xml::children($item, 'qti-response-declaration') as $element) {
+            $declaration = Declaration::read($element);
+            $declarations[$declaration->id] = $declaration;
+        }
+        $processing = new Processing(Xml::child($item, 'qti-response-processing'), $declarations);
+        $body = Xml::child($item, 'qti-item-body') ?? new \DOMElement('empty');
+        [$parts, $points] = $this->parts($body, $declarations, $processing, $item->getAttribute('adaptive') === 'true');
+        $this->images($body);
+        $text = Reader::ofDom($body);
+        foreach ($text->dropped as $dropped) {
+            $this->notices[] = Notice::loss('content.dropped', $dropped->sentence(), $this->file, null, $this->id);
+        }
+        if (Xml::children($item, 'qti-template-declaration') !== [] || Xml::child($item, 'qti-template-processing') !== null) {
+            $this->lose('qti.templates', 'Values that vary from learner to learner could not be translated yet; the item is kept as it came.');
+        }
+        if ($processing->untranslated) {
+            $this->lose('qti.processing', 'How this item is marked could not be translated; it is kept as it came, to be marked by hand.');
+        }
+        $used = array_values(array_intersect_key($stimuli, array_flip(array_map(fn (\DOMElement $ref): string => $ref->getAttribute('identifier'), Xml::children($item, 'qti-assessment-stimulus-ref')))));
+
+        $question = (object) [
+            'format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => mb_substr($lom->title !== '' ? $lom->title : $item->getAttribute('title'), 0, 500),
+            'language' => $this->language($item), 'body' => (new \WideQuarry\Content\RichText($text->nodes))->html(), 'stimuli' => $used, 'parts' => $parts,
+            'scoring' => (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points],
+            'record' => (object) [...(array) $lom->record, 'status' => 'draft', 'origin' => (object) ['format' => 'qti30', 'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $lom->fields]],
+        ];
+        if (! (new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place()) {
+            $this->lose('qti.feedback', 'Some feedback is tied to what could not be translated; the item is kept as it came.');
+        }
+
+        return $question;
+    }
+
+    private function language(\DOMElement $item): string
+    {
+        $language = $item->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'lang');
+
+        return preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) === 1 ? $language : 'und';
+    }
+
+    /**
+     * @param  array<string, Declaration>  $declarations
+     * @return array{list<\stdClass>, array<string, string>}
+     */
+    private function parts(\DOMElement $body, array $declarations, Processing $processing, bool $adaptive): array
+    {
+        $parts = [];
+        $low = false;
+        foreach (iterator_to_array($body->getElementsByTagName('*'), false) as $interaction) {
+            if (preg_match(self::INTERACTION, (string) $interaction->localName) !== 1) {
+                continue;
+            }
+            $id = $interaction->getAttribute('response-identifier');
+            $declaration = $declarations[$id] ?? null;
+            $mapping = array_values(array_filter(Mappings::all(), fn (KindMapping $mapping): bool => $mapping->takes($interaction, $declaration)))[0] ?? null;
+            $prompt = Xml::child($interaction, 'qti-prompt');
+            $marking = $adaptive || $processing->untranslated ? null : $processing->markings[$id] ?? null;
+            $part = $mapping?->read($interaction, $declaration, $marking, $this->inside(...)) ?? ($mapping?->read($interaction, $declaration, null, $this->inside(...)));
+            if ($mapping === null || $part === null) {
+                $this->lose('qti.kind', 'An interaction of the kind '.$interaction->localName.' could not be translated yet; the item is kept as it came.');
+                $this->replace($interaction, null, $prompt);
+
+                continue;
+            }
+            assert($part->scoring instanceof \stdClass);
+            if ($part->scoring->scheme === 'person') {
+                $this->lose('qti.key', 'The key of one response could not be translated; it is to be marked by hand.');
+            }
+            $low = $low || (is_string($part->scoring->low ?? null) && str_starts_with($part->scoring->low, '-'));
+            $parts[] = (object) ['id' => $id, ...get_object_vars($part)];
+            $anchor = ($body->ownerDocument ?? new \DOMDocument)->createElement($mapping->kind() === 'choice' ? 'div' : 'span');
+            $anchor->setAttribute('data-part', $id);
+            $this->replace($interaction, $anchor, $prompt);
+        }
+
+        return [$parts, $low ? ['low' => '-1000'] : []];
+    }
+
+    private function replace(\DOMElement $interaction, ?\DOMElement $anchor, ?\DOMElement $prompt): void
+    {
+        $parent = $interaction->parentNode;
+        if ($parent === null) {
+            return;
+        }
+        if ($prompt !== null) {
+            $wrap = ($interaction->ownerDocument ?? new \DOMDocument)->createElement('div');
+            while ($prompt->firstChild !== null) {
+                $wrap->appendChild($prompt->firstChild);
+            }
+            $parent->insertBefore($wrap, $interaction);
+        }
+        $anchor === null ? $parent->removeChild($interaction) : $parent->replaceChild($anchor, $interaction);
+    }
+
+    private function inside(\DOMElement $element): string
+    {
+        $this->images($element);
+        $text = Reader::ofDom($element);
+        foreach ($text->dropped as $dropped) {
+            $this->notices[] = Notice::loss('content.dropped', $dropped->sentence(), $this->file, null, $this->id);
+        }
+
+        return $text->html();
+    }
+
+    private function images(\DOMElement $element): void
+    {
+        foreach (['img' => 'src', 'audio' => 'src', 'video' => 'src'] as $name => $attribute) {
+            foreach (iterator_to_array($element->getElementsByTagName($name), false) as $node) {
+                $href = $node->getAttribute($attribute);
+                $medium = $href === '' || $node->hasAttribute('data-media') ? null : ($this->medium)($href);
+                if ($medium !== null) {
+                    $node->setAttribute('data-media', $medium->id);
+                    $node->removeAttribute($attribute);
+                } elseif ($href !== '') {
+                    $this->notices[] = Notice::loss('media.missing', "The file $href is not in the package, so it was left out.", $this->file, null, $this->id);
+                    $node->removeAttribute($attribute);
+                }
+            }
+        }
+    }
+
+    private function lose(string $code, string $sentence): void
+    {
+        $this->untranslated = true;
+        foreach ($this->notices as $notice) {
+            if ($notice->code === $code && $notice->message === $sentence) {
+                return;
+            }
+        }
+        $this->notices[] = Notice::loss($code, $sentence, $this->file, null, $this->id);
+    }
+}

@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use WideQuarry\Content\Element;
+use WideQuarry\Content\RichText;
+use WideQuarry\Content\Serialiser;
+use WideQuarry\CoreException;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Json\Json;
+use WideQuarry\Question\Question;
+use WideQuarry\Random\Seed;
+use WideQuarry\Variables\Roll;
+
+/** One question as an assessment item. What the standard cannot say is written as the nearest, with a notice. */
+final class ItemWriter
+{
+    /** @var list<Notice> */
+    private array $notices = [];
+
+    /** @var array<string, string> part id → interaction */
+    private array $interactions = [];
+
+    /** @param  array<string, string>  $files media id → path in the package */
+    public function __construct(private readonly array $files)
+    {
+    }
+
+    /** @param  list<string>  $stimuli ids of those that are in the package */
+    public function write(Question $question, array $stimuli): WrittenItem
+    {
+        $in = new WriteContext($question->language, $question->normalise, $this->roll($question));
+        $declarations = $processing = '';
+        $outcomes = $responses = [];
+        $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $in->roll->written));
+        foreach ($question->parts as $i => $part) {
+            $mapping = Mappings::for($part->kindName);
+            $response = 'RESPONSE'.($i === 0 ? '' : $i + 1);
+            try {
+                $written = $part->kind === null ? null : $mapping?->write($part, $response, $in, fn (string $html): string => self::content($html, $this->files, $in->roll->written));
+            } catch (CoreException $problem) {
+                $written = null;
+                $this->lose($question, 'key.unready', "A part could not be written: {$problem->getMessage()}");
+            }
+            if ($written === null) {
+                $this->lose($question, 'qti.kind', "A part of the kind \"$part->kindName\" cannot be written to QTI yet.");
+
+                continue;
+            }
+            $this->interactions[$part->id] = $written->interaction;
+            $responses[] = $response;
+            $feedback->part($part, $response, $written, $i + 1);
+            $declarations .= $written->declaration;
+            if ($written->processing !== '') {
+                $declarations .= "<qti-outcome-declaration identifier=\"SCORE_$response\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration>";
+                $processing .= $written->processing;
+                $outcomes[] = "<qti-variable identifier=\"SCORE_$response\"/>";
+            }
+            foreach ($written->losses as [$code, $sentence]) {
+                $this->lose($question, $code, $sentence);
+            }
+        }
+        $responses === [] || $feedback->question($question, $responses);
+        $this->questionLosses($question, $feedback);
+        $max = Credit::float($question->points());
+        $score = $outcomes === [] ? '' : $processing.'<qti-set-outcome-value identifier="SCORE"><qti-sum>'.implode('', $outcomes).'</qti-sum></qti-set-outcome-value>';
+        $sum = $score.$feedback->conditions() === '' ? '' : '<qti-response-processing>'.$score.$feedback->conditions().'</qti-response-processing>';
+        $refs = implode('', array_map(fn (string $id): string => "<qti-assessment-stimulus-ref identifier=\"S-$id\" href=\"../stimuli/$id.xml\"/>", array_values(array_intersect($question->stimuli, $stimuli))));
+        $body = $this->body($question, $in->roll);
+        $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<qti-assessment-item xmlns="'.Qti30Format::NAMESPACE."\" identifier=\"Q-$question->id\" title=\"".Xml::escape($question->title)."\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">".$declarations
+            ."<qti-outcome-declaration identifier=\"SCORE\" cardinality=\"single\" base-type=\"float\" normal-maximum=\"$max\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration><qti-outcome-declaration identifier=\"MAXSCORE\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>$max</qti-value></qti-default-value></qti-outcome-declaration>"
+            .$feedback->declaration()."$refs<qti-item-body>$body</qti-item-body>$sum".$feedback->modals()."</qti-assessment-item>\n";
+
+        return new WrittenItem($xml, $this->allContent($question), $this->notices);
+    }
+
+    /**
+     * Rich text as an item holds it: media by path, MathML in its namespace.
+     *
+     * @param  array<string, string>  $files
+     * @param  array<string, string>  $values
+     */
+    public static function content(string $html, array $files, array $values = []): string
+    {
+        return Serialiser::html(self::outward(RichText::read($html)->nodes, $files, $values, []));
+    }
+
+    private function body(Question $question, Roll $roll): string
+    {
+        $nodes = self::outward(RichText::read($question->body)->nodes, $this->files, $roll->written, $this->interactions);
+        $nodes = $nodes === [] ? [new Element('p')] : $nodes;
+        $inline = array_filter($nodes, fn (Element|string $node): bool => is_string($node) || ! isset(\WideQuarry\Content\AllowList::BLOCK[$node->name])) !== [];
+        $html = Serialiser::html($inline ? [new Element('p', [], $nodes)] : $nodes);
+        foreach ($this->interactions as $id => $interaction) {
+            $mark = Xml::escape($id);
+            $html = str_replace(["<div data-part=\"$mark\"></div>", "<span data-part=\"$mark\"></span>"], $interaction, $html);
+        }
+
+        return $html;
+    }
+
+    /**
+     * @param  list<Element|string>  $nodes
+     * @param  array<string, string>  $files
+     * @param  array<string, string>  $values
+     * @param  array<string, string>  $parts
+     * @return list<Element|string>
+     */
+    private static function outward(array $nodes, array $files, array $values, array $parts): array
+    {
+        $out = [];
+        foreach ($nodes as $node) {
+            $value = $node instanceof Element ? $node->attribute('data-value') : null;
+            $media = $node instanceof Element ? $node->attribute('data-media') : null;
+            $out[] = match (true) {
+                is_string($node) => $node,
+                $value !== null => $node->name === 'mi' ? new Element('mn', [], [$values[$value] ?? $value]) : $values[$value] ?? $value,
+                $media !== null => new Element($node->name, [...array_diff_key($node->attributes, ['data-media' => 1, 'data-captions' => 1]), 'src' => '../'.($files[$media] ?? "media/$media")]),
+                $node->name === 'math' => new Element('math', [...$node->attributes, 'xmlns' => 'http://www.w3.org/1998/Math/MathML'], self::outward($node->children, $files, $values, $parts)),
+                default => $node->withChildren(self::outward($node->children, $files, $values, $parts)),
+            };
+        }
+
+        return $out;
+    }
+
+    private function roll(Question $question): Roll
+    {
+        try {
+            $roll = $question->variables->roll(Seed::of(1), $question->language);
+        } catch (CoreException) {
+            $roll = new Roll;
+        }
+        if ($question->variables->list !== []) {
+            $this->lose($question, 'qti.templates', 'Values that vary cannot be written to QTI yet: one set of them stands in the item.');
+        }
+
+        return $roll;
+    }
+
+    private function questionLosses(Question $question, FeedbackWriter $feedback): void
+    {
+        $scoring = $question->scoring;
+        if ($scoring->once !== [] || $scoring->gates !== [] || $scoring->all) {
+            $this->lose($question, 'qti.combination', 'Shared rules, gates and "all or nothing" over several parts are not written to QTI yet: the parts are added up there.');
+        }
+        if ($question->hints !== []) {
+            $this->lose($question, 'qti.hints', 'Hints are not written to QTI.');
+        }
+        if ($feedback->losesTime()) {
+            $this->lose($question, 'qti.feedback_time', 'Feedback shows after each answer there, whether it was to show during tries or after them.');
+        }
+    }
+
+    private function allContent(Question $question): string
+    {
+        $all = '';
+        $json = Json::decode(Json::encode($question->content()));
+        $walk = function (mixed $value) use (&$walk, &$all): void {
+            if (is_string($value)) {
+                $all .= str_contains($value, 'data-media') ? "<p>$value</p>" : '';
+            } elseif (is_array($value) || $value instanceof \stdClass) {
+                array_map($walk, array_values((array) $value));
+            }
+        };
+        $walk($json);
+
+        return $all;
+    }
+
+    private function lose(Question $question, string $code, string $sentence): void
+    {
+        $this->notices[] = Notice::loss($code, $sentence, null, null, $question->id);
+    }
+}

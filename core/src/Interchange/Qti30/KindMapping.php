@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use WideQuarry\Question\Part;
+
+/** How one kind of part stands in QTI 3.0. A kind that can travel has one, in its own folder. */
+interface KindMapping
+{
+    public function kind(): string;
+
+    /** Whether an interaction element is one of this kind. */
+    public function takes(\DOMElement $interaction, ?Declaration $declaration): bool;
+
+    /**
+     * The part an interaction is, its points, settings, key and scoring set; null when it cannot be translated.
+     *
+     * @param  \Closure(\DOMElement): string  $content  the clean rich text inside an element
+     */
+    public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): ?\stdClass;
+
+    /** @param  \Closure(string): string  $content rich text as it stands in an item */
+    public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart;
+}

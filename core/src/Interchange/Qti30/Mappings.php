@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use WideQuarry\Parts\Choice\ChoiceMapping;
+use WideQuarry\Parts\Number\NumberMapping;
+use WideQuarry\Parts\Text\TextMapping;
+
+/** Which kinds travel in QTI 3.0. One line for each. */
+final class Mappings
+{
+    /** @return list<KindMapping> */
+    public static function all(): array
+    {
+        return [
+            new ChoiceMapping,
+            new NumberMapping,
+            new TextMapping,
+        ];
+    }
+
+    public static function for(string $kind): ?KindMapping
+    {
+        foreach (self::all() as $mapping) {
+            if ($mapping->kind() === $kind) {
+                return $mapping;
+            }
+        }
+
+        return null;
+    }
+}

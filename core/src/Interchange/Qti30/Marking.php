@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+/** What an item's response processing says of one response. */
+final class Marking
+{
+    /** @var list<array{\DOMElement, string}> conditions in order with the value each sets */
+    public array $chain = [];
+
+    /**
+     * @param  'correct'|'map'|'chain'  $by
+     * @param  string  $added  to a mapping whenever something was answered
+     * @param  string  $points  set when right, for `correct`; what no condition catches, for `chain`
+     */
+    public function __construct(public readonly string $by, public string $points = '1', public string $added = '0')
+    {
+    }
+}

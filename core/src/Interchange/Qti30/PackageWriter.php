@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Content\Anchors;
+use WideQuarry\Content\RichText;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Ids;
+use WideQuarry\Interchange\Lom;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\ZipWriter;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** Writes a QTI 3.0 package: an item per question, our own question beside it, media, a manifest. */
+final class PackageWriter
+{
+    /** @var array<string, string> media id → path in the package */
+    private array $files = [];
+
+    public function __construct(private readonly Parts $kinds)
+    {
+    }
+
+    /** @return list<Notice> */
+    public function write(Found $content, string $file): array
+    {
+        $zip = new ZipWriter($file);
+        $resources = '';
+        $notices = [];
+        $media = [];
+        foreach ($content->media as $medium) {
+            $this->files[$medium->id] = "media/$medium->sha256.".Medium::extension($medium->type);
+            $media[$medium->id] = $medium;
+        }
+        foreach ($content->media as $medium) {
+            $zip->add($this->files[$medium->id], $medium->bytes, ! str_starts_with($medium->type, 'image/p'));
+        }
+        foreach ($content->stimuli as $stimulus) {
+            $resources .= $this->stimulus($zip, $stimulus);
+        }
+        $known = array_map(fn (\stdClass $stimulus): string => is_string($stimulus->id) ? $stimulus->id : '', $content->stimuli);
+        $items = [];
+        foreach ($content->questions as $json) {
+            $question = Question::read($json, $this->kinds);
+            $items[$question->id] = $question;
+            $resources .= $this->item($zip, $question, $media, $known, $notices);
+        }
+        foreach ($content->assessments as $json) {
+            $resources .= $this->test($zip, Assessment::read($json, $this->kinds), $items, $media, $known, $notices);
+        }
+        $zip->add('imsmanifest.xml', '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<manifest xmlns="http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1" identifier="MANIFEST-'.substr(hash('sha256', $resources), 0, 16)."\"><metadata><schema>QTI Package</schema><schemaversion>3.0.0</schemaversion></metadata><organizations/><resources>$resources</resources></manifest>\n");
+        $zip->close();
+
+        return $notices;
+    }
+
+    /**
+     * @param  array<string, Medium>  $media
+     * @param  list<string>  $known  stimuli of the package
+     * @param  list<Notice>  $notices
+     */
+    private function item(ZipWriter $zip, Question $question, array $media, array $known, array &$notices): string
+    {
+        $item = (new ItemWriter($this->files))->write($question, $known);
+        array_push($notices, ...$item->notices);
+        $path = "items/$question->id.xml";
+        $used = array_values(array_intersect_key($media, array_flip(Anchors::in(RichText::read($item->allContent)->nodes)->media)));
+        $zip->add($path, $item->xml);
+        $zip->add("items/$question->id.wide-quarry.json", Json::encode([
+            'sha256' => hash('sha256', $item->xml), 'question' => $question->toJson(),
+            'media' => array_map(fn (Medium $medium): array => ['id' => $medium->id, 'type' => $medium->type, 'name' => $medium->name, 'file' => $this->files[$medium->id]], $used),
+        ])."\n");
+
+        return $this->resource("Q-$question->id", 'imsqti_item_xmlv3p0', $path, Lom::write($question->title, self::record($question)), [$path, "items/$question->id.wide-quarry.json", ...array_map(fn (Medium $medium): string => $this->files[$medium->id], $used)], array_map(fn (string $id): string => "S-$id", array_values(array_intersect($question->stimuli, $known))));
+    }
+
+    /**
+     * A test, and an item for each question that it asks otherwise than its bank.
+     *
+     * @param  array<string, Question>  $items
+     * @param  array<string, Medium>  $media
+     * @param  list<string>  $known
+     * @param  list<Notice>  $notices
+     */
+    private function test(ZipWriter $zip, Assessment $assessment, array $items, array $media, array $known, array &$notices): string
+    {
+        $resources = '';
+        $asked = [];
+        foreach ($assessment->picks() as $pick) {
+            $question = $items[$pick->question] ?? null;
+            if ($pick->variation !== null) {
+                $json = $pick->variation->toJson();
+                $json->id = Ids::of('variation', $assessment->id, $pick->id);
+                $question = Question::read($json, $this->kinds);
+                $resources .= $this->item($zip, $question, $media, $known, $notices);
+            }
+            if ($question !== null) {
+                $asked[$pick->id] = ['href' => "items/$question->id.xml", 'question' => $question];
+            }
+        }
+        [$xml, $said] = (new TestWriter($asked))->write($assessment);
+        array_push($notices, ...$said);
+        $path = "tests/$assessment->id.xml";
+        $zip->add($path, $xml);
+        $zip->add("tests/$assessment->id.wide-quarry.json", Json::encode(['sha256' => hash('sha256', $xml), 'assessment' => $assessment->toJson()])."\n");
+        $needs = array_values(array_unique(array_map(fn (array $item): string => 'Q-'.$item['question']->id, $asked)));
+
+        return $resources.$this->resource("A-$assessment->id", 'imsqti_test_xmlv3p0', $path, Lom::write($assessment->title, new \stdClass), [$path, "tests/$assessment->id.wide-quarry.json"], $needs);
+    }
+
+    private function stimulus(ZipWriter $zip, \stdClass $stimulus): string
+    {
+        [$id, $title, $language, $body] = array_map(fn (mixed $value): string => is_string($value) ? $value : '', [$stimulus->id, $stimulus->title, $stimulus->language, $stimulus->body]);
+        $path = "stimuli/$id.xml";
+        $zip->add($path, '<?xml version="1.0" encoding="UTF-8"?>'."\n<qti-assessment-stimulus xmlns=\"".Qti30Format::NAMESPACE."\" identifier=\"S-$id\" title=\"".Xml::escape($title)."\" xml:lang=\"$language\"><qti-stimulus-body>".ItemWriter::content($body, $this->files)."</qti-stimulus-body></qti-assessment-stimulus>\n");
+
+        return $this->resource("S-$id", 'imsqti_stimulus_xmlv3p0', $path, Lom::write($title, new \stdClass), [$path], []);
+    }
+
+    /**
+     * @param  list<string>  $files
+     * @param  list<string>  $needs
+     */
+    private function resource(string $id, string $type, string $path, string $metadata, array $files, array $needs): string
+    {
+        return "<resource identifier=\"$id\" type=\"$type\" href=\"$path\">$metadata".implode('', array_map(fn (string $file): string => "<file href=\"$file\"/>", $files)).implode('', array_map(fn (string $need): string => "<dependency identifierref=\"$need\"/>", $needs)).'</resource>';
+    }
+
+    private static function record(Question $question): \stdClass
+    {
+        $record = $question->toJson()->record ?? null;
+
+        return $record instanceof \stdClass ? $record : new \stdClass;
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use Brick\Math\BigRational;
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Pick;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Parts;
+
+/** The tests of a package, once its items were read. */
+final readonly class PackagedTests
+{
+    /** @param  array<string, array{string, BigRational}>  $items  file → the question it became, and its points */
+    public function __construct(private Parts $kinds, private array $items)
+    {
+    }
+
+    /** @return iterable<\stdClass|Notice> */
+    public function read(SafeZip $zip, string $href): iterable
+    {
+        try {
+            $xml = $zip->read($href);
+            $own = $this->own($zip, $href, $xml, array_column($this->items, 0));
+            if ($own !== null) {
+                yield Found::thing('assessment', $own);
+
+                return;
+            }
+            $reader = new TestReader($this->items, $href);
+            $json = $reader->read($xml);
+            yield from $reader->notices;
+            yield Found::thing('assessment', Assessment::read($json, $this->kinds)->toJson());
+        } catch (Unreadable|Malformed $problem) {
+            yield Notice::problem($problem->rule, "A test was left out: {$problem->getMessage()}", $href);
+        }
+    }
+
+    /**
+     * Our own assessment, kept beside the test; it holds as long as the test and the questions it asks are as they were written.
+     *
+     * @param  list<string>  $questions
+     */
+    private function own(SafeZip $zip, string $href, string $xml, array $questions): ?\stdClass
+    {
+        $file = (string) preg_replace('/\.xml$/', '.wide-quarry.json', $href);
+        if ($file === $href || ! $zip->has($file)) {
+            return null;
+        }
+        try {
+            $kept = Json::decode($zip->read($file));
+            $assessment = $kept instanceof \stdClass && ($kept->sha256 ?? null) === hash('sha256', $xml) ? Assessment::read($kept->assessment ?? null, $this->kinds) : null;
+        } catch (Malformed) {
+            return null;
+        }
+
+        return $assessment !== null && array_diff(array_map(fn (Pick $pick): string => $pick->question, $assessment->picks()), $questions) === [] ? $assessment->toJson() : null;
+    }
+
+    public static function points(\stdClass $question): BigRational
+    {
+        $points = array_map(fn (mixed $part): ?BigRational => $part instanceof \stdClass && is_scalar($part->points ?? null) ? Exact::read((string) $part->points) : null, is_array($question->parts) ? $question->parts : []);
+
+        return array_reduce(array_filter($points), fn (BigRational $sum, BigRational $one): BigRational => $sum->plus($one), Exact::zero());
+    }
+}

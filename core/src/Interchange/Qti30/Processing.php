@@ -1,0 +1,228 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+/**
+ * Reads response processing by the shapes it commonly has: the standard's templates, one condition or mapping per
+ * response added up, all matches joined by "and", and chains of conditions over one response. Anything else is not
+ * translated; it is never guessed.
+ */
+final class Processing
+{
+    /** @var array<string, Marking> by response identifier */
+    public array $markings = [];
+
+    public bool $all = false;
+
+    public bool $untranslated = false;
+
+    /** @var list<\DOMElement> conditions that only choose feedback */
+    public array $feedback = [];
+
+    /** @var array<string, string> outcome → response that sets it */
+    public array $setBy = [];
+
+    /** @param  array<string, Declaration>  $responses */
+    public function __construct(?\DOMElement $processing, private readonly array $responses)
+    {
+        if ($processing === null) {
+            return;
+        }
+        $template = basename($processing->getAttribute('template'), '.xml');
+        if ($template !== '') {
+            $this->template($template);
+
+            return;
+        }
+        foreach (Xml::children($processing) as $rule) {
+            $this->rule($rule);
+        }
+    }
+
+    private function template(string $name): void
+    {
+        $by = match ($name) {
+            'match_correct' => 'correct',
+            'map_response' => 'map',
+            default => null,
+        };
+        if ($by === null || ! isset($this->responses['RESPONSE'])) {
+            $this->untranslated = true;
+
+            return;
+        }
+        $this->markings['RESPONSE'] = new Marking($by);
+    }
+
+    private function rule(\DOMElement $rule): void
+    {
+        $understood = match ($rule->localName) {
+            'qti-set-outcome-value' => $this->assignment($rule),
+            'qti-response-condition' => $this->condition($rule),
+            default => false,
+        };
+        if (! $understood) {
+            $outcomes = array_map(fn (\DOMElement $set): string => $set->getAttribute('identifier'), iterator_to_array($rule->getElementsByTagNameNS('*', 'qti-set-outcome-value'), false));
+            $aboutFeedback = $outcomes !== [] && array_filter($outcomes, fn (string $id): bool => ! str_contains(strtoupper($id), 'FEEDBACK')) === [];
+            if ($aboutFeedback) {
+                $this->feedback[] = $rule;
+            } else {
+                $this->untranslated = true;
+            }
+        }
+    }
+
+    /** SCORE := mapping, or SCORE := the sum of what was set before (with mappings in it). */
+    private function assignment(\DOMElement $set): bool
+    {
+        $value = Xml::children($set)[0] ?? null;
+        $terms = $value !== null && $value->localName === 'qti-sum' ? Xml::children($value) : array_filter([$value]);
+        foreach ($terms as $term) {
+            $id = $term->getAttribute('identifier');
+            $known = match ($term->localName) {
+                'qti-map-response' => $this->mark($id, new Marking('map'), $set->getAttribute('identifier')),
+                'qti-variable' => isset($this->setBy[$id]) || str_starts_with($id, 'SCORE'),
+                'qti-base-value' => $this->constant($terms, trim($term->textContent)),
+                default => false,
+            };
+            if (! $known) {
+                return false;
+            }
+        }
+
+        return $terms !== [];
+    }
+
+    /**
+     * What is added to a mapping whenever something was answered.
+     *
+     * @param  array<int, \DOMElement>  $terms
+     */
+    private function constant(array $terms, string $value): bool
+    {
+        foreach ($terms as $term) {
+            $marking = $term->localName === 'qti-map-response' ? $this->markings[$term->getAttribute('identifier')] ?? null : null;
+            if ($marking !== null && is_numeric($value)) {
+                $marking->added = $value;
+
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    private function condition(\DOMElement $condition): bool
+    {
+        $branches = Xml::children($condition);
+        $first = $branches[0] ?? null;
+        $test = $first === null ? null : Xml::children($first)[0] ?? null;
+        if ($first === null || $test === null) {
+            return false;
+        }
+        if ($test->localName === 'qti-and' && $this->allMatch($test)) {
+            return $this->allOrNothing($test, $first);
+        }
+        $else = $branches[1] ?? null;
+        if ($test->localName === 'qti-is-null' && count($branches) === 2 && $else?->localName === 'qti-response-else' && $this->setValue($else) === null) {
+            // blank earns nothing; what follows is the marking
+            return array_filter(Xml::children($else), fn (\DOMElement $rule): bool => $rule->localName !== 'qti-set-outcome-value' || ! $this->assignment($rule)) === [];
+        }
+        $response = $this->matchesCorrect($test);
+        if ($response !== null && count($branches) <= 2) {
+            $set = $this->setValue($first);
+
+            return $set !== null && ($branches[1] ?? null)?->localName !== 'qti-response-else-if' && $this->mark($response, new Marking('correct', $set[1]), $set[0]);
+        }
+
+        return $this->chain($branches);
+    }
+
+    /** @param  list<\DOMElement>  $branches */
+    private function chain(array $branches): bool
+    {
+        $response = null;
+        $marking = new Marking('chain', '0');
+        $outcome = '';
+        foreach ($branches as $branch) {
+            $set = $this->setValue($branch);
+            if ($set === null) {
+                return false;
+            }
+            [$outcome, $value] = $set;
+            if ($branch->localName === 'qti-response-else') {
+                $marking->points = $value;
+
+                continue;
+            }
+            $test = Xml::children($branch)[0];
+            $about = array_unique(array_map(fn (\DOMElement $variable): string => $variable->getAttribute('identifier'), iterator_to_array($test->getElementsByTagNameNS('*', 'qti-variable'), false)));
+            if (count($about) !== 1 || ($response !== null && $about[0] !== $response)) {
+                return false;
+            }
+            $response = $about[0];
+            $marking->chain[] = [$test, $value];
+        }
+
+        return $response !== null && $this->mark($response, $marking, $outcome);
+    }
+
+    private function allMatch(\DOMElement $and): bool
+    {
+        return array_filter(Xml::children($and), fn (\DOMElement $match): bool => $this->matchesCorrect($match) === null) === [];
+    }
+
+    private function allOrNothing(\DOMElement $and, \DOMElement $branch): bool
+    {
+        $set = $this->setValue($branch);
+        if ($set === null) {
+            return false;
+        }
+        foreach (Xml::children($and) as $match) {
+            $this->mark((string) $this->matchesCorrect($match), new Marking('correct', ''), $set[0]);
+        }
+        $count = count(Xml::children($and));
+        foreach ($this->markings as $marking) {
+            $marking->points = (string) round((float) $set[1] / $count, 4);
+        }
+        $this->all = true;
+
+        return true;
+    }
+
+    private function matchesCorrect(\DOMElement $match): ?string
+    {
+        [$variable, $correct] = [...Xml::children($match), null, null];
+
+        return $match->localName === 'qti-match' && $variable?->localName === 'qti-variable' && $correct?->localName === 'qti-correct' && $variable->getAttribute('identifier') === $correct->getAttribute('identifier')
+            ? $variable->getAttribute('identifier') : null;
+    }
+
+    /** @return array{string, string}|null the outcome a branch sets and the number it sets or adds */
+    private function setValue(\DOMElement $branch): ?array
+    {
+        $sets = Xml::children($branch, 'qti-set-outcome-value');
+        if (count($sets) !== 1) {
+            return null;
+        }
+        $value = Xml::children($sets[0])[0] ?? null;
+        if ($value?->localName === 'qti-sum' && Xml::child($value, 'qti-map-response') === null) {
+            $value = Xml::child($value, 'qti-base-value');
+        }
+
+        return $value?->localName === 'qti-base-value' && is_numeric(trim($value->textContent)) ? [$sets[0]->getAttribute('identifier'), trim($value->textContent)] : null;
+    }
+
+    private function mark(string $response, Marking $marking, string $outcome): bool
+    {
+        if (! isset($this->responses[$response]) || isset($this->markings[$response])) {
+            return false;
+        }
+        $this->markings[$response] = $marking;
+        $this->setBy[$outcome] = $response;
+
+        return true;
+    }
+}

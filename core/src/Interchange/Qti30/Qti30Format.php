@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\WritableFormat;
+use WideQuarry\Parts\Parts;
+
+/** QTI 3.0 of 1EdTech: items and packages. */
+final readonly class Qti30Format implements WritableFormat
+{
+    public const NAMESPACE = 'http://www.imsglobal.org/xsd/imsqtiasi_v3p0';
+
+    public function __construct(private Parts $kinds)
+    {
+    }
+
+    public function name(): string
+    {
+        return 'qti30';
+    }
+
+    public function recognises(Source $source): bool
+    {
+        return $source->isZip() ? $source->zip()->has('imsmanifest.xml') : str_contains(str_replace("\0", '', $source->head()), '<qti-assessment-item');
+    }
+
+    public function read(Source $source): iterable
+    {
+        return (new PackageReader($this->kinds))->read($source);
+    }
+
+    public function write(Found $content, string $file): array
+    {
+        return (new PackageWriter($this->kinds))->write($content, $file);
+    }
+}

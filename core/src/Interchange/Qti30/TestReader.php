@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use Brick\Math\BigRational;
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Content\Reader;
+use WideQuarry\Interchange\Ids;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\SafeXml;
+use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Numbers\Exact;
+
+/** A QTI 3.0 test as an assessment. Sections inside sections stand one after the other; a weight is the entry's points by those of its question. */
+final class TestReader
+{
+    /** @var list<Notice> */
+    public array $notices = [];
+
+    /** @var list<\stdClass> */
+    private array $sections = [];
+
+    private int $entries = 0;
+
+    /** @param  array<string, array{string, BigRational}>  $items  item file → the question it became, and its points */
+    public function __construct(private readonly array $items, private readonly string $file)
+    {
+    }
+
+    /** @throws \WideQuarry\Interchange\Unreadable */
+    public function read(string $xml): \stdClass
+    {
+        $root = SafeXml::parse($xml, $this->file);
+        foreach (Xml::children($root, 'qti-test-part') as $part) {
+            foreach (Xml::children($part, 'qti-assessment-section') as $section) {
+                $this->section($section);
+            }
+        }
+        $identifier = $root->getAttribute('identifier');
+        $id = preg_match('/^A-([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/D', $identifier, $m) === 1 ? $m[1] : Ids::of('qti30', $this->file, hash('sha256', $xml));
+        $json = Assessment::fresh($id, mb_substr(trim($root->getAttribute('title')) ?: ($identifier ?: 'Test'), 0, 500));
+        $json->sections = $this->sections === [] ? $json->sections : $this->sections;
+        $json->origin = (object) ['format' => 'qti30', 'identifier' => mb_substr($identifier, 0, 500), 'file' => mb_substr($this->file, 0, 500)];
+        $limit = Xml::child($root, 'qti-time-limits')?->getAttribute('max-time') ?? '';
+        if (ctype_digit($limit) && (int) $limit > 0 && (int) $limit <= 86400) {
+            $json->time_limit = (int) $limit;
+        }
+
+        return $json;
+    }
+
+    private function section(\DOMElement $element): void
+    {
+        $section = (object) ['id' => 's'.(count($this->sections) + 1), 'title' => mb_substr($element->getAttribute('title'), 0, 500), 'entries' => []];
+        $this->sections[] = $section;
+        $told = '';
+        foreach ($element->childNodes as $child) {
+            if (! $child instanceof \DOMElement) {
+                continue;
+            }
+            match ($child->localName) {
+                'qti-rubric-block' => $told .= $this->rubric($child),
+                'qti-assessment-item-ref' => $this->reference($child, $section),
+                'qti-assessment-section' => $this->section($child),
+                'qti-selection' => $this->notices[] = Notice::loss('qti.test_selection', 'A section of the test draws '.$child->getAttribute('select').' of its questions. Draws cannot be built yet, so it has all of them.', $this->file, $child->getLineNo()),
+                'qti-ordering' => $child->getAttribute('shuffle') === 'true' ? $section->shuffle = true : null,
+                'qti-pre-condition', 'qti-branch-rule', 'qti-template-default' => $this->notices[] = Notice::loss('qti.test_rule', "A rule of the test ({$child->localName}) was left out: questions stand in one order for everybody.", $this->file, $child->getLineNo()),
+                default => null,
+            };
+        }
+        if ($told !== '') {
+            $section->instructions = $told;
+        }
+    }
+
+    private function rubric(\DOMElement $rubric): string
+    {
+        if (! str_contains(' '.$rubric->getAttribute('view').' ', ' candidate ')) {
+            $this->notices[] = Notice::loss('qti.test_rubric', 'A note that is not meant for learners was left out of the test.', $this->file, $rubric->getLineNo());
+
+            return '';
+        }
+        $text = Reader::ofDom(Xml::child($rubric, 'qti-content-body') ?? $rubric);
+        foreach ($text->dropped as $dropped) {
+            $this->notices[] = Notice::loss('content.dropped', $dropped->sentence(), $this->file, $rubric->getLineNo());
+        }
+
+        return $text->html();
+    }
+
+    private function reference(\DOMElement $ref, \stdClass $section): void
+    {
+        $href = SafeZip::resolve($this->file, $ref->getAttribute('href'));
+        $item = $href === null ? null : $this->items[$href] ?? null;
+        if ($item === null) {
+            $this->notices[] = Notice::loss('qti.test_item', 'The test asks '.$ref->getAttribute('href').', which could not be read; its place was left out.', $this->file, $ref->getLineNo());
+
+            return;
+        }
+        $identifier = $ref->getAttribute('identifier');
+        $entry = (object) ['id' => preg_match('/^[A-Za-z][A-Za-z0-9_-]{0,63}$/D', $identifier) === 1 ? $identifier : 'e'.(++$this->entries), 'question' => $item[0]];
+        $weight = Xml::child($ref, 'qti-weight')?->getAttribute('value');
+        $value = $weight === null ? null : Exact::read($weight);
+        if ($value !== null && ! $value->isNegative() && ! $value->isEqualTo(1)) {
+            $entry->points = Exact::number(Exact::toPlaces($item[1]->multipliedBy($value), 4)->toBigRational());
+        }
+        assert(is_array($section->entries));
+        $section->entries[] = $entry;
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Pick;
+use WideQuarry\Assembly\Section;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Question\Question;
+
+/** An assessment as a QTI 3.0 test: one part, its sections, a reference to an item for each pick, weights where points differ. */
+final class TestWriter
+{
+    /** @var list<Notice> */
+    private array $notices = [];
+
+    /** @param  array<string, array{href: string, question: Question}>  $items  entry → its item in the package */
+    public function __construct(private readonly array $items)
+    {
+    }
+
+    /** @return array{string, list<Notice>} */
+    public function write(Assessment $assessment): array
+    {
+        $sections = '';
+        foreach ($assessment->sections as $i => $section) {
+            $sections .= $this->section($section, $i === 0 ? $assessment->instructions : '');
+        }
+        $limit = $assessment->timeLimit === null ? '' : "<qti-time-limits max-time=\"$assessment->timeLimit\"/>";
+        $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<qti-assessment-test xmlns="'.Qti30Format::NAMESPACE."\" identifier=\"A-$assessment->id\" title=\"".Xml::escape($assessment->title).'" xml:lang="'.Xml::escape($assessment->language).'">'
+            .'<qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/>'.$limit
+            ."<qti-test-part identifier=\"part-1\" navigation-mode=\"nonlinear\" submission-mode=\"simultaneous\">$sections</qti-test-part>"
+            .'<qti-outcome-processing><qti-set-outcome-value identifier="SCORE"><qti-sum><qti-test-variables variable-identifier="SCORE" weight-identifier="POINTS"/></qti-sum></qti-set-outcome-value></qti-outcome-processing></qti-assessment-test>'."\n";
+
+        return [$xml, $this->notices];
+    }
+
+    private function section(Section $section, string $before): string
+    {
+        $rubric = '';
+        foreach (array_filter([$before, $section->instructions], fn (string $html): bool => $html !== '') as $html) {
+            $rubric .= '<qti-rubric-block use="instructions" view="candidate"><qti-content-body>'.self::blocks($html).'</qti-content-body></qti-rubric-block>';
+        }
+        $refs = implode('', array_map($this->reference(...), $section->picks));
+
+        return "<qti-assessment-section identifier=\"$section->id\" title=\"".Xml::escape($section->title)."\" visible=\"true\">$rubric$refs</qti-assessment-section>";
+    }
+
+    private function reference(Pick $pick): string
+    {
+        $item = $this->items[$pick->id] ?? null;
+        if ($item === null) {
+            $this->notices[] = Notice::loss('qti.test_question', 'A question of the test is not in its bank any more, so its place was left out.');
+
+            return '';
+        }
+        $own = $item['question']->points();
+        $points = $pick->points($own);
+        $weight = $points->isEqualTo($own) ? '' : ($own->isZero() ? null : '<qti-weight identifier="POINTS" value="'.Credit::float($points->dividedBy($own)).'"/>');
+        if ($weight === null) {
+            $this->notices[] = Notice::loss('qti.test_points', 'A question without points of its own cannot be given some by a test.', null, null, $pick->question);
+        }
+
+        return "<qti-assessment-item-ref identifier=\"$pick->id\" href=\"../{$item['href']}\">$weight</qti-assessment-item-ref>";
+    }
+
+    /** Text that stands alone is a paragraph. */
+    private static function blocks(string $html): string
+    {
+        return preg_match('/^<(p|div|ul|ol|table|h[1-6]|blockquote|pre)\b/', $html) === 1 ? $html : "<p>$html</p>";
+    }
+}

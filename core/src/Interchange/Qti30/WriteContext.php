@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use WideQuarry\Answer\NormaliseOptions;
+use WideQuarry\Variables\Roll;
+
+/** What a part's writer needs to know of its question. */
+final readonly class WriteContext
+{
+    public function __construct(public string $language, public NormaliseOptions $normalise, public Roll $roll)
+    {
+    }
+}

@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use WideQuarry\Question\Rule;
+
+/** A part as QTI 3.0: its declaration, its interaction, the rules that set its outcome, and what could not be said. */
+final readonly class WrittenPart
+{
+    /**
+     * @param  list<array{string, string}>  $losses code and sentence
+     * @param  list<list<array{Rule, string}>>  $matches  when each rule is the one that matched: chains of tests, the first that holds decides; '' for what none catches
+     */
+    public function __construct(public string $declaration, public string $interaction, public string $processing, public array $losses = [], public array $matches = [])
+    {
+    }
+}

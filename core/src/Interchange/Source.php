@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange;
+
+use WideQuarry\Interchange\Package\SafeZip;
+
+/** A file to be read, opened once. */
+final class Source
+{
+    private ?SafeZip $zip = null;
+
+    private ?string $head = null;
+
+    public function __construct(public readonly string $file, public readonly string $name)
+    {
+    }
+
+    public function isZip(): bool
+    {
+        return str_starts_with($this->head(), "PK\x03\x04") || str_starts_with($this->head(), "PK\x05\x06");
+    }
+
+    /** @throws Unreadable */
+    public function zip(): SafeZip
+    {
+        return $this->zip ??= SafeZip::open($this->file, null, $this->name);
+    }
+
+    /** The first 4,000 bytes. */
+    public function head(): string
+    {
+        return $this->head ??= is_file($this->file) && is_readable($this->file) ? (string) file_get_contents($this->file, false, null, 0, 4000) : throw Unreadable::notFound($this->name);
+    }
+
+    public function bytes(): string
+    {
+        return filesize($this->file) > 200_000_000 ? throw Unreadable::tooLarge(200) : (string) file_get_contents($this->file);
+    }
+
+    /**
+     * How far a reader has come: unpacked bytes of a package, bytes of another file.
+     *
+     * @return array{int, int} read, of how many; never more than there are
+     */
+    public function progress(): array
+    {
+        return $this->zip !== null ? [min($this->zip->taken(), $this->zip->bytes), $this->zip->bytes] : [0, (int) filesize($this->file)];
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Typed;
+
+use WideQuarry\Documents\Typed\Block;
+use WideQuarry\Documents\Typed\TypedExam;
+use WideQuarry\Documents\Typed\TypedQuestion;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Ids;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\Unreadable;
+
+/** Turns a typed exam into questions: headings become groups and topics, instructions stimuli of what follows them. */
+final class TypedReader
+{
+    /** Options may carry one sign of this kind before or after them; which one does not matter. */
+    private const MARK = '/^[^\p{L}\p{N}\s(\["\'“‘£$€−+.,-]{1,3}\s*(?=\S)|(?<=\S)\s*[^\p{L}\p{N}\s)\]"\'”’.,?!%°:;…²³-]{1,3}$/u';
+
+    /**
+     * @return iterable<\stdClass|Medium|Notice>
+     *
+     * @throws Unreadable
+     */
+    public function read(Source $source): iterable
+    {
+        $bytes = $source->bytes();
+        if (strlen($bytes) > TypedFormat::LARGEST) {
+            throw Unreadable::tooLarge(intdiv(TypedFormat::LARGEST, 1_000_000));
+        }
+        $text = (string) preg_replace('/^\x{FEFF}/u', '', $bytes);
+        if (! mb_check_encoding($bytes, 'UTF-8')) {
+            $text = mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252');
+            yield Notice::note('text.encoding', 'The text is not in UTF-8; it was read as Windows-1252. Look at accents and signs.', $source->name);
+        }
+        $exam = TypedExam::read($text);
+        if (array_filter($exam->blocks(), fn (Block $block): bool => $block->kind === 'question') === []) {
+            throw Unreadable::noQuestions($source->name);
+        }
+        $hash = hash('sha256', $bytes);
+        $marks = $this->marks($exam);
+        yield from $this->blocks($exam, $source->name, $hash, $marks);
+    }
+
+    /**
+     * @param  array<int, int>  $marks
+     * @return iterable<\stdClass|Notice>
+     */
+    private function blocks(TypedExam $exam, string $file, string $hash, array $marks): iterable
+    {
+        $heading = '';
+        $stimulus = null;
+        $groups = [];
+        $used = [];
+        foreach ($exam->blocks() as $i => $block) {
+            if ($block->kind === 'heading') {
+                [$heading, $stimulus] = [$block->stem[0], null];
+            } elseif ($block->kind === 'instruction') {
+                $stimulus = Ids::of('text', $hash, "instruction $i");
+                yield Found::thing('stimulus', (object) ['id' => $stimulus, 'title' => '', 'language' => 'und', 'body' => implode('', array_map(fn (string $line): string => '<p>'.htmlspecialchars($line, ENT_NOQUOTES).'</p>', $block->stem))]);
+            } else {
+                $typed = $this->question($block, $exam, Ids::of('text', $hash, "$i"), $marks[$i] ?? null);
+                $used[$block->number] = true;
+                $json = $typed->json;
+                if ($stimulus !== null) {
+                    $json->stimuli = [$stimulus];
+                }
+                $json->record = (object) ['origin' => (object) ['format' => 'text', 'identifier' => substr($hash, 0, 12)."#$i", 'file' => mb_strimwidth($file, 0, 500), 'fields' => (object) ['number' => "$block->number", 'line' => "$block->line", 'signs' => implode(', ', $typed->signs)]]];
+                if ($heading !== '') {
+                    $json->record->topics = [[mb_substr($heading, 0, 200)]];
+                    $groups[$heading][] = $json->id;
+                }
+                yield Found::thing('question', $json);
+                foreach ($typed->missing as $sentence) {
+                    yield Notice::note('text.missing', $sentence, $file, $block->line, is_string($json->id) ? $json->id : null);
+                }
+            }
+        }
+        foreach ($groups as $title => $questions) {
+            yield Found::thing('group', (object) ['id' => 'g-'.substr(hash('sha256', "$title"), 0, 12), 'parent' => null, 'kind' => 'heading', 'title' => "$title", 'questions' => $questions]);
+        }
+        foreach (array_diff_key($exam->key, $used) as $number => $answer) {
+            yield Notice::loss('text.key_alone', "The key has an answer to question $number, \"$answer\", but there is no such question.", $file);
+        }
+    }
+
+    private function question(Block $block, TypedExam $exam, string $id, ?int $marked): TypedQuestion
+    {
+        $answer = $block->answer ?? $exam->key[$block->number] ?? null;
+        $where = $block->answer !== null ? 'an answer line' : 'the key';
+        if ($marked !== null) {
+            $block = $block->with(['options' => array_map(fn (string $option): string => trim((string) preg_replace(self::MARK, '', $option)), $block->options)]);
+        }
+
+        return TypedQuestion::of($block, $id, $answer === '' ? null : $answer, $where, $marked);
+    }
+
+    /**
+     * The options that alone in their question carry a sign before or after them, where that is so in every question that has no
+     * other answer. One question so marked is chance, unless it is the only one.
+     *
+     * @return array<int, int> block → option
+     */
+    private function marks(TypedExam $exam): array
+    {
+        $marks = [];
+        foreach ($exam->blocks() as $i => $block) {
+            if (count($block->options) < 2 || $block->ticked !== [] || $block->answer !== null || isset($exam->key[$block->number])) {
+                continue;
+            }
+            $signed = array_keys(array_filter($block->options, fn (string $option): bool => preg_match(self::MARK, $option) === 1));
+            if (count($signed) !== 1) {
+                return [];
+            }
+            $marks[$i] = $signed[0];
+        }
+
+        return $marks;
+    }
+}

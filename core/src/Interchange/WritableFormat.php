@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange;
+
+/** A format that questions go out in as well. */
+interface WritableFormat extends Format
+{
+    /**
+     * The same content gives the same bytes.
+     *
+     * @return list<Notice> what the format cannot say
+     */
+    public function write(Found $content, string $file): array;
+}

@@ -1,0 +1,203 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Json;
+
+/**
+ * Reads one JSON object field by field and says, with the place, what does not fit.
+ * Hand-written beside the JSON Schemas because scoring reads many questions a second; a test holds the two together.
+ */
+final readonly class Fields
+{
+    private function __construct(private \stdClass $object, public string $path)
+    {
+    }
+
+    /**
+     * @param  list<string>  $known  every field that may stand here
+     *
+     * @throws Malformed
+     */
+    public static function of(mixed $value, string $path, array $known): self
+    {
+        if (! $value instanceof \stdClass) {
+            throw Malformed::wrongType($path, 'an object', $value);
+        }
+        foreach (array_keys(get_object_vars($value)) as $field) {
+            if (! in_array($field, $known, true)) { // a name such as "0" comes as an integer, and is unknown too
+                throw Malformed::unknownField($path.'/'.self::escape((string) $field), (string) $field);
+            }
+        }
+
+        return new self($value, $path);
+    }
+
+    public function has(string $field): bool
+    {
+        return property_exists($this->object, $field);
+    }
+
+    public function raw(string $field): mixed
+    {
+        return $this->object->{$field} ?? null;
+    }
+
+    public function at(string $field): string
+    {
+        return "$this->path/$field";
+    }
+
+    /** @throws Malformed */
+    public function need(string $field): self
+    {
+        return $this->has($field) ? $this : throw Malformed::missingField($this->path, $field);
+    }
+
+    /** @throws Malformed */
+    public function string(string $field, string $default = '', int $max = 1000): string
+    {
+        $value = $this->has($field) ? $this->object->{$field} : $default;
+        if (! is_string($value)) {
+            throw Malformed::wrongType($this->at($field), 'text', $value);
+        }
+
+        return strlen($value) <= $max || mb_strlen($value) <= $max ? $value : throw Malformed::outOfRange($this->at($field), "at most $max characters", $value);
+    }
+
+    /** An exact number as text; whether it can be read is a finding, not an error. @throws Malformed */
+    public function exact(string $field, string $default): string
+    {
+        return $this->string($field, $default, 200);
+    }
+
+    /** @throws Malformed */
+    public function id(string $field = 'id'): string
+    {
+        $this->need($field);
+
+        return self::asId($this->object->{$field}, $this->at($field));
+    }
+
+    /** @throws Malformed */
+    public static function asId(mixed $value, string $path): string
+    {
+        if (! is_string($value)) {
+            throw Malformed::wrongType($path, 'an identifier as text', $value);
+        }
+        if (ctype_alnum($value) && strlen($value) <= 255) {
+            return $value;
+        }
+
+        return preg_match('/^[^\s\p{Cc}]([^\p{Cc}]*[^\s\p{Cc}])?$/uD', $value) === 1 && mb_strlen($value) <= 255
+            ? $value
+            : throw Malformed::outOfRange($path, 'an identifier of 1 to 255 characters without control characters or outer spaces', $value);
+    }
+
+    /** @throws Malformed */
+    public function uuid(string $field = 'id'): string
+    {
+        $this->need($field);
+
+        return self::asUuid($this->object->{$field}, $this->at($field));
+    }
+
+    /** @throws Malformed */
+    public static function asUuid(mixed $value, string $path): string
+    {
+        return is_string($value) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) === 1
+            ? $value
+            : throw Malformed::outOfRange($path, 'a UUID in lower case', $value);
+    }
+
+    /** @throws Malformed */
+    public function bool(string $field, bool $default): bool
+    {
+        $value = $this->has($field) ? $this->object->{$field} : $default;
+
+        return is_bool($value) ? $value : throw Malformed::wrongType($this->at($field), 'true or false', $value);
+    }
+
+    /** @throws Malformed */
+    public function int(string $field, int $default, int $min, int $max): int
+    {
+        $value = $this->has($field) ? $this->object->{$field} : $default;
+        if (is_float($value) && $value === floor($value) && abs($value) < 1e15) {
+            $value = (int) $value; // 1.0 is an integer in JSON Schema
+        }
+        if (! is_int($value)) {
+            throw Malformed::wrongType($this->at($field), 'a whole number', $value);
+        }
+
+        return $value >= $min && $value <= $max ? $value : throw Malformed::outOfRange($this->at($field), "a whole number from $min to $max", $value);
+    }
+
+    /** @throws Malformed */
+    public function intOrNull(string $field, ?int $default, int $min, int $max): ?int
+    {
+        $value = $this->has($field) ? $this->object->{$field} : $default;
+
+        return $value === null ? null : $this->int($field, $this->has($field) ? 0 : (int) $default, $min, $max);
+    }
+
+    /**
+     * A JSON number with at most four decimals, as its decimal text.
+     *
+     * @throws Malformed
+     */
+    public function decimal(string $field, string $max): string
+    {
+        $value = $this->object->{$field} ?? null;
+        if (! is_int($value) && ! is_float($value)) {
+            throw Malformed::wrongType($this->at($field), 'a number', $value);
+        }
+        $text = is_int($value) ? (string) $value : (string) json_encode($value);
+        if (preg_match('/^\d+(\.\d{1,4})?$/D', $text) !== 1 || $value > (float) $max) {
+            throw Malformed::outOfRange($this->at($field), "a number from 0 to $max with at most 4 decimals", $value);
+        }
+
+        return $text;
+    }
+
+    /**
+     * @param  list<string>  $allowed
+     *
+     * @throws Malformed
+     */
+    public function oneOf(string $field, array $allowed, string $default): string
+    {
+        $value = $this->has($field) ? $this->object->{$field} : $default;
+
+        return is_string($value) && in_array($value, $allowed, true) ? $value : throw Malformed::notOneOf($this->at($field), $allowed, $value);
+    }
+
+    /**
+     * @return list<mixed>
+     *
+     * @throws Malformed
+     */
+    public function list(string $field, int $max = 1000): array
+    {
+        $value = $this->has($field) ? $this->object->{$field} : [];
+        if (! is_array($value)) {
+            throw Malformed::wrongType($this->at($field), 'a list', $value);
+        }
+
+        return count($value) <= $max ? array_values($value) : throw Malformed::outOfRange($this->at($field), "at most $max entries", count($value));
+    }
+
+    /**
+     * @param  list<string>  $known
+     *
+     * @throws Malformed
+     */
+    public function object(string $field, array $known): self
+    {
+        return self::of($this->has($field) ? $this->object->{$field} : new \stdClass, $this->at($field), $known);
+    }
+
+    private static function escape(string $field): string
+    {
+        return str_replace(['~', '/'], ['~0', '~1'], $field);
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Json;
+
+/** JSON in and out. Objects stay objects, so that an empty one and the key "0" survive. */
+final class Json
+{
+    private const DEPTH = 128;
+
+    /** @throws Malformed with line and column when it is no JSON */
+    public static function decode(string $text): mixed
+    {
+        $value = json_decode($text, false, self::DEPTH);
+
+        return json_last_error() === JSON_ERROR_NONE ? $value : throw self::problem($text);
+    }
+
+    public static function encode(mixed $value): string
+    {
+        return json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+    }
+
+    public static function pretty(mixed $value): string
+    {
+        return json_encode($value, JSON_PRETTY_PRINT | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);
+    }
+
+    /** A deep copy that shares nothing. */
+    public static function copy(mixed $value): mixed
+    {
+        return match (true) {
+            is_array($value) => array_map(self::copy(...), $value),
+            $value instanceof \stdClass => (object) array_map(self::copy(...), get_object_vars($value)),
+            default => $value,
+        };
+    }
+
+    private static function problem(string $text): Malformed
+    {
+        return match (json_last_error()) {
+            JSON_ERROR_DEPTH => Malformed::tooDeep(self::DEPTH),
+            JSON_ERROR_UTF8 => Malformed::notUtf8(),
+            default => self::locate($text),
+        };
+    }
+
+    /** The longest run of good tokens ends where the problem is. */
+    private static function locate(string $text): Malformed
+    {
+        $offset = SyntaxScan::firstProblem($text);
+        $before = substr($text, 0, $offset);
+        $line = substr_count($before, "\n") + 1;
+        $start = strrpos($before, "\n");
+        $near = trim(mb_strcut($text, $offset, 20));
+
+        return Malformed::syntax($line, $offset - ($start === false ? -1 : $start), $near === '' ? 'the end' : "\"$near\"");
+    }
+}

@@ -1,0 +1,140 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Numbers;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigInteger;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+
+/** Exact numbers as they stand in our JSON: "3/4", "0.1", "-2", "6.02e23". */
+final class Exact
+{
+    /** Digits and exponents beyond this are refused: nobody means them, and they cost time. */
+    private const LIMIT = 400;
+
+    /** @var array<string, BigRational> read before; only short texts, at most 1,000 of them */
+    private static array $read = [];
+
+    /** @return BigRational|null null when the text is no exact number */
+    public static function read(string $text): ?BigRational
+    {
+        if (isset(self::$read[$text])) {
+            return self::$read[$text];
+        }
+        if (strlen($text) > self::LIMIT || preg_match('~^-?\d+(?:\.\d+)?(?:[eE]([+-]?\d{1,4})|/0*[1-9]\d*)?$~D', $text, $m) !== 1 || abs((int) ($m[1] ?? 0)) > self::LIMIT) {
+            return null;
+        }
+        [$top, $bottom] = [...explode('/', $text), '1'];
+        $value = BigRational::of($top)->dividedBy($bottom)->simplified();
+        if (strlen($text) <= 12 && count(self::$read) < 1000) {
+            self::$read[$text] = $value;
+        }
+
+        return $value;
+    }
+
+    /** @throws \LogicException on text that is no exact number: for constants and for what was checked before */
+    public static function of(string $text): BigRational
+    {
+        return self::read($text) ?? throw new \LogicException("Not an exact number: $text");
+    }
+
+    public static function zero(): BigRational
+    {
+        return self::of('0');
+    }
+
+    public static function one(): BigRational
+    {
+        return self::of('1');
+    }
+
+    public static function text(BigRational $value): string
+    {
+        return (string) $value->simplified();
+    }
+
+    /** The finite decimal, or null when there is none (1/3). */
+    public static function decimal(BigRational $value): ?string
+    {
+        $value = $value->simplified();
+        $rest = $value->getDenominator();
+        $scale = 0;
+        foreach ([2, 5] as $prime) {
+            for ($times = 0; $rest->remainder($prime)->isZero(); $times++) {
+                $rest = $rest->quotient($prime);
+            }
+            $scale = max($scale, $times);
+        }
+
+        return $rest->isEqualTo(1) ? (string) $value->toScale($scale) : null;
+    }
+
+    /** Rounds half away from zero to a multiple of $step, which is above zero. */
+    public static function toStep(BigRational $value, BigRational $step): BigRational
+    {
+        $steps = $value->dividedBy($step)->simplified();
+        if ($steps->getDenominator()->isEqualTo(1)) {
+            return $value->simplified();
+        }
+
+        return $steps->toScale(0, RoundingMode::HALF_UP)->toBigRational()->multipliedBy($step)->simplified();
+    }
+
+    /** Rounds half away from zero to $places decimals. */
+    public static function toPlaces(BigRational $value, int $places): BigDecimal
+    {
+        return $value->toScale($places, RoundingMode::HALF_UP);
+    }
+
+    /** Rounds half away from zero to $figures significant figures. */
+    public static function toFigures(BigRational $value, int $figures): BigDecimal
+    {
+        if ($value->isZero()) {
+            return BigDecimal::zero();
+        }
+        $rounded = $value->toScale(0, RoundingMode::DOWN);
+        $places = $figures - self::magnitude($value, $rounded->abs());
+        $scaled = $value->multipliedBy(self::tenTo($places))->toScale(0, RoundingMode::HALF_UP);
+        $exact = $scaled->toBigRational()->dividedBy(self::tenTo($places));
+
+        return $exact->toScale(max(0, $figures - self::magnitude($exact, $exact->toScale(0, RoundingMode::DOWN)->abs())), RoundingMode::HALF_UP);
+    }
+
+    /** As a JSON number: an integer where it is one. */
+    public static function number(BigRational $value): int|float
+    {
+        $value = $value->simplified();
+        if ($value->getDenominator()->isEqualTo(1) && $value->getNumerator()->abs()->isLessThan(1_000_000_000_000_000)) {
+            return $value->getNumerator()->toInt();
+        }
+        $float = (float) (string) $value->toScale(12, RoundingMode::HALF_UP);
+
+        return $float === floor($float) && abs($float) < 1e15 ? (int) $float : $float;
+    }
+
+    /** Digits before the decimal point; 0 or less when the value is below 1 (0.012 gives -1). */
+    private static function magnitude(BigRational $value, BigDecimal $whole): int
+    {
+        if (! $whole->isZero()) {
+            return strlen((string) $whole->toBigInteger());
+        }
+        $places = 0;
+        $value = $value->abs();
+        while ($value->multipliedBy(self::tenTo($places + 1))->isLessThan(1)) {
+            $places++;
+        }
+
+        return -$places;
+    }
+
+    private static function tenTo(int $places): BigRational
+    {
+        $power = BigRational::of(BigInteger::ten()->power(abs($places)));
+
+        return $places >= 0 ? $power : $power->reciprocal();
+    }
+}

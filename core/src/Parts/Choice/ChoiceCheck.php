@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Choice;
+
+use WideQuarry\Content\RichText;
+use WideQuarry\Finding;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Unready;
+use WideQuarry\Scoring\Scheme;
+
+/** What an author should mend in a choice. */
+final class ChoiceCheck
+{
+    /** @return list<Finding> */
+    public function findings(Part $part, ChoiceSettings $settings): array
+    {
+        $at = "$part->path/settings/options";
+        $findings = [];
+        if (count($settings->options) < 2) {
+            $findings[] = Finding::blocking('choice.too_few_options', $at, 'A choice needs at least two options.');
+        }
+        $words = [];
+        foreach ($settings->options as $i => $option) {
+            $text = RichText::read($option['html'])->html();
+            if ($text === '') {
+                $findings[] = Finding::blocking('choice.empty_option', "$at/$i/html", 'This option is empty. Write it or take it away.');
+            } elseif (isset($words[$text])) {
+                $findings[] = Finding::blocking('choice.equal_options', "$at/$i/html", 'This option is the same as another one.', ['same_as' => $words[$text]]);
+            }
+            $words[$text] ??= $option['id'];
+        }
+        if ($settings->max !== null && $settings->min > $settings->max) {
+            $findings[] = Finding::blocking('choice.min_above_max', "$part->path/settings/min", "At least $settings->min and at most $settings->max cannot both hold.");
+        }
+
+        return [...$findings, ...$this->key($part, $settings)];
+    }
+
+    /** @return list<Finding> */
+    private function key(Part $part, ChoiceSettings $settings): array
+    {
+        $findings = [];
+        $best = Exact::zero();
+        $right = 0;
+        $seen = [];
+        foreach ($part->key->rules as $rule) {
+            $on = is_string($rule->on) ? $rule->on : '';
+            if (! in_array($on, $settings->ids(), true)) {
+                $findings[] = Finding::blocking('key.unknown_option', "$rule->path/on", "The key names \"$on\", but there is no such option.");
+            } elseif (isset($seen["=$on"])) {
+                $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", 'Two rules name this option; the first one counts.');
+            }
+            $seen["=$on"] = true;
+            try {
+                $credit = $rule->credit();
+            } catch (Unready) {
+                continue; // found by the check of every key
+            }
+            $right += $credit->isPositive() ? 1 : 0;
+            $best = $settings->max === 1 ? ($credit->isGreaterThan($best) ? $credit : $best) : ($credit->isPositive() ? $best->plus($credit) : $best);
+        }
+        $path = "$part->path/key/rules";
+        if ($part->scheme !== Scheme::Person && $right === 0) {
+            $findings[] = Finding::blocking('key.nothing_right', $path, 'No option is marked as right.');
+        } elseif ($part->scheme === Scheme::Weights && $best->isLessThan(1)) {
+            $findings[] = Finding::warning('key.full_credit_out_of_reach', $path, 'No answer earns all the points.', ['best' => Exact::text($best)]);
+        } elseif ($settings->max !== null && $right > $settings->max && $part->scheme !== Scheme::Weights) {
+            $findings[] = Finding::blocking('choice.more_right_than_max', "$part->path/settings/max", "$right options are right, but at most $settings->max may be chosen.");
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,147 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Choice;
+
+use WideQuarry\Content\Tree;
+use WideQuarry\Json\Fields;
+use WideQuarry\Parts\PartKind;
+use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Key;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Rule;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Circumstances;
+use WideQuarry\Scoring\PartOutcome;
+use WideQuarry\Scoring\Picks;
+use WideQuarry\Scoring\Scheme;
+
+/** The learner picks one or several options. Response: {"chosen": ["a"]}. */
+final class ChoiceKind implements PartKind
+{
+    public function name(): string
+    {
+        return 'choice';
+    }
+
+    public function isInline(): bool
+    {
+        return false;
+    }
+
+    public function readSettings(mixed $json, string $path): ChoiceSettings
+    {
+        return ChoiceSettings::read($json, $path);
+    }
+
+    public function readOn(mixed $json, string $path): string
+    {
+        return Fields::asId($json, $path);
+    }
+
+    public function schemes(): array
+    {
+        return Scheme::FOR_SEVERAL;
+    }
+
+    public function usualScheme(object $settings): Scheme
+    {
+        return self::settings($settings)->max === 1 ? Scheme::Weights : Scheme::All;
+    }
+
+    public function takesCost(): bool
+    {
+        return true;
+    }
+
+    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    {
+        $settings = self::settings($part->settings);
+        $chosen = $response->chosen ?? null;
+        if (! is_array($chosen) || ! self::areTexts($chosen)) {
+            return PartOutcome::unreadable('response.shape', 'The response to a choice is {"chosen": [option ids]}.');
+        }
+        $given = array_values(array_unique($chosen));
+        $unknown = array_values(array_diff($given, $settings->ids()));
+        if ($unknown !== []) {
+            return PartOutcome::unreadable('choice.unknown_option', "There is no option \"$unknown[0]\".");
+        }
+        $count = count($given);
+        if ($count === 0) {
+            return PartOutcome::unanswered();
+        }
+        if ($settings->max !== null && $count > $settings->max) {
+            return PartOutcome::unreadable('choice.too_many', "At most $settings->max may be chosen; $count were.");
+        }
+        if ($count < $settings->min) {
+            return PartOutcome::unreadable('choice.too_few', "At least $settings->min must be chosen; $count were.");
+        }
+
+        return $part->scheme === Scheme::Person ? PartOutcome::needsMarking() : Picks::score($part, $given, $settings->ids(), fn (Rule $rule): string => is_string($rule->on) ? $rule->on : '');
+    }
+
+    public function present(Part $part, Circumstances $in, Seed $seed): array
+    {
+        $settings = self::settings($part->settings);
+        $options = $settings->shuffle ? $this->shuffled($settings, $part, $seed) : $settings->options;
+
+        return [
+            'options' => array_map(fn (array $option): array => ['id' => $option['id'], 'body' => Tree::of($option['html'], $in->roll->written)], $options),
+            'min' => $settings->min, 'max' => $settings->max, 'layout' => $settings->layout, 'columns' => $settings->columns, 'labels' => $settings->labels,
+        ];
+    }
+
+    public function onPaper(Part $part, array $presented, Paper $paper): string
+    {
+        return (new ChoiceOnPaper)->part($presented, $paper);
+    }
+
+    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    {
+        return (new ChoiceOnPaper)->answers($part, $presented, $in, $paper);
+    }
+
+    public function check(Part $part, Circumstances $in): array
+    {
+        return (new ChoiceCheck)->findings($part, self::settings($part->settings));
+    }
+
+    public function texts(Part $part): array
+    {
+        return array_column(self::settings($part->settings)->options, 'html');
+    }
+
+    /**
+     * Fixed options keep their place; the others change theirs.
+     *
+     * @return list<array{id: string, html: string, fixed: bool}>
+     */
+    private function shuffled(ChoiceSettings $settings, Part $part, Seed $seed): array
+    {
+        $loose = $seed->stream('shuffle', $part->id)->shuffled(array_values(array_filter($settings->options, fn (array $option): bool => ! $option['fixed'])));
+        $shown = [];
+        foreach ($settings->options as $option) {
+            $shown[] = $option['fixed'] ? $option : array_shift($loose);
+        }
+
+        return array_values(array_filter($shown));
+    }
+
+    /**
+     * @param  array<mixed>  $values
+     *
+     * @phpstan-assert-if-true array<string> $values
+     */
+    private static function areTexts(array $values): bool
+    {
+        return array_filter($values, fn (mixed $value): bool => ! is_string($value)) === [];
+    }
+
+    private static function settings(object $settings): ChoiceSettings
+    {
+        assert($settings instanceof ChoiceSettings);
+
+        return $settings;
+    }
+}

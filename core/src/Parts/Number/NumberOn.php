@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Number;
+
+use Brick\Math\BigRational;
+use WideQuarry\Answer\NumberReading;
+use WideQuarry\Interchange\Qti30\Credit;
+use WideQuarry\Json\Fields;
+use WideQuarry\Question\Value;
+use WideQuarry\Variables\Roll;
+use WideQuarry\Variables\Show;
+
+/** What a typed number must be for a rule to match: a value, one of a set, within a range, or anything else. */
+final readonly class NumberOn
+{
+    /** @param  list<Value>  $values */
+    private function __construct(public string $answer, private array $values, private ?Value $from, private ?Value $to, private string $ends, private ?Tolerance $tolerance)
+    {
+    }
+
+    /** @throws \WideQuarry\Json\Malformed */
+    public static function read(mixed $json, string $path): self
+    {
+        $fields = Fields::of($json, $path, ['answer', 'value', 'values', 'from', 'to', 'ends', 'tolerance'])->need('answer');
+        $answer = $fields->oneOf('answer', ['value', 'set', 'range', 'otherwise'], '');
+        $values = $fields->has('value') && $answer === 'value' ? [Value::read($fields->raw('value'), "$path/value")] : [];
+        foreach ($fields->list('values', 200) as $i => $value) {
+            $values[] = Value::read($value, "$path/values/$i");
+        }
+        $end = fn (string $name): ?Value => $fields->raw($name) === null ? null : Value::read($fields->raw($name), "$path/$name");
+
+        return new self($answer, $values, $end('from'), $end('to'), $fields->oneOf('ends', ['both', 'from', 'to', 'none'], 'both'), $fields->has('tolerance') ? Tolerance::read($fields->raw('tolerance'), "$path/tolerance") : null);
+    }
+
+    /** @return list<string> the values as they were written */
+    public function sources(): array
+    {
+        return array_map(fn (Value $value): string => $value->source(), array_values(array_filter([...$this->values, $this->from, $this->to])));
+    }
+
+    /** @throws \WideQuarry\Variables\RollProblem */
+    public function matches(NumberReading $given, Roll $roll): bool
+    {
+        $value = $given->value ?? throw new \LogicException('An unreadable number is not compared.');
+
+        return match ($this->answer) {
+            'range' => $this->inRange($value, $roll),
+            'otherwise' => true,
+            default => array_filter($this->values, fn (Value $key): bool => $this->tolerance === null ? $value->isEqualTo($key->number($roll)) : $this->tolerance->accepts($key->number($roll), $given, $roll)) !== [],
+        };
+    }
+
+    /** As it stands on a key: "2.65 ± 0.05", "from 3 to 4". @throws \WideQuarry\Variables\RollProblem */
+    public function inWords(Roll $roll, string $language): string
+    {
+        $write = fn (?Value $value): string => $value === null ? '' : Show::plain()->write($value->number($roll), $language);
+        if ($this->answer === 'range') {
+            $without = match ($this->ends) {
+                'both' => '',
+                'from' => ', without the end',
+                'to' => ', without the beginning',
+                default => ', without the ends',
+            };
+
+            return trim(($this->from === null ? 'up to ' : 'from '.$write($this->from).' ').($this->to === null ? 'on' : ($this->from === null ? '' : 'to ').$write($this->to))).$without;
+        }
+
+        return $this->answer === 'otherwise' ? 'any other number' : implode(' / ', array_map($write, $this->values)).($this->tolerance?->inWords($roll, $language) ?? '');
+    }
+
+    public function isEmpty(): bool
+    {
+        return match ($this->answer) {
+            'range' => $this->from === null && $this->to === null,
+            'otherwise' => false,
+            default => $this->values === [],
+        };
+    }
+
+    /**
+     * Every value that has to be readable.
+     *
+     * @return list<Value>
+     */
+    public function values(): array
+    {
+        return array_values(array_filter([...$this->values, $this->from, $this->to, $this->tolerance?->usesWidth() === true ? $this->tolerance->width : null]));
+    }
+
+    private function inRange(BigRational $value, Roll $roll): bool
+    {
+        $from = $this->from?->number($roll);
+        $to = $this->to?->number($roll);
+        $above = $from === null || $value->isGreaterThan($from) || (in_array($this->ends, ['both', 'from'], true) && $value->isEqualTo($from));
+
+        return $above && ($to === null || $value->isLessThan($to) || (in_array($this->ends, ['both', 'to'], true) && $value->isEqualTo($to)));
+    }
+
+    public function asksForWriting(): bool
+    {
+        return $this->tolerance?->written === true;
+    }
+
+    /**
+     * The condition in QTI's expressions.
+     *
+     * @throws \WideQuarry\Variables\RollProblem
+     */
+    public function toQti(string $variable, Roll $roll): ?string
+    {
+        $base = fn (BigRational $value): string => '<qti-base-value base-type="float">'.Credit::float($value).'</qti-base-value>';
+        if ($this->answer === 'range') {
+            $tests = [];
+            if ($this->from !== null) {
+                $name = in_array($this->ends, ['both', 'from'], true) ? 'qti-gte' : 'qti-gt';
+                $tests[] = "<$name>$variable".$base($this->from->number($roll))."</$name>";
+            }
+            if ($this->to !== null) {
+                $name = in_array($this->ends, ['both', 'to'], true) ? 'qti-lte' : 'qti-lt';
+                $tests[] = "<$name>$variable".$base($this->to->number($roll))."</$name>";
+            }
+
+            return count($tests) === 2 ? '<qti-and>'.implode('', $tests).'</qti-and>' : $tests[0] ?? null;
+        }
+        $open = $this->tolerance?->toQti($roll) ?? ['qti-equal', 'tolerance-mode="exact"'];
+        $tests = array_map(fn (Value $value): string => "<$open[0] $open[1]>$variable".$base($value->number($roll))."</$open[0]>", $this->values);
+
+        return count($tests) > 1 ? '<qti-or>'.implode('', $tests).'</qti-or>' : $tests[0] ?? null;
+    }
+}

@@ -1,0 +1,93 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Number;
+
+use Brick\Math\BigRational;
+use WideQuarry\Answer\NumberReading;
+use WideQuarry\Interchange\Qti30\Credit;
+use WideQuarry\Json\Fields;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\Value;
+use WideQuarry\Variables\Roll;
+use WideQuarry\Variables\Show;
+
+/** How far a response may sit from the key. */
+final readonly class Tolerance
+{
+    private function __construct(private ToleranceKind $kind, public Value $width, private int $digits, public bool $written)
+    {
+    }
+
+    /** @throws \WideQuarry\Json\Malformed */
+    public static function read(mixed $json, string $path): self
+    {
+        $fields = Fields::of($json, $path, ['kind', 'width', 'digits', 'written'])->need('kind');
+        $kind = ToleranceKind::from($fields->oneOf('kind', array_column(ToleranceKind::cases(), 'value'), ''));
+
+        return new self($kind, Value::read($fields->has('width') ? $fields->raw('width') : '0', "$path/width"), $fields->int('digits', $kind === ToleranceKind::Figures ? 3 : 2, 0, 30), $fields->bool('written', false));
+    }
+
+    public function usesWidth(): bool
+    {
+        return $this->kind === ToleranceKind::Absolute || $this->kind === ToleranceKind::Percent;
+    }
+
+    /** @throws \WideQuarry\Variables\RollProblem */
+    public function inWords(Roll $roll, string $language): string
+    {
+        $width = fn (): string => Show::plain()->write($this->width->number($roll), $language);
+
+        return match ($this->kind) {
+            ToleranceKind::Absolute => ' ± '.$width(),
+            ToleranceKind::Percent => ' ± '.$width().' %',
+            ToleranceKind::Places => ' to '.($this->digits === 1 ? '1 decimal' : "$this->digits decimals"),
+            ToleranceKind::Figures => ' to '.($this->digits === 1 ? '1 figure' : "$this->digits figures"),
+        };
+    }
+
+    /**
+     * The edge counts as inside.
+     *
+     * @throws \WideQuarry\Variables\RollProblem
+     */
+    public function accepts(BigRational $key, NumberReading $given, Roll $roll): bool
+    {
+        $value = $given->value ?? throw new \LogicException('An unreadable number is not compared.');
+        $near = match ($this->kind) {
+            ToleranceKind::Absolute => $value->minus($key)->abs()->isLessThanOrEqualTo($this->width->number($roll)->abs()),
+            ToleranceKind::Percent => $value->minus($key)->abs()->isLessThanOrEqualTo($key->abs()->multipliedBy($this->width->number($roll)->abs())->dividedBy(100)),
+            ToleranceKind::Places => Exact::toPlaces($value, $this->digits)->isEqualTo(Exact::toPlaces($key, $this->digits)),
+            ToleranceKind::Figures => Exact::toFigures($value, max(1, $this->digits))->isEqualTo(Exact::toFigures($key, max(1, $this->digits))),
+        };
+
+        return $near && (! $this->written || $this->writtenSo($given));
+    }
+
+    private function writtenSo(NumberReading $given): bool
+    {
+        return match ($this->kind) {
+            ToleranceKind::Places => $given->places === $this->digits,
+            ToleranceKind::Figures => $given->figures === $this->digits,
+            default => true,
+        };
+    }
+
+    /**
+     * Element and attributes of QTI's comparison.
+     *
+     * @return array{string, string}
+     *
+     * @throws \WideQuarry\Variables\RollProblem
+     */
+    public function toQti(Roll $roll): array
+    {
+        return match ($this->kind) {
+            ToleranceKind::Absolute => ['qti-equal', 'tolerance-mode="absolute" tolerance="'.Credit::float($this->width->number($roll)->abs()).'"'],
+            ToleranceKind::Percent => ['qti-equal', 'tolerance-mode="relative" tolerance="'.Credit::float($this->width->number($roll)->abs()).'"'],
+            ToleranceKind::Places => ['qti-equal-rounded', "rounding-mode=\"decimalPlaces\" figures=\"$this->digits\""],
+            ToleranceKind::Figures => ['qti-equal-rounded', "rounding-mode=\"significantFigures\" figures=\"$this->digits\""],
+        };
+    }
+}

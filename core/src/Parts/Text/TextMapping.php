@@ -1,0 +1,177 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Text;
+
+use Brick\Math\BigRational;
+use WideQuarry\Answer\TypedOn;
+use WideQuarry\Interchange\Qti30\Credit;
+use WideQuarry\Interchange\Qti30\Declaration;
+use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Interchange\Qti30\Marking;
+use WideQuarry\Interchange\Qti30\WriteContext;
+use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\TypedChain;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Rule;
+
+/** qti-text-entry-interaction over a string. */
+final class TextMapping implements KindMapping
+{
+    public function kind(): string
+    {
+        return 'text';
+    }
+
+    public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
+    {
+        return $interaction->localName === 'qti-text-entry-interaction' && ($declaration === null || ($declaration->baseType === 'string' && $declaration->cardinality === 'single'));
+    }
+
+    public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): ?\stdClass
+    {
+        $part = $marking === null || $declaration === null ? (object) ['kind' => 'text', 'points' => 1, 'settings' => new \stdClass, 'key' => (object) ['rules' => []], 'scoring' => (object) ['scheme' => 'person']] : match ($marking->by) {
+            'correct' => $this->matched($declaration, $marking),
+            'map' => $this->mapped($declaration),
+            'chain' => TypedChain::read('text', $marking, $this->condition(...)),
+        };
+        if ($part !== null) {
+            $width = (int) $interaction->getAttribute('expected-length');
+            $part->settings = (object) array_filter(['width' => min(200, $width), 'placeholder' => $interaction->getAttribute('placeholder-text')]);
+        }
+
+        return $part;
+    }
+
+    public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof TextSettings);
+        /** @var array<string, array{string, string}> $losses */
+        $losses = [];
+        $test = function (Rule $rule) use ($response, $in, $settings, &$losses): ?string {
+            assert($rule->on instanceof TypedOn);
+            $ignoreCase = $rule->on->case === null ? $in->normalise->overriddenBy($settings->normalise)->is('case', 'ignore') : $rule->on->case === 'ignore';
+
+            return $this->test($rule->on, $response, $in, $ignoreCase, $losses);
+        };
+        $processing = TypedChain::write($part, $response, $test);
+        $best = null;
+        foreach ($part->key->rules as $rule) {
+            $best = $rule->on instanceof TypedOn && $rule->on->answer === 'is' && $rule->on->texts !== [] && $rule->credit()->isPositive() ? $best ?? $rule->on->texts[0]->words($in->roll, $in->language) : $best;
+        }
+        $correct = $best === null ? '' : '<qti-correct-response><qti-value>'.Xml::escape($best).'</qti-value></qti-correct-response>';
+        $placeholder = $settings->placeholder === '' ? '' : ' placeholder-text="'.Xml::escape($settings->placeholder).'"';
+
+        return new WrittenPart(
+            "<qti-response-declaration identifier=\"$response\" cardinality=\"single\" base-type=\"string\">$correct</qti-response-declaration>",
+            "<qti-text-entry-interaction response-identifier=\"$response\" expected-length=\"$settings->width\"$placeholder/>", $processing, array_values($losses), TypedChain::matches($part, $test),
+        );
+    }
+
+    /** @param  array<string, array{string, string}>  $losses */
+    private function test(TypedOn $on, string $response, WriteContext $in, bool $ignoreCase, array &$losses): ?string
+    {
+        $variable = "<qti-variable identifier=\"$response\"/>";
+        $sensitive = $ignoreCase ? 'false' : 'true';
+        $words = array_map(fn ($text): string => '<qti-base-value base-type="string">'.Xml::escape($text->words($in->roll, $in->language)).'</qti-base-value>', $on->texts);
+        $joined = fn (string $by, string $each): string => count($words) === 1 ? str_replace('%', $words[0], $each) : "<$by>".implode('', array_map(fn (string $word): string => str_replace('%', $word, $each), $words))."</$by>";
+        if ($words === [] && $on->answer !== 'shape') {
+            return null;
+        }
+        if (in_array($on->answer, ['holds', 'holds_any', 'holds_all'], true)) {
+            $losses['holds'] = ['text.word_bounds', 'QTI looks for letters, not whole words: an answer that only contains the letters will be accepted there.'];
+        }
+        if ($on->answer === 'slips') {
+            $losses['slips'] = ['text.slips', 'Answers with slips of spelling cannot be accepted in QTI; only the words as they stand earn this credit there.'];
+        }
+        if ($on->answer === 'shape' && $ignoreCase && preg_match('/[a-z]/i', $on->pattern) === 1) {
+            $losses['shape_case'] = ['text.pattern_case', 'Shapes in QTI tell capitals from small letters; this one does not.'];
+        }
+        if ($on->answer === 'shape' && ! $on->anchored) {
+            $losses['shape'] = ['text.pattern', 'A shape that may stand anywhere in the answer is written with anything before and after it.'];
+        }
+
+        return match ($on->answer) {
+            'is', 'slips' => $joined('qti-or', "<qti-string-match case-sensitive=\"$sensitive\">$variable%</qti-string-match>"),
+            'holds', 'holds_any' => $joined('qti-or', "<qti-substring case-sensitive=\"$sensitive\">%$variable</qti-substring>"),
+            'holds_all' => $joined('qti-and', "<qti-substring case-sensitive=\"$sensitive\">%$variable</qti-substring>"),
+            'shape' => '<qti-pattern-match pattern="'.Xml::escape($on->anchored ? $on->pattern : ".*($on->pattern).*").'">'.$variable.'</qti-pattern-match>',
+            default => null,
+        };
+    }
+
+    /** @return array<string, mixed>|null */
+    private function condition(\DOMElement $test): ?array
+    {
+        if ($test->localName === 'qti-pattern-match') {
+            return ['answer' => 'shape', 'pattern' => $test->getAttribute('pattern'), 'case' => 'keep'];
+        }
+        if ($test->localName === 'qti-substring') { // letters anywhere, not whole words
+            $letters = Xml::child($test, 'qti-base-value')->textContent ?? '';
+
+            return ['answer' => 'shape', 'pattern' => preg_quote($letters), 'anchored' => false, 'case' => $test->getAttribute('case-sensitive') === 'false' ? 'ignore' : 'keep'];
+        }
+        if ($test->localName === 'qti-or') {
+            return $this->anyOf(Xml::children($test));
+        }
+        $value = Xml::child($test, 'qti-base-value');
+        if ($value === null || ! in_array($test->localName, ['qti-string-match', 'qti-match'], true) || $test->getAttribute('substring') === 'true') {
+            return null;
+        }
+
+        return ['answer' => 'is', 'text' => [$value->textContent], 'case' => $test->localName === 'qti-string-match' && $test->getAttribute('case-sensitive') === 'false' ? 'ignore' : 'keep'];
+    }
+
+    /**
+     * Several wordings of one rule.
+     *
+     * @param  list<\DOMElement>  $tests
+     * @return array<string, mixed>|null
+     */
+    private function anyOf(array $tests): ?array
+    {
+        $words = [];
+        $cases = [];
+        foreach ($tests as $test) {
+            $on = $this->condition($test);
+            if ($on === null || $on['answer'] !== 'is' || ! is_array($on['text'])) {
+                return null;
+            }
+            $words = [...$words, ...$on['text']];
+            $cases[] = $on['case'];
+        }
+
+        return $words === [] || count(array_unique($cases, SORT_REGULAR)) > 1 ? null : ['answer' => 'is', 'text' => $words, 'case' => $cases[0]];
+    }
+
+    private function matched(Declaration $declaration, Marking $marking): ?\stdClass
+    {
+        return $declaration->correct === [] ? null : $this->part(Exact::read($marking->points) ?? Exact::one(), [['id' => 'r1', 'on' => (object) ['answer' => 'is', 'text' => [$declaration->correct[0]], 'case' => 'keep'], 'credit' => '1']], '0');
+    }
+
+    private function mapped(Declaration $declaration): ?\stdClass
+    {
+        $values = array_map(fn (array $entry): BigRational => Exact::read($entry['value']) ?? Exact::zero(), $declaration->map ?? []);
+        $points = array_reduce($values, fn (BigRational $best, BigRational $value): BigRational => $value->isGreaterThan($best) ? $value : $best, Exact::zero());
+        $points = $declaration->upper === null ? $points : Exact::read($declaration->upper) ?? $points;
+        if (! $points->isPositive()) {
+            return null;
+        }
+        $rules = [];
+        foreach ($declaration->map ?? [] as $i => $entry) {
+            $rules[] = ['id' => 'r'.($i + 1), 'on' => (object) ['answer' => 'is', 'text' => [$entry['key']], 'case' => $entry['sensitive'] ? 'keep' : 'ignore'], 'credit' => Credit::share($entry['value'], $points)];
+        }
+
+        return $this->part($points, $rules, Credit::share($declaration->default, $points));
+    }
+
+    /** @param  list<array<string, mixed>>  $rules */
+    private function part(BigRational $points, array $rules, string $default): \stdClass
+    {
+        return (object) ['kind' => 'text', 'points' => Credit::points($points), 'settings' => new \stdClass, 'key' => (object) ['rules' => $rules, 'default' => $default], 'scoring' => (object) ['scheme' => 'weights']];
+    }
+}

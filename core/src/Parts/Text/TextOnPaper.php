@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Text;
+
+use WideQuarry\Answer\TypedOn;
+use WideQuarry\Printing\Answer;
+use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Value;
+use WideQuarry\Scoring\Circumstances;
+
+/** A line in the text, or ruled lines below it. */
+final class TextOnPaper
+{
+    /** Handwriting takes more room than type. */
+    private const HAND = 0.75;
+
+    /** @param  array<mixed>  $presented */
+    public function part(array $presented, Paper $paper): string
+    {
+        $lines = is_int($presented['lines'] ?? null) ? $presented['lines'] : 1;
+        $width = is_int($presented['width'] ?? null) ? $presented['width'] : 20;
+
+        return $lines > 1 ? '<div class="rules">'.$paper->lines($lines).'</div>' : Paper::line(min(34.0, max(4.0, $width * self::HAND * $paper->settings->room())));
+    }
+
+    /**
+     * @param  array<mixed>  $presented
+     * @return list<Answer>
+     */
+    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    {
+        $answers = [];
+        foreach ($part->key->rules as $rule) {
+            $on = $rule->on;
+            if (! $on instanceof TypedOn || ! $rule->credit()->isPositive()) {
+                continue;
+            }
+            $words = implode(' / ', array_map(fn (Value $text): string => Paper::text($text->words($in->roll, $in->language)), $on->texts));
+            $answers[] = new Answer(match ($on->answer) {
+                'is' => $words,
+                'holds' => "has “{$words}” in it",
+                'holds_all' => "has all of: $words",
+                'holds_any' => "has one of: $words",
+                'slips' => "$words, with ".($on->slips === 1 ? 'one slip' : "up to $on->slips slips"),
+                'shape' => '<code>'.Paper::text($on->pattern).'</code>',
+                default => 'anything else',
+            }, $rule->credit());
+        }
+        usort($answers, fn (Answer $a, Answer $b): int => $b->credit->compareTo($a->credit));
+
+        return $answers;
+    }
+}

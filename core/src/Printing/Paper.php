@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Printing;
+
+/**
+ * Turns what a presentation holds into markup for paper. Nothing of it runs, and nothing is fetched but what `media` names.
+ *
+ * @phpstan-import-type Node from \WideQuarry\Content\Tree
+ */
+final readonly class Paper
+{
+    private const VOID = ['br', 'img', 'hr', 'col', 'wbr'];
+
+    /** Elements that stand on paper as something else. */
+    private const SPOKEN = ['audio' => 'sound', 'video' => 'film'];
+
+    /** @param  \Closure(string): ?string  $media  medium → where its picture is; null when there is none */
+    public function __construct(public PrintSettings $settings, private \Closure $media)
+    {
+    }
+
+    /**
+     * @param  list<Node>  $nodes
+     * @param  array<string, string>  $parts  part → its markup
+     */
+    public function html(array $nodes, array $parts = []): string
+    {
+        return implode('', array_map(fn (string|array $node): string => is_string($node) ? self::text($node) : $this->element($node, $parts), $nodes));
+    }
+
+    public static function text(string $text): string
+    {
+        return htmlspecialchars($text, ENT_QUOTES | ENT_SUBSTITUTE);
+    }
+
+    /** A line to write on, so wide. @param  float  $em  of the question's type */
+    public static function line(float $em): string
+    {
+        return '<span class="gap" style="width:'.number_format($em, 1, '.', '').'em"></span>';
+    }
+
+    /** Ruled lines to write on. */
+    public function lines(int $count): string
+    {
+        return str_repeat('<div class="rule"></div>', max(1, (int) round($count * $this->settings->room())));
+    }
+
+    /**
+     * @param  array<int, mixed>  $node
+     * @param  array<string, string>  $parts
+     */
+    private function element(array $node, array $parts): string
+    {
+        [$name, $attributes] = [is_string($node[0]) ? $node[0] : 'span', (array) $node[1]];
+        /** @var list<Node> $children */
+        $children = array_slice($node, 2);
+        $part = $attributes['data-part'] ?? null;
+        if (is_string($part)) {
+            return $parts[$part] ?? '';
+        }
+        $medium = $attributes['data-media'] ?? null;
+        if (is_string($medium)) {
+            return $this->medium($name, $medium, $attributes);
+        }
+        $written = '';
+        foreach ($attributes as $attribute => $value) {
+            if (is_string($value) && ! str_starts_with($attribute, 'data-') && $attribute !== 'href') {
+                $written .= ' '.self::text($attribute).'="'.self::text($value).'"';
+            }
+        }
+
+        return in_array($name, self::VOID, true) ? "<$name$written>" : "<$name$written>".$this->html($children, $parts)."</$name>";
+    }
+
+    /** @param  array<mixed>  $attributes */
+    private function medium(string $name, string $medium, array $attributes): string
+    {
+        $alt = is_string($attributes['alt'] ?? null) ? $attributes['alt'] : '';
+        if (isset(self::SPOKEN[$name])) {
+            return '<span class="spoken">['.self::SPOKEN[$name].($alt === '' ? '' : ': '.self::text($alt)).']</span>';
+        }
+        $from = ($this->media)($medium);
+        $size = '';
+        foreach (['width', 'height'] as $side) {
+            $size .= is_string($attributes[$side] ?? null) && ctype_digit($attributes[$side]) ? " $side=\"$attributes[$side]\"" : '';
+        }
+
+        return $from === null ? '<span class="spoken">[picture: '.self::text($alt === '' ? 'not there' : $alt).']</span>' : '<img src="'.self::text($from).'" alt="'.self::text($alt)."\"$size>";
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Question;
+
+use Brick\Math\BigRational;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Numbers\Exact;
+
+/** The one shape of key: rules in order, and the credit of what no rule lists. */
+final readonly class Key
+{
+    /** @param  list<Rule>  $rules */
+    private function __construct(public array $rules, private string $default, private string $path)
+    {
+    }
+
+    /**
+     * @param  callable(mixed, string): (object|string)  $readOn
+     *
+     * @throws Malformed
+     */
+    public static function read(mixed $json, string $path, callable $readOn): self
+    {
+        $fields = Fields::of($json, $path, ['rules', 'default']);
+        $rules = [];
+        foreach ($fields->list('rules', 500) as $i => $rule) {
+            $at = "$path/rules/$i";
+            $rule = Fields::of($rule, $at, ['id', 'on', 'credit', 'feedback', 'note'])->need('on')->need('credit');
+            $id = $rule->id();
+            if (isset($rules[$id])) {
+                throw Malformed::repeatedId("$at/id", $id);
+            }
+            $rule->string('note');
+            $feedback = $rule->has('feedback') ? Feedback::read($rule->raw('feedback'), "$at/feedback") : null;
+            $rules[$id] = new Rule($id, $readOn($rule->raw('on'), "$at/on"), $rule->exact('credit', '0'), $feedback, $at);
+        }
+
+        return new self(array_values($rules), $fields->exact('default', '0'), $path);
+    }
+
+    /** @throws Unready */
+    public function default(): BigRational
+    {
+        return Exact::read($this->default) ?? throw Unready::unreadableNumber($this->default, "$this->path/default");
+    }
+}

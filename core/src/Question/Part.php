@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Question;
+
+use Brick\Math\BigRational;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Scoring\Scheme;
+
+/** One place in a question where the learner responds. */
+final readonly class Part
+{
+    /**
+     * @param  PartKind|null  $kind  null when this core cannot score the kind yet; then settings and key are only held
+     * @param  object  $settings  the kind's own
+     * @param  array<string, Feedback>  $feedback  by right, partly, wrong
+     * @param  array{cost: string, low: string, high: string}  $bounds  exact numbers as text
+     */
+    private function __construct(
+        public string $id, public string $kindName, public ?PartKind $kind, public string $label, private string $points,
+        public object $settings, public Key $key, public Scheme $scheme, private array $bounds, public array $feedback, public string $path,
+    ) {
+    }
+
+    /** @throws Malformed */
+    public static function read(mixed $json, string $path, Parts $kinds): self
+    {
+        $fields = Fields::of($json, $path, ['id', 'kind', 'label', 'points', 'settings', 'key', 'scoring', 'feedback'])->need('kind')->need('points');
+        $name = $fields->oneOf('kind', Parts::NAMES, '');
+        $kind = $kinds->find($name);
+        $points = $fields->decimal('points', '100000');
+        $feedback = Feedback::readSet($fields->object('feedback', ['right', 'partly', 'wrong']), ['right', 'partly', 'wrong']);
+        if ($kind === null) {
+            foreach (['settings', 'key', 'scoring'] as $held) {
+                if ($fields->has($held) && ! $fields->raw($held) instanceof \stdClass) {
+                    throw Malformed::wrongType($fields->at($held), 'an object', $fields->raw($held));
+                }
+            }
+
+            return new self($fields->id(), $name, null, $fields->string('label'), $points, new \stdClass, Key::read(new \stdClass, '', fn (): string => ''), Scheme::Person, ['cost' => '0', 'low' => '0', 'high' => '1'], $feedback, $path);
+        }
+        $settings = $kind->readSettings($fields->has('settings') ? $fields->raw('settings') : new \stdClass, "$path/settings");
+        $key = Key::read($fields->has('key') ? $fields->raw('key') : new \stdClass, "$path/key", $kind->readOn(...));
+        $scoring = $fields->object('scoring', $kind->takesCost() ? ['scheme', 'cost', 'low', 'high'] : ['scheme', 'low', 'high']);
+        $scheme = Scheme::from($scoring->oneOf('scheme', array_map(fn (Scheme $s): string => $s->value, $kind->schemes()), $kind->usualScheme($settings)->value));
+        $bounds = ['cost' => $scoring->exact('cost', '1'), 'low' => $scoring->exact('low', '0'), 'high' => $scoring->exact('high', '1')];
+
+        return new self($fields->id(), $name, $kind, $fields->string('label'), $points, $settings, $key, $scheme, $bounds, $feedback, $path);
+    }
+
+    public function points(): BigRational
+    {
+        return Exact::of($this->points);
+    }
+
+    /**
+     * @param  'cost'|'low'|'high'  $which
+     *
+     * @throws Unready
+     */
+    public function bound(string $which): BigRational
+    {
+        return Exact::read($this->bounds[$which]) ?? throw Unready::unreadableNumber($this->bounds[$which], "$this->path/scoring/$which");
+    }
+}

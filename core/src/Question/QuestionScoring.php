@@ -1,0 +1,73 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Question;
+
+use Brick\Math\BigRational;
+use WideQuarry\Json\Fields;
+use WideQuarry\Numbers\Exact;
+
+/** How part scores become the question's score. */
+final readonly class QuestionScoring
+{
+    /**
+     * @param  list<list<string>>  $once  part ids that share the rules of the first
+     * @param  list<array{part: string, needs: list<string>}>  $gates
+     */
+    private function __construct(public bool $all, public array $once, public array $gates, private string $low, private string $high, private string $step)
+    {
+    }
+
+    /** @throws \WideQuarry\Json\Malformed */
+    public static function read(mixed $json): self
+    {
+        $fields = Fields::of($json, '/scoring', ['combine', 'once', 'gates', 'low', 'high', 'step', 'version']);
+        $fields->int('version', 1, 1, 1);
+        $once = [];
+        foreach ($fields->list('once', 50) as $i => $list) {
+            $once[] = self::ids($list, "/scoring/once/$i", 2);
+        }
+        $gates = [];
+        foreach ($fields->list('gates', 200) as $i => $gate) {
+            $gate = Fields::of($gate, "/scoring/gates/$i", ['part', 'needs'])->need('needs');
+            $gates[] = ['part' => $gate->id('part'), 'needs' => self::ids($gate->raw('needs'), "/scoring/gates/$i/needs", 0)];
+        }
+
+        return new self($fields->oneOf('combine', ['sum', 'all'], 'sum') === 'all', $once, $gates, $fields->exact('low', '0'), $fields->exact('high', '1'), $fields->exact('step', '0.01'));
+    }
+
+    /** @throws Unready */
+    public function low(): BigRational
+    {
+        return Exact::read($this->low) ?? throw Unready::unreadableNumber($this->low, '/scoring/low');
+    }
+
+    /** @throws Unready */
+    public function high(): BigRational
+    {
+        return Exact::read($this->high) ?? throw Unready::unreadableNumber($this->high, '/scoring/high');
+    }
+
+    /** @throws Unready */
+    public function step(): BigRational
+    {
+        $step = Exact::read($this->step) ?? throw Unready::unreadableNumber($this->step, '/scoring/step');
+
+        return $step->isPositive() ? $step : throw Unready::stepNotPositive('/scoring/step');
+    }
+
+    /**
+     * @return list<string>
+     *
+     * @throws \WideQuarry\Json\Malformed
+     */
+    private static function ids(mixed $list, string $path, int $least): array
+    {
+        if (! is_array($list) || count($list) < $least) {
+            throw \WideQuarry\Json\Malformed::wrongType($path, $least > 0 ? "a list of at least $least part ids" : 'a list of part ids', $list);
+        }
+
+        return array_map(fn (mixed $id): string => Fields::asId($id, $path), array_values($list));
+    }
+}

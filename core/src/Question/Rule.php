@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Question;
+
+use Brick\Math\BigRational;
+use WideQuarry\Numbers\Exact;
+
+/** One accepted or foreseen answer with its credit and feedback. */
+final readonly class Rule
+{
+    /** @param  object|string  $on what the kind compares with: an id, or a condition the kind has read */
+    public function __construct(public string $id, public object|string $on, private string $credit, public ?Feedback $feedback, public string $path)
+    {
+    }
+
+    /** @throws Unready when the credit is no exact number */
+    public function credit(): BigRational
+    {
+        return Exact::read($this->credit) ?? throw Unready::unreadableNumber($this->credit, "$this->path/credit");
+    }
+}

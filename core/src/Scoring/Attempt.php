@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Scoring;
+
+use Brick\Math\BigRational;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Random\Seed;
+
+/** One response to a question, with what came before it. */
+final readonly class Attempt
+{
+    /**
+     * @param  \stdClass  $response  part id → response; a part left out is blank
+     * @param  int  $hints  how many were taken, in their order
+     * @param  BigRational|null  $points  what an assessment gives instead of the question's own
+     */
+    public function __construct(public \stdClass $response, public Seed $seed, public int $earlierWrong = 0, public int $hints = 0, public ?BigRational $points = null)
+    {
+    }
+
+    /**
+     * From the fields of a request: response, seed, earlier_wrong, hints.
+     *
+     * @throws Malformed
+     */
+    public static function read(Fields $fields): self
+    {
+        $response = $fields->need('response')->raw('response');
+        if (! $response instanceof \stdClass) {
+            throw Malformed::wrongType($fields->at('response'), 'an object: part id → what was given', $response);
+        }
+
+        return new self($response, Seed::of($fields->int('seed', 1, 0, Seed::MAX)), $fields->int('earlier_wrong', 0, 0, 1000), $fields->int('hints', 0, 0, 100));
+    }
+}

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Scoring;
+
+use WideQuarry\Answer\NormaliseOptions;
+use WideQuarry\Variables\Roll;
+
+/** What a part needs to know of its question when it is shown or scored. */
+final readonly class Circumstances
+{
+    public function __construct(public string $language, public NormaliseOptions $normalise, public Roll $roll)
+    {
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Scoring;
+
+use Brick\Math\BigRational;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\Rule;
+
+/** What one part's response is worth before gates, and why. */
+final readonly class PartOutcome
+{
+    /**
+     * @param  string  $state  given, unanswered, unreadable or needs_marking
+     * @param  list<Rule>  $matched  the rules whose feedback shows
+     * @param  list<array<string, mixed>>  $trace
+     * @param  list<Rule>  $candidates  of a typed answer: every rule that would do, best first
+     */
+    private function __construct(public string $state, public BigRational $credit, public array $matched, public array $trace, public array $candidates)
+    {
+    }
+
+    /**
+     * @param  list<Rule>  $matched
+     * @param  list<array<string, mixed>>  $trace
+     * @param  list<Rule>  $candidates
+     */
+    public static function given(BigRational $credit, array $matched, array $trace, array $candidates = []): self
+    {
+        return new self('given', $credit, $matched, $trace, $candidates);
+    }
+
+    public static function unanswered(): self
+    {
+        return new self('unanswered', Exact::zero(), [], [['step' => 'answer.blank']], []);
+    }
+
+    public static function unreadable(string $reason, string $sentence): self
+    {
+        return new self('unreadable', Exact::zero(), [], [['step' => 'answer.unreadable', 'reason' => $reason, 'sentence' => $sentence]], []);
+    }
+
+    public static function needsMarking(): self
+    {
+        return new self('needs_marking', Exact::zero(), [], [['step' => 'answer.for_a_person']], []);
+    }
+}

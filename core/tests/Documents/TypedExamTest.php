@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+use WideQuarry\Content\RichText;
+use WideQuarry\Documents\Typed\KeySection;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\Typed\TypedFormat;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+function typedFound(string $text): Found
+{
+    $file = (string) tempnam(sys_get_temp_dir(), 'typed');
+    file_put_contents($file, $text);
+    $found = Found::collect((new TypedFormat)->read(new Source($file, 'exam.txt')));
+    unlink($file);
+
+    return $found;
+}
+
+/** A question in one line: stem | what it takes | points. */
+function told(stdClass $json): string
+{
+    $question = Question::read($json, Parts::standard());
+    $parts = array_map(function ($part) use ($json): string {
+        $raw = array_values(array_filter($json->parts, fn ($one) => $one->id === $part->id))[0];
+        $on = array_map(fn ($rule) => is_string($rule->on) ? $rule->on : ($rule->on->answer === 'value' ? $rule->on->value.(isset($rule->on->tolerance) ? '±'.$rule->on->tolerance->width : '') : implode('/', $rule->on->text)), $raw->key->rules ?? []);
+
+        return $part->kindName.(isset($raw->settings->options) ? '['.implode(' ', array_map(fn ($o) => "$o->id:$o->html", $raw->settings->options)).']' : '').'='.implode(',', $on);
+    }, $question->parts);
+
+    return trim(str_replace("\n", ' ', RichText::read($question->body)->plain())).' | '.implode(' ; ', $parts).' | '.$question->points();
+}
+
+it('recognises questions as people type them', function (string $text, array $told): void {
+    expect(array_map(told(...), typedFound($text)->questions))->toBe($told);
+})->with([
+    'letters and an answer line' => ["1. Which rock forms from lava?\nA. Granite\nB. Basalt\nC. Slate\nAnswer: B", ['Which rock forms from lava? | choice[a:Granite b:Basalt c:Slate]=b | 1']],
+    'a key at the end, another style' => ["1) First?\n(a) x\n(b) y\n\n2) Second?\n(a) u\n(b) v\n(c) w\n\nAnswer key\n1 b\n2 a, c", ['First? | choice[a:x b:y]=b | 1', 'Second? | choice[a:u b:v c:w]=a,c | 1']],
+    'a key in one line' => ["Q1. A?\na) x\nb) y\nQ2. B?\na) x\nb) y\nQ3. Slate splits.\nKey: 1 B 2 A 3 true", ['A? | choice[a:x b:y]=b | 1', 'B? | choice[a:x b:y]=a | 1', 'Slate splits. | choice[a:True b:False]=a | 1']],
+    'options in one line' => ["1. Pick one.\nA. red   B. green   C. blue\nAns: C", ['Pick one. | choice[a:red b:green c:blue]=c | 1']],
+    'options behind the question' => ["1. Hardest? A) talc B) quartz C) calcite\nAnswer: B", ['Hardest? | choice[a:talc b:quartz c:calcite]=b | 1']],
+    'ticked boxes' => ["1. Which are igneous?\n☑ basalt\n☐ slate\n☑ granite", ['Which are igneous? | choice[a:basalt b:slate c:granite]=a,c | 1']],
+    'a mark at the right one' => ["1. A?\nA. x\nB. y *\n2. B?\nA. *u\nB. v", ['A? | choice[a:x b:y]=b | 1', 'B? | choice[a:u b:v]=a | 1']],
+    'points' => ["1. How? (2 marks)\nA. x\nB. y\nAnswer: A\n2. [3 pts] Why?\nAnswer: heat", ['How? | choice[a:x b:y]=a | 2', 'Why? … | text=heat | 3']],
+    'true or false' => ["1. Slate is metamorphic. (True/False)\nAnswer: T\n2. Chalk is igneous.\nTrue\nFalse\nAnswer: false", ['Slate is metamorphic. | choice[a:True b:False]=a | 1', 'Chalk is igneous. | choice[a:True b:False]=b | 1']],
+    'gaps' => ["1. Limestone is made of ____ and fizzes with ____.\nAnswer: calcite; acid / hydrochloric acid", ['Limestone is made of … and fizzes with …. | text=calcite ; text=acid/hydrochloric acid | 2']],
+    'words with variants' => ["1. The twin of gabbro?\nAnswer: basalt / dolerite; diabase", ['The twin of gabbro? … | text=basalt/dolerite/diabase | 1']],
+    'numbers with tolerance and unit' => ["1. Density of quartz?\nAnswer: 2.65 ± 0.05 g/cm3", ['Density of quartz? … g/cm3 | number=53/20±1/20 | 1']],
+    'a stem of several lines, a blank line in it' => ["1. Look at the map.\nWhich way is north?\n\nA. up\nB. down\nAnswer: A", ['Look at the map. Which way is north? | choice[a:up b:down]=a | 1']],
+    'a year at the start of a line is no number of a question' => ["1. In which year?\nA. 1906\n1912. was later\nB. 1915\nAnswer: A", ['In which year? | choice[a:1906 1912. was later b:1915]=a | 1']],
+    'a line that goes on' => ["1. What is the top\nof a bed?\nLook twice.\nAnswer: yes", ['What is the top of a bed? Look twice. … | text=yes | 1']],
+    'decimals are no numbers of questions' => ["1. Which is more,\n2.5 or 2.45?\nAnswer: 2.5", ['Which is more, 2.5 or 2.45? … | number=5/2 | 1']],
+    'no answer: a person marks' => ['1. Explain the rock cycle.', ['Explain the rock cycle. … | text= | 1']],
+    'markup is text' => ["1. Is 3 < 4 & \"<b>\" bold?\nAnswer: yes", ['Is 3 < 4 & "<b>" bold? … | text=yes | 1']],
+    'a letter that is a name' => ["1. Who drew it?\nA. Wegener drew it in 1912.\nAnswer: Wegener", ['Who drew it? A. Wegener drew it in 1912. … | text=Wegener | 1']],
+]);
+
+it('says what is missing and what it left', function (string $text, string $severity, string $says): void {
+    $messages = array_map(fn (Notice $notice): string => "$notice->severity: $notice->message", typedFound($text)->notices);
+
+    expect(implode("\n", $messages))->toContain("$severity: ")->toContain($says);
+})->with([
+    'no answer' => ["1. A?\nA. x\nB. y", 'note', 'no option is right yet'],
+    'an answer that names no option' => ["1. A?\nA. x\nB. y\nAnswer: E", 'note', 'The answer "E" names none of its options'],
+    'a key without its question' => ["1. A?\nA. x\nB. y\nAnswers\n1 A\n7 B", 'loss', 'question 7'],
+    'gaps and answers that do not fit' => ["1. ____ and ____.\nAnswer: one", 'note', '2 gaps but 1 answers'],
+    'another encoding' => ["1. Caf\xE9?\nAnswer: yes", 'note', 'Windows-1252'],
+]);
+
+it('refuses a text without questions', function (): void {
+    expect(fn () => typedFound("Dear class,\nplease read chapter 3."))->toThrow(WideQuarry\Interchange\Unreadable::class, 'Number the questions');
+});
+
+it('keeps headings as topics and groups, and instructions as stimuli', function (): void {
+    $found = typedFound("Rocks\n\n1. A?\nA. x\nB. y\nAnswer: A\n\nLook at the section below. It shows three beds.\n\n2. B?\nA. x\nB. y\nAnswer: B\n\nMinerals\n\n1. C?\nAnswer: quartz");
+
+    expect(array_map(fn ($json) => $json->record->topics[0][0], $found->questions))->toBe(['Rocks', 'Rocks', 'Minerals'])
+        ->and(array_map(fn ($json) => count($json->stimuli ?? []), $found->questions))->toBe([0, 1, 0])
+        ->and($found->stimuli[0]->body)->toBe('<p>Look at the section below. It shows three beds.</p>')->and(array_column($found->groups, 'title'))->toBe(['Rocks', 'Minerals'])
+        ->and($found->questions[0]->record->origin->fields->signs)->toBe('its number, options, an answer line');
+});
+
+it('keeps feedback', function (): void {
+    $found = typedFound("1. A?\nA. x\nB. y\nAnswer: A\nExplanation: Because of heat.\nAnd pressure.");
+
+    expect($found->questions[0]->feedback->general->html)->toBe('<p>Because of heat. And pressure.</p>');
+});
+
+it('reads keys in every order', function (array $lines, array $answers): void {
+    expect(KeySection::read($lines))->toBe($answers);
+})->with([
+    'lines' => [['1. B', '2) A, D', '3 - true'], [1 => 'B', 2 => 'A, D', 3 => 'true']],
+    'one line' => [['1 C 2 A,D 3 true'], [1 => 'C', 2 => 'A,D', 3 => 'true']],
+    'columns' => [['1. B   2. C', '3. A   4. D'], [1 => 'B', 2 => 'C', 3 => 'A', 4 => 'D']],
+    'words' => [['1. basalt / dolerite', '2. 2.7 ± 0.1'], [1 => 'basalt / dolerite', 2 => '2.7 ± 0.1']],
+    'going on' => [['1. a long answer', 'that goes on', '2. B'], [1 => 'a long answer that goes on', 2 => 'B']],
+]);
+
+it('takes no more time than the text is long', function (): void {
+    $text = '';
+    for ($i = 1; $i <= 999; $i++) {
+        $text .= "$i. Question $i ".str_repeat('A. x ', 40)."\nA. one\nB. two\nAnswer: B\n\n";
+    }
+    $start = hrtime(true);
+    expect(typedFound($text)->questions)->toHaveCount(999)->and((hrtime(true) - $start) / 1e9)->toBeLessThan(5.0);
+});

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Json\Json;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Presentation\Presenter;
+use WideQuarry\Printing\Item;
+use WideQuarry\Printing\PrintSettings;
+use WideQuarry\Printing\Sheet;
+use WideQuarry\Question\Question;
+
+/** A question of one part, or of a body of its own. */
+function onPaper(string $kind, array $settings, array $rules, string $body = '', array $more = []): Question
+{
+    static $n = 0;
+    $place = in_array($kind, ['choice'], true) ? '<p>Which?</p><div data-part="p1"></div>' : '<p>It is <span data-part="p1"></span>.</p>';
+    $json = ['format' => 'wide-quarry/question', 'version' => 1, 'id' => sprintf('0192f0c4-0000-7000-8000-%012x', ++$n), 'language' => 'en-GB', 'body' => $body ?: $place,
+        'parts' => [['id' => 'p1', 'kind' => $kind, 'points' => 1, 'settings' => (object) $settings, 'key' => ['rules' => $rules]]], ...$more];
+
+    return Question::read(Json::decode(Json::encode($json)), Parts::standard());
+}
+
+/** @param  list<Question|null>  $questions */
+function sheet(string $which, array $questions, array $settings = [], array $stimuli = [], ?array $sections = null): string
+{
+    $json = Assessment::fresh('0192f0c4-0000-7000-8000-0000000000aa', 'Unit <3> & “more”');
+    $entries = array_map(fn (int $i): stdClass => (object) ['id' => "e$i", 'question' => sprintf('0192f0c4-0000-7000-8000-%012x', 500 + $i)], array_keys($questions));
+    $json->sections = $sections === null ? [(object) ['id' => 's1', 'entries' => $entries]] : array_map(fn (string $title, int $i): stdClass => (object) ['id' => "s$i", 'title' => $title, 'entries' => [$entries[$i]]], $sections, array_keys($sections));
+    $items = [];
+    foreach ($questions as $i => $question) {
+        $items["e$i"] = new Item("e$i", $question, Exact::of('1'), 'The lost one', array_intersect_key($stimuli, array_flip($question->stimuli ?? [])), fn (string $id): ?string => $id === 'm1' ? '/m1.png' : null);
+    }
+
+    return (new Sheet(new Presenter))->body($which, Assessment::read(Json::decode(Json::encode($json)), Parts::standard()), $items, PrintSettings::read((object) $settings, ''));
+}
+
+$options = fn (string ...$texts): array => ['options' => array_map(fn (string $text, int $i): array => ['id' => chr(97 + $i), 'html' => $text], $texts, array_keys($texts))];
+
+it('stands options in as many columns as they have room for', function (array $texts, array $settings, int $columns) use ($options): void {
+    expect(sheet('learner', [onPaper('choice', [...$options(...$texts), ...$settings], [])]))->toContain("--columns:$columns\"");
+})->with([
+    'short ones in four' => [['slate', 'schist', 'gneiss', 'marble'], [], 4],
+    'three that are longer' => [['a limestone bed', 'a sandstone bed', 'a bed of shale'], [], 3],
+    'sentences below one another' => [['It cooled quickly at first, then slowly.', 'It was buried.'], [], 1],
+    'a picture takes its line' => [['<img data-media="m1" alt=""/>', 'slate'], [], 1],
+    'as its author said' => [['It cooled quickly at first, then slowly.', 'It was buried.'], ['layout' => 'grid', 'columns' => 2], 2],
+]);
+
+it('writes the key in words', function (string $kind, array $settings, array $rules, string $says) use ($options): void {
+    $settings = $kind === 'choice' ? [...$options('slate', 'schist', 'gneiss'), ...$settings] : $settings;
+    expect(html_entity_decode(strip_tags(str_replace(['</li>', '</strong>'], [' | ', ''], sheet('key', [onPaper($kind, $settings, $rules)])))))->toContain($says);
+})->with([
+    'a letter' => ['choice', [], [['id' => 'r', 'on' => 'b', 'credit' => '1']], 'B. schist | '],
+    'small letters, by credit' => ['choice', ['labels' => 'a', 'max' => null], [['id' => 'r', 'on' => 'a', 'credit' => '1/2'], ['id' => 's', 'on' => 'c', 'credit' => '1']], 'c. gneiss | a. slate (50 %)'],
+    'no letters' => ['choice', ['labels' => 'none'], [['id' => 'r', 'on' => 'b', 'credit' => '1']], 'schist | '],
+    'Roman ones' => ['choice', ['labels' => 'i'], [['id' => 'r', 'on' => 'c', 'credit' => '1']], 'iii. gneiss'],
+    'nothing that earns nothing' => ['choice', [], [['id' => 'r', 'on' => 'a', 'credit' => '0']], 'marked by a person'],
+    'words and variants' => ['text', [], [['id' => 'r', 'on' => ['answer' => 'is', 'text' => ['basalt', 'dolerite']], 'credit' => '1']], 'basalt / dolerite | '],
+    'with slips, for a third' => ['text', [], [['id' => 'r', 'on' => ['answer' => 'slips', 'text' => ['basalt'], 'slips' => 2], 'credit' => '1/3']], 'basalt, with up to 2 slips (33.3 %)'],
+    'a number and its width' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'value', 'value' => '53/20', 'tolerance' => ['kind' => 'absolute', 'width' => '0.05']], 'credit' => '1']], '2.65 ± 0.05 | '],
+    'per cent' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'value', 'value' => '8', 'tolerance' => ['kind' => 'percent', 'width' => '5']], 'credit' => '1']], '8 ± 5 % | '],
+    'to decimals' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'value', 'value' => '8', 'tolerance' => ['kind' => 'places', 'digits' => 1]], 'credit' => '1']], '8 to 1 decimal | '],
+    'a range' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'range', 'from' => '3', 'to' => '4', 'ends' => 'none'], 'credit' => '1']], 'from 3 to 4, without the ends'],
+    'half a range' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'range', 'from' => null, 'to' => '4'], 'credit' => '1']], 'up to 4 | '],
+    'one of several' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'set', 'values' => ['2', '-2']], 'credit' => '1']], '2 / −2 | '],
+]);
+
+it('puts nothing of the key on the sheet, and everything a learner needs', function () use ($options): void {
+    $html = sheet('learner', [onPaper('choice', $options('slate', 'schist'), [['id' => 'r', 'on' => 'b', 'credit' => '1', 'feedback' => ['html' => '<p>Well seen.</p>', 'show' => 'both']]])], ['school' => 'Fellmoor & co']);
+    expect($html)->toContain('Unit &lt;3&gt; &amp; “more”')->toContain('Fellmoor &amp; co')->toContain('Name ')->toContain('of 1<')->toContain('slate')->not->toContain('Well seen')->not->toContain('<strong>');
+});
+
+it('leaves out what is not wanted', function () use ($options): void {
+    $html = sheet('learner', [onPaper('choice', $options('slate', 'schist'), [])], ['name' => false, 'date' => false, 'score' => false, 'points' => false]);
+    expect($html)->not->toContain('Name ')->not->toContain('class="fields"')->not->toContain('class="points"');
+});
+
+it('numbers through sections, and says what is gone or cannot be shown', function () use ($options): void {
+    $broken = onPaper('choice', $options('slate', 'schist'), [], '', ['variables' => ['list' => [['name' => 'x', 'kind' => 'integer', 'from' => '5', 'to' => '1']]]]);
+    $html = sheet('learner', [onPaper('choice', $options('slate', 'schist'), []), null, $broken], sections: ['One', '', 'Three']);
+    expect($html)->toContain('<h2>One</h2>')->toContain('<h2>Three</h2>')->toContain('>3.</span>')->toContain('“The lost one” is not in its bank any more.')->toContain('cannot be shown yet');
+});
+
+it('prints a stimulus once, before the first question that has it', function () use ($options): void {
+    $id = '0192f0c4-0000-7000-8000-00000000beef';
+    $both = array_map(fn () => onPaper('choice', $options('slate', 'schist'), [], '', ['stimuli' => [$id]]), [1, 2]);
+    $html = sheet('learner', $both, stimuli: [$id => '<p>Look at the section.</p>']);
+    expect(substr_count($html, 'Look at the section.'))->toBe(1)->and(strpos($html, 'Look at'))->toBeLessThan((int) strpos($html, '>1.</span>'));
+});
+
+it('gives room to write as the author and the setting say', function (array $settings, string $space, string $holds): void {
+    expect(sheet('learner', [onPaper('text', $settings, [])], ['space' => $space]))->toContain($holds);
+})->with([
+    'a gap' => [['width' => 20], 'usual', 'class="gap" style="width:15.0em"'],
+    'a wide gap' => [['width' => 20], 'wide', 'width:24.0em'],
+    'no wider than the page' => [['width' => 200], 'wide', 'width:34.0em'],
+    'ruled lines' => [['lines' => 3], 'usual', str_repeat('<div class="rule"></div>', 3)],
+]);
+
+it('shows pictures where they are, and says so where they are not', function () use ($options): void {
+    $html = sheet('learner', [onPaper('choice', $options('slate', 'schist'), [], '<p><img data-media="m1" alt="A bed" width="90" height="20"/> <img data-media="m2" alt="Lost"/> <audio data-media="m1"></audio></p><div data-part="p1"></div>')]);
+    expect($html)->toContain('<img src="/m1.png" alt="A bed" width="90" height="20">')->toContain('[picture: Lost]')->toContain('[sound]');
+});

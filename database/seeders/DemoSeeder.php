@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\Assembly\SaveAssessment;
+use App\Actions\ImportQuestions;
+use App\Actions\Intake\OpenIntake;
+use App\Actions\Intake\ReadIntake;
+use App\Models\Bank;
+use App\Models\User;
+use App\Support\Folders;
+use App\Support\QuestionIndex;
+use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Str;
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\CommandLine\ReadJson;
+use WideQuarry\Interchange\Formats;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+
+/** Fellmoor Schools Partnership: invented people, teams and banks; the questions come in as packages, through the import. */
+final class DemoSeeder extends Seeder
+{
+    public const PASSWORD = 'limestone-7';
+
+    private const PEOPLE = ['orla' => 'Orla Penhale', 'tam' => 'Tam Brisco', 'ines' => 'Inés Varga', 'callum' => 'Callum Adeyemi-Ross', 'wren' => 'Wren Halloran', 'petra' => 'Petra Lindqvist'];
+
+    private const TEAMS = ['Earth department' => ['orla', 'tam', 'ines', 'wren'], 'Year 9' => ['ines', 'wren'], 'Fieldwork week' => ['ines', 'callum']];
+
+    /** name, purpose, file, team → role, person → role */
+    private const BANKS = [
+        'rocks' => ['Rocks, minerals and deep time', 'Years 8 to 10: what rocks are and what they remember', ['Earth department' => 'writer', 'Year 9' => 'reader'], ['orla' => 'keeper', 'petra' => 'reader']],
+        'maps' => ['Maps, sections and field skills', 'Reading the ground from paper, and paper from the ground', ['Fieldwork week' => 'writer', 'Earth department' => 'reader'], ['orla' => 'keeper']],
+        'water' => ['Water, weathering and landscapes', 'Rivers, ice, coasts and what weather does to rock', ['Earth department' => 'writer'], ['orla' => 'keeper', 'petra' => 'reader']],
+        'field-maths' => ['Field maths', 'Density, gradients, scale, bearings, rates', ['Earth department' => 'writer', 'Fieldwork week' => 'reader'], ['orla' => 'keeper', 'tam' => 'keeper']],
+        'tams-drafts' => ['Tam’s drafts', 'Not ready to be seen', [], ['tam' => 'keeper']],
+    ];
+
+    /** bank → folder → topics whose questions lie in it */
+    private const FOLDERS = [
+        'rocks' => ['Year 9 › Rock cycle' => ['Igneous rocks', 'Metamorphic rocks', 'Sedimentary rocks'], 'Year 9 › Minerals' => ['Minerals'], 'Year 10 › Deep time' => ['Deep time', 'Radiometric ages']],
+        'maps' => ['Fieldwork week › Before we go' => ['Maps and sections'], 'Fieldwork week › Day 2' => ['Field skills']],
+        'field-maths' => ['Measuring' => ['Density', 'Powers of ten'], 'Slopes and rates' => ['Gradient', 'Rates']],
+    ];
+
+    /** title → bank it is kept in, instructions, sections of topics with how many questions of each (bank, topic, count) */
+    private const ASSESSMENTS = [
+        'Year 9, unit 3: rocks and maps' => ['rocks', '<p>Forty minutes. Write in pencil; a calculator is allowed.</p>', [
+            'What rocks remember' => [['rocks', 'Igneous rocks', 3], ['rocks', 'Metamorphic rocks', 2], ['rocks', 'Deep time', 2]],
+            'Reading the ground' => [['maps', 'Maps and sections', 3], ['maps', 'Field skills', 2]],
+        ]],
+        'Entry check: measuring' => ['field-maths', '', ['' => [['field-maths', 'Density', 2], ['field-maths', 'Gradient', 2], ['field-maths', 'Rates', 1]]]],
+    ];
+
+    public function run(ImportQuestions $import, Parts $kinds, SaveAssessment $save, OpenIntake $open, ReadIntake $read): void
+    {
+        DB::transaction(function () use ($import, $kinds, $save, $open, $read): void {
+            $people = $this->people();
+            $teams = $this->teams($people);
+            foreach (self::BANKS as $slug => [$name, $purpose, $forTeams, $forPeople]) {
+                $bank = Bank::query()->create(['slug' => $slug, 'name' => $name, 'purpose' => $purpose, 'subject' => 'Earth science', 'team_id' => isset($forTeams['Earth department']) ? $teams['Earth department'] : null]);
+                foreach ($forTeams as $team => $role) {
+                    DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'team_id' => $teams[$team], 'role' => $role]);
+                }
+                foreach ($forPeople as $person => $role) {
+                    DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'user_id' => $people[$person]->id, 'role' => $role]);
+                }
+                if (is_file(self::source($slug))) {
+                    $package = self::package($slug, $kinds);
+                    $import->handle($package, "$slug.zip", $bank, [], $people['orla']);
+                    unlink($package);
+                    $this->place($bank->id, self::FOLDERS[$slug] ?? []);
+                }
+            }
+            foreach (self::ASSESSMENTS as $title => [$home, $instructions, $sections]) {
+                $save->create($this->assessment($title, $instructions, $sections), (string) DB::table('banks')->where('slug', $home)->value('id'), $people['orla']);
+            }
+            // something to look at in a review at once
+            $read->handle($open->handle([['path' => base_path('demo/files/quarry-visit.zip'), 'name' => 'quarry-visit.zip']], $people['callum'], Bank::query()->where('slug', 'rocks')->first(), ['Fieldwork', 'Quarry visit']));
+        });
+    }
+
+    public static function source(string $slug): string
+    {
+        return database_path("demo/$slug.json");
+    }
+
+    /** The questions of a bank as a package of our own, in a temporary file. */
+    public static function package(string $slug, Parts $kinds): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'demo');
+        Formats::standard($kinds)->named('pack')?->write((new ReadJson($kinds))->found(Json::decode((string) file_get_contents(self::source($slug))), null), $file);
+
+        return $file;
+    }
+
+    /** @param  array<string, list<array{string, string, int}>>  $sections */
+    private function assessment(string $title, string $instructions, array $sections): \stdClass
+    {
+        $json = Assessment::fresh((string) Str::uuid7(), $title);
+        $json->language = 'en-GB';
+        if ($instructions !== '') {
+            $json->instructions = $instructions;
+        }
+        $json->sections = [];
+        $n = 0;
+        foreach ($sections as $name => $picks) {
+            $entries = [];
+            foreach ($picks as [$bank, $topic, $count]) {
+                $ids = DB::table('questions')->join('banks', 'banks.id', '=', 'questions.bank_id')->join('question_topics', 'question_topics.question_id', '=', 'questions.id')->join('topics', 'topics.id', '=', 'question_topics.topic_id')
+                    ->join('topics AS root', fn ($join) => $join->whereRaw('topics.path <@ root.path'))->where('banks.slug', $bank)->where('root.title', $topic)->where('questions.status', 'approved')->orderBy('questions.id')->distinct()->limit($count)->pluck('questions.id')->all();
+                foreach ($ids as $id) {
+                    $entries[] = (object) ['id' => 'e'.(++$n), 'question' => $id, 'seen' => 1];
+                }
+            }
+            $json->sections[] = (object) array_filter(['id' => 's'.(count($json->sections) + 1), 'title' => $name, 'entries' => $entries], fn (mixed $value): bool => $value !== '');
+        }
+
+        return $json;
+    }
+
+    /** @param  array<string, list<string>>  $folders */
+    private function place(string $bankId, array $folders): void
+    {
+        foreach ($folders as $path => $topics) {
+            $folder = Folders::at(explode(' › ', $path), $bankId);
+            DB::statement(<<<'SQL'
+                INSERT INTO placements (question_id, folder_id)
+                SELECT DISTINCT questions.id, ?::uuid FROM questions JOIN question_topics ON question_topics.question_id = questions.id JOIN topics ON topics.id = question_topics.topic_id
+                JOIN topics AS root ON topics.path <@ root.path WHERE questions.bank_id = ? AND root.title = ANY (?::text[])
+                SQL, [$folder, $bankId, QuestionIndex::array($topics)]);
+        }
+    }
+
+    /** @return array<string, User> */
+    private function people(): array
+    {
+        $password = Hash::make(self::PASSWORD);
+        $people = [];
+        foreach (self::PEOPLE as $key => $name) {
+            $people[$key] = User::query()->create(['name' => $name, 'email' => "$key@fellmoor.example", 'password' => $password, 'is_administrator' => $key === 'orla']);
+        }
+
+        return $people;
+    }
+
+    /**
+     * @param  array<string, User>  $people
+     * @return array<string, string> name → id
+     */
+    private function teams(array $people): array
+    {
+        $teams = [];
+        foreach (self::TEAMS as $name => $members) {
+            $teams[$name] = (string) Str::uuid7();
+            DB::table('teams')->insert(['id' => $teams[$name], 'name' => $name]);
+            DB::table('memberships')->insert(array_map(fn (string $member): array => ['team_id' => $teams[$name], 'user_id' => $people[$member]->id], $members));
+        }
+
+        return $teams;
+    }
+}

@@ -1,0 +1,55 @@
+import { call } from './client'
+import type { RecordJson } from './question'
+import type { Bank } from './schema'
+
+export type PathChange = { set?: string[][]; add?: string[][]; remove?: string[][] }
+export type Classification = {
+  record?: Record<string, { set?: unknown; add?: string[]; remove?: string[] }>
+  topics?: PathChange
+  folders?: PathChange
+}
+export type Act = { act: string; changed: number; left: { id: string; title: string; why: string }[] }
+
+/** Questions by id, or everything a filter gives. */
+export type Target = { ids: string[] } | { filter: string }
+
+export const classify = async (slug: string, target: Target, change: Classification) =>
+  (await call<Act>('POST', `/banks/${slug}/classify`, { ...target, ...change })).body
+export const undoAct = async (act: string) => (await call<{ changed: number; left: number }>('POST', `/acts/${act}/undo`, {})).body
+
+/** The record of a question that is not stored yet, as the change leaves it. */
+export const changeRecord = async (record: RecordJson, change: Classification) =>
+  (await call<{ record: RecordJson }>('POST', '/record', { record, change })).body.record
+
+export type TreeName = 'folders' | 'topics'
+export const addNode = async (slug: string, tree: TreeName, name: string, parent: string | null) =>
+  (await call<{ id: string }>('POST', `/banks/${slug}/${tree}`, { name, parent })).body.id
+export const changeNode = (slug: string, tree: TreeName, id: string, change: { name?: string; parent?: string | null }) =>
+  call('PATCH', `/banks/${slug}/${tree}/${id}`, change)
+export const removeNode = (slug: string, tree: TreeName, id: string) => call('DELETE', `/banks/${slug}/${tree}/${id}`)
+
+export type BankAbout = {
+  name?: string
+  purpose?: string
+  subject?: string
+  level?: string
+  course?: string
+  term?: string
+  archived?: boolean
+}
+export const makeBank = async (about: BankAbout, key: string) =>
+  (await call<{ data: Bank }>('POST', '/banks', about, { 'Idempotency-Key': key })).body.data
+export const changeBank = async (slug: string, about: BankAbout) => (await call<{ data: Bank }>('PATCH', `/banks/${slug}`, about)).body.data
+
+export type Grant = { person: string | null; team: string | null; name: string; role: string }
+export const grants = async (slug: string) => (await call<{ data: Grant[] }>('GET', `/banks/${slug}/grants`)).body.data
+export const setGrants = async (slug: string, list: Grant[]) =>
+  (
+    await call<{ data: Grant[] }>('PUT', `/banks/${slug}/grants`, {
+      grants: list.map(({ person, team, role }) => ({ person, team, role })),
+    })
+  ).body.data
+export const everybody = async () =>
+  (await call<{ people: { id: string; name: string }[]; teams: { id: string; name: string }[] }>('GET', '/people')).body
+
+export const optionLines = async (text: string) => (await call<{ lines: string[] }>('POST', '/lines', { text })).body.lines

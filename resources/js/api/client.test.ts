@@ -1,0 +1,34 @@
+import { afterEach, expect, it, vi } from 'vitest'
+import { ApiProblem, call } from './client'
+
+const answer = (status: number, body: unknown) => new Response(JSON.stringify(body), { status, headers: { ETag: '"3"' } })
+
+afterEach(() => vi.unstubAllGlobals())
+
+it('asks for a new token once when the old one is no longer good, and sends the same again', async () => {
+  const sent: [string, string | undefined][] = []
+  vi.stubGlobal('fetch', async (path: string, init?: RequestInit) => {
+    sent.push([path, init?.body?.toString()])
+    if (path === '/sanctum/csrf-cookie') return new Response(null, { status: 204 })
+    return sent.length === 2 ? answer(419, {}) : answer(200, { data: 1 })
+  })
+  const { body, etag } = await call<{ data: number }>('POST', '/score', { a: 1 })
+  expect(body.data).toBe(1)
+  expect(etag).toBe('"3"')
+  expect(sent.map(([path]) => path)).toEqual(['/sanctum/csrf-cookie', '/api/v1/score', '/sanctum/csrf-cookie', '/api/v1/score'])
+  expect(sent[3]?.[1]).toBe(sent[1]?.[1])
+})
+
+it('says in our words when the server cannot be reached', async () => {
+  vi.stubGlobal('fetch', async () => {
+    throw new TypeError('network')
+  })
+  await expect(call('GET', '/me')).rejects.toMatchObject({ status: 0, type: 'offline' })
+})
+
+it('carries the sentence and the place of a problem', async () => {
+  vi.stubGlobal('fetch', async () => answer(422, { type: 'urn:x', detail: 'This is no number.', path: '/parts/0/points' }))
+  const problem = await call('GET', '/x').catch((caught) => caught)
+  expect(problem).toBeInstanceOf(ApiProblem)
+  expect([problem.message, problem.path]).toEqual(['This is no number.', '/parts/0/points'])
+})

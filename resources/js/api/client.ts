@@ -1,0 +1,52 @@
+import { texts } from '@/texts'
+
+/** A problem as the server says it (RFC 9457). */
+export class ApiProblem extends Error {
+  constructor(
+    readonly status: number,
+    readonly type: string,
+    detail: string,
+    readonly path: string | null,
+    readonly body: Record<string, unknown>,
+  ) {
+    super(detail)
+  }
+}
+
+function cookie(name: string): string {
+  const found = document.cookie.split('; ').find((pair) => pair.startsWith(`${name}=`))
+  return found ? decodeURIComponent(found.slice(name.length + 1)) : ''
+}
+
+export type Reply<T> = { body: T; etag: string | null }
+
+/** The only fetch. */
+export async function call<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Reply<T>> {
+  if (method !== 'GET' && cookie('XSRF-TOKEN') === '') await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' })
+  const send = () =>
+    fetch(`/api/v1${path}`, {
+      method,
+      credentials: 'same-origin',
+      headers: {
+        Accept: 'application/json',
+        'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
+        // A form says itself where its parts end.
+        ...(body === undefined || body instanceof FormData ? {} : { 'Content-Type': 'application/json' }),
+        ...headers,
+      },
+      body: body === undefined ? undefined : body instanceof FormData ? body : JSON.stringify(body),
+    }).catch(() => {
+      throw new ApiProblem(0, 'offline', texts.problem.offline, null, {})
+    })
+  let response = await send()
+  if (response.status === 419) {
+    await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' })
+    response = await send()
+  }
+  const text = await response.text()
+  const parsed = text === '' ? null : JSON.parse(text)
+  if (response.status === 401 && path !== '/me' && path !== '/session') window.dispatchEvent(new Event('signed-out'))
+  if (!response.ok)
+    throw new ApiProblem(response.status, parsed?.type ?? '', parsed?.detail ?? texts.problem.title, parsed?.path ?? null, parsed ?? {})
+  return { body: parsed as T, etag: response.headers.get('ETag') }
+}

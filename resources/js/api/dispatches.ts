@@ -1,0 +1,36 @@
+import { queryOptions } from '@tanstack/react-query'
+import { call } from './client'
+import type { Notice, Severity } from './intakes'
+
+export type DispatchBody = {
+  questions: number
+  stimuli: number
+  media: number
+  assessments: number
+  format: string
+  sha256: string
+  bytes: number
+  along: Record<string, boolean>
+  counts: Record<Severity, number>
+  notices: (Notice & { title: string | null })[]
+}
+export type Dispatch = {
+  id: string
+  title: string
+  format: string
+  state: 'writing' | 'ready' | 'failed'
+  problem: string | null
+  receipt: string | null
+  created_at: string
+  body: Partial<DispatchBody>
+}
+export type What = { questions: string[] } | { bank: string; filter?: string } | { assessment: string }
+
+export const openDispatch = async (what: What, format: string, along: Record<string, boolean>) =>
+  (await call<{ data: Dispatch }>('POST', '/dispatches', { ...what, format, ...along })).body.data
+export const dispatchQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['dispatch', id],
+    queryFn: async () => (await call<{ data: Dispatch }>('GET', `/dispatches/${id}`)).body.data,
+    refetchInterval: (query) => (query.state.data?.state === 'writing' ? 500 : false),
+  })

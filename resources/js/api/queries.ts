@@ -1,0 +1,113 @@
+import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query'
+import type { Uses } from './assembly'
+import { call } from './client'
+import type { Finding, Presentation, QuestionJson, Responses, Result, Roll } from './question'
+import type { Bank, Person, Question, QuestionRow } from './schema'
+
+export type WholeQuestion = Omit<Question, 'question' | 'findings' | 'bank' | 'folders' | 'uses'> & {
+  uses: Uses
+  folders: string[][]
+  question: QuestionJson
+  findings: Finding[]
+  bank: { slug: string; name: string }
+}
+export type Page = { data: QuestionRow[]; meta: { next_cursor: string | null; found: number | null; of: number | null; cut: boolean } }
+
+export const meQuery = queryOptions({
+  queryKey: ['me'],
+  queryFn: async () => (await call<{ data: Person }>('GET', '/me')).body.data,
+  retry: false,
+  staleTime: 60_000,
+})
+
+export const banksQuery = queryOptions({
+  queryKey: ['banks'],
+  queryFn: async () => (await call<{ data: Bank[] }>('GET', '/banks')).body.data,
+})
+
+export const bankQuery = (slug: string) =>
+  queryOptions({ queryKey: ['bank', slug], queryFn: async () => (await call<{ data: Bank }>('GET', `/banks/${slug}`)).body.data })
+
+/** The list a filter gives; the filter is the address as it stands. */
+export const questionsQuery = (slug: string, filter: string) =>
+  infiniteQueryOptions({
+    queryKey: ['bank', slug, 'questions', filter],
+    queryFn: async ({ pageParam }) => {
+      const query = [filter, pageParam === '' ? '' : `cursor=${encodeURIComponent(pageParam)}`].filter((one) => one !== '').join('&')
+      return (await call<Page>('GET', `/banks/${slug}/questions${query === '' ? '' : `?${query}`}`)).body
+    },
+    initialPageParam: '',
+    getNextPageParam: (page) => page.meta.next_cursor,
+    placeholderData: keepPreviousData,
+  })
+
+export type Facets = { facets: Record<string, { value: string; count: number }[]>; without: Record<string, number> }
+export const facetsQuery = (slug: string, filter: string, of: string[]) =>
+  queryOptions({
+    queryKey: ['bank', slug, 'facets', filter, of.join()],
+    queryFn: async () =>
+      (
+        await call<Facets>(
+          'GET',
+          `/banks/${slug}/facets?${[...of.map((one) => `of=${one}`), filter].filter((one) => one !== '').join('&')}`,
+        )
+      ).body,
+    placeholderData: keepPreviousData,
+  })
+
+export type TreeNodeRow = { id: string; parent_id: string | null; name: string }
+export type Trees = { folders: TreeNodeRow[]; topics: TreeNodeRow[] }
+export const treesQuery = (slug: string) =>
+  queryOptions({ queryKey: ['bank', slug, 'trees'], queryFn: async () => (await call<Trees>('GET', `/banks/${slug}/trees`)).body })
+
+export type Change = { field: string; before: unknown; after: unknown; person: string | null; at: string; act: string | null }
+export const changesQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['question', id, 'changes'],
+    queryFn: async () => (await call<{ data: Change[] }>('GET', `/questions/${id}/changes`)).body.data,
+  })
+
+export const fetchQuestion = async (id: string) => (await call<{ data: WholeQuestion }>('GET', `/questions/${id}`)).body.data
+export const questionQuery = (id: string) => queryOptions({ queryKey: ['question', id], queryFn: () => fetchQuestion(id) })
+
+export const presentationQuery = (question: QuestionJson, seed: number) =>
+  queryOptions({
+    queryKey: ['present', JSON.stringify(question), seed],
+    queryFn: async () =>
+      (await call<{ presentation: Presentation; findings: Finding[]; roll: Roll }>('POST', '/present', { question, seed })).body,
+    retry: false,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 30_000,
+    placeholderData: keepPreviousData,
+  })
+
+export const signIn = async (email: string, password: string) =>
+  (await call<{ data: Person }>('POST', '/session', { email, password })).body.data
+export const signOut = () => call('DELETE', '/session')
+
+export const score = async (question: QuestionJson, response: Responses, seed: number, earlierWrong: number, hints: number) =>
+  (await call<Result>('POST', '/score', { question, response, seed, earlier_wrong: earlierWrong, hints })).body
+
+export const createQuestion = async (slug: string, question: QuestionJson) =>
+  (await call<{ data: WholeQuestion }>('POST', `/banks/${slug}/questions`, { question }, { 'Idempotency-Key': question.id })).body.data
+
+export const saveQuestion = async (question: QuestionJson, base: number) =>
+  (await call<{ data: WholeQuestion }>('PUT', `/questions/${question.id}`, { question }, { 'If-Match': `"${base}"` })).body.data
+
+export type Autosave = { base_revision: number | null; content: QuestionJson }
+export const autosaveQuery = (subject: string) =>
+  queryOptions({
+    queryKey: ['autosave', subject],
+    queryFn: async () => {
+      try {
+        return (await call<Autosave>('GET', `/autosaves/${encodeURIComponent(subject)}`)).body
+      } catch {
+        return null
+      }
+    },
+    staleTime: 0,
+    gcTime: 0,
+  })
+export const keepAutosave = (subject: string, content: QuestionJson, base: number | null) =>
+  call('PUT', `/autosaves/${encodeURIComponent(subject)}`, { content, base_revision: base })
+export const forgetAutosave = (subject: string) => call('DELETE', `/autosaves/${encodeURIComponent(subject)}`)

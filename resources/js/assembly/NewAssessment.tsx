@@ -1,0 +1,79 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { type FormEvent, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { assessmentQuery, makeAssessment } from '@/api/assembly'
+import { banksQuery } from '@/api/queries'
+import { Button } from '@/components/Button'
+import { Dialog } from '@/components/Dialog'
+import { Field } from '@/components/Field'
+import { useTell } from '@/components/Toasts'
+import { texts } from '@/texts'
+import { setAtHand } from '@/tray/useAtHand'
+
+type Props = { questions?: string[]; like?: { id: string; title: string; bank: string }; onClose: () => void }
+
+/** A new assessment: empty, of what lies in the tray, or like another. */
+export function NewAssessment({ questions, like, onClose }: Props) {
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const tell = useTell()
+  const banks = (useQuery(banksQuery).data ?? []).filter((bank) => bank.my_role !== 'reader' && !bank.archived)
+  const [title, setTitle] = useState(like ? texts.assembly.copyOf(like.title) : '')
+  const [bank, setBank] = useState(like?.bank ?? '')
+  const [key] = useState(() => crypto.randomUUID())
+  const chosen = banks.some((one) => one.slug === bank) ? bank : (banks[0]?.slug ?? '')
+  const make = useMutation({
+    mutationFn: () =>
+      makeAssessment(
+        { title, bank: chosen, ...(questions ? { questions } : {}), ...(like ? { like: like.id } : {}) },
+        `${key} ${title} ${chosen}`,
+      ),
+    onSuccess: (made) => {
+      client.setQueryData(assessmentQuery(made.id).queryKey, made)
+      client.invalidateQueries({ queryKey: ['assessments'] })
+      setAtHand(made.id)
+      tell({ text: texts.assembly.made(made.title) })
+      onClose()
+      navigate(`/assessments/${made.id}`)
+    },
+  })
+  const submit = (event: FormEvent) => {
+    event.preventDefault()
+    if (!make.isPending) make.mutate()
+  }
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={like ? texts.assembly.duplicate : texts.assembly.make}
+      {...(questions ? { about: texts.assembly.count(questions.length) } : {})}
+      closeName={texts.frame.close}
+      actions={
+        <>
+          <Button onClick={onClose}>{texts.frame.cancel}</Button>
+          <Button look="primary" type="submit" form="new-assessment" aria-disabled={make.isPending}>
+            {texts.assembly.makeGo}
+          </Button>
+        </>
+      }
+    >
+      <form id="new-assessment" className="flex flex-col gap-4" onSubmit={submit}>
+        <Field.Root problem={make.isError ? make.error.message : null}>
+          <Field.Label>{texts.assembly.name}</Field.Label>
+          <Field.Text value={title} maxLength={500} onChange={(event) => setTitle(event.target.value)} />
+        </Field.Root>
+        <Field.Root>
+          <Field.Label>{texts.assembly.bank}</Field.Label>
+          <Field.Choice value={chosen} onChange={(event) => setBank(event.target.value)}>
+            {banks.map((one) => (
+              <option key={one.slug} value={one.slug}>
+                {one.name}
+              </option>
+            ))}
+          </Field.Choice>
+        </Field.Root>
+        <p className="text-caption text-second">{texts.assembly.bankAbout}</p>
+      </form>
+    </Dialog>
+  )
+}

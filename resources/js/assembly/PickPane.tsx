@@ -1,0 +1,69 @@
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import { useMemo, useState } from 'react'
+import { banksQuery, questionsQuery } from '@/api/queries'
+import { ROW_HEIGHT, Row } from '@/bank/Row'
+import { Button } from '@/components/Button'
+import { control } from '@/components/Field'
+import { Message, Nothing, Waiting } from '@/components/Message'
+import { SearchField } from '@/components/SearchField'
+import { VirtualRows } from '@/components/VirtualRows'
+import { texts } from '@/texts'
+import { useTray } from '@/tray/useTray'
+import { QUESTION } from './edit'
+
+type Props = {
+  home: string
+  taken: Set<string>
+  onAdd: (questions: string[]) => void
+  onTakeOut: (question: string) => void
+}
+
+/** Banks to pick from: add with Enter or the button; what is taken is marked, and taken out the same way. */
+export function PickPane({ home, taken, onAdd, onTakeOut }: Props) {
+  const banks = (useQuery(banksQuery).data ?? []).filter((bank) => !bank.archived)
+  const [slug, setSlug] = useState(home)
+  const [words, setWords] = useState('')
+  const [active, setActive] = useState<string>()
+  const tray = useTray()
+  const pages = useInfiniteQuery(questionsQuery(slug, words === '' ? '' : `words=${encodeURIComponent(words)}`))
+  const rows = useMemo(() => pages.data?.pages.flatMap((page) => page.data) ?? [], [pages.data])
+  const waiting = tray.ids.filter((id) => !taken.has(id))
+  const toggle = (id: string) => (taken.has(id) ? onTakeOut(id) : onAdd([id]))
+  return (
+    <div className="flex h-full flex-col">
+      <div className="flex flex-none flex-col gap-2 border-hairline border-b p-3">
+        {waiting.length > 0 ? <Button onClick={() => onAdd(waiting)}>{texts.assembly.addAll(waiting.length)}</Button> : null}
+        <select aria-label={texts.assembly.pickFrom} className={control} value={slug} onChange={(event) => setSlug(event.target.value)}>
+          {banks.map((bank) => (
+            <option key={bank.slug} value={bank.slug}>
+              {bank.name} ({bank.question_count})
+            </option>
+          ))}
+        </select>
+        <SearchField label={texts.assembly.pickWords} value={words} onChange={setWords} />
+      </div>
+      <div className="min-h-0 flex-1">
+        {pages.isPending ? <Waiting text={texts.loading} /> : null}
+        {pages.isError ? <Message look="problem">{pages.error.message}</Message> : null}
+        {pages.data && rows.length === 0 ? <Nothing title={texts.bank.nothing} /> : null}
+        {rows.length > 0 ? (
+          <VirtualRows
+            label={texts.bank.list}
+            rows={rows}
+            all={pages.data?.pages[0]?.meta.found ?? rows.length}
+            height={ROW_HEIGHT}
+            id={(row) => row.id}
+            active={active}
+            selected={[...taken]}
+            onActive={(row) => setActive(row.id)}
+            onSelect={(row) => toggle(row.id)}
+            onOpen={(row) => toggle(row.id)}
+            onEnd={() => (pages.hasNextPage && !pages.isFetchingNextPage ? pages.fetchNextPage() : undefined)}
+            drag={(row) => [QUESTION, JSON.stringify({ id: row.id, revision: row.revision })]}
+            draw={(row, state) => <Row row={row} {...state} taken={taken.has(row.id)} />}
+          />
+        ) : null}
+      </div>
+    </div>
+  )
+}

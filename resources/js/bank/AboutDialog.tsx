@@ -1,0 +1,69 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { type BankAbout, changeBank, makeBank } from '@/api/actions'
+import type { Bank } from '@/api/schema'
+import { Button } from '@/components/Button'
+import { Dialog } from '@/components/Dialog'
+import { Field } from '@/components/Field'
+import { useTell } from '@/components/Toasts'
+import { uuid7 } from '@/desk/fresh'
+import { texts } from '@/texts'
+
+/** Name, purpose and what else is said of a bank; a new one when none is given. */
+export function AboutDialog({ bank, onClose }: { bank?: Bank; onClose: () => void }) {
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const tell = useTell()
+  const [key] = useState(uuid7)
+  const [about, setAbout] = useState<Record<string, string>>(() =>
+    Object.fromEntries(Object.keys(texts.banks.fields).map((field) => [field, String(bank?.[field as keyof Bank] ?? '')])),
+  )
+  const save = useMutation({
+    mutationFn: () => (bank ? changeBank(bank.slug, about as BankAbout) : makeBank(about as BankAbout, key)),
+    onSuccess: (saved) => {
+      client.invalidateQueries({ queryKey: ['banks'] })
+      client.invalidateQueries({ queryKey: ['bank', saved.slug] })
+      tell({ text: bank ? texts.banks.changed : texts.banks.made(saved.name) })
+      onClose()
+      if (!bank) navigate(`/banks/${saved.slug}`)
+    },
+  })
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={bank ? texts.banks.settings : texts.banks.make}
+      closeName={texts.frame.close}
+      actions={
+        <>
+          <Button onClick={onClose}>{texts.frame.cancel}</Button>
+          <Button look="primary" type="submit" form="about-bank" aria-disabled={save.isPending}>
+            {bank ? texts.frame.save : texts.banks.makeGo}
+          </Button>
+        </>
+      }
+    >
+      <form
+        id="about-bank"
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          save.mutate()
+        }}
+      >
+        {Object.entries(texts.banks.fields).map(([field, label], i) => (
+          <Field.Root key={field} problem={i === 0 ? (save.error?.message ?? null) : null}>
+            <Field.Label>{label}</Field.Label>
+            <Field.Text
+              autoFocus={i === 0}
+              maxLength={200}
+              value={about[field] ?? ''}
+              onChange={(event) => setAbout({ ...about, [field]: event.target.value })}
+            />
+          </Field.Root>
+        ))}
+      </form>
+    </Dialog>
+  )
+}

@@ -1,0 +1,13 @@
+import type { Bank } from '@/api/schema'
+import { AboutDialog } from './AboutDialog'
+import { ArchiveDialog } from './ArchiveDialog'
+import { ShareDialog } from './ShareDialog'
+
+export type BankDialog = 'share' | 'about' | 'archive'
+
+export function BankDialogs({ bank, shown, onClose }: { bank: Bank; shown: BankDialog | null; onClose: () => void }) {
+  if (shown === 'share') return <ShareDialog bank={bank} onClose={onClose} />
+  if (shown === 'about') return <AboutDialog bank={bank} onClose={onClose} />
+  if (shown === 'archive') return <ArchiveDialog bank={bank} onClose={onClose} />
+  return null
+}

@@ -1,0 +1,113 @@
+import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query'
+import type { Page, Trees } from '@/api/queries'
+import type { QuestionRow } from '@/api/schema'
+import { Button } from '@/components/Button'
+import { Message, Nothing, Waiting } from '@/components/Message'
+import { VirtualRows } from '@/components/VirtualRows'
+import { texts } from '@/texts'
+import { Chips } from './Chips'
+import { NothingFound } from './NothingFound'
+import { ROW_HEIGHT, Row } from './Row'
+import type { Filter } from './useFilter'
+import type { Selection } from './useSelection'
+
+type Props = {
+  filter: Filter
+  trees: Trees | undefined
+  pages: UseInfiniteQueryResult<InfiniteData<Page>>
+  rows: QuestionRow[]
+  active: string | undefined
+  selection: Selection
+  /** Questions that the assessment at hand has. */
+  taken: Set<string>
+  onOpen: (row: QuestionRow) => void
+  onWrite?: () => void
+  /** Where there is no room for the trees beside the list. */
+  onNarrow?: () => void
+  /** What dropping each condition would give, when nothing is found. */
+  without: Record<string, number>
+}
+
+/** The conditions, how many questions meet them, and the questions. */
+export function ListPane({ filter, trees, pages, rows, active, selection, taken, onOpen, onWrite, onNarrow, without }: Props) {
+  const meta = pages.data?.pages[0]?.meta
+  const [found, of] = texts.bank.found(meta?.found ?? 0, meta?.of ?? 0)
+  return (
+    <div className="flex h-full flex-col">
+      <div className="flex flex-none flex-col gap-2 border-hairline border-b px-3 py-2">
+        <Chips filter={filter} trees={trees} />
+        <div className="flex flex-wrap items-center gap-2">
+          <p className="flex-1" aria-live="polite">
+            {meta && meta.found !== null ? (
+              <>
+                <strong>{found}</strong> {of}
+                {meta.cut ? <span className="block text-attention">{texts.bank.cut}</span> : null}
+              </>
+            ) : (
+              ' '
+            )}
+          </p>
+          {onNarrow ? <Button onClick={onNarrow}>{texts.bank.narrow}</Button> : null}
+          <select
+            aria-label={texts.bank.sort}
+            title={texts.bank.sort}
+            className="min-h-7 max-w-48 rounded-ui border [field-sizing:content] border-transparent bg-transparent text-caption text-second hover:border-edge"
+            value={filter.sort}
+            onChange={(event) => filter.setSort(event.target.value)}
+          >
+            {Object.entries(texts.bank.sorts)
+              .filter(([key]) => key !== 'best' || filter.words !== '')
+              .map(([key, title]) => (
+                <option key={key} value={key}>
+                  {title}
+                </option>
+              ))}
+          </select>
+        </div>
+      </div>
+      <div className="min-h-0 flex-1">
+        {pages.isPending ? <Waiting text={texts.loading} /> : null}
+        {pages.isError ? (
+          <div className="p-3">
+            <Message look="problem" actions={<Button onClick={() => pages.refetch()}>{texts.problem.retry}</Button>}>
+              {pages.error.message}
+            </Message>
+          </div>
+        ) : null}
+        {pages.data && rows.length === 0 ? (
+          filter.any ? (
+            <NothingFound filter={filter} without={without} />
+          ) : (
+            <Nothing title={texts.bank.empty}>
+              <p>{texts.bank.emptyNext}</p>
+              {onWrite ? (
+                <p className="mt-3">
+                  <Button onClick={onWrite}>{texts.bank.write}</Button>
+                </p>
+              ) : null}
+            </Nothing>
+          )
+        ) : null}
+        {rows.length > 0 ? (
+          <VirtualRows
+            label={texts.bank.list}
+            rows={rows}
+            all={meta?.found ?? rows.length}
+            height={ROW_HEIGHT}
+            id={(row) => row.id}
+            active={active}
+            selected={selection.ids}
+            onActive={(row, extend) => {
+              if (extend) selection.extend(active, row.id)
+              filter.setQuestion(row.id)
+            }}
+            onSelect={(row, extend) => (extend ? selection.extend(active, row.id) : selection.toggle(row.id))}
+            onOpen={onOpen}
+            onEnd={() => (pages.hasNextPage && !pages.isFetchingNextPage ? pages.fetchNextPage() : undefined)}
+            draw={(row, state) => <Row row={row} {...state} taken={taken.has(row.id)} />}
+          />
+        ) : null}
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,21 @@
+import { Button } from '@/components/Button'
+import { texts } from '@/texts'
+import type { Filter } from './useFilter'
+
+/** Which condition to drop, and what that would give. */
+export function NothingFound({ filter, without }: { filter: Filter; without: Record<string, number> }) {
+  const ways = Object.entries(without).filter(([, count]) => count > 0)
+  return (
+    <div className="flex flex-col items-start gap-3 p-6">
+      <p className="text-head font-semibold">{texts.bank.nothing}</p>
+      {ways.map(([name, count]) => (
+        <Button key={name} onClick={() => filter.drop(name)}>
+          {texts.bank.without(texts.bank.dimensions[name]?.toLowerCase() ?? name, count)}
+        </Button>
+      ))}
+      <Button look="quiet" onClick={filter.clear}>
+        {texts.bank.clearAll}
+      </Button>
+    </div>
+  )
+}

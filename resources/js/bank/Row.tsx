@@ -1,0 +1,55 @@
+import type { QuestionRow } from '@/api/schema'
+import { Level } from '@/components/Strata'
+import { Tick } from '@/components/Tree'
+import { texts } from '@/texts'
+
+export const ROW_HEIGHT = 84
+
+/** A question in a list: title, first words with what was found marked, and what it is. */
+export function Row({ row, active, selected, taken }: { row: QuestionRow; active: boolean; selected: boolean; taken?: boolean }) {
+  return (
+    <div
+      className={`flex h-full items-start gap-3 overflow-hidden border-hairline border-b border-l-3 px-3 py-2.5 ${active ? 'border-l-accent bg-paper' : 'border-l-transparent hover:bg-well'} ${selected && !active && !taken ? 'bg-accent-tint' : ''}`}
+    >
+      <span data-tick="" title={texts.bank.select(row.title)} className="-m-2 p-2 pt-3">
+        <Tick on={selected} />
+      </span>
+      <Level value={row.difficulty} label={row.difficulty === null ? '' : texts.bank.difficulty(row.difficulty)} />
+      <span className="min-w-0 flex-1">
+        <span className="flex gap-3">
+          <span className="min-w-0 flex-1 truncate font-semibold">
+            <Marks pieces={row.title_marks} />
+          </span>
+          <span className="flex-none text-second">{texts.points(row.points)}</span>
+        </span>
+        <span className="block truncate font-serif text-second">
+          {row.found_marks ? (
+            <>
+              <span className="font-sans text-caption text-quiet">{texts.bank.foundIn[row.found_in ?? '']}: </span>
+              <Marks pieces={row.found_marks} />
+            </>
+          ) : (
+            <Marks pieces={row.stem_marks} />
+          )}
+        </span>
+        <span className="flex h-4 flex-wrap gap-x-3 overflow-hidden text-caption text-second">
+          <span>{row.kinds.map((kind) => texts.kinds[kind] ?? kind).join(', ')}</span>
+          <span className={row.status === 'approved' ? 'text-accent' : ''}>{texts.status[row.status]}</span>
+          {taken ? <strong className="text-information">{texts.assembly.taken}</strong> : null}
+          {row.has_variables ? <span>{texts.bank.varies}</span> : null}
+          {row.is_complete ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
+          {row.tags.slice(0, 4).map((tag) => (
+            <span key={tag} className="text-quiet">
+              {tag}
+            </span>
+          ))}
+        </span>
+      </span>
+    </div>
+  )
+}
+
+export function Marks({ pieces }: { pieces: [string, boolean][] }) {
+  // biome-ignore lint/suspicious/noArrayIndexKey: pieces of one text, told by their place
+  return pieces.map(([text, marked], i) => (marked ? <mark key={i}>{text}</mark> : <span key={i}>{text}</span>))
+}

@@ -1,0 +1,158 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { MoreHorizontal } from 'lucide-react'
+import { useState } from 'react'
+import { addNode, changeNode, removeNode, type TreeName } from '@/api/actions'
+import { Button } from '@/components/Button'
+import { Dialog } from '@/components/Dialog'
+import { control, Field } from '@/components/Field'
+import { Menu } from '@/components/Menu'
+import { useTell } from '@/components/Toasts'
+import type { TreeItem } from '@/components/Tree'
+import { texts } from '@/texts'
+
+type Ask = { what: 'make'; parent: TreeItem | null } | { what: 'rename' | 'move' | 'remove'; item: TreeItem }
+
+/** What can be done with a folder or topic. */
+export function NodeMenu({ item, kind, ask, tabIndex }: { item: TreeItem; kind: TreeName; ask: (what: Ask) => void; tabIndex: 0 | -1 }) {
+  return (
+    <Menu.Root
+      align="end"
+      button={
+        <button
+          type="button"
+          tabIndex={tabIndex}
+          aria-label={texts.tree.what(item.name)}
+          title={texts.tree.what(item.name)}
+          className="flex min-h-6 min-w-6 items-center justify-center rounded-ui text-quiet hover:bg-well"
+        >
+          <MoreHorizontal size={14} aria-hidden="true" />
+        </button>
+      }
+    >
+      <Menu.Item onSelect={() => ask({ what: 'make', parent: item })}>{texts.tree.makeIn[kind]}</Menu.Item>
+      <Menu.Item onSelect={() => ask({ what: 'rename', item })}>{texts.tree.rename}</Menu.Item>
+      <Menu.Item onSelect={() => ask({ what: 'move', item })}>{texts.tree.move}</Menu.Item>
+      <Menu.Line />
+      <Menu.Item onSelect={() => ask({ what: 'remove', item })}>{texts.tree.remove}</Menu.Item>
+    </Menu.Root>
+  )
+}
+
+/** New, rename, move and delete, each saying where or what it would mean. */
+export function useTreeDialogs(slug: string, kind: TreeName, items: TreeItem[]) {
+  const [asked, ask] = useState<Ask | null>(null)
+  const dialog = asked ? (
+    <TreeDialog key={JSON.stringify(asked)} slug={slug} kind={kind} items={items} asked={asked} onClose={() => ask(null)} />
+  ) : null
+  return { ask, dialog }
+}
+
+function TreeDialog({
+  slug,
+  kind,
+  items,
+  asked,
+  onClose,
+}: {
+  slug: string
+  kind: TreeName
+  items: TreeItem[]
+  asked: Ask
+  onClose: () => void
+}) {
+  const client = useQueryClient()
+  const tell = useTell()
+  const item = asked.what === 'make' ? null : asked.item
+  const [name, setName] = useState(asked.what === 'rename' ? asked.item.name : '')
+  const [parent, setParent] = useState(asked.what === 'make' ? (asked.parent?.id ?? '') : (item?.parent ?? ''))
+  const below = item ? under(items, item.id) : []
+  const act = useMutation({
+    mutationFn: async () => {
+      if (asked.what === 'make') await addNode(slug, kind, name, parent === '' ? null : parent)
+      else if (asked.what === 'rename') await changeNode(slug, kind, asked.item.id, { name })
+      else if (asked.what === 'move') await changeNode(slug, kind, asked.item.id, { parent: parent === '' ? null : parent })
+      else await removeNode(slug, kind, asked.item.id)
+    },
+    onSuccess: () => {
+      client.invalidateQueries({ queryKey: ['bank', slug] })
+      const said = {
+        make: () => texts.tree.made(name),
+        rename: () => texts.tree.renamed(name),
+        move: () => texts.tree.moved(item?.name ?? '', items.find((one) => one.id === parent)?.name ?? texts.tree.top),
+        remove: () => texts.tree.removed(item?.name ?? ''),
+      }
+      tell({ text: said[asked.what]() })
+      onClose()
+    },
+  })
+  const title =
+    { make: texts.tree.make[kind], rename: texts.tree.rename, move: texts.tree.move, remove: texts.tree.removeTitle(item?.name ?? '') }[
+      asked.what
+    ] ?? ''
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={title}
+      about={asked.what === 'remove' ? texts.tree.removeAbout[kind]?.(below.length, item?.count ?? 0) : item?.name}
+      closeName={texts.frame.close}
+      actions={
+        <>
+          <Button onClick={onClose}>{texts.frame.cancel}</Button>
+          <Button look="primary" type="submit" form="tree-form">
+            {asked.what === 'remove' ? texts.tree.remove : asked.what === 'move' ? texts.tree.move : texts.frame.save}
+          </Button>
+        </>
+      }
+    >
+      <form
+        id="tree-form"
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          act.mutate()
+        }}
+      >
+        {asked.what === 'make' || asked.what === 'rename' ? (
+          <Field.Root problem={act.error?.message ?? null}>
+            <Field.Label>{texts.tree.name}</Field.Label>
+            <Field.Text autoFocus value={name} maxLength={200} onChange={(event) => setName(event.target.value)} />
+          </Field.Root>
+        ) : null}
+        {asked.what === 'make' || asked.what === 'move' ? (
+          <label className="flex flex-col gap-1">
+            <span className="text-caption text-second">{texts.tree.into}</span>
+            <select className={control} value={parent} onChange={(event) => setParent(event.target.value)}>
+              <option value="">{texts.tree.top}</option>
+              {ordered(items)
+                .filter((one) => one.item.id !== item?.id && !below.includes(one.item.id))
+                .map(({ item: one, path }) => (
+                  <option key={one.id} value={one.id}>
+                    {path.join(' › ')}
+                  </option>
+                ))}
+            </select>
+          </label>
+        ) : null}
+        {asked.what === 'move' || asked.what === 'remove' ? (
+          act.error ? (
+            <p role="alert" className="text-problem">
+              {act.error.message}
+            </p>
+          ) : null
+        ) : null}
+      </form>
+    </Dialog>
+  )
+}
+
+function under(items: TreeItem[], id: string): string[] {
+  return items.filter((one) => one.parent === id).flatMap((one) => [one.id, ...under(items, one.id)])
+}
+
+/** A tree read from top to bottom, each with the path that leads to it. */
+export function ordered(items: TreeItem[], parent: string | null = null, above: string[] = []): { item: TreeItem; path: string[] }[] {
+  return items
+    .filter((one) => one.parent === parent)
+    .flatMap((item) => [{ item, path: [...above, item.name] }, ...ordered(items, item.id, [...above, item.name])])
+}

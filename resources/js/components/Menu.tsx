@@ -1,0 +1,79 @@
+import { DropdownMenu } from 'radix-ui'
+import type { ComponentProps, ReactNode } from 'react'
+
+const item =
+  'flex min-h-8 cursor-pointer select-none items-center gap-3 rounded-ui px-2 py-1 text-ui outline-none data-[disabled]:opacity-55 data-[highlighted]:bg-accent-tint data-[highlighted]:text-accent'
+
+/** A menu that a button opens. */
+function Root({
+  button,
+  children,
+  align = 'start',
+  onClosed,
+  open,
+  onOpen,
+}: {
+  button: ReactNode
+  children: ReactNode
+  align?: 'start' | 'end'
+  /** Where the focus goes instead of back to the button. */
+  onClosed?: () => void
+  /** Set where something else than the button may open it too. */
+  open?: boolean
+  onOpen?: (open: boolean) => void
+}) {
+  return (
+    <DropdownMenu.Root {...(onOpen ? { open: open === true, onOpenChange: onOpen } : {})}>
+      <DropdownMenu.Trigger asChild>{button}</DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align={align}
+          sideOffset={4}
+          collisionPadding={8}
+          {...(onClosed
+            ? {
+                onCloseAutoFocus: (event: Event) => {
+                  event.preventDefault()
+                  onClosed()
+                },
+              }
+            : {})}
+          className="z-30 min-w-44 rounded-ui border border-hairline bg-paper p-1 text-ink shadow-float"
+        >
+          {children}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  )
+}
+
+function Item({ keys, children, ...rest }: ComponentProps<typeof DropdownMenu.Item> & { keys?: string }) {
+  return (
+    <DropdownMenu.Item className={item} {...rest}>
+      <span className="flex-1">{children}</span>
+      {keys ? <kbd className="text-caption text-quiet">{keys}</kbd> : null}
+    </DropdownMenu.Item>
+  )
+}
+
+function Choice({ value, options, onChange }: { value: string; options: [string, string][]; onChange: (value: string) => void }) {
+  return (
+    <DropdownMenu.RadioGroup value={value} onValueChange={onChange}>
+      {options.map(([key, title]) => (
+        <DropdownMenu.RadioItem key={key} value={key} className={`${item} data-[state=checked]:font-semibold`}>
+          <span className="w-4 text-accent">
+            <DropdownMenu.ItemIndicator>✓</DropdownMenu.ItemIndicator>
+          </span>
+          {title}
+        </DropdownMenu.RadioItem>
+      ))}
+    </DropdownMenu.RadioGroup>
+  )
+}
+
+const Label = ({ children }: { children: ReactNode }) => (
+  <DropdownMenu.Label className="px-2 pt-2 pb-1 text-caption text-quiet">{children}</DropdownMenu.Label>
+)
+const Line = () => <DropdownMenu.Separator className="my-1 h-px bg-hairline" />
+
+export const Menu = { Root, Item, Choice, Label, Line }

@@ -1,0 +1,63 @@
+import { render, screen } from '@testing-library/react'
+import userEvent from '@testing-library/user-event'
+import { beforeEach, expect, it, vi } from 'vitest'
+import { Tree } from './Tree'
+
+const items = [
+  { id: 'a', parent: null, name: 'Branch' },
+  { id: 'b', parent: 'a', name: 'Twig' },
+  { id: 'c', parent: 'a', name: 'Other twig' },
+  { id: 'd', parent: null, name: 'Second branch' },
+]
+const focused = () => document.activeElement?.getAttribute('aria-label')
+
+beforeEach(() => localStorage.clear())
+
+it('is walked, opened, closed and ticked by keys, and remembers what is closed', async () => {
+  const user = userEvent.setup()
+  const tick = vi.fn()
+  const { unmount } = render(<Tree name="t" label="A tree" items={items} ticked={['b']} onTick={tick} />)
+  await user.tab()
+  expect(focused()).toBe('Branch')
+  await user.keyboard('{ArrowRight}')
+  expect(focused()).toBe('Twig')
+  await user.keyboard('{ArrowLeft}')
+  expect(focused()).toBe('Branch')
+  await user.keyboard('{ArrowLeft}')
+  expect(screen.getByRole('treeitem', { name: 'Branch' })).toHaveAttribute('aria-expanded', 'false')
+  expect(screen.queryByRole('treeitem', { name: 'Twig' })).toBeNull()
+  await user.keyboard('{ArrowDown}')
+  expect(focused()).toBe('Second branch')
+  await user.keyboard(' ')
+  expect(tick).toHaveBeenCalledWith('d')
+  await user.keyboard('{Home}{ArrowRight}{End}')
+  expect(focused()).toBe('Second branch')
+  await user.keyboard('{Home}{ArrowLeft}')
+  unmount()
+  render(<Tree name="t" label="A tree" items={items} ticked={[]} onTick={tick} />)
+  expect(screen.getAllByRole('treeitem')).toHaveLength(2)
+})
+
+it('says what is ticked, how deep it lies, and has one stop for Tab', async () => {
+  const user = userEvent.setup()
+  render(
+    <>
+      <Tree
+        name="t"
+        label="A tree"
+        items={items}
+        ticked={['b']}
+        onTick={() => undefined}
+        more={(item, tabIndex) => <button type="button" tabIndex={tabIndex}>{`more ${item.name}`}</button>}
+      />
+      <button type="button">after</button>
+    </>,
+  )
+  expect(screen.getByRole('treeitem', { name: 'Twig' })).toHaveAttribute('aria-selected', 'true')
+  expect(screen.getByRole('treeitem', { name: 'Twig' })).toHaveAttribute('aria-level', '2')
+  await user.tab()
+  await user.tab()
+  expect(document.activeElement).toHaveTextContent('more Branch')
+  await user.tab()
+  expect(document.activeElement).toHaveTextContent('after')
+})

@@ -1,0 +1,98 @@
+import { Extension, Mark, mergeAttributes, Node } from '@tiptap/core'
+import StarterKit from '@tiptap/starter-kit'
+import { type KeptView, keptNodes } from './keptNodes'
+
+/** Words for the anchors drawn inside the text. */
+export type AnchorWords = { part: (id: string) => string }
+
+const script = (name: 'sub' | 'sup') =>
+  Mark.create({
+    name,
+    parseHTML: () => [{ tag: name }],
+    renderHTML: ({ HTMLAttributes }) => [name, HTMLAttributes, 0],
+    excludes: name === 'sub' ? 'sup' : 'sub',
+  })
+
+const anchor = (name: string, tag: 'div' | 'span', words: AnchorWords) =>
+  Node.create({
+    name,
+    group: tag === 'div' ? 'block' : 'inline',
+    inline: tag === 'span',
+    atom: true,
+    selectable: true,
+    draggable: true,
+    addAttributes: () => ({
+      id: { parseHTML: (element) => element.getAttribute('data-part'), renderHTML: (at) => ({ 'data-part': at.id }) },
+    }),
+    parseHTML: () => [{ tag: `${tag}[data-part]`, priority: 90 }],
+    renderHTML: ({ HTMLAttributes }) => [tag, HTMLAttributes],
+    addNodeView:
+      () =>
+      ({ node }) => {
+        const dom = document.createElement(tag)
+        dom.className = 'anchor-part'
+        dom.textContent = words.part(node.attrs.id)
+        dom.contentEditable = 'false'
+        return { dom }
+      },
+  })
+
+const value = Node.create({
+  name: 'value',
+  group: 'inline',
+  inline: true,
+  atom: true,
+  addAttributes: () => ({
+    name: { parseHTML: (element) => element.getAttribute('data-value'), renderHTML: (at) => ({ 'data-value': at.name }) },
+  }),
+  parseHTML: () => [{ tag: 'var[data-value]' }],
+  renderHTML: ({ HTMLAttributes }) => ['var', mergeAttributes(HTMLAttributes)],
+  addNodeView:
+    () =>
+    ({ node }) => {
+      const dom = document.createElement('span')
+      dom.className = 'anchor-value'
+      dom.textContent = node.attrs.name
+      return { dom }
+    },
+})
+
+/** The language and direction of a passage (WCAG 3.1.2). */
+const tongue = {
+  lang: { default: null, parseHTML: (element: HTMLElement) => element.getAttribute('lang') },
+  dir: { default: null, parseHTML: (element: HTMLElement) => element.getAttribute('dir') },
+}
+const tongues = Extension.create({
+  name: 'tongues',
+  addGlobalAttributes: () => [
+    { types: ['paragraph', 'heading', 'blockquote', 'bulletList', 'orderedList', 'listItem'], attributes: tongue },
+  ],
+})
+const passage = Mark.create({
+  name: 'passage',
+  addAttributes: () => tongue,
+  parseHTML: () => [{ tag: 'span[lang]' }, { tag: 'span[dir]' }],
+  renderHTML: ({ HTMLAttributes }) => ['span', HTMLAttributes, 0],
+})
+
+const nothing: KeptView = { media: () => '', table: '' }
+
+export function extensions(words: AnchorWords, view: KeptView = nothing) {
+  return [
+    StarterKit.configure({
+      horizontalRule: false,
+      heading: { levels: [3, 4, 5] },
+      link: { openOnClick: false, HTMLAttributes: { target: null, rel: null, class: null } },
+      trailingNode: false,
+      undoRedo: false, // the whole question has one history
+    }),
+    script('sub'),
+    script('sup'),
+    anchor('partBlock', 'div', words),
+    anchor('partInline', 'span', words),
+    value,
+    tongues,
+    passage,
+    ...keptNodes(view),
+  ]
+}

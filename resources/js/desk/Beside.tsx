@@ -1,0 +1,90 @@
+import type { Finding, QuestionJson, Specimen } from '@/api/question'
+import { Tabs } from '@/components/Tabs'
+import { useTell } from '@/components/Toasts'
+import { RecordForm } from '@/record/RecordForm'
+import { RecordChanges } from '@/record/RecordLog'
+import { texts } from '@/texts'
+import { TryPane } from '@/try/TryPane'
+import { Checks } from './Checks'
+import { Specimens } from './Specimens'
+import type { DeskRecord } from './useRecord'
+
+type Props = {
+  question: QuestionJson
+  /** The question as it was a moment ago, and how to ask for it as it is now. */
+  tried: QuestionJson
+  now: () => QuestionJson
+  bank: string
+  stored: boolean
+  record: DeskRecord
+  findings: Finding[]
+  tab: string
+  onTab: (tab: string) => void
+}
+
+/** Beside the page: try it, what is found in it, classify it, what was changed. */
+export function Beside({ question, tried, now, bank, stored, record, findings, tab, onTab }: Props) {
+  const tell = useTell()
+  const specimens = record.record.specimens ?? []
+  const setSpecimens = (next: Specimen[]) => record.change({ record: { specimens: { set: next } } }, true)
+  const keep = (specimen: Omit<Specimen, 'id'>) => {
+    let n = specimens.length + 1
+    while (specimens.some((one) => one.id === `s${n}`)) n++
+    setSpecimens([...specimens, { id: `s${n}`, ...specimen }])
+    tell({ text: texts.try.specimenKept })
+  }
+  const tabs = [
+    {
+      id: 'try',
+      body: (
+        <section aria-label={texts.try.title} className="p-5">
+          <TryPane question={tried} now={now} bank={bank} bench onSpecimen={keep} />
+          <Specimens question={question} specimens={specimens} findings={findings} onChange={setSpecimens} />
+        </section>
+      ),
+    },
+    {
+      id: 'checks',
+      count: findings.length,
+      tone: 'attention' as const,
+      body: <Checks findings={findings} onFinish={() => record.change({ record: { processing: { set: null } } })} />,
+    },
+    {
+      id: 'classify',
+      body: (
+        <div className="p-5">
+          <RecordForm
+            slug={bank}
+            record={record.record}
+            {...(stored ? { folders: record.folders } : {})}
+            disabled={false}
+            onChange={record.change}
+          />
+        </div>
+      ),
+    },
+    ...(stored
+      ? [
+          {
+            id: 'history',
+            body: (
+              <div className="p-5">
+                <h3 className="font-semibold">{texts.record.history}</h3>
+                <RecordChanges id={question.id} />
+              </div>
+            ),
+          },
+        ]
+      : []),
+  ]
+  return (
+    <div className="h-full bg-paper">
+      <Tabs
+        label={texts.desk.beside}
+        value={tab}
+        onChange={onTab}
+        tabs={tabs.map((one) => ({ ...one, title: texts.desk.tabs[one.id] ?? '' }))}
+      />
+    </div>
+  )
+}

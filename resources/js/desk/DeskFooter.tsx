@@ -1,0 +1,47 @@
+import { Redo2, Undo2 } from 'lucide-react'
+import { Button } from '@/components/Button'
+import { texts } from '@/texts'
+
+type Props = {
+  /** Where it is or goes to. */
+  place: string
+  folders: string[][]
+  saveName: string
+  busy: boolean
+  history: { canUndo: boolean; canRedo: boolean; undo: () => unknown; redo: () => unknown }
+  onSave: () => void
+  onAnother?: () => void
+  anotherName?: string
+}
+
+/** Where the question lies, and saving it. */
+export function DeskFooter({ place, folders, saveName, busy, history, onSave, onAnother, anotherName }: Props) {
+  const step = (title: string, can: boolean, act: () => unknown, icon: React.ReactNode) => (
+    <Button look="quiet" className="!px-1" aria-label={title} title={title} aria-disabled={!can} onClick={act}>
+      {icon}
+    </Button>
+  )
+  return (
+    <footer className="flex min-h-12 flex-none flex-wrap items-center gap-2 border-hairline border-t bg-paper px-4 py-1.5">
+      <p className="min-w-0 flex-1 truncate text-second">
+        {folders.length > 0 ? (
+          <>
+            {texts.desk.placedIn} <strong>{folders.map((path) => path.join(' › ')).join(', ')}</strong>
+          </>
+        ) : (
+          place
+        )}
+      </p>
+      {step(texts.desk.undo, history.canUndo, history.undo, <Undo2 size={16} aria-hidden="true" />)}
+      {step(texts.desk.redo, history.canRedo, history.redo, <Redo2 size={16} aria-hidden="true" />)}
+      {onAnother ? (
+        <Button onClick={onAnother}>
+          {anotherName} <kbd className="text-caption text-quiet">Ctrl ↵</kbd>
+        </Button>
+      ) : null}
+      <Button look="primary" onClick={onSave} aria-disabled={busy}>
+        {saveName}
+      </Button>
+    </footer>
+  )
+}

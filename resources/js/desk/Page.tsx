@@ -1,0 +1,176 @@
+import type { Editor } from '@tiptap/core'
+import { Suspense, useState } from 'react'
+import type { Finding, Part, QuestionJson } from '@/api/question'
+import { Button } from '@/components/Button'
+import { Menu } from '@/components/Menu'
+import { Waiting } from '@/components/Message'
+import { useMedia } from '@/components/media'
+import { SafeEditor } from '@/components/SafeEditor'
+import { parts as kinds, partView } from '@/parts'
+import { CardPlaceProvider } from '@/parts/PartCard'
+import { texts } from '@/texts'
+import { anchorOf, freshPart } from './fresh'
+import { QuestionSettings } from './QuestionSettings'
+
+type Props = {
+  question: QuestionJson
+  findings: Finding[]
+  bank: string
+  change: (edit: (now: QuestionJson) => QuestionJson, place?: string) => void
+}
+
+/** The question as one page: title, text, each part with its key in the order of the text, what holds for the whole. */
+export function Page({ question, findings, bank, change }: Props) {
+  const media = useMedia(bank)
+  const problem = (path: string) => findings.find((finding) => finding.path === path || finding.path.startsWith(`${path}/`))?.message
+  const exactly = (path: string) => findings.find((finding) => finding.path === path)?.message
+  const [adding, setAdding] = useState(false)
+  const variables = question.variables?.list.map((one) => one.name) ?? []
+  const ordered = inOrder(question)
+  const words = {
+    part: (id: string) => {
+      const at = ordered.findIndex((part) => part.id === id)
+      const name = texts.desk.part(texts.kinds[ordered[at]?.kind ?? ''] ?? id)
+      return ordered.length > 1 ? `${at + 1}. ${name}` : name
+    },
+  }
+  const setPart = (part: Part, place: string) =>
+    change(
+      (now) => ({ ...now, parts: now.parts.map((one) => (one.id === part.id ? part : one)) }),
+      place === '' ? '' : `part ${part.id} ${place}`,
+    )
+  const remove = (id: string) =>
+    change((now) => ({ ...now, parts: now.parts.filter((part) => part.id !== id), body: now.body.replace(anchor(id), '') }))
+  const add = (kind: string, editor: Editor) => {
+    const part = freshPart(
+      kind,
+      question.parts.map((one) => one.id),
+    )
+    if (!part) return
+    change((now) => ({ ...now, parts: [...now.parts, part] }))
+    if (partView(kind)?.inline)
+      editor
+        .chain()
+        .focus()
+        .insertContent({ type: 'partInline', attrs: { id: part.id } })
+        .run()
+    else
+      editor
+        .chain()
+        .insertContentAt(editor.state.doc.content.size, { type: 'partBlock', attrs: { id: part.id } })
+        .run()
+  }
+  return (
+    <div className="flex flex-col gap-4 rounded-ui border border-hairline bg-paper p-6 max-md:p-3">
+      <div>
+        <input
+          aria-label={texts.desk.title}
+          placeholder={texts.desk.titleHint}
+          maxLength={500}
+          dir="auto"
+          className="w-full border-transparent border-b bg-transparent py-1 text-title font-semibold placeholder:font-normal placeholder:text-quiet hover:border-hairline focus:border-accent"
+          value={question.title}
+          onChange={(event) => change((now) => ({ ...now, title: event.target.value }), 'title')}
+        />
+        {exactly('/title') ? <p className="text-caption text-problem">{exactly('/title')}</p> : null}
+      </div>
+      <SafeEditor
+        keptNote={texts.desk.keptText}
+        value={question.body}
+        label={texts.desk.stem}
+        words={words}
+        view={{ media, table: texts.desk.table }}
+        placeholder={texts.desk.stemHint}
+        bar={{
+          label: texts.desk.toolbar,
+          bold: texts.desk.bold,
+          italic: texts.desk.italic,
+          sub: texts.desk.sub,
+          sup: texts.desk.sup,
+          list: texts.desk.list,
+          numbers: texts.desk.numbers,
+        }}
+        more={(editor) => (
+          <>
+            <span className="mx-1 h-4 w-px bg-hairline" />
+            <Menu.Root
+              open={adding}
+              onOpen={setAdding}
+              onClosed={() => editor.commands.focus()}
+              button={
+                <Button look="quiet" className="!px-2">
+                  {texts.desk.addPart}
+                </Button>
+              }
+            >
+              {kinds.map((kind) => (
+                <Menu.Item key={kind.kind} onSelect={() => add(kind.kind, editor)}>
+                  {texts.desk.starts[kind.kind]}
+                </Menu.Item>
+              ))}
+            </Menu.Root>
+            <span className="text-caption text-quiet max-xl:hidden">{texts.desk.addPartHint}</span>
+            {variables.length > 0 ? (
+              <Menu.Root
+                onClosed={() => editor.commands.focus()}
+                button={
+                  <Button look="quiet" className="!px-2">
+                    {texts.desk.addValue}
+                  </Button>
+                }
+              >
+                {variables.map((name) => (
+                  <Menu.Item key={name} onSelect={() => editor.chain().focus().insertContent({ type: 'value', attrs: { name } }).run()}>
+                    <span className="font-mono">{name}</span>
+                  </Menu.Item>
+                ))}
+              </Menu.Root>
+            ) : null}
+          </>
+        )}
+        onSlash={() => setAdding(true)}
+        onChange={(body) => change((now) => ({ ...now, body }), 'body')}
+        className="min-h-16"
+      />
+      {problem('/body') ? <p className="text-caption text-problem">{problem('/body')}</p> : null}
+      {ordered.map((part, at) => {
+        const View = partView(part.kind)?.Editor
+        const i = question.parts.indexOf(part)
+        return View ? (
+          <CardPlaceProvider
+            key={part.id}
+            value={{
+              number: ordered.length > 1 ? at + 1 : null,
+              missing: !anchor(part.id).test(question.body),
+              putBack: () => change((now) => ({ ...now, body: now.body + anchorOf(part) })),
+              remove: () => remove(part.id),
+              variables,
+            }}
+          >
+            <Suspense fallback={<Waiting text={texts.loading} />}>
+              <View part={part} onChange={setPart} media={media} problem={(path) => problem(`/parts/${i}${path}`)} />
+            </Suspense>
+          </CardPlaceProvider>
+        ) : null
+      })}
+      <QuestionSettings question={question} change={change} problem={problem} />
+    </div>
+  )
+}
+
+/** The anchor of a part in the text, with the paragraph that holds nothing else. */
+function anchor(id: string): RegExp {
+  const name = id
+    .replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
+    .replace(/&/g, '&amp;')
+    .replace(/"/g, '&quot;')
+  return new RegExp(`<p><span data-part="${name}"></span></p>|<(div|span) data-part="${name}"></\\1>`)
+}
+
+function inOrder(question: QuestionJson): Part[] {
+  const at = (part: Part) => {
+    const found = question.body.search(anchor(part.id))
+    return found < 0 ? Number.MAX_SAFE_INTEGER : found
+  }
+  return [...question.parts].sort((a, b) => at(a) - at(b))
+}

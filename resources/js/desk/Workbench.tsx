@@ -1,0 +1,201 @@
+import { useQuery } from '@tanstack/react-query'
+import { useDeferredValue, useRef, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { ApiProblem } from '@/api/client'
+import { presentationQuery } from '@/api/queries'
+import type { QuestionJson } from '@/api/question'
+import { Button } from '@/components/Button'
+import type { Crumb } from '@/components/Frame'
+import { Message } from '@/components/Message'
+import { Panes } from '@/components/Panes'
+import { useTell } from '@/components/Toasts'
+import { ctrl, useCommands } from '@/frame/commands'
+import { Shell } from '@/frame/Shell'
+import { useWide } from '@/frame/useWide'
+import { texts } from '@/texts'
+import { Beside } from './Beside'
+import { Conflict } from './Conflict'
+import { DeskFooter } from './DeskFooter'
+import type { Home } from './home'
+import { Page } from './Page'
+import { useHistory } from './useHistory'
+import { useRecord } from './useRecord'
+import { useRested } from './useRested'
+import { useSaving } from './useSaving'
+
+type Props = {
+  home: Home
+  crumbs: Crumb[]
+  /** The newest revision it stands on; 0 when it is not stored yet. */
+  revision: number
+  start: QuestionJson
+  /** Said at the top: that it was restored, or what it is a copy of. */
+  note?: { text: string; action?: string; act?: () => void }
+  dirty: boolean
+  onAnother?: () => void
+}
+
+/** The question on the left as one page, each part with its key; on the right as a learner meets it. */
+export function Workbench({ home, crumbs, revision, start, note, dirty, onAnother }: Props) {
+  const history = useHistory(start)
+  const question = history.value
+  const latest = useRef(question)
+  latest.current = question
+  const navigate = useNavigate()
+  const tell = useTell()
+  const saving = useSaving(question, home, revision, dirty)
+  const apart = !saving.isNew && home.record !== 'inside'
+  const another = onAnother ?? (home.next ? () => navigate(home.next ?? '') : null)
+  const [tab, setTab] = useState('try')
+  const [comparing, setComparing] = useState(false)
+  const wide = useWide(900)
+  const record = useRecord(question, home.slug, apart, history.change)
+  const tried = useDeferredValue(useRested({ ...question, record: record.record }, 250))
+  const shown = useQuery(presentationQuery(tried, 1))
+  const findings = shown.data?.findings ?? []
+  const refused = saving.save.error instanceof ApiProblem && saving.save.error.status !== 412 ? saving.save.error : null
+  const save = async (then?: () => void) => {
+    if (saving.save.isPending) return
+    await record.settled() // what was classified a moment ago goes along
+    saving.save.mutate(saving.revision, {
+      onSuccess: ([, saved]) => {
+        tell({
+          text: home.saved(saved.revision),
+          ...(home.after ? {} : { link: { title: texts.bank.open, go: () => navigate(`/questions/${saved.id}`) } }),
+        })
+        if (then) then()
+        else if (home.after) navigate(home.after)
+        else if (saving.revision === 0) navigate(`/questions/${saved.id}`, { replace: true })
+      },
+    })
+  }
+  const here = texts.frame.groups.here
+  useCommands('desk', [
+    { id: 'save', group: here, title: texts.desk.saveKey, keys: 'Ctrl S', on: ctrl('s'), run: () => save() },
+    ...(another
+      ? [
+          {
+            id: 'another',
+            group: here,
+            title: home.next ? texts.intake.saveNext : texts.desk.saveAnother,
+            keys: 'Ctrl Enter',
+            on: ctrl('enter'),
+            run: () => save(another),
+          },
+        ]
+      : []),
+    { id: 'undo', group: here, title: texts.desk.undo, keys: 'Ctrl Z', on: ctrl('z'), run: () => history.undo() },
+    {
+      id: 'redo',
+      group: here,
+      title: texts.desk.redo,
+      keys: 'Ctrl Shift Z',
+      on: (event) =>
+        (event.ctrlKey || event.metaKey) && ((event.shiftKey && event.key.toLowerCase() === 'z') || (!event.shiftKey && event.key === 'y')),
+      run: () => history.redo(),
+    },
+    ...(!apart
+      ? []
+      : [
+          {
+            id: 'like',
+            group: here,
+            title: texts.bank.duplicate,
+            keys: 'Alt Shift D',
+            on: (event: KeyboardEvent) => event.altKey && event.shiftKey && event.key.toLowerCase() === 'd',
+            run: () => navigate(`/banks/${home.slug}/write?like=${question.id}`),
+          },
+        ]),
+    ...Object.entries(texts.desk.tabs).map(([id, title]) => ({
+      id: `tab-${id}`,
+      group: texts.frame.groups.view,
+      title,
+      run: () => setTab(id),
+    })),
+  ])
+  const title = question.title || texts.desk.fresh
+  const aside = [
+    saving.revision > 0 && apart ? texts.bank.revision(saving.revision) : '',
+    saving.save.isPending ? texts.desk.saving : (texts.desk.keeping[saving.keeping] ?? ''),
+  ]
+    .filter((one) => one)
+    .join(', ')
+  const page = (
+    <div className="flex h-full min-h-0 flex-col">
+      <div className="flex min-h-0 flex-1 flex-col gap-3 overflow-y-auto bg-well p-4">
+        {note ? (
+          <Message look="attention" actions={note.action ? <Button onClick={note.act}>{note.action}</Button> : null}>
+            {note.text}
+          </Message>
+        ) : null}
+        {saving.conflict !== null ? (
+          <Message look="attention" actions={<Button onClick={() => setComparing(true)}>{texts.desk.compare}</Button>}>
+            {texts.desk.conflict(saving.conflict)}
+          </Message>
+        ) : null}
+        {refused ? <Message look="problem">{refused.message}</Message> : null}
+        <Page question={question} findings={findings} bank={home.slug} change={history.change} />
+      </div>
+      <DeskFooter
+        place={home.after ? home.name : saving.isNew ? texts.desk.inBank(home.name) : home.name}
+        folders={apart ? record.folders : []}
+        saveName={home.saveName ?? texts.desk.save(saving.revision + 1)}
+        busy={saving.save.isPending}
+        history={history}
+        onSave={() => save()}
+        {...(another ? { onAnother: () => save(another), anotherName: home.next ? texts.intake.saveNext : texts.desk.saveAnother } : {})}
+      />
+    </div>
+  )
+  const beside = (
+    <Beside
+      question={question}
+      tried={tried}
+      now={() => latest.current}
+      bank={home.slug}
+      stored={apart}
+      record={record}
+      findings={findings}
+      tab={tab}
+      onTab={setTab}
+    />
+  )
+  return (
+    <Shell title={title} crumbs={[...crumbs, { title }]} aside={<span role="status">{aside}</span>}>
+      {wide ? (
+        <Desk page={page} beside={beside} />
+      ) : (
+        <div className="h-full overflow-y-auto">
+          {page}
+          <div className="min-h-120 border-hairline border-t">{beside}</div>
+        </div>
+      )}
+      {comparing && saving.conflict !== null ? (
+        <Conflict
+          mine={question}
+          home={home}
+          revision={saving.conflict}
+          onClose={() => setComparing(false)}
+          onSave={(both) => {
+            history.change(() => both)
+            setComparing(false)
+            setTimeout(() => saving.save.mutate(saving.conflict ?? 0))
+          }}
+        />
+      ) : null}
+    </Shell>
+  )
+}
+
+/** The page on the left takes what the try beside it leaves; the border between them moves. */
+function Desk({ page, beside }: { page: React.ReactNode; beside: React.ReactNode }) {
+  const width = Math.max(560, Math.round(window.innerWidth * 0.66))
+  return (
+    <Panes
+      name="desk"
+      borderName={texts.frame.border}
+      panes={[{ id: 'page', label: texts.desk.stem, body: page, size: width, min: 480, max: Math.max(560, window.innerWidth - 320) }]}
+      last={beside}
+    />
+  )
+}

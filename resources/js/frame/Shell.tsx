@@ -1,0 +1,194 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { type ReactNode, useEffect, useState } from 'react'
+import { Navigate, useLocation, useNavigate } from 'react-router'
+import { ApiProblem } from '@/api/client'
+import { meQuery, signOut } from '@/api/queries'
+import { Button } from '@/components/Button'
+import { CommandList } from '@/components/CommandList'
+import { Dialog } from '@/components/Dialog'
+import { type Crumb, Frame } from '@/components/Frame'
+import { Menu } from '@/components/Menu'
+import { Message, Waiting } from '@/components/Message'
+import { SearchField } from '@/components/SearchField'
+import { settings } from '@/settings'
+import { texts } from '@/texts'
+import { TrayBar, type TrayScope } from '@/tray/TrayBar'
+import { ctrl, single, useCommandStore, useCommands } from './commands'
+import { KeyList } from './KeyList'
+import { SignInForm } from './SignInForm'
+import { useScheme } from './useScheme'
+
+export type ShellSearch = { label: string; value: string; onChange: (words: string) => void }
+type Props = {
+  title: string
+  crumbs: Crumb[]
+  aside?: ReactNode
+  actions?: ReactNode
+  search?: ShellSearch
+  tray?: TrayScope
+  children: ReactNode
+}
+
+/** The frame for who is signed in; others are sent to sign in and come back. */
+export function Shell({ title, crumbs, aside, actions, search, tray, children }: Props) {
+  const me = useQuery(meQuery)
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const here = useLocation()
+  const [scheme, setScheme] = useScheme()
+  const [shown, setShown] = useState<'commands' | 'keys' | null>(null)
+  const ended = useSessionEnd()
+  const { all } = useCommandStore()
+  useEffect(() => {
+    document.title = `${title} – ${texts.product}`
+  }, [title])
+  const leave = async () => {
+    await signOut().catch(() => undefined)
+    client.clear()
+    navigate('/sign-in')
+  }
+  useCommands('frame', [
+    {
+      id: 'commands',
+      group: texts.frame.groups.view,
+      title: texts.frame.commands,
+      keys: 'Ctrl K',
+      on: ctrl('k'),
+      run: () => setShown('commands'),
+    },
+    {
+      id: 'keys',
+      group: texts.frame.groups.view,
+      title: texts.frame.keys,
+      keys: '?',
+      single: true,
+      on: single('?'),
+      run: () => setShown('keys'),
+    },
+    ...(search
+      ? [
+          {
+            id: 'search',
+            group: texts.frame.groups.here,
+            title: search.label,
+            keys: '/',
+            single: true,
+            on: single('/'),
+            run: () => document.querySelector<HTMLInputElement>('[data-search]')?.focus(),
+          },
+        ]
+      : []),
+    { id: 'banks', group: texts.frame.groups.go, title: texts.frame.goBanks, run: () => navigate('/banks') },
+    { id: 'assessments', group: texts.frame.groups.go, title: texts.frame.goAssessments, run: () => navigate('/assessments') },
+    { id: 'transfers', group: texts.frame.groups.go, title: texts.frame.goTransfers, run: () => navigate('/transfers') },
+    { id: 'bring', group: texts.frame.groups.go, title: texts.transfers.bring, run: () => navigate('/intakes/new') },
+    ...(settings.gallery
+      ? [{ id: 'gallery', group: texts.frame.groups.go, title: texts.frame.gallery, run: () => navigate('/gallery') }]
+      : []),
+    ...Object.entries(texts.frame.schemes).map(([id, name]) => ({
+      id: `scheme-${id}`,
+      group: texts.frame.scheme,
+      title: name,
+      run: () => setScheme(id),
+    })),
+    { id: 'leave', group: texts.frame.groups.go, title: texts.signIn.out, run: leave },
+  ])
+  if (me.isPending) return <Waiting text={texts.loading} />
+  if (me.isError && me.error instanceof ApiProblem && me.error.status === 401)
+    return <Navigate to="/sign-in" state={{ from: here.pathname + here.search }} replace />
+  return (
+    <>
+      <Frame
+        product={texts.product}
+        skip={texts.skip}
+        areas={[
+          { title: texts.areas.banks, to: '/banks', also: ['/questions'] },
+          { title: texts.areas.assessments, to: '/assessments' },
+          { title: texts.areas.transfers, to: '/transfers', also: ['/intakes', '/dispatches', '/receipts'] },
+        ]}
+        search={search ? <SearchField {...search} /> : null}
+        person={
+          me.data ? (
+            <Menu.Root
+              align="end"
+              button={
+                <button
+                  type="button"
+                  aria-label={texts.frame.person(me.data.name)}
+                  title={texts.frame.person(me.data.name)}
+                  className="flex size-8 flex-none items-center justify-center rounded-full bg-information text-caption font-bold text-page"
+                >
+                  {initials(me.data.name)}
+                </button>
+              }
+            >
+              <Menu.Label>{me.data.name}</Menu.Label>
+              <Menu.Item onSelect={() => setShown('keys')} keys="?">
+                {texts.frame.keys}
+              </Menu.Item>
+              <Menu.Line />
+              <Menu.Label>{texts.frame.scheme}</Menu.Label>
+              <Menu.Choice value={scheme} options={Object.entries(texts.frame.schemes)} onChange={setScheme} />
+              <Menu.Line />
+              <Menu.Item onSelect={leave}>{texts.signIn.out}</Menu.Item>
+            </Menu.Root>
+          ) : null
+        }
+        crumbs={crumbs}
+        aside={aside}
+        actions={actions}
+        bottom={me.data ? <TrayBar scope={tray} /> : null}
+      >
+        {me.isError ? (
+          <div className="p-6">
+            <Message look="problem" actions={<Button onClick={() => me.refetch()}>{texts.problem.retry}</Button>}>
+              {me.error.message}
+            </Message>
+          </div>
+        ) : (
+          children
+        )}
+      </Frame>
+      <CommandList
+        open={shown === 'commands'}
+        onClose={() => setShown(null)}
+        commands={[...all.values()].reverse().flat()}
+        words={{ title: texts.frame.commands, placeholder: texts.frame.commandsHint, nothing: texts.frame.noCommand }}
+      />
+      <KeyList open={shown === 'keys'} onClose={() => setShown(null)} />
+      <Dialog
+        open={ended.ended}
+        onClose={ended.dismiss}
+        title={texts.frame.signedOut}
+        about={texts.frame.signedOutAbout}
+        closeName={texts.frame.close}
+      >
+        <SignInForm
+          onDone={(person) => {
+            const other = person.id !== me.data?.id
+            ended.dismiss()
+            if (other) client.clear() // what another person sees is not this one's
+            client.setQueryData(meQuery.queryKey, person)
+            client.invalidateQueries()
+          }}
+        />
+      </Dialog>
+    </>
+  )
+}
+
+/** Whether some request was answered "signed out" while a screen was open. */
+function useSessionEnd() {
+  const [ended, setEnded] = useState(false)
+  useEffect(() => {
+    const end = () => setEnded(true)
+    addEventListener('signed-out', end)
+    return () => removeEventListener('signed-out', end)
+  }, [])
+  return { ended, dismiss: () => setEnded(false) }
+}
+
+function initials(name: string): string {
+  const words = name.split(/\s+/)
+  return `${words[0]?.[0] ?? ''}${words.length > 1 ? (words.at(-1)?.[0] ?? '') : ''}`.toUpperCase()
+}

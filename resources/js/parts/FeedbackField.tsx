@@ -1,0 +1,47 @@
+import type { Feedback } from '@/api/question'
+import { control } from '@/components/Field'
+import { LazyRich } from '@/components/LazyRich'
+import { texts } from '@/texts'
+
+const words = { part: (id: string) => id }
+
+type Props = {
+  value: Feedback | undefined
+  label: string
+  onChange: (feedback: Feedback) => void
+  placeholder?: string
+  withShow?: boolean
+}
+
+/** What a learner is told, in rich text; with when it shows, where there is room for it. */
+export function FeedbackField({ value, label, onChange, placeholder = texts.parts.addFeedback, withShow }: Props) {
+  const html = value ? value.html : ''
+  const show = value ? (value.show ?? 'both') : 'both'
+  return (
+    <div className="flex items-start gap-2">
+      <div className="feedback-field min-w-0 flex-1">
+        <LazyRich
+          value={html}
+          label={label}
+          words={words}
+          placeholder={placeholder}
+          onChange={(next) => onChange(next === '' ? '' : { html: next, show })}
+        />
+      </div>
+      {withShow && html !== '' ? (
+        <select
+          aria-label={texts.parts.showWhen(label)}
+          className={`${control} text-caption`}
+          value={show}
+          onChange={(event) => onChange({ html, show: event.target.value as 'both' })}
+        >
+          {Object.entries(texts.parts.shows).map(([key, title]) => (
+            <option key={key} value={key}>
+              {title}
+            </option>
+          ))}
+        </select>
+      ) : null}
+    </div>
+  )
+}

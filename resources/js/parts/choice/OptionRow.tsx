@@ -1,0 +1,102 @@
+import { Pin, Trash2 } from 'lucide-react'
+import type { Feedback, Rule } from '@/api/question'
+import { LazyRich } from '@/components/LazyRich'
+import { texts } from '@/texts'
+import { Credit } from '../Credit'
+import { FeedbackField } from '../FeedbackField'
+import type { Option } from './optionKey'
+
+type Props = {
+  option: Option
+  name: string
+  sign: string
+  rule: Rule<string> | undefined
+  first: boolean
+  shuffled: boolean
+  wrong: string | undefined
+  autoFocus: boolean
+  media: (id: string) => string
+  onText: (html: string) => void
+  onNext: () => void
+  onMove: (by: -1 | 1) => void
+  onKey: () => void
+  onCredit: (credit: string) => void
+  onFeedback: (feedback: Feedback) => void
+  onFixed: () => void
+  onRemove: () => void
+  onPasteLines: (text: string) => boolean
+}
+
+const words = { part: (id: string) => id }
+
+/** One option: whether it is the key, its text, what it earns and says, whether it stays in its place. */
+export function OptionRow(props: Props) {
+  const { option, name, sign, rule, wrong } = props
+  const isKey = rule?.credit === '1'
+  const keys = (event: KeyboardEvent) => {
+    if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) props.onMove(event.key === 'ArrowUp' ? -1 : 1)
+    else if (event.altKey && event.key === 'Enter') props.onKey()
+    else return false
+    return true
+  }
+  return (
+    <tr className={`border-hairline border-t align-top ${isKey ? 'bg-accent-tint' : ''}`}>
+      <td className="px-2 py-1.5">
+        <button
+          type="button"
+          aria-pressed={isKey}
+          aria-label={texts.parts.isKey(name)}
+          title={texts.parts.isKey(name)}
+          onClick={props.onKey}
+          className={`min-h-7 min-w-7 rounded-ui border font-serif ${isKey ? 'border-accent bg-accent text-on-accent' : 'border-transparent text-second hover:border-edge'}`}
+        >
+          {sign || (isKey ? '✓' : '·')}
+        </button>
+      </td>
+      <td className="min-w-40 px-2 py-1.5" data-option="">
+        <LazyRich
+          value={option.html}
+          label={name}
+          words={words}
+          view={{ media: props.media, table: '' }}
+          placeholder={props.first ? texts.parts.firstOption : texts.parts.nextOption}
+          autoFocus={props.autoFocus}
+          onEnter={props.onNext}
+          onPasteLines={props.onPasteLines}
+          onKey={keys}
+          onChange={props.onText}
+        />
+        {wrong ? <p className="text-caption text-problem">{wrong}</p> : null}
+      </td>
+      <td className="whitespace-nowrap px-2 py-1.5 text-right">
+        <Credit value={rule?.credit ?? '0'} label={name} onChange={props.onCredit} />
+      </td>
+      <td className="px-2 py-1.5">
+        <FeedbackField value={rule?.feedback} label={`${texts.parts.feedback}: ${name}`} onChange={props.onFeedback} />
+      </td>
+      <td className="whitespace-nowrap px-1 py-1.5 text-right">
+        {props.shuffled ? (
+          <button
+            type="button"
+            aria-pressed={option.fixed === true}
+            aria-label={texts.parts.stays(name)}
+            title={texts.parts.stays(name)}
+            className="min-h-7 min-w-7 rounded-ui text-quiet hover:bg-well aria-pressed:text-accent"
+            onClick={props.onFixed}
+          >
+            <Pin size={14} aria-hidden="true" fill={option.fixed ? 'currentColor' : 'none'} className="inline" />
+          </button>
+        ) : null}
+        <button
+          type="button"
+          aria-label={texts.parts.remove(name)}
+          title={texts.parts.remove(name)}
+          className="min-h-7 min-w-7 rounded-ui text-quiet hover:bg-well hover:text-problem"
+          onClick={props.onRemove}
+        >
+          <Trash2 size={14} aria-hidden="true" className="inline" />
+        </button>
+      </td>
+    </tr>
+  )
+}

@@ -1,0 +1,43 @@
+import type { ComponentType } from 'react'
+import type { Part, Result, Rule, TreeNode } from '@/api/question'
+
+export type LearnerProps = {
+  part: { id: string; label: string; settings: Record<string, unknown> }
+  response: Record<string, unknown> | undefined
+  onChange: (response: Record<string, unknown>) => void
+  disabled?: boolean
+  /** The part of the question itself when the key is to be seen. */
+  keyOf?: Part | undefined
+  result?: Result['parts'][number] | undefined
+  media?: (id: string) => string
+}
+
+export type EditorProps = {
+  part: Part
+  /** `place` names what was changed, so that typing in one field is one step of undo. */
+  onChange: (part: Part, place: string) => void
+  problem: (path: string) => string | undefined
+  media: (id: string) => string
+}
+
+/** One kind of part in the interface, mirroring core/src/Parts. */
+export type PartView = {
+  kind: string
+  inline: boolean
+  /** A part to begin with. */
+  fresh: (id: string) => Part
+  /** What the learner answers with. */
+  Learner: ComponentType<LearnerProps>
+  /** The key in words, below the question. Empty where the learner's view shows it. */
+  Key: ComponentType<{ part: Part }>
+  /** The sign by which a learner knows what a rule is about, where there is one. */
+  ruleSign?: (rule: Rule | undefined, settings: Record<string, unknown>) => string | undefined
+  /** A response in a few words. */
+  said: (response: Record<string, unknown>, part: Part) => string
+  /** What the author sets. */
+  Editor: ComponentType<EditorProps>
+}
+
+export const definePart = (view: PartView): PartView => view
+
+export type OptionShown = { id: string; body: TreeNode[] }

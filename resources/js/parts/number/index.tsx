@@ -1,0 +1,24 @@
+import type { Part } from '@/api/question'
+import { lazyAgain } from '@/components/lazyAgain'
+import { definePart } from '../definePart'
+import { RuleKey } from '../RuleKey'
+import { TypedLearner } from '../TypedLearner'
+import { type NumberOn, sentence } from './sentence'
+
+export const number = definePart({
+  kind: 'number',
+  inline: true,
+  fresh: (id): Part => ({
+    id,
+    kind: 'number',
+    label: '',
+    points: 1,
+    settings: { width: 8 },
+    key: { rules: [{ id: 'r1', on: { answer: 'value', value: '' }, credit: '1' }], default: '0' },
+    scoring: { scheme: 'weights' },
+  }),
+  Learner: (props) => <TypedLearner {...props} numeric />,
+  said: (response) => String(response.text ?? ''),
+  Key: ({ part }) => <RuleKey<NumberOn> part={part} words={sentence} />,
+  Editor: lazyAgain(() => import('./Editor').then((module) => ({ default: module.Editor }))),
+})

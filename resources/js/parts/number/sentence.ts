@@ -1,0 +1,34 @@
+import { texts } from '@/texts'
+
+export type Value = string | { expr: string }
+export type Tolerance = { kind: string; width?: Value; digits?: number; written?: boolean }
+export type NumberOn = {
+  answer: string
+  value?: Value
+  values?: Value[]
+  from?: Value | null
+  to?: Value | null
+  ends?: string
+  tolerance?: Tolerance
+}
+
+export const written = (value: Value | null | undefined): string =>
+  value === null || value === undefined ? '' : typeof value === 'string' ? value : value.expr
+
+/** Text that starts like a name or holds one is an expression over the variables. */
+export const read = (typed: string): Value => (/[A-Za-z_]/.test(typed.replace(/^-?[\d.]+[eE][+-]?\d+$/, '')) ? { expr: typed } : typed)
+
+const margin = (tolerance: Tolerance | undefined): string => {
+  if (tolerance === undefined) return ''
+  if (tolerance.kind === 'absolute') return ` ${texts.parts.within} ${written(tolerance.width)}`
+  if (tolerance.kind === 'percent') return ` ${texts.parts.within} ${written(tolerance.width)}%`
+  return ` ${texts.parts.toDigits(tolerance.digits ?? 0, tolerance.kind)}${tolerance.written ? `, ${texts.parts.writtenSo}` : ''}`
+}
+
+/** A rule of a typed number in words. */
+export function sentence(on: NumberOn): string {
+  if (on.answer === 'range')
+    return texts.parts.range(written(on.from) || '−∞', written(on.to) || '∞', texts.parts.ends[on.ends ?? 'both'] ?? '')
+  if (on.answer === 'otherwise') return texts.parts.answers.otherwise ?? ''
+  return `${texts.parts.answers.is} ${on.answer === 'set' ? (on.values ?? []).map(written).join(' / ') : written(on.value)}${margin(on.tolerance)}`
+}

@@ -1,0 +1,37 @@
+import type { Part } from '@/api/question'
+import { lazyAgain } from '@/components/lazyAgain'
+import { texts } from '@/texts'
+import { definePart } from '../definePart'
+import { RuleKey } from '../RuleKey'
+import { TypedLearner } from '../TypedLearner'
+import type { TypedOn } from './Editor'
+
+const written = (wording: string | { expr: string }): string => (typeof wording === 'string' ? wording : `= ${wording.expr}`)
+
+const sentence = (on: TypedOn): string =>
+  [
+    texts.parts.answers[on.answer] ?? on.answer,
+    on.answer === 'slips' ? `${on.slips ?? 1} ${texts.parts.slipsOf(on.slips ?? 1)}` : '',
+    on.answer === 'shape' ? (on.pattern ?? '') : (on.text ?? []).map(written).join(' / '),
+    on.case === 'keep' ? texts.parts.cases.keep : '',
+  ]
+    .filter((one) => one)
+    .join(' ')
+
+export const text = definePart({
+  kind: 'text',
+  inline: true,
+  fresh: (id): Part => ({
+    id,
+    kind: 'text',
+    label: '',
+    points: 1,
+    settings: { width: 14 },
+    key: { rules: [{ id: 'r1', on: { answer: 'is', text: [] }, credit: '1' }], default: '0' },
+    scoring: { scheme: 'weights' },
+  }),
+  Learner: TypedLearner,
+  said: (response) => String(response.text ?? ''),
+  Key: ({ part }) => <RuleKey<TypedOn> part={part} words={sentence} />,
+  Editor: lazyAgain(() => import('./Editor').then((module) => ({ default: module.Editor }))),
+})

@@ -1,0 +1,222 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { addToAssessment, assessmentQuery, removeAssessment, type Assessment as Whole } from '@/api/assembly'
+import { EntryPane } from '@/assembly/EntryPane'
+import { entriesOf, without } from '@/assembly/edit'
+import { Instructions } from '@/assembly/Instructions'
+import { NewAssessment } from '@/assembly/NewAssessment'
+import { Outline } from '@/assembly/Outline'
+import { PickPane } from '@/assembly/PickPane'
+import { SheetPane } from '@/assembly/SheetPane'
+import { TotalsPane } from '@/assembly/TotalsPane'
+import { useDocument } from '@/assembly/useDocument'
+import { Button } from '@/components/Button'
+import { Dialog } from '@/components/Dialog'
+import { Menu } from '@/components/Menu'
+import { Nothing, Waiting } from '@/components/Message'
+import { Panes } from '@/components/Panes'
+import { Tabs } from '@/components/Tabs'
+import { useTell } from '@/components/Toasts'
+import { ctrl, useCommands } from '@/frame/commands'
+import { Shell } from '@/frame/Shell'
+import { useWide } from '@/frame/useWide'
+import { texts } from '@/texts'
+import { setAtHand } from '@/tray/useAtHand'
+
+/** An assessment: outline, the sheet as printed, and banks to pick from. */
+export function Assessment() {
+  const id = useParams().id ?? ''
+  const whole = useQuery({ ...assessmentQuery(id), refetchOnWindowFocus: false, staleTime: 0 })
+  if (whole.data) return <Bench key={id} start={whole.data} />
+  return (
+    <Shell title={texts.assembly.title} crumbs={[{ title: texts.assembly.title, to: '/assessments' }, { title: '…' }]}>
+      {whole.isError ? <Nothing title={whole.error.message} /> : <Waiting text={texts.loading} />}
+    </Shell>
+  )
+}
+
+function Bench({ start }: { start: Whole }) {
+  const document = useDocument(start)
+  const { content, change, stored } = document
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const tell = useTell()
+  const [address, setAddress] = useSearchParams()
+  const [tab, setTab] = useState(content.sections.some((section) => section.entries.length > 0) ? 'question' : 'pick')
+  const [dialog, setDialog] = useState<'copy' | 'remove' | null>(null)
+  const mayWrite = stored.may_write
+  const wide = useWide(1100)
+  const narrow = !useWide(768)
+  const active = address.get('entry') ?? undefined
+  useEffect(() => {
+    if (mayWrite) setAtHand(stored.id)
+  }, [mayWrite, stored.id])
+  const show = (entry: string) => {
+    setAddress({ entry }, { replace: true })
+    setTab('question')
+  }
+  const add = useMutation({
+    mutationFn: async (questions: string[]) => {
+      await document.flush()
+      return addToAssessment(stored.id, questions)
+    },
+    onSuccess: document.adopt,
+    onError: (problem) => tell({ text: problem.message, look: 'problem' }),
+  })
+  const remove = (ids: string[]) => {
+    const before = content
+    change((now) => without(now, ids))
+    tell({ text: texts.assembly.takenOut(ids.length), undo: () => change(() => before) })
+  }
+  const destroy = useMutation({
+    mutationFn: () => removeAssessment(stored.id),
+    onSuccess: () => {
+      setAtHand(null)
+      client.invalidateQueries({ queryKey: ['assessments'] })
+      tell({ text: texts.assembly.removed(stored.title) })
+      navigate('/assessments')
+    },
+  })
+  const here = texts.frame.groups.here
+  useCommands('assessment', [
+    { id: 'undo', group: here, title: texts.desk.undo, keys: 'Ctrl Z', on: ctrl('z'), run: () => document.undo() },
+    {
+      id: 'redo',
+      group: here,
+      title: texts.desk.redo,
+      keys: 'Ctrl Shift Z',
+      on: (event) => (event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'z',
+      run: () => document.redo(),
+    },
+    { id: 'print', group: here, title: texts.assembly.print, run: () => navigate(`/assessments/${stored.id}/print`) },
+    { id: 'send', group: here, title: texts.tray.send, run: () => navigate(`/dispatches/new?assessment=${stored.id}`) },
+  ])
+  const taken = new Set(entriesOf(content).map((entry) => entry.question))
+  const outline = (
+    <div className="flex h-full flex-col">
+      <div className="flex-none border-hairline border-b px-3 py-2">
+        <input
+          aria-label={texts.assembly.name}
+          value={content.title}
+          maxLength={500}
+          disabled={!mayWrite}
+          onChange={(event) => change((now) => ({ ...now, title: event.target.value }), 'title')}
+          className="w-full rounded-ui border border-transparent bg-transparent px-1 py-0.5 text-head font-semibold hover:border-edge focus:bg-paper"
+        />
+        <Instructions
+          value={content.instructions ?? ''}
+          mayWrite={mayWrite}
+          onChange={(html) => change((now) => ({ ...now, instructions: html }), 'instructions')}
+        />
+        <p className="mt-1 px-1 text-second" role="status">
+          <strong>{texts.assembly.total(stored.totals.questions, stored.totals.points)}</strong>
+          {stored.totals.minutes === null ? '' : `, ${texts.assembly.minutes(stored.totals.minutes)}`}
+        </p>
+      </div>
+      <div className="min-h-0 flex-1">
+        <Outline document={document} active={active} onActive={show} mayWrite={mayWrite} onRemove={remove} />
+      </div>
+    </div>
+  )
+  const beside = (
+    <div className="h-full bg-paper">
+      <Tabs
+        label={texts.assembly.beside}
+        value={tab}
+        onChange={setTab}
+        tabs={[
+          ...(mayWrite
+            ? [
+                {
+                  id: 'pick',
+                  body: (
+                    <PickPane
+                      home={stored.bank.slug}
+                      taken={taken}
+                      onAdd={(questions) => add.mutate(questions)}
+                      onTakeOut={(question) =>
+                        remove(
+                          entriesOf(content)
+                            .filter((entry) => entry.question === question)
+                            .map((entry) => entry.id),
+                        )
+                      }
+                    />
+                  ),
+                },
+              ]
+            : []),
+          {
+            id: 'question',
+            body: active ? (
+              <EntryPane key={active} document={document} id={active} mayWrite={mayWrite} onRemove={remove} />
+            ) : (
+              <Nothing title={texts.assembly.pickEntry} />
+            ),
+          },
+          { id: 'totals', body: <TotalsPane totals={stored.totals} /> },
+        ].map((one) => ({ ...one, title: texts.assembly.tabs[one.id] ?? '' }))}
+      />
+    </div>
+  )
+  const sheet = <SheetPane document={document} active={active} onActive={show} />
+  const left = { id: 'outline', label: texts.assembly.outline, body: outline, size: 372, min: 300, max: 560 }
+  const middle = { id: 'sheet', label: texts.assembly.sheet, body: sheet, size: 510, min: 320, max: 900 }
+  return (
+    <Shell
+      title={content.title}
+      crumbs={[{ title: texts.assembly.title, to: '/assessments' }, { title: content.title }]}
+      aside={
+        <>
+          {stored.bank.name}, <span role="status">{document.state === 'saved' ? texts.assembly.saved : texts.assembly.saving}</span>
+        </>
+      }
+      actions={
+        <>
+          <Menu.Root align="end" button={<Button>{texts.bank.more}</Button>}>
+            <Menu.Item onSelect={() => setDialog('copy')}>{texts.assembly.duplicate}</Menu.Item>
+            {mayWrite ? <Menu.Item onSelect={() => setDialog('remove')}>{texts.assembly.remove}</Menu.Item> : null}
+          </Menu.Root>
+          <Button onClick={() => navigate(`/dispatches/new?assessment=${stored.id}`)}>{texts.tray.send}</Button>
+          <Button look="primary" onClick={() => navigate(`/assessments/${stored.id}/print`)}>
+            {texts.assembly.print}
+          </Button>
+        </>
+      }
+    >
+      {narrow ? (
+        <div className="h-full overflow-y-auto">
+          {outline}
+          <div className="min-h-120 border-hairline border-t">{beside}</div>
+        </div>
+      ) : (
+        <Panes
+          name={wide ? 'assessment' : 'assessment-two'}
+          borderName={texts.frame.border}
+          panes={wide ? [left, middle] : [left]}
+          last={beside}
+        />
+      )}
+      {dialog === 'copy' ? (
+        <NewAssessment like={{ id: stored.id, title: stored.title, bank: stored.bank.slug }} onClose={() => setDialog(null)} />
+      ) : null}
+      <Dialog
+        open={dialog === 'remove'}
+        onClose={() => setDialog(null)}
+        title={texts.assembly.removeTitle(stored.title)}
+        closeName={texts.frame.close}
+        actions={
+          <>
+            <Button onClick={() => setDialog(null)}>{texts.frame.cancel}</Button>
+            <Button look="primary" onClick={() => destroy.mutate()}>
+              {texts.assembly.remove}
+            </Button>
+          </>
+        }
+      >
+        <p>{texts.assembly.removeAbout}</p>
+      </Dialog>
+    </Shell>
+  )
+}

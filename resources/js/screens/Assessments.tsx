@@ -1,0 +1,68 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { assessmentsQuery } from '@/api/assembly'
+import { NewAssessment } from '@/assembly/NewAssessment'
+import { Button } from '@/components/Button'
+import { Message, Nothing, Waiting } from '@/components/Message'
+import { useCommands } from '@/frame/commands'
+import { Shell } from '@/frame/Shell'
+import { texts } from '@/texts'
+
+/** The assessments one may read. */
+export function Assessments() {
+  const rows = useQuery(assessmentsQuery)
+  const [making, setMaking] = useState(false)
+  useCommands('assessments', [{ id: 'make', group: texts.frame.groups.here, title: texts.assembly.make, run: () => setMaking(true) }])
+  return (
+    <Shell
+      title={texts.assembly.title}
+      crumbs={[{ title: texts.assembly.title }]}
+      actions={
+        <Button look="primary" onClick={() => setMaking(true)}>
+          {texts.assembly.make}
+        </Button>
+      }
+    >
+      <div className="h-full overflow-y-auto px-4">
+        {rows.isPending ? <Waiting text={texts.loading} /> : null}
+        {rows.isError ? (
+          <div className="py-6">
+            <Message look="problem" actions={<Button onClick={() => rows.refetch()}>{texts.problem.retry}</Button>}>
+              {rows.error.message}
+            </Message>
+          </div>
+        ) : null}
+        {rows.data?.length === 0 ? <Nothing title={texts.assembly.none}>{texts.assembly.noneNext}</Nothing> : null}
+        {rows.data && rows.data.length > 0 ? (
+          <table className="mx-auto my-4 w-full max-w-240">
+            <thead>
+              <tr className="border-edge border-b text-left text-caption text-quiet">
+                <th className="py-2 pr-4 font-normal">{texts.assembly.columns.title}</th>
+                <th className="pr-4 text-right font-normal">{texts.assembly.columns.questions}</th>
+                <th className="pr-4 font-normal max-md:hidden">{texts.assembly.columns.bank}</th>
+                <th className="font-normal max-sm:hidden">{texts.assembly.columns.at}</th>
+              </tr>
+            </thead>
+            <tbody>
+              {rows.data.map((row) => (
+                <tr key={row.id} className="border-hairline border-b">
+                  <td className="py-2.5 pr-4">
+                    <Link className="text-head font-semibold text-ink hover:text-accent hover:underline" to={`/assessments/${row.id}`}>
+                      {row.title}
+                    </Link>{' '}
+                    <span className="text-caption text-quiet">{texts.assembly.states[row.state]}</span>
+                  </td>
+                  <td className="pr-4 text-right tabular-nums">{row.questions}</td>
+                  <td className="pr-4 text-second max-md:hidden">{row.bank_name}</td>
+                  <td className="text-second max-sm:hidden">{texts.when(row.updated_at)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        ) : null}
+      </div>
+      {making ? <NewAssessment onClose={() => setMaking(false)} /> : null}
+    </Shell>
+  )
+}

@@ -1,0 +1,204 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useParams, useSearchParams } from 'react-router'
+import { type Autosave, autosaveQuery, bankQuery, forgetAutosave, questionQuery } from '@/api/queries'
+import type { QuestionJson } from '@/api/question'
+import { Nothing, Waiting } from '@/components/Message'
+import { freshQuestion, likeQuestion } from '@/desk/fresh'
+import { inBank } from '@/desk/home'
+import { forgetHere, keptHere } from '@/desk/kept'
+import { Workbench } from '@/desk/Workbench'
+import { single, useCommands } from '@/frame/commands'
+import { Shell } from '@/frame/Shell'
+import { parts } from '@/parts'
+import { texts } from '@/texts'
+
+/** What was typed and not saved: in this browser, if that never reached the server, else on the server. */
+export function unsaved(subject: string, kept: Autosave | null | undefined): { content: QuestionJson; base: number | null } | null {
+  const here = keptHere(subject)
+  if (here) return here
+  return kept ? { content: kept.content, base: kept.base_revision } : null
+}
+
+const trail = (bank: { slug: string; name: string }, question?: string) => [
+  { title: texts.banks.title, to: '/banks' },
+  { title: bank.name, to: `/banks/${bank.slug}${question ? `?question=${question}` : ''}` },
+]
+
+export function forget(subject: string) {
+  forgetHere(subject)
+  return forgetAutosave(subject).catch(() => undefined)
+}
+
+/** Writing a new question in a bank, from nothing or like another. */
+export function NewDesk() {
+  const slug = useParams().slug ?? ''
+  const [address] = useSearchParams()
+  const like = address.get('like')
+  const subject = `new:${slug}`
+  const bank = useQuery(bankQuery(slug))
+  const kept = useQuery(autosaveQuery(subject))
+  const model = useQuery({ ...questionQuery(like ?? ''), enabled: like !== null })
+  const [begun, setBegun] = useState<{ question: QuestionJson; note?: string } | null>(null)
+  const [ignored, setIgnored] = useState(false)
+  const crumbs = [
+    { title: texts.banks.title, to: '/banks' },
+    { title: bank.data?.name ?? '…', to: `/banks/${slug}` },
+    { title: texts.desk.fresh },
+  ]
+  const problem = bank.error ?? (like ? model.error : null)
+  if (problem || bank.isPending || kept.isPending || (like !== null && model.isPending))
+    return (
+      <Shell title={texts.desk.fresh} crumbs={crumbs}>
+        {problem ? <Nothing title={problem.message} /> : <Waiting text={texts.loading} />}
+      </Shell>
+    )
+  if (!bank.data) return null
+  const old = ignored || begun ? null : unsaved(subject, kept.data)
+  const copy = !begun && like && model.data ? likeQuestion(model.data.question) : null
+  if (copy && !begun) {
+    setBegun({ question: copy, note: texts.desk.like(model.data?.question.title ?? '') })
+    return null
+  }
+  const start = begun?.question ?? old?.content
+  if (start)
+    return (
+      <Workbench
+        key={start.id}
+        home={inBank({ slug, name: bank.data.name }, null)}
+        crumbs={crumbs.slice(0, -1)}
+        revision={0}
+        start={start}
+        dirty={old !== null}
+        onAnother={() => {
+          setIgnored(true)
+          setBegun({ question: freshQuestion(start.parts.length === 1 ? (start.parts[0]?.kind ?? '') : '') })
+        }}
+        {...(begun?.note
+          ? { note: { text: begun.note } }
+          : old
+            ? {
+                note: {
+                  text: texts.desk.restored,
+                  action: texts.desk.startFresh,
+                  act: () => {
+                    forget(subject)
+                    setIgnored(true)
+                  },
+                },
+              }
+            : {})}
+      />
+    )
+  return (
+    <Shell title={texts.desk.fresh} crumbs={crumbs}>
+      <Starts onStart={(kind) => setBegun({ question: freshQuestion(kind) })} />
+    </Shell>
+  )
+}
+
+/** The learner will … */
+function Starts({ onStart }: { onStart: (kind: string) => void }) {
+  const starts: [string, string, string][] = [
+    ...parts.map((view): [string, string, string] => [
+      view.kind,
+      texts.desk.starts[view.kind] ?? view.kind,
+      texts.desk.startHints[view.kind] ?? '',
+    ]),
+    ['', texts.desk.startSeveral, texts.desk.startSeveralHint],
+  ]
+  useCommands(
+    'starts',
+    starts.map(([kind, title], i) => ({
+      id: `start-${kind}`,
+      group: texts.desk.start,
+      title,
+      keys: String(i + 1),
+      single: true,
+      on: single(String(i + 1)),
+      run: () => onStart(kind),
+    })),
+  )
+  return (
+    <div className="mx-auto max-w-160 p-10 max-md:p-4">
+      <h2 className="text-title font-semibold">{texts.desk.start}</h2>
+      <ul className="mt-4 flex flex-col border-hairline border-t">
+        {starts.map(([kind, title, hint], i) => (
+          <li key={kind} className="border-hairline border-b">
+            <button
+              type="button"
+              className="-outline-offset-2 flex w-full items-baseline gap-3 px-3 py-4 text-left hover:bg-well"
+              onClick={() => onStart(kind)}
+            >
+              <span className="font-semibold text-accent text-head">{title}</span>
+              <span className="flex-1 text-second">{hint}</span>
+              <span className="rounded border border-edge px-1.5 font-mono text-caption text-quiet">{i + 1}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+/** Writing on a question that is there. */
+export function QuestionDesk() {
+  const id = useParams().id ?? ''
+  return <StoredDesk key={id} id={id} />
+}
+
+function StoredDesk({ id }: { id: string }) {
+  const whole = useQuery({ ...questionQuery(id), refetchOnWindowFocus: false })
+  const kept = useQuery(autosaveQuery(id))
+  const [discarded, setDiscarded] = useState(0)
+  const [another, setAnother] = useState<QuestionJson | null>(null)
+  // What the desk begins with stays, also when the question is asked for again beside it.
+  const [first, setFirst] = useState<{ question: QuestionJson; revision: number } | null>(null)
+  if (whole.isPending || kept.isPending || whole.isError)
+    return (
+      <Shell title={texts.desk.stem} crumbs={[{ title: texts.banks.title, to: '/banks' }, { title: '…' }]}>
+        {whole.isError ? <Nothing title={whole.error.message} /> : <Waiting text={texts.loading} />}
+      </Shell>
+    )
+  if (first === null) {
+    setFirst({ question: whole.data.question, revision: whole.data.revision })
+    return null
+  }
+  const { bank } = whole.data
+  if (another)
+    return (
+      <Workbench
+        key={another.id}
+        home={inBank(bank, null)}
+        crumbs={trail(bank)}
+        revision={0}
+        start={another}
+        dirty={false}
+        onAnother={() => setAnother(freshQuestion(another.parts.length === 1 ? (another.parts[0]?.kind ?? '') : ''))}
+      />
+    )
+  const old = discarded > 0 ? null : unsaved(id, kept.data)
+  return (
+    <Workbench
+      key={`${id} ${discarded}`}
+      home={inBank(bank, id)}
+      crumbs={trail(bank, id)}
+      revision={old ? (old.base ?? first.revision) : discarded > 0 ? whole.data.revision : first.revision}
+      start={old ? old.content : discarded > 0 ? whole.data.question : first.question}
+      dirty={old !== null}
+      onAnother={() => setAnother(freshQuestion(whole.data.question.parts.length === 1 ? (whole.data.question.parts[0]?.kind ?? '') : ''))}
+      {...(old
+        ? {
+            note: {
+              text: texts.desk.restored,
+              action: texts.desk.discard,
+              act: () => {
+                forget(id)
+                setDiscarded(discarded + 1)
+              },
+            },
+          }
+        : {})}
+    />
+  )
+}

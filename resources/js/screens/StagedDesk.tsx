@@ -1,0 +1,77 @@
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useParams } from 'react-router'
+import { intakeQuery, stagedOneQuery, stagedQuery } from '@/api/intakes'
+import { autosaveQuery } from '@/api/queries'
+import { Nothing, Waiting } from '@/components/Message'
+import { MediaFrom } from '@/components/media'
+import { inIntake } from '@/desk/home'
+import { Workbench } from '@/desk/Workbench'
+import { Shell } from '@/frame/Shell'
+import { texts } from '@/texts'
+import { forget, unsaved } from './Desk'
+
+/** A question of an intake on the ordinary desk. */
+export function StagedDesk() {
+  const { id = '', staged = '' } = useParams()
+  return <Staged key={staged} intake={id} id={staged} />
+}
+
+function Staged({ intake, id }: { intake: string; id: string }) {
+  const subject = `staged:${id}`
+  const whole = useQuery(intakeQuery(intake))
+  const one = useQuery({ ...stagedOneQuery(intake, id), refetchOnWindowFocus: false })
+  const kept = useQuery(autosaveQuery(subject))
+  const rows = useInfiniteQuery(stagedQuery(intake, ''))
+  const [discarded, setDiscarded] = useState(0)
+  const [first, setFirst] = useState(one.data)
+  const crumbs = [
+    { title: texts.transfers.title, to: '/transfers' },
+    { title: whole.data?.title ?? '…', to: `/intakes/${intake}?question=${id}` },
+  ]
+  const problem = one.error ?? whole.error
+  if (problem || !one.data || !whole.data || kept.isPending)
+    return (
+      <Shell title={texts.desk.stem} crumbs={[...crumbs, { title: '…' }]}>
+        {problem ? <Nothing title={problem.message} /> : <Waiting text={texts.loading} />}
+      </Shell>
+    )
+  if (!first) {
+    setFirst(one.data)
+    return null
+  }
+  const all = rows.data?.pages.flatMap((page) => page.data) ?? []
+  const next = all[all.findIndex((row) => row.id === id) + 1]
+  const old = discarded > 0 ? null : unsaved(subject, kept.data)
+  const start = discarded > 0 ? one.data : first
+  return (
+    <MediaFrom value={(medium) => `/api/v1/intakes/${intake}/media/${medium}`}>
+      <Workbench
+        key={`${id} ${discarded}`}
+        home={inIntake(
+          whole.data,
+          id,
+          whole.data.bank?.slug ?? '',
+          `/intakes/${intake}?question=${id}`,
+          next ? `/intakes/${intake}/questions/${next.id}` : undefined,
+        )}
+        crumbs={crumbs}
+        revision={old ? (old.base ?? start.version) : start.version}
+        start={old ? old.content : start.question}
+        dirty={old !== null}
+        {...(old
+          ? {
+              note: {
+                text: texts.desk.restored,
+                action: texts.desk.discard,
+                act: () => {
+                  forget(subject)
+                  setDiscarded(discarded + 1)
+                },
+              },
+            }
+          : {})}
+      />
+    </MediaFrom>
+  )
+}

@@ -1,0 +1,27 @@
+import { useQuery } from '@tanstack/react-query'
+import { useSyncExternalStore } from 'react'
+import { assessmentQuery } from '@/api/assembly'
+import { entriesOf } from '@/assembly/edit'
+
+const KEY = 'assessment-at-hand'
+const listeners = new Set<() => void>()
+
+/** The assessment one is working on: what the tray goes to, and whose questions are marked as taken in every list. */
+export function setAtHand(id: string | null) {
+  if (id === null) localStorage.removeItem(KEY)
+  else localStorage.setItem(KEY, id)
+  for (const listener of listeners) listener()
+}
+
+export function useAtHand() {
+  const id = useSyncExternalStore(
+    (listener) => {
+      listeners.add(listener)
+      return () => listeners.delete(listener)
+    },
+    () => localStorage.getItem(KEY),
+  )
+  const { data } = useQuery({ ...assessmentQuery(id ?? ''), enabled: id !== null })
+  const usable = data?.may_write ? data : undefined
+  return { assessment: usable, taken: new Set(usable ? entriesOf(usable.content).map((entry) => entry.question) : []) }
+}

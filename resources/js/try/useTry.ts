@@ -1,0 +1,77 @@
+import { useMutation, useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { presentationQuery, score } from '@/api/queries'
+import type { QuestionJson, Responses, Result, Roll } from '@/api/question'
+
+export type ValueChange = { name: string; before: string; after: string }
+
+/**
+ * Answering a question as a learner: presentation, response, tries and hints so far, the last result, finished or not.
+ *
+ * @param now the question as it is at this moment, where `question` follows it at a distance
+ */
+export function useTry(question: QuestionJson, now: () => QuestionJson = () => question) {
+  const [seed, setSeed] = useState(1)
+  const [response, setResponse] = useState<Responses>({})
+  const [wrong, setWrong] = useState(0)
+  const [hints, setHints] = useState(0)
+  const [result, setResult] = useState<Result | null>(null)
+  const [finished, setFinished] = useState(false)
+  const [answerShown, setAnswerShown] = useState(false)
+  const [before, setBefore] = useState<Roll | null>(null)
+  const shown = useQuery(presentationQuery(question, seed))
+  const allowed = question.attempts?.allowed ?? null
+  const check = useMutation({
+    // What is scored is handed over when it is asked for: what was given a moment before is not missed.
+    mutationFn: (given: { response: Responses; wrong: number }) => score(now(), given.response, seed, given.wrong, hints),
+    onSuccess: (scored, { wrong }) => {
+      setResult(scored)
+      const missed = scored.counts && scored.state !== 'right'
+      if (missed) setWrong(wrong + 1)
+      if (scored.state === 'right' || (missed && allowed !== null && wrong + 1 >= allowed)) setFinished(true)
+    },
+  })
+  const fresh = () => {
+    setResponse({})
+    setResult(null)
+    setWrong(0)
+    setHints(0)
+    setFinished(false)
+    setAnswerShown(false)
+  }
+  const roll = shown.data?.roll ?? null
+  return {
+    shown,
+    seed,
+    response,
+    result,
+    hints,
+    wrong,
+    allowed,
+    finished,
+    answerShown,
+    checking: check,
+    check: () => check.mutate({ response, wrong }),
+    /** What the last roll changed; null when nothing was rolled. */
+    changes: before && roll && !shown.isPlaceholderData ? changed(before, roll) : null,
+    answer: (part: string, given: Record<string, unknown>) => {
+      setResult(null)
+      setResponse({ ...response, [part]: given })
+    },
+    hint: () => setHints(hints + 1),
+    again: () => setResult(null),
+    finish: () => (result ? setFinished(true) : check.mutate({ response, wrong }, { onSuccess: () => setFinished(true) })),
+    showAnswer: () => setAnswerShown(!answerShown),
+    fresh,
+    roll: (to = seed + 1) => {
+      setBefore(roll)
+      setSeed(Math.min(Number.MAX_SAFE_INTEGER, Math.max(0, to)))
+      fresh()
+    },
+  }
+}
+export type Trying = ReturnType<typeof useTry>
+
+function changed(before: Roll, after: Roll): ValueChange[] {
+  return Object.entries(after.values).map(([name, value]) => ({ name, before: before.values[name]?.written ?? '', after: value.written }))
+}

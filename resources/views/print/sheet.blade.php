@@ -1,0 +1,54 @@
+<!doctype html>
+<html lang="{{ $language }}">
+<head>
+<meta charset="utf-8">
+<meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'unsafe-inline'; img-src {{ $images }}; font-src {{ $fontsFrom }}">
+<title>{{ $title }}</title>
+<style>
+@foreach ($fonts as [$family, $weight, $style, $url])
+@@font-face { font-family: '{{ $family }}'; font-weight: {{ $weight }}; font-style: {{ $style }}; src: url({!! $url !!}) format('woff2'); }
+@endforeach
+@@page { size: {{ $paper }}; margin: 16mm 16mm 18mm;
+  @@bottom-left { content: "{{ $footer }}"; font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: #444; }
+  @@bottom-right { content: "Page " counter(page) " of " counter(pages); font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: #444; }
+}
+* { box-sizing: border-box; }
+html { font: {{ $large ? '15pt/1.5' : '11.5pt/1.42' }} 'Source Serif 4', 'STIX Two Text', serif; color: #000; }
+body { margin: 0; overflow-wrap: break-word; }
+math { font-family: 'STIX Two Math', 'STIX', math; }
+h1, h2, .school, .fields, .points, .number, .which, .place { font-family: 'Atkinson Hyperlegible Next', sans-serif; }
+header { margin-bottom: 6mm; border-bottom: 0.6pt solid #000; padding-bottom: 3mm; }
+h1 { font-size: 1.45em; line-height: 1.2; margin: 0 0 2mm; font-weight: 600; }
+h2 { font-size: 1.1em; margin: 5mm 0 2mm; font-weight: 600; break-after: avoid; }
+.school, .which { margin: 0 0 1mm; }
+.fields { display: flex; flex-wrap: wrap; gap: 2mm 6mm; margin: 3mm 0 0; }
+.field { display: flex; align-items: end; white-space: nowrap; }
+.field .line { display: inline-block; border-bottom: 0.5pt solid #000; height: 1.5em; margin: 0 1mm; }
+.name { flex: 1; } .name .line { flex: 1; min-width: 45mm; } .date .line { width: 28mm; } .score .line { width: 14mm; }
+.instructions { margin: 0 0 4mm; } .instructions > :first-child { margin-top: 0; }
+.questions { columns: {{ $columns }}; column-gap: 9mm; }
+.question { display: grid; grid-template-columns: 2.1em minmax(0, 1fr) auto; column-gap: 0.3em; margin: 0 0 {{ 5.5 * $room }}mm; break-inside: avoid; }
+.number { font-weight: 600; }
+.points { font-size: 0.8em; white-space: nowrap; padding-top: 0.15em; }
+.asked > :first-child, .answers > ul { margin-top: 0; }
+p, ul, ol, table, .options { margin: 0 0 2mm; }
+.stimulus { border-left: 2pt solid #999; padding-left: 4mm; margin: 0 0 4mm; break-inside: avoid; break-after: avoid; }
+img { max-width: 100%; height: auto; max-height: 200mm; }
+table { border-collapse: collapse; max-width: 100%; } td, th { border: 0.5pt solid #666; padding: 1mm 2mm; }
+.options { list-style: none; padding: 0; display: grid; grid-template-columns: repeat(var(--columns), minmax(0, 1fr)); gap: {{ 1.4 * $room }}mm 4mm; }
+.options li { display: flex; gap: 0.45em; break-inside: avoid; }
+.options .option > p { margin: 0; }
+.box { flex: none; width: 0.85em; height: 0.85em; border: 0.7pt solid #000; margin-top: 0.28em; }
+.letter { flex: none; font-weight: 600; }
+.gap { display: inline-block; border-bottom: 0.6pt solid #000; height: {{ 1.15 + 0.35 * $room }}em; vertical-align: baseline; max-width: 100%; }
+.rule { border-bottom: 0.5pt solid #777; height: {{ 8.5 * min(1.2, max(0.9, $room)) }}mm; }
+.rules { margin-bottom: 3mm; }
+.answers ul { list-style: none; padding: 0; margin: 0 0 1mm; } .answers { display: flex; gap: 0.6em; } .answers p { display: inline; margin: 0; }
+.credit, .spoken, .gone { color: #444; } .gone { font-style: italic; }
+var { font-style: normal; }
+@@media screen { html { font-size: {{ $large ? '19px' : '15px' }}; background: #fff; } body { padding: 28px 32px; max-width: 210mm; margin: 0 auto; } }
+@@media screen and (max-width: 640px) { .options.many { grid-template-columns: repeat(auto-fit, minmax(min(100%, 9em), 1fr)); } }
+</style>
+</head>
+<body>{!! $body !!}</body>
+</html>

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\OpenApi\Description;
+use App\Http\OpenApi\TypeScript;
+use App\Models\User;
+use Database\Seeders\LargeBankSeeder;
+use Illuminate\Support\Facades\Artisan;
+
+Artisan::command('api:types', function (Description $description): void {
+    file_put_contents(resource_path('js/api/schema.ts'), TypeScript::of($description->build()));
+})->purpose('Write the TypeScript types of the API');
+
+Artisan::command('bank:generate {count} {--seed=1} {--keeper=orla@fellmoor.example}', function (LargeBankSeeder $seeder): int {
+    $keeper = User::query()->where('email', $this->option('keeper'))->first();
+    if ($keeper === null) {
+        $this->error('There is nobody with this address to keep the bank.');
+
+        return 1;
+    }
+    $this->line($seeder->make((int) $this->argument('count'), (int) $this->option('seed'), $keeper->id));
+
+    return 0;
+})->purpose('Make a bank of any size for measuring');

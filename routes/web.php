@@ -1,0 +1,9 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Controllers\PageController;
+use Illuminate\Support\Facades\Route;
+
+Route::get('/api/v1/openapi.json', [PageController::class, 'openapi']);
+Route::get('/{path?}', [PageController::class, 'app'])->where('path', '^(?!api/|sanctum/|up$).*')->name('login');

@@ -1,0 +1,136 @@
+// What a person waits for, in Chromium, cold: the first screen of a bank of 50,000 beside the sign-in page, the next screens,
+// a key press to its paint in a question with 40 options, a try. BASE_URL names a running installation with that bank.
+import { chromium } from '@playwright/test'
+
+const base = process.env.BASE_URL ?? 'http://127.0.0.1:8080'
+const ROUNDS = 5
+const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
+const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]
+const ms = (value) => `${value.toFixed(0)} ms`
+let missed = false
+
+const context = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 } })
+const page = await context.newPage()
+await page.goto('/sign-in')
+await page.getByLabel('Address').fill('bench@fellmoor.example')
+await page.getByLabel('Password').fill('limestone-7')
+await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+await page.getByRole('heading', { name: 'Banks' }).waitFor()
+const state = await context.storageState()
+
+/** From a fresh browser to something to read. */
+async function cold(path, signedIn, seen) {
+  const fresh = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 }, ...(signedIn ? { storageState: state } : {}) })
+  const tab = await fresh.newPage()
+  const start = performance.now()
+  await tab.goto(path, { waitUntil: 'commit' })
+  await seen(tab).waitFor()
+  const took = performance.now() - start
+  await fresh.close()
+  return took
+}
+const first = []
+const signIn = []
+for (let i = 0; i < ROUNDS; i++) {
+  first.push(await cold('/banks/large-50000', true, (tab) => tab.getByRole('listbox', { name: 'Questions' }).getByRole('option').nth(3)))
+  signIn.push(await cold('/sign-in', false, (tab) => tab.getByRole('button', { name: 'Sign in', exact: true })))
+}
+const ratio = median(first) / median(signIn)
+missed ||= ratio > 3
+console.log(`first screen of 50,000             ${ms(median(first))}   yardstick (sign-in) ${ms(median(signIn))}   ratio ${ratio.toFixed(1)} of at most 3   ${ratio > 3 ? 'MISSED' : 'good'}`)
+
+await page.goto('/banks/large-50000')
+await page.getByRole('listbox', { name: 'Questions' }).getByRole('option').nth(3).waitFor()
+const timed = async (act, seen) => {
+  const start = performance.now()
+  await act()
+  await seen()
+  return performance.now() - start
+}
+const next = []
+for (let i = 0; i < ROUNDS; i++) {
+  await page.getByRole('listbox', { name: 'Questions' }).focus()
+  const before = await page.getByRole('heading', { level: 2 }).first().textContent()
+  next.push(
+    await timed(
+      () => page.keyboard.press('ArrowDown'),
+      () => page.waitForFunction((old) => document.querySelector('article h2')?.textContent !== old, before, { polling: 10 }),
+    ),
+  )
+}
+console.log(`next question, read                ${ms(median(next))}   aim 300 ms`)
+const words = []
+for (const word of ['slate cleavage', 'chalk uplift', 'granite age', 'coal dip', 'marble lustre']) {
+  const count = await page.locator('[aria-live=polite]').first().textContent()
+  words.push(
+    await timed(
+      async () => {
+        await page.getByRole('searchbox').fill(word)
+        await page.keyboard.press('Enter')
+      },
+      () => page.waitForFunction((old) => document.querySelector('p[aria-live=polite]')?.textContent !== old && document.querySelector('[role=option] mark'), count, { polling: 10 }),
+    ),
+  )
+}
+console.log(`words found in 50,000              ${ms(median(words))}   aim 300 ms`)
+
+// A question with 40 options.
+await page.goto('/banks/large-50000/write')
+const again = page.getByRole('button', { name: 'Begin with nothing' })
+const choose = page.getByRole('button', { name: /^choose/ })
+await again.or(choose).waitFor()
+if (await again.isVisible()) await again.click()
+await choose.click()
+await page.getByRole('textbox', { name: 'Option A', exact: true }).click()
+await page.locator('[data-option] .ProseMirror-focused').waitFor()
+await page.evaluate(() => {
+  const data = new DataTransfer()
+  data.setData('text/plain', Array.from({ length: 40 }, (_, i) => `option ${i + 1}`).join('\n'))
+  document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+})
+await page.waitForFunction(() => document.querySelectorAll('[data-option]').length === 40)
+await page.getByRole('textbox', { name: 'Question', exact: true }).click()
+await page.evaluate(() => {
+  window.waits = []
+  addEventListener('keydown', () => {
+    const start = performance.now()
+    requestAnimationFrame(() => setTimeout(() => window.waits.push(performance.now() - start)))
+  }, { capture: true })
+})
+for (const key of 'the rock that was seen in the field was dark and fine-grained, and heavy') {
+  await page.keyboard.press(key === ' ' ? 'Space' : key)
+  await page.waitForTimeout(30)
+}
+const waits = await page.evaluate(() => window.waits)
+const worst = [...waits].sort((a, b) => a - b)[Math.floor(waits.length * 0.95)]
+missed ||= worst > 50
+console.log(`key press to paint, 40 options     ${ms(median(waits))} in the middle, 95 of 100 within ${ms(worst)}   at most 50 ms   ${worst > 50 ? 'MISSED' : 'good'}`)
+
+const pane = page.getByRole('region', { name: 'Try', exact: true })
+await page.waitForTimeout(800)
+const tries = []
+const plain = []
+for (let i = 0; i < 12; i++) {
+  await pane.getByRole('radio').nth(i).check()
+  const wait = page.waitForResponse((response) => response.url().endsWith('/score'))
+  tries.push(
+    await timed(
+      () => pane.getByRole('button', { name: 'Check' }).click(),
+      async () => {
+        await wait
+        await pane.getByRole('region', { name: 'Why it scored so' }).waitFor()
+      },
+    ),
+  )
+  plain.push(await page.evaluate(async () => {
+    const start = performance.now()
+    await (await fetch('/api/v1/me', { headers: { Accept: 'application/json' } })).text()
+    return performance.now() - start
+  }))
+  const afresh = pane.getByRole('button', { name: 'Start afresh' })
+  await afresh.click()
+}
+missed ||= median(tries) > 150
+console.log(`try: check to outcome shown        ${ms(median(tries))}   a trivial signed-in request ${ms(median(plain))}   at most 150 ms   ${median(tries) > 150 ? 'MISSED' : 'good'}`)
+await browser.close()
+process.exit(missed ? 1 : 0)

@@ -1,0 +1,87 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, type Page } from '@playwright/test'
+import axe, { type AxeResults } from 'axe-core'
+
+export async function signIn(page: Page, person: string) {
+  await page.goto('/banks')
+  await page.getByLabel('Address').fill(`${person}@fellmoor.example`)
+  await page.getByLabel('Password').fill('limestone-7')
+  await page.getByRole('button', { name: 'Sign in', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Banks' })).toBeVisible()
+  // What a test before this one left in the person's tray is not this one's.
+  await page.evaluate(async () => {
+    const token = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='))
+    await fetch('/api/v1/tray', {
+      method: 'PATCH',
+      headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token?.slice(11) ?? '') },
+      body: '{"clear":true}',
+    })
+  })
+}
+
+const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
+
+/** A frame in which nothing may run cannot be looked into; what is around it can. */
+async function aroundFrames(page: Page): Promise<AxeResults> {
+  await page.evaluate(axe.source)
+  return page.evaluate(
+    (tags) => (window as unknown as { axe: typeof axe }).axe.run(document, { runOnly: { type: 'tag', values: tags }, iframes: false }),
+    TAGS,
+  )
+}
+
+/** No finding of WCAG 2.2 A and AA on what is on the screen. */
+export async function accessible(page: Page) {
+  const { violations } =
+    (await page.locator('iframe').count()) > 0 ? await aroundFrames(page) : await new AxeBuilder({ page }).withTags(TAGS).analyze()
+  expect(violations.map((one) => `${one.id}: ${one.nodes.map((node) => node.html).join(' ')}`)).toEqual([])
+}
+
+export const stem = (page: Page) => page.getByRole('textbox', { name: 'Question', exact: true })
+export const tryPane = (page: Page) => page.getByRole('region', { name: 'Try', exact: true })
+
+/** Begins a new question of a kind in a bank, and types its text. */
+export async function write(page: Page, bank: string, start: RegExp, text: string) {
+  await page.goto(`/banks/${bank}/write`)
+  const again = page.getByRole('button', { name: 'Begin with nothing' })
+  const choice = page.getByRole('button', { name: start })
+  await expect(again.or(choice)).toBeVisible()
+  if (await again.isVisible()) await again.click()
+  await choice.click()
+  await stem(page).click()
+  await page.keyboard.press('Control+Home')
+  await page.keyboard.type(text)
+}
+
+/** Presses Tab until something with this name has the focus. */
+export async function tabTo(page: Page, name: string | RegExp, back = false) {
+  for (let i = 0; i < 80; i++) {
+    const here = await page.evaluate(() => {
+      const at = document.activeElement as HTMLElement | null
+      if (at === document.body) return ''
+      return (
+        at?.getAttribute('aria-label') ?? (at instanceof HTMLInputElement ? at.labels?.[0]?.textContent : null) ?? at?.textContent ?? ''
+      )
+    })
+    if (typeof name === 'string' ? here.trim() === name : name.test(here)) return
+    await page.keyboard.press(back ? 'Shift+Tab' : 'Tab')
+  }
+  throw new Error(`No way by Tab to ${name}`)
+}
+
+/** A row of the list of questions, by its words. */
+export const row = (page: Page, words: RegExp = /./) =>
+  page.getByRole('listbox', { name: 'Questions' }).getByRole('option', { name: words }).first()
+
+/** Goes into a field that becomes an editor, and waits for it. */
+export async function into(page: Page, name: string) {
+  await page.getByRole('textbox', { name, exact: true }).click()
+  await expect(page.locator('.ProseMirror-focused')).toHaveAttribute('aria-label', name)
+}
+
+export const paste = (page: Page, data: Record<string, string>) =>
+  page.evaluate((given) => {
+    const clipboard = new DataTransfer()
+    for (const [type, text] of Object.entries(given)) clipboard.setData(type, text)
+    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: clipboard, bubbles: true, cancelable: true }))
+  }, data)

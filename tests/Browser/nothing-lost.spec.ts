@@ -1,0 +1,134 @@
+import { expect, test } from '@playwright/test'
+import { accessible, into, paste, row, signIn, stem, tryPane, write } from './helpers'
+
+const kept = (page: import('@playwright/test').Page) =>
+  page.waitForResponse((response) => response.url().includes('/autosaves/') && response.request().method() === 'PUT' && response.ok())
+
+test('a tab closed before saving', async ({ page }) => {
+  await signIn(page, 'ines')
+  await write(page, 'maps', /^type a word/, 'A contour joins points of equal ')
+  await page.getByLabel('Title').fill('What a contour joins')
+  // Closed within a moment, before the server has it.
+  await page.goto('about:blank')
+  await page.goto('/banks/maps/write')
+  await expect(page.getByText('What you typed earlier and did not save is here again.')).toBeVisible()
+  await expect(page.getByLabel('Title')).toHaveValue('What a contour joins')
+  await expect(stem(page)).toContainText('A contour joins points of equal')
+  await accessible(page)
+  await page.getByRole('button', { name: 'Begin with nothing' }).click()
+  await expect(page.getByRole('heading', { name: 'The learner will …' })).toBeVisible()
+})
+
+test('a session that ends while typing', async ({ page }) => {
+  await signIn(page, 'ines')
+  await write(page, 'maps', /^type a word/, 'North is ')
+  await page.context().clearCookies()
+  await page.getByLabel('Title').fill('Where north is')
+  const dialog = page.getByRole('dialog', { name: 'You are signed out' })
+  await expect(dialog).toBeVisible()
+  await accessible(page)
+  await dialog.getByLabel('Address').fill('ines@fellmoor.example')
+  await dialog.getByLabel('Password').fill('limestone-7')
+  const again = kept(page)
+  await dialog.getByRole('button', { name: 'Sign in' }).click()
+  await expect(dialog).toBeHidden()
+  await expect(page.getByLabel('Title')).toHaveValue('Where north is')
+  await page.getByLabel('Title').fill('Where north is on a map')
+  await again
+  await page.keyboard.press('Control+s')
+  await expect(page.getByText('Saved as revision 1').first()).toBeVisible()
+})
+
+test('offline for a while', async ({ page, context }) => {
+  await signIn(page, 'ines')
+  await write(page, 'maps', /^type a word/, 'A bearing is ')
+  await context.setOffline(true)
+  await page.getByLabel('Title').fill('What a bearing is')
+  await expect(page.getByText('the server cannot be reached; kept in this browser')).toBeVisible()
+  await page.keyboard.press('Control+s')
+  await expect(
+    page.getByRole('alert').filter({ hasText: 'The server cannot be reached. What you typed is kept; try again in a moment.' }),
+  ).toBeVisible()
+  await context.setOffline(false)
+  await page.keyboard.press('Control+s')
+  await expect(page.getByText('Saved as revision 1').first()).toBeVisible()
+})
+
+test('two people at once: both shown, merged thing by thing', async ({ page, browser }) => {
+  await signIn(page, 'orla')
+  await page.goto('/banks/rocks?words=%22oldest+bed%22')
+  await page.getByRole('button', { name: 'Open', exact: true }).click()
+  await expect(page.getByLabel('Title')).toHaveValue('Oldest bed')
+  const other = await (await browser.newContext()).newPage()
+  await signIn(other, 'tam')
+  await other.goto(page.url())
+  await other.getByLabel('Title').fill('The oldest bed')
+  await other.getByLabel(/^Points/).fill('4')
+  await other.getByRole('button', { name: 'Save revision 2' }).click()
+  await expect(other.getByText('Saved as revision 2').first()).toBeVisible()
+  await page.getByLabel('Title').fill('Which bed is oldest')
+  await page.getByRole('button', { name: 'Save revision 2' }).click()
+  await expect(page.getByText('Somebody saved revision 2 while you were writing.')).toBeVisible()
+  await page.getByRole('button', { name: 'Look at both' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Two versions' })
+  await expect(dialog.getByRole('region', { name: 'Theirs' }).getByText('The oldest bed')).toBeVisible()
+  await dialog
+    .getByRole('group', { name: /answer/ })
+    .getByLabel('Theirs')
+    .check()
+  await accessible(page)
+  await dialog.getByRole('button', { name: 'Save what is chosen as revision 3' }).click()
+  await expect(page.getByText('revision 3').first()).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Title')).toHaveValue('Which bed is oldest')
+  await expect(page.getByLabel(/^Points/)).toHaveValue('4')
+})
+
+test('pasted HTML with scripts, emoji and right-to-left text', async ({ page }) => {
+  await signIn(page, 'tam')
+  await write(page, 'tams-drafts', /^type a word/, '')
+  await stem(page).click()
+  await page.keyboard.press('Control+Home')
+  await page.evaluate(() => {
+    const data = new DataTransfer()
+    data.setData(
+      'text/html',
+      '<p onclick="window.hit=1">Rock 🪨 <b>حجر</b><script>window.hit=1</script><img src=x onerror="window.hit=1"><a href="javascript:window.hit=1">x</a></p>',
+    )
+    data.setData('text/plain', 'Rock 🪨 حجر x')
+    document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }))
+  })
+  await expect(tryPane(page).getByText('حجر')).toBeVisible()
+  await page.getByLabel('The answer 1: words').fill('🪨 / حجر')
+  await page.keyboard.press('Control+s')
+  await expect(page.getByText('Saved as revision 1').first()).toBeVisible()
+  await page.reload()
+  await expect(stem(page)).toContainText('Rock 🪨 حجر')
+  expect(await page.evaluate(() => (window as never as { hit?: number }).hit)).toBeUndefined()
+  await tryPane(page).getByLabel('The learner types a word or phrase').fill('حجر')
+  await page.getByRole('button', { name: 'Check' }).click()
+  await expect(page.getByText('1 of 1 point right')).toBeVisible()
+})
+
+test('a stem of 200,000 characters and 500 options', async ({ page }) => {
+  test.setTimeout(120_000)
+  await signIn(page, 'tam')
+  await write(page, 'tams-drafts', /^choose/, 'Long: ')
+  await paste(page, { 'text/plain': 'basalt and schist '.repeat(11_112) })
+  await into(page, 'Option A')
+  await paste(page, { 'text/plain': Array.from({ length: 500 }, (_, i) => `${i + 1}. option number ${i + 1}`).join('\n') })
+  await expect(page.locator('[data-option]')).toHaveCount(500)
+  await page.getByLabel('Title').fill('A very long one')
+  await page.keyboard.press('Control+s')
+  await expect(page.getByText('Saved as revision 1').first()).toBeVisible({ timeout: 30_000 })
+  await page.goto('/banks/tams-drafts?words=499')
+  await expect(row(page, /A very long one/)).toBeVisible()
+})
+
+test('a search of 2,000 words', async ({ page }) => {
+  await signIn(page, 'orla')
+  await page.goto('/banks/rocks')
+  await page.getByRole('searchbox').fill(Array.from({ length: 2000 }, (_, i) => `word${i}`).join(' '))
+  await expect(page.getByText('Only the first 60 words are looked for.')).toBeVisible()
+  await expect(page.getByText('Nothing meets all of these at once.')).toBeVisible()
+})

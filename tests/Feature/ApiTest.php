@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ExportBank;
+use App\Actions\ImportQuestions;
+use App\Http\OpenApi\Description;
+use App\Http\OpenApi\TypeScript;
+use App\Models\User;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Tests\Feature\World;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+
+/** A request with JSON as text, so that {} stays {}. */
+function ask(string $method, string $path, mixed $body = null, array $headers = []): Illuminate\Testing\TestResponse
+{
+    return test()->call($method, "/api/v1$path", [], [], [], test()->transformHeadersToServerVars(['Accept' => 'application/json', 'Content-Type' => 'application/json', 'Referer' => 'http://127.0.0.1:8090', ...$headers]), is_string($body) ? $body : ($body === null ? null : (string) json_encode($body)));
+}
+
+it('signs in and out, with one sentence for every refusal, and slows down guessing', function (): void {
+    new World;
+    expect(ask('POST', '/session', ['email' => 'writer@fellmoor.example', 'password' => 'limestone-7'])->status())->toBe(200)
+        ->and(ask('POST', '/session', ['email' => 'nobody@fellmoor.example', 'password' => 'x'])->json('detail'))->toBe(ask('POST', '/session', ['email' => 'writer@fellmoor.example', 'password' => 'x'])->json('detail'));
+    for ($i = 0; $i < 12; $i++) {
+        $last = ask('POST', '/session', ['email' => 'keeper@fellmoor.example', 'password' => "guess $i"]);
+    }
+    expect($last->status())->toBe(429)->and($last->headers->get('Content-Type'))->toBe('application/problem+json');
+});
+
+it('answers problems with a sentence and the place', function (mixed $body, string $type, ?string $path): void {
+    $this->actingAs((new World)->people['reader']);
+    $response = ask('POST', '/present', $body);
+
+    expect($response->status())->toBe(422)->and($response->headers->get('Content-Type'))->toBe('application/problem+json')
+        ->and($response->json('type'))->toBe("urn:wide-quarry:problem:$type")->and($response->json('path'))->toBe($path);
+})->with([
+    'no JSON' => ['{"question": ', 'json.syntax', ''],
+    'an unknown field' => [['question' => (object) [], 'colour' => 1], 'field.unknown', '/colour'],
+    'nothing to present' => [(object) [], 'field.missing', ''],
+    'a question without a body' => [['question' => (function (): stdClass {
+        $json = json_decode((string) file_get_contents(__DIR__.'/../../core/schema/examples/choice.json'))->valid;
+        unset($json->body);
+
+        return $json;
+    })()], 'field.missing', ''],
+    'a question of a kind that comes later' => [['question' => json_decode((string) file_get_contents(__DIR__.'/../../core/schema/examples/graph.json'))->valid], 'part.kind_unavailable', '/parts/0/kind'],
+]);
+
+it('saves revisions, names the newer one, and keeps what was sent', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $json = World::json();
+    $json->title = 'Changed';
+    $json->body = '<p onclick="x">Which?</p><div data-part="p1"></div>';
+    $first = ask('PUT', "/questions/$world->question", ['question' => $json], ['If-Match' => '"1"']);
+    expect($first->status())->toBe(200)->and($first->headers->get('ETag'))->toBe('"2"')->and($first->json('data.question.body'))->toBe('<p>Which?</p><div data-part="p1"></div>')
+        ->and(ask('PUT', "/questions/$world->question", ['question' => $json], ['If-Match' => '"1"'])->status())->toBe(412)
+        ->and(ask('PUT', "/questions/$world->question", ['question' => $json])->status())->toBe(428)
+        ->and(DB::table('revisions')->where('question_id', $world->question)->count())->toBe(2)
+        ->and(DB::table('questions')->value('title'))->toBe('Changed');
+    expect(fn () => DB::table('revisions')->update(['content' => '{}']))->toThrow(Illuminate\Database\QueryException::class);
+});
+
+it('creates once for one key', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $body = ['question' => World::json((string) Str::uuid7())];
+    $headers = ['Idempotency-Key' => 'k1'];
+    $first = ask('POST', '/banks/rocks/questions', $body, $headers);
+    $again = ask('POST', '/banks/rocks/questions', $body, $headers);
+
+    expect([$first->status(), $again->status()])->toBe([201, 201])->and($again->content())->toBe($first->content())
+        ->and(DB::table('questions')->count())->toBe(2)
+        ->and(ask('POST', '/banks/rocks/questions', ['question' => World::json((string) Str::uuid7())], $headers)->status())->toBe(422);
+});
+
+it('pages by cursor without missing or repeating a question', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    foreach (range(1, 120) as $i) {
+        $json = World::json((string) Str::uuid7());
+        $json->title = 'Same title '.($i % 7);
+        app(App\Actions\SaveQuestion::class)->create(WideQuarry\Question\Question::read($json, Parts::standard()), $world->bank->id, null);
+    }
+    $seen = [];
+    $cursor = null;
+    do {
+        $page = ask('GET', '/banks/rocks/questions'.($cursor === null ? '' : "?cursor=$cursor"));
+        $seen = [...$seen, ...array_column($page->json('data'), 'id')];
+        $cursor = $page->json('meta.next_cursor');
+    } while ($cursor !== null);
+    expect($seen)->toHaveCount(121)->and(array_unique($seen))->toHaveCount(121);
+});
+
+it('reads a list of banks with one query for all of them', function (): void {
+    $this->actingAs((new World)->people['reader']);
+    DB::enableQueryLog();
+    ask('GET', '/banks');
+    expect(DB::getQueryLog())->toHaveCount(1);
+});
+
+it('shows a question placed elsewhere to readers of that bank', function (): void {
+    $world = new World;
+    $other = App\Models\Bank::query()->create(['slug' => 'other', 'name' => 'Other']);
+    DB::table('bank_grants')->insert(['bank_id' => $other->id, 'user_id' => $world->people['stranger']->id, 'role' => 'writer']);
+    $folder = (string) Str::uuid7();
+    DB::table('folders')->insert(['id' => $folder, 'bank_id' => $other->id, 'name' => 'F', 'path' => 'f']);
+    DB::table('placements')->insert(['question_id' => $world->question, 'folder_id' => $folder]);
+    $this->actingAs($world->people['stranger']);
+
+    expect(ask('GET', "/questions/$world->question")->status())->toBe(200)
+        ->and(ask('PUT', "/questions/$world->question", ['question' => World::json()], ['If-Match' => '"1"'])->status())->toBe(403);
+});
+
+it('describes itself as it is', function (): void {
+    $description = app(Description::class)->build();
+    $routes = array_filter(app('router')->getRoutes()->getRoutes(), fn ($route): bool => str_starts_with($route->uri(), 'api/v1/') && $route->uri() !== 'api/v1/openapi.json');
+    expect((string) file_get_contents(resource_path('js/api/schema.ts')))->toBe(TypeScript::of($description), 'Run php artisan api:types.')
+        ->and(count($routes))->toBe(array_sum(array_map(count(...), $description['paths'])));
+
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    foreach (['Person' => '/me', 'Bank' => '/banks/rocks', 'Question' => "/questions/$world->question", 'QuestionRow' => '/banks/rocks/questions'] as $name => $path) {
+        $data = json_decode((string) ask('GET', $path)->content())->data;
+        $schema = json_decode((string) json_encode($description['components']['schemas'][$name]));
+        expect((new Opis\JsonSchema\Validator)->validate(is_array($data) ? $data[0] : $data, $schema)->isValid())->toBeTrue($name);
+        expect(array_keys((array) (is_array($data) ? $data[0] : $data)))->toBe(array_keys((array) $schema->properties));
+    }
+});
+
+it('loads the demo, and sends a bank out and back without loss', function (): void {
+    $this->seed(DemoSeeder::class);
+    $bank = App\Models\Bank::query()->where('slug', 'rocks')->firstOrFail();
+    $orla = User::query()->where('email', 'orla@fellmoor.example')->firstOrFail();
+    foreach (['pack', 'qti30'] as $format) {
+        $file = (string) tempnam(sys_get_temp_dir(), 'out');
+        $sent = app(ExportBank::class)->handle($bank, $format, $file, $orla)->body;
+        $other = App\Models\Bank::query()->create(['slug' => "copy-$format", 'name' => 'Copy']);
+        DB::table('bank_grants')->insert(['bank_id' => $other->id, 'user_id' => $orla->id, 'role' => 'keeper']);
+        DB::table('questions')->where('bank_id', $bank->id)->delete();
+        $tally = app(ImportQuestions::class)->handle($file, 'out.zip', $other, [], $orla)->body->result;
+        $again = (string) tempnam(sys_get_temp_dir(), 'out');
+        app(ExportBank::class)->handle($other, $format, $again, $orla);
+        expect($tally->added)->toBe($sent->questions)->and(hash_file('sha256', $again))->toBe(hash_file('sha256', $file));
+        $skipped = app(ImportQuestions::class)->handle($file, 'out.zip', $other, [], $orla)->body->result;
+        expect([$skipped->added, $skipped->skipped])->toBe([0, $sent->questions]);
+        $bank = $other;
+        unlink($file);
+        unlink($again);
+    }
+    expect(DB::table('questions')->where('is_complete', false)->count())->toBe(0);
+});
+
+it('leaves nothing behind of a package that fails halfway', function (): void {
+    $world = new World;
+    $file = (string) tempnam(sys_get_temp_dir(), 'bad');
+    file_put_contents($file, substr((string) file_get_contents(DemoSeeder::package('maps', Parts::standard())), 0, 900));
+    $before = DB::table('questions')->count();
+    expect(fn () => app(ImportQuestions::class)->handle($file, 'bad.zip', $world->bank, [], $world->people['keeper']))->toThrow(App\Support\Refused::class, 'not a whole ZIP package');
+    expect(DB::table('questions')->count())->toBe($before);
+});
+
+it('keeps what was typed for the one who typed it', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    ask('PUT', '/autosaves/new:rocks', '{"content":{"settings":{}},"base_revision":null}');
+    expect(Json::encode(Json::decode((string) ask('GET', '/autosaves/new:rocks')->content())->content))->toBe('{"settings":{}}');
+    $this->flushSession()->actingAs($world->people['keeper']);
+    expect(ask('GET', '/autosaves/new:rocks')->status())->toBe(204);
+});
+
+it('has an untidy package that is as it is made', function (): void {
+    $made = (string) tempnam(sys_get_temp_dir(), 'untidy');
+    Database\Seeders\UntidyPackage::write($made);
+    $same = hash_file('sha256', $made) === hash_file('sha256', base_path('demo/files/quarry-visit.zip'));
+    unlink($made);
+
+    expect($same)->toBeTrue();
+});
+
+it('has demo packages that hold the demo as it is', function (string $bank): void {
+    $made = DemoSeeder::package($bank, Parts::standard());
+    $same = hash_file('sha256', $made) === hash_file('sha256', base_path("demo/files/$bank.zip"));
+    unlink($made);
+
+    expect($same)->toBeTrue("Run bin/quarry write pack database/demo/$bank.json --out=demo/files/$bank.zip");
+})->with(['rocks', 'maps', 'water', 'field-maths']);

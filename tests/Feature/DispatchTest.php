@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportQuestions;
+use App\Models\Assessment;
+use App\Models\Bank;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\World;
+use WideQuarry\Interchange\Formats;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Source;
+use WideQuarry\Parts\Parts;
+
+/** @return array{array<string, mixed>, string} the dispatch, and its file */
+function sent(array $what): array
+{
+    $data = ask('POST', '/dispatches', $what)->assertStatus(201)->json('data');
+    $file = (string) tempnam(sys_get_temp_dir(), 'sent');
+    file_put_contents($file, ask('GET', "/dispatches/{$data['id']}/file")->assertOk()->streamedContent());
+
+    return [$data, $file];
+}
+
+function readBack(string $file): Found
+{
+    $source = new Source($file, 'sent.zip');
+
+    return Found::collect(Formats::standard(Parts::standard())->for($source)->read($source));
+}
+
+it('sends out what was asked for, the same bytes for the same content', function (string $format): void {
+    $world = new World;
+    $this->actingAs($world->people['reader']);
+    $other = $world->add('Another');
+    DB::table('placements')->insert(['question_id' => $other, 'folder_id' => $world->folder('Maps')]);
+    [$one, $file] = sent(['format' => $format, 'questions' => [$world->question]]);
+    [$whole, $second] = sent(['format' => $format, 'bank' => 'rocks']);
+    [, $third] = sent(['format' => $format, 'bank' => 'rocks']);
+    [$folder, $fourth] = sent(['format' => $format, 'bank' => 'rocks', 'filter' => 'folder='.$world->folder('Maps')]);
+
+    expect($one['state'])->toBe('ready')->and($one['body']['questions'])->toBe(1)->and(array_column(readBack($file)->questions, 'id'))->toBe([$world->question])
+        ->and($whole['body']['questions'])->toBe(2)->and(hash_file('sha256', $second))->toBe(hash_file('sha256', $third))->toBe($whole['body']['sha256'])
+        ->and(array_column(readBack($fourth)->questions, 'id'))->toBe([$other])->and($folder['title'])->toBe('Rocks');
+    expect(ask('GET', "/receipts/{$one['receipt']}")->json('data.kind'))->toBe('dispatch')->and(array_column(ask('GET', '/transfers')->json('data'), 'direction'))->toBe(['out', 'out', 'out', 'out']);
+})->with(['pack', 'qti30']);
+
+it('leaves behind what is not to go along', function (string $format): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    ask('POST', '/banks/rocks/classify', ['ids' => [$world->question], 'record' => ['tags' => ['add' => ['Secret tag']], 'notes' => ['set' => 'between colleagues']]]);
+    [, $file] = sent(['format' => $format, 'questions' => [$world->question], 'key' => false, 'feedback' => false, 'classification' => false, 'notes' => false]);
+    $zip = new ZipArchive;
+    $zip->open($file);
+    $all = '';
+    for ($i = 0; $i < $zip->numFiles; $i++) {
+        $all .= $zip->getFromIndex($i);
+    }
+    expect($all)->not->toContain('Secret tag')->not->toContain('between colleagues')->not->toContain('correct-response')->not->toContain('"rules"')->toContain('<p>');
+})->with(['pack', 'qti30']);
+
+it('tells the losses before the file is fetched', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = $world->add('With a hint', more: ['hints' => [(object) ['id' => 'h1', 'html' => '<p>Think.</p>']]]);
+    [$data] = sent(['format' => 'qti30', 'questions' => [$id]]);
+    expect($data['body']['counts']['loss'])->toBeGreaterThan(0)->and($data['body']['notices'][0]['title'])->toBe('With a hint');
+});
+
+it('sends an assessment out and brings it back the same, elsewhere', function (string $format): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $second = $world->add('Second');
+    $made = ask('POST', '/assessments', ['title' => 'Unit test', 'bank' => 'rocks', 'questions' => [$world->question, $second]])->json('data');
+    store($made, function ($content): void {
+        $content->instructions = '<p>Use a pencil.</p>';
+        $content->sections[0]->entries[1]->points = 7;
+    })->assertOk();
+    [$data, $file] = sent(['format' => $format, 'assessment' => $made['id']]);
+    expect($data['body']['assessments'])->toBe(1);
+
+    $copy = Bank::query()->create(['slug' => 'copy', 'name' => 'Copy']);
+    DB::table('bank_grants')->insert(['bank_id' => $copy->id, 'user_id' => $world->people['writer']->id, 'role' => 'keeper']);
+    $receipt = app(ImportQuestions::class)->handle($file, 'unit.zip', $copy, [], $world->people['writer']);
+    expect($receipt->body->result->added)->toBe(2)->and($receipt->body->result->assessments)->toBe(1);
+    $there = ask('GET', '/assessments/'.Assessment::query()->where('bank_id', $copy->id)->firstOrFail()->id)->json('data');
+    expect($there['title'])->toBe('Unit test')->and(array_column($there['entries'], 'bank'))->toBe(['copy', 'copy'])->and($there['entries'][array_key_last($there['entries'])]['points'])->toBe(7)->and($there['content']['instructions'])->toBe('<p>Use a pencil.</p>');
+
+    // Taking the intake back takes its assessment too, since nobody has changed it.
+    ask('POST', "/intakes/$receipt->intake/undo", new stdClass)->assertOk();
+    expect(DB::table('questions')->where('bank_id', $copy->id)->count())->toBe(0)->and(Assessment::query()->where('bank_id', $copy->id)->count())->toBe(0);
+})->with(['pack', 'qti30']);
+
+it('says so when there is nothing to send', function (array $what): void {
+    $this->actingAs((new World)->people['stranger']);
+    expect(ask('POST', '/dispatches', ['format' => 'pack', ...$what])->status())->toBe(422);
+})->with([[['questions' => []]], [['bank' => 'rocks']], [['assessment' => '0192f0c4-0000-7000-8000-000000000001']], [['format' => 'paper', 'bank' => 'rocks']]]);

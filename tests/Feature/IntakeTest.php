@@ -1,0 +1,302 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\ImportQuestions;
+use App\Actions\Intake\CommitIntake;
+use App\Actions\Intake\OpenIntake;
+use App\Actions\Intake\ReadIntake;
+use App\Actions\Intake\UndoIntake;
+use App\Actions\SaveQuestion;
+use App\Jobs\WorkOnIntake;
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Support\Refused;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Storage;
+use Illuminate\Support\Str;
+use Tests\Feature\World;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** @return list<stdClass> $count different questions */
+function several(int $count, array $topics = [['Rocks', 'Slate']]): array
+{
+    return array_map(function (int $i) use ($topics): stdClass {
+        $json = World::json((string) Str::uuid7());
+        $json->title = "Question $i";
+        $json->body = "<p>What is layer $i made of?</p><div data-part=\"p1\"></div>";
+        $json->record = (object) ['topics' => $topics];
+
+        return $json;
+    }, range(1, $count));
+}
+
+/** @param  list<UploadedFile>  $files */
+function give(array $files, array $more = []): Illuminate\Testing\TestResponse
+{
+    return test()->withHeaders(['Accept' => 'application/json', 'Referer' => 'http://127.0.0.1:8090'])->post('/api/v1/intakes', ['files' => $files, ...$more]);
+}
+
+function upload(string $path, string $name = 'given.zip'): UploadedFile
+{
+    return new UploadedFile($path, $name, null, null, true);
+}
+
+/** What a bank holds, without the identifiers that a run gives. */
+function holds(string $bank): array
+{
+    return [
+        DB::table('questions')->where('bank_id', $bank)->orderBy('title')->get(['title', 'points', 'status', 'revision', 'fingerprint'])->map(fn ($row) => (array) $row)->all(),
+        DB::table('placements')->count(), DB::table('question_topics')->count(), DB::table('question_search')->count(),
+        DB::table('receipts')->where('kind', 'intake')->pluck('body')->map(fn ($body) => array_diff_key(json_decode($body, true), ['files' => 1]))->all(),
+    ];
+}
+
+/** Ends the work when a statement is made for the n-th time, as if the worker had been killed: what the transaction did is gone. */
+function killedAt(string $statement, int $time, callable $work): void
+{
+    $seen = 0;
+    $armed = true;
+    DB::listen(function ($query) use ($statement, $time, &$seen, &$armed): void {
+        if ($armed && str_contains($query->sql, $statement) && ++$seen === $time) {
+            $armed = false;
+            throw new RuntimeException('killed');
+        }
+    });
+    expect($work)->toThrow(RuntimeException::class, 'killed');
+    $armed = false;
+}
+
+it('brings in what was given, takes it back, and brings it in again', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = give([upload(World::package(several(5)), 'layers.zip')])->assertStatus(201)->json('data.id');
+    $rows = ask('GET', "/intakes/$id/questions")->json('data');
+    expect(array_column($rows, 'title'))->toBe(['Question 1', 'Question 2', 'Question 3', 'Question 4', 'Question 5']);
+
+    ask('POST', "/intakes/$id/set", ['ids' => [$rows[1]['id']], 'skipped' => true]);
+    ask('POST', "/intakes/$id/set", ['filter' => 'show=all', 'points' => 2.5, 'record' => ['tags' => ['add' => ['Layers']]], 'topics' => ['add' => [['Maps']]]])->assertJson(['changed' => 5, 'left' => []]);
+    expect(ask('POST', "/intakes/$id/commit", new stdClass)->json('path'))->toBe('/bank');
+    ask('PATCH', "/intakes/$id", ['bank' => 'rocks', 'folder' => ['Year 9', 'Layers']])->assertOk();
+    expect(ask('POST', "/intakes/$id/commit", new stdClass)->json('data.state'))->toBe('committed');
+
+    $made = fn () => DB::table('questions')->where('bank_id', $world->bank->id)->where('id', '<>', $world->question);
+    expect($made()->orderBy('title')->pluck('title')->all())->toBe(['Question 1', 'Question 3', 'Question 4', 'Question 5'])
+        ->and((float) $made()->sum('points'))->toBe(10.0)->and(DB::table('placements')->count())->toBe(4)->and(DB::table('question_topics')->count())->toBe(8);
+    $receipt = ask('GET', '/intakes/'.$id)->json('data.receipts.0.id');
+    expect(ask('GET', "/receipts/$receipt")->json('data.body.result'))->toMatchArray(['added' => 4, 'skipped' => 1, 'skipped_in_review' => 1, 'replaced' => 0, 'points' => '10', 'kinds' => ['choice' => 4]])
+        ->and(json_decode((string) ask('GET', "/receipts/$receipt?download")->content())->questions)->toHaveCount(5);
+
+    expect(ask('POST', "/intakes/$id/undo", new stdClass)->json('data.state'))->toBe('review')
+        ->and($made()->count())->toBe(0)->and(DB::table('folders')->count())->toBe(0)->and(DB::table('topics')->count())->toBe(0)->and(DB::table('receipts')->count())->toBe(2);
+    expect(ask('POST', "/intakes/$id/commit", new stdClass)->json('data.state'))->toBe('committed')->and($made()->count())->toBe(4);
+    expect(collect(ask('GET', '/transfers')->json('data'))->firstWhere('id', $id))->toMatchArray(['direction' => 'in', 'title' => 'layers.zip', 'questions' => 5, 'bank' => 'Rocks']);
+});
+
+it('ends as an undisturbed run does, wherever the worker is killed', function (string $statement, int $time): void {
+    $world = new World;
+    $file = World::package(several(620));
+    $open = fn (): Intake => app(OpenIntake::class)->handle([['path' => $file, 'name' => 'many.zip']], $world->people['writer'], $world->bank, ['New']);
+    $run = function (Intake $intake) use ($world): void {
+        app()->call([new WorkOnIntake($intake->id), 'handle']);
+        if ($intake->refresh()->state === 'review') {
+            app(CommitIntake::class)->begin($intake, $world->people['writer']);
+            app()->call([new WorkOnIntake($intake->id), 'handle']);
+        }
+    };
+    DB::beginTransaction();
+    $run($open());
+    $wanted = holds($world->bank->id);
+    DB::rollBack();
+
+    $intake = $open();
+    killedAt($statement, $time, fn () => $run($intake));
+    $run($intake->refresh());
+
+    expect(holds($world->bank->id))->toBe($wanted)->and($intake->refresh()->state)->toBe('committed');
+})->with([
+    'while reading' => ['INSERT INTO staged_questions', 3],
+    'while staging, after the rows' => ['update "intake_files" set "things"', 4],
+    'in a chunk of the commit' => ['INSERT INTO revisions', 1],
+    'between chunks' => ["SET outcome = 'added'", 2],
+    'after the commit, before the receipt' => ['insert into "receipts"', 1],
+]);
+
+it('lets one of two bring it in', function (): void {
+    $world = new World;
+    $intake = $world->intake();
+    app(CommitIntake::class)->begin($intake, $world->people['writer']);
+
+    expect(fn () => app(CommitIntake::class)->begin($intake, $world->people['keeper']))->toThrow(Refused::class, 'Somebody has brought this intake in already.');
+    app(CommitIntake::class)->handle($intake->refresh());
+    app(CommitIntake::class)->handle($intake->refresh());
+    expect(DB::table('questions')->count())->toBe(2)->and(DB::table('receipts')->count())->toBe(1);
+});
+
+it('loses nothing when the bank is deleted meanwhile', function (): void {
+    $world = new World;
+    $intake = app(OpenIntake::class)->handle([['path' => World::package(several(510)), 'name' => 'many.zip']], $world->people['writer'], $world->bank);
+    app(ReadIntake::class)->handle($intake);
+    app(CommitIntake::class)->begin($intake->refresh(), $world->people['writer']);
+    killedAt("SET outcome = 'added'", 2, fn () => app(CommitIntake::class)->handle($intake->refresh()));
+    Bank::query()->whereKey($world->bank->id)->delete();
+    app(CommitIntake::class)->handle($intake->refresh());
+    expect($intake->refresh()->state)->toBe('review')->and($intake->problem)->toContain('not there any more')->and($intake->bank_id)->toBeNull();
+
+    $intake->update(['new_bank' => 'Elsewhere']);
+    app(CommitIntake::class)->begin($intake, $world->people['writer']);
+    app(CommitIntake::class)->handle($intake->refresh());
+    expect(DB::table('questions')->count())->toBe(510)->and(Bank::query()->where('slug', 'elsewhere')->exists())->toBeTrue();
+});
+
+it('knows what is there already: by identifier, origin and words, and twins within', function (): void {
+    $world = new World;
+    [$same, $alike, $origin, $fresh] = several(4);
+    $origin->record->origin = (object) ['format' => 'qti30', 'identifier' => 'item-7'];
+    $import = fn (array $questions, string $how = 'skip') => app(ImportQuestions::class)->handle(World::package($questions), 'a.zip', $world->bank, [], $world->people['writer'], $how);
+    $import([$same, $alike, $origin]);
+    $alike = World::json((string) Str::uuid7());
+    $alike->body = '<p>WHAT is layer 2 made of</p><div data-part="p1"></div>';
+    $again = several(3)[2];
+    $again->body = '<p>Reworded</p><div data-part="p1"></div>';
+    $again->record->origin = (object) ['format' => 'qti30', 'identifier' => 'item-7'];
+    $twin = Json::copy($fresh);
+    $twin->id = (string) Str::uuid7();
+    $receipt = $import([$same, $alike, $again, $fresh, $twin]);
+
+    expect(DB::table('staged_questions')->where('intake_id', $receipt->intake)->orderBy('number')->pluck('duplicate_by')->all())->toBe(['identifier', 'words', 'origin', null, 'earlier'])
+        ->and([$receipt->body->result->added, $receipt->body->result->skipped])->toBe([1, 4]);
+    $replaced = $import([$again], 'replace');
+    expect($replaced->body->result->replaced)->toBe(1)->and(DB::table('questions')->where('id', $origin->id)->value('revision'))->toBe(2);
+    $import([$same, $same], 'add');
+    expect(DB::table('questions')->where('title', 'Question 1')->count())->toBe(3);
+});
+
+it('takes back only what is unchanged and unused since, and lists the rest', function (): void {
+    $world = new World;
+    $writer = $world->people['writer'];
+    [$kept, $gone, $edited, $filed] = several(4);
+    app(SaveQuestion::class)->create(Question::read($kept, Parts::standard()), $world->bank->id, $writer);
+    $newer = Json::copy($kept);
+    $newer->title = 'Newer';
+    $receipt = app(ImportQuestions::class)->handle(World::package([$newer, $gone, $edited, $filed]), 'a.zip', $world->bank, [], $writer, 'replace');
+    $intake = Intake::query()->findOrFail($receipt->intake);
+    $edited->title = 'Edited since';
+    app(SaveQuestion::class)->revise(Question::read($edited, Parts::standard()), 1, $writer);
+    DB::table('changes')->insert(['question_id' => $filed->id, 'field' => 'level', 'before' => 'null', 'after' => '"Year 9"', 'user_id' => $writer->id]);
+    app(UndoIntake::class)->begin($intake, $writer);
+    app(UndoIntake::class)->handle($intake->refresh());
+
+    $titles = DB::table('questions')->where('bank_id', $world->bank->id)->whereNot('id', $world->question)->orderBy('title')->pluck('revision', 'title')->all();
+    expect($titles)->toBe(['Edited since' => 2, 'Question 1' => 3, 'Question 4' => 1]);
+    $undo = Json::decode((string) DB::table('receipts')->where('kind', 'undo')->value('body'));
+    expect((array) $undo->taken_back)->toBe(['added' => 1, 'replaced' => 1])->and(array_column($undo->left, 'title'))->toBe(['Question 3', 'Question 4']);
+});
+
+it('refuses hostile and broken files with a sentence, leaving nothing behind', function (string $name, callable $make, string $says): void {
+    Storage::fake('local');
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $file = (string) tempnam(sys_get_temp_dir(), 'hostile');
+    $make($file);
+    $reply = give([upload($file, $name)]);
+    $intake = $reply->json('data');
+
+    expect($reply->status())->toBe(201)->and($intake['state'])->toBe('failed')->and($intake['problem'])->toContain($says)
+        ->and(DB::table('staged_questions')->count())->toBe(0)->and(Storage::disk('local')->allFiles())->toBe([]);
+})->with([
+    'a path that leads out' => ['a.zip', function (string $file): void {
+        $zip = new ZipArchive;
+        $zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE);
+        $zip->addFromString('../../etc/cron.d/x', 'x');
+        $zip->close();
+    }, 'leads out of the package'],
+    'a bomb' => ['b.zip', function (string $file): void {
+        $zip = new ZipArchive;
+        $zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE);
+        $zip->addFromString('imsmanifest.xml', str_repeat("\0", 50_000_000));
+        $zip->close();
+    }, 'packed tighter'],
+    'entities' => ['c.xml', fn (string $file) => file_put_contents($file, '<!DOCTYPE qti-assessment-item [<!ENTITY x SYSTEM "file:///etc/passwd">]><qti-assessment-item>&x;</qti-assessment-item>'), 'document type'],
+    'half a package' => ['d.zip', fn (string $file) => file_put_contents($file, substr((string) file_get_contents(World::package(several(3))), 0, 400)), 'not a whole ZIP'],
+    'a program' => ['e.exe', fn (string $file) => file_put_contents($file, "MZ\x90\0".random_bytes(3000)), 'no format that can be read'],
+]);
+
+it('brings in the good files of several, and says what is wrong with the others', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $bad = (string) tempnam(sys_get_temp_dir(), 'bad');
+    file_put_contents($bad, "\0\1\2");
+    $intake = give([upload($bad, 'bad.bin'), upload(World::package(several(2)), 'good.zip')])->json('data');
+
+    expect($intake['state'])->toBe('review')->and($intake['found'])->toBe(2)->and($intake['title'])->toBe('bad.bin and 1 more')->and($intake['files'][0]['problem'])->toContain('bad.bin');
+});
+
+it('reads pasted questions, which go the same way', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = give([], ['text' => (string) file_get_contents(base_path('demo/files/minerals-test.txt')), 'bank' => 'rocks'])->json('data.id');
+    $intake = ask('POST', "/intakes/$id/commit", new stdClass)->json('data');
+
+    expect($intake['state'])->toBe('committed')->and($intake['title'])->toBe('Minerals: a short test')->and(DB::table('questions')->where('is_complete', true)->count())->toBe(7)
+        ->and((float) DB::table('staged_questions')->sum('points'))->toBe(8.0);
+});
+
+it('brings pictures and stimuli along, and names a stimulus anew where its name is taken', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $found = new WideQuarry\Interchange\Found;
+    $question = World::json((string) Str::uuid7());
+    $stimulus = (string) Str::uuid7();
+    $question->body = '<p>Look. <img data-media="m7" alt="A bed"/> Which?</p><div data-part="p1"></div>';
+    $question->stimuli = [$stimulus];
+    $found->questions = [$question];
+    $found->stimuli = [(object) ['id' => $stimulus, 'title' => 'Section', 'language' => 'en-GB', 'body' => '<p>Three beds.</p>']];
+    $found->media = [WideQuarry\Interchange\Medium::of('m7', 'image/png', 'bed.png', (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', true))];
+    $file = (string) tempnam(sys_get_temp_dir(), 'pictures');
+    (new WideQuarry\Interchange\Pack\PackWriter)->write($found, $file);
+    $other = Bank::query()->create(['slug' => 'other', 'name' => 'Other']);
+    DB::table('stimuli')->insert(['id' => $stimulus, 'bank_id' => $other->id, 'title' => 'Theirs', 'language' => 'en-GB', 'body' => '<p>Not this.</p>']);
+    $id = give([upload($file)], ['bank' => 'rocks'])->json('data.id');
+
+    expect(ask('GET', "/intakes/$id/media/m7")->headers->get('Content-Type'))->toBe('image/png');
+    $this->post("/api/v1/intakes/$id/commit", [], ['Accept' => 'application/json', 'Referer' => 'http://127.0.0.1:8090'])->assertOk();
+    $here = ask('GET', "/questions/$question->id")->json('data.question.stimuli.0');
+    expect(ask('GET', '/banks/rocks/media/m7')->headers->get('Content-Type'))->toBe('image/png')->and($here)->not->toBe($stimulus)
+        ->and(DB::table('stimuli')->where('id', $here)->value('body'))->toBe('<p>Three beds.</p>')->and(DB::table('stimuli')->where('id', $here)->value('bank_id'))->toBe($world->bank->id);
+    ask('POST', "/intakes/$id/undo", new stdClass)->assertOk();
+    expect(DB::table('stimuli')->pluck('id')->all())->toBe([$stimulus]);
+});
+
+it('asks nothing of a bank for who may not write there', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['reader']);
+    $id = give([upload(World::package(several(1)))])->json('data.id');
+    expect(ask('PATCH', "/intakes/$id", ['bank' => 'rocks'])->json('path'))->toBe('/bank')->and(give([upload(World::package(several(1)))], ['bank' => 'rocks'])->status())->toBe(422)
+        ->and(ask('PATCH', "/intakes/$id", ['new_bank' => '  '])->json('path'))->toBe('/new_bank')->and(ask('PATCH', "/intakes/$id", ['new_bank' => 'Mine', 'folder' => ['A', ' ', 'B']])->json('data.folder'))->toBe(['A', 'B']);
+    expect(ask('POST', "/intakes/$id/commit", new stdClass)->json('data.state'))->toBe('committed')->and(Bank::query()->where('slug', 'mine')->exists())->toBeTrue();
+    ask('POST', "/intakes/$id/undo", new stdClass)->assertOk();
+    expect(Bank::query()->where('slug', 'mine')->exists())->toBeFalse();
+});
+
+it('stops reading when asked, and keeps nothing of it', function (): void {
+    $world = new World;
+    $intake = app(OpenIntake::class)->handle([['path' => World::package(several(150)), 'name' => 'many.zip']], $world->people['writer']);
+    $intake->update(['stop_asked' => true]);
+    app()->call([new WorkOnIntake($intake->id), 'handle']);
+
+    expect($intake->refresh()->state)->toBe('cancelled')->and(DB::table('staged_questions')->count())->toBe(0);
+});
+
+it('keeps what was mended, and notices two who mend the same', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $path = $world->stagedPath();
+    $question = World::json();
+    $question->title = 'Mended';
+    expect(ask('PUT', $path, ['question' => $question], ['If-Match' => '"1"'])->json('data.version'))->toBe(2)
+        ->and(ask('PUT', $path, ['question' => $question], ['If-Match' => '"1"'])->status())->toBe(412)
+        ->and(ask('GET', $path)->json('data.question.title'))->toBe('Mended');
+});

@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\Assembly\PrintAssessment;
+use App\Models\Assessment;
+use App\Support\Confined;
+use App\Support\FileStore;
+use App\Support\MediaStore;
+use App\Support\Refused;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Process;
+use Tests\Feature\World;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Json\Json;
+
+/** The words of a printed sheet, page by page. */
+function pages(Assessment $assessment, World $world, string $which): array
+{
+    $made = app(PrintAssessment::class)->handle($assessment, $world->people['writer'], $which);
+    $pdf = app(FileStore::class)->path((string) DB::table('prints')->where('id', $made['id'])->value('sha256'));
+    $text = Process::run(['pdftotext', '-layout', $pdf, '-'])->output();
+    $pages = explode("\f", rtrim($text, "\f"));
+    expect($pages)->toHaveCount($made['pages']);
+
+    return $pages;
+}
+
+it('prints a sheet and its key as pages', function (): void {
+    $world = new World;
+    $wide = Medium::of('m-wide', 'image/png', 'wide.png', (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', true));
+    app(MediaStore::class)->put($world->bank->id, $wide);
+    $ids = [$world->question, $world->add('A picture wider than the page', '<p>Look. <img data-media="m-wide" alt="wide" width="9000" height="20"/> Which?</p><div data-part="p1"></div>'), $world->add('Markup', '<p>Is 2 &lt; 3 &amp; x<sup>2</sup> &gt; 1?</p><div data-part="p1"></div>')];
+    for ($i = 1; $i <= 20; $i++) {
+        $ids[] = $world->add("Q$i", "<p>Question of the long row, number $i?</p><div data-part=\"p1\"></div>");
+    }
+    $this->actingAs($world->people['writer']);
+    $data = ask('POST', '/assessments', ['title' => 'Unit test “three”', 'bank' => 'rocks', 'questions' => $ids])->json('data');
+    ask('PUT', "/assessments/{$data['id']}/print", ['settings' => ['school' => 'Fellmoor Schools', 'columns' => 1]])->assertStatus(204);
+    $assessment = Assessment::query()->findOrFail($data['id']);
+    $pages = pages($assessment, $world, 'learner');
+    $all = implode("\n", $pages);
+
+    expect($pages[0])->toContain('Fellmoor Schools')->toContain('Unit test “three”')->toContain('Name')->toContain('Page 1 of '.count($pages))
+        ->and($all)->toContain('Is 2 < 3 & x2 > 1?')->toContain('23.')->toContain('Question of the long row, number 20?')->and($all)->not->toContain('not in its bank');
+    foreach ($pages as $page) { // a question is not torn apart
+        expect(substr_count($page, 'Question of the long row'))->toBe(preg_match_all('/number \d+\?.*\n(?:\s*\n)*\s*A\./', $page));
+    }
+    $key = implode("\n", pages($assessment, $world, 'key'));
+    expect($key)->toContain('Key')->not->toContain('Question of the long row')->toMatch('/1\.\s+[A-Z]\./');
+
+    $again = app(PrintAssessment::class)->handle($assessment, $world->people['writer'], 'learner');
+    expect(DB::table('prints')->count())->toBe(2)->and($again['pages'])->toBe(count($pages));
+    expect(ask('GET', "/assessments/{$data['id']}/prints/{$again['id']}/pages/1")->headers->get('Content-Type'))->toBe('image/png');
+});
+
+it('rolls values and shuffles from the seed, and prints no key on the sheet', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $number = Json::decode((string) file_get_contents(base_path('core/schema/examples/number.json')))->valid;
+    $number->variables = (object) ['list' => [(object) ['name' => 'mass', 'kind' => 'integer', 'from' => '50', 'to' => '70', 'step' => '2']]];
+    $id = $world->add('Varies', $number->body, ['parts' => $number->parts, 'variables' => $number->variables]);
+    $data = ask('POST', '/assessments', ['title' => 'T', 'bank' => 'rocks', 'questions' => [$id]])->json('data');
+    $sheet = function (int $seed, string $which) use ($data): string {
+        ask('PUT', "/assessments/{$data['id']}/print", ['settings' => ['seed' => $seed]]);
+
+        return ask('GET', "/assessments/{$data['id']}/sheet?which=$which")->json('html');
+    };
+    $masses = array_map(fn (int $seed): string => preg_match('/A sample of (\d+) g/', $sheet($seed, 'learner'), $m) === 1 ? $m[1] : '', [1, 1, 2, 3, 4, 5]);
+    expect($masses[0])->toBe($masses[1])->and(count(array_unique($masses)))->toBeGreaterThan(1)
+        ->and($sheet(1, 'learner'))->not->toContain('±')->and($sheet(1, 'key'))->toContain((string) ((int) $masses[0] / 20));
+});
+
+it('prints what it can when a question is gone', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = $world->assessment();
+    DB::table('questions')->delete();
+    expect(ask('GET', "/assessments/$id/sheet")->assertOk()->json('html'))->toContain('is not in its bank any more');
+});
+
+it('confines other programs', function (): void {
+    expect(trim(Confined::run(['a.txt' => 'in'], ['sh', '-c', 'cat a.txt; env > env.txt; cat env.txt > out.txt'], fn (string $folder): string => (string) file_get_contents("$folder/out.txt"))))->not->toContain('APP_KEY')->not->toContain('DB_')
+        ->and(fn () => Confined::run([], ['sh', '-c', 'exit 3'], fn (): null => null))->toThrow(Refused::class)
+        ->and(glob(sys_get_temp_dir().'/quarry-confined-*') ?: [])->toBe([]);
+});

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Routing\Route;
+use Illuminate\Support\Str;
+use Tests\Feature\World;
+
+/*
+ * Every route × every role, on an object that is there. Statuses in the order of World::ROLES:
+ * nobody, stranger, reader, writer, keeper, team reader, administrator (who reads no bank without a grant).
+ * A route without an entry fails the last test.
+ */
+$fresh = fn (): array => ['question' => World::json((string) Str::uuid7())];
+$matrix = [
+    'POST api/v1/session' => [[422, 422, 422, 422, 422, 422, 422], fn (World $w): array => ['/session', []]],
+    'DELETE api/v1/session' => [[401, 204, 204, 204, 204, 204, 204], fn (World $w): array => ['/session', null]],
+    'GET api/v1/me' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/me', null]],
+    'GET api/v1/banks' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/banks', null]],
+    'GET api/v1/banks/{bank}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks', null]],
+    'GET api/v1/banks/{bank}/questions' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/questions', null]],
+    'POST api/v1/banks/{bank}/questions' => [[401, 404, 403, 201, 201, 403, 404], fn (World $w): array => ['/banks/rocks/questions', $fresh()]],
+    'GET api/v1/questions/{question}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/questions/$w->question", null]],
+    'PUT api/v1/questions/{question}' => [[401, 404, 403, 200, 200, 403, 404], fn (World $w): array => ["/questions/$w->question", ['question' => World::json()], ['If-Match' => '"1"']]],
+    'GET api/v1/autosaves/{subject}' => [[401, 204, 204, 204, 204, 204, 204], fn (World $w): array => ['/autosaves/new:rocks', null]],
+    'PUT api/v1/autosaves/{subject}' => [[401, 204, 204, 204, 204, 204, 204], fn (World $w): array => ['/autosaves/new:rocks', ['content' => ['a' => 1]]]],
+    'DELETE api/v1/autosaves/{subject}' => [[401, 204, 204, 204, 204, 204, 204], fn (World $w): array => ['/autosaves/new:rocks', null]],
+    'GET api/v1/banks/{bank}/media/{medium}' => [[401, 404, 404, 404, 404, 404, 404], fn (World $w): array => ['/banks/rocks/media/gone', null]],
+    'POST api/v1/lines' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/lines', ['text' => "A) x\nB) y"]]],
+    'POST api/v1/record' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/record', ['record' => new stdClass, 'change' => ['record' => ['tags' => ['add' => ['x']]]]]]],
+    'POST api/v1/present' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/present', ['question' => World::json()]]],
+    'POST api/v1/score' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/score', ['question' => World::json(), 'response' => new stdClass]]],
+    'POST api/v1/banks' => [[401, 201, 201, 201, 201, 201, 201], fn (World $w): array => ['/banks', ['name' => 'New']]],
+    'PATCH api/v1/banks/{bank}' => [[401, 404, 403, 403, 200, 403, 404], fn (World $w): array => ['/banks/rocks', ['purpose' => 'x']]],
+    'GET api/v1/people' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/people', null]],
+    'GET api/v1/banks/{bank}/grants' => [[401, 404, 403, 403, 200, 403, 404], fn (World $w): array => ['/banks/rocks/grants', null]],
+    'PUT api/v1/banks/{bank}/grants' => [[401, 404, 403, 403, 200, 403, 404], fn (World $w): array => ['/banks/rocks/grants', ['grants' => [['person' => $w->people['keeper']->id, 'role' => 'keeper']]]]],
+    'GET api/v1/banks/{bank}/trees' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/trees', null]],
+    'GET api/v1/banks/{bank}/facets' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/facets?of=kind&of=topic', null]],
+    'POST api/v1/banks/{bank}/classify' => [[401, 404, 403, 200, 200, 403, 404], fn (World $w): array => ['/banks/rocks/classify', ['ids' => [$w->question], 'record' => ['tags' => ['add' => ['x']]]]]],
+    'POST api/v1/acts/{act}/undo' => [[401, 404, 404, 200, 404, 404, 404], fn (World $w): array => ["/acts/{$w->act()}/undo", new stdClass]],
+    'POST api/v1/banks/{bank}/{tree}' => [[401, 404, 403, 201, 201, 403, 404], fn (World $w): array => ['/banks/rocks/folders', ['name' => 'F']]],
+    'PATCH api/v1/banks/{bank}/{tree}/{node}' => [[401, 404, 403, 204, 204, 403, 404], fn (World $w): array => ["/banks/rocks/folders/{$w->folder()}", ['name' => 'G']]],
+    'DELETE api/v1/banks/{bank}/{tree}/{node}' => [[401, 404, 403, 204, 204, 403, 404], fn (World $w): array => ["/banks/rocks/topics/{$w->topic()}", null]],
+    'GET api/v1/questions/{question}/changes' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/questions/$w->question/changes", null]],
+    'GET api/v1/tray' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/tray', null]],
+    'PATCH api/v1/tray' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/tray', ['add' => [$w->question]]]],
+    'GET api/v1/assessments' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/assessments', null]],
+    'POST api/v1/assessments' => [[401, 422, 422, 201, 201, 422, 422], fn (World $w): array => ['/assessments', ['title' => 'T', 'bank' => 'rocks']]],
+    'GET api/v1/assessments/{assessment}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/assessments/{$w->assessment()}", null]],
+    'PUT api/v1/assessments/{assessment}' => [[401, 404, 403, 412, 412, 403, 404], fn (World $w): array => ['/assessments/'.($id = $w->assessment()), ['content' => ['format' => 'wide-quarry/assessment', 'version' => 1, 'id' => $id, 'title' => 'T', 'sections' => []]], ['If-Match' => '"9"']]],
+    'POST api/v1/assessments/{assessment}/questions' => [[401, 404, 403, 200, 200, 403, 404], fn (World $w): array => ["/assessments/{$w->assessment()}/questions", ['questions' => [$w->question]]]],
+    'DELETE api/v1/assessments/{assessment}' => [[401, 404, 403, 204, 204, 403, 404], fn (World $w): array => ["/assessments/{$w->assessment()}", null]],
+    'GET api/v1/assessments/{assessment}/entries/{entry}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => [$w->entryPath(), null]],
+    'PUT api/v1/assessments/{assessment}/entries/{entry}' => [[401, 404, 403, 200, 200, 403, 404], fn (World $w): array => [$w->entryPath(), ['question' => World::json()], ['If-Match' => '"1"']]],
+    'GET api/v1/assessments/{assessment}/sheet' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/assessments/{$w->assessment()}/sheet?which=key", null]],
+    'PUT api/v1/assessments/{assessment}/print' => [[401, 404, 403, 204, 204, 403, 404], fn (World $w): array => ["/assessments/{$w->assessment()}/print", ['settings' => ['columns' => 2]]]],
+    'POST api/v1/assessments/{assessment}/prints' => [[401, 404, 422, 422, 422, 422, 404], fn (World $w): array => ["/assessments/{$w->assessment()}/prints", ['which' => 'neither']]],
+    'GET api/v1/assessments/{assessment}/prints/{print}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => [$w->printPath(), null]],
+    'GET api/v1/assessments/{assessment}/prints/{print}/pages/{page}' => [[401, 404, 404, 404, 404, 404, 404], fn (World $w): array => [$w->printPath().'/pages/9', null]],
+    'POST api/v1/dispatches' => [[401, 422, 201, 201, 201, 201, 422], fn (World $w): array => ['/dispatches', ['format' => 'pack', 'questions' => [$w->question]]]],
+    'GET api/v1/dispatches/{dispatch}' => [[401, 404, 404, 200, 404, 404, 404], fn (World $w): array => ["/dispatches/{$w->dispatch()}", null]],
+    'GET api/v1/dispatches/{dispatch}/file' => [[401, 404, 404, 200, 404, 404, 404], fn (World $w): array => ["/dispatches/{$w->dispatch()}/file", null]],
+    'GET api/v1/transfers' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/transfers', null]],
+    'GET api/v1/receipts/{receipt}' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => ["/receipts/{$w->receipt()}", null]],
+    'POST api/v1/intakes' => [[401, 422, 422, 422, 422, 422, 422], fn (World $w): array => ['/intakes', new stdClass]],
+    'GET api/v1/intakes/{intake}' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => ["/intakes/{$w->intake()->id}", null]],
+    'PATCH api/v1/intakes/{intake}' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => ["/intakes/{$w->intake()->id}", ['folder' => ['F']]]],
+    'DELETE api/v1/intakes/{intake}' => [[401, 404, 404, 204, 204, 404, 404], fn (World $w): array => ["/intakes/{$w->intake()->id}", null]],
+    'POST api/v1/intakes/{intake}/commit' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => ["/intakes/{$w->intake()->id}/commit", new stdClass]],
+    'POST api/v1/intakes/{intake}/undo' => [[401, 404, 404, 422, 422, 404, 404], fn (World $w): array => ["/intakes/{$w->intake()->id}/undo", new stdClass]],
+    'POST api/v1/intakes/{intake}/set' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => ["/intakes/{$w->intake()->id}/set", ['filter' => '', 'skipped' => true]]],
+    'GET api/v1/intakes/{intake}/questions' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => ["/intakes/{$w->intake()->id}/questions", null]],
+    'GET api/v1/intakes/{intake}/questions/{staged}' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => [$w->stagedPath(), null]],
+    'PUT api/v1/intakes/{intake}/questions/{staged}' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => [$w->stagedPath(), ['question' => World::json()], ['If-Match' => '"1"']]],
+    'GET api/v1/intakes/{intake}/media/{medium}' => [[401, 404, 404, 404, 404, 404, 404], fn (World $w): array => ["/intakes/{$w->intake()->id}/media/gone", null]],
+];
+$open = ['GET api/v1/openapi.json', 'GET {path?}', 'GET up', 'GET sanctum/csrf-cookie'];
+
+it('gives each role what is theirs', function (string $route, string $role) use ($matrix): void {
+    $world = new World;
+    [$statuses, $make] = $matrix[$route];
+    [$path, $body, $headers] = [...$make($world), []];
+    if (isset($world->people[$role])) {
+        $this->actingAs($world->people[$role]);
+    }
+    // as text, so that empty objects reach the server as objects
+    $response = $this->call(explode(' ', $route)[0], "/api/v1$path", [], [], [], $this->transformHeadersToServerVars(['Accept' => 'application/json', 'Content-Type' => 'application/json', 'Referer' => 'http://127.0.0.1:8090', ...$headers]), $body === null ? null : (string) json_encode($body));
+    expect($response->baseResponse->getStatusCode())->toBe($statuses[array_search($role, World::ROLES, true)], (string) $response->baseResponse->getContent());
+})->with(function () use ($matrix): Generator {
+    foreach (array_keys($matrix) as $route) {
+        foreach (World::ROLES as $role) {
+            yield "$route as $role" => [$route, $role];
+        }
+    }
+});
+
+it('knows every route', function () use ($matrix, $open): void {
+    $routes = array_map(fn (Route $route): string => $route->methods()[0].' '.preg_replace('~\{(\w+):\w+\}~', '{$1}', $route->uri()), app('router')->getRoutes()->getRoutes());
+
+    expect(array_values(array_diff($routes, array_keys($matrix), $open)))->toBe([]);
+});

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\World;
+
+/** The titles a list gives; @return list<string> */
+function titles(string $query): array
+{
+    $response = ask('GET', "/banks/rocks/questions?$query");
+    expect($response->status())->toBe(200, (string) $response->content());
+
+    return array_column($response->json('data'), 'title');
+}
+
+/** A bank of five questions that differ in everything one can look for. */
+function library(): World
+{
+    $world = new World;
+    DB::table('questions')->where('id', $world->question)->delete();
+    $choice = fn (string $answer, string $feedback = ''): array => [['id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => ['options' => [['id' => 'a', 'html' => "<p>$answer</p>"], ['id' => 'b', 'html' => '<p>mud</p>']], 'max' => 1], 'key' => ['rules' => [['id' => 'r', 'on' => 'a', 'credit' => '1', ...($feedback === '' ? [] : ['feedback' => ['html' => "<p>$feedback</p>"]])]]]]];
+    $text = [['id' => 'p1', 'kind' => 'text', 'points' => 2, 'key' => ['rules' => [['id' => 'r', 'on' => ['answer' => 'is', 'text' => ['isostasy']], 'credit' => '1']]]]];
+    $world->add('Why slate splits', more: ['parts' => $choice('flat minerals', 'Look at the foliation.'), 'record' => ['tags' => ['thin section'], 'topics' => [['Metamorphic rocks', 'Foliation']], 'difficulty' => 2, 'author' => 'Tam Brisco']]);
+    $world->add('Naming an uplift', '<p>The slow rise is <span data-part="p1"></span>.</p>', ['parts' => $text, 'record' => ['topics' => [['Structures']], 'difficulty' => 4, 'notes' => 'seen in the éboulis']]);
+    $world->add('Density of basalt', '<p>In g/cm³, basalt is</p><div data-part="p1"></div>', ['parts' => $choice('2.9'), 'record' => ['tags' => ['density', 'Thin Section 2'], 'topics' => [['Igneous rocks']], 'author' => 'Orla Penhale']]);
+    $world->add('Bed 10', more: ['parts' => $choice('x'), 'record' => ['topics' => [['Metamorphic rocks']]]]);
+    $world->add('Bed 9', more: ['parts' => $choice('y')]);
+    test()->actingAs($world->people['reader']);
+
+    return $world;
+}
+
+it('finds words wherever they stand, by the rules of the query', function (string $words, array $titles): void {
+    library();
+    $found = titles('sort=title&words='.urlencode($words));
+    expect($found)->toBe($titles);
+})->with([
+    'in the title' => ['slate', ['Why slate splits']],
+    'unfinished' => ['sla', ['Why slate splits']],
+    'in the stem, whole or in pieces' => ['cm3', ['Density of basalt']],
+    'in an answer' => ['isostasy', ['Naming an uplift']],
+    'in an option' => ['"flat minerals"', ['Why slate splits']],
+    'not that phrase' => ['"minerals flat"', []],
+    'in feedback' => ['foliation', ['Why slate splits']],
+    'in notes, without the accent' => ['eboulis', ['Naming an uplift']],
+    'a tag' => ['"thin section"', ['Density of basalt', 'Why slate splits']],
+    'by its stem' => ['mineral', ['Why slate splits']],
+    'by its stem, another form' => ['splitting ', ['Why slate splits']],
+    'without a word' => ['mud -slate -density', ['Bed 9', 'Bed 10']],
+    'nothing but marks' => ['???', []],
+    'every word must be there' => ['slate basalt', []],
+]);
+
+it('narrows by every dimension, and names sort as people count', function (string $query, array $titles): void {
+    $world = library();
+    $query = str_replace('@meta', $world->topic('Metamorphic rocks'), $query);
+    expect(titles("sort=title&$query"))->toBe($titles);
+})->with([
+    'nothing lists all' => ['', ['Bed 9', 'Bed 10', 'Density of basalt', 'Naming an uplift', 'Why slate splits']],
+    'kind' => ['kind=text', ['Naming an uplift']],
+    'two kinds' => ['kind=text&kind=number', ['Naming an uplift']],
+    'difficulty' => ['difficulty=2&difficulty=4', ['Naming an uplift', 'Why slate splits']],
+    'a branch of topics with its twigs' => ['topic=@meta', ['Bed 10', 'Why slate splits']],
+    'no topic' => ['no=topic', ['Bed 9']],
+    'a tag with a space' => ['tag=thin+section', ['Why slate splits']],
+    'author and words' => ['author=Orla+Penhale&words=basalt', ['Density of basalt']],
+    'conditions together' => ['topic=@meta&difficulty=4', []],
+]);
+
+it('counts what each value would leave, its own condition aside, and what to drop when nothing is left', function (): void {
+    $world = library();
+    $meta = $world->topic('Metamorphic rocks');
+    $facets = ask('GET', "/banks/rocks/facets?of=kind&of=topic&of=no&kind=text&topic=$meta")->json();
+
+    expect($facets['facets']['kind'])->toBe([['value' => 'choice', 'count' => 2]])
+        ->and(array_column($facets['facets']['topic'], 'count', 'value')[$world->topic('Structures')])->toBe(1)
+        ->and($facets['without'])->toEqual(['kind' => 2, 'topic' => 1]);
+});
+
+it('says what cannot be a condition', function (string $query, string $path): void {
+    library();
+    $response = ask('GET', "/banks/rocks/questions?$query");
+    expect([$response->status(), $response->json('path')])->toBe([422, $path]);
+})->with([['kind=poem', '/kind'], ['topic=x', '/topic'], ['sort=luck', '/sort'], ['cursor=x', '/cursor'], ['difficulty=9', '/difficulty']]);
+
+it('takes a search of 2,000 words and any bytes', function (): void {
+    library();
+    expect(titles('words='.urlencode(implode(' ', array_fill(0, 2000, 'slate')))))->toBe(['Why slate splits'])
+        ->and(ask('GET', '/banks/rocks/questions?words='.urlencode(implode(' ', array_map(fn (int $i): string => "w$i", range(1, 2000)))))->json('meta.cut'))->toBeTrue()
+        ->and(titles('words=%FF%00%27%3A%2A%5C&kind=choice'))->toBe([]);
+});
+
+it('marks what was found, and shows the place when it is neither title nor stem', function (): void {
+    library();
+    expect(ask('GET', '/banks/rocks/questions?words=slate')->json('data.0.title_marks'))->toBe([['Why ', false], ['slate', true], [' splits', false]]);
+    $row = ask('GET', '/banks/rocks/questions?words=isostasy')->json('data.0');
+    expect([$row['found_in'], $row['found_marks']])->toBe(['answers', [['isostasy', true]]]);
+});
+
+it('pages through every order without missing or repeating a question', function (string $sort): void {
+    $world = new World;
+    test()->actingAs($world->people['reader']);
+    foreach (range(1, 150) as $i) {
+        $world->add('Rock '.($i % 7), more: ['record' => ['difficulty' => $i % 5 + 1]]);
+    }
+    $seen = [];
+    $cursor = '';
+    do {
+        $page = ask('GET', "/banks/rocks/questions?sort=$sort&words=".($sort === 'best' ? 'rock' : '').$cursor)->json();
+        $seen = [...$seen, ...array_column($page['data'], 'id')];
+        $cursor = '&cursor='.$page['meta']['next_cursor'];
+    } while ($page['meta']['next_cursor'] !== null);
+    expect(count($seen))->toBe(count(array_unique($seen)))->toBe($sort === 'best' ? 150 : 151);
+})->with(App\Search\QuestionFilter::SORTS);

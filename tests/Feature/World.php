@@ -1,0 +1,174 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Actions\Assembly\SaveAssessment;
+use App\Actions\Classify;
+use App\Actions\Dispatch\OpenDispatch;
+use App\Actions\Dispatch\WriteDispatch;
+use App\Actions\ImportQuestions;
+use App\Actions\Intake\OpenIntake;
+use App\Actions\Intake\ReadIntake;
+use App\Actions\SaveQuestion;
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Models\User;
+use App\Support\FileStore;
+use App\Support\Folders;
+use App\Support\Topics;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Pack\PackWriter;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PathsChange;
+use WideQuarry\Question\Question;
+use WideQuarry\Question\RecordChange;
+
+/** A bank with one question, and people with every kind of right to it. */
+final class World
+{
+    public const ROLES = ['nobody', 'stranger', 'reader', 'writer', 'keeper', 'team reader', 'administrator'];
+
+    public Bank $bank;
+
+    public string $question;
+
+    /** @var array<string, User> */
+    public array $people = [];
+
+    public function __construct()
+    {
+        $this->bank = Bank::query()->create(['slug' => 'rocks', 'name' => 'Rocks']);
+        foreach (array_slice(self::ROLES, 1) as $role) {
+            $this->people[$role] = User::query()->create(['name' => $role, 'email' => str_replace(' ', '', $role).'@fellmoor.example', 'password' => 'limestone-7', 'is_administrator' => $role === 'administrator'])->refresh();
+            if (in_array($role, ['reader', 'writer', 'keeper'], true)) {
+                DB::table('bank_grants')->insert(['bank_id' => $this->bank->id, 'user_id' => $this->people[$role]->id, 'role' => $role]);
+            }
+        }
+        $team = (string) Str::uuid7();
+        DB::table('teams')->insert(['id' => $team, 'name' => 'Earth']);
+        DB::table('memberships')->insert(['team_id' => $team, 'user_id' => $this->people['team reader']->id]);
+        DB::table('bank_grants')->insert(['bank_id' => $this->bank->id, 'team_id' => $team, 'role' => 'reader']);
+        DB::table('media')->insert(['bank_id' => $this->bank->id, 'id' => 'm1', 'sha256' => str_repeat('0', 64), 'type' => 'image/png', 'name' => 'a.png', 'bytes' => 1]);
+        $this->question = self::json()->id;
+        app(SaveQuestion::class)->create(Question::read(self::json(), Parts::standard()), $this->bank->id, null);
+    }
+
+    public function folder(string $name = 'F'): string
+    {
+        return (string) Folders::at([$name], $this->bank->id);
+    }
+
+    public function topic(string ...$path): string
+    {
+        return (string) Topics::at($path === [] ? ['T'] : array_values($path), $this->bank->id);
+    }
+
+    /** Something the writer did, to be undone. */
+    public function act(): string
+    {
+        return app(Classify::class)->handle($this->bank->id, [$this->question], RecordChange::read((object) ['level' => (object) ['set' => 'Year 9']], ''), PathsChange::none(), PathsChange::none(), $this->people['writer'])['act'];
+    }
+
+    /** An intake of the writer's, of one question, meant for the bank, in review. */
+    public function intake(): Intake
+    {
+        $json = self::json((string) Str::uuid7());
+        $json->body = '<p>Quite another question</p><div data-part="p1"></div>';
+        $intake = app(OpenIntake::class)->handle([['path' => self::package([$json]), 'name' => 'one.zip']], $this->people['writer'], $this->bank);
+        app(ReadIntake::class)->handle($intake);
+
+        return $intake->refresh();
+    }
+
+    public function staged(Intake $intake): string
+    {
+        return (string) DB::table('staged_questions')->where('intake_id', $intake->id)->orderBy('number')->value('id');
+    }
+
+    /** An assessment of the bank, of its one question. */
+    public function assessment(): string
+    {
+        $json = Document::read(Document::fresh((string) Str::uuid7(), 'Unit test'), Parts::standard())->with([$this->question => 1]);
+
+        return app(SaveAssessment::class)->create($json, $this->bank->id, $this->people['writer'])->id;
+    }
+
+    public function entryPath(): string
+    {
+        return "/assessments/{$this->assessment()}/entries/e-".str_replace('-', '', $this->question);
+    }
+
+    /** Of a sheet of one page that was printed before. */
+    public function printPath(): string
+    {
+        $id = (string) Str::uuid7();
+        $file = (string) tempnam(sys_get_temp_dir(), 'pdf');
+        file_put_contents($file, '%PDF-1.4');
+        $assessment = $this->assessment();
+        DB::table('prints')->insert(['id' => $id, 'assessment_id' => $assessment, 'which' => 'learner', 'source' => $id, 'sha256' => app(FileStore::class)->put($file)['sha256'], 'pages' => 1]);
+
+        return "/assessments/$assessment/prints/$id";
+    }
+
+    /** What the writer sent out. */
+    public function dispatch(): string
+    {
+        $id = app(OpenDispatch::class)->handle(Fields::of((object) ['format' => 'pack', 'bank' => 'rocks'], '', ['format', 'bank']), $this->people['writer']);
+        app(WriteDispatch::class)->handle($id);
+
+        return $id;
+    }
+
+    public function stagedPath(): string
+    {
+        $intake = $this->intake();
+
+        return "/intakes/$intake->id/questions/{$this->staged($intake)}";
+    }
+
+    /** Of an intake that the writer brought in. */
+    public function receipt(): string
+    {
+        return app(ImportQuestions::class)->handle(self::package([self::json((string) Str::uuid7())]), 'one.zip', $this->bank, [], $this->people['writer'])->id;
+    }
+
+    /** @param  list<\stdClass>  $questions  as a package of our own, in a temporary file */
+    public static function package(array $questions): string
+    {
+        $found = new Found;
+        $found->questions = $questions;
+        $file = (string) tempnam(sys_get_temp_dir(), 'world');
+        (new PackWriter)->write($found, $file);
+
+        return $file;
+    }
+
+    /** @param  array<string, mixed>  $more */
+    public function add(string $title, string $body = '<p>Which?</p><div data-part="p1"></div>', array $more = []): string
+    {
+        $json = self::json((string) Str::uuid7());
+        $json->title = $title;
+        $json->body = $body;
+        foreach ($more as $field => $value) {
+            $json->{$field} = $value;
+        }
+        app(SaveQuestion::class)->create(Question::read(Json::decode(Json::encode($json)), Parts::standard()), $this->bank->id, null);
+
+        return $json->id;
+    }
+
+    public static function json(?string $id = null): \stdClass
+    {
+        $json = Json::decode((string) file_get_contents(base_path('core/schema/examples/choice.json')))->valid;
+        $json->id = $id ?? $json->id;
+
+        return $json;
+    }
+}

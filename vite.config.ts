@@ -1,0 +1,14 @@
+import tailwindcss from '@tailwindcss/vite'
+import react from '@vitejs/plugin-react'
+import laravel from 'laravel-vite-plugin'
+import { defineConfig } from 'vitest/config'
+
+// Component tests need no entry points, and the Laravel plugin refuses to start a server where CI is set.
+const entries = process.env.VITEST ? [] : [laravel({ input: ['resources/css/app.css', 'resources/js/app.tsx'], refresh: false })]
+
+export default defineConfig({
+  plugins: [...entries, react(), tailwindcss()],
+  resolve: { alias: { '@': new URL('./resources/js', import.meta.url).pathname } },
+  build: { sourcemap: false },
+  test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'], setupFiles: ['resources/js/test-setup.ts'] },
+})

@@ -4,6 +4,9 @@ export default defineConfig({
   testDir: 'tests/Browser',
   outputDir: 'var/run/browser',
   timeout: 120_000,
+  // A shared machine may take its time; what is expected comes or it does not.
+  expect: { timeout: 20_000 },
+  retries: process.env.CI ? 1 : 0,
   workers: 1,
   reporter: [['line'], ['junit']],
   use: {

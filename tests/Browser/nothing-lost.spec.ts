@@ -132,3 +132,29 @@ test('a search of 2,000 words', async ({ page }) => {
   await expect(page.getByText('Only the first 60 words are looked for.')).toBeVisible()
   await expect(page.getByText('Nothing meets all of these at once.')).toBeVisible()
 })
+
+test('an assessment changed while the server cannot be reached, and the tab closed', async ({ page, context }) => {
+  await signIn(page, 'orla')
+  await page.goto('/assessments')
+  await page.getByRole('link', { name: /^Year 9, unit 3/ }).click()
+  const title = page.getByRole('textbox', { name: 'Name', exact: true })
+  await expect(title).toBeVisible()
+  const before = await title.inputValue()
+  let asked = 0
+  await context.route('**/api/v1/assessments/*', (route) => {
+    if (route.request().method() !== 'PUT') return route.continue()
+    asked++
+    return route.abort()
+  })
+  await title.fill(`${before}, again`)
+  await expect(page.getByText('the last change is not stored')).toBeVisible()
+  await page.waitForTimeout(1000)
+  expect(asked).toBeLessThan(3)
+  await page.goto('about:blank')
+  await context.unroute('**/api/v1/assessments/*')
+  await page.goBack()
+  await expect(page.getByText('was kept in this browser')).toBeVisible()
+  await expect(title).toHaveValue(`${before}, again`)
+  await title.fill(before)
+  await expect(page.getByRole('status').getByText('saved', { exact: true })).toBeVisible()
+})

@@ -245,6 +245,7 @@ test('on a phone: an assessment is ordered by pick up and put down', async ({ pa
     .locator('[data-tick]')
     .nth(2)
     .click({ modifiers: ['Shift'] })
+  await expect(page.getByText('3 questions in the tray')).toBeVisible()
   await page.getByRole('button', { name: 'Add to an assessment' }).click()
   await page.getByRole('menuitem', { name: 'New assessment …' }).click()
   await page.getByLabel('Name').fill('Entry check')

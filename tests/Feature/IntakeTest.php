@@ -11,12 +11,17 @@ use App\Actions\SaveQuestion;
 use App\Jobs\WorkOnIntake;
 use App\Models\Bank;
 use App\Models\Intake;
+use App\Support\MediaStore;
 use App\Support\Refused;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Tests\Feature\World;
+use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Pack\PackWriter;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Question;
@@ -247,16 +252,16 @@ it('reads pasted questions, which go the same way', function (): void {
 it('brings pictures and stimuli along, and names a stimulus anew where its name is taken', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
-    $found = new WideQuarry\Interchange\Found;
+    $found = new Found;
     $question = World::json((string) Str::uuid7());
     $stimulus = (string) Str::uuid7();
     $question->body = '<p>Look. <img data-media="m7" alt="A bed"/> Which?</p><div data-part="p1"></div>';
     $question->stimuli = [$stimulus];
     $found->questions = [$question];
     $found->stimuli = [(object) ['id' => $stimulus, 'title' => 'Section', 'language' => 'en-GB', 'body' => '<p>Three beds.</p>']];
-    $found->media = [WideQuarry\Interchange\Medium::of('m7', 'image/png', 'bed.png', (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', true))];
+    $found->media = [Medium::of('m7', 'image/png', 'bed.png', (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', true))];
     $file = (string) tempnam(sys_get_temp_dir(), 'pictures');
-    (new WideQuarry\Interchange\Pack\PackWriter)->write($found, $file);
+    (new PackWriter)->write($found, $file);
     $other = Bank::query()->create(['slug' => 'other', 'name' => 'Other']);
     DB::table('stimuli')->insert(['id' => $stimulus, 'bank_id' => $other->id, 'title' => 'Theirs', 'language' => 'en-GB', 'body' => '<p>Not this.</p>']);
     $id = give([upload($file)], ['bank' => 'rocks'])->json('data.id');
@@ -268,6 +273,61 @@ it('brings pictures and stimuli along, and names a stimulus anew where its name 
         ->and(DB::table('stimuli')->where('id', $here)->value('body'))->toBe('<p>Three beds.</p>')->and(DB::table('stimuli')->where('id', $here)->value('bank_id'))->toBe($world->bank->id);
     ask('POST', "/intakes/$id/undo", new stdClass)->assertOk();
     expect(DB::table('stimuli')->pluck('id')->all())->toBe([$stimulus]);
+});
+
+it('keeps pictures apart that have one name, in the bank and among the files', function (): void {
+    $world = new World;
+    $picture = function (string $colour): string {
+        $image = imagecreatetruecolor(8, 8);
+        imagefill($image, 0, 0, (int) imagecolorallocate($image, ...sscanf($colour, '%02x%02x%02x')));
+        ob_start();
+        imagepng($image);
+
+        return (string) ob_get_clean();
+    };
+    $package = function (string $colour) use ($picture): string {
+        $found = new Found;
+        $json = World::json((string) Str::uuid7());
+        $json->title = $colour;
+        $json->body = "<p>What is this, $colour? <img alt=\"a bed\" data-media=\"bed\"/></p><div data-part=\"p1\"></div>";
+        $found->questions = [$json];
+        $found->media = [Medium::of('bed', 'image/png', 'bed.png', $picture($colour))];
+        $file = (string) tempnam(sys_get_temp_dir(), 'beds');
+        (new PackWriter)->write($found, $file);
+
+        return $file;
+    };
+    app(MediaStore::class)->put($world->bank->id, Medium::of('bed', 'image/png', 'bed.png', $picture('101010')));
+    $intake = app(OpenIntake::class)->handle([['path' => $package('aa0000'), 'name' => 'red.zip'], ['path' => $package('00aa00'), 'name' => 'green.zip']], $world->people['writer'], $world->bank);
+    app(ReadIntake::class)->handle($intake);
+    app(CommitIntake::class)->begin($intake->refresh(), $world->people['writer']);
+    app()->call([new WorkOnIntake($intake->id), 'handle']);
+    foreach (['aa0000', '00aa00'] as $colour) {
+        $body = DB::table('revisions')->join('questions', 'questions.id', 'revisions.question_id')->where('title', $colour)->value(DB::raw("content->>'body'"));
+        preg_match('/data-media="([^"]+)"/', (string) $body, $named);
+        $sha = DB::table('media')->where('bank_id', $world->bank->id)->where('id', $named[1])->value('sha256');
+        expect($sha)->toBe(hash('sha256', $picture($colour)), $colour);
+    }
+    expect(DB::table('media')->where('bank_id', $world->bank->id)->where('id', 'bed')->value('sha256'))->toBe(hash('sha256', $picture('101010')));
+});
+
+it('makes an assessment ask the question that stands for its twin', function (): void {
+    $world = new World;
+    [$first, $second] = several(2);
+    $twin = Json::copy($first);
+    $twin->id = (string) Str::uuid7();
+    $found = new Found;
+    $found->questions = [$first, $twin, $second];
+    $assessment = Document::read(Document::fresh((string) Str::uuid7(), 'Layers'), Parts::standard())->with([$twin->id => 1, $second->id => 1]);
+    $found->assessments = [$assessment->toJson()];
+    $file = (string) tempnam(sys_get_temp_dir(), 'twins');
+    (new PackWriter)->write($found, $file);
+    $intake = app(OpenIntake::class)->handle([['path' => $file, 'name' => 'twins.zip']], $world->people['writer'], $world->bank);
+    app(ReadIntake::class)->handle($intake);
+    app(CommitIntake::class)->begin($intake->refresh(), $world->people['writer']);
+    app()->call([new WorkOnIntake($intake->id), 'handle']);
+    $made = Json::decode((string) DB::table('assessments')->where('title', 'Layers')->value('content'));
+    expect(array_column($made->sections[0]->entries, 'question'))->toBe([$first->id, $second->id]);
 });
 
 it('asks nothing of a bank for who may not write there', function (): void {

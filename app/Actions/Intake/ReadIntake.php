@@ -12,10 +12,12 @@ use App\Support\MediaStore;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Formats;
+use WideQuarry\Interchange\MediaNames;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
 use WideQuarry\Parts\Parts;
 
 /**
@@ -61,19 +63,28 @@ final readonly class ReadIntake
         $number = (int) DB::table('staged_questions')->where('intake_id', $intake->id)->max('number');
         $chunk = ['staged_questions' => [], 'staged_things' => []];
         $position = 0;
+        $names = $this->names($intake->id, $file->id);
+        $media = [];
         foreach ($format->read($source) as $thing) {
+            if ($thing instanceof Medium) {
+                $media[$thing->id] = $names->for($thing->id, $thing->sha256);
+            }
             if ($position++ < $file->things) {
                 continue; // staged before it was stopped
             }
             $place = ['intake_id' => $intake->id, 'file_id' => $file->id, 'position' => $position];
             if ($thing instanceof \stdClass && $thing->type === 'question') {
-                [$row, $notices] = $this->rows->row($thing->value, $file->name);
-                $chunk['staged_questions'][] = [...$row, ...$place, 'number' => ++$number];
+                try {
+                    [$row, $notices] = $this->rows->row($thing->value, $file->name, $media);
+                    $chunk['staged_questions'][] = [...$row, ...$place, 'number' => ++$number];
+                } catch (Malformed $problem) { // the others come in without it
+                    $notices = [Notice::problem($problem->rule, "One question was left out: {$problem->getMessage()}", $file->name, null, $problem->path)];
+                }
                 foreach ($notices as $i => $notice) { // notices of ours stand between the file's own things
                     $chunk['staged_things'][] = [...$place, 'position' => -($position * 100 + $i), 'type' => 'notice', 'question' => $notice->question, 'value' => Json::encode($notice)];
                 }
             } else {
-                $chunk['staged_things'][] = [...$place, ...$this->thing($thing)];
+                $chunk['staged_things'][] = [...$place, ...$this->thing($thing, $media)];
             }
             if ($position % self::CHUNK === 0 && ! $this->flush($intake->id, $file->id, $chunk, $position, $source)) {
                 return false;
@@ -87,19 +98,28 @@ final readonly class ReadIntake
         return true;
     }
 
-    /** @return array{type: string, question: string|null, value: string} */
-    private function thing(\stdClass|Medium|Notice $thing): array
+    /** What media are called that other files of the intake brought. */
+    private function names(string $intake, string $file): MediaNames
+    {
+        return new MediaNames(DB::table('staged_things')->where('intake_id', $intake)->where('file_id', '<>', $file)->where('type', 'medium')->pluck(DB::raw("value->>'sha256'"), DB::raw("value->>'id'"))->all()); // @phpstan-ignore argument.type
+    }
+
+    /**
+     * @param  array<string, string>  $media  as the file calls them → as they are called here
+     * @return array{type: string, question: string|null, value: string}
+     */
+    private function thing(\stdClass|Medium|Notice $thing, array $media): array
     {
         if ($thing instanceof Medium) {
             $this->media->keep($thing);
 
-            return ['type' => 'medium', 'question' => null, 'value' => Json::encode([...$thing->describe(), 'bytes' => strlen($thing->bytes)])];
+            return ['type' => 'medium', 'question' => null, 'value' => Json::encode([...$thing->describe(), 'id' => $media[$thing->id], 'bytes' => strlen($thing->bytes)])];
         }
         if ($thing instanceof Notice) {
             return ['type' => 'notice', 'question' => $thing->question, 'value' => Json::encode($thing)];
         }
 
-        return ['type' => $thing->type, 'question' => null, 'value' => Json::encode($thing->value)];
+        return ['type' => $thing->type, 'question' => null, 'value' => Json::encode($thing->value instanceof \stdClass ? MediaNames::in($thing->value, $media) : $thing->value)];
     }
 
     /** @param  array{staged_questions: list<array<string, mixed>>, staged_things: list<array<string, mixed>>}  $chunk */

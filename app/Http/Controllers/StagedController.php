@@ -56,6 +56,7 @@ final class StagedController
             'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
             'notices' => DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'notice')->where('question', $row->source_id)->orderBy('position')->pluck('value')->map(fn (mixed $value): mixed => Json::decode(is_string($value) ? $value : '{}'))->all(),
             'duplicate' => $this->duplicate($row, $json),
+            'next' => DB::table('staged_questions')->where('intake_id', $intake->id)->where('number', '>', $row->number)->orderBy('number')->value('id'),
         ]]), headers: ['ETag' => "\"$row->version\""], json: true);
     }
 

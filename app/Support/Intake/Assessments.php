@@ -48,11 +48,20 @@ final readonly class Assessments
         DB::table('assessments')->whereIn('id', $intake->made()->assessments ?? [])->where('version', 1)->delete();
     }
 
-    /** @return array<string, array{string, int}> question as it came → as it is here, and its revision */
+    /**
+     * One that is the same as an earlier one of the intake stands for that.
+     *
+     * @return array<string, array{string, int}> question as it came → as it is here, and its revision
+     */
     private function here(Intake $intake): array
     {
         $here = [];
-        foreach (DB::select('SELECT source_id, questions.id, questions.revision FROM staged_questions JOIN questions ON questions.id = coalesce(question_id, CASE WHEN skipped THEN NULL ELSE duplicate_of END) WHERE intake_id = ? ORDER BY number DESC', [$intake->id]) as $row) {
+        foreach (DB::select(<<<'SQL'
+            SELECT staged.source_id, questions.id, questions.revision
+            FROM staged_questions AS staged LEFT JOIN staged_questions AS twin ON twin.id = staged.duplicate_of AND staged.duplicate_by = 'earlier'
+                JOIN questions ON questions.id = coalesce(staged.question_id, twin.question_id, CASE WHEN staged.skipped THEN NULL ELSE coalesce(twin.duplicate_of, staged.duplicate_of) END)
+            WHERE staged.intake_id = ? ORDER BY staged.number DESC
+            SQL, [$intake->id]) as $row) {
             $here[$row->source_id] = [$row->id, $row->revision];
         }
 

@@ -26,11 +26,11 @@ final readonly class Chunk
     /** @param  array{added: list<\stdClass>, replaced: list<\stdClass>, skipped: list<\stdClass>}  $by  rows of staged_questions */
     public function store(Intake $intake, Bank $bank, User $person, array $by): void
     {
-        $stimuli = $this->surroundings->bring($intake, $bank);
+        $replace = $this->surroundings->bring($intake, $bank);
         $folder = $this->surroundings->folder($intake, $bank);
-        $this->add($bank, $person, $by['added'], $stimuli, $folder);
+        $this->add($bank, $person, $by['added'], $replace, $folder);
         foreach ($by['replaced'] as $row) {
-            $this->replace($row, $person, (string) $intake->act_id, $stimuli, $folder);
+            $this->replace($row, $person, (string) $intake->act_id, $replace, $folder);
         }
         DB::table('staged_questions')->whereIn('id', array_column($by['skipped'], 'id'))->update(['outcome' => 'skipped']);
         $this->surroundings->note($intake, $bank);
@@ -38,9 +38,9 @@ final readonly class Chunk
 
     /**
      * @param  list<\stdClass>  $rows
-     * @param  array<string, string>  $stimuli
+     * @param  array<string, string>  $replace  what to write instead of what in the JSON of a content
      */
-    private function add(Bank $bank, User $person, array $rows, array $stimuli, ?string $folder): void
+    private function add(Bank $bank, User $person, array $rows, array $replace, ?string $folder): void
     {
         if ($rows === []) {
             return;
@@ -53,7 +53,7 @@ final readonly class Chunk
             $targets[] = ['staged' => $row->id, 'target' => $target];
         }
         $columns = implode(', ', QuestionIndex::COLUMNS);
-        [$content, $bound] = self::renamed($stimuli);
+        [$content, $bound] = self::renamed($replace);
         $given = '(SELECT * FROM jsonb_to_recordset(?::jsonb) AS one (staged uuid, target uuid)) AS given JOIN staged_questions ON staged_questions.id = given.staged';
         $list = Json::encode($targets);
         DB::statement("INSERT INTO questions (id, bank_id, revision, record, created_by, approved_revision, $columns) SELECT target, ?, 1, record, ?, CASE WHEN status = 'approved' THEN 1 END, $columns FROM $given", [$bank->id, $person->id, $list]);
@@ -86,8 +86,8 @@ final readonly class Chunk
         }
     }
 
-    /** @param  array<string, string>  $stimuli */
-    private function replace(\stdClass $row, User $person, string $act, array $stimuli, ?string $folder): void
+    /** @param  array<string, string>  $replace  what to write instead of what in the JSON of a content */
+    private function replace(\stdClass $row, User $person, string $act, array $replace, ?string $folder): void
     {
         $stored = DB::table('questions')->join('revisions', fn ($join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'))
             ->where('questions.id', $row->duplicate_of)->first(['questions.id', 'revision', 'record', 'content']);
@@ -95,9 +95,8 @@ final readonly class Chunk
             return; // judged in this very transaction, so it is there
         }
         $json = StagedRows::json($row);
-        $json->stimuli = array_map(fn (string $id): string => $stimuli[$id] ?? $id, $json->stimuli ?? []);
-        if ($json->stimuli === []) {
-            unset($json->stimuli);
+        if ($replace !== []) {
+            $json = Json::decode(strtr(Json::encode($json), $replace));
         }
         $json->id = $stored->id;
         $topics = Topics::paths([$stored->id])[$stored->id] ?? [];
@@ -107,20 +106,18 @@ final readonly class Chunk
     }
 
     /**
-     * Content in which stimuli that had to be named anew are so named.
+     * Content in which stimuli and media that had to be called anew are so called.
      *
-     * @param  array<string, string>  $stimuli
+     * @param  array<string, string>  $replace  what to write instead of what in the JSON of a content
      * @return array{string, list<string>} an SQL expression and what is bound in it
      */
-    private static function renamed(array $stimuli): array
+    private static function renamed(array $replace): array
     {
         $expression = 'content::text';
         $bound = [];
-        foreach ($stimuli as $old => $new) {
-            if ($old !== $new) {
-                $expression = "replace($expression, ?, ?)";
-                array_push($bound, "\"$old\"", "\"$new\"");
-            }
+        foreach ($replace as $old => $new) {
+            $expression = "replace($expression, ?, ?)";
+            array_push($bound, $old, $new);
         }
 
         return $bound === [] ? ['content', []] : ["($expression)::jsonb", $bound];

@@ -7,6 +7,7 @@ namespace App\Support\Intake;
 use App\Support\QuestionIndex;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Interchange\MediaNames;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
@@ -21,13 +22,15 @@ final readonly class StagedRows
     }
 
     /**
+     * @param  array<string, string>  $media  as the file calls them → as they are called here
      * @return array{array<string, mixed>, list<Notice>} the row without its place, and what cleaning left out
      *
      * @throws \WideQuarry\Json\Malformed
      */
-    public function row(\stdClass $json, string $file): array
+    public function row(\stdClass $json, string $file, array $media = []): array
     {
         [$clean, $dropped] = Canonical::of($json);
+        $clean = MediaNames::in($clean, $media);
         $question = Question::read($clean, $this->kinds);
         $notices = array_map(fn (array $lost): Notice => Notice::loss('content.dropped', $lost[1]->sentence(), $file, null, $question->id), $dropped);
         $columns = QuestionIndex::columns($question);

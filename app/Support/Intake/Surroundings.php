@@ -10,6 +10,7 @@ use App\Support\Folders;
 use App\Support\Topics;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Interchange\MediaNames;
 use WideQuarry\Json\Json;
 
 /** What questions of an intake need around them in the bank: media, stimuli, a folder; and what of it was new. */
@@ -19,20 +20,24 @@ final class Surroundings
     private array $before = ['folders' => [], 'topics' => []];
 
     /**
-     * Media and stimuli, once; an identifier that another bank uses is exchanged for a new one.
+     * Media and stimuli, once. A stimulus whose identifier another bank uses is called anew, and so is a medium whose name
+     * stands for other bytes in the bank.
      *
-     * @return array<string, string> stimulus as it came → as it is here
+     * @return array<string, string> what to write instead of what in the JSON of a content
      */
     public function bring(Intake $intake, Bank $bank): array
     {
         $this->before = $this->present($bank);
         $made = $intake->made();
         if (isset($made->stimuli)) {
-            return array_filter((array) $made->stimuli, is_string(...));
+            return $this->renamed($made);
         }
+        $taken = new MediaNames(DB::table('media')->where('bank_id', $bank->id)->pluck('sha256', 'id')->all());
+        $media = [];
         foreach (DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'medium')->pluck('value') as $value) {
             $medium = Json::decode($value);
-            DB::table('media')->insertOrIgnore(['bank_id' => $bank->id, 'id' => $medium->id, 'sha256' => $medium->sha256, 'type' => $medium->type, 'name' => $medium->name, 'bytes' => $medium->bytes]);
+            $id = $media[$medium->id] = $taken->for($medium->id, $medium->sha256);
+            DB::table('media')->insertOrIgnore(['bank_id' => $bank->id, 'id' => $id, 'sha256' => $medium->sha256, 'type' => $medium->type, 'name' => $medium->name, 'bytes' => $medium->bytes]);
         }
         $names = [];
         $new = [];
@@ -41,15 +46,29 @@ final class Surroundings
             $home = DB::table('stimuli')->where('id', $stimulus->id)->value('bank_id');
             $id = $home === null || $home === $bank->id ? $stimulus->id : (string) Str::uuid7();
             $names[$stimulus->id] = $id;
-            if (DB::table('stimuli')->insertOrIgnore(['id' => $id, 'bank_id' => $bank->id, 'title' => $stimulus->title, 'language' => $stimulus->language, 'body' => $stimulus->body, 'origin' => isset($stimulus->origin) ? Json::encode($stimulus->origin) : null]) === 1) {
+            if (DB::table('stimuli')->insertOrIgnore(['id' => $id, 'bank_id' => $bank->id, 'title' => $stimulus->title, 'language' => $stimulus->language, 'body' => MediaNames::in($stimulus, $media)->body, 'origin' => isset($stimulus->origin) ? Json::encode($stimulus->origin) : null]) === 1) {
                 $new[] = $id;
             }
         }
         $made->stimuli = (object) $names;
+        $made->media = (object) array_filter($media, fn (string $new, int|string $old): bool => (string) $old !== $new, ARRAY_FILTER_USE_BOTH);
         $made->new_stimuli = $new;
         $intake->update(['made' => Json::encode($made)]);
 
-        return $names;
+        return $this->renamed($made);
+    }
+
+    /** @return array<string, string> */
+    private function renamed(\stdClass $made): array
+    {
+        $replace = MediaNames::references(array_filter((array) ($made->media ?? []), is_string(...)));
+        foreach ((array) $made->stimuli as $old => $new) {
+            if ($old !== $new && is_string($new)) {
+                $replace["\"$old\""] = "\"$new\"";
+            }
+        }
+
+        return $replace;
     }
 
     public function folder(Intake $intake, Bank $bank): ?string

@@ -46,6 +46,8 @@ export type Staged = {
   findings: Finding[]
   notices: Notice[]
   duplicate: Duplicate | null
+  /** The one after it, whatever the list shows. */
+  next: string | null
 }
 
 const working = ['reading', 'committing', 'undoing']

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useRef, useState } from 'react'
 import { type Assessment, assessmentQuery, type Content, saveAssessment } from '@/api/assembly'
 import { ApiProblem } from '@/api/client'
 import { useTell } from '@/components/Toasts'
+import { forgetHere, keepHere, keptHere } from '@/desk/kept'
 import { useHistory } from '@/desk/useHistory'
 import { texts } from '@/texts'
 
@@ -11,7 +12,7 @@ const AGAIN = 5000
 
 /**
  * An assessment being changed: every change is stored a moment later, one after the other, and can be undone. What stands behind
- * the entries and what they add up to comes back with each.
+ * the entries and what they add up to comes back with each. What could not be stored is kept in the browser.
  */
 export function useDocument(start: Assessment) {
   const client = useQueryClient()
@@ -23,6 +24,7 @@ export function useDocument(start: Assessment) {
   latest.current = history.value
   const version = useRef(start.version)
   const busy = useRef(false)
+  const subject = `assessment:${start.id}`
   const [state, setState] = useState<'saved' | 'saving' | 'failed'>('saved')
   const took = useCallback(
     (now: Assessment) => {
@@ -50,6 +52,7 @@ export function useDocument(start: Assessment) {
     try {
       const now = await saveAssessment(sent, version.current)
       settled.current = sent
+      forgetHere(subject)
       took(now)
       setState('saved')
     } catch (problem) {
@@ -62,27 +65,40 @@ export function useDocument(start: Assessment) {
         if (problem instanceof ApiProblem && problem.status === 422) {
           tell({ text: problem.message, look: 'problem' })
           settled.current = sent // it is refused as it stands; the next change is tried
-        } else setTimeout(() => save(), AGAIN)
+        } else {
+          keepHere(subject, { content: sent, base: version.current, at: Date.now() })
+          setTimeout(save, AGAIN)
+          return
+        }
       }
     } finally {
       busy.current = false
     }
     if (latest.current !== settled.current) save()
-  }, [adopt, client, tell, took])
-  const { value } = history
+  }, [adopt, client, subject, tell, took])
+  const { value, change } = history
+  useEffect(() => {
+    const kept = keptHere<Content>(subject)
+    if (kept?.base !== version.current) return
+    change(() => kept.content)
+    tell({ text: texts.assembly.kept })
+  }, [subject, change, tell])
   useEffect(() => {
     if (value === settled.current) return
     const timer = setTimeout(save, PAUSE)
     return () => clearTimeout(timer)
   }, [value, save])
   useEffect(() => {
-    const leave = () => save()
+    const leave = () => {
+      if (latest.current !== settled.current) keepHere(subject, { content: latest.current, base: version.current, at: Date.now() })
+      save()
+    }
     addEventListener('pagehide', leave)
     return () => {
       removeEventListener('pagehide', leave)
       save()
     }
-  }, [save])
+  }, [save, subject])
   return {
     content: history.value,
     change: history.change,

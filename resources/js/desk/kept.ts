@@ -1,10 +1,10 @@
 import type { QuestionJson } from '@/api/question'
 
 /** What was typed and has not reached the server yet: in this browser, whatever happens to the connection or the session. */
-export type Kept = { content: QuestionJson; base: number | null; at: number }
+export type Kept<Content = QuestionJson> = { content: Content; base: number | null; at: number }
 const key = (subject: string) => `typed:${subject}`
 
-export const keepHere = (subject: string, kept: Kept) => {
+export const keepHere = <Content>(subject: string, kept: Kept<Content>) => {
   try {
     localStorage.setItem(key(subject), JSON.stringify(kept))
   } catch {
@@ -12,7 +12,7 @@ export const keepHere = (subject: string, kept: Kept) => {
   }
 }
 
-export function keptHere(subject: string): Kept | null {
+export function keptHere<Content = QuestionJson>(subject: string): Kept<Content> | null {
   try {
     return JSON.parse(localStorage.getItem(key(subject)) ?? 'null')
   } catch {

@@ -4,6 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router'
 import { commitIntake, dropIntake, type Intake, intakeQuery, stagedQuery } from '@/api/intakes'
 import { useSelection } from '@/bank/useSelection'
 import { Button } from '@/components/Button'
+import { Dialog } from '@/components/Dialog'
 import type { Crumb } from '@/components/Frame'
 import { Menu } from '@/components/Menu'
 import { Message, Nothing } from '@/components/Message'
@@ -47,6 +48,7 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
   const [showKey, setShowKey] = useState(true)
   const [placing, setPlacing] = useState(false)
   const [telling, setTelling] = useState(false)
+  const [discarding, setDiscarding] = useState(false)
   const narrow = !useWide(768)
   const review = useReview(intake.id)
   const active = address.get('question') ?? (narrow ? undefined : rows[0]?.id)
@@ -136,7 +138,7 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
                 {texts.intake.receipt}: {texts.intake.receiptOf[receipt.kind]}, {texts.when(receipt.created_at)}
               </Menu.Item>
             ))}
-            {intake.receipts.length === 0 ? <Menu.Item onSelect={() => discard.mutate()}>{texts.intake.discard}</Menu.Item> : null}
+            {intake.receipts.length === 0 ? <Menu.Item onSelect={() => setDiscarding(true)}>{texts.intake.discard} …</Menu.Item> : null}
           </Menu.Root>
           <Button onClick={() => setPlacing(true)}>{placed ? texts.intake.placeAt(placePath(intake)) : texts.intake.place}</Button>
           <Button
@@ -212,6 +214,25 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
           filter={filter}
         />
       </div>
+      {discarding ? (
+        <Dialog
+          open
+          onClose={() => setDiscarding(false)}
+          title={texts.intake.discardTitle(intake.title)}
+          closeName={texts.frame.close}
+          actions={
+            <>
+              <Button onClick={() => setDiscarding(false)}>{texts.frame.cancel}</Button>
+              <Button look="primary" aria-disabled={discard.isPending} onClick={() => discard.mutate()}>
+                {texts.intake.discard}
+              </Button>
+            </>
+          }
+        >
+          <p>{texts.intake.discardAbout(coming + intake.coming.skipped)}</p>
+          {discard.isError ? <Message look="problem">{discard.error.message}</Message> : null}
+        </Dialog>
+      ) : null}
       {placing ? <PlaceDialog intake={intake} onClose={() => setPlacing(false)} /> : null}
     </Shell>
   )

@@ -4,6 +4,7 @@ import type { Selection } from '@/bank/useSelection'
 import { Button } from '@/components/Button'
 import { Dialog } from '@/components/Dialog'
 import { Field } from '@/components/Field'
+import { Menu } from '@/components/Menu'
 import { difficulties, statuses, useKnown } from '@/record/RecordForm'
 import { texts } from '@/texts'
 import { useReview } from './useReview'
@@ -39,21 +40,19 @@ export function ReviewBar({ intake, slug, selection, found, filter }: Props) {
       <button type="button" className={button} onClick={() => act({ skipped: false })}>
         {texts.intake.unskip}
       </button>
-      <select
-        aria-label={texts.intake.decision}
-        className="min-h-8 rounded-ui border border-on-bar/40 bg-bar px-2 font-semibold text-on-bar"
-        value="-"
-        onChange={(event) => act({ decision: event.target.value || null })}
+      <Menu.Root
+        button={
+          <button type="button" className={button}>
+            {texts.intake.shows.duplicate} …
+          </button>
+        }
       >
-        <option value="-" disabled>
-          {texts.intake.shows.duplicate} …
-        </option>
         {Object.entries(texts.intake.decisions).map(([value, title]) => (
-          <option key={value} value={value}>
+          <Menu.Item key={value} onSelect={() => act({ decision: value || null })}>
             {title}
-          </option>
+          </Menu.Item>
         ))}
-      </select>
+      </Menu.Root>
       <button type="button" className={button} onClick={() => setSetting(true)}>
         {texts.intake.set}
       </button>

@@ -169,7 +169,8 @@ function Bench({ start }: { start: Whole }) {
       crumbs={[{ title: texts.assembly.title, to: '/assessments' }, { title: content.title }]}
       aside={
         <>
-          {stored.bank.name}, <span role="status">{document.state === 'saved' ? texts.assembly.saved : texts.assembly.saving}</span>
+          {stored.bank.name},{' '}
+          <span role="status">{document.state === 'saved' ? texts.assembly.saved : texts.assembly.keeping[document.state]}</span>
         </>
       }
       actions={

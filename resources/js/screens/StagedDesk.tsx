@@ -1,7 +1,7 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useParams } from 'react-router'
-import { intakeQuery, stagedOneQuery, stagedQuery } from '@/api/intakes'
+import { intakeQuery, stagedOneQuery } from '@/api/intakes'
 import { autosaveQuery } from '@/api/queries'
 import { Nothing, Waiting } from '@/components/Message'
 import { MediaFrom } from '@/components/media'
@@ -22,7 +22,6 @@ function Staged({ intake, id }: { intake: string; id: string }) {
   const whole = useQuery(intakeQuery(intake))
   const one = useQuery({ ...stagedOneQuery(intake, id), refetchOnWindowFocus: false })
   const kept = useQuery(autosaveQuery(subject))
-  const rows = useInfiniteQuery(stagedQuery(intake, ''))
   const [discarded, setDiscarded] = useState(0)
   const [first, setFirst] = useState(one.data)
   const crumbs = [
@@ -40,8 +39,7 @@ function Staged({ intake, id }: { intake: string; id: string }) {
     setFirst(one.data)
     return null
   }
-  const all = rows.data?.pages.flatMap((page) => page.data) ?? []
-  const next = all[all.findIndex((row) => row.id === id) + 1]
+  const { next } = one.data
   const old = discarded > 0 ? null : unsaved(subject, kept.data)
   const start = discarded > 0 ? one.data : first
   return (
@@ -53,7 +51,7 @@ function Staged({ intake, id }: { intake: string; id: string }) {
           id,
           whole.data.bank?.slug ?? '',
           `/intakes/${intake}?question=${id}`,
-          next ? `/intakes/${intake}/questions/${next.id}` : undefined,
+          next ? `/intakes/${intake}/questions/${next}` : undefined,
         )}
         crumbs={crumbs}
         revision={old ? (old.base ?? start.version) : start.version}

@@ -45,6 +45,9 @@ export const intake = {
   again: 'Give again',
   goOn: 'Go on',
   discard: 'Throw away',
+  discardTitle: (title: string) => `Throw “${title}” away?`,
+  discardAbout: (n: number) =>
+    `${questions(n)} and what you mended in them are gone then. Nothing of it is in a bank yet; the file itself stays with you.`,
   discarded: (title: string) => `“${title}” is thrown away. Nothing of it was in a bank.`,
   list: 'Questions found',
   shows: {
@@ -110,7 +113,7 @@ export const intake = {
   place: 'Choose the place',
   placeAt: (path: string) => `Goes to ${path}`,
   placeTitle: 'Where it goes',
-  there_: 'A bank there is',
+  there_: 'An existing bank',
   fresh: 'A new bank',
   freshName: 'Name of the new bank',
   bank: 'Bank',

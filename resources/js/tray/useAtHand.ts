@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
-import { useSyncExternalStore } from 'react'
+import { useEffect, useSyncExternalStore } from 'react'
 import { assessmentQuery } from '@/api/assembly'
+import { ApiProblem } from '@/api/client'
 import { entriesOf } from '@/assembly/edit'
 
 const KEY = 'assessment-at-hand'
@@ -21,7 +22,10 @@ export function useAtHand() {
     },
     () => localStorage.getItem(KEY),
   )
-  const { data } = useQuery({ ...assessmentQuery(id ?? ''), enabled: id !== null })
+  const { data, error } = useQuery({ ...assessmentQuery(id ?? ''), enabled: id !== null })
+  useEffect(() => {
+    if (error instanceof ApiProblem && error.status === 404) setAtHand(null)
+  }, [error])
   const usable = data?.may_write ? data : undefined
   return { assessment: usable, taken: new Set(usable ? entriesOf(usable.content).map((entry) => entry.question) : []) }
 }

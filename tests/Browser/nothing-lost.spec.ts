@@ -153,7 +153,7 @@ test('an assessment changed while the server cannot be reached, and the tab clos
   await page.goto('about:blank')
   await context.unroute('**/api/v1/assessments/*')
   await page.goBack()
-  await expect(page.getByText('was kept in this browser')).toBeVisible()
+  await expect(page.getByText('was kept in this browser').first()).toBeVisible()
   await expect(title).toHaveValue(`${before}, again`)
   await title.fill(before)
   await expect(page.getByRole('status').getByText('saved', { exact: true })).toBeVisible()

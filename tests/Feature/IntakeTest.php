@@ -318,8 +318,7 @@ it('makes an assessment ask the question that stands for its twin', function ():
     $twin->id = (string) Str::uuid7();
     $found = new Found;
     $found->questions = [$first, $twin, $second];
-    $assessment = Document::read(Document::fresh((string) Str::uuid7(), 'Layers'), Parts::standard())->with([$twin->id => 1, $second->id => 1]);
-    $found->assessments = [$assessment->toJson()];
+    $found->assessments = [Document::read(Document::fresh((string) Str::uuid7(), 'Layers'), Parts::standard())->with([$twin->id => 1, $second->id => 1])];
     $file = (string) tempnam(sys_get_temp_dir(), 'twins');
     (new PackWriter)->write($found, $file);
     $intake = app(OpenIntake::class)->handle([['path' => $file, 'name' => 'twins.zip']], $world->people['writer'], $world->bank);

@@ -9,8 +9,9 @@ export const trayQuery = queryOptions({
   queryFn: async () => (await call<{ data: TrayRow[] }>('GET', '/tray')).body.data,
   staleTime: 60_000,
 })
-export const changeTray = async (change: { add?: string[]; remove?: string[]; clear?: boolean }) =>
-  (await call<{ data: TrayRow[] }>('PATCH', '/tray', change)).body.data
+/** @param leaving  sent while the page is left, and not waited for */
+export const changeTray = async (change: { add?: string[]; remove?: string[]; clear?: boolean }, leaving = false) =>
+  (await call<{ data: TrayRow[] }>('PATCH', '/tray', change, {}, leaving)).body.data
 
 export type Entry = {
   id: string

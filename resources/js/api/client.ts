@@ -21,12 +21,19 @@ function cookie(name: string): string {
 export type Reply<T> = { body: T; etag: string | null }
 
 /** The only fetch. */
-export async function call<T>(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<Reply<T>> {
+export async function call<T>(
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+  keepalive = false,
+): Promise<Reply<T>> {
   if (method !== 'GET' && cookie('XSRF-TOKEN') === '') await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' })
   const send = () =>
     fetch(`/api/v1${path}`, {
       method,
       credentials: 'same-origin',
+      keepalive,
       headers: {
         Accept: 'application/json',
         'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),

@@ -2,13 +2,17 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { assessmentQuery, makeAssessment } from '@/api/assembly'
+import { ApiProblem } from '@/api/client'
 import { banksQuery } from '@/api/queries'
+import type { Bank } from '@/api/schema'
 import { Button } from '@/components/Button'
 import { Dialog } from '@/components/Dialog'
 import { Field } from '@/components/Field'
 import { useTell } from '@/components/Toasts'
 import { texts } from '@/texts'
 import { setAtHand } from '@/tray/useAtHand'
+
+const writable = (banks: Bank[]) => banks.filter((bank) => bank.my_role !== 'reader' && !bank.archived)
 
 type Props = { questions?: string[]; like?: { id: string; title: string; bank: string }; onClose: () => void }
 
@@ -17,17 +21,19 @@ export function NewAssessment({ questions, like, onClose }: Props) {
   const client = useQueryClient()
   const navigate = useNavigate()
   const tell = useTell()
-  const banks = (useQuery(banksQuery).data ?? []).filter((bank) => bank.my_role !== 'reader' && !bank.archived)
+  const banks = writable(useQuery(banksQuery).data ?? [])
   const [title, setTitle] = useState(like ? texts.assembly.copyOf(like.title) : '')
   const [bank, setBank] = useState(like?.bank ?? '')
   const [key] = useState(() => crypto.randomUUID())
   const chosen = banks.some((one) => one.slug === bank) ? bank : (banks[0]?.slug ?? '')
   const make = useMutation({
-    mutationFn: () =>
-      makeAssessment(
-        { title, bank: chosen, ...(questions ? { questions } : {}), ...(like ? { like: like.id } : {}) },
-        `${key} ${title} ${chosen}`,
-      ),
+    mutationFn: async () => {
+      const home = chosen || writable(await client.ensureQueryData(banksQuery))[0]?.slug || ''
+      return makeAssessment(
+        { title, bank: home, ...(questions ? { questions } : {}), ...(like ? { like: like.id } : {}) },
+        `${key} ${title} ${home}`,
+      )
+    },
     onSuccess: (made) => {
       client.setQueryData(assessmentQuery(made.id).queryKey, made)
       client.invalidateQueries({ queryKey: ['assessments'] })
@@ -37,6 +43,7 @@ export function NewAssessment({ questions, like, onClose }: Props) {
       navigate(`/assessments/${made.id}`)
     },
   })
+  const atBank = make.error instanceof ApiProblem && make.error.path === '/bank'
   const submit = (event: FormEvent) => {
     event.preventDefault()
     if (!make.isPending) make.mutate()
@@ -58,11 +65,11 @@ export function NewAssessment({ questions, like, onClose }: Props) {
       }
     >
       <form id="new-assessment" className="flex flex-col gap-4" onSubmit={submit}>
-        <Field.Root problem={make.isError ? make.error.message : null}>
+        <Field.Root problem={make.isError && !atBank ? make.error.message : null}>
           <Field.Label>{texts.assembly.name}</Field.Label>
           <Field.Text value={title} maxLength={500} onChange={(event) => setTitle(event.target.value)} />
         </Field.Root>
-        <Field.Root>
+        <Field.Root problem={make.isError && atBank ? make.error.message : null}>
           <Field.Label>{texts.assembly.bank}</Field.Label>
           <Field.Choice value={chosen} onChange={(event) => setBank(event.target.value)}>
             {banks.map((one) => (

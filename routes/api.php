@@ -7,6 +7,7 @@ use App\Http\Controllers\AutosaveController;
 use App\Http\Controllers\BankController;
 use App\Http\Controllers\BankQuestionController;
 use App\Http\Controllers\ClassifyController;
+use App\Http\Controllers\ConvertController;
 use App\Http\Controllers\DispatchController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\FolderController;
@@ -89,6 +90,11 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::middleware('throttle:try')->group(function (): void {
         Route::post('lines', LinesController::class);
         Route::post('record', RecordController::class);
+        Route::post('convert', [ConvertController::class, 'offers']);
+        Route::post('convert/join', [ConvertController::class, 'join']);
+        Route::post('cells', [ConvertController::class, 'cells']);
+        Route::post('answer-table', [ConvertController::class, 'table']);
+        Route::post('banks/{bank:slug}/split', [ConvertController::class, 'split']);
         Route::post('present', PresentController::class);
         Route::post('score', ScoreController::class);
     });

@@ -101,7 +101,7 @@ final readonly class ReadIntake
     /** What media are called that other files of the intake brought. */
     private function names(string $intake, string $file): MediaNames
     {
-        return new MediaNames(DB::table('staged_things')->where('intake_id', $intake)->where('file_id', '<>', $file)->where('type', 'medium')->selectRaw("value->>'id' AS id, value->>'sha256' AS sha256")->pluck('sha256', 'id')->all()); // @phpstan-ignore argument.type
+        return new MediaNames(DB::table('staged_things')->where('intake_id', $intake)->where('file_id', '<>', $file)->where('type', 'medium')->selectRaw("value->>'id' AS id, value->>'sha256' AS sha256")->pluck('sha256', 'id')->all());
     }
 
     /**

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace WideQuarry\Parts;
 
 use WideQuarry\Parts\Choice\ChoiceKind;
+use WideQuarry\Parts\Match\MatchKind;
+use WideQuarry\Parts\Menu\MenuKind;
 use WideQuarry\Parts\Number\NumberKind;
 use WideQuarry\Parts\Text\TextKind;
+use WideQuarry\Parts\Tiles\TilesKind;
 
 /** The kinds of part there are. A new kind is one folder and one line here. */
 final readonly class Parts
@@ -25,6 +28,9 @@ final readonly class Parts
             new ChoiceKind,
             new TextKind,
             new NumberKind,
+            new MenuKind,
+            new TilesKind,
+            new MatchKind,
         );
     }
 

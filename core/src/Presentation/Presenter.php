@@ -26,7 +26,7 @@ final class Presenter
      */
     public function present(Question $question, Seed $seed, array $stimuli = []): array
     {
-        $in = new Circumstances($question->language, $question->normalise, $question->variables->roll($seed, $question->language));
+        $in = Circumstances::of($question, $question->variables->roll($seed, $question->language));
         $shown = array_values(array_filter(array_map(fn (string $id): ?string => $stimuli[$id] ?? null, $question->stimuli), fn (?string $html): bool => $html !== null));
 
         return [

@@ -23,7 +23,7 @@ final readonly class Paper
 
     /**
      * @param  list<Node>  $nodes
-     * @param  array<string, string>  $parts  part → its markup
+     * @param  array<string, string>  $parts  part → its markup, part, tab and gap → the gap's
      */
     public function html(array $nodes, array $parts = []): string
     {
@@ -39,6 +39,22 @@ final readonly class Paper
     public static function line(float $em): string
     {
         return '<span class="gap" style="width:'.number_format($em, 1, '.', '').'em"></span>';
+    }
+
+    /** A gap of the text, with the number it has on the key where there are several. */
+    public function gap(?int $number): string
+    {
+        return ($number === null ? '' : "<sup class=\"gap-number\">$number</sup>").self::line(7 * $this->settings->room());
+    }
+
+    /**
+     * Rich text inside a line: paragraphs stand one after the other.
+     *
+     * @param  list<Node>  $nodes
+     */
+    public function inline(array $nodes): string
+    {
+        return trim(implode('', array_map(fn (string|array $node): string => is_array($node) && $node[0] === 'p' ? $this->html(array_slice($node, 2)).' ' : $this->html([$node]), $nodes))); // @phpstan-ignore argument.type
     }
 
     /** Ruled lines to write on. */
@@ -59,6 +75,9 @@ final readonly class Paper
         $part = $attributes['data-part'] ?? null;
         if (is_string($part)) {
             return $parts[$part] ?? '';
+        }
+        if (is_string($attributes['data-gap'] ?? null) && is_string($attributes['data-of'] ?? null)) {
+            return $parts["{$attributes['data-of']}\t{$attributes['data-gap']}"] ?? $this->gap(null);
         }
         $medium = $attributes['data-media'] ?? null;
         if (is_string($medium)) {

@@ -80,7 +80,12 @@ final readonly class Sheet
             $presented = $this->presenter->present($item->question, $settings->seed);
             $parts = [];
             foreach ($item->question->parts as $i => $part) {
-                $parts[$part->id] = $part->kind?->onPaper($part, (array) $presented['parts'][$i]['settings'], $paper) ?? '';
+                $drawn = (array) $presented['parts'][$i]['settings'];
+                $parts[$part->id] = $part->kind?->onPaper($part, $drawn, $paper) ?? '';
+                $gaps = is_array($drawn['gaps'] ?? null) ? array_values(array_filter($drawn['gaps'], is_string(...))) : [];
+                foreach ($gaps as $j => $gap) {
+                    $parts["$part->id\t$gap"] = $paper->gap(count($gaps) > 1 ? $j + 1 : null);
+                }
             }
             $html = $paper->html($presented['body'], $parts);
         } catch (CoreException $problem) {
@@ -137,7 +142,7 @@ final readonly class Sheet
     {
         assert($item->question !== null);
 
-        return new Circumstances($item->question->language, $item->question->normalise, $item->question->variables->roll($settings->seed, $item->question->language));
+        return Circumstances::of($item->question, $item->question->variables->roll($settings->seed, $item->question->language));
     }
 
     private function rich(string $html): string

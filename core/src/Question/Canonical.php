@@ -22,6 +22,7 @@ final class Canonical
         $dropped = [];
         $copy = Json::copy($question);
         assert($copy instanceof \stdClass);
+        EmptyRows::drop($copy);
         foreach (get_object_vars($copy) as $field => $value) {
             if ($field !== 'record') { // specimens and provenance hold what others typed, as they typed it
                 $copy->{$field} = self::clean($value, "/$field", (string) $field, $dropped);

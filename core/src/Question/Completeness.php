@@ -26,7 +26,7 @@ final class Completeness
     {
         $roll = new Roll;
         $findings = $this->rolls($question, $roll);
-        $in = new Circumstances($question->language, $question->normalise, $roll);
+        $in = Circumstances::of($question, $roll);
         foreach ($question->parts as $part) {
             $shares = array_filter($question->scoring->once, fn (array $list): bool => in_array($part->id, array_slice($list, 1), true)) !== [];
             array_push($findings, ...array_values(array_filter($this->part($part, $in), fn (Finding $finding): bool => ! ($shares && $finding->code === 'key.nothing_right'))));
@@ -118,6 +118,11 @@ final class Completeness
                 $findings[] = Finding::blocking('anchor.inline', '/body', "The part \"$id\" cannot stand inside a line.", ['part' => $id]);
             }
         }
+        foreach ($anchors->gaps as [$gap, $of]) {
+            if ($question->part($of)?->kindName !== 'tiles') {
+                $findings[] = Finding::blocking('gap.unknown', '/body', "A gap of the text waits for the tiles of a part \"$of\" that is not there.", ['gap' => $gap, 'part' => $of]);
+            }
+        }
         $names = array_map(fn ($variable): string => $variable->name, $question->variables->list);
         foreach (array_diff($anchors->values, $names) as $name) {
             $findings[] = Finding::blocking('value.unknown', '/body', "The text shows a value \"$name\", but there is no such variable.", ['name' => $name]);
@@ -139,9 +144,9 @@ final class Completeness
             foreach ($list as $id) {
                 $part = $question->part($id);
                 if ($part === null || isset($used[$id]) || ! in_array($part->kindName, ['text', 'number'], true)) {
-                    $findings[] = Finding::blocking('once.part', "/scoring/once/$i", "\"$id\" cannot share rules: it must be a typed part, and stand in one such list only.");
+                    $findings[] = Finding::blocking('once.part', "/scoring/once/$i", self::called($question, $id).' cannot share its answers: it must be a typed answer, and share them with one list of others only.');
                 } elseif ($id !== $list[0] && $part->key->rules !== []) {
-                    $findings[] = Finding::warning('once.own_rules', "/scoring/once/$i", "The rules of \"$id\" are not used: it shares those of \"$list[0]\".");
+                    $findings[] = Finding::warning('once.own_rules', "/scoring/once/$i", 'The answers of '.self::called($question, $id).' are not used: it shares those of '.self::called($question, $list[0]).'.');
                 }
                 $used[$id] = true;
             }
@@ -157,6 +162,19 @@ final class Completeness
         }
 
         return $findings;
+    }
+
+    /** How an author knows a part: by its name, or by its place in the text. */
+    private static function called(Question $question, string $id): string
+    {
+        $part = $question->part($id);
+        if ($part === null) {
+            return "a part \"$id\" that is not there";
+        }
+        $order = array_column(Anchors::in(RichText::read($question->body)->nodes)->parts, 0);
+        $at = array_search($id, $order, true);
+
+        return $part->label !== '' ? "“{$part->label}”" : 'part '.($at === false ? "\"$id\"" : $at + 1);
     }
 
     /** @return list<Finding> */

@@ -28,7 +28,7 @@ final class Picks
         }
         $matched = array_values(array_filter(array_map(fn (string $id): ?Rule => $listed["=$id"] ?? null, $given)));
         if ($part->scheme === Scheme::Weights) {
-            return self::weighed($part, $given, $matched);
+            return self::weighed($part, count($given), $matched);
         }
         $rightOnes = array_filter($listed, fn (Rule $rule): bool => $rule->credit()->isPositive());
         $n = count(array_filter($all, fn (string $id): bool => isset($rightOnes["=$id"])));
@@ -38,20 +38,33 @@ final class Picks
         $w = count($all) - $n;
         $r = count(array_filter($given, fn (string $id): bool => isset($rightOnes["=$id"])));
         $x = count($given) - $r;
+
+        return self::counted($part, $matched, $n, $w, $r, $x);
+    }
+
+    /**
+     * @param  list<Rule>  $matched
+     *
+     * @throws Unready
+     */
+    public static function counted(Part $part, array $matched, int $n, int $w, int $r, int $x): PartOutcome
+    {
         $credit = $part->scheme->ofCounts($n, $w, $r, $x, $part->scheme === Scheme::Each ? $part->bound('cost') : Exact::zero());
 
         return PartOutcome::given($credit, $matched, [['step' => 'scheme.counted', 'scheme' => $part->scheme->value, 'n' => $n, 'w' => $w, 'r' => $r, 'x' => $x, 'credit' => Exact::text($credit)]]);
     }
 
     /**
-     * @param  list<string>  $given
+     * @param  int  $given  how many distinct things
      * @param  list<Rule>  $matched
+     *
+     * @throws Unready
      */
-    private static function weighed(Part $part, array $given, array $matched): PartOutcome
+    public static function weighed(Part $part, int $given, array $matched): PartOutcome
     {
         $trace = array_map(fn (Rule $rule): array => ['step' => 'rule.matched', 'rule' => $rule->id, 'credit' => Exact::text($rule->credit())], $matched);
         $sum = array_reduce($matched, fn (BigRational $sum, Rule $rule): BigRational => $sum->plus($rule->credit()), Exact::zero());
-        $unlisted = count($given) - count($matched);
+        $unlisted = $given - count($matched);
         if ($unlisted > 0) {
             $default = $part->key->default();
             $sum = $sum->plus($default->multipliedBy($unlisted));

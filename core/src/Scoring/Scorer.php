@@ -27,7 +27,7 @@ final class Scorer
     public function score(Question $question, Attempt $attempt): Result
     {
         $this->refuseStrangers($question, $attempt);
-        $in = new Circumstances($question->language, $question->normalise, $question->variables->roll($attempt->seed, $question->language));
+        $in = Circumstances::of($question, $question->variables->roll($attempt->seed, $question->language));
         $outcomes = [];
         foreach ($question->parts as $part) {
             $outcomes[$part->id] = $this->outcome($question, $part, $attempt, $in);

@@ -1,5 +1,5 @@
 import { call } from './client'
-import type { RecordJson } from './question'
+import type { Part, QuestionJson, RecordJson } from './question'
 import type { Bank } from './schema'
 
 export type PathChange = { set?: string[][]; add?: string[][]; remove?: string[][] }
@@ -53,3 +53,23 @@ export const everybody = async () =>
   (await call<{ people: { id: string; name: string }[]; teams: { id: string; name: string }[] }>('GET', '/people')).body
 
 export const optionLines = async (text: string) => (await call<{ lines: string[] }>('POST', '/lines', { text })).body.lines
+
+export type Offer = { to: string; question: QuestionJson; losses: string[] }
+/** What a part can become, each with the question as it would be. */
+export const conversions = async (question: QuestionJson, part: string) =>
+  (await call<{ offers: Offer[] }>('POST', '/convert', { question, part })).body.offers
+export const joinJudged = async (questions: string[]) =>
+  (await call<{ question: QuestionJson; losses: string[] }>('POST', '/convert/join', { questions })).body
+export const splitJudged = async (bank: string, question: QuestionJson, store: boolean) =>
+  (await call<{ questions: string[]; losses: string[] }>('POST', `/banks/${bank}/split`, { question, store })).body
+export const cellsOf = async (text: string) => (await call<{ rows: string[][] }>('POST', '/cells', { text })).body.rows
+export type TableWish = {
+  rows: string[][]
+  answers: [number, number][]
+  kind: string
+  points: number
+  header: boolean
+  side: boolean
+  taken: string[]
+}
+export const answerTable = async (wish: TableWish) => (await call<{ html: string; parts: Part[] }>('POST', '/answer-table', wish)).body

@@ -2,7 +2,7 @@ import type { Editor } from '@tiptap/core'
 import { EditorContent, useEditor } from '@tiptap/react'
 import { useEffect, useLayoutEffect, useRef } from 'react'
 import { type BarWords, EditorBar } from './EditorBar'
-import { type AnchorWords, extensions } from './editorExtensions'
+import { type AnchorWords, extensions, nameAnchors } from './editorExtensions'
 import type { KeptView } from './keptNodes'
 
 type Props = {
@@ -47,7 +47,13 @@ export function RichEditor({
   latest.current = { onChange, words, ...calls }
   const last = useRef(html)
   const editor = useEditor({
-    extensions: extensions({ part: (id) => latest.current.words.part(id) }, view),
+    extensions: extensions(
+      {
+        part: (id) => latest.current.words.part(id),
+        gap: (gap, of) => latest.current.words.gap?.(gap, of) ?? gap,
+      },
+      view,
+    ),
     content: html,
     editorProps: {
       attributes: {
@@ -97,6 +103,9 @@ export function RichEditor({
   useEffect(() => {
     if (editor && isMounted(editor)) editor.view.dom.setAttribute('aria-label', label)
   }, [editor, label])
+  useEffect(() => {
+    if (editor && isMounted(editor)) nameAnchors(editor.view.dom, words)
+  })
   if (!editor) return null
   return (
     <div>

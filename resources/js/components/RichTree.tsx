@@ -11,18 +11,25 @@ const allowed = new Set(
   ),
 )
 
-type Props = { nodes: Node[]; part?: (id: string) => ReactNode; media?: (id: string) => string }
-
-/** Rich text from a tree of nodes: elements are made one by one, no markup is ever set as a string. */
-export function RichTree({ nodes, part, media }: Props) {
-  return <>{nodes.map((node, i) => draw(node, `${i}`, { part, media }))}</>
+type Props = {
+  nodes: Node[]
+  part?: (id: string) => ReactNode
+  gap?: (id: string, of: string) => ReactNode
+  media?: (id: string) => string
 }
 
-function draw(node: Node, key: string, slots: Pick<Props, 'part' | 'media'>): ReactNode {
+/** Rich text from a tree of nodes: elements are made one by one, no markup is ever set as a string. */
+export function RichTree({ nodes, part, gap, media }: Props) {
+  return <>{nodes.map((node, i) => draw(node, `${i}`, { part, gap, media }))}</>
+}
+
+function draw(node: Node, key: string, slots: Pick<Props, 'part' | 'gap' | 'media'>): ReactNode {
   if (typeof node === 'string') return <Fragment key={key}>{node}</Fragment>
   const [name, attributes, ...children] = node
   const id = attributes['data-part']
   if (id !== undefined) return <Fragment key={key}>{slots.part?.(id) ?? '…'}</Fragment>
+  const gap = attributes['data-gap']
+  if (gap !== undefined) return <Fragment key={key}>{slots.gap?.(gap, attributes['data-of'] ?? '') ?? '…'}</Fragment>
   if (!allowed.has(name)) return null
   const props: Record<string, string> = { key }
   for (const [attribute, value] of Object.entries(attributes)) {

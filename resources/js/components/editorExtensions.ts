@@ -1,9 +1,10 @@
 import { Extension, Mark, mergeAttributes, Node } from '@tiptap/core'
 import StarterKit from '@tiptap/starter-kit'
 import { type KeptView, keptNodes } from './keptNodes'
+import { tableNodes } from './tableNodes'
 
 /** Words for the anchors drawn inside the text. */
-export type AnchorWords = { part: (id: string) => string }
+export type AnchorWords = { part: (id: string) => string; gap?: (gap: string, of: string) => string }
 
 const script = (name: 'sub' | 'sup') =>
   Mark.create({
@@ -31,11 +32,49 @@ const anchor = (name: string, tag: 'div' | 'span', words: AnchorWords) =>
       ({ node }) => {
         const dom = document.createElement(tag)
         dom.className = 'anchor-part'
+        dom.dataset.place = node.attrs.id
         dom.textContent = words.part(node.attrs.id)
         dom.contentEditable = 'false'
-        return { dom }
+        return { dom, ignoreMutation: () => true }
       },
   })
+
+/** A gap that takes a tile of some part. */
+const gap = (words: AnchorWords) =>
+  Node.create({
+    name: 'gap',
+    group: 'inline',
+    inline: true,
+    atom: true,
+    selectable: true,
+    draggable: true,
+    addAttributes: () => ({
+      id: { parseHTML: (element) => element.getAttribute('data-gap'), renderHTML: (at) => ({ 'data-gap': at.id }) },
+      of: { parseHTML: (element) => element.getAttribute('data-of'), renderHTML: (at) => ({ 'data-of': at.of }) },
+    }),
+    parseHTML: () => [{ tag: 'span[data-gap]', priority: 90 }],
+    renderHTML: ({ HTMLAttributes }) => ['span', HTMLAttributes],
+    addNodeView:
+      () =>
+      ({ node }) => {
+        const dom = document.createElement('span')
+        dom.className = 'anchor-part'
+        dom.dataset.place = node.attrs.of
+        dom.dataset.inGap = node.attrs.id
+        dom.textContent = words.gap?.(node.attrs.id, node.attrs.of) ?? node.attrs.id
+        dom.contentEditable = 'false'
+        return { dom, ignoreMutation: () => true }
+      },
+  })
+
+/** The places inside a text say again what they are called, where that has changed. */
+export function nameAnchors(within: HTMLElement, words: AnchorWords) {
+  for (const place of within.querySelectorAll<HTMLElement>('.anchor-part[data-place]')) {
+    const { place: part = '', inGap } = place.dataset
+    const name = inGap === undefined ? words.part(part) : (words.gap?.(inGap, part) ?? inGap)
+    if (place.textContent !== name) place.textContent = name
+  }
+}
 
 const value = Node.create({
   name: 'value',
@@ -90,9 +129,11 @@ export function extensions(words: AnchorWords, view: KeptView = nothing) {
     script('sup'),
     anchor('partBlock', 'div', words),
     anchor('partInline', 'span', words),
+    gap(words),
     value,
     tongues,
     passage,
+    ...tableNodes,
     ...keptNodes(view),
   ]
 }

@@ -1,5 +1,5 @@
 import type { Editor } from '@tiptap/core'
-import { Suspense, useState } from 'react'
+import { Fragment, Suspense, useState } from 'react'
 import type { Finding, Part, QuestionJson } from '@/api/question'
 import { Button } from '@/components/Button'
 import { Menu } from '@/components/Menu'
@@ -9,8 +9,13 @@ import { SafeEditor } from '@/components/SafeEditor'
 import { parts as kinds, partView } from '@/parts'
 import { CardPlaceProvider } from '@/parts/PartCard'
 import { texts } from '@/texts'
+import { ChangeKind } from './ChangeKind'
 import { anchorOf, freshPart } from './fresh'
+import { GapMenu } from './GapMenu'
+import { gapsOf, tablesOf } from './gaps'
 import { QuestionSettings } from './QuestionSettings'
+import { TableMenu } from './TableMenu'
+import { TablePoints } from './TablePoints'
 
 type Props = {
   question: QuestionJson
@@ -25,13 +30,24 @@ export function Page({ question, findings, bank, change }: Props) {
   const problem = (path: string) => findings.find((finding) => finding.path === path || finding.path.startsWith(`${path}/`))?.message
   const exactly = (path: string) => findings.find((finding) => finding.path === path)?.message
   const [adding, setAdding] = useState(false)
+  const [gapping, setGapping] = useState(false)
+  const [opened, setOpened] = useState<string[]>([])
   const variables = question.variables?.list.map((one) => one.name) ?? []
   const ordered = inOrder(question)
+  const tables = tablesOf(question.body)
   const words = {
     part: (id: string) => {
       const at = ordered.findIndex((part) => part.id === id)
-      const name = texts.desk.part(texts.kinds[ordered[at]?.kind ?? ''] ?? id)
+      const part = ordered[at]
+      const answer = part ? (partView(part.kind)?.answer?.(part) ?? '') : ''
+      const name = answer === '' ? texts.desk.part(texts.kinds[part?.kind ?? ''] ?? id) : answer
       return ordered.length > 1 ? `${at + 1}. ${name}` : name
+    },
+    gap: (gap: string, of: string) => {
+      const part = question.parts.find((one) => one.id === of)
+      const number = gapsOf(question.body, of).indexOf(gap) + 1
+      const tile = part ? (partView(part.kind)?.answer?.(part, gap) ?? '') : ''
+      return `${number} ${tile === '' ? texts.desk.emptyGap : tile}`
     },
   }
   const setPart = (part: Part, place: string) =>
@@ -109,7 +125,9 @@ export function Page({ question, findings, bank, change }: Props) {
                 </Menu.Item>
               ))}
             </Menu.Root>
-            <span className="text-caption text-quiet max-xl:hidden">{texts.desk.addPartHint}</span>
+            <TableMenu editor={editor} question={question} change={change} />
+            <GapMenu editor={editor} question={question} change={change} open={gapping} onOpen={setGapping} />
+            <span className="text-caption text-quiet max-2xl:hidden">{texts.desk.addPartHint}</span>
             {variables.length > 0 ? (
               <Menu.Root
                 onClosed={() => editor.commands.focus()}
@@ -129,6 +147,11 @@ export function Page({ question, findings, bank, change }: Props) {
           </>
         )}
         onSlash={() => setAdding(true)}
+        onKey={(event) => {
+          if (!event.altKey || !event.shiftKey || event.key.toLowerCase() !== 'g') return false
+          setGapping(true)
+          return true
+        }}
         onChange={(body) => change((now) => ({ ...now, body }), 'body')}
         className="min-h-16"
       />
@@ -136,24 +159,55 @@ export function Page({ question, findings, bank, change }: Props) {
       {ordered.map((part, at) => {
         const View = partView(part.kind)?.Editor
         const i = question.parts.indexOf(part)
-        return View ? (
-          <CardPlaceProvider
-            key={part.id}
-            value={{
-              number: ordered.length > 1 ? at + 1 : null,
-              missing: !anchor(part.id).test(question.body),
-              putBack: () => change((now) => ({ ...now, body: now.body + anchorOf(part) })),
-              remove: () => remove(part.id),
-              variables,
-            }}
-          >
-            <Suspense fallback={<Waiting text={texts.loading} />}>
-              <View part={part} onChange={setPart} media={media} problem={(path) => problem(`/parts/${i}${path}`)} />
-            </Suspense>
-          </CardPlaceProvider>
-        ) : null
+        const table = tables.find((ids) => ids.includes(part.id))
+        const shown = !table || opened.includes(table[0] ?? '')
+        const first = table?.[0] === part.id
+        const card =
+          View && shown ? (
+            <CardPlaceProvider
+              value={{
+                number: ordered.length > 1 ? at + 1 : null,
+                missing: !anchor(part.id).test(question.body),
+                putBack: () => change((now) => ({ ...now, body: now.body + anchorOf(part) })),
+                remove: () => remove(part.id),
+                variables,
+                gaps: gapsOf(question.body, part.id),
+                change: (
+                  <ChangeKind
+                    question={question}
+                    part={part.id}
+                    name={words.part(part.id)}
+                    bank={bank}
+                    onChange={(next) => change(() => next)}
+                  />
+                ),
+              }}
+            >
+              <Suspense fallback={<Waiting text={texts.loading} />}>
+                <View part={part} onChange={setPart} media={media} problem={(path) => problem(`/parts/${i}${path}`)} />
+              </Suspense>
+            </CardPlaceProvider>
+          ) : null
+        return (
+          <Fragment key={part.id}>
+            {table && first ? (
+              <TablePoints
+                parts={ordered.filter((one) => table.includes(one.id))}
+                open={shown}
+                onOpen={() => setOpened(shown ? opened.filter((id) => id !== part.id) : [...opened, part.id])}
+                onPoints={(points) =>
+                  change(
+                    (now) => ({ ...now, parts: now.parts.map((one) => (table.includes(one.id) ? { ...one, points } : one)) }),
+                    `points ${part.id}`,
+                  )
+                }
+              />
+            ) : null}
+            {card}
+          </Fragment>
+        )
       })}
-      <QuestionSettings question={question} change={change} problem={problem} />
+      <QuestionSettings question={question} parts={ordered} called={words.part} change={change} problem={problem} />
     </div>
   )
 }

@@ -1,22 +1,25 @@
 import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
-import type { Hint, QuestionJson } from '@/api/question'
+import type { Hint, Part, QuestionJson } from '@/api/question'
 import { Button } from '@/components/Button'
 import { LazyRich } from '@/components/LazyRich'
 import { Credit } from '@/parts/Credit'
 import { FeedbackField } from '@/parts/FeedbackField'
 import { SettingNumber } from '@/parts/PartCard'
 import { texts } from '@/texts'
+import { HowPartsCount } from './HowPartsCount'
 
 type Props = {
   question: QuestionJson
+  parts: Part[]
+  called: (id: string) => string
   change: (edit: (now: QuestionJson) => QuestionJson, place: string) => void
   problem: (path: string) => string | undefined
 }
 const words = { part: (id: string) => id }
 
 /** Feedback on the whole question, hints with their cost, attempts. */
-export function QuestionSettings({ question, change, problem }: Props) {
+export function QuestionSettings({ question, parts, called, change, problem }: Props) {
   const [open, setOpen] = useState(false)
   const feedback = question.feedback ?? {}
   const hints = question.hints ?? []
@@ -113,6 +116,7 @@ export function QuestionSettings({ question, change, problem }: Props) {
               {texts.desk.addHint}
             </Button>
           </div>
+          {parts.length > 1 ? <HowPartsCount question={question} parts={parts} called={called} change={change} problem={problem} /> : null}
           <div className="flex flex-wrap items-center gap-6">
             <SettingNumber
               label={texts.desk.attempts}

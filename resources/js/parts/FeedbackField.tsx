@@ -1,5 +1,4 @@
 import type { Feedback } from '@/api/question'
-import { control } from '@/components/Field'
 import { LazyRich } from '@/components/LazyRich'
 import { texts } from '@/texts'
 
@@ -31,7 +30,7 @@ export function FeedbackField({ value, label, onChange, placeholder = texts.part
       {withShow && html !== '' ? (
         <select
           aria-label={texts.parts.showWhen(label)}
-          className={`${control} text-caption`}
+          className="min-h-7 max-w-36 flex-none rounded-ui border border-transparent bg-transparent text-caption text-quiet [field-sizing:content] hover:border-edge"
           value={show}
           onChange={(event) => onChange({ html, show: event.target.value as 'both' })}
         >

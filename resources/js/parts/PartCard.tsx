@@ -5,9 +5,18 @@ import { Button } from '@/components/Button'
 import { control } from '@/components/Field'
 import { Message } from '@/components/Message'
 import { texts } from '@/texts'
+import { PartFeedback } from './PartFeedback'
 
 /** What the page around a part offers it. */
-export type CardPlace = { number: number | null; missing: boolean; putBack: () => void; remove: () => void; variables: string[] }
+export type CardPlace = {
+  number: number | null
+  missing: boolean
+  putBack: () => void
+  remove: () => void
+  variables: string[]
+  gaps: string[]
+  change?: ReactNode
+}
 const Place = createContext<CardPlace | null>(null)
 export const CardPlaceProvider = Place.Provider
 export const useCardPlace = () => useContext(Place)
@@ -51,6 +60,7 @@ export function PartCard({ part, onChange, title, summary, settings, problem, ch
             <Settings2 size={16} aria-hidden="true" /> {texts.parts.settings}
           </Button>
         ) : null}
+        {place?.change}
         {place ? (
           <Button
             look="quiet"
@@ -75,6 +85,7 @@ export function PartCard({ part, onChange, title, summary, settings, problem, ch
               onChange={(event) => onChange({ ...part, label: event.target.value }, 'label')}
             />
           </label>
+          <PartFeedback part={part} onChange={onChange} />
         </div>
       ) : null}
       {place?.missing ? (

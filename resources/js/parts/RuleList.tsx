@@ -94,6 +94,7 @@ export function RuleList<On>({ part, onChange, problem, title, summary, settings
                 <span className="text-second">{texts.parts.feedbackRule}</span>
                 <div className="min-w-0 flex-1">
                   <FeedbackField
+                    withShow
                     value={rule.feedback}
                     label={`${texts.parts.feedback}: ${label}`}
                     onChange={(feedback) => replace(rule.id, { feedback }, 'feedback')}

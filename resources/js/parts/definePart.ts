@@ -32,6 +32,12 @@ export type PartView = {
   Key: ComponentType<{ part: Part }>
   /** The sign by which a learner knows what a rule is about, where there is one. */
   ruleSign?: (rule: Rule | undefined, settings: Record<string, unknown>) => string | undefined
+  /** A rule by the words of what it is about, where it has no sign. */
+  ruleNamed?: (rule: Rule, settings: Record<string, unknown>) => string
+  /** What stands in a gap of the text that belongs to the part. */
+  Gap?: ComponentType<LearnerProps & { gap: string }>
+  /** What is right, in a few words: in a gap of the text, or in the place of the part. */
+  answer?: (part: Part, gap?: string) => string
   /** A response in a few words. */
   said: (response: Record<string, unknown>, part: Part) => string
   /** What the author sets. */
@@ -41,3 +47,9 @@ export type PartView = {
 export const definePart = (view: PartView): PartView => view
 
 export type OptionShown = { id: string; body: TreeNode[] }
+
+/** What of a response was right and what was not, as the trace of a result says it. */
+export function judged(result: LearnerProps['result']): { right: [string, string][]; wrong: [string, string][] } | null {
+  const step = result?.trace.find((one) => one.step === 'pairs.judged')
+  return step ? { right: step.right as [string, string][], wrong: step.wrong as [string, string][] } : null
+}

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useParams, useSearchParams } from 'react-router'
+import { useLocation, useParams, useSearchParams } from 'react-router'
 import { type Autosave, autosaveQuery, bankQuery, forgetAutosave, questionQuery } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
 import { Nothing, Waiting } from '@/components/Message'
@@ -34,6 +34,7 @@ export function forget(subject: string) {
 export function NewDesk() {
   const slug = useParams().slug ?? ''
   const [address] = useSearchParams()
+  const handed = useLocation().state as { question: QuestionJson; note: string } | null
   const like = address.get('like')
   const subject = `new:${slug}`
   const bank = useQuery(bankQuery(slug))
@@ -55,6 +56,10 @@ export function NewDesk() {
     )
   if (!bank.data) return null
   const old = ignored || begun ? null : unsaved(subject, kept.data)
+  if (handed && !begun) {
+    setBegun(handed)
+    return null
+  }
   const copy = !begun && like && model.data ? likeQuestion(model.data.question) : null
   if (copy && !begun) {
     setBegun({ question: copy, note: texts.desk.like(model.data?.question.title ?? '') })

@@ -8,6 +8,7 @@ import { ClassifyMany } from '@/bank/ClassifyMany'
 import { Menu } from '@/components/Menu'
 import { useTell } from '@/components/Toasts'
 import { texts } from '@/texts'
+import { JoinJudged } from './JoinJudged'
 import { useAddTo } from './useAddTo'
 import { useAtHand } from './useAtHand'
 import { useTray } from './useTray'
@@ -108,6 +109,9 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
       )}
       {act('classify', texts.bank.classify)}
       {act('folders', texts.bank.placeIn)}
+      {!all && n > 1 && banks[0] && tray.rows.every((row) => row.kinds.join() === 'choice') ? (
+        <JoinJudged questions={tray.ids} bank={banks[0][0]} className={button} />
+      ) : null}
       {all ? null : (
         <button type="button" className={button} onClick={() => navigate('/dispatches/new?what=tray')}>
           {texts.tray.send}

@@ -43,13 +43,16 @@ export function Outcome({ result, question, shown, finished }: Props) {
 function Steps({ steps, called }: { steps: Result['trace']; called?: (rule: string) => string }) {
   return (
     <ul className="text-second">
-      {steps.map((step, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: steps have no identity but their order
-        <li key={i} className="flex gap-2">
-          <span aria-hidden="true" className="mt-2 size-1.5 flex-none bg-edge" />
-          {texts.trace[step.step]?.(named(step, called)) ?? step.step}
-        </li>
-      ))}
+      {steps
+        .map((step) => texts.trace[step.step]?.(named(step, called)) ?? step.step)
+        .filter((said) => said !== '')
+        .map((said, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: steps have no identity but their order
+          <li key={i} className="flex gap-2">
+            <span aria-hidden="true" className="mt-2 size-1.5 flex-none bg-edge" />
+            {said}
+          </li>
+        ))}
     </ul>
   )
 }
@@ -65,10 +68,13 @@ function Said({ feedback }: { feedback: ShownFeedback[] }) {
 /** Rules by the names people know them by: an option's sign, or the place in the key. */
 function ruleCalled(rule: string, id: string, question: QuestionJson, shown: Presentation): string {
   const part = question.parts.find((one) => one.id === id)
-  const rules = part?.key?.rules ?? question.parts.flatMap((one) => one.key?.rules ?? [])
+  const shared = (question.scoring?.once as string[][] | undefined)?.find((list) => list.includes(id))?.[0]
+  const rules = question.parts.find((one) => one.id === (shared ?? id))?.key?.rules ?? question.parts.flatMap((one) => one.key?.rules ?? [])
   const at = rules.findIndex((one) => one.id === rule)
-  const sign = part && partView(part.kind)?.ruleSign?.(rules[at], shown.parts.find((one) => one.id === id)?.settings ?? {})
-  return sign ? texts.parts.optionNamed(sign) : texts.parts.ruleNumber(at + 1)
+  const view = part && partView(part.kind)
+  const settings = shown.parts.find((one) => one.id === id)?.settings ?? {}
+  const sign = view?.ruleSign?.(rules[at], settings)
+  return (rules[at] && view?.ruleNamed?.(rules[at], settings)) ?? (sign ? texts.parts.optionNamed(sign) : texts.parts.ruleNumber(at + 1))
 }
 
 function named(step: Result['trace'][number], called?: (rule: string) => string): Result['trace'][number] {

@@ -6,6 +6,7 @@ import { Message, Waiting } from '@/components/Message'
 import { useMedia } from '@/components/media'
 import { RichTree } from '@/components/RichTree'
 import { partView } from '@/parts'
+import { PickUp } from '@/parts/PickUp'
 import { texts } from '@/texts'
 import { Outcome } from './Outcome'
 import { Rolls } from './Rolls'
@@ -39,21 +40,28 @@ export function TryPane({ question, bank, showKey, onSpecimen, bench, now }: Pro
   const hints = question.hints ?? []
   const withKey = showKey || attempt.answerShown
   const { result } = attempt
-  const draw = (id: string) => {
+  const props = (id: string) => {
     const part = shown.parts.find((one) => one.id === id)
-    const View = part && partView(part.kind)?.Learner
-    if (!part || !View) return null
-    return (
-      <View
-        part={part}
-        response={attempt.response[id]}
-        onChange={(given) => attempt.answer(id, given)}
-        disabled={attempt.finished}
-        keyOf={withKey ? question.parts.find((one) => one.id === id) : undefined}
-        result={result?.parts.find((one) => one.id === id)}
-        media={media}
-      />
-    )
+    return part
+      ? {
+          part,
+          response: attempt.response[id],
+          onChange: (given: Record<string, unknown>) => attempt.answer(id, given),
+          disabled: attempt.finished,
+          keyOf: withKey ? question.parts.find((one) => one.id === id) : undefined,
+          result: result?.parts.find((one) => one.id === id),
+          media,
+        }
+      : null
+  }
+  const view = (id: string) => partView(shown.parts.find((one) => one.id === id)?.kind ?? '')
+  const draw = (id: string) => {
+    const [given, View] = [props(id), view(id)?.Learner]
+    return given && View ? <View {...given} /> : null
+  }
+  const drawGap = (gap: string, of: string) => {
+    const [given, View] = [props(of), view(of)?.Gap]
+    return given && View ? <View {...given} gap={gap} /> : null
   }
   return (
     <form
@@ -70,7 +78,9 @@ export function TryPane({ question, bank, showKey, onSpecimen, bench, now }: Pro
         </div>
       ))}
       <div className="question-text" lang={shown.language} dir="auto">
-        <RichTree nodes={shown.body} part={draw} media={media} />
+        <PickUp>
+          <RichTree nodes={shown.body} part={draw} gap={drawGap} media={media} />
+        </PickUp>
       </div>
       {withKey
         ? question.parts.map((part) => {

@@ -41,6 +41,15 @@ table { border-collapse: collapse; max-width: 100%; } td, th { border: 0.5pt sol
 .box { flex: none; width: 0.85em; height: 0.85em; border: 0.7pt solid #000; margin-top: 0.28em; }
 .letter { flex: none; font-weight: 600; }
 .gap { display: inline-block; border-bottom: 0.6pt solid #000; height: {{ 1.15 + 0.35 * $room }}em; vertical-align: baseline; max-width: 100%; }
+.gap-number { font-size: 0.65em; margin-right: 0.15em; }
+.pick { white-space: normal; } .pick .or { color: #666; }
+.bank { list-style: none; display: flex; flex-wrap: wrap; gap: 1.5mm 3mm; padding: 2mm 3mm; border: 0.5pt solid #666; break-inside: avoid; }
+.bank li { padding: 0 2mm; } .bank .times { color: #444; font-size: 0.8em; }
+.join { display: grid; grid-template-columns: 1fr 1fr; gap: 0 22mm; break-inside: avoid; } .join ul { list-style: none; padding: 0; margin: 0; }
+.join li { display: flex; gap: 0.45em; align-items: baseline; padding: {{ 1.1 * $room }}mm 0; } .join .option { flex: 1; }
+.dot { flex: none; width: 0.5em; height: 0.5em; border: 0.7pt solid #000; align-self: center; }
+.grid td { text-align: center; } .grid thead td { border: 0; } .grid th { font-weight: 400; text-align: left; } .grid thead th { font-weight: 600; vertical-align: bottom; } .grid .box { display: inline-block; margin: 0; }
+.sort { width: 100%; table-layout: fixed; }
 .rule { border-bottom: 0.5pt solid #777; height: {{ 8.5 * min(1.2, max(0.9, $room)) }}mm; }
 .rules { margin-bottom: 3mm; }
 .answers ul { list-style: none; padding: 0; margin: 0 0 1mm; } .answers { display: flex; gap: 0.6em; } .answers p { display: inline; margin: 0; }

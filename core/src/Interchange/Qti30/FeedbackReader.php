@@ -111,7 +111,8 @@ final class FeedbackReader
         $key = $part->key;
         assert($key instanceof \stdClass && is_string($part->id));
         $rules = is_array($key->rules ?? null) ? $key->rules : [];
-        $wanted = $test === null ? (object) ['answer' => 'otherwise'] : $this->option($test);
+        assert(is_string($part->kind));
+        $wanted = $test === null ? (object) ['answer' => 'otherwise'] : $this->thing($test, $part->kind);
         $chain = array_values(array_filter($this->processing->markings[$part->id]->chain ?? [], fn (array $link): bool => ! $this->asksForNothing($link[0])));
         foreach ($rules as $i => $rule) {
             $rule = (object) (array) $rule;
@@ -133,12 +134,16 @@ final class FeedbackReader
         return true;
     }
 
-    /** The option a test asks for: match(variable, value) of one, member(value, variable) of several. */
-    private function option(\DOMElement $test): ?string
+    /**
+     * The option or pair a test asks for: match(variable, value) of one, member(value, variable) of several.
+     *
+     * @return string|array{string, string}|null
+     */
+    private function thing(\DOMElement $test, string $kind): string|array|null
     {
         $value = Xml::child($test, 'qti-base-value');
 
-        return $value !== null && in_array($test->localName, ['qti-match', 'qti-member'], true) && $value->getAttribute('base-type') === 'identifier' ? trim($value->textContent) : null;
+        return $value !== null && in_array($test->localName, ['qti-match', 'qti-member'], true) && in_array($value->getAttribute('base-type'), ['identifier', 'directedPair'], true) ? Mappings::for($kind)?->on(trim($value->textContent)) : null;
     }
 
     private function about(\DOMElement $test): string

@@ -133,7 +133,7 @@ final class ItemReader
             }
             $low = $low || (is_string($part->scoring->low ?? null) && str_starts_with($part->scoring->low, '-'));
             $parts[] = (object) ['id' => $id, ...get_object_vars($part)];
-            $anchor = ($body->ownerDocument ?? new \DOMDocument)->createElement($mapping->kind() === 'choice' ? 'div' : 'span');
+            $anchor = ($body->ownerDocument ?? new \DOMDocument)->createElement($this->kinds->find($mapping->kind())?->isInline() === true ? 'span' : 'div');
             $anchor->setAttribute('data-part', $id);
             $this->replace($interaction, $anchor, $prompt);
         }
@@ -153,6 +153,11 @@ final class ItemReader
                 $wrap->appendChild($prompt->firstChild);
             }
             $parent->insertBefore($wrap, $interaction);
+        }
+        foreach (iterator_to_array($interaction->childNodes, false) as $child) {
+            if ($child instanceof \DOMElement && ! str_starts_with((string) $child->localName, 'qti-')) {
+                $parent->insertBefore($child, $interaction); // the text around gaps
+            }
         }
         $anchor === null ? $parent->removeChild($interaction) : $parent->replaceChild($anchor, $interaction);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Content\Element;
+use WideQuarry\Content\Gaps;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
@@ -23,6 +24,12 @@ final class ItemWriter
     /** @var array<string, string> part id → interaction */
     private array $interactions = [];
 
+    /** @var array<string, string> part, tab and gap → what stands there */
+    private array $gaps = [];
+
+    /** @var array<string, string> parts whose interaction stands around the text that has their gaps → response */
+    private array $around = [];
+
     /** @param  array<string, string>  $files media id → path in the package */
     public function __construct(private readonly array $files)
     {
@@ -31,7 +38,7 @@ final class ItemWriter
     /** @param  list<string>  $stimuli ids of those that are in the package */
     public function write(Question $question, array $stimuli): WrittenItem
     {
-        $in = new WriteContext($question->language, $question->normalise, $this->roll($question));
+        $in = new WriteContext($question->language, $question->normalise, $this->roll($question), new Gaps($question->body), GapText::scattered($question));
         $declarations = $processing = '';
         $outcomes = $responses = [];
         $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $in->roll->written));
@@ -50,6 +57,12 @@ final class ItemWriter
                 continue;
             }
             $this->interactions[$part->id] = $written->interaction;
+            foreach ($written->gaps as $gap => $xml) {
+                $this->gaps["$part->id\t$gap"] = $xml;
+            }
+            if ($written->gaps !== [] && ! in_array($part->id, $in->scattered, true)) {
+                $this->around[$part->id] = $response;
+            }
             $responses[] = $response;
             $feedback->part($part, $response, $written, $i + 1);
             $declarations .= $written->declaration;
@@ -89,13 +102,23 @@ final class ItemWriter
 
     private function body(Question $question, Roll $roll): string
     {
-        $nodes = self::outward(RichText::read($question->body)->nodes, $this->files, $roll->written, $this->interactions);
+        $nodes = RichText::read($question->body)->nodes;
+        foreach ($this->around as $id => $response) {
+            $settings = $question->part((string) $id)?->settings;
+            $nodes = GapText::wrapped($nodes, (string) $id, $response, isset($settings->shuffle) && $settings->shuffle === true);
+        }
+        $nodes = self::outward($nodes, $this->files, $roll->written, $this->interactions);
         $nodes = $nodes === [] ? [new Element('p')] : $nodes;
-        $inline = array_filter($nodes, fn (Element|string $node): bool => is_string($node) || ! isset(\WideQuarry\Content\AllowList::BLOCK[$node->name])) !== [];
+        $inline = array_filter($nodes, fn (Element|string $node): bool => is_string($node) || ! (isset(\WideQuarry\Content\AllowList::BLOCK[$node->name]) || $node->name === 'qti-gap-match-interaction')) !== [];
         $html = Serialiser::html($inline ? [new Element('p', [], $nodes)] : $nodes);
         foreach ($this->interactions as $id => $interaction) {
             $mark = Xml::escape($id);
             $html = str_replace(["<div data-part=\"$mark\"></div>", "<span data-part=\"$mark\"></span>"], $interaction, $html);
+        }
+
+        foreach ($this->gaps as $place => $xml) {
+            [$part, $gap] = array_map(Xml::escape(...), explode("\t", (string) $place));
+            $html = str_replace("<span data-gap=\"$gap\" data-of=\"$part\"></span>", $xml, $html);
         }
 
         return $html;

@@ -11,6 +11,13 @@ interface KindMapping
 {
     public function kind(): string;
 
+    /**
+     * What a rule is about whose value stands so in a test of the standard; null where rules are known by their tests alone.
+     *
+     * @return string|array{string, string}|null
+     */
+    public function on(string $value): string|array|null;
+
     /** Whether an interaction element is one of this kind. */
     public function takes(\DOMElement $interaction, ?Declaration $declaration): bool;
 

@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Parts\Choice\ChoiceMapping;
+use WideQuarry\Parts\Match\MatchMapping;
+use WideQuarry\Parts\Menu\MenuMapping;
 use WideQuarry\Parts\Number\NumberMapping;
 use WideQuarry\Parts\Text\TextMapping;
+use WideQuarry\Parts\Tiles\TilesMapping;
 
 /** Which kinds travel in QTI 3.0. One line for each. */
 final class Mappings
@@ -18,6 +21,9 @@ final class Mappings
             new ChoiceMapping,
             new NumberMapping,
             new TextMapping,
+            new MenuMapping,
+            new TilesMapping,
+            new MatchMapping,
         ];
     }
 

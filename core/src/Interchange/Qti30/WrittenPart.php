@@ -12,8 +12,9 @@ final readonly class WrittenPart
     /**
      * @param  list<array{string, string}>  $losses code and sentence
      * @param  list<list<array{Rule, string}>>  $matches  when each rule is the one that matched: chains of tests, the first that holds decides; '' for what none catches
+     * @param  array<string, string>  $gaps  what stands in each gap of the text, where the part has gaps
      */
-    public function __construct(public string $declaration, public string $interaction, public string $processing, public array $losses = [], public array $matches = [])
+    public function __construct(public string $declaration, public string $interaction, public string $processing, public array $losses = [], public array $matches = [], public array $gaps = [])
     {
     }
 }

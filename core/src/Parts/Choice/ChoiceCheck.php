@@ -8,6 +8,7 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Finding;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Part;
+use WideQuarry\Question\Rule;
 use WideQuarry\Question\Unready;
 use WideQuarry\Scoring\Scheme;
 
@@ -19,12 +20,16 @@ final class ChoiceCheck
     {
         $at = "$part->path/settings/options";
         $findings = [];
-        if (count($settings->options) < 2) {
+        $named = array_map(fn (Rule $rule): string => is_string($rule->on) ? $rule->on : '', $part->key->rules);
+        if (count(array_filter($settings->options, fn (array $option): bool => $option['html'] !== '' || in_array($option['id'], $named, true))) < 2) {
             $findings[] = Finding::blocking('choice.too_few_options', $at, 'A choice needs at least two options.');
         }
         $words = [];
         foreach ($settings->options as $i => $option) {
             $text = RichText::read($option['html'])->html();
+            if ($text === '' && ! in_array($option['id'], $named, true)) {
+                continue; // a row left empty is dropped when it is stored
+            }
             if ($text === '') {
                 $findings[] = Finding::blocking('choice.empty_option', "$at/$i/html", 'This option is empty. Write it or take it away.');
             } elseif (isset($words[$text])) {

@@ -9,6 +9,7 @@ use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Interchange\Qti30\Marking;
+use WideQuarry\Interchange\Qti30\Scored;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Interchange\Qti30\Xml;
@@ -23,6 +24,11 @@ final class ChoiceMapping implements KindMapping
     public function kind(): string
     {
         return 'choice';
+    }
+
+    public function on(string $value): string
+    {
+        return $value;
     }
 
     public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
@@ -70,27 +76,12 @@ final class ChoiceMapping implements KindMapping
         $chosen = fn (Rule $rule): string => $single ? "<qti-match><qti-variable identifier=\"$response\"/>".$this->value($rule).'</qti-match>' : '<qti-member>'.$this->value($rule)."<qti-variable identifier=\"$response\"/></qti-member>";
         $matches = array_map(fn (Rule $rule): array => [[$rule, $chosen($rule)]], $part->key->rules);
 
-        return new WrittenPart($declaration, $interaction, $this->processing($part, $response, $constant), $losses, $matches);
+        return new WrittenPart($declaration, $interaction, Scored::processing($part, "SCORE_$response", [$response], $constant), $losses, $matches);
     }
 
     private function value(Rule $rule): string
     {
         return '<qti-base-value base-type="identifier">'.Xml::escape($this->id($rule)).'</qti-base-value>';
-    }
-
-    private function processing(Part $part, string $response, string $constant): string
-    {
-        $outcome = "SCORE_$response";
-        if ($part->scheme === Scheme::Person) {
-            return '';
-        }
-        if ($part->scheme === Scheme::All) {
-            return "<qti-response-condition><qti-response-if><qti-match><qti-variable identifier=\"$response\"/><qti-correct identifier=\"$response\"/></qti-match><qti-set-outcome-value identifier=\"$outcome\"><qti-base-value base-type=\"float\">".Credit::float($part->points()).'</qti-base-value></qti-set-outcome-value></qti-response-if></qti-response-condition>';
-        }
-        $value = "<qti-map-response identifier=\"$response\"/>";
-        $value = $constant === '' ? $value : "<qti-sum>$value<qti-base-value base-type=\"float\">$constant</qti-base-value></qti-sum>";
-
-        return "<qti-response-condition><qti-response-if><qti-is-null><qti-variable identifier=\"$response\"/></qti-is-null><qti-set-outcome-value identifier=\"$outcome\"><qti-base-value base-type=\"float\">0</qti-base-value></qti-set-outcome-value></qti-response-if><qti-response-else><qti-set-outcome-value identifier=\"$outcome\">$value</qti-set-outcome-value></qti-response-else></qti-response-condition>";
     }
 
     /** @return array{string, string, list<array{string, string}>} the mapping, what is added to it, losses */

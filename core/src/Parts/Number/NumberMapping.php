@@ -24,6 +24,11 @@ final class NumberMapping implements KindMapping
         return 'number';
     }
 
+    public function on(string $value): ?string
+    {
+        return null;
+    }
+
     public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
     {
         return $interaction->localName === 'qti-text-entry-interaction' && in_array($declaration?->baseType, ['float', 'integer'], true) && $declaration->cardinality === 'single';

@@ -26,6 +26,11 @@ final class TextMapping implements KindMapping
         return 'text';
     }
 
+    public function on(string $value): ?string
+    {
+        return null;
+    }
+
     public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
     {
         return $interaction->localName === 'qti-text-entry-interaction' && ($declaration === null || ($declaration->baseType === 'string' && $declaration->cardinality === 'single'));

@@ -8,11 +8,13 @@ import type { EditorProps } from '../definePart'
 import { toHtml } from '../html'
 import { moved } from '../moved'
 import { PartCard } from '../PartCard'
+import { withKey, withRule } from '../ruleOn'
+import { withRows } from '../withRows'
 import { withRules } from '../withRules'
 import { ChoiceSettings } from './ChoiceSettings'
 import { signs } from './Learner'
 import { OptionRow } from './OptionRow'
-import { freshId, type Option, type Settings, withKey, withLines, withRule } from './optionKey'
+import { freshId, type Option, type Settings } from './optionKey'
 
 /** Options with what each earns and says. Enter goes to the next one, pasted lines become options. */
 export function Editor({ part, onChange, problem, media }: EditorProps) {
@@ -41,7 +43,14 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     else add()
   }
   const paste = (i: number) => (text: string) => {
-    optionLines(text).then((lines) => put({ options: withLines((now.current.part.settings?.options ?? []) as Option[], i, lines, toHtml) }))
+    optionLines(text).then((lines) =>
+      put({
+        options: withRows((now.current.part.settings?.options ?? []) as Option[], i, lines, toHtml, (rows) => ({
+          id: freshId(rows),
+          html: '',
+        })),
+      }),
+    )
     return true
   }
   const remove = (id: string, i: number) => {

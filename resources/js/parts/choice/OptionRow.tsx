@@ -72,7 +72,7 @@ export function OptionRow(props: Props) {
         <Credit value={rule?.credit ?? '0'} label={name} onChange={props.onCredit} />
       </td>
       <td className="px-2 py-1.5">
-        <FeedbackField value={rule?.feedback} label={`${texts.parts.feedback}: ${name}`} onChange={props.onFeedback} />
+        <FeedbackField withShow value={rule?.feedback} label={`${texts.parts.feedback}: ${name}`} onChange={props.onFeedback} />
       </td>
       <td className="whitespace-nowrap px-1 py-1.5 text-right">
         {props.shuffled ? (

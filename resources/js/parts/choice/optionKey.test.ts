@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { freshId, withKey, withLines, withRule } from './optionKey'
+import { withKey, withRule } from '../ruleOn'
+import { withRows } from '../withRows'
+import { freshId } from './optionKey'
 
 const rules = [
   { id: 'r1', on: 'a', credit: '1' },
@@ -32,10 +34,11 @@ describe('the key of a choice', () => {
 
 describe('pasted lines', () => {
   const html = (line: string) => `<p>${line}</p>`
+  const fresh = (rows: { id: string }[]) => ({ id: freshId(rows), html: '' })
   const empty = (...ids: string[]) => ids.map((id) => ({ id, html: '' }))
 
   it('fill empty options before new ones are made', () =>
-    expect(withLines(empty('a', 'b'), 0, ['x', 'y', 'z'], html)).toEqual([
+    expect(withRows(empty('a', 'b'), 0, ['x', 'y', 'z'], html, fresh)).toEqual([
       { id: 'a', html: '<p>x</p>' },
       { id: 'b', html: '<p>y</p>' },
       { id: 'c', html: '<p>z</p>' },
@@ -43,7 +46,7 @@ describe('pasted lines', () => {
 
   it('come after an option that has words, and overwrite none', () =>
     expect(
-      withLines(
+      withRows(
         [
           { id: 'a', html: '<p>kept</p>' },
           { id: 'b', html: '<p>too</p>' },
@@ -51,6 +54,7 @@ describe('pasted lines', () => {
         0,
         ['x', 'y'],
         html,
+        fresh,
       ).map((option) => option.html),
     ).toEqual(['<p>kept</p>', '<p>x</p>', '<p>y</p>', '<p>too</p>']))
 

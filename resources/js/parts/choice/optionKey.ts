@@ -1,5 +1,3 @@
-import type { Rule } from '@/api/question'
-
 export type Option = { id: string; html: string; fixed?: boolean }
 export type Settings = {
   options: Option[]
@@ -10,41 +8,10 @@ export type Settings = {
   shuffle: boolean
 }
 
-/** A rule without its credit: gone, unless it still says something. */
-const without = (rule: Rule<string>): Rule<string>[] => (rule.feedback ? [{ ...rule, credit: '0' }] : [])
-
 /** The first letter or numbered name that is free. */
 export function freshId(taken: { id: string }[], prefix = ''): string {
   for (let i = 0; ; i++) {
     const id = prefix === '' && i < 26 ? String.fromCharCode(97 + i) : `${prefix || 'o'}${i + 1}`
     if (!taken.some((one) => one.id === id)) return id
   }
-}
-
-/** The rules with what one option earns or says changed; a rule that does neither is left out. */
-export function withRule(rules: Rule<string>[], on: string, changed: Partial<Rule<string>>): Rule<string>[] {
-  const known = rules.find((rule) => rule.on === on)
-  const rule: Rule<string> = { id: freshId(rules, 'r'), on, credit: '0', ...known, ...changed }
-  const kept = rule.credit !== '0' || (rule.feedback !== undefined && rule.feedback !== '' && rule.feedback.html !== '') ? [rule] : []
-  return known ? rules.flatMap((one) => (one.on === on ? kept : [one])) : [...rules, ...kept]
-}
-
-/** The rules with an option marked as the key, or no longer; where one may be chosen, it is the only one. */
-export function withKey(rules: Rule<string>[], on: string, several: boolean): Rule<string>[] {
-  const isKey = rules.some((rule) => rule.on === on && rule.credit === '1')
-  if (several) return withRule(rules, on, { credit: isKey ? '0' : '1' })
-  const others = rules.flatMap((rule) => (rule.credit === '1' && rule.on !== on ? without(rule) : [rule]))
-  return withRule(others, on, { credit: '1' })
-}
-
-/** Lines as options from a place on: an empty option is filled before a new one is made. */
-export function withLines(options: Option[], at: number, lines: string[], toHtml: (line: string) => string): Option[] {
-  const next = [...options]
-  const from = next[at] && next[at].html !== '' ? at + 1 : at
-  lines.forEach((line, i) => {
-    const here = next[from + i]
-    if (here && here.html === '') next[from + i] = { ...here, html: toHtml(line) }
-    else next.splice(from + i, 0, { id: freshId(next), html: toHtml(line) })
-  })
-  return next
 }

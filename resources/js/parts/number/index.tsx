@@ -18,6 +18,10 @@ export const number = definePart({
     scoring: { scheme: 'weights' },
   }),
   Learner: (props) => <TypedLearner {...props} numeric />,
+  answer: (part) => {
+    const on = (part.key?.rules ?? []).find((rule) => rule.credit === '1')?.on as NumberOn | undefined
+    return typeof on?.value === 'string' ? on.value : ''
+  },
   said: (response) => String(response.text ?? ''),
   Key: ({ part }) => <RuleKey<NumberOn> part={part} words={sentence} />,
   Editor: lazyAgain(() => import('./Editor').then((module) => ({ default: module.Editor }))),

@@ -1,4 +1,4 @@
-import type { Part } from '@/api/question'
+import type { Part, Rule } from '@/api/question'
 import { lazyAgain } from '@/components/lazyAgain'
 import { texts } from '@/texts'
 import { definePart } from '../definePart'
@@ -31,6 +31,10 @@ export const text = definePart({
     scoring: { scheme: 'weights' },
   }),
   Learner: TypedLearner,
+  answer: (part) => {
+    const rule = (part.key?.rules as Rule<TypedOn>[] | undefined)?.find((one) => one.credit === '1')
+    return rule?.on.text?.[0] === undefined ? '' : written(rule.on.text[0])
+  },
   said: (response) => String(response.text ?? ''),
   Key: ({ part }) => <RuleKey<TypedOn> part={part} words={sentence} />,
   Editor: lazyAgain(() => import('./Editor').then((module) => ({ default: module.Editor }))),

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\SaveQuestion;
+use App\Http\OpenApi\Operation;
+use App\Models\Bank;
+use App\Models\Question as Stored;
+use App\Support\TryRequest;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use WideQuarry\Converting\AnswerTable;
+use WideQuarry\Converting\Conversions;
+use WideQuarry\Converting\JudgedList;
+use WideQuarry\Documents\Cells;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** Turns what is written into other kinds; nothing is stored but where a list is split. */
+final class ConvertController
+{
+    #[Operation('What a part can become: the question as it would be, and what could not be carried', body: ['question' => 'object', 'part' => 'string'])]
+    public function offers(Request $request, TryRequest $try, Conversions $conversions): JsonResponse
+    {
+        [$question, $fields] = $try->read($request, ['question', 'part']);
+        $id = $fields->id('part');
+        $kind = $question->part($id)->kindName ?? '';
+
+        return new JsonResponse(Json::encode(['offers' => array_map(function (string $to) use ($conversions, $question, $id): array {
+            $converted = $conversions->convert($question, $id, $to);
+
+            return ['to' => $to, 'question' => $converted->question, 'losses' => $converted->losses];
+        }, $conversions->offers($kind))]), json: true);
+    }
+
+    #[Operation('A run of true–false questions as one list of statements to judge; nothing is stored', body: ['questions' => 'string[]'])]
+    public function join(Request $request, Parts $kinds): JsonResponse
+    {
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['questions'])->need('questions');
+        $questions = [];
+        foreach ($fields->list('questions', 200) as $i => $id) {
+            $stored = Stored::query()->find(Fields::asUuid($id, "/questions/$i")) ?? abort(404);
+            Gate::authorize('view', $stored);
+            $questions[] = Question::read($stored->json(), $kinds);
+        }
+        $converted = JudgedList::join($questions, (string) Str::uuid7());
+
+        return new JsonResponse(Json::encode(['question' => $converted->question, 'losses' => $converted->losses]), json: true);
+    }
+
+    #[Operation('A list of statements as true–false questions; stored as drafts in a bank unless only asked for', body: ['question' => 'object', 'store' => 'boolean?'])]
+    public function split(Request $request, Bank $bank, TryRequest $try, SaveQuestion $save, Parts $kinds): JsonResponse
+    {
+        Gate::authorize('write', $bank);
+        [$question, $fields, $person] = $try->read($request, ['question', 'store']);
+        [$questions, $losses] = JudgedList::split($question, fn (): string => (string) Str::uuid7());
+        if ($fields->bool('store', false)) {
+            DB::transaction(function () use ($questions, $bank, $save, $kinds, $person): void {
+                foreach ($questions as $json) {
+                    $save->create(Question::read(Json::decode(Json::encode($json)), $kinds), $bank->id, $person, 'split off a list of statements');
+                }
+            });
+        }
+
+        return new JsonResponse(Json::encode(['questions' => array_map(fn (\stdClass $json): mixed => $json->id, $questions), 'losses' => $losses]), json: true);
+    }
+
+    #[Operation('Cells pasted from a spreadsheet, as rows', body: ['text' => 'string'])]
+    public function cells(Request $request): JsonResponse
+    {
+        return new JsonResponse(['rows' => Cells::read(Fields::of(Json::decode($request->getContent()), '', ['text'])->need('text')->string('text', '', 500_000))]);
+    }
+
+    #[Operation('A table some of whose cells are answers', body: ['rows' => 'object[]', 'answers' => 'object[]?', 'kind' => 'string?', 'points' => 'number?', 'header' => 'boolean?', 'side' => 'boolean?', 'taken' => 'string[]?'])]
+    public function table(Request $request): JsonResponse
+    {
+        [$html, $parts] = AnswerTable::read(Json::decode($request->getContent()));
+
+        return new JsonResponse(Json::encode(['html' => $html, 'parts' => $parts]), json: true);
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti30;
+
+use WideQuarry\Question\Part;
+use WideQuarry\Scoring\Scheme;
+
+/** The response processing of a part that is marked by its correct response or by a mapping. */
+final class Scored
+{
+    /**
+     * @param  string  $added  what is added to the mapping whenever something was answered; '' for nothing
+     * @param  list<string>  $responses  whose mappings are added up, or must all be correct
+     */
+    public static function processing(Part $part, string $outcome, array $responses, string $added = '', ?Scheme $scheme = null): string
+    {
+        $scheme ??= $part->scheme;
+        if ($scheme === Scheme::Person) {
+            return '';
+        }
+        $each = fn (string $xml): string => implode('', array_map(fn (string $response): string => sprintf($xml, $response), $responses));
+        $several = count($responses) > 1;
+        if ($scheme === Scheme::All) {
+            $matches = $each('<qti-match><qti-variable identifier="%1$s"/><qti-correct identifier="%1$s"/></qti-match>');
+
+            return '<qti-response-condition><qti-response-if>'.($several ? "<qti-and>$matches</qti-and>" : $matches)."<qti-set-outcome-value identifier=\"$outcome\"><qti-base-value base-type=\"float\">".Credit::float($part->points()).'</qti-base-value></qti-set-outcome-value></qti-response-if></qti-response-condition>';
+        }
+        $nulls = $each('<qti-is-null><qti-variable identifier="%1$s"/></qti-is-null>');
+        $value = $each('<qti-map-response identifier="%1$s"/>');
+        $value = $added !== '' ? "<qti-sum>$value<qti-base-value base-type=\"float\">$added</qti-base-value></qti-sum>" : ($several ? "<qti-sum>$value</qti-sum>" : $value);
+
+        return '<qti-response-condition><qti-response-if>'.($several ? "<qti-and>$nulls</qti-and>" : $nulls)."<qti-set-outcome-value identifier=\"$outcome\"><qti-base-value base-type=\"float\">0</qti-base-value></qti-set-outcome-value></qti-response-if><qti-response-else><qti-set-outcome-value identifier=\"$outcome\">$value</qti-set-outcome-value></qti-response-else></qti-response-condition>";
+    }
+}

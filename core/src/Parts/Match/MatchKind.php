@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Match;
+
+use WideQuarry\Parts\Item;
+use WideQuarry\Parts\PairCheck;
+use WideQuarry\Parts\PairOn;
+use WideQuarry\Parts\Pairs;
+use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\Shuffled;
+use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Key;
+use WideQuarry\Question\Part;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Circumstances;
+use WideQuarry\Scoring\PartOutcome;
+use WideQuarry\Scoring\Scheme;
+
+/** The learner joins left to right. Response: {"pairs": [["l1", "r2"]]}. */
+final class MatchKind implements PartKind
+{
+    public function name(): string
+    {
+        return 'match';
+    }
+
+    public function isInline(): bool
+    {
+        return false;
+    }
+
+    public function readSettings(mixed $json, string $path): MatchSettings
+    {
+        return MatchSettings::read($json, $path);
+    }
+
+    public function readOn(mixed $json, string $path): PairOn
+    {
+        return PairOn::read($json, $path);
+    }
+
+    public function schemes(): array
+    {
+        return Scheme::FOR_SEVERAL;
+    }
+
+    public function usualScheme(object $settings): Scheme
+    {
+        return Scheme::Each;
+    }
+
+    public function takesCost(): bool
+    {
+        return true;
+    }
+
+    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    {
+        $settings = self::settings($part);
+        $pairs = $response->pairs ?? null;
+        if (! is_array($pairs)) {
+            return PartOutcome::unreadable('response.shape', 'The response to a match is {"pairs": [[left id, right id]]}.');
+        }
+        $given = [];
+        $times = [[], []];
+        foreach ($pairs as $pair) {
+            if (! is_array($pair) || ! array_is_list($pair) || count($pair) !== 2 || ! is_string($pair[0]) || ! is_string($pair[1])) {
+                return PartOutcome::unreadable('response.shape', 'A pair is a list of two identifiers.');
+            }
+            $given[PairOn::key($pair[0], $pair[1])] = [$pair[0], $pair[1]];
+        }
+        foreach ($given as $pair) {
+            foreach ([$settings->left, $settings->right] as $side => $items) {
+                $item = Item::find($items, $pair[$side]);
+                if ($item === null) {
+                    return PartOutcome::unreadable('match.unknown', "There is nothing \"$pair[$side]\" to join.");
+                }
+                $times[$side]["=$item->id"] = ($times[$side]["=$item->id"] ?? 0) + 1;
+                if ($item->limit !== null && $times[$side]["=$item->id"] > $item->limit) {
+                    return PartOutcome::unreadable('match.too_often', "\"$item->id\" may be joined $item->limit times at most.");
+                }
+            }
+        }
+
+        return $given === [] ? PartOutcome::unanswered() : Pairs::each($part, array_values($given), count(Item::filled($settings->left)) * count(Item::filled($settings->right)));
+    }
+
+    public function present(Part $part, Circumstances $in, Seed $seed): array
+    {
+        $settings = self::settings($part);
+        [$left, $right] = [Item::filled($settings->left), Item::filled($settings->right)];
+        $pairs = PairCheck::right($part);
+        if ($settings->shuffle && $settings->by === 'grid') { // the heads of a table keep their order, its rows change theirs
+            $left = Shuffled::away($seed, $part->id, $left, self::byColumn($settings, $pairs), true);
+        } elseif ($settings->shuffle) {
+            $right = Shuffled::away($seed, $part->id, $right, self::inOrder($settings, $pairs));
+        }
+        $shown = fn (Item $item): array => [...$item->shown($in->roll->written), 'uses' => $item->limit];
+
+        return ['left' => array_map($shown, $left), 'right' => array_map($shown, $right), 'by' => $settings->by];
+    }
+
+    public function onPaper(Part $part, array $presented, Paper $paper): string
+    {
+        return (new MatchOnPaper)->part($presented, $paper);
+    }
+
+    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    {
+        return (new MatchOnPaper)->answers($part, $presented, $paper);
+    }
+
+    public function check(Part $part, Circumstances $in): array
+    {
+        return (new MatchCheck)->findings($part, self::settings($part));
+    }
+
+    public function texts(Part $part): array
+    {
+        return array_column([...self::settings($part)->left, ...self::settings($part)->right], 'html');
+    }
+
+    /**
+     * The right pairs in the order of the left side.
+     *
+     * @param  list<PairOn>  $right
+     * @return list<PairOn>
+     */
+    private static function inOrder(MatchSettings $settings, array $right): array
+    {
+        $at = array_flip(array_map(fn (Item $item): string => "=$item->id", $settings->left));
+        usort($right, fn (PairOn $a, PairOn $b): int => ($at["=$a->first"] ?? 0) <=> ($at["=$b->first"] ?? 0));
+
+        return $right;
+    }
+
+    /**
+     * The right pairs in the order of the right side.
+     *
+     * @param  list<PairOn>  $right
+     * @return list<PairOn>
+     */
+    private static function byColumn(MatchSettings $settings, array $right): array
+    {
+        $at = array_flip(array_map(fn (Item $item): string => "=$item->id", $settings->right));
+        usort($right, fn (PairOn $a, PairOn $b): int => ($at["=$a->second"] ?? 0) <=> ($at["=$b->second"] ?? 0));
+
+        return $right;
+    }
+
+    private static function settings(Part $part): MatchSettings
+    {
+        assert($part->settings instanceof MatchSettings);
+
+        return $part->settings;
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Match;
+
+use WideQuarry\Interchange\Qti30\Declaration;
+use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Interchange\Qti30\Marking;
+use WideQuarry\Interchange\Qti30\MatchXml;
+use WideQuarry\Interchange\Qti30\PairReader;
+use WideQuarry\Interchange\Qti30\PairWriter;
+use WideQuarry\Interchange\Qti30\WriteContext;
+use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Question\Part;
+
+/** qti-match-interaction; a table to tick is told by the standard's class for it. */
+final class MatchMapping implements KindMapping
+{
+    private const GRID = 'qti-match-tabular';
+
+    public function kind(): string
+    {
+        return 'match';
+    }
+
+    public function on(string $value): array
+    {
+        return (new PairReader)->on($value);
+    }
+
+    public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
+    {
+        return $interaction->localName === 'qti-match-interaction' && ($declaration === null || $declaration->baseType === 'directedPair');
+    }
+
+    public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): ?\stdClass
+    {
+        [$left, $right] = MatchXml::sets($interaction, 'uses', $content);
+        $by = in_array(self::GRID, explode(' ', $interaction->getAttribute('class')), true) ? 'grid' : ($interaction->getAttribute('data-by') === 'menus' ? 'menus' : 'lines');
+
+        return (new PairReader)->part('match', ['left' => $left, 'right' => $right, 'by' => $by, 'shuffle' => $interaction->getAttribute('shuffle') === 'true'], $declaration, $marking);
+    }
+
+    public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof MatchSettings);
+        $how = match ($settings->by) {
+            'grid' => ['class' => self::GRID],
+            'menus' => ['data-by' => 'menus'],
+            default => [],
+        };
+
+        return (new PairWriter($part, false, array_column($settings->left, 'id'), array_column($settings->right, 'id')))->write($response, MatchXml::write($response, $settings->left, $settings->right, $settings->shuffle, $how, $content));
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Menu;
+
+use WideQuarry\Finding;
+use WideQuarry\Json\Fields;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Item;
+use WideQuarry\Parts\PairCheck;
+use WideQuarry\Parts\PartKind;
+use WideQuarry\Printing\Answer;
+use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Key;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Rule;
+use WideQuarry\Question\Unready;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Circumstances;
+use WideQuarry\Scoring\PartOutcome;
+use WideQuarry\Scoring\Picks;
+use WideQuarry\Scoring\Scheme;
+
+/** The learner picks one option from a drop-down inside a sentence. Response: {"chosen": ["b"]}. */
+final class MenuKind implements PartKind
+{
+    public function name(): string
+    {
+        return 'menu';
+    }
+
+    public function isInline(): bool
+    {
+        return true;
+    }
+
+    public function readSettings(mixed $json, string $path): MenuSettings
+    {
+        return MenuSettings::read($json, $path);
+    }
+
+    public function readOn(mixed $json, string $path): string
+    {
+        return Fields::asId($json, $path);
+    }
+
+    public function schemes(): array
+    {
+        return Scheme::FOR_ONE;
+    }
+
+    public function usualScheme(object $settings): Scheme
+    {
+        return Scheme::Weights;
+    }
+
+    public function takesCost(): bool
+    {
+        return false;
+    }
+
+    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    {
+        $chosen = $response->chosen ?? null;
+        if (! is_array($chosen) || ! array_is_list($chosen) || count($chosen) > 1 || array_filter($chosen, is_string(...)) !== $chosen) {
+            return PartOutcome::unreadable('response.shape', 'The response to a drop-down is {"chosen": [option id]}.');
+        }
+        if ($chosen === []) {
+            return PartOutcome::unanswered();
+        }
+        $ids = array_column(self::settings($part)->options, 'id');
+        if (! in_array($chosen[0], $ids, true)) {
+            return PartOutcome::unreadable('menu.unknown_option', "There is no option \"$chosen[0]\".");
+        }
+
+        return $part->scheme === Scheme::Person ? PartOutcome::needsMarking() : Picks::score($part, $chosen, $ids, fn (Rule $rule): string => is_string($rule->on) ? $rule->on : '');
+    }
+
+    public function present(Part $part, Circumstances $in, Seed $seed): array
+    {
+        $settings = self::settings($part);
+        $options = Item::filled($settings->options);
+        $options = $settings->shuffle ? $seed->stream('shuffle', $part->id)->shuffled($options) : $options;
+
+        return ['options' => array_map(fn (Item $option): array => $option->shown($in->roll->written), $options)];
+    }
+
+    public function onPaper(Part $part, array $presented, Paper $paper): string
+    {
+        $options = array_map(fn (array $option): string => $paper->inline($option['body']), self::shown($presented));
+
+        return '<span class="pick">('.implode(' <span class="or">/</span> ', $options).')</span>';
+    }
+
+    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    {
+        $answers = [];
+        foreach (self::shown($presented) as $option) {
+            foreach ($part->key->rules as $rule) {
+                if ($rule->on === $option['id'] && $rule->credit()->isPositive()) {
+                    $answers[] = new Answer($paper->inline($option['body']), $rule->credit());
+                }
+            }
+        }
+        usort($answers, fn (Answer $a, Answer $b): int => $b->credit->compareTo($a->credit));
+
+        return $answers;
+    }
+
+    public function check(Part $part, Circumstances $in): array
+    {
+        $options = self::settings($part)->options;
+        $named = [];
+        $findings = [];
+        $best = Exact::zero();
+        foreach ($part->key->rules as $rule) {
+            $on = is_string($rule->on) ? $rule->on : '';
+            if (Item::find($options, $on) === null) {
+                $findings[] = Finding::blocking('key.unknown_option', "$rule->path/on", "The key names \"$on\", but there is no such option.");
+            } elseif (isset($named["=$on"])) {
+                $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", 'Two rules name this option; the first one counts.');
+            }
+            $named["=$on"] = true;
+            try {
+                $best = $rule->credit()->isGreaterThan($best) ? $rule->credit() : $best;
+            } catch (Unready) {
+                continue; // found by the check of every key
+            }
+        }
+        if (count(Item::filled($options)) < 2) {
+            $findings[] = Finding::blocking('menu.too_few_options', "$part->path/settings/options", 'A drop-down needs at least two options.');
+        }
+        if ($part->scheme !== Scheme::Person && ! $best->isPositive()) {
+            $findings[] = Finding::blocking('key.nothing_right', "$part->path/key/rules", 'No option is marked as right.');
+        } elseif ($part->scheme === Scheme::Weights && $best->isLessThan(1)) {
+            $findings[] = Finding::warning('key.full_credit_out_of_reach', "$part->path/key/rules", 'No answer earns all the points.', ['best' => Exact::text($best)]);
+        }
+
+        return [...PairCheck::items($options, 'option', $named), ...$findings];
+    }
+
+    public function texts(Part $part): array
+    {
+        return array_column(self::settings($part)->options, 'html');
+    }
+
+    /**
+     * @param  array<mixed>  $presented
+     * @return list<array{id: string, body: list<string|array<int, mixed>>}>
+     */
+    private static function shown(array $presented): array
+    {
+        return is_array($presented['options'] ?? null) ? $presented['options'] : []; // @phpstan-ignore return.type
+    }
+
+    private static function settings(Part $part): MenuSettings
+    {
+        assert($part->settings instanceof MenuSettings);
+
+        return $part->settings;
+    }
+}

@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts;
+
+use Brick\Math\BigRational;
+use WideQuarry\Content\RichText;
+use WideQuarry\Finding;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Rule;
+use WideQuarry\Question\Unready;
+use WideQuarry\Scoring\Scheme;
+
+/** What an author should mend where two lists are brought together. */
+final class PairCheck
+{
+    /**
+     * Rows that are empty though the key names them, and rows that say the same.
+     *
+     * @param  list<Item>  $items
+     * @param  string  $called  such as "tile"
+     * @param  array<string, bool>  $named  identifiers the key names, each behind "="
+     * @return list<Finding>
+     */
+    public static function items(array $items, string $called, array $named): array
+    {
+        $findings = [];
+        $seen = [];
+        foreach ($items as $item) {
+            $text = RichText::read($item->html)->html();
+            if ($text === '') {
+                if (isset($named["=$item->id"])) {
+                    $findings[] = Finding::blocking("$called.empty", "$item->path/html", "This $called is empty. Write it or take it away.");
+                }
+            } elseif (isset($seen[$text])) {
+                $findings[] = Finding::blocking("$called.equal", "$item->path/html", "This $called is the same as another one.", ['same_as' => $seen[$text]]);
+            } else {
+                $seen[$text] = $item->id;
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * Rules that name what is not there, or the same pair twice; and a key that gives nothing, or never all.
+     *
+     * @param  list<string>  $firsts
+     * @param  list<string>  $seconds
+     * @param  array{string, string}  $called  such as ["gap", "tile"]
+     * @return list<Finding>
+     */
+    public static function key(Part $part, array $firsts, array $seconds, array $called): array
+    {
+        $findings = [];
+        $seen = [];
+        $credits = [];
+        $known = [array_fill_keys(array_map(fn (string $id): string => "=$id", $firsts), true), array_fill_keys(array_map(fn (string $id): string => "=$id", $seconds), true)];
+        foreach ($part->key->rules as $rule) {
+            $on = $rule->on;
+            assert($on instanceof PairOn);
+            foreach ([$on->first, $on->second] as $side => $id) {
+                if (! isset($known[$side]["=$id"])) {
+                    $findings[] = Finding::blocking('key.unknown', "$rule->path/on", "The key names a $called[$side] \"$id\" that is not there.", ['gone' => $id]);
+                }
+            }
+            $pair = PairOn::key($on->first, $on->second);
+            if (isset($seen[$pair])) {
+                $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", 'Two rules name this pair; the first one counts.');
+            }
+            $seen[$pair] = true;
+            $credits["=$on->first"][] = self::credit($rule);
+        }
+        if ($part->scheme !== Scheme::Person && array_filter($credits, fn (array $of): bool => array_filter($of, fn (BigRational $credit): bool => $credit->isPositive()) !== []) === []) {
+            return [...$findings, Finding::blocking('key.nothing_right', "$part->path/key/rules", 'Nothing is marked as right.')];
+        }
+
+        return $findings;
+    }
+
+    /**
+     * Under `weights`, what the best answer can earn at most.
+     *
+     * @param  list<BigRational>  $best  the most that each first thing can add
+     * @return list<Finding>
+     */
+    public static function reach(Part $part, array $best): array
+    {
+        $sum = array_reduce($best, fn (BigRational $sum, BigRational $credit): BigRational => $sum->plus($credit), Exact::zero());
+        if ($part->scheme !== Scheme::Weights || ! $sum->isPositive() || $sum->isEqualTo(1)) {
+            return [];
+        }
+        $percent = Exact::number(Exact::toPlaces($sum->multipliedBy(100), 1)->toBigRational());
+        $words = $sum->isLessThan(1) ? "The best answer earns $percent% of the points, so nobody can have them all." : "The credits of the best answer add up to $percent%; what is above 100% is cut off.";
+
+        return [Finding::warning($sum->isLessThan(1) ? 'key.full_credit_out_of_reach' : 'key.more_than_full', "$part->path/key/rules", $words, ['best' => Exact::text($sum)])];
+    }
+
+    /**
+     * The credits of the right pairs of each first thing, the highest first.
+     *
+     * @return array<string, list<BigRational>> first thing behind "=" → credits
+     */
+    public static function credits(Part $part): array
+    {
+        $credits = [];
+        foreach ($part->key->rules as $rule) {
+            $credit = self::credit($rule);
+            if ($rule->on instanceof PairOn && $credit->isPositive()) {
+                $credits['='.$rule->on->first][] = $credit;
+            }
+        }
+        foreach ($credits as &$of) {
+            usort($of, fn (BigRational $a, BigRational $b): int => $b->compareTo($a));
+        }
+
+        return $credits;
+    }
+
+    /** @return list<PairOn> the pairs that earn something, each once, in the order of the key */
+    public static function right(Part $part): array
+    {
+        $right = [];
+        foreach ($part->key->rules as $rule) {
+            if ($rule->on instanceof PairOn && self::credit($rule)->isPositive()) {
+                $right[PairOn::key($rule->on->first, $rule->on->second)] ??= $rule->on;
+            }
+        }
+
+        return array_values($right);
+    }
+
+    /** @return array<string, bool> what the key names, behind "=" */
+    public static function named(Part $part): array
+    {
+        $named = [];
+        foreach ($part->key->rules as $rule) {
+            if ($rule->on instanceof PairOn) {
+                $named += ['='.$rule->on->first => true, '='.$rule->on->second => true];
+            }
+        }
+
+        return $named;
+    }
+
+    /** How an item is called in a sentence: its words, if they are few. */
+    public static function words(Item $item): string
+    {
+        $words = RichText::read($item->html)->plain();
+
+        return '“'.(mb_strlen($words) > 40 ? mb_substr($words, 0, 39).'…' : ($words === '' ? $item->id : $words)).'”';
+    }
+
+    private static function credit(Rule $rule): BigRational
+    {
+        try {
+            return $rule->credit();
+        } catch (Unready) {
+            return Exact::zero(); // found by the check of every key
+        }
+    }
+}

@@ -1,0 +1,123 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Tiles;
+
+use WideQuarry\Parts\Item;
+use WideQuarry\Parts\PairCheck;
+use WideQuarry\Parts\PairOn;
+use WideQuarry\Parts\Pairs;
+use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\Shuffled;
+use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Key;
+use WideQuarry\Question\Part;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Circumstances;
+use WideQuarry\Scoring\PartOutcome;
+use WideQuarry\Scoring\Scheme;
+
+/** The learner puts tiles into gaps of the text. Response: {"gaps": {"g1": "t3"}}. */
+final class TilesKind implements PartKind
+{
+    public function name(): string
+    {
+        return 'tiles';
+    }
+
+    public function isInline(): bool
+    {
+        return false;
+    }
+
+    public function readSettings(mixed $json, string $path): TilesSettings
+    {
+        return TilesSettings::read($json, $path);
+    }
+
+    public function readOn(mixed $json, string $path): PairOn
+    {
+        return PairOn::read($json, $path);
+    }
+
+    public function schemes(): array
+    {
+        return Scheme::FOR_SEVERAL;
+    }
+
+    public function usualScheme(object $settings): Scheme
+    {
+        return Scheme::Each;
+    }
+
+    public function takesCost(): bool
+    {
+        return true;
+    }
+
+    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    {
+        $filled = $response->gaps ?? null;
+        if (! $filled instanceof \stdClass) {
+            return PartOutcome::unreadable('response.shape', 'The response to tiles is {"gaps": {gap id: tile id}}.');
+        }
+        $tiles = self::settings($part)->tiles;
+        $gaps = $in->gaps->of($part->id);
+        $given = [];
+        $times = [];
+        foreach (get_object_vars($filled) as $gap => $id) {
+            $gap = (string) $gap;
+            if (! in_array($gap, $gaps, true)) {
+                return PartOutcome::unreadable('tiles.unknown_gap', "There is no gap \"$gap\".");
+            }
+            $tile = is_string($id) ? Item::find($tiles, $id) : null;
+            if ($tile === null) {
+                return PartOutcome::unreadable('tiles.unknown_tile', is_string($id) ? "There is no tile \"$id\"." : 'A gap holds the identifier of a tile.');
+            }
+            $times["=$tile->id"] = ($times["=$tile->id"] ?? 0) + 1;
+            if ($tile->limit !== null && $times["=$tile->id"] > $tile->limit) {
+                return PartOutcome::unreadable('tiles.used_up', "The tile \"$tile->id\" may be used $tile->limit times at most.");
+            }
+            $given[] = [$gap, $tile->id];
+        }
+
+        return $given === [] ? PartOutcome::unanswered() : Pairs::byFirst($part, $given, $gaps);
+    }
+
+    public function present(Part $part, Circumstances $in, Seed $seed): array
+    {
+        $settings = self::settings($part);
+        $tiles = Item::filled($settings->tiles);
+        $tiles = $settings->shuffle ? Shuffled::away($seed, $part->id, $tiles, PairCheck::right($part)) : $tiles;
+
+        return ['tiles' => array_map(fn (Item $tile): array => [...$tile->shown($in->roll->written), 'uses' => $tile->limit], $tiles), 'gaps' => $in->gaps->of($part->id)];
+    }
+
+    public function onPaper(Part $part, array $presented, Paper $paper): string
+    {
+        return (new TilesOnPaper)->part($presented, $paper);
+    }
+
+    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    {
+        return (new TilesOnPaper)->answers($part, $presented, $paper);
+    }
+
+    public function check(Part $part, Circumstances $in): array
+    {
+        return (new TilesCheck)->findings($part, self::settings($part)->tiles, $in->gaps->of($part->id));
+    }
+
+    public function texts(Part $part): array
+    {
+        return array_column(self::settings($part)->tiles, 'html');
+    }
+
+    private static function settings(Part $part): TilesSettings
+    {
+        assert($part->settings instanceof TilesSettings);
+
+        return $part->settings;
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Question;
+
+/** Rows that an author left empty: an option, a tile, a pair, an item without words that no rule needs. */
+final class EmptyRows
+{
+    private const LISTS = ['options', 'tiles', 'left', 'right', 'items', 'groups'];
+
+    /** Takes them out of a well-formed question. */
+    public static function drop(\stdClass $question): void
+    {
+        foreach (is_array($question->parts ?? null) ? $question->parts : [] as $part) {
+            if ($part instanceof \stdClass && ($part->settings ?? null) instanceof \stdClass) {
+                self::ofPart($part, $part->settings);
+            }
+        }
+    }
+
+    private static function ofPart(\stdClass $part, \stdClass $settings): void
+    {
+        $empty = [];
+        foreach (self::LISTS as $list) {
+            foreach (is_array($settings->{$list} ?? null) ? $settings->{$list} : [] as $item) {
+                if ($item instanceof \stdClass && is_string($item->id ?? null) && is_string($item->html ?? null) && trim($item->html) === '') {
+                    $empty["=$item->id"] = true;
+                }
+            }
+        }
+        $key = ($part->key ?? null) instanceof \stdClass ? $part->key : new \stdClass;
+        $rules = is_array($key->rules ?? null) ? $key->rules : [];
+        if ($empty === []) {
+            return;
+        }
+        $kept = array_values(array_filter($rules, fn (mixed $rule): bool => self::named($rule) === [] || array_diff(self::named($rule), array_keys($empty)) !== [] || count(self::named($rule)) === 1));
+        foreach (array_merge([], ...array_map(self::named(...), $kept)) as $named) {
+            unset($empty[$named]);
+        }
+        if (count($kept) < count($rules)) {
+            $key->rules = $kept;
+        }
+        foreach (self::LISTS as $list) {
+            if (is_array($settings->{$list} ?? null)) {
+                $settings->{$list} = array_values(array_filter($settings->{$list}, fn (mixed $item): bool => ! ($item instanceof \stdClass && is_string($item->id ?? null) && isset($empty["=$item->id"]))));
+            }
+        }
+    }
+
+    /** @return list<string> the identifiers a rule is about, each behind "=" */
+    private static function named(mixed $rule): array
+    {
+        $on = $rule instanceof \stdClass ? $rule->on ?? null : null;
+
+        return array_map(fn (string $id): string => "=$id", is_string($on) ? [$on] : (is_array($on) ? array_values(array_filter($on, is_string(...))) : []));
+    }
+}

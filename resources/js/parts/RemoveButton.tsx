@@ -1,0 +1,17 @@
+import { Trash2 } from 'lucide-react'
+import { texts } from '@/texts'
+
+/** Takes a row away; its name says which. */
+export function RemoveButton({ name, onClick }: { name: string; onClick: () => void }) {
+  return (
+    <button
+      type="button"
+      aria-label={texts.parts.remove(name)}
+      title={texts.parts.remove(name)}
+      className="min-h-7 min-w-7 flex-none rounded-ui text-quiet hover:bg-well hover:text-problem"
+      onClick={onClick}
+    >
+      <Trash2 size={14} aria-hidden="true" className="inline" />
+    </button>
+  )
+}

@@ -1,0 +1,1 @@
+export const words = { name: 'choice', start: 'choose', hint: 'one or several options' }

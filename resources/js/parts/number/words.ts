@@ -1,0 +1,1 @@
+export const words = { name: 'number', start: 'type a number', hint: 'with a tolerance' }

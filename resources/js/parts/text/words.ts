@@ -1,0 +1,1 @@
+export const words = { name: 'typed', start: 'type a word or phrase', hint: 'with accepted spellings' }

@@ -1,0 +1,97 @@
+import { useRef } from 'react'
+import { Button } from '@/components/Button'
+import { texts } from '@/texts'
+import { afterRemoving } from '../afterRemoving'
+import type { EditorProps } from '../definePart'
+import { freshId } from '../fresh'
+import { toHtml } from '../html'
+import { moved } from '../moved'
+import { PartCard, useCardPlace } from '../PartCard'
+import { type PairRule, type Row, without } from '../pairKey'
+import { SchemeSettings } from '../SchemeSettings'
+import { usePart } from '../useRows'
+import { withRows } from '../withRows'
+import { withRules } from '../withRules'
+import { TileRow } from './TileRow'
+import { words } from './words'
+
+export type Tile = Row & { uses?: number | null }
+
+/** The tiles with the gaps each is right in; those that are right in none are too many, on purpose. */
+export function Editor({ part, onChange, problem, media }: EditorProps) {
+  const tiles = (part.settings?.tiles ?? []) as Tile[]
+  const rules = (part.key?.rules ?? []) as PairRule[]
+  const gaps = useCardPlace()?.gaps ?? []
+  const edit = usePart(part, onChange)
+  const list = useRef<HTMLUListElement>(null)
+  const shuffle = part.settings?.shuffle !== false
+  const tile = (rows: Tile[]): Tile => ({ id: freshId(rows, 't'), html: '', uses: 1 })
+  const set = (id: string, changed: Partial<Tile>, place = '') =>
+    edit.put({ tiles: tiles.map((one) => (one.id === id ? { ...one, ...changed } : one)) }, {}, place)
+  const add = () => {
+    const fresh = tile(tiles)
+    edit.focus(fresh.id)
+    edit.put({ tiles: [...tiles, fresh] })
+  }
+  return (
+    <PartCard
+      part={part}
+      onChange={onChange}
+      title={words.puts}
+      summary={shuffle ? texts.parts.shuffled : ''}
+      problem={
+        problem('/key/rules') ??
+        (tiles.length === 0 ? problem('/settings/tiles') : undefined) ??
+        (gaps.length === 0 ? words.noGaps : undefined)
+      }
+      settings={
+        <>
+          <SchemeSettings part={part} onChange={onChange} />
+          <label className="flex items-center gap-2">
+            <input type="checkbox" checked={shuffle} onChange={(event) => edit.put({ shuffle: event.target.checked })} />
+            {texts.parts.shuffleOrder}
+          </label>
+        </>
+      }
+    >
+      <ul ref={list}>
+        {tiles.map((one, i) => (
+          <TileRow
+            key={one.id}
+            tile={one}
+            n={i + 1}
+            gaps={gaps}
+            rules={rules}
+            weighed={part.scoring?.scheme === 'weights'}
+            autoFocus={edit.focused === one.id}
+            wrong={problem(`/settings/tiles/${i}`)}
+            media={media}
+            onText={(html) => set(one.id, { html }, one.id)}
+            onUses={(uses) => set(one.id, { uses })}
+            onRules={(next, place) => onChange(withRules(part, next), place)}
+            onNext={() => {
+              const after = list.current?.querySelectorAll<HTMLElement>('[data-row] [role=textbox]')[i + 1]
+              if (after) after.focus()
+              else add()
+            }}
+            onMove={(by) => edit.put({ tiles: moved(tiles, i, i + by) })}
+            onPasteLines={(text) =>
+              edit.lines(text, (lines) =>
+                edit.put({ tiles: withRows((edit.current().settings?.tiles ?? []) as Tile[], i, lines, toHtml, tile) }),
+              )
+            }
+            onRemove={() => {
+              edit.put({ tiles: tiles.filter((other) => other.id !== one.id) }, { key: { ...part.key, rules: without(rules, one.id) } })
+              afterRemoving(list.current, 'li', i)
+            }}
+          />
+        ))}
+      </ul>
+      <footer className="px-1 py-1">
+        <Button look="quiet" onClick={add}>
+          {words.add}
+        </Button>
+      </footer>
+    </PartCard>
+  )
+}

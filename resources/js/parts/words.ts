@@ -1,0 +1,16 @@
+import { words as choice } from './choice/words'
+import { words as match } from './match/words'
+import { words as menu } from './menu/words'
+import { words as number } from './number/words'
+import { words as text } from './text/words'
+import { words as tiles } from './tiles/words'
+
+/** What each kind is called, and how the learner's doing begins. One line for each kind. */
+const kinds: Record<string, { name: string; start: string; hint: string }> = { choice, text, number, menu, tiles, match }
+
+const each = (word: 'name' | 'start' | 'hint'): Record<string, string> =>
+  Object.fromEntries(Object.entries(kinds).map(([kind, words]) => [kind, words[word]]))
+
+export const kindNames = each('name')
+export const kindStarts = each('start')
+export const kindHints = each('hint')

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts;
 
 use WideQuarry\Parts\Choice\ChoiceKind;
+use WideQuarry\Parts\Group\GroupKind;
 use WideQuarry\Parts\Match\MatchKind;
 use WideQuarry\Parts\Menu\MenuKind;
 use WideQuarry\Parts\Number\NumberKind;
@@ -31,6 +32,7 @@ final readonly class Parts
             new MenuKind,
             new TilesKind,
             new MatchKind,
+            new GroupKind,
         );
     }
 

@@ -1,4 +1,5 @@
 import { words as choice } from './choice/words'
+import { words as group } from './group/words'
 import { words as match } from './match/words'
 import { words as menu } from './menu/words'
 import { words as number } from './number/words'
@@ -6,7 +7,7 @@ import { words as text } from './text/words'
 import { words as tiles } from './tiles/words'
 
 /** What each kind is called, and how the learner's doing begins. One line for each kind. */
-const kinds: Record<string, { name: string; start: string; hint: string }> = { choice, text, number, menu, tiles, match }
+const kinds: Record<string, { name: string; start: string; hint: string }> = { choice, text, number, menu, tiles, match, group }
 
 const each = (word: 'name' | 'start' | 'hint'): Record<string, string> =>
   Object.fromEntries(Object.entries(kinds).map(([kind, words]) => [kind, words[word]]))

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Parts\Choice\ChoiceMapping;
+use WideQuarry\Parts\Group\GroupMapping;
 use WideQuarry\Parts\Match\MatchMapping;
 use WideQuarry\Parts\Menu\MenuMapping;
 use WideQuarry\Parts\Number\NumberMapping;
@@ -23,6 +24,7 @@ final class Mappings
             new TextMapping,
             new MenuMapping,
             new TilesMapping,
+            new GroupMapping,
             new MatchMapping,
         ];
     }

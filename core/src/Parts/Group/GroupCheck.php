@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Group;
+
+use WideQuarry\Finding;
+use WideQuarry\Parts\Capacity;
+use WideQuarry\Parts\Item;
+use WideQuarry\Parts\PairCheck;
+use WideQuarry\Question\Part;
+
+/** What an author should mend in groups and what is sorted into them. */
+final class GroupCheck
+{
+    /** @return list<Finding> */
+    public function findings(Part $part, GroupSettings $settings): array
+    {
+        $named = PairCheck::named($part);
+        $findings = [
+            ...PairCheck::items($settings->items, 'item', $named), ...PairCheck::items($settings->groups, 'group', $named),
+            ...PairCheck::key($part, array_column($settings->items, 'id'), array_column($settings->groups, 'id'), ['item', 'group']),
+        ];
+        if (Item::filled($settings->items) === []) {
+            $findings[] = Finding::blocking('group.no_items', "$part->path/settings/items", 'There is nothing to sort yet.');
+        }
+        if (count(Item::filled($settings->groups)) < 2) {
+            $findings[] = Finding::blocking('group.too_few_groups', "$part->path/settings/groups", 'Sorting needs at least two groups.');
+        }
+
+        return [
+            ...$findings,
+            ...PairCheck::reach($part, array_map(fn (array $of) => $of[0], array_values(PairCheck::credits($part)))),
+            ...Capacity::findings(
+                'group.too_small', "$part->path/key/rules", PairCheck::right($part), $settings->groups,
+                fn (Item $group, int $needed): string => PairCheck::words($group)." holds $group->limit, but $needed items belong in it.",
+                'Not every item can lie in a right group at once: some group holds too few.',
+            ),
+        ];
+    }
+}

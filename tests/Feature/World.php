@@ -164,6 +164,24 @@ final class World
         return $json->id;
     }
 
+    /** A question of the bank with a statement that is true or not. */
+    public function trueFalse(bool $true): string
+    {
+        $part = (object) ['id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => (object) ['options' => [(object) ['id' => 'a', 'html' => '<p>true</p>'], (object) ['id' => 'b', 'html' => '<p>false</p>']], 'max' => 1], 'key' => (object) ['rules' => [(object) ['id' => 'r1', 'on' => $true ? 'a' : 'b', 'credit' => '1']]]];
+
+        return $this->add($true ? 'Slate splits' : 'Granite splits', '<p>'.($true ? 'Slate splits.' : 'Granite splits.').'</p><div data-part="p1"></div>', ['parts' => [$part]]);
+    }
+
+    /** A list of statements to judge. */
+    public static function statements(): \stdClass
+    {
+        $json = self::json((string) Str::uuid7());
+        $json->body = '<p>Which are true?</p><div data-part="p1"></div>';
+        $json->parts = [(object) ['id' => 'p1', 'kind' => 'choice', 'points' => 2, 'settings' => (object) ['options' => [(object) ['id' => 'a', 'html' => '<p>Slate splits.</p>'], (object) ['id' => 'b', 'html' => '<p>Granite splits.</p>']], 'max' => null], 'key' => (object) ['rules' => [(object) ['id' => 'r1', 'on' => 'a', 'credit' => '1']]], 'scoring' => (object) ['scheme' => 'judge']]];
+
+        return $json;
+    }
+
     public static function json(?string $id = null): \stdClass
     {
         $json = Json::decode((string) file_get_contents(base_path('core/schema/examples/choice.json')))->valid;

@@ -21,7 +21,7 @@ final class Questions
      */
     public static function of(array $parts, array $more = []): Question
     {
-        $anchors = implode('', array_map(fn (array $part): string => $part['kind'] === 'choice' ? "<div data-part=\"$part[id]\"></div>" : "<p><span data-part=\"$part[id]\"></span></p>", $parts));
+        $anchors = implode('', array_map(fn (array $part): string => in_array($part['kind'], ['choice', 'tiles', 'match', 'group'], true) ? "<div data-part=\"$part[id]\"></div>" : "<p><span data-part=\"$part[id]\"></span></p>", $parts));
 
         return self::read(['format' => 'wide-quarry/question', 'version' => 1, 'id' => '0192f0c4-0000-7000-8000-000000000001', 'title' => 'T', 'language' => 'en-GB', 'body' => "<p>Q</p>$anchors", 'parts' => $parts, ...$more]);
     }

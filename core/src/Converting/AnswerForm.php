@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Converting;
+
+/** A kind of part that asks for one answer: how its answers are taken out of it, and made into it. */
+interface AnswerForm
+{
+    public function kind(): string;
+
+    /**
+     * The answers of a part, or of one gap of it; what they cannot carry is told to the draft.
+     *
+     * @return list<Accepted>
+     */
+    public function answers(Draft $draft, \stdClass $part, ?string $gap): array;
+
+    /**
+     * Puts a part (or a gap) that asks for these answers where the place stands.
+     *
+     * @param  list<Accepted>  $answers
+     * @param  \stdClass  $old  the part they were in
+     */
+    public function make(Draft $draft, string $place, array $answers, \stdClass $old, int|float $points): void;
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Converting;
+
+use WideQuarry\Numbers\Exact;
+
+/** A number that is typed. */
+final class NumberForm implements AnswerForm
+{
+    public function kind(): string
+    {
+        return 'number';
+    }
+
+    public function answers(Draft $draft, \stdClass $part, ?string $gap): array
+    {
+        $answers = [];
+        foreach (Json::rules($part) as $rule) {
+            $on = $rule->on ?? null;
+            $value = $on instanceof \stdClass ? $on->value ?? null : null;
+            if (Json::text($on, 'answer') !== 'value' || ! is_string($value)) {
+                $draft->lose('Answers that are ranges, sets, or worked out from values are lost.');
+
+                continue;
+            }
+            if (isset($on->tolerance)) {
+                $draft->lose('How near an answer has to be is lost: it has to be given as it stands.');
+            }
+            $answers[] = new Accepted(htmlspecialchars($value, ENT_NOQUOTES), Json::text($rule, 'credit', '0'), $rule->feedback ?? null);
+        }
+
+        return $answers;
+    }
+
+    public function make(Draft $draft, string $place, array $answers, \stdClass $old, int|float $points): void
+    {
+        $id = Places::of($place) ?? $draft->freshPart();
+        $rules = [];
+        foreach ($answers as $answer) {
+            $number = strtr($answer->words(), ['−' => '-']);
+            if (Exact::read($number) === null) {
+                $draft->lose("“{$answer->words()}” is no number, so it is lost.");
+            } elseif (! $answer->isSilent()) {
+                $rules[] = ['id' => 'r'.(count($rules) + 1), 'on' => (object) ['answer' => 'value', 'value' => $number], 'credit' => $answer->credit, 'feedback' => $answer->feedback];
+            }
+        }
+        Places::settle($draft, $place, $old, Json::part($id, 'number', $old, $points, ['width' => 10], $rules, ['scheme' => 'weights']), true);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Converting;
+
+/** Words that are typed. */
+final class TypedForm implements AnswerForm
+{
+    public function kind(): string
+    {
+        return 'text';
+    }
+
+    public function answers(Draft $draft, \stdClass $part, ?string $gap): array
+    {
+        $answers = [];
+        foreach (Json::rules($part) as $rule) {
+            $on = $rule->on ?? null;
+            $how = Json::text($on, 'answer');
+            $texts = $on instanceof \stdClass && is_array($on->text ?? null) ? $on->text : [];
+            $words = array_values(array_filter($texts, is_string(...)));
+            if (count($words) < count($texts)) {
+                $draft->lose('Answers that are worked out from values cannot be offered to pick from.');
+            }
+            if (! in_array($how, ['is', 'slips', 'holds', 'holds_any', 'holds_all'], true) || $words === []) {
+                $draft->lose($how === 'otherwise' ? 'What is said of any other answer is lost.' : 'Answers that are known by their shape are lost.');
+
+                continue;
+            }
+            if ($how !== 'is') {
+                $draft->lose('That an answer may hold more words, or have slips of spelling, is lost: it has to be picked as it stands.');
+            }
+            $more = $how === 'holds_all' ? 0 : count($words) - 1;
+            if ($more > 0) {
+                $draft->lose('Other wordings of “'.$words[0].'” are lost: '.implode(', ', array_slice($words, 1)).'.');
+            }
+            $answers[] = new Accepted(htmlspecialchars($how === 'holds_all' ? implode(' ', $words) : $words[0], ENT_NOQUOTES), Json::text($rule, 'credit', '0'), $rule->feedback ?? null);
+        }
+
+        return $answers;
+    }
+
+    public function make(Draft $draft, string $place, array $answers, \stdClass $old, int|float $points): void
+    {
+        $id = Places::of($place) ?? $draft->freshPart();
+        $silent = count(array_filter($answers, fn (Accepted $answer): bool => $answer->isSilent()));
+        if ($silent > 0) {
+            $draft->lose($silent === 1 ? 'One wrong answer to pick is lost: what is typed has none.' : "$silent wrong answers to pick are lost: what is typed has none.");
+        }
+        $longest = 0;
+        $rules = [];
+        foreach ($answers as $answer) {
+            $words = $answer->words();
+            if ($answer->isSilent() || $words === '') {
+                continue;
+            }
+            if (! str_contains(htmlspecialchars_decode($answer->html), $words)) {
+                $draft->lose("“{$words}” loses its form: what is typed has no pictures and no raised or lowered letters.");
+            }
+            $longest = max($longest, mb_strlen($words));
+            $rules[] = ['id' => 'r'.(count($rules) + 1), 'on' => (object) ['answer' => 'is', 'text' => [$words]], 'credit' => $answer->credit, 'feedback' => $answer->feedback];
+        }
+        Places::settle($draft, $place, $old, Json::part($id, 'text', $old, $points, ['width' => min(60, max(8, $longest + 4))], $rules, ['scheme' => 'weights']), true);
+    }
+}

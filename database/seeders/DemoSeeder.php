@@ -37,11 +37,13 @@ final class DemoSeeder extends Seeder
         'maps' => ['Maps, sections and field skills', 'Reading the ground from paper, and paper from the ground', ['Fieldwork week' => 'writer', 'Earth department' => 'reader'], ['orla' => 'keeper']],
         'water' => ['Water, weathering and landscapes', 'Rivers, ice, coasts and what weather does to rock', ['Earth department' => 'writer'], ['orla' => 'keeper', 'petra' => 'reader']],
         'field-maths' => ['Field maths', 'Density, gradients, scale, bearings, rates', ['Earth department' => 'writer', 'Fieldwork week' => 'reader'], ['orla' => 'keeper', 'tam' => 'keeper']],
+        'hazards' => ['Hazards and resources', 'Weather, soils, earthquakes, energy and materials: what the Earth does to us, and we to it', ['Earth department' => 'writer', 'Year 9' => 'reader'], ['orla' => 'keeper', 'wren' => 'writer']],
         'tams-drafts' => ['Tam’s drafts', 'Not ready to be seen', [], ['tam' => 'keeper']],
     ];
 
     /** bank → folder → topics whose questions lie in it */
     private const FOLDERS = [
+        'hazards' => ['Year 9 › Air and soil' => ['Weather and climate', 'Soils and cycles'], 'Year 9 › A restless Earth' => ['Volcanoes and earthquakes'], 'Year 9 › What we use' => ['Energy and materials']],
         'rocks' => ['Year 9 › Rock cycle' => ['Igneous rocks', 'Metamorphic rocks', 'Sedimentary rocks'], 'Year 9 › Minerals' => ['Minerals'], 'Year 10 › Deep time' => ['Deep time', 'Radiometric ages']],
         'maps' => ['Fieldwork week › Before we go' => ['Maps and sections'], 'Fieldwork week › Day 2' => ['Field skills']],
         'field-maths' => ['Measuring' => ['Density', 'Powers of ten'], 'Slopes and rates' => ['Gradient', 'Rates']],

@@ -50,7 +50,7 @@ function readItem(string $xml): Found
     }
 }
 
-$banks = ['rocks' => ['rocks'], 'maps' => ['maps'], 'water' => ['water'], 'field maths' => ['field-maths']];
+$banks = ['rocks' => ['rocks'], 'maps' => ['maps'], 'water' => ['water'], 'field maths' => ['field-maths'], 'hazards' => ['hazards']];
 
 it('gives the same questions after going out and in again, with specimens that still hold', function (string $bank): void {
     $content = demo($bank);
@@ -86,7 +86,7 @@ it('writes marking that an evaluator of the standard agrees with, and reads it b
                 $id = 'RESPONSE'.($i === 0 ? '' : $i + 1);
                 $given = $specimen->response->{$part->id} ?? null;
                 if ($given !== null) {
-                    $theirs[$id] = isset($given->chosen) ? $given->chosen : [$part->kindName === 'number' ? (string) numberTyped($given->text) : trim($given->text)];
+                    $theirs[$id] = inQti($part->kindName, $given);
                     $ours->{$id} = $given;
                 }
             }
@@ -101,6 +101,19 @@ it('writes marking that an evaluator of the standard agrees with, and reads it b
     }
     expect($judged)->toBeGreaterThan(4);
 })->with($banks);
+
+/** A response as a delivery system would hold it; @return list<string> */
+function inQti(string $kind, stdClass $given): array
+{
+    return match ($kind) {
+        'choice', 'menu' => $given->chosen,
+        'tiles' => array_map(fn (string $tile, string $gap): string => "$tile $gap", array_values((array) $given->gaps), array_keys((array) $given->gaps)),
+        'match' => array_map(fn (array $pair): string => implode(' ', $pair), $given->pairs),
+        'group' => array_merge(...array_map(fn (array $items, string $group): array => array_map(fn (string $item): string => "$item $group", $items), array_values((array) $given->groups), array_keys((array) $given->groups))),
+        'number' => [(string) numberTyped($given->text)],
+        default => [trim($given->text)],
+    };
+}
 
 /** What a delivery system would make of a typed number. */
 function numberTyped(string $typed): float
@@ -206,7 +219,7 @@ it('shows the same feedback there as here, and reads it back', function (string 
                 $id = 'RESPONSE'.($i === 0 ? '' : $i + 1);
                 $given = $specimen->response->{$part->id} ?? null;
                 if ($given !== null) {
-                    $theirs[$id] = isset($given->chosen) ? $given->chosen : [$part->kindName === 'number' ? (string) numberTyped($given->text) : trim($given->text)];
+                    $theirs[$id] = inQti($part->kindName, $given);
                     $again->{$id} = $given;
                 }
             }

@@ -84,7 +84,7 @@ it('finds what keeps a question from being complete', function (array $part, arr
     'no right option' => [Questions::choice(['a' => '0', 'b' => '']), [], 'key.nothing_right'],
     'one option' => [Questions::choice(['a' => '1']), [], 'choice.too_few_options'],
     'equal options' => [['id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => ['options' => [['id' => 'a', 'html' => '<p>x</p>'], ['id' => 'b', 'html' => '<p> x </p>']]], 'key' => ['rules' => [['id' => 'r', 'on' => 'a', 'credit' => '1']]]], [], 'choice.equal_options'],
-    'an empty option' => [['id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => ['options' => [['id' => 'a', 'html' => ''], ['id' => 'b', 'html' => 'x']]], 'key' => ['rules' => [['id' => 'r', 'on' => 'b', 'credit' => '1']]]], [], 'choice.empty_option'],
+    'an empty option' => [['id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => ['options' => [['id' => 'a', 'html' => ''], ['id' => 'b', 'html' => 'x']]], 'key' => ['rules' => [['id' => 'r', 'on' => 'a', 'credit' => '1']]]], [], 'choice.empty_option'],
     'a key to an option that is gone' => [Questions::choice(['a' => '1', 'b' => '']), ['parts' => [[...Questions::choice(['a' => '1', 'b' => '']), 'key' => ['rules' => [['id' => 'r', 'on' => 'z', 'credit' => '1']]]]]], 'key.unknown_option'],
     'unreadable credit' => [Questions::choice(['a' => 'half', 'b' => '1']), [], 'value.unreadable'],
     'an unreadable number' => [Questions::typed('number', [['answer' => 'value', 'value' => 'two']]), [], 'value.unreadable'],

@@ -331,10 +331,12 @@ test('a run of true–false questions as one list, and the list as questions aga
   await page.goto('/banks/tams-drafts?sort=-updated')
   await page
     .getByRole('option', { name: /Slate splits along/ })
+    .first()
     .locator('[data-tick]')
     .click()
   await page
     .getByRole('option', { name: /Granite is a sediment/ })
+    .first()
     .locator('[data-tick]')
     .click()
   await page.getByRole('button', { name: 'One true–false list' }).click()

@@ -64,7 +64,19 @@ await desk('field-maths', '"density of a hand sample"', 'desk-number', async () 
   await pane.getByRole('button', { name: 'Roll new values' }).click()
   await page.getByRole('button', { name: 'Settings' }).click()
 })
-await desk('field-maths', '"density of a hand sample"', 'desk-classify', () => page.getByRole('tab', { name: 'Classify' }).click())
+await desk('hazards', '"hard water from fellmoor"', 'desk-gaps', async () => {
+  await pane.getByRole('button', { name: 'carbon dioxide', exact: true }).click()
+  await pane.getByRole('button', { name: /^Gap 1:/ }).click()
+  await pane.getByRole('button', { name: 'oxygen', exact: true }).click()
+})
+await desk('hazards', '"three kinds of seismic wave"', 'desk-grid', async () => {
+  await pane.getByRole('radio', { name: 'arrives first – P wave' }).check()
+  await pane.getByRole('radio', { name: 'cannot pass through liquids – P wave' }).check()
+  await pane.getByRole('button', { name: 'Check' }).click()
+})
+await desk('hazards', '"layers of the earth"', 'desk-table', async () => {
+  await pane.getByRole('textbox').first().fill('silicates')
+})
 
 await page.goto('/transfers')
 await page.getByRole('link', { name: 'quarry-visit.zip' }).click()

@@ -107,10 +107,10 @@ final class AnswerTable
             $options = array_map(fn (int $i, string $word): \stdClass => (object) ['id' => 'o'.($i + 1), 'html' => htmlspecialchars($word, ENT_NOQUOTES)], array_keys($words), $words);
             $at = array_search($cell, $words, true);
 
-            return Json::part($id, 'menu', $old, $points, ['options' => $options, 'shuffle' => false], $at === false ? [] : [['id' => 'r1', 'on' => 'o'.($at + 1), 'credit' => '1']], ['scheme' => 'weights']);
+            return PartJson::part($id, 'menu', $old, $points, ['options' => $options, 'shuffle' => false], $at === false ? [] : [['id' => 'r1', 'on' => 'o'.($at + 1), 'credit' => '1']], ['scheme' => 'weights']);
         }
         $on = $kind === 'number' ? ['answer' => 'value', 'value' => strtr($cell, ['−' => '-'])] : ['answer' => 'is', 'text' => [$cell]];
 
-        return Json::part($id, $kind, $old, $points, ['width' => max(6, min(40, mb_strlen($cell) + 3))], $cell === '' ? [] : [['id' => 'r1', 'on' => (object) $on, 'credit' => '1']], ['scheme' => 'weights']);
+        return PartJson::part($id, $kind, $old, $points, ['width' => max(6, min(40, mb_strlen($cell) + 3))], $cell === '' ? [] : [['id' => 'r1', 'on' => (object) $on, 'credit' => '1']], ['scheme' => 'weights']);
     }
 }

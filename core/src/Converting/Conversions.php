@@ -53,7 +53,7 @@ final class Conversions
             $part->kindName === 'tiles' => $this->eachGap($draft, $json, $to),
             default => $this->forms[$to]->make($draft, Places::find($draft, $id), $this->forms[$part->kindName]->answers($draft, $json, null), $json, Exact::number($part->points())),
         };
-        if (isset(Json::settings($json)->normalise) && $to !== 'text') {
+        if (isset(PartJson::settings($json)->normalise) && $to !== 'text') {
             $draft->lose('What was said of capitals, spaces and accents is lost.');
         }
 
@@ -63,10 +63,10 @@ final class Conversions
     /** Every gap becomes a part of its own, with its share of the points; the tiles go. */
     private function eachGap(Draft $draft, \stdClass $part, string $to): void
     {
-        $id = Json::text($part, 'id');
+        $id = PartJson::text($part, 'id');
         $gaps = $draft->gaps($id);
         if ($gaps === []) {
-            $this->forms[$to]->make($draft, Draft::blockPlace($id), [], $part, Exact::number(Json::points($part)));
+            $this->forms[$to]->make($draft, Draft::blockPlace($id), [], $part, Exact::number(PartJson::points($part)));
 
             return;
         }
@@ -86,7 +86,7 @@ final class Conversions
 
     private function share(Draft $draft, \stdClass $part, int $gaps): int|float
     {
-        $points = Json::points($part);
+        $points = PartJson::points($part);
         $share = $points->dividedBy($gaps);
         $stored = Exact::toPlaces($share, 4)->toBigRational();
         if (! $stored->isEqualTo($share)) {

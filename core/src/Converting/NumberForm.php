@@ -17,10 +17,10 @@ final class NumberForm implements AnswerForm
     public function answers(Draft $draft, \stdClass $part, ?string $gap): array
     {
         $answers = [];
-        foreach (Json::rules($part) as $rule) {
+        foreach (PartJson::rules($part) as $rule) {
             $on = $rule->on ?? null;
             $value = $on instanceof \stdClass ? $on->value ?? null : null;
-            if (Json::text($on, 'answer') !== 'value' || ! is_string($value)) {
+            if (PartJson::text($on, 'answer') !== 'value' || ! is_string($value)) {
                 $draft->lose('Answers that are ranges, sets, or worked out from values are lost.');
 
                 continue;
@@ -28,7 +28,7 @@ final class NumberForm implements AnswerForm
             if (isset($on->tolerance)) {
                 $draft->lose('How near an answer has to be is lost: it has to be given as it stands.');
             }
-            $answers[] = new Accepted(htmlspecialchars($value, ENT_NOQUOTES), Json::text($rule, 'credit', '0'), $rule->feedback ?? null);
+            $answers[] = new Accepted(htmlspecialchars($value, ENT_NOQUOTES), PartJson::text($rule, 'credit', '0'), $rule->feedback ?? null);
         }
 
         return $answers;
@@ -46,6 +46,6 @@ final class NumberForm implements AnswerForm
                 $rules[] = ['id' => 'r'.(count($rules) + 1), 'on' => (object) ['answer' => 'value', 'value' => $number], 'credit' => $answer->credit, 'feedback' => $answer->feedback];
             }
         }
-        Places::settle($draft, $place, $old, Json::part($id, 'number', $old, $points, ['width' => 10], $rules, ['scheme' => 'weights']), true);
+        Places::settle($draft, $place, $old, PartJson::part($id, 'number', $old, $points, ['width' => 10], $rules, ['scheme' => 'weights']), true);
     }
 }

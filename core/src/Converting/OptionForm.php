@@ -19,17 +19,17 @@ final readonly class OptionForm implements AnswerForm
 
     public function answers(Draft $draft, \stdClass $part, ?string $gap): array
     {
-        $settings = Json::settings($part);
+        $settings = PartJson::settings($part);
         if ($this->kind === 'choice' && (property_exists($settings, 'max') ? $settings->max : 1) !== 1) {
             $draft->lose('Several options may be chosen here; afterwards only one can be.');
         }
-        $default = Json::text($part->key ?? null, 'default', '0');
+        $default = PartJson::text($part->key ?? null, 'default', '0');
         $rules = [];
-        foreach (Json::rules($part) as $rule) {
+        foreach (PartJson::rules($part) as $rule) {
             $rules['='.(is_string($rule->on ?? null) ? $rule->on : '')] ??= $rule;
         }
 
-        return array_map(fn (\stdClass $option): Accepted => new Accepted(Json::text($option, 'html'), Json::text($rules['='.Json::text($option, 'id')] ?? null, 'credit', $default), $rules['='.Json::text($option, 'id')]->feedback ?? null), Json::list($part->settings ?? null, 'options'));
+        return array_map(fn (\stdClass $option): Accepted => new Accepted(PartJson::text($option, 'html'), PartJson::text($rules['='.PartJson::text($option, 'id')] ?? null, 'credit', $default), $rules['='.PartJson::text($option, 'id')]->feedback ?? null), PartJson::list($part->settings ?? null, 'options'));
     }
 
     public function make(Draft $draft, string $place, array $answers, \stdClass $old, int|float $points): void
@@ -43,8 +43,8 @@ final readonly class OptionForm implements AnswerForm
                 $rules[] = ['id' => 'r'.(count($rules) + 1), 'on' => $option, 'credit' => $answer->credit, 'feedback' => $answer->feedback];
             }
         }
-        $shuffle = (Json::settings($old)->shuffle ?? true) === true;
+        $shuffle = (PartJson::settings($old)->shuffle ?? true) === true;
         $settings = $this->kind === 'choice' ? ['options' => $options, 'min' => 0, 'max' => 1, 'layout' => 'column', 'labels' => 'A', 'shuffle' => $shuffle] : ['options' => $options, 'shuffle' => $shuffle];
-        Places::settle($draft, $place, $old, Json::part($id, $this->kind, $old, $points, $settings, $rules, ['scheme' => 'weights']), $this->kind === 'menu');
+        Places::settle($draft, $place, $old, PartJson::part($id, $this->kind, $old, $points, $settings, $rules, ['scheme' => 'weights']), $this->kind === 'menu');
     }
 }

@@ -17,37 +17,37 @@ final class TileForm implements AnswerForm
     public function answers(Draft $draft, \stdClass $part, ?string $gap): array
     {
         $rules = [];
-        foreach (Json::rules($part) as $rule) {
+        foreach (PartJson::rules($part) as $rule) {
             if (is_array($rule->on ?? null) && ($rule->on[0] ?? null) === $gap && is_string($rule->on[1] ?? null)) {
                 $rules['='.$rule->on[1]] ??= $rule;
             }
         }
 
         return array_map(function (\stdClass $tile) use ($rules): Accepted {
-            $rule = $rules['='.Json::text($tile, 'id')] ?? null;
-            $right = $rule !== null && Exact::read(Json::text($rule, 'credit'))?->isPositive() === true;
+            $rule = $rules['='.PartJson::text($tile, 'id')] ?? null;
+            $right = $rule !== null && Exact::read(PartJson::text($rule, 'credit'))?->isPositive() === true;
 
-            return new Accepted(Json::text($tile, 'html'), $right ? '1' : '0', $rule->feedback ?? null);
-        }, Json::list($part->settings ?? null, 'tiles'));
+            return new Accepted(PartJson::text($tile, 'html'), $right ? '1' : '0', $rule->feedback ?? null);
+        }, PartJson::list($part->settings ?? null, 'tiles'));
     }
 
     public function make(Draft $draft, string $place, array $answers, \stdClass $old, int|float $points): void
     {
         $set = array_values(array_filter($draft->parts(), fn (\stdClass $part): bool => $part->kind === 'tiles' && $part !== $old))[0] ?? null;
         $isNew = $set === null;
-        $set ??= Json::part($draft->freshPart(), 'tiles', (object) ['label' => ''], 0, ['tiles' => [], 'shuffle' => true], [], ['scheme' => 'each', 'cost' => '1']);
-        $id = Json::text($set, 'id');
+        $set ??= PartJson::part($draft->freshPart(), 'tiles', (object) ['label' => ''], 0, ['tiles' => [], 'shuffle' => true], [], ['scheme' => 'each', 'cost' => '1']);
+        $id = PartJson::text($set, 'id');
         $gap = $draft->freshGap($id);
-        $tiles = Json::list($set->settings, 'tiles');
-        $rules = Json::rules($set);
+        $tiles = PartJson::list($set->settings, 'tiles');
+        $rules = PartJson::rules($set);
         foreach ($answers as $answer) {
             if ($answer->words() === '' && ! str_contains($answer->html, '<img')) {
                 continue;
             }
-            $known = array_values(array_filter($tiles, fn (\stdClass $tile): bool => mb_strtolower((new Accepted(Json::text($tile, 'html'), '0'))->words()) === mb_strtolower($answer->words())))[0] ?? null;
+            $known = array_values(array_filter($tiles, fn (\stdClass $tile): bool => mb_strtolower((new Accepted(PartJson::text($tile, 'html'), '0'))->words()) === mb_strtolower($answer->words())))[0] ?? null;
             $uses = $known !== null && property_exists($known, 'uses') ? $known->uses : 1;
             if ($known !== null && $answer->isRight() && is_int($uses)) {
-                $known->uses = max($uses, $this->needed($rules, Json::text($known, 'id')) + 1);
+                $known->uses = max($uses, $this->needed($rules, PartJson::text($known, 'id')) + 1);
             }
             if ($known === null) {
                 $known = (object) ['id' => self::fresh($tiles, 't'), 'html' => $answer->html, 'uses' => 1];
@@ -63,19 +63,19 @@ final class TileForm implements AnswerForm
         assert($set->settings instanceof \stdClass && $set->key instanceof \stdClass);
         $set->settings->tiles = $tiles;
         $set->key->rules = $rules;
-        $set->points = Exact::number(Json::points($set)->plus(Exact::read((string) $points) ?? Exact::zero()));
+        $set->points = Exact::number(PartJson::points($set)->plus(Exact::read((string) $points) ?? Exact::zero()));
         $draft->put($place, str_starts_with($place, '<div') ? '<p>'.Draft::gapPlace($gap, $id).'</p>' : Draft::gapPlace($gap, $id));
         if ($isNew) {
             $draft->append(Draft::blockPlace($id));
         }
-        $oldId = Json::text($old, 'id');
+        $oldId = PartJson::text($old, 'id');
         $draft->replace($oldId, $isNew ? [$set] : []);
     }
 
     /** @param  list<\stdClass>  $rules */
     private function needed(array $rules, string $tile): int
     {
-        return count(array_filter($rules, fn (\stdClass $rule): bool => is_array($rule->on ?? null) && ($rule->on[1] ?? null) === $tile && Exact::read(Json::text($rule, 'credit'))?->isPositive() === true));
+        return count(array_filter($rules, fn (\stdClass $rule): bool => is_array($rule->on ?? null) && ($rule->on[1] ?? null) === $tile && Exact::read(PartJson::text($rule, 'credit'))?->isPositive() === true));
     }
 
     /** @param  list<\stdClass>  $taken */

@@ -15,9 +15,9 @@ final class TypedForm implements AnswerForm
     public function answers(Draft $draft, \stdClass $part, ?string $gap): array
     {
         $answers = [];
-        foreach (Json::rules($part) as $rule) {
+        foreach (PartJson::rules($part) as $rule) {
             $on = $rule->on ?? null;
-            $how = Json::text($on, 'answer');
+            $how = PartJson::text($on, 'answer');
             $texts = $on instanceof \stdClass && is_array($on->text ?? null) ? $on->text : [];
             $words = array_values(array_filter($texts, is_string(...)));
             if (count($words) < count($texts)) {
@@ -35,7 +35,7 @@ final class TypedForm implements AnswerForm
             if ($more > 0) {
                 $draft->lose('Other wordings of “'.$words[0].'” are lost: '.implode(', ', array_slice($words, 1)).'.');
             }
-            $answers[] = new Accepted(htmlspecialchars($how === 'holds_all' ? implode(' ', $words) : $words[0], ENT_NOQUOTES), Json::text($rule, 'credit', '0'), $rule->feedback ?? null);
+            $answers[] = new Accepted(htmlspecialchars($how === 'holds_all' ? implode(' ', $words) : $words[0], ENT_NOQUOTES), PartJson::text($rule, 'credit', '0'), $rule->feedback ?? null);
         }
 
         return $answers;
@@ -61,6 +61,6 @@ final class TypedForm implements AnswerForm
             $longest = max($longest, mb_strlen($words));
             $rules[] = ['id' => 'r'.(count($rules) + 1), 'on' => (object) ['answer' => 'is', 'text' => [$words]], 'credit' => $answer->credit, 'feedback' => $answer->feedback];
         }
-        Places::settle($draft, $place, $old, Json::part($id, 'text', $old, $points, ['width' => min(60, max(8, $longest + 4))], $rules, ['scheme' => 'weights']), true);
+        Places::settle($draft, $place, $old, PartJson::part($id, 'text', $old, $points, ['width' => min(60, max(8, $longest + 4))], $rules, ['scheme' => 'weights']), true);
     }
 }

@@ -14,6 +14,7 @@ use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Scorer;
+use WideQuarry\Tests\Support\Pairs;
 use WideQuarry\Tests\Support\Questions;
 
 function asked(string $body, array $parts, array $more = []): Question
@@ -74,7 +75,7 @@ it('names what cannot be carried', function (Question $question, string $to, arr
     'silent wrong options' => [asked('<p>What?</p><div data-part="p1"></div>', [$choice]), 'text', ['One wrong answer to pick is lost: what is typed has none.']],
     'parts of the points' => [asked('<p>What?</p><div data-part="p1"></div>', [$choice]), 'tiles', ['Answers that earn a part of the points earn all of them as tiles.']],
     'words that are no number' => [asked($inline, [Questions::typed('text', [['answer' => 'is', 'text' => ['7']], ['answer' => 'is', 'text' => ['seven']]])]), 'number', ['“seven” is no number, so it is lost.']],
-    'an item of no group' => [pairs('group', ['i1', 'i2', 'i3'], ['g1', 'g2'], ['i1 g1', 'i2 g2']), 'match', ['“i3” belongs in no group; on the left everything has a partner, so it is lost.']],
+    'an item of no group' => [Pairs::of('group', ['i1', 'i2', 'i3'], ['g1', 'g2'], ['i1 g1', 'i2 g2']), 'match', ['“i3” belongs in no group; on the left everything has a partner, so it is lost.']],
 ]);
 
 it('lays a word beside the tiles that are there, and makes each gap a part again', function (): void {
@@ -94,11 +95,11 @@ it('takes an answer out of its line and puts one into it', function (): void {
 });
 
 it('turns pairs into groups and back', function (): void {
-    $match = pairs('match', ['l1', 'l2', 'l3'], ['r1', 'r2'], ['l1 r1', 'l2 r1', 'l3 r2'], [], ['r1' => ['uses' => null]]);
+    $match = Pairs::of('match', ['l1', 'l2', 'l3'], ['r1', 'r2'], ['l1 r1', 'l2 r1', 'l3 r2'], [], ['r1' => ['uses' => null]]);
     [$group] = converted($match, 'group');
-    expect(credit($group, 'group', ['l1 r1', 'l2 r1', 'l3 r2']))->toBe('1');
+    expect(Pairs::credit($group, 'group', ['l1 r1', 'l2 r1', 'l3 r2']))->toBe('1');
     [$again] = converted($group, 'match');
-    expect(credit($again, 'match', ['l1 r1', 'l2 r1', 'l3 r2']))->toBe('1')->and(credit($again, 'match', ['l1 r1']))->toBe('1/3');
+    expect(Pairs::credit($again, 'match', ['l1 r1', 'l2 r1', 'l3 r2']))->toBe('1')->and(Pairs::credit($again, 'match', ['l1 r1']))->toBe('1/3');
 });
 
 it('refuses ways that are not there', function (): void {

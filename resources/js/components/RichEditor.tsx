@@ -4,6 +4,7 @@ import { useEffect, useLayoutEffect, useRef } from 'react'
 import { type BarWords, EditorBar } from './EditorBar'
 import { type AnchorWords, extensions, nameAnchors } from './editorExtensions'
 import type { KeptView } from './keptNodes'
+import { plainTables } from './pastedTables'
 
 type Props = {
   value: string
@@ -75,6 +76,7 @@ export function RichEditor({
         }
         return latest.current.onKey?.(event) ?? false
       },
+      transformPastedHTML: plainTables,
       handlePaste: (_, event) => {
         const text = event.clipboardData?.getData('text/plain') ?? ''
         return /\S[^\S\n]*\r?\n\s*\S/.test(text) && (latest.current.onPasteLines?.(text) ?? false)

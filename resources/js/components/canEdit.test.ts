@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { uuid7 } from '@/desk/fresh'
 import { canEdit } from './canEdit'
+import { plainTables } from './pastedTables'
 
 describe('what the editor gives back as it got it', () => {
   it.each([
@@ -27,4 +28,12 @@ describe('new identifiers', () => {
     expect(first).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/)
     expect(first < second).toBe(true)
   })
+})
+
+it('takes a table from a spreadsheet as one it can change', () => {
+  const pasted =
+    '<style>td{}</style><table border="1"><colgroup><col width="64"></colgroup><thead><tr><th class="x"><p>rock</p></th><th>age</th></tr></thead><tbody><tr><td style="a">slate</td><td colspan="1"><p>430</p></td></tr></tbody></table>'
+  const plain = plainTables(pasted).replace(/^<style>.*<\/style>/, '')
+  expect(canEdit(plain)).toBe(true)
+  expect(plain).toContain('<th>rock</th>')
 })

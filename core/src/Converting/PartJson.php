@@ -8,7 +8,7 @@ use Brick\Math\BigRational;
 use WideQuarry\Numbers\Exact;
 
 /** What stands in the JSON of a part, by names that may be missing. */
-final class Json
+final class PartJson
 {
     /** @return list<\stdClass> */
     public static function list(mixed $holder, string $name): array

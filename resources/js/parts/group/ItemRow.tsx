@@ -31,7 +31,8 @@ export function ItemRow({ item, n, home, groups, rules, weighed, autoFocus, wron
     toWords(groups.find((group) => group.id === id)?.html ?? '') || words.group(groups.findIndex((group) => group.id === id) + 1)
   const own = rules.filter((rule) => rule.on[0] === item.id && isRight(rule))
   const also = own.filter((rule) => rule.on[1] !== home)
-  const look = 'min-h-7 max-w-40 rounded-ui border border-transparent bg-transparent text-caption text-second hover:border-edge'
+  const look =
+    'min-h-7 max-w-40 rounded-ui border border-transparent bg-transparent text-caption text-second [field-sizing:content] hover:border-edge'
   return (
     <li data-item="" className="flex items-start gap-2 px-2 py-1">
       <span aria-hidden="true" className="mt-3 size-1.5 flex-none bg-edge" />

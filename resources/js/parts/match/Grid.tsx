@@ -16,7 +16,7 @@ export function Grid({ part, response, onChange, disabled, keyOf, result, media 
     .map((rule) => rule.on)
   return (
     <div className="plain my-3 overflow-x-auto">
-      <table className="w-full border-collapse font-serif" aria-label={part.label || words.joins}>
+      <table className="w-full border-collapse font-serif [overflow-wrap:normal]" aria-label={part.label || words.joins}>
         <thead>
           <tr>
             <td />

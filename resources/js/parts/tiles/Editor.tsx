@@ -6,6 +6,7 @@ import type { EditorProps } from '../definePart'
 import { freshId } from '../fresh'
 import { toHtml } from '../html'
 import { moved } from '../moved'
+import { PairFeedback } from '../PairFeedback'
 import { PartCard, useCardPlace } from '../PartCard'
 import { type PairRule, type Row, without } from '../pairKey'
 import { SchemeSettings } from '../SchemeSettings'
@@ -92,6 +93,12 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
           {words.add}
         </Button>
       </footer>
+      <PairFeedback
+        part={part}
+        onChange={onChange}
+        firsts={gaps.map((gap, i) => ({ id: gap, html: words.gapNamed(i + 1) }))}
+        seconds={tiles}
+      />
     </PartCard>
   )
 }

@@ -85,7 +85,7 @@ export function TileRow({ tile, n, gaps, rules, weighed, autoFocus, wrong, media
       <select
         aria-label={`${words.uses}: ${name}`}
         title={words.uses}
-        className="min-h-7 rounded-ui border border-transparent bg-transparent text-caption text-second hover:border-edge"
+        className="min-h-7 rounded-ui border border-transparent bg-transparent text-caption text-second [field-sizing:content] hover:border-edge"
         value={tile.uses === null ? '' : String(tile.uses ?? 1)}
         onChange={(event) => on.onUses(event.target.value === '' ? null : Number(event.target.value))}
       >
@@ -101,7 +101,7 @@ export function TileRow({ tile, n, gaps, rules, weighed, autoFocus, wrong, media
       <RemoveButton name={name} onClick={on.onRemove} />
       <ul className="flex w-full flex-col gap-0.5">
         {own
-          .filter((rule) => gaps.includes(rule.on[0]))
+          .filter((rule) => gaps.includes(rule.on[0]) && isRight(rule))
           .map((rule) => {
             const label = `${name}, ${words.belongs.toLowerCase()} ${gaps.indexOf(rule.on[0]) + 1}`
             return (

@@ -15,6 +15,7 @@ export const words = {
   bank: 'Tiles to put into the gaps',
   left: (n: number) => `${n} left`,
   gap: (n: number | null, tile: string) => `Gap${n === null ? '' : ` ${n}`}: ${tile === '' ? 'empty' : tile}`,
+  gapNamed: (n: number) => `gap ${n}`,
   putBack: 'Lay it back',
   distractor: 'belongs nowhere',
 }

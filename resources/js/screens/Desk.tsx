@@ -102,42 +102,43 @@ export function NewDesk() {
   )
 }
 
-/** The learner will … */
+/** The learner will … The first nine by their number, several by 0. */
 function Starts({ onStart }: { onStart: (kind: string) => void }) {
-  const starts: [string, string, string][] = [
-    ...parts.map((view): [string, string, string] => [
-      view.kind,
-      texts.desk.starts[view.kind] ?? view.kind,
-      texts.desk.startHints[view.kind] ?? '',
-    ]),
-    ['', texts.desk.startSeveral, texts.desk.startSeveralHint],
+  const starts = [
+    ...parts.map((view, i) => ({
+      kind: view.kind,
+      title: texts.desk.starts[view.kind] ?? view.kind,
+      hint: texts.desk.startHints[view.kind] ?? '',
+      key: i < 9 ? String(i + 1) : '',
+    })),
+    { kind: '', title: texts.desk.startSeveral, hint: texts.desk.startSeveralHint, key: '0' },
   ]
   useCommands(
     'starts',
-    starts.map(([kind, title], i) => ({
+    starts.map(({ kind, title, key }) => ({
       id: `start-${kind}`,
       group: texts.desk.start,
       title,
-      keys: String(i + 1),
-      single: true,
-      on: single(String(i + 1)),
       run: () => onStart(kind),
+      ...(key ? { keys: key, single: true, on: single(key) } : {}),
     })),
   )
   return (
-    <div className="mx-auto max-w-160 p-10 max-md:p-4">
+    <div className="mx-auto max-w-240 p-10 max-md:p-4">
       <h2 className="text-title font-semibold">{texts.desk.start}</h2>
-      <ul className="mt-4 flex flex-col border-hairline border-t">
-        {starts.map(([kind, title, hint], i) => (
+      <ul className="mt-4 grid grid-cols-2 gap-x-10 border-hairline border-t max-lg:grid-cols-1">
+        {starts.map(({ kind, title, hint, key }) => (
           <li key={kind} className="border-hairline border-b">
             <button
               type="button"
-              className="-outline-offset-2 flex w-full items-baseline gap-3 px-3 py-4 text-left hover:bg-well"
+              className="-outline-offset-2 flex h-full w-full items-baseline gap-3 px-3 py-3 text-left hover:bg-well"
               onClick={() => onStart(kind)}
             >
-              <span className="font-semibold text-accent text-head">{title}</span>
-              <span className="flex-1 text-second">{hint}</span>
-              <span className="rounded border border-edge px-1.5 font-mono text-caption text-quiet">{i + 1}</span>
+              <span className="flex-1">
+                <span className="block font-semibold text-accent text-head">{title}</span>
+                <span className="block text-second">{hint}</span>
+              </span>
+              {key ? <span className="rounded border border-edge px-1.5 font-mono text-caption text-quiet">{key}</span> : null}
             </button>
           </li>
         ))}

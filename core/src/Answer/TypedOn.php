@@ -12,8 +12,11 @@ final readonly class TypedOn
 {
     public const ANSWERS = ['is', 'holds', 'holds_all', 'holds_any', 'slips', 'shape', 'otherwise'];
 
-    /** @param  list<Value>  $texts */
-    private function __construct(public string $answer, public array $texts, public int $slips, public string $pattern, public bool $anchored, public ?string $case, public string $path)
+    /**
+     * @param  list<Value>  $texts
+     * @param  string|null  $piece  of a text, where the answer amends one
+     */
+    private function __construct(public string $answer, public array $texts, public int $slips, public string $pattern, public bool $anchored, public ?string $case, public string $path, public ?string $piece = null)
     {
     }
 
@@ -25,13 +28,10 @@ final readonly class TypedOn
         foreach ($fields->list('text', 200) as $i => $text) {
             $texts[] = Value::read($text, "$path/text/$i");
         }
-        if ($fields->has('piece')) {
-            $fields->id('piece');
-        }
 
         return new self(
             $fields->oneOf('answer', self::ANSWERS, ''), $texts, $fields->int('slips', 1, 1, 10), $fields->string('pattern', '', 2000), $fields->bool('anchored', true),
-            $fields->has('case') ? $fields->oneOf('case', ['ignore', 'keep'], '') : null, $path,
+            $fields->has('case') ? $fields->oneOf('case', ['ignore', 'keep'], '') : null, $path, $fields->has('piece') ? $fields->id('piece') : null,
         );
     }
 }

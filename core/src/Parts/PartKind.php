@@ -38,8 +38,12 @@ interface PartKind
     /** The scheme that holds when none is named. */
     public function usualScheme(object $settings): Scheme;
 
-    /** Whether its scoring has a cost for what is picked too much. */
-    public function takesCost(): bool;
+    /**
+     * Numbers of its scoring beside low and high, such as the cost of what is picked too much, with what holds when none is given.
+     *
+     * @return array<string, string>
+     */
+    public function extras(): array;
 
     /**
      * @param  Key  $key  the part's own, or the one it shares with others

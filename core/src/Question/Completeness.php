@@ -74,7 +74,7 @@ final class Completeness
         if ($part->kind === null) {
             return [Finding::blocking('part.kind_unavailable', "$part->path/kind", "Parts of the kind \"$part->kindName\" cannot be shown or scored yet.")];
         }
-        $numbers = [$part->key->default(...), ...array_map(fn (Rule $rule): \Closure => $rule->credit(...), $part->key->rules), ...array_map(fn (string $bound): \Closure => fn () => $part->bound($bound), ['cost', 'low', 'high'])];
+        $numbers = [$part->key->default(...), ...array_map(fn (Rule $rule): \Closure => $rule->credit(...), $part->key->rules), ...array_map(fn (string $bound): \Closure => fn () => $part->bound($bound), ['cost', 'low', 'high', ...array_diff(array_keys($part->kind->extras()), ['cost'])])];
 
         return [...$this->unreadable($numbers), ...$part->kind->check($part, $in)];
     }

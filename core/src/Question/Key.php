@@ -41,6 +41,16 @@ final readonly class Key
         return new self(array_values($rules), $fields->exact('default', '0'), $path);
     }
 
+    /**
+     * The same key with some of its rules.
+     *
+     * @param  \Closure(Rule): bool  $keep
+     */
+    public function only(\Closure $keep): self
+    {
+        return new self(array_values(array_filter($this->rules, $keep)), $this->default, $this->path);
+    }
+
     /** @throws Unready */
     public function default(): BigRational
     {

@@ -19,7 +19,7 @@ final readonly class Part
      * @param  PartKind|null  $kind  null when this core cannot score the kind yet; then settings and key are only held
      * @param  object  $settings  the kind's own
      * @param  array<string, Feedback>  $feedback  by right, partly, wrong
-     * @param  array{cost: string, low: string, high: string}  $bounds  exact numbers as text
+     * @param  array<string, string>  $bounds  low, high and what the kind has beside them: exact numbers as text
      */
     private function __construct(
         public string $id, public string $kindName, public ?PartKind $kind, public string $label, private string $points,
@@ -46,9 +46,13 @@ final readonly class Part
         }
         $settings = $kind->readSettings($fields->has('settings') ? $fields->raw('settings') : new \stdClass, "$path/settings");
         $key = Key::read($fields->has('key') ? $fields->raw('key') : new \stdClass, "$path/key", $kind->readOn(...));
-        $scoring = $fields->object('scoring', $kind->takesCost() ? ['scheme', 'cost', 'low', 'high'] : ['scheme', 'low', 'high']);
+        $extras = $kind->extras();
+        $scoring = $fields->object('scoring', ['scheme', 'low', 'high', ...array_keys($extras)]);
         $scheme = Scheme::from($scoring->oneOf('scheme', array_map(fn (Scheme $s): string => $s->value, $kind->schemes()), $kind->usualScheme($settings)->value));
-        $bounds = ['cost' => $scoring->exact('cost', '1'), 'low' => $scoring->exact('low', '0'), 'high' => $scoring->exact('high', '1')];
+        $bounds = [];
+        foreach (['cost' => '1', 'low' => '0', 'high' => '1', ...$extras] as $bound => $usual) {
+            $bounds[$bound] = $bound !== 'cost' || isset($extras['cost']) ? $scoring->exact($bound, $usual) : $usual;
+        }
 
         return new self($fields->id(), $name, $kind, $fields->string('label'), $points, $settings, $key, $scheme, $bounds, $feedback, $path);
     }
@@ -59,12 +63,12 @@ final readonly class Part
     }
 
     /**
-     * @param  'cost'|'low'|'high'  $which
+     * @param  string  $which  low, high, cost, or what else the kind has
      *
      * @throws Unready
      */
     public function bound(string $which): BigRational
     {
-        return Exact::read($this->bounds[$which]) ?? throw Unready::unreadableNumber($this->bounds[$which], "$this->path/scoring/$which");
+        return Exact::read($this->bounds[$which] ?? '') ?? throw Unready::unreadableNumber($this->bounds[$which] ?? '', "$this->path/scoring/$which");
     }
 }

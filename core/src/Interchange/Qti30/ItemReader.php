@@ -128,7 +128,7 @@ final class ItemReader
                 continue;
             }
             assert($part->scoring instanceof \stdClass);
-            if ($part->scoring->scheme === 'person') {
+            if (($part->scoring->scheme ?? null) === 'person') {
                 $this->lose('qti.key', 'The key of one response could not be translated; it is to be marked by hand.');
             }
             $low = $low || (is_string($part->scoring->low ?? null) && str_starts_with($part->scoring->low, '-'));

@@ -6,9 +6,13 @@ namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Parts\Choice\ChoiceMapping;
 use WideQuarry\Parts\Group\GroupMapping;
+use WideQuarry\Parts\Highlight\HighlightMapping;
 use WideQuarry\Parts\Match\MatchMapping;
 use WideQuarry\Parts\Menu\MenuMapping;
 use WideQuarry\Parts\Number\NumberMapping;
+use WideQuarry\Parts\Order\OrderMapping;
+use WideQuarry\Parts\Slider\SliderMapping;
+use WideQuarry\Parts\Survey\SurveyMapping;
 use WideQuarry\Parts\Text\TextMapping;
 use WideQuarry\Parts\Tiles\TilesMapping;
 
@@ -19,6 +23,7 @@ final class Mappings
     public static function all(): array
     {
         return [
+            new SurveyMapping,
             new ChoiceMapping,
             new NumberMapping,
             new TextMapping,
@@ -26,6 +31,9 @@ final class Mappings
             new TilesMapping,
             new GroupMapping,
             new MatchMapping,
+            new OrderMapping,
+            new HighlightMapping,
+            new SliderMapping,
         ];
     }
 

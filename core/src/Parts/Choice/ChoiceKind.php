@@ -50,9 +50,9 @@ final class ChoiceKind implements PartKind
         return self::settings($settings)->max === 1 ? Scheme::Weights : Scheme::All;
     }
 
-    public function takesCost(): bool
+    public function extras(): array
     {
-        return true;
+        return ['cost' => '1'];
     }
 
     public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome

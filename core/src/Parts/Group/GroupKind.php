@@ -52,9 +52,9 @@ final class GroupKind implements PartKind
         return Scheme::Each;
     }
 
-    public function takesCost(): bool
+    public function extras(): array
     {
-        return true;
+        return ['cost' => '1'];
     }
 
     public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome

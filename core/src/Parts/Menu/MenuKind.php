@@ -55,9 +55,9 @@ final class MenuKind implements PartKind
         return Scheme::Weights;
     }
 
-    public function takesCost(): bool
+    public function extras(): array
     {
-        return false;
+        return [];
     }
 
     public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome

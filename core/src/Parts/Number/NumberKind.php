@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Number;
 
+use WideQuarry\Answer\NumberOn;
 use WideQuarry\Answer\NumberReader;
 use WideQuarry\Finding;
 use WideQuarry\Numbers\Exact;
@@ -53,9 +54,9 @@ final class NumberKind implements PartKind
         return Scheme::Weights;
     }
 
-    public function takesCost(): bool
+    public function extras(): array
     {
-        return false;
+        return [];
     }
 
     public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Number;
 
+use WideQuarry\Answer\NumberOn;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Interchange\Qti30\Marking;
+use WideQuarry\Interchange\Qti30\NumberTest;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
-use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\TypedChain;
 use WideQuarry\Question\Part;
@@ -41,7 +42,7 @@ final class NumberMapping implements KindMapping
         }
         $part = match ($marking->by) {
             'correct' => $declaration->correct === [] ? null : (object) ['kind' => 'number', 'points' => Credit::points(Exact::read($marking->points) ?? Exact::one()), 'settings' => new \stdClass, 'key' => (object) ['rules' => [['id' => 'r1', 'on' => (object) ['answer' => 'value', 'value' => $declaration->correct[0]], 'credit' => '1']], 'default' => '0'], 'scoring' => (object) ['scheme' => 'weights']],
-            'chain' => TypedChain::read('number', $marking, $this->condition(...)),
+            'chain' => TypedChain::read('number', $marking, NumberTest::condition(...)),
             default => null,
         };
         if ($part !== null && (int) $interaction->getAttribute('expected-length') > 0) {
@@ -75,79 +76,5 @@ final class NumberMapping implements KindMapping
             "<qti-response-declaration identifier=\"$response\" cardinality=\"single\" base-type=\"float\">$correct</qti-response-declaration>",
             "<qti-text-entry-interaction response-identifier=\"$response\" expected-length=\"$settings->width\"/>", $processing, array_values($losses), TypedChain::matches($part, $test),
         );
-    }
-
-    /** @return array<string, mixed>|null */
-    private function condition(\DOMElement $test): ?array
-    {
-        $value = trim(Xml::child($test, 'qti-base-value')->textContent ?? '');
-
-        return match ($test->localName) {
-            'qti-equal' => $this->equal($test, $value),
-            'qti-equal-rounded' => ['answer' => 'value', 'value' => $value, 'tolerance' => (object) ['kind' => $test->getAttribute('rounding-mode') === 'significantFigures' ? 'figures' : 'places', 'digits' => (int) $test->getAttribute('figures')]],
-            'qti-match' => ['answer' => 'value', 'value' => $value],
-            'qti-gte', 'qti-gt', 'qti-lte', 'qti-lt' => $this->range([$test]),
-            'qti-and' => $this->range(Xml::children($test)),
-            'qti-or' => $this->set(Xml::children($test)),
-            default => null,
-        };
-    }
-
-    /** @return array<string, mixed>|null */
-    private function equal(\DOMElement $test, string $value): ?array
-    {
-        $mode = Xml::attribute($test, 'tolerance-mode') ?? 'exact';
-        $widths = preg_split('/\s+/', trim($test->getAttribute('tolerance'))) ?: ['0'];
-        if ($mode === 'exact') {
-            return ['answer' => 'value', 'value' => $value];
-        }
-        if (count(array_unique($widths)) > 1 || ! in_array($mode, ['absolute', 'relative'], true) || $test->getAttribute('include-lower-bound') === 'false' || $test->getAttribute('include-upper-bound') === 'false') {
-            return null;
-        }
-
-        return ['answer' => 'value', 'value' => $value, 'tolerance' => (object) ['kind' => $mode === 'absolute' ? 'absolute' : 'percent', 'width' => $widths[0]]];
-    }
-
-    /**
-     * @param  list<\DOMElement>  $ends
-     * @return array<string, mixed>|null
-     */
-    private function range(array $ends): ?array
-    {
-        $range = ['answer' => 'range', 'from' => null, 'to' => null];
-        $closed = [];
-        foreach ($ends as $end) {
-            $name = match ($end->localName) {
-                'qti-gte', 'qti-gt' => 'from',
-                'qti-lte', 'qti-lt' => 'to',
-                default => null,
-            };
-            if ($name === null || $range[$name] !== null || (Xml::children($end)[0] ?? null)?->localName !== 'qti-variable') {
-                return null;
-            }
-            $range[$name] = trim(Xml::child($end, 'qti-base-value')->textContent ?? '');
-            $closed = in_array($end->localName, ['qti-gte', 'qti-lte'], true) ? [...$closed, $name] : $closed;
-        }
-
-        return [...$range, 'ends' => match (count($closed)) {
-            2 => 'both',
-            1 => $closed[0],
-            default => 'none',
-        }];
-    }
-
-    /**
-     * @param  list<\DOMElement>  $tests
-     * @return array<string, mixed>|null
-     */
-    private function set(array $tests): ?array
-    {
-        $each = array_map($this->condition(...), $tests);
-        $same = array_unique(array_map(fn (?array $on): string => json_encode([$on['answer'] ?? '', $on['tolerance'] ?? null], JSON_THROW_ON_ERROR), $each));
-        if (count($same) !== 1 || ($each[0]['answer'] ?? '') !== 'value') {
-            return null;
-        }
-
-        return array_filter(['answer' => 'set', 'values' => array_column($each, 'value'), 'tolerance' => $each[0]['tolerance'] ?? null]);
     }
 }

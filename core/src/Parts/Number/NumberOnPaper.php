@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Number;
 
+use WideQuarry\Answer\NumberOn;
 use WideQuarry\Printing\Answer;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Question\Part;

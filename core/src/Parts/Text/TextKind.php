@@ -53,9 +53,9 @@ final class TextKind implements PartKind
         return Scheme::Weights;
     }
 
-    public function takesCost(): bool
+    public function extras(): array
     {
-        return false;
+        return [];
     }
 
     public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome

@@ -1,9 +1,9 @@
 import type { Part } from '@/api/question'
 import { lazyAgain } from '@/components/lazyAgain'
 import { definePart } from '../definePart'
+import { type NumberOn, sentence } from '../numberOn'
 import { RuleKey } from '../RuleKey'
 import { TypedLearner } from '../TypedLearner'
-import { type NumberOn, sentence } from './sentence'
 
 export const number = definePart({
   kind: 'number',

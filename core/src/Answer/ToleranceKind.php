@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WideQuarry\Parts\Number;
+namespace WideQuarry\Answer;
 
 enum ToleranceKind: string
 {

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { type NumberOn, read, sentence } from './sentence'
+import { type NumberOn, read, sentence } from './numberOn'
 
 it.each<[string, string | { expr: string }]>([
   ['2.7', '2.7'],

@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-namespace WideQuarry\Parts\Number;
+namespace WideQuarry\Answer;
 
 use Brick\Math\BigRational;
-use WideQuarry\Answer\NumberReading;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Json\Fields;
 use WideQuarry\Question\Value;

@@ -92,6 +92,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('record', RecordController::class);
         Route::post('convert', [ConvertController::class, 'offers']);
         Route::post('convert/join', [ConvertController::class, 'join']);
+        Route::post('pieces', [ConvertController::class, 'pieces']);
+        Route::post('faults', [ConvertController::class, 'faults']);
         Route::post('cells', [ConvertController::class, 'cells']);
         Route::post('answer-table', [ConvertController::class, 'table']);
         Route::post('banks/{bank:slug}/split', [ConvertController::class, 'split']);

@@ -38,6 +38,7 @@ final class DemoSeeder extends Seeder
         'water' => ['Water, weathering and landscapes', 'Rivers, ice, coasts and what weather does to rock', ['Earth department' => 'writer'], ['orla' => 'keeper', 'petra' => 'reader']],
         'field-maths' => ['Field maths', 'Density, gradients, scale, bearings, rates', ['Earth department' => 'writer', 'Fieldwork week' => 'reader'], ['orla' => 'keeper', 'tam' => 'keeper']],
         'hazards' => ['Hazards and resources', 'Weather, soils, earthquakes, energy and materials: what the Earth does to us, and we to it', ['Earth department' => 'writer', 'Year 9' => 'reader'], ['orla' => 'keeper', 'wren' => 'writer']],
+        'field-notes' => ['Field notes and deep time', 'Ordering, reading closely, mending notes, estimating, and looking back', ['Earth department' => 'writer'], ['orla' => 'keeper', 'ines' => 'keeper']],
         'tams-drafts' => ['Tam’s drafts', 'Not ready to be seen', [], ['tam' => 'keeper']],
     ];
 

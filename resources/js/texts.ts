@@ -287,6 +287,16 @@ export const texts = {
   },
   trace: {
     'pairs.judged': () => '',
+    'sequence.counted': (s: Step) => `${s.given} of ${s.of} put in order: ${percent(s.credit)}`,
+    'amend.mended': (s: Step) => `${name(s.rule)}: “${s.typed}” earns ${percent(s.credit)}`,
+    'amend.found': (s: Step) =>
+      s.typed === ''
+        ? `A fault is found, not mended: ${percent(s.credit)}`
+        : `A fault is found, “${s.typed}” does not mend it: ${percent(s.credit)}`,
+    'amend.false': () => 'What was right is taken for a fault',
+    'amends.counted': (s: Step) =>
+      `${s.n} ${Number(s.n) === 1 ? 'fault' : 'faults'}, ${s.x} false ${Number(s.x) === 1 ? 'find' : 'finds'}: ${percent(s.credit)}`,
+    'answer.opinion': () => 'An opinion: nothing is right or wrong',
     'answer.normalised': (s: Step) => (s.before === s.after ? 'Compared as typed' : `Compared as “${s.after}”`),
     'answer.blank': () => 'Left blank',
     'answer.unreadable': (s: Step) => String(s.sentence),
@@ -498,6 +508,10 @@ export const texts = {
     shuffleOrder: 'Shuffle',
     schemeOfPairs: 'What counts',
     costOfExtra: 'Each one too many costs, of one right one,',
+    selectPiece: 'Select the words that are to become a piece.',
+    freePiece: 'No piece',
+    everyWord: 'Every word a piece',
+    whoPicks: 'Who picks',
     once: 'once',
     often: 'any number of times',
     pickedUp: (what: string) => `“${what}” is picked up: choose where it goes. Escape lays it back.`,

@@ -30,6 +30,8 @@ $matrix = [
     'POST api/v1/record' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/record', ['record' => new stdClass, 'change' => ['record' => ['tags' => ['add' => ['x']]]]]]],
     'POST api/v1/convert' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/convert', ['question' => World::json(), 'part' => 'p1']]],
     'POST api/v1/convert/join' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/convert/join', ['questions' => [$w->trueFalse(true), $w->trueFalse(false)]]]],
+    'POST api/v1/pieces' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/pieces', ['text' => '<p>a b</p>']]],
+    'POST api/v1/faults' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/faults', ['faulty' => 'a', 'right' => 'b']]],
     'POST api/v1/cells' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/cells', ['text' => "a\tb"]]],
     'POST api/v1/answer-table' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/answer-table', ['rows' => [['a', 'b']], 'answers' => [[0, 1]]]]],
     'POST api/v1/banks/{bank}/split' => [[401, 404, 403, 200, 200, 403, 404], fn (World $w): array => ['/banks/rocks/split', ['question' => World::statements()]]],

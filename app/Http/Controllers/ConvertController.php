@@ -14,8 +14,10 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
+use WideQuarry\Content\Pieces;
 use WideQuarry\Converting\AnswerTable;
 use WideQuarry\Converting\Conversions;
+use WideQuarry\Converting\FaultyText;
 use WideQuarry\Converting\JudgedList;
 use WideQuarry\Documents\Cells;
 use WideQuarry\Json\Fields;
@@ -76,6 +78,21 @@ final class ConvertController
     public function cells(Request $request): JsonResponse
     {
         return new JsonResponse(['rows' => Cells::read(Fields::of(Json::decode($request->getContent()), '', ['text'])->need('text')->string('text', '', 500_000))]);
+    }
+
+    #[Operation('A text with every word that is in no piece yet made one', body: ['text' => 'string'])]
+    public function pieces(Request $request): JsonResponse
+    {
+        return new JsonResponse(['text' => Pieces::everyWord(Fields::of(Json::decode($request->getContent()), '', ['text'])->need('text')->string('text', '', 200_000))]);
+    }
+
+    #[Operation('A faulty text beside the right one, as a text to mend', body: ['faulty' => 'string', 'right' => 'string'])]
+    public function faults(Request $request): JsonResponse
+    {
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['faulty', 'right'])->need('faulty')->need('right');
+        [$text, $rules] = FaultyText::make($fields->string('faulty', '', 20_000), $fields->string('right', '', 20_000));
+
+        return new JsonResponse(Json::encode(['text' => $text, 'rules' => $rules]), json: true);
     }
 
     #[Operation('A table some of whose cells are answers', body: ['rows' => 'object[]', 'answers' => 'object[]?', 'kind' => 'string?', 'points' => 'number?', 'header' => 'boolean?', 'side' => 'boolean?', 'taken' => 'string[]?'])]

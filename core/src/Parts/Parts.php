@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts;
 
+use WideQuarry\Parts\Amend\AmendKind;
 use WideQuarry\Parts\Choice\ChoiceKind;
 use WideQuarry\Parts\Group\GroupKind;
+use WideQuarry\Parts\Highlight\HighlightKind;
 use WideQuarry\Parts\Match\MatchKind;
 use WideQuarry\Parts\Menu\MenuKind;
 use WideQuarry\Parts\Number\NumberKind;
+use WideQuarry\Parts\Order\OrderKind;
+use WideQuarry\Parts\Slider\SliderKind;
+use WideQuarry\Parts\Survey\SurveyKind;
 use WideQuarry\Parts\Text\TextKind;
 use WideQuarry\Parts\Tiles\TilesKind;
 
@@ -33,6 +38,11 @@ final readonly class Parts
             new TilesKind,
             new MatchKind,
             new GroupKind,
+            new OrderKind,
+            new HighlightKind,
+            new AmendKind,
+            new SliderKind,
+            new SurveyKind,
         );
     }
 

@@ -12,7 +12,7 @@ use WideQuarry\Question\Rule;
 final readonly class PartOutcome
 {
     /**
-     * @param  string  $state  given, unanswered, unreadable or needs_marking
+     * @param  string  $state  given, unanswered, unreadable, needs_marking or unscored
      * @param  list<Rule>  $matched  the rules whose feedback shows
      * @param  list<array<string, mixed>>  $trace
      * @param  list<Rule>  $candidates  of a typed answer: every rule that would do, best first
@@ -39,6 +39,12 @@ final readonly class PartOutcome
     public static function unreadable(string $reason, string $sentence): self
     {
         return new self('unreadable', Exact::zero(), [], [['step' => 'answer.unreadable', 'reason' => $reason, 'sentence' => $sentence]], []);
+    }
+
+    /** It was answered, and nothing is right or wrong in it. */
+    public static function unscored(): self
+    {
+        return new self('unscored', Exact::zero(), [], [['step' => 'answer.opinion']], []);
     }
 
     public static function needsMarking(): self

@@ -24,6 +24,8 @@ enum Scheme: string
     /** Those for picking several things. */
     public const FOR_SEVERAL = [self::All, self::Each, self::Balance, self::Judge, self::Weights, self::Person];
 
+    public const FOR_SEQUENCES = [self::Pairs, self::All, self::Joins, self::Chain, self::Positions, self::Person];
+
     public const FOR_ONE = [self::Weights, self::Person];
 
     /**

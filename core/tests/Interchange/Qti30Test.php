@@ -50,7 +50,7 @@ function readItem(string $xml): Found
     }
 }
 
-$banks = ['rocks' => ['rocks'], 'maps' => ['maps'], 'water' => ['water'], 'field maths' => ['field-maths'], 'hazards' => ['hazards']];
+$banks = ['rocks' => ['rocks'], 'maps' => ['maps'], 'water' => ['water'], 'field maths' => ['field-maths'], 'hazards' => ['hazards'], 'field notes' => ['field-notes']];
 
 it('gives the same questions after going out and in again, with specimens that still hold', function (string $bank): void {
     $content = demo($bank);
@@ -106,7 +106,9 @@ it('writes marking that an evaluator of the standard agrees with, and reads it b
 function inQti(string $kind, stdClass $given): array
 {
     return match ($kind) {
-        'choice', 'menu' => $given->chosen,
+        'choice', 'menu', 'highlight', 'survey' => $given->chosen,
+        'order' => $given->sequence,
+        'slider' => [(string) (float) $given->value],
         'tiles' => array_map(fn (string $tile, string $gap): string => "$tile $gap", array_values((array) $given->gaps), array_keys((array) $given->gaps)),
         'match' => array_map(fn (array $pair): string => implode(' ', $pair), $given->pairs),
         'group' => array_merge(...array_map(fn (array $items, string $group): array => array_map(fn (string $item): string => "$item $group", $items), array_values((array) $given->groups), array_keys((array) $given->groups))),
@@ -155,7 +157,7 @@ it('never guesses a key, and keeps the source of what it cannot translate', func
         expect($part->scheme->value)->toBe('person');
     }
 })->with([
-    'a kind that comes later' => [$wrap('cardinality="ordered" base-type="identifier">', '<qti-order-interaction response-identifier="RESPONSE"><qti-simple-choice identifier="A">a</qti-simple-choice></qti-order-interaction>', $template('match_correct')), 'qti.kind'],
+    'a kind that comes later' => [$wrap('cardinality="ordered" base-type="identifier">', '<qti-drawing-interaction response-identifier="RESPONSE"><object data="a.png" type="image/png"/></qti-drawing-interaction>', $template('match_correct')), 'qti.kind'],
     'marking of its own' => [$wrap('cardinality="single" base-type="identifier">', $choices, '<qti-response-processing><qti-set-outcome-value identifier="SCORE"><qti-random-integer min="0" max="1"/></qti-set-outcome-value></qti-response-processing>'), 'qti.processing'],
     'an unknown template' => [$wrap('cardinality="single" base-type="identifier">', $choices, $template('something_else')), 'qti.processing'],
     'no marking at all' => [$wrap('cardinality="single" base-type="identifier">', $choices, ''), 'qti.key'],

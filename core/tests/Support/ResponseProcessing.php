@@ -99,7 +99,7 @@ final class ResponseProcessing
             'qti-is-null' => $truth($of(0) === null),
             'qti-and' => $truth(! in_array(['false'], array_map($this->value(...), $args), true)),
             'qti-or' => $truth(in_array(['true'], array_map($this->value(...), $args), true)),
-            'qti-match' => $truth($this->sorted($of(0)) === $this->sorted($of(1))),
+            'qti-match' => $truth($this->isOrdered($args[0]) ? $of(0) === $of(1) : $this->sorted($of(0)) === $this->sorted($of(1))),
             'qti-sum' => [array_sum(array_map(fn (\DOMElement $arg): float => (float) ($this->value($arg)[0] ?? 0), $args))],
             'qti-string-match' => $truth($e->getAttribute('case-sensitive') === 'false' ? mb_strtolower((string) $of(0)[0]) === mb_strtolower((string) $of(1)[0]) : $of(0) === $of(1)),
             'qti-substring' => $truth(str_contains($e->getAttribute('case-sensitive') === 'false' ? mb_strtolower((string) $of(1)[0]) : (string) $of(1)[0], $e->getAttribute('case-sensitive') === 'false' ? mb_strtolower((string) $of(0)[0]) : (string) $of(0)[0])),
@@ -149,6 +149,11 @@ final class ResponseProcessing
         $figures = (int) $e->getAttribute('figures');
 
         return $e->getAttribute('rounding-mode') === 'significantFigures' ? sprintf('%.'.($figures - 1).'e', $value) : number_format($value, $figures, '.', '');
+    }
+
+    private function isOrdered(\DOMElement $e): bool
+    {
+        return ($this->declarations[$e->getAttribute('identifier')] ?? null)?->getAttribute('cardinality') === 'ordered';
     }
 
     /** @param  list<string|float>|null  $values */

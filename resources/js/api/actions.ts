@@ -1,5 +1,5 @@
 import { call } from './client'
-import type { Part, QuestionJson, RecordJson } from './question'
+import type { Part, QuestionJson, RecordJson, Rule } from './question'
 import type { Bank } from './schema'
 
 export type PathChange = { set?: string[][]; add?: string[][]; remove?: string[][] }
@@ -73,3 +73,8 @@ export type TableWish = {
   taken: string[]
 }
 export const answerTable = async (wish: TableWish) => (await call<{ html: string; parts: Part[] }>('POST', '/answer-table', wish)).body
+
+/** A text with every word that is in no piece yet made one. */
+export const everyWord = async (html: string) => (await call<{ text: string }>('POST', '/pieces', { text: html })).body.text
+export const faultsOf = async (faulty: string, right: string) =>
+  (await call<{ text: string; rules: Rule[] }>('POST', '/faults', { faulty, right })).body

@@ -15,15 +15,16 @@ type Props = {
   nodes: Node[]
   part?: (id: string) => ReactNode
   gap?: (id: string, of: string) => ReactNode
+  piece?: (id: string, words: ReactNode) => ReactNode
   media?: (id: string) => string
 }
 
 /** Rich text from a tree of nodes: elements are made one by one, no markup is ever set as a string. */
-export function RichTree({ nodes, part, gap, media }: Props) {
-  return <>{nodes.map((node, i) => draw(node, `${i}`, { part, gap, media }))}</>
+export function RichTree({ nodes, part, gap, piece, media }: Props) {
+  return <>{nodes.map((node, i) => draw(node, `${i}`, { part, gap, piece, media }))}</>
 }
 
-function draw(node: Node, key: string, slots: Pick<Props, 'part' | 'gap' | 'media'>): ReactNode {
+function draw(node: Node, key: string, slots: Pick<Props, 'part' | 'gap' | 'piece' | 'media'>): ReactNode {
   if (typeof node === 'string') return <Fragment key={key}>{node}</Fragment>
   const [name, attributes, ...children] = node
   const id = attributes['data-part']
@@ -38,5 +39,7 @@ function draw(node: Node, key: string, slots: Pick<Props, 'part' | 'gap' | 'medi
   }
   if (name === 'a') props.rel = 'noopener noreferrer'
   const drawn = children.map((child, i) => draw(child as Node, `${i}`, slots))
+  const piece = attributes['data-piece']
+  if (piece !== undefined && slots.piece) return <Fragment key={key}>{slots.piece(piece, drawn)}</Fragment>
   return createElement(name, props, ...(drawn.length > 0 ? drawn : []))
 }

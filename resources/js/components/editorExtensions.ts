@@ -114,6 +114,17 @@ const passage = Mark.create({
   renderHTML: ({ HTMLAttributes }) => ['span', HTMLAttributes, 0],
 })
 
+/** Words of a text that can be picked. Two never overlap: a mark excludes itself. */
+const piece = Mark.create({
+  name: 'piece',
+  inclusive: false,
+  addAttributes: () => ({
+    id: { parseHTML: (element) => element.getAttribute('data-piece'), renderHTML: (at) => ({ 'data-piece': at.id }) },
+  }),
+  parseHTML: () => [{ tag: 'span[data-piece]', priority: 80 }],
+  renderHTML: ({ HTMLAttributes }) => ['span', HTMLAttributes, 0],
+})
+
 const nothing: KeptView = { media: () => '', table: '' }
 
 export function extensions(words: AnchorWords, view: KeptView = nothing) {
@@ -133,6 +144,7 @@ export function extensions(words: AnchorWords, view: KeptView = nothing) {
     value,
     tongues,
     passage,
+    piece,
     ...tableNodes,
     ...keptNodes(view),
   ]

@@ -1,7 +1,7 @@
 import { Node } from '@tiptap/core'
 
 /** What the editor cannot change (formulas, pictures, tables, sound) stands in the text as one piece, unchanged. */
-const inlineKept = ['math', 'img[data-media]', 'audio[data-media]', 'video[data-media]', 'span[data-piece]']
+const inlineKept = ['math', 'img[data-media]', 'audio[data-media]', 'video[data-media]']
 const blockKept = ['table']
 
 /** How a kept piece is shown in the editor, and the address of a medium. */

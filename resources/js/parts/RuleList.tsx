@@ -16,12 +16,14 @@ type Props<On> = EditorProps & {
   title: string
   summary?: string
   settings?: ReactNode
+  /** Above the rules. */
+  head?: ReactNode
   fresh: On
   sentence: (on: On, set: (on: On) => void, label: string) => ReactNode
 }
 
 /** Rules of a typed answer as sentences with places to fill. Enter begins the next one. */
-export function RuleList<On>({ part, onChange, problem, title, summary, settings, fresh, sentence }: Props<On>) {
+export function RuleList<On>({ part, onChange, problem, title, summary, settings, head, fresh, sentence }: Props<On>) {
   const rules = (part.key?.rules ?? []) as Rule<On>[]
   const list = useRef<HTMLOListElement>(null)
   const set = (changed: Rule<On>[], place: string) => onChange(withRules(part, changed), place)
@@ -57,6 +59,7 @@ export function RuleList<On>({ part, onChange, problem, title, summary, settings
       settings={settings}
       problem={rules.length === 0 ? problem('/key/rules') : undefined}
     >
+      {head}
       <ol ref={list}>
         {rules.map((rule, i) => {
           const label = `${texts.parts.theAnswer} ${i + 1}`

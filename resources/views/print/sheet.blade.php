@@ -49,6 +49,10 @@ table { border-collapse: collapse; max-width: 100%; } td, th { border: 0.5pt sol
 .join li { display: flex; gap: 0.45em; align-items: baseline; padding: {{ 1.1 * $room }}mm 0; } .join .option { flex: 1; }
 .dot { flex: none; width: 0.5em; height: 0.5em; border: 0.7pt solid #000; align-self: center; }
 .grid td { text-align: center; } .grid thead td { border: 0; } .grid th { font-weight: 400; text-align: left; } .grid thead th { font-weight: 600; vertical-align: bottom; } .grid .box { display: inline-block; margin: 0; }
+.order { list-style: none; padding: 0; } .order li { display: flex; gap: 0.6em; padding: 0.6mm 0; } .rank { flex: none; min-width: 2.2em; text-align: right; } .ends { margin: 0 0 1mm; font-size: 0.85em; }
+.picked, .amended { border: 0.5pt solid #666; padding: 2mm 3mm; } .piece { border-bottom: 0.7pt dotted #000; } .amended { line-height: {{ 2 + 0.4 * $room }}; }
+.scale { padding: 3mm 4mm 0; break-inside: avoid; } .scale ol { list-style: none; margin: 0; padding: 0; display: flex; justify-content: space-between; border-top: 0.8pt solid #000; } .scale li { width: 0; display: flex; justify-content: center; padding-top: 1.4mm; position: relative; font-size: 0.8em; } .scale li::before { content: ''; position: absolute; top: -1.2mm; height: 2.4mm; border-left: 0.8pt solid #000; } .scale .ends { display: flex; justify-content: space-between; margin-top: 1mm; }
+.opinion { display: flex; gap: 4mm; align-items: baseline; } .opinion .options { flex: 1; }
 .sort { width: 100%; table-layout: fixed; }
 .rule { border-bottom: 0.5pt solid #777; height: {{ 8.5 * min(1.2, max(0.9, $room)) }}mm; }
 .rules { margin-bottom: 3mm; }

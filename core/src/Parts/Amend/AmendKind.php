@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Amend;
+
+use WideQuarry\Answer\Normaliser;
+use WideQuarry\Answer\TypedOn;
+use WideQuarry\Content\Pieces;
+use WideQuarry\Content\Tree;
+use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\PiecesOnPaper;
+use WideQuarry\Printing\Answer;
+use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Key;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Value;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Circumstances;
+use WideQuarry\Scoring\PartOutcome;
+use WideQuarry\Scoring\Scheme;
+
+/** The learner finds wrong words in a text and types what is right. Response: {"amends": {"w4": "lateral"}}. */
+final class AmendKind implements PartKind
+{
+    public function name(): string
+    {
+        return 'amend';
+    }
+
+    public function isInline(): bool
+    {
+        return false;
+    }
+
+    public function readSettings(mixed $json, string $path): AmendSettings
+    {
+        return AmendSettings::read($json, $path);
+    }
+
+    public function readOn(mixed $json, string $path): TypedOn
+    {
+        return TypedOn::read($json, $path);
+    }
+
+    public function schemes(): array
+    {
+        return [Scheme::Each, Scheme::All, Scheme::Weights, Scheme::Person];
+    }
+
+    public function usualScheme(object $settings): Scheme
+    {
+        return Scheme::Each;
+    }
+
+    /** The cost of a false find, and the credit of finding a fault without mending it. */
+    public function extras(): array
+    {
+        return ['cost' => '1', 'find' => '0'];
+    }
+
+    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    {
+        $amends = $response->amends ?? null;
+        if (! $amends instanceof \stdClass) {
+            return PartOutcome::unreadable('response.shape', 'The response to a text to mend is {"amends": {piece id: what was typed}}.');
+        }
+        $settings = self::settings($part);
+        $words = array_column(Pieces::of($settings->text), 'words', 'id');
+        $normaliser = new Normaliser($in->normalise->overriddenBy($settings->normalise), $in->language);
+        $given = [];
+        foreach (get_object_vars($amends) as $id => $typed) {
+            if (! isset($words[$id])) {
+                return PartOutcome::unreadable('amend.unknown_piece', "There is no piece \"$id\" in the text.");
+            }
+            if (! is_string($typed)) {
+                return PartOutcome::unreadable('response.shape', 'What is typed for a piece is text.');
+            }
+            if ($normaliser->apply($typed) !== $normaliser->apply($words[$id])) { // the same again mends nothing and blames nothing
+                $given[(string) $id] = trim($typed);
+            }
+        }
+        if ($given === []) {
+            return PartOutcome::unanswered();
+        }
+
+        return $part->scheme === Scheme::Person ? PartOutcome::needsMarking() : (new Amends($part, $in, $settings))->outcome($given);
+    }
+
+    public function present(Part $part, Circumstances $in, Seed $seed): array
+    {
+        return ['text' => Tree::of(self::settings($part)->text, $in->roll->written)];
+    }
+
+    public function onPaper(Part $part, array $presented, Paper $paper): string
+    {
+        return PiecesOnPaper::text($presented, $paper, true);
+    }
+
+    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    {
+        $words = array_column(Pieces::of(self::settings($part)->text), 'words', 'id');
+        $answers = [];
+        foreach ($part->key->rules as $rule) {
+            if ($rule->on instanceof TypedOn && isset($words[(string) $rule->on->piece]) && $rule->credit()->isPositive()) {
+                $right = implode(' / ', array_map(fn (Value $text): string => Paper::text($text->words($in->roll, $in->language)), $rule->on->texts));
+                $answers[] = new Answer('<s>'.Paper::text($words[(string) $rule->on->piece])."</s> → $right", $rule->credit());
+            }
+        }
+
+        return $answers;
+    }
+
+    public function check(Part $part, Circumstances $in): array
+    {
+        return (new AmendCheck)->findings($part, self::settings($part), $in);
+    }
+
+    public function texts(Part $part): array
+    {
+        $texts = [self::settings($part)->text];
+        foreach ($part->key->rules as $rule) {
+            assert($rule->on instanceof TypedOn);
+            array_push($texts, ...array_map(fn (Value $text): string => htmlspecialchars($text->source()), $rule->on->texts));
+        }
+
+        return $texts;
+    }
+
+    private static function settings(Part $part): AmendSettings
+    {
+        assert($part->settings instanceof AmendSettings);
+
+        return $part->settings;
+    }
+}

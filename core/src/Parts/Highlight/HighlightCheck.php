@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Highlight;
+
+use WideQuarry\Content\Pieces;
+use WideQuarry\Finding;
+use WideQuarry\Parts\PieceCheck;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Unready;
+use WideQuarry\Scoring\Scheme;
+
+/** What an author should mend in words that are picked. */
+final class HighlightCheck
+{
+    /** @return list<Finding> */
+    public function findings(Part $part, HighlightSettings $settings): array
+    {
+        $findings = PieceCheck::findings($settings->text, "$part->path/settings/text", 2);
+        $pieces = array_column(Pieces::of($settings->text), 'id');
+        $right = 0;
+        $seen = [];
+        foreach ($part->key->rules as $rule) {
+            $on = is_string($rule->on) ? $rule->on : '';
+            if (! in_array($on, $pieces, true)) {
+                $findings[] = Finding::blocking('key.unknown', "$rule->path/on", "The key names a piece \"$on\" that is not in the text.", ['gone' => $on]);
+            } elseif (isset($seen["=$on"])) {
+                $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", 'Two rules name this piece; the first one counts.');
+            }
+            $seen["=$on"] = true;
+            try {
+                $right += $rule->credit()->isPositive() ? 1 : 0;
+            } catch (Unready) {
+                continue; // found by the check of every key
+            }
+        }
+        if ($part->scheme !== Scheme::Person && $right === 0) {
+            $findings[] = Finding::blocking('key.nothing_right', "$part->path/key/rules", 'No piece is marked as right.');
+        }
+        if ($settings->max !== null && $settings->min > $settings->max) {
+            $findings[] = Finding::blocking('highlight.min_above_max', "$part->path/settings/min", "At least $settings->min and at most $settings->max cannot both hold.");
+        } elseif ($settings->max !== null && $right > $settings->max && $part->scheme !== Scheme::Weights) {
+            $findings[] = Finding::blocking('highlight.more_right_than_max', "$part->path/settings/max", "$right pieces are right, but at most $settings->max may be picked.");
+        }
+
+        return $findings;
+    }
+}

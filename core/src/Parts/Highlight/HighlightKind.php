@@ -1,0 +1,124 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Highlight;
+
+use WideQuarry\Content\Pieces;
+use WideQuarry\Content\Tree;
+use WideQuarry\Json\Fields;
+use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\PiecesOnPaper;
+use WideQuarry\Printing\Answer;
+use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Key;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Rule;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Circumstances;
+use WideQuarry\Scoring\PartOutcome;
+use WideQuarry\Scoring\Picks;
+use WideQuarry\Scoring\Scheme;
+
+/** The learner picks words or phrases of a text. Response: {"chosen": ["w4"]}. */
+final class HighlightKind implements PartKind
+{
+    public function name(): string
+    {
+        return 'highlight';
+    }
+
+    public function isInline(): bool
+    {
+        return false;
+    }
+
+    public function readSettings(mixed $json, string $path): HighlightSettings
+    {
+        return HighlightSettings::read($json, $path);
+    }
+
+    public function readOn(mixed $json, string $path): string
+    {
+        return Fields::asId($json, $path);
+    }
+
+    public function schemes(): array
+    {
+        return Scheme::FOR_SEVERAL;
+    }
+
+    public function usualScheme(object $settings): Scheme
+    {
+        return Scheme::Each;
+    }
+
+    public function extras(): array
+    {
+        return ['cost' => '1'];
+    }
+
+    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    {
+        $settings = self::settings($part);
+        $chosen = $response->chosen ?? null;
+        if (! is_array($chosen) || array_filter($chosen, is_string(...)) !== $chosen) {
+            return PartOutcome::unreadable('response.shape', 'The response to words that are picked is {"chosen": [piece ids]}.');
+        }
+        $given = array_values(array_unique($chosen));
+        $pieces = array_column(Pieces::of($settings->text), 'id');
+        $unknown = array_values(array_diff($given, $pieces));
+        $count = count($given);
+
+        return match (true) {
+            $unknown !== [] => PartOutcome::unreadable('highlight.unknown_piece', "There is no piece \"$unknown[0]\" in the text."),
+            $count === 0 => PartOutcome::unanswered(),
+            $settings->max !== null && $count > $settings->max => PartOutcome::unreadable('highlight.too_many', "At most $settings->max may be picked; $count were."),
+            $count < $settings->min => PartOutcome::unreadable('highlight.too_few', "At least $settings->min must be picked; $count were."),
+            $part->scheme === Scheme::Person => PartOutcome::needsMarking(),
+            default => Picks::score($part, $given, $pieces, fn (Rule $rule): string => is_string($rule->on) ? $rule->on : ''),
+        };
+    }
+
+    public function present(Part $part, Circumstances $in, Seed $seed): array
+    {
+        $settings = self::settings($part);
+
+        return ['text' => Tree::of($settings->text, $in->roll->written), 'min' => $settings->min, 'max' => $settings->max];
+    }
+
+    public function onPaper(Part $part, array $presented, Paper $paper): string
+    {
+        return PiecesOnPaper::text($presented, $paper, false);
+    }
+
+    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    {
+        $words = array_column(Pieces::of(self::settings($part)->text), 'words', 'id');
+        $answers = [];
+        foreach ($part->key->rules as $rule) {
+            if (is_string($rule->on) && isset($words[$rule->on]) && $rule->credit()->isPositive()) {
+                $answers[] = new Answer(Paper::text($words[$rule->on]), $rule->credit());
+            }
+        }
+
+        return $answers;
+    }
+
+    public function check(Part $part, Circumstances $in): array
+    {
+        return (new HighlightCheck)->findings($part, self::settings($part));
+    }
+
+    public function texts(Part $part): array
+    {
+        return [self::settings($part)->text];
+    }
+
+    private static function settings(Part $part): HighlightSettings
+    {
+        assert($part->settings instanceof HighlightSettings);
+
+        return $part->settings;
+    }
+}

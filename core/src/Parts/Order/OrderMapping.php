@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Order;
+
+use WideQuarry\Interchange\Qti30\Credit;
+use WideQuarry\Interchange\Qti30\Declaration;
+use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Interchange\Qti30\Marking;
+use WideQuarry\Interchange\Qti30\Names;
+use WideQuarry\Interchange\Qti30\Scored;
+use WideQuarry\Interchange\Qti30\WriteContext;
+use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Item;
+use WideQuarry\Question\Part;
+use WideQuarry\Scoring\Scheme;
+
+/** qti-order-interaction; items that are given are fixed choices there. */
+final class OrderMapping implements KindMapping
+{
+    public function kind(): string
+    {
+        return 'order';
+    }
+
+    public function on(string $value): ?string
+    {
+        return null;
+    }
+
+    public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
+    {
+        return $interaction->localName === 'qti-order-interaction' && ($declaration === null || $declaration->cardinality === 'ordered');
+    }
+
+    public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): ?\stdClass
+    {
+        $items = array_map(fn (\DOMElement $choice): array => ['id' => $choice->getAttribute('identifier'), 'html' => $content($choice), ...($choice->getAttribute('fixed') === 'true' ? ['given' => true] : [])], Xml::children($interaction, 'qti-simple-choice'));
+        $made = fn (int|float $points, array $rules, string $scheme): \stdClass => (object) [
+            'kind' => 'order', 'points' => $points, 'settings' => (object) ['items' => $items, 'layout' => $interaction->getAttribute('orientation') === 'horizontal' ? 'row' : 'column'],
+            'key' => (object) ['rules' => $rules], 'scoring' => (object) ['scheme' => $scheme],
+        ];
+        if ($declaration === null || $marking === null || $marking->by !== 'correct' || $declaration->correct === []) {
+            return $declaration === null || $marking === null ? $made(1, [], 'person') : null;
+        }
+        $points = Exact::read($marking->points) ?? Exact::one();
+
+        return $points->isPositive() ? $made(Credit::points($points), [(object) ['id' => 'r1', 'on' => array_map(fn (string $id): array => [$id], $declaration->correct), 'credit' => '1']], 'all') : null;
+    }
+
+    public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof OrderSettings);
+        $on = ($part->key->rules[0] ?? null)?->on;
+        $ranks = $on instanceof Ranks ? $on : Ranks::read([], '');
+        $losses = [];
+        if (! in_array($part->scheme, [Scheme::All, Scheme::Person], true)) {
+            $losses[] = ['order.scheme', 'Parts of the right order earn nothing in QTI: the whole order earns the points there, anything else nothing.'];
+        }
+        if (count($ranks->ranks) < count($ranks->flat())) {
+            $losses[] = ['order.equal_ranks', 'Items of equal rank have one order in QTI: the one they are written in.'];
+        }
+        if ($settings->from.$settings->to !== '') {
+            $losses[] = ['order.caption', 'What the beginning and the end of the sequence mean is not written.'];
+        }
+        $correct = $part->scheme === Scheme::Person || $ranks->flat() === [] ? '' : '<qti-correct-response>'.implode('', array_map(fn (string $id): string => '<qti-value>'.Names::of($id).'</qti-value>', $ranks->flat())).'</qti-correct-response>';
+        $choices = implode('', array_map(fn (Item $item): string => '<qti-simple-choice identifier="'.Names::of($item->id).'"'.(in_array($item->id, $settings->given, true) ? ' fixed="true"' : '').'>'.$content($item->html).'</qti-simple-choice>', $settings->items));
+        $across = in_array($settings->layout, ['row', 'sentence'], true) ? ' orientation="horizontal"' : '';
+
+        return new WrittenPart(
+            "<qti-response-declaration identifier=\"$response\" cardinality=\"ordered\" base-type=\"identifier\">$correct</qti-response-declaration>",
+            "<qti-order-interaction response-identifier=\"$response\" shuffle=\"true\"$across>$choices</qti-order-interaction>",
+            $correct === '' ? '' : Scored::processing($part, "SCORE_$response", [$response], '', Scheme::All), $losses,
+        );
+    }
+}

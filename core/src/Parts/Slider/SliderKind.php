@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Slider;
+
+use WideQuarry\Answer\NumberOn;
+use WideQuarry\Answer\NumberReading;
+use WideQuarry\Finding;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\TypedKeyCheck;
+use WideQuarry\Printing\Answer;
+use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Key;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Rule;
+use WideQuarry\Question\Unready;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Circumstances;
+use WideQuarry\Scoring\PartOutcome;
+use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\TypedOutcome;
+use WideQuarry\Variables\RollProblem;
+
+/** The learner sets a value on a scale. Response: {"value": "4"}. */
+final class SliderKind implements PartKind
+{
+    public function name(): string
+    {
+        return 'slider';
+    }
+
+    public function isInline(): bool
+    {
+        return false;
+    }
+
+    public function readSettings(mixed $json, string $path): SliderSettings
+    {
+        return SliderSettings::read($json, $path);
+    }
+
+    public function readOn(mixed $json, string $path): NumberOn
+    {
+        return NumberOn::read($json, $path);
+    }
+
+    public function schemes(): array
+    {
+        return Scheme::FOR_ONE;
+    }
+
+    public function usualScheme(object $settings): Scheme
+    {
+        return Scheme::Weights;
+    }
+
+    public function extras(): array
+    {
+        return [];
+    }
+
+    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    {
+        $given = $response->value ?? null;
+        if (! is_string($given)) {
+            return PartOutcome::unreadable('response.shape', 'The response to a scale is {"value": "…"}.');
+        }
+        if (trim($given) === '') {
+            return PartOutcome::unanswered();
+        }
+        $value = Exact::read($given);
+        if ($value === null || ! Scale::of(self::settings($part), $in->roll, $part->path)->holds($value)) {
+            return PartOutcome::unreadable('slider.off_scale', "\"$given\" does not lie on the scale.");
+        }
+        if ($part->scheme === Scheme::Person) {
+            return PartOutcome::needsMarking();
+        }
+        $reading = NumberReading::understood($value, 'decimal', null, null);
+        $matching = array_values(array_filter($key->rules, fn (Rule $rule): bool => $rule->on instanceof NumberOn && $rule->on->matches($reading, $in->roll)));
+
+        return TypedOutcome::of($matching, $key, []);
+    }
+
+    public function present(Part $part, Circumstances $in, Seed $seed): array
+    {
+        $settings = self::settings($part);
+        try {
+            $scale = Scale::of($settings, $in->roll, $part->path);
+        } catch (Unready) { // shown as it is while it is being written; the check says what is wrong
+            return ['from' => '0', 'to' => '0', 'step' => '1', 'captions' => (object) ['from' => $settings->low, 'to' => $settings->high]];
+        }
+
+        return ['from' => Exact::text($scale->from), 'to' => Exact::text($scale->to), 'step' => Exact::text($scale->step), 'captions' => (object) ['from' => $settings->low, 'to' => $settings->high]];
+    }
+
+    public function onPaper(Part $part, array $presented, Paper $paper): string
+    {
+        return (new SliderOnPaper)->part($presented);
+    }
+
+    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    {
+        $answers = [];
+        foreach ($part->key->rules as $rule) {
+            if ($rule->on instanceof NumberOn && $rule->credit()->isPositive()) {
+                $answers[] = new Answer(Paper::text($rule->on->inWords($in->roll, $in->language)), $rule->credit());
+            }
+        }
+
+        return $answers;
+    }
+
+    public function check(Part $part, Circumstances $in): array
+    {
+        $findings = TypedKeyCheck::findings($part);
+        try {
+            $scale = Scale::of(self::settings($part), $in->roll, $part->path);
+        } catch (Unready|RollProblem) {
+            return [...$findings, Finding::blocking('slider.no_scale', "$part->path/settings/step", 'This is no scale: it needs an end above its beginning, and a step above nothing that fits between them.')];
+        }
+        if (! $scale->holds($scale->to)) {
+            $findings[] = Finding::warning('slider.uneven', "$part->path/settings/to", 'The steps do not come out at the end of the scale, so the end cannot be set.');
+        }
+        foreach ($part->key->rules as $rule) {
+            assert($rule->on instanceof NumberOn);
+            if ($rule->on->isEmpty()) {
+                $findings[] = Finding::blocking('rule.empty', "$rule->path/on", 'This rule names no number.');
+            } elseif ($rule->credit()->isPositive() && $rule->on->answer !== 'otherwise' && ! $this->canBeSet($rule->on, $scale, $in)) {
+                $findings[] = Finding::blocking('slider.out_of_reach', "$rule->path/on", 'No value of the scale meets this rule.');
+            }
+        }
+
+        return $findings;
+    }
+
+    public function texts(Part $part): array
+    {
+        return array_values(array_map(htmlspecialchars(...), array_filter([self::settings($part)->low, self::settings($part)->high], fn (string $words): bool => $words !== '')));
+    }
+
+    private function canBeSet(NumberOn $on, Scale $scale, Circumstances $in): bool
+    {
+        for ($i = 0; $i <= min(2000, $scale->steps()); $i++) {
+            if ($on->matches(NumberReading::understood($scale->from->plus($scale->step->multipliedBy($i)), 'decimal', null, null), $in->roll)) {
+                return true;
+            }
+        }
+
+        return $scale->steps() > 2000;
+    }
+
+    private static function settings(Part $part): SliderSettings
+    {
+        assert($part->settings instanceof SliderSettings);
+
+        return $part->settings;
+    }
+}

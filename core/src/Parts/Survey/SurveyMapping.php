@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Survey;
+
+use WideQuarry\Interchange\Qti30\Declaration;
+use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Interchange\Qti30\Marking;
+use WideQuarry\Interchange\Qti30\Names;
+use WideQuarry\Interchange\Qti30\WriteContext;
+use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Parts\Item;
+use WideQuarry\Question\Part;
+
+/** qti-choice-interaction without a correct response; data-opinion tells ours from a choice whose key is missing. */
+final class SurveyMapping implements KindMapping
+{
+    public function kind(): string
+    {
+        return 'survey';
+    }
+
+    public function on(string $value): string
+    {
+        return $value;
+    }
+
+    public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
+    {
+        return $interaction->localName === 'qti-choice-interaction' && in_array($interaction->getAttribute('data-opinion'), ['options', 'scale'], true);
+    }
+
+    public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): \stdClass
+    {
+        $choices = Xml::children($interaction, 'qti-simple-choice');
+        $max = (int) (Xml::attribute($interaction, 'max-choices') ?? 1);
+        if ($interaction->getAttribute('data-opinion') === 'scale') {
+            $numbers = array_map(fn (\DOMElement $choice): int => (int) strtr($choice->getAttribute('identifier'), ['n_' => '-', 'n' => '']), $choices);
+            $numbers = $numbers === [] ? [0] : $numbers;
+            $settings = ['options' => [], 'scale' => (object) ['from' => min($numbers), 'to' => max($numbers), 'captions' => (object) ['from' => $interaction->getAttribute('data-from'), 'to' => $interaction->getAttribute('data-to')]], 'max' => 1];
+        } else {
+            $settings = ['options' => array_map(fn (\DOMElement $choice): array => ['id' => $choice->getAttribute('identifier'), 'html' => $content($choice)], $choices), 'scale' => null, 'max' => $max > 0 ? $max : null];
+        }
+
+        return (object) ['kind' => 'survey', 'points' => 0, 'settings' => (object) $settings, 'key' => (object) ['rules' => []], 'scoring' => new \stdClass];
+    }
+
+    public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof SurveySettings);
+        $max = $settings->scale === null ? $settings->max : 1;
+        if ($settings->scale !== null) {
+            $choices = implode('', array_map(fn (string $number): string => '<qti-simple-choice identifier="'.(str_starts_with($number, '-') ? 'n_'.substr($number, 1) : "n$number")."\">$number</qti-simple-choice>", $settings->ids()));
+            $about = ' data-opinion="scale" data-from="'.Xml::escape($settings->scale[2]).'" data-to="'.Xml::escape($settings->scale[3]).'" orientation="horizontal"';
+        } else {
+            $choices = implode('', array_map(fn (Item $option): string => '<qti-simple-choice identifier="'.Names::of($option->id).'">'.$content($option->html).'</qti-simple-choice>', $settings->options));
+            $about = ' data-opinion="options"';
+        }
+
+        return new WrittenPart(
+            "<qti-response-declaration identifier=\"$response\" cardinality=\"".($max === 1 ? 'single' : 'multiple').'" base-type="identifier"/>',
+            "<qti-choice-interaction response-identifier=\"$response\" max-choices=\"".($max ?? 0)."\"$about>$choices</qti-choice-interaction>", '',
+        );
+    }
+}

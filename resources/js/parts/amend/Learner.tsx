@@ -1,0 +1,82 @@
+import { useState } from 'react'
+import type { Rule, TreeNode } from '@/api/question'
+import { RichTree } from '@/components/RichTree'
+import type { LearnerProps } from '../definePart'
+import { pieceWords } from '../pieceWords'
+import { words } from './words'
+
+type On = { text?: string[]; piece?: string }
+
+/** A text whose words are pressed when they are wrong; what is right is typed beside the struck word. */
+export function Learner({ part, response, onChange, disabled, keyOf, result, media }: LearnerProps) {
+  const amends = (response?.amends as Record<string, string> | undefined) ?? {}
+  const text = part.settings.text as TreeNode[]
+  const [fresh, setFresh] = useState<string | null>(null)
+  const key = ((keyOf?.key?.rules ?? []) as Rule<On>[]).filter((rule) => rule.credit === '1')
+  const step = (id: string) => result?.trace.find((one) => String(one.step).startsWith('amend.') && one.piece === id)?.step
+  return (
+    <fieldset aria-label={part.label || words.mends} className="my-3 min-w-0 rounded-ui border border-hairline p-3 leading-9">
+      <RichTree
+        nodes={text}
+        {...(media ? { media } : {})}
+        piece={(id, shown) => {
+          const word = pieceWords(text, id) ?? id
+          const right = key.find((rule) => rule.on.piece === id)?.on.text?.[0]
+          const typed = amends[id]
+          const tone =
+            { 'amend.mended': 'border-accent', 'amend.found': 'border-attention', 'amend.false': 'border-problem' }[step(id) ?? ''] ??
+            'border-edge'
+          return (
+            <>
+              {typed === undefined ? (
+                <button
+                  type="button"
+                  disabled={disabled}
+                  aria-label={words.mend(word)}
+                  className="rounded-ui text-left enabled:hover:bg-well"
+                  onClick={() => {
+                    setFresh(id)
+                    onChange({ amends: { ...amends, [id]: '' } })
+                  }}
+                >
+                  {shown}
+                </button>
+              ) : (
+                <span className="whitespace-nowrap">
+                  <s className="text-quiet">{shown}</s>
+                  <input
+                    aria-label={words.typed(word)}
+                    // biome-ignore lint/a11y/noAutofocus: it appears where a word was pressed to type there
+                    autoFocus={fresh === id}
+                    disabled={disabled}
+                    autoComplete="off"
+                    spellCheck={false}
+                    className={`mx-1 border-0 border-b-2 bg-well px-1 font-serif text-question ${tone}`}
+                    style={{ width: `${Math.max(6, typed.length, word.length) + 2}ch` }}
+                    value={typed}
+                    onChange={(event) => onChange({ amends: { ...amends, [id]: event.target.value } })}
+                  />
+                  {disabled ? null : (
+                    <button
+                      type="button"
+                      aria-label={words.leave(word)}
+                      title={words.leave(word)}
+                      className="min-h-7 min-w-7 rounded-ui font-sans text-quiet hover:bg-well"
+                      onClick={() => {
+                        const { [id]: _, ...rest } = amends
+                        onChange({ amends: rest })
+                      }}
+                    >
+                      ×
+                    </button>
+                  )}
+                </span>
+              )}
+              {right === undefined ? null : <span className="ml-1 rounded-ui bg-accent-tint px-1 text-accent">{right}</span>}
+            </>
+          )
+        }}
+      />
+    </fieldset>
+  )
+}

@@ -21,6 +21,7 @@ use App\Http\Controllers\PresentController;
 use App\Http\Controllers\PrintController;
 use App\Http\Controllers\QuestionController;
 use App\Http\Controllers\RecordController;
+use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\StagedController;
@@ -51,6 +52,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('banks/{bank:slug}/questions', [BankQuestionController::class, 'store'])->middleware(Idempotent::class);
     Route::get('questions/{question}', [QuestionController::class, 'show'])->whereUuid('question');
     Route::get('questions/{question}/changes', [ClassifyController::class, 'log'])->whereUuid('question');
+    Route::get('questions/{question}/revisions', [RevisionController::class, 'index'])->whereUuid('question');
+    Route::get('questions/{question}/revisions/{number}', [RevisionController::class, 'show'])->whereUuid('question')->whereNumber('number');
     Route::put('questions/{question}', [QuestionController::class, 'update'])->whereUuid('question');
     Route::get('autosaves/{subject}', [AutosaveController::class, 'show']);
     Route::put('autosaves/{subject}', [AutosaveController::class, 'update']);

@@ -104,7 +104,8 @@ write_env() { (umask 022; env | grep -E '^(APP_(KEY|URL|NAME|ENV|DEBUG)|SANCTUM_
 owner() { if [ "$(id -u)" = 0 ]; then echo www-data; else id -un; fi; }
 
 # The worker and PHP-FPM write the same files, so they are the same user.
-as_owner() { if [ "$(id -u)" = 0 ]; then setpriv --reuid=www-data --regid=www-data --init-groups env HOME="$VAR" "$@"; else "$@"; fi; }
+owned() { OWNED=("$@"); if [ "$(id -u)" = 0 ]; then OWNED=(setpriv --reuid=www-data --regid=www-data --init-groups env HOME="$VAR" "$@"); fi; }
+as_owner() { owned "$@"; "${OWNED[@]}"; }
 
 start_web() { # port
     local port=$1 user run=$VAR/run/web-$1; user=$(owner); mkdir -p "$run"
@@ -125,8 +126,9 @@ start_web() { # port
         sleep 0.1
     done
 }
-# A worker ends when the database goes away for a moment; another takes its place.
-start_worker() { (trap 'kill $child 2>/dev/null; exit' TERM; while true; do as_owner php artisan queue:work --quiet --sleep=0.5 --tries=3 --max-time=3600 & child=$!; wait $child || true; sleep 1; done) & WORKER=$!; }
+# A worker ends when the database goes away for a moment; another takes its place. The child is the worker itself, not a shell around it, so that
+# nothing outlives the end and holds a pipe open.
+start_worker() { (trap 'kill $child 2>/dev/null; exit' TERM; owned php artisan queue:work --quiet --sleep=0.5 --tries=3 --max-time=3600; while true; do "${OWNED[@]}" & child=$!; wait $child || true; sleep 1; done) & WORKER=$!; }
 stop_worker() { [ -n "${WORKER:-}" ] && kill "$WORKER" 2>/dev/null; WORKER=; }
 
 stop_web() { local pid; for pid in "${WEB_PIDS[@]:-}"; do [ -n "$pid" ] && kill "$pid" 2>/dev/null && wait "$pid" 2>/dev/null; done; WEB_PIDS=(); }

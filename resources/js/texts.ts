@@ -1,5 +1,6 @@
 import { kindHints, kindNames, kindStarts } from '@/parts/words'
 import { assembly, tray } from './texts/assembly'
+import { revisions } from './texts/history'
 import { dispatch, intake, transfers } from './texts/transfers'
 
 /** Every text of the interface, in one place so that other languages can follow. */
@@ -351,6 +352,7 @@ export const texts = {
     show: 'Each answer',
     hide: 'Hide the answers',
   },
+  revisions,
   desk: {
     fresh: 'New question',
     start: 'The learner will …',
@@ -400,6 +402,9 @@ export const texts = {
       variables: 'Variables',
       parts: 'Which parts there are',
     } as Record<string, string>,
+    note: 'What changed, for the history',
+    restoredFrom: (n: number) => `As in revision ${n}`,
+    restoredHere: (n: number) => `Revision ${n} is here again, not saved yet. Undo brings back what was here.`,
     beside: 'Beside the question',
     tabs: { try: 'Try', checks: 'Checks', classify: 'Classify', history: 'History' } as Record<string, string>,
     noChecks: 'Nothing to mend.',

@@ -43,8 +43,6 @@ await page.getByRole('button', { name: 'Empty the tray' }).click()
 await page.goto('/banks/rocks/write')
 await page.getByRole('heading', { name: 'The learner will …' }).waitFor()
 await shot(page, 'start')
-await page.keyboard.press('Control+k')
-await shot(page, 'commands')
 
 const desk = async (bank, words, name, then) => {
   await page.goto(`/banks/${bank}?words=${encodeURIComponent(words)}`)
@@ -59,7 +57,6 @@ await desk('rocks', '"why slate splits"', 'desk-choice-try', async () => {
   await pane.getByRole('button', { name: 'Check' }).click()
   await pane.getByText('partly right').waitFor()
 })
-await desk('rocks', '"two sedimentary structures"', 'desk-typed')
 await desk('field-maths', '"density of a hand sample"', 'desk-number', async () => {
   await pane.getByRole('button', { name: 'Roll new values' }).click()
   await page.getByRole('button', { name: 'Settings' }).click()
@@ -74,8 +71,17 @@ await desk('hazards', '"three kinds of seismic wave"', 'desk-grid', async () => 
   await pane.getByRole('radio', { name: 'cannot pass through liquids – P wave' }).check()
   await pane.getByRole('button', { name: 'Check' }).click()
 })
-await desk('hazards', '"layers of the earth"', 'desk-table', async () => {
-  await pane.getByRole('textbox').first().fill('silicates')
+await desk('field-notes', '"notes on a glacier"', 'desk-amend')
+await desk('field-notes', '"an old rule"', 'desk-history', async () => {
+  await page.getByRole('textbox', { name: 'Question', exact: true }).click()
+  await page.keyboard.press('Control+End')
+  await page.keyboard.type(' It is one of geology’s oldest.')
+  await page.getByLabel(/^Points/).fill('2')
+  await page.getByLabel('What changed, for the history').fill('Says what it is; two points')
+  await page.getByRole('button', { name: 'Save revision 2' }).click()
+  await page.getByRole('tab', { name: 'History' }).click()
+  await page.getByRole('button', { name: /two points/ }).click()
+  await page.getByRole('button', { name: 'Close' }).first().click()
 })
 
 await page.goto('/transfers')

@@ -64,6 +64,22 @@ it('saves revisions, names the newer one, and keeps what was sent', function ():
     expect(fn () => DB::table('revisions')->update(['content' => '{}']))->toThrow(Illuminate\Database\QueryException::class);
 });
 
+it('tells the revisions of a question, and what each changed', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $json = World::json();
+    $json->title = 'Two rocks';
+    ask('PUT', "/questions/$world->question", ['question' => $json, 'note' => 'A title'], ['If-Match' => '"1"']);
+    $json->parts[0]->points = 7;
+    ask('PUT', "/questions/$world->question", ['question' => $json], ['If-Match' => '"2"']);
+    $places = fn (string $path): array => array_map(fn (array $one): string => implode(' ', array_column($one['path'], 'name')), ask('GET', "/questions/$world->question/revisions$path")->json('differences'));
+    $all = ask('GET', "/questions/$world->question/revisions")->json('data');
+    expect(array_map(fn (array $one): array => [$one['number'], $one['note'], $one['person']], $all))->toBe([[3, '', 'writer'], [2, 'A title', 'writer'], [1, '', null]])
+        ->and($places('/1'))->toBe([])->and($places('/2'))->toBe(['title'])->and($places('/3'))->toBe(['parts points'])->and($places('/3?since=1'))->toBe(['title', 'parts points'])
+        ->and(ask('GET', "/questions/$world->question/revisions/2")->json('content.title'))->toBe('Two rocks')
+        ->and(ask('GET', "/questions/$world->question/revisions/9")->status())->toBe(404);
+});
+
 it('creates once for one key', function (): void {
     $this->actingAs((new World)->people['writer']);
     $body = ['question' => World::json((string) Str::uuid7())];

@@ -50,6 +50,8 @@ $matrix = [
     'PATCH api/v1/banks/{bank}/{tree}/{node}' => [[401, 404, 403, 204, 204, 403, 404], fn (World $w): array => ["/banks/rocks/folders/{$w->folder()}", ['name' => 'G']]],
     'DELETE api/v1/banks/{bank}/{tree}/{node}' => [[401, 404, 403, 204, 204, 403, 404], fn (World $w): array => ["/banks/rocks/topics/{$w->topic()}", null]],
     'GET api/v1/questions/{question}/changes' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/questions/$w->question/changes", null]],
+    'GET api/v1/questions/{question}/revisions' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/questions/$w->question/revisions", null]],
+    'GET api/v1/questions/{question}/revisions/{number}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/questions/$w->question/revisions/1", null]],
     'GET api/v1/tray' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/tray', null]],
     'PATCH api/v1/tray' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/tray', ['add' => [$w->question]]]],
     'GET api/v1/assessments' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/assessments', null]],

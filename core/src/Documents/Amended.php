@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Documents;
 
 /**
- * A faulty text beside the right one: what differs, by the longest common subsequence of their words (Hunt and McIlroy 1976), as faults with
- * what is right instead.
+ * A faulty text beside the right one: where their words differ, as faults with what is right instead.
  */
 final class Amended
 {
@@ -21,7 +20,7 @@ final class Amended
     {
         [$a, $b] = [self::words($faulty), self::words($right)];
         $faults = [];
-        foreach (self::changes(array_column($a, 0), array_column($b, 0)) as [$i, $count, $j, $instead]) {
+        foreach (Longest::changes(array_column($a, 0), array_column($b, 0)) as [$i, $count, $j, $instead]) {
             // What is only missing or only too much is told with a word beside it.
             if ($count === 0 || $instead === 0) {
                 [$i, $count, $j, $instead] = $i > 0 && $j > 0 ? [$i - 1, $count + 1, $j - 1, $instead + 1] : [$i, $count + 1, $j, $instead + 1];
@@ -40,42 +39,6 @@ final class Amended
         }
 
         return $faults;
-    }
-
-    /**
-     * @param  list<string>  $a
-     * @param  list<string>  $b
-     * @return list<array{int, int, int, int}> from where how many of the first, from where how many of the second stand instead
-     */
-    private static function changes(array $a, array $b): array
-    {
-        [$n, $m] = [count($a), count($b)];
-        $lengths = array_fill(0, $n + 1, array_fill(0, $m + 1, 0));
-        for ($i = $n - 1; $i >= 0; $i--) {
-            for ($j = $m - 1; $j >= 0; $j--) {
-                $lengths[$i][$j] = $a[$i] === $b[$j] ? $lengths[$i + 1][$j + 1] + 1 : max($lengths[$i + 1][$j], $lengths[$i][$j + 1]);
-            }
-        }
-        $changes = [];
-        [$i, $j, $fromI, $fromJ] = [0, 0, 0, 0];
-        while ($i < $n || $j < $m) {
-            if ($i < $n && $j < $m && $a[$i] === $b[$j]) {
-                if ($i > $fromI || $j > $fromJ) {
-                    $changes[] = [$fromI, $i - $fromI, $fromJ, $j - $fromJ];
-                }
-                [$i, $j] = [$i + 1, $j + 1];
-                [$fromI, $fromJ] = [$i, $j];
-            } elseif ($j >= $m || ($i < $n && $lengths[$i + 1][$j] >= $lengths[$i][$j + 1])) {
-                $i++;
-            } else {
-                $j++;
-            }
-        }
-        if ($i > $fromI || $j > $fromJ) {
-            $changes[] = [$fromI, $i - $fromI, $fromJ, $j - $fromJ];
-        }
-
-        return $changes;
     }
 
     /** @return list<array{string, int}> word and byte offset */

@@ -67,6 +67,30 @@ export const changesQuery = (id: string) =>
     queryFn: async () => (await call<{ data: Change[] }>('GET', `/questions/${id}/changes`)).body.data,
   })
 
+export type Revision = { number: number; note: string; person: string | null; at: string }
+export const revisionsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['question', id, 'revisions'],
+    queryFn: async () => (await call<{ data: Revision[] }>('GET', `/questions/${id}/revisions`)).body.data,
+  })
+
+/** A place in a question: names of fields, and things of lists by number, in their words. */
+export type PathStep = { name: string; number?: number; words?: string; kind?: string }
+export type Difference = { path: PathStep[]; runs: ['same' | 'old' | 'new', string][] }
+export const fetchRevision = async (id: string, number: number, since?: number) =>
+  (
+    await call<{ content: QuestionJson; differences: Difference[] }>(
+      'GET',
+      `/questions/${id}/revisions/${number}${since === undefined ? '' : `?since=${since}`}`,
+    )
+  ).body
+export const revisionQuery = (id: string, number: number, since?: number) =>
+  queryOptions({
+    queryKey: ['question', id, 'revision', number, since ?? 'before'],
+    queryFn: () => fetchRevision(id, number, since),
+    staleTime: Number.POSITIVE_INFINITY,
+  })
+
 export const fetchQuestion = async (id: string) => (await call<{ data: WholeQuestion }>('GET', `/questions/${id}`)).body.data
 export const questionQuery = (id: string) => queryOptions({ queryKey: ['question', id], queryFn: () => fetchQuestion(id) })
 
@@ -88,11 +112,12 @@ export const signOut = () => call('DELETE', '/session')
 export const score = async (question: QuestionJson, response: Responses, seed: number, earlierWrong: number, hints: number) =>
   (await call<Result>('POST', '/score', { question, response, seed, earlier_wrong: earlierWrong, hints })).body
 
-export const createQuestion = async (slug: string, question: QuestionJson) =>
-  (await call<{ data: WholeQuestion }>('POST', `/banks/${slug}/questions`, { question }, { 'Idempotency-Key': question.id })).body.data
+export const createQuestion = async (slug: string, question: QuestionJson, note = '') =>
+  (await call<{ data: WholeQuestion }>('POST', `/banks/${slug}/questions`, { question, note }, { 'Idempotency-Key': question.id })).body
+    .data
 
-export const saveQuestion = async (question: QuestionJson, base: number) =>
-  (await call<{ data: WholeQuestion }>('PUT', `/questions/${question.id}`, { question }, { 'If-Match': `"${base}"` })).body.data
+export const saveQuestion = async (question: QuestionJson, base: number, note = '') =>
+  (await call<{ data: WholeQuestion }>('PUT', `/questions/${question.id}`, { question, note }, { 'If-Match': `"${base}"` })).body.data
 
 export type Autosave = { base_revision: number | null; content: QuestionJson }
 export const autosaveQuery = (subject: string) =>

@@ -1,25 +1,16 @@
 import { useMemo } from 'react'
-import { useSearchParams } from 'react-router'
+import { useAddress } from '@/frame/useAddress'
 
 export const dimensions = ['kind', 'status', 'difficulty', 'topic', 'folder', 'tag', 'author', 'no', 'is'] as const
 export type Dimension = (typeof dimensions)[number]
 
 /** The conditions of a list, which are its address: reload, go back, share the link. */
 export function useFilter() {
-  const [address, setAddress] = useSearchParams()
+  const { address, change } = useAddress()
   return useMemo(() => {
     const query = new URLSearchParams()
     for (const name of ['words', ...dimensions, 'sort'])
       for (const value of address.getAll(name)) if (value !== '') query.append(name, value)
-    const change = (edit: (next: URLSearchParams) => void, replace = false) =>
-      setAddress(
-        (now) => {
-          const next = new URLSearchParams(now)
-          edit(next)
-          return next
-        },
-        { replace },
-      )
     const values = (name: Dimension) => address.getAll(name)
     return {
       /** As the API takes it; two equal filters read equally. */
@@ -45,6 +36,6 @@ export function useFilter() {
       setSort: (sort: string) => change((next) => next.set('sort', sort)),
       setQuestion: (id: string | null) => change((next) => (id === null ? next.delete('question') : next.set('question', id)), true),
     }
-  }, [address, setAddress])
+  }, [address, change])
 }
 export type Filter = ReturnType<typeof useFilter>

@@ -6,6 +6,7 @@ import { RecordChanges } from '@/record/RecordLog'
 import { texts } from '@/texts'
 import { TryPane } from '@/try/TryPane'
 import { Checks } from './Checks'
+import { Revisions } from './Revisions'
 import { Specimens } from './Specimens'
 import type { DeskRecord } from './useRecord'
 
@@ -20,10 +21,13 @@ type Props = {
   findings: Finding[]
   tab: string
   onTab: (tab: string) => void
+  /** The newest revision that is stored. */
+  revision: number
+  onRestore: (content: QuestionJson, number: number) => void
 }
 
 /** Beside the page: try it, what is found in it, classify it, what was changed. */
-export function Beside({ question, tried, now, bank, stored, record, findings, tab, onTab }: Props) {
+export function Beside({ question, tried, now, bank, stored, record, findings, tab, onTab, revision, onRestore }: Props) {
   const tell = useTell()
   const specimens = record.record.specimens ?? []
   const setSpecimens = (next: Specimen[]) => record.change({ record: { specimens: { set: next } } }, true)
@@ -69,7 +73,8 @@ export function Beside({ question, tried, now, bank, stored, record, findings, t
             id: 'history',
             body: (
               <div className="p-5">
-                <h3 className="font-semibold">{texts.record.history}</h3>
+                <Revisions id={question.id} newest={revision} onRestore={onRestore} />
+                <h3 className="mt-6 font-semibold">{texts.record.history}</h3>
                 <RecordChanges id={question.id} />
               </div>
             ),

@@ -1,5 +1,6 @@
 import { Redo2, Undo2 } from 'lucide-react'
 import { Button } from '@/components/Button'
+import { control } from '@/components/Field'
 import { texts } from '@/texts'
 
 type Props = {
@@ -10,12 +11,15 @@ type Props = {
   busy: boolean
   history: { canUndo: boolean; canRedo: boolean; undo: () => unknown; redo: () => unknown }
   onSave: () => void
+  /** What is said of this revision, where it is kept with it. */
+  note?: string
+  onNote?: (note: string) => void
   onAnother?: () => void
   anotherName?: string
 }
 
 /** Where the question lies, and saving it. */
-export function DeskFooter({ place, folders, saveName, busy, history, onSave, onAnother, anotherName }: Props) {
+export function DeskFooter({ place, folders, saveName, busy, history, onSave, note, onNote, onAnother, anotherName }: Props) {
   const step = (title: string, can: boolean, act: () => unknown, icon: React.ReactNode) => (
     <Button look="quiet" className="!px-1" aria-label={title} title={title} aria-disabled={!can} onClick={act}>
       {icon}
@@ -32,6 +36,16 @@ export function DeskFooter({ place, folders, saveName, busy, history, onSave, on
           place
         )}
       </p>
+      {onNote ? (
+        <input
+          className={`${control} w-56 max-lg:hidden`}
+          aria-label={texts.desk.note}
+          placeholder={texts.desk.note}
+          maxLength={500}
+          value={note}
+          onChange={(event) => onNote(event.target.value)}
+        />
+      ) : null}
       {step(texts.desk.undo, history.canUndo, history.undo, <Undo2 size={16} aria-hidden="true" />)}
       {step(texts.desk.redo, history.canRedo, history.redo, <Redo2 size={16} aria-hidden="true" />)}
       {onAnother ? (

@@ -48,6 +48,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
   const another = onAnother ?? (home.next ? () => navigate(home.next ?? '') : null)
   const [tab, setTab] = useState('try')
   const [comparing, setComparing] = useState(false)
+  const [noteOf, setNote] = useState('')
   const wide = useWide(900)
   const record = useRecord(question, home.slug, apart, history.change)
   const tried = useDeferredValue(useRested({ ...question, record: record.record }, 250))
@@ -57,17 +58,21 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
   const save = async (then?: () => void) => {
     if (saving.save.isPending) return
     await record.settled() // what was classified a moment ago goes along
-    saving.save.mutate(saving.revision, {
-      onSuccess: ([, saved]) => {
-        tell({
-          text: home.saved(saved.revision),
-          ...(home.after ? {} : { link: { title: texts.bank.open, go: () => navigate(`/questions/${saved.id}`) } }),
-        })
-        if (then) then()
-        else if (home.after) navigate(home.after)
-        else if (saving.revision === 0) navigate(`/questions/${saved.id}`, { replace: true })
+    saving.save.mutate(
+      { base: saving.revision, note: noteOf.trim() },
+      {
+        onSuccess: ([, saved]) => {
+          setNote('')
+          tell({
+            text: home.saved(saved.revision),
+            ...(home.after ? {} : { link: { title: texts.bank.open, go: () => navigate(`/questions/${saved.id}`) } }),
+          })
+          if (then) then()
+          else if (home.after) navigate(home.after)
+          else if (saving.revision === 0) navigate(`/questions/${saved.id}`, { replace: true })
+        },
       },
-    })
+    )
   }
   const here = texts.frame.groups.here
   useCommands('desk', [
@@ -143,6 +148,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
         busy={saving.save.isPending}
         history={history}
         onSave={() => save()}
+        {...(apart ? { note: noteOf, onNote: setNote } : {})}
         {...(another ? { onAnother: () => save(another), anotherName: home.next ? texts.intake.saveNext : texts.desk.saveAnother } : {})}
       />
     </div>
@@ -158,6 +164,12 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
       findings={findings}
       tab={tab}
       onTab={setTab}
+      revision={saving.revision}
+      onRestore={(content, number) => {
+        history.change((now) => ({ ...content, ...(now.record ? { record: now.record } : {}) }))
+        setNote(texts.desk.restoredFrom(number))
+        tell({ text: texts.desk.restoredHere(number) })
+      }}
     />
   )
   return (
@@ -179,7 +191,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
           onSave={(both) => {
             history.change(() => both)
             setComparing(false)
-            setTimeout(() => saving.save.mutate(saving.conflict ?? 0))
+            setTimeout(() => saving.save.mutate({ base: saving.conflict ?? 0, note: noteOf.trim() }))
           }}
         />
       ) : null}

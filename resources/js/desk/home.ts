@@ -1,6 +1,6 @@
 import type { QueryClient } from '@tanstack/react-query'
 import { fetchStaged, saveStaged } from '@/api/intakes'
-import { createQuestion, fetchQuestion, questionQuery, saveQuestion } from '@/api/queries'
+import { createQuestion, fetchQuestion, questionQuery, revisionsQuery, saveQuestion } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
 import { texts } from '@/texts'
 
@@ -14,7 +14,7 @@ export type Home = {
   subject: string
   /** Whether it is a question of a bank, whose record is changed apart from its revisions. */
   record: 'apart' | 'inside'
-  save: (question: QuestionJson, base: number, client: QueryClient) => Promise<Saved>
+  save: (question: QuestionJson, base: number, client: QueryClient, note: string) => Promise<Saved>
   /** The question as it is stored now, when somebody else was faster. */
   theirs: (id: string) => Promise<{ question: QuestionJson; revision: number }>
   saved: (revision: number) => string
@@ -31,11 +31,12 @@ export function inBank(bank: { slug: string; name: string }, stored: string | nu
     ...bank,
     subject: stored ?? `new:${bank.slug}`,
     record: stored === null ? 'inside' : 'apart',
-    save: async (question, base, client) => {
-      const whole = base === 0 ? await createQuestion(bank.slug, question) : await saveQuestion(question, base)
+    save: async (question, base, client, note) => {
+      const whole = base === 0 ? await createQuestion(bank.slug, question, note) : await saveQuestion(question, base, note)
       client.setQueryData(questionQuery(whole.id).queryKey, whole)
       client.invalidateQueries({ queryKey: ['bank', bank.slug] })
       client.invalidateQueries({ queryKey: ['banks'] })
+      client.invalidateQueries({ queryKey: revisionsQuery(whole.id).queryKey })
       return whole
     },
     theirs: fetchQuestion,

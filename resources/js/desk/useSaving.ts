@@ -53,9 +53,9 @@ export function useSaving(question: QuestionJson, home: Home, startRevision: num
     await forgetAutosave(subject).catch(() => undefined)
   }
   const save = useMutation({
-    mutationFn: async (base: number): Promise<[QuestionJson, Saved]> => {
+    mutationFn: async ({ base, note }: { base: number; note: string }): Promise<[QuestionJson, Saved]> => {
       const sent = latest.current
-      return [sent, await home.save(sent, base, client)]
+      return [sent, await home.save(sent, base, client, note)]
     },
     onSuccess: ([sent, saved]) => {
       settled.current = sent

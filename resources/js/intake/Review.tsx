@@ -1,6 +1,6 @@
 import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
-import { useNavigate, useSearchParams } from 'react-router'
+import { useNavigate } from 'react-router'
 import { commitIntake, dropIntake, type Intake, intakeQuery, stagedQuery } from '@/api/intakes'
 import { useSelection } from '@/bank/useSelection'
 import { Button } from '@/components/Button'
@@ -12,6 +12,7 @@ import { Panes } from '@/components/Panes'
 import { useTell } from '@/components/Toasts'
 import { single, useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
+import { useAddress } from '@/frame/useAddress'
 import { useWide } from '@/frame/useWide'
 import { texts } from '@/texts'
 import { NoticeList } from './NoticeList'
@@ -26,22 +27,13 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
   const navigate = useNavigate()
   const client = useQueryClient()
   const tell = useTell()
-  const [address, setAddress] = useSearchParams()
+  const { address, set: put } = useAddress()
   const filter = useMemo(() => {
     const query = new URLSearchParams()
     for (const name of ['show', 'kind', 'file', 'words']) if (address.get(name)) query.set(name, address.get(name) ?? '')
     return query.toString()
   }, [address])
-  const set = (name: string, value: string) =>
-    setAddress(
-      (now) => {
-        const next = new URLSearchParams(now)
-        if (value === '') next.delete(name)
-        else next.set(name, value)
-        return next
-      },
-      { replace: name === 'question' },
-    )
+  const set = (name: string, value: string) => put(name, value, name === 'question')
   const pages = useInfiniteQuery(stagedQuery(intake.id, filter))
   const rows = useMemo(() => pages.data?.pages.flatMap((page) => page.data) ?? [], [pages.data])
   const selection = useSelection(rows, filter)

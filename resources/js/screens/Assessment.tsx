@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
-import { useNavigate, useParams, useSearchParams } from 'react-router'
+import { useNavigate, useParams } from 'react-router'
 import { addToAssessment, assessmentQuery, removeAssessment, type Assessment as Whole } from '@/api/assembly'
 import { EntryPane } from '@/assembly/EntryPane'
 import { entriesOf, without } from '@/assembly/edit'
@@ -20,6 +20,7 @@ import { Tabs } from '@/components/Tabs'
 import { useTell } from '@/components/Toasts'
 import { ctrl, useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
+import { useAddress } from '@/frame/useAddress'
 import { useWide } from '@/frame/useWide'
 import { texts } from '@/texts'
 import { setAtHand } from '@/tray/useAtHand'
@@ -42,7 +43,7 @@ function Bench({ start }: { start: Whole }) {
   const client = useQueryClient()
   const navigate = useNavigate()
   const tell = useTell()
-  const [address, setAddress] = useSearchParams()
+  const { address, set } = useAddress()
   const [tab, setTab] = useState(content.sections.some((section) => section.entries.length > 0) ? 'question' : 'pick')
   const [dialog, setDialog] = useState<'copy' | 'remove' | null>(null)
   const mayWrite = stored.may_write
@@ -53,7 +54,7 @@ function Bench({ start }: { start: Whole }) {
     if (mayWrite) setAtHand(stored.id)
   }, [mayWrite, stored.id])
   const show = (entry: string) => {
-    setAddress({ entry }, { replace: true })
+    set('entry', entry, true)
     setTab('question')
   }
   const add = useMutation({

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link, useSearchParams } from 'react-router'
+import { Link } from 'react-router'
 import { banksQuery } from '@/api/queries'
 import type { Bank } from '@/api/schema'
 import { AboutDialog } from '@/bank/AboutDialog'
@@ -9,6 +9,7 @@ import { Message, Nothing, Waiting } from '@/components/Message'
 import { Strata } from '@/components/Strata'
 import { useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
+import { useAddress } from '@/frame/useAddress'
 import { texts } from '@/texts'
 
 const tones: [string, string][] = [
@@ -20,18 +21,11 @@ const tones: [string, string][] = [
 
 export function Banks() {
   const banks = useQuery(banksQuery)
-  const [address, setAddress] = useSearchParams()
+  const { address, set } = useAddress()
   const [making, setMaking] = useState(false)
   const words = address.get('words') ?? ''
   const withArchived = address.has('archived')
   useCommands('banks', [{ id: 'make', group: texts.frame.groups.here, title: texts.banks.make, run: () => setMaking(true) }])
-  const set = (name: string, value: string) =>
-    setAddress((now) => {
-      const next = new URLSearchParams(now)
-      if (value === '') next.delete(name)
-      else next.set(name, value)
-      return next
-    })
   const all = banks.data ?? []
   const archived = all.filter((bank) => bank.archived).length
   const shown = all.filter((bank) => (withArchived || !bank.archived) && meets(bank, words))

@@ -1,0 +1,102 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { type Difference, type Revision, revisionQuery, revisionsQuery } from '@/api/queries'
+import type { QuestionJson } from '@/api/question'
+import { Button } from '@/components/Button'
+import { Waiting } from '@/components/Message'
+import { percent, texts } from '@/texts'
+
+type Props = { id: string; newest: number; onRestore: (content: QuestionJson, number: number) => void }
+
+/** Who saved what, when and why; what changed in each; and any of them back on the desk. */
+export function Revisions({ id, newest, onRestore }: Props) {
+  const revisions = useQuery(revisionsQuery(id))
+  const [open, setOpen] = useState<number | null>(null)
+  return (
+    <section aria-label={texts.revisions.title}>
+      <h3 className="font-semibold">{texts.revisions.title}</h3>
+      {revisions.isPending ? <Waiting text={texts.loading} /> : null}
+      {revisions.isError ? <p className="text-problem">{revisions.error.message}</p> : null}
+      <ol>
+        {(revisions.data ?? []).map((one) => (
+          <li key={one.number} className="border-hairline border-b py-2">
+            <button
+              type="button"
+              className="w-full rounded-ui text-left hover:bg-well"
+              aria-expanded={open === one.number}
+              onClick={() => setOpen(open === one.number ? null : one.number)}
+            >
+              <span className="font-semibold">{texts.revisions.one(one.number)}</span>
+              {one.number === newest ? <span className="text-quiet"> {texts.revisions.newest}</span> : null}
+              {one.note ? <span className="block">{one.note}</span> : null}
+              <span className="block text-caption text-quiet">{[one.person, texts.when(one.at)].filter(Boolean).join(', ')}</span>
+            </button>
+            {open === one.number ? <Opened id={id} revision={one} newest={newest} onRestore={onRestore} /> : null}
+          </li>
+        ))}
+      </ol>
+    </section>
+  )
+}
+
+/** What one revision changed, or what has changed since it. */
+function Opened({ id, revision, newest, onRestore }: Props & { revision: Revision }) {
+  const { number } = revision
+  const [untilNow, setUntilNow] = useState(false)
+  const here = useQuery(revisionQuery(id, number))
+  const now = useQuery({ ...revisionQuery(id, newest, number), enabled: untilNow })
+  const shown = untilNow ? now : here
+  const nothing = untilNow ? texts.revisions.sameAsHere : number === 1 ? texts.revisions.first : texts.revisions.same
+  if (shown.isPending) return <Waiting text={texts.loading} />
+  if (shown.isError) return <p className="text-problem">{shown.error.message}</p>
+  return (
+    <div className="mt-2 flex flex-col gap-3">
+      {number < newest ? (
+        <fieldset className="flex flex-wrap gap-x-4">
+          <legend className="sr-only">{texts.revisions.against}</legend>
+          {[false, true].map((which) => (
+            <label key={String(which)} className="flex items-center gap-1.5 text-caption">
+              <input type="radio" name={`since-${number}`} checked={untilNow === which} onChange={() => setUntilNow(which)} />
+              {which ? texts.revisions.since.now : texts.revisions.since.before}
+            </label>
+          ))}
+        </fieldset>
+      ) : null}
+      {shown.data.differences.length === 0 ? <p className="text-quiet">{nothing}</p> : <Changes differences={shown.data.differences} />}
+      {number < newest && here.data ? (
+        <p>
+          <Button onClick={() => onRestore(here.data.content, number)}>{texts.revisions.restore(number)}</Button>
+        </p>
+      ) : null}
+    </div>
+  )
+}
+
+const looks = { same: '', old: 'bg-problem-tint text-problem', new: 'bg-accent-tint text-accent [del+&]:ml-0.5' }
+
+function Changes({ differences }: { differences: Difference[] }) {
+  return (
+    <dl className="flex flex-col gap-2">
+      {differences.map(({ path, runs }) => {
+        const place = texts.revisions.place(path)
+        const share = path.at(-1)?.name.endsWith('credit')
+        return (
+          <div key={JSON.stringify(path)} className="border-hairline border-l-2 pl-3">
+            <dt className="text-caption text-second">{place}</dt>
+            <dd className="whitespace-pre-wrap break-words">
+              {runs.map(([which, words], i) => {
+                const Run = { same: 'span', old: 'del', new: 'ins' }[which] as 'span' | 'del' | 'ins'
+                return (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: runs of one text never change their places
+                  <Run key={i} className={looks[which]}>
+                    {share ? percent(words) : words}
+                  </Run>
+                )
+              })}
+            </dd>
+          </div>
+        )
+      })}
+    </dl>
+  )
+}

@@ -403,6 +403,7 @@ export const texts = {
       parts: 'Which parts there are',
     } as Record<string, string>,
     note: 'What changed, for the history',
+    noteHint: 'What changed?',
     restoredFrom: (n: number) => `As in revision ${n}`,
     restoredHere: (n: number) => `Revision ${n} is here again, not saved yet. Undo brings back what was here.`,
     beside: 'Beside the question',

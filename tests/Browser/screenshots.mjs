@@ -35,9 +35,6 @@ await page.goto('/banks/rocks?difficulty=2&difficulty=3')
 await page.getByRole('tab', { name: 'Folders' }).click()
 for (const i of [0, 1, 3]) await page.locator('[data-tick]').nth(i).click()
 await shot(page, 'bank-selection')
-await page.getByRole('button', { name: 'Classify' }).click()
-await shot(page, 'classify')
-await page.keyboard.press('Escape')
 await page.getByRole('button', { name: 'Empty the tray' }).click()
 
 await page.goto('/banks/rocks/write')
@@ -57,6 +54,7 @@ await desk('rocks', '"why slate splits"', 'desk-choice-try', async () => {
   await pane.getByRole('button', { name: 'Check' }).click()
   await pane.getByText('partly right').waitFor()
 })
+await desk('rocks', '"two sedimentary structures"', 'desk-typed')
 await desk('field-maths', '"density of a hand sample"', 'desk-number', async () => {
   await pane.getByRole('button', { name: 'Roll new values' }).click()
   await page.getByRole('button', { name: 'Settings' }).click()
@@ -70,6 +68,9 @@ await desk('hazards', '"three kinds of seismic wave"', 'desk-grid', async () => 
   await pane.getByRole('radio', { name: 'arrives first – P wave' }).check()
   await pane.getByRole('radio', { name: 'cannot pass through liquids – P wave' }).check()
   await pane.getByRole('button', { name: 'Check' }).click()
+})
+await desk('hazards', '"layers of the earth"', 'desk-table', async () => {
+  await pane.getByRole('textbox').first().fill('silicates')
 })
 await desk('field-notes', '"notes on a glacier"', 'desk-amend')
 await desk('field-notes', '"an old rule"', 'desk-history', async () => {
@@ -113,8 +114,6 @@ await enter(dark)
 await dark.goto('/banks/rocks?kind=choice')
 await row(dark, /./).nth(2).click()
 await shot(dark, 'bank-dark')
-await dark.goto('/gallery')
-await shot(dark, 'building-blocks-dark')
 
 await page.setViewportSize({ width: 390, height: 800 })
 await page.goto('/banks/rocks')

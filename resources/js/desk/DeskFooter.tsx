@@ -27,7 +27,7 @@ export function DeskFooter({ place, folders, saveName, busy, history, onSave, no
   )
   return (
     <footer className="flex min-h-12 flex-none flex-wrap items-center gap-2 border-hairline border-t bg-paper px-4 py-1.5">
-      <p className="min-w-0 flex-1 truncate text-second">
+      <p className="min-w-0 flex-1 truncate text-second" title={folders.map((path) => path.join(' › ')).join(', ') || place}>
         {folders.length > 0 ? (
           <>
             {texts.desk.placedIn} <strong>{folders.map((path) => path.join(' › ')).join(', ')}</strong>
@@ -38,9 +38,9 @@ export function DeskFooter({ place, folders, saveName, busy, history, onSave, no
       </p>
       {onNote ? (
         <input
-          className={`${control} w-56 max-lg:hidden`}
+          className={`${control} w-36 max-lg:hidden`}
           aria-label={texts.desk.note}
-          placeholder={texts.desk.note}
+          placeholder={texts.desk.noteHint}
           maxLength={500}
           value={note}
           onChange={(event) => onNote(event.target.value)}

@@ -52,7 +52,8 @@ it('marks what changed since, keeps it as it was, and copes with what is gone', 
 
     expect(ask('GET', "/assessments/{$data['id']}")->json("data.entries.$entry"))->toMatchArray(['changed' => true, 'title' => 'Reworded']);
     $diff = ask('GET', "/assessments/{$data['id']}/entries/$entry")->json('data');
-    expect($diff['before']['title'] ?? '')->not->toBe('Reworded')->and($diff['question']['title'])->toBe('Reworded');
+    expect($diff['before']['title'] ?? '')->not->toBe('Reworded')->and($diff['question']['title'])->toBe('Reworded')
+        ->and(array_column($diff['changes']['before'][0]['path'], 'name'))->toBe(['title'])->and($diff['changes']['origin'])->toBeNull();
     $kept = store($data, function ($content): void {
         $content->sections[0]->entries[0]->follow = 'pinned';
         $content->sections[0]->entries[0]->revision = 1;

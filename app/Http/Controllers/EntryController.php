@@ -22,6 +22,7 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Canonical;
+use WideQuarry\Question\Differences;
 use WideQuarry\Question\Question as CoreQuestion;
 
 /** One question of an assessment: as it is asked here, as it was when it was last looked at, and varied only here. */
@@ -38,9 +39,13 @@ final class EntryController
         $stored = Question::query()->where('id', $pick->question)->first();
         $before = $pick->seen === null ? null : DB::table('revisions')->where('question_id', $pick->question)->where('number', $pick->seen)->value('content');
 
+        $before = is_string($before) && $entries->bankOf($pick) !== null ? Json::decode($before) : null;
+        $origin = $pick->variation === null ? null : $stored?->json();
+        $since = fn (mixed $other): ?array => $other instanceof \stdClass ? Differences::between($other, $asked->content()) : null;
+
         return new JsonResponse(Json::encode(['data' => [
             'question' => $asked->toJson(), 'bank' => $entries->bankOf($pick), 'varied' => $pick->variation !== null, 'version' => $assessment->version,
-            'origin' => $pick->variation === null ? null : $stored?->json(), 'before' => is_string($before) && $entries->bankOf($pick) !== null ? Json::decode($before) : null,
+            'origin' => $origin, 'before' => $before, 'changes' => ['before' => $since($before), 'origin' => $since($origin)],
             'may_write' => $stored !== null && Gate::allows('update', $stored), 'uses' => Uses::of($pick->question, $user),
         ]]), json: true);
     }

@@ -24,6 +24,22 @@ final readonly class PairOn
         return new self(Fields::asId($json[0], "$path/0"), Fields::asId($json[1], "$path/1"));
     }
 
+    /**
+     * Pairs in the order in which their first (or second) things stand in a list.
+     *
+     * @param  list<self>  $pairs
+     * @param  list<Item>  $items
+     * @param  'first'|'second'  $side
+     * @return list<self>
+     */
+    public static function along(array $pairs, array $items, string $side): array
+    {
+        $at = array_flip(array_map(fn (Item $item): string => "=$item->id", $items));
+        usort($pairs, fn (self $a, self $b): int => ($at['='.$a->{$side}] ?? 0) <=> ($at['='.$b->{$side}] ?? 0));
+
+        return $pairs;
+    }
+
     /** One text for the pair; identifiers hold no tabs. */
     public static function key(string $first, string $second): string
     {

@@ -15,7 +15,7 @@ use WideQuarry\Documents\WordDiff;
 final class Differences
 {
     /** What says nothing to an author. */
-    private const SILENT = ['format', 'version', 'id'];
+    private const SILENT = ['format', 'version', 'id', 'record'];
 
     /** Fields in the order in which a question is read; all others follow by name, so that the order of a store says nothing. */
     private const ORDER = ['title', 'body', 'parts', 'label', 'points', 'html', 'settings', 'key', 'scheme', 'on', 'credit'];

@@ -1,5 +1,6 @@
 import { queryOptions } from '@tanstack/react-query'
 import { call } from './client'
+import type { Difference } from './queries'
 import type { QuestionJson } from './question'
 import type { Assessment as Shape } from './schema'
 
@@ -114,6 +115,8 @@ export type WholeEntry = {
   version: number
   origin: QuestionJson | null
   before: QuestionJson | null
+  /** What differs here from either of them. */
+  changes: { before: Difference[] | null; origin: Difference[] | null }
   may_write: boolean
   uses: Uses
 }

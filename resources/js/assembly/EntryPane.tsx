@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { entryQuery, varyEntry } from '@/api/assembly'
 import { Button } from '@/components/Button'
 import { Message, Nothing, Waiting } from '@/components/Message'
-import { differences } from '@/desk/differences'
+import { Changes } from '@/desk/Changes'
 import { texts } from '@/texts'
 import { TryPane } from '@/try/TryPane'
 import { AskWhere } from './AskWhere'
@@ -34,7 +34,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
     )
   if (whole.isPending) return <Waiting text={texts.loading} />
   if (whole.isError) return <Message look="problem">{whole.error.message}</Message>
-  const { question, origin, before, uses } = whole.data
+  const { question, origin, before, changes, uses } = whole.data
   const set = (edit: Parameters<typeof editEntries>[2]) => change((now) => editEntries(now, [id], edit))
   return (
     <article className="flex flex-col gap-4 p-5">
@@ -49,9 +49,9 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
       {fact.changed && before ? (
         <section aria-label={texts.assembly.newer} className="flex flex-col gap-2 rounded-ui border border-attention bg-attention-tint p-3">
           <p>
-            <strong className="text-attention">{texts.assembly.newer}.</strong>{' '}
-            {texts.assembly.differences(differences(before, question).map((one) => one.title))}
+            <strong className="text-attention">{texts.assembly.newer}.</strong>
           </p>
+          <Changes differences={changes.before ?? []} />
           <details>
             <summary className="cursor-pointer text-accent">{texts.assembly.was}</summary>
             <div className="mt-2 rounded-ui bg-paper p-3">
@@ -71,9 +71,9 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
       {fact.varied ? (
         <section aria-label={texts.assembly.varied} className="flex flex-col gap-2 rounded-ui border border-hairline p-3">
           <p>
-            <strong className="text-information">{texts.assembly.varied}.</strong>{' '}
-            {origin ? texts.assembly.differences(differences(origin, question).map((one) => one.title)) : ''}
+            <strong className="text-information">{texts.assembly.varied}.</strong>
           </p>
+          <Changes differences={changes.origin ?? []} />
           {mayWrite && origin ? (
             <p>
               <Button onClick={() => back.mutate()}>{texts.assembly.asBank}</Button>

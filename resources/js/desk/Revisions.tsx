@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { type Difference, type Revision, revisionQuery, revisionsQuery } from '@/api/queries'
+import { type Revision, revisionQuery, revisionsQuery } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
 import { Button } from '@/components/Button'
 import { Waiting } from '@/components/Message'
-import { percent, texts } from '@/texts'
+import { texts } from '@/texts'
+import { Changes } from './Changes'
 
 type Props = { id: string; newest: number; onRestore: (content: QuestionJson, number: number) => void }
 
@@ -69,34 +70,5 @@ function Opened({ id, revision, newest, onRestore }: Props & { revision: Revisio
         </p>
       ) : null}
     </div>
-  )
-}
-
-const looks = { same: '', old: 'bg-problem-tint text-problem', new: 'bg-accent-tint text-accent [del+&]:ml-0.5' }
-
-function Changes({ differences }: { differences: Difference[] }) {
-  return (
-    <dl className="flex flex-col gap-2">
-      {differences.map(({ path, runs }) => {
-        const place = texts.revisions.place(path)
-        const share = path.at(-1)?.name.endsWith('credit')
-        return (
-          <div key={JSON.stringify(path)} className="border-hairline border-l-2 pl-3">
-            <dt className="text-caption text-second">{place}</dt>
-            <dd className="whitespace-pre-wrap break-words">
-              {runs.map(([which, words], i) => {
-                const Run = { same: 'span', old: 'del', new: 'ins' }[which] as 'span' | 'del' | 'ins'
-                return (
-                  // biome-ignore lint/suspicious/noArrayIndexKey: runs of one text never change their places
-                  <Run key={i} className={looks[which]}>
-                    {share ? percent(words) : words}
-                  </Run>
-                )
-              })}
-            </dd>
-          </div>
-        )
-      })}
-    </dl>
   )
 }

@@ -107,7 +107,6 @@ export const assembly = {
   follow: 'Follow the bank again',
   was: 'As it was',
   is: 'As it is now',
-  differences: (fields: string[]) => `What differs: ${fields.join(', ')}.`,
   used: 'Where it is used',
   usedNowhere: 'In no assessment yet.',
   usedOthers: (n: number) => `and in ${n} that you may not read`,

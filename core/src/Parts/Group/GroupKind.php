@@ -94,7 +94,7 @@ final class GroupKind implements PartKind
     {
         $settings = self::settings($part);
         $items = Item::filled($settings->items);
-        $items = $settings->shuffle ? Shuffled::away($seed, $part->id, $items, self::inOrder($settings, PairCheck::right($part)), true) : $items;
+        $items = $settings->shuffle ? Shuffled::away($seed, $part->id, $items, PairOn::along(PairCheck::right($part), $settings->groups, 'second'), true) : $items;
 
         return [
             'items' => array_map(fn (Item $item): array => $item->shown($in->roll->written), $items),
@@ -120,20 +120,6 @@ final class GroupKind implements PartKind
     public function texts(Part $part): array
     {
         return array_column([...self::settings($part)->groups, ...self::settings($part)->items], 'html');
-    }
-
-    /**
-     * The right pairs in the order of the groups.
-     *
-     * @param  list<PairOn>  $right
-     * @return list<PairOn>
-     */
-    private static function inOrder(GroupSettings $settings, array $right): array
-    {
-        $at = array_flip(array_map(fn (Item $item): string => "=$item->id", $settings->groups));
-        usort($right, fn (PairOn $a, PairOn $b): int => ($at["=$a->second"] ?? 0) <=> ($at["=$b->second"] ?? 0));
-
-        return $right;
     }
 
     private static function settings(Part $part): GroupSettings

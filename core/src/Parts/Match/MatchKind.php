@@ -93,9 +93,9 @@ final class MatchKind implements PartKind
         [$left, $right] = [Item::filled($settings->left), Item::filled($settings->right)];
         $pairs = PairCheck::right($part);
         if ($settings->shuffle && $settings->by === 'grid') { // the heads of a table keep their order, its rows change theirs
-            $left = Shuffled::away($seed, $part->id, $left, self::byColumn($settings, $pairs), true);
+            $left = Shuffled::away($seed, $part->id, $left, PairOn::along($pairs, $settings->right, 'second'), true);
         } elseif ($settings->shuffle) {
-            $right = Shuffled::away($seed, $part->id, $right, self::inOrder($settings, $pairs));
+            $right = Shuffled::away($seed, $part->id, $right, PairOn::along($pairs, $settings->left, 'first'));
         }
         $shown = fn (Item $item): array => [...$item->shown($in->roll->written), 'uses' => $item->limit];
 
@@ -120,34 +120,6 @@ final class MatchKind implements PartKind
     public function texts(Part $part): array
     {
         return array_column([...self::settings($part)->left, ...self::settings($part)->right], 'html');
-    }
-
-    /**
-     * The right pairs in the order of the left side.
-     *
-     * @param  list<PairOn>  $right
-     * @return list<PairOn>
-     */
-    private static function inOrder(MatchSettings $settings, array $right): array
-    {
-        $at = array_flip(array_map(fn (Item $item): string => "=$item->id", $settings->left));
-        usort($right, fn (PairOn $a, PairOn $b): int => ($at["=$a->first"] ?? 0) <=> ($at["=$b->first"] ?? 0));
-
-        return $right;
-    }
-
-    /**
-     * The right pairs in the order of the right side.
-     *
-     * @param  list<PairOn>  $right
-     * @return list<PairOn>
-     */
-    private static function byColumn(MatchSettings $settings, array $right): array
-    {
-        $at = array_flip(array_map(fn (Item $item): string => "=$item->id", $settings->right));
-        usort($right, fn (PairOn $a, PairOn $b): int => ($at["=$a->second"] ?? 0) <=> ($at["=$b->second"] ?? 0));
-
-        return $right;
     }
 
     private static function settings(Part $part): MatchSettings

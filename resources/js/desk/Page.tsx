@@ -97,15 +97,7 @@ export function Page({ question, findings, bank, change }: Props) {
         words={words}
         view={{ media, table: texts.desk.table }}
         placeholder={texts.desk.stemHint}
-        bar={{
-          label: texts.desk.toolbar,
-          bold: texts.desk.bold,
-          italic: texts.desk.italic,
-          sub: texts.desk.sub,
-          sup: texts.desk.sup,
-          list: texts.desk.list,
-          numbers: texts.desk.numbers,
-        }}
+        bar={texts.desk.bar}
         more={(editor) => (
           <>
             <span className="mx-1 h-4 w-px bg-hairline" />

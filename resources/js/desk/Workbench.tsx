@@ -12,6 +12,7 @@ import { useTell } from '@/components/Toasts'
 import { ctrl, useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
 import { useWide } from '@/frame/useWide'
+import { toWords } from '@/parts/html'
 import { texts } from '@/texts'
 import { Beside } from './Beside'
 import { Conflict } from './Conflict'
@@ -65,7 +66,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
           setNote('')
           tell({
             text: home.saved(saved.revision),
-            ...(home.after ? {} : { link: { title: texts.bank.open, go: () => navigate(`/questions/${saved.id}`) } }),
+            ...(home.after || !then ? {} : { link: { title: texts.bank.open, go: () => navigate(`/questions/${saved.id}`) } }),
           })
           if (then) then()
           else if (home.after) navigate(home.after)
@@ -118,7 +119,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
       run: () => setTab(id),
     })),
   ])
-  const title = question.title || texts.desk.fresh
+  const title = question.title || (saving.isNew ? '' : firstWords(question.body)) || texts.desk.fresh
   const aside = [
     saving.revision > 0 && apart ? texts.bank.revision(saving.revision) : '',
     saving.save.isPending ? texts.desk.saving : (texts.desk.keeping[saving.keeping] ?? ''),
@@ -198,6 +199,8 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
     </Shell>
   )
 }
+
+const firstWords = (body: string) => toWords(body).trim().slice(0, 80)
 
 /** The page on the left takes what the try beside it leaves; the border between them moves. */
 function Desk({ page, beside }: { page: React.ReactNode; beside: React.ReactNode }) {

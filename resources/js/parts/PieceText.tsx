@@ -54,15 +54,7 @@ export function PieceText({ value, label, placeholder, media, make, prefix, wron
         view={{ media, table: texts.desk.table }}
         placeholder={placeholder}
         keptNote={texts.desk.keptText}
-        bar={{
-          label: texts.desk.toolbar,
-          bold: texts.desk.bold,
-          italic: texts.desk.italic,
-          sub: texts.desk.sub,
-          sup: texts.desk.sup,
-          list: texts.desk.list,
-          numbers: texts.desk.numbers,
-        }}
+        bar={texts.desk.bar}
         more={(editor) => (
           <>
             <span className="mx-1 h-4 w-px bg-hairline" />

@@ -7,9 +7,9 @@ import { texts } from '@/texts'
 import { afterRemoving } from './afterRemoving'
 import { Credit } from './Credit'
 import type { EditorProps } from './definePart'
-import { FeedbackField } from './FeedbackField'
 import { moved } from './moved'
 import { PartCard } from './PartCard'
+import { RuleFeedback } from './RuleFeedback'
 import { withRules } from './withRules'
 
 type Props<On> = EditorProps & {
@@ -93,18 +93,12 @@ export function RuleList<On>({ part, onChange, problem, title, summary, settings
                   <Trash2 size={16} aria-hidden="true" />
                 </Button>
               </div>
-              <div className="flex items-baseline gap-1.5 text-caption">
-                <span className="text-second">{texts.parts.feedbackRule}</span>
-                <div className="min-w-0 flex-1">
-                  <FeedbackField
-                    withShow
-                    value={rule.feedback}
-                    label={`${texts.parts.feedback}: ${label}`}
-                    onChange={(feedback) => replace(rule.id, { feedback }, 'feedback')}
-                  />
-                </div>
-              </div>
-              {wrong ? <p className="text-caption text-problem">{wrong}</p> : null}
+              <RuleFeedback
+                value={rule.feedback}
+                label={`${texts.parts.feedback}: ${label}`}
+                wrong={wrong}
+                onChange={(feedback) => replace(rule.id, { feedback }, 'feedback')}
+              />
             </li>
           )
         })}

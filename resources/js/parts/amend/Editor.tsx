@@ -5,12 +5,12 @@ import { Gap, Sentence } from '@/components/Sentence'
 import { texts } from '@/texts'
 import { Credit } from '../Credit'
 import type { EditorProps } from '../definePart'
-import { FeedbackField } from '../FeedbackField'
 import { freshId } from '../fresh'
 import { PartCard, SettingChoice } from '../PartCard'
 import { PieceText } from '../PieceText'
 import { piecesOf } from '../pieces'
 import { RemoveButton } from '../RemoveButton'
+import { RuleFeedback } from '../RuleFeedback'
 import { usePart } from '../useRows'
 import { withRules } from '../withRules'
 import { CompareTexts } from './CompareTexts'
@@ -104,18 +104,12 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
                 </Sentence>
                 <RemoveButton name={label} onClick={() => set(rules.filter((one) => one !== rule))} />
               </div>
-              <div className="flex items-baseline gap-1.5 text-caption">
-                <span className="text-second">{texts.parts.feedbackRule}</span>
-                <div className="min-w-0 flex-1">
-                  <FeedbackField
-                    withShow
-                    value={rule.feedback}
-                    label={`${texts.parts.feedbackOf}: ${label}`}
-                    onChange={(feedback) => change(rule.id, { feedback }, 'feedback')}
-                  />
-                </div>
-              </div>
-              {wrong ? <p className="text-caption text-problem">{wrong}</p> : null}
+              <RuleFeedback
+                value={rule.feedback}
+                label={`${texts.parts.feedbackOf}: ${label}`}
+                wrong={wrong}
+                onChange={(feedback) => change(rule.id, { feedback }, 'feedback')}
+              />
             </li>
           )
         })}

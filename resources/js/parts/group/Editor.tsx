@@ -10,6 +10,7 @@ import { type PairRule, type Row, without } from '../pairKey'
 import { RemoveButton } from '../RemoveButton'
 import { RowText } from '../RowText'
 import { SchemeSettings } from '../SchemeSettings'
+import { ShuffleSetting } from '../ShuffleSetting'
 import { usePart } from '../useRows'
 import { ItemRow } from './ItemRow'
 import { homeOf, itemsOf, withFreshItem, withHome, withItems } from './items'
@@ -97,10 +98,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       settings={
         <>
           <SchemeSettings part={part} onChange={onChange} />
-          <label className="flex items-center gap-2">
-            <input type="checkbox" checked={shuffle} onChange={(event) => edit.put({ shuffle: event.target.checked })} />
-            {texts.parts.shuffleOrder}
-          </label>
+          <ShuffleSetting on={shuffle} onChange={(on) => edit.put({ shuffle: on })} />
         </>
       }
     >

@@ -8,6 +8,7 @@ import { PairGrid } from '../PairGrid'
 import { PartCard, SettingChoice } from '../PartCard'
 import { type PairRule, type Row, without } from '../pairKey'
 import { SchemeSettings } from '../SchemeSettings'
+import { ShuffleSetting } from '../ShuffleSetting'
 import { usePart } from '../useRows'
 import { withRows } from '../withRows'
 import { withRules } from '../withRules'
@@ -68,10 +69,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
             onChange={(value) => edit.put({ right: withUses(right, value === '' ? null : 1) })}
           />
           <SchemeSettings part={part} onChange={onChange} />
-          <label className="flex items-center gap-2">
-            <input type="checkbox" checked={shuffle} onChange={(event) => edit.put({ shuffle: event.target.checked })} />
-            {texts.parts.shuffleOrder}
-          </label>
+          <ShuffleSetting on={shuffle} onChange={(on) => edit.put({ shuffle: on })} />
         </>
       }
     >

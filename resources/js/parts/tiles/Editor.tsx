@@ -10,6 +10,7 @@ import { PairFeedback } from '../PairFeedback'
 import { PartCard, useCardPlace } from '../PartCard'
 import { type PairRule, type Row, without } from '../pairKey'
 import { SchemeSettings } from '../SchemeSettings'
+import { ShuffleSetting } from '../ShuffleSetting'
 import { usePart } from '../useRows'
 import { withRows } from '../withRows'
 import { withRules } from '../withRules'
@@ -48,10 +49,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       settings={
         <>
           <SchemeSettings part={part} onChange={onChange} />
-          <label className="flex items-center gap-2">
-            <input type="checkbox" checked={shuffle} onChange={(event) => edit.put({ shuffle: event.target.checked })} />
-            {texts.parts.shuffleOrder}
-          </label>
+          <ShuffleSetting on={shuffle} onChange={(on) => edit.put({ shuffle: on })} />
         </>
       }
     >

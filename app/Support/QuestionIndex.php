@@ -41,7 +41,7 @@ final class QuestionIndex
         $kinds = array_values(array_unique(array_map(fn (Part $part): string => $part->kindName, $question->parts)));
 
         return [
-            'title' => $question->title !== '' ? $question->title : self::proposedTitle($stem), 'stem' => $stem, 'kinds' => self::array($kinds),
+            'title' => $question->name(), 'stem' => $stem, 'kinds' => self::array($kinds),
             'points' => (string) Exact::toPlaces($question->points(), 4), 'has_variables' => $question->variables->list !== [], 'fingerprint' => Fingerprint::of($question),
             ...self::ofRecord($question),
         ];
@@ -85,10 +85,5 @@ final class QuestionIndex
     public static function array(array $texts): string
     {
         return '{'.implode(',', array_map(fn (string $text): string => '"'.addcslashes($text, '"\\').'"', $texts)).'}';
-    }
-
-    private static function proposedTitle(string $stem): string
-    {
-        return $stem === '' ? 'A question without words' : mb_strimwidth($stem, 0, 60, '…');
     }
 }

@@ -24,7 +24,7 @@ final class QuestionResource extends JsonResource implements Shape
 {
     public static function shape(): array
     {
-        return ['id' => 'string', 'revision' => 'integer', 'may_write' => 'boolean', 'bank' => 'object', 'question' => 'object', 'findings' => 'object[]', 'folders' => 'paths', 'uses' => 'object', 'updated_at' => 'string'];
+        return ['id' => 'string', 'name' => 'string', 'revision' => 'integer', 'may_write' => 'boolean', 'bank' => 'object', 'question' => 'object', 'findings' => 'object[]', 'folders' => 'paths', 'uses' => 'object', 'updated_at' => 'string'];
     }
 
     /** @return array<string, mixed> */
@@ -36,7 +36,7 @@ final class QuestionResource extends JsonResource implements Shape
         $completeness = new Completeness;
 
         return [
-            'id' => $this->id, 'revision' => $this->revision, 'may_write' => $user instanceof User && $user->can('update', $this->resource),
+            'id' => $this->id, 'name' => $question->name(), 'revision' => $this->revision, 'may_write' => $user instanceof User && $user->can('update', $this->resource),
             'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name], 'question' => $json,
             'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)], 'folders' => Folders::paths([$this->id])[$this->id] ?? [], 'uses' => $user instanceof User ? Uses::of($this->id, $user) : ['assessments' => [], 'others' => 0], 'updated_at' => $this->updated_at->toIso8601String(),
         ];

@@ -34,7 +34,7 @@ final class JudgedList
         $options = $rules = $losses = [];
         $points = Exact::zero();
         foreach ($questions as $i => $question) {
-            [$part, $isTrue] = self::verdict($question) ?? throw Malformed::outOfRange("/questions/$i", 'a question with the two options true and false', $question->title);
+            [$part, $isTrue] = self::verdict($question) ?? throw Malformed::outOfRange("/questions/$i", 'a question with the two options true and false', $question->name());
             $option = 'o'.($i + 1);
             $options[] = (object) ['id' => $option, 'html' => self::statement($question, $part)];
             if ($isTrue) {
@@ -42,10 +42,10 @@ final class JudgedList
             }
             $points = $points->plus($part->points());
             if ($question->feedback !== [] || $part->feedback !== [] || array_filter($part->key->rules, fn ($rule): bool => $rule->feedback !== null) !== []) {
-                $losses[] = "What “{$question->title}” says to a right or wrong answer is lost.";
+                $losses[] = "What “{$question->name()}” says to a right or wrong answer is lost.";
             }
             if ($question->hints !== []) {
-                $losses[] = "The hints of “{$question->title}” are lost.";
+                $losses[] = "The hints of “{$question->name()}” are lost.";
             }
         }
         if ($rules === []) {

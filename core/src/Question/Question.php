@@ -6,6 +6,7 @@ namespace WideQuarry\Question;
 
 use Brick\Math\BigRational;
 use WideQuarry\Answer\NormaliseOptions;
+use WideQuarry\Content\RichText;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
@@ -79,6 +80,18 @@ final readonly class Question
         }
 
         return null;
+    }
+
+    /** What it is called in lists and sentences: its title, or else its first words. */
+    public function name(): string
+    {
+        $words = $this->title === '' ? trim((string) preg_replace('/\s+/u', ' ', RichText::read($this->body)->plain())) : '';
+
+        return match (true) {
+            $this->title !== '' => $this->title,
+            $words === '' => 'A question without words',
+            default => mb_strimwidth($words, 0, 60, '…'),
+        };
     }
 
     /** M: the sum of the parts' points. */

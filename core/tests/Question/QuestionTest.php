@@ -115,3 +115,14 @@ it('cleans rich text wherever it stands, and says where', function (): void {
     expect($clean->parts[0]->settings->options[0]->html)->toBe('<p>a</p>')
         ->and(array_column($dropped, 0))->toBe(['/body', '/parts/0/settings/options/0/html']);
 });
+
+it('is called by its title, or else by its first words', function (string $title, string $body, string $name): void {
+    $json = Questions::of([Questions::choice(['a' => '1'])])->toJson();
+    [$json->title, $json->body] = [$title, $body.'<div data-part="p1"></div>'];
+    expect(Questions::read($json)->name())->toBe($name);
+})->with([
+    'its title' => ['Slate', '<p>What is it?</p>', 'Slate'],
+    'its words, in one line' => ['', '<p>What splits</p><p>in <em>sheets</em>?</p>', 'What splits in sheets?'],
+    'no more than fit' => ['', '<p>'.str_repeat('abcd ', 20).'</p>', mb_substr(str_repeat('abcd ', 20), 0, 59).'…'],
+    'no words' => ['', '', 'A question without words'],
+]);

@@ -70,6 +70,7 @@ export type Problem = {
 
 export type Question = {
   id: string
+  name: string
   revision: number
   may_write: boolean
   bank: Record<string, unknown>

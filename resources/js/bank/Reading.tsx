@@ -24,7 +24,7 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
   const tray = useTray()
   if (whole.isPending) return <Waiting text={texts.loading} />
   if (whole.isError) return <Nothing title={whole.error.message} />
-  const { question, findings, revision, may_write, bank, folders, uses } = whole.data
+  const { question, name, findings, revision, may_write, bank, folders, uses } = whole.data
   const record = question.record ?? {}
   const failing = findings.filter((finding) => finding.code === 'specimen.failed').length
   const specimens = record.specimens?.length ?? 0
@@ -34,7 +34,7 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
         <Button className="md:hidden" onClick={onBack}>
           {texts.bank.back}
         </Button>
-        <h2 className="min-w-40 flex-1 text-head font-semibold">{question.title || texts.desk.fresh}</h2>
+        <h2 className="min-w-40 flex-1 text-head font-semibold">{name}</h2>
         <Button aria-pressed={showKey} onClick={onKey}>
           {showKey ? texts.bank.keyShown : texts.bank.keyHidden}
         </Button>
@@ -43,7 +43,7 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
           onClick={() =>
             tray.toggle({
               id,
-              title: question.title ?? '',
+              title: name,
               kinds: [...new Set(question.parts.map((part) => part.kind))],
               points: question.parts.reduce((sum, part) => sum + part.points, 0),
             })

@@ -12,7 +12,7 @@ import { useTell } from '@/components/Toasts'
 import { ctrl, useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
 import { useWide } from '@/frame/useWide'
-import { toWords } from '@/parts/html'
+import { pastedIn } from '@/parts/pasteLines'
 import { texts } from '@/texts'
 import { Beside } from './Beside'
 import { Conflict } from './Conflict'
@@ -58,7 +58,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
   const refused = saving.save.error instanceof ApiProblem && saving.save.error.status !== 412 ? saving.save.error : null
   const save = async (then?: () => void) => {
     if (saving.save.isPending) return
-    await record.settled() // what was classified a moment ago goes along
+    await Promise.all([record.settled(), pastedIn()]) // what was classified or pasted a moment ago goes along
     saving.save.mutate(
       { base: saving.revision, note: noteOf.trim() },
       {
@@ -119,7 +119,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
       run: () => setTab(id),
     })),
   ])
-  const title = question.title || (saving.isNew ? '' : firstWords(question.body)) || texts.desk.fresh
+  const title = question.title || record.name || texts.desk.fresh
   const aside = [
     saving.revision > 0 && apart ? texts.bank.revision(saving.revision) : '',
     saving.save.isPending ? texts.desk.saving : (texts.desk.keeping[saving.keeping] ?? ''),
@@ -199,8 +199,6 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
     </Shell>
   )
 }
-
-const firstWords = (body: string) => toWords(body).trim().slice(0, 80)
 
 /** The page on the left takes what the try beside it leaves; the border between them moves. */
 function Desk({ page, beside }: { page: React.ReactNode; beside: React.ReactNode }) {

@@ -40,7 +40,14 @@ export function useRecord(
         .catch((problem: Error) => tell({ text: problem.message, look: 'problem' }))
     }
   }
-  return { record, settled: () => settled.current, folders: whole.data?.folders ?? [], change, findings: whole.data?.findings ?? [] }
+  return {
+    record,
+    settled: () => settled.current,
+    name: whole.data?.name ?? '',
+    folders: whole.data?.folders ?? [],
+    change,
+    findings: whole.data?.findings ?? [],
+  }
 }
 
 export type DeskRecord = ReturnType<typeof useRecord>

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react'
-import { optionLines } from '@/api/actions'
 import type { Part } from '@/api/question'
+import { pasteLines } from './pasteLines'
 
 /** A part being edited, as it is at this moment, and the row the focus goes to next. */
 export function usePart(part: Part, onChange: (part: Part, place: string) => void) {
@@ -15,9 +15,6 @@ export function usePart(part: Part, onChange: (part: Part, place: string) => voi
       now.current.onChange({ ...now.current.part, ...more, settings: { ...now.current.part.settings, ...settings } }, place),
     current: () => now.current.part,
     /** Pasted lines, cleaned by the core, to be made rows of. */
-    lines: (text: string, take: (lines: string[]) => void) => {
-      optionLines(text).then(take)
-      return true
-    },
+    lines: pasteLines,
   }
 }

@@ -1,5 +1,4 @@
 import { useRef, useState } from 'react'
-import { optionLines } from '@/api/actions'
 import type { Part, Rule } from '@/api/question'
 import { Button } from '@/components/Button'
 import { texts } from '@/texts'
@@ -8,6 +7,7 @@ import type { EditorProps } from '../definePart'
 import { toHtml } from '../html'
 import { moved } from '../moved'
 import { PartCard } from '../PartCard'
+import { pasteLines } from '../pasteLines'
 import { withKey, withRule } from '../ruleOn'
 import { withRows } from '../withRows'
 import { withRules } from '../withRules'
@@ -42,8 +42,8 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     if (options[i + 1]) table.current?.querySelectorAll<HTMLElement>('[data-option] [role=textbox]')[i + 1]?.focus()
     else add()
   }
-  const paste = (i: number) => (text: string) => {
-    optionLines(text).then((lines) =>
+  const paste = (i: number) => (text: string) =>
+    pasteLines(text, (lines) =>
       put({
         options: withRows((now.current.part.settings?.options ?? []) as Option[], i, lines, toHtml, (rows) => ({
           id: freshId(rows),
@@ -51,8 +51,6 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
         })),
       }),
     )
-    return true
-  }
   const remove = (id: string, i: number) => {
     put({ options: options.filter((one) => one.id !== id) }, { key: { ...part.key, rules: rules.filter((one) => one.on !== id) } })
     afterRemoving(table.current, 'tbody tr', i)

@@ -26,8 +26,9 @@ final readonly class SaveQuestion
         $json = $this->canonical($question);
         DB::transaction(function () use ($json, $bankId, $author, $note): void {
             $question = Question::read($json, $this->kinds);
+            $author === null || SaveStimulus::allow($question->stimuli, [], $author);
             DB::table('questions')->insert(['id' => $question->id, 'bank_id' => $bankId, 'revision' => 1, 'record' => $this->record($json), 'created_by' => $author?->id, ...QuestionIndex::columns($question)]);
-            $this->derived($question, $bankId, true);
+            $this->derived($question, $bankId, true, $author);
             $this->revision($question, 1, $author, $note);
         });
     }
@@ -58,19 +59,21 @@ final readonly class SaveQuestion
             }
             $json->record = $after;
             $question = Question::read($json, $this->kinds);
+            $withRecord || SaveStimulus::allow($question->stimuli, DB::table('question_stimuli')->where('question_id', $id)->pluck('stimulus_id')->all(), $author); // @phpstan-ignore argument.type
             ChangeLog::write($id, (array) $before, (array) $after, $author->id, $act);
             $this->revision($question, $base + 1, $author, $note);
             DB::table('questions')->where('id', $id)->update(['revision' => $base + 1, 'updated_at' => now(), 'record' => $this->record($json), ...QuestionIndex::columns($question)]);
-            $this->derived($question, $stored->bank_id, $withRecord);
+            $this->derived($question, $stored->bank_id, $withRecord, $author);
             DB::table('autosaves')->where('user_id', $author->id)->where('subject', $id)->delete();
 
             return $base + 1;
         });
     }
 
-    private function derived(Question $question, string $bankId, bool $withTopics): void
+    private function derived(Question $question, string $bankId, bool $withTopics, ?User $author): void
     {
         QuestionIndex::words($question);
+        QuestionIndex::stimuli($question, $author?->id);
         if ($withTopics) {
             Topics::put($question->id, $question->record->topics, $bankId);
         }

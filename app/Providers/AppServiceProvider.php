@@ -8,11 +8,13 @@ use App\Models\Assessment;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\Question;
+use App\Models\Stimulus;
 use App\Models\User;
 use App\Policies\AssessmentPolicy;
 use App\Policies\BankPolicy;
 use App\Policies\IntakePolicy;
 use App\Policies\QuestionPolicy;
+use App\Policies\StimulusPolicy;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -31,6 +33,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         Gate::policy(Bank::class, BankPolicy::class);
         Gate::policy(Question::class, QuestionPolicy::class);
+        Gate::policy(Stimulus::class, StimulusPolicy::class);
         Gate::policy(Assessment::class, AssessmentPolicy::class);
         Gate::policy(Intake::class, IntakePolicy::class);
         \Illuminate\Database\Eloquent\Model::shouldBeStrict();

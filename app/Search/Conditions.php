@@ -11,11 +11,6 @@ use Illuminate\Support\Facades\DB;
 /** Builds SQL from a filter. Rights stand outside: a bank is asked for only by who may read it. */
 final class Conditions
 {
-    private const KEPT = 500;
-
-    /** @var array<string, string> word → stem, '' for a word without one; a dictionary does not change, so they are kept */
-    private static array $stems = [];
-
     /**
      * The questions of a bank, its own and those placed in its folders, that meet a filter.
      *
@@ -54,32 +49,13 @@ final class Conditions
      */
     private static function words(Builder $query, QuestionFilter $filter, bool $few): void
     {
-        $tsquery = $filter->words->tsquery(self::stems($filter));
+        $tsquery = Stems::tsquery($filter->words);
         if (! $few) {
             $query->join('question_search AS found', 'found.question_id', '=', 'questions.id')->whereRaw("found.words @@ to_tsquery('simple', ?)", [$tsquery]);
 
             return;
         }
         $query->joinSub(DB::table('question_search')->select($filter->sort === 'best' ? ['question_id', 'words'] : ['question_id'])->whereRaw("words @@ to_tsquery('simple', ?)", [$tsquery])->offset(0), 'found', 'found.question_id', '=', 'questions.id');
-    }
-
-    /**
-     * Stems of the words looked for, in English; a question in another language is found by the words as they stand.
-     *
-     * @return array<string, string>
-     */
-    private static function stems(QuestionFilter $filter): array
-    {
-        $words = $filter->words->stemmable();
-        $unknown = array_values(array_filter($words, fn (string $word): bool => ! isset(self::$stems[$word])));
-        if ($unknown !== []) {
-            self::$stems = count(self::$stems) > self::KEPT ? [] : self::$stems;
-            foreach (DB::select("SELECT word, (ts_lexize('english_stem', word))[1] AS stem FROM unnest(?::text[]) AS word", [QuestionIndex::array($unknown)]) as $row) {
-                self::$stems[$row->word] = is_string($row->stem) ? $row->stem : '';
-            }
-        }
-
-        return array_filter(array_intersect_key(self::$stems, array_flip($words)), fn (string $stem): bool => $stem !== '');
     }
 
     /** @param  list<string>  $values */
@@ -93,8 +69,10 @@ final class Conditions
             'author' => $query->whereIn('questions.author', $values),
             'topic' => $query->whereRaw('questions.id IN (SELECT question_topics.question_id FROM question_topics JOIN topics ON topics.id = question_topics.topic_id WHERE topics.path <@ ANY (SELECT path FROM topics WHERE id = ANY (?::uuid[])))', [QuestionIndex::array($values)]),
             'folder' => $query->whereRaw('questions.id IN (SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id WHERE folders.path <@ ANY (SELECT path FROM folders WHERE id = ANY (?::uuid[])))', [QuestionIndex::array($values)]),
+            'stimulus' => $query->whereRaw('questions.id IN (SELECT question_id FROM question_stimuli WHERE stimulus_id = ANY (?::uuid[]))', [QuestionIndex::array($values)]),
             'no' => array_map(fn (string $value): Builder => self::without($query, $value), $values),
             default => array_map(fn (string $value): Builder => match ($value) {
+                'shares' => $query->whereRaw('EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)'),
                 'varies' => $query->where('questions.has_variables', true),
                 'complete' => $query->where('questions.is_complete', true),
                 default => $query->where('questions.is_complete', false),

@@ -42,9 +42,9 @@ final class Facets
     /** @return list<\stdClass> */
     private function flags(Builder $query): array
     {
-        $row = $query->selectRaw('count(*) FILTER (WHERE questions.has_variables) AS varies, count(*) FILTER (WHERE NOT questions.is_complete) AS incomplete')->first();
+        $row = $query->selectRaw('count(*) FILTER (WHERE questions.has_variables) AS varies, count(*) FILTER (WHERE NOT questions.is_complete) AS incomplete, count(*) FILTER (WHERE EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)) AS shares')->first();
 
-        return [(object) ['value' => 'varies', 'count' => $row->varies ?? 0], (object) ['value' => 'incomplete', 'count' => $row->incomplete ?? 0]];
+        return [(object) ['value' => 'varies', 'count' => $row->varies ?? 0], (object) ['value' => 'incomplete', 'count' => $row->incomplete ?? 0], (object) ['value' => 'shares', 'count' => $row->shares ?? 0]];
     }
 
     /** @return list<\stdClass> */

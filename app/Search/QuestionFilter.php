@@ -14,7 +14,7 @@ use WideQuarry\Search\Query;
  */
 final readonly class QuestionFilter
 {
-    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'no', 'is'];
+    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'stimulus', 'no', 'is'];
 
     public const SORTS = ['title', '-title', 'updated', '-updated', 'difficulty', '-difficulty', 'points', '-points', 'best'];
 
@@ -77,14 +77,14 @@ final readonly class QuestionFilter
             'status' => self::STATUS,
             'difficulty' => ['1', '2', '3', '4', '5'],
             'no' => ['topic', 'tag', 'difficulty', 'folder', 'author'],
-            'is' => ['varies', 'incomplete', 'complete'],
+            'is' => ['varies', 'incomplete', 'complete', 'shares'],
             default => null,
         };
         foreach ($values as $value) {
             if ($allowed !== null && ! in_array($value, $allowed, true)) {
                 throw Malformed::notOneOf("/$name", $allowed, $value);
             }
-            if (in_array($name, ['topic', 'folder'], true) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1) {
+            if (in_array($name, ['topic', 'folder', 'stimulus'], true) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1) {
                 throw Malformed::outOfRange("/$name", 'an identifier', $value);
             }
         }

@@ -81,6 +81,21 @@ final class QuestionIndex
             SQL, [$question->id, ...array_values(self::search($question))]);
     }
 
+    /**
+     * Writes which stimuli it shows: those it showed, and those that who saves it may read. So nobody comes to read a stimulus by naming it.
+     *
+     * @param  string|null  $person  null for all that are there
+     */
+    public static function stimuli(Question $question, ?string $person): void
+    {
+        $named = '{'.implode(',', $question->stimuli).'}';
+        DB::delete('DELETE FROM question_stimuli WHERE question_id = ? AND stimulus_id <> ALL (?::uuid[])', [$question->id, $named]);
+        if ($question->stimuli !== []) {
+            [$from, $bound] = $person === null ? ['stimuli WHERE id = ANY (?::uuid[])', [$named]] : ['readable_stimuli(?, ?::uuid[])', [$person, $named]];
+            DB::insert("INSERT INTO question_stimuli (question_id, stimulus_id) SELECT ?, id FROM $from ON CONFLICT DO NOTHING", [$question->id, ...$bound]);
+        }
+    }
+
     /** @param  list<string>  $texts */
     public static function array(array $texts): string
     {

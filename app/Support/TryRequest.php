@@ -6,7 +6,6 @@ namespace App\Support;
 
 use App\Models\User;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
@@ -36,16 +35,5 @@ final readonly class TryRequest
         assert($user instanceof User);
 
         return [Question::read($fields->raw('question'), $this->kinds), $fields, $user];
-    }
-
-    /** @return array<string, string> id → rich text, of those the person may read */
-    public function stimuli(Question $question, User $person): array
-    {
-        if ($question->stimuli === []) {
-            return [];
-        }
-        $found = DB::table('stimuli')->whereIn('id', $question->stimuli)->whereRaw('bank_id IN (SELECT bank_id FROM bank_roles(?))', [$person->id])->pluck('body', 'id');
-
-        return array_filter($found->all(), is_string(...));
     }
 }

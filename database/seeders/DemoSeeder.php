@@ -39,12 +39,14 @@ final class DemoSeeder extends Seeder
         'field-maths' => ['Field maths', 'Density, gradients, scale, bearings, rates', ['Earth department' => 'writer', 'Fieldwork week' => 'reader'], ['orla' => 'keeper', 'tam' => 'keeper']],
         'hazards' => ['Hazards and resources', 'Weather, soils, earthquakes, energy and materials: what the Earth does to us, and we to it', ['Earth department' => 'writer', 'Year 9' => 'reader'], ['orla' => 'keeper', 'wren' => 'writer']],
         'field-notes' => ['Field notes and deep time', 'Ordering, reading closely, mending notes, estimating, and looking back', ['Earth department' => 'writer'], ['orla' => 'keeper', 'ines' => 'keeper']],
+        'evidence' => ['Reading the evidence', 'Sections, hydrographs, columns, maps and tables, with the questions that share them', ['Earth department' => 'writer', 'Year 9' => 'reader'], ['orla' => 'keeper', 'ines' => 'writer']],
         'tams-drafts' => ['Tam’s drafts', 'Not ready to be seen', [], ['tam' => 'keeper']],
     ];
 
     /** bank → folder → topics whose questions lie in it */
     private const FOLDERS = [
         'hazards' => ['Year 9 › Air and soil' => ['Weather and climate', 'Soils and cycles'], 'Year 9 › A restless Earth' => ['Volcanoes and earthquakes'], 'Year 9 › What we use' => ['Energy and materials']],
+        'evidence' => ['Practical › On paper' => ['Maps and sections', 'Rivers', 'Weather and climate'], 'Practical › In the hand' => ['Minerals', 'Deep time']],
         'rocks' => ['Year 9 › Rock cycle' => ['Igneous rocks', 'Metamorphic rocks', 'Sedimentary rocks'], 'Year 9 › Minerals' => ['Minerals'], 'Year 10 › Deep time' => ['Deep time', 'Radiometric ages']],
         'maps' => ['Fieldwork week › Before we go' => ['Maps and sections'], 'Fieldwork week › Day 2' => ['Field skills']],
         'field-maths' => ['Measuring' => ['Density', 'Powers of ten'], 'Slopes and rates' => ['Gradient', 'Rates']],
@@ -55,6 +57,10 @@ final class DemoSeeder extends Seeder
         'Year 9, unit 3: rocks and maps' => ['rocks', '<p>Forty minutes. Write in pencil; a calculator is allowed.</p>', [
             'What rocks remember' => [['rocks', 'Igneous rocks', 3], ['rocks', 'Metamorphic rocks', 2], ['rocks', 'Deep time', 2]],
             'Reading the ground' => [['maps', 'Maps and sections', 3], ['maps', 'Field skills', 2]],
+        ]],
+        'Practical: reading the evidence' => ['evidence', '<p>Look closely before you answer. Several questions share what stands above them.</p>', [
+            'On paper' => [['evidence', 'Maps and sections', 5], ['evidence', 'Rivers', 4]],
+            'In the hand' => [['evidence', 'Minerals', 3], ['evidence', 'Deep time', 3]],
         ]],
         'Entry check: measuring' => ['field-maths', '', ['' => [['field-maths', 'Density', 2], ['field-maths', 'Gradient', 2], ['field-maths', 'Rates', 1]]]],
     ];
@@ -136,6 +142,8 @@ final class DemoSeeder extends Seeder
                 SELECT DISTINCT questions.id, ?::uuid FROM questions JOIN question_topics ON question_topics.question_id = questions.id JOIN topics ON topics.id = question_topics.topic_id
                 JOIN topics AS root ON topics.path <@ root.path WHERE questions.bank_id = ? AND root.title = ANY (?::text[])
                 SQL, [$folder, $bankId, QuestionIndex::array($topics)]);
+            // a stimulus lies where its questions lie
+            DB::insert('INSERT INTO stimulus_placements (stimulus_id, folder_id) SELECT DISTINCT stimulus_id, folder_id FROM question_stimuli JOIN placements USING (question_id) WHERE folder_id = ?', [$folder]);
         }
     }
 

@@ -19,6 +19,7 @@ import { Intake } from './screens/Intake'
 import { NewDispatch } from './screens/NewDispatch'
 import { ReceiptScreen } from './screens/Receipt'
 import { SignIn } from './screens/SignIn'
+import { Stimuli } from './screens/Stimuli'
 import { Transfers } from './screens/Transfers'
 import { settings } from './settings'
 import { texts } from './texts'
@@ -28,6 +29,8 @@ applyScheme()
 // The editor is only loaded where somebody writes.
 const NewDesk = lazyAgain(() => import('./screens/Desk').then((desk) => ({ default: desk.NewDesk })))
 const QuestionDesk = lazyAgain(() => import('./screens/Desk').then((desk) => ({ default: desk.QuestionDesk })))
+const NewStimulusDesk = lazyAgain(() => import('./screens/StimulusDesk').then((desk) => ({ default: desk.NewStimulusDesk })))
+const StimulusDesk = lazyAgain(() => import('./screens/StimulusDesk').then((desk) => ({ default: desk.StimulusDesk })))
 const StagedDesk = lazyAgain(() => import('./screens/StagedDesk').then((desk) => ({ default: desk.StagedDesk })))
 const Assessment = lazyAgain(() => import('./screens/Assessment').then((one) => ({ default: one.Assessment })))
 const EntryDesk = lazyAgain(() => import('./screens/EntryDesk').then((desk) => ({ default: desk.EntryDesk })))
@@ -67,6 +70,9 @@ const router = createBrowserRouter([
       { path: '/banks', element: <Banks /> },
       { path: '/banks/:slug', element: <Bank /> },
       { path: '/banks/:slug/write', element: <NewDesk /> },
+      { path: '/banks/:slug/stimuli', element: <Stimuli /> },
+      { path: '/banks/:slug/stimuli/new', element: <NewStimulusDesk /> },
+      { path: '/stimuli/:id', element: <StimulusDesk /> },
       { path: '/questions/:id', element: <QuestionDesk /> },
       { path: '/assessments', element: <Assessments /> },
       { path: '/assessments/:id', element: <Assessment /> },

@@ -1,6 +1,7 @@
 import { kindHints, kindNames, kindStarts } from '@/parts/words'
 import { assembly, tray } from './texts/assembly'
 import { revisions } from './texts/history'
+import { stimuli } from './texts/stimuli'
 import { dispatch, intake, transfers } from './texts/transfers'
 
 /** Every text of the interface, in one place so that other languages can follow. */
@@ -10,6 +11,7 @@ export const texts = {
   dispatch,
   tray,
   assembly,
+  stimuli,
   product: 'Wide Quarry',
   areas: { banks: 'Banks', assessments: 'Assessments', transfers: 'Transfers' },
   skip: 'Go to the content',
@@ -151,6 +153,7 @@ export const texts = {
       tag: 'tag',
       author: 'Written by',
       folder: 'folder',
+      stimulus: 'stimulus',
       no: 'Missing',
       is: 'Also',
     } as Record<string, string>,
@@ -161,7 +164,7 @@ export const texts = {
       folder: 'in no folder',
       author: 'no author',
     } as Record<string, string>,
-    is: { varies: 'values vary', incomplete: 'not complete', complete: 'complete' } as Record<string, string>,
+    is: { varies: 'values vary', incomplete: 'not complete', complete: 'complete', shares: 'shows a stimulus' } as Record<string, string>,
     noTopics: 'This bank has no topics yet.',
     noFolders: 'This bank has no folders yet.',
     noTags: 'No question here has a tag.',

@@ -23,7 +23,6 @@ const enter = async (page) => {
 const row = (page, words) => page.getByRole('listbox', { name: 'Questions' }).getByRole('option', { name: words })
 const page = await open('light')
 await signIn(page)
-await shot(page, 'sign-in')
 await enter(page)
 await shot(page, 'banks')
 
@@ -36,6 +35,10 @@ await page.getByRole('tab', { name: 'Folders' }).click()
 for (const i of [0, 1, 3]) await page.locator('[data-tick]').nth(i).click()
 await shot(page, 'bank-selection')
 await page.getByRole('button', { name: 'Empty the tray' }).click()
+
+await page.goto('/banks/evidence/stimuli')
+await page.getByText('Shown with 4 questions').waitFor()
+await shot(page, 'stimuli')
 
 await page.goto('/banks/rocks/write')
 await page.getByRole('heading', { name: 'The learner will …' }).waitFor()

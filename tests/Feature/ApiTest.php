@@ -202,4 +202,4 @@ it('has demo packages that hold the demo as it is', function (string $bank): voi
     unlink($made);
 
     expect($same)->toBeTrue("Run bin/quarry write pack database/demo/$bank.json --out=demo/files/$bank.zip");
-})->with(['rocks', 'maps', 'water', 'field-maths', 'hazards', 'field-notes']);
+})->with(['rocks', 'maps', 'water', 'field-maths', 'hazards', 'field-notes', 'evidence']);

@@ -266,6 +266,8 @@ it('brings pictures and stimuli along, and names a stimulus anew where its name 
     DB::table('stimuli')->insert(['id' => $stimulus, 'bank_id' => $other->id, 'title' => 'Theirs', 'language' => 'en-GB', 'body' => '<p>Not this.</p>']);
     $id = give([upload($file)], ['bank' => 'rocks'])->json('data.id');
 
+    // in review it is shown as it came, whatever another bank has by that name
+    expect(ask('POST', '/present', ['question' => $question])->json('stimuli.0'))->toMatchArray(['title' => 'Section', 'media' => "/api/v1/intakes/$id/media"]);
     expect(ask('GET', "/intakes/$id/media/m7")->headers->get('Content-Type'))->toBe('image/png');
     $this->post("/api/v1/intakes/$id/commit", [], ['Accept' => 'application/json', 'Referer' => 'http://127.0.0.1:8090'])->assertOk();
     $here = ask('GET', "/questions/$question->id")->json('data.question.stimuli.0');

@@ -12,6 +12,7 @@ use App\Actions\ImportQuestions;
 use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
 use App\Actions\SaveQuestion;
+use App\Actions\SaveStimulus;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
@@ -29,6 +30,7 @@ use WideQuarry\Parts\Parts;
 use WideQuarry\Question\PathsChange;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\RecordChange;
+use WideQuarry\Stimulus\Stimulus;
 
 /** A bank with one question, and people with every kind of right to it. */
 final class World
@@ -90,6 +92,21 @@ final class World
     public function staged(Intake $intake): string
     {
         return (string) DB::table('staged_questions')->where('intake_id', $intake->id)->orderBy('number')->value('id');
+    }
+
+    /** @return array<string, string> */
+    public static function stimulus(string $id, string $title = 'The section', string $body = '<p>Three beds lie in the cliff.</p>'): array
+    {
+        return ['id' => $id, 'title' => $title, 'language' => 'en-GB', 'body' => $body];
+    }
+
+    /** A stimulus of the bank that nothing shows yet. */
+    public function shared(?Bank $bank = null, string $title = 'The section', string $body = '<p>Three beds lie in the cliff.</p>'): string
+    {
+        $id = (string) Str::uuid7();
+        app(SaveStimulus::class)->create(Stimulus::read((object) self::stimulus($id, $title, $body)), ($bank ?? $this->bank)->id, $this->people['writer']);
+
+        return $id;
     }
 
     /** An assessment of the bank, of its one question. */

@@ -22,7 +22,7 @@ final readonly class SaveAssessment
     /** @throws \WideQuarry\Json\Malformed|Refused */
     public function create(\stdClass $json, string $bankId, User $person): Assessment
     {
-        $document = Document::read($json, $this->kinds);
+        $document = $this->whole($json);
         if (Assessment::query()->whereKey($document->id)->exists()) {
             throw Refused::because('assessment.exists', 'There is an assessment with this identifier already.', '/id');
         }
@@ -43,7 +43,7 @@ final readonly class SaveAssessment
      */
     public function revise(Assessment $assessment, \stdClass $json, int $base): bool
     {
-        $document = Document::read($json, $this->kinds);
+        $document = $this->whole($json);
         if ($document->id !== $assessment->id) {
             throw Refused::because('assessment.other_id', 'The identifier is not that of the assessment at this address.', '/id');
         }
@@ -55,6 +55,14 @@ final readonly class SaveAssessment
 
             return $stored === 1;
         });
+    }
+
+    /** @throws \WideQuarry\Json\Malformed */
+    private function whole(\stdClass $json): Document
+    {
+        $named = fn (string $question, int $revision): array => DB::table('revisions')->crossJoin(DB::raw("LATERAL jsonb_array_elements_text(coalesce(content->'stimuli', '[]')) AS named (id)"))->join('stimuli', DB::raw('stimuli.id::text'), '=', 'named.id')->where('question_id', $question)->where('number', $revision)->pluck('stimuli.revision', 'stimuli.id')->all();
+
+        return Document::read(Document::read($json, $this->kinds)->pinned($named), $this->kinds);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\OpenApi\Operation;
+use App\Support\Stimuli;
 use App\Support\TryRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -22,9 +23,11 @@ final class PresentController
         [$question, $fields, $person] = $try->read($request, ['question', 'seed']);
         $seed = Seed::of($fields->int('seed', 1, 0, Seed::MAX));
         $completeness = new Completeness;
+        $stimuli = Stimuli::shown($question->stimuli, $person);
 
         return new JsonResponse(Json::encode([
-            'presentation' => $presenter->present($question, $seed, $try->stimuli($question, $person)),
+            'presentation' => $presenter->present($question, $seed, array_map(fn (\stdClass $one): string => $one->body, $stimuli)),
+            'stimuli' => array_values(array_map(fn (\stdClass $one): array => ['id' => $one->id, 'title' => $one->title, 'language' => $one->language, 'revision' => $one->revision, 'media' => $one->media], $stimuli)),
             'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
             'roll' => $question->variables->roll($seed, $question->language),
         ]), json: true);

@@ -19,8 +19,11 @@ use WideQuarry\Question\Question;
 /** What stands behind the entries of an assessment, for one reader: the questions they follow as they are now, in three queries. */
 final readonly class Entries
 {
-    /** @param  array<string, \stdClass>  $rows  question → row; only those that are there and may be read */
-    private function __construct(private Assessment $assessment, private array $rows, private Parts $kinds)
+    /**
+     * @param  array<string, \stdClass>  $rows  question → row; only those that are there and may be read
+     * @param  array<string, string>  $stimuli  stimulus → what it is called
+     */
+    private function __construct(private Assessment $assessment, private array $rows, private array $stimuli, private Parts $kinds)
     {
     }
 
@@ -28,7 +31,8 @@ final readonly class Entries
     {
         $ids = array_values(array_unique(array_map(fn (Pick $pick): string => $pick->question, $assessment->picks())));
         $rows = DB::select(<<<'SQL'
-            SELECT questions.id, questions.title, stem, kinds, points, difficulty, status, questions.revision, approved_revision, has_variables, is_complete, record->>'minutes' AS minutes, banks.slug AS bank, banks.name AS bank_name
+            SELECT questions.id, questions.title, stem, kinds, points, difficulty, status, questions.revision, approved_revision, has_variables, is_complete, record->>'minutes' AS minutes,
+                (SELECT content->'stimuli' FROM revisions WHERE question_id = questions.id AND number = questions.revision) AS stimuli, banks.slug AS bank, banks.name AS bank_name
             FROM questions JOIN banks ON banks.id = questions.bank_id
             WHERE questions.id = ANY (?::uuid[]) AND EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0)
             SQL, ['{'.implode(',', $ids).'}', $person->id]);
@@ -36,10 +40,22 @@ final readonly class Entries
         $by = [];
         foreach ($rows as $row) {
             $row->topics = $topics[$row->id] ?? [];
+            $row->stimuli = $row->stimuli === null ? [] : Json::decode($row->stimuli);
             $by[$row->id] = $row;
         }
 
-        return new self($assessment, $by, $kinds);
+        return new self($assessment, $by, self::titles($assessment, $by, $person), $kinds);
+    }
+
+    /**
+     * @param  array<string, \stdClass>  $rows
+     * @return array<string, string>
+     */
+    private static function titles(Assessment $assessment, array $rows, User $person): array
+    {
+        $named = array_unique(array_merge(...array_map(fn (Pick $pick): array => $pick->variation->stimuli ?? $rows[$pick->question]->stimuli ?? [], $assessment->picks()), ...[[]]));
+
+        return $named === [] ? [] : array_column(DB::select("SELECT id, coalesce(nullif(title, ''), left(stem, 60)) AS title FROM stimuli WHERE id IN (SELECT id FROM readable_stimuli(?, ?::uuid[]))", [$person->id, '{'.implode(',', $named).'}']), 'title', 'id');
     }
 
     /** @return array<string, array<string, mixed>> entry → what is known of it */
@@ -54,6 +70,7 @@ final readonly class Entries
                 'gone' => $row === null, 'title' => $varied['title'] ?? $row->title ?? $titles[$pick->id] ?? '', 'stem' => $row->stem ?? '', 'kinds' => $row === null ? [] : Arrays::read($row->kinds), 'points' => Exact::number($this->points($pick)),
                 'difficulty' => $row->difficulty ?? null, 'status' => $row->status ?? null, 'revision' => $row->revision ?? null, 'varies' => $row->has_variables ?? false, 'complete' => $row->is_complete ?? false,
                 'bank' => $row->bank ?? null, 'bank_name' => $row->bank_name ?? null, 'changed' => $row !== null && $pick->changedSince($row->revision), 'varied' => $pick->variation !== null,
+                'stimuli' => $row === null && $pick->variation === null ? [] : array_map(fn (string $id): array => ['id' => $id, 'title' => $this->stimuli[$id] ?? ''], $pick->variation->stimuli ?? $row->stimuli ?? []),
             ];
         }
 

@@ -7,13 +7,17 @@ namespace App\Support\Assembly;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Support\MediaStore;
+use App\Support\Stimuli;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\View;
+use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Printing\Item;
 use WideQuarry\Printing\PrintSettings;
+use WideQuarry\Printing\Shared;
 use WideQuarry\Printing\Sheet;
+use WideQuarry\Question\Question;
 
 /** The sheet of an assessment as one HTML document: for the screen with addresses, for paper with everything in it. */
 final readonly class SheetPage
@@ -38,12 +42,13 @@ final readonly class SheetPage
         $questions = $entries->questions();
         $facts = $entries->facts();
         $items = [];
-        $stimuli = $this->stimuli($questions, $person);
+        $pins = array_merge(...array_map(fn (Pick $pick): array => $pick->stimuli, $document->picks()), ...[[]]);
+        $stimuli = array_map(fn (\stdClass $one): Shared => new Shared($one->id, $one->title, $one->language, $one->body, fn (string $medium): ?string => $whole && $one->bank !== null ? $this->inline($one->bank, $medium) : "$one->media/$medium"), Stimuli::shown(array_values(array_unique(array_merge(...array_values(array_map(fn (Question $question): array => $question->stimuli, $questions)), ...[[]]))), $person, $pins));
         foreach ($document->picks() as $pick) {
             $bank = $entries->bankOf($pick);
             $question = $questions[$pick->id] ?? null;
             $title = $facts[$pick->id]['title'];
-            $items[$pick->id] = new Item($pick->id, $question, $entries->points($pick), is_string($title) ? $title : '', array_intersect_key($stimuli, array_flip($question->stimuli ?? [])), fn (string $id): ?string => $bank === null ? null : ($whole ? $this->inline($bank, $id) : "/api/v1/banks/$bank/media/$id"));
+            $items[$pick->id] = new Item($pick->id, $question, $entries->points($pick), is_string($title) ? $title : '', self::ofQuestion($question, $stimuli), fn (string $id): ?string => $bank === null ? null : ($whole ? $this->inline($bank, $id) : "/api/v1/banks/$bank/media/$id"));
         }
 
         return View::make('print.sheet', [
@@ -58,23 +63,22 @@ final readonly class SheetPage
         return PrintSettings::read(Json::decode($assessment->print), '');
     }
 
+    /**
+     * @param  array<string, Shared>  $stimuli
+     * @return array<string, Shared> in the order of the question
+     */
+    private static function ofQuestion(?Question $question, array $stimuli): array
+    {
+        $named = array_flip($question->stimuli ?? []);
+
+        return array_intersect_key(array_replace(array_intersect_key($named, $stimuli), $stimuli), $named); // @phpstan-ignore return.type
+    }
+
     private function inline(string $bank, string $medium): ?string
     {
         $found = DB::table('media')->join('banks', 'banks.id', '=', 'media.bank_id')->where('banks.slug', $bank)->where('media.id', $medium)->first(['sha256', 'type']);
         $bytes = $found === null || ! str_starts_with($found->type, 'image/') ? null : $this->store->bytes($found->sha256);
 
         return $bytes === null ? null : "data:$found->type;base64,".base64_encode($bytes);
-    }
-
-    /**
-     * @param  array<string, \WideQuarry\Question\Question>  $questions
-     * @return array<string, string> id → rich text, of those the person may read
-     */
-    private function stimuli(array $questions, User $person): array
-    {
-        $ids = array_values(array_unique(array_merge(...array_values(array_map(fn ($question): array => $question->stimuli, $questions)), ...[[]])));
-        $found = $ids === [] ? [] : DB::table('stimuli')->whereIn('id', $ids)->whereRaw('bank_id IN (SELECT bank_id FROM bank_roles(?))', [$person->id])->pluck('body', 'id')->all();
-
-        return array_filter($found, is_string(...));
     }
 }

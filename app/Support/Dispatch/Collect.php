@@ -94,18 +94,23 @@ final readonly class Collect
     }
 
     /**
-     * The stimuli and media a question names, from its home bank.
+     * The stimuli a question names, wherever they live: who reads a question reads what it shows. And the media of both, each from its own bank.
      *
      * @param  array{stimuli: array<string, \stdClass>, media: array<string, Medium>}  $around
      */
     private function around(array &$around, string $bank, \stdClass $json): void
     {
-        $texts = [Json::encode($json)];
-        foreach (DB::table('stimuli')->where('bank_id', $bank)->whereIn('id', is_array($json->stimuli ?? null) ? $json->stimuli : [])->get() as $stimulus) {
-            $texts[] = $stimulus->body;
+        foreach (DB::table('stimuli')->whereIn('id', is_array($json->stimuli ?? null) ? $json->stimuli : [])->get(['id', 'bank_id', 'title', 'language', 'body', 'origin']) as $stimulus) {
             $around['stimuli'][(string) $stimulus->id] ??= (object) array_filter(['id' => $stimulus->id, 'title' => $stimulus->title, 'language' => $stimulus->language, 'body' => $stimulus->body, 'origin' => is_string($stimulus->origin) ? Json::decode($stimulus->origin) : null], fn (mixed $value): bool => $value !== null);
+            $this->media($around, $stimulus->bank_id, $stimulus->body);
         }
-        preg_match_all('/data-media=\\\\?"([^"\\\\]+)/', implode("\n", $texts), $named);
+        $this->media($around, $bank, Json::encode($json));
+    }
+
+    /** @param  array{stimuli: array<string, \stdClass>, media: array<string, Medium>}  $around */
+    private function media(array &$around, string $bank, string $text): void
+    {
+        preg_match_all('/data-media=\\\\?"([^"\\\\]+)/', $text, $named);
         foreach (array_unique($named[1]) as $id) {
             $row = isset($around['media'][$id]) ? null : DB::table('media')->where('bank_id', $bank)->where('id', $id)->first();
             $bytes = $row === null ? null : $this->store->bytes($row->sha256);

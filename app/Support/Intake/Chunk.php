@@ -26,7 +26,7 @@ final readonly class Chunk
     /** @param  array{added: list<\stdClass>, replaced: list<\stdClass>, skipped: list<\stdClass>}  $by  rows of staged_questions */
     public function store(Intake $intake, Bank $bank, User $person, array $by): void
     {
-        $replace = $this->surroundings->bring($intake, $bank);
+        $replace = $this->surroundings->bring($intake, $bank, $person);
         $folder = $this->surroundings->folder($intake, $bank);
         $this->add($bank, $person, $by['added'], $replace, $folder);
         foreach ($by['replaced'] as $row) {
@@ -59,6 +59,7 @@ final readonly class Chunk
         DB::statement("INSERT INTO questions (id, bank_id, revision, record, created_by, approved_revision, $columns) SELECT target, ?, 1, record, ?, CASE WHEN status = 'approved' THEN 1 END, $columns FROM $given", [$bank->id, $person->id, $list]);
         DB::statement("INSERT INTO revisions (question_id, number, content, note, author_id) SELECT target, 1, jsonb_set($content, '{id}', to_jsonb(target::text)), 'brought in', ? FROM $given", [...$bound, $person->id, $list]);
         DB::statement("INSERT INTO question_search (question_id, words, answers, rest) SELECT target, words, answers, rest FROM $given", [$list]);
+        DB::statement("WITH named AS (SELECT DISTINCT target, one.id::uuid AS stimulus FROM $given JOIN revisions ON revisions.question_id = target AND revisions.number = 1 CROSS JOIN LATERAL jsonb_array_elements_text(coalesce(revisions.content->'stimuli', '[]')) AS one (id)) INSERT INTO question_stimuli (question_id, stimulus_id) SELECT target, stimulus FROM named WHERE stimulus IN (SELECT id FROM readable_stimuli(?, (SELECT array_agg(DISTINCT stimulus) FROM named)))", [$list, $person->id]);
         $folder === null || DB::statement("INSERT INTO placements (question_id, folder_id) SELECT target, ? FROM $given", [$folder, $list]);
         DB::statement("UPDATE staged_questions SET outcome = 'added', question_id = target, revision = 1 FROM jsonb_to_recordset(?::jsonb) AS given (staged uuid, target uuid) WHERE staged_questions.id = given.staged", [$list]);
         $this->topics($bank, $rows, array_column($targets, 'target'));

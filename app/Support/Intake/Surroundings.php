@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace App\Support\Intake;
 
+use App\Actions\SaveStimulus;
 use App\Models\Bank;
 use App\Models\Intake;
+use App\Models\User;
 use App\Support\Folders;
 use App\Support\Topics;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Interchange\MediaNames;
 use WideQuarry\Json\Json;
+use WideQuarry\Stimulus\Stimulus;
 
 /** What questions of an intake need around them in the bank: media, stimuli, a folder; and what of it was new. */
 final class Surroundings
@@ -19,13 +22,17 @@ final class Surroundings
     /** @var array{folders: list<string>, topics: list<string>} */
     private array $before = ['folders' => [], 'topics' => []];
 
+    public function __construct(private readonly SaveStimulus $save)
+    {
+    }
+
     /**
      * Media and stimuli, once. A stimulus whose identifier another bank uses is called anew, and so is a medium whose name
      * stands for other bytes in the bank.
      *
      * @return array<string, string> what to write instead of what in the JSON of a content
      */
-    public function bring(Intake $intake, Bank $bank): array
+    public function bring(Intake $intake, Bank $bank, User $person): array
     {
         $this->before = $this->present($bank);
         $made = $intake->made();
@@ -39,6 +46,7 @@ final class Surroundings
             $id = $media[$medium->id] = $taken->for($medium->id, $medium->sha256);
             DB::table('media')->insertOrIgnore(['bank_id' => $bank->id, 'id' => $id, 'sha256' => $medium->sha256, 'type' => $medium->type, 'name' => $medium->name, 'bytes' => $medium->bytes]);
         }
+        $folder = $this->folder($intake, $bank);
         $names = [];
         $new = [];
         foreach (DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'stimulus')->orderBy('position')->pluck('value') as $value) {
@@ -46,7 +54,10 @@ final class Surroundings
             $home = DB::table('stimuli')->where('id', $stimulus->id)->value('bank_id');
             $id = $home === null || $home === $bank->id ? $stimulus->id : (string) Str::uuid7();
             $names[$stimulus->id] = $id;
-            if (DB::table('stimuli')->insertOrIgnore(['id' => $id, 'bank_id' => $bank->id, 'title' => $stimulus->title, 'language' => $stimulus->language, 'body' => MediaNames::in($stimulus, $media)->body, 'origin' => isset($stimulus->origin) ? Json::encode($stimulus->origin) : null]) === 1) {
+            $stimulus = MediaNames::in($stimulus, $media);
+            $stimulus->id = $id;
+            if ($this->save->create(Stimulus::read($stimulus), $bank->id, $person, 'brought in')) {
+                $folder === null || DB::table('stimulus_placements')->insert(['stimulus_id' => $id, 'folder_id' => $folder]);
                 $new[] = $id;
             }
         }
@@ -91,15 +102,15 @@ final class Surroundings
     public function takeOut(Intake $intake, Bank $bank): void
     {
         $made = $intake->made();
-        foreach (['folders' => 'placements WHERE folder_id', 'topics' => 'question_topics WHERE topic_id'] as $table => $use) {
+        foreach ($made->new_stimuli ?? [] as $id) {
+            DB::delete('DELETE FROM stimuli WHERE id = ? AND revision = 1 AND NOT EXISTS (SELECT 1 FROM question_stimuli WHERE stimulus_id = stimuli.id)', [$id]);
+        }
+        foreach (['folders' => '(SELECT folder_id FROM placements UNION ALL SELECT folder_id FROM stimulus_placements) AS placed WHERE folder_id', 'topics' => 'question_topics WHERE topic_id'] as $table => $use) {
             foreach (array_reverse($made->{$table} ?? []) as $id) {
                 DB::delete("DELETE FROM $table WHERE id = ? AND NOT EXISTS (SELECT 1 FROM $use = $table.id) AND NOT EXISTS (SELECT 1 FROM $table AS below WHERE below.parent_id = $table.id)", [$id]);
             }
         }
-        foreach ($made->new_stimuli ?? [] as $id) {
-            DB::delete('DELETE FROM stimuli WHERE id = ? AND NOT EXISTS (SELECT 1 FROM questions JOIN revisions ON revisions.question_id = questions.id WHERE bank_id = ? AND jsonb_exists(content->\'stimuli\', ?))', [$id, $bank->id, $id]);
-        }
-        $emptied = isset($made->bank) && $made->bank === $bank->id && DB::table('questions')->where('bank_id', $bank->id)->doesntExist() && DB::table('folders')->where('bank_id', $bank->id)->doesntExist();
+        $emptied = isset($made->bank) && $made->bank === $bank->id && DB::table('questions')->where('bank_id', $bank->id)->doesntExist() && DB::table('folders')->where('bank_id', $bank->id)->doesntExist() && DB::table('stimuli')->where('bank_id', $bank->id)->doesntExist();
         $intake->update(['made' => '{}', ...($emptied ? ['bank_id' => null] : [])]);
         $emptied && $bank->delete();
     }

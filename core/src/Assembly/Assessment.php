@@ -89,6 +89,31 @@ final readonly class Assessment
     }
 
     /**
+     * With what is pinned pinned whole: a question and the stimuli it shows.
+     *
+     * @param  callable(string, int): array<string, int>  $stimuli  question, its revision → the stimuli it names, and the revisions they have now
+     */
+    public function pinned(callable $stimuli): \stdClass
+    {
+        $json = $this->toJson();
+        foreach (is_array($json->sections) ? $json->sections : [] as $section) {
+            foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $entry) {
+                if (! $entry instanceof \stdClass || ! is_string($entry->question ?? null)) {
+                    continue;
+                }
+                if (($entry->follow ?? '') !== 'pinned' || ! is_int($entry->revision ?? null)) {
+                    unset($entry->stimuli);
+                } elseif (! isset($entry->stimuli)) {
+                    $pins = $stimuli($entry->question, $entry->revision);
+                    $pins === [] || $entry->stimuli = (object) $pins;
+                }
+            }
+        }
+
+        return $json;
+    }
+
+    /**
      * Asking questions as they are called elsewhere; those without a name there have no place. Revisions are numbered anew there, so
      * what was pinned follows again.
      *
@@ -103,7 +128,7 @@ final readonly class Assessment
             foreach ($section->entries as $entry) {
                 if ($entry instanceof \stdClass && is_string($entry->question ?? null) && isset($there[$entry->question])) {
                     [$entry->question, $entry->seen] = $there[$entry->question];
-                    unset($entry->follow, $entry->revision);
+                    unset($entry->follow, $entry->revision, $entry->stimuli);
                     $kept[] = $entry;
                 }
             }

@@ -6,6 +6,7 @@ namespace WideQuarry\Assembly;
 
 use Brick\Math\BigRational;
 use WideQuarry\Json\Fields;
+use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Question;
@@ -16,26 +17,43 @@ final readonly class Pick
     /**
      * @param  string  $follow  latest, approved or pinned
      * @param  int|null  $revision  the one it is pinned to
+     * @param  array<string, int>  $stimuli  stimulus → the revision it is pinned to with the question
      * @param  string|null  $points  its own; null for those of the question
      * @param  int|null  $seen  the revision when somebody last looked at it here
      * @param  Question|null  $variation  the question as it is only here
      */
-    private function __construct(public string $id, public string $question, public string $follow, public ?int $revision, private ?string $points, public ?int $seen, public ?Question $variation)
+    private function __construct(public string $id, public string $question, public string $follow, public ?int $revision, public array $stimuli, private ?string $points, public ?int $seen, public ?Question $variation)
     {
     }
 
     /** @throws \WideQuarry\Json\Malformed */
     public static function read(mixed $json, string $path, Parts $kinds): self
     {
-        $fields = Fields::of($json, $path, ['id', 'question', 'follow', 'revision', 'points', 'override', 'seen', 'variation'])->need('question');
+        $fields = Fields::of($json, $path, ['id', 'question', 'follow', 'revision', 'stimuli', 'points', 'override', 'seen', 'variation'])->need('question');
         $follow = $fields->oneOf('follow', ['latest', 'approved', 'pinned'], 'latest');
         $revision = $fields->intOrNull('revision', null, 1, 2_000_000_000);
         $variation = $fields->raw('variation');
 
         return new self(
-            $fields->id(), Fields::asUuid($fields->raw('question'), $fields->at('question')), $follow, $follow === 'pinned' ? $revision : null, $fields->raw('points') === null ? null : $fields->decimal('points', '100000'),
+            $fields->id(), Fields::asUuid($fields->raw('question'), $fields->at('question')), $follow, $follow === 'pinned' ? $revision : null, $follow === 'pinned' ? self::stimuli($fields->raw('stimuli'), $fields->at('stimuli')) : [], $fields->raw('points') === null ? null : $fields->decimal('points', '100000'),
             $fields->intOrNull('seen', null, 1, 2_000_000_000), $variation === null ? null : Question::read($variation, $kinds),
         );
+    }
+
+    /**
+     * @return array<string, int>
+     *
+     * @throws Malformed
+     */
+    private static function stimuli(mixed $json, string $path): array
+    {
+        $pins = [];
+        foreach ($json === null ? [] : ($json instanceof \stdClass ? get_object_vars($json) : throw Malformed::wrongType($path, 'an object', $json)) as $id => $revision) {
+            $id = Fields::asUuid((string) $id, "$path/$id");
+            $pins[$id] = is_int($revision) && $revision > 0 ? $revision : throw Malformed::outOfRange("$path/$id", 'the number of a revision', $revision);
+        }
+
+        return $pins;
     }
 
     /** @param  BigRational|null  $ofQuestion  of the question it follows; null when it is gone */

@@ -12,7 +12,7 @@ final readonly class Item
 {
     /**
      * @param  Question|null  $question  null when it is not there any more
-     * @param  array<string, string>  $stimuli  id → rich text
+     * @param  array<string, Shared>  $stimuli  by id, in the order the question shows them
      * @param  \Closure(string): ?string  $media
      */
     public function __construct(public string $entry, public ?Question $question, public BigRational $points, public string $title, public array $stimuli, public \Closure $media)

@@ -6,6 +6,7 @@ namespace WideQuarry\Printing;
 
 use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Pick;
 use WideQuarry\Assembly\Section;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Tree;
@@ -14,9 +15,14 @@ use WideQuarry\Numbers\Exact;
 use WideQuarry\Presentation\Presenter;
 use WideQuarry\Question\Part;
 use WideQuarry\Scoring\Circumstances;
+use WideQuarry\Stimulus\Runs;
 use WideQuarry\Variables\Show;
 
-/** An assessment as one document for paper: the learner's sheet, or its key. Values are rolled, and options stand, as the seed says. */
+/**
+ * An assessment as one document for paper: the learner's sheet, or its key. Values are rolled, and options stand, as the seed says.
+ *
+ * @phpstan-import-type Place from Runs
+ */
 final readonly class Sheet
 {
     public function __construct(private Presenter $presenter)
@@ -31,11 +37,11 @@ final readonly class Sheet
     public function body(string $which, Assessment $assessment, array $items, PrintSettings $settings): string
     {
         $total = array_reduce($items, fn (BigRational $sum, Item $item): BigRational => $sum->plus($item->points), Exact::zero());
+        $places = Runs::of(array_map(fn (Section $section): array => array_map(fn (Pick $pick): array => array_map(strval(...), array_keys($items[$pick->id]->stimuli ?? [])), $section->picks), $assessment->sections));
         $number = 0;
-        $shown = [];
         $sections = '';
-        foreach ($assessment->sections as $section) {
-            $sections .= $this->section($which, $section, $items, $settings, $number, $shown);
+        foreach ($assessment->sections as $i => $section) {
+            $sections .= $this->section($which, $section, $items, $settings, $number, $places[$i]);
         }
         $instructions = $which === 'learner' ? $this->rich($assessment->instructions) : '';
 
@@ -45,37 +51,59 @@ final readonly class Sheet
     /**
      * @param  'learner'|'key'  $which
      * @param  array<string, Item>  $items
-     * @param  array<string, bool>  $shown  stimuli that stand on the sheet already
+     * @param  list<Place>  $places  of the section's questions
      */
-    private function section(string $which, Section $section, array $items, PrintSettings $settings, int &$number, array &$shown): string
+    private function section(string $which, Section $section, array $items, PrintSettings $settings, int &$number, array $places): string
     {
         $html = $section->title === '' ? '' : '<h2>'.Paper::text($section->title).'</h2>';
         $html .= $section->instructions === '' || $which === 'key' ? '' : '<div class="instructions">'.$this->rich($section->instructions).'</div>';
-        foreach ($section->picks as $pick) {
+        foreach ($section->picks as $i => $pick) {
             $item = $items[$pick->id] ?? null;
+            $number++;
             if ($item === null) {
                 continue;
             }
-            $number++;
             if ($item->question === null) {
                 $html .= '<article class="question" id="'.Paper::text($pick->id)."\"><span class=\"number\">$number.</span><div class=\"gone\">".Paper::text($item->title === '' ? 'A question' : "“{$item->title}”").' is not in its bank any more.</div></article>';
 
                 continue;
             }
-            $html .= $which === 'learner' ? $this->asked($item, $settings, $number, $shown) : $this->answered($item, $settings, $number);
+            $html .= $which === 'learner' ? $this->above($item, $settings, $places[$i], $number).$this->asked($item, $settings, $number) : $this->answered($item, $settings, $number);
         }
 
         return "<section>$html</section>";
     }
 
-    /** @param  array<string, bool>  $shown */
-    private function asked(Item $item, PrintSettings $settings, int $number, array &$shown): string
+    /**
+     * What the question shares with its neighbours, above the first of them; or where it stood.
+     *
+     * @param  Place  $place
+     */
+    private function above(Item $item, PrintSettings $settings, array $place, int $number): string
+    {
+        $html = '';
+        foreach ($place['begins'] as ['id' => $id, 'last' => $last]) {
+            $shared = $item->stimuli[$id];
+            $for = match ($last - $number) {
+                0 => '',
+                1 => "<p class=\"for\">For questions $number and $last</p>",
+                default => "<p class=\"for\">For questions $number to $last</p>",
+            };
+            $title = $shared->title === '' ? '' : '<p class="stimulus-title">'.Paper::text($shared->title).'</p>';
+            $html .= '<aside class="stimulus" lang="'.Paper::text($shared->language)."\">$for$title".(new Paper($settings, $shared->media))->html(Tree::of($shared->html)).'</aside>';
+        }
+        foreach ($place['again'] as ['id' => $id, 'of' => $of]) {
+            $title = $item->stimuli[$id]->title;
+            $html .= '<p class="again">Look again at '.($title === '' ? 'what stands' : '“'.Paper::text($title).'”')." above question $of.</p>";
+        }
+
+        return $html;
+    }
+
+    private function asked(Item $item, PrintSettings $settings, int $number): string
     {
         assert($item->question !== null);
         $paper = new Paper($settings, $item->media);
-        $new = array_diff_key($item->stimuli, $shown);
-        $shown += array_fill_keys(array_keys($item->stimuli), true);
-        $before = implode('', array_map(fn (string $html): string => '<aside class="stimulus">'.$paper->html(Tree::of($html)).'</aside>', $new));
         try {
             $presented = $this->presenter->present($item->question, $settings->seed);
             $parts = [];
@@ -92,7 +120,7 @@ final readonly class Sheet
             $html = '<div class="gone">This question cannot be shown yet: '.Paper::text($problem->getMessage()).'</div>';
         }
 
-        return $before.$this->article($item, $settings, $number, $html);
+        return $this->article($item, $settings, $number, $html);
     }
 
     private function answered(Item $item, PrintSettings $settings, int $number): string

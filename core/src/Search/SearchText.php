@@ -39,6 +39,12 @@ final readonly class SearchText
         return new self($question->title, self::plain([$question->body]), self::plain($answers), trim(self::plain($rest)."\n".implode("\n", array_filter($plain, fn (string $text): bool => $text !== ''))));
     }
 
+    /** Of a text alone, as a stimulus is. */
+    public static function ofText(string $title, RichText $text): self
+    {
+        return new self($title, $text->plain(), '', '');
+    }
+
     /** As a literal of PostgreSQL's type tsvector, so that words are split by us and not by it. */
     public function vector(): string
     {

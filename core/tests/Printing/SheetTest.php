@@ -9,6 +9,7 @@ use WideQuarry\Parts\Parts;
 use WideQuarry\Presentation\Presenter;
 use WideQuarry\Printing\Item;
 use WideQuarry\Printing\PrintSettings;
+use WideQuarry\Printing\Shared;
 use WideQuarry\Printing\Sheet;
 use WideQuarry\Question\Question;
 
@@ -84,11 +85,14 @@ it('numbers through sections, and says what is gone or cannot be shown', functio
     expect($html)->toContain('<h2>One</h2>')->toContain('<h2>Three</h2>')->toContain('>3.</span>')->toContain('“The lost one” is not in its bank any more.')->toContain('cannot be shown yet');
 });
 
-it('prints a stimulus once, before the first question that has it', function () use ($options): void {
+it('prints a stimulus once, above the neighbours that share it, and says where it stood further on', function () use ($options): void {
     $id = '0192f0c4-0000-7000-8000-00000000beef';
-    $both = array_map(fn () => onPaper('choice', $options('slate', 'schist'), [], '', ['stimuli' => [$id]]), [1, 2]);
-    $html = sheet('learner', $both, stimuli: [$id => '<p>Look at the section.</p>']);
-    expect(substr_count($html, 'Look at the section.'))->toBe(1)->and(strpos($html, 'Look at'))->toBeLessThan((int) strpos($html, '>1.</span>'));
+    $questions = array_map(fn (bool $with) => onPaper('choice', $options('slate', 'schist'), [], '', $with ? ['stimuli' => [$id]] : []), [true, true, false, true]);
+    $shared = [$id => new Shared($id, 'Crag <1>', 'en-GB', '<p>Look at the section. <img data-media="s1" alt="beds"/></p>', fn (string $medium): string => "/stimuli/$medium")];
+    $html = sheet('learner', $questions, stimuli: $shared);
+    expect(substr_count($html, 'Look at the section.'))->toBe(1)->and(strpos($html, 'Look at the'))->toBeLessThan((int) strpos($html, '>1.</span>'))
+        ->and($html)->toContain('For questions 1 and 2')->toContain('Crag &lt;1&gt;')->toContain('src="/stimuli/s1"')->toContain('Look again at “Crag &lt;1&gt;” above question 1.')
+        ->and(sheet('key', $questions, stimuli: $shared))->not->toContain('Look');
 });
 
 it('gives room to write as the author and the setting say', function (array $settings, string $space, string $holds): void {

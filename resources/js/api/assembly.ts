@@ -19,6 +19,8 @@ export type Entry = {
   question: string
   follow?: 'latest' | 'approved' | 'pinned'
   revision?: number | null
+  /** Stimuli pinned with it; the server writes them. */
+  stimuli?: Record<string, number>
   points?: number | null
   seen?: number | null
   variation?: QuestionJson | null
@@ -49,6 +51,8 @@ export type Fact = {
   bank_name: string | null
   changed: boolean
   varied: boolean
+  /** What it shows above itself, in order. */
+  stimuli: { id: string; title: string }[]
 }
 export type TotalLine = { name: string; questions: number; points: number }
 export type Totals = {

@@ -94,11 +94,13 @@ export const revisionQuery = (id: string, number: number, since?: number) =>
 export const fetchQuestion = async (id: string) => (await call<{ data: WholeQuestion }>('GET', `/questions/${id}`)).body.data
 export const questionQuery = (id: string) => queryOptions({ queryKey: ['question', id], queryFn: () => fetchQuestion(id) })
 
+/** What a stimulus is called beside its text, and the address its pictures are below. */
+export type ShownStimulus = { id: string; title: string; language: string; revision: number; media: string }
+export type Presented = { presentation: Presentation; stimuli: ShownStimulus[]; findings: Finding[]; roll: Roll }
 export const presentationQuery = (question: QuestionJson, seed: number) =>
   queryOptions({
     queryKey: ['present', JSON.stringify(question), seed],
-    queryFn: async () =>
-      (await call<{ presentation: Presentation; findings: Finding[]; roll: Roll }>('POST', '/present', { question, seed })).body,
+    queryFn: async () => (await call<Presented>('POST', '/present', { question, seed })).body,
     retry: false,
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 30_000,
@@ -119,13 +121,13 @@ export const createQuestion = async (slug: string, question: QuestionJson, note 
 export const saveQuestion = async (question: QuestionJson, base: number, note = '') =>
   (await call<{ data: WholeQuestion }>('PUT', `/questions/${question.id}`, { question, note }, { 'If-Match': `"${base}"` })).body.data
 
-export type Autosave = { base_revision: number | null; content: QuestionJson }
-export const autosaveQuery = (subject: string) =>
+export type Autosave<Content = QuestionJson> = { base_revision: number | null; content: Content }
+export const autosaveQuery = <Content = QuestionJson>(subject: string) =>
   queryOptions({
     queryKey: ['autosave', subject],
     queryFn: async () => {
       try {
-        return (await call<Autosave>('GET', `/autosaves/${encodeURIComponent(subject)}`)).body
+        return (await call<Autosave<Content>>('GET', `/autosaves/${encodeURIComponent(subject)}`)).body
       } catch {
         return null
       }
@@ -133,6 +135,6 @@ export const autosaveQuery = (subject: string) =>
     staleTime: 0,
     gcTime: 0,
   })
-export const keepAutosave = (subject: string, content: QuestionJson, base: number | null) =>
+export const keepAutosave = (subject: string, content: unknown, base: number | null) =>
   call('PUT', `/autosaves/${encodeURIComponent(subject)}`, { content, base_revision: base })
 export const forgetAutosave = (subject: string) => call('DELETE', `/autosaves/${encodeURIComponent(subject)}`)

@@ -119,3 +119,18 @@ export type StagedRow = {
   question_id: string | null
   notices: Record<string, unknown>
 }
+
+export type Stimulus = {
+  id: string
+  name: string
+  revision: number
+  may_write: boolean
+  bank: Record<string, unknown>
+  stimulus: Record<string, unknown>
+  shown: Record<string, unknown>[]
+  findings: Record<string, unknown>[]
+  folders: string[][]
+  uses: Record<string, unknown>
+  binned_at: string | null
+  updated_at: string
+}

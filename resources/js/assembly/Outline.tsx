@@ -1,4 +1,4 @@
-import { X } from 'lucide-react'
+import { Layers, X } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { Button } from '@/components/Button'
 import { control } from '@/components/Field'
@@ -6,6 +6,7 @@ import { texts } from '@/texts'
 import { EntryRow } from './EntryRow'
 import { editEntries, entriesOf, inserted, QUESTION, stepped, withoutSection, withPoints, withSection } from './edit'
 import { SectionHead } from './SectionHead'
+import { type SharedRun, sharedRuns } from './sharedRuns'
 import { type Carry, useCarry } from './useCarry'
 import type { Document } from './useDocument'
 
@@ -31,6 +32,7 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
     return () => window.removeEventListener('dragend', leave)
   }, [leave])
   const selected = ids.filter((id) => all.some((entry) => entry.id === id))
+  const runs = sharedRuns(content.sections.map((section) => section.entries.map((entry) => stored.entries[entry.id]?.stimuli ?? [])))
   let number = 0
   const held = carry.held ? (stored.entries[carry.held.ids[0] ?? '']?.title ?? '') : ''
   return (
@@ -80,6 +82,7 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
                 number++
                 return (
                   <li key={entry.id}>
+                    <Shared runs={runs[number - 1] ?? []} />
                     <Slot carry={carry} section={section.id} at={at} />
                     <EntryRow
                       entry={entry}
@@ -188,4 +191,16 @@ function Slot({ carry, section, at }: { carry: Carry; section: string; at: numbe
       {here ? texts.assembly.putHere : ''}
     </button>
   )
+}
+
+/** Stimuli that stand above the question that follows. */
+function Shared({ runs }: { runs: SharedRun[] }) {
+  return runs.map(({ id, title, from, to, again }) => (
+    <p key={id} className="flex gap-2 border-hairline border-t px-4 pt-1.5 text-caption text-information">
+      <Layers size={14} aria-hidden="true" className="mt-0.5 flex-none" />
+      <span className="min-w-0 truncate">
+        {again === null ? texts.stimuli.forQuestions(title, from, to) : texts.stimuli.again(title, again)}
+      </span>
+    </p>
+  ))
 }

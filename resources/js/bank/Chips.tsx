@@ -1,4 +1,6 @@
+import { useQuery } from '@tanstack/react-query'
 import type { Trees } from '@/api/queries'
+import { stimulusQuery } from '@/api/stimuli'
 import { Button } from '@/components/Button'
 import { Chip } from '@/components/Chip'
 import { texts } from '@/texts'
@@ -23,6 +25,7 @@ export function Chips({ filter, trees }: { filter: Filter; trees: Trees | undefi
     <div className="flex flex-wrap items-center gap-1.5">
       {dimensions.flatMap((name) =>
         filter.values(name).map((value) => {
+          if (name === 'stimulus') return <StimulusChip key={`${name} ${value}`} id={value} onRemove={() => filter.toggle(name, value)} />
           const title = conditionName(name, value, trees)
           return (
             <Chip key={`${name} ${value}`} onRemove={() => filter.toggle(name, value)} removeName={texts.bank.drop(title)}>
@@ -40,5 +43,15 @@ export function Chips({ filter, trees }: { filter: Filter; trees: Trees | undefi
         {texts.bank.clearAll}
       </Button>
     </div>
+  )
+}
+
+function StimulusChip({ id, onRemove }: { id: string; onRemove: () => void }) {
+  const whole = useQuery(stimulusQuery(id))
+  const title = texts.stimuli.filterName(whole.data?.name ?? '…')
+  return (
+    <Chip onRemove={onRemove} removeName={texts.bank.drop(title)}>
+      {title}
+    </Chip>
   )
 }

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { facetsQuery, type Trees, treesQuery } from '@/api/queries'
 import { Button } from '@/components/Button'
 import { Tabs } from '@/components/Tabs'
@@ -31,36 +32,41 @@ export function Where({ slug, filter, mayWrite }: { slug: string; filter: Filter
     <TreeTab slug={slug} name={name} filter={filter} trees={trees.data} facets={facets[name]} missing={missing(name)} mayWrite={mayWrite} />
   )
   return (
-    <div className="h-full bg-well">
-      <Tabs
-        label={texts.bank.where}
-        value={tab}
-        onChange={open}
-        tabs={[
-          { id: 'topic', title: texts.bank.tabs.topic ?? '', body: tree('topic') },
-          { id: 'folder', title: texts.bank.tabs.folder ?? '', body: tree('folder') },
-          {
-            id: 'tag',
-            title: texts.bank.tabs.tag ?? '',
-            body: (
-              <div className="py-2">
-                <Values name="tag" filter={filter} facets={facets.tag} empty={texts.bank.noTags} />
-                <Missing name="tag" count={missing('tag')} filter={filter} />
-              </div>
-            ),
-          },
-          {
-            id: 'more',
-            title: texts.bank.tabs.more ?? '',
-            body: (tabs.more ?? []).map((name) => (
-              <section key={name} className="py-2">
-                <h3 className="px-4 pb-1 text-caption text-quiet">{texts.bank.dimensions[name]}</h3>
-                <Values name={name} filter={filter} facets={facets[name]} trees={trees.data} />
-              </section>
-            )),
-          },
-        ]}
-      />
+    <div className="flex h-full flex-col bg-well">
+      <div className="min-h-0 flex-1">
+        <Tabs
+          label={texts.bank.where}
+          value={tab}
+          onChange={open}
+          tabs={[
+            { id: 'topic', title: texts.bank.tabs.topic ?? '', body: tree('topic') },
+            { id: 'folder', title: texts.bank.tabs.folder ?? '', body: tree('folder') },
+            {
+              id: 'tag',
+              title: texts.bank.tabs.tag ?? '',
+              body: (
+                <div className="py-2">
+                  <Values name="tag" filter={filter} facets={facets.tag} empty={texts.bank.noTags} />
+                  <Missing name="tag" count={missing('tag')} filter={filter} />
+                </div>
+              ),
+            },
+            {
+              id: 'more',
+              title: texts.bank.tabs.more ?? '',
+              body: (tabs.more ?? []).map((name) => (
+                <section key={name} className="py-2">
+                  <h3 className="px-4 pb-1 text-caption text-quiet">{texts.bank.dimensions[name]}</h3>
+                  <Values name={name} filter={filter} facets={facets[name]} trees={trees.data} />
+                </section>
+              )),
+            },
+          ]}
+        />
+      </div>
+      <Link to={`/banks/${slug}/stimuli`} className="flex-none border-hairline border-t px-4 py-2 text-accent hover:bg-paper">
+        {texts.stimuli.ofBank}
+      </Link>
     </div>
   )
 }

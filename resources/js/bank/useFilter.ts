@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { useAddress } from '@/frame/useAddress'
 
-export const dimensions = ['kind', 'status', 'difficulty', 'topic', 'folder', 'tag', 'author', 'no', 'is'] as const
+export const dimensions = ['kind', 'status', 'difficulty', 'topic', 'folder', 'tag', 'author', 'stimulus', 'no', 'is'] as const
 export type Dimension = (typeof dimensions)[number]
 
 /** The conditions of a list, which are its address: reload, go back, share the link. */

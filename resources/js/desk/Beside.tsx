@@ -1,3 +1,4 @@
+import { revisionQuery, revisionsQuery } from '@/api/queries'
 import type { Finding, QuestionJson, Specimen } from '@/api/question'
 import { Tabs } from '@/components/Tabs'
 import { useTell } from '@/components/Toasts'
@@ -73,7 +74,12 @@ export function Beside({ question, tried, now, bank, stored, record, findings, t
             id: 'history',
             body: (
               <div className="p-5">
-                <Revisions id={question.id} newest={revision} onRestore={onRestore} />
+                <Revisions<QuestionJson>
+                  list={revisionsQuery(question.id)}
+                  one={(number, since) => revisionQuery(question.id, number, since)}
+                  newest={revision}
+                  onRestore={onRestore}
+                />
                 <h3 className="mt-6 font-semibold">{texts.record.history}</h3>
                 <RecordChanges id={question.id} />
               </div>

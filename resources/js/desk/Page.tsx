@@ -8,6 +8,7 @@ import { useMedia } from '@/components/media'
 import { SafeEditor } from '@/components/SafeEditor'
 import { parts as kinds, partView } from '@/parts'
 import { CardPlaceProvider } from '@/parts/PartCard'
+import { Above } from '@/stimuli/Above'
 import { texts } from '@/texts'
 import { ChangeKind } from './ChangeKind'
 import { anchorOf, freshPart } from './fresh'
@@ -21,11 +22,13 @@ type Props = {
   question: QuestionJson
   findings: Finding[]
   bank: string
+  /** Why it was not saved, at a place of the question. */
+  refused?: (path: string) => string | undefined
   change: (edit: (now: QuestionJson) => QuestionJson, place?: string) => void
 }
 
 /** The question as one page: title, text, each part with its key in the order of the text, what holds for the whole. */
-export function Page({ question, findings, bank, change }: Props) {
+export function Page({ question, findings, bank, refused, change }: Props) {
   const media = useMedia(bank)
   const problem = (path: string) => findings.find((finding) => finding.path === path || finding.path.startsWith(`${path}/`))?.message
   const exactly = (path: string) => findings.find((finding) => finding.path === path)?.message
@@ -90,6 +93,7 @@ export function Page({ question, findings, bank, change }: Props) {
         />
         {exactly('/title') ? <p className="text-caption text-problem">{exactly('/title')}</p> : null}
       </div>
+      <Above question={question} bank={bank} problem={(path) => refused?.(path) ?? problem(path)} change={(edit) => change(edit)} />
       <SafeEditor
         keptNote={texts.desk.keptText}
         value={question.body}

@@ -1,17 +1,25 @@
-import { useQuery } from '@tanstack/react-query'
+import { type UseQueryOptions, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { type Revision, revisionQuery, revisionsQuery } from '@/api/queries'
-import type { QuestionJson } from '@/api/question'
+import type { Difference, Revision } from '@/api/queries'
 import { Button } from '@/components/Button'
 import { Waiting } from '@/components/Message'
 import { texts } from '@/texts'
 import { Changes } from './Changes'
 
-type Props = { id: string; newest: number; onRestore: (content: QuestionJson, number: number) => void }
+type Opened<Content> = { content: Content; differences: Difference[] }
+// biome-ignore lint/suspicious/noExplicitAny: whatever key the query has
+type Ask<Data> = UseQueryOptions<Data, Error, Data, any>
+type Props<Content> = {
+  /** All of them, and one with what differs from the one before it, or from another. */
+  list: Ask<Revision[]>
+  one: (number: number, since?: number) => Ask<Opened<Content>>
+  newest: number
+  onRestore: (content: Content, number: number) => void
+}
 
 /** Who saved what, when and why; what changed in each; and any of them back on the desk. */
-export function Revisions({ id, newest, onRestore }: Props) {
-  const revisions = useQuery(revisionsQuery(id))
+export function Revisions<Content>({ list, one: ask, newest, onRestore }: Props<Content>) {
+  const revisions = useQuery(list)
   const [open, setOpen] = useState<number | null>(null)
   return (
     <section aria-label={texts.revisions.title}>
@@ -32,7 +40,7 @@ export function Revisions({ id, newest, onRestore }: Props) {
               {one.note ? <span className="block">{one.note}</span> : null}
               <span className="block text-caption text-quiet">{[one.person, texts.when(one.at)].filter(Boolean).join(', ')}</span>
             </button>
-            {open === one.number ? <Opened id={id} revision={one} newest={newest} onRestore={onRestore} /> : null}
+            {open === one.number ? <OneRevision ask={ask} revision={one} newest={newest} onRestore={onRestore} /> : null}
           </li>
         ))}
       </ol>
@@ -41,11 +49,16 @@ export function Revisions({ id, newest, onRestore }: Props) {
 }
 
 /** What one revision changed, or what has changed since it. */
-function Opened({ id, revision, newest, onRestore }: Props & { revision: Revision }) {
+function OneRevision<Content>({
+  ask,
+  revision,
+  newest,
+  onRestore,
+}: Pick<Props<Content>, 'newest' | 'onRestore'> & { ask: Props<Content>['one']; revision: Revision }) {
   const { number } = revision
   const [untilNow, setUntilNow] = useState(false)
-  const here = useQuery(revisionQuery(id, number))
-  const now = useQuery({ ...revisionQuery(id, newest, number), enabled: untilNow })
+  const here = useQuery(ask(number))
+  const now = useQuery({ ...ask(newest, number), enabled: untilNow })
   const shown = untilNow ? now : here
   const nothing = untilNow ? texts.revisions.sameAsHere : number === 1 ? texts.revisions.first : texts.revisions.same
   if (shown.isPending) return <Waiting text={texts.loading} />

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
-import { useDeferredValue, useRef, useState } from 'react'
-import { useNavigate } from 'react-router'
+import { useDeferredValue, useEffect, useRef, useState } from 'react'
+import { useLocation, useNavigate } from 'react-router'
 import { ApiProblem } from '@/api/client'
 import { presentationQuery } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
@@ -75,6 +75,16 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
       },
     )
   }
+  // Back from writing a stimulus for it: that stands above it now.
+  const place = useLocation()
+  const written = (place.state as { stimulus?: string } | null)?.stimulus
+  const { change } = history
+  useEffect(() => {
+    if (!written) return
+    change((now) => (now.stimuli?.includes(written) ? now : { ...now, stimuli: [...(now.stimuli ?? []), written] }))
+    tell({ text: texts.stimuli.added })
+    navigate(`${place.pathname}${place.search}`, { replace: true, state: null })
+  }, [written, change, tell, navigate, place.pathname, place.search])
   const here = texts.frame.groups.here
   useCommands('desk', [
     { id: 'save', group: here, title: texts.desk.saveKey, keys: 'Ctrl S', on: ctrl('s'), run: () => save() },
@@ -140,7 +150,13 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
           </Message>
         ) : null}
         {refused ? <Message look="problem">{refused.message}</Message> : null}
-        <Page question={question} findings={findings} bank={home.slug} change={history.change} />
+        <Page
+          question={question}
+          findings={findings}
+          bank={home.slug}
+          refused={(path) => (refused?.path === `/question${path}` ? refused.message : undefined)}
+          change={history.change}
+        />
       </div>
       <DeskFooter
         place={home.after ? home.name : saving.isNew ? texts.desk.inBank(home.name) : home.name}

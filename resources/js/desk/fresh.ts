@@ -36,6 +36,12 @@ export function freshQuestion(kind: string): QuestionJson {
   }
 }
 
+/** The next question of a row: of the same kind, below the same stimuli. */
+export function nextAfter(question: QuestionJson): QuestionJson {
+  const fresh = freshQuestion(question.parts.length === 1 ? (question.parts[0]?.kind ?? '') : '')
+  return question.stimuli && question.stimuli.length > 0 ? { ...fresh, stimuli: question.stimuli } : fresh
+}
+
 /** The same question again, as a new draft: what was learned about the old one (specimens apart) does not count for it. */
 export function likeQuestion(question: QuestionJson): QuestionJson {
   const { topics, tags, level, difficulty, licence, specimens } = question.record ?? {}

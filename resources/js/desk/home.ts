@@ -26,10 +26,11 @@ export type Home = {
   next?: string
 }
 
-export function inBank(bank: { slug: string; name: string }, stored: string | null): Home {
+/** @param subject what a new question's typing is kept under */
+export function inBank(bank: { slug: string; name: string }, stored: string | null, subject = `new:${bank.slug}`): Home {
   return {
     ...bank,
-    subject: stored ?? `new:${bank.slug}`,
+    subject: stored ?? subject,
     record: stored === null ? 'inside' : 'apart',
     save: async (question, base, client, note) => {
       const whole = base === 0 ? await createQuestion(bank.slug, question, note) : await saveQuestion(question, base, note)

@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import type { Classification } from '@/api/actions'
-import { facetsQuery, treesQuery } from '@/api/queries'
+import { facetsQuery, type TreeNodeRow, treesQuery } from '@/api/queries'
 import type { RecordJson } from '@/api/question'
-import { ordered } from '@/bank/TreeDialogs'
 import { texts } from '@/texts'
 import { ChoiceField, LineField, PathsField, WordsField } from './Fields'
+import { pathsOf } from './paths'
 
 export const difficulties: [string, string][] = [
   ['', texts.record.unset],
@@ -17,8 +17,7 @@ export const statuses = Object.entries(texts.status)
 export function useKnown(slug: string) {
   const trees = useQuery({ ...treesQuery(slug), enabled: slug !== '' }).data
   const tags = useQuery({ ...facetsQuery(slug, '', ['tag']), enabled: slug !== '' }).data?.facets.tag ?? []
-  const paths = (nodes: { id: string; parent_id: string | null; name: string }[]) =>
-    ordered(nodes.map((node) => ({ id: node.id, parent: node.parent_id, name: node.name }))).map(({ path }) => path)
+  const paths = (nodes: TreeNodeRow[]) => pathsOf(nodes).map(([, path]) => path)
   return { topics: paths(trees?.topics ?? []), folders: paths(trees?.folders ?? []), tags: tags.map((one) => one.value) }
 }
 

@@ -91,6 +91,7 @@ export function Bank() {
           { id: 'like', group: here, title: texts.bank.duplicate, run: () => navigate(`/banks/${slug}/write?like=${filter.question}`) },
         ]
       : []),
+    { id: 'stimuli', group: texts.frame.groups.go, title: texts.stimuli.title, run: () => navigate(`/banks/${slug}/stimuli`) },
     ...(keeps ? [{ id: 'share', group: here, title: texts.banks.share, run: () => setDialog('share') }] : []),
   ])
   const reading = active ? (
@@ -133,6 +134,7 @@ export function Bank() {
         <>
           {keeps ? <Button onClick={() => setDialog('share')}>{texts.banks.share}</Button> : null}
           <Menu.Root align="end" button={<Button>{texts.banks.about}</Button>}>
+            <Menu.Item onSelect={() => navigate(`/banks/${slug}/stimuli`)}>{texts.stimuli.title}</Menu.Item>
             <Menu.Item
               onSelect={() => navigate(`/dispatches/new?bank=${slug}${filter.any ? `&filter=${encodeURIComponent(filter.query)}` : ''}`)}
             >

@@ -4,7 +4,7 @@ import { useLocation, useParams, useSearchParams } from 'react-router'
 import { type Autosave, autosaveQuery, bankQuery, forgetAutosave, questionQuery } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
 import { Nothing, Waiting } from '@/components/Message'
-import { freshQuestion, likeQuestion } from '@/desk/fresh'
+import { freshQuestion, likeQuestion, nextAfter } from '@/desk/fresh'
 import { inBank } from '@/desk/home'
 import { forgetHere, keptHere } from '@/desk/kept'
 import { Workbench } from '@/desk/Workbench'
@@ -14,8 +14,11 @@ import { parts } from '@/parts'
 import { texts } from '@/texts'
 
 /** What was typed and not saved: in this browser, if that never reached the server, else on the server. */
-export function unsaved(subject: string, kept: Autosave | null | undefined): { content: QuestionJson; base: number | null } | null {
-  const here = keptHere(subject)
+export function unsaved<Content = QuestionJson>(
+  subject: string,
+  kept: Autosave<Content> | null | undefined,
+): { content: Content; base: number | null } | null {
+  const here = keptHere<Content>(subject)
   if (here) return here
   return kept ? { content: kept.content, base: kept.base_revision } : null
 }
@@ -34,9 +37,12 @@ export function forget(subject: string) {
 export function NewDesk() {
   const slug = useParams().slug ?? ''
   const [address] = useSearchParams()
-  const handed = useLocation().state as { question: QuestionJson; note: string } | null
+  const state = useLocation().state as { question?: QuestionJson; note?: string } | null
+  const handed = state?.question ? { question: state.question, note: state.note ?? '' } : null
   const like = address.get('like')
-  const subject = `new:${slug}`
+  const stimulus = address.get('stimulus')
+  // A copy and a question with a stimulus are kept apart from what else is begun in the bank: none takes the place of another.
+  const subject = like ? `new:${slug}:like:${like}` : stimulus ? `new:${slug}:with:${stimulus}` : `new:${slug}`
   const bank = useQuery(bankQuery(slug))
   const kept = useQuery(autosaveQuery(subject))
   const model = useQuery({ ...questionQuery(like ?? ''), enabled: like !== null })
@@ -60,7 +66,7 @@ export function NewDesk() {
     setBegun(handed)
     return null
   }
-  const copy = !begun && like && model.data ? likeQuestion(model.data.question) : null
+  const copy = !begun && !old && like && model.data ? likeQuestion(model.data.question) : null
   if (copy && !begun) {
     setBegun({ question: copy, note: texts.desk.like(model.data?.question.title ?? '') })
     return null
@@ -70,14 +76,14 @@ export function NewDesk() {
     return (
       <Workbench
         key={start.id}
-        home={inBank({ slug, name: bank.data.name }, null)}
+        home={inBank({ slug, name: bank.data.name }, null, subject)}
         crumbs={crumbs.slice(0, -1)}
         revision={0}
         start={start}
         dirty={old !== null}
         onAnother={() => {
           setIgnored(true)
-          setBegun({ question: freshQuestion(start.parts.length === 1 ? (start.parts[0]?.kind ?? '') : '') })
+          setBegun({ question: nextAfter(start) })
         }}
         {...(begun?.note
           ? { note: { text: begun.note } }
@@ -97,7 +103,7 @@ export function NewDesk() {
     )
   return (
     <Shell title={texts.desk.fresh} crumbs={crumbs}>
-      <Starts onStart={(kind) => setBegun({ question: freshQuestion(kind) })} />
+      <Starts onStart={(kind) => setBegun({ question: { ...freshQuestion(kind), ...(stimulus ? { stimuli: [stimulus] } : {}) } })} />
     </Shell>
   )
 }
@@ -180,7 +186,7 @@ function StoredDesk({ id }: { id: string }) {
         revision={0}
         start={another}
         dirty={false}
-        onAnother={() => setAnother(freshQuestion(another.parts.length === 1 ? (another.parts[0]?.kind ?? '') : ''))}
+        onAnother={() => setAnother(nextAfter(another))}
       />
     )
   const old = discarded > 0 ? null : unsaved(id, kept.data)
@@ -192,7 +198,7 @@ function StoredDesk({ id }: { id: string }) {
       revision={old ? (old.base ?? first.revision) : discarded > 0 ? whole.data.revision : first.revision}
       start={old ? old.content : discarded > 0 ? whole.data.question : first.question}
       dirty={old !== null}
-      onAnother={() => setAnother(freshQuestion(whole.data.question.parts.length === 1 ? (whole.data.question.parts[0]?.kind ?? '') : ''))}
+      onAnother={() => setAnother(nextAfter(whole.data.question))}
       {...(old
         ? {
             note: {

@@ -7,6 +7,7 @@ import { useMedia } from '@/components/media'
 import { RichTree } from '@/components/RichTree'
 import { partView } from '@/parts'
 import { PickUp } from '@/parts/PickUp'
+import { StimulusText } from '@/stimuli/StimulusText'
 import { texts } from '@/texts'
 import { Outcome } from './Outcome'
 import { Rolls } from './Rolls'
@@ -71,11 +72,8 @@ export function TryPane({ question, bank, showKey, onSpecimen, bench, now }: Pro
         if (!attempt.finished) attempt.check()
       }}
     >
-      {shown.stimuli.map((stimulus, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: their order is their identity
-        <div key={i} className="question-text rounded-ui bg-well p-4">
-          <RichTree nodes={stimulus} media={media} />
-        </div>
+      {attempt.shown.data.stimuli.map((one, i) => (
+        <StimulusText key={one.id} nodes={shown.stimuli[i] ?? []} title={one.title} language={one.language} media={one.media} />
       ))}
       <div className="question-text" lang={shown.language} dir="auto">
         <PickUp>

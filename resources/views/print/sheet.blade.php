@@ -33,6 +33,9 @@ h2 { font-size: 1.1em; margin: 5mm 0 2mm; font-weight: 600; break-after: avoid; 
 .asked > :first-child, .answers > ul { margin-top: 0; }
 p, ul, ol, table, .options { margin: 0 0 2mm; }
 .stimulus { border-left: 2pt solid #999; padding-left: 4mm; margin: 0 0 4mm; break-inside: avoid; break-after: avoid; }
+.stimulus .for, .again { font-family: 'Atkinson Hyperlegible Next', sans-serif; font-size: .85em; margin: 0 0 1.5mm; }
+.stimulus .stimulus-title { font-weight: 600; margin: 0 0 1.5mm; break-after: avoid; }
+.again { break-after: avoid; }
 img { max-width: 100%; height: auto; max-height: 200mm; }
 table { border-collapse: collapse; max-width: 100%; } td, th { border: 0.5pt solid #666; padding: 1mm 2mm; }
 .options { list-style: none; padding: 0; display: grid; grid-template-columns: repeat(var(--columns), minmax(0, 1fr)); gap: {{ 1.4 * $room }}mm 4mm; }

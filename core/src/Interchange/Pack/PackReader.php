@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Pack;
 
-use WideQuarry\Content\RichText;
 use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
@@ -15,6 +14,7 @@ use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Question;
+use WideQuarry\Stimulus\Stimulus;
 
 /** Reads our own package. A line that is no good is left out with a notice; the rest comes in. */
 final readonly class PackReader
@@ -32,7 +32,7 @@ final readonly class PackReader
     {
         $manifest = $this->manifest($zip);
         yield from $this->media($zip, $manifest);
-        yield from $this->lines($zip, 'stimuli.jsonl', 'stimulus', fn (mixed $json): \stdClass => $this->stimulus($json));
+        yield from $this->lines($zip, 'stimuli.jsonl', 'stimulus', fn (mixed $json): \stdClass => Stimulus::read($json)->toJson());
         yield from $this->lines($zip, 'questions.jsonl', 'question', fn (mixed $json): \stdClass => Question::read($json, $this->kinds)->toJson());
         foreach (['groups.json' => 'group', 'assessments.json' => 'assessment'] as $file => $type) {
             if (! $zip->has($file)) {
@@ -97,16 +97,6 @@ final readonly class PackReader
                 yield Notice::problem($problem->rule, "One $type was left out: {$problem->getMessage()}", $file, $number, $problem->path);
             }
         }
-    }
-
-    private function stimulus(mixed $json): \stdClass
-    {
-        $fields = Fields::of($json, '', ['id', 'title', 'language', 'body', 'origin'])->need('body')->need('title')->need('language');
-        $fields->uuid();
-        RichText::read($fields->string('body', '', 400000));
-        assert($json instanceof \stdClass);
-
-        return $json;
     }
 
     private function json(SafeZip $zip, string $file): mixed

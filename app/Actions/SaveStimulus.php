@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions;
+
+use App\Models\User;
+use App\Support\Folders;
+use App\Support\Refused;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Json;
+use WideQuarry\Stimulus\Stimulus;
+
+/** Stores a stimulus: a new one, a new revision of one, where it lies, and whether it is in the bin. */
+final readonly class SaveStimulus
+{
+    private const STEM = 400;
+
+    /** @return bool false when there is one with this identifier, and nothing was stored */
+    public function create(Stimulus $stimulus, string $bankId, ?User $author, string $note = ''): bool
+    {
+        return DB::transaction(function () use ($stimulus, $bankId, $author, $note): bool {
+            $origin = $stimulus->toJson()->origin ?? null;
+            if (DB::table('stimuli')->insertOrIgnore(['id' => $stimulus->id, 'bank_id' => $bankId, 'revision' => 1, 'created_by' => $author?->id, 'origin' => $origin === null ? null : Json::encode($origin), ...$this->columns($stimulus)]) !== 1) {
+                return false;
+            }
+            $this->revision($stimulus, 1, $author, $note);
+
+            return true;
+        });
+    }
+
+    /**
+     * @param  int  $base  the revision it was started from
+     * @return int|null the number of the new revision; null when somebody else has saved since, and nothing was stored
+     */
+    public function revise(Stimulus $stimulus, int $base, User $author, string $note = ''): ?int
+    {
+        return DB::transaction(function () use ($stimulus, $base, $author, $note): ?int {
+            if (DB::table('stimuli')->where('id', $stimulus->id)->where('revision', $base)->update(['revision' => $base + 1, 'updated_at' => now(), ...$this->columns($stimulus)]) !== 1) {
+                return null;
+            }
+            $this->revision($stimulus, $base + 1, $author, $note);
+            DB::table('autosaves')->where('user_id', $author->id)->where('subject', "stimulus:$stimulus->id")->delete();
+
+            return $base + 1;
+        });
+    }
+
+    /** @param  list<list<string>>  $paths  folders of its bank, made where they are missing */
+    public function place(string $id, string $bankId, array $paths): void
+    {
+        DB::transaction(function () use ($id, $bankId, $paths): void {
+            $folders = array_filter(array_map(fn (array $path): ?string => Folders::at($path, $bankId), $paths));
+            DB::delete('DELETE FROM stimulus_placements USING folders WHERE folders.id = folder_id AND folders.bank_id = ? AND stimulus_id = ?', [$bankId, $id]);
+            DB::table('stimulus_placements')->insertOrIgnore(array_map(fn (string $folder): array => ['stimulus_id' => $id, 'folder_id' => $folder], array_values($folders)));
+        });
+    }
+
+    /**
+     * Into the bin, from which it comes back whole. The row is locked, so that no question begins to show it meanwhile.
+     * Refused while questions show it.
+     */
+    public function bin(string $id): void
+    {
+        DB::transaction(function () use ($id): void {
+            DB::table('stimuli')->where('id', $id)->lockForUpdate()->value('id');
+            $questions = DB::table('question_stimuli')->where('stimulus_id', $id)->count();
+            if ($questions > 0) {
+                throw Refused::because('stimulus.used', $questions === 1 ? 'A question shows this stimulus. Take it out of the question first.' : "$questions questions show this stimulus. Take it out of them first.");
+            }
+            DB::table('stimuli')->where('id', $id)->update(['binned_at' => now()]);
+        });
+    }
+
+    public function restore(string $id): void
+    {
+        DB::table('stimuli')->where('id', $id)->update(['binned_at' => null]);
+    }
+
+    /**
+     * That a question may begin to show stimuli: each is there, not in the bin, and readable by who says so. They stay locked to the end
+     * of the transaction.
+     *
+     * @param  list<string>  $ids  as the question names them
+     * @param  list<string>  $before  those it named already: they may stay, whatever became of them
+     *
+     * @throws Refused
+     */
+    public static function allow(array $ids, array $before, User $person): void
+    {
+        $new = array_diff($ids, $before);
+        if ($new === []) {
+            return;
+        }
+        $found = DB::table('stimuli')->whereIn('id', $new)->whereRaw('id IN (SELECT id FROM readable_stimuli(?, ?::uuid[]))', [$person->id, '{'.implode(',', $new).'}'])->sharedLock()->get(['id', 'title', 'binned_at'])->keyBy('id');
+        foreach ($new as $i => $id) {
+            $stimulus = $found->get($id);
+            if ($stimulus === null) {
+                throw Refused::because('stimulus.gone', 'A stimulus that this question is to show is not there any more, or not yours to read. Take it out here; everything else stays as you typed it.', "/question/stimuli/$i");
+            }
+            if ($stimulus->binned_at !== null) {
+                throw Refused::because('stimulus.binned', ($stimulus->title === '' ? 'A stimulus' : "“{$stimulus->title}”").' is in the bin. Take it out here, or bring it back from the bin and save again.', "/question/stimuli/$i");
+            }
+        }
+    }
+
+    /** @return array<string, mixed> */
+    private function columns(Stimulus $stimulus): array
+    {
+        $words = DB::scalar("SELECT ?::tsvector || stems('english', ?)", [$stimulus->vector(), mb_strcut("$stimulus->title\n{$stimulus->text->plain()}", 0, 500_000)]);
+
+        return ['title' => $stimulus->title, 'language' => $stimulus->language, 'body' => $stimulus->text->html(), 'stem' => mb_substr(strtr($stimulus->text->plain(), ["\n" => ' ']), 0, self::STEM), 'words' => $words];
+    }
+
+    private function revision(Stimulus $stimulus, int $number, ?User $author, string $note): void
+    {
+        DB::table('stimulus_revisions')->insert(['stimulus_id' => $stimulus->id, 'number' => $number, 'content' => Json::encode($stimulus->toJson()), 'note' => $note, 'author_id' => $author?->id]);
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\SaveStimulus;
+use App\Http\OpenApi\Operation;
+use App\Http\Resources\StimulusResource;
+use App\Models\Bank;
+use App\Models\Stimulus;
+use App\Models\User;
+use App\Search\StimulusSearch;
+use App\Support\MediaStore;
+use App\Support\Problems;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Stimulus\Stimulus as CoreStimulus;
+
+/** Passages, figures and tables that questions share. */
+final class StimulusController
+{
+    #[Operation('Stimuli of the banks one may read (?bank, ?words, ?folder, ?only=unused or binned), 60 a page')]
+    public function index(Request $request, StimulusSearch $search): JsonResponse
+    {
+        $text = fn (string $name): string => is_string($value = $request->query($name)) ? $value : '';
+        $bank = $text('bank') === '' ? null : Bank::query()->where('slug', $text('bank'))->firstOrFail();
+        $bank === null || Gate::authorize('view', $bank);
+        $folder = preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $text('folder')) === 1 ? $text('folder') : '';
+        [$rows, $next, $found] = $search->page(self::person($request), $bank?->id, ['words' => mb_scrub(str_replace("\0", '', $text('words'))), 'folder' => $folder, 'only' => $text('only'), 'cursor' => $text('cursor')]);
+
+        return new JsonResponse(['data' => $rows, 'meta' => ['next_cursor' => $next, 'found' => $found]]);
+    }
+
+    #[Operation('Write a new stimulus into a bank', response: StimulusResource::class, body: ['stimulus' => 'object', 'folders' => 'paths?', 'note' => 'string?'], status: 201)]
+    public function store(Request $request, Bank $bank, SaveStimulus $save): JsonResponse
+    {
+        Gate::authorize('write', $bank);
+        [$stimulus, $fields] = $this->read($request, ['stimulus', 'folders', 'note']);
+        $made = DB::transaction(function () use ($save, $stimulus, $bank, $request, $fields): bool {
+            $made = $save->create($stimulus, $bank->id, self::person($request), $fields->string('note', '', 500));
+            $made && $fields->has('folders') && $save->place($stimulus->id, $bank->id, self::paths($fields));
+
+            return $made;
+        });
+
+        return $made ? $this->whole($stimulus->id)->setStatusCode(201) : Problems::json(409, 'stimulus.exists', 'There is a stimulus with this identifier already.', ['path' => '/stimulus/id']);
+    }
+
+    #[Operation('One stimulus, whole; ETag is its revision', response: StimulusResource::class)]
+    public function show(Stimulus $stimulus): JsonResponse
+    {
+        Gate::authorize('view', $stimulus);
+
+        return $this->whole($stimulus->id);
+    }
+
+    #[Operation('Save a new revision; If-Match names the one it was started from', response: StimulusResource::class, body: ['stimulus' => 'object', 'note' => 'string?'])]
+    public function update(Request $request, Stimulus $stimulus, SaveStimulus $save): JsonResponse
+    {
+        Gate::authorize('update', $stimulus);
+        $match = trim($request->headers->get('If-Match') ?? '', '"');
+        if (! ctype_digit($match)) {
+            return Problems::json(428, 'revision.unnamed', 'Say with If-Match which revision this was started from.');
+        }
+        [$content, $fields] = $this->read($request, ['stimulus', 'note']);
+        if ($content->id !== $stimulus->id) {
+            return Problems::json(422, 'stimulus.other_id', 'The identifier is not that of the stimulus at this address.', ['path' => '/stimulus/id']);
+        }
+        if ($save->revise($content, (int) $match, self::person($request), $fields->string('note', '', 500)) === null) {
+            return Problems::json(412, 'revision.superseded', 'Somebody has saved this stimulus since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $stimulus->revision]);
+        }
+
+        return $this->whole($stimulus->id);
+    }
+
+    #[Operation('Where a stimulus lies in its bank, and whether it is in the bin', response: StimulusResource::class, body: ['folders' => 'paths?', 'binned' => 'boolean?'])]
+    public function place(Request $request, Stimulus $stimulus, SaveStimulus $save): JsonResponse
+    {
+        Gate::authorize('update', $stimulus);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['folders', 'binned']);
+        $fields->has('folders') && $save->place($stimulus->id, $stimulus->bank_id, self::paths($fields));
+        if ($fields->has('binned')) {
+            $fields->bool('binned', false) ? $save->bin($stimulus->id) : $save->restore($stimulus->id);
+        }
+
+        return $this->whole($stimulus->id);
+    }
+
+    #[Operation('The bytes of a picture in a stimulus')]
+    public function medium(Stimulus $stimulus, string $medium, MediaStore $store): Response
+    {
+        Gate::authorize('view', $stimulus);
+        $found = DB::table('media')->where('bank_id', $stimulus->bank_id)->where('id', $medium)->first(['sha256', 'type', 'name']);
+        // through a stimulus one reads its own pictures, not all of its bank
+        $named = DB::scalar('SELECT EXISTS (SELECT 1 FROM stimulus_revisions WHERE stimulus_id = ? AND strpos(content->>\'body\', ?) > 0)', [$stimulus->id, 'data-media="'.htmlspecialchars($medium).'"']);
+
+        return $found === null || $named !== true ? abort(404) : MediaController::answer($store->bytes($found->sha256) ?? abort(404), $found->type, $found->name);
+    }
+
+    private function whole(string $id): JsonResponse
+    {
+        $stimulus = Stimulus::query()->with('bank')->findOrFail($id);
+
+        return (new StimulusResource($stimulus))->response()->header('ETag', "\"$stimulus->revision\"");
+    }
+
+    /**
+     * @param  list<string>  $known
+     * @return array{CoreStimulus, Fields}
+     *
+     * @throws \WideQuarry\Json\Malformed
+     */
+    private function read(Request $request, array $known): array
+    {
+        $fields = Fields::of(Json::decode($request->getContent()), '', $known)->need('stimulus');
+
+        return [CoreStimulus::read($fields->raw('stimulus')), $fields];
+    }
+
+    /** @return list<list<string>> */
+    private static function paths(Fields $fields): array
+    {
+        return array_map(fn (mixed $path): array => array_values(array_filter(is_array($path) ? $path : [], is_string(...))), $fields->list('folders', 100));
+    }
+
+    private static function person(Request $request): User
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return $user;
+    }
+}

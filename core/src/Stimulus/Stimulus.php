@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Stimulus;
+
+use WideQuarry\Content\Anchors;
+use WideQuarry\Content\Reader;
+use WideQuarry\Content\RichText;
+use WideQuarry\Finding;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Search\SearchText;
+
+/** A well-formed stimulus: a passage, figure or table that questions name and show above themselves. Its rich text is canonical. */
+final readonly class Stimulus
+{
+    private const NAME = 60;
+
+    /** @param  list<\WideQuarry\Content\Dropped>  $dropped  what of the text was left out */
+    private function __construct(private \stdClass $json, public string $id, public string $title, public string $language, public RichText $text, private array $dropped)
+    {
+    }
+
+    /** @throws Malformed naming the path of what does not fit core/schema/stimulus.json */
+    public static function read(mixed $json): self
+    {
+        $fields = Fields::of($json, '', ['id', 'title', 'language', 'body', 'origin'])->need('id')->need('body')->need('title')->need('language');
+        $text = Reader::read($fields->string('body', '', 400000));
+        $language = $fields->string('language', 'und', 35);
+        if (preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) !== 1) {
+            throw Malformed::outOfRange('/language', 'a language tag such as en-GB', $language);
+        }
+        $copy = Json::copy($json);
+        assert($copy instanceof \stdClass);
+        $copy->title = trim($fields->string('title', '', 500));
+        $copy->body = $text->html();
+
+        return new self($copy, $fields->uuid(), $copy->title, $language, $text, $text->dropped);
+    }
+
+    public function toJson(): \stdClass
+    {
+        $copy = Json::copy($this->json);
+        assert($copy instanceof \stdClass);
+
+        return $copy;
+    }
+
+    /** What it is called: its title, or else its first words. */
+    public function name(): string
+    {
+        $words = trim(strtr($this->text->plain(), ["\n" => ' ']));
+
+        return match (true) {
+            $this->title !== '' => $this->title,
+            $words !== '' => mb_strimwidth($words, 0, self::NAME, '…'),
+            default => 'A stimulus without words',
+        };
+    }
+
+    /** Its words as a literal of PostgreSQL's type tsvector. */
+    public function vector(): string
+    {
+        return SearchText::ofText($this->title, $this->text)->vector();
+    }
+
+    /** @return list<Finding> what an author should look at; nothing of it keeps a stimulus from being stored */
+    public function findings(): array
+    {
+        $anchors = Anchors::in($this->text->nodes);
+        $findings = array_map(fn ($dropped): Finding => Finding::warning('content.dropped', '/body', $dropped->sentence()), $this->dropped);
+        if ($anchors->parts !== [] || $anchors->gaps !== []) {
+            $findings[] = Finding::warning('stimulus.answers', '/body', 'There are places for answers in it. Answers belong in a question; here nobody could give them.');
+        }
+        if ($anchors->values !== []) {
+            $findings[] = Finding::warning('stimulus.values', '/body', "It shows the value \"{$anchors->values[0]}\", but values are rolled in questions and have none here.");
+        }
+        if (trim($this->text->plain()) === '' && $anchors->media === []) {
+            $findings[] = Finding::warning('stimulus.empty', '/body', 'There is nothing to read or look at in it yet.');
+        }
+
+        return $findings;
+    }
+}

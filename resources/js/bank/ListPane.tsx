@@ -2,8 +2,9 @@ import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query
 import type { Page, Trees } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { Button } from '@/components/Button'
-import { Message, Nothing, Waiting } from '@/components/Message'
+import { Nothing } from '@/components/Message'
 import { VirtualRows } from '@/components/VirtualRows'
+import { Asked } from '@/frame/Asked'
 import { texts } from '@/texts'
 import { Chips } from './Chips'
 import { NothingFound } from './NothingFound'
@@ -66,14 +67,7 @@ export function ListPane({ filter, trees, pages, rows, active, selection, taken,
         </div>
       </div>
       <div className="min-h-0 flex-1">
-        {pages.isPending ? <Waiting text={texts.loading} /> : null}
-        {pages.isError ? (
-          <div className="p-3">
-            <Message look="problem" actions={<Button onClick={() => pages.refetch()}>{texts.problem.retry}</Button>}>
-              {pages.error.message}
-            </Message>
-          </div>
-        ) : null}
+        <Asked query={pages} />
         {pages.data && rows.length === 0 ? (
           filter.any ? (
             <NothingFound filter={filter} without={without} />

@@ -2,8 +2,9 @@ import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query
 import type { Intake, StagedRow as Row, StagedPage } from '@/api/intakes'
 import type { Selection } from '@/bank/useSelection'
 import { Button } from '@/components/Button'
-import { Message, Nothing, Waiting } from '@/components/Message'
+import { Nothing } from '@/components/Message'
 import { VirtualRows } from '@/components/VirtualRows'
+import { Asked } from '@/frame/Asked'
 import { texts } from '@/texts'
 import { STAGED_HEIGHT, StagedRow } from './StagedRow'
 
@@ -68,14 +69,7 @@ export function ReviewList({ intake, address, set, pages, rows, active, selectio
         )}
       </div>
       <div className="min-h-0 flex-1">
-        {pages.isPending ? <Waiting text={texts.loading} /> : null}
-        {pages.isError ? (
-          <div className="p-3">
-            <Message look="problem" actions={<Button onClick={() => pages.refetch()}>{texts.problem.retry}</Button>}>
-              {pages.error.message}
-            </Message>
-          </div>
-        ) : null}
+        <Asked query={pages} />
         {pages.data && rows.length === 0 ? <Nothing title={texts.intake.nothing} /> : null}
         {rows.length > 0 ? (
           <VirtualRows

@@ -4,7 +4,8 @@ import { Link } from 'react-router'
 import { assessmentsQuery } from '@/api/assembly'
 import { NewAssessment } from '@/assembly/NewAssessment'
 import { Button } from '@/components/Button'
-import { Message, Nothing, Waiting } from '@/components/Message'
+import { Nothing } from '@/components/Message'
+import { Asked } from '@/frame/Asked'
 import { useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
 import { texts } from '@/texts'
@@ -25,14 +26,7 @@ export function Assessments() {
       }
     >
       <div className="h-full overflow-y-auto px-4">
-        {rows.isPending ? <Waiting text={texts.loading} /> : null}
-        {rows.isError ? (
-          <div className="py-6">
-            <Message look="problem" actions={<Button onClick={() => rows.refetch()}>{texts.problem.retry}</Button>}>
-              {rows.error.message}
-            </Message>
-          </div>
-        ) : null}
+        <Asked query={rows} />
         {rows.data?.length === 0 ? <Nothing title={texts.assembly.none}>{texts.assembly.noneNext}</Nothing> : null}
         {rows.data && rows.data.length > 0 ? (
           <table className="mx-auto my-4 w-full max-w-240">

@@ -5,8 +5,9 @@ import { banksQuery } from '@/api/queries'
 import type { Bank } from '@/api/schema'
 import { AboutDialog } from '@/bank/AboutDialog'
 import { Button } from '@/components/Button'
-import { Message, Nothing, Waiting } from '@/components/Message'
+import { Nothing } from '@/components/Message'
 import { Strata } from '@/components/Strata'
+import { Asked } from '@/frame/Asked'
 import { useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
 import { useAddress } from '@/frame/useAddress'
@@ -41,14 +42,7 @@ export function Banks() {
       }
     >
       <div className="h-full overflow-y-auto">
-        {banks.isPending ? <Waiting text={texts.loading} /> : null}
-        {banks.isError ? (
-          <div className="p-6">
-            <Message look="problem" actions={<Button onClick={() => banks.refetch()}>{texts.problem.retry}</Button>}>
-              {banks.error.message}
-            </Message>
-          </div>
-        ) : null}
+        <Asked query={banks} />
         {banks.data?.length === 0 ? <Nothing title={texts.banks.none}>{texts.banks.noneNext}</Nothing> : null}
         {all.length > 0 && shown.length === 0 ? <Nothing title={texts.banks.nothingFound(words)} /> : null}
         <ul className="mx-auto max-w-240 p-4">

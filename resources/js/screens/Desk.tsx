@@ -1,37 +1,22 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useLocation, useParams, useSearchParams } from 'react-router'
-import { type Autosave, autosaveQuery, bankQuery, forgetAutosave, questionQuery } from '@/api/queries'
+import { autosaveQuery, bankQuery, questionQuery } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
 import { Nothing, Waiting } from '@/components/Message'
 import { freshQuestion, likeQuestion, nextAfter } from '@/desk/fresh'
 import { inBank } from '@/desk/home'
-import { forgetHere, keptHere } from '@/desk/kept'
+import { restored, unsaved } from '@/desk/unsaved'
 import { Workbench } from '@/desk/Workbench'
 import { single, useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
 import { parts } from '@/parts'
 import { texts } from '@/texts'
 
-/** What was typed and not saved: in this browser, if that never reached the server, else on the server. */
-export function unsaved<Content = QuestionJson>(
-  subject: string,
-  kept: Autosave<Content> | null | undefined,
-): { content: Content; base: number | null } | null {
-  const here = keptHere<Content>(subject)
-  if (here) return here
-  return kept ? { content: kept.content, base: kept.base_revision } : null
-}
-
 const trail = (bank: { slug: string; name: string }, question?: string) => [
   { title: texts.banks.title, to: '/banks' },
   { title: bank.name, to: `/banks/${bank.slug}${question ? `?question=${question}` : ''}` },
 ]
-
-export function forget(subject: string) {
-  forgetHere(subject)
-  return forgetAutosave(subject).catch(() => undefined)
-}
 
 /** Writing a new question in a bank, from nothing or like another. */
 export function NewDesk() {
@@ -85,20 +70,7 @@ export function NewDesk() {
           setIgnored(true)
           setBegun({ question: nextAfter(start) })
         }}
-        {...(begun?.note
-          ? { note: { text: begun.note } }
-          : old
-            ? {
-                note: {
-                  text: texts.desk.restored,
-                  action: texts.desk.startFresh,
-                  act: () => {
-                    forget(subject)
-                    setIgnored(true)
-                  },
-                },
-              }
-            : {})}
+        {...(begun?.note ? { note: { text: begun.note } } : old ? restored(subject, () => setIgnored(true), texts.desk.startFresh) : {})}
       />
     )
   return (
@@ -199,18 +171,7 @@ function StoredDesk({ id }: { id: string }) {
       start={old ? old.content : discarded > 0 ? whole.data.question : first.question}
       dirty={old !== null}
       onAnother={() => setAnother(nextAfter(whole.data.question))}
-      {...(old
-        ? {
-            note: {
-              text: texts.desk.restored,
-              action: texts.desk.discard,
-              act: () => {
-                forget(id)
-                setDiscarded(discarded + 1)
-              },
-            },
-          }
-        : {})}
+      {...(old ? restored(id, () => setDiscarded(discarded + 1)) : {})}
     />
   )
 }

@@ -5,10 +5,10 @@ import { assessmentQuery, fetchEntry, varyEntry } from '@/api/assembly'
 import { autosaveQuery } from '@/api/queries'
 import { Nothing, Waiting } from '@/components/Message'
 import type { Home } from '@/desk/home'
+import { restored, unsaved } from '@/desk/unsaved'
 import { Workbench } from '@/desk/Workbench'
 import { Shell } from '@/frame/Shell'
 import { texts } from '@/texts'
-import { forget, unsaved } from './Desk'
 
 /** A question varied for one assessment only. */
 export function EntryDesk() {
@@ -63,18 +63,7 @@ export function EntryDesk() {
       revision={old ? (old.base ?? one.data.version) : one.data.version}
       start={old ? old.content : one.data.question}
       dirty={old !== null}
-      {...(old
-        ? {
-            note: {
-              text: texts.desk.restored,
-              action: texts.desk.discard,
-              act: () => {
-                forget(subject)
-                setDiscarded(discarded + 1)
-              },
-            },
-          }
-        : {})}
+      {...(old ? restored(subject, () => setDiscarded(discarded + 1)) : {})}
     />
   )
 }

@@ -6,10 +6,10 @@ import { autosaveQuery } from '@/api/queries'
 import { Nothing, Waiting } from '@/components/Message'
 import { MediaFrom } from '@/components/media'
 import { inIntake } from '@/desk/home'
+import { restored, unsaved } from '@/desk/unsaved'
 import { Workbench } from '@/desk/Workbench'
 import { Shell } from '@/frame/Shell'
 import { texts } from '@/texts'
-import { forget, unsaved } from './Desk'
 
 /** A question of an intake on the ordinary desk. */
 export function StagedDesk() {
@@ -57,18 +57,7 @@ function Staged({ intake, id }: { intake: string; id: string }) {
         revision={old ? (old.base ?? start.version) : start.version}
         start={old ? old.content : start.question}
         dirty={old !== null}
-        {...(old
-          ? {
-              note: {
-                text: texts.desk.restored,
-                action: texts.desk.discard,
-                act: () => {
-                  forget(subject)
-                  setDiscarded(discarded + 1)
-                },
-              },
-            }
-          : {})}
+        {...(old ? restored(subject, () => setDiscarded(discarded + 1)) : {})}
       />
     </MediaFrom>
   )

@@ -3,9 +3,10 @@ import { useNavigate, useParams } from 'react-router'
 import { bankQuery, treesQuery } from '@/api/queries'
 import { type StimulusRow, stimuliQuery } from '@/api/stimuli'
 import { Button } from '@/components/Button'
-import { Message, Nothing, Waiting } from '@/components/Message'
+import { Nothing } from '@/components/Message'
 import { Panes } from '@/components/Panes'
 import { VirtualRows } from '@/components/VirtualRows'
+import { Asked } from '@/frame/Asked'
 import { single, useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
 import { useAddress } from '@/frame/useAddress'
@@ -89,14 +90,7 @@ export function Stimuli() {
         </select>
       </div>
       <div className="min-h-0 flex-1">
-        {pages.isPending ? <Waiting text={texts.loading} /> : null}
-        {pages.isError ? (
-          <div className="p-3">
-            <Message look="problem" actions={<Button onClick={() => pages.refetch()}>{texts.problem.retry}</Button>}>
-              {pages.error.message}
-            </Message>
-          </div>
-        ) : null}
+        <Asked query={pages} />
         {pages.data && rows.length === 0 ? (
           <Nothing title={nothing}>
             {!words && !folder && only === '' ? <p>{texts.stimuli.about}</p> : null}

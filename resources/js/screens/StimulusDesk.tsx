@@ -5,10 +5,10 @@ import { autosaveQuery, bankQuery } from '@/api/queries'
 import { type StimulusJson, stimulusQuery } from '@/api/stimuli'
 import { Nothing, Waiting } from '@/components/Message'
 import { uuid7 } from '@/desk/fresh'
+import { restored, unsaved } from '@/desk/unsaved'
 import { Shell } from '@/frame/Shell'
 import { StimulusBench } from '@/stimuli/StimulusBench'
 import { texts } from '@/texts'
-import { forget, unsaved } from './Desk'
 
 const trail = (bank?: { slug: string; name: string }, stimulus?: string) => [
   { title: texts.banks.title, to: '/banks' },
@@ -54,16 +54,7 @@ export function NewStimulusDesk() {
       dirty={old !== null}
       {...(back ? { back } : {})}
       {...(old
-        ? {
-            note: {
-              text: texts.desk.restored,
-              action: texts.desk.startFresh,
-              act: () => {
-                forget(subject)
-                setBegun({ id: uuid7(), title: '', language: 'en-GB', body: '<p></p>' })
-              },
-            },
-          }
+        ? restored(subject, () => setBegun({ id: uuid7(), title: '', language: 'en-GB', body: '<p></p>' }), texts.desk.startFresh)
         : {})}
     />
   )
@@ -106,18 +97,7 @@ function Stored({ id }: { id: string }) {
       dirty={old !== null}
       whole={whole.data}
       {...(back ? { back } : {})}
-      {...(old
-        ? {
-            note: {
-              text: texts.desk.restored,
-              action: texts.desk.discard,
-              act: () => {
-                forget(subject)
-                setDiscarded(discarded + 1)
-              },
-            },
-          }
-        : {})}
+      {...(old ? restored(subject, () => setDiscarded(discarded + 1)) : {})}
     />
   )
 }

@@ -3,7 +3,8 @@ import { ArrowDownToLine, ArrowUpFromLine } from 'lucide-react'
 import { Link, useNavigate } from 'react-router'
 import { type Transfer, transfersQuery } from '@/api/intakes'
 import { Button } from '@/components/Button'
-import { Message, Nothing, Waiting } from '@/components/Message'
+import { Nothing } from '@/components/Message'
+import { Asked } from '@/frame/Asked'
 import { Shell } from '@/frame/Shell'
 import { texts } from '@/texts'
 
@@ -22,14 +23,7 @@ export function Transfers() {
       }
     >
       <div className="h-full overflow-y-auto px-4">
-        {rows.isPending ? <Waiting text={texts.loading} /> : null}
-        {rows.isError ? (
-          <div className="py-6">
-            <Message look="problem" actions={<Button onClick={() => rows.refetch()}>{texts.problem.retry}</Button>}>
-              {rows.error.message}
-            </Message>
-          </div>
-        ) : null}
+        <Asked query={rows} />
         {rows.data?.length === 0 ? (
           <Nothing title={texts.transfers.none}>
             <p>{texts.transfers.noneNext}</p>

@@ -24,6 +24,7 @@ use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SessionController;
+use App\Http\Controllers\SpecimenController;
 use App\Http\Controllers\StagedController;
 use App\Http\Controllers\StimulusController;
 use App\Http\Controllers\StimulusRevisionController;
@@ -57,6 +58,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('questions/{question}/revisions', [RevisionController::class, 'index'])->whereUuid('question');
     Route::get('questions/{question}/revisions/{number}', [RevisionController::class, 'show'])->whereUuid('question')->whereNumber('number');
     Route::put('questions/{question}', [QuestionController::class, 'update'])->whereUuid('question');
+    Route::post('banks/{bank:slug}/specimen-runs', [SpecimenController::class, 'start']);
+    Route::get('banks/{bank:slug}/specimen-runs', [SpecimenController::class, 'latest']);
+    Route::delete('specimen-runs/{run}', [SpecimenController::class, 'stop'])->whereUuid('run');
     Route::get('stimuli', [StimulusController::class, 'index']);
     Route::post('banks/{bank:slug}/stimuli', [StimulusController::class, 'store'])->middleware(Idempotent::class);
     Route::get('stimuli/{stimulus}', [StimulusController::class, 'show'])->whereUuid('stimulus');
@@ -103,6 +107,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::middleware('throttle:try')->group(function (): void {
         Route::post('lines', LinesController::class);
         Route::post('record', RecordController::class);
+        Route::post('responses', [SpecimenController::class, 'table']);
         Route::post('convert', [ConvertController::class, 'offers']);
         Route::post('convert/join', [ConvertController::class, 'join']);
         Route::post('pieces', [ConvertController::class, 'pieces']);

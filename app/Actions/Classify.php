@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Completeness;
 use WideQuarry\Question\PathsChange;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\RecordChange;
@@ -47,11 +48,12 @@ final readonly class Classify
             DB::transaction(function () use ($chunk, $bankId, $change, $topics, $folders, $person, $act, &$done): void {
                 $paths = Topics::paths($chunk);
                 $places = Folders::paths($chunk);
-                $rows = DB::table('questions')->where('bank_id', $bankId)->whereIn('id', $chunk)->orderBy('id')->lockForUpdate()->get(['id', 'title', 'revision', 'record', 'is_complete']);
+                $rows = DB::table('questions')->where('bank_id', $bankId)->whereIn('id', $chunk)->orderBy('id')->lockForUpdate()->get(['id', 'title', 'revision', 'record', 'is_complete', 'specimens_failing']);
                 foreach ($rows as $row) {
                     assert(is_string($row->id) && is_string($row->record) && is_string($row->title));
-                    if ($change->status() === 'approved' && $row->is_complete !== true) {
-                        $done['left'][] = ['id' => $row->id, 'title' => $row->title, 'why' => 'It is not complete, so it cannot be approved.'];
+                    $refusal = $change->status() === 'approved' ? Completeness::refusal($row->is_complete === true, is_int($row->specimens_failing) ? $row->specimens_failing : 0) : null;
+                    if ($refusal !== null) {
+                        $done['left'][] = ['id' => $row->id, 'title' => $row->title, 'why' => $refusal];
 
                         continue;
                     }

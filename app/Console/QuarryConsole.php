@@ -6,6 +6,7 @@ namespace App\Console;
 
 use App\Actions\ExportBank;
 use App\Actions\ImportQuestions;
+use App\Actions\RunSpecimens;
 use App\Models\Bank;
 use App\Models\User;
 use App\Support\Refused;
@@ -23,7 +24,7 @@ use WideQuarry\Parts\Parts;
 /** The commands that need the database; the same actions as the screens. */
 final readonly class QuarryConsole
 {
-    public function __construct(private ImportQuestions $import, private ExportBank $export, private Parts $kinds)
+    public function __construct(private ImportQuestions $import, private ExportBank $export, private RunSpecimens $specimens, private Parts $kinds)
     {
     }
 
@@ -35,8 +36,9 @@ final readonly class QuarryConsole
             return match ($arguments->words[0] ?? '') {
                 'import' => $this->import($arguments),
                 'export' => $this->export($arguments),
+                'specimens' => $this->specimens($arguments),
                 'person' => $this->person($arguments),
-                default => $this->fail(Problem::usage('Known are read, write, score, present, rolls, check, import, export and person add.')),
+                default => $this->fail(Problem::usage('Known are read, write, score, present, rolls, check, import, export, specimens and person add.')),
             };
         } catch (CoreException $problem) {
             return $this->fail(Problem::of($problem));
@@ -85,6 +87,22 @@ final readonly class QuarryConsole
         echo Json::encode(['receipt' => $receipt->id, 'bank' => $bank->slug, 'file' => $out, ...(array) $receipt->body])."\n";
 
         return 0;
+    }
+
+    /** All specimens of a bank: 0 when each scores as stated, 1 otherwise. */
+    private function specimens(Arguments $arguments): int
+    {
+        $bank = $this->bank($arguments);
+        if ($bank === null || $arguments->unknown(['bank']) !== []) {
+            return $this->fail(Problem::usage('quarry specimens --bank=SLUG; the bank must be there.'));
+        }
+        $run = $this->specimens->begin($bank->id, null);
+        $this->specimens->handle($run);
+        $result = DB::table('specimen_runs')->where('id', $run)->first(['state', 'done AS questions', 'specimens', 'failing']);
+        $failing = DB::table('questions')->where('bank_id', $bank->id)->where('specimens_failing', '>', 0)->orderBy('title')->get(['id', 'title', 'specimens', 'specimens_failing']);
+        echo Json::encode(['bank' => $bank->slug, ...(array) $result, 'questions_failing' => $failing->all()])."\n";
+
+        return $failing->isEmpty() ? 0 : 1;
     }
 
     private function person(Arguments $arguments): int

@@ -73,6 +73,8 @@ final class Conditions
             'no' => array_map(fn (string $value): Builder => self::without($query, $value), $values),
             default => array_map(fn (string $value): Builder => match ($value) {
                 'shares' => $query->whereRaw('EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)'),
+                'specimens' => $query->where('questions.specimens', '>', 0),
+                'failing' => $query->where('questions.specimens_failing', '>', 0),
                 'varies' => $query->where('questions.has_variables', true),
                 'complete' => $query->where('questions.is_complete', true),
                 default => $query->where('questions.is_complete', false),

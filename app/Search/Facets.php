@@ -42,9 +42,13 @@ final class Facets
     /** @return list<\stdClass> */
     private function flags(Builder $query): array
     {
-        $row = $query->selectRaw('count(*) FILTER (WHERE questions.has_variables) AS varies, count(*) FILTER (WHERE NOT questions.is_complete) AS incomplete, count(*) FILTER (WHERE EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)) AS shares')->first();
+        $row = $query->selectRaw(<<<'SQL'
+            count(*) FILTER (WHERE questions.has_variables) AS varies, count(*) FILTER (WHERE NOT questions.is_complete) AS incomplete,
+            count(*) FILTER (WHERE questions.specimens > 0) AS specimens, count(*) FILTER (WHERE questions.specimens_failing > 0) AS failing,
+            count(*) FILTER (WHERE EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)) AS shares
+            SQL)->first();
 
-        return [(object) ['value' => 'varies', 'count' => $row->varies ?? 0], (object) ['value' => 'incomplete', 'count' => $row->incomplete ?? 0], (object) ['value' => 'shares', 'count' => $row->shares ?? 0]];
+        return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], ['varies', 'incomplete', 'specimens', 'failing', 'shares']);
     }
 
     /** @return list<\stdClass> */

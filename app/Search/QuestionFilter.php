@@ -77,7 +77,7 @@ final readonly class QuestionFilter
             'status' => self::STATUS,
             'difficulty' => ['1', '2', '3', '4', '5'],
             'no' => ['topic', 'tag', 'difficulty', 'folder', 'author'],
-            'is' => ['varies', 'incomplete', 'complete', 'shares'],
+            'is' => ['varies', 'incomplete', 'complete', 'shares', 'specimens', 'failing'],
             default => null,
         };
         foreach ($values as $value) {

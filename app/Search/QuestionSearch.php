@@ -16,7 +16,7 @@ final class QuestionSearch
     /** The expression each order goes by, and its type. */
     private const ORDERS = ['title' => ['questions.title', 'text'], 'updated' => ['questions.updated_at', 'timestamptz'], 'difficulty' => ['coalesce(questions.difficulty, 0)', 'int'], 'points' => ['questions.points', 'numeric']];
 
-    private const COLUMNS = ['questions.id', 'questions.title', 'questions.stem', 'questions.kinds', 'questions.points', 'questions.difficulty', 'questions.status', 'questions.revision', 'questions.has_variables', 'questions.is_complete', 'questions.tags', 'questions.author', 'questions.updated_at'];
+    private const COLUMNS = ['questions.id', 'questions.title', 'questions.stem', 'questions.kinds', 'questions.points', 'questions.difficulty', 'questions.status', 'questions.revision', 'questions.has_variables', 'questions.is_complete', 'questions.specimens', 'questions.specimens_failing', 'questions.tags', 'questions.author', 'questions.updated_at'];
 
     /**
      * @param  int|null  $found  how many there are, where that is known; a cursor remembers whether they are many

@@ -18,7 +18,7 @@ use WideQuarry\Search\SearchText;
 final class QuestionIndex
 {
     /** Everything that is derived and stands in lists: columns of questions, and of staged ones. */
-    public const COLUMNS = ['title', 'stem', 'kinds', 'points', 'has_variables', 'is_complete', 'fingerprint', 'status', 'difficulty', 'tags', 'level', 'purpose', 'licence', 'author', 'origin_format', 'origin_identifier'];
+    public const COLUMNS = ['title', 'stem', 'kinds', 'points', 'has_variables', 'is_complete', 'specimens', 'specimens_failing', 'fingerprint', 'status', 'difficulty', 'tags', 'level', 'purpose', 'licence', 'author', 'origin_format', 'origin_identifier'];
 
     private const STEM = 400;
 
@@ -28,10 +28,17 @@ final class QuestionIndex
     /** @return array<string, mixed> columns of questions */
     public static function columns(Question $question): array
     {
-        $completeness = new Completeness;
-        $findings = [...$completeness->findings($question), ...$completeness->failingSpecimens($question)];
+        return [...self::plain($question), ...self::judged($question)];
+    }
 
-        return [...self::plain($question), 'is_complete' => array_filter($findings, fn (Finding $finding): bool => $finding->isBlocking()) === []];
+    /** @return array{is_complete: bool, specimens: int, specimens_failing: int} what a check of the question gives, its specimens run */
+    public static function judged(Question $question): array
+    {
+        $completeness = new Completeness;
+        $failing = $completeness->failingSpecimens($question);
+        $blocking = array_filter([...$completeness->findings($question), ...$failing], fn (Finding $finding): bool => $finding->isBlocking());
+
+        return ['is_complete' => $blocking === [], 'specimens' => count($question->record->specimens), 'specimens_failing' => count($failing)];
     }
 
     /** @return array<string, mixed> the columns that need no check of the question */

@@ -1,6 +1,7 @@
 import { kindHints, kindNames, kindStarts } from '@/parts/words'
 import { assembly, tray } from './texts/assembly'
 import { revisions } from './texts/history'
+import { specimens } from './texts/specimens'
 import { stimuli } from './texts/stimuli'
 import { dispatch, intake, transfers } from './texts/transfers'
 
@@ -12,6 +13,7 @@ export const texts = {
   tray,
   assembly,
   stimuli,
+  specimens,
   product: 'Wide Quarry',
   areas: { banks: 'Banks', assessments: 'Assessments', transfers: 'Transfers' },
   skip: 'Go to the content',
@@ -164,7 +166,14 @@ export const texts = {
       folder: 'in no folder',
       author: 'no author',
     } as Record<string, string>,
-    is: { varies: 'values vary', incomplete: 'not complete', complete: 'complete', shares: 'shows a stimulus' } as Record<string, string>,
+    is: {
+      varies: 'values vary',
+      incomplete: 'not complete',
+      complete: 'complete',
+      shares: 'shows a stimulus',
+      specimens: 'has specimens',
+      failing: 'a specimen does not hold',
+    } as Record<string, string>,
     noTopics: 'This bank has no topics yet.',
     noFolders: 'This bank has no folders yet.',
     noTags: 'No question here has a tag.',
@@ -261,20 +270,12 @@ export const texts = {
     phone: 'As on a phone',
     fullWidth: 'Full width',
     tries: (wrong: number, allowed: number) => (wrong >= allowed ? 'No try is left.' : `Try ${wrong + 1} of ${allowed}.`),
-    keepSpecimen: 'Keep as specimen',
     values: 'Values',
     seed: 'Roll',
     roll: 'Roll new values',
     shuffleAgain: 'Shuffle again',
     changed: (before: string, after: string) => `${before} → ${after}`,
     unchanged: (value: string) => `${value}, as before`,
-    specimens: 'Specimens',
-    specimensAbout: 'Responses that must score as stated, whatever is changed.',
-    noSpecimens: 'None yet. Try an answer and keep it.',
-    specimenKept: 'Kept as a specimen.',
-    specimenHolds: 'scores as stated',
-    specimenFails: 'scores otherwise',
-    specimenNote: 'Why it matters',
     hint: (left: number) => `Take a hint (${left} left)`,
     of: (score: string, max: string) => [score, `of ${max} ${max === '1' ? 'point' : 'points'}`] as const,
     state: {

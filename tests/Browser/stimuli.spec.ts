@@ -67,7 +67,7 @@ test('a stimulus written for a question, shared with another, changed for both, 
   await page.goto(`/banks/tams-drafts/stimuli?words=${pond}`)
   await page.getByRole('button', { name: 'More' }).click()
   await page.getByRole('menuitem', { name: 'Put into the bin' }).click()
-  await expect(page.getByText('2 questions show this stimulus. Take it out of them first.')).toBeVisible()
+  await expect(page.getByText('2 questions show this stimulus. Take it out of them first.').first()).toBeVisible()
   await page.goto('/banks/tams-drafts/stimuli/new')
   await page.getByLabel('Title').fill(`Notes on ${pond}`)
   await page.keyboard.press('Control+s')

@@ -40,6 +40,7 @@ it('imports and exports by name, with the problems of a command in one sentence'
     'a file that is not there' => [['import', '/nowhere.zip', '--bank=rocks'], 'nowhere.zip'],
     'a bank that is not there' => [['import', 'composer.json', '--bank=gone'], 'no bank'],
     'an unknown way with duplicates' => [['import', 'composer.json', '--bank=rocks', '--duplicates=maybe'], 'skip|add|replace'],
+    'specimens of a bank that is not there' => [['specimens', '--bank=gone'], 'quarry specimens'],
     'no format' => [['export', '--bank=rocks', '--out=/tmp/x.zip'], 'quarry export'],
     'an address that is none' => [['person', 'add', 'orla'], 'person add EMAIL'],
 ]);

@@ -61,7 +61,7 @@ it('tells where it is shown, and only counts what one may not read', function ()
     DB::table('assessments')->where('id', $world->assessment())->update(['bank_id' => $hidden->id]);
     expect(ask('GET', "/stimuli/$id")->json('data.uses'))->toBe(['questions' => 1, 'approved' => 0, 'assessments' => [['id' => $assessment, 'title' => 'Unit test']], 'others' => 1])
         ->and(ask('GET', "/banks/rocks/questions?stimulus=$id")->json('data.*.id'))->toBe([$world->question])
-        ->and(ask('GET', '/banks/rocks/facets?of=is')->json('facets.is.2'))->toBe(['value' => 'shares', 'count' => 1])
+        ->and(ask('GET', '/banks/rocks/facets?of=is')->json('facets.is.4'))->toBe(['value' => 'shares', 'count' => 1])
         ->and(ask('GET', '/banks/rocks/questions?is=shares')->json('meta.found'))->toBe(1);
 });
 

@@ -11,6 +11,7 @@ use App\Actions\Dispatch\WriteDispatch;
 use App\Actions\ImportQuestions;
 use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
+use App\Actions\RunSpecimens;
 use App\Actions\SaveQuestion;
 use App\Actions\SaveStimulus;
 use App\Models\Bank;
@@ -107,6 +108,11 @@ final class World
         app(SaveStimulus::class)->create(Stimulus::read((object) self::stimulus($id, $title, $body)), ($bank ?? $this->bank)->id, $this->people['writer']);
 
         return $id;
+    }
+
+    public function run(): string
+    {
+        return app(RunSpecimens::class)->begin($this->bank->id, null);
     }
 
     /** An assessment of the bank, of its one question. */

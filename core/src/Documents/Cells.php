@@ -11,13 +11,16 @@ final class Cells
 
     public const MOST_COLUMNS = 40;
 
-    /** @return list<list<string>> every row as long; empty rows at the end are dropped */
-    public static function read(string $pasted): array
+    /**
+     * @param  bool  $tabs  whether only tabs stand between cells; otherwise semicolons do where there is no tab
+     * @return list<list<string>> every row as long; empty rows at the end are dropped
+     */
+    public static function read(string $pasted, bool $tabs = false): array
     {
         $text = trim(mb_scrub(str_replace(["\r\n", "\r"], "\n", $pasted), 'UTF-8'), "\n");
         $rows = [];
         foreach (self::lines($text) as $line) {
-            $cells = array_map(fn (?string $cell): string => trim((string) preg_replace('/[\p{Z}\n]+/u', ' ', $cell ?? '')), str_getcsv($line, str_contains($text, "\t") ? "\t" : ';', '"', ''));
+            $cells = array_map(fn (?string $cell): string => trim((string) preg_replace('/[\p{Z}\n]+/u', ' ', $cell ?? '')), str_getcsv($line, $tabs || str_contains($text, "\t") ? "\t" : ';', '"', ''));
             $rows[] = array_slice($cells, 0, self::MOST_COLUMNS);
         }
         while ($rows !== [] && array_filter(end($rows), fn (string $cell): bool => $cell !== '') === []) {

@@ -89,4 +89,14 @@ interface PartKind
      * @return list<string> rich text or plain
      */
     public function texts(Part $part): array;
+
+    /**
+     * A response as people write one into a cell of a table: "B", "slate; schist", "2.65 g/cm3", "left = right; left = right".
+     *
+     * @param  string  $written  not empty
+     * @return \stdClass the response to the part
+     *
+     * @throws NotUnderstood
+     */
+    public function written(Part $part, string $written, Circumstances $in): \stdClass;
 }

@@ -44,7 +44,7 @@ final class Completeness
                 $result = (new Scorer)->score($question, new Attempt($specimen->response, Seed::of($specimen->seed), $specimen->earlierWrong, $specimen->hints));
                 $wanted = \WideQuarry\Numbers\Exact::read($specimen->score);
                 if ($wanted === null || ! $result->score->isEqualTo($wanted)) {
-                    $findings[] = Finding::blocking('specimen.failed', $specimen->path, "A specimen must score $specimen->score but scores ".\WideQuarry\Numbers\Exact::number($result->score).'.', ['specimen' => $specimen->id, 'note' => $specimen->note]);
+                    $findings[] = Finding::blocking('specimen.failed', $specimen->path, "A specimen must score $specimen->score but scores ".\WideQuarry\Numbers\Exact::number($result->score).'.', ['specimen' => $specimen->id, 'note' => $specimen->note, 'scored' => \WideQuarry\Numbers\Exact::number($result->score)]);
                 }
             } catch (\WideQuarry\CoreException $problem) {
                 $findings[] = Finding::blocking('specimen.failed', $specimen->path, 'A specimen cannot be scored: '.$problem->getMessage(), ['specimen' => $specimen->id]);
@@ -52,6 +52,17 @@ final class Completeness
         }
 
         return $findings;
+    }
+
+    /** Why a question may not be approved; null when it may. */
+    public static function refusal(bool $isComplete, int $failingSpecimens): ?string
+    {
+        return match (true) {
+            $isComplete => null,
+            $failingSpecimens === 1 => 'One of its specimens does not score as stated, so it cannot be approved.',
+            $failingSpecimens > 1 => "$failingSpecimens of its specimens do not score as stated, so it cannot be approved.",
+            default => 'It is not complete, so it cannot be approved.',
+        };
     }
 
     /** @return list<Finding> */

@@ -95,6 +95,8 @@ export type QuestionRow = {
   revision: number
   has_variables: boolean
   is_complete: boolean
+  specimens: number
+  specimens_failing: number
   tags: string[]
   author: string
   updated_at: string

@@ -79,9 +79,15 @@ export function useDocument(start: Assessment) {
   const { value, change } = history
   useEffect(() => {
     const kept = keptHere<Content>(subject)
-    if (kept?.base !== version.current) return
+    if (!kept) return
     change(() => kept.content)
-    tell({ text: texts.assembly.kept })
+    if (kept.base === version.current) tell({ text: texts.assembly.kept })
+    else {
+      // It was stored after all, or somebody else was faster: then theirs stands here, and undoing brings back what was kept.
+      forgetHere(subject)
+      change(() => settled.current)
+      if (JSON.stringify(kept.content) !== JSON.stringify(settled.current)) tell({ text: texts.assembly.conflict, look: 'problem' })
+    }
   }, [subject, change, tell])
   useEffect(() => {
     if (value === settled.current) return

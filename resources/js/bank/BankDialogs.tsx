@@ -1,13 +1,15 @@
 import type { Bank } from '@/api/schema'
+import { RunDialog } from '@/specimens/RunDialog'
 import { AboutDialog } from './AboutDialog'
 import { ArchiveDialog } from './ArchiveDialog'
 import { ShareDialog } from './ShareDialog'
 
-export type BankDialog = 'share' | 'about' | 'archive'
+export type BankDialog = 'share' | 'about' | 'archive' | 'specimens'
 
 export function BankDialogs({ bank, shown, onClose }: { bank: Bank; shown: BankDialog | null; onClose: () => void }) {
   if (shown === 'share') return <ShareDialog bank={bank} onClose={onClose} />
   if (shown === 'about') return <AboutDialog bank={bank} onClose={onClose} />
   if (shown === 'archive') return <ArchiveDialog bank={bank} onClose={onClose} />
+  if (shown === 'specimens') return <RunDialog slug={bank.slug} mayWrite={bank.my_role !== 'reader'} onClose={onClose} />
   return null
 }

@@ -37,7 +37,10 @@ export function Row({ row, active, selected, taken }: { row: QuestionRow; active
           <span className={row.status === 'approved' ? 'text-accent' : ''}>{texts.status[row.status]}</span>
           {taken ? <strong className="text-information">{texts.assembly.taken}</strong> : null}
           {row.has_variables ? <span>{texts.bank.varies}</span> : null}
-          {row.is_complete ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
+          {row.specimens_failing > 0 ? (
+            <strong className="text-problem">{texts.specimens.fail(row.specimens_failing, row.specimens)}</strong>
+          ) : null}
+          {row.is_complete || row.specimens_failing > 0 ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
           {row.tags.slice(0, 4).map((tag) => (
             <span key={tag} className="text-quiet">
               {tag}

@@ -56,7 +56,7 @@ export function Where({ slug, filter, mayWrite }: { slug: string; filter: Filter
               title: texts.bank.tabs.more ?? '',
               body: (tabs.more ?? []).map((name) => (
                 <section key={name} className="py-2">
-                  <h3 className="px-4 pb-1 text-caption text-quiet">{texts.bank.dimensions[name]}</h3>
+                  <h2 className="px-4 pb-1 text-caption text-quiet">{texts.bank.dimensions[name]}</h2>
                   <Values name={name} filter={filter} facets={facets[name]} trees={trees.data} />
                 </section>
               )),

@@ -4,11 +4,12 @@ import { Tabs } from '@/components/Tabs'
 import { useTell } from '@/components/Toasts'
 import { RecordForm } from '@/record/RecordForm'
 import { RecordChanges } from '@/record/RecordLog'
+import { SpecimenTable } from '@/specimens/SpecimenTable'
+import { freeId } from '@/specimens/said'
 import { texts } from '@/texts'
 import { TryPane } from '@/try/TryPane'
 import { Checks } from './Checks'
 import { Revisions } from './Revisions'
-import { Specimens } from './Specimens'
 import type { DeskRecord } from './useRecord'
 
 type Props = {
@@ -33,10 +34,8 @@ export function Beside({ question, tried, now, bank, stored, record, findings, t
   const specimens = record.record.specimens ?? []
   const setSpecimens = (next: Specimen[]) => record.change({ record: { specimens: { set: next } } }, true)
   const keep = (specimen: Omit<Specimen, 'id'>) => {
-    let n = specimens.length + 1
-    while (specimens.some((one) => one.id === `s${n}`)) n++
-    setSpecimens([...specimens, { id: `s${n}`, ...specimen }])
-    tell({ text: texts.try.specimenKept })
+    setSpecimens([...specimens, { id: freeId(specimens), ...specimen }])
+    tell({ text: texts.specimens.kept })
   }
   const tabs = [
     {
@@ -44,7 +43,7 @@ export function Beside({ question, tried, now, bank, stored, record, findings, t
       body: (
         <section aria-label={texts.try.title} className="p-5">
           <TryPane question={tried} now={now} bank={bank} bench onSpecimen={keep} />
-          <Specimens question={question} specimens={specimens} findings={findings} onChange={setSpecimens} />
+          <SpecimenTable question={question} specimens={specimens} findings={findings} onChange={setSpecimens} />
         </section>
       ),
     },

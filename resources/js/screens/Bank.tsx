@@ -92,6 +92,7 @@ export function Bank() {
         ]
       : []),
     { id: 'stimuli', group: texts.frame.groups.go, title: texts.stimuli.title, run: () => navigate(`/banks/${slug}/stimuli`) },
+    { id: 'specimens', group: here, title: texts.specimens.run.title, run: () => setDialog('specimens') },
     ...(keeps ? [{ id: 'share', group: here, title: texts.banks.share, run: () => setDialog('share') }] : []),
   ])
   const reading = active ? (
@@ -140,6 +141,7 @@ export function Bank() {
             >
               {filter.any ? texts.bank.sendFound : texts.bank.sendAll}
             </Menu.Item>
+            <Menu.Item onSelect={() => setDialog('specimens')}>{texts.specimens.run.title}</Menu.Item>
             {keeps ? (
               <>
                 <Menu.Item onSelect={() => setDialog('about')}>{texts.banks.settings}</Menu.Item>

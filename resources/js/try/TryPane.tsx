@@ -143,7 +143,7 @@ export function TryPane({ question, bank, showKey, onSpecimen, bench, now }: Pro
             })
           }
         >
-          {texts.try.keepSpecimen}
+          {texts.specimens.keep}
         </Button>
       ) : null}
       <Rolls attempt={attempt} question={question} withSeed={bench === true} />

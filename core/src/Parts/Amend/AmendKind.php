@@ -8,6 +8,7 @@ use WideQuarry\Answer\Normaliser;
 use WideQuarry\Answer\TypedOn;
 use WideQuarry\Content\Pieces;
 use WideQuarry\Content\Tree;
+use WideQuarry\Parts\Named;
 use WideQuarry\Parts\PartKind;
 use WideQuarry\Parts\PiecesOnPaper;
 use WideQuarry\Printing\Answer;
@@ -125,6 +126,18 @@ final class AmendKind implements PartKind
         }
 
         return $texts;
+    }
+
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        $pieces = new Named(array_map(fn (array $piece): array => [$piece['id'], $piece['words']], Pieces::of(self::settings($part)->text)));
+        $amends = [];
+        foreach (Named::pieces($written) as $piece) {
+            [$wrong, $right] = Named::sides(strtr($piece, ['->' => '→', '=' => '→']), '→', "“{$piece}” mends nothing. Write the wrong word, an arrow (->) and the right one.");
+            $amends[$pieces->one($wrong)] = trim($right);
+        }
+
+        return (object) ['amends' => (object) $amends];
     }
 
     private static function settings(Part $part): AmendSettings

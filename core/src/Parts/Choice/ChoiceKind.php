@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Choice;
 
+use WideQuarry\Content\RichText;
 use WideQuarry\Content\Tree;
 use WideQuarry\Json\Fields;
+use WideQuarry\Parts\Named;
 use WideQuarry\Parts\PartKind;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Question\Key;
@@ -110,6 +112,13 @@ final class ChoiceKind implements PartKind
     public function texts(Part $part): array
     {
         return array_column(self::settings($part->settings)->options, 'html');
+    }
+
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        $options = new Named(array_map(fn (array $option): array => [$option['id'], RichText::read($option['html'])->plain()], self::settings($part->settings)->options));
+
+        return (object) ['chosen' => $options->several($written)];
     }
 
     /**

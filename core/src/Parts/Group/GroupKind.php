@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Group;
 
 use WideQuarry\Parts\Item;
+use WideQuarry\Parts\Named;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Parts\PairOn;
 use WideQuarry\Parts\Pairs;
@@ -120,6 +121,18 @@ final class GroupKind implements PartKind
     public function texts(Part $part): array
     {
         return array_column([...self::settings($part)->groups, ...self::settings($part)->items], 'html');
+    }
+
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        $settings = self::settings($part);
+        $groups = [];
+        foreach (Named::pieces($written) as $piece) {
+            [$group, $items] = Named::sides($piece, ':', "“{$piece}” names no group. Write a group, a colon and what lies in it.");
+            $groups[Named::items($settings->groups)->one($group)] = Named::items($settings->items)->several($items);
+        }
+
+        return (object) ['groups' => (object) $groups];
     }
 
     private static function settings(Part $part): GroupSettings

@@ -7,6 +7,7 @@ namespace WideQuarry\Parts\Highlight;
 use WideQuarry\Content\Pieces;
 use WideQuarry\Content\Tree;
 use WideQuarry\Json\Fields;
+use WideQuarry\Parts\Named;
 use WideQuarry\Parts\PartKind;
 use WideQuarry\Parts\PiecesOnPaper;
 use WideQuarry\Printing\Answer;
@@ -113,6 +114,13 @@ final class HighlightKind implements PartKind
     public function texts(Part $part): array
     {
         return [self::settings($part)->text];
+    }
+
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        $pieces = new Named(array_map(fn (array $piece): array => [$piece['id'], $piece['words']], Pieces::of(self::settings($part)->text)));
+
+        return (object) ['chosen' => $pieces->several($written)];
     }
 
     private static function settings(Part $part): HighlightSettings

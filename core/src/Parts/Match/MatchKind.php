@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Match;
 
 use WideQuarry\Parts\Item;
+use WideQuarry\Parts\Named;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Parts\PairOn;
 use WideQuarry\Parts\Pairs;
@@ -120,6 +121,13 @@ final class MatchKind implements PartKind
     public function texts(Part $part): array
     {
         return array_column([...self::settings($part)->left, ...self::settings($part)->right], 'html');
+    }
+
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        $settings = self::settings($part);
+
+        return (object) ['pairs' => array_map(fn (string $pair): array => Named::items($settings->left)->pairWith(Named::items($settings->right), $pair), Named::pieces($written))];
     }
 
     private static function settings(Part $part): MatchSettings

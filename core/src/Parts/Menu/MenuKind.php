@@ -8,6 +8,7 @@ use WideQuarry\Finding;
 use WideQuarry\Json\Fields;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Item;
+use WideQuarry\Parts\Named;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Parts\PartKind;
 use WideQuarry\Printing\Answer;
@@ -143,6 +144,11 @@ final class MenuKind implements PartKind
     public function texts(Part $part): array
     {
         return array_column(self::settings($part)->options, 'html');
+    }
+
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        return (object) ['chosen' => [Named::items(self::settings($part)->options)->one($written)]];
     }
 
     /**

@@ -99,6 +99,11 @@ final class NumberKind implements PartKind
         return $texts;
     }
 
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        return (object) ['text' => $written];
+    }
+
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
         return (new NumberOnPaper)->part($presented, $paper);

@@ -6,6 +6,7 @@ namespace WideQuarry\Parts\Order;
 
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Item;
+use WideQuarry\Parts\Named;
 use WideQuarry\Parts\PartKind;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Question\Key;
@@ -107,6 +108,13 @@ final class OrderKind implements PartKind
     public function texts(Part $part): array
     {
         return array_column(self::settings($part)->items, 'html');
+    }
+
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        $settings = self::settings($part);
+
+        return (object) ['sequence' => array_values(array_diff(Named::items($settings->items)->several($written), $settings->given))];
     }
 
     /**

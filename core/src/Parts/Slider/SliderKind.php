@@ -8,6 +8,7 @@ use WideQuarry\Answer\NumberOn;
 use WideQuarry\Answer\NumberReading;
 use WideQuarry\Finding;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\NotUnderstood;
 use WideQuarry\Parts\PartKind;
 use WideQuarry\Parts\TypedKeyCheck;
 use WideQuarry\Printing\Answer;
@@ -138,6 +139,13 @@ final class SliderKind implements PartKind
     public function texts(Part $part): array
     {
         return array_values(array_map(htmlspecialchars(...), array_filter([self::settings($part)->low, self::settings($part)->high], fn (string $words): bool => $words !== '')));
+    }
+
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        $value = strtr(trim($written), [',' => '.', '−' => '-']);
+
+        return (object) ['value' => Exact::read($value) === null ? throw NotUnderstood::because("“{$written}” is no number.") : $value];
     }
 
     private function canBeSet(NumberOn $on, Scale $scale, Circumstances $in): bool

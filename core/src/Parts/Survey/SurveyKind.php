@@ -7,6 +7,7 @@ namespace WideQuarry\Parts\Survey;
 use WideQuarry\Finding;
 use WideQuarry\Json\Fields;
 use WideQuarry\Parts\Item;
+use WideQuarry\Parts\Named;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Parts\PartKind;
 use WideQuarry\Printing\Paper;
@@ -127,6 +128,13 @@ final class SurveyKind implements PartKind
     public function texts(Part $part): array
     {
         return array_column(self::settings($part)->options, 'html');
+    }
+
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        $settings = self::settings($part);
+
+        return (object) ['chosen' => $settings->scale === null ? Named::items($settings->options)->several($written) : [trim($written)]];
     }
 
     private static function settings(Part $part): SurveySettings

@@ -124,6 +124,11 @@ final class TextKind implements PartKind
         return $texts;
     }
 
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        return (object) ['text' => $written];
+    }
+
     private static function settings(object $settings): TextSettings
     {
         assert($settings instanceof TextSettings);

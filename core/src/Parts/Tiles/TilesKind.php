@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Tiles;
 
 use WideQuarry\Parts\Item;
+use WideQuarry\Parts\Named;
+use WideQuarry\Parts\NotUnderstood;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Parts\PairOn;
 use WideQuarry\Parts\Pairs;
@@ -112,6 +114,21 @@ final class TilesKind implements PartKind
     public function texts(Part $part): array
     {
         return array_column(self::settings($part)->tiles, 'html');
+    }
+
+    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    {
+        $gaps = $in->gaps->of($part->id);
+        $given = array_map(trim(...), explode(str_contains($written, ';') || count($gaps) === 1 ? ';' : ',', $written));
+        if (count($given) > count($gaps)) {
+            throw NotUnderstood::because(count($given).' tiles were written for '.count($gaps).' gaps.');
+        }
+        $filled = [];
+        foreach ($given as $i => $tile) {
+            $tile === '' || $tile === '-' || $filled[$gaps[$i]] = Named::items(self::settings($part)->tiles)->one($tile);
+        }
+
+        return (object) ['gaps' => (object) $filled];
     }
 
     private static function settings(Part $part): TilesSettings

@@ -26,6 +26,7 @@ use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpecimenController;
 use App\Http\Controllers\StagedController;
+use App\Http\Controllers\StartController;
 use App\Http\Controllers\StimulusController;
 use App\Http\Controllers\StimulusRevisionController;
 use App\Http\Controllers\TransferController;
@@ -61,6 +62,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('banks/{bank:slug}/specimen-runs', [SpecimenController::class, 'start']);
     Route::get('banks/{bank:slug}/specimen-runs', [SpecimenController::class, 'latest']);
     Route::delete('specimen-runs/{run}', [SpecimenController::class, 'stop'])->whereUuid('run');
+    Route::get('starts', [StartController::class, 'index']);
+    Route::post('starts', [StartController::class, 'store']);
+    Route::delete('starts/{start}', [StartController::class, 'destroy'])->whereUuid('start');
     Route::get('stimuli', [StimulusController::class, 'index']);
     Route::post('banks/{bank:slug}/stimuli', [StimulusController::class, 'store'])->middleware(Idempotent::class);
     Route::get('stimuli/{stimulus}', [StimulusController::class, 'show'])->whereUuid('stimulus');
@@ -110,6 +114,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
         Route::post('responses', [SpecimenController::class, 'table']);
         Route::post('convert', [ConvertController::class, 'offers']);
         Route::post('convert/join', [ConvertController::class, 'join']);
+        Route::post('replace', [ConvertController::class, 'replace']);
         Route::post('pieces', [ConvertController::class, 'pieces']);
         Route::post('faults', [ConvertController::class, 'faults']);
         Route::post('cells', [ConvertController::class, 'cells']);

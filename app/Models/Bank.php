@@ -21,6 +21,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $level
  * @property string $course
  * @property string $term
+ * @property string $defaults JSON
  * @property \Carbon\CarbonInterface|null $archived_at
  * @property \Illuminate\Support\Carbon $updated_at
  */

@@ -62,7 +62,7 @@ final class Conditions
     private static function dimension(Builder $query, string $name, array $values): void
     {
         match ($name) {
-            'kind' => $query->whereRaw('questions.kinds && ?::text[]', [QuestionIndex::array($values)]),
+            'kind' => $query->whereRaw('(questions.kinds && ?::text[]'.(in_array(QuestionFilter::PAGE, $values, true) ? " OR questions.kinds = '{}')" : ')'), [QuestionIndex::array($values)]),
             'tag' => $query->whereRaw('questions.tags && ?::text[]', [QuestionIndex::array($values)]),
             'status' => $query->whereIn('questions.status', $values),
             'difficulty' => $query->whereIn('questions.difficulty', array_map(intval(...), $values)),

@@ -18,7 +18,7 @@ final class Facets
     {
         $query = Conditions::on($bankId, $filter, $dimension);
         $rows = match ($dimension) {
-            'kind' => $this->grouped($query, 'unnest(questions.kinds)'),
+            'kind' => $this->grouped($query, "unnest(CASE WHEN questions.kinds = '{}' THEN '{page}' ELSE questions.kinds END)"),
             'tag' => $this->grouped($query, 'unnest(questions.tags)'),
             'author' => $this->grouped($query->where('questions.author', '<>', ''), 'questions.author'),
             'status' => $this->grouped($query, 'questions.status'),

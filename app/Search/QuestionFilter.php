@@ -18,6 +18,9 @@ final readonly class QuestionFilter
 
     public const SORTS = ['title', '-title', 'updated', '-updated', 'difficulty', '-difficulty', 'points', '-points', 'best'];
 
+    /** Questions without parts, among the kinds. */
+    public const PAGE = 'page';
+
     private const STATUS = ['draft', 'in_review', 'approved', 'retired'];
 
     private const MOST = 200;
@@ -73,7 +76,7 @@ final readonly class QuestionFilter
     private static function checked(string $name, array $values): array
     {
         $allowed = match ($name) {
-            'kind' => Parts::NAMES,
+            'kind' => [...Parts::NAMES, self::PAGE],
             'status' => self::STATUS,
             'difficulty' => ['1', '2', '3', '4', '5'],
             'no' => ['topic', 'tag', 'difficulty', 'folder', 'author'],

@@ -46,7 +46,7 @@ final class DemoSeeder extends Seeder
     /** bank → folder → topics whose questions lie in it */
     private const FOLDERS = [
         'hazards' => ['Year 9 › Air and soil' => ['Weather and climate', 'Soils and cycles'], 'Year 9 › A restless Earth' => ['Volcanoes and earthquakes'], 'Year 9 › What we use' => ['Energy and materials']],
-        'evidence' => ['Practical › On paper' => ['Maps and sections', 'Rivers', 'Weather and climate'], 'Practical › In the hand' => ['Minerals', 'Deep time']],
+        'evidence' => ['Practical › On paper' => ['Maps and sections', 'Rivers', 'Weather and climate'], 'Practical › In the hand' => ['Minerals', 'Deep time'], 'Practical › To read' => ['Field skills']],
         'rocks' => ['Year 9 › Rock cycle' => ['Igneous rocks', 'Metamorphic rocks', 'Sedimentary rocks'], 'Year 9 › Minerals' => ['Minerals'], 'Year 10 › Deep time' => ['Deep time', 'Radiometric ages']],
         'maps' => ['Fieldwork week › Before we go' => ['Maps and sections'], 'Fieldwork week › Day 2' => ['Field skills']],
         'field-maths' => ['Measuring' => ['Density', 'Powers of ten'], 'Slopes and rates' => ['Gradient', 'Rates']],
@@ -59,7 +59,7 @@ final class DemoSeeder extends Seeder
             'Reading the ground' => [['maps', 'Maps and sections', 3], ['maps', 'Field skills', 2]],
         ]],
         'Practical: reading the evidence' => ['evidence', '<p>Look closely before you answer. Several questions share what stands above them.</p>', [
-            'On paper' => [['evidence', 'Maps and sections', 5], ['evidence', 'Rivers', 4]],
+            'On paper' => [['evidence', 'The practical', 1], ['evidence', 'Maps and sections', 5], ['evidence', 'Rivers', 4]],
             'In the hand' => [['evidence', 'Minerals', 3], ['evidence', 'Deep time', 3]],
         ]],
         'Entry check: measuring' => ['field-maths', '', ['' => [['field-maths', 'Density', 2], ['field-maths', 'Gradient', 2], ['field-maths', 'Rates', 1]]]],

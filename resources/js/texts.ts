@@ -2,6 +2,7 @@ import { kindHints, kindNames, kindStarts } from '@/parts/words'
 import { assembly, tray } from './texts/assembly'
 import { revisions } from './texts/history'
 import { specimens } from './texts/specimens'
+import { starts } from './texts/starts'
 import { stimuli } from './texts/stimuli'
 import { dispatch, intake, transfers } from './texts/transfers'
 
@@ -14,6 +15,7 @@ export const texts = {
   assembly,
   stimuli,
   specimens,
+  starts,
   product: 'Wide Quarry',
   areas: { banks: 'Banks', assessments: 'Assessments', transfers: 'Transfers' },
   skip: 'Go to the content',

@@ -203,3 +203,26 @@ it('has demo packages that hold the demo as it is', function (string $bank): voi
 
     expect($same)->toBeTrue("Run bin/quarry write pack database/demo/$bank.json --out=demo/files/$bank.zip");
 })->with(['rocks', 'maps', 'water', 'field-maths', 'hazards', 'field-notes', 'evidence']);
+
+it('keeps what new questions of a bank begin with, and says what cannot be that', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['keeper']);
+    $defaults = ['points' => 2, 'shuffle' => false, 'show' => 'after', 'attempts' => ['allowed' => 2, 'cost' => '1/4'], 'normalise' => ['case' => 'keep']];
+    $changed = ask('PATCH', '/banks/rocks', ['defaults' => $defaults])->assertOk()->json('data');
+    expect($changed['defaults'])->toEqual($defaults)->and($changed['name'])->toBe('Rocks');
+    ask('PATCH', '/banks/rocks', ['defaults' => ['attempts' => ['cost' => '2']]])->assertStatus(422)->assertJsonPath('path', '/defaults/attempts/cost');
+    expect(ask('GET', '/banks/rocks')->json('data.defaults.points'))->toBe(2);
+});
+
+it('keeps beginnings of questions for one person, without what was only of that question', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $question = World::json();
+    $question->record = (object) ['notes' => 'secret'];
+    $id = ask('POST', '/starts', ['name' => ' Four rocks ', 'question' => $question])->assertStatus(201)->json('id');
+    $kept = ask('GET', '/starts')->json('data.0');
+    expect($kept['name'])->toBe('Four rocks')->and($kept['question']['title'])->toBe('')->and($kept['question'])->not->toHaveKey('record')->and($kept['question']['parts'][0]['settings']['options'])->toHaveCount(3);
+    ask('POST', '/starts', ['name' => ' ', 'question' => $question])->assertStatus(422)->assertJsonPath('path', '/name');
+    ask('DELETE', "/starts/$id")->assertStatus(204);
+    expect(ask('GET', '/starts')->json('data'))->toBe([]);
+});

@@ -110,6 +110,15 @@ final class World
         return $id;
     }
 
+    /** A beginning that the writer keeps. */
+    public function start(): string
+    {
+        $id = (string) Str::uuid7();
+        DB::table('starts')->insert(['id' => $id, 'user_id' => $this->people['writer']->id, 'name' => 'Mine', 'content' => Json::encode(self::json())]);
+
+        return $id;
+    }
+
     public function run(): string
     {
         return app(RunSpecimens::class)->begin($this->bank->id, null);

@@ -18,6 +18,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Question\Defaults;
 
 final class BankController
 {
@@ -47,24 +49,36 @@ final class BankController
         return (new BankResource($this->readable($request)->findOrFail($bank->id)))->response()->setStatusCode(201);
     }
 
-    #[Operation('Change what is said of a bank', response: BankResource::class, body: ['name' => 'string?', 'purpose' => 'string?', 'subject' => 'string?', 'level' => 'string?', 'course' => 'string?', 'term' => 'string?', 'archived' => 'boolean?'])]
+    #[Operation('Change what is said of a bank', response: BankResource::class, body: ['name' => 'string?', 'purpose' => 'string?', 'subject' => 'string?', 'level' => 'string?', 'course' => 'string?', 'term' => 'string?', 'archived' => 'boolean?', 'defaults' => 'object?'])]
     public function update(Request $request, Bank $bank): BankResource
     {
         Gate::authorize('keep', $bank);
         $bank->fill($this->about($request, false));
-        $fields = Fields::of(Json::decode($request->getContent()), '', [...self::ABOUT, 'archived']);
+        $fields = $this->fields($request);
         if ($fields->has('archived')) {
             $bank->archived_at = $fields->bool('archived', false) ? now() : null;
+        }
+        if ($fields->has('defaults')) {
+            try {
+                $bank->defaults = Json::encode(Defaults::read($fields->raw('defaults'))->toJson());
+            } catch (Malformed $problem) {
+                throw $problem->under('/defaults');
+            }
         }
         $bank->save();
 
         return new BankResource($this->readable($request)->findOrFail($bank->id));
     }
 
+    private function fields(Request $request): Fields
+    {
+        return Fields::of(Json::decode($request->getContent()), '', [...self::ABOUT, 'archived', 'defaults']);
+    }
+
     /** @return array<string, string> */
     private function about(Request $request, bool $fresh): array
     {
-        $fields = Fields::of(Json::decode($request->getContent()), '', [...self::ABOUT, 'archived']);
+        $fields = $this->fields($request);
         $about = [];
         foreach (self::ABOUT as $name) {
             if ($fields->has($name)) {

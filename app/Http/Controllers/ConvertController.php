@@ -24,6 +24,7 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\Replacement;
 
 /** Turns what is written into other kinds; nothing is stored but where a list is split. */
 final class ConvertController
@@ -84,6 +85,15 @@ final class ConvertController
     public function pieces(Request $request): JsonResponse
     {
         return new JsonResponse(['text' => Pieces::everyWord(Fields::of(Json::decode($request->getContent()), '', ['text'])->need('text')->string('text', '', 200_000))]);
+    }
+
+    #[Operation('Words found in a question, each with what stands around it, and the question with those replaced that were picked (all when none are named)', body: ['question' => 'object', 'find' => 'string', 'with' => 'string?', 'case' => 'boolean?', 'whole' => 'boolean?', 'only' => 'integer[]?'])]
+    public function replace(Request $request, TryRequest $try): JsonResponse
+    {
+        [$question, $fields] = $try->read($request, ['question', 'find', 'with', 'case', 'whole', 'only']);
+        $only = $fields->raw('only') === null ? null : array_values(array_filter($fields->list('only', 10_000), is_int(...)));
+
+        return new JsonResponse(Json::encode(Replacement::in($question->toJson(), $fields->string('find', '', 500), $fields->string('with', '', 2000), $fields->bool('case', false), $fields->bool('whole', false), $only)), json: true);
     }
 
     #[Operation('A faulty text beside the right one, as a text to mend', body: ['faulty' => 'string', 'right' => 'string'])]

@@ -29,9 +29,14 @@ final readonly class Totals implements \JsonSerializable
         $lines = ['kinds' => [], 'topics' => [], 'difficulties' => []];
         $points = Exact::zero();
         $minutes = null;
+        $questions = 0;
         foreach ($entries as $entry) {
             $points = $points->plus($entry['points']);
             $minutes = $entry['minutes'] === null ? $minutes : $entry['minutes']->plus($minutes ?? Exact::zero());
+            if ($entry['kinds'] === []) {
+                continue; // a page of text takes time, and asks nothing
+            }
+            $questions++;
             $under = [
                 'kinds' => [implode('+', array_unique($entry['kinds']))],
                 'topics' => $entry['topics'] === [] ? [''] : array_map(fn (array $path): string => implode(' › ', $path), $entry['topics']),
@@ -52,7 +57,7 @@ final readonly class Totals implements \JsonSerializable
             return [...array_values($some), ...$none];
         };
 
-        return new self(count($entries), $points, $minutes, $sorted($lines['kinds']), $sorted($lines['topics']), $sorted($lines['difficulties'])); // @phpstan-ignore argument.type, argument.type, argument.type
+        return new self($questions, $points, $minutes, $sorted($lines['kinds']), $sorted($lines['topics']), $sorted($lines['difficulties'])); // @phpstan-ignore argument.type, argument.type, argument.type
     }
 
     /** @return array<string, mixed> */

@@ -14,6 +14,9 @@ final class OptionLines
 
     private const BULLET = '/^(?:[•●○▪▫◦‣⁃∙·*–—-]|\[[ xX]?\]|[☐☑☒✓✔])\s+/u';
 
+    /** What stands between the two things of a line, the surest first. */
+    private const BETWEEN = ["\t", ' = ', ' – ', ' — ', ' - ', ' : ', ': '];
+
     /** @return list<string> */
     public static function clean(string $pasted): array
     {
@@ -27,6 +30,26 @@ final class OptionLines
         $lines = array_slice($lines, 0, self::MOST);
 
         return self::withoutBullets($lines) ?? self::withoutNumbers($lines) ?? $lines;
+    }
+
+    /**
+     * Lines of two things each, as "term – definition" or two columns of a spreadsheet: cut at the first sign between them that every line has.
+     *
+     * @return list<array{string, string}>|null null when there is none, or only one line
+     */
+    public static function pairs(string $pasted): ?array
+    {
+        $lines = array_values(array_filter(preg_split('/\R/u', mb_scrub($pasted, 'UTF-8')) ?: [], fn (string $line): bool => trim($line) !== ''));
+        foreach (count($lines) > 1 ? self::BETWEEN : [] as $sign) {
+            $cut = array_map(fn (string $line): array => array_map(fn (string $side): string => trim((string) preg_replace('/[\p{Z}\t]+/u', ' ', $side)), explode($sign, $line, 2)), array_slice($lines, 0, self::MOST));
+            if (array_filter($cut, fn (array $sides): bool => $sides[0] === '' || ($sides[1] ?? '') === '') === []) {
+                $lefts = self::clean(implode("\n", array_column($cut, 0))); // their numbering goes with them
+
+                return array_map(fn (string $left, array $sides): array => [$left, (string) $sides[1]], $lefts, $cut);
+            }
+        }
+
+        return null;
     }
 
     /**

@@ -37,7 +37,7 @@ final readonly class Sheet
     public function body(string $which, Assessment $assessment, array $items, PrintSettings $settings): string
     {
         $total = array_reduce($items, fn (BigRational $sum, Item $item): BigRational => $sum->plus($item->points), Exact::zero());
-        $places = Runs::of(array_map(fn (Section $section): array => array_map(fn (Pick $pick): array => array_map(strval(...), array_keys($items[$pick->id]->stimuli ?? [])), $section->picks), $assessment->sections));
+        $places = Runs::of(array_map(fn (Section $section): array => array_map(fn (Pick $pick): ?array => self::isPage($items[$pick->id] ?? null) ? null : array_map(strval(...), array_keys($items[$pick->id]->stimuli ?? [])), $section->picks), $assessment->sections));
         $number = 0;
         $sections = '';
         foreach ($assessment->sections as $i => $section) {
@@ -59,7 +59,7 @@ final readonly class Sheet
         $html .= $section->instructions === '' || $which === 'key' ? '' : '<div class="instructions">'.$this->rich($section->instructions).'</div>';
         foreach ($section->picks as $i => $pick) {
             $item = $items[$pick->id] ?? null;
-            $number++;
+            $number += self::isPage($item) ? 0 : 1;
             if ($item === null) {
                 continue;
             }
@@ -68,10 +68,32 @@ final readonly class Sheet
 
                 continue;
             }
+            if (self::isPage($item)) { // text between questions: read, not numbered, and nothing of the key
+                $html .= $which === 'learner' ? $this->page($item, $settings) : '';
+
+                continue;
+            }
             $html .= $which === 'learner' ? $this->above($item, $settings, $places[$i], $number).$this->asked($item, $settings, $number) : $this->answered($item, $settings, $number);
         }
 
         return "<section>$html</section>";
+    }
+
+    private static function isPage(?Item $item): bool
+    {
+        return $item?->question !== null && $item->question->parts === [];
+    }
+
+    private function page(Item $item, PrintSettings $settings): string
+    {
+        assert($item->question !== null);
+        try {
+            $html = (new Paper($settings, $item->media))->html($this->presenter->present($item->question, $settings->seed)['body']);
+        } catch (CoreException $problem) {
+            $html = '<div class="gone">This page cannot be shown yet: '.Paper::text($problem->getMessage()).'</div>';
+        }
+
+        return '<article class="page" id="'.Paper::text($item->entry).'" lang="'.Paper::text($item->question->language)."\">$html</article>";
     }
 
     /**

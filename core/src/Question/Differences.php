@@ -81,9 +81,7 @@ final class Differences
     {
         $name = end($path);
         if ($value instanceof \stdClass) {
-            $fields = array_diff(array_map(strval(...), array_keys(get_object_vars($value))), self::SILENT);
-            sort($fields, SORT_STRING);
-            foreach ([...array_intersect(self::ORDER, $fields), ...array_diff($fields, self::ORDER)] as $field) {
+            foreach (array_diff(self::inOrder($value), self::SILENT) as $field) {
                 self::walk($value->{$field}, [...$path, $field], $flat);
             }
 
@@ -100,6 +98,15 @@ final class Differences
         if ($words !== '') {
             $flat[implode("\t", $path)] = $words;
         }
+    }
+
+    /** @return list<string> the fields of an object in the order in which a question is read */
+    public static function inOrder(\stdClass $value): array
+    {
+        $fields = array_map(strval(...), array_keys(get_object_vars($value)));
+        sort($fields, SORT_STRING);
+
+        return [...array_values(array_intersect(self::ORDER, $fields)), ...array_values(array_diff($fields, self::ORDER))];
     }
 
     /** What stands in a field, in plain words. */

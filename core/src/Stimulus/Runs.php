@@ -13,7 +13,7 @@ namespace WideQuarry\Stimulus;
 final class Runs
 {
     /**
-     * @param  list<list<list<string>>>  $sections  section → question → the stimuli it names
+     * @param  list<list<list<string>|null>>  $sections  section → question → the stimuli it names; null for a page of text, which is not numbered and parts neighbours
      * @return list<list<Place>> the same, with the stimuli that begin above a question and the number of the last one they are for (questions are numbered through, from 1); and those that stood earlier, with the number of the question below them
      */
     public static function of(array $sections): array
@@ -25,9 +25,9 @@ final class Runs
             $section = [];
             $before = [];
             foreach ($questions as $q => $stimuli) {
-                $number++;
+                $number += $stimuli === null ? 0 : 1;
                 $place = ['begins' => [], 'again' => []];
-                foreach (array_values(array_unique($stimuli)) as $id) {
+                foreach (array_values(array_unique($stimuli ?? [])) as $id) {
                     if (! isset($shown[$id])) {
                         $place['begins'][] = ['id' => $id, 'last' => $number + self::neighbours($questions, $q, $id)];
                         $shown[$id] = $number;
@@ -36,7 +36,7 @@ final class Runs
                     }
                 }
                 $section[] = $place;
-                $before = $stimuli;
+                $before = $stimuli ?? [];
             }
             $places[] = $section;
         }
@@ -47,7 +47,7 @@ final class Runs
     /**
      * How many questions right after one share a stimulus with it.
      *
-     * @param  list<list<string>>  $questions
+     * @param  list<list<string>|null>  $questions
      */
     private static function neighbours(array $questions, int $from, string $id): int
     {

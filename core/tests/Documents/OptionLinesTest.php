@@ -24,3 +24,16 @@ it('takes numbering off pasted lines, and nothing else', function (string $paste
     'right to left' => ["א) אבן\nב) חול", ['א) אבן', 'ב) חול']],
     'nothing' => [" \n ", []],
 ]);
+
+it('finds pairs in lines of two things', function (string $pasted, ?array $pairs): void {
+    expect(OptionLines::pairs($pasted))->toBe($pairs);
+})->with([
+    'term – definition' => ["slate – splits into sheets\ngneiss – banded", [['slate', 'splits into sheets'], ['gneiss', 'banded']]],
+    'two columns' => ["1. slate\tfine – grained\n2. gneiss\tbanded", [['slate', 'fine – grained'], ['gneiss', 'banded']]],
+    'a colon' => ["slate: splits\ngneiss: has bands: light and dark", [['slate', 'splits'], ['gneiss', 'has bands: light and dark']]],
+    'an equals sign before a dash' => ["pre - Cambrian = before\npost - glacial = after", [['pre - Cambrian', 'before'], ['post - glacial', 'after']]],
+    'a hyphen inside a word is none' => ["cross-bedding\nmud-cracks", null],
+    'not in every line' => ["slate – splits\ngneiss", null],
+    'nothing on one side' => ["slate – \ngneiss – banded", null],
+    'one line' => ['slate – splits', null],
+]);

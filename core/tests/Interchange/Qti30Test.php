@@ -50,7 +50,7 @@ function readItem(string $xml): Found
     }
 }
 
-$banks = ['rocks' => ['rocks'], 'maps' => ['maps'], 'water' => ['water'], 'field maths' => ['field-maths'], 'hazards' => ['hazards'], 'field notes' => ['field-notes']];
+$banks = ['rocks' => ['rocks'], 'maps' => ['maps'], 'water' => ['water'], 'field maths' => ['field-maths'], 'hazards' => ['hazards'], 'field notes' => ['field-notes'], 'evidence' => ['evidence']];
 
 it('gives the same questions after going out and in again, with specimens that still hold', function (string $bank): void {
     $content = demo($bank);

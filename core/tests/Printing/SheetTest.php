@@ -108,3 +108,11 @@ it('shows pictures where they are, and says so where they are not', function () 
     $html = sheet('learner', [onPaper('choice', $options('slate', 'schist'), [], '<p><img data-media="m1" alt="A bed" width="90" height="20"/> <img data-media="m2" alt="Lost"/> <audio data-media="m1"></audio></p><div data-part="p1"></div>')]);
     expect($html)->toContain('<img src="/m1.png" alt="A bed" width="90" height="20">')->toContain('[picture: Lost]')->toContain('[sound]');
 });
+
+it('prints a page of text between questions without a number, points or a key', function () use ($options): void {
+    $page = Question::read(Json::decode(Json::encode(['format' => 'wide-quarry/question', 'version' => 1, 'id' => '0192f0c4-0000-7000-8000-000000000099', 'title' => 'Before', 'language' => 'en-GB', 'body' => '<p>Look closely.</p>', 'parts' => []])), Parts::standard());
+    $questions = [onPaper('choice', $options('slate', 'schist'), []), $page, onPaper('choice', $options('slate', 'schist'), [])];
+    $html = sheet('learner', $questions);
+    expect($html)->toContain('<article class="page" id="e1" lang="en-GB"><p>Look closely.</p></article>')->toContain('>2.</span>')->not->toContain('>3.</span>')
+        ->and(sheet('key', $questions))->not->toContain('Look closely')->toContain('>2.</span>');
+});

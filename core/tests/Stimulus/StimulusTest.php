@@ -47,6 +47,7 @@ it('stands once above the neighbours that share it', function (array $sections, 
     'two that overlap' => [[[['a'], ['a', 'b'], ['b']]], [['a-2', 'b-3', '']]],
     'one further on' => [[[['a'], [], ['a'], ['a']]], [['a-1', '', 'a<1', '']]],
     'a run ends with its section' => [[[['a']], [['a'], []]], [['a-1'], ['a<1', '']]],
+    'a page of text is not numbered and parts them' => [[[null, ['a'], ['a'], null, ['a']]], [['', 'a-2', '', '', 'a<1']]],
     'named twice' => [[[['a', 'a']]], [['a-1']]],
     'nothing shared' => [[[[], []], []], [['', ''], []]],
 ]);

@@ -36,6 +36,7 @@ export type BankAbout = {
   course?: string
   term?: string
   archived?: boolean
+  defaults?: Record<string, unknown>
 }
 export const makeBank = async (about: BankAbout, key: string) =>
   (await call<{ data: Bank }>('POST', '/banks', about, { 'Idempotency-Key': key })).body.data
@@ -52,7 +53,9 @@ export const setGrants = async (slug: string, list: Grant[]) =>
 export const everybody = async () =>
   (await call<{ people: { id: string; name: string }[]; teams: { id: string; name: string }[] }>('GET', '/people')).body
 
-export const optionLines = async (text: string) => (await call<{ lines: string[] }>('POST', '/lines', { text })).body.lines
+/** Pasted lines without their numbering; and as pairs, where each holds two things. */
+export type PastedLines = { lines: string[]; pairs: [string, string][] | null }
+export const optionLines = async (text: string) => (await call<PastedLines>('POST', '/lines', { text })).body
 
 export type Offer = { to: string; question: QuestionJson; losses: string[] }
 /** What a part can become, each with the question as it would be. */

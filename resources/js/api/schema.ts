@@ -29,6 +29,7 @@ export type Bank = {
   strata: Record<string, unknown>
   shared_with: string[]
   keepers: string[]
+  defaults: Record<string, unknown>
   updated_at: string
 }
 

@@ -1,13 +1,15 @@
 import { GripVertical } from 'lucide-react'
 import type { KeyboardEvent } from 'react'
 import type { Entry, Fact } from '@/api/assembly'
+import { kindWords } from '@/parts/words'
 import { texts } from '@/texts'
 import type { Carry } from './useCarry'
 
 type Props = {
   entry: Entry
   fact: Fact | undefined
-  number: number
+  /** Null for a page of text, which is not numbered. */
+  number: number | null
   section: string
   at: number
   active: boolean
@@ -91,7 +93,7 @@ export function EntryRow(props: Props) {
       ) : null}
       <button type="button" onClick={onActive} aria-current={active} className="-outline-offset-2 min-w-0 flex-1 px-1 py-0.5 text-left">
         <span className="flex gap-2">
-          <span className="w-6 flex-none text-right text-quiet tabular-nums">{number}.</span>
+          <span className="w-6 flex-none text-right text-quiet tabular-nums">{number === null ? '' : `${number}.`}</span>
           <span className={`min-w-0 flex-1 truncate ${fact?.gone ? 'text-quiet line-through' : 'font-semibold'}`}>{title}</span>
         </span>
         <span className="ml-8 flex flex-wrap gap-x-2 text-caption text-second">
@@ -100,23 +102,25 @@ export function EntryRow(props: Props) {
           {fact?.varied ? <span className="text-information">{texts.assembly.varied}</span> : null}
           {entry.follow === 'pinned' && entry.revision ? <span>{texts.assembly.pinned(entry.revision)}</span> : null}
           {fact && !fact.gone && !fact.complete ? <span className="text-attention">{texts.assembly.incomplete}</span> : null}
-          <span>{(fact?.kinds ?? []).map((kind) => texts.kinds[kind] ?? kind).join(', ')}</span>
+          <span>{fact && !fact.gone ? kindWords(fact.kinds) : ''}</span>
           {fact?.bank && fact.bank !== home ? <span className="text-quiet">{fact.bank_name}</span> : null}
         </span>
       </button>
-      <input
-        aria-label={texts.assembly.points(title)}
-        title={entry.points === undefined || entry.points === null ? texts.assembly.points(title) : texts.assembly.ownPoints}
-        type="number"
-        min={0}
-        max={100000}
-        step="any"
-        disabled={!mayWrite}
-        value={entry.points ?? ''}
-        placeholder={String(fact?.points ?? '')}
-        onChange={(event) => onPoints(event.target.value === '' ? null : Number(event.target.value))}
-        className={`w-14 flex-none rounded-ui border bg-transparent px-1 py-0.5 text-right tabular-nums [appearance:textfield] placeholder:text-second hover:border-edge focus:bg-paper ${entry.points === undefined || entry.points === null ? 'border-transparent' : 'border-attention'}`}
-      />
+      {number === null ? null : (
+        <input
+          aria-label={texts.assembly.points(title)}
+          title={entry.points === undefined || entry.points === null ? texts.assembly.points(title) : texts.assembly.ownPoints}
+          type="number"
+          min={0}
+          max={100000}
+          step="any"
+          disabled={!mayWrite}
+          value={entry.points ?? ''}
+          placeholder={String(fact?.points ?? '')}
+          onChange={(event) => onPoints(event.target.value === '' ? null : Number(event.target.value))}
+          className={`w-14 flex-none rounded-ui border bg-transparent px-1 py-0.5 text-right tabular-nums [appearance:textfield] placeholder:text-second hover:border-edge focus:bg-paper ${entry.points === undefined || entry.points === null ? 'border-transparent' : 'border-attention'}`}
+        />
+      )}
     </div>
   )
 }

@@ -32,7 +32,14 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
     return () => window.removeEventListener('dragend', leave)
   }, [leave])
   const selected = ids.filter((id) => all.some((entry) => entry.id === id))
-  const runs = sharedRuns(content.sections.map((section) => section.entries.map((entry) => stored.entries[entry.id]?.stimuli ?? [])))
+  const isPage = (entry: { id: string }) => {
+    const fact = stored.entries[entry.id]
+    return fact !== undefined && !fact.gone && fact.kinds.length === 0
+  }
+  const runs = sharedRuns(
+    content.sections.map((section) => section.entries.map((entry) => (isPage(entry) ? null : (stored.entries[entry.id]?.stimuli ?? [])))),
+  )
+  let place = 0
   let number = 0
   const held = carry.held ? (stored.entries[carry.held.ids[0] ?? '']?.title ?? '') : ''
   return (
@@ -79,15 +86,17 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
             ) : null}
             <ol>
               {section.entries.map((entry, at) => {
-                number++
+                const page = isPage(entry)
+                if (!page) number++
+                place++
                 return (
                   <li key={entry.id}>
-                    <Shared runs={runs[number - 1] ?? []} />
+                    <Shared runs={runs[place - 1] ?? []} />
                     <Slot carry={carry} section={section.id} at={at} />
                     <EntryRow
                       entry={entry}
                       fact={stored.entries[entry.id]}
-                      number={number}
+                      number={page ? null : number}
                       section={section.id}
                       at={at}
                       active={entry.id === active}

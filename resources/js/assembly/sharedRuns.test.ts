@@ -2,9 +2,9 @@ import { expect, test } from 'vitest'
 import { sharedRuns } from './sharedRuns'
 
 const of = (sections: string[][]) =>
-  sharedRuns(sections.map((section) => section.map((ids) => [...ids].map((id) => ({ id, title: id.toUpperCase() }))))).map((runs) =>
-    runs.map(({ id, to, again }) => (again === null ? `${id}-${to}` : `${id}<${again}`)).join(' '),
-  )
+  sharedRuns(
+    sections.map((section) => section.map((ids) => (ids === '-' ? null : [...ids].map((id) => ({ id, title: id.toUpperCase() }))))),
+  ).map((runs) => runs.map(({ id, to, again }) => (again === null ? `${id}-${to}` : `${id}<${again}`)).join(' '))
 
 // The same table as core/tests/Stimulus/StimulusTest.php has for the printed sheet.
 test.each([
@@ -19,6 +19,8 @@ test.each([
     [['', ''], []],
     ['', ''],
   ],
+  [[['a', '-', 'a']], ['a-1', '', 'a<1']],
+  [[['-', 'a', 'a']], ['', 'a-2', '']],
 ])('stands once above the neighbours that share it', (sections, expected) => {
   expect(of(sections)).toEqual(expected)
 })

@@ -4,24 +4,26 @@ export type SharedRun = Stimulus & { from: number; to: number; again: number | n
 
 /**
  * What stands above each question while the outline is being arranged: once above neighbours, as the printed sheet has it
- * (core Stimulus\\Runs, which is what counts; this follows every move at once).
+ * (core Stimulus\\Runs, which is what counts; this follows every move at once). A page of text (null) is not numbered and parts neighbours.
  */
-export function sharedRuns(sections: Stimulus[][][]): SharedRun[][] {
+export function sharedRuns(sections: (Stimulus[] | null)[][]): SharedRun[][] {
   const runs: SharedRun[][] = []
   const shown = new Map<string, number>()
+  let number = 0
   for (const questions of sections) {
     const has = (at: number, id: string) => questions[at]?.some((one) => one.id === id) ?? false
     questions.forEach((stimuli, at) => {
-      const number = runs.length + 1
       const here: SharedRun[] = []
-      for (const { id, title } of stimuli) {
-        let to = number
-        while (has(at + to - number + 1, id)) to++
+      if (stimuli) number++
+      for (const { id, title } of stimuli ?? []) {
+        let more = 0
+        while (has(at + more + 1, id)) more++
         const of = shown.get(id)
+        const run = { id, title, from: number, to: number + more }
         if (of === undefined) {
           shown.set(id, number)
-          here.push({ id, title, from: number, to, again: null })
-        } else if (!has(at - 1, id)) here.push({ id, title, from: number, to, again: of })
+          here.push({ ...run, again: null })
+        } else if (!has(at - 1, id)) here.push({ ...run, again: of })
       }
       runs.push(here)
     })

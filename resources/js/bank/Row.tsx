@@ -1,6 +1,7 @@
 import type { QuestionRow } from '@/api/schema'
 import { Level } from '@/components/Strata'
 import { Tick } from '@/components/Tree'
+import { kindWords } from '@/parts/words'
 import { texts } from '@/texts'
 
 export const ROW_HEIGHT = 84
@@ -20,7 +21,7 @@ export function Row({ row, active, selected, taken }: { row: QuestionRow; active
           <span className="min-w-0 flex-1 truncate font-semibold">
             <Marks pieces={row.title_marks} />
           </span>
-          <span className="flex-none text-second">{texts.points(row.points)}</span>
+          {row.kinds.length > 0 ? <span className="flex-none text-second">{texts.points(row.points)}</span> : null}
         </span>
         <span className="block truncate font-serif text-second">
           {row.found_marks ? (
@@ -33,7 +34,7 @@ export function Row({ row, active, selected, taken }: { row: QuestionRow; active
           )}
         </span>
         <span className="flex h-4 flex-wrap gap-x-3 overflow-hidden text-caption text-second">
-          <span>{row.kinds.map((kind) => texts.kinds[kind] ?? kind).join(', ')}</span>
+          <span>{kindWords(row.kinds)}</span>
           <span className={row.status === 'approved' ? 'text-accent' : ''}>{texts.status[row.status]}</span>
           {taken ? <strong className="text-information">{texts.assembly.taken}</strong> : null}
           {row.has_variables ? <span>{texts.bank.varies}</span> : null}

@@ -23,6 +23,8 @@ type Props = {
   /** Several lines pasted at once; true when they were taken. */
   onPasteLines?: (text: string) => boolean
   autoFocus?: boolean
+  /** Writing begins at the start of the text, with these words. */
+  begin?: () => string
   /** Where the pointer was when it was gone into. */
   focusAt?: { left: number; top: number } | null
   placeholder?: string
@@ -39,6 +41,7 @@ export function RichEditor({
   bar,
   more,
   autoFocus,
+  begin: startsWith,
   focusAt,
   placeholder,
   className = '',
@@ -92,10 +95,12 @@ export function RichEditor({
   useLayoutEffect(() => {
     if (!begin.current || !editor || !isMounted(editor)) return
     begin.current = false
-    const at = focusAt ? editor.view.posAtCoords(focusAt)?.pos : undefined
+    const at = focusAt ? editor.view.posAtCoords(focusAt)?.pos : startsWith ? 1 : undefined
     editor.commands.setTextSelection(at ?? editor.state.doc.content.size)
     editor.view.focus()
-  }, [editor, focusAt])
+    const words = startsWith?.()
+    if (words) editor.commands.insertContent({ type: 'text', text: words })
+  }, [editor, focusAt, startsWith])
   useEffect(() => {
     if (editor && html !== last.current && isMounted(editor)) {
       last.current = html

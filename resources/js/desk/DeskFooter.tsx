@@ -1,6 +1,7 @@
-import { Redo2, Undo2 } from 'lucide-react'
+import { Ellipsis, Redo2, Undo2 } from 'lucide-react'
 import { Button } from '@/components/Button'
 import { control } from '@/components/Field'
+import { Menu } from '@/components/Menu'
 import { texts } from '@/texts'
 
 type Props = {
@@ -14,12 +15,14 @@ type Props = {
   /** What is said of this revision, where it is kept with it. */
   note?: string
   onNote?: (note: string) => void
+  /** What else can be done with it. */
+  more?: { title: string; run: () => void }[]
   onAnother?: () => void
   anotherName?: string
 }
 
 /** Where the question lies, and saving it. */
-export function DeskFooter({ place, folders, saveName, busy, history, onSave, note, onNote, onAnother, anotherName }: Props) {
+export function DeskFooter({ place, folders, saveName, busy, history, onSave, note, onNote, more, onAnother, anotherName }: Props) {
   const step = (title: string, can: boolean, act: () => unknown, icon: React.ReactNode) => (
     <Button look="quiet" className="!px-1" aria-label={title} title={title} aria-disabled={!can} onClick={act}>
       {icon}
@@ -48,6 +51,22 @@ export function DeskFooter({ place, folders, saveName, busy, history, onSave, no
       ) : null}
       {step(texts.desk.undo, history.canUndo, history.undo, <Undo2 size={16} aria-hidden="true" />)}
       {step(texts.desk.redo, history.canRedo, history.redo, <Redo2 size={16} aria-hidden="true" />)}
+      {more ? (
+        <Menu.Root
+          align="end"
+          button={
+            <Button look="quiet" className="!px-1" aria-label={texts.bank.more} title={texts.bank.more}>
+              <Ellipsis size={16} aria-hidden="true" />
+            </Button>
+          }
+        >
+          {more.map(({ title, run }) => (
+            <Menu.Item key={title} onSelect={run}>
+              {title}
+            </Menu.Item>
+          ))}
+        </Menu.Root>
+      ) : null}
       {onAnother ? (
         <Button onClick={onAnother}>
           {anotherName} <kbd className="text-caption text-quiet">Ctrl ↵</kbd>

@@ -11,6 +11,7 @@ import { CardPlaceProvider } from '@/parts/PartCard'
 import { Above } from '@/stimuli/Above'
 import { texts } from '@/texts'
 import { ChangeKind } from './ChangeKind'
+import { FeedbackShow, partWith, useDefaults } from './defaults'
 import { anchorOf, freshPart } from './fresh'
 import { GapMenu } from './GapMenu'
 import { gapsOf, tablesOf } from './gaps'
@@ -24,12 +25,15 @@ type Props = {
   bank: string
   /** Why it was not saved, at a place of the question. */
   refused?: (path: string) => string | undefined
+  /** For a question that is just begun: writing begins in its text, with what was typed before it was there. */
+  begin?: () => string
   change: (edit: (now: QuestionJson) => QuestionJson, place?: string) => void
 }
 
 /** The question as one page: title, text, each part with its key in the order of the text, what holds for the whole. */
-export function Page({ question, findings, bank, refused, change }: Props) {
+export function Page({ question, findings, bank, refused, begin, change }: Props) {
   const media = useMedia(bank)
+  const defaults = useDefaults(bank)
   const problem = (path: string) => findings.find((finding) => finding.path === path || finding.path.startsWith(`${path}/`))?.message
   const exactly = (path: string) => findings.find((finding) => finding.path === path)?.message
   const [adding, setAdding] = useState(false)
@@ -61,11 +65,12 @@ export function Page({ question, findings, bank, refused, change }: Props) {
   const remove = (id: string) =>
     change((now) => ({ ...now, parts: now.parts.filter((part) => part.id !== id), body: now.body.replace(anchor(id), '') }))
   const add = (kind: string, editor: Editor) => {
-    const part = freshPart(
+    const fresh = freshPart(
       kind,
       question.parts.map((one) => one.id),
     )
-    if (!part) return
+    if (!fresh) return
+    const part = partWith(fresh, defaults)
     change((now) => ({ ...now, parts: [...now.parts, part] }))
     if (partView(kind)?.inline)
       editor
@@ -80,131 +85,134 @@ export function Page({ question, findings, bank, refused, change }: Props) {
         .run()
   }
   return (
-    <div className="flex flex-col gap-4 rounded-ui border border-hairline bg-paper p-6 max-md:p-3">
-      <div>
-        <input
-          aria-label={texts.desk.title}
-          placeholder={texts.desk.titleHint}
-          maxLength={500}
-          dir="auto"
-          className="w-full border-transparent border-b bg-transparent py-1 text-title font-semibold placeholder:font-normal placeholder:text-quiet hover:border-hairline focus:border-accent"
-          value={question.title}
-          onChange={(event) => change((now) => ({ ...now, title: event.target.value }), 'title')}
-        />
-        {exactly('/title') ? <p className="text-caption text-problem">{exactly('/title')}</p> : null}
-      </div>
-      <Above question={question} bank={bank} problem={(path) => refused?.(path) ?? problem(path)} change={(edit) => change(edit)} />
-      <SafeEditor
-        keptNote={texts.desk.keptText}
-        value={question.body}
-        label={texts.desk.stem}
-        words={words}
-        view={{ media, table: texts.desk.table }}
-        placeholder={texts.desk.stemHint}
-        bar={texts.desk.bar}
-        more={(editor) => (
-          <>
-            <span className="mx-1 h-4 w-px bg-hairline" />
-            <Menu.Root
-              open={adding}
-              onOpen={setAdding}
-              onClosed={() => editor.commands.focus()}
-              button={
-                <Button look="quiet" className="!px-2">
-                  {texts.desk.addPart}
-                </Button>
-              }
-            >
-              {kinds.map((kind) => (
-                <Menu.Item key={kind.kind} onSelect={() => add(kind.kind, editor)}>
-                  {texts.desk.starts[kind.kind]}
-                </Menu.Item>
-              ))}
-            </Menu.Root>
-            <TableMenu editor={editor} question={question} change={change} />
-            <GapMenu editor={editor} question={question} change={change} open={gapping} onOpen={setGapping} />
-            <span className="text-caption text-quiet max-2xl:hidden">{texts.desk.addPartHint}</span>
-            {variables.length > 0 ? (
+    <FeedbackShow value={defaults.show ?? 'both'}>
+      <div data-page="" className="flex flex-col gap-4 rounded-ui border border-hairline bg-paper p-6 max-md:p-3">
+        <div>
+          <input
+            aria-label={texts.desk.title}
+            placeholder={texts.desk.titleHint}
+            maxLength={500}
+            dir="auto"
+            className="w-full border-transparent border-b bg-transparent py-1 text-title font-semibold placeholder:font-normal placeholder:text-quiet hover:border-hairline focus:border-accent"
+            value={question.title}
+            onChange={(event) => change((now) => ({ ...now, title: event.target.value }), 'title')}
+          />
+          {exactly('/title') ? <p className="text-caption text-problem">{exactly('/title')}</p> : null}
+        </div>
+        <Above question={question} bank={bank} problem={(path) => refused?.(path) ?? problem(path)} change={(edit) => change(edit)} />
+        <SafeEditor
+          keptNote={texts.desk.keptText}
+          value={question.body}
+          label={texts.desk.stem}
+          words={words}
+          view={{ media, table: texts.desk.table }}
+          placeholder={texts.desk.stemHint}
+          {...(begin ? { autoFocus: true, begin } : {})}
+          bar={texts.desk.bar}
+          more={(editor) => (
+            <>
+              <span className="mx-1 h-4 w-px bg-hairline" />
               <Menu.Root
+                open={adding}
+                onOpen={setAdding}
                 onClosed={() => editor.commands.focus()}
                 button={
                   <Button look="quiet" className="!px-2">
-                    {texts.desk.addValue}
+                    {texts.desk.addPart}
                   </Button>
                 }
               >
-                {variables.map((name) => (
-                  <Menu.Item key={name} onSelect={() => editor.chain().focus().insertContent({ type: 'value', attrs: { name } }).run()}>
-                    <span className="font-mono">{name}</span>
+                {kinds.map((kind) => (
+                  <Menu.Item key={kind.kind} onSelect={() => add(kind.kind, editor)}>
+                    {texts.desk.starts[kind.kind]}
                   </Menu.Item>
                 ))}
               </Menu.Root>
-            ) : null}
-          </>
-        )}
-        onSlash={() => setAdding(true)}
-        onKey={(event) => {
-          if (!event.altKey || !event.shiftKey || event.key.toLowerCase() !== 'g') return false
-          setGapping(true)
-          return true
-        }}
-        onChange={(body) => change((now) => ({ ...now, body }), 'body')}
-        className="min-h-16"
-      />
-      {problem('/body') ? <p className="text-caption text-problem">{problem('/body')}</p> : null}
-      {ordered.map((part, at) => {
-        const View = partView(part.kind)?.Editor
-        const i = question.parts.indexOf(part)
-        const table = tables.find((ids) => ids.includes(part.id))
-        const shown = !table || opened.includes(table[0] ?? '')
-        const first = table?.[0] === part.id
-        const card =
-          View && shown ? (
-            <CardPlaceProvider
-              value={{
-                number: ordered.length > 1 ? at + 1 : null,
-                missing: !anchor(part.id).test(question.body),
-                putBack: () => change((now) => ({ ...now, body: now.body + anchorOf(part) })),
-                remove: () => remove(part.id),
-                variables,
-                gaps: gapsOf(question.body, part.id),
-                change: (
-                  <ChangeKind
-                    question={question}
-                    part={part.id}
-                    name={words.part(part.id)}
-                    bank={bank}
-                    onChange={(next) => change(() => next)}
-                  />
-                ),
-              }}
-            >
-              <Suspense fallback={<Waiting text={texts.loading} />}>
-                <View part={part} onChange={setPart} media={media} problem={(path) => problem(`/parts/${i}${path}`)} />
-              </Suspense>
-            </CardPlaceProvider>
-          ) : null
-        return (
-          <Fragment key={part.id}>
-            {table && first ? (
-              <TablePoints
-                parts={ordered.filter((one) => table.includes(one.id))}
-                open={shown}
-                onOpen={() => setOpened(shown ? opened.filter((id) => id !== part.id) : [...opened, part.id])}
-                onPoints={(points) =>
-                  change(
-                    (now) => ({ ...now, parts: now.parts.map((one) => (table.includes(one.id) ? { ...one, points } : one)) }),
-                    `points ${part.id}`,
-                  )
-                }
-              />
-            ) : null}
-            {card}
-          </Fragment>
-        )
-      })}
-      <QuestionSettings question={question} parts={ordered} called={words.part} change={change} problem={problem} />
-    </div>
+              <TableMenu editor={editor} question={question} change={change} />
+              <GapMenu editor={editor} question={question} change={change} open={gapping} onOpen={setGapping} />
+              <span className="text-caption text-quiet max-2xl:hidden">{texts.desk.addPartHint}</span>
+              {variables.length > 0 ? (
+                <Menu.Root
+                  onClosed={() => editor.commands.focus()}
+                  button={
+                    <Button look="quiet" className="!px-2">
+                      {texts.desk.addValue}
+                    </Button>
+                  }
+                >
+                  {variables.map((name) => (
+                    <Menu.Item key={name} onSelect={() => editor.chain().focus().insertContent({ type: 'value', attrs: { name } }).run()}>
+                      <span className="font-mono">{name}</span>
+                    </Menu.Item>
+                  ))}
+                </Menu.Root>
+              ) : null}
+            </>
+          )}
+          onSlash={() => setAdding(true)}
+          onKey={(event) => {
+            if (!event.altKey || !event.shiftKey || event.key.toLowerCase() !== 'g') return false
+            setGapping(true)
+            return true
+          }}
+          onChange={(body) => change((now) => ({ ...now, body }), 'body')}
+          className="min-h-16"
+        />
+        {problem('/body') ? <p className="text-caption text-problem">{problem('/body')}</p> : null}
+        {ordered.map((part, at) => {
+          const View = partView(part.kind)?.Editor
+          const i = question.parts.indexOf(part)
+          const table = tables.find((ids) => ids.includes(part.id))
+          const shown = !table || opened.includes(table[0] ?? '')
+          const first = table?.[0] === part.id
+          const card =
+            View && shown ? (
+              <CardPlaceProvider
+                value={{
+                  number: ordered.length > 1 ? at + 1 : null,
+                  missing: !anchor(part.id).test(question.body),
+                  putBack: () => change((now) => ({ ...now, body: now.body + anchorOf(part) })),
+                  remove: () => remove(part.id),
+                  variables,
+                  gaps: gapsOf(question.body, part.id),
+                  change: (
+                    <ChangeKind
+                      question={question}
+                      part={part.id}
+                      name={words.part(part.id)}
+                      bank={bank}
+                      onChange={(next) => change(() => next)}
+                    />
+                  ),
+                }}
+              >
+                <Suspense fallback={<Waiting text={texts.loading} />}>
+                  <View part={part} onChange={setPart} media={media} problem={(path) => problem(`/parts/${i}${path}`)} />
+                </Suspense>
+              </CardPlaceProvider>
+            ) : null
+          return (
+            <Fragment key={part.id}>
+              {table && first ? (
+                <TablePoints
+                  parts={ordered.filter((one) => table.includes(one.id))}
+                  open={shown}
+                  onOpen={() => setOpened(shown ? opened.filter((id) => id !== part.id) : [...opened, part.id])}
+                  onPoints={(points) =>
+                    change(
+                      (now) => ({ ...now, parts: now.parts.map((one) => (table.includes(one.id) ? { ...one, points } : one)) }),
+                      `points ${part.id}`,
+                    )
+                  }
+                />
+              ) : null}
+              {card}
+            </Fragment>
+          )
+        })}
+        <QuestionSettings question={question} parts={ordered} called={words.part} change={change} problem={problem} />
+      </div>
+    </FeedbackShow>
   )
 }
 

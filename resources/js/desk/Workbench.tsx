@@ -9,16 +9,20 @@ import type { Crumb } from '@/components/Frame'
 import { Message } from '@/components/Message'
 import { Panes } from '@/components/Panes'
 import { useTell } from '@/components/Toasts'
-import { ctrl, useCommands } from '@/frame/commands'
+import { altShift, ctrl, useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
 import { useWide } from '@/frame/useWide'
 import { pastedIn } from '@/parts/pasteLines'
+import { KeepStart } from '@/starts/KeepStart'
+import { ReplaceDialog } from '@/starts/ReplaceDialog'
 import { texts } from '@/texts'
 import { Beside } from './Beside'
 import { Conflict } from './Conflict'
 import { DeskFooter } from './DeskFooter'
 import type { Home } from './home'
 import { Page } from './Page'
+import { toPlace } from './places'
+import { beginTypeAhead, takeTypeAhead } from './typeAhead'
 import { useHistory } from './useHistory'
 import { useRecord } from './useRecord'
 import { useRested } from './useRested'
@@ -50,6 +54,8 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
   const [tab, setTab] = useState('try')
   const [comparing, setComparing] = useState(false)
   const [noteOf, setNote] = useState('')
+  const [replacing, setReplacing] = useState(false)
+  const [keeping, setKeeping] = useState(false)
   const wide = useWide(900)
   const record = useRecord(question, home.slug, apart, history.change)
   const tried = useDeferredValue(useRested({ ...question, record: record.record }, 250))
@@ -58,6 +64,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
   const refused = saving.save.error instanceof ApiProblem && saving.save.error.status !== 412 ? saving.save.error : null
   const save = async (then?: () => void) => {
     if (saving.save.isPending) return
+    if (then && then === onAnother) beginTypeAhead()
     await Promise.all([record.settled(), pastedIn()]) // what was classified or pasted a moment ago goes along
     saving.save.mutate(
       { base: saving.revision, note: noteOf.trim() },
@@ -71,6 +78,10 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
           if (then) then()
           else if (home.after) navigate(home.after)
           else if (saving.revision === 0) navigate(`/questions/${saved.id}`, { replace: true })
+        },
+        onError: () => {
+          const typed = takeTypeAhead()
+          if (typed) tell({ text: texts.starts.typedAhead(typed), look: 'problem' })
         },
       },
     )
@@ -100,6 +111,17 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
           },
         ]
       : []),
+    { id: 'next', group: here, title: texts.starts.next, keys: 'Alt Shift ↓', on: altShift('arrowdown'), run: () => toPlace(1) },
+    { id: 'previous', group: here, title: texts.starts.previous, keys: 'Alt Shift ↑', on: altShift('arrowup'), run: () => toPlace(-1) },
+    {
+      id: 'replace',
+      group: here,
+      title: texts.starts.replace.title,
+      keys: 'Alt Shift F',
+      on: altShift('f'),
+      run: () => setReplacing(true),
+    },
+    { id: 'keep-start', group: here, title: texts.starts.keep, run: () => setKeeping(true) },
     { id: 'undo', group: here, title: texts.desk.undo, keys: 'Ctrl Z', on: ctrl('z'), run: () => history.undo() },
     {
       id: 'redo',
@@ -118,7 +140,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
             group: here,
             title: texts.bank.duplicate,
             keys: 'Alt Shift D',
-            on: (event: KeyboardEvent) => event.altKey && event.shiftKey && event.key.toLowerCase() === 'd',
+            on: altShift('d'),
             run: () => navigate(`/banks/${home.slug}/write?like=${question.id}`),
           },
         ]),
@@ -154,6 +176,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
           question={question}
           findings={findings}
           bank={home.slug}
+          {...(revision === 0 && !dirty ? { begin: takeTypeAhead } : {})}
           refused={(path) => (refused?.path === `/question${path}` ? refused.message : undefined)}
           change={history.change}
         />
@@ -165,6 +188,11 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
         busy={saving.save.isPending}
         history={history}
         onSave={() => save()}
+        more={[
+          { title: texts.starts.replace.title, run: () => setReplacing(true) },
+          { title: texts.starts.keep, run: () => setKeeping(true) },
+          ...(apart ? [{ title: texts.bank.duplicate, run: () => navigate(`/banks/${home.slug}/write?like=${question.id}`) }] : []),
+        ]}
         {...(apart ? { note: noteOf, onNote: setNote } : {})}
         {...(another ? { onAnother: () => save(another), anotherName: home.next ? texts.intake.saveNext : texts.desk.saveAnother } : {})}
       />
@@ -199,6 +227,10 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
           <div className="min-h-120 border-hairline border-t">{beside}</div>
         </div>
       )}
+      {replacing ? (
+        <ReplaceDialog question={question} onReplace={(next) => history.change(() => next)} onClose={() => setReplacing(false)} />
+      ) : null}
+      {keeping ? <KeepStart question={question} onClose={() => setKeeping(false)} /> : null}
       {comparing && saving.conflict !== null ? (
         <Conflict
           mine={question}

@@ -1,5 +1,6 @@
 import type { Part, QuestionJson } from '@/api/question'
 import { partView } from '@/parts'
+import { type Defaults, questionWith } from './defaults'
 
 /** A UUID of version 7 (RFC 9562): time first, so that new questions sort last. */
 export function uuid7(now = Date.now()): string {
@@ -37,8 +38,8 @@ export function freshQuestion(kind: string): QuestionJson {
 }
 
 /** The next question of a row: of the same kind, below the same stimuli. */
-export function nextAfter(question: QuestionJson): QuestionJson {
-  const fresh = freshQuestion(question.parts.length === 1 ? (question.parts[0]?.kind ?? '') : '')
+export function nextAfter(question: QuestionJson, defaults: Defaults): QuestionJson {
+  const fresh = questionWith(freshQuestion(question.parts.length === 1 ? (question.parts[0]?.kind ?? '') : ''), defaults)
   return question.stimuli && question.stimuli.length > 0 ? { ...fresh, stimuli: question.stimuli } : fresh
 }
 

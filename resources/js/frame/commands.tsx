@@ -83,4 +83,5 @@ export function useCommands(owner: string, commands: ScreenCommand[]) {
 /** Ctrl, or Command where that is the habit. */
 export const ctrl = (key: string) => (event: KeyboardEvent) =>
   (event.ctrlKey || event.metaKey) && !event.altKey && !event.shiftKey && event.key.toLowerCase() === key
+export const altShift = (key: string) => (event: KeyboardEvent) => event.altKey && event.shiftKey && event.key.toLowerCase() === key
 export const single = (key: string) => (event: KeyboardEvent) => event.key === key

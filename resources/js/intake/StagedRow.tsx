@@ -1,5 +1,6 @@
 import type { StagedRow as Row, Severity } from '@/api/intakes'
 import { Tick } from '@/components/Tree'
+import { kindWords } from '@/parts/words'
 import { texts } from '@/texts'
 
 export const STAGED_HEIGHT = 76
@@ -38,7 +39,7 @@ export function StagedRow({ row, active, selected }: { row: Row; active: boolean
           })}
           {row.is_complete ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
           {row.duplicate_by ? <span className="text-information">{texts.intake.duplicate[row.duplicate_by]}</span> : null}
-          <span>{row.kinds.map((kind) => texts.kinds[kind] ?? kind).join(', ')}</span>
+          <span>{kindWords(row.kinds)}</span>
           {row.tags.slice(0, 3).map((tag) => (
             <span key={tag} className="text-quiet">
               {tag}

@@ -8,7 +8,7 @@ type Props = { value: string; onChange: (credit: string) => void; label: string;
 export function Credit({ value, onChange, label, problem }: Props) {
   const [typed, setTyped] = useState<string | null>(null)
   return (
-    <span className="inline-flex items-baseline">
+    <span data-aside="" className="inline-flex items-baseline">
       <input
         aria-label={`${texts.parts.credit}: ${label}`}
         aria-invalid={problem ? true : undefined}

@@ -1,5 +1,6 @@
 import type { Feedback } from '@/api/question'
 import { LazyRich } from '@/components/LazyRich'
+import { useFeedbackShow } from '@/desk/defaults'
 import { texts } from '@/texts'
 
 const words = { part: (id: string) => id }
@@ -15,7 +16,8 @@ type Props = {
 /** What a learner is told, in rich text; with when it shows, where there is room for it. */
 export function FeedbackField({ value, label, onChange, placeholder = texts.parts.addFeedback, withShow }: Props) {
   const html = value ? value.html : ''
-  const show = value ? (value.show ?? 'both') : 'both'
+  const usual = useFeedbackShow()
+  const show = value ? (value.show ?? 'both') : usual
   return (
     <div className="flex items-start gap-2">
       <div className="feedback-field min-w-0 flex-1">

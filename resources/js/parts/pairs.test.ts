@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { homeOf, withHome, withItems } from './group/items'
 import { put } from './group/sorted'
-import { isPaired, pairRows, pastedPairs, withFreshPair, withoutRow } from './match/paired'
+import { isPaired, pairRows, withFreshPair, withoutRow, withPairs } from './match/paired'
 import { toggled } from './match/pairs'
 import type { PairRule } from './pairKey'
 import { withPair } from './pairKey'
@@ -52,14 +52,23 @@ describe('what an author writes', () => {
     const row = pairRows(made.left, made.right, made.rules)[1]
     expect(row && withoutRow(made, row)).toMatchObject({ left: [{ id: 'l1' }], right: [{ id: 'r1' }], rules: [{ id: 'k1' }] })
   })
-  it('pasted lines of two cells become pairs', () => {
+  it('pairs fill empty rows and make more; one side alone leaves the other', () => {
     const empty = { left: [{ id: 'l1', html: '', uses: 1 }], right: [{ id: 'r1', html: '', uses: 1 }], rules: [rule('k1', 'l1', 'r1')] }
-    const now = pastedPairs(empty, 0, 'slate\tshale\nmarble\tlimestone', (words) => words)
-    expect(now && pairRows(now.left, now.right, now.rules).map((row) => [row.left?.html, row.right?.html])).toEqual([
+    const shown = (now: typeof empty) => pairRows(now.left, now.right, now.rules).map((row) => [row.left?.html, row.right?.html])
+    const two = withPairs(
+      empty,
+      0,
+      [
+        ['slate', 'shale'],
+        ['marble', 'limestone'],
+      ],
+      (words) => words,
+    ) as typeof empty
+    expect(shown(two)).toEqual([
       ['slate', 'shale'],
       ['marble', 'limestone'],
     ])
-    expect(pastedPairs(empty, 0, 'one\ntwo', (words) => words)).toBeNull()
+    expect(shown(withPairs(empty, 0, [[null, 'shale']], (words) => words) as typeof empty)).toEqual([['', 'shale']])
   })
   it('an item has one home; what is said of wrong places stays', () => {
     const said = { ...rule('k9', 'i1', 'g2', '0'), feedback: { html: 'no' } }

@@ -1,11 +1,11 @@
 import { expect, it, vi } from 'vitest'
-import { optionLines } from '@/api/actions'
+import { optionLines, type PastedLines } from '@/api/actions'
 import { pastedIn, pasteLines } from './pasteLines'
 
 vi.mock('@/api/actions')
 
 it('is in before what waits for it goes on', async () => {
-  let answer = (_: string[]) => {}
+  let answer = (_: PastedLines) => {}
   vi.mocked(optionLines).mockReturnValue(
     new Promise((resolve) => {
       answer = resolve
@@ -14,7 +14,7 @@ it('is in before what waits for it goes on', async () => {
   const rows: string[] = []
   pasteLines('A) slate\nB) shale', (lines) => rows.push(...lines))
   const saved = pastedIn().then(() => [...rows])
-  answer(['slate', 'shale'])
+  answer({ lines: ['slate', 'shale'], pairs: null })
   expect(await saved).toEqual(['slate', 'shale'])
 })
 

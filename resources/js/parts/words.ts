@@ -30,6 +30,10 @@ const kinds: Record<string, { name: string; start: string; hint: string }> = {
 const each = (word: 'name' | 'start' | 'hint'): Record<string, string> =>
   Object.fromEntries(Object.entries(kinds).map(([kind, words]) => [kind, words[word]]))
 
-export const kindNames = each('name')
+/** A question without parts is a page of text. */
+export const kindNames: Record<string, string> = { ...each('name'), page: 'text page' }
 export const kindStarts = each('start')
 export const kindHints = each('hint')
+
+/** What kinds a question asks with, in words. */
+export const kindWords = (kinds: string[]) => (kinds.length === 0 ? ['page'] : kinds).map((kind) => kindNames[kind] ?? kind).join(', ')

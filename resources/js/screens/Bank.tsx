@@ -144,6 +144,7 @@ export function Bank() {
             <Menu.Item onSelect={() => setDialog('specimens')}>{texts.specimens.run.title}</Menu.Item>
             {keeps ? (
               <>
+                <Menu.Item onSelect={() => setDialog('defaults')}>{texts.starts.defaults.title}</Menu.Item>
                 <Menu.Item onSelect={() => setDialog('about')}>{texts.banks.settings}</Menu.Item>
                 <Menu.Item onSelect={() => setDialog('archive')}>
                   {bank.data?.archived ? texts.banks.unarchive : texts.banks.archive}

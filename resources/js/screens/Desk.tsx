@@ -4,13 +4,13 @@ import { useLocation, useParams, useSearchParams } from 'react-router'
 import { autosaveQuery, bankQuery, questionQuery } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
 import { Nothing, Waiting } from '@/components/Message'
-import { freshQuestion, likeQuestion, nextAfter } from '@/desk/fresh'
+import { questionWith, useDefaults } from '@/desk/defaults'
+import { likeQuestion, nextAfter } from '@/desk/fresh'
 import { inBank } from '@/desk/home'
 import { restored, unsaved } from '@/desk/unsaved'
 import { Workbench } from '@/desk/Workbench'
-import { single, useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
-import { parts } from '@/parts'
+import { Starts } from '@/starts/Starts'
 import { texts } from '@/texts'
 
 const trail = (bank: { slug: string; name: string }, question?: string) => [
@@ -29,6 +29,7 @@ export function NewDesk() {
   // A copy and a question with a stimulus are kept apart from what else is begun in the bank: none takes the place of another.
   const subject = like ? `new:${slug}:like:${like}` : stimulus ? `new:${slug}:with:${stimulus}` : `new:${slug}`
   const bank = useQuery(bankQuery(slug))
+  const defaults = useDefaults(slug)
   const kept = useQuery(autosaveQuery(subject))
   const model = useQuery({ ...questionQuery(like ?? ''), enabled: like !== null })
   const [begun, setBegun] = useState<{ question: QuestionJson; note?: string } | null>(null)
@@ -68,60 +69,17 @@ export function NewDesk() {
         dirty={old !== null}
         onAnother={() => {
           setIgnored(true)
-          setBegun({ question: nextAfter(start) })
+          setBegun({ question: nextAfter(start, defaults) })
         }}
         {...(begun?.note ? { note: { text: begun.note } } : old ? restored(subject, () => setIgnored(true), texts.desk.startFresh) : {})}
       />
     )
   return (
     <Shell title={texts.desk.fresh} crumbs={crumbs}>
-      <Starts onStart={(kind) => setBegun({ question: { ...freshQuestion(kind), ...(stimulus ? { stimuli: [stimulus] } : {}) } })} />
+      <Starts
+        onStart={(fresh) => setBegun({ question: { ...questionWith(fresh, defaults), ...(stimulus ? { stimuli: [stimulus] } : {}) } })}
+      />
     </Shell>
-  )
-}
-
-/** The learner will … The first nine by their number, several by 0. */
-function Starts({ onStart }: { onStart: (kind: string) => void }) {
-  const starts = [
-    ...parts.map((view, i) => ({
-      kind: view.kind,
-      title: texts.desk.starts[view.kind] ?? view.kind,
-      hint: texts.desk.startHints[view.kind] ?? '',
-      key: i < 9 ? String(i + 1) : '',
-    })),
-    { kind: '', title: texts.desk.startSeveral, hint: texts.desk.startSeveralHint, key: '0' },
-  ]
-  useCommands(
-    'starts',
-    starts.map(({ kind, title, key }) => ({
-      id: `start-${kind}`,
-      group: texts.desk.start,
-      title,
-      run: () => onStart(kind),
-      ...(key ? { keys: key, single: true, on: single(key) } : {}),
-    })),
-  )
-  return (
-    <div className="mx-auto max-w-240 p-10 max-md:p-4">
-      <h2 className="text-title font-semibold">{texts.desk.start}</h2>
-      <ul className="mt-4 grid grid-cols-2 gap-x-10 border-hairline border-t max-lg:grid-cols-1">
-        {starts.map(({ kind, title, hint, key }) => (
-          <li key={kind} className="border-hairline border-b">
-            <button
-              type="button"
-              className="-outline-offset-2 flex h-full w-full items-baseline gap-3 px-3 py-3 text-left hover:bg-well"
-              onClick={() => onStart(kind)}
-            >
-              <span className="flex-1">
-                <span className="block font-semibold text-accent text-head">{title}</span>
-                <span className="block text-second">{hint}</span>
-              </span>
-              {key ? <span className="rounded border border-edge px-1.5 font-mono text-caption text-quiet">{key}</span> : null}
-            </button>
-          </li>
-        ))}
-      </ul>
-    </div>
   )
 }
 
@@ -134,6 +92,7 @@ export function QuestionDesk() {
 function StoredDesk({ id }: { id: string }) {
   const whole = useQuery({ ...questionQuery(id), refetchOnWindowFocus: false })
   const kept = useQuery(autosaveQuery(id))
+  const defaults = useDefaults(whole.data?.bank.slug ?? '')
   const [discarded, setDiscarded] = useState(0)
   const [another, setAnother] = useState<QuestionJson | null>(null)
   // What the desk begins with stays, also when the question is asked for again beside it.
@@ -158,7 +117,7 @@ function StoredDesk({ id }: { id: string }) {
         revision={0}
         start={another}
         dirty={false}
-        onAnother={() => setAnother(nextAfter(another))}
+        onAnother={() => setAnother(nextAfter(another, defaults))}
       />
     )
   const old = discarded > 0 ? null : unsaved(id, kept.data)
@@ -170,7 +129,7 @@ function StoredDesk({ id }: { id: string }) {
       revision={old ? (old.base ?? first.revision) : discarded > 0 ? whole.data.revision : first.revision}
       start={old ? old.content : discarded > 0 ? whole.data.question : first.question}
       dirty={old !== null}
-      onAnother={() => setAnother(nextAfter(whole.data.question))}
+      onAnother={() => setAnother(nextAfter(whole.data.question, defaults))}
       {...(old ? restored(id, () => setDiscarded(discarded + 1)) : {})}
     />
   )

@@ -4,6 +4,7 @@ import { call } from '@/api/client'
 import type { Page } from '@/api/queries'
 import type { StimulusUses } from '@/api/stimuli'
 import { UsedIn } from '@/assembly/UsedIn'
+import { kindWords } from '@/parts/words'
 import { texts } from '@/texts'
 
 const SOME = 20
@@ -27,7 +28,7 @@ export function Uses({ id, bank, uses }: { id: string; bank: string; uses: Stimu
             <Link className="min-w-0 flex-1 truncate text-accent underline" to={`/banks/${bank}?${filter}&question=${row.id}`}>
               {row.title}
             </Link>
-            <span className="text-caption text-second">{row.kinds.map((kind) => texts.kinds[kind] ?? kind).join(', ')}</span>
+            <span className="text-caption text-second">{kindWords(row.kinds)}</span>
           </li>
         ))}
       </ul>

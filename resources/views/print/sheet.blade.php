@@ -36,6 +36,7 @@ p, ul, ol, table, .options { margin: 0 0 2mm; }
 .stimulus .for, .again { font-family: 'Atkinson Hyperlegible Next', sans-serif; font-size: .85em; margin: 0 0 1.5mm; }
 .stimulus .stimulus-title { font-weight: 600; margin: 0 0 1.5mm; break-after: avoid; }
 .again { break-after: avoid; }
+.page { margin: 0 0 5mm; }
 img { max-width: 100%; height: auto; max-height: 200mm; }
 table { border-collapse: collapse; max-width: 100%; } td, th { border: 0.5pt solid #666; padding: 1mm 2mm; }
 .options { list-style: none; padding: 0; display: grid; grid-template-columns: repeat(var(--columns), minmax(0, 1fr)); gap: {{ 1.4 * $room }}mm 4mm; }

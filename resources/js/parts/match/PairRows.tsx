@@ -11,7 +11,7 @@ import { RowText } from '../RowText'
 import { usePart } from '../useRows'
 import { withRules } from '../withRules'
 import type { Side } from './Editor'
-import { type PairRow, pairRows, pastedPairs, withFreshPair, withoutRow } from './paired'
+import { type PairRow, pairRows, withFreshPair, withoutRow, withPairs } from './paired'
 import { words } from './words'
 
 /** One pair in each row, then what belongs to none. Enter goes from left to right to the next pair. */
@@ -53,11 +53,18 @@ export function PairRows({ part, onChange, problem, media }: EditorProps) {
         {...(row.left
           ? { onMove: (by: -1 | 1) => edit.put({ left: moved(left, left.indexOf(row.left as Side), left.indexOf(row.left as Side) + by) }) }
           : {})}
-        onPasteLines={(text) => {
-          const pasted = name === 'left' ? pastedPairs({ left, right, rules }, left.indexOf(item), text, toHtml) : null
-          if (pasted) take(pasted)
-          return pasted !== null
-        }}
+        onPasteLines={(text) =>
+          edit.lines(text, (lines, pairs) => {
+            const now = edit.current()
+            const lists = {
+              left: (now.settings?.left ?? []) as Side[],
+              right: (now.settings?.right ?? []) as Side[],
+              rules: (now.key?.rules ?? []) as PairRule[],
+            }
+            const alone = lines.map((line): [string | null, string | null] => (name === 'left' ? [line, null] : [null, line]))
+            take(withPairs(lists, rows.indexOf(row), name === 'left' && pairs ? pairs : alone, toHtml))
+          })
+        }
       />
     )
   }

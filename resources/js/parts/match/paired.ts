@@ -48,20 +48,18 @@ export function withoutRow({ left, right, rules }: Lists, row: PairRow): Lists {
   }
 }
 
-/** Lines with a tab or an equals sign between left and right, as they come from a spreadsheet. */
-export function pastedPairs(lists: Lists, at: number, text: string, toHtml: (line: string) => string): Lists | null {
-  const lines = text.split(/\r?\n/).filter((line) => line.trim() !== '')
-  const cut = lines.map((line) => line.split(/\t| = /))
-  if (cut.length < 2 || cut.some((cells) => cells.length !== 2)) return null
+/** Pairs put into the rows from one on: empty rows are filled, more are made; null leaves that side as it is. */
+export function withPairs(lists: Lists, at: number, pairs: [string | null, string | null][], toHtml: (line: string) => string): Lists {
   let now = lists
-  cut.forEach(([one, other], i) => {
+  pairs.forEach(([one, other], i) => {
     const row = pairRows(now.left, now.right, now.rules)[at + i]
-    const free = row?.left && row.left.html === '' && (row.right === null || row.right.html === '') ? row.left.id : null
-    const made = free === null ? withFreshPair(now, at + i, false) : { ...now, id: free }
+    const free = (side: Side | null | undefined, given: string | null) => given === null || !side || side.html === ''
+    const filled = row?.left && free(row.left, one) && free(row.right, other) ? row.left.id : null
+    const made = filled === null ? withFreshPair(now, at + i, false) : { ...now, id: filled }
     const partner = rightOf(made.rules, made.id)[0]
     now = {
-      left: made.left.map((side) => (side.id === made.id ? { ...side, html: toHtml((one ?? '').trim()) } : side)),
-      right: made.right.map((side) => (side.id === partner ? { ...side, html: toHtml((other ?? '').trim()) } : side)),
+      left: one === null ? made.left : made.left.map((side) => (side.id === made.id ? { ...side, html: toHtml(one) } : side)),
+      right: other === null ? made.right : made.right.map((side) => (side.id === partner ? { ...side, html: toHtml(other) } : side)),
       rules: made.rules,
     }
   })

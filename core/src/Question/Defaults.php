@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Question;
+
+use WideQuarry\Answer\NormaliseOptions;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Numbers\Exact;
+
+/** What new questions of a bank begin with. Whatever is not set is as the kinds have it. */
+final readonly class Defaults
+{
+    private function __construct(private \stdClass $json)
+    {
+    }
+
+    /**
+     * @param  mixed  $json  {"language","points","shuffle","show","attempts":{"allowed","cost"},"normalise"}
+     *
+     * @throws Malformed naming the path of what cannot be one
+     */
+    public static function read(mixed $json): self
+    {
+        $fields = Fields::of($json, '', ['language', 'points', 'shuffle', 'show', 'attempts', 'normalise']);
+        if ($fields->has('language') && preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $fields->string('language', '', 35)) !== 1) {
+            throw Malformed::outOfRange('/language', 'a language tag such as en-GB', $fields->raw('language'));
+        }
+        $fields->has('points') && $fields->decimal('points', '1000');
+        $fields->has('shuffle') && $fields->bool('shuffle', true);
+        $fields->has('show') && $fields->oneOf('show', ['during', 'after', 'both'], 'both');
+        $attempts = $fields->object('attempts', ['allowed', 'cost']);
+        $attempts->intOrNull('allowed', null, 1, 100);
+        $cost = Exact::read($attempts->exact('cost', '0'));
+        if ($cost === null || $cost->isNegative() || $cost->isGreaterThan(1)) {
+            throw Malformed::outOfRange('/attempts/cost', 'a share between 0 and 1', $attempts->raw('cost'));
+        }
+        NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass, '/normalise');
+        $copy = Json::copy($json);
+        assert($copy instanceof \stdClass);
+
+        return new self($copy);
+    }
+
+    public function toJson(): \stdClass
+    {
+        $copy = Json::copy($this->json);
+        assert($copy instanceof \stdClass);
+
+        return $copy;
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Question\Defaults;
+use WideQuarry\Question\Replacement;
+
+$question = Json::decode(Json::encode([
+    'format' => 'wide-quarry/question', 'version' => 1, 'id' => '0192f0c4-0000-7000-8000-000000000001', 'title' => 'Slate', 'body' => '<p>Why does <em>slate</em> split? Slates &amp; schists.</p><div data-part="slate"></div>',
+    'parts' => [
+        ['id' => 'slate', 'kind' => 'choice', 'settings' => ['options' => [['id' => 'a', 'html' => '<p>slate grains</p>'], ['id' => 'b', 'html' => 'mica']]], 'key' => ['rules' => [['id' => 'r1', 'on' => 'a', 'credit' => '1', 'feedback' => ['html' => 'Yes, SLATE.', 'show' => 'both']]]]],
+        ['id' => 'p2', 'kind' => 'text', 'key' => ['rules' => [['id' => 'r1', 'on' => ['answer' => 'is', 'text' => ['slate', 'roofing slate']], 'credit' => '1']]]],
+    ],
+    'record' => ['notes' => 'slate', 'tags' => ['slate']],
+]));
+assert($question instanceof stdClass);
+
+it('finds words wherever an author wrote some, and nowhere else', function () use ($question): void {
+    ['places' => $places, 'question' => $changed] = Replacement::in($question, 'slate', 'schist', false, true);
+    expect(array_map(fn (array $place): string => "$place[before]|$place[found]|$place[after]", $places))->toBe(['|Slate|', '|slate|', '|slate| grains', 'Yes, |SLATE|.', '|slate|', 'roofing |slate|'])
+        ->and($changed->title)->toBe('schist')->and($changed->body)->toBe('<p>Why does <em>schist</em> split? Slates &amp; schists.</p><div data-part="slate"></div>')
+        ->and($changed->parts[0]->id)->toBe('slate')->and($changed->parts[1]->key->rules[0]->on->text)->toBe(['schist', 'roofing schist'])->and(Json::encode($changed->record))->toBe(Json::encode($question->record));
+});
+
+it('finds as it is told', function (string $find, bool $case, bool $whole, int $times) use ($question): void {
+    expect(Replacement::in($question, $find, '', $case, $whole)['places'])->toHaveCount($times);
+})->with([
+    'any part of a word' => ['slate', false, false, 7],
+    'with its capitals' => ['slate', true, true, 4],
+    'signs that mean something in a pattern' => ['.', false, false, 2],
+    'words with other spaces between' => ['slate grains', false, false, 1],
+    'signs that are written otherwise in markup' => ['Slates & schists', true, false, 1],
+    'nothing at all' => ['  ', false, false, 0],
+    'what is not there' => ['gneiss', false, false, 0],
+]);
+
+it('replaces only the places that are picked, and names them', function () use ($question): void {
+    ['places' => $places, 'question' => $changed] = Replacement::in($question, 'slate', '<b>& $1', false, true, [2, 4]);
+    expect($changed->title)->toBe('Slate')->and($changed->parts[0]->settings->options[0]->html)->toBe('<p>&lt;b&gt;&amp; $1 grains</p>')->and($changed->parts[1]->key->rules[0]->on->text)->toBe(['<b>& $1', 'roofing slate'])
+        ->and(array_column($places[2]['path'], 'name'))->toBe(['parts', 'settings', 'options', 'html']);
+});
+
+it('takes defaults of a bank that new questions can begin with', function (array $defaults, ?string $path): void {
+    $read = fn () => Defaults::read(Json::decode(Json::encode((object) $defaults)));
+    $path === null ? expect(Json::encode($read()->toJson()))->toBe(Json::encode((object) $defaults)) : expect($read)->toThrow(fn (Malformed $problem) => expect($problem->path)->toBe($path));
+})->with([
+    'none' => [[], null],
+    'all' => [['language' => 'cy', 'points' => 2.5, 'shuffle' => false, 'show' => 'after', 'attempts' => ['allowed' => 3, 'cost' => '1/4'], 'normalise' => ['case' => 'keep']], null],
+    'points below nothing' => [['points' => -1], '/points'],
+    'a language in words' => [['language' => 'in Welsh'], '/language'],
+    'a try that costs more than all' => [['attempts' => ['cost' => '2']], '/attempts/cost'],
+    'no try at all' => [['attempts' => ['allowed' => 0]], '/attempts/allowed'],
+    'an unknown one' => [['colour' => 'red'], '/colour'],
+    'a way of comparing there is not' => [['normalise' => ['case' => 'loud']], '/normalise/case'],
+]);

@@ -1,0 +1,54 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import type { QuestionJson } from '@/api/question'
+import { keepStart, startsQuery } from '@/api/starts'
+import { Button } from '@/components/Button'
+import { Dialog } from '@/components/Dialog'
+import { Field } from '@/components/Field'
+import { useTell } from '@/components/Toasts'
+import { texts } from '@/texts'
+
+/** Keeps the question on the desk as a beginning of others. */
+export function KeepStart({ question, onClose }: { question: QuestionJson; onClose: () => void }) {
+  const [name, setName] = useState(question.title)
+  const client = useQueryClient()
+  const tell = useTell()
+  const keep = useMutation({
+    mutationFn: () => keepStart(name, question),
+    onSuccess: () => {
+      client.invalidateQueries({ queryKey: startsQuery.queryKey })
+      tell({ text: texts.starts.kept(name.trim()) })
+      onClose()
+    },
+  })
+  return (
+    <Dialog
+      open
+      onClose={onClose}
+      title={texts.starts.keep}
+      about={texts.starts.keepAbout}
+      closeName={texts.frame.close}
+      actions={
+        <>
+          <Button onClick={onClose}>{texts.frame.cancel}</Button>
+          <Button look="primary" type="submit" form="keep-start" aria-disabled={keep.isPending}>
+            {texts.starts.keepGo}
+          </Button>
+        </>
+      }
+    >
+      <form
+        id="keep-start"
+        onSubmit={(event) => {
+          event.preventDefault()
+          keep.mutate()
+        }}
+      >
+        <Field.Root problem={keep.error?.message ?? null}>
+          <Field.Label>{texts.starts.name}</Field.Label>
+          <Field.Text autoFocus maxLength={200} value={name} onChange={(event) => setName(event.target.value)} />
+        </Field.Root>
+      </form>
+    </Dialog>
+  )
+}

@@ -139,6 +139,16 @@ it('is pinned with a question, followed otherwise, and stands once on the sheet'
     expect($sheet())->toContain('Five beds');
 });
 
+it('goes out with its bank, shown or not, but not from the bin', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    [$shown, $binned] = [$world->shared(), $world->shared(null, 'Old')];
+    ask('PATCH', "/stimuli/$binned", ['binned' => true])->assertOk();
+    [, $whole] = sent(['format' => 'pack', 'bank' => 'rocks']);
+    [, $some] = sent(['format' => 'pack', 'bank' => 'rocks', 'filter' => 'kind=choice']);
+    expect(array_column(readBack($whole)->stimuli, 'id'))->toBe([$shown])->and(readBack($some)->stimuli)->toBe([]);
+});
+
 it('goes out with its questions and figures, from whichever bank, and comes in as it was', function (string $format): void {
     $world = new World;
     $other = Bank::query()->create(['slug' => 'other', 'name' => 'Other']);

@@ -65,8 +65,8 @@ final readonly class OpenDispatch
             $filter = $fields->string('filter', '', 20_000);
             $ids = $this->search->ids($bank->id, QuestionFilter::fromQuery($filter));
 
-            // a whole bank may be empty, and goes out as an empty package
-            return [$bank->name, $bank->id, ['questions' => $ids === [] && $filter === '' ? [] : self::few($ids)]];
+            // a whole bank may be empty; and its stimuli go out with it, also those that no question shows
+            return [$bank->name, $bank->id, $filter === '' ? ['questions' => $ids === [] ? [] : self::few($ids), 'bank' => $bank->id] : ['questions' => self::few($ids)]];
         }
         $ids = [];
         foreach ($fields->list('questions', self::MOST) as $i => $id) {

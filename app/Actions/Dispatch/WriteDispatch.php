@@ -39,7 +39,7 @@ final readonly class WriteDispatch
 
             return;
         }
-        $found = $assessment === null ? $this->collect->questions($what->questions, $along) : $this->collect->assessment($assessment, $person, $along);
+        $found = $assessment === null ? $this->collect->questions($what->questions, $along, is_string($what->bank ?? null) ? $what->bank : null) : $this->collect->assessment($assessment, $person, $along);
         $file = (string) tempnam(sys_get_temp_dir(), 'dispatch');
         try {
             $notices = $format->write($found, $file);

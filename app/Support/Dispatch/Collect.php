@@ -25,8 +25,11 @@ final readonly class Collect
     {
     }
 
-    /** @param  list<string>  $ids */
-    public function questions(array $ids, Along $along): Found
+    /**
+     * @param  list<string>  $ids
+     * @param  string|null  $bank  one all of whose stimuli go along, shown or not
+     */
+    public function questions(array $ids, Along $along, ?string $bank = null): Found
     {
         $found = new Found;
         $around = ['stimuli' => [], 'media' => []];
@@ -36,6 +39,7 @@ final readonly class Collect
             $rows = DB::table('questions')->join('revisions', fn ($join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'))->whereIn('questions.id', $chunk)->orderBy('questions.id')->get(['questions.id', 'bank_id', 'content', 'record']);
             $this->add($found, $around, $rows->all(), $along);
         }
+        $bank === null || $this->stimuli($around, DB::table('stimuli')->where('bank_id', $bank)->whereNull('binned_at')->pluck('id')->all());
 
         return $this->settled($found, $around);
     }
@@ -100,11 +104,20 @@ final readonly class Collect
      */
     private function around(array &$around, string $bank, \stdClass $json): void
     {
-        foreach (DB::table('stimuli')->whereIn('id', is_array($json->stimuli ?? null) ? $json->stimuli : [])->get(['id', 'bank_id', 'title', 'language', 'body', 'origin']) as $stimulus) {
+        $this->stimuli($around, is_array($json->stimuli ?? null) ? $json->stimuli : []);
+        $this->media($around, $bank, Json::encode($json));
+    }
+
+    /**
+     * @param  array{stimuli: array<string, \stdClass>, media: array<string, Medium>}  $around
+     * @param  array<mixed>  $ids
+     */
+    private function stimuli(array &$around, array $ids): void
+    {
+        foreach (DB::table('stimuli')->whereIn('id', $ids)->get(['id', 'bank_id', 'title', 'language', 'body', 'origin']) as $stimulus) {
             $around['stimuli'][(string) $stimulus->id] ??= (object) array_filter(['id' => $stimulus->id, 'title' => $stimulus->title, 'language' => $stimulus->language, 'body' => $stimulus->body, 'origin' => is_string($stimulus->origin) ? Json::decode($stimulus->origin) : null], fn (mixed $value): bool => $value !== null);
             $this->media($around, $stimulus->bank_id, $stimulus->body);
         }
-        $this->media($around, $bank, Json::encode($json));
     }
 
     /** @param  array{stimuli: array<string, \stdClass>, media: array<string, Medium>}  $around */

@@ -47,7 +47,7 @@ export function EntryRow(props: Props) {
     <div
       className={`flex items-start gap-1.5 border-l-3 py-1.5 pr-2 pl-1 ${active ? 'border-l-accent bg-paper' : 'border-l-transparent hover:bg-well'} ${selected ? 'bg-accent-tint' : ''} ${held ? 'opacity-50' : ''}`}
       onKeyDown={(event) => {
-        if (!mayWrite || !event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
+        if (!mayWrite || !event.altKey || event.shiftKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
         event.preventDefault()
         onStep(event.key === 'ArrowUp' ? -1 : 1)
       }}

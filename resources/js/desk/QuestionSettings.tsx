@@ -5,6 +5,7 @@ import { Button } from '@/components/Button'
 import { LazyRich } from '@/components/LazyRich'
 import { Credit } from '@/parts/Credit'
 import { FeedbackField } from '@/parts/FeedbackField'
+import { moved } from '@/parts/moved'
 import { SettingNumber } from '@/parts/PartCard'
 import { texts } from '@/texts'
 import { HowPartsCount } from './HowPartsCount'
@@ -63,7 +64,15 @@ export function QuestionSettings({ question, parts, called, change, problem }: P
             <h3 className="text-caption text-second">{texts.desk.hints}</h3>
             <ol>
               {hints.map((hint, i) => (
-                <li key={hint.id} className="flex items-start gap-3 border-hairline border-b py-1">
+                <li
+                  key={hint.id}
+                  className="flex items-start gap-3 border-hairline border-b py-1"
+                  onKeyDown={(event) => {
+                    if (!event.altKey || event.shiftKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
+                    event.preventDefault()
+                    setHints(moved(hints, i, i + (event.key === 'ArrowUp' ? -1 : 1)))
+                  }}
+                >
                   <div className="min-w-0 flex-1">
                     <LazyRich
                       value={hint.html}

@@ -28,7 +28,7 @@ export function RowText({ value, label, media, placeholder, autoFocus, wrong, on
         {...(onNext ? { onEnter: onNext } : {})}
         {...(onPasteLines ? { onPasteLines } : {})}
         onKey={(event) => {
-          if (!onMove || !event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return false
+          if (!onMove || !event.altKey || event.shiftKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return false
           onMove(event.key === 'ArrowUp' ? -1 : 1)
           return true
         }}

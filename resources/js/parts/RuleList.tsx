@@ -44,7 +44,7 @@ export function RuleList<On>({ part, onChange, problem, title, summary, settings
     if (event.key === 'Enter' && inField && !event.ctrlKey && !event.metaKey) {
       event.preventDefault()
       add(i + 1)
-    } else if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+    } else if (event.altKey && !event.shiftKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
       event.preventDefault()
       const to = i + (event.key === 'ArrowUp' ? -1 : 1)
       set(moved(rules, i, to), '')

@@ -49,7 +49,7 @@ export function Above({ question, bank, problem, change }: Props) {
             key={id}
             className="rounded-ui border border-hairline"
             onKeyDown={(event) => {
-              if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
+              if (!event.altKey || event.shiftKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
               event.preventDefault()
               move(i, event.key === 'ArrowUp' ? -1 : 1)
             }}

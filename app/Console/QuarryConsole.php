@@ -10,6 +10,7 @@ use App\Actions\RunSpecimens;
 use App\Models\Bank;
 use App\Models\User;
 use App\Support\Refused;
+use Database\Seeders\LargeBankSeeder;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -37,8 +38,9 @@ final readonly class QuarryConsole
                 'import' => $this->import($arguments),
                 'export' => $this->export($arguments),
                 'specimens' => $this->specimens($arguments),
+                'generate' => $this->generate($arguments),
                 'person' => $this->person($arguments),
-                default => $this->fail(Problem::usage('Known are read, write, score, present, rolls, check, import, export, specimens and person add.')),
+                default => $this->fail(Problem::usage('Known are read, write, score, present, rolls, check, import, export, specimens, generate and person add.')),
             };
         } catch (CoreException $problem) {
             return $this->fail(Problem::of($problem));
@@ -103,6 +105,26 @@ final readonly class QuarryConsole
         echo Json::encode(['bank' => $bank->slug, ...(array) $result, 'questions_failing' => $failing->all()])."\n";
 
         return $failing->isEmpty() ? 0 : 1;
+    }
+
+    /** A bank of any size, the same for the same seed, for measuring and practising. */
+    private function generate(Arguments $arguments): int
+    {
+        $count = $arguments->words[1] ?? '';
+        $seed = $arguments->options['seed'] ?? '1';
+        $email = strtolower($arguments->options['as'] ?? '');
+        $keeper = User::query()->where('email', $email)->first();
+        if (! ctype_digit($count) || (int) $count < 1 || (int) $count > 1_000_000 || ! ctype_digit($seed) || $keeper === null || $arguments->unknown(['seed', 'as']) !== []) {
+            return $this->fail(Problem::usage('quarry generate COUNT --as=EMAIL [--seed=N]; up to 1,000,000 questions, kept by the person of this address.'));
+        }
+        if (Bank::query()->where('slug', "large-$count")->exists()) {
+            return $this->fail(Problem::usage("There is a bank large-$count already."));
+        }
+        $from = hrtime(true);
+        $slug = (new LargeBankSeeder)->make((int) $count, (int) $seed, $keeper->id);
+        echo Json::encode(['bank' => $slug, 'questions' => (int) $count, 'seconds' => round((hrtime(true) - $from) / 1e9, 1)])."\n";
+
+        return 0;
     }
 
     private function person(Arguments $arguments): int

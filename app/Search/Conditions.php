@@ -28,8 +28,16 @@ final class Conditions
         }
         foreach ($filter->values as $name => $values) {
             if ($values !== [] && $name !== $except) {
-                self::dimension($query, $name, $values);
+                [$sql, $bound] = self::dimension($name, $values);
+                $query->whereRaw("($sql)", $bound);
             }
+        }
+        foreach (array_filter($filter->not) as $name => $values) {
+            [$sql, $bound] = self::dimension($name, $values);
+            $query->whereRaw("($sql) IS NOT TRUE", $bound);
+        }
+        foreach ($filter->ranges as $name => [$from, $to]) {
+            self::range($query, $name, $from, $to);
         }
 
         return $query;
@@ -58,38 +66,71 @@ final class Conditions
         $query->joinSub(DB::table('question_search')->select($filter->sort === 'best' ? ['question_id', 'words'] : ['question_id'])->whereRaw("words @@ to_tsquery('simple', ?)", [$tsquery])->offset(0), 'found', 'found.question_id', '=', 'questions.id');
     }
 
-    /** @param  list<string>  $values */
-    private static function dimension(Builder $query, string $name, array $values): void
+    /**
+     * A condition as SQL, so that it can be asked for and left out alike.
+     *
+     * @param  list<string>  $values  not empty
+     * @return array{string, list<mixed>} SQL and what is bound in it
+     */
+    private static function dimension(string $name, array $values): array
     {
-        match ($name) {
-            'kind' => $query->whereRaw('(questions.kinds && ?::text[]'.(in_array(QuestionFilter::PAGE, $values, true) ? " OR questions.kinds = '{}')" : ')'), [QuestionIndex::array($values)]),
-            'tag' => $query->whereRaw('questions.tags && ?::text[]', [QuestionIndex::array($values)]),
-            'status' => $query->whereIn('questions.status', $values),
-            'difficulty' => $query->whereIn('questions.difficulty', array_map(intval(...), $values)),
-            'author' => $query->whereIn('questions.author', $values),
-            'topic' => $query->whereRaw('questions.id IN (SELECT question_topics.question_id FROM question_topics JOIN topics ON topics.id = question_topics.topic_id WHERE topics.path <@ ANY (SELECT path FROM topics WHERE id = ANY (?::uuid[])))', [QuestionIndex::array($values)]),
-            'folder' => $query->whereRaw('questions.id IN (SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id WHERE folders.path <@ ANY (SELECT path FROM folders WHERE id = ANY (?::uuid[])))', [QuestionIndex::array($values)]),
-            'stimulus' => $query->whereRaw('questions.id IN (SELECT question_id FROM question_stimuli WHERE stimulus_id = ANY (?::uuid[]))', [QuestionIndex::array($values)]),
-            'no' => array_map(fn (string $value): Builder => self::without($query, $value), $values),
-            default => array_map(fn (string $value): Builder => match ($value) {
-                'shares' => $query->whereRaw('EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)'),
-                'specimens' => $query->where('questions.specimens', '>', 0),
-                'failing' => $query->where('questions.specimens_failing', '>', 0),
-                'varies' => $query->where('questions.has_variables', true),
-                'complete' => $query->where('questions.is_complete', true),
-                default => $query->where('questions.is_complete', false),
-            }, $values),
+        $list = QuestionIndex::array($values);
+
+        return match ($name) {
+            'kind' => ['questions.kinds && ?::text[]'.(in_array(QuestionFilter::PAGE, $values, true) ? " OR questions.kinds = '{}'" : ''), [$list]],
+            'tag' => ['questions.tags && ?::text[]', [$list]],
+            'purpose' => ['questions.purpose && ?::text[]', [$list]],
+            'has' => ['questions.has && ?::text[]', [$list]],
+            'status', 'author', 'level', 'licence', 'language', 'source', 'work' => ["questions.$name = ANY (?::text[])", [$list]],
+            'marks' => ['questions.marking = ANY (?::text[])', [$list]],
+            'difficulty' => ['questions.difficulty = ANY (?::smallint[])', [$list]],
+            'by' => ['questions.created_by = ANY (?::uuid[])', [$list]],
+            'topic' => ['questions.id IN (SELECT question_topics.question_id FROM question_topics JOIN topics ON topics.id = question_topics.topic_id WHERE topics.path <@ ANY (SELECT path FROM topics WHERE id = ANY (?::uuid[])))', [$list]],
+            'folder' => ['questions.id IN (SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id WHERE folders.path <@ ANY (SELECT path FROM folders WHERE id = ANY (?::uuid[])))', [$list]],
+            'stimulus' => ['questions.id IN (SELECT question_id FROM question_stimuli WHERE stimulus_id = ANY (?::uuid[]))', [$list]],
+            'no' => [implode(' AND ', array_map(self::missing(...), $values)), []],
+            default => [implode(' AND ', array_map(self::is(...), $values)), []],
         };
     }
 
-    private static function without(Builder $query, string $what): Builder
+    private static function is(string $value): string
+    {
+        $used = 'EXISTS (SELECT 1 FROM assessment_uses WHERE assessment_uses.question_id = questions.id)';
+
+        return match ($value) {
+            'varies' => 'questions.has_variables',
+            'complete' => 'questions.is_complete',
+            'shares' => 'EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)',
+            'specimens' => 'questions.specimens > 0',
+            'failing' => 'questions.specimens_failing > 0',
+            'used' => $used,
+            'unused' => "NOT $used",
+            default => 'NOT questions.is_complete',
+        };
+    }
+
+    private static function missing(string $what): string
     {
         return match ($what) {
-            'topic' => $query->whereRaw('NOT EXISTS (SELECT 1 FROM question_topics WHERE question_topics.question_id = questions.id)'),
-            'folder' => $query->whereRaw('NOT EXISTS (SELECT 1 FROM placements WHERE placements.question_id = questions.id)'),
-            'tag' => $query->whereRaw("questions.tags = '{}'"),
-            'author' => $query->where('questions.author', ''),
-            default => $query->whereNull('questions.difficulty'),
+            'topic' => 'NOT EXISTS (SELECT 1 FROM question_topics WHERE question_topics.question_id = questions.id)',
+            'folder' => 'NOT EXISTS (SELECT 1 FROM placements WHERE placements.question_id = questions.id)',
+            'tag' => "questions.tags = '{}'",
+            'purpose' => "questions.purpose = '{}'",
+            'author' => "questions.author = ''",
+            'level' => "questions.level = ''",
+            'licence' => "questions.licence = ''",
+            'source' => "questions.source = ''",
+            'minutes' => 'questions.minutes IS NULL',
+            default => 'questions.difficulty IS NULL',
         };
+    }
+
+    /** Days count whole: to the end of the last. */
+    private static function range(Builder $query, string $name, ?string $from, ?string $to): void
+    {
+        $column = ['points' => 'questions.points', 'minutes' => 'questions.minutes', 'created' => 'questions.created_at', 'changed' => 'questions.updated_at'][$name];
+        $day = in_array($name, ['created', 'changed'], true);
+        $from === null || $query->whereRaw("$column >= ?".($day ? '::date' : '::numeric'), [$from]);
+        $to === null || $query->whereRaw($day ? "$column < ?::date + 1" : "$column <= ?::numeric", [$to]);
     }
 }

@@ -13,14 +13,19 @@ final class Facets
 {
     private const MOST = 60;
 
-    /** @return list<array{value: string, count: int}> the most frequent first, or in the order of a scale */
+    /** @return list<array{value: string, count: int, name?: string}> the most frequent first, or in the order of a scale; name: of a person */
     public function of(string $dimension, string $bankId, QuestionFilter $filter): array
     {
         $query = Conditions::on($bankId, $filter, $dimension);
         $rows = match ($dimension) {
             'kind' => $this->grouped($query, "unnest(CASE WHEN questions.kinds = '{}' THEN '{page}' ELSE questions.kinds END)"),
             'tag' => $this->grouped($query, 'unnest(questions.tags)'),
-            'author' => $this->grouped($query->where('questions.author', '<>', ''), 'questions.author'),
+            'purpose' => $this->grouped($query, 'unnest(questions.purpose)'),
+            'has' => $this->grouped($query, 'unnest(questions.has)'),
+            'author', 'level', 'licence', 'source', 'work' => $this->grouped($query->where("questions.$dimension", '<>', ''), "questions.$dimension"),
+            'by' => array_values($query->join('users', 'users.id', '=', 'questions.created_by')->selectRaw('users.id AS value, users.name, count(*) AS count')->groupBy('users.id', 'users.name')->orderByRaw('3 DESC, 2')->limit(self::MOST)->get()->all()),
+            'language' => $this->grouped($query, 'questions.language'),
+            'marks' => $this->grouped($query->where('questions.marking', '<>', ''), 'questions.marking'),
             'status' => $this->grouped($query, 'questions.status'),
             'difficulty' => $this->grouped($query->whereNotNull('questions.difficulty'), 'questions.difficulty::text'),
             'is' => $this->flags($query),
@@ -30,7 +35,7 @@ final class Facets
             default => [],
         };
 
-        return array_map(fn (\stdClass $row): array => ['value' => (string) $row->value, 'count' => (int) $row->count], $rows);
+        return array_map(fn (\stdClass $row): array => ['value' => (string) $row->value, 'count' => (int) $row->count, ...(isset($row->name) ? ['name' => (string) $row->name] : [])], $rows);
     }
 
     /** @return list<\stdClass> */
@@ -45,10 +50,11 @@ final class Facets
         $row = $query->selectRaw(<<<'SQL'
             count(*) FILTER (WHERE questions.has_variables) AS varies, count(*) FILTER (WHERE NOT questions.is_complete) AS incomplete,
             count(*) FILTER (WHERE questions.specimens > 0) AS specimens, count(*) FILTER (WHERE questions.specimens_failing > 0) AS failing,
-            count(*) FILTER (WHERE EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)) AS shares
+            count(*) FILTER (WHERE EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)) AS shares,
+            count(*) FILTER (WHERE EXISTS (SELECT 1 FROM assessment_uses WHERE assessment_uses.question_id = questions.id)) AS used
             SQL)->first();
 
-        return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], ['varies', 'incomplete', 'specimens', 'failing', 'shares']);
+        return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], ['varies', 'incomplete', 'specimens', 'failing', 'shares', 'used']);
     }
 
     /** @return list<\stdClass> */
@@ -57,10 +63,12 @@ final class Facets
         $row = $query->selectRaw(<<<'SQL'
             count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics WHERE question_topics.question_id = questions.id)) AS topic,
             count(*) FILTER (WHERE questions.tags = '{}') AS tag, count(*) FILTER (WHERE questions.difficulty IS NULL) AS difficulty,
-            count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM placements WHERE placements.question_id = questions.id)) AS folder
+            count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM placements WHERE placements.question_id = questions.id)) AS folder,
+            count(*) FILTER (WHERE questions.author = '') AS author, count(*) FILTER (WHERE questions.level = '') AS level, count(*) FILTER (WHERE questions.purpose = '{}') AS purpose,
+            count(*) FILTER (WHERE questions.licence = '') AS licence, count(*) FILTER (WHERE questions.source = '') AS source, count(*) FILTER (WHERE questions.minutes IS NULL) AS minutes
             SQL)->first();
 
-        return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], ['topic', 'tag', 'difficulty', 'folder']);
+        return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], QuestionFilter::MISSING);
     }
 
     /**

@@ -6,27 +6,39 @@ namespace App\Search;
 
 use WideQuarry\Json\Malformed;
 use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Features;
 use WideQuarry\Search\Query;
 
 /**
- * Every condition on questions there is, as it stands in an address: ?words=slate&kind=choice&kind=text&topic=ID.
- * The same object is the list, its chips, its facets and the target of a bulk change.
+ * Every condition on questions there is, as it stands in an address: ?words=slate&kind=choice&kind=text&not-tag=old&points=2..5.
+ * Values of one dimension are alternatives, dimensions add up, not- leaves out. The same object is the list, its chips, its facets and the
+ * target of a bulk change.
  */
 final readonly class QuestionFilter
 {
-    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'stimulus', 'no', 'is'];
+    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'stimulus', 'level', 'purpose', 'licence', 'language', 'source', 'work', 'has', 'marks', 'by', 'no', 'is'];
+
+    /** Dimensions of amounts and days, each from..to; either end may be open. */
+    public const RANGES = ['points', 'minutes', 'created', 'changed'];
 
     public const SORTS = ['title', '-title', 'updated', '-updated', 'difficulty', '-difficulty', 'points', '-points', 'best'];
 
     /** Questions without parts, among the kinds. */
     public const PAGE = 'page';
 
+    /** What may be missing. */
+    public const MISSING = ['topic', 'tag', 'difficulty', 'folder', 'author', 'level', 'purpose', 'licence', 'source', 'minutes'];
+
     private const STATUS = ['draft', 'in_review', 'approved', 'retired'];
 
     private const MOST = 200;
 
-    /** @param  array<string, list<string>>  $values  by dimension */
-    private function __construct(public string $typed, public Query $words, public array $values, public string $sort)
+    /**
+     * @param  array<string, list<string>>  $values  by dimension
+     * @param  array<string, list<string>>  $not  by dimension, those left out
+     * @param  array<string, array{string|null, string|null}>  $ranges  by name: from and to, both counted in
+     */
+    private function __construct(public string $typed, public Query $words, public array $values, public array $not, public array $ranges, public string $sort)
     {
     }
 
@@ -42,9 +54,15 @@ final readonly class QuestionFilter
                 $given[$name][] = $value;
             }
         }
-        $values = [];
+        $values = $not = $ranges = [];
         foreach (self::DIMENSIONS as $name) {
             $values[$name] = self::checked($name, array_values(array_unique($given[$name] ?? [])));
+            $not[$name] = self::checked($name, array_values(array_unique($given["not-$name"] ?? [])));
+        }
+        foreach (self::RANGES as $name) {
+            if (isset($given[$name])) {
+                $ranges[$name] = self::range($name, $given[$name][0]);
+            }
         }
         $typed = $given['words'][0] ?? '';
         $words = Query::parse($typed);
@@ -53,18 +71,31 @@ final readonly class QuestionFilter
             throw Malformed::notOneOf('/sort', self::SORTS, $sort);
         }
 
-        return new self($typed, $words, $values, $sort === 'best' && $words->isEmpty() ? 'title' : $sort);
+        return new self($typed, $words, $values, $not, $ranges, $sort === 'best' && $words->isEmpty() ? 'title' : $sort);
     }
 
     public function isEmpty(): bool
     {
-        return $this->words->isEmpty() && array_filter($this->values) === [];
+        return $this->words->isEmpty() && $this->names() === [];
     }
 
-    /** The same without one condition. */
-    public function without(string $dimension): self
+    /** @return list<string> the dimensions and ranges that are asked for, as they stand in an address */
+    public function names(): array
     {
-        return $dimension === 'words' ? new self('', Query::parse(''), $this->values, 'title') : new self($this->typed, $this->words, [...$this->values, $dimension => []], $this->sort);
+        $not = array_map(fn (string $name): string => "not-$name", array_keys(array_filter($this->not)));
+
+        return [...array_keys(array_filter($this->values)), ...$not, ...array_keys($this->ranges)];
+    }
+
+    /** The same without one condition, by its name in an address. */
+    public function without(string $name): self
+    {
+        if ($name === 'words') {
+            return new self('', Query::parse(''), $this->values, $this->not, $this->ranges, 'title');
+        }
+        $not = str_starts_with($name, 'not-') ? [...$this->not, substr($name, 4) => []] : $this->not;
+
+        return new self($this->typed, $this->words, isset($this->values[$name]) ? [...$this->values, $name => []] : $this->values, $not, array_diff_key($this->ranges, [$name => true]), $this->sort);
     }
 
     /**
@@ -79,19 +110,38 @@ final readonly class QuestionFilter
             'kind' => [...Parts::NAMES, self::PAGE],
             'status' => self::STATUS,
             'difficulty' => ['1', '2', '3', '4', '5'],
-            'no' => ['topic', 'tag', 'difficulty', 'folder', 'author'],
-            'is' => ['varies', 'incomplete', 'complete', 'shares', 'specimens', 'failing'],
+            'has' => Features::NAMES,
+            'marks' => Features::MARKING,
+            'no' => self::MISSING,
+            'is' => ['varies', 'incomplete', 'complete', 'shares', 'specimens', 'failing', 'used', 'unused'],
             default => null,
         };
         foreach ($values as $value) {
             if ($allowed !== null && ! in_array($value, $allowed, true)) {
                 throw Malformed::notOneOf("/$name", $allowed, $value);
             }
-            if (in_array($name, ['topic', 'folder', 'stimulus'], true) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1) {
+            if (in_array($name, ['topic', 'folder', 'stimulus', 'by'], true) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1) {
                 throw Malformed::outOfRange("/$name", 'an identifier', $value);
             }
         }
 
         return $values;
+    }
+
+    /**
+     * @return array{string|null, string|null}
+     *
+     * @throws Malformed
+     */
+    private static function range(string $name, string $given): array
+    {
+        $day = in_array($name, ['created', 'changed'], true);
+        $one = $day ? '\d{4}-\d{2}-\d{2}' : '\d{1,6}(?:\.\d{1,4})?';
+        $ends = preg_match("/^($one)?\.\.($one)?$/D", $given, $m) === 1 ? [($m[1] ?? '') ?: null, ($m[2] ?? '') ?: null] : null;
+        if ($ends === null || ($ends[0] === null && $ends[1] === null) || ($day && array_filter($ends, fn (?string $end): bool => $end !== null && ! checkdate((int) substr($end, 5, 2), (int) substr($end, 8, 2), (int) substr($end, 0, 4))) !== [])) {
+            throw Malformed::outOfRange("/$name", $day ? 'days such as 2026-01-31..2026-03-01' : 'amounts such as 2..5', $given);
+        }
+
+        return $ends;
     }
 }

@@ -9,6 +9,7 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Finding;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Completeness;
+use WideQuarry\Question\Features;
 use WideQuarry\Question\Fingerprint;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
@@ -18,7 +19,7 @@ use WideQuarry\Search\SearchText;
 final class QuestionIndex
 {
     /** Everything that is derived and stands in lists: columns of questions, and of staged ones. */
-    public const COLUMNS = ['title', 'stem', 'kinds', 'points', 'has_variables', 'is_complete', 'specimens', 'specimens_failing', 'fingerprint', 'status', 'difficulty', 'tags', 'level', 'purpose', 'licence', 'author', 'origin_format', 'origin_identifier'];
+    public const COLUMNS = ['title', 'stem', 'kinds', 'points', 'has_variables', 'is_complete', 'specimens', 'specimens_failing', 'fingerprint', 'status', 'difficulty', 'tags', 'level', 'purpose', 'licence', 'author', 'origin_format', 'origin_identifier', 'language', 'has', 'marking', 'minutes', 'source', 'work'];
 
     private const STEM = 400;
 
@@ -49,7 +50,8 @@ final class QuestionIndex
 
         return [
             'title' => $question->name(), 'stem' => $stem, 'kinds' => self::array($kinds),
-            'points' => (string) Exact::toPlaces($question->points(), 4), 'has_variables' => $question->variables->list !== [], 'fingerprint' => Fingerprint::of($question),
+            'points' => (string) Exact::toPlaces($question->points(), 4), 'has_variables' => $question->variables->list !== [], 'fingerprint' => Fingerprint::of($question), 'language' => $question->language,
+            'has' => self::array(Features::of($question)), 'marking' => Features::marking($question),
             ...self::ofRecord($question),
         ];
     }
@@ -61,7 +63,7 @@ final class QuestionIndex
         $origin = $record->origin ?? new \stdClass;
 
         return [
-            'status' => $record->status, 'difficulty' => $record->difficulty, 'tags' => self::array($record->tags), 'level' => $record->level, 'purpose' => self::array($record->purpose), 'licence' => $record->licence, 'author' => $record->author,
+            'status' => $record->status, 'difficulty' => $record->difficulty, 'tags' => self::array($record->tags), 'level' => $record->level, 'purpose' => self::array($record->purpose), 'licence' => $record->licence, 'author' => $record->author, 'minutes' => $record->minutes, 'source' => $record->source, 'work' => $record->work,
             'origin_format' => is_string($origin->format ?? null) ? $origin->format : null, 'origin_identifier' => is_string($origin->identifier ?? null) ? $origin->identifier : null,
         ];
     }

@@ -27,10 +27,29 @@ final class LargeBankSeeder extends Seeder
 
     private const ABOUT = ['density', 'foliation', 'cleavage', 'bedding', 'porosity', 'grain size', 'cooling', 'weathering', 'transport', 'deposition', 'uplift', 'erosion', 'fracture', 'lustre', 'hardness', 'age', 'dip', 'strike', 'texture', 'magnetism'];
 
+    private const TASKS = ['Describe', 'Explain', 'Estimate', 'Compare', 'Name', 'Sketch', 'Measure', 'Judge', 'Order', 'Find'];
+
+    private const SEEN = ['in a thin section', 'in a hand sample', 'on a map of 1:25 000', 'in a borehole', 'on the foreshore at low water', 'in a quarry face', 'under a hand lens', 'in a river bank after a flood', 'along a motorway cutting', 'in the core of a fold', 'beside a dyke', 'in a museum drawer'];
+
+    private const LEVELS = ['Year 7', 'Year 8', 'Year 9', 'Year 10', 'Year 11', 'Year 12', ''];
+
+    private const SOURCES = ['Fellmoor field book', 'Penhale papers', 'Own', 'Lund Gill survey', '', ''];
+
+    private const PURPOSES = [['homework'], ['test'], ['revision', 'homework'], ['entry check'], []];
+
+    /** Every so many-th question is nearly the one before it, as in banks that have grown for years. */
+    private const NEARLY = 40;
+
+    private int $count = 0;
+
+    /** @var array{string, string}|null title and stem of the question before */
+    private ?array $before = null;
+
     /** @return string the slug of the bank */
     public function make(int $count, int $seed, string $keeper): string
     {
         mt_srand($seed);
+        $this->count = $count;
         $bank = Bank::query()->create(['slug' => "large-$count", 'name' => "Large bank of $count", 'purpose' => 'Made by a seeded command, for measuring']);
         DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'user_id' => $keeper, 'role' => 'keeper']);
         $topics = $this->topics($bank->id);
@@ -77,10 +96,15 @@ final class LargeBankSeeder extends Seeder
         [$rock, $place, $about] = [$pick(self::ROCKS), $pick(self::PLACES), $pick(self::ABOUT)];
         $json = Json::copy($pattern);
         assert($json instanceof \stdClass && is_string($json->body));
-        $json->id = sprintf('0193b000-%04x-7000-8000-%012x', $i >> 16, $i);
-        $json->title = ucfirst($about)." of $rock at $place $i";
-        $json->body = "<p>At $place a block of $rock was studied for its $about (sample $i).</p>$json->body";
-        $json->record = (object) ['status' => $pick(['draft', 'in_review', 'approved', 'approved', 'approved']), 'difficulty' => mt_rand(1, 5), 'tags' => array_values(array_unique([$rock, $pick(self::ABOUT)])), 'author' => $pick(['Tam Brisco', 'Inés Varga', 'Orla Penhale', 'Wren Halloran']), 'licence' => 'CC-BY-4.0'];
+        $json->id = sprintf('0193b000-%04x-7%03x-8000-%012x', $i >> 16, $this->count & 0xFFF, $i) /* banks of two sizes may stand beside each other */;
+        [$task, $seen] = [$pick(self::TASKS), $pick(self::SEEN)];
+        $nearly = $i % self::NEARLY === self::NEARLY - 1 && $this->before !== null;
+        [$title, $stem] = $this->before = $nearly ? [$this->before[0].' (2)', str_replace('was studied', 'has been studied', $this->before[1])] : [ucfirst($about)." of $rock at $place $i", "<p>At $place a block of $rock was studied for its $about (sample $i). $task what is seen $seen.</p>"];
+        $json->title = $title;
+        $json->body = $stem.$json->body;
+        $json->language = $i % 50 === 7 ? 'cy' : 'en-GB';
+        unset($json->stimuli);
+        $json->record = (object) ['level' => $pick(self::LEVELS), 'purpose' => self::PURPOSES[mt_rand(0, 4)], 'source' => $pick(self::SOURCES), 'minutes' => mt_rand(1, 12) / 2, 'status' => $pick(['draft', 'in_review', 'approved', 'approved', 'approved']), 'difficulty' => mt_rand(1, 5), 'tags' => array_values(array_unique([$rock, $pick(self::ABOUT)])), 'author' => $pick(['Tam Brisco', 'Inés Varga', 'Orla Penhale', 'Wren Halloran']), 'licence' => $pick(['CC-BY-4.0', 'CC-BY-4.0', 'CC0-1.0', ''])];
 
         return Question::read($json, Parts::standard());
     }

@@ -160,6 +160,19 @@ export const texts = {
       stimulus: 'stimulus',
       no: 'Missing',
       is: 'Also',
+      level: 'Level',
+      purpose: 'Purpose',
+      licence: 'Licence',
+      language: 'Language',
+      source: 'Source',
+      work: 'Work',
+      has: 'Has',
+      marks: 'Marked',
+      by: 'Made by',
+      points: 'Points',
+      minutes: 'Minutes',
+      created: 'Made',
+      changed: 'Changed',
     } as Record<string, string>,
     no: {
       topic: 'no topic',
@@ -167,7 +180,39 @@ export const texts = {
       difficulty: 'no difficulty',
       folder: 'in no folder',
       author: 'no author',
+      level: 'no level',
+      purpose: 'no purpose',
+      licence: 'no licence',
+      source: 'no source',
+      minutes: 'no minutes',
     } as Record<string, string>,
+    has: {
+      figure: 'figure',
+      audio: 'sound or film',
+      formula: 'formula',
+      table: 'table',
+      feedback: 'feedback',
+      hints: 'hints',
+      rubric: 'rubric',
+      values: 'values that vary',
+      specimens: 'specimens',
+      stimulus: 'stimulus',
+    } as Record<string, string>,
+    marks: { itself: 'marks itself', partly: 'marks itself in part', hand: 'marked by a person' } as Record<string, string>,
+    not: (what: string) => `not ${what}`,
+    leaveOut: (what: string) => `Leave out ${what}`,
+    madeBy: (name: string) => `made by ${name}`,
+    from: 'from',
+    to: 'to',
+    range: (what: string, from: string, to: string) =>
+      from === ''
+        ? `${what}: up to ${to}`
+        : to === ''
+          ? `${what}: from ${from}`
+          : from === to
+            ? `${what}: ${from}`
+            : `${what}: ${from} to ${to}`,
+    noValues: 'nothing here',
     is: {
       varies: 'values vary',
       incomplete: 'not complete',
@@ -175,6 +220,8 @@ export const texts = {
       shares: 'shows a stimulus',
       specimens: 'has specimens',
       failing: 'a specimen does not hold',
+      used: 'in an assessment',
+      unused: 'in no assessment',
     } as Record<string, string>,
     noTopics: 'This bank has no topics yet.',
     noFolders: 'This bank has no folders yet.',

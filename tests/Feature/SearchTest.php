@@ -65,6 +65,18 @@ it('narrows by every dimension, and names sort as people count', function (strin
     'no topic' => ['no=topic', ['Bed 9']],
     'a tag with a space' => ['tag=thin+section', ['Why slate splits']],
     'author and words' => ['author=Orla+Penhale&words=basalt', ['Density of basalt']],
+    'none of a kind' => ['not-kind=choice', ['Naming an uplift']],
+    'none of a difficulty, and those without one' => ['not-difficulty=2', ['Bed 9', 'Bed 10', 'Density of basalt', 'Naming an uplift']],
+    'none of a branch' => ['not-topic=@meta&not-tag=density', ['Bed 9', 'Naming an uplift']],
+    'in and out at once' => ['kind=choice&not-author=Tam+Brisco&not-no=topic', ['Bed 10', 'Density of basalt']],
+    'from so many points' => ['points=2..', ['Naming an uplift']],
+    'up to so many' => ['points=..1.5&difficulty=2', ['Why slate splits']],
+    'made since' => ['created=2020-01-01..', ['Bed 9', 'Bed 10', 'Density of basalt', 'Naming an uplift', 'Why slate splits']],
+    'changed before' => ['changed=..2020-01-01', []],
+    'with feedback' => ['has=feedback', ['Why slate splits']],
+    'marked by the machine, with notes missing' => ['marks=itself&no=difficulty&no=tag', ['Bed 9', 'Bed 10']],
+    'in no assessment' => ['is=unused&kind=text', ['Naming an uplift']],
+    'in one' => ['is=used', []],
     'conditions together' => ['topic=@meta&difficulty=4', []],
 ]);
 
@@ -76,13 +88,17 @@ it('counts what each value would leave, its own condition aside, and what to dro
     expect($facets['facets']['kind'])->toBe([['value' => 'choice', 'count' => 2]])
         ->and(array_column($facets['facets']['topic'], 'count', 'value')[$world->topic('Structures')])->toBe(1)
         ->and($facets['without'])->toEqual(['kind' => 2, 'topic' => 1]);
+    $more = ask('GET', '/banks/rocks/facets?of=has&of=marks&of=by&of=no&of=language&points=9..')->json();
+    expect($more['without'])->toBe(['points' => 5])->and($more['facets']['has'])->toBe([]);
+    $all = ask('GET', '/banks/rocks/facets?of=has&of=marks&of=language&of=no')->json('facets');
+    expect($all['has'])->toBe([['value' => 'feedback', 'count' => 1]])->and($all['marks'])->toBe([['value' => 'itself', 'count' => 5]])->and(array_column($all['no'], 'count', 'value'))->toMatchArray(['level' => 5, 'difficulty' => 3, 'author' => 3]);
 });
 
 it('says what cannot be a condition', function (string $query, string $path): void {
     library();
     $response = ask('GET', "/banks/rocks/questions?$query");
     expect([$response->status(), $response->json('path')])->toBe([422, $path]);
-})->with([['kind=poem', '/kind'], ['topic=x', '/topic'], ['sort=luck', '/sort'], ['cursor=x', '/cursor'], ['difficulty=9', '/difficulty']]);
+})->with([['kind=poem', '/kind'], ['topic=x', '/topic'], ['sort=luck', '/sort'], ['cursor=x', '/cursor'], ['difficulty=9', '/difficulty'], ['not-kind=poem', '/kind'], ['points=many', '/points'], ['points=..', '/points'], ['created=2026-02-30..', '/created'], ['has=luck', '/has'], ['by=orla', '/by']]);
 
 it('takes a search of 2,000 words and any bytes', function (): void {
     library();

@@ -58,10 +58,8 @@ final class PlaceController
             return [];
         }
         $counts = [];
-        foreach ($filter->values as $dimension => $values) {
-            if ($values !== []) {
-                $counts[$dimension] = $search->count($bankId, $filter->without($dimension));
-            }
+        foreach ($filter->names() as $name) {
+            $counts[$name] = $search->count($bankId, $filter->without($name));
         }
         if (trim($filter->typed) !== '') {
             $counts['words'] = $search->count($bankId, $filter->without('words'));

@@ -18,10 +18,11 @@ final readonly class Record
      * @param  list<string>  $codes  of the standards
      * @param  list<list<string>>  $topics  paths of titles
      * @param  list<Specimen>  $specimens
+     * @param  string|null  $minutes  as the author estimates them, a decimal
      */
     private function __construct(
         public string $status, public ?int $difficulty, public array $tags, public array $topics, public array $specimens, public ?\stdClass $origin,
-        public string $level, public array $purpose, public string $licence, public string $source, public string $author, public string $notes, public array $codes,
+        public string $level, public array $purpose, public string $licence, public string $source, public string $author, public string $notes, public array $codes, public ?string $minutes, public string $work,
     ) {
     }
 
@@ -33,9 +34,7 @@ final readonly class Record
             $fields->string($word);
         }
         $fields->string('notes', '', 20000);
-        if ($fields->raw('minutes') !== null) {
-            $fields->decimal('minutes', '10000');
-        }
+        $minutes = $fields->raw('minutes') === null ? null : $fields->decimal('minutes', '10000');
         $codes = [];
         foreach ($fields->list('standards', 100) as $i => $standard) {
             $standard = Fields::of($standard, "$path/standards/$i", ['framework', 'code'])->need('framework')->need('code');
@@ -50,7 +49,7 @@ final readonly class Record
         return new self(
             $fields->oneOf('status', ['draft', 'in_review', 'approved', 'retired'], 'draft'), $fields->intOrNull('difficulty', null, 1, 5),
             self::texts($fields, 'tags', 100), self::topics($fields), $specimens, self::origin($fields),
-            $fields->string('level'), self::texts($fields, 'purpose', 20), $fields->string('licence'), $fields->string('source'), $fields->string('author'), $fields->string('notes', '', 20000), $codes,
+            $fields->string('level'), self::texts($fields, 'purpose', 20), $fields->string('licence'), $fields->string('source'), $fields->string('author'), $fields->string('notes', '', 20000), $codes, $minutes, $fields->string('work'),
         );
     }
 

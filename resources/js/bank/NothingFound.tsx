@@ -10,7 +10,7 @@ export function NothingFound({ filter, without }: { filter: Filter; without: Rec
       <p className="text-head font-semibold">{texts.bank.nothing}</p>
       {ways.map(([name, count]) => (
         <Button key={name} onClick={() => filter.drop(name)}>
-          {texts.bank.without(texts.bank.dimensions[name]?.toLowerCase() ?? name, count)}
+          {texts.bank.without(called(name), count)}
         </Button>
       ))}
       <Button look="quiet" onClick={filter.clear}>
@@ -18,4 +18,10 @@ export function NothingFound({ filter, without }: { filter: Filter; without: Rec
       </Button>
     </div>
   )
+}
+
+/** A condition by its name in the address, in words. */
+function called(name: string): string {
+  const of = texts.bank.dimensions[name.replace(/^not-/, '')]?.toLowerCase() ?? name
+  return name.startsWith('not-') ? texts.bank.not(of) : of
 }

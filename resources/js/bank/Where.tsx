@@ -4,24 +4,26 @@ import { Link } from 'react-router'
 import { facetsQuery, type Trees, treesQuery } from '@/api/queries'
 import { Button } from '@/components/Button'
 import { Tabs } from '@/components/Tabs'
-import { Tick, Tree, type TreeItem } from '@/components/Tree'
+import { Tree, type TreeItem } from '@/components/Tree'
 import { texts } from '@/texts'
-import { conditionName } from './Chips'
+import { More, useOpenSections } from './More'
 import { NodeMenu, useTreeDialogs } from './TreeDialogs'
-import type { Dimension, Filter } from './useFilter'
+import { type Dimension, type Filter, type Range, ranges } from './useFilter'
+import { Values } from './Values'
 
 const tabs: Record<string, Dimension[]> = {
   topic: ['topic', 'no'],
   folder: ['folder', 'no'],
   tag: ['tag', 'no'],
-  more: ['kind', 'status', 'difficulty', 'author', 'is'],
 }
 
 /** Where questions are: trees and values with counts, several of which can be ticked. Only what is open is counted. */
 export function Where({ slug, filter, mayWrite }: { slug: string; filter: Filter; mayWrite: boolean }) {
   const [tab, setTab] = useState(() => localStorage.getItem('where') ?? 'topic')
   const trees = useQuery(treesQuery(slug))
-  const counts = useQuery(facetsQuery(slug, filter.query, tabs[tab] ?? []))
+  const sections = useOpenSections(filter)
+  const asked = tab === 'more' ? sections.open.filter((name) => !ranges.includes(name as Range)) : (tabs[tab] ?? [])
+  const counts = useQuery({ ...facetsQuery(slug, filter.query, asked), enabled: asked.length > 0 })
   const facets = counts.data?.facets ?? {}
   const missing = (name: string) => facets.no?.find((one) => one.value === name)?.count ?? 0
   const open = (id: string) => {
@@ -54,12 +56,7 @@ export function Where({ slug, filter, mayWrite }: { slug: string; filter: Filter
             {
               id: 'more',
               title: texts.bank.tabs.more ?? '',
-              body: (tabs.more ?? []).map((name) => (
-                <section key={name} className="py-2">
-                  <h2 className="px-4 pb-1 text-caption text-quiet">{texts.bank.dimensions[name]}</h2>
-                  <Values name={name} filter={filter} facets={facets[name]} trees={trees.data} />
-                </section>
-              )),
+              body: <More filter={filter} facets={facets} trees={trees.data} open={sections.open} onToggle={sections.toggle} />,
             },
           ]}
         />
@@ -131,42 +128,5 @@ function Missing({ name, count, filter }: { name: string; count: number; filter:
         </button>
       </p>
     </div>
-  )
-}
-
-type ValuesProps = {
-  name: Dimension
-  filter: Filter
-  facets: { value: string; count: number }[] | undefined
-  trees?: Trees | undefined
-  empty?: string
-}
-
-function Values({ name, filter, facets, trees, empty }: ValuesProps) {
-  const ticked = filter.values(name)
-  const known = facets ?? []
-  const order = name === 'difficulty' ? [...known].sort((a, b) => Number(a.value) - Number(b.value)) : known
-  const all = [...order, ...ticked.filter((value) => !known.some((one) => one.value === value)).map((value) => ({ value, count: 0 }))]
-  if (facets && all.length === 0 && empty) return <p className="px-4 py-2 text-quiet">{empty}</p>
-  return (
-    <ul>
-      {all.map(({ value, count }) => {
-        const on = ticked.includes(value)
-        return (
-          <li key={value}>
-            <button
-              type="button"
-              aria-pressed={on}
-              onClick={() => filter.toggle(name, value)}
-              className={`-outline-offset-2 flex min-h-7 w-full items-center gap-2 border-l-3 px-3 text-left ${on ? 'border-accent bg-paper font-semibold' : 'border-transparent hover:bg-paper'}`}
-            >
-              <Tick on={on} />
-              <span className="min-w-0 flex-1 truncate">{conditionName(name, value, trees)}</span>
-              <span className="text-caption text-quiet">{count.toLocaleString('en-GB')}</span>
-            </button>
-          </li>
-        )
-      })}
-    </ul>
   )
 }

@@ -1,36 +1,73 @@
 import { useMemo } from 'react'
 import { useAddress } from '@/frame/useAddress'
 
-export const dimensions = ['kind', 'status', 'difficulty', 'topic', 'folder', 'tag', 'author', 'stimulus', 'no', 'is'] as const
+export const dimensions = [
+  'kind',
+  'status',
+  'difficulty',
+  'topic',
+  'folder',
+  'tag',
+  'author',
+  'stimulus',
+  'level',
+  'purpose',
+  'licence',
+  'language',
+  'source',
+  'work',
+  'has',
+  'marks',
+  'by',
+  'no',
+  'is',
+] as const
 export type Dimension = (typeof dimensions)[number]
+/** Amounts and days, from..to. */
+export const ranges = ['points', 'minutes', 'created', 'changed'] as const
+export type Range = (typeof ranges)[number]
+
+const conditions = [...dimensions, ...dimensions.map((name) => `not-${name}`), ...ranges]
 
 /** The conditions of a list, which are its address: reload, go back, share the link. */
 export function useFilter() {
   const { address, change } = useAddress()
   return useMemo(() => {
     const query = new URLSearchParams()
-    for (const name of ['words', ...dimensions, 'sort'])
+    for (const name of ['words', ...conditions, 'sort'])
       for (const value of address.getAll(name)) if (value !== '') query.append(name, value)
-    const values = (name: Dimension) => address.getAll(name)
+    /** In or out of a list of values; what is in one of asked for and left out is not in the other. */
+    const flip = (name: string, other: string, value: string) =>
+      change((next) => {
+        const had = next.getAll(name).includes(value)
+        for (const one of [name, other]) {
+          const kept = next.getAll(one).filter((given) => given !== value)
+          next.delete(one)
+          for (const given of kept) next.append(one, given)
+        }
+        if (!had) next.append(name, value)
+      })
     return {
       /** As the API takes it; two equal filters read equally. */
       query: query.toString(),
       words: address.get('words') ?? '',
       sort: address.get('sort') ?? (address.get('words') ? 'best' : 'title'),
       question: address.get('question') ?? undefined,
-      values,
-      any: query.has('words') || dimensions.some((name) => query.has(name)),
-      toggle: (name: Dimension, value: string) =>
-        change((next) => {
-          const kept = next.getAll(name).filter((one) => one !== value)
-          const had = kept.length < next.getAll(name).length
-          next.delete(name)
-          for (const one of had ? kept : [...kept, value]) next.append(name, one)
-        }),
+      values: (name: Dimension) => address.getAll(name),
+      left: (name: Dimension) => address.getAll(`not-${name}`),
+      range: (name: Range): [string, string] => {
+        const [from = '', to = ''] = (address.get(name) ?? '').split('..')
+        return [from, to]
+      },
+      any: query.has('words') || conditions.some((name) => query.has(name)),
+      toggle: (name: Dimension, value: string) => flip(name, `not-${name}`, value),
+      leaveOut: (name: Dimension, value: string) => flip(`not-${name}`, name, value),
+      setRange: (name: Range, from: string, to: string) =>
+        change((next) => (from === '' && to === '' ? next.delete(name) : next.set(name, `${from}..${to}`))),
       drop: (name: string) => change((next) => next.delete(name)),
       clear: () =>
         change((next) => {
-          for (const name of ['words', ...dimensions]) next.delete(name)
+          for (const name of ['words', ...conditions]) next.delete(name)
         }),
       setWords: (words: string) => change((next) => (words.trim() === '' ? next.delete('words') : next.set('words', words))),
       setSort: (sort: string) => change((next) => next.set('sort', sort)),

@@ -34,7 +34,8 @@ export function OptionRow(props: Props) {
   const { option, name, sign, rule, wrong } = props
   const isKey = rule?.credit === '1'
   const keys = (event: KeyboardEvent) => {
-    if (event.altKey && !event.shiftKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) props.onMove(event.key === 'ArrowUp' ? -1 : 1)
+    if (event.altKey && !event.shiftKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown'))
+      props.onMove(event.key === 'ArrowUp' ? -1 : 1)
     else if (event.altKey && event.key === 'Enter') props.onKey()
     else return false
     return true

@@ -22,6 +22,7 @@ use App\Http\Controllers\PrintController;
 use App\Http\Controllers\QuestionController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RevisionController;
+use App\Http\Controllers\SavedSearchController;
 use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpecimenController;
@@ -62,6 +63,9 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('banks/{bank:slug}/specimen-runs', [SpecimenController::class, 'start']);
     Route::get('banks/{bank:slug}/specimen-runs', [SpecimenController::class, 'latest']);
     Route::delete('specimen-runs/{run}', [SpecimenController::class, 'stop'])->whereUuid('run');
+    Route::get('banks/{bank:slug}/searches', [SavedSearchController::class, 'index']);
+    Route::post('banks/{bank:slug}/searches', [SavedSearchController::class, 'store']);
+    Route::delete('searches/{search}', [SavedSearchController::class, 'destroy'])->whereUuid('search');
     Route::get('starts', [StartController::class, 'index']);
     Route::post('starts', [StartController::class, 'store']);
     Route::delete('starts/{start}', [StartController::class, 'destroy'])->whereUuid('start');

@@ -87,6 +87,12 @@ final readonly class QuestionFilter
         return [...array_keys(array_filter($this->values)), ...$not, ...array_keys($this->ranges)];
     }
 
+    /** The same with other words. */
+    public function saying(string $words): self
+    {
+        return new self($words, Query::parse($words), $this->values, $this->not, $this->ranges, $this->sort);
+    }
+
     /** The same without one condition, by its name in an address. */
     public function without(string $name): self
     {

@@ -88,6 +88,17 @@ final class QuestionIndex
             INSERT INTO question_search (question_id, words, answers, rest) VALUES (?, ?::tsvector || stems(?::regconfig, ?), ?, ?)
             ON CONFLICT (question_id) DO UPDATE SET words = excluded.words, answers = excluded.answers, rest = excluded.rest
             SQL, [$question->id, ...array_values(self::search($question))]);
+        self::note([$question->id]);
+    }
+
+    /**
+     * Notes the words of questions as those of their bank, once they stand in question_search.
+     *
+     * @param  list<string>  $questions
+     */
+    public static function note(array $questions): void
+    {
+        DB::select('SELECT note_words(?::uuid[])', ['{'.implode(',', $questions).'}']);
     }
 
     /**

@@ -57,7 +57,8 @@ final class LargeBankSeeder extends Seeder
         for ($from = 0; $from < $count; $from += self::CHUNK) {
             $this->chunk($bank->id, $from, min(self::CHUNK, $count - $from), $patterns, $topics);
         }
-        DB::unprepared('ANALYZE questions, question_search, question_topics, revisions');
+        DB::insert("INSERT INTO bank_words (bank_id, word) SELECT DISTINCT bank_id, lexeme FROM question_search JOIN questions ON questions.id = question_id CROSS JOIN LATERAL unnest(words) WHERE bank_id = ? AND lexeme ~ '^[[:alpha:]]{4,40}$' ON CONFLICT DO NOTHING", [$bank->id]);
+        DB::unprepared('ANALYZE bank_words, questions, question_search, question_topics, revisions');
 
         return $bank->slug;
     }

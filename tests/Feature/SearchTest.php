@@ -129,3 +129,27 @@ it('pages through every order without missing or repeating a question', function
     } while ($page['meta']['next_cursor'] !== null);
     expect(count($seen))->toBe(count(array_unique($seen)))->toBe($sort === 'best' ? 150 : 151);
 })->with(App\Search\QuestionFilter::SORTS);
+
+it('leads from a misspelt word to those that are there', function (string $typed, ?array $meant): void {
+    library();
+    expect(ask('GET', '/banks/rocks/facets?words='.urlencode($typed))->json('meant'))->toBe($meant);
+})->with([
+    'two letters exchanged' => ['salte', ['words' => 'slate', 'count' => 1]],
+    'a letter missing' => ['folation', ['words' => 'foliation', 'count' => 1]],
+    'a letter too many, with a word that is right' => ['density balsalt', ['words' => 'density basalt', 'count' => 1]],
+    'inside a phrase' => ['"flatt mineralls"', ['words' => '"flat minerals"', 'count' => 1]],
+    'nothing like it' => ['xylophone', null],
+    'words that are right, but in no question together' => ['basalt isostasy', null],
+    'a word that is found' => ['basalt', null],
+]);
+
+it('keeps searches under a name, for oneself or for all readers of the bank', function (): void {
+    $world = library(); // signed in as a reader
+    ask('POST', '/banks/rocks/searches', ['name' => 'Mine', 'filter' => 'kind=text'])->assertStatus(201);
+    ask('POST', '/banks/rocks/searches', ['name' => 'All', 'filter' => 'sort=title'])->assertStatus(422)->assertJsonPath('path', '/filter');
+    ask('POST', '/banks/rocks/searches', ['name' => ' ', 'filter' => 'kind=text'])->assertStatus(422)->assertJsonPath('path', '/name');
+    ask('POST', '/banks/rocks/searches', ['name' => 'Bad', 'filter' => 'kind=poem'])->assertStatus(422);
+    $world->search();
+    expect(array_map(fn (array $one): array => [$one['name'], $one['person'], $one['may_remove']], ask('GET', '/banks/rocks/searches')->json('data')))->toBe([['Drafts', 'writer', false], ['Mine', null, true]]);
+    expect(array_column(another($world, 'keeper', 'GET', '/banks/rocks/searches')->json('data'), 'may_remove', 'name'))->toBe(['Drafts' => true]);
+});

@@ -119,6 +119,15 @@ final class World
         return $id;
     }
 
+    /** A search that the writer shares with all readers of the bank. */
+    public function search(): string
+    {
+        $id = (string) Str::uuid7();
+        DB::table('saved_searches')->insert(['id' => $id, 'bank_id' => $this->bank->id, 'user_id' => $this->people['writer']->id, 'shared' => true, 'name' => 'Drafts', 'filter' => 'status=draft']);
+
+        return $id;
+    }
+
     public function run(): string
     {
         return app(RunSpecimens::class)->begin($this->bank->id, null);

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\OpenApi\Operation;
 use App\Models\Bank;
 use App\Search\Facets;
+use App\Search\Nearest;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
 use App\Support\Topics;
@@ -44,7 +45,20 @@ final class PlaceController
             $counts[$dimension] = $facets->of($dimension, $bank->id, $filter);
         }
 
-        return new JsonResponse(['facets' => (object) $counts, 'without' => (object) $this->without($bank->id, $filter, $search)]);
+        return new JsonResponse(['facets' => (object) $counts, 'without' => (object) $this->without($bank->id, $filter, $search), 'meant' => $this->meant($bank->id, $filter, $search)]);
+    }
+
+    /**
+     * When nothing is found: the words that may have been meant, with all other conditions, and how many questions they give.
+     *
+     * @return array{words: string, count: int}|null
+     */
+    private function meant(string $bankId, QuestionFilter $filter, QuestionSearch $search): ?array
+    {
+        $words = $filter->words->isEmpty() || $search->count($bankId, $filter) > 0 ? null : Nearest::to($bankId, $filter->typed);
+        $count = $words === null ? 0 : $search->count($bankId, $filter->saying($words));
+
+        return $words === null || $count === 0 ? null : ['words' => $words, 'count' => $count];
     }
 
     /**

@@ -41,7 +41,11 @@ export const questionsQuery = (slug: string, filter: string) =>
     placeholderData: keepPreviousData,
   })
 
-export type Facets = { facets: Record<string, { value: string; count: number }[]>; without: Record<string, number> }
+export type Facets = {
+  facets: Record<string, { value: string; count: number }[]>
+  without: Record<string, number>
+  meant: { words: string; count: number } | null
+}
 export const facetsQuery = (slug: string, filter: string, of: string[]) =>
   queryOptions({
     queryKey: ['bank', slug, 'facets', filter, of.join()],

@@ -27,10 +27,12 @@ type Props = {
   onNarrow?: () => void
   /** What dropping each condition would give, when nothing is found. */
   without: Record<string, number>
+  /** Words that may have been meant instead. */
+  meant: { words: string; count: number } | null
 }
 
 /** The conditions, how many questions meet them, and the questions. */
-export function ListPane({ filter, trees, pages, rows, active, selection, taken, onOpen, onWrite, onNarrow, without }: Props) {
+export function ListPane({ filter, trees, pages, rows, active, selection, taken, onOpen, onWrite, onNarrow, without, meant }: Props) {
   const meta = pages.data?.pages[0]?.meta
   const [found, of] = texts.bank.found(meta?.found ?? 0, meta?.of ?? 0)
   return (
@@ -70,7 +72,7 @@ export function ListPane({ filter, trees, pages, rows, active, selection, taken,
         <Asked query={pages} />
         {pages.data && rows.length === 0 ? (
           filter.any ? (
-            <NothingFound filter={filter} without={without} />
+            <NothingFound filter={filter} without={without} meant={meant} />
           ) : (
             <Nothing title={texts.bank.empty}>
               <p>{texts.bank.emptyNext}</p>

@@ -7,6 +7,7 @@ import { Tabs } from '@/components/Tabs'
 import { Tree, type TreeItem } from '@/components/Tree'
 import { texts } from '@/texts'
 import { More, useOpenSections } from './More'
+import { Searches } from './Searches'
 import { NodeMenu, useTreeDialogs } from './TreeDialogs'
 import { type Dimension, type Filter, type Range, ranges } from './useFilter'
 import { Values } from './Values'
@@ -61,6 +62,7 @@ export function Where({ slug, filter, mayWrite }: { slug: string; filter: Filter
           ]}
         />
       </div>
+      <Searches slug={slug} filter={filter} mayWrite={mayWrite} />
       <Link to={`/banks/${slug}/stimuli`} className="flex-none border-hairline border-t px-4 py-2 text-accent hover:bg-paper">
         {texts.stimuli.ofBank}
       </Link>

@@ -114,6 +114,7 @@ export function Bank() {
       {...(mayWrite ? { onWrite: () => navigate(`/banks/${slug}/write`) } : {})}
       {...(wide ? {} : { onNarrow: () => setNarrowing(true) })}
       without={empty.data?.without ?? {}}
+      meant={empty.data?.meant ?? null}
     />
   )
   return (

@@ -37,9 +37,9 @@ final class Nearest
     {
         $best = [];
         foreach (DB::select(<<<'SQL'
-            SELECT given.word, bank_words.word AS near FROM unnest(?::text[]) AS given (word)
-            JOIN bank_words ON bank_id = ? AND length(bank_words.word) BETWEEN length(given.word) - 2 AND length(given.word) + 2 AND levenshtein_less_equal(bank_words.word, given.word, 2) <= 2
-            WHERE NOT EXISTS (SELECT 1 FROM bank_words WHERE bank_id = ? AND bank_words.word = given.word) ORDER BY given.word, near
+            SELECT given.word, known.word AS near FROM unnest(?::text[]) AS given (word)
+            JOIN bank_words AS known ON known.bank_id = ? AND length(known.word) BETWEEN length(given.word) - 2 AND length(given.word) + 2 AND levenshtein_less_equal(known.word, given.word, 2) <= 2
+            WHERE NOT EXISTS (SELECT 1 FROM bank_words AS there WHERE there.bank_id = ? AND there.word = given.word) ORDER BY given.word, near
             SQL, [QuestionIndex::array($words), $bankId, $bankId]) as $row) {
             $slips = Slips::between($row->word, $row->near, mb_strlen($row->word) < 6 ? 1 : 2);
             $rank = $slips === null ? null : [$slips, mb_substr($row->word, 0, 1) === mb_substr($row->near, 0, 1) ? 0 : 1, $row->near];

@@ -55,6 +55,8 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('banks/{bank:slug}', [BankController::class, 'show']);
     Route::get('banks/{bank:slug}/questions', [BankQuestionController::class, 'index']);
     Route::post('banks/{bank:slug}/questions', [BankQuestionController::class, 'store'])->middleware(Idempotent::class);
+    Route::get('questions', [BankQuestionController::class, 'everywhere']);
+    Route::get('facets', [PlaceController::class, 'everywhere']);
     Route::get('questions/{question}', [QuestionController::class, 'show'])->whereUuid('question');
     Route::get('questions/{question}/changes', [ClassifyController::class, 'log'])->whereUuid('question');
     Route::get('questions/{question}/revisions', [RevisionController::class, 'index'])->whereUuid('question');

@@ -8,19 +8,19 @@ use App\Support\QuestionIndex;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
-/** Builds SQL from a filter. Rights stand outside: a bank is asked for only by who may read it. */
+/** Builds SQL from a filter. Rights stand in the scope. */
 final class Conditions
 {
     /**
-     * The questions of a bank, its own and those placed in its folders, that meet a filter.
+     * The questions of a scope that meet a filter.
      *
      * @param  string|null  $except  a dimension that is left out, for its own facet
      * @param  bool  $few  whether few questions have the words; see words()
      */
-    public static function on(string $bankId, QuestionFilter $filter, ?string $except = null, bool $few = true): Builder
+    public static function on(Scope $scope, QuestionFilter $filter, ?string $except = null, bool $few = true): Builder
     {
         $query = DB::table('questions');
-        self::bank($query, $bankId);
+        $scope->on($query);
         if (! $filter->words->isEmpty()) {
             self::words($query, $filter, $few);
         } elseif (trim($filter->typed) !== '') {
@@ -41,14 +41,6 @@ final class Conditions
         }
 
         return $query;
-    }
-
-    private static function bank(Builder $query, string $bankId): void
-    {
-        $placed = DB::scalar('SELECT EXISTS (SELECT 1 FROM placements JOIN folders ON folders.id = placements.folder_id JOIN questions ON questions.id = placements.question_id WHERE folders.bank_id = ? AND questions.bank_id <> folders.bank_id)', [$bankId]);
-        $placed === true
-            ? $query->where(fn (Builder $either) => $either->where('questions.bank_id', $bankId)->orWhereRaw('questions.id IN (SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id WHERE folders.bank_id = ?)', [$bankId]))
-            : $query->where('questions.bank_id', $bankId);
     }
 
     /**
@@ -84,6 +76,7 @@ final class Conditions
             'status', 'author', 'level', 'licence', 'language', 'source', 'work' => ["questions.$name = ANY (?::text[])", [$list]],
             'marks' => ['questions.marking = ANY (?::text[])', [$list]],
             'difficulty' => ['questions.difficulty = ANY (?::smallint[])', [$list]],
+            'bank' => ['questions.bank_id IN (SELECT id FROM banks WHERE slug = ANY (?::text[]))', [$list]],
             'by' => ['questions.created_by = ANY (?::uuid[])', [$list]],
             'topic' => ['questions.id IN (SELECT question_topics.question_id FROM question_topics JOIN topics ON topics.id = question_topics.topic_id WHERE topics.path <@ ANY (SELECT path FROM topics WHERE id = ANY (?::uuid[])))', [$list]],
             'folder' => ['questions.id IN (SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id WHERE folders.path <@ ANY (SELECT path FROM folders WHERE id = ANY (?::uuid[])))', [$list]],

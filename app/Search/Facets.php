@@ -14,9 +14,9 @@ final class Facets
     private const MOST = 60;
 
     /** @return list<array{value: string, count: int, name?: string}> the most frequent first, or in the order of a scale; name: of a person */
-    public function of(string $dimension, string $bankId, QuestionFilter $filter): array
+    public function of(string $dimension, Scope $scope, QuestionFilter $filter): array
     {
-        $query = Conditions::on($bankId, $filter, $dimension);
+        $query = Conditions::on($scope, $filter, $dimension);
         $rows = match ($dimension) {
             'kind' => $this->grouped($query, "unnest(CASE WHEN questions.kinds = '{}' THEN '{page}' ELSE questions.kinds END)"),
             'tag' => $this->grouped($query, 'unnest(questions.tags)'),
@@ -30,8 +30,9 @@ final class Facets
             'difficulty' => $this->grouped($query->whereNotNull('questions.difficulty'), 'questions.difficulty::text'),
             'is' => $this->flags($query),
             'no' => $this->missing($query),
-            'topic' => $this->under('topics', 'question_topics', 'topic_id', Topics::owner($bankId), $query),
-            'folder' => $this->under('folders', 'placements', 'folder_id', ['bank_id' => $bankId], $query),
+            'topic' => $scope->isOne ? $this->under('topics', 'question_topics', 'topic_id', Topics::owner($scope->banks[0]), $query) : [],
+            'folder' => $scope->isOne ? $this->under('folders', 'placements', 'folder_id', ['bank_id' => $scope->banks[0]], $query) : [],
+            'bank' => array_values($query->join('banks', 'banks.id', '=', 'questions.bank_id')->selectRaw('banks.slug AS value, banks.name, count(*) AS count')->groupBy('banks.slug', 'banks.name')->orderByRaw('3 DESC, 2')->limit(self::MOST)->get()->all()),
             default => [],
         };
 

@@ -16,7 +16,7 @@ use WideQuarry\Search\Query;
  */
 final readonly class QuestionFilter
 {
-    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'stimulus', 'level', 'purpose', 'licence', 'language', 'source', 'work', 'has', 'marks', 'by', 'no', 'is'];
+    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'stimulus', 'level', 'purpose', 'licence', 'language', 'source', 'work', 'has', 'marks', 'by', 'bank', 'no', 'is'];
 
     /** Dimensions of amounts and days, each from..to; either end may be open. */
     public const RANGES = ['points', 'minutes', 'created', 'changed'];

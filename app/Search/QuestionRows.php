@@ -20,9 +20,12 @@ final class QuestionRows
     public static function of(array $rows, Query $words): array
     {
         $elsewhere = [];
+        $banks = DB::table('banks')->whereIn('id', array_unique(array_column($rows, 'bank_id')))->get(['id', 'slug', 'name'])->keyBy('id');
         foreach ($rows as $row) {
             $row->title_marks = $words->isEmpty() ? [[$row->title, false]] : $words->marks(is_string($row->title) ? $row->title : '');
             $row->stem_marks = $words->isEmpty() ? [[$row->stem, false]] : self::near($words->marks(is_string($row->stem) ? $row->stem : ''));
+            $row->bank = $banks[$row->bank_id]->slug ?? '';
+            $row->bank_name = $banks[$row->bank_id]->name ?? '';
             $row->found_in = null;
             $row->found_marks = null;
             if (! $words->isEmpty() && self::first($row->title_marks) === null && self::first($row->stem_marks) === null) {

@@ -16,7 +16,7 @@ final class QuestionSearch
     /** The expression each order goes by, and its type. */
     private const ORDERS = ['title' => ['questions.title', 'text'], 'updated' => ['questions.updated_at', 'timestamptz'], 'difficulty' => ['coalesce(questions.difficulty, 0)', 'int'], 'points' => ['questions.points', 'numeric']];
 
-    private const COLUMNS = ['questions.id', 'questions.title', 'questions.stem', 'questions.kinds', 'questions.points', 'questions.difficulty', 'questions.status', 'questions.revision', 'questions.has_variables', 'questions.is_complete', 'questions.specimens', 'questions.specimens_failing', 'questions.tags', 'questions.author', 'questions.updated_at'];
+    private const COLUMNS = ['questions.id', 'questions.bank_id', 'questions.title', 'questions.stem', 'questions.kinds', 'questions.points', 'questions.difficulty', 'questions.status', 'questions.revision', 'questions.has_variables', 'questions.is_complete', 'questions.specimens', 'questions.specimens_failing', 'questions.tags', 'questions.author', 'questions.updated_at'];
 
     /**
      * @param  int|null  $found  how many there are, where that is known; a cursor remembers whether they are many
@@ -24,10 +24,10 @@ final class QuestionSearch
      *
      * @throws Malformed
      */
-    public function page(string $bankId, QuestionFilter $filter, ?string $cursor, ?int $found = null): array
+    public function page(Scope $scope, QuestionFilter $filter, ?string $cursor, ?int $found = null): array
     {
         [$at, $id, $few] = $cursor === null ? [null, null, ($found ?? 0) <= self::MANY] : $this->read($cursor);
-        $query = Conditions::on($bankId, $filter, few: $few)->select(self::COLUMNS);
+        $query = Conditions::on($scope, $filter, few: $few)->select(self::COLUMNS);
         [$key, $type, $descending, $bindings] = $this->order($filter);
         $query->selectRaw("($key)::text AS at", $bindings);
         if ($cursor !== null) {
@@ -46,9 +46,9 @@ final class QuestionSearch
         return [$rows, $next];
     }
 
-    public function count(string $bankId, QuestionFilter $filter): int
+    public function count(Scope $scope, QuestionFilter $filter): int
     {
-        return Conditions::on($bankId, $filter)->count();
+        return Conditions::on($scope, $filter)->count();
     }
 
     /**
@@ -56,9 +56,9 @@ final class QuestionSearch
      *
      * @return list<string>
      */
-    public function ids(string $bankId, QuestionFilter $filter): array
+    public function ids(Scope $scope, QuestionFilter $filter): array
     {
-        return array_values(array_filter(Conditions::on($bankId, $filter)->orderBy('questions.id')->pluck('questions.id')->all(), is_string(...)));
+        return array_values(array_filter(Conditions::on($scope, $filter)->orderBy('questions.id')->pluck('questions.id')->all(), is_string(...)));
     }
 
     /** @return array{string, string, bool, list<string>} expression, type, whether it falls, bindings */

@@ -13,6 +13,7 @@ import { applyScheme } from './frame/useScheme'
 import { Assessments } from './screens/Assessments'
 import { Bank } from './screens/Bank'
 import { Banks } from './screens/Banks'
+import { Catalogue } from './screens/Catalogue'
 import { Dispatch } from './screens/Dispatch'
 import { Give } from './screens/Give'
 import { Intake } from './screens/Intake'
@@ -68,6 +69,7 @@ const router = createBrowserRouter([
       { path: '/', element: <Navigate to="/banks" replace /> },
       { path: '/sign-in', element: <SignIn /> },
       { path: '/banks', element: <Banks /> },
+      { path: '/find', element: <Catalogue /> },
       { path: '/banks/:slug', element: <Bank /> },
       { path: '/banks/:slug/write', element: <NewDesk /> },
       { path: '/banks/:slug/stimuli', element: <Stimuli /> },

@@ -146,6 +146,9 @@ export const texts = {
     clearAll: 'Clear all',
     drop: (what: string) => `Drop ${what}`,
     nothing: 'Nothing meets all of these at once.',
+    catalogue: 'Find in all banks',
+    catalogueAbout: 'all banks you may read',
+    toBank: (name: string) => `Go to ${name}`,
     searches: {
       title: 'Searches',
       keep: 'Keep this search',
@@ -183,6 +186,7 @@ export const texts = {
       has: 'Has',
       marks: 'Marked',
       by: 'Made by',
+      bank: 'Bank',
       points: 'Points',
       minutes: 'Minutes',
       created: 'Made',

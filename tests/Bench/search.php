@@ -11,6 +11,7 @@ use App\Search\Facets;
 use App\Search\QuestionFilter;
 use App\Search\QuestionRows;
 use App\Search\QuestionSearch;
+use App\Search\Scope;
 use App\Support\QuestionIndex;
 use Database\Seeders\LargeBankSeeder;
 use Illuminate\Contracts\Console\Kernel;
@@ -77,8 +78,8 @@ function percentile(array $times, float $share): float
 }
 
 $list = function (QuestionFilter $filter) use ($search, $bank): int {
-    $found = $search->count($bank->id, $filter);
-    QuestionRows::of($search->page($bank->id, $filter, null, $found)[0], $filter->words);
+    $found = $search->count(Scope::bank($bank->id), $filter);
+    QuestionRows::of($search->page(Scope::bank($bank->id), $filter, null, $found)[0], $filter->words);
 
     return $found;
 };
@@ -95,7 +96,7 @@ for ($round = 0; $round < 5; $round++) {
 }
 foreach ($filters as $filter) {
     foreach (FACETS as $dimension) {
-        $facets[] = milliseconds(fn () => (new Facets)->of($dimension, $bank->id, $filter));
+        $facets[] = milliseconds(fn () => (new Facets)->of($dimension, Scope::bank($bank->id), $filter));
     }
 }
 $figures = ['ratio_to_sql' => round(array_sum($ours) / array_sum($theirs), 2), 'p50_ms' => round(percentile($ours, .5), 1), 'p95_ms' => round(percentile($ours, .95), 1), 'facets_p95_ms' => round(percentile($facets, .95), 1), 'questions' => $count];

@@ -20,6 +20,8 @@ $matrix = [
     'GET api/v1/banks/{bank}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks', null]],
     'GET api/v1/banks/{bank}/questions' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/questions', null]],
     'POST api/v1/banks/{bank}/questions' => [[401, 404, 403, 201, 201, 403, 404], fn (World $w): array => ['/banks/rocks/questions', $fresh()]],
+    'GET api/v1/questions' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/questions?words=slate', null]],
+    'GET api/v1/facets' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/facets?of=bank', null]],
     'GET api/v1/questions/{question}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/questions/$w->question", null]],
     'PUT api/v1/questions/{question}' => [[401, 404, 403, 200, 200, 403, 404], fn (World $w): array => ["/questions/$w->question", ['question' => World::json()], ['If-Match' => '"1"']]],
     'POST api/v1/responses' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/responses', ['question' => World::json(), 'text' => 'A']]],

@@ -153,3 +153,20 @@ it('keeps searches under a name, for oneself or for all readers of the bank', fu
     expect(array_map(fn (array $one): array => [$one['name'], $one['person'], $one['may_remove']], ask('GET', '/banks/rocks/searches')->json('data')))->toBe([['Drafts', 'writer', false], ['Mine', null, true]]);
     expect(array_column(another($world, 'keeper', 'GET', '/banks/rocks/searches')->json('data'), 'may_remove', 'name'))->toBe(['Drafts' => true]);
 });
+
+it('looks through every bank one may read, and says nothing of others', function (): void {
+    $world = library();
+    $hidden = App\Models\Bank::query()->create(['slug' => 'hidden', 'name' => 'Hidden']);
+    $other = App\Models\Bank::query()->create(['slug' => 'other', 'name' => 'Other rocks']);
+    DB::table('bank_grants')->insert(['bank_id' => $other->id, 'user_id' => $world->people['reader']->id, 'role' => 'reader']);
+    foreach ([[$hidden, 'Slate of the hidden'], [$other, 'Slate of the other']] as [$bank, $title]) {
+        $question = World::json((string) Illuminate\Support\Str::uuid7());
+        $question->title = $title;
+        app(App\Actions\SaveQuestion::class)->create(WideQuarry\Question\Question::read($question, WideQuarry\Parts\Parts::standard()), $bank->id, null);
+    }
+    $found = ask('GET', '/questions?words=slate&sort=title')->json();
+    expect(array_column($found['data'], 'bank_name', 'title'))->toBe(['Slate of the other' => 'Other rocks', 'Why slate splits' => 'Rocks'])->and($found['meta'])->toMatchArray(['found' => 2, 'of' => 6]);
+    expect(ask('GET', '/facets?of=bank&of=kind&of=topic')->json('facets'))->toMatchArray(['bank' => [['value' => 'rocks', 'count' => 5, 'name' => 'Rocks'], ['value' => 'other', 'count' => 1, 'name' => 'Other rocks']], 'topic' => []]);
+    expect(ask('GET', '/questions?bank=hidden')->json('meta.found'))->toBe(0)->and(ask('GET', '/questions?not-bank=rocks')->json('data.*.title'))->toBe(['Slate of the other'])
+        ->and(ask('GET', '/facets?words=hiden')->json('meant'))->toBeNull();
+});

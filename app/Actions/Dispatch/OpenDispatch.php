@@ -9,6 +9,7 @@ use App\Models\Bank;
 use App\Models\User;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
+use App\Search\Scope;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -63,7 +64,7 @@ final readonly class OpenDispatch
                 throw Refused::because('dispatch.nothing', 'There is no such bank, or it is not yours to read.', '/bank');
             }
             $filter = $fields->string('filter', '', 20_000);
-            $ids = $this->search->ids($bank->id, QuestionFilter::fromQuery($filter));
+            $ids = $this->search->ids(Scope::bank($bank->id), QuestionFilter::fromQuery($filter));
 
             // a whole bank may be empty; and its stimuli go out with it, also those that no question shows
             return [$bank->name, $bank->id, $filter === '' ? ['questions' => $ids === [] ? [] : self::few($ids), 'bank' => $bank->id] : ['questions' => self::few($ids)]];

@@ -15,6 +15,7 @@ use App\Models\User;
 use App\Search\QuestionFilter;
 use App\Search\QuestionRows;
 use App\Search\QuestionSearch;
+use App\Search\Scope;
 use App\Support\Problems;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -27,14 +28,29 @@ final class BankQuestionController
     public function index(Request $request, Bank $bank, QuestionSearch $search): AnonymousResourceCollection
     {
         Gate::authorize('view', $bank);
+
+        return self::page($request, $search, Scope::bank($bank->id));
+    }
+
+    #[Operation('Questions of every bank one may read that meet a filter, 60 a page; each names its bank', response: QuestionRowResource::class, list: true)]
+    public function everywhere(Request $request, QuestionSearch $search): AnonymousResourceCollection
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return self::page($request, $search, Scope::readableBy($user));
+    }
+
+    private static function page(Request $request, QuestionSearch $search, Scope $scope): AnonymousResourceCollection
+    {
         $filter = QuestionFilter::fromQuery($request->server->getString('QUERY_STRING'));
         $cursor = $request->query('cursor');
         $cursor = is_string($cursor) && $cursor !== '' ? $cursor : null;
-        $found = $cursor === null ? $search->count($bank->id, $filter) : null;
-        [$rows, $next] = $search->page($bank->id, $filter, $cursor, $found);
+        $found = $cursor === null ? $search->count($scope, $filter) : null;
+        [$rows, $next] = $search->page($scope, $filter, $cursor, $found);
 
         return QuestionRowResource::collection(QuestionRows::of($rows, $filter->words))->additional(['meta' => [
-            'next_cursor' => $next, 'found' => $found, 'of' => $cursor === null ? $search->count($bank->id, QuestionFilter::fromQuery('')) : null, 'cut' => $filter->words->cut,
+            'next_cursor' => $next, 'found' => $found, 'of' => $cursor === null ? $search->count($scope, QuestionFilter::fromQuery('')) : null, 'cut' => $filter->words->cut,
         ]]);
     }
 

@@ -12,6 +12,7 @@ use App\Models\Question;
 use App\Models\User;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
+use App\Search\Scope;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -36,7 +37,7 @@ final class ClassifyController
             $ids[] = Fields::asUuid($id, "/ids/$i");
         }
         if ($fields->has('filter')) {
-            $ids = $search->ids($bank->id, QuestionFilter::fromQuery($fields->string('filter', '', 20_000)));
+            $ids = $search->ids(Scope::bank($bank->id), QuestionFilter::fromQuery($fields->string('filter', '', 20_000)));
         }
 
         return new JsonResponse($classify->handle($bank->id, $ids, $change, PathsChange::read($fields->object('topics', ['set', 'add', 'remove'])), PathsChange::read($fields->object('folders', ['set', 'add', 'remove'])), $this->person($request)));

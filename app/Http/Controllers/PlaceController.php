@@ -6,10 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Http\OpenApi\Operation;
 use App\Models\Bank;
+use App\Models\User;
 use App\Search\Facets;
 use App\Search\Nearest;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
+use App\Search\Scope;
 use App\Support\Topics;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -34,6 +36,21 @@ final class PlaceController
     public function facets(Request $request, Bank $bank, Facets $facets, QuestionSearch $search): JsonResponse
     {
         Gate::authorize('view', $bank);
+
+        return $this->counted($request, Scope::bank($bank->id), $facets, $search);
+    }
+
+    #[Operation('The same over every bank one may read')]
+    public function everywhere(Request $request, Facets $facets, QuestionSearch $search): JsonResponse
+    {
+        $user = $request->user();
+        assert($user instanceof User);
+
+        return $this->counted($request, Scope::readableBy($user), $facets, $search);
+    }
+
+    private function counted(Request $request, Scope $scope, Facets $facets, QuestionSearch $search): JsonResponse
+    {
         $query = $request->server->getString('QUERY_STRING');
         $filter = QuestionFilter::fromQuery($query);
         preg_match_all('/(?:^|&)of(?:%5B%5D|\[\])?=([a-z]+)/', $query, $asked);
@@ -42,10 +59,10 @@ final class PlaceController
             if (! in_array($dimension, QuestionFilter::DIMENSIONS, true)) {
                 throw Malformed::notOneOf('/of', QuestionFilter::DIMENSIONS, $dimension);
             }
-            $counts[$dimension] = $facets->of($dimension, $bank->id, $filter);
+            $counts[$dimension] = $facets->of($dimension, $scope, $filter);
         }
 
-        return new JsonResponse(['facets' => (object) $counts, 'without' => (object) $this->without($bank->id, $filter, $search), 'meant' => $this->meant($bank->id, $filter, $search)]);
+        return new JsonResponse(['facets' => (object) $counts, 'without' => (object) $this->without($scope, $filter, $search), 'meant' => $this->meant($scope, $filter, $search)]);
     }
 
     /**
@@ -53,10 +70,10 @@ final class PlaceController
      *
      * @return array{words: string, count: int}|null
      */
-    private function meant(string $bankId, QuestionFilter $filter, QuestionSearch $search): ?array
+    private function meant(Scope $scope, QuestionFilter $filter, QuestionSearch $search): ?array
     {
-        $words = $filter->words->isEmpty() || $search->count($bankId, $filter) > 0 ? null : Nearest::to($bankId, $filter->typed);
-        $count = $words === null ? 0 : $search->count($bankId, $filter->saying($words));
+        $words = $filter->words->isEmpty() || $search->count($scope, $filter) > 0 ? null : Nearest::to($scope->banks, $filter->typed);
+        $count = $words === null ? 0 : $search->count($scope, $filter->saying($words));
 
         return $words === null || $count === 0 ? null : ['words' => $words, 'count' => $count];
     }
@@ -66,17 +83,17 @@ final class PlaceController
      *
      * @return array<string, int>
      */
-    private function without(string $bankId, QuestionFilter $filter, QuestionSearch $search): array
+    private function without(Scope $scope, QuestionFilter $filter, QuestionSearch $search): array
     {
-        if ($filter->isEmpty() || $search->count($bankId, $filter) > 0) {
+        if ($filter->isEmpty() || $search->count($scope, $filter) > 0) {
             return [];
         }
         $counts = [];
         foreach ($filter->names() as $name) {
-            $counts[$name] = $search->count($bankId, $filter->without($name));
+            $counts[$name] = $search->count($scope, $filter->without($name));
         }
         if (trim($filter->typed) !== '') {
-            $counts['words'] = $search->count($bankId, $filter->without('words'));
+            $counts['words'] = $search->count($scope, $filter->without('words'));
         }
 
         return $counts;

@@ -14,7 +14,7 @@ final class QuestionRowResource extends JsonResource implements Shape
     public static function shape(): array
     {
         return [
-            'id' => 'string', 'title' => 'string', 'title_marks' => 'marks', 'stem_marks' => 'marks', 'found_in' => 'string?', 'found_marks' => 'marks?', 'kinds' => 'string[]', 'points' => 'number', 'difficulty' => 'integer?', 'status' => 'string',
+            'id' => 'string', 'bank' => 'string', 'bank_name' => 'string', 'title' => 'string', 'title_marks' => 'marks', 'stem_marks' => 'marks', 'found_in' => 'string?', 'found_marks' => 'marks?', 'kinds' => 'string[]', 'points' => 'number', 'difficulty' => 'integer?', 'status' => 'string',
             'revision' => 'integer', 'has_variables' => 'boolean', 'is_complete' => 'boolean', 'specimens' => 'integer', 'specimens_failing' => 'integer', 'tags' => 'string[]', 'author' => 'string', 'updated_at' => 'string',
         ];
     }
@@ -26,7 +26,7 @@ final class QuestionRowResource extends JsonResource implements Shape
         assert($row instanceof \stdClass);
 
         return [
-            'id' => $row->id, 'title' => $row->title, 'title_marks' => $row->title_marks, 'stem_marks' => $row->stem_marks, 'found_in' => $row->found_in, 'found_marks' => $row->found_marks,
+            'id' => $row->id, 'bank' => $row->bank, 'bank_name' => $row->bank_name, 'title' => $row->title, 'title_marks' => $row->title_marks, 'stem_marks' => $row->stem_marks, 'found_in' => $row->found_in, 'found_marks' => $row->found_marks,
             'kinds' => self::list($row->kinds), 'points' => (float) $row->points, 'difficulty' => $row->difficulty, 'status' => $row->status,
             'revision' => $row->revision, 'has_variables' => $row->has_variables, 'is_complete' => $row->is_complete, 'specimens' => $row->specimens, 'specimens_failing' => $row->specimens_failing, 'tags' => self::list($row->tags), 'author' => $row->author, 'updated_at' => $row->updated_at,
         ];

@@ -28,13 +28,16 @@ export const banksQuery = queryOptions({
 export const bankQuery = (slug: string) =>
   queryOptions({ queryKey: ['bank', slug], queryFn: async () => (await call<{ data: Bank }>('GET', `/banks/${slug}`)).body.data })
 
+/** A bank, or everything one may read where none is named. */
+const within = (slug: string) => (slug === '' ? '' : `/banks/${slug}`)
+
 /** The list a filter gives; the filter is the address as it stands. */
 export const questionsQuery = (slug: string, filter: string) =>
   infiniteQueryOptions({
     queryKey: ['bank', slug, 'questions', filter],
     queryFn: async ({ pageParam }) => {
       const query = [filter, pageParam === '' ? '' : `cursor=${encodeURIComponent(pageParam)}`].filter((one) => one !== '').join('&')
-      return (await call<Page>('GET', `/banks/${slug}/questions${query === '' ? '' : `?${query}`}`)).body
+      return (await call<Page>('GET', `${within(slug)}/questions${query === '' ? '' : `?${query}`}`)).body
     },
     initialPageParam: '',
     getNextPageParam: (page) => page.meta.next_cursor,
@@ -42,7 +45,7 @@ export const questionsQuery = (slug: string, filter: string) =>
   })
 
 export type Facets = {
-  facets: Record<string, { value: string; count: number }[]>
+  facets: Record<string, { value: string; count: number; name?: string }[]>
   without: Record<string, number>
   meant: { words: string; count: number } | null
 }
@@ -53,7 +56,7 @@ export const facetsQuery = (slug: string, filter: string, of: string[]) =>
       (
         await call<Facets>(
           'GET',
-          `/banks/${slug}/facets?${[...of.map((one) => `of=${one}`), filter].filter((one) => one !== '').join('&')}`,
+          `${within(slug)}/facets?${[...of.map((one) => `of=${one}`), filter].filter((one) => one !== '').join('&')}`,
         )
       ).body,
     placeholderData: keepPreviousData,

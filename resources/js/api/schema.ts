@@ -84,6 +84,8 @@ export type Question = {
 
 export type QuestionRow = {
   id: string
+  bank: string
+  bank_name: string
   title: string
   title_marks: [string, boolean][]
   stem_marks: [string, boolean][]

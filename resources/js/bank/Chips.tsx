@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { everybody } from '@/api/actions'
-import type { Trees } from '@/api/queries'
+import { banksQuery, type Trees } from '@/api/queries'
 import { stimulusQuery } from '@/api/stimuli'
 import { Button } from '@/components/Button'
 import { Chip } from '@/components/Chip'
@@ -29,6 +29,7 @@ export function Chips({ filter, trees }: { filter: Filter; trees: Trees | undefi
     const key = `${out ? 'not ' : ''}${name} ${value}`
     if (name === 'stimulus') return <StimulusChip key={key} {...props} />
     if (name === 'by') return <PersonChip key={key} {...props} />
+    if (name === 'bank') return <BankChip key={key} {...props} />
     return <Condition key={key} {...props} title={conditionName(name, value, trees)} />
   }
   return (
@@ -78,4 +79,9 @@ function StimulusChip(props: ConditionProps) {
 function PersonChip(props: ConditionProps) {
   const people = useQuery({ queryKey: ['people'], queryFn: everybody, staleTime: 60_000 })
   return <Condition {...props} title={texts.bank.madeBy(people.data?.people.find((one) => one.id === props.value)?.name ?? '…')} />
+}
+
+function BankChip(props: ConditionProps) {
+  const banks = useQuery(banksQuery)
+  return <Condition {...props} title={banks.data?.find((one) => one.slug === props.value)?.name ?? props.value} />
 }

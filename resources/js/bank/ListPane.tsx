@@ -29,10 +29,26 @@ type Props = {
   without: Record<string, number>
   /** Words that may have been meant instead. */
   meant: { words: string; count: number } | null
+  /** Over several banks. */
+  withBank?: boolean
 }
 
 /** The conditions, how many questions meet them, and the questions. */
-export function ListPane({ filter, trees, pages, rows, active, selection, taken, onOpen, onWrite, onNarrow, without, meant }: Props) {
+export function ListPane({
+  filter,
+  trees,
+  pages,
+  rows,
+  active,
+  selection,
+  taken,
+  onOpen,
+  onWrite,
+  onNarrow,
+  without,
+  meant,
+  withBank,
+}: Props) {
   const meta = pages.data?.pages[0]?.meta
   const [found, of] = texts.bank.found(meta?.found ?? 0, meta?.of ?? 0)
   return (
@@ -100,7 +116,7 @@ export function ListPane({ filter, trees, pages, rows, active, selection, taken,
             onSelect={(row, extend) => (extend ? selection.extend(active, row.id) : selection.toggle(row.id))}
             onOpen={onOpen}
             onEnd={() => (pages.hasNextPage && !pages.isFetchingNextPage ? pages.fetchNextPage() : undefined)}
-            draw={(row, state) => <Row row={row} {...state} taken={taken.has(row.id)} />}
+            draw={(row, state) => <Row row={row} {...state} taken={taken.has(row.id)} {...(withBank ? { withBank } : {})} />}
           />
         ) : null}
       </div>

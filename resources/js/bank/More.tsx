@@ -26,17 +26,19 @@ const sections: (Dimension | Range)[] = [
   'changed',
   'no',
 ]
-const first = ['kind', 'status', 'difficulty', 'has']
+/** Over several banks: which, and their tags instead of trees. */
+const everywhere: (Dimension | Range)[] = ['bank', 'tag', ...sections]
+const first = ['bank', 'kind', 'status', 'difficulty', 'has']
 
 const isRange = (name: string): name is Range => ranges.includes(name as Range)
 const isSet = (filter: Filter, name: Dimension | Range) =>
   isRange(name) ? filter.range(name).some((end) => end !== '') : filter.values(name).length + filter.left(name).length > 0
 
 /** Which sections are open, remembered, and those something is asked of; only these are counted. */
-export function useOpenSections(filter: Filter) {
+export function useOpenSections(filter: Filter, all = false) {
   const [open, setOpen] = useState<string[]>(() => JSON.parse(localStorage.getItem('where-open') ?? 'null') ?? first)
   return {
-    open: sections.filter((name) => open.includes(name) || isSet(filter, name)) as string[],
+    open: (all ? everywhere : sections).filter((name) => open.includes(name) || isSet(filter, name)) as string[],
     toggle: (name: string) => {
       const next = open.includes(name) ? open.filter((one) => one !== name) : [...open, name]
       localStorage.setItem('where-open', JSON.stringify(next))
@@ -51,11 +53,13 @@ type Props = {
   trees: Trees | undefined
   open: string[]
   onToggle: (name: string) => void
+  /** Over several banks. */
+  all?: boolean
 }
 
 /** Everything else one can look for, section by section. */
-export function More({ filter, facets, trees, open, onToggle }: Props) {
-  return sections.map((name) => {
+export function More({ filter, facets, trees, open, onToggle, all = false }: Props) {
+  return (all ? everywhere : sections).map((name) => {
     const shown = open.includes(name)
     const set = isSet(filter, name)
     return (
@@ -70,7 +74,7 @@ export function More({ filter, facets, trees, open, onToggle }: Props) {
             <span aria-hidden="true" className="text-quiet">
               {shown ? '▾' : '▸'}
             </span>
-            <span className={set ? 'font-semibold text-ink' : ''}>{texts.bank.dimensions[name]}</span>
+            <span className={`first-letter:uppercase ${set ? 'font-semibold text-ink' : ''}`}>{texts.bank.dimensions[name]}</span>
           </button>
         </h2>
         {shown ? (

@@ -19,7 +19,7 @@ type Props = { id: string; slug: string; onBack: () => void; showKey: boolean; o
 export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
   const navigate = useNavigate()
   const whole = useQuery(questionQuery(id))
-  const classify = useClassify(slug)
+  const classify = useClassify(whole.data?.bank.slug ?? slug)
   const [log, setLog] = useState(false)
   const tray = useTray()
   if (whole.isPending) return <Waiting text={texts.loading} />

@@ -6,8 +6,17 @@ import { texts } from '@/texts'
 
 export const ROW_HEIGHT = 84
 
+type RowProps = {
+  row: QuestionRow
+  active: boolean
+  selected: boolean
+  taken?: boolean
+  /** Where it lives is said, in a list over several banks. */
+  withBank?: boolean
+}
+
 /** A question in a list: title, first words with what was found marked, and what it is. */
-export function Row({ row, active, selected, taken }: { row: QuestionRow; active: boolean; selected: boolean; taken?: boolean }) {
+export function Row({ row, active, selected, taken, withBank }: RowProps) {
   return (
     <div
       className={`flex h-full items-start gap-3 overflow-hidden border-hairline border-b border-l-3 px-3 py-2.5 ${active ? 'border-l-accent bg-paper' : 'border-l-transparent hover:bg-well'} ${selected && !active && !taken ? 'bg-accent-tint' : ''}`}
@@ -42,6 +51,7 @@ export function Row({ row, active, selected, taken }: { row: QuestionRow; active
             <strong className="text-problem">{texts.specimens.fail(row.specimens_failing, row.specimens)}</strong>
           ) : null}
           {row.is_complete || row.specimens_failing > 0 ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
+          {withBank ? <strong>{row.bank_name}</strong> : null}
           {row.tags.slice(0, 4).map((tag) => (
             <span key={tag} className="text-quiet">
               {tag}

@@ -19,6 +19,7 @@ export const dimensions = [
   'has',
   'marks',
   'by',
+  'bank',
   'no',
   'is',
 ] as const

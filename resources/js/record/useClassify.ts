@@ -9,6 +9,7 @@ export function useClassify(slug: string) {
   const tell = useTell()
   const refresh = () => {
     client.invalidateQueries({ queryKey: ['bank', slug] })
+    client.invalidateQueries({ queryKey: ['bank', ''] }) // the catalogue over all banks
     client.invalidateQueries({ queryKey: ['question'] })
     client.invalidateQueries({ queryKey: ['banks'] })
   }

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { banksQuery } from '@/api/queries'
 import type { Bank } from '@/api/schema'
 import { AboutDialog } from '@/bank/AboutDialog'
@@ -23,6 +23,7 @@ const tones: [string, string][] = [
 export function Banks() {
   const banks = useQuery(banksQuery)
   const { address, set } = useAddress()
+  const navigate = useNavigate()
   const [making, setMaking] = useState(false)
   const words = address.get('words') ?? ''
   const withArchived = address.has('archived')
@@ -36,9 +37,12 @@ export function Banks() {
       crumbs={[{ title: texts.banks.title }]}
       search={{ label: texts.frame.searchBanks, value: words, onChange: (typed) => set('words', typed) }}
       actions={
-        <Button look="primary" onClick={() => setMaking(true)}>
-          {texts.banks.make}
-        </Button>
+        <>
+          <Button onClick={() => navigate(`/find${words ? `?words=${encodeURIComponent(words)}` : ''}`)}>{texts.bank.catalogue}</Button>
+          <Button look="primary" onClick={() => setMaking(true)}>
+            {texts.banks.make}
+          </Button>
+        </>
       }
     >
       <div className="h-full overflow-y-auto">

@@ -16,7 +16,7 @@ final class Unready extends \DomainException implements CoreException
 
     public static function unreadableNumber(string $text, string $path): self
     {
-        return new self('value.unreadable', "\"$text\" is not an exact number such as 3/4 or 0.1.", $path);
+        return new self('value.unreadable', $text === '' ? 'A number is missing here.' : "\"$text\" is not an exact number such as 3/4 or 0.1.", $path);
     }
 
     public static function kindUnavailable(string $kind, string $path): self

@@ -8,6 +8,7 @@ use App\Http\Controllers\BankController;
 use App\Http\Controllers\BankQuestionController;
 use App\Http\Controllers\ClassifyController;
 use App\Http\Controllers\ConvertController;
+use App\Http\Controllers\DeskController;
 use App\Http\Controllers\DispatchController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\FolderController;
@@ -39,6 +40,7 @@ Route::post('session', [SessionController::class, 'store'])->middleware('throttl
 Route::middleware('auth:sanctum')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::get('me', MeController::class);
+    Route::get('desk', DeskController::class);
     Route::get('banks', [BankController::class, 'index']);
     Route::post('banks', [BankController::class, 'store'])->middleware(Idempotent::class);
     Route::patch('banks/{bank:slug}', [BankController::class, 'update']);

@@ -16,6 +16,7 @@ import { Banks } from './screens/Banks'
 import { Catalogue } from './screens/Catalogue'
 import { Dispatch } from './screens/Dispatch'
 import { Give } from './screens/Give'
+import { Home } from './screens/Home'
 import { Intake } from './screens/Intake'
 import { NewDispatch } from './screens/NewDispatch'
 import { ReceiptScreen } from './screens/Receipt'
@@ -66,8 +67,9 @@ const router = createBrowserRouter([
   {
     errorElement: <Broken />,
     children: [
-      { path: '/', element: <Navigate to="/banks" replace /> },
+      { path: '/', element: <Navigate to="/desk" replace /> },
       { path: '/sign-in', element: <SignIn /> },
+      { path: '/desk', element: <Home /> },
       { path: '/banks', element: <Banks /> },
       { path: '/find', element: <Catalogue /> },
       { path: '/banks/:slug', element: <Bank /> },

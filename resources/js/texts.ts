@@ -1,6 +1,7 @@
 import { kindHints, kindNames, kindStarts } from '@/parts/words'
 import { assembly, tray } from './texts/assembly'
 import { revisions } from './texts/history'
+import { home } from './texts/home'
 import { specimens } from './texts/specimens'
 import { starts } from './texts/starts'
 import { stimuli } from './texts/stimuli'
@@ -14,10 +15,11 @@ export const texts = {
   tray,
   assembly,
   stimuli,
+  home,
   specimens,
   starts,
   product: 'Wide Quarry',
-  areas: { banks: 'Banks', assessments: 'Assessments', transfers: 'Transfers' },
+  areas: { desk: 'Desk', banks: 'Banks', assessments: 'Assessments', transfers: 'Transfers' },
   skip: 'Go to the content',
   frame: {
     search: 'Find questions',

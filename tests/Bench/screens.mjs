@@ -11,7 +11,7 @@ let missed = false
 
 const context = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 } })
 const page = await context.newPage()
-await page.goto('/sign-in')
+await page.goto('/banks')
 await page.getByLabel('Address').fill('bench@fellmoor.example')
 await page.getByLabel('Password').fill('limestone-7')
 await page.getByRole('button', { name: 'Sign in', exact: true }).click()

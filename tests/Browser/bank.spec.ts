@@ -244,3 +244,30 @@ test('one search over all banks one may read: narrowed to a bank, read, put asid
   await expect(page.getByRole('heading', { name: 'Reading the evidence', level: 1 })).toBeVisible()
   await expect(page.getByRole('heading', { name: 'Scarth Hill: heights' })).toBeVisible()
 })
+
+test('the desk: where a day begins, each count leading to exactly those questions', async ({ page }) => {
+  await signIn(page, 'tam')
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Desk', level: 1 })).toBeVisible()
+  const waiting = page.getByRole('region', { name: 'What wants putting in order' })
+  await expect(waiting.getByRole('link', { name: 'Reading the evidence' })).toBeVisible()
+  await accessible(page)
+  const drafts = waiting
+    .getByRole('listitem')
+    .filter({ has: page.getByRole('link', { name: 'Reading the evidence' }) })
+    .getByRole('link', { name: /in review/ })
+  const count = Number.parseInt((await drafts.textContent()) ?? '', 10)
+  await drafts.click()
+  await expect(page.getByText(new RegExp(`^${count} of \\d+ questions`))).toBeVisible()
+  // What is begun and not saved is found again here.
+  const name = `Begun ${Date.now() % 1_000_000}`
+  await page.goto('/banks/evidence?words=%22penny+quarry%22+shale')
+  await row(page, /Penny Quarry: (the )?shale/).dblclick()
+  await page.getByLabel('Title').fill(name)
+  await expect(page.getByText('draft kept')).toBeVisible()
+  await page.goto('/desk')
+  await page.getByRole('region', { name: 'Go on with what you began' }).getByRole('link', { name }).click()
+  await expect(page.getByLabel('Title')).toHaveValue(name)
+  await page.getByRole('button', { name: 'Go back to what was saved' }).click()
+  await expect(page.getByLabel('Title')).toHaveValue(/^Penny Quarry: (the )?shale$/)
+})

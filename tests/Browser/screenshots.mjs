@@ -18,12 +18,14 @@ const signIn = async (page) => {
 }
 const enter = async (page) => {
   await page.getByRole('button', { name: 'Sign in', exact: true }).click()
-  await page.getByRole('heading', { name: 'Banks' }).waitFor()
+  await page.getByRole('heading', { name: 'Desk' }).waitFor()
 }
 const row = (page, words) => page.getByRole('listbox', { name: 'Questions' }).getByRole('option', { name: words })
 const page = await open('light')
 await signIn(page)
 await enter(page)
+await page.goto('/banks')
+await page.getByRole('heading', { name: 'Banks' }).waitFor()
 await shot(page, 'banks')
 
 await page.goto('/banks/rocks?words=splits')

@@ -16,6 +16,7 @@ $matrix = [
     'POST api/v1/session' => [[422, 422, 422, 422, 422, 422, 422], fn (World $w): array => ['/session', []]],
     'DELETE api/v1/session' => [[401, 204, 204, 204, 204, 204, 204], fn (World $w): array => ['/session', null]],
     'GET api/v1/me' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/me', null]],
+    'GET api/v1/desk' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/desk', null]],
     'GET api/v1/banks' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/banks', null]],
     'GET api/v1/banks/{bank}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks', null]],
     'GET api/v1/banks/{bank}/questions' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/questions', null]],

@@ -74,7 +74,9 @@ export function More({ filter, facets, trees, open, onToggle, all = false }: Pro
             <span aria-hidden="true" className="text-quiet">
               {shown ? '▾' : '▸'}
             </span>
-            <span className={`inline-block first-letter:uppercase ${set ? 'font-semibold text-ink' : ''}`}>{texts.bank.dimensions[name]}</span>
+            <span className={`inline-block first-letter:uppercase ${set ? 'font-semibold text-ink' : ''}`}>
+              {texts.bank.dimensions[name]}
+            </span>
           </button>
         </h2>
         {shown ? (

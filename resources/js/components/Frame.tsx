@@ -27,7 +27,7 @@ export function Frame({ product, skip, areas, search, person, crumbs, aside, act
         {skip}
       </a>
       <header className="flex h-12 flex-none items-center gap-6 border-hairline border-b bg-paper px-4 max-sm:gap-3">
-        <Link to="/banks" className="flex flex-none items-center gap-2 text-head font-bold">
+        <Link to="/desk" className="flex flex-none items-center gap-2 text-head font-bold">
           <img src="/mark.svg" alt="" width="24" height="24" /> <span className="max-md:sr-only">{product}</span>
         </Link>
         <nav aria-label={product} className="flex h-full min-w-0 flex-1 gap-4 overflow-x-auto overflow-y-hidden max-sm:gap-3">

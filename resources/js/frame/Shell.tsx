@@ -78,6 +78,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
           },
         ]
       : []),
+    { id: 'desk-area', group: texts.frame.groups.go, title: texts.home.title, run: () => navigate('/desk') },
     { id: 'banks', group: texts.frame.groups.go, title: texts.frame.goBanks, run: () => navigate('/banks') },
     { id: 'catalogue', group: texts.frame.groups.go, title: texts.bank.catalogue, run: () => navigate('/find') },
     { id: 'assessments', group: texts.frame.groups.go, title: texts.frame.goAssessments, run: () => navigate('/assessments') },
@@ -103,7 +104,8 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
         product={texts.product}
         skip={texts.skip}
         areas={[
-          { title: texts.areas.banks, to: '/banks', also: ['/questions'] },
+          { title: texts.areas.desk, to: '/desk' },
+          { title: texts.areas.banks, to: '/banks', also: ['/questions', '/stimuli', '/find'] },
           { title: texts.areas.assessments, to: '/assessments' },
           { title: texts.areas.transfers, to: '/transfers', also: ['/intakes', '/dispatches', '/receipts'] },
         ]}

@@ -10,7 +10,7 @@ const people = ['orla', 'tam', 'ines', 'callum', 'wren', 'petra'].map((name) => 
 
 export function SignIn() {
   const client = useQueryClient()
-  const from = (useLocation().state as { from?: string } | null)?.from ?? '/banks'
+  const from = (useLocation().state as { from?: string } | null)?.from ?? '/desk'
   const [chosen, setChosen] = useState<{ email: string; password: string }>()
   const [done, setDone] = useState(false)
   if (done) return <Navigate to={from} replace />

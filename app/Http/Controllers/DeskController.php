@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\OpenApi\Operation;
+use App\Models\User;
+use App\Support\Desk;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+
+/** Where a person goes on: what was begun, what waits, what others changed. */
+final class DeskController
+{
+    #[Operation('What one had begun and saved last, what waits in the banks one writes in, and what others changed there lately')]
+    public function __invoke(Request $request): JsonResponse
+    {
+        $person = $request->user();
+        assert($person instanceof User);
+
+        return new JsonResponse(['begun' => Desk::begun($person), 'recent' => Desk::recent($person), 'waiting' => Desk::waiting($person), 'intakes' => Desk::intakes($person), 'changed' => Desk::changed($person)]);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Actions\SaveQuestion;
+use App\Models\Bank;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Tests\Feature\World;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+it('shows what was begun, saved, waits and was changed, each leading to exactly that', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $draft = World::json();
+    $draft->title = 'Half a thought';
+    ask('PUT', '/autosaves/new:rocks', ['content' => $draft])->assertStatus(204);
+    ask('PUT', "/autosaves/$world->question", ['base_revision' => 1, 'content' => World::json()])->assertStatus(204);
+    ask('PUT', '/autosaves/new:rocks:with:'.($stimulus = $world->shared()), ['content' => $draft])->assertStatus(204);
+    ask('PUT', "/questions/$world->question", ['question' => World::json(), 'note' => 'shorter'], ['If-Match' => '"1"'])->assertOk();
+    $desk = ask('GET', '/desk')->assertOk()->json();
+    expect(array_column($desk['begun'], 'to'))->toEqualCanonicalizing(['/banks/rocks/write', "/banks/rocks/write?stimulus=$stimulus"])->and($desk['begun'][0]['title'])->toBe('Half a thought')
+        ->and(array_column($desk['recent'], 'id'))->toBe([$world->question])->and($desk['changed'])->toBe([]);
+    $waiting = $desk['waiting'][0];
+    expect($waiting)->toMatchArray(['slug' => 'rocks', 'drafts' => 1, 'in_review' => 0, 'untopiced' => 1])
+        ->and(ask('GET', '/banks/rocks/questions?status=draft&is=complete')->json('meta.found'))->toBe($waiting['drafts'])->and(ask('GET', '/banks/rocks/questions?no=topic')->json('meta.found'))->toBe($waiting['untopiced']);
+
+    $theirs = another($world, 'keeper', 'GET', '/desk')->json();
+    expect(array_column($theirs['changed'], 'note'))->toBe(['shorter'])->and($theirs['begun'])->toBe([])->and($theirs['recent'])->toBe([]);
+    expect(another($world, 'reader', 'GET', '/desk')->json('waiting'))->toBe([]); // who only reads has nothing to put in order
+});
+
+it('shows nothing of a bank one may not read any more', function (): void {
+    $world = new World;
+    $hidden = Bank::query()->create(['slug' => 'hidden', 'name' => 'Hidden']);
+    $question = Question::read(World::json((string) Str::uuid7()), Parts::standard());
+    app(SaveQuestion::class)->create($question, $hidden->id, $world->people['writer']);
+    DB::table('autosaves')->insert(['user_id' => $world->people['writer']->id, 'subject' => $question->id, 'base_revision' => 1, 'content' => '{"title":"Mine"}']);
+    $this->actingAs($world->people['writer']);
+    $desk = ask('GET', '/desk')->json();
+    expect([$desk['begun'], $desk['recent'], $desk['changed']])->toBe([[], [], []])->and(array_column($desk['waiting'], 'slug'))->toBe(['rocks']);
+});

@@ -51,11 +51,11 @@ final class Conditions
     {
         $tsquery = Stems::tsquery($filter->words);
         if (! $few) {
-            $query->join('question_search AS found', 'found.question_id', '=', 'questions.id')->whereRaw("found.words @@ to_tsquery('simple', ?)", [$tsquery]);
+            $query->join('question_search AS found', 'found.question_id', '=', 'questions.id')->whereRaw('found.words @@ ?::tsquery', [$tsquery]);
 
             return;
         }
-        $query->joinSub(DB::table('question_search')->select($filter->sort === 'best' ? ['question_id', 'words'] : ['question_id'])->whereRaw("words @@ to_tsquery('simple', ?)", [$tsquery])->offset(0), 'found', 'found.question_id', '=', 'questions.id');
+        $query->joinSub(DB::table('question_search')->select($filter->sort === 'best' ? ['question_id', 'words'] : ['question_id'])->whereRaw('words @@ ?::tsquery', [$tsquery])->offset(0), 'found', 'found.question_id', '=', 'questions.id');
     }
 
     /**

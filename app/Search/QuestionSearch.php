@@ -65,7 +65,7 @@ final class QuestionSearch
     private function order(QuestionFilter $filter): array
     {
         if ($filter->sort === 'best') {
-            return ["ts_rank(found.words, to_tsquery('simple', ?))", 'float4', true, [$filter->words->tsquery()]];
+            return ['ts_rank(found.words, ?::tsquery)', 'float4', true, [$filter->words->tsquery()]];
         }
 
         return [...self::ORDERS[ltrim($filter->sort, '-')], str_starts_with($filter->sort, '-'), []];

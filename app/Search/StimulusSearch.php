@@ -60,7 +60,7 @@ final class StimulusSearch
         }
         $words = Query::parse($asked['words']);
         if (! $words->isEmpty()) {
-            $query->whereRaw("stimuli.words @@ to_tsquery('simple', ?)", [Stems::tsquery($words)]);
+            $query->whereRaw('stimuli.words @@ ?::tsquery', [Stems::tsquery($words)]);
         } elseif (trim($asked['words']) !== '') {
             $query->whereRaw('false'); // only marks were typed
         }

@@ -126,6 +126,8 @@ export const texts = {
     incomplete: 'not complete',
     difficulty: (n: number) => `difficulty ${n} of 5`,
     revision: (n: number) => `revision ${n}`,
+    identifier: 'identifier',
+    identifierThere: 'where it came from',
     specimens: (good: number, all: number) => `${good} of ${all} score as stated`,
     back: 'Back to the list',
     narrow: 'Narrow down',

@@ -52,7 +52,7 @@ function byHand(string $bankId, string $how, string $value, QuestionFilter $filt
 {
     $columns = 'q.id, q.title, q.stem, q.kinds, q.points, q.difficulty, q.status, q.revision, q.has_variables, q.is_complete, q.tags, q.author, q.updated_at';
     [$from, $binding] = match ($how) {
-        'words' => ["questions q JOIN question_search s ON s.question_id = q.id WHERE q.bank_id = ? AND s.words @@ to_tsquery('simple', ?)", $filter->words->tsquery()],
+        'words' => ['questions q JOIN question_search s ON s.question_id = q.id WHERE q.bank_id = ? AND s.words @@ ?::tsquery', $filter->words->tsquery()],
         'tag' => ['questions q WHERE q.bank_id = ? AND q.tags && ?::text[]', QuestionIndex::array([$value])],
         default => ['questions q WHERE q.bank_id = ? AND q.kinds && ?::text[]', QuestionIndex::array([$value])],
     };

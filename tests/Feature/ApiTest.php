@@ -14,12 +14,6 @@ use Tests\Feature\World;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
 
-/** A request with JSON as text, so that {} stays {}. */
-function ask(string $method, string $path, mixed $body = null, array $headers = []): Illuminate\Testing\TestResponse
-{
-    return test()->call($method, "/api/v1$path", [], [], [], test()->transformHeadersToServerVars(['Accept' => 'application/json', 'Content-Type' => 'application/json', 'Referer' => 'http://127.0.0.1:8090', ...$headers]), is_string($body) ? $body : ($body === null ? null : (string) json_encode($body)));
-}
-
 it('signs in and out, with one sentence for every refusal, and slows down guessing', function (): void {
     new World;
     expect(ask('POST', '/session', ['email' => 'writer@fellmoor.example', 'password' => 'limestone-7'])->status())->toBe(200)

@@ -9,15 +9,6 @@ use Tests\Feature\World;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Question;
 
-/** Stores an assessment's content as it is after a change. */
-function store(array $data, callable $change): Illuminate\Testing\TestResponse
-{
-    $content = json_decode((string) json_encode($data['content']));
-    $change($content);
-
-    return ask('PUT', "/assessments/{$data['id']}", ['content' => $content], ['If-Match' => "\"{$data['version']}\""]);
-}
-
 it('picks from several banks, with its own points and totals', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);

@@ -5,11 +5,6 @@ declare(strict_types=1);
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 
-function classify(array $body): Illuminate\Testing\TestResponse
-{
-    return ask('POST', '/banks/rocks/classify', $body);
-}
-
 it('classifies many in one act, logs each field, and undoes only what is still as it was left', function (): void {
     $world = new World;
     $ids = array_map(fn (int $i): string => $world->add("Q $i", more: ['record' => ['tags' => ['old', 'Keep']]]), range(1, 3));

@@ -7,27 +7,6 @@ use App\Models\Assessment;
 use App\Models\Bank;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
-use WideQuarry\Interchange\Formats;
-use WideQuarry\Interchange\Found;
-use WideQuarry\Interchange\Source;
-use WideQuarry\Parts\Parts;
-
-/** @return array{array<string, mixed>, string} the dispatch, and its file */
-function sent(array $what): array
-{
-    $data = ask('POST', '/dispatches', $what)->assertStatus(201)->json('data');
-    $file = (string) tempnam(sys_get_temp_dir(), 'sent');
-    file_put_contents($file, ask('GET', "/dispatches/{$data['id']}/file")->assertOk()->streamedContent());
-
-    return [$data, $file];
-}
-
-function readBack(string $file): Found
-{
-    $source = new Source($file, 'sent.zip');
-
-    return Found::collect(Formats::standard(Parts::standard())->for($source)->read($source));
-}
 
 it('sends out what was asked for, the same bytes for the same content', function (string $format): void {
     $world = new World;

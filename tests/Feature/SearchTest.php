@@ -52,6 +52,15 @@ it('finds words wherever they stand, by the rules of the query', function (strin
     'every word must be there' => ['slate basalt', []],
 ]);
 
+it('goes to a question by its identifier, here or where it came from, and by the beginning of it', function (): void {
+    $world = library();
+    $world->add('From elsewhere', more: ['record' => ['origin' => ['format' => 'qti', 'identifier' => 'Item_0042-b']]]);
+    $id = (string) DB::table('questions')->where('title', 'Bed 9')->value('id');
+
+    expect(titles("words=$id"))->toBe(['Bed 9'])->and(titles('words='.strtoupper($id)))->toBe(['Bed 9'])->and(titles('words=item_0042-b'))->toBe(['From elsewhere'])
+        ->and(titles('words=item_004'))->toBe(['From elsewhere'])->and(titles('words=item_9042'))->toBe([])->and(array_column(ask('GET', "/questions?words=$id")->json('data'), 'title'))->toBe(['Bed 9']);
+});
+
 it('narrows by every dimension, and names sort as people count', function (string $query, array $titles): void {
     $world = library();
     $query = str_replace('@meta', $world->topic('Metamorphic rocks'), $query);

@@ -21,14 +21,6 @@ function showing(string ...$stimuli): object
     return $question;
 }
 
-/** The same as ask(), by somebody else than before. */
-function another(World $world, string $role, string $method, string $path, mixed $body = null): Illuminate\Testing\TestResponse
-{
-    test()->flushSession()->actingAs($world->people[$role]);
-
-    return ask($method, $path, $body);
-}
-
 it('is written, found, placed, changed, and keeps every revision', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);

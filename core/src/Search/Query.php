@@ -44,7 +44,7 @@ final readonly class Query
     }
 
     /**
-     * For PostgreSQL's to_tsquery, in the configuration "simple".
+     * As a literal of PostgreSQL's type tsquery, which takes words as they are; to_tsquery would split them by its own rules once more.
      *
      * @param  array<string, string>  $stems  word → stem, of those a stem is known for
      */

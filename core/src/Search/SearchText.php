@@ -17,7 +17,8 @@ final readonly class SearchText
 
     private const LAST = 16383;
 
-    private function __construct(public string $title, public string $stem, public string $answers, public string $rest)
+    /** @param  list<string>  $identifiers  what it is called by in other systems and in links; found, but never shown as text of it */
+    private function __construct(public string $title, public string $stem, public string $answers, public string $rest, private array $identifiers = [])
     {
     }
 
@@ -36,7 +37,7 @@ final readonly class SearchText
         $record = $question->record;
         $plain = [...$record->tags, ...$record->codes, $record->notes, $record->source, $record->author];
 
-        return new self($question->title, self::plain([$question->body]), self::plain($answers), trim(self::plain($rest)."\n".implode("\n", array_filter($plain, fn (string $text): bool => $text !== ''))));
+        return new self($question->title, self::plain([$question->body]), self::plain($answers), trim(self::plain($rest)."\n".implode("\n", array_filter($plain, fn (string $text): bool => $text !== ''))), array_filter([$question->id, $record->origin->identifier ?? null], is_string(...)));
     }
 
     /** Of a text alone, as a stimulus is. */
@@ -60,6 +61,11 @@ final readonly class SearchText
                 $position += count($word->pieces);
             }
             $position++; // no phrase reaches from one field into the next
+        }
+        foreach ($this->identifiers as $identifier) {
+            foreach (Splitter::words($identifier) as $word) { // in one piece alone, so that a query of "3" does not find every identifier with a 3
+                $entries[$word->whole] ??= [min(self::LAST, ++$position) => 'D'];
+            }
         }
         $literal = '';
         foreach ($entries as $form => $places) {

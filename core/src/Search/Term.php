@@ -21,7 +21,7 @@ final readonly class Term
     }
 
     /**
-     * In the notation of PostgreSQL's to_tsquery. Stems stand in the index with a ~ before them.
+     * In the notation of PostgreSQL's type tsquery. Stems stand in the index with a ~ before them.
      *
      * @param  array<string, string>  $stems
      */

@@ -34,6 +34,7 @@ export type RecordJson = {
   purpose?: string[]
   difficulty?: number | null
   minutes?: number | null
+  origin?: { identifier?: string } | null
 }
 export type QuestionJson = {
   format: 'wide-quarry/question'

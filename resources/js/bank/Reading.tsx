@@ -28,6 +28,7 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
   const record = question.record ?? {}
   const failing = findings.filter((finding) => finding.code === 'specimen.failed').length
   const specimens = record.specimens?.length ?? 0
+  const origin = record.origin?.identifier
   return (
     <article className="flex min-h-full flex-col">
       <header className="flex flex-wrap items-center gap-2 border-hairline border-b px-6 py-2.5 max-md:px-4">
@@ -74,10 +75,18 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
           wide
           onChange={(change) => classify.mutate({ target: { ids: [id] }, change })}
         />
-        <p className="mt-2 flex gap-4 text-caption text-quiet">
+        <p className="mt-2 flex flex-wrap gap-x-4 text-caption text-quiet">
           <span>{texts.bank.revision(revision)}</span>
           {specimens > 0 ? (
             <span className={failing > 0 ? 'text-problem' : ''}>{texts.bank.specimens(specimens - failing, specimens)}</span>
+          ) : null}
+          <span>
+            {texts.bank.identifier} <span className="break-all font-mono">{id}</span>
+          </span>
+          {origin ? (
+            <span>
+              {texts.bank.identifierThere} <span className="break-all font-mono">{origin}</span>
+            </span>
           ) : null}
         </p>
         <UsedIn uses={uses} />

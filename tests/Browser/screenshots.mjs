@@ -39,7 +39,7 @@ await shot(page, 'bank-selection')
 await page.getByRole('button', { name: 'Empty the tray' }).click()
 
 await page.goto('/banks/evidence/stimuli')
-await page.getByText('Shown with 4 questions').waitFor()
+await page.getByText(/^Shown with 4 questions/).waitFor()
 await shot(page, 'stimuli')
 
 await page.goto('/banks/rocks/write')

@@ -34,7 +34,7 @@ function sent(array $what): array
     return [$data, $file];
 }
 
-function readBack(string $file): Found
+function readSent(string $file): Found
 {
     $source = new Source($file, 'sent.zip');
 

@@ -18,9 +18,9 @@ it('sends out what was asked for, the same bytes for the same content', function
     [, $third] = sent(['format' => $format, 'bank' => 'rocks']);
     [$folder, $fourth] = sent(['format' => $format, 'bank' => 'rocks', 'filter' => 'folder='.$world->folder('Maps')]);
 
-    expect($one['state'])->toBe('ready')->and($one['body']['questions'])->toBe(1)->and(array_column(readBack($file)->questions, 'id'))->toBe([$world->question])
+    expect($one['state'])->toBe('ready')->and($one['body']['questions'])->toBe(1)->and(array_column(readSent($file)->questions, 'id'))->toBe([$world->question])
         ->and($whole['body']['questions'])->toBe(2)->and(hash_file('sha256', $second))->toBe(hash_file('sha256', $third))->toBe($whole['body']['sha256'])
-        ->and(array_column(readBack($fourth)->questions, 'id'))->toBe([$other])->and($folder['title'])->toBe('Rocks');
+        ->and(array_column(readSent($fourth)->questions, 'id'))->toBe([$other])->and($folder['title'])->toBe('Rocks');
     expect(ask('GET', "/receipts/{$one['receipt']}")->json('data.kind'))->toBe('dispatch')->and(array_column(ask('GET', '/transfers')->json('data'), 'direction'))->toBe(['out', 'out', 'out', 'out']);
 })->with(['pack', 'qti30']);
 

@@ -138,7 +138,7 @@ it('goes out with its bank, shown or not, but not from the bin', function (): vo
     ask('PATCH', "/stimuli/$binned", ['binned' => true])->assertOk();
     [, $whole] = sent(['format' => 'pack', 'bank' => 'rocks']);
     [, $some] = sent(['format' => 'pack', 'bank' => 'rocks', 'filter' => 'kind=choice']);
-    expect(array_column(readBack($whole)->stimuli, 'id'))->toBe([$shown])->and(readBack($some)->stimuli)->toBe([]);
+    expect(array_column(readSent($whole)->stimuli, 'id'))->toBe([$shown])->and(readSent($some)->stimuli)->toBe([]);
 });
 
 it('goes out with its questions and figures, from whichever bank, and comes in as it was', function (string $format): void {

@@ -5,9 +5,19 @@ declare(strict_types=1);
 namespace Tests;
 
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Foundation\Testing\TestCase as Base;
+use Illuminate\Support\Facades\DB;
 
 abstract class TestCase extends Base
 {
     use RefreshDatabase;
+
+    /** Types and functions go with the tables, so that the tests can be run again on the same database. */
+    protected function beforeRefreshingDatabase(): void
+    {
+        if (! RefreshDatabaseState::$migrated) {
+            DB::unprepared('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
+        }
+    }
 }

@@ -31,8 +31,9 @@ final class QuestionSearch
         [$key, $type, $descending, $bindings] = $this->order($filter);
         $query->selectRaw("($key)::text AS at", $bindings);
         if ($cursor !== null) {
-            $sign = $descending ? '<' : '>';
-            $query->whereRaw("($key $sign ?::$type OR ($key = ?::$type AND questions.id > ?))", [...$bindings, $at, ...$bindings, $at, $id]);
+            // Written so that the order's index begins here: an OR of both would read all that comes before and throw it away.
+            $descending ? $query->whereRaw("$key <= ?::$type AND ($key < ?::$type OR questions.id > ?)", [...$bindings, $at, ...$bindings, $at, $id])
+                : $query->whereRaw("($key, questions.id) > (?::$type, ?::uuid)", [...$bindings, $at, $id]);
         }
         $query->orderByRaw($key.($descending ? ' DESC' : ' ASC'), $bindings)->orderBy('questions.id')->limit(self::PAGE + 1);
         $rows = array_values($query->get()->all());

@@ -123,6 +123,23 @@ it('marks what was found, and shows the place when it is neither title nor stem'
     expect([$row['found_in'], $row['found_marks']])->toBe(['answers', [['isostasy', true]]]);
 });
 
+it('asks the database as often for many questions as for a few', function (string $path): void {
+    $world = library();
+    $asked = function () use ($path): int {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        ask('GET', $path)->assertOk();
+
+        return count(DB::getQueryLog());
+    };
+    $asked(); // what does not change is kept from the first time, as stems are
+    $few = $asked();
+    foreach (range(1, 20) as $i) {
+        $world->add("Slate $i", more: ['record' => ['tags' => ["tag $i"], 'topics' => [["Topic $i"]]]]);
+    }
+    expect($asked())->toBe($few);
+})->with(['/banks/rocks/questions?sort=title', '/banks/rocks/questions?words=slate', '/banks/rocks/facets?of=tag&of=topic&of=kind', '/questions?words=slate', '/desk']);
+
 it('pages through every order without missing or repeating a question', function (string $sort): void {
     $world = new World;
     test()->actingAs($world->people['reader']);

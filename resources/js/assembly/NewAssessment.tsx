@@ -1,13 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { type FormEvent, useState } from 'react'
+import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { assessmentQuery, makeAssessment } from '@/api/assembly'
 import { ApiProblem } from '@/api/client'
 import { banksQuery } from '@/api/queries'
 import type { Bank } from '@/api/schema'
-import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
 import { Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
 import { useTell } from '@/components/Toasts'
 import { texts } from '@/texts'
 import { setAtHand } from '@/tray/useAtHand'
@@ -44,43 +43,31 @@ export function NewAssessment({ questions, like, onClose }: Props) {
     },
   })
   const atBank = make.error instanceof ApiProblem && make.error.path === '/bank'
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    if (!make.isPending) make.mutate()
-  }
   return (
-    <Dialog
-      open
+    <FormDialog
       onClose={onClose}
       title={like ? texts.assembly.duplicate : texts.assembly.make}
       {...(questions ? { about: texts.assembly.count(questions.length) } : {})}
-      closeName={texts.frame.close}
-      actions={
-        <>
-          <Button onClick={onClose}>{texts.frame.cancel}</Button>
-          <Button look="primary" type="submit" form="new-assessment" aria-disabled={make.isPending}>
-            {texts.assembly.makeGo}
-          </Button>
-        </>
-      }
+      go={texts.assembly.makeGo}
+      disabled={make.isPending}
+      onSubmit={() => make.mutate()}
+      className="flex flex-col gap-4"
     >
-      <form id="new-assessment" className="flex flex-col gap-4" onSubmit={submit}>
-        <Field.Root problem={make.isError && !atBank ? make.error.message : null}>
-          <Field.Label>{texts.assembly.name}</Field.Label>
-          <Field.Text value={title} maxLength={500} onChange={(event) => setTitle(event.target.value)} />
-        </Field.Root>
-        <Field.Root problem={make.isError && atBank ? make.error.message : null}>
-          <Field.Label>{texts.assembly.bank}</Field.Label>
-          <Field.Choice value={chosen} onChange={(event) => setBank(event.target.value)}>
-            {banks.map((one) => (
-              <option key={one.slug} value={one.slug}>
-                {one.name}
-              </option>
-            ))}
-          </Field.Choice>
-        </Field.Root>
-        <p className="text-caption text-second">{texts.assembly.bankAbout}</p>
-      </form>
-    </Dialog>
+      <Field.Root problem={make.isError && !atBank ? make.error.message : null}>
+        <Field.Label>{texts.assembly.name}</Field.Label>
+        <Field.Text value={title} maxLength={500} onChange={(event) => setTitle(event.target.value)} />
+      </Field.Root>
+      <Field.Root problem={make.isError && atBank ? make.error.message : null}>
+        <Field.Label>{texts.assembly.bank}</Field.Label>
+        <Field.Choice value={chosen} onChange={(event) => setBank(event.target.value)}>
+          {banks.map((one) => (
+            <option key={one.slug} value={one.slug}>
+              {one.name}
+            </option>
+          ))}
+        </Field.Choice>
+      </Field.Root>
+      <p className="text-caption text-second">{texts.assembly.bankAbout}</p>
+    </FormDialog>
   )
 }

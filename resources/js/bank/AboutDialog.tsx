@@ -3,9 +3,8 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { type BankAbout, changeBank, makeBank } from '@/api/actions'
 import type { Bank } from '@/api/schema'
-import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
 import { Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
 import { useTell } from '@/components/Toasts'
 import { uuid7 } from '@/desk/fresh'
 import { texts } from '@/texts'
@@ -30,40 +29,24 @@ export function AboutDialog({ bank, onClose }: { bank?: Bank; onClose: () => voi
     },
   })
   return (
-    <Dialog
-      open
+    <FormDialog
       onClose={onClose}
       title={bank ? texts.banks.settings : texts.banks.make}
-      closeName={texts.frame.close}
-      actions={
-        <>
-          <Button onClick={onClose}>{texts.frame.cancel}</Button>
-          <Button look="primary" type="submit" form="about-bank" aria-disabled={save.isPending}>
-            {bank ? texts.frame.save : texts.banks.makeGo}
-          </Button>
-        </>
-      }
+      go={bank ? texts.frame.save : texts.banks.makeGo}
+      disabled={save.isPending}
+      onSubmit={() => save.mutate()}
     >
-      <form
-        id="about-bank"
-        className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          save.mutate()
-        }}
-      >
-        {Object.entries(texts.banks.fields).map(([field, label], i) => (
-          <Field.Root key={field} problem={i === 0 ? (save.error?.message ?? null) : null}>
-            <Field.Label>{label}</Field.Label>
-            <Field.Text
-              autoFocus={i === 0}
-              maxLength={200}
-              value={about[field] ?? ''}
-              onChange={(event) => setAbout({ ...about, [field]: event.target.value })}
-            />
-          </Field.Root>
-        ))}
-      </form>
-    </Dialog>
+      {Object.entries(texts.banks.fields).map(([field, label], i) => (
+        <Field.Root key={field} problem={i === 0 ? (save.error?.message ?? null) : null}>
+          <Field.Label>{label}</Field.Label>
+          <Field.Text
+            autoFocus={i === 0}
+            maxLength={200}
+            value={about[field] ?? ''}
+            onChange={(event) => setAbout({ ...about, [field]: event.target.value })}
+          />
+        </Field.Root>
+      ))}
+    </FormDialog>
   )
 }

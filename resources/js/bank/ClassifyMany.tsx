@@ -1,8 +1,7 @@
 import { type FormEvent, useState } from 'react'
 import type { Classification, Target } from '@/api/actions'
-import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
 import { control } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
 import { PathsField, WordsField } from '@/record/Fields'
 import { difficulties, statuses, useKnown } from '@/record/RecordForm'
 import { useClassify } from '@/record/useClassify'
@@ -18,7 +17,6 @@ export function ClassifyMany({ slug, target, count, only, onClose, onDone }: Pro
   const [lists, setLists] = useState<Record<string, string[]>>({})
   const [paths, setPaths] = useState<Record<string, string[][]>>({})
   const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault()
     const form = new FormData(event.currentTarget)
     const record: NonNullable<Classification['record']> = {}
     for (const field of ['status', 'difficulty', 'level', 'source', 'licence', 'author']) {
@@ -80,45 +78,37 @@ export function ClassifyMany({ slug, target, count, only, onClose, onDone }: Pro
     </Line>
   )
   return (
-    <Dialog
-      open
+    <FormDialog
       onClose={onClose}
       title={only ? texts.bank.placeIn : texts.record.many(count)}
       about={only ? undefined : texts.record.manyAbout}
-      closeName={texts.frame.close}
-      actions={
-        <>
-          <Button onClick={onClose}>{texts.frame.cancel}</Button>
-          <Button look="primary" type="submit" form="classify-many" aria-disabled={act.isPending}>
-            {texts.record.apply(count)}
-          </Button>
-        </>
-      }
+      go={texts.record.apply(count)}
+      disabled={act.isPending}
+      onSubmit={submit}
+      className="boxed-fields flex flex-col gap-2"
     >
-      <form id="classify-many" onSubmit={submit} className="boxed-fields flex flex-col gap-2">
-        {only ? null : (
-          <>
-            {places('addTopics', texts.record.addTopics, texts.record.pickTopic, known.topics)}
-            {places('removeTopics', texts.record.removeTopics, texts.record.pickTopic, known.topics)}
-            {words('addTags', texts.record.addTags, known.tags)}
-            {words('removeTags', texts.record.removeTags, known.tags)}
-            {choice('status', texts.record.status, statuses)}
-            {choice('difficulty', texts.record.difficulty, difficulties)}
-            {text('level', texts.record.level)}
-            {words('purpose', texts.record.purpose, [])}
-            {text('author', texts.record.author)}
-            {text('source', texts.record.source)}
-            {text('licence', texts.record.licence)}
-          </>
-        )}
-        {places('addFolders', texts.record.addFolders, texts.record.pickFolder, known.folders)}
-        {act.isError ? (
-          <p role="alert" className="text-problem">
-            {act.error.message}
-          </p>
-        ) : null}
-      </form>
-    </Dialog>
+      {only ? null : (
+        <>
+          {places('addTopics', texts.record.addTopics, texts.record.pickTopic, known.topics)}
+          {places('removeTopics', texts.record.removeTopics, texts.record.pickTopic, known.topics)}
+          {words('addTags', texts.record.addTags, known.tags)}
+          {words('removeTags', texts.record.removeTags, known.tags)}
+          {choice('status', texts.record.status, statuses)}
+          {choice('difficulty', texts.record.difficulty, difficulties)}
+          {text('level', texts.record.level)}
+          {words('purpose', texts.record.purpose, [])}
+          {text('author', texts.record.author)}
+          {text('source', texts.record.source)}
+          {text('licence', texts.record.licence)}
+        </>
+      )}
+      {places('addFolders', texts.record.addFolders, texts.record.pickFolder, known.folders)}
+      {act.isError ? (
+        <p role="alert" className="text-problem">
+          {act.error.message}
+        </p>
+      ) : null}
+    </FormDialog>
   )
 }
 

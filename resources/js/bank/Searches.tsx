@@ -4,8 +4,8 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { keepSearch, removeSearch, type SavedSearch, searchesQuery } from '@/api/searches'
 import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
 import { Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
 import { useTell } from '@/components/Toasts'
 import { texts } from '@/texts'
 import type { Filter } from './useFilter'
@@ -91,40 +91,24 @@ function KeepSearch({ slug, filter, mayShare, onKept, onClose }: KeepProps) {
     },
   })
   return (
-    <Dialog
-      open
+    <FormDialog
       onClose={onClose}
       title={words.keep}
       about={words.about}
-      closeName={texts.frame.close}
-      actions={
-        <>
-          <Button onClick={onClose}>{texts.frame.cancel}</Button>
-          <Button look="primary" type="submit" form="keep-search" aria-disabled={keep.isPending}>
-            {words.keepGo}
-          </Button>
-        </>
-      }
+      go={words.keepGo}
+      disabled={keep.isPending}
+      onSubmit={() => keep.mutate()}
     >
-      <form
-        id="keep-search"
-        className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          keep.mutate()
-        }}
-      >
-        <Field.Root problem={keep.error?.message ?? null}>
-          <Field.Label>{words.name}</Field.Label>
-          <Field.Text autoFocus maxLength={200} value={name} onChange={(event) => setName(event.target.value)} />
-        </Field.Root>
-        {mayShare ? (
-          <label className="flex items-center gap-2">
-            <input type="checkbox" checked={shared} onChange={(event) => setShared(event.target.checked)} />
-            {words.share}
-          </label>
-        ) : null}
-      </form>
-    </Dialog>
+      <Field.Root problem={keep.error?.message ?? null}>
+        <Field.Label>{words.name}</Field.Label>
+        <Field.Text autoFocus maxLength={200} value={name} onChange={(event) => setName(event.target.value)} />
+      </Field.Root>
+      {mayShare ? (
+        <label className="flex items-center gap-2">
+          <input type="checkbox" checked={shared} onChange={(event) => setShared(event.target.checked)} />
+          {words.share}
+        </label>
+      ) : null}
+    </FormDialog>
   )
 }

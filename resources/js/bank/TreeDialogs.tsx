@@ -2,9 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { MoreHorizontal } from 'lucide-react'
 import { useState } from 'react'
 import { addNode, changeNode, removeNode, type TreeName } from '@/api/actions'
-import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
 import { control, Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
 import { Menu } from '@/components/Menu'
 import { useTell } from '@/components/Toasts'
 import type { TreeItem } from '@/components/Tree'
@@ -90,59 +89,43 @@ function TreeDialog({
       asked.what
     ] ?? ''
   return (
-    <Dialog
-      open
+    <FormDialog
       onClose={onClose}
       title={title}
       about={asked.what === 'remove' ? texts.tree.removeAbout[kind]?.(below.length, item?.count ?? 0) : item?.name}
-      closeName={texts.frame.close}
-      actions={
-        <>
-          <Button onClick={onClose}>{texts.frame.cancel}</Button>
-          <Button look="primary" type="submit" form="tree-form">
-            {asked.what === 'remove' ? texts.tree.remove : asked.what === 'move' ? texts.tree.move : texts.frame.save}
-          </Button>
-        </>
-      }
+      go={asked.what === 'remove' ? texts.tree.remove : asked.what === 'move' ? texts.tree.move : texts.frame.save}
+      disabled={act.isPending}
+      onSubmit={() => act.mutate()}
     >
-      <form
-        id="tree-form"
-        className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          act.mutate()
-        }}
-      >
-        {asked.what === 'make' || asked.what === 'rename' ? (
-          <Field.Root problem={act.error?.message ?? null}>
-            <Field.Label>{texts.tree.name}</Field.Label>
-            <Field.Text autoFocus value={name} maxLength={200} onChange={(event) => setName(event.target.value)} />
-          </Field.Root>
-        ) : null}
-        {asked.what === 'make' || asked.what === 'move' ? (
-          <label className="flex flex-col gap-1">
-            <span className="text-caption text-second">{texts.tree.into}</span>
-            <select className={control} value={parent} onChange={(event) => setParent(event.target.value)}>
-              <option value="">{texts.tree.top}</option>
-              {ordered(items)
-                .filter((one) => one.item.id !== item?.id && !below.includes(one.item.id))
-                .map(({ item: one, path }) => (
-                  <option key={one.id} value={one.id}>
-                    {path.join(' › ')}
-                  </option>
-                ))}
-            </select>
-          </label>
-        ) : null}
-        {asked.what === 'move' || asked.what === 'remove' ? (
-          act.error ? (
-            <p role="alert" className="text-problem">
-              {act.error.message}
-            </p>
-          ) : null
-        ) : null}
-      </form>
-    </Dialog>
+      {asked.what === 'make' || asked.what === 'rename' ? (
+        <Field.Root problem={act.error?.message ?? null}>
+          <Field.Label>{texts.tree.name}</Field.Label>
+          <Field.Text autoFocus value={name} maxLength={200} onChange={(event) => setName(event.target.value)} />
+        </Field.Root>
+      ) : null}
+      {asked.what === 'make' || asked.what === 'move' ? (
+        <label className="flex flex-col gap-1">
+          <span className="text-caption text-second">{texts.tree.into}</span>
+          <select className={control} value={parent} onChange={(event) => setParent(event.target.value)}>
+            <option value="">{texts.tree.top}</option>
+            {ordered(items)
+              .filter((one) => one.item.id !== item?.id && !below.includes(one.item.id))
+              .map(({ item: one, path }) => (
+                <option key={one.id} value={one.id}>
+                  {path.join(' › ')}
+                </option>
+              ))}
+          </select>
+        </label>
+      ) : null}
+      {asked.what === 'move' || asked.what === 'remove' ? (
+        act.error ? (
+          <p role="alert" className="text-problem">
+            {act.error.message}
+          </p>
+        ) : null
+      ) : null}
+    </FormDialog>
   )
 }
 

@@ -2,9 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { type Intake, intakeQuery, placeIntake } from '@/api/intakes'
 import { banksQuery } from '@/api/queries'
-import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
 import { Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
 import { useKnown } from '@/record/RecordForm'
 import { texts } from '@/texts'
 
@@ -40,100 +39,85 @@ export function PlaceDialog({ intake, onClose }: { intake: Intake; onClose: () =
   const there = (upTo: number) =>
     known.folders.some((path) => path.length > upTo && path.slice(0, upTo + 1).join('\n') === steps.slice(0, upTo + 1).join('\n'))
   return (
-    <Dialog
-      open
+    <FormDialog
       onClose={onClose}
       title={texts.intake.placeTitle}
-      closeName={texts.frame.close}
-      actions={
-        <>
-          <Button onClick={onClose}>{texts.frame.cancel}</Button>
-          <Button look="primary" type="submit" form="place" aria-disabled={place.isPending || bank === ''}>
-            {texts.intake.usePlace}
-          </Button>
-        </>
-      }
+      go={texts.intake.usePlace}
+      disabled={place.isPending || bank === ''}
+      onSubmit={() => place.mutate()}
+      className="flex flex-col gap-4"
     >
-      <form
-        id="place"
-        className="flex flex-col gap-4"
-        onSubmit={(event) => {
-          event.preventDefault()
-          place.mutate()
-        }}
-      >
-        <fieldset className="flex gap-6">
-          <legend className="sr-only">{texts.intake.bank}</legend>
-          {[false, true].map((one) => (
-            <label key={String(one)} className="flex items-center gap-2">
-              <input type="radio" name="which" checked={fresh === one} onChange={() => setFresh(one)} />
-              {one ? texts.intake.fresh : texts.intake.there_}
-            </label>
-          ))}
-        </fieldset>
-        {fresh ? (
-          <Field.Root>
-            <Field.Label>{texts.intake.freshName}</Field.Label>
-            <Field.Text value={name} maxLength={200} onChange={(event) => setName(event.target.value)} />
-          </Field.Root>
-        ) : (
-          <Field.Root>
-            <Field.Label>{texts.intake.bank}</Field.Label>
-            <Field.Choice value={slug} onChange={(event) => setSlug(event.target.value)}>
-              <option value="">{texts.intake.pickBank}</option>
-              {writable.map((one) => (
-                <option key={one.slug} value={one.slug}>
-                  {one.name}
-                </option>
-              ))}
-            </Field.Choice>
-          </Field.Root>
-        )}
+      <fieldset className="flex gap-6">
+        <legend className="sr-only">{texts.intake.bank}</legend>
+        {[false, true].map((one) => (
+          <label key={String(one)} className="flex items-center gap-2">
+            <input type="radio" name="which" checked={fresh === one} onChange={() => setFresh(one)} />
+            {one ? texts.intake.fresh : texts.intake.there_}
+          </label>
+        ))}
+      </fieldset>
+      {fresh ? (
         <Field.Root>
-          <Field.Label>{texts.intake.folder}</Field.Label>
-          <Field.Text
-            list="known-folders"
-            value={folder}
-            placeholder={texts.intake.folderHint}
-            onChange={(event) => setFolder(event.target.value)}
-          />
-          <datalist id="known-folders">
-            {known.folders.map((path) => (
-              <option key={path.join()} value={path.join(' › ')} />
-            ))}
-          </datalist>
+          <Field.Label>{texts.intake.freshName}</Field.Label>
+          <Field.Text value={name} maxLength={200} onChange={(event) => setName(event.target.value)} />
         </Field.Root>
-        {bank !== '' ? (
-          <p aria-live="polite">
-            <span className="text-caption text-quiet">{texts.intake.will}</span>
-            <br />
-            <strong>{bank}</strong> {fresh ? <Fresh /> : null}
-            {steps.map((step, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: steps of one path
-              <span key={i}>
-                {' › '}
-                <strong>{step}</strong> {there(i) ? null : <Fresh />}
-              </span>
-            ))}
-          </p>
-        ) : null}
+      ) : (
         <Field.Root>
-          <Field.Label>{texts.intake.usual}</Field.Label>
-          <Field.Choice value={duplicates} onChange={(event) => setDuplicates(event.target.value)}>
-            {['skip', 'add', 'replace'].map((way) => (
-              <option key={way} value={way}>
-                {texts.intake.decisions[way]}
+          <Field.Label>{texts.intake.bank}</Field.Label>
+          <Field.Choice value={slug} onChange={(event) => setSlug(event.target.value)}>
+            <option value="">{texts.intake.pickBank}</option>
+            {writable.map((one) => (
+              <option key={one.slug} value={one.slug}>
+                {one.name}
               </option>
             ))}
           </Field.Choice>
         </Field.Root>
-        {place.isError ? (
-          <p role="alert" className="text-problem">
-            {place.error.message}
-          </p>
-        ) : null}
-      </form>
-    </Dialog>
+      )}
+      <Field.Root>
+        <Field.Label>{texts.intake.folder}</Field.Label>
+        <Field.Text
+          list="known-folders"
+          value={folder}
+          placeholder={texts.intake.folderHint}
+          onChange={(event) => setFolder(event.target.value)}
+        />
+        <datalist id="known-folders">
+          {known.folders.map((path) => (
+            <option key={path.join()} value={path.join(' › ')} />
+          ))}
+        </datalist>
+      </Field.Root>
+      {bank !== '' ? (
+        <p aria-live="polite">
+          <span className="text-caption text-quiet">{texts.intake.will}</span>
+          <br />
+          <strong>{bank}</strong> {fresh ? <Fresh /> : null}
+          {steps.map((step, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: steps of one path
+            <span key={i}>
+              {' › '}
+              <strong>{step}</strong> {there(i) ? null : <Fresh />}
+            </span>
+          ))}
+        </p>
+      ) : null}
+      <Field.Root>
+        <Field.Label>{texts.intake.usual}</Field.Label>
+        <Field.Choice value={duplicates} onChange={(event) => setDuplicates(event.target.value)}>
+          {['skip', 'add', 'replace'].map((way) => (
+            <option key={way} value={way}>
+              {texts.intake.decisions[way]}
+            </option>
+          ))}
+        </Field.Choice>
+      </Field.Root>
+      {place.isError ? (
+        <p role="alert" className="text-problem">
+          {place.error.message}
+        </p>
+      ) : null}
+    </FormDialog>
   )
 }
 

@@ -6,9 +6,9 @@ import { useSelection } from '@/bank/useSelection'
 import { Button } from '@/components/Button'
 import { Dialog } from '@/components/Dialog'
 import type { Crumb } from '@/components/Frame'
+import { ListAndReading } from '@/components/ListAndReading'
 import { Menu } from '@/components/Menu'
 import { Message, Nothing } from '@/components/Message'
-import { Panes } from '@/components/Panes'
 import { useTell } from '@/components/Toasts'
 import { single, useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
@@ -179,24 +179,12 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
           </div>
         ) : null}
         <div className="min-h-0 flex-1">
-          {narrow ? (
-            address.get('question') ? (
-              <div className="h-full overflow-y-auto bg-paper">{reading}</div>
-            ) : (
-              list
-            )
-          ) : (
-            <Panes
-              name="review"
-              borderName={texts.frame.border}
-              panes={[{ id: 'list', label: texts.intake.list, body: list, size: 480, min: 320, max: 760 }]}
-              last={
-                <section aria-label={texts.bank.reading} className="h-full overflow-y-auto bg-paper">
-                  {reading}
-                </section>
-              }
-            />
-          )}
+          <ListAndReading
+            name="review"
+            list={{ id: 'list', label: texts.intake.list, body: list, size: 480, min: 320, max: 760 }}
+            reading={{ label: texts.bank.reading, body: reading }}
+            picked={Boolean(address.get('question'))}
+          />
         </div>
         <ReviewBar
           intake={intake.id}

@@ -1,9 +1,8 @@
 import { type FormEvent, useState } from 'react'
 import type { StagedChange } from '@/api/intakes'
 import type { Selection } from '@/bank/useSelection'
-import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
 import { Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
 import { Menu } from '@/components/Menu'
 import { difficulties, statuses, useKnown } from '@/record/RecordForm'
 import { texts } from '@/texts'
@@ -80,7 +79,6 @@ type SetProps = { slug: string; count: number; onClose: () => void; onSet: (chan
 function SetDialog({ slug, count, onClose, onSet }: SetProps) {
   const known = useKnown(slug)
   const submit = (event: FormEvent<HTMLFormElement>) => {
-    event.preventDefault()
     const form = new FormData(event.currentTarget)
     const said = (name: string) => String(form.get(name) ?? '').trim()
     const record: NonNullable<StagedChange['record']> = {}
@@ -111,47 +109,38 @@ function SetDialog({ slug, count, onClose, onSet }: SetProps) {
     </Field.Root>
   )
   return (
-    <Dialog
-      open
+    <FormDialog
       onClose={onClose}
       title={texts.intake.setTitle(count)}
       about={texts.intake.setAbout}
-      closeName={texts.frame.close}
-      actions={
-        <>
-          <Button onClick={onClose}>{texts.frame.cancel}</Button>
-          <Button look="primary" type="submit" form="set-staged">
-            {texts.intake.setGo(count)}
-          </Button>
-        </>
-      }
+      go={texts.intake.setGo(count)}
+      onSubmit={submit}
+      className="grid grid-cols-2 gap-4"
     >
-      <form id="set-staged" onSubmit={submit} className="grid grid-cols-2 gap-4">
-        <Field.Root>
-          <Field.Label>{texts.intake.points}</Field.Label>
-          <Field.Text name="points" type="number" min={0} max={100000} step={0.0001} placeholder={texts.record.leave} />
-        </Field.Root>
-        {choice('difficulty', texts.record.difficulty, difficulties.slice(1))}
-        <Field.Root>
-          <Field.Label>{texts.intake.topic}</Field.Label>
-          <Field.Text name="topic" list="known-topics" placeholder={texts.intake.topicHint} />
-          <datalist id="known-topics">
-            {known.topics.map((path) => (
-              <option key={path.join()} value={path.join(' › ')} />
-            ))}
-          </datalist>
-        </Field.Root>
-        <Field.Root>
-          <Field.Label>{texts.intake.tag}</Field.Label>
-          <Field.Text name="tag" list="known-tags" maxLength={100} />
-          <datalist id="known-tags">
-            {known.tags.map((tag) => (
-              <option key={tag} value={tag} />
-            ))}
-          </datalist>
-        </Field.Root>
-        {choice('status', texts.record.status, statuses)}
-      </form>
-    </Dialog>
+      <Field.Root>
+        <Field.Label>{texts.intake.points}</Field.Label>
+        <Field.Text name="points" type="number" min={0} max={100000} step={0.0001} placeholder={texts.record.leave} />
+      </Field.Root>
+      {choice('difficulty', texts.record.difficulty, difficulties.slice(1))}
+      <Field.Root>
+        <Field.Label>{texts.intake.topic}</Field.Label>
+        <Field.Text name="topic" list="known-topics" placeholder={texts.intake.topicHint} />
+        <datalist id="known-topics">
+          {known.topics.map((path) => (
+            <option key={path.join()} value={path.join(' › ')} />
+          ))}
+        </datalist>
+      </Field.Root>
+      <Field.Root>
+        <Field.Label>{texts.intake.tag}</Field.Label>
+        <Field.Text name="tag" list="known-tags" maxLength={100} />
+        <datalist id="known-tags">
+          {known.tags.map((tag) => (
+            <option key={tag} value={tag} />
+          ))}
+        </datalist>
+      </Field.Root>
+      {choice('status', texts.record.status, statuses)}
+    </FormDialog>
   )
 }

@@ -1,24 +1,22 @@
-import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { useMemo, useState } from 'react'
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { bankQuery, facetsQuery, questionsQuery, treesQuery } from '@/api/queries'
+import { bankQuery, treesQuery } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { type BankDialog, BankDialogs } from '@/bank/BankDialogs'
 import { ListPane } from '@/bank/ListPane'
 import { Reading } from '@/bank/Reading'
+import { useBrowsing } from '@/bank/useBrowsing'
 import { useFilter } from '@/bank/useFilter'
 import { Where } from '@/bank/Where'
 import { Button } from '@/components/Button'
 import { Dialog } from '@/components/Dialog'
+import { ListAndReading } from '@/components/ListAndReading'
 import { Menu } from '@/components/Menu'
 import { Nothing } from '@/components/Message'
-import { Panes } from '@/components/Panes'
 import { single, useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
-import { useWide } from '@/frame/useWide'
 import { texts } from '@/texts'
-import { useAtHand } from '@/tray/useAtHand'
-import { useTraySelection } from '@/tray/useTraySelection'
 
 /** A bank: where, list, reading. */
 export function Bank() {
@@ -27,26 +25,12 @@ export function Bank() {
   const filter = useFilter()
   const bank = useQuery(bankQuery(slug))
   const trees = useQuery(treesQuery(slug))
-  const pages = useInfiniteQuery(questionsQuery(slug, filter.query))
-  const rows = useMemo(() => pages.data?.pages.flatMap((page) => page.data) ?? [], [pages.data])
-  const meta = pages.data?.pages[0]?.meta
-  const selection = useTraySelection(rows, filter.query)
-  const { taken } = useAtHand()
-  const [showKey, setShowKey] = useState(() => localStorage.getItem('key-shown') === 'yes')
-  const [narrowing, setNarrowing] = useState(false)
+  const browsing = useBrowsing(slug, filter)
+  const { meta, selection, active, wide } = browsing
   const [dialog, setDialog] = useState<BankDialog | null>(null)
-  const wide = useWide(1024)
-  const narrow = !useWide(768)
   const mayWrite = bank.data !== undefined && bank.data.my_role !== 'reader'
   const keeps = bank.data?.my_role === 'keeper'
-  const empty = useQuery({ ...facetsQuery(slug, filter.query, []), enabled: meta?.found === 0 && filter.any })
-  const toggleKey = () => {
-    localStorage.setItem('key-shown', showKey ? 'no' : 'yes')
-    setShowKey(!showKey)
-  }
   const open = (row: QuestionRow) => (mayWrite ? navigate(`/questions/${row.id}`) : filter.setQuestion(row.id))
-  // With room for it, the first question is read until another is picked.
-  const active = filter.question ?? (narrow ? undefined : rows[0]?.id)
   const here = texts.frame.groups.here
   useCommands('bank', [
     ...(mayWrite
@@ -62,29 +46,6 @@ export function Bank() {
           },
         ]
       : []),
-    {
-      id: 'key',
-      group: texts.frame.groups.view,
-      title: `${texts.bank.keyShown} / ${texts.bank.keyHidden}`,
-      keys: 'k',
-      single: true,
-      on: single('k'),
-      run: toggleKey,
-    },
-    ...(filter.any ? [{ id: 'clear', group: here, title: texts.bank.clearAll, run: filter.clear }] : []),
-    ...(active
-      ? [
-          {
-            id: 'tray',
-            group: here,
-            title: selection.ids.includes(active) ? texts.tray.out : texts.tray.put,
-            keys: 't',
-            single: true,
-            on: single('t'),
-            run: () => selection.toggle(active),
-          },
-        ]
-      : []),
     ...(mayWrite && filter.question
       ? [
           { id: 'open', group: here, title: texts.bank.open, keys: 'Enter', run: () => navigate(`/questions/${filter.question}`) },
@@ -95,26 +56,14 @@ export function Bank() {
     { id: 'specimens', group: here, title: texts.specimens.run.title, run: () => setDialog('specimens') },
     ...(keeps ? [{ id: 'share', group: here, title: texts.banks.share, run: () => setDialog('share') }] : []),
   ])
-  const reading = active ? (
-    <Reading key={active} id={active} slug={slug} showKey={showKey} onKey={toggleKey} onBack={() => filter.setQuestion(null)} />
-  ) : (
-    <Nothing title={texts.bank.pick} />
-  )
+  const reading = active ? <Reading key={active} id={active} slug={slug} {...browsing.reading} /> : <Nothing title={texts.bank.pick} />
   const where = <Where slug={slug} filter={filter} mayWrite={mayWrite} />
   const list = (
     <ListPane
-      filter={filter}
+      {...browsing.list}
       trees={trees.data}
-      pages={pages}
-      rows={rows}
-      active={active}
-      selection={selection}
-      taken={taken}
       onOpen={open}
       {...(mayWrite ? { onWrite: () => navigate(`/banks/${slug}/write`) } : {})}
-      {...(wide ? {} : { onNarrow: () => setNarrowing(true) })}
-      without={empty.data?.without ?? {}}
-      meant={empty.data?.meant ?? null}
     />
   )
   return (
@@ -165,33 +114,20 @@ export function Bank() {
       {bank.isError ? (
         <Nothing title={bank.error.message} />
       ) : (
-        <div className="flex h-full flex-col">
-          <div className="min-h-0 flex-1">
-            {narrow ? (
-              filter.question ? (
-                <div className="h-full overflow-y-auto bg-paper">{reading}</div>
-              ) : (
-                list
-              )
-            ) : (
-              <Panes
-                name="bank"
-                borderName={texts.frame.border}
-                panes={[
-                  ...(wide ? [{ id: 'where', label: texts.bank.where, body: where, size: 236, min: 180, max: 420 }] : []),
-                  { id: 'list', label: texts.bank.list, body: list, size: wide ? 440 : 360, min: 300, max: 720 },
-                ]}
-                last={
-                  <section aria-label={texts.bank.reading} className="h-full overflow-y-auto bg-paper">
-                    {reading}
-                  </section>
-                }
-              />
-            )}
-          </div>
-        </div>
+        <ListAndReading
+          name="bank"
+          before={wide ? [{ id: 'where', label: texts.bank.where, body: where, size: 236, min: 180, max: 420 }] : []}
+          list={{ id: 'list', label: texts.bank.list, body: list, size: wide ? 440 : 360, min: 300, max: 720 }}
+          reading={{ label: texts.bank.reading, body: reading }}
+          picked={Boolean(filter.question)}
+        />
       )}
-      <Dialog open={narrowing && !wide} onClose={() => setNarrowing(false)} title={texts.bank.narrow} closeName={texts.frame.close}>
+      <Dialog
+        open={browsing.narrowing && !wide}
+        onClose={() => browsing.setNarrowing(false)}
+        title={texts.bank.narrow}
+        closeName={texts.frame.close}
+      >
         <div className="-mx-5 -my-4 min-h-80">{where}</div>
       </Dialog>
       {bank.data ? <BankDialogs bank={bank.data} shown={dialog} onClose={() => setDialog(null)} /> : null}

@@ -3,8 +3,8 @@ import { useNavigate, useParams } from 'react-router'
 import { bankQuery, treesQuery } from '@/api/queries'
 import { type StimulusRow, stimuliQuery } from '@/api/stimuli'
 import { Button } from '@/components/Button'
+import { ListAndReading } from '@/components/ListAndReading'
 import { Nothing } from '@/components/Message'
-import { Panes } from '@/components/Panes'
 import { VirtualRows } from '@/components/VirtualRows'
 import { Asked } from '@/frame/Asked'
 import { single, useCommands } from '@/frame/commands'
@@ -144,22 +144,12 @@ export function Stimuli() {
     >
       {bank.isError ? (
         <Nothing title={bank.error.message} />
-      ) : narrow ? (
-        get('stimulus') ? (
-          <div className="h-full overflow-y-auto bg-paper">{reading}</div>
-        ) : (
-          list
-        )
       ) : (
-        <Panes
+        <ListAndReading
           name="stimuli"
-          borderName={texts.frame.border}
-          panes={[{ id: 'list', label: texts.stimuli.list, body: list, size: 440, min: 300, max: 720 }]}
-          last={
-            <section aria-label={texts.stimuli.reading} className="h-full overflow-y-auto bg-paper">
-              {reading}
-            </section>
-          }
+          list={{ id: 'list', label: texts.stimuli.list, body: list, size: 440, min: 300, max: 720 }}
+          reading={{ label: texts.stimuli.reading, body: reading }}
+          picked={get('stimulus') !== ''}
         />
       )}
     </Shell>

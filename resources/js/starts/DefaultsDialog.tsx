@@ -3,9 +3,8 @@ import { useState } from 'react'
 import { changeBank } from '@/api/actions'
 import { ApiProblem } from '@/api/client'
 import type { Bank } from '@/api/schema'
-import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
 import { Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
 import { useTell } from '@/components/Toasts'
 import type { Defaults } from '@/desk/defaults'
 import { creditFromPercent, percentFromCredit } from '@/parts/html'
@@ -49,79 +48,65 @@ export function DefaultsDialog({ bank, onClose }: { bank: Bank; onClose: () => v
   )
   const set = (change: Partial<Record<keyof Defaults, unknown>>) => setNow({ ...now, ...change } as Defaults)
   return (
-    <Dialog
-      open
+    <FormDialog
       onClose={onClose}
       title={words.title}
       about={words.about}
-      closeName={texts.frame.close}
-      actions={
-        <>
-          <Button onClick={onClose}>{texts.frame.cancel}</Button>
-          <Button look="primary" type="submit" form="defaults" aria-disabled={save.isPending}>
-            {texts.frame.save}
-          </Button>
-        </>
-      }
+      go={texts.frame.save}
+      disabled={save.isPending}
+      onSubmit={() => save.mutate()}
+      className="grid grid-cols-2 gap-3 max-md:grid-cols-1"
     >
-      <form
-        id="defaults"
-        className="grid grid-cols-2 gap-3 max-md:grid-cols-1"
-        onSubmit={(event) => {
-          event.preventDefault()
-          save.mutate()
-        }}
-      >
-        <Field.Root problem={problem('/language') ?? null}>
-          <Field.Label>{words.language}</Field.Label>
-          <Field.Text maxLength={35} value={now.language ?? ''} onChange={(event) => set({ language: event.target.value || undefined })} />
-        </Field.Root>
-        <Field.Root problem={problem('/points') ?? null}>
-          <Field.Label>{words.points}</Field.Label>
-          <Field.Text
-            type="number"
-            min={0}
-            max={1000}
-            step="any"
-            value={now.points ?? ''}
-            onChange={(event) => set({ points: event.target.value === '' ? undefined : Number(event.target.value) })}
-          />
-        </Field.Root>
-        {choice(words.shuffle, now.shuffle === undefined ? '' : now.shuffle ? 'yes' : 'no', Object.entries(words.shuffles), (value) =>
-          set({ shuffle: value === '' ? undefined : value === 'yes' }),
-        )}
-        {choice(words.show, now.show ?? 'both', Object.entries(texts.parts.shows), (show) => set({ show }))}
-        <Field.Root problem={problem('/attempts/allowed') ?? null}>
-          <Field.Label>{words.allowed}</Field.Label>
-          <Field.Text
-            type="number"
-            min={1}
-            max={100}
-            placeholder={words.unlimited}
-            value={now.attempts?.allowed ?? ''}
-            onChange={(event) =>
-              set({ attempts: { ...now.attempts, allowed: event.target.value === '' ? null : Number(event.target.value) } })
-            }
-          />
-        </Field.Root>
-        <Field.Root problem={problem('/attempts/cost') ?? null}>
-          <Field.Label>{words.cost}</Field.Label>
-          <Field.Text inputMode="decimal" value={cost} onChange={(event) => setCost(event.target.value)} />
-        </Field.Root>
-        <h3 className="col-span-full mt-2 font-semibold">{words.typed}</h3>
-        {Object.entries(texts.parts.normalising).map(([name, { title, options }]) =>
-          choice(title, now.normalise?.[name] ?? '', [['', words.usual], ...Object.entries(options)], (value) => {
-            const { [name]: _, ...rest } = now.normalise ?? {}
-            const next = value === '' ? rest : { ...rest, [name]: value }
-            set({ normalise: Object.keys(next).length > 0 ? next : undefined })
-          }),
-        )}
-      </form>
+      <Field.Root problem={problem('/language') ?? null}>
+        <Field.Label>{words.language}</Field.Label>
+        <Field.Text maxLength={35} value={now.language ?? ''} onChange={(event) => set({ language: event.target.value || undefined })} />
+      </Field.Root>
+      <Field.Root problem={problem('/points') ?? null}>
+        <Field.Label>{words.points}</Field.Label>
+        <Field.Text
+          type="number"
+          min={0}
+          max={1000}
+          step="any"
+          value={now.points ?? ''}
+          onChange={(event) => set({ points: event.target.value === '' ? undefined : Number(event.target.value) })}
+        />
+      </Field.Root>
+      {choice(words.shuffle, now.shuffle === undefined ? '' : now.shuffle ? 'yes' : 'no', Object.entries(words.shuffles), (value) =>
+        set({ shuffle: value === '' ? undefined : value === 'yes' }),
+      )}
+      {choice(words.show, now.show ?? 'both', Object.entries(texts.parts.shows), (show) => set({ show }))}
+      <Field.Root problem={problem('/attempts/allowed') ?? null}>
+        <Field.Label>{words.allowed}</Field.Label>
+        <Field.Text
+          type="number"
+          min={1}
+          max={100}
+          placeholder={words.unlimited}
+          value={now.attempts?.allowed ?? ''}
+          onChange={(event) =>
+            set({ attempts: { ...now.attempts, allowed: event.target.value === '' ? null : Number(event.target.value) } })
+          }
+        />
+      </Field.Root>
+      <Field.Root problem={problem('/attempts/cost') ?? null}>
+        <Field.Label>{words.cost}</Field.Label>
+        <Field.Text inputMode="decimal" value={cost} onChange={(event) => setCost(event.target.value)} />
+      </Field.Root>
+      <h3 className="col-span-full mt-2 font-semibold">{words.typed}</h3>
+      {Object.entries(texts.parts.normalising).map(([name, { title, options }]) =>
+        choice(title, now.normalise?.[name] ?? '', [['', words.usual], ...Object.entries(options)], (value) => {
+          const { [name]: _, ...rest } = now.normalise ?? {}
+          const next = value === '' ? rest : { ...rest, [name]: value }
+          set({ normalise: Object.keys(next).length > 0 ? next : undefined })
+        }),
+      )}
+
       {save.isError && !placed ? (
-        <p role="alert" className="mt-3 text-problem">
+        <p role="alert" className="col-span-full text-problem">
           {save.error.message}
         </p>
       ) : null}
-    </Dialog>
+    </FormDialog>
   )
 }

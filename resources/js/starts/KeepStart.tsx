@@ -2,9 +2,8 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { QuestionJson } from '@/api/question'
 import { keepStart, startsQuery } from '@/api/starts'
-import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
 import { Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
 import { useTell } from '@/components/Toasts'
 import { texts } from '@/texts'
 
@@ -22,33 +21,18 @@ export function KeepStart({ question, onClose }: { question: QuestionJson; onClo
     },
   })
   return (
-    <Dialog
-      open
+    <FormDialog
       onClose={onClose}
       title={texts.starts.keep}
       about={texts.starts.keepAbout}
-      closeName={texts.frame.close}
-      actions={
-        <>
-          <Button onClick={onClose}>{texts.frame.cancel}</Button>
-          <Button look="primary" type="submit" form="keep-start" aria-disabled={keep.isPending}>
-            {texts.starts.keepGo}
-          </Button>
-        </>
-      }
+      go={texts.starts.keepGo}
+      disabled={keep.isPending}
+      onSubmit={() => keep.mutate()}
     >
-      <form
-        id="keep-start"
-        onSubmit={(event) => {
-          event.preventDefault()
-          keep.mutate()
-        }}
-      >
-        <Field.Root problem={keep.error?.message ?? null}>
-          <Field.Label>{texts.starts.name}</Field.Label>
-          <Field.Text autoFocus maxLength={200} value={name} onChange={(event) => setName(event.target.value)} />
-        </Field.Root>
-      </form>
-    </Dialog>
+      <Field.Root problem={keep.error?.message ?? null}>
+        <Field.Label>{texts.starts.name}</Field.Label>
+        <Field.Text autoFocus maxLength={200} value={name} onChange={(event) => setName(event.target.value)} />
+      </Field.Root>
+    </FormDialog>
   )
 }

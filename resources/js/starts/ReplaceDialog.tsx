@@ -2,9 +2,8 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { QuestionJson } from '@/api/question'
 import { replaceIn } from '@/api/starts'
-import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
 import { Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
 import { Message } from '@/components/Message'
 import { useTell } from '@/components/Toasts'
 import { useRested } from '@/desk/useRested'
@@ -43,76 +42,62 @@ export function ReplaceDialog({ question, onReplace, onClose }: Props) {
   }
   const problem = found.error ?? replace.error
   return (
-    <Dialog
-      open
+    <FormDialog
       wide
       onClose={onClose}
       title={words.title}
       about={words.about}
-      closeName={texts.frame.close}
-      actions={
-        <>
-          <Button onClick={onClose}>{texts.frame.cancel}</Button>
-          <Button look="primary" type="submit" form="replace" aria-disabled={picked.length === 0 || replace.isPending}>
-            {words.go(picked.length)}
-          </Button>
-        </>
-      }
+      go={words.go(picked.length)}
+      disabled={picked.length === 0 || replace.isPending}
+      onSubmit={() => replace.mutate()}
     >
-      <form
-        id="replace"
-        className="flex flex-col gap-3"
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (picked.length > 0) replace.mutate()
-        }}
-      >
-        <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
-          <Field.Root>
-            <Field.Label>{words.find}</Field.Label>
-            <Field.Text autoFocus maxLength={500} value={wish.find} onChange={(event) => set({ find: event.target.value })} />
-          </Field.Root>
-          <Field.Root>
-            <Field.Label>{words.with}</Field.Label>
-            <Field.Text maxLength={2000} value={wish.with} onChange={(event) => set({ with: event.target.value })} />
-          </Field.Root>
-        </div>
-        <div className="flex gap-6">
-          {(['case', 'whole'] as const).map((name) => (
-            <label key={name} className="flex items-center gap-2">
-              <input type="checkbox" checked={wish[name]} onChange={(event) => set({ [name]: event.target.checked })} />
-              {words[name]}
-            </label>
-          ))}
-        </div>
-        {problem ? <Message look="problem">{problem.message}</Message> : null}
-        <p role="status" className="text-second">
-          {wish.find.trim() === '' || !found.data ? '' : places.length === 0 ? words.none : words.places(places.length)}
-        </p>
-        <ol>
-          {places.map((place, i) => (
-            <li
-              // biome-ignore lint/suspicious/noArrayIndexKey: a place is its number
-              key={i}
-              className="flex items-baseline gap-3 border-hairline border-b py-1.5"
-            >
-              <input
-                type="checkbox"
-                aria-label={words.pick(i + 1, `${place.before}${place.found}${place.after}`)}
-                checked={!left.includes(i)}
-                onChange={(event) => setLeft(event.target.checked ? left.filter((one) => one !== i) : [...left, i])}
-              />
-              <span className="min-w-0 flex-1 font-serif">
-                {place.before}
-                <del>{place.found}</del>
-                {wish.with && !left.includes(i) ? <ins className="ml-1">{wish.with}</ins> : null}
-                {place.after}
-              </span>
-              <span className="max-w-[40%] flex-none truncate text-caption text-quiet">{texts.revisions.place(place.path)}</span>
-            </li>
-          ))}
-        </ol>
-      </form>
-    </Dialog>
+      {' '}
+      0) replace.mutate()
+      <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
+        <Field.Root>
+          <Field.Label>{words.find}</Field.Label>
+          <Field.Text autoFocus maxLength={500} value={wish.find} onChange={(event) => set({ find: event.target.value })} />
+        </Field.Root>
+        <Field.Root>
+          <Field.Label>{words.with}</Field.Label>
+          <Field.Text maxLength={2000} value={wish.with} onChange={(event) => set({ with: event.target.value })} />
+        </Field.Root>
+      </div>
+      <div className="flex gap-6">
+        {(['case', 'whole'] as const).map((name) => (
+          <label key={name} className="flex items-center gap-2">
+            <input type="checkbox" checked={wish[name]} onChange={(event) => set({ [name]: event.target.checked })} />
+            {words[name]}
+          </label>
+        ))}
+      </div>
+      {problem ? <Message look="problem">{problem.message}</Message> : null}
+      <p role="status" className="text-second">
+        {wish.find.trim() === '' || !found.data ? '' : places.length === 0 ? words.none : words.places(places.length)}
+      </p>
+      <ol>
+        {places.map((place, i) => (
+          <li
+            // biome-ignore lint/suspicious/noArrayIndexKey: a place is its number
+            key={i}
+            className="flex items-baseline gap-3 border-hairline border-b py-1.5"
+          >
+            <input
+              type="checkbox"
+              aria-label={words.pick(i + 1, `${place.before}${place.found}${place.after}`)}
+              checked={!left.includes(i)}
+              onChange={(event) => setLeft(event.target.checked ? left.filter((one) => one !== i) : [...left, i])}
+            />
+            <span className="min-w-0 flex-1 font-serif">
+              {place.before}
+              <del>{place.found}</del>
+              {wish.with && !left.includes(i) ? <ins className="ml-1">{wish.with}</ins> : null}
+              {place.after}
+            </span>
+            <span className="max-w-[40%] flex-none truncate text-caption text-quiet">{texts.revisions.place(place.path)}</span>
+          </li>
+        ))}
+      </ol>
+    </FormDialog>
   )
 }

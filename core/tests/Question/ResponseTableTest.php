@@ -42,6 +42,7 @@ it('reads what was written for every kind', function (array $part, string $writt
     'pairs by letter and number' => [['kind' => 'match', 'settings' => ['left' => $things('slate', 'basalt'), 'right' => $things('igneous', 'metamorphic')]], 'A2; B1', '{"pairs":[["x0","x1"],["x1","x0"]]}'],
     'pairs whose words hold a dash' => [['kind' => 'match', 'settings' => ['left' => $things('P - wave', 'S - wave'), 'right' => $things('fast', 'slow')]], 'S - wave - slow', '{"pairs":[["x1","x1"]]}'],
     'groups' => [['kind' => 'group', 'settings' => ['items' => $things('wind', 'coal', 'sun'), 'groups' => $things('renewable', 'not')]], 'renewable: sun, wind; not: coal', '{"groups":{"x0":["x2","x0"],"x1":["x1"]}}'],
+    'a group named twice' => [['kind' => 'group', 'settings' => ['items' => $things('wind', 'coal', 'sun'), 'groups' => $things('renewable', 'not')]], 'renewable: sun; not: coal; renewable: wind', '{"groups":{"x0":["x2","x0"],"x1":["x1"]}}'],
     'tiles in the order of the gaps' => [['kind' => 'tiles', 'settings' => ['tiles' => $things('quartz', 'mica')]], '-; mica', '{"gaps":{"g2":"x1"}}', '<p><span data-gap="g1" data-of="p1"></span> and <span data-gap="g2" data-of="p1"></span></p><div data-part="p1"></div>'],
     'words to pick' => [['kind' => 'highlight', 'settings' => ['text' => '<p><span data-piece="w1">Ice</span> is a <span data-piece="w2">mineral</span></p>']], 'mineral, ice', '{"chosen":["w2","w1"]}'],
     'words mended' => [['kind' => 'amend', 'settings' => ['text' => '<p>Ice is a <span data-piece="w1">rock</span></p>']], 'rock -> mineral', '{"amends":{"w1":"mineral"}}'],
@@ -52,6 +53,21 @@ it('says what cannot be made out, and reads the rest', function () use ($rows, $
     $read = $rows(tabled([$rocks]), "slate\nbasalt\nB, C\tmany");
     expect(array_column($read['rows'], 'problem'))->toBe([null, 'There is nothing called “basalt” here.', null])->and(array_column($read['rows'], 'number'))->toBe([1, 2, 3]);
 });
+
+it('says what cannot be a response of a kind', function (array $part, string $written, string $problem, string $body = '') use ($rows): void {
+    expect($rows(tabled([['id' => 'p1', ...$part]], $body), $written)['rows'][0]['problem'])->toBe($problem);
+})->with([
+    'a letter beyond the last option' => [$rocks, 'F', 'There is nothing called “F” here.'],
+    'two options of one name' => [['kind' => 'menu', 'settings' => ['options' => $things('up', 'Up')]], 'up', 'More than one is called “up”.'],
+    'words for a slider' => [['kind' => 'slider', 'settings' => ['from' => '0', 'to' => '10', 'step' => '1']], 'half', '“half” is no number.'],
+    'a step the scale does not have' => [['kind' => 'survey', 'settings' => ['scale' => ['from' => 3, 'to' => 7]]], '1', '“1” is no step of the scale.'],
+    'a pair of one' => [['kind' => 'match', 'settings' => ['left' => $things('slate'), 'right' => $things('metamorphic')]], 'slate', '“slate” is no pair. Write two things with = between them.'],
+    'an item without its group' => [['kind' => 'group', 'settings' => ['items' => $things('wind'), 'groups' => $things('renewable')]], 'wind', '“wind” names no group. Write a group, a colon and what lies in it.'],
+    'more tiles than gaps' => [['kind' => 'tiles', 'settings' => ['tiles' => $things('quartz', 'mica')]], 'quartz; mica', '2 tiles were written for one gap.', '<p><span data-gap="g1" data-of="p1"></span></p><div data-part="p1"></div>'],
+    'a word that is not in the text' => [['kind' => 'highlight', 'settings' => ['text' => '<p><span data-piece="w1">Ice</span> melts</p>']], 'snow', 'There is nothing called “snow” here.'],
+    'a fault mended twice' => [['kind' => 'amend', 'settings' => ['text' => '<p>Ice is a <span data-piece="w1">rock</span></p>']], 'rock -> mineral; rock -> metal', '“rock” is mended twice.'],
+    'a fault without what mends it' => [['kind' => 'amend', 'settings' => ['text' => '<p>Ice is a <span data-piece="w1">rock</span></p>']], 'rock', '“rock” mends nothing. Write the wrong word, an arrow (->) and the right one.'],
+]);
 
 it('finds out what the columns hold', function (string $table, array $columns, bool $head, array $stated, array $notes) use ($rows, $rocks): void {
     $read = $rows(tabled([$rocks, ['id' => 'p2', 'kind' => 'text', 'label' => 'Reason']]), $table);

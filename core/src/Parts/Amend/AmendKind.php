@@ -9,6 +9,7 @@ use WideQuarry\Answer\TypedOn;
 use WideQuarry\Content\Pieces;
 use WideQuarry\Content\Tree;
 use WideQuarry\Parts\Named;
+use WideQuarry\Parts\NotUnderstood;
 use WideQuarry\Parts\PartKind;
 use WideQuarry\Parts\PiecesOnPaper;
 use WideQuarry\Printing\Answer;
@@ -134,7 +135,8 @@ final class AmendKind implements PartKind
         $amends = [];
         foreach (Named::pieces($written) as $piece) {
             [$wrong, $right] = Named::sides(strtr($piece, ['->' => '→', '=' => '→']), '→', "“{$piece}” mends nothing. Write the wrong word, an arrow (->) and the right one.");
-            $amends[$pieces->one($wrong)] = trim($right);
+            $id = $pieces->one($wrong);
+            $amends[$id] = isset($amends[$id]) ? throw NotUnderstood::because('“'.trim($wrong).'” is mended twice.') : trim($right);
         }
 
         return (object) ['amends' => (object) $amends];

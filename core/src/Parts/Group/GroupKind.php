@@ -129,7 +129,8 @@ final class GroupKind implements PartKind
         $groups = [];
         foreach (Named::pieces($written) as $piece) {
             [$group, $items] = Named::sides($piece, ':', "“{$piece}” names no group. Write a group, a colon and what lies in it.");
-            $groups[Named::items($settings->groups)->one($group)] = Named::items($settings->items)->several($items);
+            $id = Named::items($settings->groups)->one($group);
+            $groups[$id] = [...$groups[$id] ?? [], ...Named::items($settings->items)->several($items)]; // a group may be named twice
         }
 
         return (object) ['groups' => (object) $groups];

@@ -8,6 +8,7 @@ use WideQuarry\Finding;
 use WideQuarry\Json\Fields;
 use WideQuarry\Parts\Item;
 use WideQuarry\Parts\Named;
+use WideQuarry\Parts\NotUnderstood;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Parts\PartKind;
 use WideQuarry\Printing\Paper;
@@ -134,7 +135,12 @@ final class SurveyKind implements PartKind
     {
         $settings = self::settings($part);
 
-        return (object) ['chosen' => $settings->scale === null ? Named::items($settings->options)->several($written) : [trim($written)]];
+        if ($settings->scale === null) {
+            return (object) ['chosen' => Named::items($settings->options)->several($written)];
+        }
+        $step = strtr(trim($written), ['−' => '-']);
+
+        return (object) ['chosen' => [in_array($step, $settings->ids(), true) ? $step : throw NotUnderstood::because("“{$written}” is no step of the scale.")]];
     }
 
     private static function settings(Part $part): SurveySettings

@@ -121,7 +121,7 @@ final class TilesKind implements PartKind
         $gaps = $in->gaps->of($part->id);
         $given = array_map(trim(...), explode(str_contains($written, ';') || count($gaps) === 1 ? ';' : ',', $written));
         if (count($given) > count($gaps)) {
-            throw NotUnderstood::because(count($given).' tiles were written for '.count($gaps).' gaps.');
+            throw NotUnderstood::because(count($given).' tiles were written for '.(count($gaps) === 1 ? 'one gap.' : count($gaps).' gaps.'));
         }
         $filled = [];
         foreach ($given as $i => $tile) {

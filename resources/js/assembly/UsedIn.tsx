@@ -16,7 +16,7 @@ export function UsedIn({ uses, here }: { uses: Uses; here?: string }) {
           </Link>
         </span>
       ))}{' '}
-      {uses.others > 0 ? texts.assembly.usedOthers(uses.others) : ''}
+      {uses.others > 0 ? texts.assembly.usedOthers(uses.others, some.length > 0) : ''}
     </section>
   )
 }

@@ -1,10 +1,15 @@
 import { DropdownMenu } from 'radix-ui'
-import type { ComponentProps, ReactNode } from 'react'
+import { type ComponentProps, createContext, type ReactNode, useContext, useRef } from 'react'
 
 const item =
   'flex min-h-8 cursor-pointer select-none items-center gap-3 rounded-ui px-2 py-1 text-ui outline-none data-[disabled]:opacity-55 data-[highlighted]:bg-accent-tint data-[highlighted]:text-accent'
 
-/** A menu that a button opens. */
+const Picked = createContext<{ current: (() => void) | null }>({ current: null })
+
+/**
+ * A menu that a button opens. What was picked is done once the menu is gone and the focus is back at the button, so that a
+ * dialog it opens has somewhere to give the focus back to.
+ */
 function Root({
   button,
   children,
@@ -22,6 +27,7 @@ function Root({
   open?: boolean
   onOpen?: (open: boolean) => void
 }) {
+  const picked = useRef<(() => void) | null>(null)
   return (
     <DropdownMenu.Root {...(onOpen ? { open: open === true, onOpenChange: onOpen } : {})}>
       <DropdownMenu.Trigger asChild>{button}</DropdownMenu.Trigger>
@@ -30,26 +36,36 @@ function Root({
           align={align}
           sideOffset={4}
           collisionPadding={8}
-          {...(onClosed
-            ? {
-                onCloseAutoFocus: (event: Event) => {
-                  event.preventDefault()
-                  onClosed()
-                },
-              }
-            : {})}
+          onCloseAutoFocus={(event) => {
+            if (onClosed) {
+              event.preventDefault()
+              onClosed()
+            }
+            const act = picked.current
+            picked.current = null
+            if (act) queueMicrotask(act) // after the focus has moved
+          }}
           className="z-30 min-w-44 rounded-ui border border-hairline bg-paper p-1 text-ink shadow-float"
         >
-          {children}
+          <Picked value={picked}>{children}</Picked>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>
   )
 }
 
-function Item({ keys, children, ...rest }: ComponentProps<typeof DropdownMenu.Item> & { keys?: string }) {
+type ItemProps = Omit<ComponentProps<typeof DropdownMenu.Item>, 'onSelect'> & { keys?: string; onSelect?: () => void }
+
+function Item({ keys, children, onSelect, ...rest }: ItemProps) {
+  const picked = useContext(Picked)
   return (
-    <DropdownMenu.Item className={item} {...rest}>
+    <DropdownMenu.Item
+      className={item}
+      {...rest}
+      onSelect={() => {
+        picked.current = onSelect ?? null
+      }}
+    >
       <span className="flex-1">{children}</span>
       {keys ? <kbd className="text-caption text-quiet">{keys}</kbd> : null}
     </DropdownMenu.Item>

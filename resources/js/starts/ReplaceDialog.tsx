@@ -51,8 +51,6 @@ export function ReplaceDialog({ question, onReplace, onClose }: Props) {
       disabled={picked.length === 0 || replace.isPending}
       onSubmit={() => replace.mutate()}
     >
-      {' '}
-      0) replace.mutate()
       <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
         <Field.Root>
           <Field.Label>{words.find}</Field.Label>

@@ -121,6 +121,8 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
         <div className="flex flex-col gap-4 rounded-ui border border-hairline bg-paper p-6 max-md:p-3">
           <div className="flex flex-wrap items-end gap-4">
             <input
+              // biome-ignore lint/a11y/noAutofocus: a new one begins here
+              autoFocus={!whole}
               aria-label={texts.stimuli.titleField}
               placeholder={texts.stimuli.titleHint}
               maxLength={500}

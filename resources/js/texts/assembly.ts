@@ -109,7 +109,8 @@ export const assembly = {
   is: 'As it is now',
   used: 'Where it is used',
   usedNowhere: 'In no assessment yet.',
-  usedOthers: (n: number) => `and in ${n} that you may not read`,
+  usedOthers: (n: number, more: boolean) =>
+    `${more ? 'and in ' : ''}${n === 1 ? 'one assessment' : `${n} assessments`} that you may not read`,
   goneAbout: 'This question is no longer in its bank, or you may not read it any more. Take it out of the assessment, or leave its place.',
   conflict: 'Somebody else changed this assessment. It is shown as it is now; your last change was not stored.',
   saved: 'saved',

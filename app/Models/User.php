@@ -6,6 +6,7 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Foundation\Auth\User as Authenticatable;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -23,6 +24,15 @@ final class User extends Authenticatable
 
     /** @var list<string> */
     protected $hidden = ['password', 'remember_token'];
+
+    /** Who asks, on a route that asks for a session. */
+    public static function asking(Request $request): self
+    {
+        $user = $request->user();
+        assert($user instanceof self);
+
+        return $user;
+    }
 
     /** What this person may do in a bank: reader, writer, keeper or null. */
     public function roleIn(string $bankId): ?string

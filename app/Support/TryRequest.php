@@ -31,8 +31,7 @@ final readonly class TryRequest
         $body = $request->getContent();
         abort_if(strlen($body) > self::BYTES, 413);
         $fields = Fields::of(Json::decode($body), '', $known)->need('question');
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
 
         return [Question::read($fields->raw('question'), $this->kinds), $fields, $user];
     }

@@ -31,7 +31,7 @@ final class AssessmentController
                 (SELECT count(*) FROM assessment_uses WHERE assessment_id = assessments.id) AS questions
             FROM assessments JOIN banks ON banks.id = assessments.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
             ORDER BY assessments.updated_at DESC LIMIT 500
-            SQL, [$this->person($request)->id]);
+            SQL, [User::asking($request)->id]);
 
         return new JsonResponse(['data' => $rows]);
     }
@@ -64,7 +64,7 @@ final class AssessmentController
             [$like->id, $like->title, $like->state] = [$json->id, $title, 'draft'];
             $json = $like;
         }
-        $made = $save->create($json, $bank->id, $this->person($request));
+        $made = $save->create($json, $bank->id, User::asking($request));
         if ($fields->has('questions')) {
             $this->append($made, $fields, $request, $save);
         }
@@ -113,7 +113,7 @@ final class AssessmentController
         foreach ($fields->list('questions', 2000) as $i => $id) {
             $ids[] = Fields::asUuid($id, "/questions/$i");
         }
-        $found = DB::table('questions')->whereIn('id', $ids)->whereRaw('EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0)', [$this->person($request)->id])->pluck('revision', 'id')->all();
+        $found = DB::table('questions')->whereIn('id', $ids)->whereRaw('EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0)', [User::asking($request)->id])->pluck('revision', 'id')->all();
         $revisions = [];
         foreach ($ids as $id) {
             if (is_int($found[$id] ?? null)) {
@@ -129,13 +129,5 @@ final class AssessmentController
     private function answer(Assessment $assessment): JsonResponse
     {
         return (new AssessmentResource($assessment))->response()->header('ETag', "\"$assessment->version\"");
-    }
-
-    private function person(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
     }
 }

@@ -48,8 +48,7 @@ final class AutosaveController
     /** @return array{user_id: string, subject: string} */
     private function key(Request $request, string $subject): array
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
 
         return ['user_id' => $user->id, 'subject' => mb_substr($subject, 0, 200)];
     }

@@ -42,8 +42,7 @@ final class BankController
     #[Operation('Make a bank; who makes it keeps it', response: BankResource::class, body: ['name' => 'string', 'purpose' => 'string?', 'subject' => 'string?', 'level' => 'string?', 'course' => 'string?', 'term' => 'string?'], status: 201)]
     public function store(Request $request, MakeBank $make): JsonResponse
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
         $bank = $make->handle($this->about($request, true), $user);
 
         return (new BankResource($this->readable($request)->findOrFail($bank->id)))->response()->setStatusCode(201);
@@ -95,8 +94,7 @@ final class BankController
     /** @return Builder<Bank> one query, with counts by status and who else reads them */
     private function readable(Request $request): Builder
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
 
         $query = Bank::query()->withCasts(['shared_with' => 'array', 'keepers' => 'array']);
         $query->joinSub(DB::query()->selectRaw('bank_id, role AS my_role')->fromRaw('bank_roles(?)', [$user->id]), 'mine', 'mine.bank_id', '=', 'banks.id')

@@ -35,8 +35,7 @@ final class BankQuestionController
     #[Operation('Questions of every bank one may read that meet a filter, 60 a page; each names its bank', response: QuestionRowResource::class, list: true)]
     public function everywhere(Request $request, QuestionSearch $search): AnonymousResourceCollection
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
 
         return self::page($request, $search, Scope::readableBy($user));
     }
@@ -58,8 +57,7 @@ final class BankQuestionController
     public function store(SaveQuestionRequest $request, Bank $bank, SaveQuestion $save): JsonResponse
     {
         $question = $request->question();
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
         if (Question::query()->whereKey($question->id)->exists()) {
             return Problems::json(409, 'question.exists', 'There is a question with this identifier already.', ['path' => '/question/id']);
         }

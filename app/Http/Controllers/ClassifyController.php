@@ -40,13 +40,13 @@ final class ClassifyController
             $ids = $search->ids(Scope::bank($bank->id), QuestionFilter::fromQuery($fields->string('filter', '', 20_000)));
         }
 
-        return new JsonResponse($classify->handle($bank->id, $ids, $change, PathsChange::read($fields->object('topics', ['set', 'add', 'remove'])), PathsChange::read($fields->object('folders', ['set', 'add', 'remove'])), $this->person($request)));
+        return new JsonResponse($classify->handle($bank->id, $ids, $change, PathsChange::read($fields->object('topics', ['set', 'add', 'remove'])), PathsChange::read($fields->object('folders', ['set', 'add', 'remove'])), User::asking($request)));
     }
 
     #[Operation('Undo an act of one’s own: what is still as it left it is put back')]
     public function undo(Request $request, string $act, UndoAct $undo): JsonResponse
     {
-        $stored = DB::table('acts')->where('id', $act)->where('user_id', $this->person($request)->id)->first();
+        $stored = DB::table('acts')->where('id', $act)->where('user_id', User::asking($request)->id)->first();
         $banks = DB::table('changes')->join('questions', 'questions.id', '=', 'changes.question_id')->where('act_id', $act)->distinct()->pluck('questions.bank_id');
         if ($stored === null) {
             abort(404);
@@ -55,7 +55,7 @@ final class ClassifyController
             Gate::authorize('write', $bank);
         }
 
-        return new JsonResponse($undo->handle($act, $this->person($request)));
+        return new JsonResponse($undo->handle($act, User::asking($request)));
     }
 
     #[Operation('Who changed what of a question’s record, the newest first')]
@@ -65,13 +65,5 @@ final class ClassifyController
         $rows = DB::table('changes')->leftJoin('users', 'users.id', '=', 'changes.user_id')->where('question_id', $question->id)->orderByDesc('changes.id')->limit(200)->get(['field', 'before', 'after', 'users.name AS person', 'changes.created_at AS at', 'act_id AS act']);
 
         return new JsonResponse(['data' => $rows->map(fn (\stdClass $row): array => [...(array) $row, 'before' => Json::decode(is_string($row->before) ? $row->before : 'null'), 'after' => Json::decode(is_string($row->after) ? $row->after : 'null')])]);
-    }
-
-    private function person(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
     }
 }

@@ -16,8 +16,7 @@ final class DeskController
     #[Operation('What one had begun and saved last, what waits in the banks one writes in, and what others changed there lately')]
     public function __invoke(Request $request): JsonResponse
     {
-        $person = $request->user();
-        assert($person instanceof User);
+        $person = User::asking($request);
 
         return new JsonResponse(['begun' => Desk::begun($person), 'recent' => Desk::recent($person), 'waiting' => Desk::waiting($person), 'intakes' => Desk::intakes($person), 'changed' => Desk::changed($person)]);
     }

@@ -24,7 +24,7 @@ final class DispatchController
     public function store(Request $request, OpenDispatch $open): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes']);
-        $id = $open->handle($fields, $this->person($request));
+        $id = $open->handle($fields, User::asking($request));
         WriteOut::dispatch($id);
 
         return $this->show($request, $id)->setStatusCode(201);
@@ -52,14 +52,6 @@ final class DispatchController
 
     private function row(Request $request, string $dispatch): \stdClass
     {
-        return DB::table('dispatches')->where('id', $dispatch)->where('user_id', $this->person($request)->id)->first() ?? abort(404);
-    }
-
-    private function person(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
+        return DB::table('dispatches')->where('id', $dispatch)->where('user_id', User::asking($request)->id)->first() ?? abort(404);
     }
 }

@@ -32,8 +32,7 @@ final class EntryController
     public function show(Request $request, Assessment $assessment, string $entry, Parts $kinds): JsonResponse
     {
         Gate::authorize('view', $assessment);
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
         [$pick, $entries] = $this->entry($assessment, $entry, $user, $kinds);
         $asked = $entries->questions()[$entry] ?? abort(404);
         $stored = Question::query()->where('id', $pick->question)->first();

@@ -27,7 +27,7 @@ final class IntakeController
     #[Operation('Give files (multipart, files[]) or text to be read; bank and folder where they are meant to go, if known', response: IntakeResource::class, body: ['text' => 'string?', 'bank' => 'string?'], status: 201)]
     public function store(GiveRequest $request, OpenIntake $open): JsonResponse
     {
-        $intake = $open->handle($request->given(), $this->person($request), $request->bank());
+        $intake = $open->handle($request->given(), User::asking($request), $request->bank());
         WorkOnIntake::dispatch($intake->id);
 
         return (new IntakeResource($intake->refresh()))->response()->setStatusCode(201);
@@ -45,7 +45,7 @@ final class IntakeController
     public function update(Request $request, Intake $intake, PlaceIntake $place): IntakeResource
     {
         Gate::authorize('work', $intake);
-        $place->handle($intake, Fields::of(Json::decode($request->getContent()), '', ['bank', 'new_bank', 'folder', 'duplicates']), $this->person($request));
+        $place->handle($intake, Fields::of(Json::decode($request->getContent()), '', ['bank', 'new_bank', 'folder', 'duplicates']), User::asking($request));
 
         return new IntakeResource($intake->refresh());
     }
@@ -68,7 +68,7 @@ final class IntakeController
         if ($intake->state === 'committing' && $intake->problem !== null) {
             $intake->update(['problem' => null]);
         } else {
-            $commit->begin($intake, $this->person($request));
+            $commit->begin($intake, User::asking($request));
         }
         WorkOnIntake::dispatch($intake->id);
 
@@ -79,17 +79,9 @@ final class IntakeController
     public function undo(Request $request, Intake $intake, UndoIntake $undo): IntakeResource
     {
         Gate::authorize('work', $intake);
-        $undo->begin($intake, $this->person($request));
+        $undo->begin($intake, User::asking($request));
         WorkOnIntake::dispatch($intake->id);
 
         return new IntakeResource($intake->refresh());
-    }
-
-    private function person(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
     }
 }

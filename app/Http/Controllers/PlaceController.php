@@ -43,8 +43,7 @@ final class PlaceController
     #[Operation('The same over every bank one may read')]
     public function everywhere(Request $request, Facets $facets, QuestionSearch $search): JsonResponse
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
 
         return $this->counted($request, Scope::readableBy($user), $facets, $search);
     }

@@ -29,8 +29,7 @@ final class QuestionController
     #[Operation('Save a new revision; If-Match names the one it was started from', response: QuestionResource::class, body: ['question' => 'object', 'note' => 'string?'])]
     public function update(SaveQuestionRequest $request, Question $question, SaveQuestion $save): JsonResponse
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
         $match = trim($request->headers->get('If-Match') ?? '', '"');
         if (! ctype_digit($match)) {
             return Problems::json(428, 'revision.unnamed', 'Say with If-Match which revision this was started from.');

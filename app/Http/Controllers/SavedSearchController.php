@@ -28,7 +28,7 @@ final class SavedSearchController
     public function index(Request $request, Bank $bank): JsonResponse
     {
         Gate::authorize('view', $bank);
-        $me = $this->person($request);
+        $me = User::asking($request);
         $rows = DB::table('saved_searches')->join('users', 'users.id', '=', 'user_id')->where('bank_id', $bank->id)->where(fn ($either) => $either->where('shared', true)->orWhere('user_id', $me->id))
             ->orderBy('saved_searches.name')->get(['saved_searches.id', 'saved_searches.name', 'filter', 'shared', 'user_id', 'users.name AS person']);
         $keeps = $me->roleIn($bank->id) === 'keeper';
@@ -40,7 +40,7 @@ final class SavedSearchController
     public function store(Request $request, Bank $bank): JsonResponse
     {
         Gate::authorize('view', $bank);
-        $me = $this->person($request);
+        $me = User::asking($request);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'filter', 'shared'])->need('name')->need('filter');
         [$name, $filter, $shared] = [trim($fields->string('name', '', 200)), $fields->string('filter', '', 20_000), $fields->bool('shared', false)];
         $shared && Gate::authorize('write', $bank);
@@ -59,7 +59,7 @@ final class SavedSearchController
     #[Operation('Throw a search away; a shared one also by a keeper of the bank', status: 204)]
     public function destroy(Request $request, string $search): Response
     {
-        $me = $this->person($request);
+        $me = User::asking($request);
         $row = DB::table('saved_searches')->where('id', $search)->first() ?? abort(404);
         $role = $me->roleIn(is_string($row->bank_id) ? $row->bank_id : '');
         $may = $row->user_id === $me->id || ($row->shared === true && $role === 'keeper');
@@ -67,13 +67,5 @@ final class SavedSearchController
         DB::table('saved_searches')->where('id', $search)->delete();
 
         return new Response('', 204);
-    }
-
-    private function person(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
     }
 }

@@ -49,7 +49,7 @@ final class StartController
         unset($content->record);
         $content->title = '';
         $id = (string) Str::uuid7();
-        DB::table('starts')->insert(['id' => $id, 'user_id' => $this->person($request)->id, 'name' => $name, 'content' => Json::encode($content)]);
+        DB::table('starts')->insert(['id' => $id, 'user_id' => User::asking($request)->id, 'name' => $name, 'content' => Json::encode($content)]);
 
         return new JsonResponse(['id' => $id], 201);
     }
@@ -64,14 +64,6 @@ final class StartController
 
     private function mine(Request $request): Builder
     {
-        return DB::table('starts')->where('user_id', $this->person($request)->id);
-    }
-
-    private function person(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
+        return DB::table('starts')->where('user_id', User::asking($request)->id);
     }
 }

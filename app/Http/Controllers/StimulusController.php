@@ -32,7 +32,7 @@ final class StimulusController
         $bank = $text('bank') === '' ? null : Bank::query()->where('slug', $text('bank'))->firstOrFail();
         $bank === null || Gate::authorize('view', $bank);
         $folder = preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $text('folder')) === 1 ? $text('folder') : '';
-        [$rows, $next, $found] = $search->page(self::person($request), $bank?->id, ['words' => mb_scrub(str_replace("\0", '', $text('words'))), 'folder' => $folder, 'only' => $text('only'), 'cursor' => $text('cursor')]);
+        [$rows, $next, $found] = $search->page(User::asking($request), $bank?->id, ['words' => mb_scrub(str_replace("\0", '', $text('words'))), 'folder' => $folder, 'only' => $text('only'), 'cursor' => $text('cursor')]);
 
         return new JsonResponse(['data' => $rows, 'meta' => ['next_cursor' => $next, 'found' => $found]]);
     }
@@ -43,7 +43,7 @@ final class StimulusController
         Gate::authorize('write', $bank);
         [$stimulus, $fields] = $this->read($request, ['stimulus', 'folders', 'note']);
         $made = DB::transaction(function () use ($save, $stimulus, $bank, $request, $fields): bool {
-            $made = $save->create($stimulus, $bank->id, self::person($request), $fields->string('note', '', 500));
+            $made = $save->create($stimulus, $bank->id, User::asking($request), $fields->string('note', '', 500));
             $made && $fields->has('folders') && $save->place($stimulus->id, $bank->id, self::paths($fields));
 
             return $made;
@@ -72,7 +72,7 @@ final class StimulusController
         if ($content->id !== $stimulus->id) {
             return Problems::json(422, 'stimulus.other_id', 'The identifier is not that of the stimulus at this address.', ['path' => '/stimulus/id']);
         }
-        if ($save->revise($content, (int) $match, self::person($request), $fields->string('note', '', 500)) === null) {
+        if ($save->revise($content, (int) $match, User::asking($request), $fields->string('note', '', 500)) === null) {
             return Problems::json(412, 'revision.superseded', 'Somebody has saved this stimulus since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $stimulus->revision]);
         }
 
@@ -127,13 +127,5 @@ final class StimulusController
     private static function paths(Fields $fields): array
     {
         return array_map(fn (mixed $path): array => array_values(array_filter(is_array($path) ? $path : [], is_string(...))), $fields->list('folders', 100));
-    }
-
-    private static function person(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
     }
 }

@@ -21,8 +21,7 @@ final class TransferController
     #[Operation('Intakes and dispatches one may see, the newest first; of: in or out, before: a time')]
     public function index(Request $request): JsonResponse
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
         $rows = DB::select(<<<SQL
             SELECT moved.*, users.name AS person, banks.name AS bank FROM (
                 SELECT id, 'in' AS direction, title, state, problem, user_id, bank_id, created_at, updated_at, (SELECT count(*) FROM staged_questions WHERE intake_id = intakes.id) AS questions, NULL::uuid AS receipt
@@ -39,8 +38,7 @@ final class TransferController
     #[Operation('A receipt; with ?download as a file')]
     public function receipt(Request $request, string $receipt): JsonResponse|Response
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
         $row = DB::table('receipts')->where('id', $receipt)->whereRaw(self::MINE, [$user->id, $user->id])->first() ?? abort(404);
         $body = Json::decode(is_string($row->body) ? $row->body : '{}');
         $whole = ['id' => $row->id, 'kind' => $row->kind, 'title' => $row->title, 'at' => $row->created_at, 'person' => DB::table('users')->where('id', $row->user_id)->value('name'), 'intake' => $row->intake_id, 'body' => $body];

@@ -22,7 +22,7 @@ final class TrayController
     #[Operation('What lies in one’s tray, in the order it was put there')]
     public function show(Request $request): JsonResponse
     {
-        $user = $this->person($request);
+        $user = User::asking($request);
         $rows = DB::select(<<<'SQL'
             SELECT questions.id, questions.title, questions.kinds, questions.points, banks.slug AS bank, banks.name AS bank_name, mine.role >= 'writer' AS may_write
             FROM trays JOIN questions ON questions.id = trays.question_id JOIN banks ON banks.id = questions.bank_id LEFT JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
@@ -35,7 +35,7 @@ final class TrayController
     #[Operation('Put questions into the tray, take them out, or empty it first', body: ['add' => 'string[]?', 'remove' => 'string[]?', 'clear' => 'boolean?'])]
     public function update(Request $request): JsonResponse
     {
-        $user = $this->person($request);
+        $user = User::asking($request);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['add', 'remove', 'clear']);
         $ids = fn (string $name): array => array_map(fn (mixed $id, int $i): string => Fields::asUuid($id, "/$name/$i"), $list = $fields->list($name, 2000), array_keys($list));
         [$add, $remove] = [$ids('add'), $ids('remove')];
@@ -50,13 +50,5 @@ final class TrayController
         });
 
         return $this->show($request);
-    }
-
-    private function person(Request $request): User
-    {
-        $user = $request->user();
-        assert($user instanceof User);
-
-        return $user;
     }
 }

@@ -24,8 +24,7 @@ final class AssessmentResource extends JsonResource implements Shape
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
         $document = $this->document();
         $entries = Entries::of($document, $user, app(Parts::class));
 

@@ -27,8 +27,7 @@ final class StimulusResource extends JsonResource implements Shape
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        $user = $request->user();
-        assert($user instanceof User);
+        $user = User::asking($request);
         $core = $this->core();
 
         return [

@@ -57,6 +57,7 @@ export function useBrowsing(slug: string, filter: Filter) {
     rows,
     selection,
     active,
+    picked: Boolean(filter.question),
     wide,
     narrowing,
     setNarrowing,

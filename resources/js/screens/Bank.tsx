@@ -4,14 +4,12 @@ import { useNavigate, useParams } from 'react-router'
 import { bankQuery, treesQuery } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { type BankDialog, BankDialogs } from '@/bank/BankDialogs'
+import { BrowsingPanes } from '@/bank/BrowsingPanes'
 import { ListPane } from '@/bank/ListPane'
-import { Reading } from '@/bank/Reading'
 import { useBrowsing } from '@/bank/useBrowsing'
 import { useFilter } from '@/bank/useFilter'
 import { Where } from '@/bank/Where'
 import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
-import { ListAndReading } from '@/components/ListAndReading'
 import { Menu } from '@/components/Menu'
 import { Nothing } from '@/components/Message'
 import { single, useCommands } from '@/frame/commands'
@@ -26,7 +24,7 @@ export function Bank() {
   const bank = useQuery(bankQuery(slug))
   const trees = useQuery(treesQuery(slug))
   const browsing = useBrowsing(slug, filter)
-  const { meta, selection, active, wide } = browsing
+  const { meta, selection } = browsing
   const [dialog, setDialog] = useState<BankDialog | null>(null)
   const mayWrite = bank.data !== undefined && bank.data.my_role !== 'reader'
   const keeps = bank.data?.my_role === 'keeper'
@@ -56,7 +54,6 @@ export function Bank() {
     { id: 'specimens', group: here, title: texts.specimens.run.title, run: () => setDialog('specimens') },
     ...(keeps ? [{ id: 'share', group: here, title: texts.banks.share, run: () => setDialog('share') }] : []),
   ])
-  const reading = active ? <Reading key={active} id={active} slug={slug} {...browsing.reading} /> : <Nothing title={texts.bank.pick} />
   const where = <Where slug={slug} filter={filter} mayWrite={mayWrite} />
   const list = (
     <ListPane
@@ -111,25 +108,7 @@ export function Bank() {
         </>
       }
     >
-      {bank.isError ? (
-        <Nothing title={bank.error.message} />
-      ) : (
-        <ListAndReading
-          name="bank"
-          before={wide ? [{ id: 'where', label: texts.bank.where, body: where, size: 236, min: 180, max: 420 }] : []}
-          list={{ id: 'list', label: texts.bank.list, body: list, size: wide ? 440 : 360, min: 300, max: 720 }}
-          reading={{ label: texts.bank.reading, body: reading }}
-          picked={Boolean(filter.question)}
-        />
-      )}
-      <Dialog
-        open={browsing.narrowing && !wide}
-        onClose={() => browsing.setNarrowing(false)}
-        title={texts.bank.narrow}
-        closeName={texts.frame.close}
-      >
-        <div className="-mx-5 -my-4 min-h-80">{where}</div>
-      </Dialog>
+      {bank.isError ? <Nothing title={bank.error.message} /> : <BrowsingPanes browsing={browsing} slug={slug} where={where} list={list} />}
       {bank.data ? <BankDialogs bank={bank.data} shown={dialog} onClose={() => setDialog(null)} /> : null}
     </Shell>
   )

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Defaults;
+use WideQuarry\Question\Question;
 use WideQuarry\Question\Replacement;
 
 $question = Json::decode(Json::encode([
@@ -41,6 +43,28 @@ it('replaces only the places that are picked, and names them', function () use (
     expect($changed->title)->toBe('Slate')->and($changed->parts[0]->settings->options[0]->html)->toBe('<p>&lt;b&gt;&amp; $1 grains</p>')->and($changed->parts[1]->key->rules[0]->on->text)->toBe(['<b>& $1', 'roofing slate'])
         ->and(array_column($places[2]['path'], 'name'))->toBe(['parts', 'settings', 'options', 'html']);
 });
+
+it('can be taken back in every demo question, touches nothing that names something, and leaves it a question', function (string $find, int $least): void {
+    $names = function (mixed $value, string $field = '') use (&$names): array {
+        return match (true) {
+            $value instanceof stdClass => array_merge(...array_map(fn (string $name, mixed $inner): array => $names($inner, $name), array_keys(get_object_vars($value)), array_values(get_object_vars($value))), ...[[]]),
+            is_array($value) => array_merge(...array_map(fn (mixed $inner): array => $names($inner, $field), $value), ...[[]]),
+            default => in_array($field, ['id', 'kind', 'scheme', 'on', 'answer', 'format'], true) ? [$value] : [],
+        };
+    };
+    $places = 0;
+    foreach (glob(__DIR__.'/../../../database/demo/*.json') ?: [] as $file) {
+        foreach (Json::decode((string) file_get_contents($file))->questions as $json) {
+            $question = Question::read($json, Parts::standard())->toJson();
+            $there = Replacement::in($question, $find, 'Zzyxq', true, true);
+            $back = Replacement::in($there['question'], 'Zzyxq', $find, true, true);
+            expect(Json::encode($back['question']))->toBe(Json::encode($question), $json->id)->and(count($back['places']))->toBe(count($there['places']), $json->id)
+                ->and($names($there['question']))->toBe($names($question))->and(Question::read($there['question'], Parts::standard())->id)->toBe($json->id);
+            $places += count($there['places']);
+        }
+    }
+    expect($places)->toBeGreaterThanOrEqual($least);
+})->with([['the', 300], ['rock', 20], ['one', 10], ['choice', 0], ['p1', 0]]); // the last two stand in every question, as names of things
 
 it('takes defaults of a bank that new questions can begin with', function (array $defaults, ?string $path): void {
     $read = fn () => Defaults::read(Json::decode(Json::encode((object) $defaults)));

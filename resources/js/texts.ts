@@ -153,6 +153,7 @@ export const texts = {
     catalogue: 'Find in all banks',
     catalogueAbout: 'all banks you may read',
     toBank: (name: string) => `Go to ${name}`,
+    toItsBank: 'Go to its bank',
     searches: {
       title: 'Searches',
       keep: 'Keep this search',

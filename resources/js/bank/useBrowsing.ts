@@ -1,7 +1,7 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { facetsQuery, questionsQuery } from '@/api/queries'
-import { single, useCommands } from '@/frame/commands'
+import { type ScreenCommand, single } from '@/frame/commands'
 import { useWide } from '@/frame/useWide'
 import { texts } from '@/texts'
 import { useAtHand } from '@/tray/useAtHand'
@@ -27,17 +27,7 @@ export function useBrowsing(slug: string, filter: Filter) {
     setShowKey(!showKey)
   }
   const here = texts.frame.groups.here
-  useCommands('browsing', [
-    {
-      id: 'key',
-      group: texts.frame.groups.view,
-      title: `${texts.bank.keyShown} / ${texts.bank.keyHidden}`,
-      keys: 'k',
-      single: true,
-      on: single('k'),
-      run: toggleKey,
-    },
-    ...(filter.any ? [{ id: 'clear', group: here, title: texts.bank.clearAll, run: filter.clear }] : []),
+  const commands: ScreenCommand[] = [
     ...(active
       ? [
           {
@@ -51,8 +41,19 @@ export function useBrowsing(slug: string, filter: Filter) {
           },
         ]
       : []),
-  ])
+    ...(filter.any ? [{ id: 'clear', group: here, title: texts.bank.clearAll, run: filter.clear }] : []),
+    {
+      id: 'key',
+      group: texts.frame.groups.view,
+      title: `${texts.bank.keyShown} / ${texts.bank.keyHidden}`,
+      keys: 'k',
+      single: true,
+      on: single('k'),
+      run: toggleKey,
+    },
+  ]
   return {
+    commands,
     meta,
     rows,
     selection,

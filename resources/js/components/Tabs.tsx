@@ -19,12 +19,12 @@ export function Tabs({
 }) {
   return (
     <Radix.Root value={value} onValueChange={onChange} className="flex h-full min-h-0 flex-col">
-      <Radix.List aria-label={label} className="flex flex-none gap-4 overflow-x-auto border-hairline border-b px-4">
+      <Radix.List aria-label={label} className="flex flex-none gap-2 overflow-x-auto border-hairline border-b px-3">
         {tabs.map((tab) => (
           <Radix.Trigger
             key={tab.id}
             value={tab.id}
-            className="-outline-offset-2 flex min-h-10 flex-none items-center gap-1.5 border-transparent border-b-2 text-second data-[state=active]:border-accent data-[state=active]:font-semibold data-[state=active]:text-ink"
+            className="-outline-offset-2 flex min-h-10 flex-none items-center gap-1.5 border-transparent border-b-2 px-1 text-second data-[state=active]:border-accent data-[state=active]:font-semibold data-[state=active]:text-ink"
           >
             {tab.title}
             {tab.count ? (

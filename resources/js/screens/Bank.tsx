@@ -44,6 +44,7 @@ export function Bank() {
           },
         ]
       : []),
+    ...browsing.commands,
     ...(mayWrite && filter.question
       ? [
           { id: 'open', group: here, title: texts.bank.open, keys: 'Enter', run: () => navigate(`/questions/${filter.question}`) },

@@ -8,7 +8,9 @@ import { More, useOpenSections } from '@/bank/More'
 import { useBrowsing } from '@/bank/useBrowsing'
 import { type Range, ranges, useFilter } from '@/bank/useFilter'
 import { Button } from '@/components/Button'
+import { useCommands } from '@/frame/commands'
 import { Shell } from '@/frame/Shell'
+import { useWide } from '@/frame/useWide'
 import { texts } from '@/texts'
 
 /** Questions of every bank one may read: what to look for, list, reading. */
@@ -16,6 +18,8 @@ export function Catalogue() {
   const navigate = useNavigate()
   const filter = useFilter()
   const browsing = useBrowsing('', filter)
+  useCommands('catalogue', browsing.commands)
+  const narrow = !useWide(768)
   const sections = useOpenSections(filter, true)
   const asked = sections.open.filter((name) => !ranges.includes(name as Range))
   const counts = useQuery({ ...facetsQuery('', filter.query, asked), enabled: asked.length > 0 })
@@ -34,7 +38,7 @@ export function Catalogue() {
       crumbs={[{ title: texts.banks.title, to: '/banks' }, { title: texts.bank.catalogue }]}
       aside={texts.bank.catalogueAbout}
       search={{ label: texts.frame.search, value: filter.words, onChange: filter.setWords }}
-      actions={row ? <Button onClick={() => open(row)}>{texts.bank.toBank(row.bank_name)}</Button> : null}
+      actions={row ? <Button onClick={() => open(row)}>{narrow ? texts.bank.toItsBank : texts.bank.toBank(row.bank_name)}</Button> : null}
     >
       <BrowsingPanes browsing={browsing} slug={row?.bank ?? ''} where={where} list={list} />
     </Shell>

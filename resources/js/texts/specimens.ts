@@ -29,7 +29,7 @@ export const specimens = {
   table: {
     title: 'Specimens from a table of responses',
     about:
-      'A response in each row, copied from a spreadsheet. Options are written as letters or words; a column may hold the points given, another a note.',
+      'A response in each row, copied from a spreadsheet. Options are written in words, or by the letters they have here; a column may hold the points given, another a note.',
     text: 'The table',
     columns: 'What the columns hold',
     column: (n: number) => `Column ${n} holds`,

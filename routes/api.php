@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\ActController;
 use App\Http\Controllers\AssessmentController;
 use App\Http\Controllers\AutosaveController;
 use App\Http\Controllers\BankController;
 use App\Http\Controllers\BankQuestionController;
-use App\Http\Controllers\ClassifyController;
 use App\Http\Controllers\ConvertController;
+use App\Http\Controllers\CopyController;
 use App\Http\Controllers\DeskController;
 use App\Http\Controllers\DispatchController;
 use App\Http\Controllers\EntryController;
@@ -49,8 +50,22 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::put('banks/{bank:slug}/grants', [GrantController::class, 'update']);
     Route::get('banks/{bank:slug}/trees', [PlaceController::class, 'trees']);
     Route::get('banks/{bank:slug}/facets', [PlaceController::class, 'facets']);
-    Route::post('banks/{bank:slug}/classify', [ClassifyController::class, 'store']);
-    Route::post('acts/{act}/undo', [ClassifyController::class, 'undo'])->whereUuid('act');
+    Route::post('banks/{bank:slug}/acts', [ActController::class, 'store']);
+    Route::get('banks/{bank:slug}/acts', [ActController::class, 'index']);
+    Route::post('banks/{bank:slug}/acts/preview', [ActController::class, 'preview']);
+    Route::post('banks/{bank:slug}/acts/places', [ActController::class, 'places']);
+    Route::get('acts/{act}', [ActController::class, 'show'])->whereUuid('act');
+    Route::get('acts/{act}/changes', [ActController::class, 'changes'])->whereUuid('act');
+    Route::delete('acts/{act}', [ActController::class, 'stop'])->whereUuid('act');
+    Route::post('acts/{act}/resume', [ActController::class, 'resume'])->whereUuid('act');
+    Route::post('acts/{act}/undo', [ActController::class, 'undo'])->whereUuid('act');
+    Route::post('banks/{bank:slug}/copies', [CopyController::class, 'store']);
+    Route::post('banks/{bank:slug}/copy', [CopyController::class, 'bank'])->middleware(Idempotent::class);
+    Route::get('banks/{bank:slug}/tags', [PlaceController::class, 'tags']);
+    Route::put('banks/{bank:slug}/folders/{node}/order', [FolderController::class, 'order'])->whereUuid('node');
+    Route::post('banks/{bank:slug}/{tree}/outline', [FolderController::class, 'outline'])->whereIn('tree', ['folders', 'topics']);
+    Route::post('banks/{bank:slug}/{tree}/{node}/merge', [FolderController::class, 'merge'])->whereIn('tree', ['folders', 'topics'])->whereUuid('node');
+    Route::get('banks/{bank:slug}/{tree}/{node}/uses', [FolderController::class, 'uses'])->whereIn('tree', ['folders', 'topics'])->whereUuid('node');
     Route::post('banks/{bank:slug}/{tree}', [FolderController::class, 'store'])->whereIn('tree', ['folders', 'topics']);
     Route::patch('banks/{bank:slug}/{tree}/{node}', [FolderController::class, 'update'])->whereIn('tree', ['folders', 'topics'])->whereUuid('node');
     Route::delete('banks/{bank:slug}/{tree}/{node}', [FolderController::class, 'destroy'])->whereIn('tree', ['folders', 'topics'])->whereUuid('node');
@@ -60,7 +75,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('questions', [BankQuestionController::class, 'everywhere']);
     Route::get('facets', [PlaceController::class, 'everywhere']);
     Route::get('questions/{question}', [QuestionController::class, 'show'])->whereUuid('question');
-    Route::get('questions/{question}/changes', [ClassifyController::class, 'log'])->whereUuid('question');
+    Route::get('questions/{question}/changes', [QuestionController::class, 'changes'])->whereUuid('question');
     Route::get('questions/{question}/revisions', [RevisionController::class, 'index'])->whereUuid('question');
     Route::get('questions/{question}/revisions/{number}', [RevisionController::class, 'show'])->whereUuid('question')->whereNumber('number');
     Route::put('questions/{question}', [QuestionController::class, 'update'])->whereUuid('question');

@@ -43,7 +43,7 @@ function readSent(string $file): Found
 
 function classify(array $body): Illuminate\Testing\TestResponse
 {
-    return ask('POST', '/banks/rocks/classify', $body);
+    return ask('POST', '/banks/rocks/acts', $body);
 }
 
 /** Stores an assessment's content as it is after a change. */

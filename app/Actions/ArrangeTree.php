@@ -11,6 +11,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Json\Json;
 
 /** Makes, renames, moves and takes away folders and topics. Questions are never touched: only where they are shown. */
 final class ArrangeTree
@@ -49,6 +50,49 @@ final class ArrangeTree
         }));
     }
 
+    /** Puts it before one of its siblings, or last; from then on the siblings stand in an order of their own. */
+    public function order(string $tree, string $bankId, string $id, ?string $before): void
+    {
+        $this->path($tree, $bankId, $id);
+        DB::transaction(function () use ($tree, $bankId, $id, $before): void {
+            $parent = $this->nodes($tree, $bankId)->where('id', $id)->value('parent_id');
+            $siblings = $this->nodes($tree, $bankId)->where('parent_id', $parent)->orderBy('position')->orderByRaw("{$this->label($tree)} COLLATE by_name")->lockForUpdate()->pluck('id')->all();
+            $others = array_values(array_diff($siblings, [$id]));
+            $at = $before === null ? false : array_search($before, $others, true);
+            array_splice($others, $at === false ? count($others) : $at, 0, [$id]);
+            DB::update("UPDATE $tree SET position = place FROM jsonb_array_elements_text(?::jsonb) WITH ORDINALITY AS given (id, place) WHERE $tree.id = given.id::uuid", [Json::encode($others)]);
+        });
+    }
+
+    /** Lets all below a node, or at the top, stand by their names again. */
+    public function byName(string $tree, string $bankId, ?string $parent): void
+    {
+        $this->nodes($tree, $bankId)->where('parent_id', $parent)->update(['position' => 0]);
+    }
+
+    /**
+     * Makes what an outline names, below a node or at the top; what is there already stays.
+     *
+     * @param  list<array{name: string, depth: int}>  $lines  as WideQuarry\Documents\Outline reads them
+     * @return array{made: int, there: int}
+     */
+    public function outline(string $tree, string $bankId, array $lines, ?string $parent): array
+    {
+        return DB::transaction(function () use ($tree, $bankId, $lines, $parent): array {
+            $parent === null || $this->path($tree, $bankId, $parent);
+            $above = [$parent];
+            $made = 0;
+            foreach ($lines as ['name' => $name, 'depth' => $depth]) {
+                $under = $above[$depth] ?? $parent;
+                $found = $this->nodes($tree, $bankId)->where('parent_id', $under)->where($this->label($tree), $name)->value('id');
+                $made += $found === null ? 1 : 0;
+                $above = [...array_slice($above, 0, $depth + 1), is_string($found) ? $found : $this->add($tree, $bankId, $name, $under)];
+            }
+
+            return ['made' => $made, 'there' => count($lines) - $made];
+        });
+    }
+
     public function remove(string $tree, string $bankId, string $id): void
     {
         $this->path($tree, $bankId, $id);
@@ -76,7 +120,7 @@ final class ArrangeTree
     {
         $name = trim((string) preg_replace('/\s+/u', ' ', $name));
 
-        return $name === '' ? throw Refused::because('tree.no_name', 'It needs a name.', '/name') : $name;
+        return preg_match('/[^\p{Z}\p{C}]/u', $name) !== 1 ? throw Refused::because('tree.no_name', 'It needs a name.', '/name') : $name;
     }
 
     /** @param  callable(): mixed  $do */

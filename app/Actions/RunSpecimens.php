@@ -28,7 +28,7 @@ final readonly class RunSpecimens
     public function begin(string $bankId, ?User $person): string
     {
         $id = (string) Str::uuid7();
-        $total = DB::table('questions')->where('bank_id', $bankId)->where('specimens', '>', 0)->count();
+        $total = DB::table('questions')->where('bank_id', $bankId)->where('specimens', '>', 0)->whereNull('binned_at')->count();
         DB::table('specimen_runs')->insertOrIgnore(['id' => $id, 'bank_id' => $bankId, 'user_id' => $person?->id, 'total' => $total]);
         $running = DB::table('specimen_runs')->where('bank_id', $bankId)->where('state', 'running')->value('id');
 
@@ -40,7 +40,7 @@ final readonly class RunSpecimens
         while (($state = DB::table('specimen_runs')->where('id', $run)->first()) !== null && $state->state === 'running') {
             $rows = DB::select(<<<'SQL'
                 SELECT questions.id, record, content, is_complete, specimens, specimens_failing FROM questions JOIN revisions ON question_id = questions.id AND number = questions.revision
-                WHERE bank_id = ? AND questions.specimens > 0 AND questions.id > coalesce(?::uuid, '00000000-0000-0000-0000-000000000000') ORDER BY questions.id LIMIT ?
+                WHERE bank_id = ? AND questions.specimens > 0 AND binned_at IS NULL AND questions.id > coalesce(?::uuid, '00000000-0000-0000-0000-000000000000') ORDER BY questions.id LIMIT ?
                 SQL, [$state->bank_id, $state->last, self::CHUNK]);
             if ($rows === []) {
                 DB::table('specimen_runs')->where('id', $run)->where('state', 'running')->update(['state' => 'done', 'finished_at' => now()]);

@@ -101,7 +101,7 @@ final readonly class QuarryConsole
         $run = $this->specimens->begin($bank->id, null);
         $this->specimens->handle($run);
         $result = DB::table('specimen_runs')->where('id', $run)->first(['state', 'done AS questions', 'specimens', 'failing']);
-        $failing = DB::table('questions')->where('bank_id', $bank->id)->where('specimens_failing', '>', 0)->orderBy('title')->get(['id', 'title', 'specimens', 'specimens_failing']);
+        $failing = DB::table('questions')->where('bank_id', $bank->id)->where('specimens_failing', '>', 0)->whereNull('binned_at')->orderBy('title')->get(['id', 'title', 'specimens', 'specimens_failing']);
         echo Json::encode(['bank' => $bank->slug, ...(array) $result, 'questions_failing' => $failing->all()])."\n";
 
         return $failing->isEmpty() ? 0 : 1;

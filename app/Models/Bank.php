@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $level
  * @property string $course
  * @property string $term
+ * @property bool $lends whether its questions may be placed in folders of other banks
+ * @property string|null $team_id
  * @property string $defaults JSON
  * @property \Carbon\CarbonInterface|null $archived_at
  * @property \Illuminate\Support\Carbon $updated_at
@@ -35,6 +37,6 @@ final class Bank extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['strata' => 'array', 'question_count' => 'integer', 'archived_at' => 'datetime'];
+        return ['strata' => 'array', 'question_count' => 'integer', 'archived_at' => 'datetime', 'lends' => 'boolean'];
     }
 }

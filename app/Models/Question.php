@@ -23,6 +23,7 @@ use WideQuarry\Json\Json;
  * @property string $points
  * @property bool $has_variables
  * @property bool $is_complete
+ * @property string|null $binned_at when it was put into the bin
  * @property \Illuminate\Support\Carbon $updated_at
  * @property Bank $bank
  */

@@ -21,6 +21,7 @@ final class Conditions
     {
         $query = DB::table('questions');
         $scope->on($query);
+        $query->whereRaw($filter->inBin() ? 'questions.binned_at IS NOT NULL' : 'questions.binned_at IS NULL');
         if (! $filter->words->isEmpty()) {
             self::words($query, $filter, $few);
         } elseif (trim($filter->typed) !== '') {
@@ -80,6 +81,8 @@ final class Conditions
             'by' => ['questions.created_by = ANY (?::uuid[])', [$list]],
             'topic' => ['questions.id IN (SELECT question_topics.question_id FROM question_topics JOIN topics ON topics.id = question_topics.topic_id WHERE topics.path <@ ANY (SELECT path FROM topics WHERE id = ANY (?::uuid[])))', [$list]],
             'folder' => ['questions.id IN (SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id WHERE folders.path <@ ANY (SELECT path FROM folders WHERE id = ANY (?::uuid[])))', [$list]],
+            'titled' => ['questions.id IN (SELECT question_topics.question_id FROM question_topics JOIN topics ON topics.id = question_topics.topic_id JOIN topics AS above ON topics.path <@ above.path WHERE above.title = ANY (?::text[]))', [$list]],
+            'place' => ['questions.id IN (SELECT question_id FROM placements WHERE folder_id = ANY (?::uuid[]))', [$list]],
             'stimulus' => ['questions.id IN (SELECT question_id FROM question_stimuli WHERE stimulus_id = ANY (?::uuid[]))', [$list]],
             'no' => [implode(' AND ', array_map(self::missing(...), $values)), []],
             default => [implode(' AND ', array_map(self::is(...), $values)), []],
@@ -88,7 +91,7 @@ final class Conditions
 
     private static function is(string $value): string
     {
-        $used = 'EXISTS (SELECT 1 FROM assessment_uses WHERE assessment_uses.question_id = questions.id)';
+        $used = 'questions.uses > 0';
 
         return match ($value) {
             'varies' => 'questions.has_variables',
@@ -98,6 +101,7 @@ final class Conditions
             'failing' => 'questions.specimens_failing > 0',
             'used' => $used,
             'unused' => "NOT $used",
+            'binned' => 'true', // every condition says which side of the bin is meant; see on()
             default => 'NOT questions.is_complete',
         };
     }
@@ -114,6 +118,7 @@ final class Conditions
             'licence' => "questions.licence = ''",
             'source' => "questions.source = ''",
             'minutes' => 'questions.minutes IS NULL',
+            'name' => 'NOT questions.named',
             default => 'questions.difficulty IS NULL',
         };
     }

@@ -6,6 +6,7 @@ namespace App\Search;
 
 use App\Support\Topics;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 
 /** How many questions each value of a dimension would leave, its own condition set aside. */
@@ -31,6 +32,8 @@ final class Facets
             'is' => $this->flags($query),
             'no' => $this->missing($query),
             'topic' => $scope->isOne ? $this->under('topics', 'question_topics', 'topic_id', Topics::owner($scope->banks[0]), $query) : [],
+            'place' => $scope->isOne ? array_values($query->join('placements', 'placements.question_id', '=', 'questions.id')->join('folders', fn (JoinClause $join) => $join->on('folders.id', '=', 'placements.folder_id')->where('folders.bank_id', $scope->banks[0]))->selectRaw('folders.id AS value, count(*) AS count')->groupBy('folders.id')->get()->all()) : [],
+            'titled' => $this->titled($scope, $query),
             'folder' => $scope->isOne ? $this->under('folders', 'placements', 'folder_id', ['bank_id' => $scope->banks[0]], $query) : [],
             'bank' => array_values($query->join('banks', 'banks.id', '=', 'questions.bank_id')->selectRaw('banks.slug AS value, banks.name, count(*) AS count')->groupBy('banks.slug', 'banks.name')->orderByRaw('3 DESC, 2')->limit(self::MOST)->get()->all()),
             default => [],
@@ -45,6 +48,18 @@ final class Facets
         return array_values($query->selectRaw("$expression AS value, count(*) AS count")->groupByRaw('1')->orderByRaw('2 DESC, 1')->limit(self::MOST)->get()->all());
     }
 
+    /**
+     * Topics by their titles, whichever bank or branch they stand in, with everything below them.
+     *
+     * @return list<\stdClass>
+     */
+    private function titled(Scope $scope, Builder $query): array
+    {
+        return array_values(DB::table('question_topics')->join('topics', 'topics.id', '=', 'question_topics.topic_id')->join('topics AS above', fn (JoinClause $join) => $join->whereRaw('topics.path OPERATOR(public.<@) above.path'))
+            ->joinSub($query->select('questions.id'), 'found', 'found.id', '=', 'question_topics.question_id')
+            ->selectRaw('above.title AS value, count(DISTINCT question_topics.question_id) AS count')->groupBy('above.title')->orderByRaw('2 DESC, 1')->limit(self::MOST)->get()->all());
+    }
+
     /** @return list<\stdClass> */
     private function flags(Builder $query): array
     {
@@ -52,7 +67,7 @@ final class Facets
             count(*) FILTER (WHERE questions.has_variables) AS varies, count(*) FILTER (WHERE NOT questions.is_complete) AS incomplete,
             count(*) FILTER (WHERE questions.specimens > 0) AS specimens, count(*) FILTER (WHERE questions.specimens_failing > 0) AS failing,
             count(*) FILTER (WHERE EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)) AS shares,
-            count(*) FILTER (WHERE EXISTS (SELECT 1 FROM assessment_uses WHERE assessment_uses.question_id = questions.id)) AS used
+            count(*) FILTER (WHERE questions.uses > 0) AS used
             SQL)->first();
 
         return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], ['varies', 'incomplete', 'specimens', 'failing', 'shares', 'used']);
@@ -66,7 +81,7 @@ final class Facets
             count(*) FILTER (WHERE questions.tags = '{}') AS tag, count(*) FILTER (WHERE questions.difficulty IS NULL) AS difficulty,
             count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM placements WHERE placements.question_id = questions.id)) AS folder,
             count(*) FILTER (WHERE questions.author = '') AS author, count(*) FILTER (WHERE questions.level = '') AS level, count(*) FILTER (WHERE questions.purpose = '{}') AS purpose,
-            count(*) FILTER (WHERE questions.licence = '') AS licence, count(*) FILTER (WHERE questions.source = '') AS source, count(*) FILTER (WHERE questions.minutes IS NULL) AS minutes
+            count(*) FILTER (WHERE questions.licence = '') AS licence, count(*) FILTER (WHERE questions.source = '') AS source, count(*) FILTER (WHERE questions.minutes IS NULL) AS minutes, count(*) FILTER (WHERE NOT questions.named) AS name
             SQL)->first();
 
         return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], QuestionFilter::MISSING);

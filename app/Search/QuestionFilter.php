@@ -16,18 +16,18 @@ use WideQuarry\Search\Query;
  */
 final readonly class QuestionFilter
 {
-    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'stimulus', 'level', 'purpose', 'licence', 'language', 'source', 'work', 'has', 'marks', 'by', 'bank', 'no', 'is'];
+    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'place', 'titled', 'stimulus', 'level', 'purpose', 'licence', 'language', 'source', 'work', 'has', 'marks', 'by', 'bank', 'no', 'is'];
 
     /** Dimensions of amounts and days, each from..to; either end may be open. */
     public const RANGES = ['points', 'minutes', 'created', 'changed'];
 
-    public const SORTS = ['title', '-title', 'updated', '-updated', 'difficulty', '-difficulty', 'points', '-points', 'best'];
+    public const SORTS = ['title', '-title', 'updated', '-updated', 'difficulty', '-difficulty', 'points', '-points', '-uses', 'own', 'best'];
 
     /** Questions without parts, among the kinds. */
     public const PAGE = 'page';
 
     /** What may be missing. */
-    public const MISSING = ['topic', 'tag', 'difficulty', 'folder', 'author', 'level', 'purpose', 'licence', 'source', 'minutes'];
+    public const MISSING = ['topic', 'tag', 'difficulty', 'folder', 'author', 'level', 'purpose', 'licence', 'source', 'minutes', 'name'];
 
     private const STATUS = ['draft', 'in_review', 'approved', 'retired'];
 
@@ -71,7 +71,14 @@ final readonly class QuestionFilter
             throw Malformed::notOneOf('/sort', self::SORTS, $sort);
         }
 
-        return new self($typed, $words, $values, $not, $ranges, $sort === 'best' && $words->isEmpty() ? 'title' : $sort);
+        // an order made by hand is that of one folder
+        $usable = match ($sort) {
+            'best' => ! $words->isEmpty(),
+            'own' => count($values['place'] ?? []) === 1,
+            default => true,
+        };
+
+        return new self($typed, $words, $values, $not, $ranges, $usable ? $sort : 'title');
     }
 
     public function isEmpty(): bool
@@ -85,6 +92,12 @@ final readonly class QuestionFilter
         $not = array_map(fn (string $name): string => "not-$name", array_keys(array_filter($this->not)));
 
         return [...array_keys(array_filter($this->values)), ...$not, ...array_keys($this->ranges)];
+    }
+
+    /** Whether what lies in the bin is meant; everything else leaves it out. */
+    public function inBin(): bool
+    {
+        return in_array('binned', $this->values['is'], true);
     }
 
     /** The same with other words. */
@@ -119,14 +132,14 @@ final readonly class QuestionFilter
             'has' => Features::NAMES,
             'marks' => Features::MARKING,
             'no' => self::MISSING,
-            'is' => ['varies', 'incomplete', 'complete', 'shares', 'specimens', 'failing', 'used', 'unused'],
+            'is' => ['varies', 'incomplete', 'complete', 'shares', 'specimens', 'failing', 'used', 'unused', 'binned'],
             default => null,
         };
         foreach ($values as $value) {
             if ($allowed !== null && ! in_array($value, $allowed, true)) {
                 throw Malformed::notOneOf("/$name", $allowed, $value);
             }
-            if (in_array($name, ['topic', 'folder', 'stimulus', 'by'], true) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1) {
+            if (in_array($name, ['topic', 'folder', 'place', 'stimulus', 'by'], true) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1) {
                 throw Malformed::outOfRange("/$name", 'an identifier', $value);
             }
         }

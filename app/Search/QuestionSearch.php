@@ -14,9 +14,9 @@ final class QuestionSearch
     private const MANY = 10_000;
 
     /** The expression each order goes by, and its type. */
-    private const ORDERS = ['title' => ['questions.title', 'text'], 'updated' => ['questions.updated_at', 'timestamptz'], 'difficulty' => ['coalesce(questions.difficulty, 0)', 'int'], 'points' => ['questions.points', 'numeric']];
+    private const ORDERS = ['title' => ['questions.title', 'text'], 'updated' => ['questions.updated_at', 'timestamptz'], 'difficulty' => ['coalesce(questions.difficulty, 0)', 'int'], 'points' => ['questions.points', 'numeric'], 'uses' => ['questions.uses', 'int']];
 
-    private const COLUMNS = ['questions.id', 'questions.bank_id', 'questions.title', 'questions.stem', 'questions.kinds', 'questions.points', 'questions.difficulty', 'questions.status', 'questions.revision', 'questions.has_variables', 'questions.is_complete', 'questions.specimens', 'questions.specimens_failing', 'questions.tags', 'questions.author', 'questions.updated_at'];
+    private const COLUMNS = ['questions.id', 'questions.bank_id', 'questions.title', 'questions.stem', 'questions.kinds', 'questions.points', 'questions.difficulty', 'questions.status', 'questions.uses', 'questions.named', 'questions.revision', 'questions.has_variables', 'questions.is_complete', 'questions.specimens', 'questions.specimens_failing', 'questions.tags', 'questions.author', 'questions.updated_at'];
 
     /**
      * @param  int|null  $found  how many there are, where that is known; a cursor remembers whether they are many
@@ -53,13 +53,18 @@ final class QuestionSearch
     }
 
     /**
-     * The ids that meet a filter, or those named that do; for a bulk change.
+     * The ids that meet a filter, in their order.
      *
+     * @param  string|null  $after  only those behind this one
      * @return list<string>
      */
-    public function ids(Scope $scope, QuestionFilter $filter): array
+    public function ids(Scope $scope, QuestionFilter $filter, ?string $after = null, ?int $most = null): array
     {
-        return array_values(array_filter(Conditions::on($scope, $filter)->orderBy('questions.id')->pluck('questions.id')->all(), is_string(...)));
+        $query = Conditions::on($scope, $filter)->orderBy('questions.id');
+        $after === null || $query->where('questions.id', '>', $after);
+        $most === null || $query->limit($most);
+
+        return array_values(array_filter($query->pluck('questions.id')->all(), is_string(...)));
     }
 
     /** @return array{string, string, bool, list<string>} expression, type, whether it falls, bindings */
@@ -67,6 +72,10 @@ final class QuestionSearch
     {
         if ($filter->sort === 'best') {
             return ['ts_rank(found.words, ?::tsquery)', 'float4', true, [$filter->words->tsquery()]];
+        }
+
+        if ($filter->sort === 'own') {
+            return ['(SELECT position FROM placements WHERE question_id = questions.id AND folder_id = ?)', 'int', false, [$filter->values['place'][0] ?? '']];
         }
 
         return [...self::ORDERS[ltrim($filter->sort, '-')], str_starts_with($filter->sort, '-'), []];

@@ -22,9 +22,10 @@ final readonly class Scope
         return new self([$id], true);
     }
 
-    public static function readableBy(User $person): self
+    /** @param  bool  $bin  only those banks whose bin they may look into */
+    public static function readableBy(User $person, bool $bin = false): self
     {
-        return new self(array_values(array_filter(DB::table(DB::raw('bank_roles(?) AS mine'))->setBindings([$person->id])->join('banks', 'banks.id', '=', 'mine.bank_id')->whereNull('archived_at')->orderBy('mine.bank_id')->pluck('mine.bank_id')->all(), is_string(...))), false);
+        return new self(array_values(array_filter(DB::table(DB::raw('bank_roles(?) AS mine'))->setBindings([$person->id])->when($bin, fn (Builder $query): Builder => $query->whereIn('mine.role', ['writer', 'keeper']))->join('banks', 'banks.id', '=', 'mine.bank_id')->whereNull('archived_at')->orderBy('mine.bank_id')->pluck('mine.bank_id')->all(), is_string(...))), false);
     }
 
     /** The questions that live there, and those placed in a folder there. */

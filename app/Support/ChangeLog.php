@@ -18,15 +18,38 @@ final class ChangeLog
     public static function write(string $question, array $before, array $after, ?string $user, ?string $act = null): int
     {
         $rows = [];
-        foreach (array_unique([...array_keys($before), ...array_keys($after)]) as $field) {
-            [$old, $new] = [Json::encode(self::plain($before[$field] ?? null)), Json::encode(self::plain($after[$field] ?? null))];
-            if ($old !== $new) {
-                $rows[] = ['question_id' => $question, 'field' => (string) $field, 'before' => $old, 'after' => $new, 'user_id' => $user, 'act_id' => $act];
-            }
+        foreach (self::between($before, $after) as $field => [$old, $new]) {
+            $rows[] = ['question' => $question, 'field' => $field, 'before' => $old, 'after' => $new];
         }
-        $rows === [] || DB::table('changes')->insert($rows);
+        self::rows($rows, $user, $act);
 
         return count($rows);
+    }
+
+    /**
+     * @param  array<mixed>  $before
+     * @param  array<mixed>  $after
+     * @return array<string, array{mixed, mixed}> those fields that differ
+     */
+    public static function between(array $before, array $after): array
+    {
+        $fields = [];
+        foreach (array_unique([...array_keys($before), ...array_keys($after)]) as $field) {
+            [$old, $new] = [self::plain($before[$field] ?? null), self::plain($after[$field] ?? null)];
+            if ($old !== $new && Json::encode($old) !== Json::encode($new)) {
+                $fields[(string) $field] = [$old, $new];
+            }
+        }
+
+        return $fields;
+    }
+
+    /** @param  list<array{question: string, field: string, before: mixed, after: mixed}>  $rows */
+    public static function rows(array $rows, ?string $user, ?string $act): void
+    {
+        foreach (array_chunk($rows, 5000) as $some) {
+            DB::insert('INSERT INTO changes (question_id, field, before, after, user_id, act_id) SELECT question, field, before, after, ?, ? FROM jsonb_to_recordset(?::jsonb) AS one (question uuid, field text, before jsonb, after jsonb)', [$user, $act, Json::encode($some)]);
+        }
     }
 
     /** Nothing, an empty list and an empty text are the same. */

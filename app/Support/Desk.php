@@ -57,7 +57,7 @@ final class Desk
         return array_values(DB::select(<<<'SQL'
             SELECT questions.id, questions.title, banks.name AS bank, saved.at FROM (
                 SELECT question_id, max(created_at) AS at FROM revisions WHERE author_id = ? AND created_at > now() - make_interval(days => ?) AND note <> 'brought in' GROUP BY question_id ORDER BY 2 DESC LIMIT ?
-            ) AS saved JOIN questions ON questions.id = question_id JOIN banks ON banks.id = questions.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id ORDER BY saved.at DESC
+            ) AS saved JOIN questions ON questions.id = question_id AND questions.binned_at IS NULL JOIN banks ON banks.id = questions.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id ORDER BY saved.at DESC
             SQL, [$person->id, self::DAYS, self::SOME, $person->id]));
     }
 
@@ -67,7 +67,7 @@ final class Desk
         return array_values(DB::select(<<<'SQL'
             SELECT banks.slug, banks.name, count(*) FILTER (WHERE status = 'in_review') AS in_review, count(*) FILTER (WHERE NOT is_complete) AS incomplete, count(*) FILTER (WHERE specimens_failing > 0) AS failing,
                 count(*) FILTER (WHERE status = 'draft' AND is_complete) AS drafts, count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics WHERE question_id = questions.id)) AS untopiced
-            FROM banks JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader' JOIN questions ON questions.bank_id = banks.id WHERE archived_at IS NULL
+            FROM banks JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader' JOIN questions ON questions.bank_id = banks.id AND questions.binned_at IS NULL WHERE archived_at IS NULL
             GROUP BY banks.id HAVING count(*) FILTER (WHERE status = 'in_review' OR NOT is_complete OR specimens_failing > 0 OR (status = 'draft' AND is_complete)) > 0 OR count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics WHERE question_id = questions.id)) > 0
             ORDER BY banks.name COLLATE by_name
             SQL, [$person->id]));
@@ -87,7 +87,7 @@ final class Desk
         return array_values(DB::select(<<<'SQL'
             SELECT * FROM (
                 SELECT DISTINCT ON (questions.id) questions.id, questions.title, banks.name AS bank, banks.slug, users.name AS person, revisions.note, revisions.number, revisions.created_at AS at
-                FROM revisions JOIN questions ON questions.id = question_id JOIN banks ON banks.id = questions.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id JOIN users ON users.id = revisions.author_id
+                FROM revisions JOIN questions ON questions.id = question_id AND questions.binned_at IS NULL JOIN banks ON banks.id = questions.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id JOIN users ON users.id = revisions.author_id
                 WHERE revisions.author_id <> ? AND revisions.created_at > now() - make_interval(days => ?) AND revisions.note <> 'brought in' ORDER BY questions.id, revisions.number DESC
             ) AS latest ORDER BY at DESC LIMIT ?
             SQL, [$person->id, $person->id, self::DAYS, self::SOME * 2]));

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -32,6 +33,23 @@ final class Folders
         return $parent;
     }
 
+    /**
+     * Everywhere a question lies, as far as the person may see it: the name of a bank they do not read is not told.
+     *
+     * @return list<array{bank: string, bank_name: string, folder: string, path: list<string>, may_write: bool}>
+     */
+    public static function places(string $question, User $person): array
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT banks.slug AS bank, banks.name AS bank_name, folders.id AS folder, mine.role <> 'reader' AS may_write, array_to_json(array_agg(above.name ORDER BY nlevel(above.path))) AS path
+            FROM placements JOIN folders ON folders.id = folder_id JOIN banks ON banks.id = folders.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
+            JOIN folders AS above ON above.bank_id = folders.bank_id AND folders.path <@ above.path
+            WHERE placements.question_id = ? GROUP BY banks.id, folders.id, mine.role ORDER BY banks.name, 5::text
+            SQL, [$person->id, $question]);
+
+        return array_map(fn (\stdClass $row): array => [...(array) $row, 'path' => json_decode($row->path, true, 8, JSON_THROW_ON_ERROR)], $rows); // @phpstan-ignore return.type
+    }
+
     /** How a folder or topic stands in a path of ltree. */
     public static function label(string $id): string
     {
@@ -40,15 +58,16 @@ final class Folders
 
     /**
      * @param  list<string>  $questions
+     * @param  string  $bankId  whose folders are meant: a question may lie in those of several banks
      * @return array<string, list<list<string>>> question → paths of names
      */
-    public static function paths(array $questions): array
+    public static function paths(array $questions, string $bankId): array
     {
         $rows = DB::select(<<<'SQL'
             SELECT placements.question_id, array_to_json(array_agg(above.name ORDER BY nlevel(above.path))) AS path
             FROM placements JOIN folders ON folders.id = placements.folder_id JOIN folders AS above ON above.bank_id = folders.bank_id AND folders.path <@ above.path
-            WHERE placements.question_id = ANY (?::uuid[]) GROUP BY placements.question_id, folders.id ORDER BY 1, 2::text
-            SQL, ['{'.implode(',', $questions).'}']);
+            WHERE placements.question_id = ANY (?::uuid[]) AND folders.bank_id = ? GROUP BY placements.question_id, folders.id ORDER BY 1, 2::text
+            SQL, ['{'.implode(',', $questions).'}', $bankId]);
         $paths = [];
         foreach ($rows as $row) {
             $paths[$row->question_id][] = json_decode($row->path, true, 8, JSON_THROW_ON_ERROR);

@@ -7,19 +7,23 @@ namespace App\Support;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Content\RichText;
 use WideQuarry\Finding;
+use WideQuarry\Json\Json;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Completeness;
 use WideQuarry\Question\Features;
 use WideQuarry\Question\Fingerprint;
+use WideQuarry\Question\Naming;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\Record;
 use WideQuarry\Search\SearchText;
+use WideQuarry\Search\Splitter;
 
 /** Turns a question into its derived columns; the only place that does, so that they can be rebuilt. */
 final class QuestionIndex
 {
     /** Everything that is derived and stands in lists: columns of questions, and of staged ones. */
-    public const COLUMNS = ['title', 'stem', 'kinds', 'points', 'has_variables', 'is_complete', 'specimens', 'specimens_failing', 'fingerprint', 'status', 'difficulty', 'tags', 'level', 'purpose', 'licence', 'author', 'origin_format', 'origin_identifier', 'language', 'has', 'marking', 'minutes', 'source', 'work'];
+    public const COLUMNS = ['title', 'stem', 'kinds', 'points', 'has_variables', 'is_complete', 'specimens', 'specimens_failing', 'fingerprint', 'status', 'difficulty', 'tags', 'level', 'purpose', 'licence', 'author', 'origin_format', 'origin_identifier', 'language', 'has', 'marking', 'minutes', 'source', 'work', 'named'];
 
     private const STEM = 400;
 
@@ -52,14 +56,14 @@ final class QuestionIndex
             'title' => $question->name(), 'stem' => $stem, 'kinds' => self::array($kinds),
             'points' => (string) Exact::toPlaces($question->points(), 4), 'has_variables' => $question->variables->list !== [], 'fingerprint' => Fingerprint::of($question), 'language' => $question->language,
             'has' => self::array(Features::of($question)), 'marking' => Features::marking($question),
-            ...self::ofRecord($question),
+            'named' => ! Naming::saysNothing($question->title),
+            ...self::ofRecord($question->record),
         ];
     }
 
     /** @return array<string, mixed> the columns that come from the record alone */
-    public static function ofRecord(Question $question): array
+    public static function ofRecord(Record $record): array
     {
-        $record = $question->record;
         $origin = $record->origin ?? new \stdClass;
 
         return [
@@ -75,8 +79,42 @@ final class QuestionIndex
      */
     public static function search(Question $question): array
     {
-        $text = SearchText::of($question);
-        $language = self::STEMMED[strtolower(explode('-', $question->language)[0])] ?? 'simple';
+        return self::found(SearchText::of($question), $question->language);
+    }
+
+    /**
+     * Of questions whose record alone has changed, from what is stored.
+     *
+     * @param  array<string, array{Record, Record}>  $records  question → before, after
+     * @return list<array{id: string, vector: string, stemmed: string, plain: string, answers: string, rest: string}>
+     */
+    public static function searchUnder(array $records): array
+    {
+        $rows = DB::select("SELECT questions.id, content->>'title' AS title, content->>'body' AS body, questions.language, answers, rest FROM questions JOIN revisions ON revisions.question_id = questions.id AND number = questions.revision JOIN question_search ON question_search.question_id = questions.id WHERE questions.id = ANY (?::uuid[])", ['{'.implode(',', array_keys($records)).'}']);
+
+        return array_values(array_map(fn (\stdClass $row): array => ['id' => $row->id, ...self::found(SearchText::underRecord($row->id, $row->title ?? '', $row->body, $row->answers, $row->rest, ...$records[$row->id]), $row->language)], $rows));
+    }
+
+    /**
+     * Notes words as those of a bank, by which misspelt ones are put right.
+     *
+     * @param  list<string>  $texts
+     */
+    public static function noteTexts(array $texts, string $bankId): void
+    {
+        $words = [];
+        foreach (Splitter::words(implode("\n", $texts)) as $word) {
+            foreach ([$word->whole, ...$word->pieces] as $form) {
+                preg_match('/^\p{L}{4,40}$/uD', $form) === 1 && $words[$form] = true;
+            }
+        }
+        $words === [] || DB::insert('INSERT INTO bank_words (bank_id, word) SELECT ?, word FROM jsonb_array_elements_text(?::jsonb) AS given (word) ON CONFLICT DO NOTHING', [$bankId, Json::encode(array_map(strval(...), array_keys($words)))]);
+    }
+
+    /** @return array{vector: string, stemmed: string, plain: string, answers: string, rest: string} */
+    private static function found(SearchText $text, string $language): array
+    {
+        $language = self::STEMMED[strtolower(explode('-', $language)[0])] ?? 'simple';
 
         return ['vector' => $text->vector(), 'stemmed' => $language, 'plain' => mb_strcut($text->all(), 0, 500_000), 'answers' => $text->answers, 'rest' => $text->rest]; // a vector may hold 1 MB
     }
@@ -89,6 +127,22 @@ final class QuestionIndex
             ON CONFLICT (question_id) DO UPDATE SET words = excluded.words, answers = excluded.answers, rest = excluded.rest
             SQL, [$question->id, ...array_values(self::search($question))]);
         self::note([$question->id]);
+    }
+
+    /**
+     * The same for many at once.
+     *
+     * @param  list<array{id: string, vector: string, stemmed: string, plain: string, answers: string, rest: string}>  $rows
+     */
+    public static function manyWords(array $rows): void
+    {
+        foreach (array_chunk($rows, 500) as $some) {
+            DB::insert(<<<'SQL'
+                INSERT INTO question_search (question_id, words, answers, rest)
+                SELECT id, vector::tsvector || stems(stemmed::regconfig, plain), answers, rest FROM jsonb_to_recordset(?::jsonb) AS one (id uuid, vector text, stemmed text, plain text, answers text, rest text)
+                ON CONFLICT (question_id) DO UPDATE SET words = excluded.words, answers = excluded.answers, rest = excluded.rest
+                SQL, [Json::encode($some)]);
+        }
     }
 
     /**

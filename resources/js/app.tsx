@@ -10,6 +10,7 @@ import { Toasts } from './components/Toasts'
 import { CommandsProvider } from './frame/commands'
 import { Shell } from './frame/Shell'
 import { applyScheme } from './frame/useScheme'
+import { ActScreen, Acts } from './screens/Acts'
 import { Assessments } from './screens/Assessments'
 import { Bank } from './screens/Bank'
 import { Banks } from './screens/Banks'
@@ -19,6 +20,7 @@ import { Give } from './screens/Give'
 import { Home } from './screens/Home'
 import { Intake } from './screens/Intake'
 import { NewDispatch } from './screens/NewDispatch'
+import { Order } from './screens/Order'
 import { ReceiptScreen } from './screens/Receipt'
 import { SignIn } from './screens/SignIn'
 import { Stimuli } from './screens/Stimuli'
@@ -74,6 +76,9 @@ const router = createBrowserRouter([
       { path: '/find', element: <Catalogue /> },
       { path: '/banks/:slug', element: <Bank /> },
       { path: '/banks/:slug/write', element: <NewDesk /> },
+      { path: '/banks/:slug/order', element: <Order /> },
+      { path: '/banks/:slug/acts', element: <Acts /> },
+      { path: '/acts/:id', element: <ActScreen /> },
       { path: '/banks/:slug/stimuli', element: <Stimuli /> },
       { path: '/banks/:slug/stimuli/new', element: <NewStimulusDesk /> },
       { path: '/stimuli/:id', element: <StimulusDesk /> },

@@ -1,7 +1,9 @@
 import { kindHints, kindNames, kindStarts } from '@/parts/words'
+import { acts } from './texts/acts'
 import { assembly, tray } from './texts/assembly'
 import { revisions } from './texts/history'
 import { home } from './texts/home'
+import { order } from './texts/order'
 import { specimens } from './texts/specimens'
 import { starts } from './texts/starts'
 import { stimuli } from './texts/stimuli'
@@ -17,6 +19,8 @@ export const texts = {
   stimuli,
   home,
   specimens,
+  acts,
+  order,
   starts,
   product: 'Wide Quarry',
   areas: { desk: 'Desk', banks: 'Banks', assessments: 'Assessments', transfers: 'Transfers' },

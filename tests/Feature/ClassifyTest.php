@@ -19,7 +19,7 @@ it('classifies many in one act, logs each field, and undoes only what is still a
     classify(['ids' => [$ids[2]], 'record' => ['difficulty' => ['set' => 5]]]);
     $undone = ask('POST', "/acts/$act[act]/undo", new stdClass)->json();
 
-    expect([$undone['changed'], $undone['left']])->toBe([3, 1])
+    expect([$undone['changed'], $undone['left_count'], $undone['left'][0]['why']])->toBe([3, 1, 'Some of it was changed again since, and that stays.'])
         ->and(DB::table('questions')->whereIn('id', $ids)->orderBy('title')->pluck('difficulty')->all())->toBe([null, null, 5])
         ->and(DB::table('questions')->whereIn('id', $ids)->pluck('tags')->unique()->all())->toBe(['{old,Keep}'])
         ->and(DB::table('question_topics')->count() + DB::table('placements')->count())->toBe(0)
@@ -133,7 +133,7 @@ it('takes a question as finished by hand, and takes that back', function (): voi
     $this->actingAs($world->people['writer']);
     $codes = fn (): array => array_column(ask('GET', "/questions/$id")->json('data.findings'), 'code');
     expect($codes())->toContain('origin.untranslated');
-    $act = ask('POST', '/banks/rocks/classify', ['ids' => [$id], 'record' => ['processing' => ['set' => null]]])->json('act');
+    $act = ask('POST', '/banks/rocks/acts', ['ids' => [$id], 'record' => ['processing' => ['set' => null]]])->json('act');
     expect($codes())->not->toContain('origin.untranslated')->and(DB::table('questions')->where('id', $id)->value('is_complete'))->toBeTrue()->and(ask('GET', "/questions/$id")->json('data.question.record.origin.identifier'))->toBe('i1');
     expect(ask('POST', "/acts/$act/undo", new stdClass)->json('changed'))->toBe(1)->and($codes())->toContain('origin.untranslated');
 });

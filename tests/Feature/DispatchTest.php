@@ -27,7 +27,7 @@ it('sends out what was asked for, the same bytes for the same content', function
 it('leaves behind what is not to go along', function (string $format): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
-    ask('POST', '/banks/rocks/classify', ['ids' => [$world->question], 'record' => ['tags' => ['add' => ['Secret tag']], 'notes' => ['set' => 'between colleagues']]]);
+    ask('POST', '/banks/rocks/acts', ['ids' => [$world->question], 'record' => ['tags' => ['add' => ['Secret tag']], 'notes' => ['set' => 'between colleagues']]]);
     [, $file] = sent(['format' => $format, 'questions' => [$world->question], 'key' => false, 'feedback' => false, 'classification' => false, 'notes' => false]);
     $zip = new ZipArchive;
     $zip->open($file);

@@ -47,11 +47,12 @@ function seams(): array
     test()->actingAs($person);
     ask('PATCH', '/tray', ['add' => [$own, $hidden]])->assertOk();
     $act = $world->act();
+    $left = ask('POST', '/banks/mine/acts', ['ids' => [$own, $hidden], 'folders' => ['add' => [['Own folder']]]])->assertOk()->json('act'); // the hidden one was left, with its title
     DB::table('bank_grants')->where('bank_id', $home->id)->where('user_id', $person->id)->delete();
 
     return [$world, $person, [
         'bank' => ['mine', 'rocks'], 'question' => [$own, $hidden], 'stimulus' => [$stimulus, $secret], 'assessment' => [$assessment, $secretTest], 'number' => ['1'], 'medium' => ['m1'],
-        'entry' => ['e-'.str_replace('-', '', $own), 'e-'.str_replace('-', '', $hidden)], 'subject' => ['new:mine', 'new:rocks'], 'page' => ['1'],
+        'entry' => ['e-'.str_replace('-', '', $own), 'e-'.str_replace('-', '', $hidden)], 'act' => [$act, $left], 'tree' => ['folders', 'topics'], 'node' => [(string) DB::table('topics')->where('title', 'Own topic')->value('id'), (string) DB::table('folders')->where('bank_id', $home->id)->value('id')], 'subject' => ['new:mine', 'new:rocks'], 'page' => ['1'],
         'intake' => [$intake = $world->intake()->id], 'staged' => [(string) DB::table('staged_questions')->where('intake_id', $intake)->value('id')], 'receipt' => [$world->receipt()], 'dispatch' => [$world->dispatch()], 'print' => [(string) Str::uuid7()],
     ]];
 }

@@ -20,7 +20,7 @@ function stating(string ...$scores): object
 it('runs with every change, stands in lists and facets, and keeps a question from being approved', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
-    $classify = fn (array $record): array => ask('POST', '/banks/rocks/classify', ['ids' => [$world->question], 'record' => $record])->assertOk()->json();
+    $classify = fn (array $record): array => ask('POST', '/banks/rocks/acts', ['ids' => [$world->question], 'record' => $record])->assertOk()->json();
     $right = (string) ask('POST', '/score', ['question' => World::json(), 'response' => ['p1' => ['chosen' => ['a']]]])->json('score');
     $classify(['specimens' => ['set' => stating($right, '0.1', '0.2')->record->specimens]]);
     expect(ask('GET', '/banks/rocks/questions?is=failing')->json('data.0'))->toMatchArray(['id' => $world->question, 'specimens' => 3, 'specimens_failing' => 2, 'is_complete' => false]);

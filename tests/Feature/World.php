@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Acts\BeginAct;
 use App\Actions\Assembly\SaveAssessment;
-use App\Actions\Classify;
 use App\Actions\Dispatch\OpenDispatch;
 use App\Actions\Dispatch\WriteDispatch;
 use App\Actions\ImportQuestions;
@@ -28,9 +28,7 @@ use WideQuarry\Interchange\Pack\PackWriter;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
-use WideQuarry\Question\PathsChange;
 use WideQuarry\Question\Question;
-use WideQuarry\Question\RecordChange;
 use WideQuarry\Stimulus\Stimulus;
 
 /** A bank with one question, and people with every kind of right to it. */
@@ -76,7 +74,7 @@ final class World
     /** Something the writer did, to be undone. */
     public function act(): string
     {
-        return app(Classify::class)->handle($this->bank->id, [$this->question], RecordChange::read((object) ['level' => (object) ['set' => 'Year 9']], ''), PathsChange::none(), PathsChange::none(), $this->people['writer'])['act'];
+        return app(BeginAct::class)->change($this->bank, [$this->question], (object) ['record' => (object) ['level' => (object) ['set' => 'Year 9']]], $this->people['writer']);
     }
 
     /** An intake of the writer's, of one question, meant for the bank, in review. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Intake;
 
-use App\Actions\Classify;
+use App\Actions\Acts\Act;
 use App\Actions\MakeBank;
 use App\Models\Bank;
 use App\Models\Intake;
@@ -44,7 +44,7 @@ final readonly class CommitIntake
             throw Refused::because('intake.may_not_write', 'You may not write in the bank it is meant for. Choose another, or ask its keeper.', '/bank');
         }
         DB::transaction(function () use ($intake, $person): void {
-            $act = Classify::begin('intake', $person);
+            $act = Act::begin('intake', $person);
             if (Intake::query()->whereKey($intake->id)->where('state', 'review')->update(['state' => 'committing', 'act_id' => $act, 'problem' => null]) === 0) {
                 throw Refused::because('intake.not_in_review', match (Intake::query()->whereKey($intake->id)->value('state')) {
                     'committing', 'committed' => 'Somebody has brought this intake in already.',

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Intake;
 
-use App\Actions\Classify;
+use App\Actions\Acts\Act;
 use App\Actions\SaveQuestion;
 use App\Models\Bank;
 use App\Models\Intake;
@@ -39,7 +39,7 @@ final readonly class UndoIntake
         }
         DB::transaction(function () use ($intake, $person): void {
             $made = $intake->made();
-            $made->undo = Classify::begin('undo', $person, $intake->act_id);
+            $made->undo = Act::begin('undo', $person, ['undoes' => $intake->act_id]);
             if (Intake::query()->whereKey($intake->id)->where('state', 'committed')->update(['state' => 'undoing', 'made' => Json::encode($made)]) === 0) {
                 throw Refused::because('intake.not_committed', 'This intake is not in a bank, so there is nothing to undo.');
             }

@@ -48,7 +48,7 @@ final class BankController
         return (new BankResource($this->readable($request)->findOrFail($bank->id)))->response()->setStatusCode(201);
     }
 
-    #[Operation('Change what is said of a bank', response: BankResource::class, body: ['name' => 'string?', 'purpose' => 'string?', 'subject' => 'string?', 'level' => 'string?', 'course' => 'string?', 'term' => 'string?', 'archived' => 'boolean?', 'defaults' => 'object?'])]
+    #[Operation('Change what is said of a bank', response: BankResource::class, body: ['name' => 'string?', 'purpose' => 'string?', 'subject' => 'string?', 'level' => 'string?', 'course' => 'string?', 'term' => 'string?', 'archived' => 'boolean?', 'lends' => 'boolean?', 'defaults' => 'object?'])]
     public function update(Request $request, Bank $bank): BankResource
     {
         Gate::authorize('keep', $bank);
@@ -56,6 +56,9 @@ final class BankController
         $fields = $this->fields($request);
         if ($fields->has('archived')) {
             $bank->archived_at = $fields->bool('archived', false) ? now() : null;
+        }
+        if ($fields->has('lends')) {
+            $bank->lends = $fields->bool('lends', false);
         }
         if ($fields->has('defaults')) {
             try {
@@ -71,7 +74,7 @@ final class BankController
 
     private function fields(Request $request): Fields
     {
-        return Fields::of(Json::decode($request->getContent()), '', [...self::ABOUT, 'archived', 'defaults']);
+        return Fields::of(Json::decode($request->getContent()), '', [...self::ABOUT, 'archived', 'lends', 'defaults']);
     }
 
     /** @return array<string, string> */
@@ -99,8 +102,8 @@ final class BankController
         $query = Bank::query()->withCasts(['shared_with' => 'array', 'keepers' => 'array']);
         $query->joinSub(DB::query()->selectRaw('bank_id, role AS my_role')->fromRaw('bank_roles(?)', [$user->id]), 'mine', 'mine.bank_id', '=', 'banks.id')
             ->select(['banks.*', 'mine.my_role'])
-            ->selectRaw('(SELECT count(*) FROM questions WHERE questions.bank_id = banks.id) AS question_count')
-            ->selectRaw('(SELECT jsonb_object_agg(status, times) FROM (SELECT status, count(*) AS times FROM questions WHERE questions.bank_id = banks.id GROUP BY status) AS counted) AS strata')
+            ->selectRaw('(SELECT count(*) FROM questions WHERE questions.bank_id = banks.id AND binned_at IS NULL) AS question_count')
+            ->selectRaw('(SELECT jsonb_object_agg(status, times) FROM (SELECT status, count(*) AS times FROM questions WHERE questions.bank_id = banks.id AND binned_at IS NULL GROUP BY status) AS counted) AS strata')
             ->selectRaw("(SELECT array_to_json(array_agg(users.name ORDER BY users.name)) FROM bank_grants JOIN users ON users.id = bank_grants.user_id WHERE bank_grants.bank_id = banks.id AND bank_grants.role = 'keeper') AS keepers")
             ->selectRaw("(SELECT coalesce(jsonb_agg(teams.name ORDER BY teams.name), '[]') FROM bank_grants JOIN teams ON teams.id = bank_grants.team_id WHERE bank_grants.bank_id = banks.id) AS shared_with");
 

@@ -27,22 +27,27 @@ final class BankQuestionController
     #[Operation('Questions of a bank that meet a filter, 60 a page; the first page counts them', response: QuestionRowResource::class, list: true)]
     public function index(Request $request, Bank $bank, QuestionSearch $search): AnonymousResourceCollection
     {
-        Gate::authorize('view', $bank);
+        $filter = self::filter($request);
+        Gate::authorize($filter->inBin() ? 'write' : 'view', $bank);
 
-        return self::page($request, $search, Scope::bank($bank->id));
+        return self::page($request, $search, Scope::bank($bank->id), $filter);
     }
 
     #[Operation('Questions of every bank one may read that meet a filter, 60 a page; each names its bank', response: QuestionRowResource::class, list: true)]
     public function everywhere(Request $request, QuestionSearch $search): AnonymousResourceCollection
     {
-        $user = User::asking($request);
+        $filter = self::filter($request);
 
-        return self::page($request, $search, Scope::readableBy($user));
+        return self::page($request, $search, Scope::readableBy(User::asking($request), $filter->inBin()), $filter);
     }
 
-    private static function page(Request $request, QuestionSearch $search, Scope $scope): AnonymousResourceCollection
+    private static function filter(Request $request): QuestionFilter
     {
-        $filter = QuestionFilter::fromQuery($request->server->getString('QUERY_STRING'));
+        return QuestionFilter::fromQuery($request->server->getString('QUERY_STRING'));
+    }
+
+    private static function page(Request $request, QuestionSearch $search, Scope $scope, QuestionFilter $filter): AnonymousResourceCollection
+    {
         $cursor = $request->query('cursor');
         $cursor = is_string($cursor) && $cursor !== '' ? $cursor : null;
         $found = $cursor === null ? $search->count($scope, $filter) : null;

@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Acts\Act;
+use App\Actions\Acts\BeginAct;
 use App\Actions\ArrangeTree;
+use App\Actions\OrderFolder;
 use App\Http\OpenApi\Operation;
+use App\Http\Resources\ActResource;
 use App\Models\Bank;
+use App\Models\User;
+use App\Support\TreeUses;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Gate;
+use WideQuarry\Documents\Outline;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 
@@ -26,16 +33,63 @@ final class FolderController
         return new JsonResponse(['id' => $arrange->add($tree, $bank->id, $fields->string('name', '', 200), $this->id($fields, 'parent'))], 201);
     }
 
-    #[Operation('Rename or move a folder or topic', body: ['name' => 'string?', 'parent' => 'string?'], status: 204)]
+    #[Operation('Make folders or topics from an outline; without go only what it would make is said', body: ['text' => 'string', 'parent' => 'string?', 'go' => 'boolean?'])]
+    public function outline(Request $request, Bank $bank, string $tree, ArrangeTree $arrange): JsonResponse
+    {
+        Gate::authorize('write', $bank);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['text', 'parent', 'go'])->need('text');
+        $lines = Outline::read($fields->string('text', '', 500_000));
+        $done = $fields->bool('go', false) ? $arrange->outline($tree, $bank->id, $lines, $this->id($fields, 'parent')) : null;
+
+        return new JsonResponse(['lines' => $lines, 'done' => $done]);
+    }
+
+    #[Operation('Make one of two: what lies in the first lies in the second, and the first is gone', response: ActResource::class, body: ['into' => 'string'])]
+    public function merge(Request $request, Bank $bank, string $tree, string $node, BeginAct $begin): JsonResponse
+    {
+        Gate::authorize('write', $bank);
+        assert($tree === 'folders' || $tree === 'topics');
+        $person = User::asking($request);
+        $act = $begin->merge($bank, $tree, $node, Fields::of(Json::decode($request->getContent()), '', ['into'])->uuid('into'), $person);
+
+        return new JsonResponse(ActResource::of(Act::find($act), $person, true));
+    }
+
+    #[Operation('Where a folder or topic is used: questions in it and below it by bank, of those one may not read only how many')]
+    public function uses(Request $request, Bank $bank, string $tree, string $node): JsonResponse
+    {
+        Gate::authorize('view', $bank);
+        assert($tree === 'folders' || $tree === 'topics');
+
+        return new JsonResponse(TreeUses::of($tree, $bank->id, $node, User::asking($request)));
+    }
+
+    #[Operation('Put a question before another of a folder, or last: the order made by hand', body: ['question' => 'string', 'before' => 'string?'], status: 204)]
+    public function order(Request $request, Bank $bank, string $node, OrderFolder $order): Response
+    {
+        Gate::authorize('write', $bank);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['question', 'before']);
+        $order->handle($bank->id, $node, $fields->uuid('question'), $this->id($fields, 'before'));
+
+        return new Response('', 204);
+    }
+
+    #[Operation('Rename, move or order a folder or topic; before: the sibling it is put before, null for last; by_name: what is below it by name again', body: ['name' => 'string?', 'parent' => 'string?', 'before' => 'string?', 'by_name' => 'boolean?'], status: 204)]
     public function update(Request $request, Bank $bank, string $tree, string $node, ArrangeTree $arrange): Response
     {
         Gate::authorize('write', $bank);
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'parent']);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'parent', 'before', 'by_name']);
         if ($fields->has('name')) {
             $arrange->rename($tree, $bank->id, $node, $fields->string('name', '', 200));
         }
         if ($fields->has('parent')) {
             $arrange->move($tree, $bank->id, $node, $this->id($fields, 'parent'));
+        }
+        if ($fields->has('before')) {
+            $arrange->order($tree, $bank->id, $node, $this->id($fields, 'before'));
+        }
+        if ($fields->bool('by_name', false)) {
+            $arrange->byName($tree, $bank->id, $node);
         }
 
         return new Response('', 204);

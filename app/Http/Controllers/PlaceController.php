@@ -27,31 +27,44 @@ final class PlaceController
     {
         Gate::authorize('view', $bank);
         $folders = DB::table('folders')->where('bank_id', $bank->id)->orderBy('position')->orderByRaw('name COLLATE by_name')->get(['id', 'parent_id', 'name']);
-        $topics = Topics::of($bank->id)->orderBy('title')->get(['id', 'parent_id', 'title AS name']);
+        $topics = Topics::of($bank->id)->orderBy('position')->orderBy('title')->get(['id', 'parent_id', 'title AS name']);
 
         return new JsonResponse(['folders' => $folders, 'topics' => $topics]);
+    }
+
+    #[Operation('Every tag of a bank, with how many questions have it')]
+    public function tags(Bank $bank): JsonResponse
+    {
+        Gate::authorize('view', $bank);
+
+        return new JsonResponse(['data' => DB::select('SELECT tag, count(*) AS count FROM questions CROSS JOIN LATERAL unnest(tags) AS tag WHERE bank_id = ? AND binned_at IS NULL GROUP BY tag ORDER BY tag COLLATE by_name LIMIT 5000', [$bank->id])]);
     }
 
     #[Operation('How many questions each value of the asked dimensions would leave (?of=kind&of=topic), with all other conditions')]
     public function facets(Request $request, Bank $bank, Facets $facets, QuestionSearch $search): JsonResponse
     {
-        Gate::authorize('view', $bank);
+        $filter = $this->filter($request);
+        Gate::authorize($filter->inBin() ? 'write' : 'view', $bank);
 
-        return $this->counted($request, Scope::bank($bank->id), $facets, $search);
+        return $this->counted($request, Scope::bank($bank->id), $filter, $facets, $search);
     }
 
     #[Operation('The same over every bank one may read')]
     public function everywhere(Request $request, Facets $facets, QuestionSearch $search): JsonResponse
     {
-        $user = User::asking($request);
+        $filter = $this->filter($request);
 
-        return $this->counted($request, Scope::readableBy($user), $facets, $search);
+        return $this->counted($request, Scope::readableBy(User::asking($request), $filter->inBin()), $filter, $facets, $search);
     }
 
-    private function counted(Request $request, Scope $scope, Facets $facets, QuestionSearch $search): JsonResponse
+    private function filter(Request $request): QuestionFilter
+    {
+        return QuestionFilter::fromQuery($request->server->getString('QUERY_STRING'));
+    }
+
+    private function counted(Request $request, Scope $scope, QuestionFilter $filter, Facets $facets, QuestionSearch $search): JsonResponse
     {
         $query = $request->server->getString('QUERY_STRING');
-        $filter = QuestionFilter::fromQuery($query);
         preg_match_all('/(?:^|&)of(?:%5B%5D|\[\])?=([a-z]+)/', $query, $asked);
         $counts = [];
         foreach (array_unique($asked[1]) as $dimension) {

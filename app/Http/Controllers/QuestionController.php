@@ -13,7 +13,9 @@ use App\Models\User;
 use App\Support\Problems;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use WideQuarry\Json\Json;
 
 final class QuestionController
 {
@@ -24,6 +26,15 @@ final class QuestionController
         $question->load('bank');
 
         return (new QuestionResource($question))->response()->header('ETag', "\"$question->revision\"");
+    }
+
+    #[Operation('Who changed what of a question’s record, the newest first')]
+    public function changes(Question $question): JsonResponse
+    {
+        Gate::authorize('view', $question);
+        $rows = DB::table('changes')->leftJoin('users', 'users.id', '=', 'changes.user_id')->where('question_id', $question->id)->orderByDesc('changes.id')->limit(200)->get(['field', 'before', 'after', 'users.name AS person', 'changes.created_at AS at', 'act_id AS act']);
+
+        return new JsonResponse(['data' => $rows->map(fn (\stdClass $row): array => [...(array) $row, 'before' => Json::decode(is_string($row->before) ? $row->before : 'null'), 'after' => Json::decode(is_string($row->after) ? $row->after : 'null')])]);
     }
 
     #[Operation('Save a new revision; If-Match names the one it was started from', response: QuestionResource::class, body: ['question' => 'object', 'note' => 'string?'])]

@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Completeness;
+use WideQuarry\Question\Naming;
 use WideQuarry\Question\Question as CoreQuestion;
 
 /**
@@ -24,7 +25,7 @@ final class QuestionResource extends JsonResource implements Shape
 {
     public static function shape(): array
     {
-        return ['id' => 'string', 'name' => 'string', 'revision' => 'integer', 'may_write' => 'boolean', 'bank' => 'object', 'question' => 'object', 'findings' => 'object[]', 'folders' => 'paths', 'uses' => 'object', 'updated_at' => 'string'];
+        return ['id' => 'string', 'name' => 'string', 'revision' => 'integer', 'may_write' => 'boolean', 'bank' => 'object', 'question' => 'object', 'findings' => 'object[]', 'folders' => 'paths', 'places' => 'object[]', 'binned' => 'boolean', 'proposed_name' => 'string?', 'uses' => 'object', 'updated_at' => 'string'];
     }
 
     /** @return array<string, mixed> */
@@ -38,7 +39,7 @@ final class QuestionResource extends JsonResource implements Shape
         return [
             'id' => $this->id, 'name' => $question->name(), 'revision' => $this->revision, 'may_write' => $user instanceof User && $user->can('update', $this->resource),
             'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name], 'question' => $json,
-            'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)], 'folders' => Folders::paths([$this->id])[$this->id] ?? [], 'uses' => $user instanceof User ? Uses::of($this->id, $user) : ['assessments' => [], 'others' => 0], 'updated_at' => $this->updated_at->toIso8601String(),
+            'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)], 'folders' => Folders::paths([$this->id], $this->bank_id)[$this->id] ?? [], 'places' => $user instanceof User ? Folders::places($this->id, $user) : [], 'binned' => $this->binned_at !== null, 'proposed_name' => Naming::saysNothing($question->title) ? Naming::proposal($question) : null, 'uses' => $user instanceof User ? Uses::of($this->id, $user) : ['assessments' => [], 'others' => 0], 'updated_at' => $this->updated_at->toIso8601String(),
         ];
     }
 }

@@ -19,11 +19,11 @@ final class Judge
             UPDATE staged_questions SET duplicate_of = verdict.of, duplicate_by = verdict.by
             FROM (
                 SELECT mine.id AS staged, found.of, found.by FROM staged_questions AS mine LEFT JOIN LATERAL (
-                    SELECT questions.id AS of, 'identifier' AS by, 1 AS sure FROM questions WHERE questions.id = mine.source_id AND questions.bank_id IS NOT DISTINCT FROM ?::uuid AND $made
+                    SELECT questions.id AS of, 'identifier' AS by, 1 AS sure FROM questions WHERE questions.id = mine.source_id AND questions.bank_id IS NOT DISTINCT FROM ?::uuid AND binned_at IS NULL AND $made
                     UNION ALL
-                    SELECT questions.id, 'origin', 2 FROM questions WHERE questions.bank_id IS NOT DISTINCT FROM ?::uuid AND questions.origin_format = mine.origin_format AND questions.origin_identifier = mine.origin_identifier AND $made
+                    SELECT questions.id, 'origin', 2 FROM questions WHERE questions.bank_id IS NOT DISTINCT FROM ?::uuid AND questions.origin_format = mine.origin_format AND questions.origin_identifier = mine.origin_identifier AND binned_at IS NULL AND $made
                     UNION ALL
-                    SELECT questions.id, 'words', 3 FROM questions WHERE questions.bank_id IS NOT DISTINCT FROM ?::uuid AND mine.fingerprint <> '' AND questions.fingerprint = mine.fingerprint AND $made
+                    SELECT questions.id, 'words', 3 FROM questions WHERE questions.bank_id IS NOT DISTINCT FROM ?::uuid AND mine.fingerprint <> '' AND questions.fingerprint = mine.fingerprint AND binned_at IS NULL AND $made
                     UNION ALL
                     SELECT twin.id, 'earlier', 4 FROM staged_questions AS twin
                     WHERE twin.intake_id = mine.intake_id AND twin.number < mine.number AND NOT twin.skipped AND (twin.source_id = mine.source_id OR (mine.fingerprint <> '' AND twin.fingerprint = mine.fingerprint))

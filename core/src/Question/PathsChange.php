@@ -38,6 +38,11 @@ final readonly class PathsChange
         return new self(['set' => $paths]);
     }
 
+    public function isEmpty(): bool
+    {
+        return ! isset($this->paths['set']) && ($this->paths['add'] ?? []) === [] && ($this->paths['remove'] ?? []) === [];
+    }
+
     public static function none(): self
     {
         return new self([]);

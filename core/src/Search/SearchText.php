@@ -8,6 +8,7 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Question\Feedback;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\Record;
 
 /** The words of a question by what they weigh: title, stem, what is offered and accepted, and the rest. */
 final readonly class SearchText
@@ -17,7 +18,7 @@ final readonly class SearchText
 
     private const LAST = 16383;
 
-    /** @param  list<string>  $identifiers  what it is called by in other systems and in links; found, but never shown as text of it */
+    /** @param  array<string>  $identifiers  what it is called by in other systems and in links; found, but never shown as text of it */
     private function __construct(public string $title, public string $stem, public string $answers, public string $rest, private array $identifiers = [])
     {
     }
@@ -34,10 +35,33 @@ final readonly class SearchText
         foreach ($question->hints as $hint) {
             $rest[] = $hint->html;
         }
-        $record = $question->record;
-        $plain = [...$record->tags, ...$record->codes, $record->notes, $record->source, $record->author];
 
-        return new self($question->title, self::plain([$question->body]), self::plain($answers), trim(self::plain($rest)."\n".implode("\n", array_filter($plain, fn (string $text): bool => $text !== ''))), array_filter([$question->id, $record->origin->identifier ?? null], is_string(...)));
+        return new self($question->title, self::plain([$question->body]), self::plain($answers), trim(self::plain($rest)."\n".self::ofRecord($question->record)), self::identifiers($question->id, $question->record));
+    }
+
+    /**
+     * The same question under another record, from what was stored of it: the parts are not read again, which is most of the work.
+     *
+     * @param  string  $answers  as it was
+     * @param  string  $rest  as it was, under the record before
+     */
+    public static function underRecord(string $id, string $title, string $body, string $answers, string $rest, Record $before, Record $after): self
+    {
+        $said = self::ofRecord($before);
+        $content = $said !== '' && str_ends_with($rest, $said) ? substr($rest, 0, -strlen($said)) : $rest;
+
+        return new self($title, self::plain([$body]), $answers, trim(rtrim($content, "\n")."\n".self::ofRecord($after)), self::identifiers($id, $after));
+    }
+
+    private static function ofRecord(Record $record): string
+    {
+        return implode("\n", array_filter([...$record->tags, ...$record->codes, $record->notes, $record->source, $record->author], fn (string $text): bool => $text !== ''));
+    }
+
+    /** @return array<string> */
+    private static function identifiers(string $id, Record $record): array
+    {
+        return array_filter([$id, $record->origin->identifier ?? null], is_string(...));
     }
 
     /** Of a text alone, as a stimulus is. */

@@ -8,14 +8,6 @@ export type Classification = {
   topics?: PathChange
   folders?: PathChange
 }
-export type Act = { act: string; changed: number; left: { id: string; title: string; why: string }[] }
-
-/** Questions by id, or everything a filter gives. */
-export type Target = { ids: string[] } | { filter: string }
-
-export const classify = async (slug: string, target: Target, change: Classification) =>
-  (await call<Act>('POST', `/banks/${slug}/classify`, { ...target, ...change })).body
-export const undoAct = async (act: string) => (await call<{ changed: number; left: number }>('POST', `/acts/${act}/undo`, {})).body
 
 /** The record of a question that is not stored yet, as the change leaves it. */
 export const changeRecord = async (record: RecordJson, change: Classification) =>
@@ -36,6 +28,7 @@ export type BankAbout = {
   course?: string
   term?: string
   archived?: boolean
+  lends?: boolean
   defaults?: Record<string, unknown>
 }
 export const makeBank = async (about: BankAbout, key: string) =>

@@ -1,5 +1,24 @@
 // Made from the API description by `php artisan api:types`; do not edit.
 
+export type Act = {
+  act: string
+  kind: string
+  bank: string | null
+  person: string | null
+  state: string
+  total: number
+  done: number
+  changed: number
+  left_count: number
+  left: Record<string, unknown>[]
+  what: Record<string, unknown> | null
+  undoes: string | null
+  undone: boolean
+  may_undo: boolean
+  created_at: string
+  finished_at: string | null
+}
+
 export type Assessment = {
   id: string
   title: string
@@ -24,6 +43,8 @@ export type Bank = {
   course: string
   term: string
   archived: boolean
+  lends: boolean
+  team: boolean
   my_role: string
   question_count: number
   strata: Record<string, unknown>
@@ -78,6 +99,9 @@ export type Question = {
   question: Record<string, unknown>
   findings: Record<string, unknown>[]
   folders: string[][]
+  places: Record<string, unknown>[]
+  binned: boolean
+  proposed_name: string | null
   uses: Record<string, unknown>
   updated_at: string
 }

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import { useAct } from '@/acts/useAct'
 import { questionQuery } from '@/api/queries'
 import { UsedIn } from '@/assembly/UsedIn'
 import { Button } from '@/components/Button'
@@ -8,7 +9,6 @@ import { Menu } from '@/components/Menu'
 import { Nothing, Waiting } from '@/components/Message'
 import { RecordForm } from '@/record/RecordForm'
 import { RecordLog } from '@/record/RecordLog'
-import { useClassify } from '@/record/useClassify'
 import { texts } from '@/texts'
 import { useTray } from '@/tray/useTray'
 import { TryPane } from '@/try/TryPane'
@@ -19,7 +19,7 @@ type Props = { id: string; slug: string; onBack: () => void; showKey: boolean; o
 export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
   const navigate = useNavigate()
   const whole = useQuery(questionQuery(id))
-  const classify = useClassify(whole.data?.bank.slug ?? slug)
+  const classify = useAct(whole.data?.bank.slug ?? slug)
   const [log, setLog] = useState(false)
   const tray = useTray()
   if (whole.isPending) return <Waiting text={texts.loading} />

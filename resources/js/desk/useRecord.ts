@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { flushSync } from 'react-dom'
+import { useAct } from '@/acts/useAct'
 import { type Classification, changeRecord } from '@/api/actions'
 import { questionQuery } from '@/api/queries'
 import type { QuestionJson, RecordJson } from '@/api/question'
 import { useTell } from '@/components/Toasts'
-import { useClassify } from '@/record/useClassify'
 
 /**
  * The record of the question on the desk. Of a stored question it is changed at once, field by field, apart from revisions; of a
@@ -18,7 +18,7 @@ export function useRecord(
   changeNew: (edit: (now: QuestionJson) => QuestionJson, place: string) => void,
 ) {
   const whole = useQuery({ ...questionQuery(question.id), enabled: stored })
-  const classify = useClassify(bank)
+  const classify = useAct(bank)
   const tell = useTell()
   const record: RecordJson = (stored ? whole.data?.question.record : question.record) ?? {}
   const latest = useRef(record)

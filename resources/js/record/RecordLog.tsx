@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { fieldName, written } from '@/acts/FieldChanges'
 import { changesQuery } from '@/api/queries'
 import { Dialog } from '@/components/Dialog'
 import { Waiting } from '@/components/Message'
@@ -31,16 +32,4 @@ export function RecordChanges({ id }: { id: string }) {
       ))}
     </ol>
   )
-}
-
-function fieldName(field: string): string {
-  const known = texts.record as unknown as Record<string, unknown>
-  return typeof known[field] === 'string' ? (known[field] as string) : field
-}
-
-/** A value of a record in a few words. */
-function written(value: unknown): string {
-  if (value === null || value === undefined || value === '') return texts.record.none
-  if (!Array.isArray(value)) return typeof value === 'string' ? (texts.status[value] ?? value) : String(value)
-  return value.map((one) => (Array.isArray(one) ? one.join(' › ') : typeof one === 'object' ? '…' : String(one))).join(', ')
 }

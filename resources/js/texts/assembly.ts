@@ -16,6 +16,8 @@ export const tray = {
   oneBank: 'Only questions of one bank can be placed at once.',
   show: 'Show what lies in the tray',
   send: 'Send out',
+  change: 'Change',
+  more: 'More',
   join: 'One true–false list',
   joinGo: 'Write the list',
   joined: (n: number) => `One list of ${n} true–false questions: they stay as they are, this is a new one.`,

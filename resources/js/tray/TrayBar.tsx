@@ -1,10 +1,14 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import type { Target } from '@/api/actions'
+import { BinMany } from '@/acts/BinMany'
+import { ChangeMany } from '@/acts/ChangeMany'
+import { PlaceMany } from '@/acts/PlaceMany'
+import { ReplaceMany } from '@/acts/ReplaceMany'
+import type { Target } from '@/api/acts'
 import { assessmentsQuery, type TrayRow } from '@/api/assembly'
+import { banksQuery } from '@/api/queries'
 import { NewAssessment } from '@/assembly/NewAssessment'
-import { ClassifyMany } from '@/bank/ClassifyMany'
 import { Menu } from '@/components/Menu'
 import { useTell } from '@/components/Toasts'
 import { texts } from '@/texts'
@@ -23,7 +27,8 @@ export type TrayScope = {
   onAll: () => void
   onNotAll: () => void
 }
-type Doing = { what: 'classify' | 'folders'; slug: string; target: Target; count: number }
+type What = 'change' | 'place' | 'replace' | 'bin'
+type Doing = { what: What; slug: string; target: Target; count: number; atHome: boolean }
 const button = 'min-h-8 rounded-ui border border-on-bar/40 px-3 font-semibold hover:bg-on-bar hover:text-bar'
 
 /** The tray, at the bottom of every screen while something lies in it. */
@@ -35,24 +40,56 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
   const add = useAddTo()
   const [doing, setDoing] = useState<Doing | null>(null)
   const [making, setMaking] = useState(false)
+  const known = useQuery({ ...banksQuery, enabled: tray.rows.length > 0 }).data ?? []
   if (tray.rows.length === 0) return null
   const all = scope?.all ?? false
+  const writable = known.find((one) => one.my_role !== 'reader' && !one.archived)?.slug ?? ''
+  const mayPlace = all && scope ? scope.mayWrite : writable !== ''
   const n = tray.rows.length
   const points = tray.rows.reduce((sum, row) => sum + row.points, 0)
   const kinds = new Map<string, number>()
   for (const row of tray.rows) for (const kind of row.kinds) kinds.set(kind, (kinds.get(kind) ?? 0) + 1)
   const title = all ? texts.bank.allMatching(scope?.found ?? 0) : texts.tray.holds(n)
   const banks = [...new Map(tray.rows.filter((row) => row.may_write).map((row) => [row.bank, row.bank_name]))]
-  const begin = (what: Doing['what'], slug: string) => {
-    const ids = tray.rows.filter((row) => row.bank === slug).map((row) => row.id)
+  const begin = (what: What, slug: string) => {
+    // Placing takes whatever lies in the tray; all else is done where a question lives.
+    const ids = tray.rows.filter((row) => what === 'place' || row.bank === slug).map((row) => row.id)
+    const atHome = all || tray.rows.every((row) => row.bank === slug)
     setDoing(
       all && scope
-        ? { what, slug: scope.slug, target: { filter: scope.filter }, count: scope.found }
-        : { what, slug, target: { ids }, count: ids.length },
+        ? { what, slug: scope.slug, target: { filter: scope.filter }, count: scope.found, atHome }
+        : { what, slug, target: { ids }, count: ids.length, atHome },
     )
   }
-  const act = (what: Doing['what'], name: string) => {
-    if (all && scope ? !scope.mayWrite : banks.length === 0) return null
+  const most = (names: [What, string][]) => (
+    <Menu.Root
+      align="end"
+      button={
+        <button type="button" className={button}>
+          {texts.tray.more}
+        </button>
+      }
+    >
+      {(all ? [['' as string, '']] : banks).flatMap(([slug, bank], i) => [
+        ...(i > 0 ? [<Menu.Line key={`line ${slug}`} />] : []),
+        ...(banks.length > 1 && !all ? [<Menu.Label key={`of ${slug}`}>{bank}</Menu.Label>] : []),
+        ...names.map(([what, name]) => (
+          <Menu.Item key={`${what} ${slug}`} onSelect={() => begin(what, slug ?? '')}>
+            {name}
+          </Menu.Item>
+        )),
+      ])}
+      {all ? null : (
+        <>
+          <Menu.Line />
+          <Menu.Item onSelect={() => navigate('/dispatches/new?what=tray')}>{texts.tray.send}</Menu.Item>
+        </>
+      )}
+    </Menu.Root>
+  )
+  const may = all && scope ? scope.mayWrite : banks.length > 0
+  const act = (what: What, name: string) => {
+    if (!may) return null
     if (banks.length < 2 || all)
       return (
         <button type="button" className={button} onClick={() => begin(what, banks[0]?.[0] ?? '')}>
@@ -107,32 +144,40 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
           <AddMenu atHand={hand?.id} onAdd={(id) => add.mutate({ id, questions: tray.ids })} onNew={() => setMaking(true)} />
         </>
       )}
-      {act('classify', texts.bank.classify)}
-      {act('folders', texts.bank.placeIn)}
+      {act('change', texts.tray.change)}
+      {mayPlace ? (
+        <button type="button" className={button} onClick={() => begin('place', scope?.mayWrite ? scope.slug : (banks[0]?.[0] ?? writable))}>
+          {texts.acts.place.menu}
+        </button>
+      ) : null}
       {!all && n > 1 && banks[0] && tray.rows.every((row) => row.kinds.join() === 'choice') ? (
         <JoinJudged questions={tray.ids} bank={banks[0][0]} className={button} />
       ) : null}
-      {all ? null : (
-        <button type="button" className={button} onClick={() => navigate('/dispatches/new?what=tray')}>
-          {texts.tray.send}
-        </button>
-      )}
+      {may || !all
+        ? most(
+            may
+              ? [
+                  ['replace', texts.acts.replace.menu],
+                  ['bin', texts.acts.bin.menu],
+                ]
+              : [],
+          )
+        : null}
       <button type="button" className="min-h-8 underline" onClick={empty}>
         {texts.tray.empty}
       </button>
-      {doing ? (
-        <ClassifyMany
-          slug={doing.slug}
-          target={doing.target}
-          count={doing.count}
-          {...(doing.what === 'folders' ? { only: 'folders' as const } : {})}
-          onClose={() => setDoing(null)}
-          onDone={() => setDoing(null)}
-        />
-      ) : null}
+      {doing ? <Many doing={doing} onClose={() => setDoing(null)} /> : null}
       {making ? <NewAssessment questions={tray.ids} onClose={() => setMaking(false)} /> : null}
     </section>
   )
+}
+
+function Many({ doing: { what, atHome, ...rest }, onClose }: { doing: Doing; onClose: () => void }) {
+  const props = { ...rest, onClose }
+  if (what === 'change') return <ChangeMany {...props} />
+  if (what === 'place') return <PlaceMany {...props} atHome={atHome} />
+  if (what === 'replace') return <ReplaceMany {...props} />
+  return <BinMany {...props} />
 }
 
 /** Which assessment the tray goes to. */

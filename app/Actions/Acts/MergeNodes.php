@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Acts;
+
+use App\Actions\ArrangeTree;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Bulk\BulkChange;
+use WideQuarry\Bulk\Standing;
+
+/**
+ * Makes one folder or topic of two: what lies in the first lies in the second, branches of the same name become one all the way down, and the
+ * first is gone. Begun again after a kill it goes on with whatever is still there.
+ */
+final readonly class MergeNodes
+{
+    public function __construct(private ArrangeTree $arrange, private ChangeChunk $chunk)
+    {
+    }
+
+    /** @param  callable(): bool  $goesOn */
+    public function handle(\stdClass $act, User $person, callable $goesOn): void
+    {
+        $tree = $act->what->tree;
+        $from = DB::table($tree)->where('id', $act->what->from)->first(['id', 'path']);
+        $into = DB::table($tree)->where('id', $act->what->into)->first(['id', 'path']);
+        if ($from !== null && $into !== null) {
+            $this->merge($act, $tree, (string) $from->id, (string) $into->id, $person, $goesOn);
+        }
+    }
+
+    /** @param  callable(): bool  $goesOn */
+    private function merge(\stdClass $act, string $tree, string $from, string $into, User $person, callable $goesOn): void
+    {
+        $label = $tree === 'folders' ? 'name' : 'title';
+        $twins = DB::table("$tree AS mine")->leftJoin("$tree AS theirs", fn ($join) => $join->on("theirs.$label", "mine.$label")->where('theirs.parent_id', $into))->where('mine.parent_id', $from)->get(['mine.id', 'theirs.id AS twin']);
+        foreach ($twins as $child) {
+            $child->twin === null ? $this->arrange->move($tree, $act->bank_id, (string) $child->id, $into) : $this->merge($act, $tree, (string) $child->id, (string) $child->twin, $person, $goesOn);
+        }
+        [$joins, $column] = $tree === 'folders' ? ['placements', 'folder_id'] : ['question_topics', 'topic_id'];
+        $change = BulkChange::read((object) [$tree => (object) ['add' => [$this->path($tree, $into)], 'remove' => [$this->path($tree, $from)]]]);
+        // a topic of a team is set in all of its banks
+        $banks = DB::table($joins)->join('questions', 'questions.id', '=', 'question_id')->where($column, $from)->orderBy('questions.id')->get(['questions.id', 'questions.bank_id'])->groupBy(fn (\stdClass $row): string => $tree === 'folders' ? $act->bank_id : (string) $row->bank_id);
+        foreach ($banks as $bank => $rows) {
+            foreach ($rows->pluck('id')->chunk(ChangeChunk::SIZE) as $ids) {
+                if (! $goesOn()) {
+                    return;
+                }
+                $some = array_values(array_filter($ids->all(), is_string(...)));
+                $this->chunk->handle($act->id, $some, (string) $bank, Needs::ofPlaces(), fn (\stdClass $row, Standing $now): Standing => $now->after($now->record, $change->topics->apply($now->topics), $change->folders->apply($now->folders), null, $now->isBinned, $now->isHome), $person);
+            }
+        }
+        if ($tree === 'folders') {
+            DB::insert('INSERT INTO stimulus_placements (stimulus_id, folder_id) SELECT stimulus_id, ? FROM stimulus_placements WHERE folder_id = ? ON CONFLICT DO NOTHING', [$into, $from]);
+        }
+        $this->arrange->remove($tree, $act->bank_id, $from);
+    }
+
+    /** @return list<string> names from the root */
+    private function path(string $tree, string $id): array
+    {
+        $label = $tree === 'folders' ? 'name' : 'title';
+        $names = DB::select("SELECT above.$label AS name FROM $tree AS node JOIN $tree AS above ON node.path <@ above.path WHERE node.id = ? ORDER BY nlevel(above.path)", [$id]);
+
+        return array_values(array_map(fn (\stdClass $row): string => $row->name, $names));
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Acts;
+
+use App\Models\User;
+use App\Support\Folders;
+use App\Support\MediaStore;
+use App\Support\Topics;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Bulk\Facts;
+use WideQuarry\Bulk\Standing;
+use WideQuarry\Json\Json;
+
+/** Reads how some questions stand; those that may be changed stay locked to the end of the transaction. */
+final class Rows
+{
+    /**
+     * @param  list<string>  $ids
+     * @param  string  $bankId  where they are changed; of other banks only what the person may read
+     * @return list<array{\stdClass, Standing}> in the order of their ids
+     */
+    public static function of(array $ids, string $bankId, Needs $needs, User $person, bool $lock = true): array
+    {
+        $list = '{'.implode(',', $ids).'}';
+        $elsewhere = $needs->elsewhere ? "OR EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) OR questions.bank_id IN (SELECT bank_id FROM bank_roles(?) WHERE role <> 'reader')" : '';
+        $binned = $needs->binned ? '' : 'AND questions.binned_at IS NULL';
+        $rows = DB::select(<<<SQL
+            SELECT questions.id, questions.title, questions.bank_id, questions.revision, questions.approved_revision, questions.record, questions.is_complete, questions.specimens_failing, questions.uses, questions.binned_at, questions.updated_at, banks.lends
+            FROM questions JOIN banks ON banks.id = questions.bank_id
+            WHERE questions.id = ANY (?::uuid[]) AND (questions.bank_id = ? $elsewhere) $binned ORDER BY questions.id
+            SQL.($lock ? ' FOR UPDATE OF questions' : ''), [$list, $bankId, ...($needs->elsewhere ? [$person->id, $person->id] : [])]);
+        $found = array_column($rows, 'id');
+        $topics = $needs->topics ? Topics::paths($found) : [];
+        $folders = $needs->folders ? Folders::paths($found, $bankId) : [];
+        $contents = $needs->content ? self::contents($found) : [];
+        $clashes = $needs->home ? MediaStore::clashes($found, $bankId) : [];
+        $roles = $needs->elsewhere ? DB::table(DB::raw('bank_roles(?) AS mine'))->setBindings([$person->id])->pluck('role', 'bank_id') : collect();
+        $standing = [];
+        foreach ($rows as $row) {
+            $record = Json::decode($row->record);
+            assert($record instanceof \stdClass);
+            $row->json = $record;
+            $home = $row->bank_id === $bankId;
+            $facts = new Facts($row->is_complete, $row->specimens_failing, $row->lends, $home || in_array($roles[$row->bank_id] ?? '', ['writer', 'keeper'], true), $row->uses, $clashes[$row->id] ?? null);
+            $standing[] = [$row, new Standing($row->title, $record, $topics[$row->id] ?? [], $folders[$row->id] ?? [], $contents[$row->id] ?? null, $row->binned_at !== null, $home, $facts)];
+        }
+
+        return $standing;
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, \stdClass> of their newest revisions
+     */
+    public static function contents(array $ids): array
+    {
+        $rows = DB::select('SELECT questions.id, content FROM questions JOIN revisions ON question_id = questions.id AND number = questions.revision WHERE questions.id = ANY (?::uuid[])', ['{'.implode(',', $ids).'}']);
+        $contents = [];
+        foreach ($rows as $row) {
+            $json = Json::decode($row->content);
+            assert($json instanceof \stdClass);
+            $contents[$row->id] = $json;
+        }
+
+        return $contents;
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Acts;
+
+use App\Models\User;
+use App\Search\QuestionFilter;
+use App\Search\QuestionSearch;
+use App\Search\Scope;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Bulk\BulkChange;
+use WideQuarry\Bulk\Standing;
+use WideQuarry\Parts\Parts;
+
+/** Carries an act on from where it is to its end, or until somebody stops it; each chunk is committed, so nothing is done twice. */
+final readonly class WorkOnAct
+{
+    public function __construct(private ChangeChunk $chunk, private CopyChunk $copy, private MergeNodes $merge, private Restoring $restoring, private QuestionSearch $search, private Parts $kinds)
+    {
+    }
+
+    public function handle(string $id): void
+    {
+        if (DB::table('acts')->where('id', $id)->whereIn('state', ['waiting', 'running'])->update(['state' => 'running']) === 0) {
+            return;
+        }
+        $act = Act::find($id);
+        $person = User::query()->whereKey($act->user_id)->firstOrFail();
+        match ($act->kind) {
+            'undo' => $this->undo($act, $person),
+            'copy' => $this->copy($act, $person),
+            'merge' => $this->merge->handle($act, $person, fn (): bool => $this->goesOn($id)),
+            default => $this->change($act, $person),
+        };
+        Act::ended($id, 'done');
+    }
+
+    private function change(\stdClass $act, User $person): void
+    {
+        $change = BulkChange::read($act->what->change);
+        foreach ($this->chunks($act, $act->what->from ?? $act->bank_id) as $some) {
+            $this->chunk->handle($act->id, $some, $act->bank_id, Needs::of($change), fn (\stdClass $row, Standing $now): Standing => $change->apply($now, $this->kinds), $person);
+        }
+    }
+
+    private function undo(\stdClass $act, User $person): void
+    {
+        $fields = DB::table('changes')->where('act_id', $act->what->undoes)->distinct()->pluck('field')->all();
+        $needs = Needs::toRestore(array_values(array_filter($fields, is_string(...))));
+        $last = $act->last;
+        while ($this->goesOn($act->id)) {
+            [$ids, $befores] = $this->restoring->next($act->what->undoes, $last, $act->what->ids ?? null);
+            if ($ids === []) {
+                return;
+            }
+            $this->chunk->handle($act->id, $ids, $act->bank_id ?? $this->restoring->bank($ids), $needs, fn (\stdClass $row, Standing $now): Standing => $this->restoring->apply($row, $now, $befores[$row->id]), $person);
+            $last = $ids[count($ids) - 1];
+        }
+    }
+
+    /** Copies; and originals into the bin, where that was asked for and the person may. */
+    private function copy(\stdClass $act, User $person): void
+    {
+        foreach ($this->chunks($act, $act->what->from ?? $act->bank_id) as $some) {
+            $this->copy->handle($act->id, $some, $act->bank_id, $act->what->folders, $person);
+            if ($act->what->bin) {
+                $bin = BulkChange::read((object) ['bin' => true]);
+                foreach (DB::select("SELECT questions.bank_id, array_to_json(array_agg(questions.id ORDER BY questions.id)) AS ids FROM questions JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id AND mine.role <> 'reader' WHERE questions.id = ANY (?::uuid[]) AND questions.id NOT IN (SELECT question_id FROM act_left WHERE act_id = ?) GROUP BY 1", [$person->id, '{'.implode(',', $some).'}', $act->id]) as $home) {
+                    $this->chunk->handle($act->id, json_decode($home->ids, true, 4, JSON_THROW_ON_ERROR), $home->bank_id, Needs::of($bin), fn (\stdClass $row, Standing $now): Standing => $bin->apply($now, $this->kinds), $person, counts: false);
+                }
+            }
+        }
+    }
+
+    /**
+     * The questions of an act that are not done yet, some at a time, until it is stopped.
+     *
+     * @return \Generator<list<string>>
+     */
+    private function chunks(\stdClass $act, string $bankId): \Generator
+    {
+        $ids = $act->what->ids ?? $this->search->ids(Scope::bank($bankId), QuestionFilter::fromQuery($act->what->filter));
+        sort($ids);
+        $after = array_values(array_filter($ids, fn (string $id): bool => $id > ($act->last ?? '')));
+        foreach (array_chunk($after, ChangeChunk::SIZE) as $some) {
+            if (! $this->goesOn($act->id)) {
+                return;
+            }
+            yield $some;
+        }
+    }
+
+    private function goesOn(string $id): bool
+    {
+        return DB::table('acts')->where('id', $id)->value('state') === 'running';
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Acts\Act;
+use App\Actions\Acts\BeginAct;
+use App\Actions\MakeBank;
+use App\Http\OpenApi\Operation;
+use App\Http\Resources\ActResource;
+use App\Models\Bank;
+use App\Models\User;
+use App\Support\Refused;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+
+/** Copies of questions, and of banks. */
+final class CopyController
+{
+    private const MOST = 50_000;
+
+    #[Operation('Copy questions into a bank: those named, or all of another bank that meet a filter', response: ActResource::class, body: ['ids' => 'string[]?', 'filter' => 'string?', 'from' => 'string?', 'folder' => 'string[]?', 'bin' => 'boolean?'])]
+    public function store(Request $request, Bank $bank, BeginAct $begin): JsonResponse
+    {
+        Gate::authorize('write', $bank);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['ids', 'filter', 'from', 'folder', 'bin']);
+        $path = array_values(array_filter($fields->list('folder', 12), fn (mixed $step): bool => is_string($step) && trim($step) !== '' && mb_strlen($step) <= 200));
+        $from = $fields->has('filter') ? Bank::query()->where('slug', $fields->string('from', $bank->slug, 100))->first() ?? abort(404) : $bank;
+        Gate::authorize('view', $from);
+        $target = $fields->has('filter') ? $fields->string('filter', '', 20_000) : array_map(fn (mixed $id, int $i): string => Fields::asUuid($id, "/ids/$i"), $list = $fields->list('ids', self::MOST), array_keys($list));
+        $act = $begin->copy($bank, $target, $from->id, $path === [] ? [] : [$path], $fields->bool('bin', false), User::asking($request));
+
+        return new JsonResponse(ActResource::of(Act::find($act), User::asking($request), true));
+    }
+
+    #[Operation('Copy a bank: a new one, kept by who copies it, with the same folders and topics and a copy of every question', body: ['name' => 'string'], status: 201)]
+    public function bank(Request $request, Bank $bank, BeginAct $begin, MakeBank $make): JsonResponse
+    {
+        Gate::authorize('view', $bank);
+        $person = User::asking($request);
+        $name = trim(Fields::of(Json::decode($request->getContent()), '', ['name'])->string('name', '', 200));
+        if ($name === '') {
+            throw Refused::because('bank.no_name', 'The bank needs a name.', '/name');
+        }
+        $copy = $make->handle(['name' => $name, 'purpose' => $bank->purpose, 'subject' => $bank->subject, 'level' => $bank->level, 'course' => $bank->course, 'term' => $bank->term], $person);
+        // the tree of a team is shared by those who are in it
+        $mine = DB::table('memberships')->where('user_id', $person->id)->pluck('team_id')->all();
+        $copy->forceFill(['defaults' => $bank->defaults, 'team_id' => in_array($bank->team_id, $mine, true) ? $bank->team_id : null])->save();
+        $act = $begin->copy($copy, '', $bank->id, null, false, $person);
+
+        return new JsonResponse(['slug' => $copy->slug, 'act' => ActResource::of(Act::find($act), $person, true)], 201);
+    }
+}

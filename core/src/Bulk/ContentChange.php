@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Bulk;
+
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Defaults;
+use WideQuarry\Question\Naming;
+use WideQuarry\Question\PointsChange;
+use WideQuarry\Question\Question;
+
+/** What is to be changed of the content of many questions; what is not named stays. */
+final readonly class ContentChange
+{
+    private const FIELDS = ['points', 'shuffle', 'attempts', 'show', 'language', 'names', 'replace'];
+
+    private function __construct(private Fields $fields, private ?Replacing $replacing)
+    {
+    }
+
+    /**
+     * @param  mixed  $json  {"points": 2, "shuffle": true, "attempts": {"allowed": 3, "cost": "1/5"}, "show": "after", "language": "en-GB",
+     *                       "names": true (those that say nothing, from the content), "replace": {"find","with","case","whole","skip"}}
+     *
+     * @throws Malformed
+     */
+    public static function read(mixed $json, string $path): self
+    {
+        $fields = Fields::of($json, $path, self::FIELDS);
+        try {
+            Defaults::read((object) array_intersect_key((array) $json, array_flip(['points', 'shuffle', 'attempts', 'show', 'language'])));
+        } catch (Malformed $problem) {
+            throw $problem->under($path);
+        }
+        $fields->bool('names', true);
+
+        return new self($fields, $fields->has('replace') ? Replacing::read($fields->raw('replace'), "$path/replace") : null);
+    }
+
+    public function isEmpty(): bool
+    {
+        foreach (self::FIELDS as $field) {
+            if ($this->fields->has($field)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    public function replacing(): ?Replacing
+    {
+        return $this->replacing;
+    }
+
+    /**
+     * @param  \stdClass  $content  a question without its record
+     *
+     * @throws Left when the points cannot be shared out
+     * @throws Malformed when it would not be a question any more
+     */
+    public function apply(\stdClass $content, Parts $kinds): \stdClass
+    {
+        $after = Json::copy($content);
+        assert($after instanceof \stdClass);
+        $after = $this->replacing?->in($after)['question'] ?? $after;
+        $after = $this->fields->has('points') ? $this->points($after) : $after;
+        foreach (['attempts', 'language'] as $field) {
+            if ($this->fields->has($field)) {
+                $after->{$field} = Json::copy($this->fields->raw($field));
+            }
+        }
+        $this->fields->has('shuffle') && $this->shuffle($after, $kinds);
+        $this->fields->has('show') && self::show($after, $this->fields->string('show'));
+        if ($this->fields->has('names') && Naming::saysNothing(is_string($after->title ?? null) ? $after->title : '')) {
+            $after->title = Naming::proposal(Question::read($after, $kinds)) ?? $after->title ?? '';
+        }
+        Question::read($after, $kinds);
+
+        return $after;
+    }
+
+    private function points(\stdClass $content): \stdClass
+    {
+        $given = $this->fields->decimal('points', '1000');
+        $total = Exact::read($given) ?? Exact::zero();
+        if (($content->parts ?? []) === []) {
+            throw new Left('It is a text page: nothing in it earns points.');
+        }
+
+        return PointsChange::to($content, $total) ?? throw new Left("Its parts cannot share $given points as they shared what they had.");
+    }
+
+    /** Only where the kind of part knows an order that may be drawn. */
+    private function shuffle(\stdClass $content, Parts $kinds): void
+    {
+        foreach (is_array($content->parts ?? null) ? $content->parts : [] as $part) {
+            if (! $part instanceof \stdClass || ! is_string($part->kind ?? null)) {
+                continue;
+            }
+            $settings = ($part->settings ?? null) instanceof \stdClass ? Json::copy($part->settings) : new \stdClass;
+            assert($settings instanceof \stdClass);
+            $settings->shuffle = $this->fields->bool('shuffle', true);
+            try {
+                $kinds->find($part->kind)?->readSettings($settings, '');
+                $part->settings = $kinds->find($part->kind) === null ? $part->settings ?? new \stdClass : $settings;
+            } catch (Malformed) {
+                continue; // nothing to shuffle in it
+            }
+        }
+    }
+
+    /** Every feedback that says something: of the question, its parts, their rules. */
+    private static function show(\stdClass $thing, string $when): void
+    {
+        foreach (get_object_vars($thing) as $name => $value) {
+            if ($name === 'feedback' && $value instanceof \stdClass) {
+                foreach (isset($value->html) ? [$value] : get_object_vars($value) as $feedback) {
+                    if ($feedback instanceof \stdClass && ($feedback->html ?? '') !== '') {
+                        $feedback->show = $when;
+                    }
+                }
+            } elseif ($name !== 'record') {
+                foreach (is_array($value) ? $value : [$value] as $inner) {
+                    $inner instanceof \stdClass && self::show($inner, $when);
+                }
+            }
+        }
+    }
+}

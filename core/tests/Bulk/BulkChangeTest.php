@@ -1,0 +1,112 @@
+<?php
+
+declare(strict_types=1);
+
+use WideQuarry\Bulk\BulkChange;
+use WideQuarry\Bulk\Facts;
+use WideQuarry\Bulk\Left;
+use WideQuarry\Bulk\Standing;
+use WideQuarry\CommandLine\ReadJson;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Differences;
+use WideQuarry\Question\Question;
+
+function standing(array $record = [], ?stdClass $content = null, bool $binned = false, bool $home = true, ?Facts $facts = null, array $folders = []): Standing
+{
+    return new Standing('Slate', Json::decode((string) json_encode((object) $record)), [['Rocks']], $folders, $content, $binned, $home, $facts ?? new Facts);
+}
+
+function bulk(array $change): BulkChange
+{
+    return BulkChange::read(Json::decode((string) json_encode((object) $change)));
+}
+
+/** @return list<stdClass> every question of the demo, without its record */
+function demoContents(): array
+{
+    $contents = [];
+    foreach (glob(__DIR__.'/../../../database/demo/*.json') ?: [] as $file) {
+        foreach ((new ReadJson(Parts::standard()))->found(Json::decode((string) file_get_contents($file)), null)->questions as $question) {
+            unset($question->record);
+            $contents[] = $question;
+        }
+    }
+
+    return $contents;
+}
+
+it('changes what is asked for, and nothing else', function (array $change, array $expected): void {
+    $after = bulk($change)->apply(standing(['tags' => ['old'], 'level' => 'Year 9', 'status' => 'approved'], folders: [['Year 9']]), Parts::standard());
+    expect(json_decode((string) json_encode([$after->record, $after->topics, $after->folders, $after->isBinned]), true))->toBe($expected);
+})->with([
+    'a tag' => [['record' => ['tags' => ['add' => ['new'], 'remove' => ['old']]]], [['tags' => ['new'], 'level' => 'Year 9', 'status' => 'approved'], [['Rocks']], [['Year 9']], false]],
+    'a topic set' => [['topics' => ['set' => [['Maps']]]], [['tags' => ['old'], 'level' => 'Year 9', 'status' => 'approved'], [['Maps']], [['Year 9']], false]],
+    'moved from folder to folder' => [['folders' => ['add' => [['Year 10']], 'remove' => [['Year 9']]]], [['tags' => ['old'], 'level' => 'Year 9', 'status' => 'approved'], [['Rocks']], [['Year 10']], false]],
+    'into the bin' => [['bin' => true], [['tags' => ['old'], 'level' => 'Year 9', 'status' => 'approved'], [['Rocks']], [['Year 9']], true]],
+    'nothing' => [[], [['tags' => ['old'], 'level' => 'Year 9', 'status' => 'approved'], [['Rocks']], [['Year 9']], false]],
+]);
+
+it('leaves a question, with a reason', function (array $change, Standing $now, string $why): void {
+    expect(fn () => bulk($change)->apply($now, Parts::standard()))->toThrow(Left::class, $why);
+})->with([
+    'a record away from home' => [['record' => ['level' => ['set' => 'Year 9']]], fn () => standing(home: false), 'lives in another bank'],
+    'a bin away from home' => [['bin' => true], fn () => standing(home: false), 'lives in another bank'],
+    'a place for one that is not lent' => [['folders' => ['add' => [['F']]]], fn () => standing(home: false, facts: new Facts(isLent: false)), 'does not let questions be placed elsewhere'],
+    'a home for one that is not one’s own' => [['home' => true], fn () => standing(home: false, facts: new Facts(mayWriteHome: false)), 'may not write in the bank it lives in'],
+    'a home where its picture is another' => [['home' => true], fn () => standing(home: false, facts: new Facts(clash: 'a.png')), '“a.png”'],
+    'approval of what is not complete' => [['record' => ['status' => ['set' => 'approved']]], fn () => standing(facts: new Facts(isComplete: false)), 'not complete'],
+    'a bin for one that is asked' => [['bin' => true], fn () => standing(facts: new Facts(uses: 2)), '2 assessments ask it'],
+    'points for a text page' => [['content' => ['points' => 2]], fn () => standing(content: (object) ['parts' => []]), 'text page'],
+]);
+
+it('lets one that lies here already be taken out, lent or not', function (): void {
+    $after = bulk(['folders' => ['remove' => [['F']]]])->apply(standing(home: false, facts: new Facts(isLent: false), folders: [['F']]), Parts::standard());
+    expect($after->folders)->toBe([]);
+});
+
+it('refuses beforehand what no question could hold', function (array $change, string $path): void {
+    expect(fn () => bulk($change))->toThrow(fn (Malformed $problem) => expect($problem->path)->toBe($path));
+})->with([
+    'difficulty 9' => [['record' => ['difficulty' => ['set' => 9]]], '/difficulty'],
+    'minus one point' => [['content' => ['points' => -1]], '/content/points'],
+    'a cost above everything' => [['content' => ['attempts' => ['allowed' => 2, 'cost' => '3/2']]], '/content/attempts/cost'],
+    'no language' => [['content' => ['language' => 'English, please']], '/content/language'],
+    'nothing to find' => [['content' => ['replace' => ['find' => ' ']]], '/content/replace/find'],
+    'an unknown change' => [['colour' => 'red'], '/colour'],
+]);
+
+it('keeps a question a question, and touches nothing but what it names, over every question of the demo', function (array $content, array $touched): void {
+    $kinds = Parts::standard();
+    $changed = 0;
+    foreach (demoContents() as $now) {
+        try {
+            $after = bulk(['content' => $content])->apply(standing(content: $now), $kinds)->content;
+        } catch (Left) {
+            continue;
+        }
+        Question::read($after, $kinds);
+        foreach (Differences::between($now, $after) as $difference) {
+            $changed++;
+            expect(array_intersect($touched, array_map(fn (mixed $step): string => is_string($step) ? $step : (string) ($step['name'] ?? ''), $difference['path'])))->not->toBe([], json_encode([$now->title ?? '', $difference]));
+        }
+        // and doing it again changes nothing more
+        expect(Json::encode(bulk(['content' => $content])->apply(standing(content: $after), $kinds)->content))->toBe(Json::encode($after));
+    }
+    expect($changed)->toBeGreaterThan(0);
+})->with([
+    'points' => [['points' => 6], ['points']],
+    'shuffle' => [['shuffle' => true], ['shuffle']],
+    'no shuffle' => [['shuffle' => false], ['shuffle']],
+    'attempts' => [['attempts' => ['allowed' => 3, 'cost' => '1/5']], ['attempts']],
+    'when feedback shows' => [['show' => 'after'], ['show']],
+    'language' => [['language' => 'en-AU'], ['language']],
+]);
+
+it('takes approval from what is changed, and leaves it on what is not', function (): void {
+    $content = demoContents()[0];
+    $now = standing(['status' => 'approved'], $content);
+    expect(bulk(['content' => ['points' => 8]])->apply($now, Parts::standard())->record)->not->toHaveProperty('status')
+        ->and(bulk(['content' => ['language' => $content->language]])->apply($now, Parts::standard())->record->status)->toBe('approved');
+});

@@ -1,0 +1,112 @@
+import { useInfiniteQuery } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { changeMany, placesQuery, type Target } from '@/api/acts'
+import { Button } from '@/components/Button'
+import { Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
+import { Message } from '@/components/Message'
+import { useRested } from '@/desk/useRested'
+import { texts } from '@/texts'
+import { MaybeFollow } from './MaybeFollow'
+import { useMany } from './useMany'
+
+const words = texts.acts.replace
+/** So many places are looked for by themselves; further ones on request. */
+const BY_ITSELF = 1000
+
+/** Words found in many questions, every place seen before any is changed. */
+export function ReplaceMany({ slug, target, count, onClose }: { slug: string; target: Target; count: number; onClose: () => void }) {
+  const [wish, setWish] = useState({ find: '', with: '', case: false, whole: true })
+  const [left, setLeft] = useState<Record<string, number[]>>({})
+  const asked = useRested({ find: wish.find, with: '', case: wish.case, whole: wish.whole }, 300)
+  const some = asked.find.trim() !== ''
+  const found = useInfiniteQuery({ ...placesQuery(slug, target, asked), enabled: some })
+  const pages = some ? (found.data?.pages ?? []) : []
+  const questions = pages.flatMap((page) => page.questions)
+  const at = questions.reduce((sum, one) => sum + one.places.length, 0)
+  const looked = pages.reduce((sum, page) => sum + page.looked, 0)
+  const skipped = Object.values(left).reduce((sum, some) => sum + some.length, 0)
+  const { hasNextPage, isFetching, fetchNextPage } = found
+  useEffect(() => {
+    if (hasNextPage && !isFetching && at < BY_ITSELF) fetchNextPage()
+  }, [hasNextPage, isFetching, at, fetchNextPage])
+  const skip = Object.entries(left)
+    .filter(([, places]) => places.length > 0)
+    .map(([id, places]) => ({ id, places }))
+  // What was not looked through is not changed unseen.
+  const seen: Target = hasNextPage ? { ids: questions.map((one) => one.id) } : target
+  const many = useMany(() => changeMany(slug, seen, { content: { replace: { ...wish, skip } } }), onClose)
+  const set = (change: Partial<typeof wish>) => {
+    setWish({ ...wish, ...change })
+    if (!('with' in change)) setLeft({})
+  }
+  const toggle = (id: string, place: number) =>
+    setLeft((now) => ({ ...now, [id]: now[id]?.includes(place) ? now[id].filter((one) => one !== place) : [...(now[id] ?? []), place] }))
+  return (
+    <MaybeFollow act={many.act} title={words.title(count)} onClose={onClose}>
+      <FormDialog
+        wide
+        onClose={onClose}
+        title={words.title(count)}
+        about={words.about}
+        go={words.go(at - skipped)}
+        disabled={at - skipped === 0 || many.pending || found.isFetching || asked.find !== wish.find}
+        onSubmit={many.begin}
+      >
+        <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
+          <Field.Root>
+            <Field.Label>{texts.starts.replace.find}</Field.Label>
+            <Field.Text maxLength={500} value={wish.find} onChange={(event) => set({ find: event.target.value })} />
+          </Field.Root>
+          <Field.Root>
+            <Field.Label>{texts.starts.replace.with}</Field.Label>
+            <Field.Text maxLength={2000} value={wish.with} onChange={(event) => set({ with: event.target.value })} />
+          </Field.Root>
+        </div>
+        <div className="flex gap-6">
+          {(['case', 'whole'] as const).map((name) => (
+            <label key={name} className="flex items-center gap-2">
+              <input type="checkbox" checked={wish[name]} onChange={(event) => set({ [name]: event.target.checked })} />
+              {texts.starts.replace[name]}
+            </label>
+          ))}
+        </div>
+        {many.problem || found.isError ? <Message look="problem">{many.problem ?? found.error?.message}</Message> : null}
+        <p role="status" className="text-second">
+          {some && found.data ? words.found(at, questions.length, looked, pages[0]?.count ?? count) : ''}
+        </p>
+        <ul>
+          {questions.map((one) => (
+            <li key={one.id} className="border-hairline border-b py-2">
+              <h3 className="font-semibold">{one.title}</h3>
+              <ol>
+                {one.places.map((place, i) => {
+                  const out = left[one.id]?.includes(i) ?? false
+                  return (
+                    // biome-ignore lint/suspicious/noArrayIndexKey: a place is its number
+                    <li key={i} className="flex items-baseline gap-3 py-0.5">
+                      <input
+                        type="checkbox"
+                        aria-label={texts.starts.replace.pick(i + 1, `${place.before}${place.found}${place.after}`)}
+                        checked={!out}
+                        onChange={() => toggle(one.id, i)}
+                      />
+                      <span className="min-w-0 flex-1 font-serif">
+                        {place.before}
+                        {out ? place.found : <del>{place.found}</del>}
+                        {wish.with && !out ? <ins className="ml-1">{wish.with}</ins> : null}
+                        {place.after}
+                      </span>
+                      <span className="max-w-[35%] flex-none truncate text-caption text-quiet">{texts.revisions.place(place.path)}</span>
+                    </li>
+                  )
+                })}
+              </ol>
+            </li>
+          ))}
+        </ul>
+        {hasNextPage && at >= BY_ITSELF ? <Button onClick={() => fetchNextPage()}>{words.more}</Button> : null}
+      </FormDialog>
+    </MaybeFollow>
+  )
+}

@@ -1,0 +1,58 @@
+import type { BulkChange } from '@/api/acts'
+
+/** What is filled in of a change of many; what is not stays as it is. */
+export type Draft = {
+  /** Single fields of the record: a value, or null to empty them. */
+  record: Record<string, string | null>
+  words: Record<'addTags' | 'removeTags' | 'addPurpose' | 'removePurpose', string[]>
+  paths: Record<'addTopics' | 'removeTopics' | 'addFolders' | 'removeFolders', string[][]>
+  points: string
+  shuffle: '' | 'yes' | 'no'
+  tries: string
+  cost: string
+  show: string
+  language: string
+  names: boolean
+}
+
+export const emptyDraft: Draft = {
+  record: {},
+  words: { addTags: [], removeTags: [], addPurpose: [], removePurpose: [] },
+  paths: { addTopics: [], removeTopics: [], addFolders: [], removeFolders: [] },
+  points: '',
+  shuffle: '',
+  tries: '',
+  cost: '',
+  show: '',
+  language: '',
+  names: false,
+}
+
+const numbers = ['difficulty', 'minutes']
+
+/** The change as the server takes it; null when nothing is filled in. */
+export function toChange(draft: Draft): BulkChange | null {
+  const record: NonNullable<BulkChange['record']> = {}
+  for (const [field, value] of Object.entries(draft.record))
+    record[field] = { set: value === null ? null : numbers.includes(field) ? Number(value) : value }
+  const { words, paths } = draft
+  if (words.addTags.length + words.removeTags.length > 0) record.tags = { add: words.addTags, remove: words.removeTags }
+  if (words.addPurpose.length + words.removePurpose.length > 0) record.purpose = { add: words.addPurpose, remove: words.removePurpose }
+  const content: NonNullable<BulkChange['content']> = {
+    ...(draft.points.trim() === '' ? {} : { points: Number(draft.points) }),
+    ...(draft.shuffle === '' ? {} : { shuffle: draft.shuffle === 'yes' }),
+    ...(draft.tries === '' ? {} : { attempts: { allowed: draft.tries === 'any' ? null : Number(draft.tries), cost: draft.cost || '0' } }),
+    ...(draft.show === '' ? {} : { show: draft.show }),
+    ...(draft.language.trim() === '' ? {} : { language: draft.language.trim() }),
+    ...(draft.names ? { names: true as const } : {}),
+  }
+  const change: BulkChange = {
+    ...(Object.keys(record).length > 0 ? { record } : {}),
+    ...(paths.addTopics.length + paths.removeTopics.length > 0 ? { topics: { add: paths.addTopics, remove: paths.removeTopics } } : {}),
+    ...(paths.addFolders.length + paths.removeFolders.length > 0
+      ? { folders: { add: paths.addFolders, remove: paths.removeFolders } }
+      : {}),
+    ...(Object.keys(content).length > 0 ? { content } : {}),
+  }
+  return Object.keys(change).length > 0 ? change : null
+}

@@ -1,0 +1,59 @@
+import { useState } from 'react'
+import { MaybeFollow } from '@/acts/MaybeFollow'
+import { useMany } from '@/acts/useMany'
+import type { TreeName } from '@/api/actions'
+import { mergeNodes } from '@/api/order'
+import { ordered } from '@/bank/TreeDialogs'
+import { Field } from '@/components/Field'
+import { FormDialog } from '@/components/FormDialog'
+import type { TreeItem } from '@/components/Tree'
+import { texts } from '@/texts'
+import { spotsFor } from './spots'
+
+const words = texts.order
+
+/** One topic or folder of two. */
+export function MergeDialog({
+  slug,
+  kind,
+  item,
+  items,
+  onClose,
+}: {
+  slug: string
+  kind: TreeName
+  item: TreeItem
+  items: TreeItem[]
+  onClose: () => void
+}) {
+  const spots = spotsFor(items, item.id)
+  const others = ordered(items).filter((one) => spots.inside(one.item))
+  // Most often it is to become one with what is called the same.
+  const [into, setInto] = useState(() => others.find((one) => one.item.name.toLowerCase() === item.name.toLowerCase())?.item.id ?? '')
+  const many = useMany(() => mergeNodes(slug, kind, item.id, into), onClose)
+  return (
+    <MaybeFollow act={many.act} title={words.mergeTitle(item.name)} onClose={onClose}>
+      <FormDialog
+        onClose={onClose}
+        title={words.mergeTitle(item.name)}
+        about={words.mergeAbout}
+        go={words.mergeGo}
+        disabled={many.pending || into === ''}
+        onSubmit={many.begin}
+      >
+        <Field.Root problem={many.problem}>
+          <Field.Label>{words.mergeInto}</Field.Label>
+          <Field.Choice value={into} onChange={(event) => setInto(event.target.value)}>
+            <option value="">{words.mergePick}</option>
+            {others.map(({ item: one, path }) => (
+              <option key={one.id} value={one.id}>
+                {path.join(' › ')} ({one.count ?? 0})
+              </option>
+            ))}
+          </Field.Choice>
+        </Field.Root>
+        <p>{words.count(item.count ?? 0)}</p>
+      </FormDialog>
+    </MaybeFollow>
+  )
+}

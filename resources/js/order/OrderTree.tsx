@@ -1,0 +1,169 @@
+import { type DragEvent, type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
+import { groupBy } from '@/components/groupBy'
+import type { TreeItem } from '@/components/Tree'
+import { texts } from '@/texts'
+import { type Spot, spotsFor } from './spots'
+
+const words = texts.order
+type Props = {
+  label: string
+  items: TreeItem[]
+  /** What stands at the end of a line. */
+  more: (item: TreeItem, tabIndex: 0 | -1) => ReactNode
+  held: string | null
+  onHold: (id: string | null) => void
+  /** Puts an item somewhere; not asked for places inside itself. */
+  onPut: (id: string, spot: Spot) => void
+  onRename: (item: TreeItem) => void
+  onMerge: (item: TreeItem) => void
+  onRemove: (item: TreeItem) => void
+}
+
+/** A tree that is put in order: by drag, by picking up and putting down, or by keys (WCAG 2.5.7). */
+export function OrderTree({ label, items, more, held, onHold, onPut, onRename, onMerge, onRemove }: Props) {
+  const [closed, setClosed] = useState<string[]>([])
+  const [at, setAt] = useState<string | null>(null)
+  const [over, setOver] = useState<{ id: string; before: boolean } | null>(null)
+  const root = useRef<HTMLDivElement>(null)
+  const children = groupBy(items, (item) => item.parent ?? '')
+  const shown: { item: TreeItem; level: number; branch: boolean }[] = []
+  const walk = (parent: string, level: number) => {
+    for (const item of children.get(parent) ?? []) {
+      const branch = children.has(item.id)
+      shown.push({ item, level, branch })
+      if (branch && !closed.includes(item.id)) walk(item.id, level + 1)
+    }
+  }
+  walk('', 1)
+  const current = shown.some(({ item }) => item.id === at) ? at : (shown[0]?.item.id ?? null)
+  const spots = spotsFor(items, held)
+  const shut = (id: string, on: boolean) => setClosed(on ? [...closed, id] : closed.filter((one) => one !== id))
+  const go = (id: string | null | undefined) => {
+    if (!id) return
+    setAt(id)
+    root.current?.querySelector<HTMLElement>(`[data-item="${id}"]`)?.focus()
+  }
+  const put = (id: string, spot: Spot) => {
+    onHold(null)
+    onPut(id, spot)
+  }
+  const among = (item: TreeItem, by: -1 | 1) => {
+    const siblings = children.get(item.parent ?? '') ?? []
+    const i = siblings.findIndex((one) => one.id === item.id)
+    const to = i + by
+    if (to < 0 || to >= siblings.length) return
+    // behind the next one is before the one after that
+    onPut(item.id, { parent: item.parent, before: siblings[by < 0 ? to : to + 1]?.id ?? null })
+  }
+  const keys = (event: KeyboardEvent, i: number) => {
+    if (event.target !== event.currentTarget) return
+    const { item, branch, level } = shown[i] as (typeof shown)[number]
+    const open = branch && !closed.includes(item.id)
+    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
+    if (event.altKey && (key === 'ArrowUp' || key === 'ArrowDown')) among(item, key === 'ArrowUp' ? -1 : 1)
+    else if (event.altKey || event.ctrlKey || event.metaKey) return
+    else if (key === 'ArrowDown' || (key === 'ArrowRight' && open)) go(shown[i + 1]?.item.id)
+    else if (key === 'ArrowUp') go(shown[i - 1]?.item.id)
+    else if (key === 'Home') go(shown[0]?.item.id)
+    else if (key === 'End') go(shown.at(-1)?.item.id)
+    else if (key === 'ArrowRight' && branch) shut(item.id, false)
+    else if (key === 'ArrowLeft' && open) shut(item.id, true)
+    else if (key === 'ArrowLeft' && level > 1) go(item.parent)
+    else if (held && key === 'Enter' && spots.inside(item)) put(held, event.shiftKey ? spots.before(item) : { parent: item.id })
+    else if (held && key === 'Escape') onHold(null)
+    else if (key === 'x') onHold(held === item.id ? null : item.id)
+    else if (key === 'F2' || (key === 'Enter' && !held)) onRename(item)
+    else if (key === 'm') onMerge(item)
+    else if (key === 'Delete') onRemove(item)
+    else return
+    event.preventDefault()
+  }
+  const drag = (item: TreeItem) => ({
+    draggable: true,
+    onDragStart: (event: DragEvent) => {
+      event.dataTransfer.setData('text/plain', item.name)
+      event.dataTransfer.effectAllowed = 'move'
+      onHold(item.id)
+    },
+    onDragEnd: () => {
+      setOver(null)
+      onHold(null)
+    },
+    onDragOver: (event: DragEvent) => {
+      if (!spots.inside(item)) return
+      event.preventDefault()
+      const box = event.currentTarget.getBoundingClientRect()
+      const before = event.clientY - box.top < box.height / 3
+      if (over?.id !== item.id || over.before !== before) setOver({ id: item.id, before })
+    },
+    onDrop: (event: DragEvent) => {
+      event.preventDefault()
+      if (held && over) put(held, over.before ? spots.before(item) : { parent: item.id })
+      setOver(null)
+    },
+  })
+  const line = (item: TreeItem) =>
+    item.id === held
+      ? 'opacity-60 border-accent'
+      : over?.id === item.id && held
+        ? over.before
+          ? 'border-transparent shadow-[0_-2px_0_var(--color-accent)]'
+          : 'border-accent bg-accent-tint'
+        : 'border-transparent'
+  return (
+    <div ref={root} role="tree" aria-label={label}>
+      {shown.map(({ item, level, branch }, i) => (
+        <div
+          key={item.id}
+          data-item={item.id}
+          role="treeitem"
+          aria-level={level}
+          aria-expanded={branch ? !closed.includes(item.id) : undefined}
+          aria-selected={item.id === held}
+          aria-label={`${item.name}, ${words.count(item.count ?? 0)}`}
+          tabIndex={item.id === current ? 0 : -1}
+          onFocus={() => setAt(item.id)}
+          onKeyDown={(event) => keys(event, i)}
+          {...drag(item)}
+          className={`-outline-offset-2 flex min-h-8 cursor-grab items-center gap-2 border-hairline border-b border-l-3 pr-2 hover:bg-paper ${line(item)}`}
+          style={{ paddingLeft: 4 + (level - 1) * 20 }}
+        >
+          <button
+            type="button"
+            tabIndex={-1}
+            aria-hidden="true"
+            className={`w-5 text-quiet ${branch ? '' : 'invisible'}`}
+            onClick={() => shut(item.id, !closed.includes(item.id))}
+          >
+            {closed.includes(item.id) ? '▸' : '▾'}
+          </button>
+          <span className="min-w-0 flex-1 truncate">{item.name}</span>
+          {held && held !== item.id && spots.inside(item) ? (
+            <span className="flex gap-1">
+              <Put tabIndex={item.id === current ? 0 : -1} name={words.before} onPut={() => put(held, spots.before(item))} />
+              <Put tabIndex={item.id === current ? 0 : -1} name={words.inside} onPut={() => put(held, { parent: item.id })} />
+            </span>
+          ) : (
+            <>
+              <span className="text-caption text-quiet">{(item.count ?? 0).toLocaleString('en-GB')}</span>
+              {more(item, item.id === current ? 0 : -1)}
+            </>
+          )}
+        </div>
+      ))}
+    </div>
+  )
+}
+
+function Put({ name, tabIndex, onPut }: { name: string; tabIndex: 0 | -1; onPut: () => void }) {
+  return (
+    <button
+      type="button"
+      tabIndex={tabIndex}
+      className="min-h-6 rounded-ui border border-edge bg-paper px-2 text-caption text-accent hover:border-accent"
+      onClick={onPut}
+    >
+      {name}
+    </button>
+  )
+}

@@ -14,10 +14,27 @@ final class Facets
 {
     private const MOST = 60;
 
-    /** @return list<array{value: string, count: int, name?: string}> the most frequent first, or in the order of a scale; name: of a person */
-    public function of(string $dimension, Scope $scope, QuestionFilter $filter): array
+    /** One question in so many is counted where many match: those whose identifiers end so, which is chance and never changes. */
+    private const SAMPLE = 16;
+
+    /** @param  int  $exactUpTo  matches up to which every one is counted */
+    public function __construct(private readonly QuestionSearch $search = new QuestionSearch, private readonly int $exactUpTo = 10_000)
     {
-        $query = Conditions::on($scope, $filter, $dimension);
+    }
+
+    public function isSampled(Scope $scope, QuestionFilter $filter): bool
+    {
+        return $this->search->exceeds($scope, $filter, $this->exactUpTo);
+    }
+
+    /**
+     * @param  bool  $sampled  whether counts are reckoned from a sample
+     * @return list<array{value: string, count: int, name?: string}> the most frequent first, or in the order of a scale; name: of a person
+     */
+    public function of(string $dimension, Scope $scope, QuestionFilter $filter, bool $sampled = false): array
+    {
+        $query = Conditions::on($scope, $filter, $dimension, few: ! $sampled);
+        $sampled && $query->whereRaw('get_byte(uuid_send(questions.id), 15) < 256 / '.self::SAMPLE);
         $rows = match ($dimension) {
             'kind' => $this->grouped($query, "unnest(CASE WHEN questions.kinds = '{}' THEN '{page}' ELSE questions.kinds END)"),
             'tag' => $this->grouped($query, 'unnest(questions.tags)'),
@@ -39,7 +56,15 @@ final class Facets
             default => [],
         };
 
-        return array_map(fn (\stdClass $row): array => ['value' => (string) $row->value, 'count' => (int) $row->count, ...(isset($row->name) ? ['name' => (string) $row->name] : [])], $rows);
+        return array_map(fn (\stdClass $row): array => ['value' => (string) $row->value, 'count' => $sampled ? self::about((int) $row->count) : (int) $row->count, ...(isset($row->name) ? ['name' => (string) $row->name] : [])], $rows);
+    }
+
+    /** To two figures, as far as a sample goes. */
+    private static function about(int $counted): int
+    {
+        $count = $counted * self::SAMPLE;
+
+        return (int) round($count, $count > 99 ? 2 - strlen((string) $count) : 0);
     }
 
     /** @return list<\stdClass> */

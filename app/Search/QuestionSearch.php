@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Search;
 
+use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Malformed;
 
 /** Pages of the questions that meet a filter, by keyset: the next page begins after the last row, whatever was added meanwhile. */
@@ -50,6 +51,12 @@ final class QuestionSearch
     public function count(Scope $scope, QuestionFilter $filter): int
     {
         return Conditions::on($scope, $filter)->count();
+    }
+
+    /** Whether more than so many meet a filter; those beyond are not looked at. */
+    public function exceeds(Scope $scope, QuestionFilter $filter, int $many): bool
+    {
+        return DB::query()->fromSub(Conditions::on($scope, $filter, few: false)->select('questions.id')->limit($many + 1), 'some')->count() > $many;
     }
 
     /**

@@ -66,9 +66,9 @@ final class Desk
     {
         return array_values(DB::select(<<<'SQL'
             SELECT banks.slug, banks.name, count(*) FILTER (WHERE status = 'in_review') AS in_review, count(*) FILTER (WHERE NOT is_complete) AS incomplete, count(*) FILTER (WHERE specimens_failing > 0) AS failing,
-                count(*) FILTER (WHERE status = 'draft' AND is_complete) AS drafts, count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics WHERE question_id = questions.id)) AS untopiced
+                count(*) FILTER (WHERE status = 'draft' AND is_complete) AS drafts, count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics WHERE question_id = questions.id)) AS untopiced, count(*) FILTER (WHERE NOT named) AS unnamed
             FROM banks JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader' JOIN questions ON questions.bank_id = banks.id AND questions.binned_at IS NULL WHERE archived_at IS NULL
-            GROUP BY banks.id HAVING count(*) FILTER (WHERE status = 'in_review' OR NOT is_complete OR specimens_failing > 0 OR (status = 'draft' AND is_complete)) > 0 OR count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics WHERE question_id = questions.id)) > 0
+            GROUP BY banks.id HAVING count(*) FILTER (WHERE status = 'in_review' OR NOT is_complete OR specimens_failing > 0 OR NOT named OR (status = 'draft' AND is_complete)) > 0 OR count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics WHERE question_id = questions.id)) > 0
             ORDER BY banks.name COLLATE by_name
             SQL, [$person->id]));
     }

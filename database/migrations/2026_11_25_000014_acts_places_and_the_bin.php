@@ -36,6 +36,8 @@ return new class extends Migration
             CREATE INDEX questions_bank_title ON questions (bank_id, title, id) WHERE binned_at IS NULL;
             CREATE INDEX questions_bank_updated ON questions (bank_id, updated_at DESC, id) WHERE binned_at IS NULL;
             CREATE INDEX questions_bank_uses ON questions (bank_id, uses DESC, id) WHERE binned_at IS NULL AND uses > 0;
+            CREATE INDEX questions_sample ON questions (bank_id) WHERE get_byte(uuid_send(id), 15) < 16 AND binned_at IS NULL;
+            CREATE STATISTICS questions_sampled ON (get_byte(uuid_send(id), 15)) FROM questions; -- so that the planner knows how small the sample is
             CREATE INDEX questions_bin ON questions (bank_id, binned_at) WHERE binned_at IS NOT NULL;
 
             -- How many assessments ask a question, kept beside it to be sorted by.

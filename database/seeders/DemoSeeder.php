@@ -40,15 +40,17 @@ final class DemoSeeder extends Seeder
         'hazards' => ['Hazards and resources', 'Weather, soils, earthquakes, energy and materials: what the Earth does to us, and we to it', ['Earth department' => 'writer', 'Year 9' => 'reader'], ['orla' => 'keeper', 'wren' => 'writer']],
         'field-notes' => ['Field notes and deep time', 'Ordering, reading closely, mending notes, estimating, and looking back', ['Earth department' => 'writer'], ['orla' => 'keeper', 'ines' => 'keeper']],
         'evidence' => ['Reading the evidence', 'Sections, hydrographs, columns, maps and tables, with the questions that share them', ['Earth department' => 'writer', 'Year 9' => 'reader'], ['orla' => 'keeper', 'ines' => 'writer']],
+        'old-system' => ['From the old system', 'As it arrived: names, tags and folders have grown for ten years', ['Earth department' => 'writer'], ['orla' => 'keeper', 'callum' => 'writer']],
         'tams-drafts' => ['Tam’s drafts', 'Not ready to be seen', [], ['tam' => 'keeper']],
     ];
 
-    /** bank → folder → topics whose questions lie in it */
+    /** bank → folder → topics, or #tags, whose questions lie in it; a tag that begins so is taken off */
     private const FOLDERS = [
         'hazards' => ['Year 9 › Air and soil' => ['Weather and climate', 'Soils and cycles'], 'Year 9 › A restless Earth' => ['Volcanoes and earthquakes'], 'Year 9 › What we use' => ['Energy and materials']],
         'evidence' => ['Practical › On paper' => ['Maps and sections', 'Rivers', 'Weather and climate'], 'Practical › In the hand' => ['Minerals', 'Deep time'], 'Practical › To read' => ['Field skills']],
         'rocks' => ['Year 9 › Rock cycle' => ['Igneous rocks', 'Metamorphic rocks', 'Sedimentary rocks'], 'Year 9 › Minerals' => ['Minerals'], 'Year 10 › Deep time' => ['Deep time', 'Radiometric ages']],
         'maps' => ['Fieldwork week › Before we go' => ['Maps and sections'], 'Fieldwork week › Day 2' => ['Field skills']],
+        'old-system' => ['Misc' => ['#misc'], 'misc (2)' => ['#misc2'], 'Rocks OLD' => ['#rocks-old'], 'New folder' => ['#new-folder'], 'maths' => ['#maths']],
         'field-maths' => ['Measuring' => ['Density', 'Powers of ten'], 'Slopes and rates' => ['Gradient', 'Rates']],
     ];
 
@@ -71,7 +73,7 @@ final class DemoSeeder extends Seeder
             $people = $this->people();
             $teams = $this->teams($people);
             foreach (self::BANKS as $slug => [$name, $purpose, $forTeams, $forPeople]) {
-                $bank = Bank::query()->create(['slug' => $slug, 'name' => $name, 'purpose' => $purpose, 'subject' => 'Earth science', 'team_id' => isset($forTeams['Earth department']) ? $teams['Earth department'] : null]);
+                $bank = Bank::query()->create(['slug' => $slug, 'name' => $name, 'purpose' => $purpose, 'subject' => 'Earth science', 'team_id' => isset($forTeams['Earth department']) && $slug !== 'old-system' ? $teams['Earth department'] : null]);
                 foreach ($forTeams as $team => $role) {
                     DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'team_id' => $teams[$team], 'role' => $role]);
                 }
@@ -83,6 +85,7 @@ final class DemoSeeder extends Seeder
                     $import->handle($package, "$slug.zip", $bank, [], $people['orla']);
                     unlink($package);
                     $this->place($bank->id, self::FOLDERS[$slug] ?? []);
+                    $this->takeOff($bank->id);
                 }
             }
             foreach (self::ASSESSMENTS as $title => [$home, $instructions, $sections]) {
@@ -142,9 +145,16 @@ final class DemoSeeder extends Seeder
                 SELECT DISTINCT questions.id, ?::uuid FROM questions JOIN question_topics ON question_topics.question_id = questions.id JOIN topics ON topics.id = question_topics.topic_id
                 JOIN topics AS root ON topics.path <@ root.path WHERE questions.bank_id = ? AND root.title = ANY (?::text[])
                 SQL, [$folder, $bankId, QuestionIndex::array($topics)]);
+            DB::insert('INSERT INTO placements (question_id, folder_id) SELECT id, ? FROM questions WHERE bank_id = ? AND tags && ?::text[] ON CONFLICT DO NOTHING', [$folder, $bankId, QuestionIndex::array($topics)]);
             // a stimulus lies where its questions lie
             DB::insert('INSERT INTO stimulus_placements (stimulus_id, folder_id) SELECT DISTINCT stimulus_id, folder_id FROM question_stimuli JOIN placements USING (question_id) WHERE folder_id = ?', [$folder]);
         }
+    }
+
+    /** Tags that only said where something lies. */
+    private function takeOff(string $bankId): void
+    {
+        DB::update("UPDATE questions SET tags = kept.tags, record = jsonb_set(record, '{tags}', to_jsonb(kept.tags)) FROM (SELECT id, array(SELECT tag FROM unnest(tags) WITH ORDINALITY AS one (tag, place) WHERE tag NOT LIKE '#%' ORDER BY place) AS tags FROM questions WHERE bank_id = ?) AS kept WHERE kept.id = questions.id AND questions.tags <> kept.tags", [$bankId]);
     }
 
     /** @return array<string, User> */

@@ -40,7 +40,7 @@ final class PlaceController
         return new JsonResponse(['data' => DB::select('SELECT tag, count(*) AS count FROM questions CROSS JOIN LATERAL unnest(tags) AS tag WHERE bank_id = ? AND binned_at IS NULL GROUP BY tag ORDER BY tag COLLATE by_name LIMIT 5000', [$bank->id])]);
     }
 
-    #[Operation('How many questions each value of the asked dimensions would leave (?of=kind&of=topic), with all other conditions')]
+    #[Operation('How many questions each value of the asked dimensions would leave (?of=kind&of=topic), with all other conditions; where more than 10,000 match, from a sample unless &exact=1')]
     public function facets(Request $request, Bank $bank, Facets $facets, QuestionSearch $search): JsonResponse
     {
         $filter = $this->filter($request);
@@ -66,15 +66,16 @@ final class PlaceController
     {
         $query = $request->server->getString('QUERY_STRING');
         preg_match_all('/(?:^|&)of(?:%5B%5D|\[\])?=([a-z]+)/', $query, $asked);
+        $sampled = $asked[1] !== [] && preg_match('/(?:^|&)exact=1(?:&|$)/', $query) !== 1 && $facets->isSampled($scope, $filter);
         $counts = [];
         foreach (array_unique($asked[1]) as $dimension) {
             if (! in_array($dimension, QuestionFilter::DIMENSIONS, true)) {
                 throw Malformed::notOneOf('/of', QuestionFilter::DIMENSIONS, $dimension);
             }
-            $counts[$dimension] = $facets->of($dimension, $scope, $filter);
+            $counts[$dimension] = $facets->of($dimension, $scope, $filter, $sampled);
         }
 
-        return new JsonResponse(['facets' => (object) $counts, 'without' => (object) $this->without($scope, $filter, $search), 'meant' => $this->meant($scope, $filter, $search)]);
+        return new JsonResponse(['facets' => (object) $counts, 'sampled' => $sampled, 'without' => (object) $this->without($scope, $filter, $search), 'meant' => $this->meant($scope, $filter, $search)]);
     }
 
     /**

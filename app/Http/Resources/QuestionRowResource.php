@@ -15,7 +15,7 @@ final class QuestionRowResource extends JsonResource implements Shape
     {
         return [
             'id' => 'string', 'bank' => 'string', 'bank_name' => 'string', 'title' => 'string', 'title_marks' => 'marks', 'stem_marks' => 'marks', 'found_in' => 'string?', 'found_marks' => 'marks?', 'kinds' => 'string[]', 'points' => 'number', 'difficulty' => 'integer?', 'status' => 'string',
-            'revision' => 'integer', 'has_variables' => 'boolean', 'is_complete' => 'boolean', 'specimens' => 'integer', 'specimens_failing' => 'integer', 'tags' => 'string[]', 'author' => 'string', 'updated_at' => 'string',
+            'revision' => 'integer', 'named' => 'boolean', 'uses' => 'integer', 'has_variables' => 'boolean', 'is_complete' => 'boolean', 'specimens' => 'integer', 'specimens_failing' => 'integer', 'tags' => 'string[]', 'author' => 'string', 'updated_at' => 'string',
         ];
     }
 
@@ -28,7 +28,7 @@ final class QuestionRowResource extends JsonResource implements Shape
         return [
             'id' => $row->id, 'bank' => $row->bank, 'bank_name' => $row->bank_name, 'title' => $row->title, 'title_marks' => $row->title_marks, 'stem_marks' => $row->stem_marks, 'found_in' => $row->found_in, 'found_marks' => $row->found_marks,
             'kinds' => self::list($row->kinds), 'points' => (float) $row->points, 'difficulty' => $row->difficulty, 'status' => $row->status,
-            'revision' => $row->revision, 'has_variables' => $row->has_variables, 'is_complete' => $row->is_complete, 'specimens' => $row->specimens, 'specimens_failing' => $row->specimens_failing, 'tags' => self::list($row->tags), 'author' => $row->author, 'updated_at' => $row->updated_at,
+            'revision' => $row->revision, 'named' => $row->named, 'uses' => $row->uses, 'has_variables' => $row->has_variables, 'is_complete' => $row->is_complete, 'specimens' => $row->specimens, 'specimens_failing' => $row->specimens_failing, 'tags' => self::list($row->tags), 'author' => $row->author, 'updated_at' => $row->updated_at,
         ];
     }
 

@@ -12,7 +12,7 @@ final class Naming
     private const LONGEST = 60;
 
     /** What stands for a thing, not for what it asks. */
-    private const THING = '(?:questions?|items?|tasks?|problems?|exercises?|tests?|quiz(?:zes)?|entry|entries|pages?|q|qu|no|nr|number|multiple choice|true or false|true\/false|short answer|essay|matching)';
+    private const THING = '(?:questions?|items?|tasks?|problems?|exercises?|tests?|quiz(?:zes)?|entry|entries|pages?|q|qu|no|nr|number|multiple choice|true or false|true\/false|short answer|fill in|gaps?|calc(?:ulation)?s?|word problems?|essay|matching)';
 
     /** What stands before or behind: a copy, a version, a number. */
     private const MARK = '(?:copy|copies|new|untitled|unnamed|no name|noname|title|draft|final|version|v|old|imported|import|temp|tmp|test|xxx?|todo|tbd|asdf\w*)';

@@ -9,11 +9,11 @@ use WideQuarry\Question\Question;
 
 it('knows names that say nothing', function (string $title): void {
     expect(Naming::saysNothing($title))->toBeTrue();
-})->with(['', '  ', 'Untitled', 'untitled question', 'Question 12', 'Q12', 'Q 3b', 'Copy (2)', 'Copy of Question 4', 'item_0012', 'Item-7', 'New question', '12', '#12.', 'Multiple choice 4', 'test', 'TEST 2', 'asdf', 'xxx', 'Quiz 3 – Question 10', 'Imported item 9', 'a1f3c9d8e7', '7d1f2a3b-0c4d-4e5f-8a9b-0c1d2e3f4a5b', '…', 'True or false 2', 'final final v2']);
+})->with(['', '  ', 'Untitled', 'untitled question', 'Question 12', 'Q12', 'Q 3b', 'Copy (2)', 'Copy of Question 4', 'item_0012', 'Item-7', 'New question', '12', '#12.', 'Multiple choice 4', 'test', 'TEST 2', 'asdf', 'xxx', 'Quiz 3 – Question 10', 'Imported item 9', 'a1f3c9d8e7', '7d1f2a3b-0c4d-4e5f-8a9b-0c1d2e3f4a5b', '…', 'True or false 2', 'final final v2', 'CALC 1', 'fill in 3', 'calc 3 (copy)', 'x']);
 
 it('leaves names that say something', function (string $title): void {
     expect(Naming::saysNothing($title))->toBeFalse();
-})->with(['Slate', 'Why slate splits', 'Question of age', 'Copying a section', 'The Lund Gill test pit', 'pH', 'Item of clothing', 'Old Red Sandstone', 'Q-wave', 'Draft of a ship', '片麻岩', 'سؤال عن الصخور', 'Wozu dient ein Kompass?', 'Versions of a map', 'Test for carbonate', 'Page from a field book']);
+})->with(['Slate', 'Why slate splits', 'Question of age', 'Copying a section', 'The Lund Gill test pit', 'pH', 'Item of clothing', 'Old Red Sandstone', 'Q-wave', 'Draft of a ship', '片麻岩', 'سؤال عن الصخور', 'Wozu dient ein Kompass?', 'Versions of a map', 'Test for carbonate', 'Page from a field book', 'Calculating density', 'Gap in a wall']);
 
 it('proposes the beginning of what is asked', function (string $body, ?string $name): void {
     $json = Json::decode((string) file_get_contents(__DIR__.'/../../schema/examples/choice.json'))->valid;

@@ -90,8 +90,8 @@ function Classification({ slug, draft, set }: SectionProps) {
   return (
     <>
       <Section title={words.sections.classify ?? ''}>
-        {pathsLine('addTopics', texts.record.addTopics, texts.record.pickTopic, known.topics)}
-        {pathsLine('removeTopics', texts.record.removeTopics, texts.record.pickTopic, known.topics)}
+        {pathsLine('addTopics', texts.record.addTopics, words.pickTopic, known.topics)}
+        {pathsLine('removeTopics', texts.record.removeTopics, words.pickTopic, known.topics)}
         {wordsLine('addTags', texts.record.addTags, known.tags)}
         {wordsLine('removeTags', texts.record.removeTags, known.tags)}
         {choice('status', texts.record.status, statuses)}
@@ -102,8 +102,8 @@ function Classification({ slug, draft, set }: SectionProps) {
         {text('minutes', words.minutes)}
       </Section>
       <Section title={words.sections.places ?? ''}>
-        {pathsLine('addFolders', words.addFolders, texts.record.pickFolder, known.folders)}
-        {pathsLine('removeFolders', words.removeFolders, texts.record.pickFolder, known.folders)}
+        {pathsLine('addFolders', words.addFolders, words.pickFolder, known.folders)}
+        {pathsLine('removeFolders', words.removeFolders, words.pickFolder, known.folders)}
       </Section>
       <Section title={words.sections.asked ?? ''}>
         <Line label={words.points}>

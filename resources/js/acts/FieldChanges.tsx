@@ -8,7 +8,8 @@ export function fieldName(field: string): string {
 }
 
 /** A value of a record in a few words. */
-export function written(value: unknown): string {
+export function written(value: unknown, field = ''): string {
+  if (field === 'status' && (value === null || value === undefined)) return texts.status.draft ?? ''
   if (value === null || value === undefined || value === '') return texts.record.none
   if (value === true) return texts.acts.values.true ?? ''
   if (!Array.isArray(value))
@@ -24,8 +25,8 @@ export function FieldChanges({ fields }: { fields: FieldChange[] }) {
         <div key={field} className="contents">
           <dt className="text-caption text-quiet first-letter:uppercase">{fieldName(field)}</dt>
           <dd className="min-w-0 break-words">
-            <del className="text-second">{written(before)}</del> <span aria-hidden="true">→</span>{' '}
-            <ins className="text-accent no-underline">{written(after)}</ins>
+            <del className="text-second">{written(before, field)}</del> <span aria-hidden="true">→</span>{' '}
+            <ins className="text-accent no-underline">{written(after, field)}</ins>
           </dd>
         </div>
       ))}

@@ -79,7 +79,7 @@ export function PlaceMany({ slug, target, count, atHome, onClose }: Props) {
           <Field.Root>
             <Field.Label>{words.folder}</Field.Label>
             <Field.Choice value={folder} onChange={(event) => setFolder(event.target.value)}>
-              <option value="">{needsFolder ? texts.record.pickFolder : words.top}</option>
+              <option value="">{needsFolder ? texts.acts.change.pickFolder : words.top}</option>
               {all.map(([id, names]) => (
                 <option key={id} value={id}>
                   {names.join(' › ')}

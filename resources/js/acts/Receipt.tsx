@@ -5,6 +5,7 @@ import { Button } from '@/components/Button'
 import { texts } from '@/texts'
 import { ActProgress } from './ActProgress'
 import { FieldChanges } from './FieldChanges'
+import { summary } from './summary'
 import { useTellAct } from './useAct'
 
 const words = texts.acts
@@ -19,7 +20,9 @@ export function ActReceipt({ id }: { id: string }) {
   return (
     <article className="flex flex-col gap-5 px-8 py-5 max-md:px-4">
       <header>
-        <h2 className="text-head font-semibold">{act ? words.kind[act.kind] : '…'}</h2>
+        <h2 className="text-head font-semibold">
+          {act ? [words.kind[act.kind], ...(act.what ? [summary(act.what)] : [])].join(': ') : '…'}
+        </h2>
         <p className="text-second">{act ? words.by(act.person, texts.when(act.created_at)) : ''}</p>
       </header>
       <ActProgress id={id} />

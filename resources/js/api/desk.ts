@@ -12,6 +12,7 @@ export type Desk = {
     failing: number
     drafts: number
     untopiced: number
+    unnamed: number
   }[]
   intakes: { id: string; title: string; at: string }[]
   changed: { id: string; title: string; bank: string; slug: string; person: string; note: string; number: number; at: string }[]

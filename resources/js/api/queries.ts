@@ -4,9 +4,10 @@ import { call } from './client'
 import type { Finding, Presentation, QuestionJson, Responses, Result, Roll } from './question'
 import type { Bank, Person, Question, QuestionRow } from './schema'
 
-export type WholeQuestion = Omit<Question, 'question' | 'findings' | 'bank' | 'folders' | 'uses'> & {
+export type WholeQuestion = Omit<Question, 'question' | 'findings' | 'bank' | 'folders' | 'places' | 'uses'> & {
   uses: Uses
   folders: string[][]
+  places: { bank: string; bank_name: string; folder: string; path: string[]; may_write: boolean }[]
   question: QuestionJson
   findings: Finding[]
   bank: { slug: string; name: string }
@@ -45,18 +46,20 @@ export const questionsQuery = (slug: string, filter: string) =>
   })
 
 export type Facets = {
+  /** Whether the counts are reckoned from a sample. */
+  sampled: boolean
   facets: Record<string, { value: string; count: number; name?: string }[]>
   without: Record<string, number>
   meant: { words: string; count: number } | null
 }
-export const facetsQuery = (slug: string, filter: string, of: string[]) =>
+export const facetsQuery = (slug: string, filter: string, of: string[], exact = false) =>
   queryOptions({
-    queryKey: ['bank', slug, 'facets', filter, of.join()],
+    queryKey: ['bank', slug, 'facets', filter, of.join(), exact],
     queryFn: async () =>
       (
         await call<Facets>(
           'GET',
-          `${within(slug)}/facets?${[...of.map((one) => `of=${one}`), filter].filter((one) => one !== '').join('&')}`,
+          `${within(slug)}/facets?${[...of.map((one) => `of=${one}`), ...(exact ? ['exact=1'] : []), filter].filter((one) => one !== '').join('&')}`,
         )
       ).body,
     placeholderData: keepPreviousData,

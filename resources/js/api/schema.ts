@@ -120,6 +120,8 @@ export type QuestionRow = {
   difficulty: number | null
   status: string
   revision: number
+  named: boolean
+  uses: number
   has_variables: boolean
   is_complete: boolean
   specimens: number

@@ -17,6 +17,7 @@ export function conditionName(name: Dimension, value: string, trees: Trees | und
   if (name === 'has') return texts.bank.has[value] ?? value
   if (name === 'marks') return texts.bank.marks[value] ?? value
   if (name === 'topic') return trees?.topics.find((one) => one.id === value)?.name ?? '…'
+  if (name === 'place') return `${texts.bank.dimensions.place} ${trees?.folders.find((one) => one.id === value)?.name ?? '…'}`
   if (name === 'folder') return trees?.folders.find((one) => one.id === value)?.name ?? '…'
   return value
 }

@@ -1,18 +1,24 @@
-import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query'
+import { type InfiniteData, type UseInfiniteQueryResult, useMutation, useQueryClient } from '@tanstack/react-query'
+import { useAct } from '@/acts/useAct'
+import { orderInFolder } from '@/api/order'
 import type { Page, Trees } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { Button } from '@/components/Button'
 import { Nothing } from '@/components/Message'
+import { useTell } from '@/components/Toasts'
 import { VirtualRows } from '@/components/VirtualRows'
 import { Asked } from '@/frame/Asked'
 import { texts } from '@/texts'
 import { Chips } from './Chips'
+import { GroupedRows } from './GroupedRows'
 import { NothingFound } from './NothingFound'
 import { ROW_HEIGHT, Row } from './Row'
 import type { Filter } from './useFilter'
 import type { Selection } from './useSelection'
 
 type Props = {
+  slug: string
+  mayWrite?: boolean
   filter: Filter
   trees: Trees | undefined
   pages: UseInfiniteQueryResult<InfiniteData<Page>>
@@ -35,6 +41,8 @@ type Props = {
 
 /** The conditions, how many questions meet them, and the questions. */
 export function ListPane({
+  slug,
+  mayWrite = false,
   filter,
   trees,
   pages,
@@ -50,6 +58,17 @@ export function ListPane({
   withBank,
 }: Props) {
   const meta = pages.data?.pages[0]?.meta
+  const client = useQueryClient()
+  const tell = useTell()
+  const restore = useAct(slug)
+  const place = filter.values('place')[0] ?? ''
+  const own = filter.sort === 'own' && place !== '' && mayWrite
+  const order = useMutation({
+    mutationFn: ({ row, before }: { row: QuestionRow; before: QuestionRow | null }) =>
+      orderInFolder(slug, place, row.id, before?.id ?? null),
+    onSettled: () => client.invalidateQueries({ queryKey: ['bank', slug, 'questions'] }),
+    onError: (problem) => tell({ text: problem.message, look: 'problem' }),
+  })
   const [found, of] = texts.bank.found(meta?.found ?? 0, meta?.of ?? 0)
   return (
     <div className="flex h-full flex-col">
@@ -67,6 +86,24 @@ export function ListPane({
             )}
           </p>
           {onNarrow ? <Button onClick={onNarrow}>{texts.bank.narrow}</Button> : null}
+          {filter.values('is').includes('binned') && mayWrite && (meta?.found ?? 0) > 0 ? (
+            <Button onClick={() => restore.mutate({ target: { filter: filter.query }, change: { bin: false } })}>
+              {texts.acts.bin.backAll(meta?.found ?? 0)}
+            </Button>
+          ) : null}
+          <select
+            aria-label={texts.bank.group}
+            title={texts.bank.group}
+            className="min-h-7 max-w-48 rounded-ui border [field-sizing:content] border-transparent bg-transparent text-caption text-second hover:border-edge"
+            value={filter.group}
+            onChange={(event) => filter.setGroup(event.target.value)}
+          >
+            {Object.entries(texts.bank.groups).map(([key, title]) => (
+              <option key={key} value={key}>
+                {title}
+              </option>
+            ))}
+          </select>
           <select
             aria-label={texts.bank.sort}
             title={texts.bank.sort}
@@ -75,7 +112,7 @@ export function ListPane({
             onChange={(event) => filter.setSort(event.target.value)}
           >
             {Object.entries(texts.bank.sorts)
-              .filter(([key]) => key !== 'best' || filter.words !== '')
+              .filter(([key]) => (key !== 'best' || filter.words !== '') && (key !== 'own' || filter.values('place').length === 1))
               .map(([key, title]) => (
                 <option key={key} value={key}>
                   {title}
@@ -87,7 +124,9 @@ export function ListPane({
       <div className="min-h-0 flex-1">
         <Asked query={pages} />
         {pages.data && rows.length === 0 ? (
-          filter.any ? (
+          filter.values('is').includes('binned') && filter.query === 'is=binned' ? (
+            <Nothing title={texts.acts.bin.empty} />
+          ) : filter.any ? (
             <NothingFound filter={filter} without={without} meant={meant} />
           ) : (
             <Nothing title={texts.bank.empty}>
@@ -100,7 +139,11 @@ export function ListPane({
             </Nothing>
           )
         ) : null}
-        {rows.length > 0 ? (
+        {own ? <p className="border-hairline border-b px-3 py-1 text-caption text-quiet">{texts.bank.orderHint}</p> : null}
+        {rows.length > 0 && filter.group !== '' ? (
+          <GroupedRows slug={slug} filter={filter} trees={trees} active={active} selection={selection} taken={taken} onOpen={onOpen} />
+        ) : null}
+        {rows.length > 0 && filter.group === '' ? (
           <VirtualRows
             label={texts.bank.list}
             rows={rows}
@@ -115,6 +158,7 @@ export function ListPane({
             }}
             onSelect={(row, extend) => (extend ? selection.extend(active, row.id) : selection.toggle(row.id))}
             onOpen={onOpen}
+            {...(own ? { onMove: (row: QuestionRow, before: QuestionRow | null) => order.mutate({ row, before }) } : {})}
             onEnd={() => (pages.hasNextPage && !pages.isFetchingNextPage ? pages.fetchNextPage() : undefined)}
             draw={(row, state) => <Row row={row} {...state} taken={taken.has(row.id)} {...(withBank ? { withBank } : {})} />}
           />

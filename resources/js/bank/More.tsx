@@ -27,7 +27,7 @@ const sections: (Dimension | Range)[] = [
   'no',
 ]
 /** Over several banks: which, and their tags instead of trees. */
-const everywhere: (Dimension | Range)[] = ['bank', 'tag', ...sections]
+const everywhere: (Dimension | Range)[] = ['bank', 'titled', 'tag', ...sections]
 const first = ['bank', 'kind', 'status', 'difficulty', 'has']
 
 const isRange = (name: string): name is Range => ranges.includes(name as Range)

@@ -1,17 +1,20 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
+import { PlaceMany } from '@/acts/PlaceMany'
 import { useAct } from '@/acts/useAct'
+import type { BulkChange } from '@/api/acts'
 import { questionQuery } from '@/api/queries'
 import { UsedIn } from '@/assembly/UsedIn'
 import { Button } from '@/components/Button'
 import { Menu } from '@/components/Menu'
-import { Nothing, Waiting } from '@/components/Message'
+import { Message, Nothing, Waiting } from '@/components/Message'
 import { RecordForm } from '@/record/RecordForm'
 import { RecordLog } from '@/record/RecordLog'
 import { texts } from '@/texts'
 import { useTray } from '@/tray/useTray'
 import { TryPane } from '@/try/TryPane'
+import { Places } from './Places'
 
 type Props = { id: string; slug: string; onBack: () => void; showKey: boolean; onKey: () => void }
 
@@ -20,11 +23,12 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
   const navigate = useNavigate()
   const whole = useQuery(questionQuery(id))
   const classify = useAct(whole.data?.bank.slug ?? slug)
-  const [log, setLog] = useState(false)
+  const [shown, setShown] = useState<'log' | 'place' | null>(null)
   const tray = useTray()
   if (whole.isPending) return <Waiting text={texts.loading} />
   if (whole.isError) return <Nothing title={whole.error.message} />
-  const { question, name, findings, revision, may_write, bank, folders, uses } = whole.data
+  const { question, name, findings, revision, may_write, bank, folders, uses, binned, proposed_name } = whole.data
+  const act = (change: BulkChange) => classify.mutate({ target: { ids: [id] }, change })
   const record = question.record ?? {}
   const failing = findings.filter((finding) => finding.code === 'specimen.failed').length
   const specimens = record.specimens?.length ?? 0
@@ -39,42 +43,56 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
         <Button aria-pressed={showKey} onClick={onKey}>
           {showKey ? texts.bank.keyShown : texts.bank.keyHidden}
         </Button>
-        <Button
-          aria-pressed={tray.ids.includes(id)}
-          onClick={() =>
-            tray.toggle({
-              id,
-              title: name,
-              kinds: [...new Set(question.parts.map((part) => part.kind))],
-              points: question.parts.reduce((sum, part) => sum + part.points, 0),
-            })
-          }
-        >
-          {tray.ids.includes(id) ? texts.tray.out : texts.tray.put}
-        </Button>
-        {may_write ? (
+        {binned ? null : (
+          <Button
+            aria-pressed={tray.ids.includes(id)}
+            onClick={() =>
+              tray.toggle({
+                id,
+                title: name,
+                kinds: [...new Set(question.parts.map((part) => part.kind))],
+                points: question.parts.reduce((sum, part) => sum + part.points, 0),
+              })
+            }
+          >
+            {tray.ids.includes(id) ? texts.tray.out : texts.tray.put}
+          </Button>
+        )}
+        {may_write && !binned ? (
           <>
             <Button onClick={() => navigate(`/questions/${id}`)}>{texts.bank.open}</Button>
             <Menu.Root align="end" button={<Button>{texts.bank.more}</Button>}>
               <Menu.Item onSelect={() => navigate(`/banks/${bank.slug}/write?like=${id}`)}>{texts.bank.duplicate}</Menu.Item>
-              <Menu.Item onSelect={() => setLog(true)}>{texts.record.history}</Menu.Item>
+              <Menu.Item onSelect={() => setShown('place')}>{texts.bank.placeElsewhere}</Menu.Item>
+              <Menu.Item onSelect={() => setShown('log')}>{texts.record.history}</Menu.Item>
+              <Menu.Line />
+              <Menu.Item onSelect={() => act({ bin: true })}>{texts.acts.bin.menu}</Menu.Item>
             </Menu.Root>
           </>
         ) : null}
       </header>
+      {binned ? (
+        <div className="px-6 pt-3">
+          <Message look="attention" actions={may_write ? <Button onClick={() => act({ bin: false })}>{texts.acts.bin.back}</Button> : null}>
+            {texts.acts.bin.isBinned}
+          </Message>
+        </div>
+      ) : null}
+      {proposed_name && may_write && !binned ? (
+        <div className="px-6 pt-3">
+          <Message
+            look="attention"
+            actions={<Button onClick={() => act({ content: { names: true } })}>{texts.bank.takeName(proposed_name)}</Button>}
+          >
+            {texts.bank.nameSaysNothing}
+          </Message>
+        </div>
+      ) : null}
       <div className="flex-1 px-10 py-6 max-lg:px-6 max-md:px-4">
         <TryPane question={question} bank={bank.slug} showKey={showKey} />
       </div>
       <section aria-label={texts.record.title} className="border-hairline border-t bg-page px-10 py-4 max-lg:px-6 max-md:px-4">
-        <RecordForm
-          key={id}
-          slug={bank.slug}
-          record={record}
-          folders={folders}
-          disabled={!may_write}
-          wide
-          onChange={(change) => classify.mutate({ target: { ids: [id] }, change })}
-        />
+        <RecordForm key={id} slug={bank.slug} record={record} folders={folders} disabled={!may_write || binned} wide onChange={act} />
         <p className="mt-2 flex flex-wrap gap-x-4 text-caption text-quiet">
           <span>{texts.bank.revision(revision)}</span>
           {specimens > 0 ? (
@@ -89,9 +107,11 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
             </span>
           ) : null}
         </p>
+        <Places whole={whole.data} />
         <UsedIn uses={uses} />
       </section>
-      {log ? <RecordLog id={id} onClose={() => setLog(false)} /> : null}
+      {shown === 'log' ? <RecordLog id={id} onClose={() => setShown(null)} /> : null}
+      {shown === 'place' ? <PlaceMany slug={bank.slug} target={{ ids: [id] }} count={1} atHome onClose={() => setShown(null)} /> : null}
     </article>
   )
 }

@@ -51,6 +51,7 @@ export function Row({ row, active, selected, taken, withBank }: RowProps) {
             <strong className="text-problem">{texts.specimens.fail(row.specimens_failing, row.specimens)}</strong>
           ) : null}
           {row.is_complete || row.specimens_failing > 0 ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
+          {row.named ? null : <span className="text-attention">{texts.bank.mute}</span>}
           {withBank ? <strong>{row.bank_name}</strong> : null}
           {row.tags.slice(0, 4).map((tag) => (
             <span key={tag} className="text-quiet">

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
-import { everybody, type Grant, grants, setGrants } from '@/api/actions'
+import { changeBank, everybody, type Grant, grants, setGrants } from '@/api/actions'
 import type { Bank } from '@/api/schema'
 import { Button } from '@/components/Button'
 import { Dialog } from '@/components/Dialog'
@@ -17,10 +17,14 @@ export function ShareDialog({ bank, onClose }: { bank: Bank; onClose: () => void
   const stored = useQuery({ queryKey: ['grants', bank.slug], queryFn: () => grants(bank.slug), staleTime: 0 })
   const known = useQuery({ queryKey: ['everybody'], queryFn: everybody })
   const [edited, setEdited] = useState<Grant[] | null>(null)
+  const [lends, setLends] = useState(bank.lends)
   const list = edited ?? stored.data ?? []
   const who = (grant: Grant) => grant.person ?? grant.team ?? ''
   const save = useMutation({
-    mutationFn: () => setGrants(bank.slug, list),
+    mutationFn: async () => {
+      if (lends !== bank.lends) await changeBank(bank.slug, { lends })
+      return setGrants(bank.slug, list)
+    },
     onSuccess: () => {
       client.invalidateQueries({ queryKey: ['bank', bank.slug] })
       client.invalidateQueries({ queryKey: ['grants', bank.slug] })
@@ -111,6 +115,13 @@ export function ShareDialog({ bank, onClose }: { bank: Bank; onClose: () => void
           ))}
         </optgroup>
       </select>
+      <label className="mt-4 flex items-start gap-2">
+        <input type="checkbox" className="mt-1" checked={lends} onChange={(event) => setLends(event.target.checked)} />
+        <span>
+          {texts.banks.lends}
+          <span className="block text-second">{texts.banks.lendsAbout}</span>
+        </span>
+      </label>
     </Dialog>
   )
 }

@@ -11,8 +11,21 @@ import { texts } from '@/texts'
 
 type Ask = { what: 'make'; parent: TreeItem | null } | { what: 'rename' | 'move' | 'remove'; item: TreeItem }
 
+type NodeMenuProps = {
+  item: TreeItem
+  kind: TreeName
+  /** Where they may be changed. */
+  ask?: (what: Ask) => void
+  tabIndex: 0 | -1
+  /** How many branches are called the same. */
+  twins: number
+  onTwins: () => void
+  /** A folder alone, without what is below it. */
+  onOnly?: () => void
+}
+
 /** What can be done with a folder or topic. */
-export function NodeMenu({ item, kind, ask, tabIndex }: { item: TreeItem; kind: TreeName; ask: (what: Ask) => void; tabIndex: 0 | -1 }) {
+export function NodeMenu({ item, kind, ask, tabIndex, twins, onTwins, onOnly }: NodeMenuProps) {
   return (
     <Menu.Root
       align="end"
@@ -28,12 +41,22 @@ export function NodeMenu({ item, kind, ask, tabIndex }: { item: TreeItem; kind: 
         </button>
       }
     >
+      {twins > 1 ? <Menu.Item onSelect={onTwins}>{texts.bank.everyOf(item.name, twins)}</Menu.Item> : null}
+      {onOnly ? <Menu.Item onSelect={onOnly}>{texts.bank.onlyHere}</Menu.Item> : null}
+      {ask ? <NodeChanges item={item} kind={kind} ask={ask} /> : null}
+    </Menu.Root>
+  )
+}
+
+function NodeChanges({ item, kind, ask }: { item: TreeItem; kind: TreeName; ask: (what: Ask) => void }) {
+  return (
+    <>
       <Menu.Item onSelect={() => ask({ what: 'make', parent: item })}>{texts.tree.makeIn[kind]}</Menu.Item>
       <Menu.Item onSelect={() => ask({ what: 'rename', item })}>{texts.tree.rename}</Menu.Item>
       <Menu.Item onSelect={() => ask({ what: 'move', item })}>{texts.tree.move}</Menu.Item>
       <Menu.Line />
       <Menu.Item onSelect={() => ask({ what: 'remove', item })}>{texts.tree.remove}</Menu.Item>
-    </Menu.Root>
+    </>
   )
 }
 

@@ -24,7 +24,8 @@ export function Where({ slug, filter, mayWrite }: { slug: string; filter: Filter
   const trees = useQuery(treesQuery(slug))
   const sections = useOpenSections(filter)
   const asked = tab === 'more' ? sections.open.filter((name) => !ranges.includes(name as Range)) : (tabs[tab] ?? [])
-  const counts = useQuery({ ...facetsQuery(slug, filter.query, asked), enabled: asked.length > 0 })
+  const [exact, setExact] = useState('')
+  const counts = useQuery({ ...facetsQuery(slug, filter.query, asked, exact === filter.query + tab), enabled: asked.length > 0 })
   const facets = counts.data?.facets ?? {}
   const missing = (name: string) => facets.no?.find((one) => one.value === name)?.count ?? 0
   const open = (id: string) => {
@@ -62,6 +63,14 @@ export function Where({ slug, filter, mayWrite }: { slug: string; filter: Filter
           ]}
         />
       </div>
+      {counts.data?.sampled ? (
+        <p className="flex-none border-hairline border-t px-4 py-1.5 text-caption text-quiet">
+          {texts.bank.sampled}{' '}
+          <button type="button" className="min-h-6 text-accent underline" onClick={() => setExact(filter.query + tab)}>
+            {texts.bank.countExactly}
+          </button>
+        </p>
+      ) : null}
       <Searches slug={slug} filter={filter} mayWrite={mayWrite} />
       <Link to={`/banks/${slug}/stimuli`} className="flex-none border-hairline border-t px-4 py-2 text-accent hover:bg-paper">
         {texts.stimuli.ofBank}
@@ -90,6 +99,7 @@ function TreeTab({ slug, name, filter, trees, facets, missing, mayWrite }: TabPr
     ...(facets ? { count: facets.find((one) => one.value === node.id)?.count ?? 0 } : {}),
   }))
   const dialogs = useTreeDialogs(slug, kind, items)
+  const called = (item: TreeItem) => items.filter((one) => one.name === item.name).map((one) => one.id)
   return (
     <div className="py-2">
       <Tree
@@ -98,17 +108,37 @@ function TreeTab({ slug, name, filter, trees, facets, missing, mayWrite }: TabPr
         items={items}
         ticked={filter.values(name)}
         onTick={(id) => filter.toggle(name, id)}
-        {...(mayWrite
-          ? { more: (item: TreeItem, tabIndex: 0 | -1) => <NodeMenu item={item} kind={kind} ask={dialogs.ask} tabIndex={tabIndex} /> }
+        {...(mayWrite || name === 'folder' || items.some((item) => called(item).length > 1)
+          ? {
+              more: (item: TreeItem, tabIndex: 0 | -1) => (
+                <NodeMenu
+                  item={item}
+                  kind={kind}
+                  tabIndex={tabIndex}
+                  twins={called(item).length}
+                  onTwins={() => filter.setValues(name, called(item))}
+                  {...(mayWrite ? { ask: dialogs.ask } : {})}
+                  {...(name === 'folder' ? { onOnly: () => filter.setPlace(item.id) } : {})}
+                />
+              ),
+            }
           : {})}
       />
       {trees && nodes.length === 0 ? (
         <p className="px-4 py-2 text-quiet">{name === 'topic' ? texts.bank.noTopics : texts.bank.noFolders}</p>
       ) : null}
       {mayWrite ? (
-        <Button look="quiet" onClick={() => dialogs.ask({ what: 'make', parent: null })}>
-          {texts.tree.make[kind]}
-        </Button>
+        <p>
+          <Button look="quiet" onClick={() => dialogs.ask({ what: 'make', parent: null })}>
+            {texts.tree.make[kind]}
+          </Button>
+          <Link
+            className="inline-block min-h-8 px-3 py-1.5 font-semibold text-accent hover:underline"
+            to={`/banks/${slug}/order?tab=${kind}`}
+          >
+            {texts.tree.putInOrder}
+          </Link>
+        </p>
       ) : null}
       <Missing name={name} count={missing} filter={filter} />
       {dialogs.dialog}

@@ -7,6 +7,8 @@ export const dimensions = [
   'difficulty',
   'topic',
   'folder',
+  'place',
+  'titled',
   'tag',
   'author',
   'stimulus',
@@ -54,6 +56,8 @@ export function useFilter() {
       words: address.get('words') ?? '',
       sort: address.get('sort') ?? (address.get('words') ? 'best' : 'title'),
       question: address.get('question') ?? undefined,
+      /** How the list is grouped; '' is not. */
+      group: address.get('group') ?? '',
       values: (name: Dimension) => address.getAll(name),
       left: (name: Dimension) => address.getAll(`not-${name}`),
       range: (name: Range): [string, string] => {
@@ -71,6 +75,20 @@ export function useFilter() {
           for (const name of ['words', ...conditions]) next.delete(name)
         }),
       setWords: (words: string) => change((next) => (words.trim() === '' ? next.delete('words') : next.set('words', words))),
+      setGroup: (group: string) => change((next) => (group === '' ? next.delete('group') : next.set('group', group))),
+      /** One folder alone, in the order made there by hand. */
+      setPlace: (id: string) =>
+        change((next) => {
+          next.delete('folder')
+          next.set('place', id)
+          next.set('sort', 'own')
+        }),
+      /** Several values of a dimension at once. */
+      setValues: (name: Dimension, values: string[]) =>
+        change((next) => {
+          next.delete(name)
+          for (const value of values) next.append(name, value)
+        }),
       setSort: (sort: string) => change((next) => next.set('sort', sort)),
       setQuestion: (id: string | null) => change((next) => (id === null ? next.delete('question') : next.set('question', id)), true),
     }

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import type { QuestionRow } from '@/api/schema'
 
 /** What is selected: some rows, or everything the filter gives. A selection of everything ends when the filter changes. */
 export function useSelection(rows: { id: string }[], filter: string) {
@@ -11,7 +12,7 @@ export function useSelection(rows: { id: string }[], filter: string) {
   return {
     ids,
     all: allOf === filter && ids.length > 0,
-    toggle: (id: string) => {
+    toggle: (id: string, _row?: QuestionRow) => {
       setAllOf(null)
       setIds((now) => (now.includes(id) ? now.filter((one) => one !== id) : [...now, id]))
     },
@@ -19,6 +20,8 @@ export function useSelection(rows: { id: string }[], filter: string) {
       setAllOf(null)
       setIds((now) => [...new Set([...now, ...run(from, to)])])
     },
+    /** Rows in sight that are not in the list itself, as those of groups. */
+    see: (_rows: QuestionRow[]) => {},
     selectAll: () => setAllOf(filter),
     clear: () => {
       setAllOf(null)

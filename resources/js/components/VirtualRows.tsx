@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { type KeyboardEvent, type ReactNode, useEffect, useRef } from 'react'
+import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react'
 
 type Props<Row> = {
   label: string
@@ -16,6 +16,8 @@ type Props<Row> = {
   onEnd: () => void
   /** What a row carries when it is dragged out of the list: type and text. */
   drag?: (row: Row) => [string, string]
+  /** Puts a row before another, or last: by drag, and by Alt with the arrows. */
+  onMove?: (row: Row, before: Row | null) => void
   draw: (row: Row, state: { active: boolean; selected: boolean }) => ReactNode
 }
 
@@ -24,7 +26,8 @@ type Props<Row> = {
  * The focus stays on the list, the row is told by aria-activedescendant (WAI-ARIA, listbox).
  */
 export function VirtualRows<Row>(props: Props<Row>) {
-  const { label, rows, all, height, id, active, selected, onActive, onSelect, onOpen, onEnd, drag, draw } = props
+  const { label, rows, all, height, id, active, selected, onActive, onSelect, onOpen, onEnd, drag, onMove, draw } = props
+  const [held, setHeld] = useState<Row | null>(null)
   const box = useRef<HTMLDivElement>(null)
   const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => box.current, estimateSize: () => height, overscan: 8 })
   const items = virtual.getVirtualItems()
@@ -42,6 +45,12 @@ export function VirtualRows<Row>(props: Props<Row>) {
     const page = Math.max(1, Math.floor((box.current?.clientHeight ?? 0) / height) - 1)
     const to = { ArrowDown: at + 1, ArrowUp: at - 1, PageDown: at + page, PageUp: at - page, Home: 0, End: rows.length - 1 }[event.key]
     const row = rows[at]
+    if (event.altKey && onMove && row && (event.key === 'ArrowUp' || event.key === 'ArrowDown')) {
+      event.preventDefault()
+      const to = event.key === 'ArrowUp' ? at - 1 : at + 2
+      if (to >= 0 && to <= rows.length) onMove(row, rows[to] ?? null)
+      return
+    }
     if (to !== undefined) {
       event.preventDefault()
       const target = rows[Math.max(0, Math.min(rows.length - 1, to))]
@@ -78,11 +87,18 @@ export function VirtualRows<Row>(props: Props<Row>) {
               aria-selected={on}
               aria-setsize={all}
               aria-posinset={item.index + 1}
-              draggable={drag !== undefined}
+              draggable={drag !== undefined || onMove !== undefined}
               onDragStart={(event) => {
                 const [type, text] = drag?.(row) ?? ['text/plain', '']
                 event.dataTransfer.setData(type, text)
+                if (onMove) setHeld(row)
               }}
+              onDragOver={(event) => (held && held !== row ? event.preventDefault() : undefined)}
+              onDrop={() => {
+                if (held && onMove) onMove(held, row)
+                setHeld(null)
+              }}
+              onDragEnd={() => setHeld(null)}
               className="absolute inset-x-0 cursor-pointer"
               style={{ height: item.size, transform: `translateY(${item.start}px)` }}
               onClick={(event) => {

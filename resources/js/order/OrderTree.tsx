@@ -104,12 +104,12 @@ export function OrderTree({ label, items, more, held, onHold, onPut, onRename, o
   })
   const line = (item: TreeItem) =>
     item.id === held
-      ? 'opacity-60 border-accent'
+      ? 'border-l-accent opacity-60'
       : over?.id === item.id && held
         ? over.before
-          ? 'border-transparent shadow-[0_-2px_0_var(--color-accent)]'
-          : 'border-accent bg-accent-tint'
-        : 'border-transparent'
+          ? 'border-l-transparent shadow-[0_-2px_0_var(--color-accent)]'
+          : 'border-l-accent bg-accent-tint'
+        : 'border-l-transparent'
   return (
     <div ref={root} role="tree" aria-label={label}>
       {shown.map(({ item, level, branch }, i) => (
@@ -125,7 +125,7 @@ export function OrderTree({ label, items, more, held, onHold, onPut, onRename, o
           onFocus={() => setAt(item.id)}
           onKeyDown={(event) => keys(event, i)}
           {...drag(item)}
-          className={`-outline-offset-2 flex min-h-8 cursor-grab items-center gap-2 border-hairline border-b border-l-3 pr-2 hover:bg-paper ${line(item)}`}
+          className={`-outline-offset-2 group flex min-h-8 cursor-grab items-center gap-2 border-b border-b-hairline border-l-3 pr-2 hover:bg-paper ${line(item)}`}
           style={{ paddingLeft: 4 + (level - 1) * 20 }}
         >
           <button
@@ -139,7 +139,7 @@ export function OrderTree({ label, items, more, held, onHold, onPut, onRename, o
           </button>
           <span className="min-w-0 flex-1 truncate">{item.name}</span>
           {held && held !== item.id && spots.inside(item) ? (
-            <span className="flex gap-1">
+            <span className="invisible flex gap-1 group-focus-within:visible group-focus:visible group-hover:visible">
               <Put tabIndex={item.id === current ? 0 : -1} name={words.before} onPut={() => put(held, spots.before(item))} />
               <Put tabIndex={item.id === current ? 0 : -1} name={words.inside} onPut={() => put(held, { parent: item.id })} />
             </span>

@@ -24,7 +24,7 @@ export function TagsTab({ slug }: { slug: string }) {
   const [doing, setDoing] = useState<{ tag: TagRow; what: 'rename' | 'remove' } | null>(null)
   const rows = (tags.data ?? []).filter((row) => row.tag.toLowerCase().includes(find.trim().toLowerCase()))
   return (
-    <div className="flex flex-col gap-3 px-6 py-4 max-md:px-3">
+    <div className="flex max-w-200 flex-col gap-3 px-6 py-4 max-md:px-3">
       <div className="flex flex-wrap items-center gap-3">
         <p className="min-w-60 flex-1 text-second">{words.about.tags}</p>
         <input

@@ -69,7 +69,7 @@ export function TreeTab({ slug, kind, about }: { slug: string; kind: TreeName; a
   const holding = items.find((one) => one.id === held)
   const show = (item: TreeItem) => navigate(`/banks/${slug}?${dimension[kind]}=${item.id}`)
   return (
-    <div className="flex flex-col gap-3 px-6 py-4 max-md:px-3">
+    <div className="flex max-w-200 flex-col gap-3 px-6 py-4 max-md:px-3">
       <div className="flex flex-wrap items-center gap-3">
         <p className="min-w-60 flex-1 text-second">{about}</p>
         <Button onClick={() => dialogs.ask({ what: 'make', parent: null })}>{texts.tree.make[kind]}</Button>

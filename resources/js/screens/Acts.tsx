@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { ActReceipt } from '@/acts/Receipt'
+import { summary } from '@/acts/summary'
 import { type Act, actQuery, actsQuery } from '@/api/acts'
 import { bankQuery } from '@/api/queries'
 import { Button } from '@/components/Button'
@@ -71,7 +72,10 @@ function Row({ act, on, onPick }: { act: Act; on: boolean; onPick: () => void })
       className={`-outline-offset-2 block w-full border-hairline border-b border-l-3 px-4 py-2 text-left ${on ? 'border-l-accent bg-paper' : 'border-l-transparent hover:bg-well'}`}
     >
       <span className="flex gap-3">
-        <strong className="flex-1">{words.kind[act.kind]}</strong>
+        <strong className="min-w-0 flex-1 truncate">
+          {words.kind[act.kind]}
+          {act.what ? `: ${summary(act.what)}` : ''}
+        </strong>
         <span className="text-caption text-quiet">{act.undone ? words.undone : act.state === 'done' ? '' : words.states[act.state]}</span>
       </span>
       <span className="block">{words.counts(act.changed, act.left_count)}</span>

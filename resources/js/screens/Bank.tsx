@@ -51,6 +51,13 @@ export function Bank() {
           { id: 'like', group: here, title: texts.bank.duplicate, run: () => navigate(`/banks/${slug}/write?like=${filter.question}`) },
         ]
       : []),
+    ...(mayWrite
+      ? [
+          { id: 'order', group: texts.frame.groups.go, title: texts.order.title, run: () => navigate(`/banks/${slug}/order`) },
+          { id: 'acts', group: texts.frame.groups.go, title: texts.acts.title, run: () => navigate(`/banks/${slug}/acts`) },
+          { id: 'bin', group: texts.frame.groups.go, title: texts.acts.bin.open, run: () => navigate(`/banks/${slug}?is=binned`) },
+        ]
+      : []),
     { id: 'stimuli', group: texts.frame.groups.go, title: texts.stimuli.title, run: () => navigate(`/banks/${slug}/stimuli`) },
     { id: 'specimens', group: here, title: texts.specimens.run.title, run: () => setDialog('specimens') },
     ...(keeps ? [{ id: 'share', group: here, title: texts.banks.share, run: () => setDialog('share') }] : []),
@@ -59,7 +66,9 @@ export function Bank() {
   const list = (
     <ListPane
       {...browsing.list}
+      slug={slug}
       trees={trees.data}
+      mayWrite={mayWrite}
       onOpen={open}
       {...(mayWrite ? { onWrite: () => navigate(`/banks/${slug}/write`) } : {})}
     />
@@ -90,6 +99,16 @@ export function Bank() {
               {filter.any ? texts.bank.sendFound : texts.bank.sendAll}
             </Menu.Item>
             <Menu.Item onSelect={() => setDialog('specimens')}>{texts.specimens.run.title}</Menu.Item>
+            {mayWrite ? (
+              <>
+                <Menu.Line />
+                <Menu.Item onSelect={() => navigate(`/banks/${slug}/order`)}>{texts.order.title}</Menu.Item>
+                <Menu.Item onSelect={() => navigate(`/banks/${slug}/acts`)}>{texts.acts.title}</Menu.Item>
+                <Menu.Item onSelect={() => navigate(`/banks/${slug}?is=binned`)}>{texts.acts.bin.open}</Menu.Item>
+              </>
+            ) : null}
+            <Menu.Item onSelect={() => setDialog('copy')}>{texts.banks.copy}</Menu.Item>
+            {keeps ? <Menu.Line /> : null}
             {keeps ? (
               <>
                 <Menu.Item onSelect={() => setDialog('defaults')}>{texts.starts.defaults.title}</Menu.Item>

@@ -31,7 +31,7 @@ export function Catalogue() {
       <More filter={filter} facets={counts.data?.facets ?? {}} trees={undefined} open={sections.open} onToggle={sections.toggle} all />
     </div>
   )
-  const list = <ListPane {...browsing.list} trees={undefined} onOpen={open} withBank />
+  const list = <ListPane {...browsing.list} slug="" trees={undefined} onOpen={open} withBank />
   return (
     <Shell
       title={texts.bank.catalogue}

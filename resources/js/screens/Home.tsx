@@ -13,6 +13,7 @@ const wants: [keyof Desk['waiting'][number], string][] = [
   ['in_review', 'status=in_review'],
   ['drafts', 'status=draft&is=complete'],
   ['untopiced', 'no=topic'],
+  ['unnamed', 'no=name'],
 ]
 
 /** Where a day begins: what was begun, what waits, what others changed. */

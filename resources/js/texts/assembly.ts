@@ -17,7 +17,7 @@ export const tray = {
   show: 'Show what lies in the tray',
   send: 'Send out',
   change: 'Change',
-  more: 'More',
+  more: 'More to do',
   join: 'One true–false list',
   joinGo: 'Write the list',
   joined: (n: number) => `One list of ${n} true–false questions: they stay as they are, this is a new one.`,

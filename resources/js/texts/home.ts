@@ -15,6 +15,7 @@ export const home = {
   failing: (n: number) => (n === 1 ? '1 question with a specimen that does not hold' : `${questions(n)} with specimens that do not hold`),
   drafts: (n: number) => (n === 1 ? '1 draft that is complete' : `${n.toLocaleString('en-GB')} drafts that are complete`),
   untopiced: (n: number) => `${questions(n)} without a topic`,
+  unnamed: (n: number) => (n === 1 ? '1 question whose name says nothing' : `${questions(n)} whose names say nothing`),
   intakes: 'Brought in, waiting for your review',
   changed: 'Changed by others in your banks',
   changedNothing: 'Nobody else has changed anything in the last 30 days.',

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import type { TrayRow } from '@/api/assembly'
 import type { QuestionRow } from '@/api/schema'
 import type { Selection } from '@/bank/useSelection'
@@ -15,6 +15,7 @@ const known = (row: QuestionRow) => ({
 export function useTraySelection(rows: QuestionRow[], filter: string): Selection & { rows: TrayRow[] } {
   const tray = useTray()
   const [allOf, setAllOf] = useState<string | null>(null)
+  const seen = useRef(new Map<string, QuestionRow>())
   const run = (from: string | undefined, to: string) => {
     const [a, b] = [rows.findIndex((row) => row.id === from), rows.findIndex((row) => row.id === to)]
     return rows.slice(a < 0 ? b : Math.min(a, b), Math.max(a, b) + 1)
@@ -23,14 +24,18 @@ export function useTraySelection(rows: QuestionRow[], filter: string): Selection
     rows: tray.rows,
     ids: tray.ids,
     all: allOf === filter && tray.ids.length > 0,
-    toggle: (id) => {
+    toggle: (id, shown) => {
       setAllOf(null)
-      const row = rows.find((one) => one.id === id)
+      // In groups there are more rows in sight than those of the list.
+      const row = shown ?? rows.find((one) => one.id === id) ?? seen.current.get(id)
       if (row) tray.toggle(known(row))
     },
     extend: (from, to) => {
       setAllOf(null)
       tray.add(run(from, to).map(known))
+    },
+    see: (some) => {
+      for (const row of some) seen.current.set(row.id, row)
     },
     selectAll: () => setAllOf(filter),
     clear: () => {

@@ -54,7 +54,7 @@ export function GroupedRows(props: Props) {
         const open = !closed.includes(group.key)
         return (
           <section key={group.key} aria-label={group.title}>
-            <h3 className="sticky top-0 z-10 border-hairline border-b bg-well">
+            <h2 className="sticky top-0 z-10 border-hairline border-b bg-well">
               <button
                 type="button"
                 data-walk=""
@@ -68,7 +68,7 @@ export function GroupedRows(props: Props) {
                 <span className="min-w-0 flex-1 truncate font-semibold">{group.title}</span>
                 <span className="text-caption text-second">{group.count.toLocaleString('en-GB')}</span>
               </button>
-            </h3>
+            </h2>
             {open ? <GroupRows {...props} group={group} /> : null}
           </section>
         )

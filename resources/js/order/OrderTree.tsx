@@ -23,6 +23,8 @@ type Props = {
 export function OrderTree({ label, items, more, held, onHold, onPut, onRename, onMerge, onRemove }: Props) {
   const [closed, setClosed] = useState<string[]>([])
   const [at, setAt] = useState<string | null>(null)
+  // Apart from what is picked up: nothing may shift under the pointer while it drags.
+  const [dragged, setDragged] = useState<string | null>(null)
   const [over, setOver] = useState<{ id: string; before: boolean } | null>(null)
   const root = useRef<HTMLDivElement>(null)
   const children = groupBy(items, (item) => item.parent ?? '')
@@ -37,6 +39,7 @@ export function OrderTree({ label, items, more, held, onHold, onPut, onRename, o
   walk('', 1)
   const current = shown.some(({ item }) => item.id === at) ? at : (shown[0]?.item.id ?? null)
   const spots = spotsFor(items, held)
+  const targets = spotsFor(items, dragged)
   const shut = (id: string, on: boolean) => setClosed(on ? [...closed, id] : closed.filter((one) => one !== id))
   const go = (id: string | null | undefined) => {
     if (!id) return
@@ -83,14 +86,14 @@ export function OrderTree({ label, items, more, held, onHold, onPut, onRename, o
     onDragStart: (event: DragEvent) => {
       event.dataTransfer.setData('text/plain', item.name)
       event.dataTransfer.effectAllowed = 'move'
-      onHold(item.id)
+      setDragged(item.id)
     },
     onDragEnd: () => {
       setOver(null)
-      onHold(null)
+      setDragged(null)
     },
     onDragOver: (event: DragEvent) => {
-      if (!spots.inside(item)) return
+      if (!targets.inside(item)) return
       event.preventDefault()
       const box = event.currentTarget.getBoundingClientRect()
       const before = event.clientY - box.top < box.height / 3
@@ -98,14 +101,15 @@ export function OrderTree({ label, items, more, held, onHold, onPut, onRename, o
     },
     onDrop: (event: DragEvent) => {
       event.preventDefault()
-      if (held && over) put(held, over.before ? spots.before(item) : { parent: item.id })
+      if (dragged && over) put(dragged, over.before ? targets.before(item) : { parent: item.id })
       setOver(null)
+      setDragged(null)
     },
   })
   const line = (item: TreeItem) =>
     item.id === held
-      ? 'border-l-accent opacity-60'
-      : over?.id === item.id && held
+      ? 'border-l-accent bg-accent-tint outline-1 outline-accent outline-dashed'
+      : over?.id === item.id && dragged
         ? over.before
           ? 'border-l-transparent shadow-[0_-2px_0_var(--color-accent)]'
           : 'border-l-accent bg-accent-tint'

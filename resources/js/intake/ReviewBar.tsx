@@ -99,7 +99,7 @@ function SetDialog({ slug, count, onClose, onSet }: SetProps) {
     <Field.Root>
       <Field.Label>{label}</Field.Label>
       <Field.Choice name={name} defaultValue="">
-        <option value="">{texts.record.leave}</option>
+        <option value="">{texts.acts.change.leave}</option>
         {options.map(([value, title]) => (
           <option key={value} value={value}>
             {title}
@@ -119,7 +119,7 @@ function SetDialog({ slug, count, onClose, onSet }: SetProps) {
     >
       <Field.Root>
         <Field.Label>{texts.intake.points}</Field.Label>
-        <Field.Text name="points" type="number" min={0} max={100000} step={0.0001} placeholder={texts.record.leave} />
+        <Field.Text name="points" type="number" min={0} max={100000} step={0.0001} placeholder={texts.acts.change.leave} />
       </Field.Root>
       {choice('difficulty', texts.record.difficulty, difficulties.slice(1))}
       <Field.Root>

@@ -13,7 +13,6 @@ export const tray = {
   another: 'Another assessment …',
   fresh: 'New assessment …',
   added: (n: number, title: string) => (n === 0 ? `“${title}” has them all already.` : `${questions(n)} added to “${title}”.`),
-  oneBank: 'Only questions of one bank can be placed at once.',
   show: 'Show what lies in the tray',
   send: 'Send out',
   change: 'Change',

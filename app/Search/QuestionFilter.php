@@ -21,7 +21,7 @@ final readonly class QuestionFilter
     /** Dimensions of amounts and days, each from..to; either end may be open. */
     public const RANGES = ['points', 'minutes', 'created', 'changed'];
 
-    public const SORTS = ['title', '-title', 'updated', '-updated', 'difficulty', '-difficulty', 'points', '-points', '-uses', 'own', 'best'];
+    public const SORTS = ['title', '-title', 'updated', '-updated', '-created', 'difficulty', '-difficulty', 'points', '-points', '-uses', 'own', 'best'];
 
     /** Questions without parts, among the kinds. */
     public const PAGE = 'page';

@@ -15,7 +15,7 @@ final class QuestionSearch
     private const MANY = 10_000;
 
     /** The expression each order goes by, and its type. */
-    private const ORDERS = ['title' => ['questions.title', 'text'], 'updated' => ['questions.updated_at', 'timestamptz'], 'difficulty' => ['coalesce(questions.difficulty, 0)', 'int'], 'points' => ['questions.points', 'numeric'], 'uses' => ['questions.uses', 'int']];
+    private const ORDERS = ['title' => ['questions.title', 'text'], 'updated' => ['questions.updated_at', 'timestamptz'], 'created' => ['questions.created_at', 'timestamptz'], 'difficulty' => ['coalesce(questions.difficulty, 0)', 'int'], 'points' => ['questions.points', 'numeric'], 'uses' => ['questions.uses', 'int']];
 
     private const COLUMNS = ['questions.id', 'questions.bank_id', 'questions.title', 'questions.stem', 'questions.kinds', 'questions.points', 'questions.difficulty', 'questions.status', 'questions.uses', 'questions.named', 'questions.revision', 'questions.has_variables', 'questions.is_complete', 'questions.specimens', 'questions.specimens_failing', 'questions.tags', 'questions.author', 'questions.updated_at'];
 

@@ -44,11 +44,15 @@ final class ChangeLog
         return $fields;
     }
 
-    /** @param  list<array{question: string, field: string, before: mixed, after: mixed}>  $rows */
+    /**
+     * Where an act comes to a question twice, what was before it stays.
+     *
+     * @param  list<array{question: string, field: string, before: mixed, after: mixed}>  $rows
+     */
     public static function rows(array $rows, ?string $user, ?string $act): void
     {
         foreach (array_chunk($rows, 5000) as $some) {
-            DB::insert('INSERT INTO changes (question_id, field, before, after, user_id, act_id) SELECT question, field, before, after, ?, ? FROM jsonb_to_recordset(?::jsonb) AS one (question uuid, field text, before jsonb, after jsonb)', [$user, $act, Json::encode($some)]);
+            DB::insert('INSERT INTO changes (question_id, field, before, after, user_id, act_id) SELECT question, field, before, after, ?, ? FROM jsonb_to_recordset(?::jsonb) AS one (question uuid, field text, before jsonb, after jsonb) ON CONFLICT (act_id, question_id, field) WHERE act_id IS NOT NULL DO UPDATE SET after = excluded.after', [$user, $act, Json::encode($some)]);
         }
     }
 

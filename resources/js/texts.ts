@@ -154,6 +154,7 @@ export const texts = {
       title: 'name',
       '-updated': 'last change, newest first',
       updated: 'last change, oldest first',
+      '-created': 'newest',
       difficulty: 'difficulty, easy first',
       '-difficulty': 'difficulty, hard first',
       points: 'points, few first',
@@ -187,6 +188,7 @@ export const texts = {
     searches: {
       title: 'Searches',
       keep: 'Keep this search',
+      recent: 'Lately looked for',
       about: 'Its conditions are kept, not what they find today.',
       name: 'Name',
       share: 'For everybody who reads the bank',
@@ -317,7 +319,6 @@ export const texts = {
     moved: (name: string, where: string) => `“${name}” is now in ${where}.`,
     made: (name: string) => `“${name}” is made.`,
     renamed: (name: string) => `Renamed to “${name}”.`,
-    removed: (name: string) => `“${name}” is deleted.`,
     removeTitle: (name: string) => `Delete “${name}”?`,
     removeAbout: {
       folders: (below: number, questions: number) =>

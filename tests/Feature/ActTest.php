@@ -34,7 +34,7 @@ function secondBank(World $world, string $slug = 'maps', bool $lends = false): B
     return $bank->refresh();
 }
 
-function titles(string $query, string $bank = 'rocks'): array
+function listed(string $query, string $bank = 'rocks'): array
 {
     return array_column(ask('GET', "/banks/$bank/questions?sort=title&$query")->json('data'), 'title');
 }
@@ -93,7 +93,7 @@ it('replaces words at every place shown, but for those that are left out', funct
     expect(count($places))->toBeGreaterThanOrEqual(4)->and($kept)->toHaveCount(1)
         ->and(ask('GET', "/questions/$id")->json('data.question.body'))->toBe('<p>Slate splits. Why does schist split?</p><div data-part="p1"></div>')
         ->and(ask('GET', "/questions/$id")->json('data.name'))->toBe('schist and schist')
-        ->and(titles('words=schist'))->toBe(['schist and schist']);
+        ->and(listed('words=schist'))->toBe(['schist and schist']);
 });
 
 it('goes on where a worker was killed, and does nothing twice', function (): void {
@@ -152,13 +152,13 @@ it('keeps what is in the bin out of everything but the bin, and gives it back', 
     ask('PATCH', '/tray', ['add' => [$id]]);
     $topic = (string) DB::table('topics')->value('id');
     $seen = fn (): array => [
-        titles('words=gneiss'), ask('GET', '/banks/rocks/questions')->json('meta.of'), count(ask('GET', '/questions?words=gneiss')->json('data')), count(ask('GET', '/tray')->json('data')), ask('GET', '/banks/rocks')->json('data.question_count'),
+        listed('words=gneiss'), ask('GET', '/banks/rocks/questions')->json('meta.of'), count(ask('GET', '/questions?words=gneiss')->json('data')), count(ask('GET', '/tray')->json('data')), ask('GET', '/banks/rocks')->json('data.question_count'),
         collect(ask('GET', '/banks/rocks/facets?of=tag')->json('facets.tag'))->contains('value', 'banded'), count(ask('GET', '/banks/rocks/tags')->json('data')), ask('GET', "/banks/rocks/topics/$topic/uses")->json('banks.0.below'),
     ];
     expect($seen())->toBe([['Gneiss'], 2, 1, 1, 2, true, 1, 1]);
     $done = act(['ids' => [$id], 'bin' => true]);
     expect($seen())->toBe([[], 1, 0, 0, 1, false, 0, null])
-        ->and(titles('is=binned'))->toBe(['Gneiss'])->and(ask('GET', "/questions/$id")->json('data.binned'))->toBeTrue()
+        ->and(listed('is=binned'))->toBe(['Gneiss'])->and(ask('GET', "/questions/$id")->json('data.binned'))->toBeTrue()
         ->and(act(['ids' => [$id], 'record' => ['level' => ['set' => 'Year 9']]])['changed'])->toBe(0);
     foreach (['reader', 'team reader'] as $role) {
         expect(another($world, $role, 'GET', '/banks/rocks/questions?is=binned')->status())->toBe(403)->and(ask('GET', "/questions/$id")->status())->toBe(404)->and(ask('GET', '/questions?is=binned')->json('data'))->toBe([]);
@@ -167,7 +167,7 @@ it('keeps what is in the bin out of everything but the bin, and gives it back', 
     expect(act(['filter' => 'is=binned', 'bin' => false])['changed'])->toBe(1)->and($seen())->toBe([['Gneiss'], 2, 1, 1, 2, true, 1, 1]);
     // what an assessment asks stays
     DB::table('assessment_uses')->insert(['assessment_id' => $world->assessment(), 'entry' => 'e9', 'question_id' => $id, 'position' => 9]);
-    expect(act(['ids' => [$id], 'bin' => true])['left'][0]['why'])->toContain('assessment')->and(titles('sort=-uses')[0])->toBe('Gneiss');
+    expect(act(['ids' => [$id], 'bin' => true])['left'][0]['why'])->toContain('assessment')->and(listed('sort=-uses')[0])->toBe('Gneiss');
 });
 
 it('shows a question in folders of other banks, where its own bank lets it', function (): void {
@@ -179,7 +179,7 @@ it('shows a question in folders of other banks, where its own bank lets it', fun
     expect(act($place, 'maps')['left'][0]['why'])->toContain('does not let');
     $world->bank->forceFill(['lends' => true])->save();
     $done = act($place, 'maps');
-    expect($done['changed'])->toBe(1)->and(titles('', 'maps'))->toBe(['Why slate splits'])
+    expect($done['changed'])->toBe(1)->and(listed('', 'maps'))->toBe(['Why slate splits'])
         ->and(collect(ask('GET', "/questions/$world->question")->json('data.places'))->pluck('bank')->all())->toBe(['maps'])
         ->and(act(['ids' => [$world->question], 'record' => ['level' => ['set' => 'x']]], 'maps')['changed'])->toBe(0);
     // who reads that bank reads it, but does not write it; at home its folders stay as they are
@@ -201,7 +201,7 @@ it('moves questions to another home and back, with their topics, folders and pic
     expect([$done['changed'], $now['bank']['slug'], $now['folders'], $now['question']['record']['topics']])->toBe([1, 'maps', [['Arrived']], [['Rocks', 'Slate']]])
         ->and(DB::table('media')->where('bank_id', $maps->id)->pluck('id')->all())->toBe(['m1'])
         ->and(DB::table('question_topics')->join('topics', 'topics.id', '=', 'topic_id')->where('question_id', $id)->value('topics.bank_id'))->toBe($maps->id)
-        ->and(titles('words=picture'))->toBe([]);
+        ->and(listed('words=picture'))->toBe([]);
     undone($done['act']);
     $now = ask('GET', "/questions/$id")->json('data');
     expect([$now['bank']['slug'], $now['folders'], $now['question']['record']['topics']])->toBe(['rocks', [['Year 9', 'Unit 2']], [['Rocks', 'Slate']]])
@@ -221,12 +221,12 @@ it('copies questions, and the originals into the bin where that is asked for; un
     $this->actingAs($world->people['writer']);
     $done = ask('POST', '/banks/maps/copies', ['ids' => [$id], 'folder' => ['Copies'], 'bin' => true])->json();
     $copy = ask('GET', '/banks/maps/questions?tag=t')->json('data.0');
-    expect([$done['state'], $copy['title'], $copy['status'], titles('words=original')])->toBe(['done', 'Original', 'draft', []])
+    expect([$done['state'], $copy['title'], $copy['status'], listed('words=original')])->toBe(['done', 'Original', 'draft', []])
         ->and($copy['id'])->not->toBe($id)
         ->and(ask('GET', "/questions/{$copy['id']}")->json('data.folders'))->toBe([['Copies']])
         ->and(ask('GET', "/questions/{$copy['id']}")->json('data.question.record.topics'))->toBe([['Rocks']]);
     undone($done['act']);
-    expect(titles('words=original'))->toBe(['Original'])->and(titles('words=original', 'maps'))->toBe([])->and(titles('is=binned', 'maps'))->toBe(['Original']);
+    expect(listed('words=original'))->toBe(['Original'])->and(listed('words=original', 'maps'))->toBe([])->and(listed('is=binned', 'maps'))->toBe(['Original']);
 });
 
 it('copies a bank whole', function (): void {
@@ -255,6 +255,27 @@ it('makes one of two branches, all the way down, and two again', function (strin
     undone($done['act']);
     expect($paths($a))->toContain('Old');
 })->with([['folders', 'folder'], ['topics', 'topic']]);
+
+it('takes a branch away from everything that had it, also in other banks, and gives it back', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $team = (string) DB::table('teams')->value('id');
+    $maps = secondBank($world);
+    DB::table('banks')->update(['team_id' => $team]);
+    $elsewhere = (string) Str::uuid7();
+    $json = World::json($elsewhere);
+    app(App\Actions\SaveQuestion::class)->create(WideQuarry\Question\Question::read($json, WideQuarry\Parts\Parts::standard()), $maps->id, null);
+    act(['ids' => [$world->question], 'topics' => ['add' => [['Rocks'], ['Rocks', 'Slate'], ['Maps']]]]);
+    act(['ids' => [$elsewhere], 'topics' => ['add' => [['Rocks', 'Slate']]]], 'maps');
+    $topics = fn (string $id): array => ask('GET', "/questions/$id")->json('data.question.record.topics') ?? [];
+    $rocks = (string) DB::table('topics')->where('title', 'Rocks')->value('id');
+    expect(ask('GET', "/banks/rocks/topics/$rocks/uses")->json('banks.*.below'))->toBe([1, 1]);
+    $done = ask('DELETE', "/banks/rocks/topics/$rocks")->assertOk()->json();
+
+    expect([$done['state'], $topics($world->question), $topics($elsewhere), DB::table('topics')->pluck('title')->all()])->toBe(['done', [['Maps']], [], ['Maps']]);
+    undone($done['act']);
+    expect($topics($elsewhere))->toBe([['Rocks', 'Slate']])->and($topics($world->question))->toEqualCanonicalizing([['Rocks'], ['Rocks', 'Slate'], ['Maps']]);
+});
 
 it('keeps an order made by hand', function (): void {
     $world = new World;

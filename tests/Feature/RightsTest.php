@@ -84,7 +84,7 @@ $matrix = [
     'GET api/v1/banks/{bank}/{tree}/{node}/uses' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/banks/rocks/topics/{$w->topic()}/uses", null]],
     'POST api/v1/banks/{bank}/{tree}' => [[401, 404, 403, 201, 201, 403, 404], fn (World $w): array => ['/banks/rocks/folders', ['name' => 'F']]],
     'PATCH api/v1/banks/{bank}/{tree}/{node}' => [[401, 404, 403, 204, 204, 403, 404], fn (World $w): array => ["/banks/rocks/folders/{$w->folder()}", ['name' => 'G']]],
-    'DELETE api/v1/banks/{bank}/{tree}/{node}' => [[401, 404, 403, 204, 204, 403, 404], fn (World $w): array => ["/banks/rocks/topics/{$w->topic()}", null]],
+    'DELETE api/v1/banks/{bank}/{tree}/{node}' => [[401, 404, 403, 200, 200, 403, 404], fn (World $w): array => ["/banks/rocks/topics/{$w->topic()}", null]],
     'GET api/v1/questions/{question}/changes' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/questions/$w->question/changes", null]],
     'GET api/v1/questions/{question}/revisions' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/questions/$w->question/revisions", null]],
     'GET api/v1/questions/{question}/revisions/{number}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/questions/$w->question/revisions/1", null]],

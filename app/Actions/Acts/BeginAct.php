@@ -62,6 +62,27 @@ final readonly class BeginAct
     }
 
     /**
+     * Takes a folder or topic away with what is below it.
+     *
+     * @param  'folders'|'topics'  $tree
+     */
+    public function remove(Bank $bank, string $tree, string $node, User $person): string
+    {
+        $nodes = $tree === 'folders' ? DB::table('folders')->where('bank_id', $bank->id) : Topics::of($bank->id);
+        $path = $nodes->where('id', $node)->value('path') ?? abort(404);
+
+        return $this->begin('remove', $person, ['bank_id' => $bank->id, 'total' => self::below($tree, is_string($path) ? $path : ''), 'what' => Json::encode(['tree' => $tree, 'from' => $node, 'into' => null])], $bank->id);
+    }
+
+    /** How many questions lie in a node and below it. */
+    private static function below(string $tree, string $path): int
+    {
+        [$joins, $column] = $tree === 'folders' ? ['placements', 'folder_id'] : ['question_topics', 'topic_id'];
+
+        return DB::table($joins)->join($tree, "$tree.id", '=', $column)->whereRaw("$tree.path <@ ?::ltree", [$path])->distinct()->count('question_id');
+    }
+
+    /**
      * @param  'folders'|'topics'  $tree
      *
      * @throws Refused when one lies in the other
@@ -76,10 +97,8 @@ final readonly class BeginAct
         if (str_starts_with("$paths[$into].", "$paths[$from].")) {
             throw Refused::because('tree.into_itself', 'It cannot become one with something that lies inside it.', '/into');
         }
-        [$joins, $column] = $tree === 'folders' ? ['placements', 'folder_id'] : ['question_topics', 'topic_id'];
-        $total = DB::table($joins)->join($tree, "$tree.id", '=', $column)->whereRaw("$tree.path <@ ?::ltree", [$paths[$from]])->distinct()->count('question_id');
 
-        return $this->begin('merge', $person, ['bank_id' => $bank->id, 'total' => $total, 'what' => Json::encode(['tree' => $tree, 'from' => $from, 'into' => $into])], $bank->id);
+        return $this->begin('merge', $person, ['bank_id' => $bank->id, 'total' => self::below($tree, is_string($paths[$from]) ? $paths[$from] : ''), 'what' => Json::encode(['tree' => $tree, 'from' => $from, 'into' => $into])], $bank->id);
     }
 
     /**

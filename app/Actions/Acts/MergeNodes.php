@@ -12,7 +12,8 @@ use WideQuarry\Bulk\Standing;
 
 /**
  * Makes one folder or topic of two: what lies in the first lies in the second, branches of the same name become one all the way down, and the
- * first is gone. Begun again after a kill it goes on with whatever is still there.
+ * first is gone. Or takes one away with all below it, where there is no second. What questions lose or get is logged, so that it can be undone.
+ * Begun again after a kill it goes on with whatever is still there.
  */
 final readonly class MergeNodes
 {
@@ -25,6 +26,23 @@ final readonly class MergeNodes
     {
         $tree = $act->what->tree;
         $from = DB::table($tree)->where('id', $act->what->from)->first(['id', 'path']);
+        $this->all($act, $from, $person, $goesOn);
+        // a question that lay in several of the nodes counts once
+        DB::update('UPDATE acts SET changed = (SELECT count(DISTINCT question_id) FROM changes WHERE act_id = acts.id), done = total WHERE id = ?', [$act->id]);
+    }
+
+    /** @param  callable(): bool  $goesOn */
+    private function all(\stdClass $act, ?\stdClass $from, User $person, callable $goesOn): void
+    {
+        $tree = $act->what->tree;
+        if ($from !== null && $act->what->into === null) {
+            foreach (DB::table($tree)->whereRaw('path <@ ?::ltree', [$from->path])->orderByRaw('nlevel(path) DESC')->pluck('id') as $node) {
+                $this->empty($act, $tree, (string) $node, null, $person, $goesOn);
+            }
+            $goesOn() && $this->arrange->remove($tree, $act->bank_id, (string) $from->id);
+
+            return;
+        }
         $into = DB::table($tree)->where('id', $act->what->into)->first(['id', 'path']);
         if ($from !== null && $into !== null) {
             $this->merge($act, $tree, (string) $from->id, (string) $into->id, $person, $goesOn);
@@ -39,8 +57,25 @@ final readonly class MergeNodes
         foreach ($twins as $child) {
             $child->twin === null ? $this->arrange->move($tree, $act->bank_id, (string) $child->id, $into) : $this->merge($act, $tree, (string) $child->id, (string) $child->twin, $person, $goesOn);
         }
+        $this->empty($act, $tree, $from, $into, $person, $goesOn);
+        if (! $goesOn()) {
+            return;
+        }
+        if ($tree === 'folders') {
+            DB::insert('INSERT INTO stimulus_placements (stimulus_id, folder_id) SELECT stimulus_id, ? FROM stimulus_placements WHERE folder_id = ? ON CONFLICT DO NOTHING', [$into, $from]);
+        }
+        $this->arrange->remove($tree, $act->bank_id, $from);
+    }
+
+    /**
+     * Takes the questions out of a node, into another if there is one.
+     *
+     * @param  callable(): bool  $goesOn
+     */
+    private function empty(\stdClass $act, string $tree, string $from, ?string $into, User $person, callable $goesOn): void
+    {
         [$joins, $column] = $tree === 'folders' ? ['placements', 'folder_id'] : ['question_topics', 'topic_id'];
-        $change = BulkChange::read((object) [$tree => (object) ['add' => [$this->path($tree, $into)], 'remove' => [$this->path($tree, $from)]]]);
+        $change = BulkChange::read((object) [$tree => (object) ['add' => $into === null ? [] : [$this->path($tree, $into)], 'remove' => [$this->path($tree, $from)]]]);
         // a topic of a team is set in all of its banks
         $banks = DB::table($joins)->join('questions', 'questions.id', '=', 'question_id')->where($column, $from)->orderBy('questions.id')->get(['questions.id', 'questions.bank_id'])->groupBy(fn (\stdClass $row): string => $tree === 'folders' ? $act->bank_id : (string) $row->bank_id);
         foreach ($banks as $bank => $rows) {
@@ -52,10 +87,6 @@ final readonly class MergeNodes
                 $this->chunk->handle($act->id, $some, (string) $bank, Needs::ofPlaces(), fn (\stdClass $row, Standing $now): Standing => $now->after($now->record, $change->topics->apply($now->topics), $change->folders->apply($now->folders), null, $now->isBinned, $now->isHome), $person);
             }
         }
-        if ($tree === 'folders') {
-            DB::insert('INSERT INTO stimulus_placements (stimulus_id, folder_id) SELECT stimulus_id, ? FROM stimulus_placements WHERE folder_id = ? ON CONFLICT DO NOTHING', [$into, $from]);
-        }
-        $this->arrange->remove($tree, $act->bank_id, $from);
     }
 
     /** @return list<string> names from the root */

@@ -30,7 +30,7 @@ final readonly class WorkOnAct
         match ($act->kind) {
             'undo' => $this->undo($act, $person),
             'copy' => $this->copy($act, $person),
-            'merge' => $this->merge->handle($act, $person, fn (): bool => $this->goesOn($id)),
+            'merge', 'remove' => $this->merge->handle($act, $person, fn (): bool => $this->goesOn($id)),
             default => $this->change($act, $person),
         };
         Act::ended($id, 'done');

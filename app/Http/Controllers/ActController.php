@@ -63,7 +63,7 @@ final class ActController
     public function index(Request $request, Bank $bank): JsonResponse
     {
         Gate::authorize('write', $bank);
-        $acts = DB::table('acts')->where('bank_id', $bank->id)->whereNotNull('what')->where(fn ($query) => $query->where('total', '>', 1)->orWhereIn('kind', ['copy', 'merge']))->orderByDesc('id')->limit(self::PAGE)->pluck('id')->all();
+        $acts = DB::table('acts')->where('bank_id', $bank->id)->whereNotNull('what')->where(fn ($query) => $query->where('total', '>', 1)->orWhereIn('kind', ['copy', 'merge', 'remove']))->orderByDesc('id')->limit(self::PAGE)->pluck('id')->all();
 
         return new JsonResponse(['data' => array_map(fn (mixed $id): array => ActResource::of(Act::find((string) $id), User::asking($request), false), $acts)]);
     }

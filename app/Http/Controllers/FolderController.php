@@ -95,13 +95,14 @@ final class FolderController
         return new Response('', 204);
     }
 
-    #[Operation('Take a folder or topic away with what is below it; the questions stay', status: 204)]
-    public function destroy(Bank $bank, string $tree, string $node, ArrangeTree $arrange): Response
+    #[Operation('Take a folder or topic away with what is below it; the questions stay, and undone they have it again', response: ActResource::class)]
+    public function destroy(Request $request, Bank $bank, string $tree, string $node, BeginAct $begin): JsonResponse
     {
         Gate::authorize('write', $bank);
-        $arrange->remove($tree, $bank->id, $node);
+        assert($tree === 'folders' || $tree === 'topics');
+        $person = User::asking($request);
 
-        return new Response('', 204);
+        return new JsonResponse(ActResource::of(Act::find($begin->remove($bank, $tree, $node, $person)), $person, true));
     }
 
     private function id(Fields $fields, string $name): ?string

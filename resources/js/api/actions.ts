@@ -1,3 +1,4 @@
+import type { Act } from './acts'
 import { call } from './client'
 import type { Part, QuestionJson, RecordJson, Rule } from './question'
 import type { Bank } from './schema'
@@ -18,7 +19,8 @@ export const addNode = async (slug: string, tree: TreeName, name: string, parent
   (await call<{ id: string }>('POST', `/banks/${slug}/${tree}`, { name, parent })).body.id
 export const changeNode = (slug: string, tree: TreeName, id: string, change: { name?: string; parent?: string | null }) =>
   call('PATCH', `/banks/${slug}/${tree}/${id}`, change)
-export const removeNode = (slug: string, tree: TreeName, id: string) => call('DELETE', `/banks/${slug}/${tree}/${id}`)
+export const removeNode = async (slug: string, tree: TreeName, id: string) =>
+  (await call<Act>('DELETE', `/banks/${slug}/${tree}/${id}`)).body
 
 export type BankAbout = {
   name?: string

@@ -7,7 +7,7 @@ export type Left = { id: string; title: string; why: string }
 /** An act on many questions: its receipt, and how far it is until then. */
 export type Act = {
   act: string
-  kind: 'change' | 'undo' | 'copy' | 'merge'
+  kind: 'change' | 'undo' | 'copy' | 'merge' | 'remove'
   bank: string | null
   person: string | null
   state: 'waiting' | 'running' | 'done' | 'stopped' | 'failed'

@@ -2,18 +2,40 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { X } from 'lucide-react'
 import { useState } from 'react'
 import { Link } from 'react-router'
+import type { Trees } from '@/api/queries'
 import { keepSearch, removeSearch, type SavedSearch, searchesQuery } from '@/api/searches'
 import { Button } from '@/components/Button'
 import { Field } from '@/components/Field'
 import { FormDialog } from '@/components/FormDialog'
 import { useTell } from '@/components/Toasts'
 import { texts } from '@/texts'
-import type { Filter } from './useFilter'
+import { conditionName } from './Chips'
+import { type Dimension, dimensions, type Filter } from './useFilter'
+import { useRecent } from './useRecent'
 
 const words = texts.bank.searches
 
+/** The conditions of a search in a few words. */
+function inWords(query: string, trees: Trees | undefined): string {
+  const said: string[] = []
+  for (const [name, value] of new URLSearchParams(query)) {
+    if (name === 'sort') continue
+    // Of a person or a stimulus the address has no name.
+    if (name === 'by' || name === 'stimulus') said.push(texts.bank.dimensions[name] ?? name)
+    else if (name === 'words') said.push(`“${value}”`)
+    else if (name.startsWith('not-')) said.push(texts.bank.not(conditionName(name.slice(4) as Dimension, value, trees)))
+    else
+      said.push(
+        dimensions.includes(name as Dimension)
+          ? conditionName(name as Dimension, value, trees)
+          : `${texts.bank.dimensions[name] ?? name} ${value}`,
+      )
+  }
+  return said.join(', ')
+}
+
 /** Searches that were given a name, and a way to give the one on the screen a name. */
-export function Searches({ slug, filter, mayWrite }: { slug: string; filter: Filter; mayWrite: boolean }) {
+export function Searches({ slug, filter, trees, mayWrite }: { slug: string; filter: Filter; trees: Trees | undefined; mayWrite: boolean }) {
   const searches = useQuery(searchesQuery(slug))
   const client = useQueryClient()
   const tell = useTell()
@@ -28,7 +50,8 @@ export function Searches({ slug, filter, mayWrite }: { slug: string; filter: Fil
     onError: (problem) => tell({ text: problem.message, look: 'problem' }),
   })
   const rows = searches.data ?? []
-  if (rows.length === 0 && !filter.any) return null
+  const recent = useRecent(slug, filter.query).filter((query) => query !== filter.query && !rows.some((one) => one.filter === query))
+  if (rows.length === 0 && recent.length === 0 && !filter.any) return null
   return (
     <section aria-label={words.title} className="flex-none border-hairline border-t py-1">
       <h2 className="px-4 py-1 text-caption text-quiet">{words.title}</h2>
@@ -68,6 +91,24 @@ export function Searches({ slug, filter, mayWrite }: { slug: string; filter: Fil
         <Button look="quiet" className="!px-4" onClick={() => setKeeping(true)}>
           {words.keep}
         </Button>
+      ) : null}
+      {recent.length > 0 ? (
+        <details className="px-4 py-1">
+          <summary className="min-h-6 cursor-pointer text-caption text-quiet">{words.recent}</summary>
+          <ul className="max-h-36 overflow-y-auto">
+            {recent.map((query) => (
+              <li key={query} className="hover:bg-paper">
+                <Link
+                  to={`/banks/${slug}?${query}`}
+                  className="-outline-offset-2 block min-h-7 truncate py-1"
+                  title={inWords(query, trees)}
+                >
+                  {inWords(query, trees)}
+                </Link>
+              </li>
+            ))}
+          </ul>
+        </details>
       ) : null}
       {keeping ? (
         <KeepSearch slug={slug} filter={filter.query} mayShare={mayWrite} onKept={again} onClose={() => setKeeping(false)} />

@@ -1,12 +1,15 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { MoreHorizontal } from 'lucide-react'
 import { useState } from 'react'
+import { useTellAct } from '@/acts/useAct'
 import { addNode, changeNode, removeNode, type TreeName } from '@/api/actions'
+import { usesQuery } from '@/api/order'
 import { control, Field } from '@/components/Field'
 import { FormDialog } from '@/components/FormDialog'
 import { Menu } from '@/components/Menu'
 import { useTell } from '@/components/Toasts'
 import type { TreeItem } from '@/components/Tree'
+import { UsesList } from '@/order/UsesDialog'
 import { texts } from '@/texts'
 
 type Ask = { what: 'make'; parent: TreeItem | null } | { what: 'rename' | 'move' | 'remove'; item: TreeItem }
@@ -84,6 +87,9 @@ function TreeDialog({
 }) {
   const client = useQueryClient()
   const tell = useTell()
+  const told = useTellAct()
+  const uses = useQuery({ ...usesQuery(slug, kind, asked.what === 'remove' ? asked.item.id : ''), enabled: asked.what === 'remove' }).data
+  const again = () => client.invalidateQueries({ queryKey: ['bank', slug] })
   const item = asked.what === 'make' ? null : asked.item
   const [name, setName] = useState(asked.what === 'rename' ? asked.item.name : '')
   const [parent, setParent] = useState(asked.what === 'make' ? (asked.parent?.id ?? '') : (item?.parent ?? ''))
@@ -93,17 +99,36 @@ function TreeDialog({
       if (asked.what === 'make') await addNode(slug, kind, name, parent === '' ? null : parent)
       else if (asked.what === 'rename') await changeNode(slug, kind, asked.item.id, { name })
       else if (asked.what === 'move') await changeNode(slug, kind, asked.item.id, { parent: parent === '' ? null : parent })
-      else await removeNode(slug, kind, asked.item.id)
+      else return removeNode(slug, kind, asked.item.id)
+      return null
     },
-    onSuccess: () => {
-      client.invalidateQueries({ queryKey: ['bank', slug] })
+    onSuccess: (removed) => {
+      again()
+      const back =
+        asked.what === 'rename'
+          ? { id: asked.item.id, to: { name: asked.item.name } }
+          : asked.what === 'move'
+            ? { id: asked.item.id, to: { parent: asked.item.parent } }
+            : null
       const said = {
         make: () => texts.tree.made(name),
         rename: () => texts.tree.renamed(name),
         move: () => texts.tree.moved(item?.name ?? '', items.find((one) => one.id === parent)?.name ?? texts.tree.top),
-        remove: () => texts.tree.removed(item?.name ?? ''),
+        remove: () => '',
       }
-      tell({ text: said[asked.what]() })
+      if (removed) told(removed)
+      else
+        tell({
+          text: said[asked.what](),
+          ...(back
+            ? {
+                undo: () =>
+                  changeNode(slug, kind, back.id, back.to).then(again, (problem: Error) =>
+                    tell({ text: problem.message, look: 'problem' }),
+                  ),
+              }
+            : {}),
+        })
       onClose()
     },
   })
@@ -141,6 +166,7 @@ function TreeDialog({
           </select>
         </label>
       ) : null}
+      {uses ? <UsesList slug={slug} kind={kind} item={item} uses={uses} /> : null}
       {asked.what === 'move' || asked.what === 'remove' ? (
         act.error ? (
           <p role="alert" className="text-problem">

@@ -71,7 +71,7 @@ export function Where({ slug, filter, mayWrite }: { slug: string; filter: Filter
           </button>
         </p>
       ) : null}
-      <Searches slug={slug} filter={filter} mayWrite={mayWrite} />
+      <Searches slug={slug} filter={filter} trees={trees.data} mayWrite={mayWrite} />
       <Link to={`/banks/${slug}/stimuli`} className="flex-none border-hairline border-t px-4 py-2 text-accent hover:bg-paper">
         {texts.stimuli.ofBank}
       </Link>

@@ -14,6 +14,9 @@ final class Desk
 
     private const DAYS = 30;
 
+    /** Notes of revisions that were made many at a time, as an array of PostgreSQL: they would push everything else off the desk. */
+    private const TOGETHER = '{"brought in","changed together with others","copied"}';
+
     /**
      * What was typed and not saved, the last first; to: where it goes on.
      *
@@ -56,9 +59,9 @@ final class Desk
     {
         return array_values(DB::select(<<<'SQL'
             SELECT questions.id, questions.title, banks.name AS bank, saved.at FROM (
-                SELECT question_id, max(created_at) AS at FROM revisions WHERE author_id = ? AND created_at > now() - make_interval(days => ?) AND note <> 'brought in' GROUP BY question_id ORDER BY 2 DESC LIMIT ?
+                SELECT question_id, max(created_at) AS at FROM revisions WHERE author_id = ? AND created_at > now() - make_interval(days => ?) AND note <> ALL (?::text[]) GROUP BY question_id ORDER BY 2 DESC LIMIT ?
             ) AS saved JOIN questions ON questions.id = question_id AND questions.binned_at IS NULL JOIN banks ON banks.id = questions.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id ORDER BY saved.at DESC
-            SQL, [$person->id, self::DAYS, self::SOME, $person->id]));
+            SQL, [$person->id, self::DAYS, self::TOGETHER, self::SOME, $person->id]));
     }
 
     /** @return list<\stdClass> banks one writes in, with how many questions want something; each count is a filter of the bank */
@@ -81,6 +84,16 @@ final class Desk
             SQL, [$person->id, $person->id, self::SOME]));
     }
 
+    /** @return list<\stdClass> what others did lately to many questions of banks one writes in */
+    public static function acts(User $person): array
+    {
+        return array_values(DB::select(<<<'SQL'
+            SELECT acts.id AS act, acts.kind, acts.changed, users.name AS person, banks.name AS bank, acts.created_at AS at
+            FROM acts JOIN banks ON banks.id = acts.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader' JOIN users ON users.id = acts.user_id
+            WHERE acts.user_id <> ? AND acts.total > 1 AND acts.changed > 0 AND acts.created_at > now() - make_interval(days => ?) ORDER BY acts.id DESC LIMIT ?
+            SQL, [$person->id, $person->id, self::DAYS, self::SOME]));
+    }
+
     /** @return list<\stdClass> what others saved lately in banks one reads, a question once */
     public static function changed(User $person): array
     {
@@ -88,8 +101,8 @@ final class Desk
             SELECT * FROM (
                 SELECT DISTINCT ON (questions.id) questions.id, questions.title, banks.name AS bank, banks.slug, users.name AS person, revisions.note, revisions.number, revisions.created_at AS at
                 FROM revisions JOIN questions ON questions.id = question_id AND questions.binned_at IS NULL JOIN banks ON banks.id = questions.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id JOIN users ON users.id = revisions.author_id
-                WHERE revisions.author_id <> ? AND revisions.created_at > now() - make_interval(days => ?) AND revisions.note <> 'brought in' ORDER BY questions.id, revisions.number DESC
+                WHERE revisions.author_id <> ? AND revisions.created_at > now() - make_interval(days => ?) AND revisions.note <> ALL (?::text[]) ORDER BY questions.id, revisions.number DESC
             ) AS latest ORDER BY at DESC LIMIT ?
-            SQL, [$person->id, $person->id, self::DAYS, self::SOME * 2]));
+            SQL, [$person->id, $person->id, self::DAYS, self::TOGETHER, self::SOME * 2]));
     }
 }

@@ -26,7 +26,11 @@ it('shows what was begun, saved, waits and was changed, each leading to exactly 
     expect($waiting)->toMatchArray(['slug' => 'rocks', 'drafts' => 1, 'in_review' => 0, 'untopiced' => 1])
         ->and(ask('GET', '/banks/rocks/questions?status=draft&is=complete')->json('meta.found'))->toBe($waiting['drafts'])->and(ask('GET', '/banks/rocks/questions?no=topic')->json('meta.found'))->toBe($waiting['untopiced']);
 
+    // many at once are one line for others, not many
+    $many = [$world->add('A'), $world->add('B')];
+    ask('POST', '/banks/rocks/acts', ['ids' => $many, 'content' => ['points' => 4]])->assertOk();
     $theirs = another($world, 'keeper', 'GET', '/desk')->json();
+    expect(array_map(fn (array $act): array => [$act['kind'], $act['changed'], $act['person']], $theirs['acts']))->toBe([['change', 2, 'writer']]);
     expect(array_column($theirs['changed'], 'note'))->toBe(['shorter'])->and($theirs['begun'])->toBe([])->and($theirs['recent'])->toBe([]);
     expect(another($world, 'reader', 'GET', '/desk')->json('waiting'))->toBe([]); // who only reads has nothing to put in order
 });
@@ -39,5 +43,5 @@ it('shows nothing of a bank one may not read any more', function (): void {
     DB::table('autosaves')->insert(['user_id' => $world->people['writer']->id, 'subject' => $question->id, 'base_revision' => 1, 'content' => '{"title":"Mine"}']);
     $this->actingAs($world->people['writer']);
     $desk = ask('GET', '/desk')->json();
-    expect([$desk['begun'], $desk['recent'], $desk['changed']])->toBe([[], [], []])->and(array_column($desk['waiting'], 'slug'))->toBe(['rocks']);
+    expect([$desk['begun'], $desk['recent'], $desk['changed'], $desk['acts']])->toBe([[], [], [], []])->and(array_column($desk['waiting'], 'slug'))->toBe(['rocks']);
 });

@@ -18,6 +18,6 @@ final class DeskController
     {
         $person = User::asking($request);
 
-        return new JsonResponse(['begun' => Desk::begun($person), 'recent' => Desk::recent($person), 'waiting' => Desk::waiting($person), 'intakes' => Desk::intakes($person), 'changed' => Desk::changed($person)]);
+        return new JsonResponse(['begun' => Desk::begun($person), 'recent' => Desk::recent($person), 'waiting' => Desk::waiting($person), 'intakes' => Desk::intakes($person), 'acts' => Desk::acts($person), 'changed' => Desk::changed($person)]);
     }
 }

@@ -1,4 +1,5 @@
 import { queryOptions } from '@tanstack/react-query'
+import type { Act } from './acts'
 import { call } from './client'
 
 export type Desk = {
@@ -15,6 +16,7 @@ export type Desk = {
     unnamed: number
   }[]
   intakes: { id: string; title: string; at: string }[]
+  acts: { act: string; kind: Act['kind']; changed: number; person: string; bank: string; at: string }[]
   changed: { id: string; title: string; bank: string; slug: string; person: string; note: string; number: number; at: string }[]
 }
 export const deskQuery = queryOptions({

@@ -72,15 +72,24 @@ export function Home() {
                   </li>
                 )}
               </Part>
-              <Part title={texts.home.changed} nothing={texts.home.changedNothing} rows={desk.data.changed}>
-                {(one) => (
-                  <Line
-                    key={one.id}
-                    to={`/banks/${one.slug}?question=${one.id}`}
-                    title={one.title}
-                    about={[texts.home.change(one.person, one.note), one.bank, texts.when(one.at)]}
-                  />
-                )}
+              <Part title={texts.home.changed} nothing={texts.home.changedNothing} rows={[...desk.data.acts, ...desk.data.changed]}>
+                {(one) =>
+                  'act' in one ? (
+                    <Line
+                      key={one.act}
+                      to={`/acts/${one.act}`}
+                      title={`${texts.acts.kind[one.kind]}: ${texts.acts.questions(one.changed)}`}
+                      about={[one.person, one.bank, texts.when(one.at)]}
+                    />
+                  ) : (
+                    <Line
+                      key={one.id}
+                      to={`/banks/${one.slug}?question=${one.id}`}
+                      title={one.title}
+                      about={[texts.home.change(one.person, one.note), one.bank, texts.when(one.at)]}
+                    />
+                  )
+                }
               </Part>
             </div>
           </div>

@@ -60,7 +60,10 @@ export async function tabTo(page: Page, name: string | RegExp, back = false) {
       const at = document.activeElement as HTMLElement | null
       if (at === document.body) return ''
       return (
-        at?.getAttribute('aria-label') ?? (at instanceof HTMLInputElement ? at.labels?.[0]?.textContent : null) ?? at?.textContent ?? ''
+        at?.getAttribute('aria-label') ??
+        (at instanceof HTMLInputElement || at instanceof HTMLSelectElement ? at.labels?.[0]?.textContent : null) ??
+        at?.textContent ??
+        ''
       )
     })
     if (typeof name === 'string' ? here.trim() === name : name.test(here)) return

@@ -298,3 +298,71 @@ test('many are changed in the background, with how far it is, and by keyboard al
     })
     .toBe(0)
 })
+
+test('all of the bank screen by keyboard alone', async ({ page }) => {
+  await signIn(page, 'ines')
+  await page.goto('/banks/evidence')
+  await expect(page.getByText(/^\d+ questions$/)).toBeVisible()
+  const press = async (...keys: string[]) => {
+    for (const key of keys) await page.keyboard.press(key)
+  }
+  // Where: a branch ticked in the tree, its chip taken away; another kind of place by the arrows of the tabs.
+  await tabTo(page, 'Topics')
+  await tabTo(page, /^.+, \d+$/)
+  await press('ArrowDown', 'Space')
+  await expect(page.getByText(/^\d+ of \d+ questions$/)).toBeVisible()
+  await tabTo(page, 'Clear all')
+  await press('Enter')
+  await expect(page.getByText(/^\d+ questions$/)).toBeVisible()
+  await tabTo(page, 'Topics', true)
+  await press('ArrowRight')
+  await expect(page.getByRole('tab', { name: 'Folders' })).toBeFocused()
+  // The list: its order, its groups, walked; what is arrived at is read.
+  await tabTo(page, 'Sorted by')
+  await press('End')
+  await expect(page).toHaveURL(/sort=/)
+  await tabTo(page, 'Group', true)
+  await press('ArrowDown')
+  await expect(page).toHaveURL(/group=place/)
+  await tabTo(page, /^[▾▸]Practical › In the hand\d+$/)
+  const group = page.getByRole('button', { name: /^Practical › In the hand/ })
+  if ((await group.getAttribute('aria-expanded')) === 'false') await press('Enter')
+  await expect(
+    page
+      .getByRole('list', { name: /^Practical/ })
+      .first()
+      .getByRole('listitem')
+      .nth(2),
+  ).toBeVisible()
+  for (let step = 0; step < 3; step++) {
+    await press('ArrowDown')
+    const walked = await page.evaluate(() => document.activeElement?.querySelector('.font-semibold')?.textContent ?? '')
+    expect(walked).not.toBe('')
+    await expect(page.getByRole('heading', { level: 2, name: walked, exact: true })).toBeVisible()
+  }
+  // Reading: put aside, and classified in place.
+  await press('t')
+  await expect(page.getByText('1 question in the tray')).toBeVisible()
+  await tabTo(page, 'Level')
+  await page.keyboard.press('Control+a')
+  const fresh = `By keyboard ${Date.now()}`
+  await page.keyboard.type(fresh)
+  await press('Enter')
+  await expect(page.getByText('Changed 1 question.').first()).toBeVisible()
+  // The tray: placed in a folder that is made on the way.
+  await tabTo(page, 'Place')
+  await press('Enter')
+  await tabTo(page, 'Folder')
+  await press('End')
+  await tabTo(page, 'Name of the new folder')
+  await page.keyboard.type(fresh)
+  await expect(dialog(page).getByText('1 question changes.')).toBeVisible()
+  await press('Enter')
+  await expect(dialog(page)).toHaveCount(0)
+  await expect(page.getByRole('button', { name: new RegExp(`^${fresh}`) })).toBeVisible()
+  // Everything else by its name.
+  await press('Control+k')
+  await page.keyboard.type('what was done')
+  await press('Enter')
+  await expect(page.getByRole('heading', { name: 'What was done' }).first()).toBeVisible()
+})

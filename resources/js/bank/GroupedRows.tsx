@@ -27,6 +27,8 @@ export function GroupedRows(props: Props) {
   const counts = useQuery(facetsQuery(slug, filter.query, slug === '' ? ['bank'] : ['place', 'no'])).data?.facets
   const banks = useQuery({ ...banksQuery, enabled: slug === '' }).data ?? []
   const [shut, setShut] = useState<string[] | null>(null)
+  // One stop of the Tab key: what the arrows came to last, or else the first heading.
+  const [at, setAt] = useState<string | null>(null)
   const and = (name: string, value: string) =>
     [filter.query, new URLSearchParams({ [name]: value }).toString()].filter((one) => one !== '').join('&')
   const found = counts?.[over] ?? []
@@ -57,7 +59,9 @@ export function GroupedRows(props: Props) {
             <h2 className="sticky top-0 z-10 border-hairline border-b bg-well">
               <button
                 type="button"
-                data-walk=""
+                data-walk={group.key}
+                tabIndex={(at ?? groups[0]?.key) === group.key ? 0 : -1}
+                onFocus={() => setAt(group.key)}
                 aria-expanded={open}
                 className="-outline-offset-2 flex min-h-9 w-full items-center gap-2 px-3 text-left"
                 onClick={() => toggle(group.key)}
@@ -69,7 +73,7 @@ export function GroupedRows(props: Props) {
                 <span className="text-caption text-second">{group.count.toLocaleString('en-GB')}</span>
               </button>
             </h2>
-            {open ? <GroupRows {...props} group={group} /> : null}
+            {open ? <GroupRows {...props} group={group} at={at} onAt={setAt} /> : null}
           </section>
         )
       })}
@@ -88,7 +92,9 @@ function walk(event: KeyboardEvent<HTMLElement>) {
   to.focus()
 }
 
-function GroupRows({ slug, group, filter, active, selection, taken, onOpen }: Props & { group: Group }) {
+type GroupProps = Props & { group: Group; at: string | null; onAt: (key: string) => void }
+
+function GroupRows({ slug, group, filter, active, selection, taken, onOpen, at, onAt }: GroupProps) {
   const pages = useInfiniteQuery(questionsQuery(slug, group.query))
   const rows = pages.data?.pages.flatMap((page) => page.data) ?? []
   const missing = group.count - rows.length
@@ -101,6 +107,7 @@ function GroupRows({ slug, group, filter, active, selection, taken, onOpen }: Pr
           <li key={row.id} style={{ height: ROW_HEIGHT }} className="relative">
             <button
               type="button"
+              tabIndex={-1}
               aria-label={texts.bank.select(row.title)}
               aria-pressed={selection.ids.includes(row.id)}
               className="absolute top-0 left-0 z-[1] h-10 w-10 rounded-ui"
@@ -108,9 +115,22 @@ function GroupRows({ slug, group, filter, active, selection, taken, onOpen }: Pr
             />
             <button
               type="button"
-              data-walk=""
+              data-walk={`${group.key} ${row.id}`}
+              tabIndex={at === `${group.key} ${row.id}` ? 0 : -1}
               aria-current={row.id === active ? 'true' : undefined}
-              onFocus={() => (row.id === active ? undefined : filter.setQuestion(row.id))}
+              onFocus={() => {
+                onAt(`${group.key} ${row.id}`)
+                if (row.id !== active) filter.setQuestion(row.id)
+              }}
+              onKeyDown={(event) => {
+                if (event.key === ' ') {
+                  event.preventDefault()
+                  selection.toggle(row.id, row)
+                } else if (event.key === 'Enter') {
+                  event.preventDefault()
+                  onOpen(row)
+                }
+              }}
               className="-outline-offset-2 block h-full w-full cursor-pointer text-left"
               onClick={() => filter.setQuestion(row.id)}
               onDoubleClick={() => onOpen(row)}

@@ -2,10 +2,10 @@ import { useInfiniteQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { changeMany, placesQuery, type Target } from '@/api/acts'
 import { Button } from '@/components/Button'
-import { Field } from '@/components/Field'
 import { FormDialog } from '@/components/FormDialog'
 import { Message } from '@/components/Message'
 import { useRested } from '@/desk/useRested'
+import { ReplaceFields, ReplacePlace } from '@/starts/ReplaceFields'
 import { texts } from '@/texts'
 import { MaybeFollow } from './MaybeFollow'
 import { useMany } from './useMany'
@@ -53,24 +53,7 @@ export function ReplaceMany({ slug, target, count, onClose }: { slug: string; ta
         disabled={at - skipped === 0 || many.pending || found.isFetching || asked.find !== wish.find}
         onSubmit={many.begin}
       >
-        <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
-          <Field.Root>
-            <Field.Label>{texts.starts.replace.find}</Field.Label>
-            <Field.Text maxLength={500} value={wish.find} onChange={(event) => set({ find: event.target.value })} />
-          </Field.Root>
-          <Field.Root>
-            <Field.Label>{texts.starts.replace.with}</Field.Label>
-            <Field.Text maxLength={2000} value={wish.with} onChange={(event) => set({ with: event.target.value })} />
-          </Field.Root>
-        </div>
-        <div className="flex gap-6">
-          {(['case', 'whole'] as const).map((name) => (
-            <label key={name} className="flex items-center gap-2">
-              <input type="checkbox" checked={wish[name]} onChange={(event) => set({ [name]: event.target.checked })} />
-              {texts.starts.replace[name]}
-            </label>
-          ))}
-        </div>
+        <ReplaceFields wish={wish} onChange={set} />
         {many.problem || found.isError ? <Message look="problem">{many.problem ?? found.error?.message}</Message> : null}
         <p role="status" className="text-second">
           {some && found.data ? words.found(at, questions.length, looked, pages[0]?.count ?? count) : ''}
@@ -80,27 +63,18 @@ export function ReplaceMany({ slug, target, count, onClose }: { slug: string; ta
             <li key={one.id} className="border-hairline border-b py-2">
               <h3 className="font-semibold">{one.title}</h3>
               <ol>
-                {one.places.map((place, i) => {
-                  const out = left[one.id]?.includes(i) ?? false
-                  return (
+                {one.places.map((place, i) => (
+                  <ReplacePlace
                     // biome-ignore lint/suspicious/noArrayIndexKey: a place is its number
-                    <li key={i} className="flex items-baseline gap-3 py-0.5">
-                      <input
-                        type="checkbox"
-                        aria-label={texts.starts.replace.pick(i + 1, `${place.before}${place.found}${place.after}`)}
-                        checked={!out}
-                        onChange={() => toggle(one.id, i)}
-                      />
-                      <span className="min-w-0 flex-1 font-serif">
-                        {place.before}
-                        {out ? place.found : <del>{place.found}</del>}
-                        {wish.with && !out ? <ins className="ml-1">{wish.with}</ins> : null}
-                        {place.after}
-                      </span>
-                      <span className="max-w-[35%] flex-none truncate text-caption text-quiet">{texts.revisions.place(place.path)}</span>
-                    </li>
-                  )
-                })}
+                    key={i}
+                    number={i + 1}
+                    place={place}
+                    by={wish.with}
+                    kept={left[one.id]?.includes(i) ?? false}
+                    where={texts.revisions.place(place.path)}
+                    onToggle={() => toggle(one.id, i)}
+                  />
+                ))}
               </ol>
             </li>
           ))}

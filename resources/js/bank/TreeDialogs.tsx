@@ -1,5 +1,4 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { MoreHorizontal } from 'lucide-react'
 import { useState } from 'react'
 import { useTellAct } from '@/acts/useAct'
 import { addNode, changeNode, removeNode, type TreeName } from '@/api/actions'
@@ -7,6 +6,7 @@ import { usesQuery } from '@/api/order'
 import { control, Field } from '@/components/Field'
 import { FormDialog } from '@/components/FormDialog'
 import { Menu } from '@/components/Menu'
+import { MoreButton } from '@/components/MoreButton'
 import { useTell } from '@/components/Toasts'
 import type { TreeItem } from '@/components/Tree'
 import { UsesList } from '@/order/UsesDialog'
@@ -30,20 +30,7 @@ type NodeMenuProps = {
 /** What can be done with a folder or topic. */
 export function NodeMenu({ item, kind, ask, tabIndex, twins, onTwins, onOnly }: NodeMenuProps) {
   return (
-    <Menu.Root
-      align="end"
-      button={
-        <button
-          type="button"
-          tabIndex={tabIndex}
-          aria-label={texts.tree.what(item.name)}
-          title={texts.tree.what(item.name)}
-          className="flex min-h-6 min-w-6 items-center justify-center rounded-ui text-quiet hover:bg-well"
-        >
-          <MoreHorizontal size={14} aria-hidden="true" />
-        </button>
-      }
-    >
+    <Menu.Root align="end" button={<MoreButton tabIndex={tabIndex} name={texts.tree.what(item.name)} />}>
       {twins > 1 ? <Menu.Item onSelect={onTwins}>{texts.bank.everyOf(item.name, twins)}</Menu.Item> : null}
       {onOnly ? <Menu.Item onSelect={onOnly}>{texts.bank.onlyHere}</Menu.Item> : null}
       {ask ? <NodeChanges item={item} kind={kind} ask={ask} /> : null}

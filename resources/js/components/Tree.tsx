@@ -1,5 +1,5 @@
 import { type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
-import { groupBy } from './groupBy'
+import { shownItems } from './shownItems'
 
 export type TreeItem = { id: string; parent: string | null; name: string; count?: number }
 type Props = {
@@ -23,16 +23,7 @@ export function Tree({ label, items, ticked, onTick, more, name }: Props) {
     setClosed(next)
     localStorage.setItem(`tree:${name}`, JSON.stringify(next))
   }
-  const children = groupBy(items, (item) => item.parent ?? '')
-  const shown: { item: TreeItem; level: number; branch: boolean }[] = []
-  const walk = (parent: string, level: number) => {
-    for (const item of children.get(parent) ?? []) {
-      const branch = children.has(item.id)
-      shown.push({ item, level, branch })
-      if (branch && !closed.includes(item.id)) walk(item.id, level + 1)
-    }
-  }
-  walk('', 1)
+  const { shown } = shownItems(items, closed)
   const current = shown.some(({ item }) => item.id === at) ? at : (shown[0]?.item.id ?? null)
   const go = (id: string | undefined) => {
     if (id === undefined) return

@@ -1,5 +1,5 @@
 import { type DragEvent, type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
-import { groupBy } from '@/components/groupBy'
+import { shownItems } from '@/components/shownItems'
 import type { TreeItem } from '@/components/Tree'
 import { texts } from '@/texts'
 import { type Spot, spotsFor } from './spots'
@@ -27,16 +27,7 @@ export function OrderTree({ label, items, more, held, onHold, onPut, onRename, o
   const [dragged, setDragged] = useState<string | null>(null)
   const [over, setOver] = useState<{ id: string; before: boolean } | null>(null)
   const root = useRef<HTMLDivElement>(null)
-  const children = groupBy(items, (item) => item.parent ?? '')
-  const shown: { item: TreeItem; level: number; branch: boolean }[] = []
-  const walk = (parent: string, level: number) => {
-    for (const item of children.get(parent) ?? []) {
-      const branch = children.has(item.id)
-      shown.push({ item, level, branch })
-      if (branch && !closed.includes(item.id)) walk(item.id, level + 1)
-    }
-  }
-  walk('', 1)
+  const { shown, children } = shownItems(items, closed)
   const current = shown.some(({ item }) => item.id === at) ? at : (shown[0]?.item.id ?? null)
   const spots = spotsFor(items, held)
   const targets = spotsFor(items, dragged)

@@ -1,5 +1,4 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { MoreHorizontal } from 'lucide-react'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import type { TreeName } from '@/api/actions'
@@ -9,6 +8,7 @@ import { useTreeDialogs } from '@/bank/TreeDialogs'
 import { Button } from '@/components/Button'
 import { Menu } from '@/components/Menu'
 import { Message, Nothing } from '@/components/Message'
+import { MoreButton } from '@/components/MoreButton'
 import { useTell } from '@/components/Toasts'
 import type { TreeItem } from '@/components/Tree'
 import { Asked } from '@/frame/Asked'
@@ -126,20 +126,7 @@ export function TreeTab({ slug, kind, about }: { slug: string; kind: TreeName; a
             onMerge={setMerging}
             onRemove={(item) => dialogs.ask({ what: 'remove', item })}
             more={(item, tabIndex) => (
-              <Menu.Root
-                align="end"
-                button={
-                  <button
-                    type="button"
-                    tabIndex={tabIndex}
-                    aria-label={texts.tree.what(item.name)}
-                    title={texts.tree.what(item.name)}
-                    className="flex min-h-6 min-w-6 items-center justify-center rounded-ui text-quiet hover:bg-well"
-                  >
-                    <MoreHorizontal size={14} aria-hidden="true" />
-                  </button>
-                }
-              >
+              <Menu.Root align="end" button={<MoreButton tabIndex={tabIndex} name={texts.tree.what(item.name)} />}>
                 <Menu.Item onSelect={() => show(item)}>{words.show}</Menu.Item>
                 <Menu.Item onSelect={() => setShown(item)}>{words.uses}</Menu.Item>
                 <Menu.Line />

@@ -2,12 +2,12 @@ import { keepPreviousData, useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { QuestionJson } from '@/api/question'
 import { replaceIn } from '@/api/starts'
-import { Field } from '@/components/Field'
 import { FormDialog } from '@/components/FormDialog'
 import { Message } from '@/components/Message'
 import { useTell } from '@/components/Toasts'
 import { useRested } from '@/desk/useRested'
 import { texts } from '@/texts'
+import { ReplaceFields, ReplacePlace } from './ReplaceFields'
 
 const words = texts.starts.replace
 
@@ -51,49 +51,23 @@ export function ReplaceDialog({ question, onReplace, onClose }: Props) {
       disabled={picked.length === 0 || replace.isPending}
       onSubmit={() => replace.mutate()}
     >
-      <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
-        <Field.Root>
-          <Field.Label>{words.find}</Field.Label>
-          <Field.Text autoFocus maxLength={500} value={wish.find} onChange={(event) => set({ find: event.target.value })} />
-        </Field.Root>
-        <Field.Root>
-          <Field.Label>{words.with}</Field.Label>
-          <Field.Text maxLength={2000} value={wish.with} onChange={(event) => set({ with: event.target.value })} />
-        </Field.Root>
-      </div>
-      <div className="flex gap-6">
-        {(['case', 'whole'] as const).map((name) => (
-          <label key={name} className="flex items-center gap-2">
-            <input type="checkbox" checked={wish[name]} onChange={(event) => set({ [name]: event.target.checked })} />
-            {words[name]}
-          </label>
-        ))}
-      </div>
+      <ReplaceFields wish={wish} onChange={set} />
       {problem ? <Message look="problem">{problem.message}</Message> : null}
       <p role="status" className="text-second">
         {wish.find.trim() === '' || !found.data ? '' : places.length === 0 ? words.none : words.places(places.length)}
       </p>
       <ol>
         {places.map((place, i) => (
-          <li
+          <ReplacePlace
             // biome-ignore lint/suspicious/noArrayIndexKey: a place is its number
             key={i}
-            className="flex items-baseline gap-3 border-hairline border-b py-1.5"
-          >
-            <input
-              type="checkbox"
-              aria-label={words.pick(i + 1, `${place.before}${place.found}${place.after}`)}
-              checked={!left.includes(i)}
-              onChange={(event) => setLeft(event.target.checked ? left.filter((one) => one !== i) : [...left, i])}
-            />
-            <span className="min-w-0 flex-1 font-serif">
-              {place.before}
-              <del>{place.found}</del>
-              {wish.with && !left.includes(i) ? <ins className="ml-1">{wish.with}</ins> : null}
-              {place.after}
-            </span>
-            <span className="max-w-[40%] flex-none truncate text-caption text-quiet">{texts.revisions.place(place.path)}</span>
-          </li>
+            number={i + 1}
+            place={place}
+            by={wish.with}
+            kept={left.includes(i)}
+            where={texts.revisions.place(place.path)}
+            onToggle={() => setLeft(left.includes(i) ? left.filter((one) => one !== i) : [...left, i])}
+          />
         ))}
       </ol>
     </FormDialog>

@@ -52,6 +52,8 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
                 title: name,
                 kinds: [...new Set(question.parts.map((part) => part.kind))],
                 points: question.parts.reduce((sum, part) => sum + part.points, 0),
+                bank: bank.slug,
+                bank_name: bank.name,
               })
             }
           >

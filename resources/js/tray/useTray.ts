@@ -1,9 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { changeTray, type TrayRow, trayQuery } from '@/api/assembly'
+import { bankQuery, banksQuery } from '@/api/queries'
 import { useTell } from '@/components/Toasts'
 
 type Change = { add: Known[]; remove: string[] }
-type Known = { id: string; title: string; kinds: string[]; points: number }
+/** A question as a list shows it: enough to do something with it before the server has answered. */
+type Known = { id: string; title: string; kinds: string[]; points: number; bank: string; bank_name: string }
 
 /** Changes the server has not answered yet, in their order. */
 const waiting: Change[] = []
@@ -35,6 +37,12 @@ export function useTray() {
   const client = useQueryClient()
   const tell = useTell()
   const rows = useQuery(trayQuery).data ?? []
+  const writes = (bank: string) => {
+    const role = (
+      client.getQueryData(bankQuery(bank).queryKey) ?? client.getQueryData(banksQuery.queryKey)?.find((one) => one.slug === bank)
+    )?.my_role
+    return role !== undefined && role !== 'reader'
+  }
   const change = useMutation({
     mutationKey: ['tray'],
     scope: { id: 'tray' },
@@ -45,7 +53,7 @@ export function useTray() {
         ...now.filter((row) => !remove.includes(row.id)),
         ...add
           .filter((one) => !now.some((row) => row.id === one.id))
-          .map(({ id, title, kinds, points }) => ({ id, title, kinds, points, bank: '', bank_name: '', may_write: false })),
+          .map(({ id, title, kinds, points, bank, bank_name }) => ({ id, title, kinds, points, bank, bank_name, may_write: writes(bank) })),
       ])
     },
     onSuccess: (now) => {

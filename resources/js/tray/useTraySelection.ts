@@ -9,6 +9,8 @@ const known = (row: QuestionRow) => ({
   title: row.title_marks.map(([text]) => text).join(''),
   kinds: row.kinds,
   points: row.points,
+  bank: row.bank,
+  bank_name: row.bank_name,
 })
 
 /** What is ticked in a bank's list lies in the tray; everything that matches is a filter, and ends when the filter changes. */

@@ -82,11 +82,8 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
       ) : null}
       {proposed_name && may_write && !binned ? (
         <div className="px-6 pt-3">
-          <Message
-            look="attention"
-            actions={<Button onClick={() => act({ content: { names: true } })}>{texts.bank.takeName(proposed_name)}</Button>}
-          >
-            {texts.bank.nameSaysNothing}
+          <Message look="attention" actions={<Button onClick={() => act({ content: { names: true } })}>{texts.bank.takeName}</Button>}>
+            {texts.bank.nameSaysNothing(proposed_name)}
           </Message>
         </div>
       ) : null}

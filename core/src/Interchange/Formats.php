@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange;
 
 use WideQuarry\Interchange\Pack\PackFormat;
+use WideQuarry\Interchange\Qti12\Qti12Format;
 use WideQuarry\Interchange\Qti30\Qti30Format;
 use WideQuarry\Interchange\Typed\TypedFormat;
 use WideQuarry\Parts\Parts;
@@ -21,6 +22,7 @@ final readonly class Formats
     {
         return new self([
             new PackFormat($kinds),
+            new Qti12Format($kinds), // before 3.0, which takes any package with a manifest
             new Qti30Format($kinds),
             new TypedFormat, // last: any text is readable as one
         ]);

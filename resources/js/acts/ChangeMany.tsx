@@ -34,7 +34,7 @@ export function ChangeMany({ slug, target, count, onClose }: Props) {
         <div className="boxed-fields flex min-w-0 flex-col gap-4">
           <ChangeFields slug={slug} draft={draft} set={set} />
         </div>
-        <div className="min-w-0 border-hairline border-l pl-6 max-md:border-0 max-md:pl-0">
+        <div className="min-w-0 border-hairline border-l pl-6 md:sticky md:top-0 md:max-h-[60vh] md:self-start md:overflow-y-auto max-md:border-0 max-md:pl-0">
           {many.problem ? <Message look="problem">{many.problem}</Message> : null}
           <PreviewPane preview={preview} />
         </div>

@@ -117,7 +117,7 @@ export function PlaceMany({ slug, target, count, atHome, onClose }: Props) {
             </label>
           ) : null}
         </div>
-        <div className="min-w-0 border-hairline border-l pl-6 max-md:border-0 max-md:pl-0">
+        <div className="min-w-0 border-hairline border-l pl-6 md:sticky md:top-0 md:max-h-[60vh] md:self-start md:overflow-y-auto max-md:border-0 max-md:pl-0">
           {many.problem ? <Message look="problem">{many.problem}</Message> : null}
           {picked === 'copy' ? (
             <p role="status">{texts.acts.questions(count)}</p>

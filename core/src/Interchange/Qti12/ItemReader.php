@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti12;
+
+use WideQuarry\Content\Reader;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+
+/** One item to one question. */
+final class ItemReader
+{
+    /** @var list<Notice> */
+    private array $notices = [];
+
+    /** @var list<Response> */
+    private array $responses = [];
+
+    private bool $untranslated = false;
+
+    private Processing $processing;
+
+    private Material $material;
+
+    /** @param  \Closure(string): ?Medium  $medium */
+    public function __construct(private readonly Parts $kinds, private readonly string $file, private readonly string $id, \Closure $medium)
+    {
+        $this->material = new Material($file, $id, $medium);
+    }
+
+    /** @return iterable<\stdClass|Notice> */
+    public function read(\DOMElement $item): iterable
+    {
+        $this->processing = new Processing(Xml::child($item, 'resprocessing'));
+        $presentation = Xml::child($item, 'presentation');
+        $body = $presentation === null ? '' : $this->body($presentation);
+        $metadata = Metadata::of($item);
+        $question = (object) [
+            'format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => mb_substr(trim($item->getAttribute('title')), 0, 500), 'language' => $metadata->language, 'body' => $this->clean($body),
+            'parts' => array_map(fn (Response $response): \stdClass => (object) ['id' => $response->id, 'kind' => $response->kind, 'points' => 1, 'settings' => $response->settings, 'key' => (object) ['rules' => [], 'default' => '0'], 'scoring' => (object) ['scheme' => 'person']], $this->responses),
+        ];
+        $question = $this->keyed($question, $item);
+        $origin = (object) ['format' => 'qti12', 'identifier' => mb_substr($item->getAttribute('ident'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $metadata->fields];
+        if ($this->untranslated) {
+            $origin->processing = mb_strcut(Xml::source($item), 0, 900_000);
+        }
+        $question->record = (object) [...(array) $metadata->record, 'status' => 'draft', 'origin' => $origin];
+        try {
+            yield Found::thing('question', Question::read(Json::decode(Json::encode($question)), $this->kinds)->toJson());
+        } catch (Malformed $problem) {
+            yield Notice::problem($problem->rule, "One question was left out: {$problem->getMessage()}", $this->file, $item->getLineNo(), $problem->path);
+
+            return;
+        }
+        yield from $this->notices;
+        yield from $this->material->notices;
+    }
+
+    private function keyed(\stdClass $question, \DOMElement $item): \stdClass
+    {
+        $translation = new Translation($this->responses, $this->processing, $this->kinds);
+        $keyed = $translation->of($question);
+        if ($keyed === null && $this->responses !== []) {
+            $this->processing->isEmpty() && $this->processing->isWhole
+                ? $this->notices[] = Notice::note('qti12.no_key', 'Nothing says how this question is marked; give it a key, or let it be marked by hand.', $this->file, $item->getLineNo(), $this->id)
+                : $this->lose('qti12.processing', 'How this question is marked could not be translated; it is kept as it came, to be marked by hand.', $item);
+        }
+        $question = $keyed ?? $question;
+        $left = (new FeedbackReader($item, $translation, $this->responses, fn (\DOMElement $element): string => $this->clean($this->material->inside($element))))->place($question, $keyed !== null);
+        if ($left) {
+            $this->lose('qti12.feedback', 'Some feedback is tied to conditions that could not be translated; it is kept as it came.', $item);
+        }
+
+        return $question;
+    }
+
+    /** What is shown, with an anchor where each response stands. */
+    private function body(\DOMElement $element): string
+    {
+        $html = '';
+        $run = ''; // words beside each other, and gaps among them, are one paragraph
+        foreach (Xml::children($element) as $child) {
+            $name = (string) $child->localName;
+            if (in_array($name, ['response_lid', 'response_str', 'response_num'], true)) {
+                foreach (Xml::children($child, 'material') as $prompt) {
+                    $run .= $this->material->inside($prompt);
+                }
+                $part = $this->response($child);
+                if ($part !== null && $part->kind === 'choice') {
+                    [$html, $run] = [$html.self::paragraph($run)."<div data-part=\"$part->id\"></div>", ''];
+                } elseif ($part !== null) {
+                    $run .= " <span data-part=\"$part->id\"></span> ";
+                }
+            } elseif (str_starts_with($name, 'response_')) {
+                $this->lose('qti12.kind', "An answer of the kind $name could not be translated yet; the question is kept as it came.", $child);
+            } elseif ($name === 'material') {
+                $run .= ($run === '' ? '' : ' ').$this->material->inside($child);
+            } elseif (in_array($name, ['flow', 'flow_mat'], true)) {
+                $inner = $this->body($child);
+                $gap = preg_match('~^<p>(?:(?!</?p>).)*</p>$~s', $inner) === 1 && $element->localName === 'flow' && str_contains($inner, '<span data-part');
+                $gap ? $run .= substr($inner, 3, -4) : [$html, $run] = [$html.self::paragraph($run).$inner, ''];
+            }
+        }
+
+        return $html.self::paragraph($run);
+    }
+
+    private function response(\DOMElement $element): ?Response
+    {
+        $id = trim($element->getAttribute('ident'));
+        if ($id === '' || in_array($id, array_map(fn (Response $one): string => $one->id, $this->responses), true)) {
+            $id = 'response-'.(count($this->responses) + 1);
+        }
+        $choice = Xml::child($element, 'render_choice');
+        $field = Xml::child($element, 'render_fib');
+        $response = match (true) {
+            $choice !== null && strcasecmp($element->getAttribute('rcardinality'), 'ordered') !== 0 => $this->choice($id, $element, $choice),
+            $field !== null && count(Xml::children($field, 'response_label')) <= 1 => $this->typed($id, $element, $field),
+            default => null,
+        };
+        if ($response === null) {
+            $this->lose('qti12.kind', 'An answer of this question could not be translated yet; the question is kept as it came.', $element);
+        } else {
+            $this->responses[] = $response;
+        }
+
+        return $response;
+    }
+
+    private function choice(string $id, \DOMElement $element, \DOMElement $render): ?Response
+    {
+        $options = $known = [];
+        foreach ($render->getElementsByTagName('response_label') as $label) {
+            $option = trim($label->getAttribute('ident'));
+            if ($option === '' || isset($known["=$option"])) {
+                continue;
+            }
+            $known["=$option"] = true;
+            $options[] = (object) ['id' => $option, 'html' => $this->clean(self::paragraph($this->material->inside($label))), ...(strcasecmp($label->getAttribute('rshuffle'), 'no') === 0 && strcasecmp($render->getAttribute('shuffle'), 'yes') === 0 ? ['fixed' => true] : [])];
+        }
+        if ($options === []) {
+            return null;
+        }
+        $several = strcasecmp($element->getAttribute('rcardinality'), 'multiple') === 0;
+        $most = $render->getAttribute('maxnumber');
+        $settings = (object) ['options' => $options, 'max' => $several ? (ctype_digit($most) && (int) $most > 1 ? (int) $most : null) : 1, 'shuffle' => strcasecmp($render->getAttribute('shuffle'), 'yes') === 0];
+
+        return new Response($id, 'choice', $settings, array_map(fn (string $option): string => substr($option, 1), array_keys($known)), $several, $this->processing->tests(trim($element->getAttribute('ident'))));
+    }
+
+    private function typed(string $id, \DOMElement $element, \DOMElement $field): Response
+    {
+        $tests = $this->processing->tests(trim($element->getAttribute('ident')));
+        $compared = array_filter($tests, fn (Condition $test): bool => in_array($test->name, ['vargt', 'vargte', 'varlt', 'varlte'], true)) !== [];
+        $number = $compared || $element->localName === 'response_num' || in_array(strtolower($field->getAttribute('fibtype')), ['integer', 'decimal', 'scientific'], true);
+        $width = $field->getAttribute('columns');
+
+        return new Response($id, $number ? 'number' : 'text', ctype_digit($width) && (int) $width > 0 ? (object) ['width' => min(60, (int) $width)] : new \stdClass, [], false, $tests);
+    }
+
+    private function clean(string $html): string
+    {
+        $text = Reader::read($html);
+        foreach ($text->dropped as $dropped) {
+            $this->notices[] = Notice::loss('content.dropped', $dropped->sentence(), $this->file, null, $this->id);
+        }
+
+        return $text->html();
+    }
+
+    private static function paragraph(string $html): string
+    {
+        $html = trim($html);
+
+        return $html === '' || preg_match('~^<(?:p|div|ul|ol|table|h\d|blockquote|pre)\b~i', $html) === 1 ? $html : "<p>$html</p>";
+    }
+
+    private function lose(string $code, string $sentence, \DOMElement $at): void
+    {
+        $this->untranslated = true;
+        $this->notices[] = Notice::loss($code, $sentence, $this->file, $at->getLineNo(), $this->id);
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti12;
+
+use WideQuarry\Interchange\Qti30\Xml;
+
+/** What is said of an item: by the names the standard has for it (qmd_…), and whatever else, kept as it came. */
+final readonly class Metadata
+{
+    private const DIFFICULTY = ['very easy' => 1, 'easy' => 2, 'medium' => 3, 'moderate' => 3, 'difficult' => 4, 'hard' => 4, 'very difficult' => 5, 'very hard' => 5, '1' => 1, '2' => 2, '3' => 3, '4' => 4, '5' => 5];
+
+    private const MOST = 100;
+
+    /** @param  array<string, string>  $fields  what has no place in a record */
+    private function __construct(public \stdClass $record, public array $fields, public string $language)
+    {
+    }
+
+    public static function of(\DOMElement $item): self
+    {
+        $record = new \stdClass;
+        $fields = [];
+        $given = [];
+        foreach ($item->getElementsByTagName('qtimetadatafield') as $field) {
+            $given[] = [trim((string) Xml::child($field, 'fieldlabel')?->textContent), trim((string) Xml::child($field, 'fieldentry')?->textContent)];
+        }
+        foreach (Xml::child($item, 'itemmetadata')?->getElementsByTagName('*') ?? [] as $field) {
+            str_starts_with((string) $field->localName, 'qmd_') && $given[] = [(string) $field->localName, trim($field->textContent)];
+        }
+        foreach ($given as [$label, $entry]) {
+            if ($label !== '' && $entry !== '' && ! self::known($record, strtolower($label), $entry) && count($fields) < self::MOST) {
+                $fields[mb_substr($label, 0, 200)] = mb_substr($entry, 0, 1000);
+            }
+        }
+        $language = $item->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'lang');
+
+        return new self($record, $fields, preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) === 1 ? $language : 'und');
+    }
+
+    private static function known(\stdClass $record, string $label, string $entry): bool
+    {
+        $difficulty = self::DIFFICULTY[strtolower($entry)] ?? null;
+        if ($label === 'qmd_levelofdifficulty' && $difficulty !== null) {
+            $record->difficulty = $difficulty;
+        } elseif ($label === 'qmd_topic' && mb_strlen($entry) <= 200) {
+            $record->topics = [[$entry]];
+        } elseif ($label === 'qmd_keywords') {
+            $record->tags = array_slice(array_values(array_unique(array_filter(array_map(trim(...), preg_split('/[,;]/', $entry) ?: []), fn (string $tag): bool => $tag !== '' && mb_strlen($tag) <= 100))), 0, 100);
+        } elseif ($label === 'qmd_author' && mb_strlen($entry) <= 1000) {
+            $record->author = $entry;
+        } else {
+            return false;
+        }
+
+        return true;
+    }
+}

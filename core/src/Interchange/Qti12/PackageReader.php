@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti12;
+
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\SafeXml;
+use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Parts\Parts;
+
+/** A document of QTI 1.2.1, or every one in a package, whatever its manifest says or whether it has one. */
+final class PackageReader
+{
+    /** So many bytes of a file are looked at to see what it is. */
+    private const HEAD = 4000;
+
+    /** @var array<string, bool> media handed out already, by id */
+    private array $given = [];
+
+    /** @var list<Medium> */
+    private array $waiting = [];
+
+    public function __construct(private readonly Parts $kinds)
+    {
+    }
+
+    /** @return list<string> files of a package that hold questions of this version */
+    public static function documents(SafeZip $zip): array
+    {
+        if ($zip->has('imsmanifest.xml') && preg_match('/imsqti_(?:item|test)_xmlv[23]/', $zip->read('imsmanifest.xml')) === 1) {
+            return []; // of a later version, whose files need not be looked at
+        }
+        $found = [];
+        foreach (array_map(strval(...), array_keys($zip->entries)) as $name) {
+            if (preg_match('/\.(?:xml|qti|dat)$/i', $name) === 1 && ! str_ends_with(strtolower($name), 'imsmanifest.xml') && preg_match('/<(?:\w+:)?questestinterop[\s>]/i', str_replace("\0", '', substr($zip->read($name), 0, self::HEAD))) === 1) {
+                $found[] = $name;
+            }
+        }
+
+        return $found;
+    }
+
+    /** @return iterable<\stdClass|Medium|Notice> */
+    public function read(Source $source): iterable
+    {
+        if (! $source->isZip()) {
+            yield from $this->document($source->bytes(), $source->name, fn (string $href): ?Medium => null);
+
+            return;
+        }
+        $zip = $source->zip();
+        foreach (self::documents($zip) as $file) {
+            try {
+                yield from $this->document($zip->read($file), $file, fn (string $href): ?Medium => $this->medium($zip, $file, $href));
+            } catch (Unreadable $problem) {
+                yield Notice::problem($problem->rule, $problem->getMessage(), $file);
+            }
+        }
+    }
+
+    /**
+     * @param  \Closure(string): ?Medium  $medium
+     * @return iterable<\stdClass|Medium|Notice>
+     */
+    private function document(string $xml, string $file, \Closure $medium): iterable
+    {
+        foreach ((new DocumentReader($this->kinds, $file, $medium))->read(SafeXml::parse($xml, $file)) as $thing) {
+            yield from $this->waiting;
+            $this->waiting = [];
+            yield $thing;
+        }
+    }
+
+    /** Named as packages name their files: with or without %20, from the document or from the top. */
+    private function medium(SafeZip $zip, string $from, string $href): ?Medium
+    {
+        foreach (array_unique([$href, rawurldecode($href)]) as $name) {
+            foreach ([SafeZip::resolve($from, $name), SafeZip::resolve('imsmanifest.xml', $name)] as $file) {
+                if ($file !== null && $zip->has($file)) {
+                    $medium = Medium::fromFile($file, $zip->read($file));
+                    if ($medium !== null && ! isset($this->given[$medium->id])) {
+                        $this->given[$medium->id] = true;
+                        $this->waiting[] = $medium;
+                    }
+
+                    return $medium;
+                }
+            }
+        }
+
+        return null;
+    }
+}

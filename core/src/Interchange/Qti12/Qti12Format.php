@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti12;
+
+use WideQuarry\Interchange\Format;
+use WideQuarry\Interchange\Source;
+use WideQuarry\Parts\Parts;
+
+/** QTI 1.2.1 of IMS: one document, or a package of several. It is only read so far. */
+final readonly class Qti12Format implements Format
+{
+    public function __construct(private Parts $kinds)
+    {
+    }
+
+    public function name(): string
+    {
+        return 'qti12';
+    }
+
+    public function recognises(Source $source): bool
+    {
+        return $source->isZip() ? PackageReader::documents($source->zip()) !== [] : preg_match('/<(?:\w+:)?questestinterop[\s>]/i', str_replace("\0", '', $source->head())) === 1;
+    }
+
+    public function read(Source $source): iterable
+    {
+        return (new PackageReader($this->kinds))->read($source);
+    }
+}

@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti12;
+
+use Brick\Math\BigRational;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
+use WideQuarry\Question\Unready;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Attempt;
+use WideQuarry\Scoring\Scorer;
+
+/**
+ * Keys from conditions, by what they do: the item is marked for responses that between them show all it can do, a key is made of what came out, and
+ * it is taken only if our own scorer then gives every one of them the same. So no shape of conditions is recognised by its look, and none is guessed.
+ */
+final class Translation
+{
+    private const MOST = 600;
+
+    /** @var list<array{given: array<string, list<string>>, score: BigRational, shows: list<string>}> */
+    public readonly array $rows;
+
+    /**
+     * @param  list<Response>  $responses
+     */
+    public function __construct(private readonly array $responses, private readonly Processing $processing, private readonly Parts $kinds)
+    {
+        $rows = [];
+        foreach ($this->combinations() as $given) {
+            [$score, $shows] = $processing->run($given);
+            $rows[] = ['given' => $given, 'score' => $score, 'shows' => $shows];
+        }
+        $this->rows = $rows;
+    }
+
+    /**
+     * @param  \stdClass  $question  without keys
+     * @return \stdClass|null the question with keys that score as the item does; null when there are none of ours
+     */
+    public function of(\stdClass $question): ?\stdClass
+    {
+        if (! $this->processing->isWhole || $this->processing->isEmpty() || $this->responses === []) {
+            return null;
+        }
+        foreach ([false, true] as $below) {
+            foreach (['sum', 'all'] as $combine) {
+                foreach (count($this->responses) === 1 && $combine === 'all' ? [] : ['weights', 'margins', 'all', 'each', 'balance', 'judge'] as $scheme) {
+                    $tried = $this->keyed($question, $combine, $scheme, $below);
+                    if ($tried !== null && $this->agrees($tried)) {
+                        return $tried;
+                    }
+                }
+            }
+        }
+
+        return null;
+    }
+
+    public function most(): BigRational
+    {
+        return array_reduce($this->rows, fn (BigRational $most, array $row): BigRational => $row['score']->isGreaterThan($most) ? $row['score'] : $most, Exact::zero());
+    }
+
+    /**
+     * Everything that may be given to one response with everything for the others; where that is too much, one after the other and together.
+     *
+     * @return list<array<string, list<string>>>
+     */
+    private function combinations(): array
+    {
+        $all = [[]];
+        foreach ($this->responses as $response) {
+            $next = [];
+            foreach ($all as $given) {
+                foreach ($response->tried() as $value) {
+                    $next[] = [...$given, $response->id => $value];
+                }
+            }
+            if (count($next) > self::MOST) {
+                return $this->some();
+            }
+            $all = $next;
+        }
+
+        return $all;
+    }
+
+    /** @return list<array<string, list<string>>> */
+    private function some(): array
+    {
+        $blank = array_fill_keys(array_map(fn (Response $one): string => $one->id, $this->responses), []);
+        $all = [$blank];
+        $best = $blank;
+        foreach ($this->responses as $response) {
+            $top = null;
+            foreach ($response->tried() as $value) {
+                $all[] = $given = [...$blank, $response->id => $value];
+                $score = $this->processing->run($given)[0];
+                if ($top === null || $score->isGreaterThan($top)) {
+                    [$top, $best[$response->id]] = [$score, $value];
+                }
+            }
+        }
+        foreach ($this->responses as $response) {
+            foreach ($response->tried() as $value) {
+                $all[] = [...$best, $response->id => $value];
+            }
+        }
+
+        return $all;
+    }
+
+    /** @param  bool  $below  whether a score may fall below nothing */
+    private function keyed(\stdClass $question, string $combine, string $scheme, bool $below): ?\stdClass
+    {
+        $copy = Json::copy($question);
+        assert($copy instanceof \stdClass && is_array($copy->parts));
+        $nothing = $this->score([]);
+        foreach ($copy->parts as $i => $part) {
+            assert($part instanceof \stdClass);
+            $response = $this->responses[$i] ?? null;
+            $gains = $response === null ? [] : $this->gains($response, $combine, $nothing);
+            $points = array_reduce($gains, fn (BigRational $most, array $gain): BigRational => $gain[1]->isGreaterThan($most) ? $gain[1] : $most, Exact::zero());
+            if ($response === null || $points->isZero() || Exact::decimal($points) === null) {
+                return null;
+            }
+            $part->points = Exact::number($combine === 'all' ? $this->most()->dividedBy(count($this->responses)) : $points);
+            $rules = Rules::of($response, $gains, $points, $scheme);
+            if ($rules === null) {
+                return null;
+            }
+            $part->key = (object) ['rules' => $rules, 'default' => '0'];
+            $part->scoring = (object) ['scheme' => $response->several && $scheme !== 'margins' ? $scheme : 'weights', ...($below ? ['low' => '-1000'] : [])];
+        }
+        $copy->scoring = (object) ['combine' => $combine, ...($below ? ['low' => '-1000'] : [])];
+
+        return $copy;
+    }
+
+    /**
+     * What each response earns beyond nothing: alone, or beside the best of all others.
+     *
+     * @return list<array{list<string>, BigRational}>
+     */
+    private function gains(Response $response, string $combine, BigRational $nothing): array
+    {
+        $gains = [];
+        foreach ($response->tried() as $value) {
+            $best = null;
+            foreach ($this->rows as $row) {
+                $others = array_filter($row['given'], fn (array $given, string $id): bool => $id !== $response->id && $given !== [], ARRAY_FILTER_USE_BOTH);
+                if ($row['given'][$response->id] === $value && ($combine === 'all' || $others === [])) {
+                    $best = $best === null || $row['score']->isGreaterThan($best) ? $row['score'] : $best;
+                }
+            }
+            $gains[] = [$value, ($best ?? $nothing)->minus($nothing)];
+        }
+
+        return $gains;
+    }
+
+    /** @param  array<string, list<string>>  $given */
+    private function score(array $given): BigRational
+    {
+        return $this->processing->run([...array_fill_keys(array_map(fn (Response $one): string => $one->id, $this->responses), []), ...$given])[0];
+    }
+
+    private function agrees(\stdClass $json): bool
+    {
+        $scorer = new Scorer;
+        try {
+            $question = Question::read($json, $this->kinds);
+            foreach ($this->rows as $row) {
+                $response = new \stdClass;
+                foreach ($this->responses as $one) {
+                    if ($row['given'][$one->id] !== []) {
+                        $response->{$one->id} = $one->ours($row['given'][$one->id]);
+                    }
+                }
+                if (! $scorer->score($question, new Attempt($response, Seed::of(1)))->exact->isEqualTo($row['score'])) {
+                    return false;
+                }
+            }
+        } catch (Malformed|Unready) {
+            return false;
+        }
+
+        return true;
+    }
+}

@@ -35,7 +35,7 @@ return new class extends Migration
             CREATE INDEX questions_bank_points ON questions (bank_id, points, id) WHERE binned_at IS NULL;
             CREATE INDEX questions_bank_title ON questions (bank_id, title, id) WHERE binned_at IS NULL;
             CREATE INDEX questions_bank_updated ON questions (bank_id, updated_at DESC, id) WHERE binned_at IS NULL;
-            CREATE INDEX questions_bank_uses ON questions (bank_id, uses DESC, id) WHERE binned_at IS NULL AND uses > 0;
+            CREATE INDEX questions_bank_uses ON questions (bank_id, uses DESC, id) WHERE binned_at IS NULL;
             CREATE INDEX questions_sample ON questions (bank_id) WHERE get_byte(uuid_send(id), 15) < 16 AND binned_at IS NULL;
             CREATE STATISTICS questions_sampled ON (get_byte(uuid_send(id), 15)) FROM questions; -- so that the planner knows how small the sample is
             CREATE INDEX questions_bin ON questions (bank_id, binned_at) WHERE binned_at IS NOT NULL;
@@ -56,6 +56,16 @@ return new class extends Migration
                 SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id JOIN questions ON questions.id = placements.question_id AND questions.binned_at IS NULL
                 WHERE folders.bank_id IN (SELECT bank_id FROM bank_roles(person))
             $$;
+
+            -- As before, with the words counted together by ts_stat: that is four times as fast, and was a quarter of bringing questions in.
+            CREATE OR REPLACE FUNCTION note_words(questions uuid[]) RETURNS void LANGUAGE plpgsql AS $$
+            DECLARE home uuid; theirs uuid[];
+            BEGIN
+                FOR home, theirs IN SELECT one.bank_id, array_agg(one.id) FROM questions AS one WHERE one.id = ANY ($1) GROUP BY one.bank_id LOOP
+                    INSERT INTO bank_words (bank_id, word)
+                    SELECT home, found.word FROM ts_stat(format('SELECT words FROM question_search WHERE question_id = ANY (%L::uuid[])', theirs::text)) AS found WHERE found.word ~ '^[[:alpha:]]{4,40}$' ON CONFLICT DO NOTHING;
+                END LOOP;
+            END $$;
             SQL);
         // A title that is missing is the name that lists show, so what was written is asked for.
         DB::table('questions')->join('revisions', fn ($join) => $join->on('question_id', 'questions.id')->on('number', 'questions.revision'))->selectRaw("questions.id, coalesce(content->>'title', '') AS title")->orderBy('questions.id')->chunk(5000, function ($rows): void {

@@ -79,6 +79,7 @@ final class Conditions
             'difficulty' => ['questions.difficulty = ANY (?::smallint[])', [$list]],
             'bank' => ['questions.bank_id IN (SELECT id FROM banks WHERE slug = ANY (?::text[]))', [$list]],
             'by' => ['questions.created_by = ANY (?::uuid[])', [$list]],
+            'editor' => ['questions.id IN (SELECT question_id FROM revisions WHERE number > 1 AND author_id = ANY (?::uuid[]))', [$list]],
             'topic' => ['questions.id IN (SELECT question_topics.question_id FROM question_topics JOIN topics ON topics.id = question_topics.topic_id WHERE topics.path <@ ANY (SELECT path FROM topics WHERE id = ANY (?::uuid[])))', [$list]],
             'folder' => ['questions.id IN (SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id WHERE folders.path <@ ANY (SELECT path FROM folders WHERE id = ANY (?::uuid[])))', [$list]],
             'titled' => ['questions.id IN (SELECT question_topics.question_id FROM question_topics JOIN topics ON topics.id = question_topics.topic_id JOIN topics AS above ON topics.path <@ above.path WHERE above.title = ANY (?::text[]))', [$list]],

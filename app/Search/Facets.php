@@ -42,6 +42,7 @@ final class Facets
             'has' => $this->grouped($query, 'unnest(questions.has)'),
             'author', 'level', 'licence', 'source', 'work' => $this->grouped($query->where("questions.$dimension", '<>', ''), "questions.$dimension"),
             'by' => array_values($query->join('users', 'users.id', '=', 'questions.created_by')->selectRaw('users.id AS value, users.name, count(*) AS count')->groupBy('users.id', 'users.name')->orderByRaw('3 DESC, 2')->limit(self::MOST)->get()->all()),
+            'editor' => array_values($query->join('revisions', fn (JoinClause $join) => $join->on('revisions.question_id', '=', 'questions.id')->where('revisions.number', '>', 1))->join('users', 'users.id', '=', 'revisions.author_id')->selectRaw('users.id AS value, users.name, count(DISTINCT questions.id) AS count')->groupBy('users.id', 'users.name')->orderByRaw('3 DESC, 2')->limit(self::MOST)->get()->all()),
             'language' => $this->grouped($query, 'questions.language'),
             'marks' => $this->grouped($query->where('questions.marking', '<>', ''), 'questions.marking'),
             'status' => $this->grouped($query, 'questions.status'),

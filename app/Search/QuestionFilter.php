@@ -16,7 +16,7 @@ use WideQuarry\Search\Query;
  */
 final readonly class QuestionFilter
 {
-    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'place', 'titled', 'stimulus', 'level', 'purpose', 'licence', 'language', 'source', 'work', 'has', 'marks', 'by', 'bank', 'no', 'is'];
+    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'place', 'titled', 'stimulus', 'level', 'purpose', 'licence', 'language', 'source', 'work', 'has', 'marks', 'by', 'editor', 'bank', 'no', 'is'];
 
     /** Dimensions of amounts and days, each from..to; either end may be open. */
     public const RANGES = ['points', 'minutes', 'created', 'changed'];
@@ -139,7 +139,7 @@ final readonly class QuestionFilter
             if ($allowed !== null && ! in_array($value, $allowed, true)) {
                 throw Malformed::notOneOf("/$name", $allowed, $value);
             }
-            if (in_array($name, ['topic', 'folder', 'place', 'stimulus', 'by'], true) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1) {
+            if (in_array($name, ['topic', 'folder', 'place', 'stimulus', 'by', 'editor'], true) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1) {
                 throw Malformed::outOfRange("/$name", 'an identifier', $value);
             }
         }

@@ -225,6 +225,7 @@ export const texts = {
       has: 'Has',
       marks: 'Marked',
       by: 'Made by',
+      editor: 'Changed by',
       bank: 'Bank',
       points: 'Points',
       minutes: 'Minutes',
@@ -260,6 +261,7 @@ export const texts = {
     not: (what: string) => `not ${what}`,
     leaveOut: (what: string) => `Leave out ${what}`,
     madeBy: (name: string) => `made by ${name}`,
+    changedBy: (name: string) => `changed by ${name}`,
     from: 'from',
     to: 'to',
     range: (what: string, from: string, to: string) =>

@@ -2,6 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Search\Facets;
+use App\Support\Folders;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 
@@ -168,6 +170,37 @@ it('leads from a misspelt word to those that are there', function (string $typed
     'words that are right, but in no question together' => ['basalt isostasy', null],
     'a word that is found' => ['basalt', null],
 ]);
+
+it('narrows to one folder alone, to a topic by its title anywhere, to who changed it, and to names that say nothing', function (): void {
+    $world = library();
+    $id = fn (string $title): string => (string) DB::table('questions')->where('title', $title)->value('id');
+    foreach ([['Bed 9', ['Year 9']], ['Bed 10', ['Year 9', 'Unit 1']]] as [$title, $path]) {
+        DB::table('placements')->insert(['question_id' => $id($title), 'folder_id' => Folders::at($path, $world->bank->id)]);
+    }
+    DB::table('revisions')->insert(['question_id' => $id('Bed 9'), 'number' => 2, 'content' => '{}', 'author_id' => $world->people['writer']->id]);
+    $year = (string) DB::table('folders')->where('name', 'Year 9')->value('id');
+    $places = collect(ask('GET', '/banks/rocks/facets?of=place')->json('facets.place'))->pluck('count')->all();
+
+    expect(titles("folder=$year"))->toBe(['Bed 9', 'Bed 10'])->and(titles("place=$year"))->toBe(['Bed 9'])->and($places)->toBe([1, 1])
+        ->and(titles('titled=Foliation'))->toBe(['Why slate splits'])->and(titles('titled=Metamorphic rocks'))->toBe(['Bed 10', 'Why slate splits'])
+        ->and(titles('editor='.$world->people['writer']->id))->toBe(['Bed 9'])->and(ask('GET', '/banks/rocks/facets?of=editor')->json('facets.editor.0'))->toMatchArray(['name' => 'writer', 'count' => 1])
+        ->and(titles('no=name'))->toBe([])->and(collect(ask('GET', '/facets?of=titled')->json('facets.titled'))->firstWhere('value', 'Metamorphic rocks')['count'])->toBe(2);
+});
+
+it('reckons counts of many from a sample, and counts them all when asked', function (): void {
+    $world = library();
+    foreach (range(0, 63) as $i) {
+        DB::table('questions')->where('id', $world->add("Drift $i"))->update(['difficulty' => 1 + $i % 2]);
+    }
+    app()->bind(Facets::class, fn (): Facets => new Facets(exactUpTo: 50));
+    $sampled = DB::table('questions')->whereRaw('get_byte(uuid_send(id), 15) < 16')->where('difficulty', 1)->count() * 16;
+    $facets = ask('GET', '/banks/rocks/facets?of=difficulty')->json();
+    $exact = ask('GET', '/banks/rocks/facets?of=difficulty&exact=1')->json();
+
+    expect($facets['sampled'])->toBeTrue()->and(collect($facets['facets']['difficulty'])->firstWhere('value', '1')['count'] ?? 0)->toBe($sampled > 99 ? (int) round($sampled, -1) : $sampled)
+        ->and($exact['sampled'])->toBeFalse()->and(collect($exact['facets']['difficulty'])->firstWhere('value', '1')['count'])->toBe(32)
+        ->and(ask('GET', '/banks/rocks/facets?of=difficulty&words=density')->json('sampled'))->toBeFalse();
+});
 
 it('keeps searches under a name, for oneself or for all readers of the bank', function (): void {
     $world = library(); // signed in as a reader

@@ -29,7 +29,8 @@ export function Chips({ filter, trees }: { filter: Filter; trees: Trees | undefi
     const props = { name, value, out, trees, onRemove: () => (out ? filter.leaveOut(name, value) : filter.toggle(name, value)) }
     const key = `${out ? 'not ' : ''}${name} ${value}`
     if (name === 'stimulus') return <StimulusChip key={key} {...props} />
-    if (name === 'by') return <PersonChip key={key} {...props} />
+    if (name === 'by') return <PersonChip key={key} {...props} say={texts.bank.madeBy} />
+    if (name === 'editor') return <PersonChip key={key} {...props} say={texts.bank.changedBy} />
     if (name === 'bank') return <BankChip key={key} {...props} />
     return <Condition key={key} {...props} title={conditionName(name, value, trees)} />
   }
@@ -77,9 +78,10 @@ function StimulusChip(props: ConditionProps) {
   return <Condition {...props} title={texts.stimuli.filterName(whole.data?.name ?? '…')} />
 }
 
-function PersonChip(props: ConditionProps) {
+function PersonChip({ say, ...props }: ConditionProps & { say: (name: string) => string }) {
   const people = useQuery({ queryKey: ['people'], queryFn: everybody, staleTime: 60_000 })
-  return <Condition {...props} title={texts.bank.madeBy(people.data?.people.find((one) => one.id === props.value)?.name ?? '…')} />
+  const name = people.data?.people.find((one) => one.id === props.value)?.name ?? '…'
+  return <Condition {...props} title={say(name)} />
 }
 
 function BankChip(props: ConditionProps) {

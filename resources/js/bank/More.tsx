@@ -22,6 +22,7 @@ const sections: (Dimension | Range)[] = [
   'licence',
   'language',
   'by',
+  'editor',
   'created',
   'changed',
   'no',

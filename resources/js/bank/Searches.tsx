@@ -21,7 +21,7 @@ function inWords(query: string, trees: Trees | undefined): string {
   for (const [name, value] of new URLSearchParams(query)) {
     if (name === 'sort') continue
     // Of a person or a stimulus the address has no name.
-    if (name === 'by' || name === 'stimulus') said.push(texts.bank.dimensions[name] ?? name)
+    if (name === 'by' || name === 'editor' || name === 'stimulus') said.push(texts.bank.dimensions[name] ?? name)
     else if (name === 'words') said.push(`“${value}”`)
     else if (name.startsWith('not-')) said.push(texts.bank.not(conditionName(name.slice(4) as Dimension, value, trees)))
     else

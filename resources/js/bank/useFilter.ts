@@ -21,6 +21,7 @@ export const dimensions = [
   'has',
   'marks',
   'by',
+  'editor',
   'bank',
   'no',
   'is',

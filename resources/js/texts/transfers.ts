@@ -23,7 +23,8 @@ export const transfers = {
 
 export const intake = {
   give: 'Bring questions in',
-  giveAbout: 'Packages of QTI 1.2.1, QTI 3.0 or our own, or questions as you have typed them. You look at everything before it goes into a bank.',
+  giveAbout:
+    'Packages of QTI 1.2.1, QTI 3.0 or our own, or questions as you have typed them. You look at everything before it goes into a bank.',
   drop: 'Drop files here',
   pick: 'or choose them',
   paste: 'Or paste typed questions',

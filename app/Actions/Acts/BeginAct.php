@@ -23,6 +23,11 @@ use WideQuarry\Json\Json;
  */
 final readonly class BeginAct
 {
+    /** From so many on, somebody else looks after it too. */
+    private const SAFELY = 50;
+
+    private const LATER = 120; // seconds
+
     public function __construct(private WorkOnAct $work, private QuestionSearch $search)
     {
     }
@@ -125,6 +130,9 @@ final readonly class BeginAct
     {
         $act = Act::begin($kind, $person, [...$columns, 'state' => 'waiting']);
         $waits = $columns['total'] > Act::AT_ONCE || DB::table('acts')->where('bank_id', $bankId)->where('id', '<>', $act)->whereIn('state', ['waiting', 'running'])->exists();
+        if (! $waits && $columns['total'] > self::SAFELY) {
+            ChangeMany::dispatch($act)->delay(self::LATER); // should this request die on the way, the rest is done then
+        }
         if ($waits || ! Work::alone("acts:$bankId", fn () => $this->now($act))) {
             ChangeMany::dispatch($act);
         }

@@ -3,6 +3,7 @@ import { changeMany, type Target } from '@/api/acts'
 import { FormDialog } from '@/components/FormDialog'
 import { Message } from '@/components/Message'
 import { texts } from '@/texts'
+import { Beside } from './Beside'
 import { ChangeFields } from './ChangeFields'
 import { type Draft, emptyDraft, toChange } from './draft'
 import { MaybeFollow } from './MaybeFollow'
@@ -34,10 +35,10 @@ export function ChangeMany({ slug, target, count, onClose }: Props) {
         <div className="boxed-fields flex min-w-0 flex-col gap-4">
           <ChangeFields slug={slug} draft={draft} set={set} />
         </div>
-        <div className="min-w-0 border-hairline border-l pl-6 md:sticky md:top-0 md:max-h-[60vh] md:self-start md:overflow-y-auto max-md:border-0 max-md:pl-0">
+        <Beside>
           {many.problem ? <Message look="problem">{many.problem}</Message> : null}
           <PreviewPane preview={preview} />
-        </div>
+        </Beside>
       </FormDialog>
     </MaybeFollow>
   )

@@ -7,6 +7,7 @@ import { FormDialog } from '@/components/FormDialog'
 import { Message } from '@/components/Message'
 import { pathsOf } from '@/record/paths'
 import { texts } from '@/texts'
+import { Beside } from './Beside'
 import { MaybeFollow } from './MaybeFollow'
 import { PreviewPane, usePreview } from './PreviewPane'
 import { useMany } from './useMany'
@@ -117,7 +118,7 @@ export function PlaceMany({ slug, target, count, atHome, onClose }: Props) {
             </label>
           ) : null}
         </div>
-        <div className="min-w-0 border-hairline border-l pl-6 md:sticky md:top-0 md:max-h-[60vh] md:self-start md:overflow-y-auto max-md:border-0 max-md:pl-0">
+        <Beside>
           {many.problem ? <Message look="problem">{many.problem}</Message> : null}
           {picked === 'copy' ? (
             <p role="status">{texts.acts.questions(count)}</p>
@@ -126,7 +127,7 @@ export function PlaceMany({ slug, target, count, atHome, onClose }: Props) {
           ) : (
             <PreviewPane preview={preview} />
           )}
-        </div>
+        </Beside>
       </FormDialog>
     </MaybeFollow>
   )

@@ -22,7 +22,7 @@ export function usePreview(slug: string, target: Target, change: BulkChange | nu
 export function PreviewPane({ preview }: { preview: ReturnType<typeof usePreview> }) {
   const data = preview.nothing ? undefined : preview.data
   return (
-    <section aria-label={words.title} className="flex flex-col gap-3">
+    <div className="flex flex-col gap-3">
       <p role="status" className="font-semibold">
         {preview.nothing ? words.nothing : data ? summary(data) : preview.isError ? '' : words.looking}
       </p>
@@ -53,7 +53,7 @@ export function PreviewPane({ preview }: { preview: ReturnType<typeof usePreview
           </ul>
         </>
       ) : null}
-    </section>
+    </div>
   )
 }
 

@@ -63,12 +63,14 @@ final class QuestionSearch
      * The ids that meet a filter, in their order.
      *
      * @param  string|null  $after  only those behind this one
+     * @param  string|null  $until  only those made by then
      * @return list<string>
      */
-    public function ids(Scope $scope, QuestionFilter $filter, ?string $after = null, ?int $most = null): array
+    public function ids(Scope $scope, QuestionFilter $filter, ?string $after = null, ?int $most = null, ?string $until = null): array
     {
         $query = Conditions::on($scope, $filter)->orderBy('questions.id');
         $after === null || $query->where('questions.id', '>', $after);
+        $until === null || $query->where('questions.created_at', '<=', $until);
         $most === null || $query->limit($most);
 
         return array_values(array_filter($query->pluck('questions.id')->all(), is_string(...)));

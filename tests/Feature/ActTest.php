@@ -145,6 +145,51 @@ it('undoes one by one what was changed since', function (): void {
     expect(undone($done['act'], [$ids[0]])['changed'])->toBe(1)->and(DB::table('questions')->whereIn('id', $ids)->pluck('level')->unique()->all())->toBe(['']);
 });
 
+it('leaves alone what somebody saved since, also where only the content was changed', function (): void {
+    $world = new World;
+    $ids = [$world->add('A'), $world->add('B')];
+    $this->actingAs($world->people['writer']);
+    $done = act(['ids' => $ids, 'content' => ['points' => 5]]);
+    $json = World::json($ids[0]);
+    $json->title = 'Saved since';
+    ask('PUT', "/questions/$ids[0]", ['question' => $json], ['If-Match' => '"2"'])->assertOk();
+    $back = undone($done['act']);
+
+    expect([$back['changed'], $back['left_count'], $back['left'][0]['title']])->toBe([1, 1, 'Saved since'])
+        ->and(ask('GET', "/questions/$ids[0]")->json('data.question.title'))->toBe('Saved since')->and(ask('GET', "/questions/$ids[0]")->json('data.revision'))->toBe(3)
+        ->and(DB::table('questions')->where('id', $ids[1])->value('points'))->toBe('2.0000');
+});
+
+it('lets who placed a question that they only read take it back again, and places nothing that is lent no more', function (): void {
+    $world = new World;
+    $world->bank->forceFill(['lends' => true])->save();
+    $maps = secondBank($world);
+    DB::table('bank_grants')->insert(['bank_id' => $maps->id, 'user_id' => $world->people['reader']->id, 'role' => 'writer']);
+    $this->actingAs($world->people['reader']);
+    $done = act(['ids' => [$world->question], 'folders' => ['add' => [['Borrowed']]]], 'maps');
+    expect(undone($done['act'])['changed'])->toBe(1)->and(listed('', 'maps'))->toBe([]);
+    // and the other way round: taken out, and not put back once it is not lent
+    act(['ids' => [$world->question], 'folders' => ['add' => [['Borrowed']]]], 'maps');
+    $out = act(['ids' => [$world->question], 'folders' => ['remove' => [['Borrowed']]]], 'maps');
+    $world->bank->forceFill(['lends' => false])->save();
+    expect(undone($out['act'])['left'][0]['why'])->toContain('does not let')->and(listed('', 'maps'))->toBe([]);
+});
+
+it('gives a topic back also to questions of the team that the person does not read', function (): void {
+    $world = new World;
+    $hidden = Bank::query()->create(['slug' => 'hidden', 'name' => 'Hidden']);
+    DB::table('banks')->update(['team_id' => DB::table('teams')->value('id')]);
+    $json = World::json((string) Str::uuid7());
+    $json->record = (object) ['topics' => [['Rocks', 'Slate']]];
+    app(App\Actions\SaveQuestion::class)->create(WideQuarry\Question\Question::read(Json::decode(Json::encode($json)), WideQuarry\Parts\Parts::standard()), $hidden->id, null);
+    $this->actingAs($world->people['writer']);
+    $topics = fn (): array => App\Support\Topics::paths([$json->id])[$json->id] ?? [];
+    $done = ask('DELETE', '/banks/rocks/topics/'.DB::table('topics')->where('title', 'Rocks')->value('id'))->assertOk()->json();
+    expect($topics())->toBe([])->and(json_encode($done))->not->toContain($json->title);
+    undone($done['act']);
+    expect($topics())->toBe([['Rocks', 'Slate']]);
+});
+
 it('keeps what is in the bin out of everything but the bin, and gives it back', function (): void {
     $world = new World;
     $id = $world->add('Gneiss', more: ['record' => ['topics' => [['Rocks']], 'tags' => ['banded']]]);
@@ -230,6 +275,42 @@ it('copies questions, and the originals into the bin where that is asked for; un
         ->and(ask('GET', "/questions/{$copy['id']}")->json('data.question.record.topics'))->toBe([['Rocks']]);
     undone($done['act']);
     expect(listed('words=original'))->toBe(['Original'])->and(listed('words=original', 'maps'))->toBe([])->and(listed('is=binned', 'maps'))->toBe(['Original']);
+});
+
+it('copies no copies when it goes on after a kill', function (): void {
+    $world = new World;
+    $ids = [$world->question, $world->add('B')];
+    DB::table('questions')->update(['created_at' => '2026-01-01']);
+    sort($ids);
+    $this->actingAs($world->people['writer']);
+    config(['queue.default' => 'null']);
+    DB::table('acts')->insert(['id' => $other = (string) Str::uuid7(), 'kind' => 'change', 'bank_id' => $world->bank->id, 'state' => 'running']); // so that it waits
+    $act = ask('POST', '/banks/rocks/copies', ['filter' => ''])->json('act');
+    Act::ended($other, 'done');
+    DB::table('acts')->where('id', $act)->update(['created_at' => '2026-02-01', 'state' => 'running', 'last' => $ids[0]]); // killed after the first
+    DB::table('questions')->where('id', $world->add('A copy of the first'))->update(['created_at' => '2026-03-01']);
+    app()->call([new ChangeMany($act), 'handle']);
+
+    expect(Act::find($act)->changed)->toBe(1)->and(DB::table('questions')->count())->toBe(4);
+});
+
+it('lists what was done in as many queries for many acts as for one', function (): void {
+    $world = new World;
+    $ids = [$world->question, $world->add('B')];
+    $this->actingAs($world->people['writer']);
+    $count = function (): int {
+        DB::enableQueryLog();
+        DB::flushQueryLog();
+        ask('GET', '/banks/rocks/acts')->assertOk();
+
+        return count(DB::getQueryLog());
+    };
+    act(['ids' => $ids, 'record' => ['level' => ['set' => 'Year 1']]]);
+    $one = $count();
+    foreach (range(2, 6) as $i) {
+        act(['ids' => $ids, 'record' => ['level' => ['set' => "Year $i"]]]);
+    }
+    expect($count())->toBe($one)->and(array_column(ask('GET', '/banks/rocks/acts')->json('data'), 'changed'))->toBe(array_fill(0, 6, 2));
 });
 
 it('copies a bank whole', function (): void {

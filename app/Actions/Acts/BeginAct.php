@@ -13,6 +13,7 @@ use App\Search\Scope;
 use App\Support\Refused;
 use App\Support\Topics;
 use App\Support\Work;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Bulk\BulkChange;
 use WideQuarry\Json\Json;
@@ -122,7 +123,11 @@ final readonly class BeginAct
         }
         $total = $questions === null ? DB::table('changes')->where('act_id', $act)->distinct()->count('question_id') : count($questions);
 
-        return $this->begin('undo', $person, ['bank_id' => $done->bank_id, 'total' => $total, 'undoes' => $questions === null ? $act : null, 'what' => Json::encode($questions === null ? ['undoes' => $act] : ['undoes' => $act, 'ids' => $questions])], $done->bank_id);
+        try {
+            return $this->begin('undo', $person, ['bank_id' => $done->bank_id, 'total' => $total, 'undoes' => $questions === null ? $act : null, 'what' => Json::encode($questions === null ? ['undoes' => $act] : ['undoes' => $act, 'ids' => $questions])], $done->bank_id);
+        } catch (UniqueConstraintViolationException) { // from two windows at once
+            throw Refused::because('act.undone', 'This was undone already.');
+        }
     }
 
     /** @param  array<string, mixed>  $columns */

@@ -12,6 +12,8 @@ use App\Support\QuestionIndex;
 use App\Support\Topics;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Bulk\Copying;
+use WideQuarry\Bulk\Left;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Question;
@@ -19,8 +21,6 @@ use WideQuarry\Question\Question;
 /** Copies questions into a bank: as drafts with identifiers of their own, the newest revision of each, with their media, topics and stimuli. */
 final class CopyChunk
 {
-    private const WHY = 'It shows “%s”, a name that stands for another picture in this bank.';
-
     public function __construct(private readonly Places $places, private readonly Parts $kinds)
     {
     }
@@ -36,7 +36,7 @@ final class CopyChunk
             $rows = DB::select('SELECT questions.id, questions.bank_id, record, content FROM questions JOIN revisions ON question_id = questions.id AND number = questions.revision WHERE questions.id = ANY (?::uuid[]) AND EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) ORDER BY questions.id FOR SHARE OF questions', [$list, $person->id]);
             $clashes = MediaStore::clashes(array_column($rows, 'id'), $bankId);
             $copied = array_values(array_filter($rows, fn (\stdClass $row): bool => ! isset($clashes[$row->id])));
-            $left = array_map(fn (string $id, string $name): array => ['id' => $id, 'why' => sprintf(self::WHY, $name)], array_keys($clashes), $clashes);
+            $left = array_map(fn (string $id, string $name): array => ['id' => $id, 'why' => Left::clash($name)->getMessage()], array_keys($clashes), $clashes);
             DB::insert('INSERT INTO act_left (act_id, question_id, why) SELECT ?, id, why FROM jsonb_to_recordset(?::jsonb) AS one (id uuid, why text) ON CONFLICT DO NOTHING', [$act, Json::encode($left)]);
             $new = $this->insert($copied, $bankId, $person);
             $this->surround($copied, $new, $bankId, $folders);
@@ -56,11 +56,9 @@ final class CopyChunk
             $json = Json::decode($row->content);
             $record = Json::decode($row->record);
             assert($json instanceof \stdClass && $record instanceof \stdClass);
-            unset($record->status); // nobody has approved the copy
-            $json->id = $new[$row->id] = (string) Str::uuid7();
-            $json->record = $record;
+            $json = Copying::of($json, $record, $new[$row->id] = (string) Str::uuid7());
             $question = Question::read($json, $this->kinds);
-            $questions[] = ['id' => $question->id, 'bank_id' => $bankId, 'revision' => 1, 'record' => $record, 'created_by' => $person->id, ...QuestionIndex::columns($question)];
+            $questions[] = ['id' => $question->id, 'bank_id' => $bankId, 'revision' => 1, 'record' => $json->record, 'created_by' => $person->id, ...QuestionIndex::columns($question)];
             $revisions[] = ['id' => $question->id, 'content' => $question->content()];
             $words[] = ['id' => $question->id, ...QuestionIndex::search($question)];
         }

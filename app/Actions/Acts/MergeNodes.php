@@ -76,16 +76,13 @@ final readonly class MergeNodes
     {
         [$joins, $column] = $tree === 'folders' ? ['placements', 'folder_id'] : ['question_topics', 'topic_id'];
         $change = BulkChange::read((object) [$tree => (object) ['add' => $into === null ? [] : [$this->path($tree, $into)], 'remove' => [$this->path($tree, $from)]]]);
-        // a topic of a team is set in all of its banks
-        $banks = DB::table($joins)->join('questions', 'questions.id', '=', 'question_id')->where($column, $from)->orderBy('questions.id')->get(['questions.id', 'questions.bank_id'])->groupBy(fn (\stdClass $row): string => $tree === 'folders' ? $act->bank_id : (string) $row->bank_id);
-        foreach ($banks as $bank => $rows) {
-            foreach ($rows->pluck('id')->chunk(ChangeChunk::SIZE) as $ids) {
-                if (! $goesOn()) {
-                    return;
-                }
-                $some = array_values(array_filter($ids->all(), is_string(...)));
-                $this->chunk->handle($act->id, $some, (string) $bank, Needs::ofPlaces(), fn (\stdClass $row, Standing $now): Standing => $now->after($now->record, $change->topics->apply($now->topics), $change->folders->apply($now->folders), null, $now->isBinned, $now->isHome), $person);
+        // a topic of a team is set in all of its banks, also in those the person does not read
+        foreach (DB::table($joins)->where($column, $from)->orderBy('question_id')->pluck('question_id')->chunk(ChangeChunk::SIZE) as $ids) {
+            if (! $goesOn()) {
+                return;
             }
+            $some = array_values(array_filter($ids->all(), is_string(...)));
+            $this->chunk->handle($act->id, $some, $act->bank_id, Needs::ofPlaces(), fn (\stdClass $row, Standing $now): Standing => $now->after($now->record, $change->topics->apply($now->topics), $change->folders->apply($now->folders), null, $now->isBinned, $now->isHome), $person);
         }
     }
 

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Actions\Acts;
 
 use Illuminate\Support\Facades\DB;
-use WideQuarry\Bulk\Left;
+use WideQuarry\Bulk\Restore;
 use WideQuarry\Bulk\Standing;
 use WideQuarry\Json\Json;
 
 /** What an act left, put back: only where it is still as the act left it, unless a question is named. */
 final readonly class Restoring
 {
-    private const NEWER = 'EXISTS (SELECT 1 FROM changes AS later WHERE later.question_id = changes.question_id AND later.field = changes.field AND later.id > changes.id)';
+    /** A field that was changed again is in the log again; a save at the desk is a revision, and in no log. */
+    private const NEWER = "(EXISTS (SELECT 1 FROM changes AS later WHERE later.question_id = changes.question_id AND later.field = changes.field AND later.id > changes.id)
+        OR (changes.field = 'revision' AND changes.after <> (SELECT to_jsonb(revision) FROM questions WHERE questions.id = changes.question_id)))";
 
     /**
      * The next questions of an act, by their ids.
@@ -38,52 +40,22 @@ final readonly class Restoring
         return [$ids, $befores];
     }
 
-    /** @param  list<string>  $ids  @return string the bank in which questions live that were changed before acts had one */
-    public function bank(array $ids): string
-    {
-        $bank = DB::table('questions')->where('id', $ids[0])->value('bank_id');
-
-        return is_string($bank) ? $bank : throw new \LogicException('An act without a bank changed a question that is not there.');
-    }
-
     /**
      * @param  array{fields: array<mixed>, newer: bool}  $before
      *
-     * @throws Left when all of it was changed since; where some was, the rest is put back and the row gets a note
+     * @throws \WideQuarry\Bulk\Left when there is nothing to put back; where there is something, but not all, the row gets a note
      */
     public function apply(\stdClass $row, Standing $now, array $before): Standing
     {
-        if ($before['fields'] === []) {
-            throw new Left('It was changed again since.');
+        if ($before['newer'] && $before['fields'] !== []) {
+            $row->note = Restore::SOME_STAYS;
         }
-        if ($before['newer']) {
-            $row->note = 'Some of it was changed again since, and that stays.';
-        }
-        $record = Json::copy($now->record);
-        assert($record instanceof \stdClass);
-        [$topics, $folders, $content, $binned, $home] = [$now->topics, $now->folders, $now->content, $now->isBinned, $now->isHome];
-        foreach ($before['fields'] as $field => $value) {
-            if ($field === 'home' && $value instanceof \stdClass) {
-                [$row->home, $row->folders_back] = [$value->bank ?? '', $value->folders ?? []];
-                $home = ! $home;
-            } elseif ($field === 'topics' || $field === 'folders') {
-                /** @var list<list<string>> $paths */
-                $paths = $value ?? [];
-                $field === 'topics' ? $topics = $paths : $folders = $paths;
-            } elseif ($field === 'revision') {
-                $content = $value instanceof \stdClass ? $value : $content;
-            } elseif ($field === 'copy') {
-                $binned = true; // a copy that should not be goes where it can be found again
-            } elseif ($field === 'bin') {
-                $binned = $value === true;
-            } elseif ($value === null) {
-                unset($record->{$field});
-            } else {
-                $record->{$field} = $value;
-            }
+        $home = $before['fields']['home'] ?? null;
+        if ($home instanceof \stdClass) {
+            [$row->home, $row->folders_back] = [$home->bank ?? '', $home->folders ?? []];
         }
 
-        return $now->after($record, $topics, $folders, $content, $binned, $home);
+        return (new Restore($before['fields']))->apply($now);
     }
 
     /**

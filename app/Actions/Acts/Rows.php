@@ -18,19 +18,19 @@ final class Rows
 {
     /**
      * @param  list<string>  $ids
-     * @param  string  $bankId  where they are changed; of other banks only what the person may read
+     * @param  string  $bankId  where they are changed; of other banks only what the person may read, unless they are named
      * @return list<array{\stdClass, Standing}> in the order of their ids
      */
     public static function of(array $ids, string $bankId, Needs $needs, User $person, bool $lock = true): array
     {
         $list = '{'.implode(',', $ids).'}';
-        $elsewhere = $needs->elsewhere ? "OR EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) OR questions.bank_id IN (SELECT bank_id FROM bank_roles(?) WHERE role <> 'reader')" : '';
+        $elsewhere = $needs->named ? 'OR true' : ($needs->elsewhere ? "OR EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) OR questions.bank_id IN (SELECT bank_id FROM bank_roles(?) WHERE role <> 'reader')" : '');
         $binned = $needs->binned ? '' : 'AND questions.binned_at IS NULL';
         $rows = DB::select(<<<SQL
             SELECT questions.id, questions.title, questions.bank_id, questions.revision, questions.approved_revision, questions.record, questions.is_complete, questions.specimens_failing, questions.uses, questions.binned_at, questions.updated_at, banks.lends
             FROM questions JOIN banks ON banks.id = questions.bank_id
             WHERE questions.id = ANY (?::uuid[]) AND (questions.bank_id = ? $elsewhere) $binned ORDER BY questions.id
-            SQL.($lock ? ' FOR UPDATE OF questions' : ''), [$list, $bankId, ...($needs->elsewhere ? [$person->id, $person->id] : [])]);
+            SQL.($lock ? ' FOR UPDATE OF questions' : ''), [$list, $bankId, ...($needs->elsewhere && ! $needs->named ? [$person->id, $person->id] : [])]);
         $found = array_column($rows, 'id');
         $topics = $needs->topics ? Topics::paths($found) : [];
         $folders = $needs->folders ? Folders::paths($found, $bankId) : [];
@@ -41,7 +41,6 @@ final class Rows
         foreach ($rows as $row) {
             $record = Json::decode($row->record);
             assert($record instanceof \stdClass);
-            $row->json = $record;
             $home = $row->bank_id === $bankId;
             $facts = new Facts($row->is_complete, $row->specimens_failing, $row->lends, $home || in_array($roles[$row->bank_id] ?? '', ['writer', 'keeper'], true), $row->uses, $clashes[$row->id] ?? null);
             $standing[] = [$row, new Standing($row->title, $record, $topics[$row->id] ?? [], $folders[$row->id] ?? [], $contents[$row->id] ?? null, $row->binned_at !== null, $home, $facts)];

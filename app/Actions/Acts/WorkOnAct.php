@@ -49,12 +49,14 @@ final readonly class WorkOnAct
         $fields = DB::table('changes')->where('act_id', $act->what->undoes)->distinct()->pluck('field')->all();
         $needs = Needs::toRestore(array_values(array_filter($fields, is_string(...))));
         $last = $act->last;
+        // acts of one question had no bank once; then it is where that question lives
+        $bank = $act->bank_id ?? (string) DB::table('changes')->join('questions', 'questions.id', '=', 'question_id')->where('act_id', $act->what->undoes)->value('bank_id');
         while ($this->goesOn($act->id)) {
             [$ids, $befores] = $this->restoring->next($act->what->undoes, $last, $act->what->ids ?? null);
             if ($ids === []) {
                 return;
             }
-            $this->chunk->handle($act->id, $ids, $act->bank_id ?? $this->restoring->bank($ids), $needs, fn (\stdClass $row, Standing $now): Standing => $this->restoring->apply($row, $now, $befores[$row->id]), $person);
+            $this->chunk->handle($act->id, $ids, $bank, $needs, fn (\stdClass $row, Standing $now): Standing => $this->restoring->apply($row, $now, $befores[$row->id]), $person);
             $last = $ids[count($ids) - 1];
         }
     }
@@ -63,13 +65,19 @@ final readonly class WorkOnAct
     private function copy(\stdClass $act, User $person): void
     {
         foreach ($this->chunks($act, $act->what->from ?? $act->bank_id) as $some) {
-            $this->copy->handle($act->id, $some, $act->bank_id, $act->what->folders, $person);
-            if ($act->what->bin) {
-                $bin = BulkChange::read((object) ['bin' => true]);
-                foreach (DB::select("SELECT questions.bank_id, array_to_json(array_agg(questions.id ORDER BY questions.id)) AS ids FROM questions JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id AND mine.role <> 'reader' WHERE questions.id = ANY (?::uuid[]) AND questions.id NOT IN (SELECT question_id FROM act_left WHERE act_id = ?) GROUP BY 1", [$person->id, '{'.implode(',', $some).'}', $act->id]) as $home) {
-                    $this->chunk->handle($act->id, json_decode($home->ids, true, 4, JSON_THROW_ON_ERROR), $home->bank_id, Needs::of($bin), fn (\stdClass $row, Standing $now): Standing => $bin->apply($now, $this->kinds), $person, counts: false);
-                }
-            }
+            DB::transaction(function () use ($act, $some, $person): void {
+                $this->copy->handle($act->id, $some, $act->bank_id, $act->what->folders, $person);
+                $act->what->bin && $this->binOriginals($act->id, $some, $person);
+            });
+        }
+    }
+
+    /** @param  list<string>  $originals  those that were not left */
+    private function binOriginals(string $act, array $originals, User $person): void
+    {
+        $bin = BulkChange::read((object) ['bin' => true]);
+        foreach (DB::select("SELECT questions.bank_id, array_to_json(array_agg(questions.id ORDER BY questions.id)) AS ids FROM questions JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id AND mine.role <> 'reader' WHERE questions.id = ANY (?::uuid[]) AND questions.id NOT IN (SELECT question_id FROM act_left WHERE act_id = ?) GROUP BY 1", [$person->id, '{'.implode(',', $originals).'}', $act]) as $home) {
+            $this->chunk->handle($act, json_decode($home->ids, true, 4, JSON_THROW_ON_ERROR), $home->bank_id, Needs::of($bin), fn (\stdClass $row, Standing $now): Standing => $bin->apply($now, $this->kinds), $person, counts: false);
         }
     }
 
@@ -80,7 +88,8 @@ final readonly class WorkOnAct
      */
     private function chunks(\stdClass $act, string $bankId): \Generator
     {
-        $ids = $act->what->ids ?? $this->search->ids(Scope::bank($bankId), QuestionFilter::fromQuery($act->what->filter));
+        // what came after it, such as its own copies, is not meant
+        $ids = $act->what->ids ?? $this->search->ids(Scope::bank($bankId), QuestionFilter::fromQuery($act->what->filter), $act->last, until: $act->created_at);
         sort($ids);
         $after = array_values(array_filter($ids, fn (string $id): bool => $id > ($act->last ?? '')));
         foreach (array_chunk($after, ChangeChunk::SIZE) as $some) {

@@ -43,7 +43,8 @@ final class WriteChanged
             foreach ($fields as $field => [$old, $new]) {
                 $log[] = ['question' => $row->id, 'field' => $field, 'before' => $old, 'after' => $new];
             }
-            isset($fields['topics']) && ! isset($moved[$row->id]) && $topics[$row->id] = $after->topics;
+            // topics are those of the bank where it lives, whatever bank the act is of
+            isset($fields['topics']) && ! isset($moved[$row->id]) && $topics[$row->bank_id][$row->id] = $after->topics;
             isset($fields['folders']) && $folders[$row->id] = $after->folders;
             $names = array_diff(array_keys($fields), ['topics', 'folders', 'revision']);
             if ($revised || array_intersect($names, self::JUDGED) !== []) {
@@ -59,7 +60,9 @@ final class WriteChanged
         $this->contents($contents, $person);
         $this->update($records);
         $searched === [] || $this->words($searched, $bankId);
-        $topics === [] || $this->places->topics($topics, $bankId);
+        foreach ($topics as $home => $paths) {
+            $this->places->topics($paths, (string) $home);
+        }
         $folders === [] || $this->places->folders($folders, $bankId);
 
         return count(array_unique(array_column($log, 'question')));

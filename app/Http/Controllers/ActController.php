@@ -65,7 +65,7 @@ final class ActController
         Gate::authorize('write', $bank);
         $acts = DB::table('acts')->where('bank_id', $bank->id)->whereNotNull('what')->where(fn ($query) => $query->where('total', '>', 1)->orWhereIn('kind', ['copy', 'merge', 'remove']))->orderByDesc('id')->limit(self::PAGE)->pluck('id')->all();
 
-        return new JsonResponse(['data' => array_map(fn (mixed $id): array => ActResource::of(Act::find((string) $id), User::asking($request), false), $acts)]);
+        return new JsonResponse(['data' => ActResource::many(array_values(array_filter($acts, is_string(...))), User::asking($request))]);
     }
 
     #[Operation('One such act: how far it is, what it left', response: ActResource::class)]
@@ -113,11 +113,12 @@ final class ActController
     {
         $person = User::asking($request);
         $stored = DB::table('acts')->where('id', $act)->where('user_id', $person->id)->exists();
-        $banks = DB::table('changes')->join('questions', 'questions.id', '=', 'changes.question_id')->where('act_id', $act)->distinct()->pluck('questions.bank_id')->push(DB::table('acts')->where('id', $act)->value('bank_id'))->filter();
         if (! $stored) {
             abort(404);
         }
-        foreach (Bank::query()->whereIn('id', $banks)->get() as $bank) {
+        // Places are those of the act's bank; everything else is written where a question lives, or lived.
+        $banks = DB::select("SELECT bank_id FROM acts WHERE id = ? UNION SELECT questions.bank_id FROM changes JOIN questions ON questions.id = question_id WHERE act_id = ? AND field NOT IN ('topics', 'folders') UNION SELECT (before->>'bank')::uuid FROM changes WHERE act_id = ? AND field = 'home'", [$act, $act, $act]);
+        foreach (Bank::query()->whereIn('id', array_filter(array_column($banks, 'bank_id')))->get() as $bank) {
             Gate::authorize('write', $bank);
         }
         $fields = Fields::of(Json::decode($request->getContent()), '', ['questions']);
@@ -135,7 +136,7 @@ final class ActController
 
     private function shown(string $act): JsonResponse
     {
-        return new JsonResponse(ActResource::of(Act::find($act), User::asking(request()), true));
+        return new JsonResponse(ActResource::of($act, User::asking(request())));
     }
 
     /** @return array{list<string>|string, \stdClass, string|null, string} ids or a filter; the change; after which question to go on; the bank where the filter looks */

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Acts\Act;
 use App\Actions\Acts\BeginAct;
 use App\Actions\MakeBank;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\ActResource;
 use App\Models\Bank;
 use App\Models\User;
+use App\Search\QuestionFilter;
 use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -31,11 +31,12 @@ final class CopyController
         $fields = Fields::of(Json::decode($request->getContent()), '', ['ids', 'filter', 'from', 'folder', 'bin']);
         $path = array_values(array_filter($fields->list('folder', 12), fn (mixed $step): bool => is_string($step) && trim($step) !== '' && mb_strlen($step) <= 200));
         $from = $fields->has('filter') ? Bank::query()->where('slug', $fields->string('from', $bank->slug, 100))->first() ?? abort(404) : $bank;
-        Gate::authorize('view', $from);
+        $inBin = $fields->has('filter') && QuestionFilter::fromQuery($fields->string('filter', '', 20_000))->inBin();
+        Gate::authorize($inBin ? 'write' : 'view', $from);
         $target = $fields->has('filter') ? $fields->string('filter', '', 20_000) : array_map(fn (mixed $id, int $i): string => Fields::asUuid($id, "/ids/$i"), $list = $fields->list('ids', self::MOST), array_keys($list));
         $act = $begin->copy($bank, $target, $from->id, $path === [] ? [] : [$path], $fields->bool('bin', false), User::asking($request));
 
-        return new JsonResponse(ActResource::of(Act::find($act), User::asking($request), true));
+        return new JsonResponse(ActResource::of($act, User::asking($request)));
     }
 
     #[Operation('Copy a bank: a new one, kept by who copies it, with the same folders and topics and a copy of every question', body: ['name' => 'string'], status: 201)]
@@ -53,6 +54,6 @@ final class CopyController
         $copy->forceFill(['defaults' => $bank->defaults, 'team_id' => in_array($bank->team_id, $mine, true) ? $bank->team_id : null])->save();
         $act = $begin->copy($copy, '', $bank->id, null, false, $person);
 
-        return new JsonResponse(['slug' => $copy->slug, 'act' => ActResource::of(Act::find($act), $person, true)], 201);
+        return new JsonResponse(['slug' => $copy->slug, 'act' => ActResource::of($act, $person)], 201);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Acts\Act;
 use App\Actions\Acts\BeginAct;
 use App\Actions\ArrangeTree;
 use App\Actions\OrderFolder;
@@ -52,7 +51,7 @@ final class FolderController
         $person = User::asking($request);
         $act = $begin->merge($bank, $tree, $node, Fields::of(Json::decode($request->getContent()), '', ['into'])->uuid('into'), $person);
 
-        return new JsonResponse(ActResource::of(Act::find($act), $person, true));
+        return new JsonResponse(ActResource::of($act, $person));
     }
 
     #[Operation('Where a folder or topic is used: questions in it and below it by bank, of those one may not read only how many')]
@@ -102,7 +101,7 @@ final class FolderController
         assert($tree === 'folders' || $tree === 'topics');
         $person = User::asking($request);
 
-        return new JsonResponse(ActResource::of(Act::find($begin->remove($bank, $tree, $node, $person)), $person, true));
+        return new JsonResponse(ActResource::of($begin->remove($bank, $tree, $node, $person), $person));
     }
 
     private function id(Fields $fields, string $name): ?string

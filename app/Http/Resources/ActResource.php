@@ -7,6 +7,7 @@ namespace App\Http\Resources;
 use App\Http\OpenApi\Shape;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Json;
 
 /** An act on many questions: its receipt, and how far it is until then. */
 final class ActResource implements Shape
@@ -18,21 +19,31 @@ final class ActResource implements Shape
         return ['act' => 'string', 'kind' => 'string', 'bank' => 'string?', 'person' => 'string?', 'state' => 'string', 'total' => 'integer', 'done' => 'integer', 'changed' => 'integer', 'left_count' => 'integer', 'left' => 'object[]', 'what' => 'object?', 'undoes' => 'string?', 'undone' => 'boolean', 'may_undo' => 'boolean', 'created_at' => 'string', 'finished_at' => 'string?'];
     }
 
-    /**
-     * @param  \stdClass  $act  as Act::find gives it
-     * @param  bool  $whole  with what was left and what it was to change
-     * @return array<string, mixed>
-     */
-    public static function of(\stdClass $act, User $person, bool $whole): array
+    /** @return array<string, mixed> with what was left, and why */
+    public static function of(string $id, User $person): array
     {
-        $undone = DB::table('acts')->where('undoes', $act->id)->exists();
-        $left = $whole ? DB::select('SELECT questions.id, questions.title, why FROM act_left JOIN questions ON questions.id = question_id JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id WHERE act_id = ? ORDER BY questions.title LIMIT '.self::SOME, [$person->id, $act->id]) : [];
+        $left = DB::select('SELECT questions.id, questions.title, why FROM act_left JOIN questions ON questions.id = question_id JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id WHERE act_id = ? ORDER BY questions.title LIMIT '.self::SOME, [$person->id, $id]);
 
-        return [
-            'act' => $act->id, 'kind' => $act->kind, 'bank' => DB::table('banks')->where('id', $act->bank_id)->value('slug'), 'person' => DB::table('users')->where('id', $act->user_id)->value('name'),
-            'state' => $act->state, 'total' => $act->total, 'done' => $act->done, 'changed' => $act->changed, 'left_count' => DB::table('act_left')->where('act_id', $act->id)->count(), 'left' => $left,
-            'what' => isset($act->what->change) ? $act->what->change : null, 'undoes' => $act->what->undoes ?? null, 'undone' => $undone, 'may_undo' => $act->user_id === $person->id && ! $undone && $act->changed > 0 && in_array($act->state, ['done', 'stopped', 'failed'], true),
-            'created_at' => $act->created_at, 'finished_at' => $act->finished_at,
-        ];
+        return [...self::many([$id], $person)[0] ?? abort(404), 'left' => $left];
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return list<array<string, mixed>> in one query, the newest first
+     */
+    public static function many(array $ids, User $person): array
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT acts.id AS act, acts.kind, banks.slug AS bank, users.name AS person, acts.user_id, acts.state, acts.total, acts.done, acts.changed, (SELECT count(*) FROM act_left WHERE act_id = acts.id) AS left_count,
+                acts.what->'change' AS what, acts.what->>'undoes' AS undoes, EXISTS (SELECT 1 FROM acts AS back WHERE back.undoes = acts.id) AS undone, acts.created_at, acts.finished_at
+            FROM acts LEFT JOIN banks ON banks.id = acts.bank_id LEFT JOIN users ON users.id = acts.user_id WHERE acts.id = ANY (?::uuid[]) ORDER BY acts.id DESC
+            SQL, ['{'.implode(',', $ids).'}']);
+
+        return array_values(array_map(function (\stdClass $row) use ($person): array {
+            $mine = $row->user_id === $person->id;
+            unset($row->user_id);
+
+            return [...(array) $row, 'left' => [], 'what' => $row->what === null ? null : Json::decode($row->what), 'may_undo' => $mine && ! $row->undone && $row->changed > 0 && ! in_array($row->state, ['waiting', 'running'], true)];
+        }, $rows));
     }
 }

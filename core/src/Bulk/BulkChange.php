@@ -75,19 +75,23 @@ final readonly class BulkChange
 
     private function refuse(Standing $now): void
     {
+        if (! $now->isHome && $this->home && $now->facts->clash !== null && $now->facts->mayWriteHome) {
+            throw Left::clash($now->facts->clash);
+        }
         $onlyPlaces = $this->record->isEmpty() && $this->topics->isEmpty() && $this->content->isEmpty() && $this->bin === null;
         $approval = $this->record->status() === 'approved' ? Completeness::refusal($now->facts->isComplete, $now->facts->specimensFailing) : null;
         $why = match (true) {
             ! $now->isHome && ! $this->home && ! $onlyPlaces => 'It lives in another bank; it is changed there.',
             ! $now->isHome && $this->home && ! $now->facts->mayWriteHome => 'You may not write in the bank it lives in, so it stays there.',
-            ! $now->isHome && $this->home && $now->facts->clash !== null => "It shows “{$now->facts->clash}”, a name that stands for another picture in this bank.",
-            ! $now->isHome && ! $this->home && ! $now->facts->isLent && $now->folders === [] => 'Its bank does not let questions be placed elsewhere. Who keeps that bank can allow it.',
             $this->bin === true && $now->facts->uses === 1 => 'An assessment asks it. Take it out of there first.',
             $this->bin === true && $now->facts->uses > 1 => "{$now->facts->uses} assessments ask it. Take it out of them first.",
             default => $approval,
         };
         if ($why !== null) {
             throw new Left($why);
+        }
+        if (! $now->isHome && ! $this->home && ! $now->facts->isLent && $now->folders === []) {
+            throw Left::notLent();
         }
     }
 }

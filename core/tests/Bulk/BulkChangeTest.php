@@ -3,8 +3,10 @@
 declare(strict_types=1);
 
 use WideQuarry\Bulk\BulkChange;
+use WideQuarry\Bulk\Copying;
 use WideQuarry\Bulk\Facts;
 use WideQuarry\Bulk\Left;
+use WideQuarry\Bulk\Restore;
 use WideQuarry\Bulk\Standing;
 use WideQuarry\CommandLine\ReadJson;
 use WideQuarry\Json\Json;
@@ -109,4 +111,41 @@ it('takes approval from what is changed, and leaves it on what is not', function
     $now = standing(['status' => 'approved'], $content);
     expect(bulk(['content' => ['points' => 8]])->apply($now, Parts::standard())->record)->not->toHaveProperty('status')
         ->and(bulk(['content' => ['language' => $content->language]])->apply($now, Parts::standard())->record->status)->toBe('approved');
+});
+
+it('puts back what was, field by field', function (array $fields, array $expected): void {
+    $after = (new Restore($fields))->apply(standing(['level' => 'Year 9', 'tags' => ['new']], folders: [['Here']], binned: true));
+    expect(json_decode((string) json_encode([$after->record, $after->topics, $after->folders, $after->isBinned]), true))->toBe($expected);
+})->with([
+    'a value' => [['level' => 'Year 8'], [['level' => 'Year 8', 'tags' => ['new']], [['Rocks']], [['Here']], true]],
+    'nothing, where there was nothing' => [['level' => null, 'tags' => ['old']], [['tags' => ['old']], [['Rocks']], [['Here']], true]],
+    'places' => [['topics' => [['Maps']], 'folders' => null], [['level' => 'Year 9', 'tags' => ['new']], [['Maps']], [], true]],
+    'out of the bin' => [['bin' => null], [['level' => 'Year 9', 'tags' => ['new']], [['Rocks']], [['Here']], false]],
+    'a copy, into it' => [['copy' => null], [['level' => 'Year 9', 'tags' => ['new']], [['Rocks']], [['Here']], true]],
+]);
+
+it('undoes every change of records and places exactly', function (array $change): void {
+    $before = standing(['tags' => ['old'], 'level' => 'Year 9', 'status' => 'approved'], folders: [['Year 9']]);
+    $after = bulk($change)->apply($before, Parts::standard());
+    $fields = array_map(fn (string $field): mixed => $before->fields()[$field] ?? null, array_combine($names = array_keys([...$before->fields(), ...$after->fields()]), $names));
+    expect((new Restore($fields))->apply($after))->toEqual($before);
+})->with([
+    [['record' => ['tags' => ['add' => ['new'], 'remove' => ['old']], 'level' => ['set' => null], 'difficulty' => ['set' => 4]]]],
+    [['topics' => ['set' => []], 'folders' => ['add' => [['Year 10']], 'remove' => [['Year 9']]]]],
+    [['bin' => true]],
+    [['record' => ['status' => ['set' => 'retired']]]],
+]);
+
+it('does not put a question back where it is lent no more', function (): void {
+    $away = standing(home: false, facts: new Facts(isLent: false), folders: [['Kept']]);
+    expect(fn () => (new Restore(['folders' => [['Kept'], ['Gone']]]))->apply($away))->toThrow(Left::class, 'does not let')
+        ->and((new Restore(['folders' => []]))->apply($away)->folders)->toBe([])
+        ->and(fn () => (new Restore([]))->apply($away))->toThrow(Left::class, 'changed again since');
+});
+
+it('copies a question as one that nobody has approved', function (): void {
+    [$content, $record] = [(object) ['id' => 'a', 'title' => 'T'], (object) ['status' => 'approved', 'tags' => ['t']]];
+    $copy = Copying::of($content, $record, 'b');
+    expect(json_decode((string) json_encode($copy), true))->toBe(['id' => 'b', 'title' => 'T', 'record' => ['tags' => ['t']]])
+        ->and($record->status)->toBe('approved')->and($content->id)->toBe('a');
 });

@@ -99,6 +99,12 @@ it('brings feedback to where it is shown, hints and solutions as such', function
         ->and($question->hints[0]->html)->toBe('<p>Look at the grain.</p>');
 });
 
+it('keeps words that stand inside a field, before and behind its gap', function (): void {
+    $gap = '<response_str ident="r1"><render_fib><material><mattext>Basalt is</mattext></material><response_label ident="g"/><material><mattext>than granite.</mattext></material></render_fib></response_str>';
+    $found = item12($gap, processing12('<respcondition><conditionvar><varequal respident="r1">denser</varequal></conditionvar><setvar>1</setvar></respcondition>'));
+    expect($found->questions[0]->body)->toBe('<p>Basalt is <span data-part="r1"></span> than granite.</p>')->and(score12($found->questions[0], ['r1' => 'denser']))->toBe('1');
+});
+
 it('reads what breaks the rules, and says what it assumed', function (): void {
     $item = fn (string $ident, string $text, string $type): string => "<item ident=\"$ident\"><presentation><flow><material><mattext texttype=\"$type\">$text</mattext></material>".str_replace('<material><mattext>Which?</mattext></material>', '', choice12()).'</flow></presentation></item>';
     $found = read12('<?xml version="1.0" encoding="ISO-8859-1"?><!DOCTYPE questestinterop SYSTEM "ims_qtiasiv1p2p1.dtd"><qti:questestinterop xmlns:qti="http://www.imsglobal.org/xsd/ims_qtiasiv1p2"><assessment title="Test 1"><section title="Rocks">'.$item('x', '&lt;p&gt;What is &lt;b&gt;basalt&lt;/b&gt;?&lt;/p&gt;&lt;script&gt;alert(1)&lt;/script&gt;', 'text/plain').$item('x', '<![CDATA[<p>And <em>slate</em>?</p><img src="pictures/a%20b.png" alt="A section">]]>', 'text/html').'</section></assessment></qti:questestinterop>');

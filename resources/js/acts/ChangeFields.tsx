@@ -75,7 +75,7 @@ export function ChangeFields({ slug, draft, set }: FieldsProps) {
             inputMode="decimal"
             className={`${control} w-full`}
             value={draft.points}
-            onChange={(event) => set({ points: event.target.value.replace(',', '.') })}
+            onChange={(event) => set({ points: event.target.value })}
           />
         </Line>
         <Line label={words.shuffle}>

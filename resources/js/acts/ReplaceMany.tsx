@@ -20,6 +20,8 @@ export function ReplaceMany({ slug, target, count, onClose }: { slug: string; ta
   const [left, setLeft] = useState<Record<string, number[]>>({})
   const asked = useRested({ find: wish.find, with: '', case: wish.case, whole: wish.whole }, 300)
   const some = asked.find.trim() !== ''
+  // What is shown is not yet what was asked for last.
+  const stale = asked.find !== wish.find || asked.case !== wish.case || asked.whole !== wish.whole
   const found = useInfiniteQuery({ ...placesQuery(slug, target, asked), enabled: some })
   const pages = some ? (found.data?.pages ?? []) : []
   const questions = pages.flatMap((page) => page.questions)
@@ -50,7 +52,7 @@ export function ReplaceMany({ slug, target, count, onClose }: { slug: string; ta
         title={words.title(count)}
         about={words.about}
         go={words.go(at - skipped)}
-        disabled={at - skipped === 0 || many.pending || found.isFetching || asked.find !== wish.find}
+        disabled={at - skipped === 0 || many.pending || found.isFetching || stale}
         onSubmit={many.begin}
       >
         <ReplaceFields wish={wish} onChange={set} />

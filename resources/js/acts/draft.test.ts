@@ -8,6 +8,11 @@ test('nothing filled in is no change', () => {
   expect(draft({ points: '  ', language: ' ', cost: '1/5' })).toBeNull()
 })
 
+test('what is no number is sent as it was typed, so that nothing is emptied by mistake', () => {
+  expect(draft({ record: { minutes: 'ten' }, points: 'two' })).toEqual({ record: { minutes: { set: 'ten' } }, content: { points: 'two' } })
+  expect(draft({ record: { minutes: '2,5' } })).toEqual({ record: { minutes: { set: 2.5 } } })
+})
+
 test('only what is filled in is changed, numbers as numbers, what is emptied as nothing', () => {
   expect(draft({ record: { difficulty: '3', level: 'Year 9', source: null } })).toEqual({
     record: { difficulty: { set: 3 }, level: { set: 'Year 9' }, source: { set: null } },

@@ -30,16 +30,22 @@ export const emptyDraft: Draft = {
 
 const numbers = ['difficulty', 'minutes']
 
+/** A number as it was typed; what is none goes as it is, so that it is refused with a sentence and nothing is emptied by mistake. */
+function number(typed: string): number {
+  const value = Number(typed.trim().replace(',', '.'))
+  return (typed.trim() !== '' && Number.isFinite(value) ? value : typed) as number
+}
+
 /** The change as the server takes it; null when nothing is filled in. */
 export function toChange(draft: Draft): BulkChange | null {
   const record: NonNullable<BulkChange['record']> = {}
   for (const [field, value] of Object.entries(draft.record))
-    record[field] = { set: value === null ? null : numbers.includes(field) ? Number(value) : value }
+    record[field] = { set: value === null ? null : numbers.includes(field) ? number(value) : value }
   const { words, paths } = draft
   if (words.addTags.length + words.removeTags.length > 0) record.tags = { add: words.addTags, remove: words.removeTags }
   if (words.addPurpose.length + words.removePurpose.length > 0) record.purpose = { add: words.addPurpose, remove: words.removePurpose }
   const content: NonNullable<BulkChange['content']> = {
-    ...(draft.points.trim() === '' ? {} : { points: Number(draft.points) }),
+    ...(draft.points.trim() === '' ? {} : { points: number(draft.points) }),
     ...(draft.shuffle === '' ? {} : { shuffle: draft.shuffle === 'yes' }),
     ...(draft.tries === '' ? {} : { attempts: { allowed: draft.tries === 'any' ? null : Number(draft.tries), cost: draft.cost || '0' } }),
     ...(draft.show === '' ? {} : { show: draft.show }),

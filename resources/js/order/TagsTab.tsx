@@ -19,7 +19,7 @@ const words = texts.order
 /** Every tag of a bank with how many questions have it: renamed, made one with another, taken off. */
 export function TagsTab({ slug }: { slug: string }) {
   const tags = useQuery(tagsQuery(slug))
-  const none = useQuery(facetsQuery(slug, '', ['no'])).data?.facets.no?.find((one) => one.value === 'tag')?.count ?? 0
+  const none = useQuery(facetsQuery(slug, '', ['no'], true)).data?.facets.no?.find((one) => one.value === 'tag')?.count ?? 0
   const [find, setFind] = useState('')
   const [doing, setDoing] = useState<{ tag: TagRow; what: 'rename' | 'remove' } | null>(null)
   const rows = (tags.data ?? []).filter((row) => row.tag.toLowerCase().includes(find.trim().toLowerCase()))

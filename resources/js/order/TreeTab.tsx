@@ -28,7 +28,7 @@ export function TreeTab({ slug, kind, about }: { slug: string; kind: TreeName; a
   const tell = useTell()
   const navigate = useNavigate()
   const trees = useQuery(treesQuery(slug))
-  const counts = useQuery(facetsQuery(slug, '', [dimension[kind], 'no']))
+  const counts = useQuery(facetsQuery(slug, '', [dimension[kind], 'no'], true))
   const [held, setHeld] = useState<string | null>(null)
   const [merging, setMerging] = useState<TreeItem | null>(null)
   const [shown, setShown] = useState<TreeItem | null>(null)

@@ -92,11 +92,15 @@ final class ItemReader
                 foreach (Xml::children($child, 'material') as $prompt) {
                     $run .= $this->material->inside($prompt);
                 }
+                [$before, $behind] = $this->around($child);
+                $run .= $before;
                 $part = $this->response($child);
                 if ($part !== null && $part->kind === 'choice') {
-                    [$html, $run] = [$html.self::paragraph($run)."<div data-part=\"$part->id\"></div>", ''];
+                    [$html, $run] = [$html.self::paragraph($run)."<div data-part=\"$part->id\"></div>", $behind];
                 } elseif ($part !== null) {
-                    $run .= " <span data-part=\"$part->id\"></span> ";
+                    $run .= " <span data-part=\"$part->id\"></span> $behind";
+                } else {
+                    $run .= $behind;
                 }
             } elseif (str_starts_with($name, 'response_')) {
                 $this->lose('qti12.kind', "An answer of the kind $name could not be translated yet; the question is kept as it came.", $child);
@@ -110,6 +114,21 @@ final class ItemReader
         }
 
         return $html.self::paragraph($run);
+    }
+
+    /** @return array{string, string} words that stand in a field itself, before and behind where something is given */
+    private function around(\DOMElement $response): array
+    {
+        $words = ['', ''];
+        $behind = 0;
+        foreach (Xml::children($response) as $render) {
+            foreach (str_starts_with((string) $render->localName, 'render_') ? Xml::children($render) : [] as $child) {
+                $behind = in_array($child->localName, ['response_label', 'flow_label'], true) ? 1 : $behind;
+                $words[$behind] .= $child->localName === 'material' ? $this->material->inside($child) : '';
+            }
+        }
+
+        return [$words[0], $words[1]];
     }
 
     private function response(\DOMElement $element): ?Response

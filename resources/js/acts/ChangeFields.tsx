@@ -6,11 +6,18 @@ import { Choice, Line, Section, TextLine } from './ChangeLines'
 import type { Draft } from './draft'
 
 const words = texts.acts.change
-type FieldsProps = { slug: string; draft: Draft; set: (some: Partial<Draft>) => void }
+type FieldsProps = {
+  slug: string
+  draft: Draft
+  set: (some: Partial<Draft>) => void
+  /** What the server says of a field, by its name. */
+  problem: { field: string; text: string } | null
+}
 
 /** Everything of many questions that can be changed at once; each begins as left alone. */
-export function ChangeFields({ slug, draft, set }: FieldsProps) {
+export function ChangeFields({ slug, draft, set, problem }: FieldsProps) {
   const known = useKnown(slug)
+  const wrong = (field: string) => (problem?.field === field ? problem.text : undefined)
   const wordsLine = (name: keyof Draft['words'], label: string, all: string[]) => (
     <Line label={label}>
       <WordsField
@@ -45,7 +52,7 @@ export function ChangeFields({ slug, draft, set }: FieldsProps) {
     </Line>
   )
   const text = (name: string, label: string) => (
-    <Line label={label}>
+    <Line label={label} problem={wrong(name)}>
       <TextLine label={label} value={draft.record[name]} onChange={(value) => set({ record: withField(draft.record, name, value) })} />
     </Line>
   )
@@ -68,7 +75,7 @@ export function ChangeFields({ slug, draft, set }: FieldsProps) {
         {pathsLine('removeFolders', words.removeFolders, words.pickFolder, known.folders)}
       </Section>
       <Section title={words.sections.asked ?? ''}>
-        <Line label={words.points}>
+        <Line label={words.points} problem={wrong('points')}>
           <input
             aria-label={words.points}
             placeholder={words.leave}
@@ -95,7 +102,7 @@ export function ChangeFields({ slug, draft, set }: FieldsProps) {
           />
         </Line>
         {draft.tries === '' ? null : (
-          <Line label={words.cost}>
+          <Line label={words.cost} problem={wrong('cost')}>
             <input
               aria-label={words.cost}
               placeholder={words.costHint}
@@ -113,7 +120,7 @@ export function ChangeFields({ slug, draft, set }: FieldsProps) {
             onChange={(value) => set({ show: value ?? '' })}
           />
         </Line>
-        <Line label={words.language}>
+        <Line label={words.language} problem={wrong('language')}>
           <input
             aria-label={words.language}
             placeholder={`${words.leave}; ${words.languageHint}`}

@@ -78,11 +78,15 @@ export function Section({ title, children }: { title: string; children: ReactNod
   )
 }
 
-export function Line({ label, children }: { label: string; children: ReactNode }) {
+/** @param problem what is wrong with what stands in it */
+export function Line({ label, problem, children }: { label: string; problem?: string | undefined; children: ReactNode }) {
   return (
     <div className="grid grid-cols-[120px_1fr] items-center gap-3">
       <span className="text-caption text-second">{label}</span>
-      <div className="min-w-0">{children}</div>
+      <div className="min-w-0">
+        {children}
+        {problem ? <p className="mt-1 text-caption text-problem">{problem}</p> : null}
+      </div>
     </div>
   )
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { changeMany, type Target } from '@/api/acts'
+import { ApiProblem } from '@/api/client'
 import { FormDialog } from '@/components/FormDialog'
 import { Message } from '@/components/Message'
 import { texts } from '@/texts'
@@ -19,6 +20,8 @@ export function ChangeMany({ slug, target, count, onClose }: Props) {
   const change = toChange(draft)
   const preview = usePreview(slug, target, change)
   const many = useMany(() => changeMany(slug, target, change ?? {}), onClose)
+  const refused = preview.nothing ? null : preview.error
+  const problem = refused instanceof ApiProblem ? { field: refused.path?.split('/').pop() ?? '', text: refused.message } : null
   const set = (some: Partial<Draft>) => setDraft((now) => ({ ...now, ...some }))
   return (
     <MaybeFollow act={many.act} title={words.title(count)} onClose={onClose}>
@@ -28,12 +31,12 @@ export function ChangeMany({ slug, target, count, onClose }: Props) {
         title={words.title(count)}
         about={words.about}
         go={words.go(count)}
-        disabled={many.pending || change === null}
+        disabled={many.pending || change === null || problem !== null}
         onSubmit={many.begin}
         className="grid grid-cols-2 gap-6 max-md:grid-cols-1"
       >
         <div className="boxed-fields flex min-w-0 flex-col gap-4">
-          <ChangeFields slug={slug} draft={draft} set={set} />
+          <ChangeFields slug={slug} draft={draft} set={set} problem={problem} />
         </div>
         <Beside>
           {many.problem ? <Message look="problem">{many.problem}</Message> : null}

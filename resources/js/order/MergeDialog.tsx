@@ -12,6 +12,13 @@ import { spotsFor } from './spots'
 
 const words = texts.order
 
+/** A name without the number that a copy of it got. */
+const bare = (name: string) =>
+  name
+    .toLowerCase()
+    .replace(/\s*\(\d+\)$/, '')
+    .trim()
+
 /** One topic or folder of two. */
 export function MergeDialog({
   slug,
@@ -29,7 +36,7 @@ export function MergeDialog({
   const spots = spotsFor(items, item.id)
   const others = ordered(items).filter((one) => spots.inside(one.item))
   // Most often it is to become one with what is called the same.
-  const [into, setInto] = useState(() => others.find((one) => one.item.name.toLowerCase() === item.name.toLowerCase())?.item.id ?? '')
+  const [into, setInto] = useState(() => others.find((one) => bare(one.item.name) === bare(item.name))?.item.id ?? '')
   const many = useMany(() => mergeNodes(slug, kind, item.id, into), onClose)
   return (
     <MaybeFollow act={many.act} title={words.mergeTitle(item.name)} onClose={onClose}>

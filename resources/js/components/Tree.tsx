@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
 import { shownItems } from './shownItems'
+import { Twisty } from './Twisty'
 
 export type TreeItem = { id: string; parent: string | null; name: string; count?: number }
 type Props = {
@@ -73,15 +74,7 @@ export function Tree({ label, items, ticked, onTick, more, name }: Props) {
             className={`-outline-offset-2 group flex min-h-7 items-center gap-1.5 border-l-3 pr-2 ${on ? 'border-accent bg-paper font-semibold' : 'border-transparent hover:bg-paper'}`}
             style={{ paddingLeft: 2 + (level - 1) * 16 }}
           >
-            <button
-              type="button"
-              tabIndex={-1}
-              aria-hidden="true"
-              className={`w-5 text-quiet ${branch ? '' : 'invisible'}`}
-              onClick={() => shut(item.id, !closed.includes(item.id))}
-            >
-              {closed.includes(item.id) ? '▸' : '▾'}
-            </button>
+            <Twisty branch={branch} closed={closed.includes(item.id)} onToggle={() => shut(item.id, !closed.includes(item.id))} />
             {/* biome-ignore lint/a11y/noStaticElementInteractions lint/a11y/useKeyWithClickEvents: the keys are on the item */}
             <span className="flex min-w-0 flex-1 cursor-pointer items-center gap-2" onClick={() => onTick(item.id)}>
               <Tick on={on} />

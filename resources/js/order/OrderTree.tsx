@@ -1,6 +1,7 @@
 import { type DragEvent, type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
 import { shownItems } from '@/components/shownItems'
 import type { TreeItem } from '@/components/Tree'
+import { Twisty } from '@/components/Twisty'
 import { texts } from '@/texts'
 import { type Spot, spotsFor } from './spots'
 
@@ -123,15 +124,7 @@ export function OrderTree({ label, items, more, held, onHold, onPut, onRename, o
           className={`-outline-offset-2 group flex min-h-8 cursor-grab items-center gap-2 border-b border-b-hairline border-l-3 pr-2 hover:bg-paper ${line(item)}`}
           style={{ paddingLeft: 4 + (level - 1) * 20 }}
         >
-          <button
-            type="button"
-            tabIndex={-1}
-            aria-hidden="true"
-            className={`w-5 text-quiet ${branch ? '' : 'invisible'}`}
-            onClick={() => shut(item.id, !closed.includes(item.id))}
-          >
-            {closed.includes(item.id) ? '▸' : '▾'}
-          </button>
+          <Twisty branch={branch} closed={closed.includes(item.id)} onToggle={() => shut(item.id, !closed.includes(item.id))} />
           <span className="min-w-0 flex-1 truncate">{item.name}</span>
           {held && held !== item.id && spots.inside(item) ? (
             <span className="invisible flex gap-1 group-focus-within:visible group-focus:visible group-hover:visible">

@@ -6,6 +6,7 @@ namespace WideQuarry\Interchange;
 
 use WideQuarry\Interchange\Pack\PackFormat;
 use WideQuarry\Interchange\Qti12\Qti12Format;
+use WideQuarry\Interchange\Qti2\Qti2Format;
 use WideQuarry\Interchange\Qti30\Qti30Format;
 use WideQuarry\Interchange\Typed\TypedFormat;
 use WideQuarry\Parts\Parts;
@@ -22,7 +23,9 @@ final readonly class Formats
     {
         return new self([
             new PackFormat($kinds),
-            new Qti12Format($kinds), // before 3.0, which takes any package with a manifest
+            new Qti12Format($kinds),
+            Qti2Format::v22($kinds),
+            Qti2Format::v21($kinds),
             new Qti30Format($kinds),
             new TypedFormat, // last: any text is readable as one
         ]);

@@ -36,6 +36,12 @@ final readonly class Medium
         return array_search($type, self::TYPES, true) ?: 'bin';
     }
 
+    /** What a file is by its name alone. @param  string  $otherwise  where the name does not say: image, audio or video */
+    public static function typeNamed(string $name, string $otherwise): string
+    {
+        return self::TYPES[strtolower(pathinfo($name, PATHINFO_EXTENSION))] ?? "$otherwise/*";
+    }
+
     /** @return array{id: string, sha256: string, type: string, name: string} */
     public function describe(): array
     {

@@ -29,6 +29,12 @@ final readonly class Notice implements \JsonSerializable
         return new self($code, 'problem', $message, $file, $line, $path, null);
     }
 
+    /** The same, said of a question. */
+    public function about(string $question): self
+    {
+        return new self($this->code, $this->severity, $this->message, $this->file, $this->line, $this->path, $question);
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {

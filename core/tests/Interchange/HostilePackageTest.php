@@ -90,10 +90,21 @@ it('refuses XML with ideas of its own', function (string $xml, string $rule): vo
     'an encoding that hides it' => ['<?xml version="1.0" encoding="UTF-7"?><a/>', 'xml.broken'],
     'not well-formed' => ['<a><b></a>', 'xml.broken'],
     'nothing' => ['', 'xml.broken'],
-    'not the encoding it names' => ["<?xml version=\"1.0\"?><a>\xff</a>", 'xml.broken'],
+    'cut off' => ['<a><b>x', 'xml.broken'],
 ]);
 
 it('reads a document type that declares nothing', fn () => expect(SafeXml::parse('<!DOCTYPE a SYSTEM "a.dtd"><a>x</a>', 'x')->textContent)->toBe('x'));
+
+it('mends what is wrong in many files, and says so', function (string $xml, string $text, string $code): void {
+    $open = SafeXml::open($xml, 'item.xml');
+    expect($open->root->textContent)->toBe($text)->and(array_map(fn (Notice $notice): string => $notice->code, $open->notices))->toBe([$code]);
+})->with([
+    'not the encoding it names' => ["<?xml version=\"1.0\" encoding=\"UTF-8\"?><a>caf\xe9</a>", 'café', 'xml.encoding'],
+    'characters by their names in HTML' => ['<a>5&nbsp;km &eacute; &lt; &#233; &amp;</a>', "5\u{a0}km é < é &", 'xml.mended'],
+    'a name nobody has' => ['<a>x &nosuchname; y</a>', 'x &nosuchname; y', 'xml.mended'],
+    'an ampersand alone' => ['<a>Salt & sand R&D</a>', 'Salt & sand R&D', 'xml.mended'],
+    'a control character' => ["<a>x\x0By</a>", 'xy', 'xml.mended'],
+]);
 
 it('leads no reference out of the package', function (string $href, ?string $path): void {
     expect(SafeZip::resolve('items/one.xml', $href))->toBe($path);
@@ -105,7 +116,7 @@ it('gives the good part of a half-good package and says what was left', function
     unlink($file);
 
     expect($found->questions)->toHaveCount(1)
-        ->and(array_map(fn (Notice $notice): array => [$notice->code, $notice->file], array_values(array_filter($found->notices, fn (Notice $notice): bool => $notice->severity === 'problem'))))->toBe([['xml.broken', 'b.xml'], ['package.missing', 'gone.xml']]);
+        ->and(array_map(fn (Notice $notice): array => [$notice->code, $notice->file], array_values(array_filter($found->notices, fn (Notice $notice): bool => $notice->severity === 'problem'))))->toBe([['package.missing', 'imsmanifest.xml'], ['xml.broken', 'b.xml']]);
 });
 
 it('takes bytes for what they are, not for what they are called', function () use ($manifest): void {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Tests\Support;
 
 /**
- * An evaluator of QTI 3.0 response processing, written from the standard alone and in floats, so that our reading and
- * writing can be judged by something that shares no code with them. Values are null, or a list of strings or floats.
+ * An evaluator of response processing of QTI 2.1, 2.2 and 3.0, written from the standard alone and in floats, so that our reading and writing can be
+ * judged by something that shares no code with them. Names are told without `qti-` and hyphens. Values are null, or a list of strings or floats.
  */
 final class ResponseProcessing
 {
@@ -15,6 +15,8 @@ final class ResponseProcessing
 
     /** @var array<string, \DOMElement> */
     private array $declarations = [];
+
+    private bool $ended = false;
 
     /** @param  array<string, list<string>>  $responses */
     public static function score(string $xml, array $responses): float
@@ -34,8 +36,8 @@ final class ResponseProcessing
         $document = new \DOMDocument;
         $document->loadXML($xml);
         $shown = [];
-        foreach ($document->getElementsByTagName('qti-modal-feedback') as $modal) {
-            if (in_array($modal->getAttribute('identifier'), $self->values[$modal->getAttribute('outcome-identifier')] ?? [], true)) {
+        foreach ($document->getElementsByTagName('*') as $modal) {
+            if (self::name($modal) === 'modalfeedback' && in_array($modal->getAttribute('identifier'), $self->values[self::get($modal, 'outcomeIdentifier')] ?? [], true)) {
                 $shown[] = trim($modal->textContent);
             }
         }
@@ -50,34 +52,59 @@ final class ResponseProcessing
         $document = new \DOMDocument;
         $document->loadXML($xml);
         $self = new self;
-        foreach ($document->documentElement->childNodes as $node) {
-            if ($node instanceof \DOMElement && in_array($node->localName, ['qti-response-declaration', 'qti-outcome-declaration'], true)) {
-                $id = $node->getAttribute('identifier');
+        $rules = null;
+        foreach (self::children($document->documentElement) as $node) {
+            $id = $node->getAttribute('identifier');
+            if (in_array(self::name($node), ['responsedeclaration', 'outcomedeclaration'], true)) {
                 $self->declarations[$id] = $node;
-                $default = $node->getElementsByTagName('qti-default-value')->item(0);
-                $self->values[$id] = $node->localName === 'qti-response-declaration' ? (($responses[$id] ?? []) === [] ? null : $responses[$id]) : ($default === null ? null : [(float) $default->textContent]);
+                $default = self::inside($node, 'defaultvalue');
+                $typed = fn (\DOMElement $value): string|float => in_array(self::get($node, 'baseType'), ['float', 'integer'], true) ? (float) $value->textContent : trim($value->textContent);
+                $self->values[$id] = self::name($node) === 'responsedeclaration' ? (($responses[$id] ?? []) === [] ? null : array_map(fn (string $given): string|float => in_array(self::get($node, 'baseType'), ['float', 'integer'], true) ? (float) $given : $given, $responses[$id]))
+                    : ($default === null ? null : array_map($typed, self::children($default)));
             }
+            $rules = self::name($node) === 'responseprocessing' ? $node : $rules;
         }
-        $rules = $document->getElementsByTagName('qti-response-processing')->item(0);
-        $rules === null || $self->run($rules);
+        if ($rules === null) {
+            return $self;
+        }
+        match (basename($rules->getAttribute('template'), '.xml')) {
+            'match_correct' => $self->values['SCORE'] = [$self->same($self->values['RESPONSE'] ?? null, $self->correct('RESPONSE'), 'RESPONSE') ? 1.0 : 0.0],
+            'map_response' => $self->values['SCORE'] = ($self->values['RESPONSE'] ?? null) === null ? [0.0] : $self->mapped('RESPONSE'),
+            default => $self->run($rules),
+        };
 
         return $self;
     }
 
     private function run(\DOMElement $parent): void
     {
-        foreach ($this->children($parent) as $rule) {
-            if ($rule->localName === 'qti-set-outcome-value') {
-                $this->values[$rule->getAttribute('identifier')] = $this->value($this->children($rule)[0]);
-            } elseif ($rule->localName === 'qti-response-condition') {
-                foreach ($this->children($rule) as $branch) {
-                    if ($branch->localName === 'qti-response-else' || $this->value($this->children($branch)[0]) === ['true']) {
-                        $this->run($branch);
-                        break;
-                    }
+        foreach (self::children($parent) as $rule) {
+            if ($this->ended) {
+                return;
+            }
+            match (self::name($rule)) {
+                'setoutcomevalue' => $this->values[$rule->getAttribute('identifier')] = $this->value(self::children($rule)[0]),
+                'lookupoutcomevalue' => $this->values[$rule->getAttribute('identifier')] = $this->lookedUp($rule),
+                'responsecondition' => $this->condition($rule),
+                'exitresponse' => $this->ended = true,
+                'responseprocessingfragment' => $this->run($rule),
+                default => throw new \LogicException('Unknown rule '.self::name($rule)),
+            };
+        }
+    }
+
+    private function condition(\DOMElement $condition): void
+    {
+        foreach (self::children($condition) as $branch) {
+            $inner = self::children($branch);
+            if (self::name($branch) === 'responseelse' || $this->value($inner[0]) === ['true']) {
+                $rules = $branch->ownerDocument->createElement('rules');
+                foreach (self::name($branch) === 'responseelse' ? $inner : array_slice($inner, 1) as $rule) {
+                    $rules->appendChild($rule->cloneNode(true));
                 }
-            } elseif (! in_array($rule->localName, ['qti-is-null', 'qti-or', 'qti-and', 'qti-string-match', 'qti-substring', 'qti-pattern-match', 'qti-equal', 'qti-equal-rounded', 'qti-gte', 'qti-gt', 'qti-lte', 'qti-lt', 'qti-match', 'qti-member'], true)) {
-                throw new \LogicException("Unknown rule $rule->localName");
+                $this->run($rules);
+
+                return;
             }
         }
     }
@@ -85,87 +112,195 @@ final class ResponseProcessing
     /** @return list<string|float>|null */
     private function value(\DOMElement $e): ?array
     {
-        $args = $this->children($e);
+        $args = self::children($e);
         $of = fn (int $i): ?array => $this->value($args[$i]);
+        $number = fn (int $i): float => (float) ($of($i)[0] ?? 0);
+        $none = fn (): bool => array_filter($args, fn (\DOMElement $arg): bool => $this->value($arg) === null) !== [];
         $truth = fn (bool $value): array => [$value ? 'true' : 'false'];
+        $exact = self::get($e, 'caseSensitive') !== 'false';
+        $text = fn (int $i): string => $exact ? (string) ($of($i)[0] ?? '') : mb_strtolower((string) ($of($i)[0] ?? ''));
 
-        return match ($e->localName) {
-            'qti-variable' => $this->values[$e->getAttribute('identifier')] ?? null,
-            'qti-base-value' => [$e->getAttribute('base-type') === 'float' ? (float) $e->textContent : $e->textContent],
-            'qti-correct' => array_map(fn (\DOMNode $v): string => $v->textContent, iterator_to_array($this->declarations[$e->getAttribute('identifier')]->getElementsByTagName('qti-value'))),
-            'qti-map-response' => $this->mapped($e->getAttribute('identifier')),
-            'qti-multiple' => array_merge(...array_map(fn (\DOMElement $arg): array => $this->value($arg) ?? [], $args)),
-            'qti-member' => $truth(in_array($of(0)[0] ?? null, $of(1) ?? [], false)),
-            'qti-is-null' => $truth($of(0) === null),
-            'qti-and' => $truth(! in_array(['false'], array_map($this->value(...), $args), true)),
-            'qti-or' => $truth(in_array(['true'], array_map($this->value(...), $args), true)),
-            'qti-match' => $truth($this->isOrdered($args[0]) ? $of(0) === $of(1) : $this->sorted($of(0)) === $this->sorted($of(1))),
-            'qti-sum' => [array_sum(array_map(fn (\DOMElement $arg): float => (float) ($this->value($arg)[0] ?? 0), $args))],
-            'qti-string-match' => $truth($e->getAttribute('case-sensitive') === 'false' ? mb_strtolower((string) $of(0)[0]) === mb_strtolower((string) $of(1)[0]) : $of(0) === $of(1)),
-            'qti-substring' => $truth(str_contains($e->getAttribute('case-sensitive') === 'false' ? mb_strtolower((string) $of(1)[0]) : (string) $of(1)[0], $e->getAttribute('case-sensitive') === 'false' ? mb_strtolower((string) $of(0)[0]) : (string) $of(0)[0])),
-            'qti-pattern-match' => $truth(preg_match('~^(?:'.$e->getAttribute('pattern').')$~uD', (string) $of(0)[0]) === 1),
-            'qti-equal' => $truth($this->equal($e, (float) $of(0)[0], (float) $of(1)[0])),
-            'qti-equal-rounded' => $truth($this->rounded($e, (float) $of(0)[0]) === $this->rounded($e, (float) $of(1)[0])),
-            'qti-gte' => $truth((float) $of(0)[0] >= (float) $of(1)[0]), 'qti-gt' => $truth((float) $of(0)[0] > (float) $of(1)[0]),
-            'qti-lte' => $truth((float) $of(0)[0] <= (float) $of(1)[0]), 'qti-lt' => $truth((float) $of(0)[0] < (float) $of(1)[0]),
-            default => throw new \LogicException("Unknown expression $e->localName"),
+        return match (self::name($e)) {
+            'variable' => $this->values[$e->getAttribute('identifier')] ?? null,
+            'basevalue' => [in_array(self::get($e, 'baseType'), ['float', 'integer'], true) ? (float) $e->textContent : trim($e->textContent)],
+            'correct' => $this->correct($e->getAttribute('identifier')),
+            'default' => null,
+            'null' => null,
+            'mapresponse' => $this->mapped($e->getAttribute('identifier')),
+            'mapresponsepoint' => $this->mappedPoints($e->getAttribute('identifier')),
+            'multiple', 'ordered' => array_merge(...array_map(fn (\DOMElement $arg): array => $this->value($arg) ?? [], $args)) ?: null,
+            'containersize' => [(float) count($of(0) ?? [])],
+            'index' => isset(($of(0) ?? [])[(int) $e->getAttribute('n') - 1]) ? [$of(0)[(int) $e->getAttribute('n') - 1]] : null,
+            'member' => $none() ? null : $truth(in_array($of(0)[0], $of(1), false)),
+            'contains' => $none() ? null : $truth(array_diff($of(1), $of(0)) === []),
+            'isnull' => $truth($of(0) === null),
+            'not' => $of(0) === null ? null : $truth($of(0) === ['false']),
+            'and' => in_array(['false'], array_map($this->value(...), $args), true) ? ['false'] : ($none() ? null : ['true']),
+            'or' => in_array(['true'], array_map($this->value(...), $args), true) ? ['true'] : ($none() ? null : ['false']),
+            'anyn' => $truth(($held = count(array_filter($args, fn (\DOMElement $arg): bool => $this->value($arg) === ['true']))) >= (int) $e->getAttribute('min') && $held <= (int) $e->getAttribute('max')),
+            'match' => $none() ? null : $truth($this->same($of(0), $of(1), $args[0]->getAttribute('identifier'))),
+            'sum' => $none() ? null : [array_sum(array_merge(...array_map(fn (\DOMElement $arg): array => array_map(floatval(...), $this->value($arg)), $args)))],
+            'product' => $none() ? null : [array_product(array_merge(...array_map(fn (\DOMElement $arg): array => array_map(floatval(...), $this->value($arg)), $args)))],
+            'subtract' => $none() ? null : [$number(0) - $number(1)],
+            'divide' => $none() || $number(1) === 0.0 ? null : [$number(0) / $number(1)],
+            'max' => $none() ? null : [max(array_map(fn (\DOMElement $arg): float => (float) $this->value($arg)[0], $args))],
+            'min' => $none() ? null : [min(array_map(fn (\DOMElement $arg): float => (float) $this->value($arg)[0], $args))],
+            'stringmatch' => $none() ? null : $truth(self::get($e, 'substring') === 'true' ? str_contains($text(0), $text(1)) : $text(0) === $text(1)),
+            'substring' => $none() ? null : $truth(str_contains($text(1), $text(0))),
+            'patternmatch' => $none() ? null : $truth(preg_match('~^(?:'.str_replace('~', '\\~', $e->getAttribute('pattern')).')$~uD', (string) $of(0)[0]) === 1),
+            'equal' => $none() ? null : $truth($this->equal($e, $number(0), $number(1))),
+            'equalrounded' => $none() ? null : $truth($this->rounded($e, $number(0)) === $this->rounded($e, $number(1))),
+            'gte' => $none() ? null : $truth($number(0) >= $number(1)), 'gt' => $none() ? null : $truth($number(0) > $number(1)),
+            'lte' => $none() ? null : $truth($number(0) <= $number(1)), 'lt' => $none() ? null : $truth($number(0) < $number(1)),
+            'truncate' => $none() ? null : [(float) (int) $number(0)], 'round' => $none() ? null : [floor($number(0) + 0.5)],
+            'integertofloat' => $of(0),
+            default => throw new \LogicException('Unknown expression '.self::name($e)),
         };
+    }
+
+    /** @return list<string|float>|null */
+    private function correct(string $id): ?array
+    {
+        $declaration = $this->declarations[$id] ?? throw new \LogicException("No $id");
+        $correct = self::inside($declaration, 'correctresponse');
+        $numeric = in_array(self::get($declaration, 'baseType'), ['float', 'integer'], true);
+
+        return $correct === null ? null : array_map(fn (\DOMElement $v): string|float => $numeric ? (float) $v->textContent : trim($v->textContent), self::children($correct));
     }
 
     /** @return list<float> */
     private function mapped(string $id): array
     {
-        $map = $this->declarations[$id]->getElementsByTagName('qti-mapping')->item(0) ?? throw new \LogicException('no mapping');
+        $map = self::inside($this->declarations[$id], 'mapping') ?? throw new \LogicException('no mapping');
         $sum = 0.0;
         foreach (array_unique($this->values[$id] ?? []) as $given) {
-            $value = (float) $map->getAttribute('default-value');
-            foreach ($this->children($map) as $entry) {
-                $same = $entry->getAttribute('case-sensitive') === 'false' ? mb_strtolower($entry->getAttribute('map-key')) === mb_strtolower((string) $given) : $entry->getAttribute('map-key') === $given;
+            $value = (float) self::get($map, 'defaultValue');
+            foreach (self::children($map) as $entry) {
+                $key = self::get($entry, 'mapKey');
+                $same = self::get($entry, 'caseSensitive') === 'false' ? mb_strtolower($key) === mb_strtolower((string) $given) : (is_float($given) ? (float) $key === $given : $key === $given);
                 if ($same) {
-                    $value = (float) $entry->getAttribute('mapped-value');
+                    $value = (float) self::get($entry, 'mappedValue');
                     break;
                 }
             }
             $sum += $value;
         }
-        $sum = $map->hasAttribute('lower-bound') ? max($sum, (float) $map->getAttribute('lower-bound')) : $sum;
 
-        return [$map->hasAttribute('upper-bound') ? min($sum, (float) $map->getAttribute('upper-bound')) : $sum];
+        return [$this->bounded($map, $sum)];
+    }
+
+    /** @return list<float> an area counts once, the first in the document's order where they overlap */
+    private function mappedPoints(string $id): array
+    {
+        $map = self::inside($this->declarations[$id], 'areamapping') ?? throw new \LogicException('no area mapping');
+        $sum = 0.0;
+        $met = [];
+        foreach ($this->values[$id] ?? [] as $point) {
+            [$x, $y] = array_map(floatval(...), explode(' ', (string) $point));
+            $area = null;
+            foreach (self::children($map) as $i => $entry) {
+                $c = array_map(floatval(...), explode(',', $entry->getAttribute('coords')));
+                $in = match ($entry->getAttribute('shape')) {
+                    'circle' => ($x - $c[0]) ** 2 + ($y - $c[1]) ** 2 <= $c[2] ** 2,
+                    'rect' => $x >= $c[0] && $y >= $c[1] && $x <= $c[2] && $y <= $c[3],
+                    default => $entry->getAttribute('shape') === 'default',
+                };
+                if ($in) {
+                    $area = $i;
+                    break;
+                }
+            }
+            $sum += $area === null ? (float) self::get($map, 'defaultValue') : (isset($met[$area]) ? 0 : (float) self::get(self::children($map)[$area], 'mappedValue'));
+            $area === null || $met[$area] = true;
+        }
+
+        return [$this->bounded($map, $sum)];
+    }
+
+    private function bounded(\DOMElement $map, float $sum): float
+    {
+        $sum = self::get($map, 'lowerBound') !== '' ? max($sum, (float) self::get($map, 'lowerBound')) : $sum;
+
+        return self::get($map, 'upperBound') !== '' ? min($sum, (float) self::get($map, 'upperBound')) : $sum;
+    }
+
+    /** @return list<float> */
+    private function lookedUp(\DOMElement $rule): array
+    {
+        $source = (float) ($this->value(self::children($rule)[0])[0] ?? 0);
+        $declaration = $this->declarations[$rule->getAttribute('identifier')];
+        foreach (($table = self::inside($declaration, 'matchtable')) === null ? [] : self::children($table) as $entry) {
+            if ((float) self::get($entry, 'sourceValue') === $source) {
+                return [(float) self::get($entry, 'targetValue')];
+            }
+        }
+        foreach (($steps = self::inside($declaration, 'interpolationtable')) === null ? [] : self::children($steps) as $entry) {
+            $limit = (float) self::get($entry, 'sourceValue');
+            if ($source > $limit || ($source === $limit && self::get($entry, 'includeBoundary') !== 'false')) {
+                return [(float) self::get($entry, 'targetValue')];
+            }
+        }
+
+        return [(float) self::get($table ?? $steps ?? $declaration, 'defaultValue')];
     }
 
     private function equal(\DOMElement $e, float $one, float $other): bool
     {
-        $width = (float) $e->getAttribute('tolerance');
+        [$low, $high] = [...array_map(floatval(...), preg_split('/\s+/', trim(self::get($e, 'tolerance'))) ?: []), null, null];
+        $high ??= $low;
+        if (! in_array(self::get($e, 'toleranceMode'), ['absolute', 'relative'], true)) {
+            return abs($one - $other) < 1e-9;
+        }
+        [$low, $high] = self::get($e, 'toleranceMode') === 'absolute' ? [$low, $high] : [abs($one) * $low / 100, abs($one) * $high / 100];
+        [$from, $to] = [$one - $low, $one + $high];
 
-        return match ($e->getAttribute('tolerance-mode')) {
-            'absolute' => abs($one - $other) <= $width + 1e-9,
-            'relative' => abs($one - $other) <= abs($other) * $width / 100 + 1e-9,
-            default => abs($one - $other) < 1e-9,
-        };
+        return (self::get($e, 'includeLowerBound') === 'false' ? $other > $from + 1e-12 : $other >= $from - 1e-9) && (self::get($e, 'includeUpperBound') === 'false' ? $other < $to - 1e-12 : $other <= $to + 1e-9);
     }
 
     private function rounded(\DOMElement $e, float $value): string
     {
         $figures = (int) $e->getAttribute('figures');
 
-        return $e->getAttribute('rounding-mode') === 'significantFigures' ? sprintf('%.'.($figures - 1).'e', $value) : number_format($value, $figures, '.', '');
+        return self::get($e, 'roundingMode') === 'significantFigures' ? sprintf('%.'.($figures - 1).'e', $value) : number_format($value, $figures, '.', '');
     }
 
-    private function isOrdered(\DOMElement $e): bool
+    /**
+     * @param  list<string|float>|null  $one
+     * @param  list<string|float>|null  $other
+     */
+    private function same(?array $one, ?array $other, string $id): bool
     {
-        return ($this->declarations[$e->getAttribute('identifier')] ?? null)?->getAttribute('cardinality') === 'ordered';
+        if ($one === null || $other === null || count($one) !== count($other)) {
+            return false;
+        }
+        if (! isset($this->declarations[$id]) || $this->declarations[$id]->getAttribute('cardinality') !== 'ordered') {
+            sort($one);
+            sort($other);
+        }
+
+        return $one == $other;
     }
 
-    /** @param  list<string|float>|null  $values */
-    private function sorted(?array $values): ?array
+    private static function name(\DOMElement $e): string
     {
-        $values === null || sort($values);
+        return strtolower(str_replace(['qti-', '-'], '', $e->localName));
+    }
 
-        return $values;
+    /** An attribute by its name in 2.x. */
+    private static function get(\DOMElement $e, string $name): string
+    {
+        $hyphens = strtolower((string) preg_replace('/(?<!^)(?=[A-Z])/', '-', $name));
+
+        return $e->hasAttribute($name) ? $e->getAttribute($name) : $e->getAttribute($hyphens);
+    }
+
+    private static function inside(\DOMElement $e, string $name): ?\DOMElement
+    {
+        return array_values(array_filter(self::children($e), fn (\DOMElement $child): bool => self::name($child) === $name))[0] ?? null;
     }
 
     /** @return list<\DOMElement> */
-    private function children(\DOMElement $e): array
+    private static function children(\DOMElement $e): array
     {
         return array_values(array_filter(iterator_to_array($e->childNodes), fn (\DOMNode $node): bool => $node instanceof \DOMElement));
     }

@@ -14,6 +14,9 @@ final class SafeZip
 {
     private int $taken = 0;
 
+    /** @var array<string, string>|null */
+    private ?array $names = null;
+
     /** @param  array<string, int>  $entries name → index */
     private function __construct(private readonly \ZipArchive $zip, public readonly array $entries, private readonly Limits $limits, public readonly int $bytes)
     {
@@ -70,6 +73,40 @@ final class SafeZip
     public function has(string $name): bool
     {
         return isset($this->entries[$name]);
+    }
+
+    /**
+     * An entry by a reference as people's systems write them: from a file's folder or from the top, with or without %20, in any case of letters.
+     *
+     * @return string|null null when it leads to nothing in the package
+     */
+    public function find(string $from, string $href): ?string
+    {
+        foreach (array_unique([self::resolve($from, $href), self::resolve('', $href), self::resolve($from, str_replace('\\', '/', $href))]) as $name) {
+            $there = $name === null ? null : ($this->has($name) ? $name : $this->names()[mb_strtolower($name)] ?? null);
+            if ($there !== null) {
+                return $there;
+            }
+        }
+
+        return null;
+    }
+
+    /** The beginning of an entry; '' when it is damaged. @throws Unreadable */
+    public function head(string $name, int $bytes): string
+    {
+        $stream = $this->stream($name);
+        $head = (string) stream_get_contents($stream, $bytes);
+        fclose($stream);
+        $this->count($name, 0, strlen($head));
+
+        return $head;
+    }
+
+    /** @return array<string, string> in small letters → name */
+    private function names(): array
+    {
+        return $this->names ??= array_column(array_map(fn (int|string $name): array => [mb_strtolower((string) $name), (string) $name], array_keys($this->entries)), 1, 0);
     }
 
     /** @throws Unreadable */

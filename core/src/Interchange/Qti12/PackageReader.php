@@ -68,7 +68,9 @@ final class PackageReader
      */
     private function document(string $xml, string $file, \Closure $medium): iterable
     {
-        foreach ((new DocumentReader($this->kinds, $file, $medium))->read(SafeXml::parse($xml, $file)) as $thing) {
+        $document = SafeXml::open($xml, $file);
+        yield from $document->notices;
+        foreach ((new DocumentReader($this->kinds, $file, $medium))->read($document->root) as $thing) {
             yield from $this->waiting;
             $this->waiting = [];
             yield $thing;
@@ -78,20 +80,13 @@ final class PackageReader
     /** Named as packages name their files: with or without %20, from the document or from the top. */
     private function medium(SafeZip $zip, string $from, string $href): ?Medium
     {
-        foreach (array_unique([$href, rawurldecode($href)]) as $name) {
-            foreach ([SafeZip::resolve($from, $name), SafeZip::resolve('imsmanifest.xml', $name)] as $file) {
-                if ($file !== null && $zip->has($file)) {
-                    $medium = Medium::fromFile($file, $zip->read($file));
-                    if ($medium !== null && ! isset($this->given[$medium->id])) {
-                        $this->given[$medium->id] = true;
-                        $this->waiting[] = $medium;
-                    }
-
-                    return $medium;
-                }
-            }
+        $file = $zip->find($from, $href) ?? $zip->find($from, rawurldecode($href));
+        $medium = $file === null ? null : Medium::fromFile($file, $zip->read($file));
+        if ($medium !== null && ! isset($this->given[$medium->id])) {
+            $this->given[$medium->id] = true;
+            $this->waiting[] = $medium;
         }
 
-        return null;
+        return $medium;
     }
 }

@@ -10,6 +10,7 @@ use WideQuarry\Interchange\Lom;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
+use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Parts\Parts;
@@ -25,20 +26,25 @@ final class ItemReader
 
     private bool $untranslated = false;
 
+    private string $format = 'qti30';
+
     /** @param  \Closure(string): ?Medium  $medium the medium an item names by a path of its own */
     public function __construct(private readonly Parts $kinds, private readonly string $file, private readonly string $id, private readonly \Closure $medium)
     {
     }
 
     /**
-     * @param  array<string, string>  $stimuli  the item's reference → our id
+     * @param  array<string, string>  $stimuli  file of the package → our id
      * @return iterable<\stdClass|Notice>
      *
      * @throws \WideQuarry\Interchange\Unreadable
      */
     public function read(string $xml, Lom $lom, array $stimuli = []): iterable
     {
-        $item = SafeXml::parse($xml, $this->file);
+        $document = SafeXml::open($xml, $this->file, Dialects::words($xml));
+        $item = $document->root;
+        array_push($this->notices, ...array_map(fn (Notice $notice): Notice => $notice->about($this->id), $document->notices));
+        $this->format = Dialects::format($xml) ?? 'qti30';
         if ($item->localName !== 'qti-assessment-item') {
             yield Notice::problem('qti.not_an_item', "$this->file is not an assessment item.", $this->file, 1);
 
@@ -81,13 +87,17 @@ final class ItemReader
         if ($processing->untranslated) {
             $this->lose('qti.processing', 'How this item is marked could not be translated; it is kept as it came, to be marked by hand.');
         }
-        $used = array_values(array_intersect_key($stimuli, array_flip(array_map(fn (\DOMElement $ref): string => $ref->getAttribute('identifier'), Xml::children($item, 'qti-assessment-stimulus-ref')))));
+        $used = [];
+        foreach (Xml::children($item, 'qti-assessment-stimulus-ref') as $ref) {
+            $file = SafeZip::resolve($this->file, $ref->getAttribute('href'));
+            $file !== null && isset($stimuli[$file]) ? $used[] = $stimuli[$file] : $this->notices[] = Notice::loss('qti.stimulus', 'What this item is about ('.mb_strimwidth($ref->getAttribute('href'), 0, 120, '…').') is not in the package.', $this->file, $ref->getLineNo(), $this->id);
+        }
 
         $question = (object) [
             'format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => mb_substr($lom->title !== '' ? $lom->title : $item->getAttribute('title'), 0, 500),
             'language' => $this->language($item), 'body' => (new \WideQuarry\Content\RichText($text->nodes))->html(), 'stimuli' => $used, 'parts' => $parts,
             'scoring' => (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points],
-            'record' => (object) [...(array) $lom->record, 'status' => 'draft', 'origin' => (object) ['format' => 'qti30', 'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $lom->fields]],
+            'record' => (object) [...(array) $lom->record, 'status' => 'draft', 'origin' => (object) ['format' => $this->format, 'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $lom->fields]],
         ];
         if (! (new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place()) {
             $this->lose('qti.feedback', 'Some feedback is tied to what could not be translated; the item is kept as it came.');
@@ -175,6 +185,9 @@ final class ItemReader
 
     private function images(\DOMElement $element): void
     {
+        foreach (iterator_to_array($element->getElementsByTagName('object'), false) as $object) {
+            $this->embedded($object);
+        }
         foreach (['img' => 'src', 'audio' => 'src', 'video' => 'src'] as $name => $attribute) {
             foreach (iterator_to_array($element->getElementsByTagName($name), false) as $node) {
                 $href = $node->getAttribute($attribute);
@@ -188,6 +201,22 @@ final class ItemReader
                 }
             }
         }
+    }
+
+    /** What earlier versions embed as an object is a picture, sound or film. */
+    private function embedded(\DOMElement $object): void
+    {
+        $name = ['image' => 'img', 'audio' => 'audio', 'video' => 'video'][explode('/', strtolower($object->getAttribute('type')))[0]] ?? null;
+        if ($name === null || $object->parentNode === null) {
+            return;
+        }
+        $made = ($object->ownerDocument ?? new \DOMDocument)->createElement($name);
+        $made->setAttribute('src', $object->getAttribute('data'));
+        foreach (['width', 'height'] as $size) {
+            $object->hasAttribute($size) && $made->setAttribute($size, $object->getAttribute($size));
+        }
+        $name !== 'img' || $made->setAttribute('alt', trim($object->textContent));
+        $object->parentNode->replaceChild($made, $object);
     }
 
     private function lose(string $code, string $sentence): void

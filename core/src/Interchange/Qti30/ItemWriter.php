@@ -35,8 +35,11 @@ final class ItemWriter
     {
     }
 
-    /** @param  list<string>  $stimuli ids of those that are in the package */
-    public function write(Question $question, array $stimuli): WrittenItem
+    /**
+     * @param  list<string>  $stimuli  ids of those that are in the package
+     * @param  list<string>  $passages  rich text of stimuli that have no document of their own
+     */
+    public function write(Question $question, array $stimuli, array $passages = []): WrittenItem
     {
         $in = new WriteContext($question->language, $question->normalise, $this->roll($question), new Gaps($question->body), GapText::scattered($question));
         $declarations = $processing = '';
@@ -81,12 +84,13 @@ final class ItemWriter
         $score = $outcomes === [] ? '' : $processing.'<qti-set-outcome-value identifier="SCORE"><qti-sum>'.implode('', $outcomes).'</qti-sum></qti-set-outcome-value>';
         $sum = $score.$feedback->conditions() === '' ? '' : '<qti-response-processing>'.$score.$feedback->conditions().'</qti-response-processing>';
         $refs = implode('', array_map(fn (string $id): string => "<qti-assessment-stimulus-ref identifier=\"S-$id\" href=\"../stimuli/$id.xml\"/>", array_values(array_intersect($question->stimuli, $stimuli))));
-        $body = $this->body($question, $in->roll);
+        $body = implode('', array_map(fn (string $html): string => '<div class="stimulus">'.self::content($html, $this->files).'</div>', $passages)).$this->body($question, $in->roll);
+        $passages === [] || $this->lose($question, 'qti.stimulus_inside', 'What the question is about stands in every item that shows it: this version has no stimuli of their own.');
         $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<qti-assessment-item xmlns="'.Qti30Format::NAMESPACE."\" identifier=\"Q-$question->id\" title=\"".Xml::escape($question->title)."\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">".$declarations
             ."<qti-outcome-declaration identifier=\"SCORE\" cardinality=\"single\" base-type=\"float\" normal-maximum=\"$max\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration><qti-outcome-declaration identifier=\"MAXSCORE\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>$max</qti-value></qti-default-value></qti-outcome-declaration>"
             .$feedback->declaration()."$refs<qti-item-body>$body</qti-item-body>$sum".$feedback->modals()."</qti-assessment-item>\n";
 
-        return new WrittenItem($xml, $this->allContent($question), $this->notices);
+        return new WrittenItem($xml, implode('', $passages).$this->allContent($question), $this->notices);
     }
 
     /**

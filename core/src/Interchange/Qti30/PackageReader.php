@@ -41,65 +41,44 @@ final class PackageReader
             return;
         }
         $zip = $source->zip();
-        $manifest = SafeXml::parse($zip->read('imsmanifest.xml'), 'imsmanifest.xml');
-        $resources = Xml::child($manifest, 'resources');
-        $items = [];
-        $tests = [];
-        $read = [];
+        $documents = Documents::in($zip);
+        yield from $documents->notices;
         $stimuli = [];
-        foreach ($resources === null ? [] : Xml::children($resources, 'resource') as $resource) {
-            $type = $resource->getAttribute('type');
-            $href = SafeZip::resolve('imsmanifest.xml', $resource->getAttribute('href'));
-            if ($href !== null && str_contains($type, 'stimulus')) {
-                yield from $this->stimulus($zip, $href, $stimuli);
-            } elseif ($href !== null && str_contains($type, '_item_')) {
-                $items[$href] = $resource;
-            } elseif ($href !== null && str_contains($type, '_test_')) {
-                $tests[] = $href;
-            }
+        foreach ($documents->stimuli as $href) {
+            yield from $this->stimulus($zip, $href, $stimuli);
         }
-        foreach ($items as $href => $resource) {
+        $read = [];
+        foreach ($documents->items as $href => $resource) {
             try {
-                foreach ($this->packed($zip, $href, $resource, $stimuli) as $thing) {
+                foreach ($this->packed($zip, (string) $href, $resource, $stimuli) as $thing) {
                     if ($thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass && is_string($thing->value->id)) {
-                        $read[$href] = [$thing->value->id, PackagedTests::points($thing->value)];
+                        $read[(string) $href] = [$thing->value->id, PackagedTests::points($thing->value)];
                     }
                     yield $thing;
                 }
             } catch (Unreadable $problem) {
-                yield Notice::problem($problem->rule, $problem->getMessage(), $href);
+                yield Notice::problem($problem->rule, $problem->getMessage(), (string) $href);
             }
         }
-        foreach ($tests as $href) {
-            yield from (new PackagedTests($this->kinds, $read))->read($zip, $href);
+        foreach (array_keys($documents->tests) as $href) {
+            yield from (new PackagedTests($this->kinds, $read))->read($zip, (string) $href);
         }
-        if ($items === []) {
-            yield Notice::problem('qti.no_items', 'The manifest of this package names no assessment items.', 'imsmanifest.xml');
+        if ($documents->items === []) {
+            yield Notice::problem('qti.no_items', 'There is no assessment item in this package.', 'imsmanifest.xml');
         }
     }
 
     /**
-     * @param  array<string, string>  $stimuli
+     * @param  array<string, string>  $stimuli  file → our id
      * @return iterable<\stdClass|Medium|Notice>
      */
-    private function packed(SafeZip $zip, string $href, \DOMElement $resource, array $stimuli): iterable
+    private function packed(SafeZip $zip, string $href, ?\DOMElement $resource, array $stimuli): iterable
     {
         $xml = $zip->read($href);
         $own = $this->own($zip, $href, $xml);
-        $lom = Lom::read(Xml::child($resource, 'metadata'));
-        $byReference = [];
-        foreach ($stimuli as $file => $id) {
-            preg_match_all('/<qti-assessment-stimulus-ref\b[^>]*>/', $xml, $m);
-            foreach ($m[0] as $tag) {
-                $named = preg_match('/\bhref="([^"]+)"/', $tag, $at) === 1 ? SafeZip::resolve($href, html_entity_decode($at[1])) : null;
-                if ($named === $file && preg_match('/\bidentifier="([^"]+)"/', $tag, $identifier) === 1) {
-                    $byReference[$identifier[1]] = $id;
-                }
-            }
-        }
         $things = $own instanceof \stdClass
             ? $this->mine($own, $zip, $href)
-            : $this->item($xml, $href, $lom, $byReference, fn (string $name): ?Medium => $this->medium($zip, $href, $name));
+            : $this->item($xml, $href, Lom::read($resource === null ? null : Xml::child($resource, 'metadata')), $stimuli, fn (string $name): ?Medium => $this->medium($zip, $href, $name));
         if ($own instanceof Notice) {
             yield $own;
         }
@@ -148,7 +127,7 @@ final class PackageReader
     }
 
     /**
-     * @param  array<string, string>  $stimuli
+     * @param  array<string, string>  $stimuli  file → our id
      * @param  \Closure(string): ?Medium  $medium
      * @return iterable<\stdClass|Notice>
      */
@@ -164,7 +143,8 @@ final class PackageReader
     private function stimulus(SafeZip $zip, string $href, array &$stimuli): iterable
     {
         try {
-            $root = SafeXml::parse($zip->read($href), $href);
+            $bytes = $zip->read($href);
+            $root = SafeXml::open($bytes, $href, Dialects::words($bytes))->root;
         } catch (Unreadable $problem) {
             yield Notice::problem($problem->rule, $problem->getMessage(), $href);
 
@@ -186,13 +166,13 @@ final class PackageReader
         }
         $stimuli[$href] = $id;
         yield from $this->flush();
-        yield Found::thing('stimulus', (object) ['id' => $id, 'title' => mb_substr($root->getAttribute('title'), 0, 500), 'language' => $root->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'lang') ?: 'und', 'body' => $text?->html() ?? '', 'origin' => (object) ['format' => 'qti30', 'identifier' => $identifier, 'file' => $href]]);
+        yield Found::thing('stimulus', (object) ['id' => $id, 'title' => mb_substr($root->getAttribute('title'), 0, 500), 'language' => $root->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'lang') ?: 'und', 'body' => $text?->html() ?? '', 'origin' => (object) ['format' => Dialects::format($bytes) ?? 'qti30', 'identifier' => $identifier, 'file' => $href]]);
     }
 
     private function medium(SafeZip $zip, string $from, string $href): ?Medium
     {
-        $file = SafeZip::resolve($from, $href);
-        $medium = $file !== null && $zip->has($file) ? Medium::fromFile($file, $zip->read($file)) : null;
+        $file = $zip->find($from, $href);
+        $medium = $file !== null ? Medium::fromFile($file, $zip->read($file)) : null;
         if ($medium !== null && ! isset($this->given[$medium->id])) {
             $this->given[$medium->id] = true;
             $this->waiting[] = $medium;

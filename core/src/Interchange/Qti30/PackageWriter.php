@@ -17,13 +17,16 @@ use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Question;
 
-/** Writes a QTI 3.0 package: an item per question, our own question beside it, media, a manifest. */
+/** Writes a package of QTI 3.0, 2.2 or 2.1: an item per question, our own question beside it, media, a manifest. */
 final class PackageWriter
 {
     /** @var array<string, string> media id → path in the package */
     private array $files = [];
 
-    public function __construct(private readonly Parts $kinds)
+    /** @var array<string, string> stimuli that stand in items, id → rich text */
+    private array $passages = [];
+
+    public function __construct(private readonly Parts $kinds, private readonly Edition $edition)
     {
     }
 
@@ -42,9 +45,9 @@ final class PackageWriter
             $zip->add($this->files[$medium->id], $medium->bytes, ! str_starts_with($medium->type, 'image/p'));
         }
         foreach ($content->stimuli as $stimulus) {
-            $resources .= $this->stimulus($zip, $stimulus);
+            $this->edition->hasStimuli() ? $resources .= $this->stimulus($zip, $stimulus) : $this->passages[is_string($stimulus->id) ? $stimulus->id : ''] = is_string($stimulus->body) ? $stimulus->body : '';
         }
-        $known = array_map(fn (\stdClass $stimulus): string => is_string($stimulus->id) ? $stimulus->id : '', $content->stimuli);
+        $known = ! $this->edition->hasStimuli() ? [] : array_map(fn (\stdClass $stimulus): string => is_string($stimulus->id) ? $stimulus->id : '', $content->stimuli);
         $items = [];
         foreach ($content->questions as $json) {
             $question = Question::read($json, $this->kinds);
@@ -54,7 +57,7 @@ final class PackageWriter
         foreach ($content->assessments as $json) {
             $resources .= $this->test($zip, Assessment::read($json, $this->kinds), $items, $media, $known, $notices);
         }
-        $zip->add('imsmanifest.xml', '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<manifest xmlns="http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1" identifier="MANIFEST-'.substr(hash('sha256', $resources), 0, 16)."\"><metadata><schema>QTI Package</schema><schemaversion>3.0.0</schemaversion></metadata><organizations/><resources>$resources</resources></manifest>\n");
+        $zip->add('imsmanifest.xml', '<?xml version="1.0" encoding="UTF-8"?>'."\n".$this->edition->manifest('MANIFEST-'.substr(hash('sha256', $resources), 0, 16), $resources)."\n");
         $zip->close();
 
         return $notices;
@@ -67,17 +70,19 @@ final class PackageWriter
      */
     private function item(ZipWriter $zip, Question $question, array $media, array $known, array &$notices): string
     {
-        $item = (new ItemWriter($this->files))->write($question, $known);
+        $passages = array_values(array_intersect_key($this->passages, array_flip($question->stimuli)));
+        $item = (new ItemWriter($this->files))->write($question, $known, $passages);
         array_push($notices, ...$item->notices);
         $path = "items/$question->id.xml";
         $used = array_values(array_intersect_key($media, array_flip(Anchors::in(RichText::read($item->allContent)->nodes)->media)));
-        $zip->add($path, $item->xml);
+        $xml = $this->edition->lower($item->xml);
+        $zip->add($path, $xml);
         $zip->add("items/$question->id.wide-quarry.json", Json::encode([
-            'sha256' => hash('sha256', $item->xml), 'question' => $question->toJson(),
+            'sha256' => hash('sha256', $xml), 'question' => $question->toJson(),
             'media' => array_map(fn (Medium $medium): array => ['id' => $medium->id, 'type' => $medium->type, 'name' => $medium->name, 'file' => $this->files[$medium->id]], $used),
         ])."\n");
 
-        return $this->resource("Q-$question->id", 'imsqti_item_xmlv3p0', $path, Lom::write($question->title, self::record($question)), [$path, "items/$question->id.wide-quarry.json", ...array_map(fn (Medium $medium): string => $this->files[$medium->id], $used)], array_map(fn (string $id): string => "S-$id", array_values(array_intersect($question->stimuli, $known))));
+        return $this->resource("Q-$question->id", $this->edition->type('item'), $path, Lom::write($question->title, self::record($question)), [$path, "items/$question->id.wide-quarry.json", ...array_map(fn (Medium $medium): string => $this->files[$medium->id], $used)], array_map(fn (string $id): string => "S-$id", array_values(array_intersect($question->stimuli, $known))));
     }
 
     /**
@@ -107,20 +112,21 @@ final class PackageWriter
         [$xml, $said] = (new TestWriter($asked))->write($assessment);
         array_push($notices, ...$said);
         $path = "tests/$assessment->id.xml";
+        $xml = $this->edition->lower($xml);
         $zip->add($path, $xml);
         $zip->add("tests/$assessment->id.wide-quarry.json", Json::encode(['sha256' => hash('sha256', $xml), 'assessment' => $assessment->toJson()])."\n");
         $needs = array_values(array_unique(array_map(fn (array $item): string => 'Q-'.$item['question']->id, $asked)));
 
-        return $resources.$this->resource("A-$assessment->id", 'imsqti_test_xmlv3p0', $path, Lom::write($assessment->title, new \stdClass), [$path, "tests/$assessment->id.wide-quarry.json"], $needs);
+        return $resources.$this->resource("A-$assessment->id", $this->edition->type('test'), $path, Lom::write($assessment->title, new \stdClass), [$path, "tests/$assessment->id.wide-quarry.json"], $needs);
     }
 
     private function stimulus(ZipWriter $zip, \stdClass $stimulus): string
     {
         [$id, $title, $language, $body] = array_map(fn (mixed $value): string => is_string($value) ? $value : '', [$stimulus->id, $stimulus->title, $stimulus->language, $stimulus->body]);
         $path = "stimuli/$id.xml";
-        $zip->add($path, '<?xml version="1.0" encoding="UTF-8"?>'."\n<qti-assessment-stimulus xmlns=\"".Qti30Format::NAMESPACE."\" identifier=\"S-$id\" title=\"".Xml::escape($title)."\" xml:lang=\"$language\"><qti-stimulus-body>".ItemWriter::content($body, $this->files)."</qti-stimulus-body></qti-assessment-stimulus>\n");
+        $zip->add($path, $this->edition->lower('<?xml version="1.0" encoding="UTF-8"?>'."\n<qti-assessment-stimulus xmlns=\"".Qti30Format::NAMESPACE."\" identifier=\"S-$id\" title=\"".Xml::escape($title)."\" xml:lang=\"$language\"><qti-stimulus-body>".ItemWriter::content($body, $this->files)."</qti-stimulus-body></qti-assessment-stimulus>\n"));
 
-        return $this->resource("S-$id", 'imsqti_stimulus_xmlv3p0', $path, Lom::write($title, new \stdClass), [$path], []);
+        return $this->resource("S-$id", $this->edition->type('stimulus'), $path, Lom::write($title, new \stdClass), [$path], []);
     }
 
     /**

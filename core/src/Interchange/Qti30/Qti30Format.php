@@ -25,7 +25,7 @@ final readonly class Qti30Format implements WritableFormat
 
     public function recognises(Source $source): bool
     {
-        return $source->isZip() ? $source->zip()->has('imsmanifest.xml') : str_contains(str_replace("\0", '', $source->head()), '<qti-assessment-item');
+        return in_array('qti30', $source->isZip() ? Documents::formats($source->zip()) : [Dialects::format($source->head())], true);
     }
 
     public function read(Source $source): iterable
@@ -35,6 +35,6 @@ final readonly class Qti30Format implements WritableFormat
 
     public function write(Found $content, string $file): array
     {
-        return (new PackageWriter($this->kinds))->write($content, $file);
+        return (new PackageWriter($this->kinds, new Edition30))->write($content, $file);
     }
 }

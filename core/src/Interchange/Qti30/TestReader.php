@@ -32,7 +32,7 @@ final class TestReader
     /** @throws \WideQuarry\Interchange\Unreadable */
     public function read(string $xml): \stdClass
     {
-        $root = SafeXml::parse($xml, $this->file);
+        $root = SafeXml::open($xml, $this->file, Dialects::words($xml))->root;
         foreach (Xml::children($root, 'qti-test-part') as $part) {
             foreach (Xml::children($part, 'qti-assessment-section') as $section) {
                 $this->section($section);
@@ -42,7 +42,7 @@ final class TestReader
         $id = preg_match('/^A-([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/D', $identifier, $m) === 1 ? $m[1] : Ids::of('qti30', $this->file, hash('sha256', $xml));
         $json = Assessment::fresh($id, mb_substr(trim($root->getAttribute('title')) ?: ($identifier ?: 'Test'), 0, 500));
         $json->sections = $this->sections === [] ? $json->sections : $this->sections;
-        $json->origin = (object) ['format' => 'qti30', 'identifier' => mb_substr($identifier, 0, 500), 'file' => mb_substr($this->file, 0, 500)];
+        $json->origin = (object) ['format' => Dialects::format($xml) ?? 'qti30', 'identifier' => mb_substr($identifier, 0, 500), 'file' => mb_substr($this->file, 0, 500)];
         $limit = Xml::child($root, 'qti-time-limits')?->getAttribute('max-time') ?? '';
         if (ctype_digit($limit) && (int) $limit > 0 && (int) $limit <= 86400) {
             $json->time_limit = (int) $limit;

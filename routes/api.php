@@ -110,6 +110,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::delete('assessments/{assessment}', [AssessmentController::class, 'destroy'])->whereUuid('assessment');
     Route::get('assessments/{assessment}/entries/{entry}', [EntryController::class, 'show'])->whereUuid('assessment');
     Route::put('assessments/{assessment}/entries/{entry}', [EntryController::class, 'update'])->whereUuid('assessment');
+    Route::get('assessments/{assessment}/draws/{entry}', [EntryController::class, 'draw'])->whereUuid('assessment');
     Route::get('assessments/{assessment}/sheet', [PrintController::class, 'sheet'])->whereUuid('assessment');
     Route::put('assessments/{assessment}/print', [PrintController::class, 'settings'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/prints', [PrintController::class, 'store'])->whereUuid('assessment')->middleware('throttle:give');

@@ -97,3 +97,27 @@ it('says when the tray is full', function (): void {
     DB::statement("INSERT INTO questions (id, bank_id, revision, title, stem, kinds, points, has_variables, is_complete) SELECT gen_random_uuid(), ?, 1, 'Q', '', '{}', 1, false, true FROM generate_series(1, 501)", [$row['bank_id']]);
     expect(ask('PATCH', '/tray', ['add' => DB::table('questions')->pluck('id')->all()])->json('detail'))->toContain('at most 500');
 });
+
+it('draws from a pool: counted, used, looked at, printed', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $pool = array_map(fn (int $i): string => $world->add("Pool $i"), range(1, 3));
+    $made = ask('POST', '/assessments', ['title' => 'Drawn', 'bank' => 'rocks', 'questions' => [$world->question]])->json('data');
+    $own = $made['totals']['points'];
+    $after = store($made, fn ($content) => $content->sections[0]->entries[] = (object) ['id' => 'd1', 'title' => 'Either', 'draw' => 2, 'pool' => $pool, 'points' => 4])->assertOk()->json('data');
+
+    expect($after['totals'])->toMatchArray(['questions' => 3, 'points' => $own + 8])
+        ->and($after['entries']['d1'])->toMatchArray(['title' => 'Either', 'pool' => 3, 'points' => 4, 'findings' => [], 'gone' => false])
+        ->and(ask('GET', '/assessments')->json('data.0.questions'))->toBe(3)
+        ->and(ask('GET', "/questions/$pool[0]")->json('data.uses.assessments'))->toHaveCount(1);
+    $drawing = ask('GET', "/assessments/{$made['id']}/draws/d1?seed=3")->assertOk()->json('data');
+    expect(array_column($drawing['pool'], 'id'))->toBe($pool)->and($drawing['drawn'])->toHaveCount(2)
+        ->and(ask('GET', "/assessments/{$made['id']}/draws/nosuch")->status())->toBe(404);
+    $sheet = ask('GET', "/assessments/{$made['id']}/sheet?which=learner")->json('html');
+    expect(substr_count($sheet, '<article class="question"'))->toBe(3)->and($sheet)->toContain('id="d1 2"');
+
+    $short = store($after, fn ($content) => $content->sections[0]->entries[1]->draw = 5)->json('data');
+    expect($short['entries']['d1']['findings'][0])->toContain('fewer than the 5');
+    DB::table('questions')->whereIn('id', $pool)->delete();
+    expect(ask('GET', "/assessments/{$made['id']}")->json('data.totals.questions'))->toBe(1);
+});

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
 
@@ -28,7 +29,7 @@ final readonly class SaveAssessment
         }
 
         return DB::transaction(function () use ($document, $bankId, $person): Assessment {
-            $assessment = Assessment::query()->create(['id' => $document->id, 'bank_id' => $bankId, 'title' => $document->title, 'state' => $document->state, 'content' => Json::encode($document->toJson()), 'created_by' => $person->id]);
+            $assessment = Assessment::query()->create(['id' => $document->id, 'bank_id' => $bankId, 'title' => $document->title, 'state' => $document->state, 'asked' => $document->length(), 'content' => Json::encode($document->toJson()), 'created_by' => $person->id]);
             $this->uses($document, []);
 
             return $assessment->refresh();
@@ -50,7 +51,7 @@ final readonly class SaveAssessment
 
         return DB::transaction(function () use ($assessment, $document, $base): bool {
             $titles = DB::table('assessment_uses')->where('assessment_id', $assessment->id)->pluck('title', 'question_id')->all();
-            $stored = Assessment::query()->whereKey($assessment->id)->where('version', $base)->update(['version' => $base + 1, 'title' => $document->title, 'state' => $document->state, 'content' => Json::encode($document->toJson()), 'updated_at' => now()]);
+            $stored = Assessment::query()->whereKey($assessment->id)->where('version', $base)->update(['version' => $base + 1, 'title' => $document->title, 'state' => $document->state, 'asked' => $document->length(), 'content' => Json::encode($document->toJson()), 'updated_at' => now()]);
             $stored === 1 && $this->uses($document, $titles);
 
             return $stored === 1;
@@ -66,17 +67,20 @@ final readonly class SaveAssessment
     }
 
     /**
-     * Which questions it picks, with their titles as they are now; a question that is gone keeps the last one known.
+     * Which questions it picks or may draw, with their titles as they are now; a question that is gone keeps the last one known.
      *
      * @param  array<mixed>  $known
      */
     private function uses(Document $document, array $known): void
     {
-        $picks = $document->picks();
-        $titles = DB::table('questions')->whereIn('id', array_map(fn ($pick): string => $pick->question, $picks))->pluck('title', 'id')->all();
+        $uses = array_map(fn (Pick $pick): array => [$pick->id, $pick->question], $document->picks());
+        foreach ($document->draws() as $draw) {
+            array_push($uses, ...array_map(fn (string $question): array => [$draw->id, $question], $draw->pool));
+        }
+        $titles = DB::table('questions')->whereIn('id', $document->questions())->pluck('title', 'id')->all();
         DB::table('assessment_uses')->where('assessment_id', $document->id)->delete();
-        foreach (array_chunk($picks, 500, true) as $some) {
-            DB::table('assessment_uses')->insert(array_map(fn ($pick, int $i): array => ['assessment_id' => $document->id, 'entry' => $pick->id, 'question_id' => $pick->question, 'position' => $i, 'title' => $titles[$pick->question] ?? $known[$pick->question] ?? ''], $some, array_keys($some)));
+        foreach (array_chunk($uses, 500, true) as $some) {
+            DB::table('assessment_uses')->insert(array_map(fn (array $use, int $i): array => ['assessment_id' => $document->id, 'entry' => $use[0], 'question_id' => $use[1], 'position' => $i, 'title' => $titles[$use[1]] ?? $known[$use[1]] ?? ''], $some, array_keys($some)));
         }
     }
 }

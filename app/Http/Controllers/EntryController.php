@@ -17,6 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use WideQuarry\Assembly\Draw;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -24,6 +25,7 @@ use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Canonical;
 use WideQuarry\Question\Differences;
 use WideQuarry\Question\Question as CoreQuestion;
+use WideQuarry\Random\Seed;
 
 /** One question of an assessment: as it is asked here, as it was when it was last looked at, and varied only here. */
 final class EntryController
@@ -63,6 +65,17 @@ final class EntryController
         }
 
         return (new AssessmentResource($assessment->refresh()))->response()->header('ETag', "\"$assessment->version\"");
+    }
+
+    #[Operation('The pool of a draw, and the drawing that a seed gives')]
+    public function draw(Request $request, Assessment $assessment, string $entry, Parts $kinds): JsonResponse
+    {
+        Gate::authorize('view', $assessment);
+        $document = $assessment->document();
+        $draw = array_values(array_filter($document->draws(), fn (Draw $one): bool => $one->id === $entry))[0] ?? abort(404);
+        $rows = Entries::of($document, User::asking($request), $kinds)->rowsOf($draw);
+
+        return new JsonResponse(Json::encode(['data' => ['pool' => $rows, 'drawn' => $draw->drawn(Seed::of(max(0, $request->integer('seed', 1))))]]), json: true);
     }
 
     /** @return array{Pick, Entries} */

@@ -9,8 +9,11 @@ use App\Support\Arrays;
 use App\Support\Topics;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Draw;
+use WideQuarry\Assembly\DrawCheck;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Assembly\Totals;
+use WideQuarry\Finding;
 use WideQuarry\Json\Json;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Parts;
@@ -29,7 +32,7 @@ final readonly class Entries
 
     public static function of(Assessment $assessment, User $person, Parts $kinds): self
     {
-        $ids = array_values(array_unique(array_map(fn (Pick $pick): string => $pick->question, $assessment->picks())));
+        $ids = $assessment->questions();
         $rows = DB::select(<<<'SQL'
             SELECT questions.id, questions.title, stem, kinds, points, difficulty, status, questions.revision, approved_revision, has_variables, is_complete, record->>'minutes' AS minutes,
                 (SELECT content->'stimuli' FROM revisions WHERE question_id = questions.id AND number = questions.revision) AS stimuli, banks.slug AS bank, banks.name AS bank_name
@@ -74,7 +77,32 @@ final readonly class Entries
             ];
         }
 
+        foreach ($this->assessment->draws() as $draw) {
+            $there = $this->pool($draw);
+            $facts[$draw->id] = [
+                'gone' => false, 'title' => $draw->title, 'stem' => '', 'kinds' => ['draw'], 'points' => $there === [] ? 0 : Exact::number($draw->points($there[array_key_first($there)])), 'difficulty' => null, 'status' => null, 'revision' => null, 'varies' => false, 'complete' => true,
+                'bank' => null, 'bank_name' => null, 'changed' => false, 'varied' => false, 'stimuli' => [], 'pool' => count($there), 'findings' => array_map(fn (Finding $finding): string => $finding->message, DrawCheck::of($draw, $this->assessment, $there)),
+            ];
+        }
+
         return $facts;
+    }
+
+    /** @return array<string, \Brick\Math\BigRational> questions of a pool that are there, with their own points */
+    private function pool(Draw $draw): array
+    {
+        $there = [];
+        foreach ($draw->pool as $question) {
+            isset($this->rows[$question]) && $there[$question] = Exact::of($this->rows[$question]->points);
+        }
+
+        return $there;
+    }
+
+    /** @return list<array<string, mixed>> the questions of a pool that are there, in its order */
+    public function rowsOf(Draw $draw): array
+    {
+        return array_map(fn (string $id): array => ['id' => $id, 'title' => $this->rows[$id]->title, 'stem' => $this->rows[$id]->stem, 'kinds' => Arrays::read($this->rows[$id]->kinds), 'points' => Exact::number($draw->points(Exact::of($this->rows[$id]->points))), 'bank' => $this->rows[$id]->bank, 'bank_name' => $this->rows[$id]->bank_name], array_map(strval(...), array_keys($this->pool($draw))));
     }
 
     public function totals(): Totals
@@ -83,11 +111,21 @@ final readonly class Entries
         foreach ($this->assessment->picks() as $pick) {
             $row = $this->rows[$pick->question] ?? null;
             if ($row !== null || $pick->variation !== null) {
-                $entries[] = ['points' => $this->points($pick), 'kinds' => $row === null ? [] : Arrays::read($row->kinds), 'topics' => $row->topics ?? [], 'difficulty' => $row->difficulty ?? null, 'minutes' => is_string($row?->minutes) ? Exact::read($row->minutes) : null];
+                $entries[] = $this->counted($row, $this->points($pick));
             }
+        }
+        foreach ($this->assessment->draws() as $draw) {
+            $pool = array_map(fn (string $question): array => $this->counted($this->rows[$question], $draw->points(Exact::of($this->rows[$question]->points))), array_map(strval(...), array_keys($this->pool($draw))));
+            array_push($entries, ...Totals::drawn($draw->count, $pool));
         }
 
         return Totals::of($entries);
+    }
+
+    /** @return array{points: \Brick\Math\BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: \Brick\Math\BigRational|null} */
+    private function counted(?\stdClass $row, \Brick\Math\BigRational $points): array
+    {
+        return ['points' => $points, 'kinds' => $row === null ? [] : Arrays::read($row->kinds), 'topics' => $row->topics ?? [], 'difficulty' => $row->difficulty ?? null, 'minutes' => is_string($row?->minutes) ? Exact::read($row->minutes) : null];
     }
 
     /** @return array<string, Question> entry → the question as it is asked here; those that are gone are missing */

@@ -37,7 +37,7 @@ final readonly class SheetPage
      */
     public function html(Assessment $assessment, User $person, string $which, PrintSettings $settings, bool $whole): string
     {
-        $document = $assessment->document();
+        $document = $assessment->document()->drawn($settings->seed, $this->kinds); // what is drawn varies with the seed, as values do
         $entries = Entries::of($document, $person, $this->kinds);
         $questions = $entries->questions();
         $facts = $entries->facts();

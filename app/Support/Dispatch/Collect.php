@@ -55,7 +55,7 @@ final readonly class Collect
         foreach ($entries->questions() as $question) {
             $asked[$question->id] ??= $question->content();
         }
-        $ids = array_map(fn ($pick): string => $pick->question, $document->picks());
+        $ids = $document->questions();
         $rows = DB::table('questions')->join('revisions', fn ($join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'))->whereIn('questions.id', $ids)->orderBy('questions.id')->get(['questions.id', 'bank_id', 'content', 'record']);
         // a question only varied here goes along as its bank has it; the variation is in the assessment
         $varied = array_flip(array_map(fn ($pick): string => $pick->question, array_filter($document->picks(), fn ($pick): bool => $pick->variation !== null)));

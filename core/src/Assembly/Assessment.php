@@ -9,6 +9,7 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Parts\Parts;
+use WideQuarry\Random\Seed;
 
 /** A well-formed assessment: sections of questions in an order. What it was read from is kept whole. */
 final readonly class Assessment
@@ -32,7 +33,7 @@ final readonly class Assessment
         $ids = [];
         foreach ($fields->list('sections', 200) as $i => $section) {
             $read = Section::read($section, "/sections/$i", $kinds);
-            foreach ([$read->id, ...array_map(fn (Pick $pick): string => $pick->id, $read->picks)] as $id) {
+            foreach ([$read->id, ...array_map(fn (Pick|Draw $entry): string => $entry->id, $read->entries)] as $id) {
                 $ids["=$id"] = isset($ids["=$id"]) ? throw Malformed::repeatedId("/sections/$i", $id) : true;
             }
             $sections[] = $read;
@@ -55,6 +56,54 @@ final readonly class Assessment
     public function picks(): array
     {
         return array_merge(...array_map(fn (Section $section): array => $section->picks, $this->sections), ...[[]]);
+    }
+
+    /** @return list<Draw> in their order, through all sections */
+    public function draws(): array
+    {
+        return array_values(array_filter(array_merge(...array_map(fn (Section $section): array => $section->entries, $this->sections), ...[[]]), fn (Pick|Draw $entry): bool => $entry instanceof Draw));
+    }
+
+    /** @return list<string> every question that is asked or may be drawn, once */
+    public function questions(): array
+    {
+        return array_values(array_unique([...array_map(fn (Pick $pick): string => $pick->question, $this->picks()), ...array_merge(...array_map(fn (Draw $draw): array => $draw->pool, $this->draws()), ...[[]])]));
+    }
+
+    /** How many questions somebody is asked. */
+    public function length(): int
+    {
+        return array_reduce($this->draws(), fn (int $sum, Draw $draw): int => $sum + min($draw->count, count($draw->pool)), count($this->picks()));
+    }
+
+    /** With one drawing in the place of every draw. */
+    public function drawn(Seed $seed, Parts $kinds): self
+    {
+        if ($this->draws() === []) {
+            return $this;
+        }
+        $json = $this->toJson();
+        foreach ($this->sections as $i => $section) {
+            assert(is_array($json->sections) && $json->sections[$i] instanceof \stdClass && is_array($json->sections[$i]->entries));
+            $entries = [];
+            foreach ($section->entries as $at => $entry) {
+                $written = $json->sections[$i]->entries[$at];
+                assert($written instanceof \stdClass);
+                array_push($entries, ...($entry instanceof Pick ? [$written] : self::asPicks($entry, $written, $seed)));
+            }
+            $json->sections[$i]->entries = $entries;
+        }
+
+        return self::read($json, $kinds);
+    }
+
+    /** @return list<\stdClass> what one drawing asks, as entries */
+    private static function asPicks(Draw $draw, \stdClass $written, Seed $seed): array
+    {
+        $points = isset($written->points) ? ['points' => $written->points] : [];
+        $questions = $draw->drawn($seed);
+
+        return array_map(fn (int $i, string $question): \stdClass => (object) ['id' => mb_substr($draw->id, 0, 240).' '.($i + 1), 'question' => $question, ...$points], array_keys($questions), $questions);
     }
 
     /** A copy of what it was read from. */
@@ -130,6 +179,9 @@ final readonly class Assessment
                     [$entry->question, $entry->seen] = $there[$entry->question];
                     unset($entry->follow, $entry->revision, $entry->stimuli);
                     $kept[] = $entry;
+                } elseif ($entry instanceof \stdClass && is_array($entry->pool ?? null)) {
+                    $entry->pool = array_values(array_unique(array_filter(array_map(fn (mixed $question): ?string => is_string($question) ? $there[$question][0] ?? null : null, $entry->pool))));
+                    $kept[] = $entry;
                 }
             }
             $section->entries = $kept;
@@ -147,7 +199,7 @@ final readonly class Assessment
     public function with(array $questions, ?string $section = null): \stdClass
     {
         $json = $this->toJson();
-        $taken = array_flip(array_map(fn (Pick $pick): string => $pick->question, $this->picks()));
+        $taken = array_flip($this->questions());
         $sections = is_array($json->sections) ? $json->sections : [];
         if ($sections === []) {
             $sections = $json->sections = [(object) ['id' => 's1', 'entries' => []]];

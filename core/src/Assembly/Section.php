@@ -12,8 +12,11 @@ use WideQuarry\Parts\Parts;
 /** A stretch of an assessment with instructions of its own. */
 final readonly class Section
 {
-    /** @param  list<Pick>  $picks  in their order */
-    private function __construct(public string $id, public string $title, public string $instructions, public array $picks)
+    /**
+     * @param  list<Pick|Draw>  $entries  in their order
+     * @param  list<Pick>  $picks  those of them that are one question
+     */
+    private function __construct(public string $id, public string $title, public string $instructions, public bool $shuffle, public array $entries, public array $picks)
     {
     }
 
@@ -21,16 +24,12 @@ final readonly class Section
     public static function read(mixed $json, string $path, Parts $kinds): self
     {
         $fields = Fields::of($json, $path, ['id', 'title', 'instructions', 'shuffle', 'weight', 'entries'])->need('entries');
-        $picks = [];
+        $entries = [];
         foreach ($fields->list('entries', 2000) as $i => $entry) {
-            // draws are held as they are until pools are built
-            if ($entry instanceof \stdClass && isset($entry->draw)) {
-                Fields::of($entry, "$path/entries/$i", ['id', 'draw', 'pool', 'points', 'override'])->id();
-            } else {
-                $picks[] = Pick::read($entry, "$path/entries/$i", $kinds);
-            }
+            $entries[] = $entry instanceof \stdClass && isset($entry->draw) ? Draw::read($entry, "$path/entries/$i") : Pick::read($entry, "$path/entries/$i", $kinds);
         }
+        $picks = array_values(array_filter($entries, fn (Pick|Draw $entry): bool => $entry instanceof Pick));
 
-        return new self($fields->id(), $fields->string('title', '', 500), RichText::read($fields->string('instructions', '', 400000))->html(), $picks);
+        return new self($fields->id(), $fields->string('title', '', 500), RichText::read($fields->string('instructions', '', 400000))->html(), $fields->bool('shuffle', false), $entries, $picks);
     }
 }

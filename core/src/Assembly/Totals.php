@@ -23,6 +23,25 @@ final readonly class Totals implements \JsonSerializable
     {
     }
 
+    /**
+     * What a draw adds: as many as are drawn, each with what all of the pool have in common, and with the middle of their points and minutes.
+     *
+     * @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>  $pool
+     * @return list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>
+     */
+    public static function drawn(int $count, array $pool): array
+    {
+        if ($pool === []) {
+            return [];
+        }
+        $middle = fn (string $of): ?BigRational => array_filter(array_column($pool, $of)) === [] ? null : Exact::toPlaces(array_reduce(array_filter(array_column($pool, $of)), fn (BigRational $sum, BigRational $one): BigRational => $sum->plus($one), Exact::zero())->dividedBy(count($pool)), 4)->toBigRational(); // @phpstan-ignore argument.type
+        $same = fn (string $of): bool => count(array_unique(array_column($pool, $of), SORT_REGULAR)) === 1;
+        $common = array_values(array_filter($pool[0]['topics'], fn (array $topic): bool => array_filter($pool, fn (array $one): bool => ! in_array($topic, $one['topics'], true)) === []));
+        $each = ['points' => $middle('points') ?? Exact::zero(), 'kinds' => $same('kinds') ? $pool[0]['kinds'] : ['draw'], 'topics' => $common, 'difficulty' => $same('difficulty') ? $pool[0]['difficulty'] : null, 'minutes' => $middle('minutes')];
+
+        return array_fill(0, min($count, count($pool)), $each);
+    }
+
     /** @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>  $entries */
     public static function of(array $entries): self
     {

@@ -3,11 +3,13 @@
 declare(strict_types=1);
 
 use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\DrawCheck;
 use WideQuarry\Assembly\Totals;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Parts;
+use WideQuarry\Random\Seed;
 
 const QUESTIONS = ['0192f0c4-0000-7000-8000-00000000000a', '0192f0c4-0000-7000-8000-00000000000b', '0192f0c4-0000-7000-8000-00000000000c'];
 
@@ -71,4 +73,45 @@ it('adds up exactly, by kind, topic and difficulty', function (): void {
         'topics' => [['name' => 'Maps › Scale', 'questions' => 1, 'points' => 0.1], ['name' => 'Rocks', 'questions' => 2, 'points' => 0.3], ['name' => '', 'questions' => 1, 'points' => 3]],
         'difficulties' => [['name' => '2', 'questions' => 1, 'points' => 0.1], ['name' => '10', 'questions' => 1, 'points' => 3], ['name' => '', 'questions' => 1, 'points' => 0.2]],
     ]);
+});
+
+it('draws the same for the same seed, every question as likely, and in the order of the pool', function (): void {
+    $pool = array_map(fn (int $i): string => sprintf('0192f0c4-0000-7000-8000-0000000001%02d', $i), range(1, 6));
+    $read = Assessment::read(assessment([['id' => 's1', 'entries' => [['id' => 'e1', 'question' => QUESTIONS[0]], ['id' => 'd1', 'draw' => 2, 'pool' => $pool, 'points' => 1.5]]]]), Parts::standard());
+    $met = array_fill_keys($pool, 0);
+    foreach (range(1, 600) as $seed) {
+        $drawn = $read->draws()[0]->drawn(Seed::of($seed));
+        expect($drawn)->toBe($read->draws()[0]->drawn(Seed::of($seed)))->toHaveCount(2)->and($drawn[0] < $drawn[1])->toBeTrue();
+        foreach ($drawn as $one) {
+            $met[$one]++;
+        }
+    }
+    expect(min($met))->toBeGreaterThan(150)->and(max($met))->toBeLessThan(250); // 200 each, of which 50 is more than four standard deviations
+
+    $paper = $read->drawn(Seed::of(7), Parts::standard());
+    expect($paper->draws())->toBe([])->and(array_map(fn ($pick): string => $pick->question, $paper->picks()))->toBe([QUESTIONS[0], ...$read->draws()[0]->drawn(Seed::of(7))])
+        ->and((string) $paper->picks()[1]->points(null))->toBe('3/2')->and($read->length())->toBe(3)->and($read->questions())->toHaveCount(7);
+});
+
+it('says what is wrong with a draw', function (array $entries, array $points, array $codes): void {
+    $read = Assessment::read(assessment([['id' => 's1', 'entries' => $entries]]), Parts::standard());
+    expect(array_map(fn ($finding): string => $finding->code, DrawCheck::of($read->draws()[0], $read, array_map(Exact::of(...), $points))))->toBe($codes);
+})->with([
+    'nothing' => [[['id' => 'd', 'draw' => 1, 'pool' => [QUESTIONS[0], QUESTIONS[1]]]], [QUESTIONS[0] => '2', QUESTIONS[1] => '2'], []],
+    'too small' => [[['id' => 'd', 'draw' => 3, 'pool' => [QUESTIONS[0], QUESTIONS[1]]]], [QUESTIONS[0] => '2', QUESTIONS[1] => '2'], ['draw.small']],
+    'one is gone' => [[['id' => 'd', 'draw' => 1, 'pool' => [QUESTIONS[0], QUESTIONS[1]]]], [QUESTIONS[0] => '2'], ['draw.gone']],
+    'unequal' => [[['id' => 'd', 'draw' => 1, 'pool' => [QUESTIONS[0], QUESTIONS[1]]]], [QUESTIONS[0] => '2', QUESTIONS[1] => '3'], ['draw.unequal']],
+    'made equal' => [[['id' => 'd', 'draw' => 1, 'pool' => [QUESTIONS[0], QUESTIONS[1]], 'points' => 1]], [QUESTIONS[0] => '2', QUESTIONS[1] => '3'], []],
+    'asked elsewhere' => [[['id' => 'd', 'draw' => 1, 'pool' => [QUESTIONS[0], QUESTIONS[1]]], ['id' => 'e', 'question' => QUESTIONS[1]]], [QUESTIONS[0] => '2', QUESTIONS[1] => '2'], ['draw.overlap']],
+]);
+
+it('asks the pool as it is called elsewhere, without what is not there', function (): void {
+    $read = Assessment::read(assessment([['id' => 's1', 'entries' => [['id' => 'd', 'draw' => 1, 'pool' => [QUESTIONS[0], QUESTIONS[1]]]]]]), Parts::standard());
+    expect($read->asking([QUESTIONS[0] => [QUESTIONS[2], 1]])->sections[0]->entries[0]->pool)->toBe([QUESTIONS[2]]);
+});
+
+it('counts a draw by what all of its pool have in common', function (): void {
+    $one = fn (string $points, string $kind, array $topics): array => ['points' => Exact::of($points), 'kinds' => [$kind], 'topics' => $topics, 'difficulty' => 2, 'minutes' => null];
+    $totals = json_decode(Json::encode(Totals::of(Totals::drawn(2, [$one('1', 'choice', [['Maps'], ['Scale']]), $one('2', 'text', [['Maps']]), $one('3', 'choice', [['Maps']])]))), true);
+    expect($totals)->toMatchArray(['questions' => 2, 'points' => 4, 'kinds' => [['name' => 'draw', 'questions' => 2, 'points' => 4]], 'topics' => [['name' => 'Maps', 'questions' => 2, 'points' => 4]], 'difficulties' => [['name' => '2', 'questions' => 2, 'points' => 4]]]);
 });

@@ -14,7 +14,8 @@ export const trayQuery = queryOptions({
 export const changeTray = async (change: { add?: string[]; remove?: string[]; clear?: boolean }, leaving = false) =>
   (await call<{ data: TrayRow[] }>('PATCH', '/tray', change, {}, leaving)).body.data
 
-export type Entry = {
+/** One question. */
+export type Pick = {
   id: string
   question: string
   follow?: 'latest' | 'approved' | 'pinned'
@@ -25,6 +26,9 @@ export type Entry = {
   seen?: number | null
   variation?: QuestionJson | null
 }
+/** So many questions of a pool, other ones for everybody. */
+export type Draw = { id: string; title?: string; draw: number; pool: string[]; points?: number | null }
+export type Entry = Pick | Draw
 export type Section = { id: string; title?: string; instructions?: string; entries: Entry[] }
 export type Content = {
   format: string
@@ -53,6 +57,9 @@ export type Fact = {
   varied: boolean
   /** What it shows above itself, in order. */
   stimuli: { id: string; title: string }[]
+  /** Of a draw: how many questions of its pool are there, and what is wrong with it. */
+  pool?: number
+  findings?: string[]
 }
 export type TotalLine = { name: string; questions: number; points: number }
 export type Totals = {
@@ -131,6 +138,16 @@ export const entryQuery = (assessment: string, entry: string, version: number) =
 export const varyEntry = async (assessment: string, entry: string, question: QuestionJson | null, version: number) =>
   (await call<{ data: Assessment }>('PUT', `/assessments/${assessment}/entries/${entry}`, { question }, { 'If-Match': `"${version}"` }))
     .body.data
+
+export type PoolRow = { id: string; title: string; stem: string; kinds: string[]; points: number; bank: string; bank_name: string }
+export const drawQuery = (assessment: string, entry: string, version: number, seed: number) =>
+  queryOptions({
+    queryKey: ['assessment', assessment, 'draw', entry, version, seed],
+    queryFn: async () =>
+      (await call<{ data: { pool: PoolRow[]; drawn: string[] } }>('GET', `/assessments/${assessment}/draws/${entry}?seed=${seed}`)).body
+        .data,
+    placeholderData: (before?: { pool: PoolRow[]; drawn: string[] }) => before,
+  })
 
 export const sheetQuery = (assessment: string, which: string, version: number, print: string) =>
   queryOptions({

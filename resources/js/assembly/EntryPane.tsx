@@ -1,13 +1,13 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { entryQuery, varyEntry } from '@/api/assembly'
+import { entryQuery, type Pick, varyEntry } from '@/api/assembly'
 import { Button } from '@/components/Button'
 import { Message, Nothing, Waiting } from '@/components/Message'
 import { Changes } from '@/desk/Changes'
 import { texts } from '@/texts'
 import { TryPane } from '@/try/TryPane'
 import { AskWhere } from './AskWhere'
-import { editEntries, entriesOf } from './edit'
+import { editEntries, entriesOf, isDraw } from './edit'
 import { UsedIn } from './UsedIn'
 import type { Document } from './useDocument'
 
@@ -22,7 +22,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
   const [asking, setAsking] = useState(false)
   const [showKey, setShowKey] = useState(true)
   const back = useMutation({ mutationFn: () => varyEntry(stored.id, id, null, stored.version), onSuccess: document.adopt })
-  if (!entry || !fact) return <Nothing title={texts.assembly.pickEntry} />
+  if (!entry || isDraw(entry) || !fact) return <Nothing title={texts.assembly.pickEntry} />
   if (fact.gone && !fact.varied)
     return (
       <div className="flex flex-col gap-3 p-5">
@@ -35,7 +35,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
   if (whole.isPending) return <Waiting text={texts.loading} />
   if (whole.isError) return <Message look="problem">{whole.error.message}</Message>
   const { question, origin, before, changes, uses } = whole.data
-  const set = (edit: Parameters<typeof editEntries>[2]) => change((now) => editEntries(now, [id], edit))
+  const set = (edit: (pick: Pick) => Pick) => change((now) => editEntries(now, [id], (one) => (isDraw(one) ? one : edit(one))))
   return (
     <article className="flex flex-col gap-4 p-5">
       <header className="flex flex-wrap items-center gap-2">

@@ -3,13 +3,14 @@ import type { KeyboardEvent } from 'react'
 import type { Entry, Fact } from '@/api/assembly'
 import { kindWords } from '@/parts/words'
 import { texts } from '@/texts'
+import { isDraw } from './edit'
 import type { Carry } from './useCarry'
 
 type Props = {
   entry: Entry
   fact: Fact | undefined
-  /** Null for a page of text, which is not numbered. */
-  number: number | null
+  /** Its number, or those of a draw; null for a page of text, which is not numbered. */
+  number: string | null
   section: string
   at: number
   active: boolean
@@ -28,7 +29,8 @@ type Props = {
 /** One question in the outline: its handle, number, title, state and points. */
 export function EntryRow(props: Props) {
   const { entry, fact, number, section, at, active, selected, ids, carry, mayWrite, home, onActive, onSelect, onPoints, onStep } = props
-  const title = fact?.title || entry.variation?.title || ''
+  const draw = isDraw(entry) ? entry : null
+  const title = isDraw(entry) ? entry.title || texts.assembly.draw : fact?.title || entry.variation?.title || ''
   const held = carry.held?.ids.includes(entry.id) ?? false
   const some = selected && ids.length > 1 ? ids : [entry.id]
   const keys = (event: KeyboardEvent) => {
@@ -93,16 +95,18 @@ export function EntryRow(props: Props) {
       ) : null}
       <button type="button" onClick={onActive} aria-current={active} className="-outline-offset-2 min-w-0 flex-1 px-1 py-0.5 text-left">
         <span className="flex gap-2">
-          <span className="w-6 flex-none text-right text-quiet tabular-nums">{number === null ? '' : `${number}.`}</span>
+          <span className="min-w-6 flex-none text-right text-quiet tabular-nums">{number}</span>
           <span className={`min-w-0 flex-1 truncate ${fact?.gone ? 'text-quiet line-through' : 'font-semibold'}`}>{title}</span>
         </span>
         <span className="ml-8 flex flex-wrap gap-x-2 text-caption text-second">
           {fact?.gone ? <strong className="text-problem">{texts.assembly.gone}</strong> : null}
           {fact?.changed ? <strong className="text-attention">{texts.assembly.changed}</strong> : null}
           {fact?.varied ? <span className="text-information">{texts.assembly.varied}</span> : null}
-          {entry.follow === 'pinned' && entry.revision ? <span>{texts.assembly.pinned(entry.revision)}</span> : null}
+          {draw ? <span className="text-information">{texts.assembly.drawn(draw.draw, fact?.pool ?? draw.pool.length)}</span> : null}
+          {fact?.findings?.length ? <strong className="text-attention">{texts.assembly.lookAt(fact.findings.length)}</strong> : null}
+          {!isDraw(entry) && entry.follow === 'pinned' && entry.revision ? <span>{texts.assembly.pinned(entry.revision)}</span> : null}
           {fact && !fact.gone && !fact.complete ? <span className="text-attention">{texts.assembly.incomplete}</span> : null}
-          <span>{fact && !fact.gone ? kindWords(fact.kinds) : ''}</span>
+          <span>{fact && !fact.gone && !draw ? kindWords(fact.kinds) : ''}</span>
           {fact?.bank && fact.bank !== home ? <span className="text-quiet">{fact.bank_name}</span> : null}
         </span>
       </button>

@@ -4,7 +4,7 @@ import { Button } from '@/components/Button'
 import { control } from '@/components/Field'
 import { texts } from '@/texts'
 import { EntryRow } from './EntryRow'
-import { editEntries, entriesOf, inserted, QUESTION, stepped, withoutSection, withPoints, withSection } from './edit'
+import { entriesOf, gathered, inserted, isDraw, QUESTION, stepped, withoutSection, withPoints, withSection } from './edit'
 import { SectionHead } from './SectionHead'
 import { type SharedRun, sharedRuns } from './sharedRuns'
 import { type Carry, useCarry } from './useCarry'
@@ -37,7 +37,9 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
     return fact !== undefined && !fact.gone && fact.kinds.length === 0
   }
   const runs = sharedRuns(
-    content.sections.map((section) => section.entries.map((entry) => (isPage(entry) ? null : (stored.entries[entry.id]?.stimuli ?? [])))),
+    content.sections.map((section) =>
+      section.entries.map((entry) => (isDraw(entry) ? entry.draw : isPage(entry) ? null : (stored.entries[entry.id]?.stimuli ?? []))),
+    ),
   )
   let place = 0
   let number = 0
@@ -87,7 +89,8 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
             <ol>
               {section.entries.map((entry, at) => {
                 const page = isPage(entry)
-                if (!page) number++
+                const from = number + 1
+                if (!page) number += isDraw(entry) ? entry.draw : 1
                 place++
                 return (
                   <li key={entry.id}>
@@ -96,7 +99,7 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
                     <EntryRow
                       entry={entry}
                       fact={stored.entries[entry.id]}
-                      number={page ? null : number}
+                      number={page ? null : number > from ? `${from}.–${number}.` : `${number}.`}
                       section={section.id}
                       at={at}
                       active={entry.id === active}
@@ -165,9 +168,20 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
             className={`${control} w-28`}
           />
           <Button type="submit">{texts.assembly.setPoints}</Button>
-          <Button onClick={() => change((now) => editEntries(now, selected, ({ points: _, ...entry }) => entry))}>
-            {texts.assembly.ownAgain}
-          </Button>
+          {all.filter((entry) => selected.includes(entry.id) && !isDraw(entry)).length > 1 ? (
+            <Button
+              onClick={() => {
+                const next = gathered(content, selected)
+                const made = entriesOf(next).find((entry) => isDraw(entry) && !all.some((one) => one.id === entry.id))
+                change(() => next)
+                setIds([])
+                if (made) onActive(made.id)
+              }}
+            >
+              {texts.assembly.gather}
+            </Button>
+          ) : null}
+          <Button onClick={() => change((now) => withPoints(now, selected, null))}>{texts.assembly.ownAgain}</Button>
           <Button
             onClick={() => {
               onRemove(selected)

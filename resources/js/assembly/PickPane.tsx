@@ -14,12 +14,20 @@ import { QUESTION } from './edit'
 type Props = {
   home: string
   taken: Set<string>
-  onAdd: (questions: string[]) => void
+  /** Pools that questions may go into as well. */
+  draws: { id: string; title: string }[]
+  /** The one at hand. */
+  into: string | undefined
+  onAdd: (questions: string[], into?: string) => void
   onTakeOut: (question: string) => void
 }
 
 /** Banks to pick from: add with Enter or the button; what is taken is marked, and taken out the same way. */
-export function PickPane({ home, taken, onAdd, onTakeOut }: Props) {
+export function PickPane({ home, taken, draws, into, onAdd, onTakeOut }: Props) {
+  const [chosen, setChosen] = useState<string | null>(null)
+  const wanted = chosen ?? into ?? ''
+  const target = draws.some((one) => one.id === wanted) ? wanted : ''
+  const put = (questions: string[]) => (target ? onAdd(questions, target) : onAdd(questions))
   const banks = (useQuery(banksQuery).data ?? []).filter((bank) => !bank.archived)
   const [slug, setSlug] = useState(home)
   const [words, setWords] = useState('')
@@ -28,11 +36,11 @@ export function PickPane({ home, taken, onAdd, onTakeOut }: Props) {
   const pages = useInfiniteQuery(questionsQuery(slug, words === '' ? '' : `words=${encodeURIComponent(words)}`))
   const rows = useMemo(() => pages.data?.pages.flatMap((page) => page.data) ?? [], [pages.data])
   const waiting = tray.ids.filter((id) => !taken.has(id))
-  const toggle = (id: string) => (taken.has(id) ? onTakeOut(id) : onAdd([id]))
+  const toggle = (id: string) => (taken.has(id) ? onTakeOut(id) : put([id]))
   return (
     <div className="flex h-full flex-col">
       <div className="flex flex-none flex-col gap-2 border-hairline border-b p-3">
-        {waiting.length > 0 ? <Button onClick={() => onAdd(waiting)}>{texts.assembly.addAll(waiting.length)}</Button> : null}
+        {waiting.length > 0 ? <Button onClick={() => put(waiting)}>{texts.assembly.addAll(waiting.length)}</Button> : null}
         <select aria-label={texts.assembly.pickFrom} className={control} value={slug} onChange={(event) => setSlug(event.target.value)}>
           {banks.map((bank) => (
             <option key={bank.slug} value={bank.slug}>
@@ -40,6 +48,21 @@ export function PickPane({ home, taken, onAdd, onTakeOut }: Props) {
             </option>
           ))}
         </select>
+        {draws.length > 0 ? (
+          <select
+            aria-label={texts.assembly.putInto}
+            className={control}
+            value={target}
+            onChange={(event) => setChosen(event.target.value)}
+          >
+            <option value="">{texts.assembly.askEach}</option>
+            {draws.map((one) => (
+              <option key={one.id} value={one.id}>
+                {texts.assembly.intoPool(one.title)}
+              </option>
+            ))}
+          </select>
+        ) : null}
         <SearchField label={texts.assembly.pickWords} value={words} onChange={setWords} />
       </div>
       <div className="min-h-0 flex-1">

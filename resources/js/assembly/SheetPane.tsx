@@ -18,7 +18,8 @@ export function SheetPane({ document, active, onActive }: Props) {
   const mark = () => {
     const inside = frame.current?.contentDocument
     if (!inside) return
-    for (const one of inside.querySelectorAll<HTMLElement>('.question')) one.style.outline = one.id === active ? '2px solid #0e6a5b' : ''
+    for (const one of inside.querySelectorAll<HTMLElement>('.question'))
+      one.style.outline = one.id === active || one.id.startsWith(`${active} `) ? '2px solid #0e6a5b' : ''
     const here = active ? inside.getElementById(active) : null
     here?.scrollIntoView({ block: 'nearest' })
   }
@@ -41,7 +42,7 @@ export function SheetPane({ document, active, onActive }: Props) {
         })
         frame.current?.contentDocument?.addEventListener('click', (event) => {
           const question = (event.target as HTMLElement).closest('.question')
-          if (question) act.current(question.id)
+          if (question) act.current(question.id.split(' ')[0] ?? '') // what was drawn leads to its draw
         })
       }}
     />

@@ -1,6 +1,12 @@
-import type { Content, Entry } from '@/api/assembly'
+import type { Content, Draw, Entry, Pick } from '@/api/assembly'
 
 /** Changes of an assessment's document; each gives a new one and leaves the old. */
+
+export const isDraw = (entry: Entry): entry is Draw => 'draw' in entry
+
+/** Every question that is asked or may be drawn. */
+export const questionsOf = (content: Content): string[] =>
+  entriesOf(content).flatMap((entry) => (isDraw(entry) ? entry.pool : [entry.question]))
 
 export const entriesOf = (content: Content): Entry[] => content.sections.flatMap((section) => section.entries)
 
@@ -26,7 +32,7 @@ export const QUESTION = 'application/x-wide-quarry-question'
 
 /** A question at a place of a section, unless it is asked already. */
 export function inserted(content: Content, question: string, seen: number, section: string, at: number): Content {
-  if (entriesOf(content).some((entry) => entry.question === question)) return content
+  if (questionsOf(content).includes(question)) return content
   const entry: Entry = { id: `e-${question.replaceAll('-', '')}`, question, seen }
   return {
     ...content,
@@ -64,13 +70,89 @@ export function stepped(content: Content, id: string, by: -1 | 1): Content {
 }
 
 export function withPoints(content: Content, ids: string[], points: number | null): Content {
-  return editEntries(content, ids, ({ points: _, ...entry }) => (points === null ? entry : { ...entry, points }))
+  return editEntries(content, ids, (entry) => {
+    const { points: _, ...rest } = entry
+    return points === null ? rest : { ...rest, points }
+  })
 }
 
 export function withSection(content: Content): Content {
   let n = content.sections.length + 1
   while (content.sections.some((section) => section.id === `s${n}`)) n++
   return { ...content, sections: [...content.sections, { id: `s${n}`, entries: [] }] }
+}
+
+/** Questions that are asked one by one become the pool of a draw, which stands where the first of them stood. */
+export function gathered(content: Content, ids: string[]): Content {
+  const some = entriesOf(content).filter((entry): entry is Pick => ids.includes(entry.id) && !isDraw(entry))
+  const first = some[0]
+  if (!first || some.length < 2) return content
+  const taken = new Set(entriesOf(content).map((entry) => entry.id))
+  let n = 1
+  while (taken.has(`d${n}`)) n++
+  const same = some.every((entry) => entry.points === first.points) && typeof first.points === 'number'
+  const draw: Draw = {
+    id: `d${n}`,
+    draw: Math.max(1, Math.floor(some.length / 2)),
+    pool: some.map((entry) => entry.question),
+    ...(same ? { points: first.points ?? null } : {}),
+  }
+  const gone = some.map((entry) => entry.id)
+  return {
+    ...content,
+    sections: content.sections.map((section) => ({
+      ...section,
+      entries: section.entries.flatMap((entry) => (entry.id === first.id ? [draw] : gone.includes(entry.id) ? [] : [entry])),
+    })),
+  }
+}
+
+/** A draw as what it is drawn from: every question of its pool is asked. */
+export function dissolved(content: Content, id: string): Content {
+  return {
+    ...content,
+    sections: content.sections.map((section) => ({
+      ...section,
+      entries: section.entries.flatMap((entry): Entry[] =>
+        entry.id === id && isDraw(entry)
+          ? entry.pool.map((question) => ({
+              id: `e-${question.replaceAll('-', '')}`,
+              question,
+              ...(entry.points === undefined ? {} : { points: entry.points }),
+            }))
+          : [entry],
+      ),
+    })),
+  }
+}
+
+/** A draw otherwise; what it asks never goes below one. */
+export const withDraw = (content: Content, id: string, edit: Partial<Omit<Draw, 'id'>>): Content =>
+  editEntries(content, [id], (entry) => {
+    if (!isDraw(entry)) return entry
+    const { points, ...rest } = { ...entry, ...edit }
+    return { ...rest, ...(points === null || points === undefined ? {} : { points }) }
+  })
+
+/** More questions for a pool; those that are in it, or asked elsewhere, are left out. */
+export function pooled(content: Content, id: string, questions: string[]): Content {
+  const taken = new Set(questionsOf(content))
+  return editEntries(content, [id], (entry) =>
+    isDraw(entry) ? { ...entry, pool: [...entry.pool, ...questions.filter((one) => !taken.has(one))] } : entry,
+  )
+}
+
+/** A question is not asked any more, and not drawn. */
+export function unasked(content: Content, question: string): Content {
+  return {
+    ...content,
+    sections: content.sections.map((section) => ({
+      ...section,
+      entries: section.entries
+        .filter((entry) => isDraw(entry) || entry.question !== question)
+        .map((entry) => (isDraw(entry) ? { ...entry, pool: entry.pool.filter((one) => one !== question) } : entry)),
+    })),
+  }
 }
 
 /** Its questions go to the section before it, or to the one after when it is the first. */

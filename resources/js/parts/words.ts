@@ -31,7 +31,7 @@ const each = (word: 'name' | 'start' | 'hint'): Record<string, string> =>
   Object.fromEntries(Object.entries(kinds).map(([kind, words]) => [kind, words[word]]))
 
 /** A question without parts is a page of text. */
-export const kindNames: Record<string, string> = { ...each('name'), page: 'text page' }
+export const kindNames: Record<string, string> = { ...each('name'), page: 'text page', draw: 'drawn, of several kinds' }
 export const kindStarts = each('start')
 export const kindHints = each('hint')
 

@@ -2,8 +2,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { addToAssessment, assessmentQuery, removeAssessment, type Assessment as Whole } from '@/api/assembly'
+import { DrawPane } from '@/assembly/DrawPane'
 import { EntryPane } from '@/assembly/EntryPane'
-import { entriesOf, without } from '@/assembly/edit'
+import { entriesOf, isDraw, pooled, questionsOf, unasked, without } from '@/assembly/edit'
 import { Instructions } from '@/assembly/Instructions'
 import { NewAssessment } from '@/assembly/NewAssessment'
 import { Outline } from '@/assembly/Outline'
@@ -93,7 +94,9 @@ function Bench({ start }: { start: Whole }) {
     { id: 'print', group: here, title: texts.assembly.print, run: () => navigate(`/assessments/${stored.id}/print`) },
     { id: 'send', group: here, title: texts.tray.send, run: () => navigate(`/dispatches/new?assessment=${stored.id}`) },
   ])
-  const taken = new Set(entriesOf(content).map((entry) => entry.question))
+  const draws = entriesOf(content).filter(isDraw)
+  const draw = draws.find((one) => one.id === active)
+  const taken = new Set(questionsOf(content))
   const outline = (
     <div className="flex h-full flex-col">
       <div className="flex-none border-hairline border-b px-3 py-2">
@@ -135,14 +138,14 @@ function Bench({ start }: { start: Whole }) {
                     <PickPane
                       home={stored.bank.slug}
                       taken={taken}
-                      onAdd={(questions) => add.mutate(questions)}
-                      onTakeOut={(question) =>
-                        remove(
-                          entriesOf(content)
-                            .filter((entry) => entry.question === question)
-                            .map((entry) => entry.id),
-                        )
-                      }
+                      draws={draws.map((one) => ({ id: one.id, title: one.title || texts.assembly.draw }))}
+                      into={draw?.id}
+                      onAdd={(questions, into) => (into ? change((now) => pooled(now, into, questions)) : add.mutate(questions))}
+                      onTakeOut={(question) => {
+                        const before = content
+                        change((now) => unasked(now, question))
+                        tell({ text: texts.assembly.takenOut(1), undo: () => change(() => before) })
+                      }}
                     />
                   ),
                 },
@@ -150,7 +153,9 @@ function Bench({ start }: { start: Whole }) {
             : []),
           {
             id: 'question',
-            body: active ? (
+            body: draw ? (
+              <DrawPane key={draw.id} document={document} draw={draw} mayWrite={mayWrite} onRemove={remove} />
+            ) : active ? (
               <EntryPane key={active} document={document} id={active} mayWrite={mayWrite} onRemove={remove} />
             ) : (
               <Nothing title={texts.assembly.pickEntry} />

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { type Assessment, addToAssessment, assessmentQuery } from '@/api/assembly'
-import { entriesOf } from '@/assembly/edit'
+import { questionsOf } from '@/assembly/edit'
 import { useTell } from '@/components/Toasts'
 import { texts } from '@/texts'
 import { setAtHand } from './useAtHand'
@@ -23,7 +23,7 @@ export function useAddTo() {
     }): Promise<[number, Assessment]> => {
       const before = await client.fetchQuery({ ...assessmentQuery(id), staleTime: 0 })
       const now = await addToAssessment(id, questions, section)
-      return [entriesOf(now.content).length - entriesOf(before.content).length, now]
+      return [questionsOf(now.content).length - questionsOf(before.content).length, now]
     },
     onSuccess: ([added, now]) => {
       client.setQueryData(assessmentQuery(now.id).queryKey, now)

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useEffect, useSyncExternalStore } from 'react'
 import { assessmentQuery } from '@/api/assembly'
 import { ApiProblem } from '@/api/client'
-import { entriesOf } from '@/assembly/edit'
+import { questionsOf } from '@/assembly/edit'
 
 const KEY = 'assessment-at-hand'
 const listeners = new Set<() => void>()
@@ -27,5 +27,5 @@ export function useAtHand() {
     if (error instanceof ApiProblem && error.status === 404) setAtHand(null)
   }, [error])
   const usable = data?.may_write ? data : undefined
-  return { assessment: usable, taken: new Set(usable ? entriesOf(usable.content).map((entry) => entry.question) : []) }
+  return { assessment: usable, taken: new Set(usable ? questionsOf(usable.content) : []) }
 }

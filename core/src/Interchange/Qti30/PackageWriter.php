@@ -109,6 +109,13 @@ final class PackageWriter
                 $asked[$pick->id] = ['href' => "items/$question->id.xml", 'question' => $question];
             }
         }
+        foreach ($assessment->draws() as $draw) {
+            foreach ($draw->pool as $id) {
+                if (isset($items[$id])) {
+                    $asked["$draw->id $id"] = ['href' => "items/$id.xml", 'question' => $items[$id]];
+                }
+            }
+        }
         [$xml, $said] = (new TestWriter($asked))->write($assessment);
         array_push($notices, ...$said);
         $path = "tests/$assessment->id.xml";

@@ -6,7 +6,6 @@ namespace WideQuarry\Interchange\Qti30;
 
 use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
-use WideQuarry\Assembly\Pick;
 use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeZip;
@@ -62,7 +61,7 @@ final readonly class PackagedTests
             return null;
         }
 
-        return $assessment !== null && array_diff(array_map(fn (Pick $pick): string => $pick->question, $assessment->picks()), $questions) === [] ? $assessment->toJson() : null;
+        return $assessment !== null && array_diff($assessment->questions(), $questions) === [] ? $assessment->toJson() : null;
     }
 
     public static function points(\stdClass $question): BigRational

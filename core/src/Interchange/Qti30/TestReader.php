@@ -11,6 +11,7 @@ use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Interchange\TestDraw;
 use WideQuarry\Numbers\Exact;
 
 /** A QTI 3.0 test as an assessment. Sections inside sections stand one after the other; a weight is the entry's points by those of its question. */
@@ -51,8 +52,15 @@ final class TestReader
         return $json;
     }
 
-    private function section(\DOMElement $element): void
+    /** @param  \stdClass|null  $inside  the section it stands in */
+    private function section(\DOMElement $element, ?\stdClass $inside = null): void
     {
+        $select = Xml::child($element, 'qti-selection');
+        if ($inside !== null && $select !== null && Xml::children($element, 'qti-assessment-section') === []) {
+            $this->draw($element, $select, $inside);
+
+            return;
+        }
         $section = (object) ['id' => 's'.(count($this->sections) + 1), 'title' => mb_substr($element->getAttribute('title'), 0, 500), 'entries' => []];
         $this->sections[] = $section;
         $told = '';
@@ -62,10 +70,11 @@ final class TestReader
             }
             match ($child->localName) {
                 'qti-rubric-block' => $told .= $this->rubric($child),
-                'qti-assessment-item-ref' => $this->reference($child, $section),
-                'qti-assessment-section' => $this->section($child),
-                'qti-selection' => $this->notices[] = Notice::loss('qti.test_selection', 'A section of the test draws '.$child->getAttribute('select').' of its questions. Draws cannot be built yet, so it has all of them.', $this->file, $child->getLineNo()),
-                'qti-ordering' => $child->getAttribute('shuffle') === 'true' ? $section->shuffle = true : null,
+                'qti-assessment-item-ref' => $select === null || Xml::children($element, 'qti-assessment-section') !== [] ? $this->reference($child, $section) : null,
+                'qti-assessment-section' => $this->section($child, $section),
+                'qti-selection' => Xml::children($element, 'qti-assessment-section') === [] ? $this->draw($element, $child, $section)
+                    : $this->notices[] = Notice::loss('qti.test_selection', 'A section of the test draws '.$child->getAttribute('select').' of its sections. Only questions can be drawn here, so it has all of them.', $this->file, $child->getLineNo()),
+                'qti-ordering' => $select === null && $child->getAttribute('shuffle') === 'true' ? $section->shuffle = true : null,
                 'qti-pre-condition', 'qti-branch-rule', 'qti-template-default' => $this->notices[] = Notice::loss('qti.test_rule', "A rule of the test ({$child->localName}) was left out: questions stand in one order for everybody.", $this->file, $child->getLineNo()),
                 default => null,
             };
@@ -73,6 +82,28 @@ final class TestReader
         if ($told !== '') {
             $section->instructions = $told;
         }
+    }
+
+    /** So many of the questions of a section. */
+    private function draw(\DOMElement $element, \DOMElement $select, \stdClass $section): void
+    {
+        $all = (object) ['entries' => []];
+        $required = [];
+        foreach (Xml::children($element, 'qti-assessment-item-ref') as $ref) {
+            $before = count($all->entries);
+            $this->reference($ref, $all);
+            count($all->entries) > $before && $required[] = $ref->getAttribute('required') === 'true';
+        }
+        if ($select->getAttribute('with-replacement') === 'true') {
+            $this->notices[] = Notice::loss('qti.test_replacement', 'A section of the test may ask one question twice; here each is drawn once at most.', $this->file, $select->getLineNo());
+        }
+        $identifier = $element->getAttribute('identifier');
+        [$entries, $unequal] = TestDraw::of(preg_match('/^[A-Za-z][A-Za-z0-9_-]{0,63}$/D', $identifier) === 1 && $identifier !== $section->id ? $identifier : 'd'.(++$this->entries), $section->title === $element->getAttribute('title') ? '' : $element->getAttribute('title'), (int) $select->getAttribute('select'), $all->entries, $required, array_column(array_values($this->items), 1, 0));
+        if ($unequal) {
+            $this->notices[] = Notice::loss('qti.test_draw_points', 'Questions of one draw have different weights in the test; here each counts as its bank says.', $this->file, $element->getLineNo());
+        }
+        assert(is_array($section->entries));
+        array_push($section->entries, ...$entries);
     }
 
     private function rubric(\DOMElement $rubric): string

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
+use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Draw;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Assembly\Section;
 use WideQuarry\Interchange\Notice;
@@ -16,7 +18,7 @@ final class TestWriter
     /** @var list<Notice> */
     private array $notices = [];
 
-    /** @param  array<string, array{href: string, question: Question}>  $items  entry → its item in the package */
+    /** @param  array<string, array{href: string, question: Question}>  $items  entry, or draw and question → its item in the package */
     public function __construct(private readonly array $items)
     {
     }
@@ -43,27 +45,49 @@ final class TestWriter
         foreach (array_filter([$before, $section->instructions], fn (string $html): bool => $html !== '') as $html) {
             $rubric .= '<qti-rubric-block use="instructions" view="candidate"><qti-content-body>'.self::blocks($html).'</qti-content-body></qti-rubric-block>';
         }
-        $refs = implode('', array_map($this->reference(...), $section->picks));
+        $refs = implode('', array_map(fn (Pick|Draw $entry): string => $entry instanceof Pick ? $this->reference($entry) : $this->draw($entry), $section->entries));
 
-        return "<qti-assessment-section identifier=\"$section->id\" title=\"".Xml::escape($section->title)."\" visible=\"true\">$rubric$refs</qti-assessment-section>";
+        return "<qti-assessment-section identifier=\"$section->id\" title=\"".Xml::escape($section->title).'" visible="true">'.($section->shuffle ? '<qti-ordering shuffle="true"/>' : '')."$rubric$refs</qti-assessment-section>";
+    }
+
+    /** A section inside the section, of which so many are selected (QTI 3.0 ASI, qti-selection). */
+    private function draw(Draw $draw): string
+    {
+        $refs = '';
+        $there = 0;
+        foreach ($draw->pool as $i => $question) {
+            $ref = $this->item("$draw->id-".($i + 1), $this->items["$draw->id $question"] ?? null, $question, fn (BigRational $own): BigRational => $draw->points($own));
+            $refs .= $ref;
+            $there += $ref === '' ? 0 : 1;
+        }
+
+        return "<qti-assessment-section identifier=\"$draw->id\" title=\"".Xml::escape($draw->title).'" visible="false"><qti-selection select="'.min($draw->count, $there).'"/><qti-ordering shuffle="true"/>'.$refs.'</qti-assessment-section>';
     }
 
     private function reference(Pick $pick): string
     {
-        $item = $this->items[$pick->id] ?? null;
+        return $this->item($pick->id, $this->items[$pick->id] ?? null, $pick->question, $pick->points(...));
+    }
+
+    /**
+     * @param  array{href: string, question: Question}|null  $item
+     * @param  \Closure(BigRational): BigRational  $worth  points here by those of the question
+     */
+    private function item(string $id, ?array $item, string $question, \Closure $worth): string
+    {
         if ($item === null) {
             $this->notices[] = Notice::loss('qti.test_question', 'A question of the test is not in its bank any more, so its place was left out.');
 
             return '';
         }
         $own = $item['question']->points();
-        $points = $pick->points($own);
+        $points = $worth($own);
         $weight = $points->isEqualTo($own) ? '' : ($own->isZero() ? null : '<qti-weight identifier="POINTS" value="'.Credit::float($points->dividedBy($own)).'"/>');
         if ($weight === null) {
-            $this->notices[] = Notice::loss('qti.test_points', 'A question without points of its own cannot be given some by a test.', null, null, $pick->question);
+            $this->notices[] = Notice::loss('qti.test_points', 'A question without points of its own cannot be given some by a test.', null, null, $question);
         }
 
-        return "<qti-assessment-item-ref identifier=\"$pick->id\" href=\"../{$item['href']}\">$weight</qti-assessment-item-ref>";
+        return "<qti-assessment-item-ref identifier=\"$id\" href=\"../{$item['href']}\">$weight</qti-assessment-item-ref>";
     }
 
     /** Text that stands alone is a paragraph. */

@@ -35,7 +35,7 @@ function score12(stdClass $json, array $given): string
 {
     $response = new stdClass;
     foreach ($given as $id => $value) {
-        $response->{$id} = is_array($value) ? (object) ['chosen' => $value] : (object) ['text' => $value];
+        $response->{$id} = $value instanceof stdClass ? $value : (is_array($value) ? (object) ['chosen' => $value] : (object) ['text' => $value]);
     }
 
     return (string) (new Scorer)->score(Question::read($json, Parts::standard()), new Attempt($response, Seed::of(1)))->exact;
@@ -73,6 +73,79 @@ it('marks as the item does', function (string $presentation, string $processing,
     'two answers, only together' => [choice12().choice12('Single', 'r2', 'xy'), processing12('<respcondition><conditionvar><and><varequal respident="r1">b</varequal><varequal respident="r2">x</varequal></and></conditionvar><setvar>4</setvar></respcondition>'), [[['r1' => ['b'], 'r2' => ['x']], '4'], [['r1' => ['b']], '0'], [['r2' => ['x']], '0']]],
 ]);
 
+/** Labels of what can be chosen. */
+function labels12(string $ids, string $more = ''): string
+{
+    return implode('', array_map(fn (string $o): string => "<response_label ident=\"$o\" $more><material><mattext>option $o</mattext></material></response_label>", str_split($ids)));
+}
+
+/** Rows that offer the same answers, each with identifiers of its own. */
+function rows12(string ...$rows): string
+{
+    return '<material><mattext>Join them.</mattext></material>'.implode('', array_map(fn (string $row): string => "<response_lid ident=\"$row\"><material><mattext>row $row</mattext></material><render_choice>".str_replace('ident="', "ident=\"$row", labels12('abc')).'</render_choice></response_lid>', $rows));
+}
+
+$if = fn (string $test, string $set, string $on = 'Yes'): string => "<respcondition continue=\"$on\"><conditionvar>$test</conditionvar>$set</respcondition>";
+$is = fn (string $response, string $value, string $more = ''): string => "<varequal respident=\"$response\" $more>$value</varequal>";
+$seq = fn (string $order): array => ['r1' => (object) ['sequence' => str_split($order)]];
+$joined = fn (string ...$pairs): stdClass => (object) ['pairs' => array_map(fn (string $pair): array => explode(' ', $pair), $pairs)];
+$add = fn (string $n): string => "<setvar action=\"Add\">$n</setvar>";
+
+it('marks orders, joins, menus and sliders as the item does', function (string $presentation, string $processing, string $kind, array $scores): void {
+    $found = item12($presentation, $processing);
+    expect(array_map(fn ($notice): string => $notice->code, $found->notices))->toBe([])->and(array_map(fn (stdClass $part): string => $part->kind, $found->questions[0]->parts))->toContain($kind);
+    foreach ($scores as [$given, $score]) {
+        expect(score12($found->questions[0], $given))->toBe($score, (string) json_encode([$given, $found->questions[0]->parts]));
+    }
+})->with([
+    'the whole order' => [choice12('Ordered'), processing12($if('<and>'.$is('r1', 'c', 'index="1"').$is('r1', 'a', 'index="2"').$is('r1', 'b', 'index="3"').$is('r1', 'd', 'index="4"').'</and>', $add('2'))), 'order', [[$seq('cabd'), '2'], [$seq('abcd'), '0'], [[], '0']]],
+    'each place for itself' => [choice12('Ordered'), processing12($if($is('r1', 'c', 'index="1"'), $add('1')).$if($is('r1', 'a', 'index="2"'), $add('1')).$if($is('r1', 'b', 'index="3"'), $add('1')).$if($is('r1', 'd', 'index="4"'), $add('1'))), 'order', [[$seq('cabd'), '4'], [$seq('cadb'), '2'], [$seq('bdac'), '0']]],
+    'rows with the same answers' => [rows12('r1', 'r2'), processing12($if($is('r1', 'r1b'), $add('1')).$if($is('r2', 'r2a'), $add('1'))), 'match', [[['rows-1' => $joined('r1 r1b', 'r2 r1a')], '2'], [['rows-1' => $joined('r1 r1a', 'r2 r1a')], '1'], [['rows-1' => $joined('r1 r1c')], '0']]],
+    'rows that count differently' => [rows12('r1', 'r2'), processing12($if($is('r1', 'r1b'), $add('3')).$if($is('r2', 'r2a'), $add('1'))), 'match', [[['rows-1' => $joined('r1 r1b', 'r2 r1a')], '4'], [['rows-1' => $joined('r1 r1b')], '3'], [['rows-1' => $joined('r2 r1a')], '1']]],
+    'rows, all or nothing' => [rows12('r1', 'r2', 'r3'), processing12($if('<and>'.$is('r1', 'r1b').$is('r2', 'r2a').$is('r3', 'r3a').'</and>', '<setvar>5</setvar>')), 'match', [[['rows-1' => $joined('r1 r1b', 'r2 r1a', 'r3 r1a')], '5'], [['rows-1' => $joined('r1 r1b', 'r2 r1a')], '0']]],
+    'groups that name their mates' => ['<response_grp ident="r1" rcardinality="Multiple"><render_choice>'.labels12('xy', 'match_group="a,b"').labels12('ab').'</render_choice></response_grp>', processing12($if('<varsubset respident="r1">x, b</varsubset>', $add('1')).$if('<varsubset respident="r1">y,a</varsubset>', $add('1'))), 'match', [[['r1' => $joined('x b', 'y a')], '2'], [['r1' => $joined('x a', 'y a')], '1']]],
+    'a choice inside a sentence' => ['<flow><material><mattext>Granite is</mattext></material><response_lid ident="r1"><render_choice>'.labels12('ab').'</render_choice></response_lid><material><mattext>grained.</mattext></material></flow>', processing12($if($is('r1', 'a'), $add('1'))), 'menu', [[['r1' => ['a']], '1'], [['r1' => ['b']], '0']]],
+    'a scale' => ['<response_num ident="r1"><render_slider lowerbound="1" upperbound="10" step="1"/></response_num>', processing12($if('<and><vargte respident="r1">4</vargte><varlte respident="r1">6</varlte></and>', $add('1'))), 'slider', [[['r1' => (object) ['value' => '5']], '1'], [['r1' => (object) ['value' => '4']], '1'], [['r1' => (object) ['value' => '7']], '0']]],
+]);
+
+/** A test over the items a … f; sections are given. */
+function test12(string $sections, string $more = '', string $beside = ''): Found
+{
+    return read12("<questestinterop><assessment ident=\"t\" title=\"Unit test\">$more$sections</assessment>$beside</questestinterop>");
+}
+
+function items12(string $ids, string $weight = ''): string
+{
+    return implode('', array_map(fn (string $id): string => "<item ident=\"$id\" title=\"$id\">".($weight === '' ? '' : "<itemmetadata><qmd_weighting>$weight</qmd_weighting></itemmetadata>").'<presentation>'.choice12().'</presentation>'.processing12('<respcondition><conditionvar><varequal respident="r1">b</varequal></conditionvar><setvar>2</setvar></respcondition>').'</item>', str_split($ids)));
+}
+
+$draw = fn (int $n, string $more = ''): string => "<selection_ordering><selection><selection_number>$n</selection_number>$more</selection><order order_type=\"Random\"/></selection_ordering>";
+
+it('makes assessments of tests, with what they draw', function (Found $found, array $picks, array $draws, array $codes): void {
+    $test = WideQuarry\Assembly\Assessment::read($found->assessments[0], Parts::standard());
+    $titles = array_column($found->questions, 'title', 'id');
+    $named = fn (array $ids): string => implode('', array_map(fn (string $id): string => $titles[$id], $ids));
+    expect($named(array_map(fn ($pick): string => $pick->question, $test->picks())))->toBe($picks[0])
+        ->and(array_map(fn ($one): array => [$one->count, $named($one->pool), (string) $one->points(WideQuarry\Numbers\Exact::of('2'))], $test->draws()))->toBe($draws)
+        ->and(array_map(fn ($notice): string => $notice->code, $found->notices))->toBe($codes);
+    isset($picks[1]) && expect(array_map(fn ($pick): string => (string) $pick->points(WideQuarry\Numbers\Exact::of('2')), $test->picks()))->toBe($picks[1]);
+})->with([
+    'questions one by one' => [fn () => test12('<section ident="s">'.items12('ab').'</section>'), ['ab', ['2', '2']], [], []],
+    'two of four' => [fn () => test12('<section ident="s">'.$draw(2).items12('abcd').'</section>'), [''], [[2, 'abcd', '2']], []],
+    'two pools in one section, one with points' => [fn () => test12('<section ident="root"><section ident="p" title="Maps">'.$draw(1, '<selection_extension><points_per_item>5</points_per_item></selection_extension>').items12('ab').'</section>'.items12('c').'<section ident="q">'.$draw(2).items12('def').'</section></section>'), ['c'], [[1, 'ab', '5'], [2, 'def', '2']], []],
+    'a bank that stands elsewhere' => [fn () => test12('<section ident="s">'.$draw(2, '<sourcebank_ref>bank</sourcebank_ref>').'</section>', '', '<objectbank ident="bank">'.items12('abc').'</objectbank>'), [''], [[2, 'abc', '2']], []],
+    'a bank that is not there' => [fn () => test12('<section ident="s">'.$draw(2, '<sourcebank_ref>gone</sourcebank_ref>').items12('a').'</section><section>'.items12('b').'</section>'), ['b'], [], ['qti12.pool']],
+    'items by reference' => [fn () => test12('<section ident="s"><itemref linkrefid="b"/><itemref linkrefid="gone"/></section>', '', items12('ab')), ['b'], [], ['qti12.reference']],
+    'weights, where the test counts them' => [fn () => test12('<section ident="s">'.items12('ab', '3').'</section>', '<outcomes_processing scoremodel="WeightedSumofScores"/>'), ['ab', ['6', '6']], [], []],
+    'weights, where it does not' => [fn () => test12('<section ident="s">'.items12('ab', '3').'</section>'), ['ab', ['2', '2']], [], []],
+    'all of them after all' => [fn () => test12('<section ident="s">'.$draw(4).items12('abc').'</section>'), ['abc'], [], []],
+]);
+
+it('keeps what a test tells learners, and how long it lasts', function (): void {
+    $found = test12('<section ident="s" title="Part A"><presentation_material><flow_mat><material><mattext>Read well.</mattext></material></flow_mat></presentation_material>'.items12('a').'</section>', '<duration>P0Y0M0DT1H5M0S</duration><rubric view="Scorer"><material><mattext>secret</mattext></material></rubric><rubric view="Candidate"><material><mattext>Use a pencil.</mattext></material></rubric>');
+    expect($found->assessments[0])->toMatchObject(['title' => 'Unit test', 'instructions' => '<p>Use a pencil.</p>', 'time_limit' => 3900])->and($found->assessments[0]->sections[0])->toMatchObject(['title' => 'Part A', 'instructions' => '<p>Read well.</p>']);
+});
+
 it('never guesses a key: what is not understood is marked by hand and kept as it came', function (string $presentation, string $processing, string $code): void {
     $found = item12($presentation, $processing);
     $question = $found->questions[0];
@@ -85,7 +158,8 @@ it('never guesses a key: what is not understood is marked by hand and kept as it
     'no processing' => [choice12(), '', 'qti12.no_key'],
     'a test of duration' => [choice12(), processing12('<respcondition><conditionvar><durequal respident="r1">P1H</durequal></conditionvar><setvar>1</setvar></respcondition>'), 'qti12.processing'],
     'a product of two answers' => [choice12().choice12('Single', 'r2', 'xy'), processing12('<respcondition continue="Yes"><conditionvar><varequal respident="r1">b</varequal></conditionvar><setvar action="Set">2</setvar></respcondition><respcondition continue="Yes"><conditionvar><varequal respident="r2">x</varequal></conditionvar><setvar action="Multiply">3</setvar></respcondition><respcondition continue="Yes"><conditionvar><varequal respident="r2">y</varequal></conditionvar><setvar action="Add">1</setvar></respcondition>'), 'qti12.processing'],
-    'an order' => [choice12('Ordered'), processing12('<respcondition><conditionvar><varequal respident="r1" index="1">a</varequal></conditionvar><setvar>1</setvar></respcondition>'), 'qti12.kind'],
+    'only the first of an order' => [choice12('Ordered'), processing12('<respcondition><conditionvar><varequal respident="r1" index="1">a</varequal></conditionvar><setvar>1</setvar></respcondition>'), 'qti12.processing'],
+    'a picture to point at' => ['<response_xy ident="r1"><render_hotspot><material><matimage uri="a.png"/></material></render_hotspot></response_xy>', processing12('<respcondition><conditionvar><varinside respident="r1" areatype="Rectangle">1,1,9,9</varinside></conditionvar><setvar>1</setvar></respcondition>'), 'qti12.kind'],
 ]);
 
 it('brings feedback to where it is shown, hints and solutions as such', function (): void {
@@ -173,6 +247,6 @@ it('reads the files of the demo: every question with a key that marks the right 
         expect(score12($question, [$part->id => $right]))->toBe((string) $part->points);
     }
 })->with([
-    'untidy' => ['old-exams-untidy-1.2.zip', 24, ['Rocks & landscapes, autumn', 'Misc', 'misc (2)', 'Rocks OLD', 'New folder', 'maths'], ['qti12.twice', 'qti12.no_key', 'qti12.draw']],
+    'untidy' => ['old-exams-untidy-1.2.zip', 24, ['Rocks & landscapes, autumn', 'Misc', 'misc (2)', 'Rocks OLD', 'New folder', 'maths'], ['qti12.twice', 'qti12.no_key']],
     'tidy' => ['maps-and-measuring-1.2.xml', 11, ['Rocks OLD', 'maths', 'New folder'], []],
 ]);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti12;
 
+use WideQuarry\Interchange\Keys\Probe;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Numbers\Exact;
 
@@ -19,8 +20,9 @@ final readonly class Condition
     /**
      * @param  string  $name  of a join or a test
      * @param  list<self>  $inner
+     * @param  int  $place  of an answer given in steps, from 1; 0 for any
      */
-    private function __construct(public string $name, public array $inner, public string $response, public string $value, public bool $case, private string $how)
+    private function __construct(public string $name, public array $inner, public string $response, public string $value, public bool $case, private string $how, private int $place = 0)
     {
     }
 
@@ -40,18 +42,19 @@ final readonly class Condition
 
             return new self($name, $inner, '', '', false, '');
         }
-        // the order of a response given in steps is another matter
-        if (! in_array($name, self::TESTS, true) || $element->hasAttribute('index')) {
+        $place = $element->getAttribute('index');
+        if (! in_array($name, self::TESTS, true) || ($place !== '' && ! ctype_digit($place))) {
             return null;
         }
 
-        return new self($name, [], $element->getAttribute('respident'), trim($element->textContent), strcasecmp($element->getAttribute('case'), 'yes') === 0, $element->getAttribute('setmatch'));
+        return new self($name, [], $element->getAttribute('respident'), trim($element->textContent), strcasecmp($element->getAttribute('case'), 'yes') === 0, $element->getAttribute('setmatch'), (int) $place);
     }
 
     /** @param  array<string, list<string>>  $given  response → what was chosen or typed; nothing when it was left blank */
     public function holds(array $given): bool
     {
         $values = $given[$this->response] ?? [];
+        $values = $this->place === 0 ? $values : array_slice($values, $this->place - 1, 1);
 
         return match ($this->name) {
             'and', 'conditionvar' => array_filter($this->inner, fn (self $one): bool => ! $one->holds($given)) === [],
@@ -74,7 +77,7 @@ final readonly class Condition
 
     private function equals(string $value): bool
     {
-        return $this->folded(trim($value)) === $this->folded($this->value);
+        return self::paired($this->folded(trim($value))) === self::paired($this->folded($this->value));
     }
 
     private function compares(string $value): bool
@@ -93,10 +96,29 @@ final readonly class Condition
     /** @param  list<string>  $values */
     private function subset(array $values): bool
     {
+        if (array_filter($values, fn (string $value): bool => self::paired($value) === self::paired($this->value)) !== []) {
+            return true; // of a response in pairs, one pair
+        }
         $wanted = array_values(array_filter(array_map(trim(...), explode(',', $this->value)), fn (string $one): bool => $one !== ''));
         $met = count(array_intersect($wanted, $values));
 
         return strcasecmp($this->how, 'partial') === 0 ? $met > 0 : $met === count($wanted) && count($values) === count($wanted);
+    }
+
+    /** Two identifiers of a pair, whatever stands around the comma between them. */
+    private static function paired(string $value): string
+    {
+        return (string) preg_replace('/\s*,\s*/', ',', $value);
+    }
+
+    /** What it compares with. */
+    public function probe(): Probe
+    {
+        return new Probe(match ($this->name) {
+            'varequal', 'varsubset' => 'equal',
+            'varsubstring' => 'contains',
+            default => 'compare',
+        }, $this->value, $this->case);
     }
 
     private function folded(string $text): string

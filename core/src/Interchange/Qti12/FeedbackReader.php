@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti12;
 
 use Brick\Math\BigRational;
+use WideQuarry\Interchange\Keys\Response;
+use WideQuarry\Interchange\Keys\Shape;
+use WideQuarry\Interchange\Keys\Translation;
 use WideQuarry\Interchange\Qti30\Xml;
 
 /** Feedback by when it is shown: for one option, for what is right, wrong or partly right, or always. Hints and solutions as such. */
@@ -100,7 +103,7 @@ final readonly class FeedbackReader
     {
         $only = $this->responses[0] ?? null;
 
-        return count($this->responses) === 1 && $only !== null && $only->kind === 'choice' && ! $only->several && count($when) === 1 && count($rows) > 1 ? array_values($when)[0]['given'][$only->id][0] ?? null : null;
+        return count($this->responses) === 1 && $only !== null && $only->shape === Shape::Picks && ! $only->several && count($when) === 1 && count($rows) > 1 ? array_values($when)[0]['given'][$only->id][0] ?? null : null;
     }
 
     private function atRule(\stdClass $question, string $option, string $said): bool

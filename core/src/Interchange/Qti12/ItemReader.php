@@ -6,11 +6,15 @@ namespace WideQuarry\Interchange\Qti12;
 
 use WideQuarry\Content\Reader;
 use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Keys\Response;
+use WideQuarry\Interchange\Keys\Translation;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Qti30\PackagedTests;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Question;
 
@@ -29,8 +33,12 @@ final class ItemReader
 
     private Material $material;
 
+    private ResponseReader $reader;
+
+    private AnswerRows $rows;
+
     /** @param  \Closure(string): ?Medium  $medium */
-    public function __construct(private readonly Parts $kinds, private readonly string $file, private readonly string $id, \Closure $medium)
+    public function __construct(private readonly Parts $kinds, private readonly string $file, private readonly string $id, \Closure $medium, private readonly string $format = 'qti12', private readonly bool $inPercent = false)
     {
         $this->material = new Material($file, $id, $medium);
     }
@@ -40,6 +48,8 @@ final class ItemReader
     {
         $this->processing = new Processing(Xml::child($item, 'resprocessing'));
         $presentation = Xml::child($item, 'presentation');
+        $this->reader = new ResponseReader($this->processing, $this->material, $this->clean(...));
+        $this->rows = new AnswerRows($presentation, $this->reader);
         $body = $presentation === null ? '' : $this->body($presentation);
         $metadata = Metadata::of($item);
         $question = (object) [
@@ -47,7 +57,8 @@ final class ItemReader
             'parts' => array_map(fn (Response $response): \stdClass => (object) ['id' => $response->id, 'kind' => $response->kind, 'points' => 1, 'settings' => $response->settings, 'key' => (object) ['rules' => [], 'default' => '0'], 'scoring' => (object) ['scheme' => 'person']], $this->responses),
         ];
         $question = $this->keyed($question, $item);
-        $origin = (object) ['format' => 'qti12', 'identifier' => mb_substr($item->getAttribute('ident'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $metadata->fields];
+        $this->inPercent && self::worth($question, $metadata->fields['cc_weighting'] ?? '1');
+        $origin = (object) ['format' => $this->format, 'identifier' => mb_substr($item->getAttribute('ident'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $metadata->fields];
         if ($this->untranslated) {
             $origin->processing = mb_strcut(Xml::source($item), 0, 900_000);
         }
@@ -68,7 +79,7 @@ final class ItemReader
         $translation = new Translation($this->responses, $this->processing, $this->kinds);
         $keyed = $translation->of($question);
         if ($keyed === null && $this->responses !== []) {
-            $this->processing->isEmpty() && $this->processing->isWhole
+            $this->processing->isEmpty() && $this->processing->isWhole()
                 ? $this->notices[] = Notice::note('qti12.no_key', 'Nothing says how this question is marked; give it a key, or let it be marked by hand.', $this->file, $item->getLineNo(), $this->id)
                 : $this->lose('qti12.processing', 'How this question is marked could not be translated; it is kept as it came, to be marked by hand.', $item);
         }
@@ -81,6 +92,18 @@ final class ItemReader
         return $question;
     }
 
+    /** Percentages as points: all of it is worth what the item weighs. */
+    private static function worth(\stdClass $question, string $weight): void
+    {
+        $most = PackagedTests::points($question);
+        $weight = Exact::read($weight);
+        foreach (is_array($question->parts) ? $question->parts : [] as $part) {
+            assert($part instanceof \stdClass && (is_int($part->points) || is_float($part->points)));
+            $share = $most->isZero() || ($part->scoring->scheme ?? '') === 'person' ? Exact::one() : Exact::of((string) $part->points)->dividedBy($most); // @phpstan-ignore property.nonObject
+            $part->points = Exact::number(Exact::toPlaces($share->multipliedBy($weight !== null && $weight->isPositive() ? $weight : 1), 4)->toBigRational());
+        }
+    }
+
     /** What is shown, with an anchor where each response stands. */
     private function body(\DOMElement $element): string
     {
@@ -88,17 +111,20 @@ final class ItemReader
         $run = ''; // words beside each other, and gaps among them, are one paragraph
         foreach (Xml::children($element) as $child) {
             $name = (string) $child->localName;
-            if (in_array($name, ['response_lid', 'response_str', 'response_num'], true)) {
+            if ($this->rows->has($child)) { // rows of one table of answers: one part, where the first of them stands
+                [$html, $run] = [$html.self::paragraph($run), ''];
+                $html .= $this->rows->isFirst($child) ? '<div data-part="'.htmlspecialchars($this->rows->add($this->responses)).'"></div>' : '';
+            } elseif (in_array($name, ['response_lid', 'response_str', 'response_num', 'response_grp'], true)) {
                 foreach (Xml::children($child, 'material') as $prompt) {
                     $run .= $this->material->inside($prompt);
                 }
                 [$before, $behind] = $this->around($child);
                 $run .= $before;
                 $part = $this->response($child);
-                if ($part !== null && $part->kind === 'choice') {
-                    [$html, $run] = [$html.self::paragraph($run)."<div data-part=\"$part->id\"></div>", $behind];
+                if ($part !== null && in_array($part->kind, ['choice', 'order', 'match', 'slider'], true)) {
+                    [$html, $run] = [$html.self::paragraph($run).'<div data-part="'.htmlspecialchars($part->id).'"></div>', $behind];
                 } elseif ($part !== null) {
-                    $run .= " <span data-part=\"$part->id\"></span> $behind";
+                    $run .= ' <span data-part="'.htmlspecialchars($part->id)."\"></span> $behind";
                 } else {
                     $run .= $behind;
                 }
@@ -137,13 +163,7 @@ final class ItemReader
         if ($id === '' || in_array($id, array_map(fn (Response $one): string => $one->id, $this->responses), true)) {
             $id = 'response-'.(count($this->responses) + 1);
         }
-        $choice = Xml::child($element, 'render_choice');
-        $field = Xml::child($element, 'render_fib');
-        $response = match (true) {
-            $choice !== null && strcasecmp($element->getAttribute('rcardinality'), 'ordered') !== 0 => $this->choice($id, $element, $choice),
-            $field !== null && count(Xml::children($field, 'response_label')) <= 1 => $this->typed($id, $element, $field),
-            default => null,
-        };
+        $response = $this->reader->read($id, $element);
         if ($response === null) {
             $this->lose('qti12.kind', 'An answer of this question could not be translated yet; the question is kept as it came.', $element);
         } else {
@@ -151,37 +171,6 @@ final class ItemReader
         }
 
         return $response;
-    }
-
-    private function choice(string $id, \DOMElement $element, \DOMElement $render): ?Response
-    {
-        $options = $known = [];
-        foreach ($render->getElementsByTagName('response_label') as $label) {
-            $option = trim($label->getAttribute('ident'));
-            if ($option === '' || isset($known["=$option"])) {
-                continue;
-            }
-            $known["=$option"] = true;
-            $options[] = (object) ['id' => $option, 'html' => $this->clean(self::paragraph($this->material->inside($label))), ...(strcasecmp($label->getAttribute('rshuffle'), 'no') === 0 && strcasecmp($render->getAttribute('shuffle'), 'yes') === 0 ? ['fixed' => true] : [])];
-        }
-        if ($options === []) {
-            return null;
-        }
-        $several = strcasecmp($element->getAttribute('rcardinality'), 'multiple') === 0;
-        $most = $render->getAttribute('maxnumber');
-        $settings = (object) ['options' => $options, 'max' => $several ? (ctype_digit($most) && (int) $most > 1 ? (int) $most : null) : 1, 'shuffle' => strcasecmp($render->getAttribute('shuffle'), 'yes') === 0];
-
-        return new Response($id, 'choice', $settings, array_map(fn (string $option): string => substr($option, 1), array_keys($known)), $several, $this->processing->tests(trim($element->getAttribute('ident'))));
-    }
-
-    private function typed(string $id, \DOMElement $element, \DOMElement $field): Response
-    {
-        $tests = $this->processing->tests(trim($element->getAttribute('ident')));
-        $compared = array_filter($tests, fn (Condition $test): bool => in_array($test->name, ['vargt', 'vargte', 'varlt', 'varlte'], true)) !== [];
-        $number = $compared || $element->localName === 'response_num' || in_array(strtolower($field->getAttribute('fibtype')), ['integer', 'decimal', 'scientific'], true);
-        $width = $field->getAttribute('columns');
-
-        return new Response($id, $number ? 'number' : 'text', ctype_digit($width) && (int) $width > 0 ? (object) ['width' => min(60, (int) $width)] : new \stdClass, [], false, $tests);
     }
 
     private function clean(string $html): string
@@ -194,7 +183,7 @@ final class ItemReader
         return $text->html();
     }
 
-    private static function paragraph(string $html): string
+    public static function paragraph(string $html): string
     {
         $html = trim($html);
 

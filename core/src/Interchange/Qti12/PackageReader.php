@@ -24,8 +24,12 @@ final class PackageReader
     /** @var list<Medium> */
     private array $waiting = [];
 
-    public function __construct(private readonly Parts $kinds)
+    private readonly Tests $tests;
+
+    /** @param  string  $format  what the questions are said to come from */
+    public function __construct(private readonly Parts $kinds, private readonly string $format = 'qti12', private readonly bool $inPercent = false)
     {
+        $this->tests = new Tests($kinds);
     }
 
     /** @return list<string> files of a package that hold questions of this version */
@@ -49,6 +53,7 @@ final class PackageReader
     {
         if (! $source->isZip()) {
             yield from $this->document($source->bytes(), $source->name, fn (string $href): ?Medium => null);
+            yield from $this->tests->made();
 
             return;
         }
@@ -60,6 +65,7 @@ final class PackageReader
                 yield Notice::problem($problem->rule, $problem->getMessage(), $file);
             }
         }
+        yield from $this->tests->made();
     }
 
     /**
@@ -70,7 +76,7 @@ final class PackageReader
     {
         $document = SafeXml::open($xml, $file);
         yield from $document->notices;
-        foreach ((new DocumentReader($this->kinds, $file, $medium))->read($document->root) as $thing) {
+        foreach ((new DocumentReader($this->kinds, $file, $medium, $this->tests, $this->format, $this->inPercent))->read($document->root) as $thing) {
             yield from $this->waiting;
             $this->waiting = [];
             yield $thing;

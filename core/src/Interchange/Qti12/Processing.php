@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti12;
 
 use Brick\Math\BigRational;
+use WideQuarry\Interchange\Keys\Marks;
+use WideQuarry\Interchange\Keys\Probe;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Numbers\Exact;
 
@@ -12,7 +14,7 @@ use WideQuarry\Numbers\Exact;
  * How an item is marked (QTI 1.2.1 ASI, 3.4): conditions one after the other, each with what it does to the score and what it shows. One that holds
  * ends it, unless it says to go on.
  */
-final class Processing
+final class Processing implements Marks
 {
     /** @var list<array{condition: Condition, sets: list<array{string, BigRational}>, shows: list<string>, on: bool}> */
     private array $steps = [];
@@ -23,8 +25,7 @@ final class Processing
 
     private ?BigRational $most = null;
 
-    /** Whether all of it is understood here. */
-    public bool $isWhole = true;
+    private bool $whole = true;
 
     public function __construct(?\DOMElement $element)
     {
@@ -46,15 +47,16 @@ final class Processing
         }
     }
 
+    public function isWhole(): bool
+    {
+        return $this->whole;
+    }
+
     public function isEmpty(): bool
     {
         return $this->steps === [];
     }
 
-    /**
-     * @param  array<string, list<string>>  $given  response → what was chosen or typed
-     * @return array{BigRational, list<string>} the score, and the feedback that is shown
-     */
     public function run(array $given): array
     {
         [$score, $shown] = [$this->start, []];
@@ -83,11 +85,17 @@ final class Processing
     }
 
     /** @return list<Condition> every test on a response */
-    public function tests(string $response): array
+    private function tests(string $response): array
     {
         $tests = array_merge([], ...array_map(fn (array $step): array => $step['condition']->tests(), $this->steps));
 
         return array_values(array_filter($tests, fn (Condition $test): bool => $test->response === $response && $test->value !== ''));
+    }
+
+    /** @return list<Probe> what tests on a response compare it with */
+    public function probes(string $response): array
+    {
+        return array_map(fn (Condition $test): Probe => $test->probe(), $this->tests($response));
     }
 
     private function step(\DOMElement $element, string $score): void
@@ -95,7 +103,7 @@ final class Processing
         $conditions = Xml::child($element, 'conditionvar');
         $condition = $conditions === null ? null : Condition::read($conditions);
         if ($condition === null) {
-            $this->isWhole = false;
+            $this->whole = false;
 
             return;
         }

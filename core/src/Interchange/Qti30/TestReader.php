@@ -25,6 +25,9 @@ final class TestReader
 
     private int $entries = 0;
 
+    /** @var array<string, true> those of entries */
+    private array $ids = [];
+
     /** @param  array<string, array{string, BigRational}>  $items  item file → the question it became, and its points */
     public function __construct(private readonly array $items, private readonly string $file)
     {
@@ -70,7 +73,7 @@ final class TestReader
             }
             match ($child->localName) {
                 'qti-rubric-block' => $told .= $this->rubric($child),
-                'qti-assessment-item-ref' => $select === null || Xml::children($element, 'qti-assessment-section') !== [] ? $this->reference($child, $section) : null,
+                'qti-assessment-item-ref' => $select === null || Xml::children($element, 'qti-assessment-section') !== [] ? array_push($section->entries, ...array_filter([$this->reference($child)])) : null,
                 'qti-assessment-section' => $this->section($child, $section),
                 'qti-selection' => Xml::children($element, 'qti-assessment-section') === [] ? $this->draw($element, $child, $section)
                     : $this->notices[] = Notice::loss('qti.test_selection', 'A section of the test draws '.$child->getAttribute('select').' of its sections. Only questions can be drawn here, so it has all of them.', $this->file, $child->getLineNo()),
@@ -87,18 +90,18 @@ final class TestReader
     /** So many of the questions of a section. */
     private function draw(\DOMElement $element, \DOMElement $select, \stdClass $section): void
     {
-        $all = (object) ['entries' => []];
-        $required = [];
+        $pool = $required = [];
         foreach (Xml::children($element, 'qti-assessment-item-ref') as $ref) {
-            $before = count($all->entries);
-            $this->reference($ref, $all);
-            count($all->entries) > $before && $required[] = $ref->getAttribute('required') === 'true';
+            $entry = $this->reference($ref);
+            if ($entry !== null) {
+                $pool[] = $entry;
+                $required[] = $ref->getAttribute('required') === 'true';
+            }
         }
         if ($select->getAttribute('with-replacement') === 'true') {
             $this->notices[] = Notice::loss('qti.test_replacement', 'A section of the test may ask one question twice; here each is drawn once at most.', $this->file, $select->getLineNo());
         }
-        $identifier = $element->getAttribute('identifier');
-        [$entries, $unequal] = TestDraw::of(preg_match('/^[A-Za-z][A-Za-z0-9_-]{0,63}$/D', $identifier) === 1 && $identifier !== $section->id ? $identifier : 'd'.(++$this->entries), $section->title === $element->getAttribute('title') ? '' : $element->getAttribute('title'), (int) $select->getAttribute('select'), $all->entries, $required, array_column(array_values($this->items), 1, 0));
+        [$entries, $unequal] = TestDraw::of($this->id($element->getAttribute('identifier'), 'd'), $section->title === $element->getAttribute('title') ? '' : $element->getAttribute('title'), (int) $select->getAttribute('select'), $pool, $required, array_column(array_values($this->items), 1, 0));
         if ($unequal) {
             $this->notices[] = Notice::loss('qti.test_draw_points', 'Questions of one draw have different weights in the test; here each counts as its bank says.', $this->file, $element->getLineNo());
         }
@@ -121,23 +124,31 @@ final class TestReader
         return $text->html();
     }
 
-    private function reference(\DOMElement $ref, \stdClass $section): void
+    private function reference(\DOMElement $ref): ?\stdClass
     {
         $href = SafeZip::resolve($this->file, $ref->getAttribute('href'));
         $item = $href === null ? null : $this->items[$href] ?? null;
         if ($item === null) {
             $this->notices[] = Notice::loss('qti.test_item', 'The test asks '.$ref->getAttribute('href').', which could not be read; its place was left out.', $this->file, $ref->getLineNo());
 
-            return;
+            return null;
         }
-        $identifier = $ref->getAttribute('identifier');
-        $entry = (object) ['id' => preg_match('/^[A-Za-z][A-Za-z0-9_-]{0,63}$/D', $identifier) === 1 ? $identifier : 'e'.(++$this->entries), 'question' => $item[0]];
+        $entry = (object) ['id' => $this->id($ref->getAttribute('identifier'), 'e'), 'question' => $item[0]];
         $weight = Xml::child($ref, 'qti-weight')?->getAttribute('value');
         $value = $weight === null ? null : Exact::read($weight);
         if ($value !== null && ! $value->isNegative() && ! $value->isEqualTo(1)) {
             $entry->points = Exact::number(Exact::toPlaces($item[1]->multipliedBy($value), 4)->toBigRational());
         }
-        assert(is_array($section->entries));
-        $section->entries[] = $entry;
+
+        return $entry;
+    }
+
+    /** An identifier as it is, when it is one and not there yet. */
+    private function id(string $identifier, string $otherwise): string
+    {
+        $id = preg_match('/^[A-Za-z][A-Za-z0-9_-]{0,63}$/D', $identifier) === 1 && ! isset($this->ids[$identifier]) && preg_match('/^s\d+$/D', $identifier) !== 1 ? $identifier : $otherwise.(++$this->entries);
+        $this->ids[$id] = true;
+
+        return $id;
     }
 }

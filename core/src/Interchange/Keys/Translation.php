@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WideQuarry\Interchange\Qti12;
+namespace WideQuarry\Interchange\Keys;
 
 use Brick\Math\BigRational;
 use WideQuarry\Json\Json;
@@ -29,11 +29,11 @@ final class Translation
     /**
      * @param  list<Response>  $responses
      */
-    public function __construct(private readonly array $responses, private readonly Processing $processing, private readonly Parts $kinds)
+    public function __construct(private readonly array $responses, private readonly Marks $processing, private readonly Parts $kinds)
     {
         $rows = [];
         foreach ($this->combinations() as $given) {
-            [$score, $shows] = $processing->run($given);
+            [$score, $shows] = $processing->run($this->asked($given));
             $rows[] = ['given' => $given, 'score' => $score, 'shows' => $shows];
         }
         $this->rows = $rows;
@@ -45,12 +45,12 @@ final class Translation
      */
     public function of(\stdClass $question): ?\stdClass
     {
-        if (! $this->processing->isWhole || $this->processing->isEmpty() || $this->responses === []) {
+        if (! $this->processing->isWhole() || $this->processing->isEmpty() || $this->responses === []) {
             return null;
         }
         foreach ([false, true] as $below) {
             foreach (['sum', 'all'] as $combine) {
-                foreach (count($this->responses) === 1 && $combine === 'all' ? [] : ['weights', 'margins', 'all', 'each', 'balance', 'judge'] as $scheme) {
+                foreach (count($this->responses) === 1 && $combine === 'all' ? [] : $this->schemes() as $scheme) {
                     $tried = $this->keyed($question, $combine, $scheme, $below);
                     if ($tried !== null && $this->agrees($tried)) {
                         return $tried;
@@ -60,6 +60,26 @@ final class Translation
         }
 
         return null;
+    }
+
+    /** @return list<string> every scheme that one of the responses may be marked by */
+    private function schemes(): array
+    {
+        return array_values(array_unique(array_merge(...array_map(fn (Response $one): array => $one->shape->schemes($one->several), $this->responses))));
+    }
+
+    /**
+     * @param  array<string, list<string>>  $given  by our responses
+     * @return array<string, list<string>> by those of the item
+     */
+    private function asked(array $given): array
+    {
+        $asked = [];
+        foreach ($this->responses as $response) {
+            $asked = array_replace($asked, $response->asked($given[$response->id] ?? []));
+        }
+
+        return $asked;
     }
 
     public function most(): BigRational
@@ -79,7 +99,7 @@ final class Translation
             $next = [];
             foreach ($all as $given) {
                 foreach ($response->tried() as $value) {
-                    $next[] = [...$given, $response->id => $value];
+                    $next[] = array_replace($given, [$response->id => $value]);
                 }
             }
             if (count($next) > self::MOST) {
@@ -100,8 +120,8 @@ final class Translation
         foreach ($this->responses as $response) {
             $top = null;
             foreach ($response->tried() as $value) {
-                $all[] = $given = [...$blank, $response->id => $value];
-                $score = $this->processing->run($given)[0];
+                $all[] = $given = array_replace($blank, [$response->id => $value]);
+                $score = $this->processing->run($this->asked($given))[0];
                 if ($top === null || $score->isGreaterThan($top)) {
                     [$top, $best[$response->id]] = [$score, $value];
                 }
@@ -109,7 +129,7 @@ final class Translation
         }
         foreach ($this->responses as $response) {
             foreach ($response->tried() as $value) {
-                $all[] = [...$best, $response->id => $value];
+                $all[] = array_replace($best, [$response->id => $value]);
             }
         }
 
@@ -131,12 +151,14 @@ final class Translation
                 return null;
             }
             $part->points = Exact::number($combine === 'all' ? $this->most()->dividedBy(count($this->responses)) : $points);
-            $rules = Rules::of($response, $gains, $points, $scheme);
+            $own = $response->shape->schemes($response->several);
+            $by = in_array($scheme, $own, true) ? $scheme : $own[0];
+            $rules = Rules::of($response, $gains, $points, $by);
             if ($rules === null) {
                 return null;
             }
             $part->key = (object) ['rules' => $rules, 'default' => '0'];
-            $part->scoring = (object) ['scheme' => $response->several && $scheme !== 'margins' ? $scheme : 'weights', ...($below ? ['low' => '-1000'] : [])];
+            $part->scoring = (object) ['scheme' => $by === 'margins' ? 'weights' : $by, ...($below ? ['low' => '-1000'] : []), ...($by === 'each' && $response->shape === Shape::Pairs ? ['cost' => '0'] : [])];
         }
         $copy->scoring = (object) ['combine' => $combine, ...($below ? ['low' => '-1000'] : [])];
 
@@ -168,7 +190,7 @@ final class Translation
     /** @param  array<string, list<string>>  $given */
     private function score(array $given): BigRational
     {
-        return $this->processing->run([...array_fill_keys(array_map(fn (Response $one): string => $one->id, $this->responses), []), ...$given])[0];
+        return $this->processing->run($this->asked($given))[0];
     }
 
     private function agrees(\stdClass $json): bool

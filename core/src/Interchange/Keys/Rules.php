@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace WideQuarry\Interchange\Qti12;
+namespace WideQuarry\Interchange\Keys;
 
 use Brick\Math\BigRational;
 use WideQuarry\Numbers\Exact;
@@ -20,10 +20,12 @@ final class Rules
         $credit = fn (BigRational $gain): string => Exact::text($gain->dividedBy($points));
 
         return match (true) {
-            $response->kind === 'choice' && $response->several && $scheme === 'margins' => self::margins($response, $gains, $points, $credit),
-            $response->kind === 'choice' && $response->several && $scheme !== 'weights' => self::right($gains, $points),
-            $response->kind === 'choice' => self::options($gains, $credit),
-            $response->kind === 'number' => self::ranges($response, $gains, $credit),
+            $response->shape === Shape::Picks && $response->several && $scheme === 'margins' => self::margins($response, $gains, $points, $credit),
+            $response->shape === Shape::Picks && $response->several && $scheme !== 'weights' => self::right($gains, $points),
+            $response->shape === Shape::Picks => self::options($gains, $credit),
+            $response->shape === Shape::Number => self::ranges($response, $gains, $credit),
+            $response->shape === Shape::Sequence => self::sequence($gains, $points),
+            $response->shape === Shape::Pairs => $scheme === 'weights' ? self::pairs($gains, $credit) : self::joined($gains, $points),
             default => self::words($response, $gains, $credit),
         };
     }
@@ -37,6 +39,42 @@ final class Rules
         $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
 
         return count($best) !== 1 ? null : array_map(fn (string $option, int $i): \stdClass => (object) ['id' => 'r'.($i + 1), 'on' => $option, 'credit' => '1'], $best[0][0], array_keys($best[0][0]));
+    }
+
+    /**
+     * @param  list<array{list<string>, BigRational}>  $gains
+     * @return list<\stdClass>|null the one order that earns most
+     */
+    private static function sequence(array $gains, BigRational $points): ?array
+    {
+        $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
+
+        return count($best) !== 1 ? null : [(object) ['id' => 'r1', 'on' => array_map(fn (string $id): array => [$id], $best[0][0]), 'credit' => '1']];
+    }
+
+    /**
+     * @param  list<array{list<string>, BigRational}>  $gains
+     * @return list<\stdClass>|null the pairs that earn something alone; where none does, those that earn most together
+     */
+    private static function joined(array $gains, BigRational $points): ?array
+    {
+        $right = array_values(array_filter($gains, fn (array $gain): bool => count($gain[0]) === 1 && $gain[1]->isPositive()));
+        if ($right === []) {
+            $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
+            $right = count($best) === 1 ? array_map(fn (string $pair): array => [[$pair]], $best[0][0]) : [];
+        }
+
+        return $right === [] ? null : self::numbered(array_map(fn (array $gain): \stdClass => (object) ['id' => '', 'on' => explode("\t", $gain[0][0]), 'credit' => '1'], $right));
+    }
+
+    /**
+     * @param  list<array{list<string>, BigRational}>  $gains
+     * @param  \Closure(BigRational): string  $credit
+     * @return list<\stdClass>
+     */
+    private static function pairs(array $gains, \Closure $credit): array
+    {
+        return self::numbered(array_map(fn (array $gain): ?\stdClass => count($gain[0]) !== 1 || $gain[1]->isZero() ? null : (object) ['id' => '', 'on' => explode("\t", $gain[0][0]), 'credit' => $credit($gain[1])], $gains));
     }
 
     /**
@@ -96,15 +134,15 @@ final class Rules
             $earned[$given[0] ?? ''] = $gain;
         }
         $same = $rules = [];
-        foreach ($response->tests as $test) {
-            $gain = $earned[$test->value] ?? Exact::zero();
-            if (! $gain->isZero() && in_array($test->name, ['varequal', 'varsubstring'], true)) {
-                $same[$test->name.($test->case ? ' case' : '').' '.$credit($gain)][] = $test->value;
+        foreach ($response->probes as $probe) {
+            $gain = $earned[$probe->value] ?? Exact::zero();
+            if (! $gain->isZero() && in_array($probe->how, ['equal', 'contains'], true)) {
+                $same[$probe->how.($probe->case ? ' case' : '').' '.$credit($gain)][] = $probe->value;
             }
         }
         foreach ($same as $key => $texts) {
             [$name, $rest] = [...explode(' ', (string) $key, 2), ''];
-            $rules[] = (object) ['id' => '', 'on' => (object) ['answer' => $name === 'varequal' ? 'is' : 'holds', 'text' => array_values(array_unique($texts)), ...(str_starts_with($rest, 'case') ? ['case' => 'keep'] : [])], 'credit' => str_replace('case ', '', $rest)];
+            $rules[] = (object) ['id' => '', 'on' => (object) ['answer' => $name === 'equal' ? 'is' : 'holds', 'text' => array_values(array_unique($texts)), ...(str_starts_with($rest, 'case') ? ['case' => 'keep'] : [])], 'credit' => str_replace('case ', '', $rest)];
         }
 
         return self::numbered($rules);

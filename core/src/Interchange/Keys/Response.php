@@ -1,0 +1,232 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Keys;
+
+use Brick\Math\BigRational;
+use WideQuarry\Numbers\Exact;
+
+/** One response of an item: what may be given, and the part it becomes but for its key. Pairs are written as two identifiers with a tab between. */
+final readonly class Response
+{
+    private const SUBSETS = 9;
+
+    private const PERMUTED = 5;
+
+    /**
+     * @param  string  $kind  of our part
+     * @param  list<string>  $options  what can be chosen or put in order; first things of pairs
+     * @param  list<string>  $seconds  second things of pairs
+     * @param  list<Probe>  $probes  what tests on this response compare it with
+     * @param  (\Closure(list<string>): array<string, list<string>>)|null  $asked  how the item's own responses hold what is given
+     */
+    public function __construct(public string $id, public string $kind, public \stdClass $settings, public Shape $shape, public array $options, public bool $several, public array $probes, public array $seconds = [], private ?\Closure $asked = null)
+    {
+    }
+
+    /**
+     * Answers that between them show how it is marked, nothing first.
+     *
+     * @return list<list<string>>
+     */
+    public function tried(): array
+    {
+        return [[], ...match ($this->shape) {
+            Shape::Picks => $this->several ? $this->subsets() : array_map(fn (string $option): array => [$option], $this->options),
+            Shape::Words => array_map(fn (string $typed): array => [$typed], $this->words()),
+            Shape::Number => array_map(fn (string $typed): array => [$typed], $this->numbers()),
+            Shape::Sequence => $this->sequences(),
+            Shape::Pairs => $this->pairings(),
+        }];
+    }
+
+    /**
+     * @param  list<string>  $given
+     * @return array<string, list<string>> as the item's own responses hold it
+     */
+    public function asked(array $given): array
+    {
+        return $this->asked === null ? [$this->id => $given] : ($this->asked)($given);
+    }
+
+    /**
+     * @param  list<string>  $given
+     * @return \stdClass as our part takes it
+     */
+    public function ours(array $given): \stdClass
+    {
+        $pairs = array_map(fn (string $pair): array => explode("\t", $pair, 2), $given);
+
+        return match ($this->kind) {
+            'text', 'number' => (object) ['text' => $given[0] ?? ''],
+            'slider' => (object) ['value' => $given[0] ?? ''],
+            'order' => (object) ['sequence' => $given],
+            'match' => (object) ['pairs' => $pairs],
+            'tiles' => (object) ['gaps' => (object) array_column($pairs, 1, 0)],
+            'group' => (object) ['groups' => (object) self::grouped($pairs)],
+            default => (object) ['chosen' => $given],
+        };
+    }
+
+    /**
+     * @param  list<array<int, string>>  $pairs
+     * @return array<string, list<string>>
+     */
+    private static function grouped(array $pairs): array
+    {
+        $groups = [];
+        foreach ($pairs as $pair) {
+            $groups[$pair[1] ?? ''][] = $pair[0];
+        }
+
+        return $groups;
+    }
+
+    /** @return list<string> numbers that tests name, in their order */
+    public function limits(): array
+    {
+        $limits = [];
+        foreach ($this->probes as $probe) {
+            $value = Exact::read($probe->value);
+            $value === null || $limits[(string) $value] = $value;
+        }
+        usort($limits, fn (BigRational $a, BigRational $b): int => $a->compareTo($b));
+
+        return array_map(fn (BigRational $value): string => (Exact::decimal($value) ?? Exact::text($value)), $limits);
+    }
+
+    /** @return list<string> the texts that tests name */
+    public function named(): array
+    {
+        return array_values(array_unique(array_map(fn (Probe $probe): string => $probe->value, $this->probes)));
+    }
+
+    /** @return list<list<string>> */
+    private function subsets(): array
+    {
+        $n = count($this->options);
+        $masks = $n <= self::SUBSETS ? range(1, (1 << $n) - 1) : [];
+        $sets = array_map(fn (int $mask): array => array_values(array_filter($this->options, fn (int $i): bool => ($mask >> $i & 1) === 1, ARRAY_FILTER_USE_KEY)), $masks);
+        if ($n > self::SUBSETS) { // one, all but one, all, those that are named, and the first so many
+            $named = array_values(array_intersect($this->options, $this->named()));
+            $named === [] || $sets[] = $named;
+            foreach ($this->options as $i => $option) {
+                array_push($sets, [$option], array_values(array_diff($this->options, [$option])), array_slice($this->options, 0, $i + 1), array_slice($this->options, $i));
+                in_array($option, $named, true) && count($named) > 1 ? $sets[] = array_values(array_diff($named, [$option])) : ($named === [] || $sets[] = [...$named, $option]);
+            }
+        }
+
+        return self::unlike($sets);
+    }
+
+    /**
+     * @param  array<list<string>>  $all
+     * @return list<list<string>> each once
+     */
+    private static function unlike(array $all): array
+    {
+        $once = [];
+        foreach ($all as $one) {
+            $once[implode("\n", $one)] = $one;
+        }
+
+        return array_values($once);
+    }
+
+    /** @return list<string> */
+    private function words(): array
+    {
+        $words = ['zz unheard of zz'];
+        foreach ($this->named() as $value) {
+            array_push($words, $value, mb_strtoupper($value), mb_strtolower($value), "zz $value zz", "zz$value");
+        }
+
+        return array_values(array_unique($words));
+    }
+
+    /** @return list<string> every limit, what lies between two and outside all */
+    private function numbers(): array
+    {
+        $limits = array_map(fn (string $limit): BigRational => Exact::read($limit) ?? Exact::zero(), $this->limits());
+        if ($limits === []) {
+            return ['0', '1'];
+        }
+        $numbers = [$limits[0]->minus(1), $limits[count($limits) - 1]->plus(1)];
+        foreach ($limits as $i => $limit) {
+            $numbers[] = $limit;
+            isset($limits[$i + 1]) && $numbers[] = $limit->plus($limits[$i + 1])->dividedBy(2);
+        }
+
+        return array_values(array_unique(array_map(fn (BigRational $number): string => (Exact::decimal($number) ?? Exact::text($number)), $numbers)));
+    }
+
+    /** @return list<list<string>> every order of a few; of more, the one that is named and the one they stand in, each with two that change places */
+    private function sequences(): array
+    {
+        if (count($this->options) <= self::PERMUTED) {
+            return self::permutations($this->options);
+        }
+        $named = array_values(array_intersect($this->named(), $this->options));
+        $sequences = [];
+        foreach (count($named) === count($this->options) ? [$named, $this->options, array_reverse($named)] : [$this->options, array_reverse($this->options)] as $start) {
+            $sequences[] = $start;
+            for ($i = 0; $i < count($start); $i++) {
+                for ($j = $i + 1; $j < count($start); $j++) {
+                    $swapped = $start;
+                    [$swapped[$i], $swapped[$j]] = [$swapped[$j], $swapped[$i]];
+                    $sequences[] = array_values($swapped);
+                }
+            }
+        }
+
+        return self::unlike($sequences);
+    }
+
+    /**
+     * @param  list<string>  $things
+     * @return list<list<string>>
+     */
+    private static function permutations(array $things): array
+    {
+        if (count($things) < 2) {
+            return [$things];
+        }
+        $all = [];
+        foreach ($things as $i => $first) {
+            foreach (self::permutations(array_values(array_diff_key($things, [$i => 0]))) as $rest) {
+                $all[] = [$first, ...$rest];
+            }
+        }
+
+        return $all;
+    }
+
+    /** @return list<list<string>> every pair alone, all that tests name, and those with one joined otherwise or not at all */
+    private function pairings(): array
+    {
+        $named = [];
+        $sets = [];
+        foreach ($this->options as $first) {
+            foreach ($this->seconds as $second) {
+                $sets[] = ["$first\t$second"];
+                if (in_array("$first\t$second", $this->named(), true)) {
+                    $named[$first] ??= "$first\t$second";
+                }
+            }
+        }
+        if ($named === []) {
+            return $sets;
+        }
+        $sets[] = array_values($named);
+        foreach (array_keys($named) as $first) {
+            $rest = array_diff_key($named, [$first => 1]);
+            $sets[] = array_values($rest);
+            foreach ($this->seconds as $second) {
+                $sets[] = array_values(array_replace($named, [$first => "$first\t$second"]));
+            }
+        }
+
+        return self::unlike(array_filter($sets));
+    }
+}

@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti12;
+
+use WideQuarry\Interchange\Keys\Probe;
+use WideQuarry\Interchange\Keys\Response;
+use WideQuarry\Interchange\Keys\Shape;
+use WideQuarry\Interchange\Qti30\Xml;
+
+/**
+ * Responses that each have words of their own and offer the very same answers: this format has no joining of two lists, so they are written like
+ * that, row by row. They become one part.
+ */
+final class AnswerRows
+{
+    /** @var list<\DOMElement> */
+    private array $rows = [];
+
+    /** @var list<array<string, string>> of each row, what can be chosen: identifier → rich text */
+    private array $labels = [];
+
+    private string $id = '';
+
+    public function __construct(?\DOMElement $presentation, private readonly ResponseReader $reader)
+    {
+        $rows = $labels = [];
+        foreach ($presentation === null ? [] : $presentation->getElementsByTagName('*') as $element) {
+            if (str_starts_with((string) $element->localName, 'response_') && ! in_array($element->localName, ['response_label', 'response_na'], true)) {
+                $render = Xml::child($element, 'render_choice');
+                if ($element->localName !== 'response_lid' || $render === null || ! in_array(strtolower($element->getAttribute('rcardinality')), ['', 'single'], true) || trim($element->getAttribute('ident')) === '' || trim(strip_tags($reader->prompt($element), '<img><math>')) === '') {
+                    return;
+                }
+                $rows[] = $element;
+                $labels[] = $reader->labels($render);
+            }
+        }
+        $idents = array_unique(array_map(fn (\DOMElement $row): string => trim($row->getAttribute('ident')), $rows));
+        if (count($rows) > 1 && count($idents) === count($rows) && count($labels[0]) > 1 && count(array_unique(array_map(fn (array $of): array => array_values($of), $labels), SORT_REGULAR)) === 1) {
+            [$this->rows, $this->labels] = [$rows, $labels];
+        }
+    }
+
+    public function has(\DOMElement $element): bool
+    {
+        return array_filter($this->rows, fn (\DOMElement $row): bool => $row->isSameNode($element)) !== [];
+    }
+
+    public function isFirst(\DOMElement $element): bool
+    {
+        return $this->rows[0]->isSameNode($element);
+    }
+
+    /**
+     * @param  list<Response>  $responses  what there is so far; added to
+     * @return string the identifier of the part
+     */
+    public function add(array &$responses): string
+    {
+        $this->id = 'rows-'.(count($responses) + 1);
+        $left = array_map(fn (\DOMElement $row): string => trim($row->getAttribute('ident')), $this->rows);
+        $right = array_map(strval(...), array_keys($this->labels[0]));
+        $own = array_map(fn (array $labels): array => array_map(strval(...), array_keys($labels)), $this->labels);
+        $probes = [];
+        foreach ($this->rows as $i => $row) {
+            foreach ($this->reader->probes($row) as $probe) {
+                $at = array_search($probe->value, $own[$i], true);
+                $at === false || $probes[] = new Probe('equal', "$left[$i]\t$right[$at]");
+            }
+        }
+        $asked = fn (array $given): array => self::chosen($given, $left, $right, $own); // @phpstan-ignore argument.type
+        $settings = (object) [
+            'left' => array_map(fn (\DOMElement $row, string $id): \stdClass => (object) ['id' => $id, 'html' => $this->reader->prompt($row), 'uses' => 1], $this->rows, $left),
+            'right' => array_map(fn (string $id, string $html): \stdClass => (object) ['id' => $id, 'html' => $html, 'uses' => null], $right, array_values($this->labels[0])), 'by' => 'menus', 'shuffle' => false,
+        ];
+        $responses[] = new Response($this->id, 'match', $settings, Shape::Pairs, $left, true, $probes, $right, $asked);
+
+        return $this->id;
+    }
+
+    /**
+     * @param  list<string>  $given  pairs
+     * @param  list<string>  $left
+     * @param  list<string>  $right
+     * @param  list<list<string>>  $own  what each row calls the answers
+     * @return array<string, list<string>> row → what is chosen there
+     */
+    private static function chosen(array $given, array $left, array $right, array $own): array
+    {
+        $chosen = array_fill_keys($left, []);
+        foreach ($given as $pair) {
+            [$first, $second] = [...explode("\t", $pair, 2), ''];
+            $row = array_search($first, $left, true);
+            $at = array_search($second, $right, true);
+            $row === false || $at === false || $chosen[$first] = [$own[$row][$at]];
+        }
+
+        return $chosen;
+    }
+}

@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti12;
+
+use WideQuarry\Interchange\Keys\Probe;
+use WideQuarry\Interchange\Keys\Response;
+use WideQuarry\Interchange\Keys\Shape;
+use WideQuarry\Interchange\Qti30\Xml;
+
+/** A response element of an item and how it is rendered (QTI 1.2.1 ASI, 3.2 and 3.3), as what may be given there. */
+final readonly class ResponseReader
+{
+    /** @param  \Closure(string): string  $clean  rich text as we keep it */
+    public function __construct(private Processing $processing, private Material $material, private \Closure $clean)
+    {
+    }
+
+    /** @return Response|null null when it is of a kind that cannot be translated */
+    public function read(string $id, \DOMElement $element): ?Response
+    {
+        $choice = Xml::child($element, 'render_choice');
+        $field = Xml::child($element, 'render_fib');
+        $slider = Xml::child($element, 'render_slider');
+
+        return match (true) {
+            $element->localName === 'response_grp' => $choice === null ? null : $this->groups($id, $element, $choice),
+            $choice !== null && strcasecmp($element->getAttribute('rcardinality'), 'ordered') === 0 => $this->order($id, $element, $choice),
+            $choice !== null => $this->choice($id, $element, $choice),
+            $field !== null && count(Xml::children($field, 'response_label')) <= 1 => $this->typed($id, $element, $field),
+            $slider !== null && $element->localName === 'response_num' => $this->slider($id, $element, $slider),
+            default => null,
+        };
+    }
+
+    /** @return array<string, string> what can be chosen: identifier → rich text */
+    public function labels(\DOMElement $render): array
+    {
+        $labels = [];
+        foreach ($render->getElementsByTagName('response_label') as $label) {
+            $option = trim($label->getAttribute('ident'));
+            if ($option !== '' && ! isset($labels[$option])) {
+                $labels[$option] = ($this->clean)(ItemReader::paragraph($this->material->inside($label)));
+            }
+        }
+
+        return $labels;
+    }
+
+    /** @return list<Probe> */
+    public function probes(\DOMElement $element): array
+    {
+        return $this->processing->probes(trim($element->getAttribute('ident')));
+    }
+
+    /** Rich text of what is asked in front of a response. */
+    public function prompt(\DOMElement $element): string
+    {
+        return ($this->clean)(implode('', array_map(fn (\DOMElement $prompt): string => ItemReader::paragraph($this->material->inside($prompt)), Xml::children($element, 'material'))));
+    }
+
+    private function choice(string $id, \DOMElement $element, \DOMElement $render): ?Response
+    {
+        $shuffle = strcasecmp($render->getAttribute('shuffle'), 'yes') === 0;
+        $fixed = [];
+        foreach ($render->getElementsByTagName('response_label') as $label) {
+            $fixed[trim($label->getAttribute('ident'))] = $shuffle && strcasecmp($label->getAttribute('rshuffle'), 'no') === 0;
+        }
+        $options = $ids = [];
+        foreach ($this->labels($render) as $option => $html) {
+            $ids[] = (string) $option;
+            $options[] = (object) ['id' => (string) $option, 'html' => $html, ...($fixed[$option] ? ['fixed' => true] : [])];
+        }
+        if ($options === []) {
+            return null;
+        }
+        $several = strcasecmp($element->getAttribute('rcardinality'), 'multiple') === 0;
+        $inline = ! $several && $this->standsInText($element);
+        $most = $render->getAttribute('maxnumber');
+        $settings = $inline ? (object) ['options' => array_map(fn (\stdClass $option): \stdClass => (object) ['id' => $option->id, 'html' => $option->html], $options), 'shuffle' => $shuffle]
+            : (object) ['options' => $options, 'max' => $several ? (ctype_digit($most) && (int) $most > 1 ? (int) $most : null) : 1, 'shuffle' => $shuffle];
+
+        return new Response($id, $inline ? 'menu' : 'choice', $settings, Shape::Picks, $ids, $several, $this->probes($element));
+    }
+
+    /** Whether words go on behind it, with none of its own before: a gap in a sentence. */
+    private function standsInText(\DOMElement $element): bool
+    {
+        $next = $element->nextElementSibling;
+
+        return $next?->localName === 'material' && Xml::children($element, 'material') === [] && preg_match('~^\s*(?:$|<(?:p|div|ul|ol|table|h\d|blockquote|pre)\b)~i', $this->material->inside($next)) !== 1;
+    }
+
+    private function order(string $id, \DOMElement $element, \DOMElement $render): ?Response
+    {
+        $labels = $this->labels($render);
+        $settings = (object) ['items' => array_map(fn (int|string $item, string $html): \stdClass => (object) ['id' => (string) $item, 'html' => $html], array_keys($labels), $labels), 'layout' => 'column'];
+
+        return count($labels) < 2 ? null : new Response($id, 'order', $settings, Shape::Sequence, array_map(strval(...), array_keys($labels)), false, $this->probes($element));
+    }
+
+    /** What is put to what: labels that name those they go to (match_group), and the others. */
+    private function groups(string $id, \DOMElement $element, \DOMElement $render): ?Response
+    {
+        $labels = $this->labels($render);
+        $left = [];
+        foreach ($render->getElementsByTagName('response_label') as $label) {
+            $label->getAttribute('match_group') === '' || $left[trim($label->getAttribute('ident'))] = true;
+        }
+        $most = [];
+        foreach ($render->getElementsByTagName('response_label') as $label) {
+            $most[trim($label->getAttribute('ident'))] = ctype_digit($label->getAttribute('match_max')) && (int) $label->getAttribute('match_max') > 0 ? (int) $label->getAttribute('match_max') : null;
+        }
+        $item = fn (int|string $one): \stdClass => (object) ['id' => (string) $one, 'html' => $labels[$one] ?? '', 'uses' => $most[$one] ?? null];
+        [$firsts, $seconds] = [array_keys(array_intersect_key($labels, $left)), array_keys(array_diff_key($labels, $left))];
+        if ($firsts === [] || $seconds === []) {
+            return null;
+        }
+        $settings = (object) ['left' => array_map($item, $firsts), 'right' => array_map($item, $seconds), 'by' => 'lines', 'shuffle' => strcasecmp($render->getAttribute('shuffle'), 'yes') === 0];
+        $probes = array_map(fn (Probe $probe): Probe => new Probe('equal', (string) preg_replace('/\s*,\s*/', "\t", $probe->value, 1)), $this->probes($element));
+
+        return new Response($id, 'match', $settings, Shape::Pairs, array_map(strval(...), $firsts), true, $probes, array_map(strval(...), $seconds), fn (array $given): array => [$id => array_map(fn (string $pair): string => str_replace("\t", ',', $pair), $given)]);
+    }
+
+    private function typed(string $id, \DOMElement $element, \DOMElement $field): Response
+    {
+        $probes = $this->probes($element);
+        $compared = array_filter($probes, fn (Probe $probe): bool => $probe->how === 'compare') !== [];
+        $number = $compared || $element->localName === 'response_num' || in_array(strtolower($field->getAttribute('fibtype')), ['integer', 'decimal', 'scientific'], true);
+        $width = $field->getAttribute('columns');
+
+        return new Response($id, $number ? 'number' : 'text', ctype_digit($width) && (int) $width > 0 ? (object) ['width' => min(60, (int) $width)] : new \stdClass, $number ? Shape::Number : Shape::Words, [], false, $probes);
+    }
+
+    private function slider(string $id, \DOMElement $element, \DOMElement $render): ?Response
+    {
+        [$from, $to, $step] = [trim($render->getAttribute('lowerbound')), trim($render->getAttribute('upperbound')), trim($render->getAttribute('step')) ?: '1'];
+
+        return is_numeric($from) && is_numeric($to) && is_numeric($step) && (float) $to > (float) $from && (float) $step > 0 ? new Response($id, 'slider', (object) ['from' => $from, 'to' => $to, 'step' => $step], Shape::Number, [], false, $this->probes($element)) : null;
+    }
+}

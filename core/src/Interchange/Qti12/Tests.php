@@ -1,0 +1,159 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti12;
+
+use Brick\Math\BigRational;
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Ids;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\TestDraw;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Parts;
+
+/**
+ * The assessments of a package, made once all its documents were read: sections may name items and banks that stand elsewhere (QTI 1.2.1 ASI
+ * selection and ordering).
+ *
+ * @phpstan-import-type Asked from SectionPlan
+ * @phpstan-import-type Entry from SectionPlan
+ */
+final class Tests
+{
+    /** @var array<string, array{string, BigRational}> identifier of an item → the question it became, and its points */
+    private array $items = [];
+
+    /** @var array<string, list<string>> identifier of a bank or section → questions in it */
+    private array $banks = [];
+
+    /** @var list<TestPlan> */
+    private array $tests = [];
+
+    /** @var array<string, BigRational> */
+    private array $points = [];
+
+    public function __construct(private readonly Parts $kinds)
+    {
+    }
+
+    public function item(string $ident, string $question, BigRational $points): void
+    {
+        $ident === '' || $this->items[$ident] ??= [$question, $points];
+        $this->points[$question] = $points;
+    }
+
+    public function inBank(string $ident, string $question): void
+    {
+        $ident === '' || $this->banks[$ident][] = $question;
+    }
+
+    /** A test to be filled. */
+    public function begin(string $file, \DOMElement $element): TestPlan
+    {
+        return $this->tests[] = new TestPlan($file, $element->getAttribute('ident'), trim((string) preg_replace('/\s+/u', ' ', $element->getAttribute('title'))));
+    }
+
+    /** @return iterable<\stdClass|Notice> */
+    public function made(): iterable
+    {
+        foreach ($this->tests as $n => $test) {
+            $title = mb_substr($test->title !== '' ? $test->title : ($test->ident !== '' ? $test->ident : 'Test'), 0, 500);
+            $json = Assessment::fresh(Ids::of('qti12', $test->file, 'test', "$test->ident $n"), $title);
+            $sections = [];
+            $notices = [];
+            foreach ($test->sections as $i => $section) {
+                $entries = [];
+                foreach ($section->entries as $e => $entry) {
+                    array_push($entries, ...$this->entry($entry, 's'.($i + 1).'-'.($e + 1), $test, $notices));
+                }
+                if ($entries !== [] || $section->instructions !== '') {
+                    $sections[] = (object) ['id' => 's'.($i + 1), 'title' => mb_substr($section->title, 0, 500), ...($section->instructions === '' ? [] : ['instructions' => $section->instructions]), ...($section->shuffle ? ['shuffle' => true] : []), 'entries' => $entries];
+                }
+            }
+            if ($sections === []) {
+                continue; // a folder that calls itself a test
+            }
+            $json->sections = $sections;
+            $test->instructions === '' || $json->instructions = $test->instructions;
+            $test->time === null || $json->time_limit = $test->time;
+            $json->origin = (object) ['format' => 'qti12', 'identifier' => mb_substr($test->ident, 0, 500), 'file' => mb_substr($test->file, 0, 500)];
+            try {
+                yield Found::thing('assessment', Assessment::read(self::once($json), $this->kinds)->toJson());
+            } catch (Malformed $problem) {
+                yield Notice::problem($problem->rule, "A test was left out: {$problem->getMessage()}", $test->file, null, $problem->path);
+            }
+            yield from $notices;
+        }
+    }
+
+    /**
+     * @param  Entry  $entry
+     * @param  list<Notice>  $notices
+     * @return list<\stdClass>
+     */
+    private function entry(array $entry, string $id, TestPlan $test, array &$notices): array
+    {
+        $file = $test->file;
+        if (isset($entry['asked'])) {
+            $pick = $this->pick($entry['asked'], $id, $test, $notices, $file, $entry['line'] ?? null);
+
+            return $pick === null ? [] : [$pick];
+        }
+        $picks = [];
+        foreach (isset($entry['bank']) ? array_map(fn (string $question): array => ['question' => $question], $this->banks[$entry['bank']] ?? []) : $entry['of'] ?? [] as $i => $asked) {
+            $pick = $this->pick($asked, "$id-".($i + 1), $test, $notices, $file, $entry['line'] ?? null);
+            if ($pick !== null) {
+                isset($entry['points']) && $pick->points = Exact::number(Exact::of($entry['points']));
+                $picks[] = $pick;
+            }
+        }
+        if ($picks === []) {
+            $notices[] = Notice::loss('qti12.pool', 'A part of this test draws '.($entry['draw'] ?? 0).' questions from '.(isset($entry['bank']) ? "\"{$entry['bank']}\"" : 'a pool').', of which none is in this package. Ask for an export that has it too.', $file, $entry['line'] ?? null);
+        }
+        [$entries, $unequal] = TestDraw::of($id, $entry['title'] ?? '', $entry['draw'] ?? 1, $picks, [], $this->points);
+        if ($unequal) {
+            $notices[] = Notice::loss('qti12.draw_points', 'Questions of one draw have different weights in the test; here each counts as its bank says.', $file, $entry['line'] ?? null);
+        }
+
+        return $entries;
+    }
+
+    /**
+     * @param  Asked  $asked
+     * @param  list<Notice>  $notices
+     */
+    private function pick(array $asked, string $id, TestPlan $test, array &$notices, string $file, ?int $line): ?\stdClass
+    {
+        $question = $asked['question'] ?? $this->items[$asked['ref'] ?? ''][0] ?? null;
+        if ($question === null) {
+            $notices[] = Notice::loss('qti12.reference', 'The test asks the question "'.mb_strimwidth($asked['ref'] ?? '', 0, 80, '…').'", which is not in this package; its place was left out.', $file, $line);
+
+            return null;
+        }
+        $weight = $test->weighted && isset($asked['weight']) ? Exact::read($asked['weight']) : null;
+        $points = $weight === null || ! $weight->isPositive() || $weight->isEqualTo(1) ? null : Exact::toPlaces($weight->multipliedBy($this->points[$question] ?? Exact::one()), 4)->toBigRational();
+
+        return (object) ['id' => $id, 'question' => $question, ...($points === null ? [] : ['points' => Exact::number($points)])];
+    }
+
+    /** A question that is asked twice is asked once: an entry is what a learner sees. */
+    private static function once(\stdClass $json): \stdClass
+    {
+        $met = [];
+        foreach (is_array($json->sections) ? $json->sections : [] as $section) {
+            assert($section instanceof \stdClass && is_array($section->entries));
+            $section->entries = array_values(array_filter($section->entries, function (mixed $entry) use (&$met): bool {
+                $question = $entry instanceof \stdClass && is_string($entry->question ?? null) ? $entry->question : null;
+                $new = $question === null || ! isset($met[$question]);
+                $question === null || $met[$question] = true;
+
+                return $new;
+            }));
+        }
+
+        return $json;
+    }
+}

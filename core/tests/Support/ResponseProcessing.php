@@ -60,7 +60,7 @@ final class ResponseProcessing
                 $default = self::inside($node, 'defaultvalue');
                 $typed = fn (\DOMElement $value): string|float => in_array(self::get($node, 'baseType'), ['float', 'integer'], true) ? (float) $value->textContent : trim($value->textContent);
                 $self->values[$id] = self::name($node) === 'responsedeclaration' ? (($responses[$id] ?? []) === [] ? null : array_map(fn (string $given): string|float => in_array(self::get($node, 'baseType'), ['float', 'integer'], true) ? (float) $given : $given, $responses[$id]))
-                    : ($default === null ? null : array_map($typed, self::children($default)));
+                    : ($default === null ? (in_array(self::get($node, 'baseType'), ['float', 'integer'], true) ? [0.0] : null) : array_map($typed, self::children($default)));
             }
             $rules = self::name($node) === 'responseprocessing' ? $node : $rules;
         }

@@ -23,13 +23,16 @@ final class Translation
 {
     private const MOST = 600;
 
+    /** @var array{rules: array<string, list<int>>, credits: array<string, array<int, string>>} */
+    private array $outcomes = ['rules' => [], 'credits' => []];
+
     /** @var list<array{given: array<string, list<string>>, score: BigRational, shows: list<string>}> */
     public readonly array $rows;
 
     /**
      * @param  list<Response>  $responses
      */
-    public function __construct(private readonly array $responses, private readonly Marks $processing, private readonly Parts $kinds)
+    public function __construct(public readonly array $responses, private readonly Marks $processing, private readonly Parts $kinds)
     {
         $rows = [];
         foreach ($this->combinations() as $given) {
@@ -80,6 +83,16 @@ final class Translation
         }
 
         return $asked;
+    }
+
+    /**
+     * What our own scorer made of every row, once there is a key.
+     *
+     * @return array{rules: array<string, list<int>>, credits: array<string, array<int, string>>} part and rule → rows it matched in; part → row → credit
+     */
+    public function outcomes(): array
+    {
+        return $this->outcomes;
     }
 
     public function most(): BigRational
@@ -198,17 +211,26 @@ final class Translation
         $scorer = new Scorer;
         try {
             $question = Question::read($json, $this->kinds);
-            foreach ($this->rows as $row) {
+            $outcomes = ['rules' => [], 'credits' => []];
+            foreach ($this->rows as $i => $row) {
                 $response = new \stdClass;
                 foreach ($this->responses as $one) {
                     if ($row['given'][$one->id] !== []) {
                         $response->{$one->id} = $one->ours($row['given'][$one->id]);
                     }
                 }
-                if (! $scorer->score($question, new Attempt($response, Seed::of(1)))->exact->isEqualTo($row['score'])) {
+                $result = $scorer->score($question, new Attempt($response, Seed::of(1)));
+                if (! $result->exact->isEqualTo($row['score'])) {
                     return false;
                 }
+                foreach ($result->parts as $part) {
+                    $outcomes['credits'][$part->id][$i] = (string) $part->credit;
+                    foreach ($part->matched as $rule) {
+                        $outcomes['rules']["$part->id\t$rule"][] = $i;
+                    }
+                }
             }
+            $this->outcomes = $outcomes;
         } catch (Malformed|Unready) {
             return false;
         }

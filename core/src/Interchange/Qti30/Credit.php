@@ -21,17 +21,21 @@ final class Credit
     public static function share(string $value, BigRational $points): string
     {
         $exact = Exact::read($value) ?? Exact::zero();
-        if (strlen(explode('.', $value)[1] ?? '') >= 9) {
-            for ($below = 1; $below <= 60; $below++) {
-                $near = Exact::toStep($exact, BigRational::of(1)->dividedBy($below));
-                if ($near->minus($exact)->abs()->isLessThan('1/100000000')) {
-                    $exact = $near;
-                    break;
-                }
+
+        return Exact::text((strlen(explode('.', $value)[1] ?? '') >= 9 ? self::near($exact, '1/100000000') : $exact)->dividedBy($points));
+    }
+
+    /** The simple fraction that a long decimal stands for; the number itself when there is none. */
+    public static function near(BigRational $value, string $within = '1/15000'): BigRational
+    {
+        for ($below = 1; $below <= 60; $below++) {
+            $near = Exact::toStep($value, BigRational::of(1)->dividedBy($below));
+            if ($near->minus($value)->abs()->isLessThan($within)) {
+                return $near;
             }
         }
 
-        return Exact::text($exact->dividedBy($points));
+        return $value;
     }
 
     /** Points as a JSON number with at most four decimals. */

@@ -6,6 +6,8 @@ namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Content\Reader;
 use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Keys\FeedbackPlaces;
+use WideQuarry\Interchange\Keys\Translation;
 use WideQuarry\Interchange\Lom;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
@@ -84,9 +86,13 @@ final class ItemReader
         if (Xml::children($item, 'qti-template-declaration') !== [] || Xml::child($item, 'qti-template-processing') !== null) {
             $this->lose('qti.templates', 'Values that vary from learner to learner could not be translated yet; the item is kept as it came.');
         }
-        if ($processing->untranslated) {
+        [$tried, $scoring, $translation] = $this->tried($item, $body, $declarations, $processing, $parts, $text->html());
+        if ($tried === null && $processing->untranslated) {
             $this->lose('qti.processing', 'How this item is marked could not be translated; it is kept as it came, to be marked by hand.');
+        } elseif ($tried === null && array_filter($parts, self::isUnmarked(...)) !== []) {
+            $this->lose('qti.key', 'The key of one response could not be translated; it is to be marked by hand.');
         }
+        $parts = $tried ?? $parts;
         $used = [];
         foreach (Xml::children($item, 'qti-assessment-stimulus-ref') as $ref) {
             $file = SafeZip::resolve($this->file, $ref->getAttribute('href'));
@@ -96,14 +102,67 @@ final class ItemReader
         $question = (object) [
             'format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => mb_substr($lom->title !== '' ? $lom->title : $item->getAttribute('title'), 0, 500),
             'language' => $this->language($item), 'body' => (new \WideQuarry\Content\RichText($text->nodes))->html(), 'stimuli' => $used, 'parts' => $parts,
-            'scoring' => (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points],
+            'scoring' => $scoring ?? (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points],
             'record' => (object) [...(array) $lom->record, 'status' => 'draft', 'origin' => (object) ['format' => $this->format, 'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $lom->fields]],
         ];
-        if (! (new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place()) {
+        $placed = $translation !== null ? $this->byEffect($item, $translation, $question, $tried !== null) : (new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place();
+        if (! $placed) {
             $this->lose('qti.feedback', 'Some feedback is tied to what could not be translated; the item is kept as it came.');
         }
 
         return $question;
+    }
+
+    /**
+     * Marking that has none of the common looks, as it does.
+     *
+     * @param  array<string, Declaration>  $declarations
+     * @param  list<\stdClass>  $parts
+     * @param  string  $text  with its gaps
+     * @return array{list<\stdClass>|null, \stdClass|null, Translation|null} parts and scoring with keys; what was tried
+     */
+    private function tried(\DOMElement $item, \DOMElement $body, array $declarations, Processing $processing, array $parts, string $text): array
+    {
+        $unmarked = array_filter($parts, self::isUnmarked(...)) !== [];
+        if ($this->untranslated || ! ($processing->untranslated || ($unmarked && $processing->markings !== []))) {
+            return [null, null, null];
+        }
+        $bare = array_map(fn (\stdClass $part): \stdClass => self::bare($part), $parts);
+        preg_match_all('/data-gap="([^"]+)"/', $text, $m);
+        $translation = (new Trial($item, Xml::child($item, 'qti-response-processing'), $declarations, $this->kinds))->of($bare, array_map(fn (string $gap): string => html_entity_decode($gap, ENT_QUOTES | ENT_HTML5), $m[1]));
+
+        $keyed = $translation?->of((object) ['format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => '', 'language' => $this->language($item), 'body' => $text, 'parts' => $bare]);
+        if ($keyed === null) {
+            return [null, null, $translation];
+        }
+        assert(is_array($keyed->parts) && $keyed->scoring instanceof \stdClass);
+
+        return [array_values(array_filter($keyed->parts, fn (mixed $part): bool => $part instanceof \stdClass)), $keyed->scoring, $translation];
+    }
+
+    /** A part as it stands in JSON, without its key. */
+    private static function bare(\stdClass $part): \stdClass
+    {
+        $json = Json::decode(Json::encode((object) [...get_object_vars($part), 'points' => 1, 'key' => (object) ['rules' => [], 'default' => '0'], 'scoring' => (object) ['scheme' => 'person']]));
+        assert($json instanceof \stdClass);
+
+        return $json;
+    }
+
+    private static function isUnmarked(\stdClass $part): bool
+    {
+        return $part->scoring instanceof \stdClass && ($part->scoring->scheme ?? null) === 'person';
+    }
+
+    private function byEffect(\DOMElement $item, Translation $translation, \stdClass $question, bool $isKeyed): bool
+    {
+        $placed = true;
+        foreach (Xml::children($item, 'qti-modal-feedback') as $modal) {
+            $html = $this->inside(Xml::child($modal, 'qti-content-body') ?? $modal);
+            $placed = ($html === '' || (new FeedbackPlaces($translation, $translation->responses))->place($question, $modal->getAttribute('identifier'), $html, $isKeyed)) && $placed;
+        }
+
+        return $placed;
     }
 
     private function language(\DOMElement $item): string
@@ -138,9 +197,6 @@ final class ItemReader
                 continue;
             }
             assert($part->scoring instanceof \stdClass);
-            if (($part->scoring->scheme ?? null) === 'person') {
-                $this->lose('qti.key', 'The key of one response could not be translated; it is to be marked by hand.');
-            }
             $low = $low || (is_string($part->scoring->low ?? null) && str_starts_with($part->scoring->low, '-'));
             $parts[] = (object) ['id' => $id, ...get_object_vars($part)];
             $anchor = ($body->ownerDocument ?? new \DOMDocument)->createElement($this->kinds->find($mapping->kind())?->isInline() === true ? 'span' : 'div');

@@ -1,0 +1,158 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Keys;
+
+use Brick\Math\BigRational;
+
+/**
+ * Feedback to where it belongs, by when it is shown in everything that was tried: always, for what is right, wrong or partly right, for one rule, for
+ * one part, or for one thing that was given.
+ */
+final readonly class FeedbackPlaces
+{
+    /** @param  list<Response>  $responses */
+    public function __construct(private Translation $translation, private array $responses)
+    {
+    }
+
+    /** @return bool whether it has a place in the question */
+    public function place(\stdClass $question, string $ident, string $said, bool $isKeyed): bool
+    {
+        $rows = array_filter($this->translation->rows, fn (array $row): bool => array_filter($row['given']) !== []);
+        $when = array_keys(array_filter($rows, fn (array $row): bool => in_array($ident, $row['shows'], true)));
+        if ($when === []) {
+            return true; // never shown, so nothing is lost
+        }
+        if (count($when) === count($rows)) {
+            return self::set($question, 'general', $said, 'both');
+        }
+        if (! $isKeyed) {
+            return false;
+        }
+        if (count($when) === 1 && ! $this->is('right', $when, $rows) && ($this->atRule($question, $when, $rows, $said) || $this->atThing($question, $when, $rows, $said))) {
+            return true;
+        }
+        foreach (['right', 'wrong', 'partly'] as $state) {
+            if ($this->is($state, $when, $rows)) {
+                return self::set($question, $state, $said, 'both');
+            }
+        }
+
+        return $this->atRule($question, $when, $rows, $said) || $this->atPart($question, $when, $rows, $said) || $this->atThing($question, $when, $rows, $said);
+    }
+
+    public static function set(\stdClass $holder, string $place, string $said, string $show): true
+    {
+        $holder->feedback ??= new \stdClass;
+        assert($holder->feedback instanceof \stdClass);
+        $before = isset($holder->feedback->{$place}) && $holder->feedback->{$place} instanceof \stdClass && is_string($holder->feedback->{$place}->html) ? $holder->feedback->{$place}->html : '';
+        $holder->feedback->{$place} = (object) ['html' => $before.$said, 'show' => $show];
+
+        return true;
+    }
+
+    /**
+     * @param  list<int>  $when
+     * @param  array<int, array{score: BigRational}>  $rows
+     */
+    private function is(string $state, array $when, array $rows): bool
+    {
+        $most = $this->translation->most();
+        /** @param  \Closure(BigRational): bool  $is */
+        $at = fn (\Closure $is): array => array_keys(array_filter($rows, fn (array $row): bool => $is($row['score']) === true));
+
+        return match ($state) {
+            'right' => $when === $at(fn (BigRational $score): bool => $score->isEqualTo($most)),
+            'wrong' => $when === $at(fn (BigRational $score): bool => ! $score->isPositive()) || $when === $at(fn (BigRational $score): bool => ! $score->isEqualTo($most)),
+            default => $when === $at(fn (BigRational $score): bool => $score->isPositive() && ! $score->isEqualTo($most)),
+        };
+    }
+
+    /**
+     * @param  list<int>  $when
+     * @param  array<int, array{given: array<string, list<string>>}>  $rows
+     */
+    private function atRule(\stdClass $question, array $when, array $rows, string $said): bool
+    {
+        foreach ($this->translation->outcomes()['rules'] as $place => $matched) {
+            if ($when === array_values(array_filter($matched, fn (int $row): bool => isset($rows[$row])))) {
+                [$part, $id] = [...explode("\t", (string) $place, 2), ''];
+                foreach ($this->rules($question, $part) as $rule) {
+                    if ($rule instanceof \stdClass && $rule->id === $id) {
+                        $rule->feedback = (object) ['html' => $said, 'show' => 'both'];
+
+                        return true;
+                    }
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  list<int>  $when
+     * @param  array<int, array{given: array<string, list<string>>}>  $rows
+     */
+    private function atPart(\stdClass $question, array $when, array $rows, string $said): bool
+    {
+        foreach (is_array($question->parts) ? $question->parts : [] as $part) {
+            assert($part instanceof \stdClass && is_string($part->id));
+            $credits = array_intersect_key($this->translation->outcomes()['credits'][$part->id] ?? [], $rows);
+            foreach (['right' => ['1'], 'wrong' => ['0']] as $state => $credit) {
+                $answered = array_keys(array_filter($credits, fn (string $one, int $row): bool => in_array($one, $credit, true) && $rows[$row]['given'][$part->id] !== [], ARRAY_FILTER_USE_BOTH));
+                if ($answered !== [] && $when === $answered) {
+                    return self::set($part, $state, $said, 'both');
+                }
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * One thing that earns nothing, and has no rule yet.
+     *
+     * @param  list<int>  $when
+     * @param  array<int, array{given: array<string, list<string>>}>  $rows
+     */
+    private function atThing(\stdClass $question, array $when, array $rows, string $said): bool
+    {
+        foreach ($this->responses as $response) {
+            foreach ($response->shape === Shape::Picks ? $response->options : [] as $option) {
+                if ($when === array_keys(array_filter($rows, fn (array $row): bool => in_array($option, $row['given'][$response->id], true)))) {
+                    return $this->withRule($question, $response->id, $option, $said);
+                }
+            }
+        }
+
+        return false;
+    }
+
+    private function withRule(\stdClass $question, string $id, string $option, string $said): bool
+    {
+        foreach (is_array($question->parts) ? $question->parts : [] as $part) {
+            if ($part instanceof \stdClass && $part->id === $id && $part->key instanceof \stdClass && is_array($part->key->rules)) {
+                $part->key->rules[] = (object) ['id' => 'r'.(count($part->key->rules) + 1), 'on' => $option, 'credit' => '0', 'feedback' => (object) ['html' => $said, 'show' => 'both']];
+
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<mixed> */
+    private function rules(\stdClass $question, string $id): array
+    {
+        foreach (is_array($question->parts) ? $question->parts : [] as $part) {
+            if ($part instanceof \stdClass && $part->id === $id && $part->key instanceof \stdClass && is_array($part->key->rules)) {
+                return $part->key->rules;
+            }
+        }
+
+        return [];
+    }
+}

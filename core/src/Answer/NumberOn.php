@@ -128,4 +128,25 @@ final readonly class NumberOn
 
         return count($tests) > 1 ? '<qti-or>'.implode('', $tests).'</qti-or>' : $tests[0] ?? null;
     }
+
+    /**
+     * Everything that matches, as stretches of numbers; null for an open end.
+     *
+     * @return list<array{BigRational|null, BigRational|null, 'both'|'from'|'to'|'none'}>
+     *
+     * @throws \WideQuarry\Variables\RollProblem
+     */
+    public function intervals(Roll $roll): array
+    {
+        if ($this->answer === 'range') {
+            return [[$this->from?->number($roll), $this->to?->number($roll), match ($this->ends) {
+                'from' => 'from',
+                'to' => 'to',
+                'none' => 'none',
+                default => 'both',
+            }]];
+        }
+
+        return array_map(fn (Value $value): array => $this->tolerance === null ? [$value->number($roll), $value->number($roll), 'both'] : $this->tolerance->interval($value->number($roll), $roll), $this->values);
+    }
 }

@@ -89,4 +89,34 @@ final readonly class Tolerance
             ToleranceKind::Figures => ['qti-equal-rounded', "rounding-mode=\"significantFigures\" figures=\"$this->digits\""],
         };
     }
+
+    /**
+     * From where to where a number is accepted, and which ends belong.
+     *
+     * @return array{BigRational, BigRational, 'both'|'from'|'to'|'none'}
+     *
+     * @throws \WideQuarry\Variables\RollProblem
+     */
+    public function interval(BigRational $key, Roll $roll): array
+    {
+        if ($this->usesWidth()) {
+            $width = $this->width->number($roll)->abs();
+            $width = $this->kind === ToleranceKind::Percent ? $key->abs()->multipliedBy($width)->dividedBy(100) : $width;
+
+            return [$key->minus($width), $key->plus($width), 'both'];
+        }
+        $figures = $this->kind === ToleranceKind::Figures;
+        $rounded = ($figures ? Exact::toFigures($key, max(1, $this->digits)) : Exact::toPlaces($key, $this->digits))->toBigRational();
+        $size = $rounded->isZero() ? 0 : (int) floor(log10(abs($rounded->toFloat())) + 1e-12);
+        $step = fn (int $size): BigRational => $figures ? BigRational::of('1e'.($size - max(1, $this->digits) + 1)) : BigRational::of("1e-$this->digits");
+        $outer = $step($size)->dividedBy(2);
+        // below a power of ten, figures lie ten times as close
+        $inner = $figures && ! $rounded->isZero() && $rounded->abs()->isEqualTo(BigRational::of("1e$size")) ? $outer->dividedBy(10) : $outer;
+
+        return match (true) { // half is rounded away from zero
+            $rounded->isZero() => [$outer->negated(), $outer, 'none'],
+            $rounded->isPositive() => [$rounded->minus($inner), $rounded->plus($outer), 'from'],
+            default => [$rounded->minus($outer), $rounded->plus($inner), 'to'],
+        };
+    }
 }

@@ -14,14 +14,18 @@ final readonly class Response
 
     private const PERMUTED = 5;
 
+    private const STEPS = 400;
+
     /**
      * @param  string  $kind  of our part
      * @param  list<string>  $options  what can be chosen or put in order; first things of pairs
      * @param  list<string>  $seconds  second things of pairs
+     * @param  bool  $several  whether several may be chosen; of pairs, whether a first thing may have several
      * @param  list<Probe>  $probes  what tests on this response compare it with
      * @param  (\Closure(list<string>): array<string, list<string>>)|null  $asked  how the item's own responses hold what is given
+     * @param  self|null  $otherwise  as another kind, where this one is not marked as the item is
      */
-    public function __construct(public string $id, public string $kind, public \stdClass $settings, public Shape $shape, public array $options, public bool $several, public array $probes, public array $seconds = [], private ?\Closure $asked = null)
+    public function __construct(public string $id, public string $kind, public \stdClass $settings, public Shape $shape, public array $options, public bool $several, public array $probes, public array $seconds = [], private ?\Closure $asked = null, public ?self $otherwise = null)
     {
     }
 
@@ -124,7 +128,7 @@ final readonly class Response
      * @param  array<list<string>>  $all
      * @return list<list<string>> each once
      */
-    private static function unlike(array $all): array
+    public static function unlike(array $all): array
     {
         $once = [];
         foreach ($all as $one) {
@@ -145,9 +149,13 @@ final readonly class Response
         return array_values(array_unique($words));
     }
 
-    /** @return list<string> every limit, what lies between two and outside all */
+    /** @return list<string> every limit, what lies between two and outside all; of a scale, every step of it where they are not too many */
     private function numbers(): array
     {
+        $scale = $this->kind === 'slider' ? $this->steps() : [];
+        if ($scale !== []) {
+            return $scale;
+        }
         $limits = array_map(fn (string $limit): BigRational => Exact::read($limit) ?? Exact::zero(), $this->limits());
         if ($limits === []) {
             return ['0', '1'];
@@ -159,6 +167,21 @@ final readonly class Response
         }
 
         return array_values(array_unique(array_map(fn (BigRational $number): string => (Exact::decimal($number) ?? Exact::text($number)), $numbers)));
+    }
+
+    /** @return list<string> */
+    private function steps(): array
+    {
+        [$from, $to, $step] = array_map(fn (string $name): ?BigRational => is_string($this->settings->{$name} ?? null) ? Exact::read($this->settings->{$name}) : null, ['from', 'to', 'step']);
+        if ($from === null || $to === null || $step === null || ! $step->isPositive() || $to->minus($from)->dividedBy($step)->isGreaterThan(self::STEPS)) {
+            return [];
+        }
+        $steps = [];
+        for ($at = $from; $at->isLessThanOrEqualTo($to); $at = $at->plus($step)) {
+            $steps[] = Exact::decimal($at) ?? Exact::text($at);
+        }
+
+        return $steps;
     }
 
     /** @return list<list<string>> every order of a few; of more, the one that is named and the one they stand in, each with two that change places */
@@ -202,31 +225,55 @@ final readonly class Response
         return $all;
     }
 
-    /** @return list<list<string>> every pair alone, all that tests name, and those with one joined otherwise or not at all */
+    /** @return list<list<string>> every pair alone, all that tests name, and those with one joined otherwise, or one more or one less */
     private function pairings(): array
     {
-        $named = [];
-        $sets = [];
+        $sets = $named = [];
         foreach ($this->options as $first) {
             foreach ($this->seconds as $second) {
                 $sets[] = ["$first\t$second"];
-                if (in_array("$first\t$second", $this->named(), true)) {
-                    $named[$first] ??= "$first\t$second";
-                }
-            }
-        }
-        if ($named === []) {
-            return $sets;
-        }
-        $sets[] = array_values($named);
-        foreach (array_keys($named) as $first) {
-            $rest = array_diff_key($named, [$first => 1]);
-            $sets[] = array_values($rest);
-            foreach ($this->seconds as $second) {
-                $sets[] = array_values(array_replace($named, [$first => "$first\t$second"]));
+                in_array("$first\t$second", $this->named(), true) && $named[] = "$first\t$second";
             }
         }
 
+        return self::unlike([...$sets, ...$this->around($named)]);
+    }
+
+    /** Whether so much can be given together that not all of it is tried. */
+    public function isJoined(): bool
+    {
+        return $this->shape === Shape::Pairs || ($this->shape === Shape::Picks && $this->several && count($this->options) > self::SUBSETS);
+    }
+
+    /**
+     * A set of things, and what is next to it: one less, one more, one otherwise.
+     *
+     * @param  list<string>  $things
+     * @return list<list<string>>
+     */
+    public function around(array $things): array
+    {
+        $set = [];
+        foreach ($things as $thing) {
+            $set[$this->slot($thing)] ??= $thing;
+        }
+        if ($set === []) {
+            return [];
+        }
+        $sets = [array_values($set)];
+        foreach (array_keys($set) as $at) {
+            $sets[] = array_values(array_diff_key($set, [$at => 1]));
+        }
+        foreach ($this->shape === Shape::Pairs ? array_merge(...array_map(fn (string $first): array => array_map(fn (string $second): string => "$first\t$second", $this->seconds), $this->options)) : $this->options as $thing) {
+            $sets[] = array_values(array_replace($set, [$this->slot($thing) => $thing]));
+        }
+
         return self::unlike(array_filter($sets));
+    }
+
+    /** Two things of one slot cannot be given together. */
+    private function slot(string $thing): string
+    {
+        return $this->shape === Shape::Pairs && ! $this->several ? '='.explode("\t", $thing, 2)[0] : "=$thing";
     }
 }

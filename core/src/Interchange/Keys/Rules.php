@@ -54,15 +54,12 @@ final class Rules
 
     /**
      * @param  list<array{list<string>, BigRational}>  $gains
-     * @return list<\stdClass>|null the pairs that earn something alone; where none does, those that earn most together
+     * @return list<\stdClass>|null the pairs of the one set that earns most; where several do, those that earn something alone
      */
     private static function joined(array $gains, BigRational $points): ?array
     {
-        $right = array_values(array_filter($gains, fn (array $gain): bool => count($gain[0]) === 1 && $gain[1]->isPositive()));
-        if ($right === []) {
-            $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
-            $right = count($best) === 1 ? array_map(fn (string $pair): array => [[$pair]], $best[0][0]) : [];
-        }
+        $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
+        $right = count($best) === 1 ? array_map(fn (string $pair): array => [[$pair]], $best[0][0]) : array_values(array_filter($gains, fn (array $gain): bool => count($gain[0]) === 1 && $gain[1]->isPositive()));
 
         return $right === [] ? null : self::numbered(array_map(fn (array $gain): \stdClass => (object) ['id' => '', 'on' => explode("\t", $gain[0][0]), 'credit' => '1'], $right));
     }

@@ -23,6 +23,9 @@ final class Translation
 {
     private const MOST = 600;
 
+    /** @var array<string, list<list<string>>> */
+    private array $tries = [];
+
     /** @var array{rules: array<string, list<int>>, credits: array<string, array<int, string>>} */
     private array $outcomes = ['rules' => [], 'credits' => []];
 
@@ -34,10 +37,13 @@ final class Translation
      */
     public function __construct(public readonly array $responses, private readonly Marks $processing, private readonly Parts $kinds)
     {
+        foreach ($responses as $response) {
+            $this->tries[$response->id] = $this->tries($response);
+        }
         $rows = [];
         foreach ($this->combinations() as $given) {
             [$score, $shows] = $processing->run($this->asked($given));
-            $rows[] = ['given' => $given, 'score' => $score, 'shows' => $shows];
+            $rows[] = ['given' => $given, 'score' => $score->simplified(), 'shows' => $shows];
         }
         $this->rows = $rows;
     }
@@ -63,6 +69,33 @@ final class Translation
         }
 
         return null;
+    }
+
+    /**
+     * What is tried of a response: what it names, and what seems best by what each single thing earns.
+     *
+     * @return list<list<string>>
+     */
+    private function tries(Response $response): array
+    {
+        $tried = $response->tried();
+        if (! $response->isJoined()) {
+            return $tried;
+        }
+        $nothing = $this->processing->run($this->asked([]))[0];
+        $gains = [];
+        foreach ($tried as $given) {
+            if (count($given) === 1) {
+                $gains[$given[0]] = $this->processing->run($this->asked([$response->id => $given]))[0]->minus($nothing);
+            }
+        }
+        $lowest = array_reduce($gains, fn (?BigRational $low, BigRational $gain): BigRational => $low === null || $gain->isLessThan($low) ? $gain : $low);
+        $sets = [];
+        foreach ([fn (BigRational $gain): bool => $gain->isPositive(), fn (BigRational $gain): bool => $lowest !== null && $gain->isGreaterThan($lowest)] as $seems) {
+            array_push($sets, ...$response->around(array_map(strval(...), array_keys(array_filter($gains, $seems)))));
+        }
+
+        return Response::unlike([...$tried, ...$sets]);
     }
 
     /** @return list<string> every scheme that one of the responses may be marked by */
@@ -111,7 +144,7 @@ final class Translation
         foreach ($this->responses as $response) {
             $next = [];
             foreach ($all as $given) {
-                foreach ($response->tried() as $value) {
+                foreach ($this->tries[$response->id] as $value) {
                     $next[] = array_replace($given, [$response->id => $value]);
                 }
             }
@@ -132,7 +165,7 @@ final class Translation
         $best = $blank;
         foreach ($this->responses as $response) {
             $top = null;
-            foreach ($response->tried() as $value) {
+            foreach ($this->tries[$response->id] as $value) {
                 $all[] = $given = array_replace($blank, [$response->id => $value]);
                 $score = $this->processing->run($this->asked($given))[0];
                 if ($top === null || $score->isGreaterThan($top)) {
@@ -141,7 +174,7 @@ final class Translation
             }
         }
         foreach ($this->responses as $response) {
-            foreach ($response->tried() as $value) {
+            foreach ($this->tries[$response->id] as $value) {
                 $all[] = array_replace($best, [$response->id => $value]);
             }
         }
@@ -186,7 +219,7 @@ final class Translation
     private function gains(Response $response, string $combine, BigRational $nothing): array
     {
         $gains = [];
-        foreach ($response->tried() as $value) {
+        foreach ($this->tries[$response->id] as $value) {
             $best = null;
             foreach ($this->rows as $row) {
                 $others = array_filter($row['given'], fn (array $given, string $id): bool => $id !== $response->id && $given !== [], ARRAY_FILTER_USE_BOTH);
@@ -194,7 +227,7 @@ final class Translation
                     $best = $best === null || $row['score']->isGreaterThan($best) ? $row['score'] : $best;
                 }
             }
-            $gains[] = [$value, ($best ?? $nothing)->minus($nothing)];
+            $gains[] = [$value, ($best ?? $nothing)->minus($nothing)->simplified()];
         }
 
         return $gains;

@@ -23,13 +23,15 @@ final class AnswerRows
 
     private string $id = '';
 
+    private bool $several = false;
+
     public function __construct(?\DOMElement $presentation, private readonly ResponseReader $reader)
     {
         $rows = $labels = [];
         foreach ($presentation === null ? [] : $presentation->getElementsByTagName('*') as $element) {
             if (str_starts_with((string) $element->localName, 'response_') && ! in_array($element->localName, ['response_label', 'response_na'], true)) {
                 $render = Xml::child($element, 'render_choice');
-                if ($element->localName !== 'response_lid' || $render === null || ! in_array(strtolower($element->getAttribute('rcardinality')), ['', 'single'], true) || trim($element->getAttribute('ident')) === '' || trim(strip_tags($reader->prompt($element), '<img><math>')) === '') {
+                if ($element->localName !== 'response_lid' || $render === null || strcasecmp($element->getAttribute('rcardinality'), 'ordered') === 0 || trim($element->getAttribute('ident')) === '' || trim(strip_tags($reader->prompt($element), '<img><math>')) === '') {
                     return;
                 }
                 $rows[] = $element;
@@ -37,8 +39,9 @@ final class AnswerRows
             }
         }
         $idents = array_unique(array_map(fn (\DOMElement $row): string => trim($row->getAttribute('ident')), $rows));
-        if (count($rows) > 1 && count($idents) === count($rows) && count($labels[0]) > 1 && count(array_unique(array_map(fn (array $of): array => array_values($of), $labels), SORT_REGULAR)) === 1) {
-            [$this->rows, $this->labels] = [$rows, $labels];
+        $cardinalities = array_unique(array_map(fn (\DOMElement $row): string => strtolower($row->getAttribute('rcardinality')) === 'multiple' ? 'multiple' : 'single', $rows));
+        if (count($rows) > 1 && count($cardinalities) === 1 && count($idents) === count($rows) && count($labels[0]) > 1 && count(array_unique(array_map(fn (array $of): array => array_values($of), $labels), SORT_REGULAR)) === 1) {
+            [$this->rows, $this->labels, $this->several] = [$rows, $labels, $cardinalities[0] === 'multiple'];
         }
     }
 
@@ -71,10 +74,15 @@ final class AnswerRows
         }
         $asked = fn (array $given): array => self::chosen($given, $left, $right, $own); // @phpstan-ignore argument.type
         $settings = (object) [
-            'left' => array_map(fn (\DOMElement $row, string $id): \stdClass => (object) ['id' => $id, 'html' => $this->reader->prompt($row), 'uses' => 1], $this->rows, $left),
-            'right' => array_map(fn (string $id, string $html): \stdClass => (object) ['id' => $id, 'html' => $html, 'uses' => null], $right, array_values($this->labels[0])), 'by' => 'menus', 'shuffle' => false,
+            'left' => array_map(fn (\DOMElement $row, string $id): \stdClass => (object) ['id' => $id, 'html' => $this->reader->prompt($row), 'uses' => $this->several ? null : 1], $this->rows, $left),
+            'right' => array_map(fn (string $id, string $html): \stdClass => (object) ['id' => $id, 'html' => $html, 'uses' => null], $right, array_values($this->labels[0])), 'by' => $this->several ? 'grid' : 'menus', 'shuffle' => false,
         ];
-        $responses[] = new Response($this->id, 'match', $settings, Shape::Pairs, $left, true, $probes, $right, $asked);
+        // where a row takes one answer, wrong rows may count, not wrong pairs: then the rows are sorted, not joined
+        $sorted = $this->several ? null : new Response($this->id, 'group', (object) [
+            'items' => array_map(fn (\stdClass $one): \stdClass => (object) ['id' => $one->id, 'html' => $one->html], $settings->left),
+            'groups' => array_map(fn (\stdClass $one): \stdClass => (object) ['id' => $one->id, 'html' => $one->html, 'max' => null], $settings->right), 'shuffle' => false,
+        ], Shape::Pairs, $left, false, $probes, $right, $asked);
+        $responses[] = new Response($this->id, 'match', $settings, Shape::Pairs, $left, $this->several, $probes, $right, $asked, $sorted);
 
         return $this->id;
     }
@@ -93,7 +101,7 @@ final class AnswerRows
             [$first, $second] = [...explode("\t", $pair, 2), ''];
             $row = array_search($first, $left, true);
             $at = array_search($second, $right, true);
-            $row === false || $at === false || $chosen[$first] = [$own[$row][$at]];
+            $row === false || $at === false || $chosen[$first][] = $own[$row][$at];
         }
 
         return $chosen;

@@ -54,7 +54,7 @@ final class ItemReader
         $metadata = Metadata::of($item);
         $question = (object) [
             'format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => mb_substr(trim($item->getAttribute('title')), 0, 500), 'language' => $metadata->language, 'body' => $this->clean($body),
-            'parts' => array_map(fn (Response $response): \stdClass => (object) ['id' => $response->id, 'kind' => $response->kind, 'points' => 1, 'settings' => $response->settings, 'key' => (object) ['rules' => [], 'default' => '0'], 'scoring' => (object) ['scheme' => 'person']], $this->responses),
+            'parts' => array_map($this->part(...), $this->responses),
         ];
         $question = $this->keyed($question, $item);
         $this->inPercent && self::worth($question, $metadata->fields['cc_weighting'] ?? '1');
@@ -74,10 +74,24 @@ final class ItemReader
         yield from $this->material->notices;
     }
 
+    private function part(Response $response): \stdClass
+    {
+        return (object) ['id' => $response->id, 'kind' => $response->kind, 'points' => 1, 'settings' => $response->settings, 'key' => (object) ['rules' => [], 'default' => '0'], 'scoring' => (object) ['scheme' => 'person']];
+    }
+
     private function keyed(\stdClass $question, \DOMElement $item): \stdClass
     {
         $translation = new Translation($this->responses, $this->processing, $this->kinds);
         $keyed = $translation->of($question);
+        if ($keyed === null && array_filter($this->responses, fn (Response $one): bool => $one->otherwise !== null) !== []) {
+            $others = array_map(fn (Response $one): Response => $one->otherwise ?? $one, $this->responses);
+            $other = new Translation($others, $this->processing, $this->kinds);
+            $changed = Json::copy($question);
+            assert($changed instanceof \stdClass);
+            $changed->parts = array_map($this->part(...), $others);
+            $keyed = $other->of($changed);
+            [$translation, $this->responses] = $keyed === null ? [$translation, $this->responses] : [$other, $others];
+        }
         if ($keyed === null && $this->responses !== []) {
             $this->processing->isEmpty() && $this->processing->isWhole()
                 ? $this->notices[] = Notice::note('qti12.no_key', 'Nothing says how this question is marked; give it a key, or let it be marked by hand.', $this->file, $item->getLineNo(), $this->id)

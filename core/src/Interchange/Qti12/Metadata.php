@@ -45,7 +45,7 @@ final readonly class Metadata
         if ($label === 'qmd_levelofdifficulty' && $difficulty !== null) {
             $record->difficulty = $difficulty;
         } elseif ($label === 'qmd_topic' && mb_strlen($entry) <= 200) {
-            $record->topics = [[$entry]];
+            $record->topics = [array_values(array_filter(array_map(trim(...), explode(' > ', $entry)), fn (string $step): bool => $step !== ''))];
         } elseif ($label === 'qmd_keywords') {
             $record->tags = array_slice(array_values(array_unique(array_filter(array_map(trim(...), preg_split('/[,;]/', $entry) ?: []), fn (string $tag): bool => $tag !== '' && mb_strlen($tag) <= 100))), 0, 100);
         } elseif ($label === 'qmd_author' && mb_strlen($entry) <= 1000) {

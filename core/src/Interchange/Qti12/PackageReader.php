@@ -60,12 +60,36 @@ final class PackageReader
         $zip = $source->zip();
         foreach (self::documents($zip) as $file) {
             try {
-                yield from $this->document($zip->read($file), $file, fn (string $href): ?Medium => $this->medium($zip, $file, $href));
+                $xml = $zip->read($file);
+                $own = OwnDocument::beside($zip, $file, $xml, $this->kinds);
+                if ($own instanceof OwnDocument) {
+                    yield from $this->mine($own);
+
+                    continue;
+                }
+                if ($own !== null) {
+                    yield $own;
+                }
+                yield from $this->document($xml, $file, fn (string $href): ?Medium => $this->medium($zip, $file, $href));
             } catch (Unreadable $problem) {
                 yield Notice::problem($problem->rule, $problem->getMessage(), $file);
             }
         }
         yield from $this->tests->made();
+    }
+
+    /** @return iterable<\stdClass|Medium|Notice> every medium once */
+    private function mine(OwnDocument $own): iterable
+    {
+        foreach ($own->read() as $thing) {
+            if ($thing instanceof Medium) {
+                if (isset($this->given[$thing->id])) {
+                    continue;
+                }
+                $this->given[$thing->id] = true;
+            }
+            yield $thing;
+        }
     }
 
     /**

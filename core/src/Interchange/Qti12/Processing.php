@@ -7,6 +7,7 @@ namespace WideQuarry\Interchange\Qti12;
 use Brick\Math\BigRational;
 use WideQuarry\Interchange\Keys\Marks;
 use WideQuarry\Interchange\Keys\Probe;
+use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Numbers\Exact;
 
@@ -110,6 +111,7 @@ final class Processing implements Marks
         $sets = [];
         foreach (Xml::children($element, 'setvar') as $set) {
             $value = Exact::read(trim($set->textContent));
+            $value = $value !== null && strlen(explode('.', trim($set->textContent))[1] ?? '') >= 4 ? Credit::near($value) : $value; // a third is written as 0.3333
             if (strcasecmp($set->getAttribute('varname') ?: 'SCORE', $score) === 0 && $value !== null) {
                 $sets[] = [strtolower($set->getAttribute('action') ?: 'Set'), $value];
             }

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti12;
 
-use WideQuarry\Interchange\Format;
+use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\WritableFormat;
 use WideQuarry\Parts\Parts;
 
-/** QTI 1.2.1 of IMS: one document, or a package of several. It is only read so far. */
-final readonly class Qti12Format implements Format
+/** QTI 1.2.1 of IMS: one document, or a package of several. */
+final readonly class Qti12Format implements WritableFormat
 {
     public function __construct(private Parts $kinds)
     {
@@ -28,5 +29,10 @@ final readonly class Qti12Format implements Format
     public function read(Source $source): iterable
     {
         return (new PackageReader($this->kinds))->read($source);
+    }
+
+    public function write(Found $content, string $file): array
+    {
+        return (new PackageWriter($this->kinds))->write($content, $file);
     }
 }

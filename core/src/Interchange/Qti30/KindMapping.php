@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Question\Part;
 
 /** How one kind of part stands in QTI 3.0. A kind that can travel has one, in its own folder. */
@@ -27,6 +28,9 @@ interface KindMapping
      * @param  \Closure(\DOMElement): string  $content  the clean rich text inside an element
      */
     public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): ?\stdClass;
+
+    /** The part for formats that know little. */
+    public function plain(Part $part, WriteContext $in): PlainPart;
 
     /** @param  \Closure(string): string  $content rich text as it stands in an item */
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart;

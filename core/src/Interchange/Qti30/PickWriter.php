@@ -39,7 +39,7 @@ final readonly class PickWriter
 
     public function name(string $id): string
     {
-        return Xml::escape($id);
+        return Names::of($id);
     }
 
     /** @return array{string, string, list<array{string, string}>} the mapping, what is added to it, losses */

@@ -47,7 +47,7 @@ final class TestWriter
         }
         $refs = implode('', array_map(fn (Pick|Draw $entry): string => $entry instanceof Pick ? $this->reference($entry) : $this->draw($entry), $section->entries));
 
-        return "<qti-assessment-section identifier=\"$section->id\" title=\"".Xml::escape($section->title).'" visible="true">'.($section->shuffle ? '<qti-ordering shuffle="true"/>' : '')."$rubric$refs</qti-assessment-section>";
+        return '<qti-assessment-section identifier="'.Names::of($section->id).'" title="'.Xml::escape($section->title).'" visible="true">'.($section->shuffle ? '<qti-ordering shuffle="true"/>' : '')."$rubric$refs</qti-assessment-section>";
     }
 
     /** A section inside the section, of which so many are selected (QTI 3.0 ASI, qti-selection). */
@@ -61,7 +61,7 @@ final class TestWriter
             $there += $ref === '' ? 0 : 1;
         }
 
-        return "<qti-assessment-section identifier=\"$draw->id\" title=\"".Xml::escape($draw->title).'" visible="false"><qti-selection select="'.min($draw->count, $there).'"/><qti-ordering shuffle="true"/>'.$refs.'</qti-assessment-section>';
+        return '<qti-assessment-section identifier="'.Names::of($draw->id).'" title="'.Xml::escape($draw->title).'" visible="false"><qti-selection select="'.min($draw->count, $there).'"/><qti-ordering shuffle="true"/>'.$refs.'</qti-assessment-section>';
     }
 
     private function reference(Pick $pick): string
@@ -87,7 +87,7 @@ final class TestWriter
             $this->notices[] = Notice::loss('qti.test_points', 'A question without points of its own cannot be given some by a test.', null, null, $question);
         }
 
-        return "<qti-assessment-item-ref identifier=\"$id\" href=\"../{$item['href']}\">$weight</qti-assessment-item-ref>";
+        return '<qti-assessment-item-ref identifier="'.Names::of($id)."\" href=\"../{$item['href']}\">$weight</qti-assessment-item-ref>";
     }
 
     /** Text that stands alone is a paragraph. */

@@ -15,7 +15,7 @@ use WideQuarry\Parts\Parts;
 /** Where the look of response processing says nothing, it is tried out (decision 19). */
 final readonly class Trial
 {
-    private const SHAPES = ['choice' => Shape::Picks, 'menu' => Shape::Picks, 'highlight' => Shape::Picks, 'text' => Shape::Words, 'number' => Shape::Number, 'order' => Shape::Sequence, 'match' => Shape::Pairs, 'group' => Shape::Pairs, 'tiles' => Shape::Pairs];
+    private const SHAPES = ['choice' => Shape::Picks, 'menu' => Shape::Picks, 'highlight' => Shape::Picks, 'text' => Shape::Words, 'number' => Shape::Number, 'slider' => Shape::Number, 'order' => Shape::Sequence, 'match' => Shape::Pairs, 'group' => Shape::Pairs, 'tiles' => Shape::Pairs];
 
     /** @param  array<string, Declaration>  $declarations */
     public function __construct(private \DOMElement $item, private ?\DOMElement $processing, private array $declarations, private Parts $kinds)
@@ -63,12 +63,13 @@ final readonly class Trial
             'tiles' => [$gaps, $ids('tiles')],
             'order' => [$ids('items'), []],
             'highlight' => [$this->pieces($settings), []],
+            'slider' => [[], []],
             default => [$ids('options'), []],
         };
         $id = $part->id;
         $asked = $shape === Shape::Pairs ? fn (array $given): array => self::held($id, $given, $turned) : null; // @phpstan-ignore argument.type
 
-        return new Response($id, $part->kind, $settings, $shape, $options, $declaration->cardinality === 'multiple' || $shape === Shape::Pairs, $this->probes($id, $declaration, $shape, $turned), $seconds, $asked);
+        return new Response($id, $part->kind, $settings, $shape, $options, $shape === Shape::Pairs ? $part->kind === 'match' && self::mayRepeat($settings) : $declaration->cardinality === 'multiple', $this->probes($id, $declaration, $shape, $turned), $seconds, $asked);
     }
 
     /**
@@ -84,6 +85,12 @@ final readonly class Trial
         }
 
         return [$id => $pairs];
+    }
+
+    /** Whether something on the left may be joined more than once. */
+    private static function mayRepeat(\stdClass $settings): bool
+    {
+        return array_filter(is_array($settings->left ?? null) ? $settings->left : [], fn (mixed $left): bool => (((array) $left)['uses'] ?? null) !== 1) !== [];
     }
 
     /** @return list<string> */

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Choice;
 
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Interchange\Qti30\Marking;
+use WideQuarry\Interchange\Qti30\Names;
 use WideQuarry\Interchange\Qti30\PickReader;
 use WideQuarry\Interchange\Qti30\PickWriter;
 use WideQuarry\Interchange\Qti30\WriteContext;
@@ -53,11 +55,19 @@ final class ChoiceMapping implements KindMapping
         return (new PickReader)->part('choice', $settings, $declaration, $marking);
     }
 
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof ChoiceSettings);
+
+        return PlainPart::picks($settings->options, $settings->max, $settings->shuffle);
+    }
+
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart
     {
         $settings = $part->settings;
         assert($settings instanceof ChoiceSettings);
-        $choices = implode('', array_map(fn (array $option): string => '<qti-simple-choice identifier="'.Xml::escape($option['id']).'"'.($option['fixed'] ? ' fixed="true"' : '').'>'.$content($option['html']).'</qti-simple-choice>', $settings->options));
+        $choices = implode('', array_map(fn (array $option): string => '<qti-simple-choice identifier="'.Names::of($option['id']).'"'.($option['fixed'] ? ' fixed="true"' : '').'>'.$content($option['html']).'</qti-simple-choice>', $settings->options));
         $class = ['none' => 'qti-labels-none', '1' => 'qti-labels-decimal', 'a' => 'qti-labels-lower-alpha', 'A' => 'qti-labels-upper-alpha', 'i' => 'qti-labels-decimal'][$settings->labels];
         $interaction = '<qti-choice-interaction class="'.$class.'" response-identifier="'.$response.'" max-choices="'.($settings->max ?? 0).'" min-choices="'.$settings->min.'" shuffle="'.($settings->shuffle ? 'true' : 'false').'"'.($settings->layout === 'row' ? ' orientation="horizontal"' : '').">$choices</qti-choice-interaction>";
 

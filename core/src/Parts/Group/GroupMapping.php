@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Group;
 
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Interchange\Qti30\Marking;
@@ -39,6 +40,16 @@ final class GroupMapping implements KindMapping
         $items = array_map(fn (array $item): array => ['id' => $item['id'], 'html' => $item['html']], $items);
 
         return (new PairReader)->part('group', ['items' => $items, 'groups' => $groups, 'shuffle' => $interaction->getAttribute('shuffle') === 'true'], $declaration, $marking);
+    }
+
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof GroupSettings);
+
+        $limited = array_filter($settings->groups, fn (Item $group): bool => $group->limit !== null) !== [];
+
+        return PlainPart::pairs(PlainPart::items($settings->items), PlainPart::items($settings->groups), false, true, false, $limited ? [['pairs.limits', 'How many things a group holds is not held to there.']] : []);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Highlight;
 
 use WideQuarry\Content\Pieces;
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Interchange\Qti30\Marking;
+use WideQuarry\Interchange\Qti30\Names;
 use WideQuarry\Interchange\Qti30\PickReader;
 use WideQuarry\Interchange\Qti30\PickWriter;
 use WideQuarry\Interchange\Qti30\WriteContext;
@@ -57,6 +59,14 @@ final class HighlightMapping implements KindMapping
         return (new PickReader)->part('highlight', $settings, $declaration, $marking);
     }
 
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof HighlightSettings);
+
+        return PlainPart::picks(array_map(fn (array $piece): array => ['id' => $piece['id'], 'html' => Xml::escape($piece['words'])], Pieces::of($settings->text)), $settings->max, false, false, (string) preg_replace('~<span data-piece="[^"]*">(.*?)</span>~s', '$1', $settings->text), [['highlight.list', 'Words to be picked in a text stand below it as a list there.']]);
+    }
+
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart
     {
         $settings = $part->settings;
@@ -66,7 +76,7 @@ final class HighlightMapping implements KindMapping
         $document->loadXML('<text>'.$content($settings->text).'</text>', LIBXML_NONET);
         foreach (iterator_to_array($document->getElementsByTagName('span'), false) as $span) {
             if ($span->hasAttribute('data-piece')) {
-                self::renamed($span, 'qti-hottext', 'identifier', $span->getAttribute('data-piece'));
+                self::renamed($span, 'qti-hottext', 'identifier', Names::of($span->getAttribute('data-piece')));
             }
         }
         $text = implode('', array_map(fn (\DOMNode $node): string => (string) $document->saveXML($node), iterator_to_array($document->documentElement->childNodes ?? new \ArrayIterator, false)));

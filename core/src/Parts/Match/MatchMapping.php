@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Match;
 
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Interchange\Qti30\Marking;
@@ -12,6 +13,7 @@ use WideQuarry\Interchange\Qti30\PairReader;
 use WideQuarry\Interchange\Qti30\PairWriter;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Parts\Item;
 use WideQuarry\Question\Part;
 
 /** qti-match-interaction; a table to tick is told by the standard's class for it. */
@@ -40,6 +42,17 @@ final class MatchMapping implements KindMapping
         $by = in_array(self::GRID, explode(' ', $interaction->getAttribute('class')), true) ? 'grid' : ($interaction->getAttribute('data-by') === 'menus' ? 'menus' : 'lines');
 
         return (new PairReader)->part('match', ['left' => $left, 'right' => $right, 'by' => $by, 'shuffle' => $interaction->getAttribute('shuffle') === 'true'], $declaration, $marking);
+    }
+
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof MatchSettings);
+
+        $several = array_filter($settings->left, fn (Item $left): bool => $left->limit !== 1) !== [];
+        $limited = array_filter($settings->right, fn (Item $right): bool => $right->limit !== null) !== [];
+
+        return PlainPart::pairs(PlainPart::items($settings->left), PlainPart::items($settings->right), $several, false, false, $limited ? [['pairs.limits', 'How often an answer may be used is not held to there.']] : []);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

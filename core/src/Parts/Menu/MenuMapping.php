@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Menu;
 
 use Brick\Math\BigRational;
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
@@ -59,6 +60,14 @@ final class MenuMapping implements KindMapping
 
         return $marking->by !== 'map' || $marking->added !== '0' || ! $points->isPositive() ? null
             : $made($points, array_map(fn (array $entry): array => [$entry['key'], Credit::share($entry['value'], $points)], $map), 'weights', Credit::share($declaration->default, $points));
+    }
+
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof MenuSettings);
+
+        return PlainPart::picks(PlainPart::items($settings->options), 1, $settings->shuffle, true);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Number;
 
 use WideQuarry\Answer\NumberOn;
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
@@ -50,6 +51,14 @@ final class NumberMapping implements KindMapping
         }
 
         return $part;
+    }
+
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof NumberSettings);
+
+        return PlainPart::number($settings->width);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

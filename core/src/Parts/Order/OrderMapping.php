@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Order;
 
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
@@ -49,6 +50,17 @@ final class OrderMapping implements KindMapping
         $points = Exact::read($marking->points) ?? Exact::one();
 
         return $points->isPositive() ? $made(Credit::points($points), [(object) ['id' => 'r1', 'on' => array_map(fn (string $id): array => [$id], $declaration->correct), 'credit' => '1']], 'all') : null;
+    }
+
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof OrderSettings);
+
+        $on = ($part->key->rules[0] ?? null)?->on;
+        $equal = $on instanceof Ranks && count($on->ranks) < count($on->flat());
+
+        return PlainPart::sequence(PlainPart::items($settings->items), $on instanceof Ranks ? $on->flat() : [], $equal, [...($equal ? [['order.equal_ranks', 'Items of equal rank have one order there: the one they are written in.']] : []), ...($settings->given === [] ? [] : [['order.given', 'Items that are given have to be put in their place there.']])]);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Slider;
 
 use WideQuarry\Answer\NumberOn;
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
@@ -52,6 +53,16 @@ final class SliderMapping implements KindMapping
         }
 
         return $part;
+    }
+
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof SliderSettings);
+
+        $scale = Scale::of($settings, $in->roll, $part->path);
+
+        return PlainPart::number(0, [Credit::float($scale->from), Credit::float($scale->to), Credit::float($scale->step)]);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

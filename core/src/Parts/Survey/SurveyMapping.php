@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Survey;
 
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Interchange\Qti30\Marking;
@@ -45,6 +46,16 @@ final class SurveyMapping implements KindMapping
         }
 
         return (object) ['kind' => 'survey', 'points' => 0, 'settings' => (object) $settings, 'key' => (object) ['rules' => []], 'scoring' => new \stdClass];
+    }
+
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof SurveySettings);
+
+        $options = $settings->scale === null ? PlainPart::items($settings->options) : array_map(fn (string $id): array => ['id' => $id, 'html' => $id], $settings->ids());
+
+        return PlainPart::picks($options, $settings->scale === null ? $settings->max : 1, false);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

@@ -6,6 +6,7 @@ namespace WideQuarry\Parts\Text;
 
 use Brick\Math\BigRational;
 use WideQuarry\Answer\TypedOn;
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
@@ -49,6 +50,14 @@ final class TextMapping implements KindMapping
         }
 
         return $part;
+    }
+
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof TextSettings);
+
+        return PlainPart::words($settings->width, $in->normalise->overriddenBy($settings->normalise)->is('case', 'ignore'));
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

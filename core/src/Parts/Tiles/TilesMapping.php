@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Tiles;
 
+use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Interchange\Qti30\Marking;
@@ -51,6 +52,16 @@ final class TilesMapping implements KindMapping
         }
 
         return (new PairReader(true))->part('tiles', ['tiles' => $tiles, 'shuffle' => $interaction->getAttribute('shuffle') === 'true'], $declaration, $marking);
+    }
+
+    public function plain(Part $part, WriteContext $in): PlainPart
+    {
+        $settings = $part->settings;
+        assert($settings instanceof TilesSettings);
+
+        $limited = array_filter($settings->tiles, fn (Item $tile): bool => $tile->limit !== null) !== [];
+
+        return PlainPart::pairs(array_map(fn (string $gap): array => ['id' => $gap, 'html' => ''], $in->gaps->of($part->id)), PlainPart::items($settings->tiles), false, true, true, $limited ? [['pairs.limits', 'How often a tile may be used is not held to there: each gap is a list of all tiles.']] : []);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Plain;
+
+use WideQuarry\Interchange\Keys\Shape;
+
+/** A part for formats that know no more than choosing, typing, numbers, an order and pairs: what is offered there, under the part's own identifiers. */
+final readonly class PlainPart
+{
+    /**
+     * @param  list<array{id: string, html: string, fixed?: bool}>  $options  to choose from or to order; first things of pairs
+     * @param  list<array{id: string, html: string}>  $seconds
+     * @param  bool  $several  whether several may be chosen; of pairs, whether a first thing may have several
+     * @param  string  $text  rich text that is shown above
+     * @param  array{string, string, string}|null  $scale  from, to, step
+     * @param  bool  $ignoresCase  unless a rule says otherwise
+     * @param  list<string>  $order  that is right
+     * @param  bool  $byFirst  whether a first thing is right or not as one (a gap, an item), not each pair
+     * @param  bool  $ties  whether some things may stand in either order
+     * @param  list<array{string, string}>  $losses  code and sentence
+     */
+    private function __construct(public Shape $shape, public array $options, public array $seconds = [], public bool $several = false, public ?int $max = 1, public bool $shuffle = false, public bool $inline = false, public string $text = '', public ?array $scale = null, public int $width = 0, public array $losses = [], public bool $ignoresCase = true, public array $order = [], public bool $ties = false, public bool $byFirst = false)
+    {
+    }
+
+    /**
+     * @param  list<array{id: string, html: string, fixed?: bool}>  $options
+     * @param  int|null  $max  null for as many as there are
+     * @param  list<array{string, string}>  $losses
+     */
+    public static function picks(array $options, ?int $max, bool $shuffle, bool $inline = false, string $text = '', array $losses = []): self
+    {
+        return new self(Shape::Picks, $options, [], $max !== 1, $max, $shuffle, $inline, $text, null, 0, $losses);
+    }
+
+    public static function words(int $width, bool $ignoresCase = true): self
+    {
+        return new self(Shape::Words, [], inline: true, width: $width, ignoresCase: $ignoresCase);
+    }
+
+    /** @param  array{string, string, string}|null  $scale */
+    public static function number(int $width, ?array $scale = null): self
+    {
+        return new self(Shape::Number, [], inline: $scale === null, scale: $scale, width: $width);
+    }
+
+    /**
+     * @param  list<array{id: string, html: string}>  $items
+     * @param  list<string>  $order  that is right
+     * @param  list<array{string, string}>  $losses
+     */
+    public static function sequence(array $items, array $order, bool $ties, array $losses): self
+    {
+        return new self(Shape::Sequence, $items, losses: $losses, order: $order, ties: $ties);
+    }
+
+    /**
+     * @param  list<array{id: string, html: string}>  $firsts  without words where they are gaps in the text
+     * @param  list<array{id: string, html: string}>  $seconds
+     * @param  bool  $inline  whether the first things are gaps in the text
+     * @param  list<array{string, string}>  $losses
+     */
+    public static function pairs(array $firsts, array $seconds, bool $several, bool $byFirst, bool $inline, array $losses = []): self
+    {
+        return new self(Shape::Pairs, $firsts, $seconds, $several, inline: $inline, losses: $losses, byFirst: $byFirst);
+    }
+
+    /**
+     * @param  list<\WideQuarry\Parts\Item>  $items
+     * @return list<array{id: string, html: string}>
+     */
+    public static function items(array $items): array
+    {
+        return array_map(fn (\WideQuarry\Parts\Item $item): array => ['id' => $item->id, 'html' => $item->html], $items);
+    }
+}

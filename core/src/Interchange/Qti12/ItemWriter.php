@@ -1,0 +1,245 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti12;
+
+use WideQuarry\Content\Element;
+use WideQuarry\Content\Gaps;
+use WideQuarry\Content\RichText;
+use WideQuarry\Content\Serialiser;
+use WideQuarry\CoreException;
+use WideQuarry\Interchange\Keys\Shape;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Plain\PlainPart;
+use WideQuarry\Interchange\Qti30\Credit;
+use WideQuarry\Interchange\Qti30\Mappings;
+use WideQuarry\Interchange\Qti30\WriteContext;
+use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Question;
+use WideQuarry\Random\Seed;
+use WideQuarry\Variables\Roll;
+
+/** One question as an item of QTI 1.2.1. What the standard cannot say is written as the nearest, with a notice. */
+final class ItemWriter
+{
+    /** @var list<Notice> */
+    private array $notices = [];
+
+    /** @var array<string, PlainPart> */
+    private array $plain = [];
+
+    /** @var array<string, Terms> */
+    private array $terms = [];
+
+    private Question $question;
+
+    private Roll $roll;
+
+    /** @param  array<string, string>  $files  media id → reference in the document */
+    public function __construct(private readonly array $files)
+    {
+    }
+
+    /**
+     * @param  string  $ident  what the item is called
+     * @param  list<string>  $passages  rich text of the stimuli it shows
+     */
+    public function write(Question $question, string $ident, array $passages = [], string $metadata = ''): string
+    {
+        $this->question = $question;
+        $this->roll = $this->rolled();
+        $in = new WriteContext($question->language, $question->normalise, $this->roll, new Gaps($question->body), []);
+        foreach ($question->parts as $part) {
+            $plain = $part->kind === null ? null : Mappings::for($part->kindName)?->plain($part, $in);
+            if ($plain === null) {
+                $this->lose('qti12.kind', "A part of the kind \"$part->kindName\" cannot be written to QTI 1.2.1: it stands there as a field to be marked by hand.");
+                $plain = PlainPart::words(40);
+            } else {
+                $this->marking($part, $plain, $in);
+            }
+            $this->plain[$part->id] = $plain;
+        }
+        $layout = Layout::of(implode('', array_map(fn (string $html): string => "<div>$html</div>", $passages)).$question->body, $this->material(...), $this->response(...), $this->outward(...));
+        $layout->losesLayout && $this->lose('qti12.layout', 'Answers in tables and lists follow one after the other in QTI 1.2.1.');
+        $feedback = new FeedbackWriter($question, $this->terms, $this->material(...));
+        $processing = $this->processing($feedback);
+        $this->questionLosses($feedback);
+        $language = $question->language === 'und' ? '' : " xml:lang=\"$question->language\"";
+
+        return '<item ident="'.Xml::escape($ident).'" title="'.Xml::escape($question->title)."\"$language>".($metadata === '' ? $this->metadata() : $metadata)."<presentation>{$layout->xml()}</presentation>$processing".$feedback->items().'</item>';
+    }
+
+    /** @return list<Notice> what could not be said of everything written so far */
+    public function notices(): array
+    {
+        return $this->notices;
+    }
+
+    private function marking(Part $part, PlainPart $plain, WriteContext $in): void
+    {
+        try {
+            $terms = (new TermWriter($part, $plain, new WriteContext($in->language, $in->normalise, $in->roll, $in->gaps, []), fn (string $first): string => $this->ident($part->id, $plain, $first)))->terms();
+        } catch (CoreException $problem) {
+            $terms = null;
+            $this->lose('key.unready', "A key could not be written: {$problem->getMessage()}");
+        }
+        if ($terms !== null) {
+            $this->terms[$part->id] = $terms;
+        }
+        foreach ($terms->losses ?? $plain->losses as [$code, $sentence]) {
+            $this->lose($code, $sentence);
+        }
+        if ($terms?->bounded === true && count($this->question->parts) > 1) {
+            $this->lose('qti12.bounds', 'In a question of several answers, what one of them may earn at least and at most cannot be said in QTI 1.2.1; wrong choices there may cost what others earned.');
+        }
+    }
+
+    /** A response of the item: of the part, or of one of its rows and gaps. */
+    private function ident(string $part, PlainPart $plain, string $first): string
+    {
+        return $plain->shape === Shape::Pairs && $first !== '' ? (count($this->question->parts) > 1 ? "$part.$first" : $first) : $part;
+    }
+
+    private function response(string $id, ?string $gap): string
+    {
+        $plain = $this->plain[$id] ?? null;
+        if ($plain === null || ($plain->inline && $plain->shape === Shape::Pairs && $gap === null)) {
+            return '';
+        }
+        if ($gap !== null) {
+            return $this->lid($this->ident($id, $plain, $gap), '', $plain->seconds, false, null, false);
+        }
+        $text = $plain->text === '' ? '' : $this->material(Serialiser::html($this->outward(RichText::read($plain->text)->nodes)));
+
+        return $text.match ($plain->shape) {
+            Shape::Picks => $this->lid($id, '', $plain->options, $plain->several, $plain->max, $plain->shuffle),
+            Shape::Words => '<response_str ident="'.Xml::escape($id).'" rcardinality="Single"><render_fib fibtype="String"'.($plain->width > 0 ? " columns=\"$plain->width\"" : '').'/></response_str>',
+            Shape::Number => '<response_num ident="'.Xml::escape($id).'" rcardinality="Single" numtype="Decimal">'.($plain->scale === null ? '<render_fib fibtype="Decimal"'.($plain->width > 0 ? " columns=\"$plain->width\"" : '').'/>' : "<render_slider lowerbound=\"{$plain->scale[0]}\" upperbound=\"{$plain->scale[1]}\" step=\"{$plain->scale[2]}\"/>").'</response_num>',
+            Shape::Sequence => $this->lid($id, '', $plain->options, false, null, true, 'Ordered'),
+            Shape::Pairs => implode('', array_map(fn (array $first): string => $this->lid($this->ident($id, $plain, $first['id']), $this->html($first['html']), $plain->seconds, $plain->several, null, false), $plain->options)),
+        };
+    }
+
+    /** @param  list<array{id: string, html: string, fixed?: bool}>  $options */
+    private function lid(string $ident, string $prompt, array $options, bool $several, ?int $max, bool $shuffle, ?string $cardinality = null): string
+    {
+        $labels = implode('', array_map(fn (array $option): string => '<response_label ident="'.Xml::escape($option['id']).'"'.($option['fixed'] ?? false ? ' rshuffle="No"' : '').'>'.$this->material($this->html($option['html'])).'</response_label>', $options));
+
+        return '<response_lid ident="'.Xml::escape($ident).'" rcardinality="'.($cardinality ?? ($several ? 'Multiple' : 'Single')).'">'.($prompt === '' ? '' : $this->material($prompt)).'<render_choice shuffle="'.($shuffle ? 'Yes' : 'No').'"'.($several && $max !== null ? " maxnumber=\"$max\"" : '').">$labels</render_choice></response_lid>";
+    }
+
+    private function html(string $html): string
+    {
+        return Serialiser::html($this->outward(RichText::read($html)->nodes));
+    }
+
+    private function material(string $html): string
+    {
+        $plain = strip_tags($html) === $html ? html_entity_decode($html, ENT_QUOTES | ENT_HTML5) : null;
+
+        return '<material>'.($plain === null ? '<mattext texttype="text/html">'.Xml::escape($html).'</mattext>' : '<mattext>'.Xml::escape($plain).'</mattext>').'</material>';
+    }
+
+    private function processing(FeedbackWriter $feedback): string
+    {
+        $max = Credit::float($this->question->points());
+        if ($this->terms === [] || count($this->terms) < count(array_filter($this->question->parts, fn (Part $part): bool => ! $part->points()->isZero()))) {
+            $conditions = '';
+            foreach ($feedback->always() as $condition) {
+                $conditions .= $condition;
+            }
+
+            return $conditions === '' ? '' : "<resprocessing><outcomes><decvar varname=\"SCORE\" vartype=\"Decimal\" defaultval=\"0\" maxvalue=\"$max\"/></outcomes>$conditions</resprocessing>";
+        }
+        $conditions = '';
+        $all = $this->question->scoring->all && count($this->question->parts) > 1;
+        foreach ($this->terms as $id => $terms) {
+            foreach ($terms->list as $i => [$test, $value, $rule]) {
+                $shows = $feedback->shown((string) $id, $i, $rule);
+                $set = $value->isZero() || $all ? '' : '<setvar varname="SCORE" action="Add">'.Credit::float($value).'</setvar>';
+                $conditions .= $set.$shows === '' ? '' : "<respcondition continue=\"Yes\"><conditionvar>$test</conditionvar>$set$shows</respcondition>";
+            }
+        }
+        if ($all) {
+            $conditions .= '<respcondition continue="Yes"><conditionvar>'.Terms::all(array_values(array_map(fn (Terms $terms): string => $terms->right, $this->terms)))."</conditionvar><setvar varname=\"SCORE\" action=\"Add\">$max</setvar></respcondition>";
+        }
+        $conditions .= implode('', $feedback->conditions());
+        $low = count($this->question->parts) === 1 ? Credit::float($this->question->parts[0]->bound('low')->multipliedBy($this->question->points())) : null;
+        $bounds = $low === null ? '' : " minvalue=\"$low\"";
+
+        return "<resprocessing scoremodel=\"SumofScores\"><outcomes><decvar varname=\"SCORE\" vartype=\"Decimal\" defaultval=\"0\"$bounds maxvalue=\"$max\"/></outcomes>$conditions</resprocessing>";
+    }
+
+    private function metadata(): string
+    {
+        $record = $this->question->toJson()->record ?? new \stdClass;
+        assert($record instanceof \stdClass);
+        $topic = is_array($record->topics ?? null) && is_array($record->topics[0] ?? null) ? implode(' > ', array_filter($record->topics[0], is_string(...))) : '';
+        $tags = is_array($record->tags ?? null) ? implode(', ', array_filter($record->tags, is_string(...))) : '';
+        $difficulty = [1 => 'very easy', 2 => 'easy', 3 => 'medium', 4 => 'difficult', 5 => 'very difficult'][is_int($record->difficulty ?? null) ? $record->difficulty : 0] ?? '';
+        $field = fn (string $label, mixed $entry): string => is_string($entry) && $entry !== '' ? "<qtimetadatafield><fieldlabel>$label</fieldlabel><fieldentry>".Xml::escape($entry).'</fieldentry></qtimetadatafield>' : '';
+        $fields = $field('qmd_topic', $topic).$field('qmd_keywords', $tags).$field('qmd_levelofdifficulty', $difficulty).$field('qmd_author', $record->author ?? '').$field('qmd_maximumscore', Credit::float($this->question->points()));
+
+        return "<itemmetadata><qtimetadata>$fields</qtimetadata></itemmetadata>";
+    }
+
+    /**
+     * @param  list<Element|string>  $nodes
+     * @return list<Element|string>
+     */
+    private function outward(array $nodes): array
+    {
+        return array_map(function (Element|string $node): Element|string {
+            $media = $node instanceof Element ? $node->attribute('data-media') : null;
+            $value = $node instanceof Element ? $node->attribute('data-value') : null;
+
+            return match (true) {
+                is_string($node) => $node,
+                $value !== null => $node->name === 'mi' ? new Element('mn', [], [$this->roll->written[$value] ?? $value]) : $this->roll->written[$value] ?? $value,
+                $media !== null => new Element($node->name, [...array_diff_key($node->attributes, ['data-media' => 1, 'data-captions' => 1]), 'src' => $this->files[$media] ?? "media/$media"]),
+                default => $node->withChildren($this->outward($node->children)),
+            };
+        }, $nodes);
+    }
+
+    private function rolled(): Roll
+    {
+        if ($this->question->variables->list !== []) {
+            $this->lose('qti12.templates', 'Values that vary cannot be said in QTI 1.2.1: one set of them stands in the item.');
+        }
+        try {
+            return $this->question->variables->roll(Seed::of(1), $this->question->language);
+        } catch (CoreException) {
+            return new Roll;
+        }
+    }
+
+    private function questionLosses(FeedbackWriter $feedback): void
+    {
+        $scoring = $this->question->scoring;
+        if ($scoring->once !== [] || $scoring->gates !== []) {
+            $this->lose('qti12.combination', 'Shared rules and gates over several parts cannot be said in QTI 1.2.1: the parts are added up there.');
+        }
+        if (array_filter($this->question->hints, fn ($hint): bool => true) !== []) {
+            $this->lose('qti12.hints', 'Hints go along, but not what they cost.');
+        }
+        if ($feedback->losesTime()) {
+            $this->lose('qti12.feedback_time', 'Feedback shows after each answer there, whether it was to show during tries or after them.');
+        }
+        if ($feedback->losesStates()) {
+            $this->lose('qti12.feedback', 'Some feedback depends on how much was earned, which QTI 1.2.1 cannot ask; it is left out.');
+        }
+    }
+
+    private function lose(string $code, string $sentence): void
+    {
+        foreach ($this->notices as $notice) {
+            if ($notice->code === $code && $notice->question === $this->question->id) {
+                return;
+            }
+        }
+        $this->notices[] = Notice::loss($code, $sentence, null, null, $this->question->id);
+    }
+}

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange;
 
+use WideQuarry\Interchange\Cartridge\CartridgeFormat;
 use WideQuarry\Interchange\Pack\PackFormat;
 use WideQuarry\Interchange\Qti12\Qti12Format;
 use WideQuarry\Interchange\Qti2\Qti2Format;
@@ -23,6 +24,7 @@ final readonly class Formats
     {
         return new self([
             new PackFormat($kinds),
+            new CartridgeFormat($kinds), // its questions are QTI 1.2.1 with rules of their own
             new Qti12Format($kinds),
             Qti2Format::v22($kinds),
             Qti2Format::v21($kinds),

@@ -57,7 +57,7 @@ $banks = ['rocks' => ['rocks'], 'maps' => ['maps'], 'water' => ['water'], 'field
 
 it('gives the same questions after going out and in again, with specimens that still hold', function (string $bank): void {
     $content = demo($bank);
-    foreach (['pack', 'qti30', 'qti22', 'qti21', 'qti12'] as $format) {
+    foreach (['pack', 'qti30', 'qti22', 'qti21', 'qti12', 'cc13'] as $format) {
         $file = written($content, $format);
         $again = written($content, $format);
         expect(hash_file('sha256', $again))->toBe(hash_file('sha256', $file));

@@ -92,6 +92,15 @@ final class SafeZip
         return null;
     }
 
+    /** The one entry whose name ends so; null when there is none, or more than one. */
+    public function ending(string $name): ?string
+    {
+        $name = trim(explode('?', $name)[0], './');
+        $met = $name === '' ? [] : array_values(array_filter(array_map(strval(...), array_keys($this->entries)), fn (string $entry): bool => str_ends_with("/$entry", "/$name")));
+
+        return count($met) === 1 ? $met[0] : null;
+    }
+
     /** The beginning of an entry; '' when it is damaged. @throws Unreadable */
     public function head(string $name, int $bytes): string
     {

@@ -57,8 +57,16 @@ final class PackageReader
 
             return;
         }
-        $zip = $source->zip();
-        foreach (self::documents($zip) as $file) {
+        yield from $this->documentsOf($source->zip(), self::documents($source->zip()));
+    }
+
+    /**
+     * @param  list<string>  $files
+     * @return iterable<\stdClass|Medium|Notice>
+     */
+    public function documentsOf(SafeZip $zip, array $files): iterable
+    {
+        foreach ($files as $file) {
             try {
                 $xml = $zip->read($file);
                 $own = OwnDocument::beside($zip, $file, $xml, $this->kinds);
@@ -110,7 +118,8 @@ final class PackageReader
     /** Named as packages name their files: with or without %20, from the document or from the top. */
     private function medium(SafeZip $zip, string $from, string $href): ?Medium
     {
-        $file = $zip->find($from, $href) ?? $zip->find($from, rawurldecode($href));
+        $href = (string) preg_replace('~^(?:\$|%24)[A-Z0-9_-]+(?:\$|%24)/?~i', '', $href); // where the files of a cartridge begin
+        $file = $zip->find($from, $href) ?? $zip->find($from, rawurldecode($href)) ?? $zip->ending(rawurldecode($href));
         $medium = $file === null ? null : Medium::fromFile($file, $zip->read($file));
         if ($medium !== null && ! isset($this->given[$medium->id])) {
             $this->given[$medium->id] = true;

@@ -124,7 +124,8 @@ final readonly class NumberOn
             return count($tests) === 2 ? '<qti-and>'.implode('', $tests).'</qti-and>' : $tests[0] ?? null;
         }
         $open = $this->tolerance?->toQti($roll) ?? ['qti-equal', 'tolerance-mode="exact"'];
-        $tests = array_map(fn (Value $value): string => "<$open[0] $open[1]>$variable".$base($value->number($roll))."</$open[0]>", $this->values);
+        // the tolerance lies around what stands first
+        $tests = array_map(fn (Value $value): string => "<$open[0] $open[1]>".$base($value->number($roll))."$variable</$open[0]>", $this->values);
 
         return count($tests) > 1 ? '<qti-or>'.implode('', $tests).'</qti-or>' : $tests[0] ?? null;
     }

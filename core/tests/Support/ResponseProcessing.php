@@ -261,7 +261,7 @@ final class ResponseProcessing
     {
         $figures = (int) $e->getAttribute('figures');
 
-        return self::get($e, 'roundingMode') === 'significantFigures' ? sprintf('%.'.($figures - 1).'e', $value) : number_format($value, $figures, '.', '');
+        return number_format(round($value, self::get($e, 'roundingMode') === 'significantFigures' ? $figures - 1 - (int) floor(log10(abs($value) ?: 1)) : $figures), 12, '.', '');
     }
 
     /**

@@ -83,7 +83,7 @@ final class ProfileWriter
     {
         $essay = ['cc.essay.v0p1', '', []];
         $right = array_values(array_filter($part->key->rules, fn (Rule $rule): bool => $this->credit($rule)->isGreaterThanOrEqualTo(1) || ($part->scheme !== Scheme::Weights && $this->credit($rule)->isPositive())));
-        if ($part->scheme === Scheme::Person || $right === []) {
+        if ($plain->byHand || $part->scheme === Scheme::Person || $right === []) {
             return $essay;
         }
         if (array_filter($part->key->rules, fn (Rule $rule): bool => $this->credit($rule)->isPositive() && ! in_array($rule, $right, true)) !== []) {

@@ -139,7 +139,11 @@ final class Rules
         }
         foreach ($same as $key => $texts) {
             [$name, $rest] = [...explode(' ', (string) $key, 2), ''];
-            $rules[] = (object) ['id' => '', 'on' => (object) ['answer' => $name === 'equal' ? 'is' : 'holds', 'text' => array_values(array_unique($texts)), ...(str_starts_with($rest, 'case') ? ['case' => 'keep'] : [])], 'credit' => str_replace('case ', '', $rest)];
+            $texts = array_values(array_unique($texts));
+            $case = str_starts_with($rest, 'case') ? ['case' => 'keep'] : [];
+            // letters anywhere, not whole words
+            $on = $name === 'equal' ? ['answer' => 'is', 'text' => $texts, ...$case] : ['answer' => 'shape', 'pattern' => implode('|', array_map(fn (string $text): string => preg_quote($text, '/'), $texts)), 'anchored' => false, 'case' => $case === [] ? 'ignore' : 'keep'];
+            $rules[] = (object) ['id' => '', 'on' => (object) $on, 'credit' => str_replace('case ', '', $rest)];
         }
 
         return self::numbered($rules);

@@ -21,7 +21,7 @@ final readonly class PlainPart
      * @param  bool  $ties  whether some things may stand in either order
      * @param  list<array{string, string}>  $losses  code and sentence
      */
-    private function __construct(public Shape $shape, public array $options, public array $seconds = [], public bool $several = false, public ?int $max = 1, public bool $shuffle = false, public bool $inline = false, public string $text = '', public ?array $scale = null, public int $width = 0, public array $losses = [], public bool $ignoresCase = true, public array $order = [], public bool $ties = false, public bool $byFirst = false)
+    private function __construct(public Shape $shape, public array $options, public array $seconds = [], public bool $several = false, public ?int $max = 1, public bool $shuffle = false, public bool $inline = false, public string $text = '', public ?array $scale = null, public int $width = 0, public array $losses = [], public bool $ignoresCase = true, public array $order = [], public bool $ties = false, public bool $byFirst = false, public bool $byHand = false)
     {
     }
 
@@ -38,6 +38,16 @@ final readonly class PlainPart
     public static function words(int $width, bool $ignoresCase = true): self
     {
         return new self(Shape::Words, [], inline: true, width: $width, ignoresCase: $ignoresCase);
+    }
+
+    /**
+     * A field under a text, that somebody marks.
+     *
+     * @param  list<array{string, string}>  $losses
+     */
+    public static function byHand(string $text, array $losses): self
+    {
+        return new self(Shape::Words, [], text: $text, width: 40, losses: $losses, byHand: true);
     }
 
     /** @param  array{string, string, string}|null  $scale */

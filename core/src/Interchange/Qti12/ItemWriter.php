@@ -166,10 +166,14 @@ final class ItemWriter
             $conditions .= '<respcondition continue="Yes"><conditionvar>'.Terms::all(array_values(array_map(fn (Terms $terms): string => $terms->right, $this->terms)))."</conditionvar><setvar varname=\"SCORE\" action=\"Add\">$max</setvar></respcondition>";
         }
         $conditions .= implode('', $feedback->conditions());
-        $low = count($this->question->parts) === 1 ? Credit::float($this->question->parts[0]->bound('low')->multipliedBy($this->question->points())) : null;
-        $bounds = $low === null ? '' : " minvalue=\"$low\"";
+        [$low, $high] = [$this->question->scoring->low(), $this->question->scoring->high()];
+        if (count($this->question->parts) === 1) {
+            [$own, $most] = [$this->question->parts[0]->bound('low'), $this->question->parts[0]->bound('high')];
+            [$low, $high] = [$own->isGreaterThan($low) ? $own : $low, $most->isLessThan($high) ? $most : $high];
+        }
+        $bounds = ' minvalue="'.Credit::float($low->multipliedBy($this->question->points())).'" maxvalue="'.Credit::float($high->multipliedBy($this->question->points())).'"';
 
-        return "<resprocessing scoremodel=\"SumofScores\"><outcomes><decvar varname=\"SCORE\" vartype=\"Decimal\" defaultval=\"0\"$bounds maxvalue=\"$max\"/></outcomes>$conditions</resprocessing>";
+        return "<resprocessing scoremodel=\"SumofScores\"><outcomes><decvar varname=\"SCORE\" vartype=\"Decimal\" defaultval=\"0\"$bounds/></outcomes>$conditions</resprocessing>";
     }
 
     private function metadata(): string

@@ -84,10 +84,14 @@ final readonly class ResponseReader
         return new Response($id, $inline ? 'menu' : 'choice', $settings, Shape::Picks, $ids, $several, $this->probes($element));
     }
 
-    /** Whether words go on behind it, with none of its own before: a gap in a sentence. */
+    /** Whether words go on behind it, with none of its own before, or others stand beside it: a gap in a sentence. */
     private function standsInText(\DOMElement $element): bool
     {
         $next = $element->nextElementSibling;
+        $beside = $element->parentNode instanceof \DOMElement && $element->parentNode->localName === 'flow' ? Xml::children($element->parentNode) : [];
+        if (count(array_filter($beside, fn (\DOMElement $one): bool => str_starts_with((string) $one->localName, 'response_') && Xml::children($one, 'material') === [])) > 1 && count($beside) > 1 && Xml::children($element, 'material') === []) {
+            return true;
+        }
 
         return $next?->localName === 'material' && Xml::children($element, 'material') === [] && preg_match('~^\s*(?:$|<(?:p|div|ul|ol|table|h\d|blockquote|pre)\b)~i', $this->material->inside($next)) !== 1;
     }

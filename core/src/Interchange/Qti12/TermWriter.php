@@ -32,7 +32,7 @@ final class TermWriter
     /** @return Terms|null null when it is marked by hand */
     public function terms(): ?Terms
     {
-        if ($this->part->scheme === Scheme::Person || $this->part->key->rules === []) {
+        if ($this->plain->byHand || $this->part->scheme === Scheme::Person || $this->part->key->rules === []) {
             return null;
         }
         $terms = match ($this->plain->shape) {

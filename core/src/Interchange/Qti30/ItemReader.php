@@ -102,7 +102,7 @@ final class ItemReader
         $question = (object) [
             'format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => mb_substr($lom->title !== '' ? $lom->title : $item->getAttribute('title'), 0, 500),
             'language' => $this->language($item), 'body' => (new \WideQuarry\Content\RichText($text->nodes))->html(), 'stimuli' => $used, 'parts' => $parts,
-            'scoring' => $scoring ?? (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points],
+            'scoring' => $scoring ?? (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points, ...$this->bounds($processing, $parts)],
             'record' => (object) [...(array) $lom->record, 'status' => 'draft', 'origin' => (object) ['format' => $this->format, 'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $lom->fields]],
         ];
         $placed = $translation !== null ? $this->byEffect($item, $translation, $question, $tried !== null) : (new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place();
@@ -147,6 +147,17 @@ final class ItemReader
         assert($json instanceof \stdClass);
 
         return $json;
+    }
+
+    /**
+     * @param  list<\stdClass>  $parts
+     * @return array<string, string> low and high as shares of the points
+     */
+    private function bounds(Processing $processing, array $parts): array
+    {
+        $points = PackagedTests::points((object) ['parts' => $parts]);
+
+        return $points->isZero() ? [] : array_map(fn (string $limit): string => Credit::share($limit, $points), $processing->bounds);
     }
 
     private static function isUnmarked(\stdClass $part): bool

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
+use Brick\Math\BigRational;
 use WideQuarry\Content\Element;
 use WideQuarry\Content\Gaps;
 use WideQuarry\Content\RichText;
@@ -11,6 +12,7 @@ use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Json\Json;
+use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Variables\Roll;
@@ -43,7 +45,7 @@ final class ItemWriter
     {
         $in = new WriteContext($question->language, $question->normalise, $this->roll($question), new Gaps($question->body), GapText::scattered($question));
         $declarations = $processing = '';
-        $outcomes = $responses = [];
+        $outcomes = $responses = $worth = [];
         $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $in->roll->written));
         foreach ($question->parts as $i => $part) {
             $mapping = Mappings::for($part->kindName);
@@ -72,6 +74,7 @@ final class ItemWriter
             if ($written->processing !== '') {
                 $declarations .= "<qti-outcome-declaration identifier=\"SCORE_$response\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration>";
                 $processing .= $written->processing;
+                $worth["SCORE_$response"] = Credit::float($part->points());
                 $outcomes[] = "<qti-variable identifier=\"SCORE_$response\"/>";
             }
             foreach ($written->losses as [$code, $sentence]) {
@@ -81,7 +84,7 @@ final class ItemWriter
         $responses === [] || $feedback->question($question, $responses);
         $this->questionLosses($question, $feedback);
         $max = Credit::float($question->points());
-        $score = $outcomes === [] ? '' : $processing.'<qti-set-outcome-value identifier="SCORE"><qti-sum>'.implode('', $outcomes).'</qti-sum></qti-set-outcome-value>';
+        $score = $outcomes === [] ? '' : $processing.(count($worth) > 1 && $question->scoring->all ? $this->together($worth, $max) : '<qti-set-outcome-value identifier="SCORE"><qti-sum>'.implode('', $outcomes).'</qti-sum></qti-set-outcome-value>'.$this->bounds($question));
         $sum = $score.$feedback->conditions() === '' ? '' : '<qti-response-processing>'.$score.$feedback->conditions().'</qti-response-processing>';
         $refs = implode('', array_map(fn (string $id): string => "<qti-assessment-stimulus-ref identifier=\"S-$id\" href=\"../stimuli/$id.xml\"/>", array_values(array_intersect($question->stimuli, $stimuli))));
         $body = implode('', array_map(fn (string $html): string => '<div class="stimulus">'.self::content($html, $this->files).'</div>', $passages)).$this->body($question, $in->roll);
@@ -170,8 +173,8 @@ final class ItemWriter
     private function questionLosses(Question $question, FeedbackWriter $feedback): void
     {
         $scoring = $question->scoring;
-        if ($scoring->once !== [] || $scoring->gates !== [] || $scoring->all) {
-            $this->lose($question, 'qti.combination', 'Shared rules, gates and "all or nothing" over several parts are not written to QTI yet: the parts are added up there.');
+        if ($scoring->once !== [] || $scoring->gates !== []) {
+            $this->lose($question, 'qti.combination', 'Shared rules and gates over several parts cannot be written to QTI: the parts are added up there.');
         }
         if ($question->hints !== []) {
             $this->lose($question, 'qti.hints', 'Hints are not written to QTI.');
@@ -179,6 +182,35 @@ final class ItemWriter
         if ($feedback->losesTime()) {
             $this->lose($question, 'qti.feedback_time', 'Feedback shows after each answer there, whether it was to show during tries or after them.');
         }
+    }
+
+    /**
+     * All the points when every part has all of its own.
+     *
+     * @param  array<string, string>  $worth  outcome → its points
+     */
+    private function together(array $worth, string $max): string
+    {
+        $tests = implode('', array_map(fn (string $outcome, string $points): string => "<qti-gte><qti-variable identifier=\"$outcome\"/><qti-base-value base-type=\"float\">$points</qti-base-value></qti-gte>", array_keys($worth), $worth));
+
+        return "<qti-response-condition><qti-response-if><qti-and>$tests</qti-and><qti-set-outcome-value identifier=\"SCORE\"><qti-base-value base-type=\"float\">$max</qti-base-value></qti-set-outcome-value></qti-response-if></qti-response-condition>";
+    }
+
+    /** Conditions that keep the score within the bounds of the question, where its parts may leave them. */
+    private function bounds(Question $question): string
+    {
+        $points = $question->points();
+        $xml = '';
+        foreach (['low' => 'qti-lt', 'high' => 'qti-gt'] as $which => $test) {
+            $limit = ($which === 'low' ? $question->scoring->low() : $question->scoring->high())->multipliedBy($points);
+            $reach = array_reduce($question->parts, fn (BigRational $sum, Part $part): BigRational => $sum->plus($part->bound($which)->multipliedBy($part->points())), BigRational::zero());
+            if ($which === 'low' ? $reach->isLessThan($limit) : $reach->isGreaterThan($limit)) {
+                $value = '<qti-base-value base-type="float">'.Credit::float($limit).'</qti-base-value>';
+                $xml .= "<qti-response-condition><qti-response-if><$test><qti-variable identifier=\"SCORE\"/>$value</$test><qti-set-outcome-value identifier=\"SCORE\">$value</qti-set-outcome-value></qti-response-if></qti-response-condition>";
+            }
+        }
+
+        return $xml;
     }
 
     private function allContent(Question $question): string

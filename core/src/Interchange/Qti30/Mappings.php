@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
+use WideQuarry\Parts\Amend\AmendMapping;
 use WideQuarry\Parts\Choice\ChoiceMapping;
 use WideQuarry\Parts\Group\GroupMapping;
 use WideQuarry\Parts\Highlight\HighlightMapping;
@@ -34,6 +35,7 @@ final class Mappings
             new OrderMapping,
             new HighlightMapping,
             new SliderMapping,
+            new AmendMapping,
         ];
     }
 

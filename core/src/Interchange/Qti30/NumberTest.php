@@ -31,6 +31,9 @@ final class NumberTest
         if ($mode === 'exact') {
             return ['answer' => 'value', 'value' => $value];
         }
+        if ($mode === 'relative' && (Xml::children($test)[0] ?? null)?->localName === 'qti-variable') {
+            return null; // a share of what is given, not of the key
+        }
         if (count(array_unique($widths)) > 1 || ! in_array($mode, ['absolute', 'relative'], true) || $test->getAttribute('include-lower-bound') === 'false' || $test->getAttribute('include-upper-bound') === 'false') {
             return null;
         }

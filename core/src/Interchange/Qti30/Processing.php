@@ -18,6 +18,9 @@ final class Processing
 
     public bool $untranslated = false;
 
+    /** @var array{low?: string, high?: string} what the score is held to */
+    public array $bounds = [];
+
     /** @var list<\DOMElement> conditions that only choose feedback */
     public array $feedback = [];
 
@@ -122,6 +125,9 @@ final class Processing
         if ($first === null || $test === null) {
             return false;
         }
+        if ($this->bound($condition, $first, $test)) {
+            return true;
+        }
         if ($test->localName === 'qti-and' && $this->allMatch($test)) {
             return $this->allOrNothing($test, $first);
         }
@@ -138,6 +144,21 @@ final class Processing
         }
 
         return $this->chain($branches);
+    }
+
+    /** Where the score is below or above a limit, it is set to that. */
+    private function bound(\DOMElement $condition, \DOMElement $first, \DOMElement $test): bool
+    {
+        $which = ['qti-lt' => 'low', 'qti-lte' => 'low', 'qti-gt' => 'high', 'qti-gte' => 'high'][(string) $test->localName] ?? null;
+        $set = $this->setValue($first);
+        $about = Xml::children($test)[0] ?? null;
+        $limit = trim(Xml::child($test, 'qti-base-value')->textContent ?? '');
+        if ($which === null || $set === null || count(Xml::children($condition)) > 1 || $about?->localName !== 'qti-variable' || $about->getAttribute('identifier') !== 'SCORE' || $set[0] !== 'SCORE' || ! is_numeric($limit) || (float) $limit !== (float) $set[1] || $condition->nextElementSibling?->localName === 'qti-set-outcome-value') {
+            return false;
+        }
+        $this->bounds[$which] = $limit;
+
+        return true;
     }
 
     /** @param  list<\DOMElement>  $branches */

@@ -19,7 +19,7 @@ use WideQuarry\Parts\TypedChain;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
 
-/** qti-text-entry-interaction over a string. */
+/** qti-text-entry-interaction over a string; an extended text of one string is the same with more lines. */
 final class TextMapping implements KindMapping
 {
     public function kind(): string
@@ -34,7 +34,7 @@ final class TextMapping implements KindMapping
 
     public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
     {
-        return $interaction->localName === 'qti-text-entry-interaction' && ($declaration === null || ($declaration->baseType === 'string' && $declaration->cardinality === 'single'));
+        return in_array($interaction->localName, ['qti-text-entry-interaction', 'qti-extended-text-interaction'], true) && ($declaration === null || ($declaration->baseType === 'string' && $declaration->cardinality === 'single'));
     }
 
     public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): ?\stdClass
@@ -46,7 +46,8 @@ final class TextMapping implements KindMapping
         };
         if ($part !== null) {
             $width = (int) $interaction->getAttribute('expected-length');
-            $part->settings = (object) array_filter(['width' => min(200, $width), 'placeholder' => $interaction->getAttribute('placeholder-text')]);
+            $lines = $interaction->localName === 'qti-extended-text-interaction' ? min(40, max(3, (int) $interaction->getAttribute('expected-lines'))) : 0;
+            $part->settings = (object) array_filter(['width' => min(200, $width), 'lines' => $lines, 'placeholder' => $interaction->getAttribute('placeholder-text')]);
         }
 
         return $part;

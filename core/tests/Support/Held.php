@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Tests\Support;
+
+use Brick\Math\BigRational;
+use WideQuarry\Answer\NumberReader;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\Question;
+
+/** Responses as systems of other formats hold them, and back as a question that was read from there takes them. */
+final class Held
+{
+    /**
+     * In QTI 2 and 3: pairs as two identifiers.
+     *
+     * @return array<string, list<string>>
+     */
+    public static function qti(Question $question, \stdClass $response): array
+    {
+        $held = [];
+        foreach ($question->parts as $i => $part) {
+            $given = $response->{$part->id} ?? null;
+            if ($given !== null) {
+                $held['RESPONSE'.($i === 0 ? '' : $i + 1)] = self::pairs($part->kindName, $given, fn (string $first, string $second): string => $part->kindName === 'tiles' ? "$second $first" : "$first $second") ?? self::simple($part->kindName, $given);
+            }
+        }
+
+        return $held;
+    }
+
+    /**
+     * In QTI 1.2.1: a row or a gap is a response of its own.
+     *
+     * @return array<string, list<string>>
+     */
+    public static function qti12(Question $question, \stdClass $response): array
+    {
+        $held = [];
+        foreach ($question->parts as $part) {
+            $given = $response->{$part->id} ?? null;
+            $pairs = $given === null ? [] : self::pairs($part->kindName, $given, fn (string $first, string $second): array => [$first, $second]);
+            foreach ($pairs ?? [] as [$first, $second]) {
+                $held[count($question->parts) > 1 ? "$part->id.$first" : $first][] = $second;
+            }
+            if ($given !== null && $pairs === null) {
+                $held[$part->id] = self::simple($part->kindName, $given);
+            }
+        }
+
+        return $held;
+    }
+
+    /** @param  array<string, list<string>>  $held */
+    public static function back(Question $question, array $held): \stdClass
+    {
+        $response = new \stdClass;
+        foreach ($question->parts as $part) {
+            $own = $held[$part->id] ?? [];
+            $pairs = array_map(fn (string $pair): array => [...explode(' ', $pair), ''], $own);
+            $firsts = match ($part->kindName) {
+                'match' => array_map(fn ($item): string => $item->id, $part->settings->left),
+                'group' => array_map(fn ($item): string => $item->id, $part->settings->items),
+                default => [],
+            };
+            foreach ($own === [] ? array_intersect_key($held, array_flip($firsts)) : [] as $first => $seconds) {
+                array_push($pairs, ...array_map(fn (string $second): array => [(string) $first, $second], $seconds));
+            }
+            if ($own === [] && $pairs === []) {
+                continue;
+            }
+            $response->{$part->id} = match ($part->kindName) {
+                'match' => (object) ['pairs' => array_map(fn (array $pair): array => array_slice($pair, 0, 2), $pairs)],
+                'group' => Pairs::given('group', array_map(fn (array $pair): string => "$pair[0] $pair[1]", $pairs))->p1,
+                'tiles' => (object) ['gaps' => (object) array_column($pairs, 0, 1)],
+                'order' => (object) ['sequence' => $own], 'slider' => (object) ['value' => $own[0]], 'text', 'number' => (object) ['text' => $own[0]],
+                default => (object) ['chosen' => $own],
+            };
+        }
+
+        return $response;
+    }
+
+    /** @return list<mixed>|null null when it is no kind of pairs */
+    private static function pairs(string $kind, \stdClass $given, callable $write): ?array
+    {
+        return match ($kind) {
+            'match' => array_map(fn (array $pair): mixed => $write(...$pair), $given->pairs),
+            'tiles' => array_map(fn (string $tile, int|string $gap): mixed => $write((string) $gap, $tile), (array) $given->gaps, array_keys((array) $given->gaps)),
+            'group' => array_merge(...array_map(fn (array $items, int|string $group): array => array_map(fn (string $item): mixed => $write($item, (string) $group), $items), (array) $given->groups, array_keys((array) $given->groups))),
+            default => null,
+        };
+    }
+
+    /** @return list<string> */
+    private static function simple(string $kind, \stdClass $given): array
+    {
+        return match ($kind) {
+            'order' => $given->sequence,
+            'slider' => [(string) (float) $given->value],
+            'number' => [(string) (float) Exact::number(Exact::toPlaces((new NumberReader('en'))->read($given->text)->value ?? BigRational::of(-999), 9)->toBigRational())],
+            'choice', 'menu', 'highlight', 'survey' => $given->chosen,
+            'amend' => [implode(' ', (array) $given->amends)],
+            default => [trim($given->text)],
+        };
+    }
+}

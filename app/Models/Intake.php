@@ -8,6 +8,8 @@ use App\Support\Arrays;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Interchange\Grouping;
 use WideQuarry\Json\Json;
 
 /**
@@ -21,6 +23,8 @@ use WideQuarry\Json\Json;
  * @property string|null $new_bank
  * @property string $folder a PostgreSQL array
  * @property 'skip'|'add'|'replace' $duplicates
+ * @property bool $regroup whether groups of the source become folders
+ * @property string $group_names JSON: group → what it is to be called
  * @property string|null $act_id
  * @property string $made JSON
  * @property \Illuminate\Support\Carbon $created_at
@@ -53,9 +57,18 @@ final class Intake extends Model
         return $made instanceof \stdClass ? $made : new \stdClass;
     }
 
+    /** The groups its questions came in. */
+    public function grouping(): Grouping
+    {
+        $groups = DB::table('staged_things')->where('intake_id', $this->id)->where('type', 'group')->orderBy('file_id')->orderBy('position')->pluck('value')->map(fn (mixed $value): mixed => Json::decode(is_string($value) ? $value : '{}'))->all();
+        $names = Json::decode($this->group_names);
+
+        return Grouping::of(array_values(array_filter($groups, fn (mixed $group): bool => $group instanceof \stdClass)), array_filter((array) $names, is_string(...)));
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stop_asked' => 'boolean'];
+        return ['stop_asked' => 'boolean', 'regroup' => 'boolean'];
     }
 }

@@ -13,6 +13,7 @@ use WideQuarry\Question\Completeness;
 use WideQuarry\Question\Features;
 use WideQuarry\Question\Fingerprint;
 use WideQuarry\Question\Naming;
+use WideQuarry\Question\NearPrint;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\Record;
@@ -23,7 +24,7 @@ use WideQuarry\Search\Splitter;
 final class QuestionIndex
 {
     /** Everything that is derived and stands in lists: columns of questions, and of staged ones. */
-    public const COLUMNS = ['title', 'stem', 'kinds', 'points', 'has_variables', 'is_complete', 'specimens', 'specimens_failing', 'fingerprint', 'status', 'difficulty', 'tags', 'level', 'purpose', 'licence', 'author', 'origin_format', 'origin_identifier', 'language', 'has', 'marking', 'minutes', 'source', 'work', 'named'];
+    public const COLUMNS = ['title', 'stem', 'kinds', 'points', 'has_variables', 'is_complete', 'specimens', 'specimens_failing', 'fingerprint', 'near', 'status', 'difficulty', 'tags', 'level', 'purpose', 'licence', 'author', 'origin_format', 'origin_identifier', 'language', 'has', 'marking', 'minutes', 'source', 'work', 'named'];
 
     private const STEM = 400;
 
@@ -54,7 +55,7 @@ final class QuestionIndex
 
         return [
             'title' => $question->name(), 'stem' => $stem, 'kinds' => self::array($kinds),
-            'points' => (string) Exact::toPlaces($question->points(), 4), 'has_variables' => $question->variables->list !== [], 'fingerprint' => Fingerprint::of($question), 'language' => $question->language,
+            'points' => (string) Exact::toPlaces($question->points(), 4), 'has_variables' => $question->variables->list !== [], 'fingerprint' => Fingerprint::of($question), 'near' => '{'.implode(',', NearPrint::of($question)).'}', 'language' => $question->language,
             'has' => self::array(Features::of($question)), 'marking' => Features::marking($question),
             'named' => ! Naming::saysNothing($question->title),
             ...self::ofRecord($question->record),

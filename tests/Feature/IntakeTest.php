@@ -172,7 +172,7 @@ it('knows what is there already: by identifier, origin and words, and twins with
     $twin->id = (string) Str::uuid7();
     $receipt = $import([$same, $alike, $again, $fresh, $twin]);
 
-    expect(DB::table('staged_questions')->where('intake_id', $receipt->intake)->orderBy('number')->pluck('duplicate_by')->all())->toBe(['identifier', 'words', 'origin', null, 'earlier'])
+    expect(DB::table('staged_questions')->where('intake_id', $receipt->intake)->orderBy('number')->pluck('duplicate_by')->all())->toBe(['identifier', 'words', 'origin', 'near', 'earlier'])
         ->and([$receipt->body->result->added, $receipt->body->result->skipped])->toBe([1, 4]);
     $replaced = $import([$again], 'replace');
     expect($replaced->body->result->replaced)->toBe(1)->and(DB::table('questions')->where('id', $origin->id)->value('revision'))->toBe(2);

@@ -11,6 +11,7 @@ use App\Support\Intake\Judge;
 use App\Support\QuestionIndex;
 use App\Support\Refused;
 use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
 
 /** Says where an intake goes and what happens to questions that are there already. */
 final readonly class PlaceIntake
@@ -20,7 +21,7 @@ final readonly class PlaceIntake
     }
 
     /**
-     * @param  Fields  $place  bank (slug) or new_bank (name), folder (names from the top), duplicates; what is left out stays
+     * @param  Fields  $place  bank (slug) or new_bank (name), folder (names from the top), duplicates, regroup, group_names; what is left out stays
      *
      * @throws Refused|\WideQuarry\Json\Malformed
      */
@@ -46,6 +47,13 @@ final readonly class PlaceIntake
         }
         if ($place->has('duplicates')) {
             $change['duplicates'] = $place->oneOf('duplicates', ['skip', 'add', 'replace'], 'skip');
+        }
+        if ($place->has('regroup')) {
+            $change['regroup'] = $place->bool('regroup', false);
+        }
+        if ($place->has('group_names')) {
+            $names = $place->raw('group_names');
+            $change['group_names'] = Json::encode((object) array_filter($names instanceof \stdClass ? get_object_vars($names) : [], fn (mixed $name): bool => is_string($name) && mb_strlen($name) <= 200));
         }
         $intake->update([...$change, 'problem' => null]);
         $this->judge->handle($intake->id, $intake->bank_id);

@@ -93,6 +93,7 @@ final readonly class ReadIntake
         if (! $this->flush($intake->id, $file->id, $chunk, $position, $source)) {
             return false;
         }
+        DB::statement("UPDATE staged_questions SET grp = named.id FROM (SELECT DISTINCT ON (one.id) things.value->>'id' AS id, one.id AS question FROM staged_things AS things, jsonb_array_elements_text(CASE jsonb_typeof(things.value->'questions') WHEN 'array' THEN things.value->'questions' ELSE '[]' END) AS one (id) WHERE file_id = ? AND type = 'group' ORDER BY one.id, position) AS named WHERE file_id = ? AND source_id::text = named.question", [$file->id, $file->id]);
         DB::table('intake_files')->where('id', $file->id)->update(['state' => 'read', 'bytes_read' => DB::raw('bytes_all')]);
 
         return true;

@@ -41,11 +41,11 @@ final class IntakeController
         return new IntakeResource($intake);
     }
 
-    #[Operation('Choose where it goes, and what happens to duplicates', response: IntakeResource::class, body: ['bank' => 'string?', 'new_bank' => 'string?', 'folder' => 'string[]?', 'duplicates' => 'string?'])]
+    #[Operation('Choose where it goes, and what happens to duplicates', response: IntakeResource::class, body: ['bank' => 'string?', 'new_bank' => 'string?', 'folder' => 'string[]?', 'duplicates' => 'string?', 'regroup' => 'boolean?', 'group_names' => 'object?'])]
     public function update(Request $request, Intake $intake, PlaceIntake $place): IntakeResource
     {
         Gate::authorize('work', $intake);
-        $place->handle($intake, Fields::of(Json::decode($request->getContent()), '', ['bank', 'new_bank', 'folder', 'duplicates']), User::asking($request));
+        $place->handle($intake, Fields::of(Json::decode($request->getContent()), '', ['bank', 'new_bank', 'folder', 'duplicates', 'regroup', 'group_names']), User::asking($request));
 
         return new IntakeResource($intake->refresh());
     }

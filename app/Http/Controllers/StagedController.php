@@ -103,10 +103,10 @@ final class StagedController
     /** @return array<string, mixed>|null */
     private function duplicate(\stdClass $row, \stdClass $json): ?array
     {
-        if ($row->duplicate_of === null || $row->duplicate_by === 'earlier') {
+        if ($row->duplicate_of === null || in_array($row->duplicate_by, ['earlier', 'near_earlier'], true)) {
             $twin = $row->duplicate_of === null ? null : DB::table('staged_questions')->where('id', $row->duplicate_of)->first();
 
-            return $twin === null ? null : ['by' => 'earlier', 'id' => null, 'number' => $twin->number, 'title' => $twin->title, 'differs' => self::plain(StagedRows::json($twin)) !== self::plain($json), 'question' => StagedRows::json($twin), 'bank' => null];
+            return $twin === null ? null : ['by' => $row->duplicate_by, 'id' => null, 'number' => $twin->number, 'title' => $twin->title, 'differs' => self::plain(StagedRows::json($twin)) !== self::plain($json), 'question' => StagedRows::json($twin), 'bank' => null];
         }
         $stored = Question::query()->with('bank')->where('id', $row->duplicate_of)->first();
 

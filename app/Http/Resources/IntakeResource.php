@@ -17,7 +17,7 @@ final class IntakeResource extends JsonResource implements Shape
 {
     public static function shape(): array
     {
-        return ['id' => 'string', 'title' => 'string', 'state' => 'string', 'problem' => 'string?', 'files' => 'object[]', 'found' => 'integer', 'read' => 'number', 'settled' => 'integer', 'counts' => 'object', 'coming' => 'object', 'kinds' => 'object', 'notices' => 'object[]', 'bank' => 'object?', 'new_bank' => 'string?', 'folder' => 'string[]', 'duplicates' => 'string', 'receipts' => 'object[]', 'created_at' => 'string'];
+        return ['id' => 'string', 'title' => 'string', 'state' => 'string', 'problem' => 'string?', 'files' => 'object[]', 'found' => 'integer', 'read' => 'number', 'settled' => 'integer', 'counts' => 'object', 'coming' => 'object', 'kinds' => 'object', 'notices' => 'object[]', 'bank' => 'object?', 'new_bank' => 'string?', 'folder' => 'string[]', 'duplicates' => 'string', 'regroup' => 'boolean', 'groups' => 'object[]', 'receipts' => 'object[]', 'created_at' => 'string'];
     }
 
     /** @return array<string, mixed> */
@@ -37,6 +37,7 @@ final class IntakeResource extends JsonResource implements Shape
             'counts' => (object) Review::counts($this->resource), 'coming' => Review::coming($this->resource), 'kinds' => (object) array_column($kinds, 'times', 'kind'),
             'notices' => DB::table('staged_things')->where('intake_id', $this->id)->where('type', 'notice')->whereNull('question')->orderBy('position')->limit(200)->pluck('value')->map(fn (mixed $value): mixed => Json::decode(is_string($value) ? $value : '{}'))->all(),
             'bank' => $this->bank === null ? null : ['slug' => $this->bank->slug, 'name' => $this->bank->name], 'new_bank' => $this->new_bank, 'folder' => $this->folderPath(), 'duplicates' => $this->duplicates,
+            'regroup' => $this->regroup, 'groups' => $this->resource->grouping()->tree(),
             'receipts' => DB::table('receipts')->where('intake_id', $this->id)->orderByDesc('id')->get(['id', 'kind', 'created_at'])->all(),
             'created_at' => $this->created_at->toIso8601String(),
         ];

@@ -27,10 +27,10 @@ final readonly class Chunk
     public function store(Intake $intake, Bank $bank, User $person, array $by): void
     {
         $replace = $this->surroundings->bring($intake, $bank, $person);
-        $folder = $this->surroundings->folder($intake, $bank);
-        $this->add($bank, $person, $by['added'], $replace, $folder);
+        $places = $this->surroundings->places($intake, $bank, [...$by['added'], ...$by['replaced']]);
+        $this->add($bank, $person, $by['added'], $replace, $places);
         foreach ($by['replaced'] as $row) {
-            $this->replace($row, $person, (string) $intake->act_id, $replace, $folder);
+            $this->replace($row, $person, (string) $intake->act_id, $replace, $places[$row->id] ?? null);
         }
         DB::table('staged_questions')->whereIn('id', array_column($by['skipped'], 'id'))->update(['outcome' => 'skipped']);
         $this->surroundings->note($intake, $bank);
@@ -39,8 +39,9 @@ final readonly class Chunk
     /**
      * @param  list<\stdClass>  $rows
      * @param  array<string, string>  $replace  what to write instead of what in the JSON of a content
+     * @param  array<string, string>  $places  staged question → folder
      */
-    private function add(Bank $bank, User $person, array $rows, array $replace, ?string $folder): void
+    private function add(Bank $bank, User $person, array $rows, array $replace, array $places): void
     {
         if ($rows === []) {
             return;
@@ -50,7 +51,7 @@ final readonly class Chunk
         foreach ($rows as $row) {
             $target = isset($taken[$row->source_id]) ? (string) Str::uuid7() : $row->source_id;
             $taken[$target] = true;
-            $targets[] = ['staged' => $row->id, 'target' => $target];
+            $targets[] = ['staged' => $row->id, 'target' => $target, 'folder' => $places[$row->id] ?? null];
         }
         $columns = implode(', ', QuestionIndex::COLUMNS);
         [$content, $bound] = self::renamed($replace);
@@ -61,7 +62,7 @@ final readonly class Chunk
         DB::statement("INSERT INTO question_search (question_id, words, answers, rest) SELECT target, words, answers, rest FROM $given", [$list]);
         QuestionIndex::note(array_column($targets, 'target'));
         DB::statement("WITH named AS (SELECT DISTINCT target, one.id::uuid AS stimulus FROM $given JOIN revisions ON revisions.question_id = target AND revisions.number = 1 CROSS JOIN LATERAL jsonb_array_elements_text(coalesce(revisions.content->'stimuli', '[]')) AS one (id)) INSERT INTO question_stimuli (question_id, stimulus_id) SELECT target, stimulus FROM named WHERE stimulus IN (SELECT id FROM readable_stimuli(?, (SELECT array_agg(DISTINCT stimulus) FROM named)))", [$list, $person->id]);
-        $folder === null || DB::statement("INSERT INTO placements (question_id, folder_id) SELECT target, ? FROM $given", [$folder, $list]);
+        $places === [] || DB::statement('INSERT INTO placements (question_id, folder_id) SELECT target, folder FROM jsonb_to_recordset(?::jsonb) AS given (target uuid, folder uuid) WHERE folder IS NOT NULL', [$list]);
         DB::statement("UPDATE staged_questions SET outcome = 'added', question_id = target, revision = 1 FROM jsonb_to_recordset(?::jsonb) AS given (staged uuid, target uuid) WHERE staged_questions.id = given.staged", [$list]);
         $this->topics($bank, $rows, array_column($targets, 'target'));
     }

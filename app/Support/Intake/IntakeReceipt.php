@@ -35,7 +35,7 @@ final class IntakeReceipt
 
         return [
             'files' => $files->all(), 'source' => self::counted(DB::table('staged_questions')->where('intake_id', $intake->id)),
-            'stimuli' => $things['stimulus'] ?? 0, 'media' => $things['medium'] ?? 0, 'groups' => $things['group'] ?? 0, 'assessments' => $things['assessment'] ?? 0,
+            'stimuli' => $things['stimulus'] ?? 0, 'media' => $things['medium'] ?? 0, 'groups' => $things['group'] ?? 0, 'assessments' => $things['assessment'] ?? 0, 'draws' => (int) DB::scalar("SELECT count(*) FROM staged_things, jsonb_path_query(value, '$.sections[*].entries[*].draw') WHERE intake_id = ? AND type = 'assessment'", [$intake->id]),
             'notices' => ['note' => $things['notice:note'] ?? 0, 'loss' => $things['notice:loss'] ?? 0, 'problem' => $things['notice:problem'] ?? 0],
         ];
     }
@@ -47,7 +47,8 @@ final class IntakeReceipt
 
         return [
             'added' => $outcomes['added'] ?? 0, 'replaced' => $outcomes['replaced'] ?? 0, 'skipped' => $outcomes['skipped'] ?? 0,
-            'assessments' => count($intake->made()->assessments ?? []),
+            'assessments' => count($intake->made()->assessments ?? []), 'folders' => count($intake->made()->folders ?? []),
+            'draws' => (int) DB::scalar("SELECT count(*) FROM assessments, jsonb_path_query(content, '$.sections[*].entries[*].draw') WHERE id = ANY (?::uuid[])", ['{'.implode(',', $intake->made()->assessments ?? []).'}']),
             'skipped_in_review' => DB::table('staged_questions')->where('intake_id', $intake->id)->where('outcome', 'skipped')->where('skipped', true)->count(),
             ...self::counted(DB::table('staged_questions')->where('intake_id', $intake->id)->whereIn('outcome', ['added', 'replaced'])),
         ];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Intake;
 
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 
 /** Finds which staged questions are in the bank already, or stand earlier in the same intake (WideQuarry\Interchange\Duplicate). */
 final class Judge
@@ -12,7 +13,7 @@ final class Judge
     /** @param  list<string>|null  $only  these staged questions; all that are not settled yet otherwise */
     public function handle(string $intake, ?string $bank, ?array $only = null): void
     {
-        $made = 'questions.id NOT IN (SELECT question_id FROM staged_questions WHERE intake_id = mine.intake_id AND outcome = \'added\' AND question_id IS NOT NULL)';
+        $made = "questions.id NOT IN (SELECT question_id FROM staged_questions WHERE intake_id = '".(Str::isUuid($intake) ? $intake : '')."'::uuid AND outcome = 'added' AND question_id IS NOT NULL)"; // the same for every row, so that it is looked up once
         // IS NOT DISTINCT FROM keeps the bank out of the choice of an index, so that one by identifier, origin or fingerprint is taken,
         // never one that reads the whole bank for each question (which is what a bank that has just begun looks cheap for).
         DB::statement(<<<SQL
@@ -33,5 +34,13 @@ final class Judge
             ) AS verdict
             WHERE staged_questions.id = verdict.staged AND (duplicate_of, duplicate_by) IS DISTINCT FROM (verdict.of, verdict.by)
             SQL, [$bank, $bank, $bank, $intake, ...array_fill(0, 2, $only === null ? null : '{'.implode(',', $only).'}')]);
+        DB::statement(<<<SQL
+            UPDATE staged_questions SET duplicate_of = coalesce(found.there, found.twin), duplicate_by = CASE WHEN found.there IS NULL THEN 'near_earlier' ELSE 'near' END
+            FROM staged_questions AS mine, LATERAL (
+                SELECT (SELECT questions.id FROM questions WHERE questions.near && mine.near AND questions.bank_id IS NOT DISTINCT FROM ?::uuid AND binned_at IS NULL AND $made LIMIT 1) AS there,
+                    (SELECT twin.id FROM staged_questions AS twin WHERE twin.near && mine.near AND twin.intake_id = mine.intake_id AND twin.number < mine.number AND NOT twin.skipped LIMIT 1) AS twin
+            ) AS found
+            WHERE coalesce(found.there, found.twin) IS NOT NULL AND staged_questions.id = mine.id AND mine.intake_id = ?::uuid AND mine.outcome IS NULL AND mine.duplicate_by IS NULL AND mine.near <> '{}' AND (?::uuid[] IS NULL OR mine.id = ANY (?::uuid[]))
+            SQL, [$bank, $intake, ...array_fill(0, 2, $only === null ? null : '{'.implode(',', $only).'}')]);
     }
 }

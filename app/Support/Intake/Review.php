@@ -29,7 +29,7 @@ final class Review
 
     private const NOTICES = "(SELECT jsonb_object_agg(severity, times) FROM (SELECT value->>'severity' AS severity, count(*) AS times FROM staged_things AS notices WHERE notices.intake_id = staged_questions.intake_id AND notices.type = 'notice' AND notices.question = staged_questions.source_id GROUP BY 1) AS counted) AS notices";
 
-    private function __construct(private readonly string $intake, private readonly string $show, private readonly string $kind, private readonly string $file, private readonly string $words)
+    private function __construct(private readonly string $intake, private readonly string $show, private readonly string $kind, private readonly string $file, private readonly string $words, private readonly string $group, private readonly Intake $of)
     {
     }
 
@@ -37,10 +37,10 @@ final class Review
     public static function read(Intake $intake, string $query): self
     {
         parse_str($query, $given);
-        $fields = Fields::of((object) array_filter($given, is_string(...)), '', ['show', 'kind', 'file', 'words', 'cursor']);
+        $fields = Fields::of((object) array_filter($given, is_string(...)), '', ['show', 'kind', 'file', 'group', 'words', 'cursor']);
         $file = $fields->string('file');
 
-        return new self($intake->id, $fields->oneOf('show', array_keys(self::SHOWN), 'all'), $fields->string('kind'), $file === '' ? '' : Fields::asUuid($file, '/file'), $fields->string('words', '', 500));
+        return new self($intake->id, $fields->oneOf('show', array_keys(self::SHOWN), 'all'), $fields->string('kind'), $file === '' ? '' : Fields::asUuid($file, '/file'), $fields->string('words', '', 500), $fields->string('group', '', 255), $intake);
     }
 
     public function rows(): Builder
@@ -51,6 +51,9 @@ final class Review
         }
         if ($this->file !== '') {
             $rows->where('file_id', $this->file);
+        }
+        if ($this->group !== '') {
+            $rows->whereIn('grp', $this->of->grouping()->within($this->group));
         }
         foreach (preg_split('/\s+/u', $this->words, 20, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
             $rows->whereRaw("(title || ' ' || stem || ' ' || answers) ILIKE ?", ['%'.addcslashes($word, '%_\\').'%']);

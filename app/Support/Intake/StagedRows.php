@@ -54,7 +54,7 @@ final readonly class StagedRows
             INSERT INTO staged_questions (id, intake_id, file_id, position, number, source_id, content, record, topics, words, answers, rest, $columns)
             SELECT id, intake_id, file_id, position, number, source_id, content, record, topics, vector::tsvector || stems(stemmed::regconfig, plain), answers, rest, $columns
             FROM jsonb_to_recordset(?::jsonb) AS given (id uuid, intake_id uuid, file_id uuid, position integer, number integer, source_id uuid, content jsonb, record jsonb, topics jsonb,
-                vector text, stemmed text, plain text, answers text, rest text, title text, stem text, kinds text[], points numeric, has_variables boolean, is_complete boolean, specimens integer, specimens_failing integer, fingerprint text,
+                vector text, stemmed text, plain text, answers text, rest text, title text, stem text, kinds text[], points numeric, has_variables boolean, is_complete boolean, specimens integer, specimens_failing integer, fingerprint text, near integer[],
                 status text, difficulty smallint, tags text[], level text, purpose text[], licence text, author text, origin_format text, origin_identifier text, language text, has text[], marking text, minutes numeric, source text, work text, named boolean)
             ON CONFLICT (file_id, position) DO NOTHING
             SQL, [Json::encode(self::arrays($rows))]);
@@ -94,7 +94,7 @@ final readonly class StagedRows
     private static function arrays(array $rows): array
     {
         return array_map(function (array $row): array {
-            foreach (['kinds', 'tags', 'purpose', 'has'] as $name) {
+            foreach (['kinds', 'tags', 'purpose', 'has', 'near'] as $name) {
                 $row[$name] = \App\Support\Arrays::read(is_string($row[$name]) ? $row[$name] : '{}');
             }
 

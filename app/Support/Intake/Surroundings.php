@@ -87,6 +87,26 @@ final class Surroundings
         return Folders::at($intake->folderPath(), $bank->id);
     }
 
+    /**
+     * Where questions go: the folder of the intake, or a folder in it for the group a question came in.
+     *
+     * @param  list<\stdClass>  $rows
+     * @return array<string, string> staged question → folder
+     */
+    public function places(Intake $intake, Bank $bank, array $rows): array
+    {
+        $grouping = $intake->regroup ? $intake->grouping() : null;
+        $made = [];
+        $places = [];
+        foreach ($rows as $row) {
+            $path = [...$intake->folderPath(), ...($grouping === null || ! is_string($row->grp) ? [] : $grouping->path($row->grp))];
+            $folder = $made[Json::encode($path)] ??= Folders::at($path, $bank->id) ?? '';
+            $folder === '' || $places[(string) $row->id] = $folder;
+        }
+
+        return $places;
+    }
+
     /** Writes down which folders and topics were not there before. */
     public function note(Intake $intake, Bank $bank): void
     {

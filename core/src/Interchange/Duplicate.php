@@ -11,6 +11,8 @@ enum Duplicate: string
     case Origin = 'origin'; // the identifier it has where it comes from, brought in before
     case Words = 'words'; // the same words
     case Earlier = 'earlier'; // the same as an earlier question of this intake
+    case Near = 'near'; // nearly the same words
+    case NearEarlier = 'near_earlier'; // nearly the words of an earlier question of this intake
 
     /**
      * What happens to a question of an intake.
@@ -29,9 +31,12 @@ enum Duplicate: string
         if ($found === null) {
             return 'added';
         }
+        if ($decision === null && in_array($found, [self::Near, self::NearEarlier], true)) {
+            return 'added'; // what is only like another is a question of its own, unless somebody says otherwise
+        }
         // there is nothing in the bank yet that a twin within one intake could replace
         $wanted = $decision ?? $usual;
-        $wanted = $found === self::Earlier && $wanted === 'replace' ? 'skip' : $wanted;
+        $wanted = in_array($found, [self::Earlier, self::NearEarlier], true) && $wanted === 'replace' ? 'skip' : $wanted;
 
         return match ($wanted) {
             'add' => 'added',

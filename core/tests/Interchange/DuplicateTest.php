@@ -14,5 +14,8 @@ it('decides what happens to a question', function (bool $skipped, ?Duplicate $fo
     'there, decided for it' => [false, Duplicate::Words, 'replace', 'skip', 'replaced'],
     'there, added beside' => [false, Duplicate::Identifier, 'add', 'replace', 'added'],
     'a twin has nothing to replace' => [false, Duplicate::Earlier, null, 'replace', 'skipped'],
+    'nearly the same, whatever is usual' => [false, Duplicate::Near, null, 'skip', 'added'],
+    'nearly the same, decided for it' => [false, Duplicate::Near, 'replace', 'skip', 'replaced'],
+    'nearly a twin has nothing to replace' => [false, Duplicate::NearEarlier, 'replace', 'skip', 'skipped'],
     'a twin, added all the same' => [false, Duplicate::Earlier, 'add', 'skip', 'added'],
 ]);

@@ -29,6 +29,7 @@ use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpecimenController;
 use App\Http\Controllers\StagedController;
+use App\Http\Controllers\StandInController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\StimulusController;
 use App\Http\Controllers\StimulusRevisionController;
@@ -119,6 +120,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::post('dispatches', [DispatchController::class, 'store'])->middleware('throttle:give');
     Route::get('dispatches/{dispatch}', [DispatchController::class, 'show'])->whereUuid('dispatch');
     Route::get('dispatches/{dispatch}/file', [DispatchController::class, 'file'])->whereUuid('dispatch');
+    Route::post('dispatches/{dispatch}/deliver', [StandInController::class, 'deliver'])->whereUuid('dispatch');
     Route::get('transfers', [TransferController::class, 'index']);
     Route::get('receipts/{receipt}', [TransferController::class, 'receipt'])->whereUuid('receipt');
     Route::post('intakes', [IntakeController::class, 'store'])->middleware('throttle:give');

@@ -39,6 +39,7 @@ const StagedDesk = lazyAgain(() => import('./screens/StagedDesk').then((desk) =>
 const Assessment = lazyAgain(() => import('./screens/Assessment').then((one) => ({ default: one.Assessment })))
 const EntryDesk = lazyAgain(() => import('./screens/EntryDesk').then((desk) => ({ default: desk.EntryDesk })))
 const Print = lazyAgain(() => import('./screens/Print').then((one) => ({ default: one.Print })))
+const Kept = lazyAgain(() => import('./screens/Kept').then((kept) => ({ default: kept.Kept })))
 const Gallery = lazyAgain(() => import('./screens/Gallery').then((gallery) => ({ default: gallery.Gallery })))
 
 const client = new QueryClient({
@@ -88,6 +89,7 @@ const router = createBrowserRouter([
       { path: '/assessments/:id/print', element: <Print /> },
       { path: '/assessments/:id/entries/:entry', element: <EntryDesk /> },
       { path: '/transfers', element: <Transfers /> },
+      { path: '/help/formats', element: <Kept /> },
       { path: '/intakes/new', element: <Give /> },
       { path: '/intakes/:id', element: <Intake /> },
       { path: '/intakes/:id/questions/:staged', element: <StagedDesk /> },

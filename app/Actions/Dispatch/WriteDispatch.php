@@ -8,13 +8,18 @@ use App\Models\Assessment;
 use App\Models\User;
 use App\Support\Dispatch\Collect;
 use App\Support\FileStore;
+use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Interchange\Along;
 use WideQuarry\Interchange\Formats;
+use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Json\Json;
+use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
 
 /** Writes the file of a dispatch, and the receipt that says what did not survive. The same content gives the same bytes. */
 final readonly class WriteDispatch
@@ -51,6 +56,7 @@ final readonly class WriteDispatch
         $titles = array_column($found->questions, 'title', 'id');
         $body = [
             'questions' => count($found->questions), 'stimuli' => count($found->stimuli), 'media' => count($found->media), 'assessments' => count($found->assessments), 'format' => $dispatch->format, 'sha256' => $kept['sha256'], 'bytes' => $kept['bytes'],
+            ...$this->totals($found),
             'along' => ['key' => $what->key, 'feedback' => $what->feedback, 'classification' => $what->classification, 'notes' => $what->notes], 'counts' => ['note' => $by['note'] ?? 0, 'loss' => $by['loss'] ?? 0, 'problem' => $by['problem'] ?? 0],
             'notices' => array_map(fn (Notice $notice): array => [...$notice->jsonSerialize(), 'title' => $titles[$notice->question ?? ''] ?? null], array_slice($notices, 0, 1000)),
         ];
@@ -59,5 +65,22 @@ final readonly class WriteDispatch
             DB::table('receipts')->insert(['id' => $receipt, 'kind' => 'dispatch', 'user_id' => $dispatch->user_id, 'bank_id' => $dispatch->bank_id, 'act_id' => $dispatch->id, 'title' => $dispatch->title, 'body' => Json::encode($body)]);
             DB::table('dispatches')->where('id', $dispatch->id)->update(['state' => 'ready', 'sha256' => $kept['sha256'], 'body' => Json::encode($body), 'receipt_id' => $receipt, 'updated_at' => now()]);
         });
+    }
+
+    /**
+     * What whoever receives it should count.
+     *
+     * @return array{points: int|float, tests: list<array{title: string, questions: int, draws: int}>}
+     */
+    private function totals(Found $found): array
+    {
+        $points = array_reduce($found->questions, fn (BigRational $sum, \stdClass $question): BigRational => $sum->plus(Question::read($question, $this->kinds)->points()), Exact::zero());
+        $tests = array_map(function (\stdClass $json): array {
+            $test = Document::read($json, $this->kinds);
+
+            return ['title' => $test->title, 'questions' => $test->length(), 'draws' => count($test->draws())];
+        }, $found->assessments);
+
+        return ['points' => Exact::number($points), 'tests' => $tests];
     }
 }

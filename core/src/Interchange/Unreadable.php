@@ -21,12 +21,12 @@ final class Unreadable extends \DomainException implements CoreException
 
     public static function unknownFormat(string $name): self
     {
-        return new self('file.unknown_format', "$name is in no format that can be read here. Ask its sender for a QTI 3.0 package, or for plain text.");
+        return new self('file.unknown_format', "$name is in no open format that can be read here: it may be a form of one system alone. Ask its sender for an export as QTI (1.2.1, 2.1, 2.2 or 3.0), as Common Cartridge, or for plain text.");
     }
 
     public static function noQuestions(string $name): self
     {
-        return new self('text.no_questions', "No numbered question was found in $name. Number the questions 1., 2., 3., and give the text again; or ask its sender for a QTI 3.0 package.");
+        return new self('text.no_questions', "No numbered question was found in $name. Number the questions 1., 2., 3., and give the text again; or ask its sender for a QTI package.");
     }
 
     public static function brokenZip(string $name): self

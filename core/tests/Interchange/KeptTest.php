@@ -92,10 +92,35 @@ it('keeps what the table says, of every kind, in every format', function (): voi
         }
         $table[] = $row;
     }
-    $file = dirname(__DIR__, 3).'/docs/kept.json';
-    $json = Json::pretty(['formats' => FORMATS, 'rows' => $table])."\n";
-    if (getenv('QUARRY_WRITE') !== false) {
-        file_put_contents($file, $json);
+    $kinds = array_flip(array_values(array_unique(array_column($table, 'kind'))));
+    usort($table, fn (array $a, array $b): int => $kinds[$a['kind']] <=> $kinds[$b['kind']]);
+    $docs = dirname(__DIR__, 3).'/docs';
+    foreach (["$docs/kept.json" => Json::encode(['formats' => FORMATS, 'rows' => $table])."\n", "$docs/users/formats.md" => keptPage($table)] as $file => $written) {
+        getenv('QUARRY_WRITE') !== false && file_put_contents($file, $written);
+        expect(is_file($file) ? (string) file_get_contents($file) : '')->toBe($written, basename($file).' is not what the formats do now. Run this test with QUARRY_WRITE=1, and look at what changed.');
     }
-    expect(is_file($file) ? (string) file_get_contents($file) : '')->toBe($json, 'docs/kept.json is not what the formats do now. Run this test with QUARRY_WRITE=1, and look at what changed.');
 });
+
+/** The table for docs/. @param  list<array{kind: string, by: string, formats: array<string, array{out: string, kind: string, said: list<string>}>}>  $table */
+function keptPage(array $table): string
+{
+    $titles = ['qti30' => 'QTI 3.0', 'qti22' => 'QTI 2.2', 'qti21' => 'QTI 2.1', 'qti12' => 'QTI 1.2.1', 'cc13' => 'Common Cartridge 1.3', 'pack' => 'our own'];
+    $words = ['whole' => 'whole', 'near' => 'nearly', 'hand' => 'by hand'];
+    $page = "# What each format keeps\n\nMade by `core/tests/Interchange/KeptTest.php`; do not edit. *Whole*: it scores the same there, and comes back scoring the same. *Nearly*: something of it is said otherwise, as listed below.\n*By hand*: it goes along, to be marked by a person. The same table is in the app, under *What each format keeps*.\n\n"
+        .'| kind | marking | '.implode(' | ', $titles)." |\n|---|---|".str_repeat('---|', count($titles))."\n";
+    $said = [];
+    foreach ($table as $row) {
+        $page .= "| {$row['kind']} | {$row['by']} | ".implode(' | ', array_map(fn (string $format): string => $words[$row['formats'][$format]['out']].($row['formats'][$format]['kind'] === $row['formats']['pack']['kind'] ? '' : ' ('.str_replace('+', ' + ', $row['formats'][$format]['kind'] ?: 'page').')'), FORMATS))." |\n";
+        foreach (FORMATS as $format) {
+            foreach ($row['formats'][$format]['said'] as $sentence) {
+                $said[$sentence][$titles[$format]] = true;
+            }
+        }
+    }
+    $page .= "\nIn brackets: the kind it comes back as, where that is another.\n\n## What is said otherwise\n\n";
+    foreach ($said as $sentence => $formats) {
+        $page .= "- $sentence (".implode(', ', array_keys($formats)).")\n";
+    }
+
+    return $page;
+}

@@ -12,8 +12,13 @@ final class KeptCases
     /** @return array<string, array{kind: string, by: string, question: Question, responses: list<\stdClass>}> */
     public static function all(): array
     {
+        $named = [
+            'all' => 'all or nothing', 'each' => 'a share for each right one', 'each, extra ones cost' => 'a share for each, extra ones cost', 'balance' => 'right ones less wrong ones', 'judge' => 'every one judged', 'weights' => 'credits added up',
+            'positions' => 'each in its place', 'pairs' => 'pairs in order', 'joins' => 'neighbours', 'chain' => 'longest run in order',
+        ];
         $cases = [];
         foreach ([...self::picked(), ...self::typed(), ...self::paired(), ...self::ordered(), ...self::others()] as [$kind, $by, $question, $responses]) {
+            $by = $named[$by] ?? $by;
             $cases["$kind, $by"] = ['kind' => $kind, 'by' => $by, 'question' => $question, 'responses' => [new \stdClass, ...$responses]];
         }
 

@@ -7,6 +7,8 @@ export type DispatchBody = {
   stimuli: number
   media: number
   assessments: number
+  points: number
+  tests: { title: string; questions: number; draws: number }[]
   format: string
   sha256: string
   bytes: number
@@ -28,6 +30,17 @@ export type What = { questions: string[] } | { bank: string; filter?: string } |
 
 export const openDispatch = async (what: What, format: string, along: Record<string, boolean>) =>
   (await call<{ data: Dispatch }>('POST', '/dispatches', { ...what, format, ...along })).body.data
+/** What the receiving desk of the demo counted. */
+export type Arrival = {
+  id: string
+  refused: string | null
+  items: number
+  points: number
+  media: number
+  tests: { title: string; questions: number; draws: number; points: number }[]
+  left: { title: string; why: string }[]
+}
+export const deliver = async (id: string) => (await call<{ data: Arrival }>('POST', `/dispatches/${id}/deliver`)).body.data
 export const dispatchQuery = (id: string) =>
   queryOptions({
     queryKey: ['dispatch', id],

@@ -15,8 +15,11 @@ export type Notice = {
   question: string | null
 }
 export type IntakeFile = { id: string; name: string; format: string | null; state: string; problem: string | null; bytes: number }
-export type Intake = Omit<IntakeShape, 'files' | 'counts' | 'coming' | 'kinds' | 'notices' | 'bank' | 'receipts'> & {
+export type Group = { id: string; depth: number; kind: string; title: string; name: string; questions: number }
+export type Intake = Omit<IntakeShape, 'groups' | 'files' | 'counts' | 'coming' | 'kinds' | 'notices' | 'bank' | 'receipts'> & {
   files: IntakeFile[]
+  /** Groups of the source, in the order of a tree. */
+  groups: Group[]
   counts: Record<string, number>
   coming: { added: number; replaced: number; skipped: number }
   kinds: Record<string, number>
@@ -86,7 +89,14 @@ export const give = async (files: File[], text: string, bank: string | null) => 
   return (await call<{ data: Intake }>('POST', '/intakes', form)).body.data
 }
 export const dropIntake = (id: string) => call('DELETE', `/intakes/${id}`)
-export type PlaceChange = { bank?: string; new_bank?: string; folder?: string[]; duplicates?: string }
+export type PlaceChange = {
+  bank?: string
+  new_bank?: string
+  folder?: string[]
+  duplicates?: string
+  regroup?: boolean
+  group_names?: Record<string, string>
+}
 export const placeIntake = async (id: string, place: PlaceChange) =>
   (await call<{ data: Intake }>('PATCH', `/intakes/${id}`, place)).body.data
 export const commitIntake = async (id: string) => (await call<{ data: Intake }>('POST', `/intakes/${id}/commit`, {})).body.data

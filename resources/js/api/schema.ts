@@ -71,6 +71,8 @@ export type Intake = {
   new_bank: string | null
   folder: string[]
   duplicates: string
+  regroup: boolean
+  groups: Record<string, unknown>[]
   receipts: Record<string, unknown>[]
   created_at: string
 }

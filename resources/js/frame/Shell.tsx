@@ -84,6 +84,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
     { id: 'assessments', group: texts.frame.groups.go, title: texts.frame.goAssessments, run: () => navigate('/assessments') },
     { id: 'transfers', group: texts.frame.groups.go, title: texts.frame.goTransfers, run: () => navigate('/transfers') },
     { id: 'bring', group: texts.frame.groups.go, title: texts.transfers.bring, run: () => navigate('/intakes/new') },
+    { id: 'formats', group: texts.frame.groups.go, title: texts.dispatch.kept, run: () => navigate('/help/formats') },
     ...(settings.gallery
       ? [{ id: 'gallery', group: texts.frame.groups.go, title: texts.frame.gallery, run: () => navigate('/gallery') }]
       : []),
@@ -107,7 +108,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
           { title: texts.areas.desk, to: '/desk' },
           { title: texts.areas.banks, to: '/banks', also: ['/questions', '/stimuli', '/find'] },
           { title: texts.areas.assessments, to: '/assessments' },
-          { title: texts.areas.transfers, to: '/transfers', also: ['/intakes', '/dispatches', '/receipts'] },
+          { title: texts.areas.transfers, to: '/transfers', also: ['/intakes', '/dispatches', '/receipts', '/help'] },
         ]}
         search={search ? <SearchField {...search} /> : null}
         person={
@@ -129,6 +130,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
               <Menu.Item onSelect={() => setShown('keys')} keys="?">
                 {texts.frame.keys}
               </Menu.Item>
+              <Menu.Item onSelect={() => navigate('/help/formats')}>{texts.dispatch.kept}</Menu.Item>
               <Menu.Line />
               <Menu.Label>{texts.frame.scheme}</Menu.Label>
               <Menu.Choice value={scheme} options={Object.entries(texts.frame.schemes)} onChange={setScheme} />

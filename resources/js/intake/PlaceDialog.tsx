@@ -21,13 +21,16 @@ export function PlaceDialog({ intake, onClose }: { intake: Intake; onClose: () =
   const [name, setName] = useState(intake.new_bank ?? '')
   const [folder, setFolder] = useState(intake.folder.join(' › '))
   const [duplicates, setDuplicates] = useState(intake.duplicates)
+  const [regroup, setRegroup] = useState(intake.regroup)
+  const [names, setNames] = useState<Record<string, string>>(Object.fromEntries(intake.groups.map((group) => [group.id, group.name])))
   const known = useKnown(fresh ? '' : slug)
   const steps = folder
     .split(/[›/]/)
     .map((step) => step.trim())
     .filter((step) => step !== '')
   const place = useMutation({
-    mutationFn: () => placeIntake(intake.id, { ...(fresh ? { new_bank: name } : { bank: slug }), folder: steps, duplicates }),
+    mutationFn: () =>
+      placeIntake(intake.id, { ...(fresh ? { new_bank: name } : { bank: slug }), folder: steps, duplicates, regroup, group_names: names }),
     onSuccess: (now) => {
       client.setQueryData(intakeQuery(intake.id).queryKey, now)
       client.invalidateQueries({ queryKey: ['intake', intake.id] })
@@ -101,6 +104,38 @@ export function PlaceDialog({ intake, onClose }: { intake: Intake; onClose: () =
             </span>
           ))}
         </p>
+      ) : null}
+      {intake.groups.length > 0 ? (
+        <fieldset className="flex flex-col gap-1">
+          <label className="flex items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-4 accent-accent"
+              checked={regroup}
+              onChange={(event) => setRegroup(event.target.checked)}
+            />
+            {texts.intake.regroup}
+          </label>
+          <div className={`max-h-56 overflow-y-auto rounded-ui border border-hairline ${regroup ? '' : 'opacity-55'}`}>
+            {intake.groups.map((group) => (
+              <div key={group.id} className="flex items-center gap-2 px-2 py-0.5" style={{ paddingLeft: `${0.5 + group.depth * 1.25}rem` }}>
+                <input
+                  aria-label={texts.intake.groupName(group.title)}
+                  placeholder={group.title || texts.intake.groupKinds[group.kind]}
+                  value={names[group.id] ?? ''}
+                  maxLength={200}
+                  disabled={!regroup}
+                  onChange={(event) => setNames({ ...names, [group.id]: event.target.value })}
+                  className="min-w-0 flex-1 rounded-ui border border-transparent bg-transparent px-1 py-0.5 hover:border-edge focus:bg-paper"
+                />
+                <span className="flex-none text-caption text-quiet">
+                  {texts.intake.groupKinds[group.kind] ?? group.kind}, {texts.banks.count(group.questions)}
+                </span>
+              </div>
+            ))}
+          </div>
+          {regroup ? <p className="text-caption text-quiet">{texts.intake.regroupAbout}</p> : null}
+        </fieldset>
       ) : null}
       <Field.Root>
         <Field.Label>{texts.intake.usual}</Field.Label>

@@ -30,7 +30,7 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
   const { address, set: put } = useAddress()
   const filter = useMemo(() => {
     const query = new URLSearchParams()
-    for (const name of ['show', 'kind', 'file', 'words']) if (address.get(name)) query.set(name, address.get(name) ?? '')
+    for (const name of ['show', 'kind', 'file', 'group', 'words']) if (address.get(name)) query.set(name, address.get(name) ?? '')
     return query.toString()
   }, [address])
   const set = (name: string, value: string) => put(name, value, name === 'question')

@@ -62,6 +62,15 @@ export function ReviewList({ intake, address, set, pages, rows, active, selectio
           Object.entries(intake.kinds).map(([kind, n]) => [kind, `${texts.kinds[kind] ?? kind} (${n})`]),
         )}
         {pick(
+          'group',
+          texts.intake.group,
+          texts.intake.anyGroup,
+          intake.groups.map((group) => [
+            group.id,
+            `${'\u2003'.repeat(group.depth)}${group.title || texts.intake.groupKinds[group.kind] || group.kind} (${group.questions})`,
+          ]),
+        )}
+        {pick(
           'file',
           texts.intake.file,
           texts.intake.anyFile,

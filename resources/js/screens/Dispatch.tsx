@@ -2,8 +2,10 @@ import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { dispatchQuery } from '@/api/dispatches'
 import { Message, Nothing, Waiting } from '@/components/Message'
+import { Delivery } from '@/dispatch/Delivery'
 import { DispatchReport } from '@/dispatch/DispatchReport'
 import { Shell } from '@/frame/Shell'
+import { settings } from '@/settings'
 import { texts } from '@/texts'
 
 /** A file that was written: what is lost in it, then the file. */
@@ -35,6 +37,7 @@ export function Dispatch() {
           </div>
         ) : null}
         {one.data && ready ? <DispatchReport title={one.data.title} at={one.data.created_at} body={one.data.body} /> : null}
+        {one.data && ready && settings.demo ? <Delivery id={id} body={one.data.body} /> : null}
       </div>
     </Shell>
   )

@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { useNavigate, useSearchParams } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
 import { assessmentQuery, trayQuery } from '@/api/assembly'
 import { openDispatch, type What } from '@/api/dispatches'
 import { bankQuery } from '@/api/queries'
@@ -49,7 +49,12 @@ export function NewDispatch() {
             <strong className="text-head">{title}</strong>
           </p>
           <fieldset className="flex flex-col gap-2">
-            <legend className="mb-1 text-caption text-second">{words.format}</legend>
+            <legend className="mb-1 flex w-full justify-between text-caption text-second">
+              {words.format}
+              <Link to="/help/formats" className="text-accent hover:underline">
+                {words.kept}
+              </Link>
+            </legend>
             {Object.entries(words.formats).map(([key, name]) => (
               <label key={key} className="flex items-start gap-2 rounded-ui border border-hairline bg-paper p-3 has-checked:border-accent">
                 <input

@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\OpenApi\Operation;
+use App\Models\User;
+use App\Support\FileStore;
+use Illuminate\Contracts\View\View;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use StandIns\ReceivingDesk\Desk;
+
+/** The receiving desk of the demo: another system in small, to which a dispatch can be handed. */
+final class StandInController
+{
+    public function show(): View
+    {
+        return view('standins.receiving', ['arrivals' => $this->desk()->arrivals(), 'versions' => Desk::VERSIONS, 'most' => Desk::MOST_ITEMS, 'largest' => Desk::LARGEST, 'interactions' => array_values(Desk::INTERACTIONS), 'names' => Desk::INTERACTIONS]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $given = $request->file('package');
+        if (! $given instanceof UploadedFile || ! $given->isValid()) {
+            abort(422, 'Hand in a package.');
+        }
+        $arrival = $this->desk()->receive($given->getPathname(), $given->getClientOriginalName());
+
+        return redirect("/stand-ins/receiving#{$arrival['id']}");
+    }
+
+    #[Operation('Hand a dispatch to the receiving desk of the demo; what it counted comes back')]
+    public function deliver(Request $request, string $dispatch, FileStore $files): JsonResponse
+    {
+        abort_unless(config('app.demo') === true, 404);
+        $row = DB::table('dispatches')->where('id', $dispatch)->where('user_id', User::asking($request)->id)->whereNotNull('sha256')->first() ?? abort(404);
+        $arrival = $this->desk()->receive($files->path($row->sha256), Str::slug($row->title)."-$row->format.zip");
+
+        return new JsonResponse(['data' => $arrival]);
+    }
+
+    private function desk(): Desk
+    {
+        abort_unless(config('app.demo') === true, 404);
+
+        return new Desk(storage_path('app/stand-ins/receiving'));
+    }
+}

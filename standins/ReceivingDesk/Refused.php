@@ -1,0 +1,9 @@
+<?php
+
+declare(strict_types=1);
+
+namespace StandIns\ReceivingDesk;
+
+final class Refused extends \RuntimeException
+{
+}

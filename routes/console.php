@@ -6,11 +6,19 @@ use App\Http\OpenApi\Description;
 use App\Http\OpenApi\TypeScript;
 use App\Models\User;
 use Database\Seeders\LargeBankSeeder;
+use Database\Seeders\SamplePackages;
 use Illuminate\Support\Facades\Artisan;
 
 Artisan::command('api:types', function (Description $description): void {
     file_put_contents(resource_path('js/api/schema.ts'), TypeScript::of($description->build()));
 })->purpose('Write the TypeScript types of the API');
+
+Artisan::command('demo:files', function (): void {
+    foreach (SamplePackages::all() as $name => $write) {
+        $write(base_path("demo/files/$name"));
+        $this->line($name);
+    }
+})->purpose('Write the sample packages of demo/files');
 
 Artisan::command('bank:generate {count} {--seed=1} {--keeper=orla@fellmoor.example}', function (LargeBankSeeder $seeder): int {
     $keeper = User::query()->where('email', $this->option('keeper'))->first();

@@ -141,3 +141,25 @@ it('brings feedback of such items to where it shows', function (): void {
 
     expect(array_filter($found->notices, fn (Notice $notice): bool => $notice->severity === 'loss'))->toBe([])->and($found->questions[0]->feedback->right->html)->toBe('RIGHT said')->and($rules)->toBe(['A' => '', 'B' => 'BEE said']);
 });
+
+it('brings feedback that stands in the options or the text to where it shows', function (): void {
+    $choices = '<qti-choice-interaction response-identifier="RESPONSE" max-choices="1">'.implode('', array_map(fn (string $id): string => "<qti-simple-choice identifier=\"$id\">option $id<qti-feedback-inline outcome-identifier=\"FB\" identifier=\"$id\" show-hide=\"show\">about $id</qti-feedback-inline></qti-simple-choice>", ['A', 'B', 'C'])).'</qti-choice-interaction>';
+    $xml = sprintf(itemOf(['RESPONSE' => 'cardinality="single" base-type="identifier"><qti-correct-response><qti-value>B</qti-value></qti-correct-response>'], $choices, '<qti-response-condition><qti-response-if><qti-match><qti-variable identifier="RESPONSE"/><qti-correct identifier="RESPONSE"/></qti-match><qti-set-outcome-value identifier="SCORE"><qti-base-value base-type="float">1</qti-base-value></qti-set-outcome-value></qti-response-if></qti-response-condition><qti-set-outcome-value identifier="FB"><qti-variable identifier="RESPONSE"/></qti-set-outcome-value>', '<qti-outcome-declaration identifier="FB" cardinality="single" base-type="identifier"/>'), '');
+    $found = readItem($xml);
+    $part = $found->questions[0]->parts[0];
+
+    expect(array_filter($found->notices, fn (Notice $notice): bool => $notice->severity !== 'note'))->toBe([])->and(array_column($part->settings->options, 'html'))->toBe(['option A', 'option B', 'option C'])
+        ->and($found->questions[0]->feedback->right->html)->toBe('about B')->and(array_map(fn (stdClass $rule): array => [$rule->on, $rule->feedback->html ?? ''], $part->key->rules))->toBe([['B', ''], ['A', 'about A'], ['C', 'about C']]);
+});
+
+it('reads what stands around questions in real packages', function (string $body, string $expected, array $codes, ?string $notes = null): void {
+    $found = readItem(sprintf(itemOf(['RESPONSE' => 'cardinality="single" base-type="string"><qti-correct-response><qti-value>x</qti-value></qti-correct-response>'], $body.'<p>Type: <qti-text-entry-interaction response-identifier="RESPONSE"/></p>', '<qti-response-condition><qti-response-if><qti-match><qti-variable identifier="RESPONSE"/><qti-correct identifier="RESPONSE"/></qti-match><qti-set-outcome-value identifier="SCORE"><qti-base-value base-type="float">1</qti-base-value></qti-set-outcome-value></qti-response-if></qti-response-condition>'), ''));
+    expect($found->questions[0]->body)->toBe($expected.'<p>Type: <span data-part="RESPONSE"></span></p>')->and(array_map(fn (Notice $notice): string => $notice->code, $found->notices))->toBe($codes)->and($found->questions[0]->record->notes ?? null)->toBe($notes);
+})->with([
+    'HTML that was escaped' => ['<p>Is it &lt;b&gt;hard&lt;/b&gt;?</p>', '<p>Is it <strong>hard</strong>?</p>', ['content.escaped']],
+    'code that is meant as it stands' => ['<p>What does <code>&lt;b&gt;x&lt;/b&gt;</code> do?</p>', '<p>What does <code>&lt;b&gt;x&lt;/b&gt;</code> do?</p>', []],
+    'less than, more than' => ['<p>Is 3 &lt; 4 &gt; 2?</p>', '<p>Is 3 &lt; 4 &gt; 2?</p>', []],
+    'what learners are told' => ['<qti-rubric-block view="candidate"><p>Use a pencil.</p></qti-rubric-block>', '<p>Use a pencil.</p>', []],
+    'what markers are told' => ['<qti-rubric-block view="scorer tutor"><p>Half for the idea.</p></qti-rubric-block>', '', [], 'Half for the idea.'],
+    'a button' => ['<qti-end-attempt-interaction response-identifier="HINT" title="Hint"/>', '', ['qti.hint_button']],
+]);

@@ -139,9 +139,21 @@ final class DocumentReader
 
     private function group(\DOMElement $element, ?\stdClass $parent): \stdClass
     {
-        $title = trim((string) preg_replace('/\s+/u', ' ', $element->getAttribute('title')));
+        $title = trim((string) preg_replace('/\s+/u', ' ', $element->getAttribute('title') !== '' ? $element->getAttribute('title') : self::called($element)));
 
         return $this->groups[] = (object) ['id' => 'g-'.substr(hash('sha256', $this->file.count($this->groups)), 0, 12), 'parent' => $parent->id ?? null, 'kind' => self::GROUPS[(string) $element->localName] ?? 'section', 'title' => mb_substr($title, 0, 500), 'questions' => []];
+    }
+
+    /** What its metadata calls it: a bank has no title of its own in this version. */
+    private static function called(\DOMElement $element): string
+    {
+        foreach (Xml::child($element, 'qtimetadata')?->getElementsByTagName('qtimetadatafield') ?? [] as $field) {
+            if (preg_match('/title|name/i', Xml::child($field, 'fieldlabel')->textContent ?? '') === 1) {
+                return Xml::child($field, 'fieldentry')->textContent ?? '';
+            }
+        }
+
+        return '';
     }
 
     /** @return iterable<\stdClass|Notice> */

@@ -69,6 +69,10 @@ final class ItemReader
             yield Notice::problem($problem->rule, "One question was left out: {$problem->getMessage()}", $this->file, $item->getLineNo(), $problem->path);
 
             return;
+        } catch (\JsonException) {
+            yield Notice::problem('value.absurd', 'One question was left out: it holds a number beyond all measure.', $this->file, $item->getLineNo());
+
+            return;
         }
         yield from $this->notices;
         yield from $this->material->notices;

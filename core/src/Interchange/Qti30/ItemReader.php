@@ -52,15 +52,26 @@ final class ItemReader
 
             return;
         }
+        $prepared = new Preparation($this->file, $this->id);
+        $prepared->of($item);
+        array_push($this->notices, ...$prepared->notices);
         $question = $this->question($item, $lom, $stimuli);
+        if ($prepared->notes !== '') {
+            assert($question->record instanceof \stdClass);
+            $question->record->notes = mb_substr($prepared->notes, 0, 10000);
+        }
         if ($this->untranslated) {
             assert($question->record instanceof \stdClass && $question->record->origin instanceof \stdClass);
-            $question->record->origin->processing = mb_strcut($xml, 0, 900_000);
+            $question->record->origin->processing = mb_scrub(mb_strcut($xml, 0, 900_000));
         }
         try {
             yield Found::thing('question', Question::read(Json::decode(Json::encode($question)), $this->kinds)->toJson());
         } catch (Malformed $problem) {
             yield Notice::problem($problem->rule, "One item was left out: {$problem->getMessage()}", $this->file, null, $problem->path);
+
+            return;
+        } catch (\JsonException) {
+            yield Notice::problem('value.absurd', 'One item was left out: it holds a number beyond all measure.', $this->file);
 
             return;
         }
@@ -105,7 +116,8 @@ final class ItemReader
             'scoring' => $scoring ?? (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points, ...$this->bounds($processing, $parts)],
             'record' => (object) [...(array) $lom->record, 'status' => 'draft', 'origin' => (object) ['format' => $this->format, 'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $lom->fields]],
         ];
-        $placed = $translation !== null ? $this->byEffect($item, $translation, $question, $tried !== null) : (new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place();
+        $placed = $translation !== null ? $this->byEffect($item, $translation, $question, $tried !== null)
+            : ((new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place() || $this->triedFeedback($item, $declarations, $question));
         if (! $placed) {
             $this->lose('qti.feedback', 'Some feedback is tied to what could not be translated; the item is kept as it came.');
         }
@@ -163,6 +175,30 @@ final class ItemReader
     private static function isUnmarked(\stdClass $part): bool
     {
         return $part->scoring instanceof \stdClass && ($part->scoring->scheme ?? null) === 'person';
+    }
+
+    /**
+     * Feedback whose conditions have none of the common looks, by when it shows; the keys that were read stay when trying gives none.
+     *
+     * @param  array<string, Declaration>  $declarations
+     */
+    private function triedFeedback(\DOMElement $item, array $declarations, \stdClass $question): bool
+    {
+        $json = Json::decode(Json::encode($question));
+        assert($json instanceof \stdClass && is_array($question->parts));
+        $bare = array_map(fn (mixed $part): \stdClass => self::bare($part instanceof \stdClass ? $part : new \stdClass), $question->parts);
+        preg_match_all('/data-gap="([^"]+)"/', is_string($question->body) ? $question->body : '', $m);
+        $translation = (new Trial($item, Xml::child($item, 'qti-response-processing'), $declarations, $this->kinds))->of(array_values($bare), $m[1]);
+        $json->parts = $bare;
+        unset($json->record, $json->feedback, $json->scoring, $json->stimuli);
+        $keyed = $translation?->of($json);
+        if ($translation === null || $keyed === null) {
+            return false;
+        }
+        unset($question->feedback);
+        [$question->parts, $question->scoring] = [$keyed->parts, $keyed->scoring];
+
+        return $this->byEffect($item, $translation, $question, true);
     }
 
     private function byEffect(\DOMElement $item, Translation $translation, \stdClass $question, bool $isKeyed): bool

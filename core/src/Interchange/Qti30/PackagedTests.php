@@ -34,7 +34,7 @@ final readonly class PackagedTests
 
                 return;
             }
-            $reader = new TestReader($this->items, $href);
+            $reader = new TestReader($this->items, $href, $zip);
             $json = $reader->read($xml);
             yield from $reader->notices;
             yield Found::thing('assessment', Assessment::read($json, $this->kinds)->toJson());

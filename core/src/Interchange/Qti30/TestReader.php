@@ -29,7 +29,7 @@ final class TestReader
     private array $ids = [];
 
     /** @param  array<string, array{string, BigRational}>  $items  item file → the question it became, and its points */
-    public function __construct(private readonly array $items, private readonly string $file)
+    public function __construct(private readonly array $items, private readonly string $file, private readonly ?SafeZip $zip = null)
     {
     }
 
@@ -126,7 +126,7 @@ final class TestReader
 
     private function reference(\DOMElement $ref): ?\stdClass
     {
-        $href = SafeZip::resolve($this->file, $ref->getAttribute('href'));
+        $href = $this->zip?->find($this->file, $ref->getAttribute('href')) ?? SafeZip::resolve($this->file, $ref->getAttribute('href'));
         $item = $href === null ? null : $this->items[$href] ?? null;
         if ($item === null) {
             $this->notices[] = Notice::loss('qti.test_item', 'The test asks '.$ref->getAttribute('href').', which could not be read; its place was left out.', $this->file, $ref->getLineNo());

@@ -131,11 +131,21 @@ export type ReceiptBody = {
   folder: string[]
   files: { name: string; format: string | null; bytes: number; problem: string | null; questions: number }[]
   source: Tally
-  result: Tally & { added: number; replaced: number; skipped: number; skipped_in_review: number }
+  /** Receipts of before there were draws and folders of groups have none of them. */
+  result: Tally & {
+    added: number
+    replaced: number
+    skipped: number
+    skipped_in_review: number
+    assessments?: number
+    draws?: number
+    folders?: number
+  }
   stimuli: number
   media: number
   groups: number
   assessments: number
+  draws?: number
   notices: Record<Severity, number>
   taken_back?: { added: number; replaced: number }
   left?: { id: string; title: string; why: string }[]

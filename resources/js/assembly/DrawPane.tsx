@@ -24,7 +24,7 @@ export function DrawPane({ document, draw, mayWrite, onRemove }: Props) {
   return (
     <article className="flex flex-col gap-4 p-5">
       <header className="flex flex-wrap items-start gap-2">
-        <div className="min-w-48 flex-1">
+        <div className="w-full">
           <input
             aria-label={texts.assembly.drawName}
             placeholder={texts.assembly.drawName}
@@ -83,7 +83,7 @@ export function DrawPane({ document, draw, mayWrite, onRemove }: Props) {
       {pool.isPending ? <Waiting text={texts.loading} /> : null}
       <section aria-label={texts.assembly.drawPool(rows.length)} className="flex flex-col gap-2">
         <div className="flex flex-wrap items-center gap-2">
-          <h3 className="flex-1 font-semibold">{texts.assembly.drawPool(rows.length)}</h3>
+          <h2 className="flex-1 font-semibold">{texts.assembly.drawPool(rows.length)}</h2>
           <span role="status" className="text-second">
             {seed > 0 ? texts.assembly.drawNow(drawn.size) : ''}
           </span>

@@ -35,8 +35,14 @@ export function ReceiptTable({ body }: { body: ReceiptBody }) {
             body.result[way] > 0 || way === 'added' ? row(texts.intake.rows[way] ?? '', '', body.result[way], true) : null,
           )}
           {row(texts.intake.rows.points ?? '', body.source.points, body.result.points)}
-          {(['stimuli', 'media', 'groups', 'assessments'] as const).map((thing) =>
+          {(['stimuli', 'media'] as const).map((thing) =>
             body[thing] > 0 ? row(texts.intake.things[thing] ?? '', body[thing], '') : null,
+          )}
+          {body.groups > 0
+            ? row(texts.intake.things.groups ?? '', body.groups, body.result.folders ? texts.intake.foldersMade(body.result.folders) : '')
+            : null}
+          {(['assessments', 'draws'] as const).map((thing) =>
+            (body[thing] ?? 0) > 0 ? row(texts.intake.things[thing] ?? '', body[thing] ?? 0, body.result[thing] ?? '') : null,
           )}
           {(['problem', 'loss', 'note'] as Severity[]).map((severity) =>
             body.notices[severity] > 0 ? row(texts.intake.notices[severity] ?? '', body.notices[severity], '') : null,

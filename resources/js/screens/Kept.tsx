@@ -57,7 +57,7 @@ export function Kept() {
                 <Fragment key={id}>
                   <tr>
                     <th scope="row" className={`py-1 pr-4 text-left align-top font-normal ${first ? 'border-hairline border-t' : ''}`}>
-                      {first ? <strong className="mr-1.5">{texts.kinds[row.kind] ?? row.kind}</strong> : null}
+                      {first ? <strong className="mr-1">{texts.kinds[row.kind] ?? row.kind} </strong> : null}
                       {said.length > 0 ? (
                         <button
                           type="button"

@@ -151,7 +151,11 @@ export const intake = {
   by: (person: string, at: string) => `by ${person}, ${at}`,
   tally: { what: 'What', source: 'In the files', result: 'In the bank' },
   rows: { questions: 'Questions', points: 'Points', added: 'added', replaced: 'replaced', skipped: 'left out' } as Record<string, string>,
-  things: { stimuli: 'Stimuli', media: 'Pictures and media', groups: 'Groups', assessments: 'Assessments' } as Record<string, string>,
+  things: { stimuli: 'Stimuli', media: 'Pictures and media', groups: 'Groups', assessments: 'Assessments', draws: 'Draws' } as Record<
+    string,
+    string
+  >,
+  foldersMade: (n: number) => (n === 1 ? '1 folder' : `${n} folders`),
   download: 'Fetch the receipt',
   toBank: (bank: string) => `Go to ${bank}`,
   noPart: 'without a part',

@@ -9,13 +9,13 @@ use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Json\Json;
 
-/** Questions that are in no bank of the demo, to be brought in from files: database/demo/samples.json has them in few words. */
+/** Questions that are in no bank of the demo, to be brought in from files: database/samples.json has them in few words. */
 final class Samples
 {
     /** @param  list<string>  $topics */
     public static function of(array $topics): Found
     {
-        $all = json_decode((string) file_get_contents(database_path('demo/samples.json')), true, 16, JSON_THROW_ON_ERROR);
+        $all = json_decode((string) file_get_contents(database_path('samples.json')), true, 16, JSON_THROW_ON_ERROR);
         $found = new Found;
         foreach ($topics as $topic) {
             foreach (is_array($all) && is_array($all[$topic] ?? null) ? $all[$topic] : [] as $i => $said) {

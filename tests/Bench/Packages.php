@@ -32,14 +32,14 @@ final class Packages
     }
 
     /** As somebody else would send them: without what we keep beside each item. */
-    public static function strangers(int $count): string
+    public static function strangers(int $count, string $format = 'qti30'): string
     {
         $ours = (string) tempnam(sys_get_temp_dir(), 'bench');
-        Formats::standard(Parts::standard())->named('qti30')?->write(self::many($count), $ours);
+        Formats::standard(Parts::standard())->named($format)?->write(self::many($count), $ours);
         $file = (string) tempnam(sys_get_temp_dir(), 'bench');
         $zip = new ZipWriter($file);
         foreach (self::entries($ours) as $name => $bytes) {
-            str_ends_with($name, '.wide-quarry.json') || $zip->add($name, $bytes);
+            str_contains($name, '.wide-quarry.') || $zip->add($name, $bytes);
         }
         $zip->close();
         unlink($ours);
@@ -60,9 +60,9 @@ final class Packages
         return $entries;
     }
 
-    /** @return list<string> the XML of a package */
+    /** @return list<string> the XML of a package; of our own, its lines of JSON */
     public static function documents(string $file): array
     {
-        return array_values(array_filter(self::entries($file), fn (string $name): bool => str_ends_with($name, '.xml'), ARRAY_FILTER_USE_KEY));
+        return array_values(array_filter(self::entries($file), fn (string $name): bool => preg_match('/\.(?:xml|jsonl)$/', $name) === 1, ARRAY_FILTER_USE_KEY));
     }
 }

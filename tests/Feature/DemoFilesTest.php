@@ -28,7 +28,7 @@ it('writes the sample packages as they are kept', function (string $name): void 
     expect($same)->toBeTrue('Run php artisan demo:files');
 })->with(['fossils-and-soil-3.0.zip', 'oceans-and-air-2.2.zip', 'oceans-2.1.zip', 'soil-course-1.3.zip', 'air-untidy-2.1.zip', 'fossils-untidy-2.2.zip', 'old-quizzes-with-pools-1.2.zip', 'course-untidy-1.1.zip']);
 
-// Counted by hand in database/demo/samples.json and in what SamplePackages does to it.
+// Counted by hand in database/samples.json and in what SamplePackages does to it.
 it('reads every version, clean and untidy', function (string $name, string $format, int $questions, float $points, int $byHand, array $asked, array $codes): void {
     [$as, $found] = readDemo($name);
     $all = array_map(fn (stdClass $json): Question => Question::read($json, Parts::standard()), $found->questions);

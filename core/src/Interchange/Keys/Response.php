@@ -10,11 +10,13 @@ use WideQuarry\Numbers\Exact;
 /** One response of an item: what may be given, and the part it becomes but for its key. Pairs are written as two identifiers with a tab between. */
 final readonly class Response
 {
-    private const SUBSETS = 9;
+    private const SUBSETS = 6;
 
-    private const PERMUTED = 5;
+    private const PERMUTED = 4;
 
     private const STEPS = 400;
+
+    private const FEW_STEPS = 12;
 
     /**
      * @param  string  $kind  of our part
@@ -142,8 +144,14 @@ final readonly class Response
     private function words(): array
     {
         $words = ['zz unheard of zz'];
-        foreach ($this->named() as $value) {
-            array_push($words, $value, mb_strtoupper($value), mb_strtolower($value), "zz $value zz", "zz$value");
+        $within = [];
+        foreach ($this->probes as $i => $probe) {
+            $within[$probe->value] = ($within[$probe->value] ?? false) || $probe->how !== 'equal' || $i === 0;
+        }
+        foreach ($within as $value => $isLookedFor) { // letters inside others matter where a test looks for them; one is tried anyway
+            $value = (string) $value;
+            $other = mb_strtoupper($value) === $value ? mb_strtolower($value) : mb_strtoupper($value);
+            array_push($words, $value, $other, ...($isLookedFor ? ["zz $value zz", "zz$value"] : []));
         }
 
         return array_values(array_unique($words));
@@ -181,7 +189,11 @@ final readonly class Response
             $steps[] = Exact::decimal($at) ?? Exact::text($at);
         }
 
-        return $steps;
+        $limits = array_map(fn (string $limit): BigRational => Exact::read($limit) ?? Exact::zero(), $this->limits());
+        $near = fn (string $one): bool => array_filter($limits, fn (BigRational $limit): bool => (Exact::read($one) ?? Exact::zero())->minus($limit)->abs()->isLessThanOrEqualTo($step)) !== [];
+
+        // between two limits all of it earns the same
+        return count($steps) <= self::FEW_STEPS ? $steps : array_values(array_unique([$steps[0], ...array_values(array_filter($steps, $near)), $steps[count($steps) - 1]]));
     }
 
     /** @return list<list<string>> every order of a few; of more, the one that is named and the one they stand in, each with two that change places */
@@ -243,6 +255,23 @@ final readonly class Response
     public function isJoined(): bool
     {
         return $this->shape === Shape::Pairs || ($this->shape === Shape::Picks && $this->several && count($this->options) > self::SUBSETS);
+    }
+
+    /**
+     * What a test names first: where nothing is known, the likeliest to be right.
+     *
+     * @return list<string>
+     */
+    public function guess(): array
+    {
+        $named = array_values(array_filter($this->named(), fn (string $value): bool => ! in_array($this->shape, [Shape::Picks, Shape::Sequence], true) || in_array($value, $this->options, true)));
+
+        return match (true) {
+            $named === [] => [],
+            $this->shape === Shape::Sequence => count($named) === count($this->options) ? $named : [],
+            $this->shape === Shape::Pairs, $this->shape === Shape::Picks && $this->several => $this->around($named)[0] ?? [],
+            default => [$named[0]],
+        };
     }
 
     /**

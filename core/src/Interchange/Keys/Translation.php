@@ -13,6 +13,7 @@ use WideQuarry\Question\Question;
 use WideQuarry\Question\Unready;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
+use WideQuarry\Scoring\Result;
 use WideQuarry\Scoring\Scorer;
 
 /**
@@ -21,10 +22,19 @@ use WideQuarry\Scoring\Scorer;
  */
 final class Translation
 {
-    private const MOST = 600;
+    private const MOST = 160;
+
+    /** So many answers are tried beside the best of all others. */
+    private const BESIDE = 3;
 
     /** @var array<string, list<list<string>>> */
     private array $tries = [];
+
+    /** @var array<string, list<array{list<string>, BigRational}>> */
+    private array $gains = [];
+
+    /** @var list<int> rows by which keys were refused, the last first */
+    private array $telling = [];
 
     /** @var array{rules: array<string, list<int>>, credits: array<string, array<int, string>>} */
     private array $outcomes = ['rules' => [], 'credits' => []];
@@ -57,13 +67,14 @@ final class Translation
         if (! $this->processing->isWhole() || $this->processing->isEmpty() || $this->responses === []) {
             return null;
         }
-        foreach ([false, true] as $below) {
-            foreach (['sum', 'all'] as $combine) {
-                foreach (count($this->responses) === 1 && $combine === 'all' ? [] : $this->schemes() as $scheme) {
-                    $tried = $this->keyed($question, $combine, $scheme, $below);
-                    if ($tried !== null && $this->agrees($tried)) {
-                        return $tried;
-                    }
+        // less than nothing is given where some answers earn it, and only there; "all or nothing" where an answer earns nothing alone
+        $below = array_filter($this->rows, fn (array $row): bool => $row['score']->isNegative()) !== [];
+        $together = count($this->responses) > 1 && array_filter($this->responses, fn (Response $one): bool => array_filter($this->gains($one, 'sum', $this->score([])), fn (array $gain): bool => ! $gain[1]->isZero()) === []) !== [];
+        foreach ($together ? ['all'] : ['sum'] as $combine) {
+            foreach ($this->schemes() as $scheme) {
+                $tried = $this->keyed($question, $combine, $scheme, $below);
+                if ($tried !== null && $this->agrees($tried)) {
+                    return $tried;
                 }
             }
         }
@@ -163,23 +174,26 @@ final class Translation
         $blank = array_fill_keys(array_map(fn (Response $one): string => $one->id, $this->responses), []);
         $all = [$blank];
         $best = $blank;
+        $nothing = $this->score([]);
         foreach ($this->responses as $response) {
-            $top = null;
+            $top = $nothing;
             foreach ($this->tries[$response->id] as $value) {
                 $all[] = $given = array_replace($blank, [$response->id => $value]);
                 $score = $this->processing->run($this->asked($given))[0];
-                if ($top === null || $score->isGreaterThan($top)) {
+                if ($score->isGreaterThan($top)) {
                     [$top, $best[$response->id]] = [$score, $value];
                 }
             }
+            $best[$response->id] = $best[$response->id] === [] ? $response->guess() : $best[$response->id]; // what earns nothing alone may do so with others
         }
         foreach ($this->responses as $response) {
-            foreach ($this->tries[$response->id] as $value) {
+            $others = array_filter($this->tries[$response->id], fn (array $value): bool => $value !== $best[$response->id]);
+            foreach ([$best[$response->id], ...array_slice($others, 0, self::BESIDE)] as $value) {
                 $all[] = array_replace($best, [$response->id => $value]);
             }
         }
 
-        return $all;
+        return array_values(array_unique($all, SORT_REGULAR));
     }
 
     /** @param  bool  $below  whether a score may fall below nothing */
@@ -218,19 +232,20 @@ final class Translation
      */
     private function gains(Response $response, string $combine, BigRational $nothing): array
     {
-        $gains = [];
-        foreach ($this->tries[$response->id] as $value) {
-            $best = null;
-            foreach ($this->rows as $row) {
-                $others = array_filter($row['given'], fn (array $given, string $id): bool => $id !== $response->id && $given !== [], ARRAY_FILTER_USE_BOTH);
-                if ($row['given'][$response->id] === $value && ($combine === 'all' || $others === [])) {
-                    $best = $best === null || $row['score']->isGreaterThan($best) ? $row['score'] : $best;
-                }
+        $kept = "$response->id\n$combine";
+        if (isset($this->gains[$kept])) {
+            return $this->gains[$kept];
+        }
+        $best = [];
+        foreach ($this->rows as $row) {
+            $alone = count(array_filter($row['given'])) - ($row['given'][$response->id] === [] ? 0 : 1) === 0;
+            $value = implode("\n", $row['given'][$response->id]);
+            if (($combine === 'all' || $alone) && (! isset($best[$value]) || $row['score']->isGreaterThan($best[$value]))) {
+                $best[$value] = $row['score'];
             }
-            $gains[] = [$value, ($best ?? $nothing)->minus($nothing)->simplified()];
         }
 
-        return $gains;
+        return $this->gains[$kept] = array_map(fn (array $value): array => [$value, ($best[implode("\n", $value)] ?? $nothing)->minus($nothing)->simplified()], $this->tries[$response->id]);
     }
 
     /** @param  array<string, list<string>>  $given */
@@ -241,19 +256,19 @@ final class Translation
 
     private function agrees(\stdClass $json): bool
     {
-        $scorer = new Scorer;
         try {
             $question = Question::read($json, $this->kinds);
+            foreach ($this->telling as $i) { // what told another key from the item mostly tells this one too
+                if (! $this->scored($question, $i)->exact->isEqualTo($this->rows[$i]['score'])) {
+                    return false;
+                }
+            }
             $outcomes = ['rules' => [], 'credits' => []];
             foreach ($this->rows as $i => $row) {
-                $response = new \stdClass;
-                foreach ($this->responses as $one) {
-                    if ($row['given'][$one->id] !== []) {
-                        $response->{$one->id} = $one->ours($row['given'][$one->id]);
-                    }
-                }
-                $result = $scorer->score($question, new Attempt($response, Seed::of(1)));
+                $result = $this->scored($question, $i);
                 if (! $result->exact->isEqualTo($row['score'])) {
+                    array_unshift($this->telling, $i);
+
                     return false;
                 }
                 foreach ($result->parts as $part) {
@@ -269,5 +284,17 @@ final class Translation
         }
 
         return true;
+    }
+
+    private function scored(Question $question, int $row): Result
+    {
+        $response = new \stdClass;
+        foreach ($this->responses as $one) {
+            if ($this->rows[$row]['given'][$one->id] !== []) {
+                $response->{$one->id} = $one->ours($this->rows[$row]['given'][$one->id]);
+            }
+        }
+
+        return (new Scorer)->score($question, new Attempt($response, Seed::of(1)));
     }
 }

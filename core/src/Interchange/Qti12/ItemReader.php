@@ -193,6 +193,9 @@ final class ItemReader
 
     private function clean(string $html): string
     {
+        if (preg_match('~^(?:<p>)?[!-%\'-;=?-\~]++(?: [!-%\'-;=?-\~]++)*+(?:</p>)?$~D', $html) === 1 && str_starts_with($html, '<p>') === str_ends_with($html, '</p>')) {
+            return $html; // plain words are clean as they are
+        }
         $text = Reader::read($html);
         foreach ($text->dropped as $dropped) {
             $this->notices[] = Notice::loss('content.dropped', $dropped->sentence(), $this->file, null, $this->id);

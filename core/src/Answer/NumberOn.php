@@ -6,6 +6,7 @@ namespace WideQuarry\Answer;
 
 use Brick\Math\BigRational;
 use WideQuarry\Interchange\Qti30\Credit;
+use WideQuarry\Interchange\Qti30\TemplateWriter;
 use WideQuarry\Json\Fields;
 use WideQuarry\Question\Value;
 use WideQuarry\Variables\Roll;
@@ -107,25 +108,25 @@ final readonly class NumberOn
      *
      * @throws \WideQuarry\Variables\RollProblem
      */
-    public function toQti(string $variable, Roll $roll): ?string
+    public function toQti(string $variable, Roll $roll, ?TemplateWriter $templates = null): ?string
     {
-        $base = fn (BigRational $value): string => '<qti-base-value base-type="float">'.Credit::float($value).'</qti-base-value>';
+        $base = fn (Value $value): string => $templates === null ? '<qti-base-value base-type="float">'.Credit::float($value->number($roll)).'</qti-base-value>' : $templates->value($value, $roll);
         if ($this->answer === 'range') {
             $tests = [];
             if ($this->from !== null) {
                 $name = in_array($this->ends, ['both', 'from'], true) ? 'qti-gte' : 'qti-gt';
-                $tests[] = "<$name>$variable".$base($this->from->number($roll))."</$name>";
+                $tests[] = "<$name>$variable".$base($this->from)."</$name>";
             }
             if ($this->to !== null) {
                 $name = in_array($this->ends, ['both', 'to'], true) ? 'qti-lte' : 'qti-lt';
-                $tests[] = "<$name>$variable".$base($this->to->number($roll))."</$name>";
+                $tests[] = "<$name>$variable".$base($this->to)."</$name>";
             }
 
             return count($tests) === 2 ? '<qti-and>'.implode('', $tests).'</qti-and>' : $tests[0] ?? null;
         }
         $open = $this->tolerance?->toQti($roll) ?? ['qti-equal', 'tolerance-mode="exact"'];
         // the tolerance lies around what stands first
-        $tests = array_map(fn (Value $value): string => "<$open[0] $open[1]>".$base($value->number($roll))."$variable</$open[0]>", $this->values);
+        $tests = array_map(fn (Value $value): string => "<$open[0] $open[1]>".$base($value)."$variable</$open[0]>", $this->values);
 
         return count($tests) > 1 ? '<qti-or>'.implode('', $tests).'</qti-or>' : $tests[0] ?? null;
     }

@@ -35,6 +35,11 @@ final readonly class Value
         return new self(Fields::of($json, $path, ['expr'])->need('expr')->string('expr'), true, $path);
     }
 
+    public function isExpression(): bool
+    {
+        return $this->isExpression;
+    }
+
     /** As the author wrote it. */
     public function source(): string
     {

@@ -26,6 +26,12 @@ final class Questions
         return self::read(['format' => 'wide-quarry/question', 'version' => 1, 'id' => '0192f0c4-0000-7000-8000-000000000001', 'title' => 'T', 'language' => 'en-GB', 'body' => "<p>Q</p>$anchors", 'parts' => $parts, ...$more]);
     }
 
+    /** @return array<string, string|float> what chance gave each variable, as an evaluator elsewhere takes it */
+    public static function drawn(Question $question, Seed $seed): array
+    {
+        return array_map(fn (mixed $value): string|float => is_string($value) ? $value : (float) (string) $value->toScale(12, \Brick\Math\RoundingMode::HALF_UP), $question->variables->roll($seed, $question->language)->values);
+    }
+
     public static function read(mixed $json): Question
     {
         return Question::read(Json::decode(Json::encode($json)), Parts::standard());

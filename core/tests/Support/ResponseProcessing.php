@@ -16,23 +16,30 @@ final class ResponseProcessing
     /** @var array<string, \DOMElement> */
     private array $declarations = [];
 
+    /** @var array<string, list<string|float>|null> right answers that depend on the values */
+    private array $right = [];
+
     private bool $ended = false;
 
-    /** @param  array<string, list<string>>  $responses */
-    public static function score(string $xml, array $responses): float
+    /**
+     * @param  array<string, list<string>>  $responses
+     * @param  array<string, string|float>  $drawn  template variable → what chance gave it; the others are worked out here
+     */
+    public static function score(string $xml, array $responses, array $drawn = []): float
     {
-        return (float) (self::evaluated($xml, $responses)->values['SCORE'][0] ?? 0);
+        return (float) (self::evaluated($xml, $responses, $drawn)->values['SCORE'][0] ?? 0);
     }
 
     /**
      * The feedback that shows.
      *
      * @param  array<string, list<string>>  $responses
+     * @param  array<string, string|float>  $drawn
      * @return list<string> its words, sorted
      */
-    public static function feedback(string $xml, array $responses): array
+    public static function feedback(string $xml, array $responses, array $drawn = []): array
     {
-        $self = self::evaluated($xml, $responses);
+        $self = self::evaluated($xml, $responses, $drawn);
         $document = new \DOMDocument;
         $document->loadXML($xml);
         $shown = [];
@@ -46,8 +53,11 @@ final class ResponseProcessing
         return $shown;
     }
 
-    /** @param  array<string, list<string>>  $responses */
-    private static function evaluated(string $xml, array $responses): self
+    /**
+     * @param  array<string, list<string>>  $responses
+     * @param  array<string, string|float>  $drawn
+     */
+    private static function evaluated(string $xml, array $responses, array $drawn): self
     {
         $document = new \DOMDocument;
         $document->loadXML($xml);
@@ -62,6 +72,7 @@ final class ResponseProcessing
                 $self->values[$id] = self::name($node) === 'responsedeclaration' ? (($responses[$id] ?? []) === [] ? null : array_map(fn (string $given): string|float => in_array(self::get($node, 'baseType'), ['float', 'integer'], true) ? (float) $given : $given, $responses[$id]))
                     : ($default === null ? (in_array(self::get($node, 'baseType'), ['float', 'integer'], true) ? [0.0] : null) : array_map($typed, self::children($default)));
             }
+            self::name($node) !== 'templateprocessing' || $self->prepare($node, $drawn);
             $rules = self::name($node) === 'responseprocessing' ? $node : $rules;
         }
         if ($rules === null) {
@@ -74,6 +85,21 @@ final class ResponseProcessing
         };
 
         return $self;
+    }
+
+    /** @param  array<string, string|float>  $drawn */
+    private function prepare(\DOMElement $processing, array $drawn): void
+    {
+        foreach (self::children($processing) as $rule) {
+            [$id, $value] = [$rule->getAttribute('identifier'), self::children($rule)[0]];
+            $chance = preg_match('/<[\w:-]*random/i', (string) $rule->ownerDocument?->saveXML($rule)) === 1;
+            match (self::name($rule)) {
+                'settemplatevalue' => $this->values[$id] = $chance ? [$drawn[$id]] : $this->value($value),
+                'setcorrectresponse' => $this->right[$id] = $this->value($value),
+                'templateconstraint' => $this->value($value) === ['true'] || throw new \LogicException('A constraint does not hold: '.$rule->ownerDocument?->saveXML($rule)),
+                default => throw new \LogicException('Unknown template rule '.self::name($rule)),
+            };
+        }
     }
 
     private function run(\DOMElement $parent): void
@@ -154,6 +180,11 @@ final class ResponseProcessing
             'lte' => $none() ? null : $truth($number(0) <= $number(1)), 'lt' => $none() ? null : $truth($number(0) < $number(1)),
             'truncate' => $none() ? null : [(float) (int) $number(0)], 'round' => $none() ? null : [floor($number(0) + 0.5)],
             'integertofloat' => $of(0),
+            'power' => $none() ? null : [$number(0) ** $number(1)],
+            'roundto' => $none() ? null : [round($number(0), (int) $e->getAttribute('figures'))],
+            'mathoperator' => $none() ? null : [match ($e->getAttribute('name')) {
+                'floor' => floor($number(0)), 'ceil' => ceil($number(0)), 'abs' => abs($number(0)),
+            }],
             default => throw new \LogicException('Unknown expression '.self::name($e)),
         };
     }
@@ -162,6 +193,9 @@ final class ResponseProcessing
     private function correct(string $id): ?array
     {
         $declaration = $this->declarations[$id] ?? throw new \LogicException("No $id");
+        if (isset($this->right[$id])) {
+            return $this->right[$id];
+        }
         $correct = self::inside($declaration, 'correctresponse');
         $numeric = in_array(self::get($declaration, 'baseType'), ['float', 'integer'], true);
 

@@ -81,6 +81,12 @@ final class ItemReader
     /** @param  array<string, string>  $stimuli */
     private function question(\DOMElement $item, Lom $lom, array $stimuli): \stdClass
     {
+        $templates = TemplateReader::isIn($item) ? new TemplateReader($item) : null;
+        if ($templates?->isWhole() === true) {
+            $templates->settle($item);
+        } elseif ($templates !== null) {
+            $this->loseTemplates();
+        }
         $declarations = [];
         foreach (Xml::children($item, 'qti-response-declaration') as $element) {
             $declaration = Declaration::read($element);
@@ -94,10 +100,11 @@ final class ItemReader
         foreach ($text->dropped as $dropped) {
             $this->notices[] = Notice::loss('content.dropped', $dropped->sentence(), $this->file, null, $this->id);
         }
-        if (Xml::children($item, 'qti-template-declaration') !== [] || Xml::child($item, 'qti-template-processing') !== null) {
-            $this->lose('qti.templates', 'Values that vary from learner to learner could not be translated yet; the item is kept as it came.');
-        }
-        [$tried, $scoring, $translation] = $this->tried($item, $body, $declarations, $processing, $parts, $text->html());
+        $varied = $templates?->isWhole() === true ? $templates->keyed($parts) : $parts;
+        $varied === null && $this->loseTemplates();
+        $parts = $varied ?? array_map(self::bare(...), $parts);
+        // what varies is not tried out: every roll has answers of its own
+        [$tried, $scoring, $translation] = $templates === null ? $this->tried($item, $body, $declarations, $processing, $parts, $text->html()) : [null, null, null];
         if ($tried === null && $processing->untranslated) {
             $this->lose('qti.processing', 'How this item is marked could not be translated; it is kept as it came, to be marked by hand.');
         } elseif ($tried === null && array_filter($parts, self::isUnmarked(...)) !== []) {
@@ -112,12 +119,12 @@ final class ItemReader
 
         $question = (object) [
             'format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => mb_substr($lom->title !== '' ? $lom->title : $item->getAttribute('title'), 0, 500),
-            'language' => $this->language($item), 'body' => (new \WideQuarry\Content\RichText($text->nodes))->html(), 'stimuli' => $used, 'parts' => $parts,
+            'language' => $this->language($item), 'body' => (new \WideQuarry\Content\RichText($text->nodes))->html(), 'stimuli' => $used, ...($templates?->isWhole() === true ? ['variables' => $templates->toJson()] : []), 'parts' => $parts,
             'scoring' => $scoring ?? (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points, ...$this->bounds($processing, $parts)],
             'record' => (object) [...(array) $lom->record, 'status' => 'draft', 'origin' => (object) ['format' => $this->format, 'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $lom->fields]],
         ];
         $placed = $translation !== null ? $this->byEffect($item, $translation, $question, $tried !== null)
-            : ((new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place() || $this->triedFeedback($item, $declarations, $question));
+            : ((new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place() || ($templates === null && $this->triedFeedback($item, $declarations, $question)));
         if (! $placed) {
             $this->lose('qti.feedback', 'Some feedback is tied to what could not be translated; the item is kept as it came.');
         }
@@ -320,6 +327,11 @@ final class ItemReader
         }
         $name !== 'img' || $made->setAttribute('alt', trim($object->textContent));
         $object->parentNode->replaceChild($made, $object);
+    }
+
+    private function loseTemplates(): void
+    {
+        $this->lose('qti.templates', 'How the values of this item vary could not be translated; the item is kept as it came.');
     }
 
     private function lose(string $code, string $sentence): void

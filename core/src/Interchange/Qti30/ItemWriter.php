@@ -43,15 +43,17 @@ final class ItemWriter
      */
     public function write(Question $question, array $stimuli, array $passages = []): WrittenItem
     {
-        $in = new WriteContext($question->language, $question->normalise, $this->roll($question), new Gaps($question->body), GapText::scattered($question));
+        $templates = TemplateWriter::of($question);
+        $in = new WriteContext($question->language, $question->normalise, $this->roll($question, $templates), new Gaps($question->body), GapText::scattered($question), $templates);
+        $values = $templates?->printed() ?? $in->roll->written;
         $declarations = $processing = '';
         $outcomes = $responses = $worth = [];
-        $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $in->roll->written));
+        $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $values));
         foreach ($question->parts as $i => $part) {
             $mapping = Mappings::for($part->kindName);
             $response = 'RESPONSE'.($i === 0 ? '' : $i + 1);
             try {
-                $written = $part->kind === null ? null : $mapping?->write($part, $response, $in, fn (string $html): string => self::content($html, $this->files, $in->roll->written));
+                $written = $part->kind === null ? null : $mapping?->write($part, $response, $in, fn (string $html): string => self::content($html, $this->files, $values));
             } catch (CoreException $problem) {
                 $written = null;
                 $this->lose($question, 'key.unready', "A part could not be written: {$problem->getMessage()}");
@@ -87,11 +89,11 @@ final class ItemWriter
         $score = $outcomes === [] ? '' : $processing.(count($worth) > 1 && $question->scoring->all ? $this->together($worth, $max) : '<qti-set-outcome-value identifier="SCORE"><qti-sum>'.implode('', $outcomes).'</qti-sum></qti-set-outcome-value>'.$this->bounds($question));
         $sum = $score.$feedback->conditions() === '' ? '' : '<qti-response-processing>'.$score.$feedback->conditions().'</qti-response-processing>';
         $refs = implode('', array_map(fn (string $id): string => "<qti-assessment-stimulus-ref identifier=\"S-$id\" href=\"../stimuli/$id.xml\"/>", array_values(array_intersect($question->stimuli, $stimuli))));
-        $body = implode('', array_map(fn (string $html): string => '<div class="stimulus">'.self::content($html, $this->files).'</div>', $passages)).$this->body($question, $in->roll);
+        $body = implode('', array_map(fn (string $html): string => '<div class="stimulus">'.self::content($html, $this->files).'</div>', $passages)).$this->body($question, $values);
         $passages === [] || $this->lose($question, 'qti.stimulus_inside', 'What the question is about stands in every item that shows it: this version has no stimuli of their own.');
         $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<qti-assessment-item xmlns="'.Qti30Format::NAMESPACE."\" identifier=\"Q-$question->id\" title=\"".Xml::escape($question->title)."\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">".$declarations
             ."<qti-outcome-declaration identifier=\"SCORE\" cardinality=\"single\" base-type=\"float\" normal-maximum=\"$max\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration><qti-outcome-declaration identifier=\"MAXSCORE\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>$max</qti-value></qti-default-value></qti-outcome-declaration>"
-            .$feedback->declaration()."$refs<qti-item-body>$body</qti-item-body>$sum".$feedback->modals()."</qti-assessment-item>\n";
+            .$feedback->declaration().$templates?->declarations().($templates?->processing() ?? '')."$refs<qti-item-body>$body</qti-item-body>$sum".$feedback->modals()."</qti-assessment-item>\n";
 
         return new WrittenItem($xml, implode('', $passages).$this->allContent($question), $this->notices);
     }
@@ -100,21 +102,22 @@ final class ItemWriter
      * Rich text as an item holds it: media by path, MathML in its namespace.
      *
      * @param  array<string, string>  $files
-     * @param  array<string, string>  $values
+     * @param  array<string, string|Element>  $values
      */
     public static function content(string $html, array $files, array $values = []): string
     {
         return Serialiser::html(self::outward(RichText::read($html)->nodes, $files, $values, []));
     }
 
-    private function body(Question $question, Roll $roll): string
+    /** @param  array<string, string|Element>  $values */
+    private function body(Question $question, array $values): string
     {
         $nodes = RichText::read($question->body)->nodes;
         foreach ($this->around as $id => $response) {
             $settings = $question->part((string) $id)?->settings;
             $nodes = GapText::wrapped($nodes, (string) $id, $response, isset($settings->shuffle) && $settings->shuffle === true);
         }
-        $nodes = self::outward($nodes, $this->files, $roll->written, $this->interactions);
+        $nodes = self::outward($nodes, $this->files, $values, $this->interactions);
         $nodes = $nodes === [] ? [new Element('p')] : $nodes;
         $inline = array_filter($nodes, fn (Element|string $node): bool => is_string($node) || ! (isset(\WideQuarry\Content\AllowList::BLOCK[$node->name]) || $node->name === 'qti-gap-match-interaction')) !== [];
         $html = Serialiser::html($inline ? [new Element('p', [], $nodes)] : $nodes);
@@ -134,7 +137,7 @@ final class ItemWriter
     /**
      * @param  list<Element|string>  $nodes
      * @param  array<string, string>  $files
-     * @param  array<string, string>  $values
+     * @param  array<string, string|Element>  $values
      * @param  array<string, string>  $parts
      * @return list<Element|string>
      */
@@ -146,7 +149,7 @@ final class ItemWriter
             $media = $node instanceof Element ? $node->attribute('data-media') : null;
             $out[] = match (true) {
                 is_string($node) => $node,
-                $value !== null => $node->name === 'mi' ? new Element('mn', [], [$values[$value] ?? $value]) : $values[$value] ?? $value,
+                $value !== null => self::shown($node->name, $value, $values[$value] ?? $value),
                 $media !== null => new Element($node->name, [...array_diff_key($node->attributes, ['data-media' => 1, 'data-captions' => 1]), 'src' => '../'.($files[$media] ?? "media/$media")]),
                 $node->name === 'math' => new Element('math', [...$node->attributes, 'xmlns' => 'http://www.w3.org/1998/Math/MathML'], self::outward($node->children, $files, $values, $parts)),
                 default => $node->withChildren(self::outward($node->children, $files, $values, $parts)),
@@ -156,15 +159,21 @@ final class ItemWriter
         return $out;
     }
 
-    private function roll(Question $question): Roll
+    /** What stands for a value: its digits, or the variable that prints it. */
+    private static function shown(string $element, string $name, string|Element $value): Element|string
+    {
+        return $element !== 'mi' ? $value : ($value instanceof Element ? new Element('mi', [], [$name]) : new Element('mn', [], [$value]));
+    }
+
+    private function roll(Question $question, ?TemplateWriter $templates): Roll
     {
         try {
             $roll = $question->variables->roll(Seed::of(1), $question->language);
         } catch (CoreException) {
             $roll = new Roll;
         }
-        if ($question->variables->list !== []) {
-            $this->lose($question, 'qti.templates', 'Values that vary cannot be written to QTI yet: one set of them stands in the item.');
+        if ($question->variables->list !== [] && $templates === null) {
+            $this->lose($question, 'qti.templates', 'How these values vary cannot be said in QTI: one set of them stands in the item.');
         }
 
         return $roll;

@@ -11,6 +11,9 @@ final class NumberTest
     public static function condition(\DOMElement $test): ?array
     {
         $value = trim(Xml::child($test, 'qti-base-value')->textContent ?? '');
+        if ($value === '' && in_array($test->localName, ['qti-equal', 'qti-equal-rounded', 'qti-match'], true)) {
+            return null;
+        }
 
         return match ($test->localName) {
             'qti-equal' => self::equal($test, $value),
@@ -59,6 +62,9 @@ final class NumberTest
                 return null;
             }
             $range[$name] = trim(Xml::child($end, 'qti-base-value')->textContent ?? '');
+            if ($range[$name] === '') {
+                return null;
+            }
             $closed = in_array($end->localName, ['qti-gte', 'qti-lte'], true) ? [...$closed, $name] : $closed;
         }
 

@@ -72,14 +72,16 @@ final class NumberMapping implements KindMapping
                 $losses['written'] = ['number.written', 'That a number is typed with just so many digits cannot be asked for in QTI.'];
             }
 
-            return $rule->on->toQti("<qti-variable identifier=\"$response\"/>", $in->roll);
+            return $rule->on->toQti("<qti-variable identifier=\"$response\"/>", $in->roll, $in->templates);
         };
         $processing = TypedChain::write($part, $response, $test);
         $first = null;
         foreach ($part->key->rules as $rule) {
-            $first ??= $rule->on instanceof NumberOn && $rule->credit()->isPositive() && in_array($rule->on->answer, ['value', 'set'], true) && $rule->on->values() !== [] ? $rule->on->values()[0]->number($in->roll) : null;
+            $first ??= $rule->on instanceof NumberOn && $rule->credit()->isPositive() && in_array($rule->on->answer, ['value', 'set'], true) && $rule->on->values() !== [] ? $rule->on->values()[0] : null;
         }
-        $correct = $first === null ? '' : '<qti-correct-response><qti-value>'.Credit::float($first).'</qti-value></qti-correct-response>';
+        $varies = $in->templates !== null && $first?->isExpression() === true;
+        $varies && $in->templates->correct($response, $first);
+        $correct = $first === null || $varies ? '' : '<qti-correct-response><qti-value>'.Credit::float($first->number($in->roll)).'</qti-value></qti-correct-response>';
 
         return new WrittenPart(
             "<qti-response-declaration identifier=\"$response\" cardinality=\"single\" base-type=\"float\">$correct</qti-response-declaration>",

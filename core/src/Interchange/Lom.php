@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange;
 
 /**
- * Learning object metadata (IEEE 1484.12.1) of a resource in a manifest: title, keywords, difficulty, time, rights.
+ * Learning object metadata (IEEE 1484.12.1) of a resource in a manifest: title, language, keywords, author, difficulty, time, rights, topics and standards.
  * Namespaces and binding differ from package to package, so elements are told by their names alone.
  */
 final class Lom
@@ -16,6 +16,9 @@ final class Lom
     private const FIELDS = 100;
 
     public string $title = '';
+
+    /** As 1.3 General.Language says, "" when it does not. */
+    public string $language = '';
 
     /** Fields of the record that the metadata says. */
     public \stdClass $record;
@@ -41,17 +44,18 @@ final class Lom
     }
 
     /** @param  \stdClass  $record of a question or stimulus */
-    public static function write(string $title, \stdClass $record): string
+    public static function write(string $title, \stdClass $record, string $language = ''): string
     {
         $text = fn (string $name, mixed $value): string => is_string($value) && $value !== '' ? "<$name><string>".self::escape($value)."</string></$name>" : '';
         $keywords = implode('', array_map(fn (mixed $tag): string => $text('keyword', $tag), is_array($record->tags ?? null) ? $record->tags : []));
         $difficulty = self::DIFFICULTY[is_int($record->difficulty ?? null) ? $record->difficulty : 0] ?? null;
         $minutes = $record->minutes ?? null;
-        $general = $text('title', $title).$keywords;
+        $general = $text('title', $title).($language === '' || $language === 'und' ? '' : "<language>$language</language>").$keywords;
+        $author = is_string($record->author ?? null) && $record->author !== '' ? '<contribute><role><source>LOMv1.0</source><value>author</value></role><entity>'.self::escape(VCard::write($record->author)).'</entity></contribute>' : '';
         $educational = ($difficulty === null ? '' : "<difficulty><source>LOMv1.0</source><value>$difficulty</value></difficulty>")
             .(is_int($minutes) || is_float($minutes) ? '<typicalLearningTime><duration>PT'.(int) round($minutes * 60).'S</duration></typicalLearningTime>' : '');
         $rights = $text('description', $record->licence ?? null);
-        $inner = implode('', array_map(fn (string $name, string $in): string => $in === '' ? '' : "<$name>$in</$name>", ['general', 'educational', 'rights'], [$general, $educational, $rights]));
+        $inner = implode('', array_map(fn (string $name, string $in): string => $in === '' ? '' : "<$name>$in</$name>", ['general', 'lifeCycle', 'educational', 'rights'], [$general, $author, $educational, $rights])).LomClassification::write($record);
 
         return $inner === '' ? '' : "<metadata><lom xmlns=\"http://ltsc.ieee.org/xsd/LOM\">$inner</lom></metadata>";
     }
@@ -59,6 +63,12 @@ final class Lom
     private function element(\DOMElement $element, string $path): void
     {
         $path .= ($path === '' ? '' : '.').$element->localName;
+        if ($path === 'lom.classification' && LomClassification::read($element, $this->record)) {
+            return;
+        }
+        if (strtolower($path) === 'lom.lifecycle.contribute' && $this->author($element)) {
+            return;
+        }
         $children = array_filter(iterator_to_array($element->childNodes, false), fn (\DOMNode $node): bool => $node instanceof \DOMElement && ! in_array($node->localName, ['string', 'langstring'], true));
         foreach ($children as $child) {
             $this->element($child, $path);
@@ -74,6 +84,7 @@ final class Lom
     {
         return match ($path) {
             'lom.general.title' => $this->title($text),
+            'lom.general.language' => $this->language($text),
             'lom.general.keyword' => $this->keyword($text),
             'lom.educational.difficulty.source' => true,
             'lom.educational.difficulty.value' => $this->difficulty($text),
@@ -89,6 +100,31 @@ final class Lom
         $this->title = $first ? $text : $this->title;
 
         return $first;
+    }
+
+    private function language(string $text): bool
+    {
+        $first = $this->language === '' && preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $text) === 1;
+        $this->language = $first ? $text : $this->language;
+
+        return $first;
+    }
+
+    /** Who contributed as an author, and when; other roles are kept as fields. */
+    private function author(\DOMElement $contribute): bool
+    {
+        $said = ['role' => '', 'entity' => '', 'centity' => '', 'date' => ''];
+        foreach ($contribute->getElementsByTagName('*') as $child) {
+            $name = strtolower((string) $child->localName);
+            isset($said[$name]) && $said[$name] = trim($child->textContent);
+        }
+        $author = VCard::name($said['entity'] !== '' ? $said['entity'] : $said['centity']);
+        if (! str_ends_with(strtolower($said['role']), 'author') || $author === '' || isset($this->record->author)) {
+            return false;
+        }
+        $said['date'] === '' || $this->fields['lom.lifeCycle.contribute.date'] = mb_substr(mb_scrub($said['date']), 0, 500);
+
+        return $this->set('author', $author);
     }
 
     private function keyword(string $text): bool

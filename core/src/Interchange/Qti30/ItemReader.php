@@ -30,6 +30,9 @@ final class ItemReader
 
     private string $format = 'qti30';
 
+    /** What the metadata says of it, for items that do not say it themselves. */
+    private string $language = '';
+
     /** @param  \Closure(string): ?Medium  $medium the medium an item names by a path of its own */
     public function __construct(private readonly Parts $kinds, private readonly string $file, private readonly string $id, private readonly \Closure $medium)
     {
@@ -43,6 +46,7 @@ final class ItemReader
      */
     public function read(string $xml, Lom $lom, array $stimuli = []): iterable
     {
+        $this->language = $lom->language;
         $document = SafeXml::open($xml, $this->file, Dialects::words($xml));
         $item = $document->root;
         array_push($this->notices, ...array_map(fn (Notice $notice): Notice => $notice->about($this->id), $document->notices));
@@ -223,7 +227,7 @@ final class ItemReader
     {
         $language = $item->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'lang');
 
-        return preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) === 1 ? $language : 'und';
+        return preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) === 1 ? $language : ($this->language !== '' ? $this->language : 'und');
     }
 
     /**

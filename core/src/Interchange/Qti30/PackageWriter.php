@@ -82,7 +82,7 @@ final class PackageWriter
             'media' => array_map(fn (Medium $medium): array => ['id' => $medium->id, 'type' => $medium->type, 'name' => $medium->name, 'file' => $this->files[$medium->id]], $used),
         ])."\n");
 
-        return $this->resource("Q-$question->id", $this->edition->type('item'), $path, Lom::write($question->title, self::record($question)), [$path, "items/$question->id.wide-quarry.json", ...array_map(fn (Medium $medium): string => $this->files[$medium->id], $used)], array_map(fn (string $id): string => "S-$id", array_values(array_intersect($question->stimuli, $known))));
+        return $this->resource("Q-$question->id", $this->edition->type('item'), $path, Lom::write($question->title, self::record($question), $question->language), [$path, "items/$question->id.wide-quarry.json", ...array_map(fn (Medium $medium): string => $this->files[$medium->id], $used)], array_map(fn (string $id): string => "S-$id", array_values(array_intersect($question->stimuli, $known))));
     }
 
     /**

@@ -7,10 +7,12 @@ use WideQuarry\Parts\Parts;
 
 arch('the core knows no framework and no interface')->expect('WideQuarry')->not->toUse(['Illuminate', 'Symfony', 'App', 'Laravel']);
 arch('the core is final')->expect('WideQuarry')->classes()->toBeFinal()->ignoring('WideQuarry\Tests');
-arch('strict types everywhere')->expect(['WideQuarry', 'App'])->toUseStrictTypes();
+arch('strict types everywhere')->expect(['WideQuarry', 'App', 'StandIns'])->toUseStrictTypes();
 arch('nothing prints, dumps or dies')->expect(['WideQuarry', 'App'])->not->toUse(['dd', 'dump', 'die', 'var_dump', 'print_r', 'eval']);
 arch('the core does not ask for time or chance')->expect('WideQuarry')->not->toUse(['time', 'microtime', 'rand', 'mt_rand', 'random_int', 'random_bytes', 'shuffle', 'array_rand', 'date']);
 arch('HTTP stays at the edge')->expect('App\Http')->toOnlyBeUsedIn(['App\Http', 'App\Providers']);
+arch('stand-ins are systems of their own')->expect('StandIns')->not->toUse(['WideQuarry', 'App', 'Illuminate']);
+arch('nobody but the edge knows a stand-in')->expect('StandIns')->toOnlyBeUsedIn(['StandIns', 'App\Http']);
 arch('requests are requests')->expect('App\Http\Requests')->toExtend('Illuminate\Foundation\Http\FormRequest')->toHaveSuffix('Request');
 arch('models hold no actions')->expect('App\Models')->not->toUse('App\Actions');
 

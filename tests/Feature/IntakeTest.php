@@ -227,7 +227,7 @@ it('refuses hostile and broken files with a sentence, leaving nothing behind', f
     }, 'packed tighter'],
     'entities' => ['c.xml', fn (string $file) => file_put_contents($file, '<!DOCTYPE qti-assessment-item [<!ENTITY x SYSTEM "file:///etc/passwd">]><qti-assessment-item>&x;</qti-assessment-item>'), 'document type'],
     'half a package' => ['d.zip', fn (string $file) => file_put_contents($file, substr((string) file_get_contents(World::package(several(3))), 0, 400)), 'not a whole ZIP'],
-    'a program' => ['e.exe', fn (string $file) => file_put_contents($file, "MZ\x90\0".random_bytes(3000)), 'no format that can be read'],
+    'a program' => ['e.exe', fn (string $file) => file_put_contents($file, "MZ\x90\0".random_bytes(3000)), 'in no open format that can be read here'],
 ]);
 
 it('brings in the good files of several, and says what is wrong with the others', function (): void {
@@ -247,6 +247,20 @@ it('reads pasted questions, which go the same way', function (): void {
 
     expect($intake['state'])->toBe('committed')->and($intake['title'])->toBe('Minerals: a short test')->and(DB::table('questions')->where('is_complete', true)->count())->toBe(7)
         ->and((float) DB::table('staged_questions')->sum('points'))->toBe(8.0);
+});
+
+it('makes folders of the groups of a source, as they are named anew', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = give([upload(base_path('demo/files/old-quizzes-with-pools-1.2.zip'), 'old.zip')], ['bank' => 'rocks'])->json('data.id');
+    $groups = collect(ask('GET', "/intakes/$id")->json('data.groups'));
+    $pools = $groups->where('kind', 'pool');
+    expect($pools->count())->toBeGreaterThan(1);
+    $first = $pools->first();
+    ask('PATCH', "/intakes/$id", ['bank' => 'rocks', 'folder' => ['Old'], 'duplicates' => 'add', 'regroup' => true, 'group_names' => [$first['id'] => 'Named anew']])->assertOk();
+    ask('POST', "/intakes/$id/commit", new stdClass)->assertOk();
+    $held = fn (string $name): int => DB::table('placements')->join('folders', 'folders.id', '=', 'placements.folder_id')->where('folders.name', $name)->count();
+    expect($held('Named anew'))->toBe($first['questions'])->and($held($pools->last()['title']))->toBe($pools->last()['questions'])->and(DB::table('folders')->where('name', 'Old')->whereNull('parent_id')->count())->toBe(1);
 });
 
 it('brings pictures and stimuli along, and names a stimulus anew where its name is taken', function (): void {

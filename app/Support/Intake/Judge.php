@@ -10,9 +10,12 @@ use Illuminate\Support\Str;
 /** Finds which staged questions are in the bank already, or stand earlier in the same intake (WideQuarry\Interchange\Duplicate). */
 final class Judge
 {
+    private const FEW = 50;
+
     /** @param  list<string>|null  $only  these staged questions; all that are not settled yet otherwise */
     public function handle(string $intake, ?string $bank, ?array $only = null): void
     {
+        $list = $only === null ? null : '{'.implode(',', $only).'}';
         $made = "questions.id NOT IN (SELECT question_id FROM staged_questions WHERE intake_id = '".(Str::isUuid($intake) ? $intake : '')."'::uuid AND outcome = 'added' AND question_id IS NOT NULL)"; // the same for every row, so that it is looked up once
         // IS NOT DISTINCT FROM keeps the bank out of the choice of an index, so that one by identifier, origin or fingerprint is taken,
         // never one that reads the whole bank for each question (which is what a bank that has just begun looks cheap for).
@@ -33,14 +36,26 @@ final class Judge
                 WHERE mine.intake_id = ?::uuid AND mine.outcome IS NULL AND (?::uuid[] IS NULL OR mine.id = ANY (?::uuid[]))
             ) AS verdict
             WHERE staged_questions.id = verdict.staged AND (duplicate_of, duplicate_by) IS DISTINCT FROM (verdict.of, verdict.by)
-            SQL, [$bank, $bank, $bank, $intake, ...array_fill(0, 2, $only === null ? null : '{'.implode(',', $only).'}')]);
+            SQL, [$bank, $bank, $bank, $intake, ...array_fill(0, 2, $list)]);
+        // The first of each band stands for it, so that what many share costs no more. Few questions ask the index for their bands; of many, each bank is read once.
+        $few = $only !== null && count($only) <= self::FEW;
+        $among = fn (string $table): string => $few ? "AND $table.near && (SELECT array_agg(band) FROM bands)" : '';
         DB::statement(<<<SQL
-            UPDATE staged_questions SET duplicate_of = coalesce(found.there, found.twin), duplicate_by = CASE WHEN found.there IS NULL THEN 'near_earlier' ELSE 'near' END
-            FROM staged_questions AS mine, LATERAL (
-                SELECT (SELECT questions.id FROM questions WHERE questions.near && mine.near AND questions.bank_id IS NOT DISTINCT FROM ?::uuid AND binned_at IS NULL AND $made LIMIT 1) AS there,
-                    (SELECT twin.id FROM staged_questions AS twin WHERE twin.near && mine.near AND twin.intake_id = mine.intake_id AND twin.number < mine.number AND NOT twin.skipped LIMIT 1) AS twin
-            ) AS found
-            WHERE coalesce(found.there, found.twin) IS NOT NULL AND staged_questions.id = mine.id AND mine.intake_id = ?::uuid AND mine.outcome IS NULL AND mine.duplicate_by IS NULL AND mine.near <> '{}' AND (?::uuid[] IS NULL OR mine.id = ANY (?::uuid[]))
-            SQL, [$bank, $intake, ...array_fill(0, 2, $only === null ? null : '{'.implode(',', $only).'}')]);
+            WITH bands AS MATERIALIZED (
+                SELECT id, number, unnest(near) AS band FROM staged_questions
+                WHERE intake_id = ?::uuid AND outcome IS NULL AND duplicate_by IS NULL AND near <> '{}' AND (?::uuid[] IS NULL OR id = ANY (?::uuid[]))
+            ), there AS (
+                SELECT DISTINCT ON (band) band, id FROM (SELECT id, unnest(near) AS band FROM questions WHERE bank_id = ?::uuid AND binned_at IS NULL AND $made {$among('questions')}) AS all_bands ORDER BY band, id
+            ), twins AS (
+                SELECT DISTINCT ON (band) band, id, number FROM (SELECT id, number, unnest(near) AS band FROM staged_questions WHERE intake_id = ?::uuid AND NOT skipped {$among('staged_questions')}) AS all_bands ORDER BY band, number
+            ), found AS (
+                SELECT DISTINCT ON (staged) staged, of, by FROM (
+                    SELECT bands.id AS staged, there.id AS of, 'near' AS by FROM bands JOIN there USING (band)
+                    UNION ALL
+                    SELECT bands.id, twins.id, 'near_earlier' FROM bands JOIN twins ON twins.band = bands.band AND twins.number < bands.number
+                ) AS each ORDER BY staged, by, of
+            )
+            UPDATE staged_questions SET duplicate_of = found.of, duplicate_by = found.by FROM found WHERE staged_questions.id = found.staged
+            SQL, [$intake, ...array_fill(0, 2, $list), $bank, $intake]);
     }
 }

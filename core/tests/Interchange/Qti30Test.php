@@ -20,6 +20,7 @@ use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Scorer;
+use WideQuarry\Tests\Support\ItemShape;
 use WideQuarry\Tests\Support\Questions;
 use WideQuarry\Tests\Support\ResponseProcessing;
 
@@ -78,6 +79,7 @@ it('writes marking that an evaluator of the standard agrees with, and reads it b
         $item = (new ItemWriter([]))->write($question, []);
         $losses = array_diff(array_map(fn (Notice $notice): string => $notice->code, $item->notices), ['qti.hints', 'qti.feedback_time']);
         $xml = $edition->lower($item->xml);
+        expect(ItemShape::wrong($xml, str_contains($edition->format(), '30') ? '3.0' : ($edition->format() === 'qti22' ? '2.2' : '2.1')))->toBe([], $question->title);
         $stripped = readItem($xml);
         expect($stripped->questions)->toHaveCount(1, json_encode($stripped->notices));
         $read = Questions::read($stripped->questions[0]);
@@ -255,3 +257,13 @@ function shownWords(mixed $node): string
 {
     return is_string($node) ? $node : implode('', array_map(shownWords(...), array_slice((array) $node, 2)));
 }
+
+it('notices an item that is not as the standard has it', function (string $broken, string $says): void {
+    $item = '<assessmentItem xmlns="http://www.imsglobal.org/xsd/imsqti_v2p1" identifier="i1" title="T" adaptive="false" timeDependent="false"><responseDeclaration identifier="RESPONSE" cardinality="single" baseType="identifier"/><outcomeDeclaration identifier="SCORE" cardinality="single" baseType="float"/><itemBody><choiceInteraction responseIdentifier="RESPONSE" shuffle="false" maxChoices="1"><simpleChoice identifier="A">a</simpleChoice></choiceInteraction></itemBody></assessmentItem>';
+    [$from, $to] = explode(' → ', $broken);
+    expect(ItemShape::wrong($item, '2.1'))->toBe([])->and(ItemShape::wrong(str_replace($from, $to, $item), '2.1'))->toBe([$says]);
+})->with([
+    ['shuffle="false"  → ', 'choiceInteraction lacks shuffle!'], ['maxChoices="1" → maxChoices="1" orientation="vertical"', 'choiceInteraction has orientation'], ['shuffle=" → data-x="1" shuffle="', 'choiceInteraction has data-x'],
+    ['</simpleChoice> → </simpleChoice><simpleChoice identifier="A">b</simpleChoice>', 'one identifier twice'], ['="RESPONSE" shuffle → ="OTHER" shuffle', 'choiceInteraction refers to OTHER'], ['identifier="A" → identifier="1 A"', 'identifier 1 A'],
+    ['<responseDeclaration → <modalFeedback outcomeIdentifier="SCORE" showHide="show" identifier="f"/><responseDeclaration', 'children of the item out of order'], ['<itemBody> → <itemBody><em>x</em>', 'em in itemBody'], ['simpleChoice identifier="A">a → simpleChoice identifier="A"><u>a</u>', 'unknown: u'],
+]);

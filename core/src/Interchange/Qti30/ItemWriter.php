@@ -46,7 +46,7 @@ final class ItemWriter
         $templates = TemplateWriter::of($question);
         $in = new WriteContext($question->language, $question->normalise, $this->roll($question, $templates), new Gaps($question->body), GapText::scattered($question), $templates);
         $values = $templates?->printed() ?? $in->roll->written;
-        $declarations = $processing = '';
+        $declarations = $scores = $processing = '';
         $outcomes = $responses = $worth = [];
         $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $values));
         foreach ($question->parts as $i => $part) {
@@ -74,7 +74,7 @@ final class ItemWriter
             $feedback->part($part, $response, $written, $i + 1);
             $declarations .= $written->declaration;
             if ($written->processing !== '') {
-                $declarations .= "<qti-outcome-declaration identifier=\"SCORE_$response\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration>";
+                $scores .= "<qti-outcome-declaration identifier=\"SCORE_$response\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration>";
                 $processing .= $written->processing;
                 $worth["SCORE_$response"] = Credit::float($part->points());
                 $outcomes[] = "<qti-variable identifier=\"SCORE_$response\"/>";
@@ -91,7 +91,7 @@ final class ItemWriter
         $refs = implode('', array_map(fn (string $id): string => "<qti-assessment-stimulus-ref identifier=\"S-$id\" href=\"../stimuli/$id.xml\"/>", array_values(array_intersect($question->stimuli, $stimuli))));
         $body = implode('', array_map(fn (string $html): string => '<div class="stimulus">'.self::content($html, $this->files).'</div>', $passages)).$this->body($question, $values);
         $passages === [] || $this->lose($question, 'qti.stimulus_inside', 'What the question is about stands in every item that shows it: this version has no stimuli of their own.');
-        $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<qti-assessment-item xmlns="'.Qti30Format::NAMESPACE."\" identifier=\"Q-$question->id\" title=\"".Xml::escape($question->title)."\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">".$declarations
+        $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<qti-assessment-item xmlns="'.Qti30Format::NAMESPACE."\" identifier=\"Q-$question->id\" title=\"".Xml::escape($question->title)."\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">".$declarations.$scores
             ."<qti-outcome-declaration identifier=\"SCORE\" cardinality=\"single\" base-type=\"float\" normal-maximum=\"$max\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration><qti-outcome-declaration identifier=\"MAXSCORE\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>$max</qti-value></qti-default-value></qti-outcome-declaration>"
             .$feedback->declaration().$templates?->declarations().($templates?->processing() ?? '')."$refs<qti-item-body>$body</qti-item-body>$sum".$feedback->modals()."</qti-assessment-item>\n";
 

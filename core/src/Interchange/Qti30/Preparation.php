@@ -6,6 +6,7 @@ namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Content\Reader;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Qti2\OwnClasses;
 
 /**
  * An item made ready to be read: HTML that somebody escaped is HTML again, feedback inside the text becomes feedback beside it, notes for markers and
@@ -31,6 +32,7 @@ final class Preparation
         if ($body === null) {
             return;
         }
+        OwnClasses::raise($item);
         $this->unescape($body);
         $this->feedback($item, $body);
         foreach (iterator_to_array($body->getElementsByTagName('*'), false) as $element) {

@@ -18,6 +18,8 @@ use WideQuarry\Question\Part;
 /** qti-choice-interaction without a correct response; data-opinion tells ours from a choice whose key is missing. */
 final class SurveyMapping implements KindMapping
 {
+    private const DASH = ' – ';
+
     public function kind(): string
     {
         return 'survey';
@@ -40,12 +42,18 @@ final class SurveyMapping implements KindMapping
         if ($interaction->getAttribute('data-opinion') === 'scale') {
             $numbers = array_map(fn (\DOMElement $choice): int => (int) strtr($choice->getAttribute('identifier'), ['n_' => '-', 'n' => '']), $choices);
             $numbers = $numbers === [] ? [0] : $numbers;
-            $settings = ['options' => [], 'scale' => (object) ['from' => min($numbers), 'to' => max($numbers), 'captions' => (object) ['from' => $interaction->getAttribute('data-from'), 'to' => $interaction->getAttribute('data-to')]], 'max' => 1];
+            $settings = ['options' => [], 'scale' => (object) ['from' => min($numbers), 'to' => max($numbers), 'captions' => (object) ['from' => self::caption($choices[0] ?? null), 'to' => self::caption(array_slice($choices, -1)[0] ?? null)]], 'max' => 1];
         } else {
             $settings = ['options' => array_map(fn (\DOMElement $choice): array => ['id' => $choice->getAttribute('identifier'), 'html' => $content($choice)], $choices), 'scale' => null, 'max' => $max > 0 ? $max : null];
         }
 
         return (object) ['kind' => 'survey', 'points' => 0, 'settings' => (object) $settings, 'key' => (object) ['rules' => []], 'scoring' => new \stdClass];
+    }
+
+    /** What an end of a scale means stands after its number, so that learners elsewhere read it too. */
+    private static function caption(?\DOMElement $choice): string
+    {
+        return trim(explode(self::DASH, trim($choice->textContent ?? ''), 2)[1] ?? '');
     }
 
     public function plain(Part $part, WriteContext $in): PlainPart
@@ -64,8 +72,9 @@ final class SurveyMapping implements KindMapping
         assert($settings instanceof SurveySettings);
         $max = $settings->scale === null ? $settings->max : 1;
         if ($settings->scale !== null) {
-            $choices = implode('', array_map(fn (string $number): string => '<qti-simple-choice identifier="'.(str_starts_with($number, '-') ? 'n_'.substr($number, 1) : "n$number")."\">$number</qti-simple-choice>", $settings->ids()));
-            $about = ' data-opinion="scale" data-from="'.Xml::escape($settings->scale[2]).'" data-to="'.Xml::escape($settings->scale[3]).'" orientation="horizontal"';
+            $ends = [$settings->ids()[0] => $settings->scale[2], array_slice($settings->ids(), -1)[0] => $settings->scale[3]];
+            $choices = implode('', array_map(fn (string $number): string => '<qti-simple-choice identifier="'.(str_starts_with($number, '-') ? 'n_'.substr($number, 1) : "n$number")."\">$number".(($ends[$number] ?? '') === '' ? '' : self::DASH.Xml::escape($ends[$number])).'</qti-simple-choice>', $settings->ids()));
+            $about = ' data-opinion="scale" orientation="horizontal"';
         } else {
             $choices = implode('', array_map(fn (Item $option): string => '<qti-simple-choice identifier="'.Names::of($option->id).'">'.$content($option->html).'</qti-simple-choice>', $settings->options));
             $about = ' data-opinion="options"';
@@ -73,7 +82,7 @@ final class SurveyMapping implements KindMapping
 
         return new WrittenPart(
             "<qti-response-declaration identifier=\"$response\" cardinality=\"".($max === 1 ? 'single' : 'multiple').'" base-type="identifier"/>',
-            "<qti-choice-interaction response-identifier=\"$response\" max-choices=\"".($max ?? 0)."\"$about>$choices</qti-choice-interaction>", '',
+            "<qti-choice-interaction response-identifier=\"$response\" max-choices=\"".($max ?? 0)."\" shuffle=\"false\"$about>$choices</qti-choice-interaction>", '',
         );
     }
 }

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Qti2;
+
+/** What 2.x has neither attributes nor elements for stands in classes there, which it leaves to everybody: our own attributes of interactions, underlined and struck words. */
+final class OwnClasses
+{
+    private const BEFORE = 'quarry-';
+
+    private const WORDS = ['u' => 'underlined', 's' => 'struck'];
+
+    /** The attributes of an element of 3.0 with classes in place of data. */
+    public static function from(string $attributes): string
+    {
+        preg_match_all('/ data-([a-z]+)="([a-z]+)"/', $attributes, $m, PREG_SET_ORDER);
+        if ($m === []) {
+            return $attributes;
+        }
+        $classes = implode(' ', array_map(fn (array $one): string => self::BEFORE."$one[1]-$one[2]", $m));
+        $attributes = (string) preg_replace('/ data-[a-z]+="[a-z]+"/', '', $attributes);
+
+        return str_contains($attributes, ' class="') ? str_replace(' class="', " class=\"$classes ", $attributes) : "$attributes class=\"$classes\"";
+    }
+
+    /** HTML as 2.x has it. */
+    public static function html(string $xml): string
+    {
+        $xml = (string) preg_replace_callback('~<(/?)(u|s)>~', fn (array $m): string => $m[1] === '' ? '<span class="'.self::BEFORE.self::WORDS[$m[2]].'">' : '</span>', $xml);
+
+        return (string) preg_replace('~<ol(?: (?:start|type)="[^"]*")+>~', '<ol>', $xml);
+    }
+
+    /** Gives an item back what stands in classes. */
+    public static function raise(\DOMElement $item): void
+    {
+        $found = (new \DOMXPath($item->ownerDocument ?? new \DOMDocument))->query('.//*[contains(@class, "'.self::BEFORE.'")]', $item);
+        foreach ($found === false ? [] : iterator_to_array($found, false) as $element) {
+            assert($element instanceof \DOMElement);
+            foreach (explode(' ', $element->getAttribute('class')) as $class) {
+                $word = array_search(substr($class, strlen(self::BEFORE)), self::WORDS, true);
+                if (str_starts_with($class, self::BEFORE) && $word !== false && $element->localName === 'span') {
+                    self::renamed($element, $word);
+                } elseif (preg_match('/^'.self::BEFORE.'(opinion|by|sort)-([a-z]+)$/D', $class, $m) === 1) {
+                    $element->setAttribute("data-$m[1]", $m[2]);
+                }
+            }
+        }
+    }
+
+    private static function renamed(\DOMElement $element, string $name): void
+    {
+        $new = ($element->ownerDocument ?? new \DOMDocument)->createElement($name);
+        while ($element->firstChild !== null) {
+            $new->appendChild($element->firstChild);
+        }
+        $element->parentNode?->replaceChild($new, $element);
+    }
+}

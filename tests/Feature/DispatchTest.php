@@ -83,6 +83,10 @@ it('hands a dispatch to the receiving desk, which counts for itself', function (
     $second = $world->add('Second');
     $made = ask('POST', '/assessments', ['title' => 'Unit test', 'bank' => 'rocks', 'questions' => [$world->question, $second]])->json('data');
     [$data] = sent(['format' => $format, 'assessment' => $made['id']]);
+    // it is a stand-in of the demo, and not there otherwise
+    config(['app.demo' => false]);
+    expect(ask('POST', "/dispatches/{$data['id']}/deliver", new stdClass)->status())->toBe(404)->and($this->get('/stand-ins/receiving')->status())->toBe(404);
+    config(['app.demo' => true]);
     $arrived = ask('POST', "/dispatches/{$data['id']}/deliver", new stdClass)->assertOk()->json('data');
     expect([$arrived['refused'] === null, $arrived['items'], $arrived['points'], array_column($arrived['tests'], 'points')])->toBe($counted, json_encode($arrived));
     // whoever may not see the dispatch may not hand it on

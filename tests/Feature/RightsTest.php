@@ -98,6 +98,7 @@ $matrix = [
     'DELETE api/v1/assessments/{assessment}' => [[401, 404, 403, 204, 204, 403, 404], fn (World $w): array => ["/assessments/{$w->assessment()}", null]],
     'GET api/v1/assessments/{assessment}/entries/{entry}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => [$w->entryPath(), null]],
     'PUT api/v1/assessments/{assessment}/entries/{entry}' => [[401, 404, 403, 200, 200, 403, 404], fn (World $w): array => [$w->entryPath(), ['question' => World::json()], ['If-Match' => '"1"']]],
+    'GET api/v1/assessments/{assessment}/draws/{entry}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => [$w->drawPath(), null]],
     'GET api/v1/assessments/{assessment}/sheet' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/assessments/{$w->assessment()}/sheet?which=key", null]],
     'PUT api/v1/assessments/{assessment}/print' => [[401, 404, 403, 204, 204, 403, 404], fn (World $w): array => ["/assessments/{$w->assessment()}/print", ['settings' => ['columns' => 2]]]],
     'POST api/v1/assessments/{assessment}/prints' => [[401, 404, 422, 422, 422, 422, 404], fn (World $w): array => ["/assessments/{$w->assessment()}/prints", ['which' => 'neither']]],
@@ -106,6 +107,7 @@ $matrix = [
     'POST api/v1/dispatches' => [[401, 422, 201, 201, 201, 201, 422], fn (World $w): array => ['/dispatches', ['format' => 'pack', 'questions' => [$w->question]]]],
     'GET api/v1/dispatches/{dispatch}' => [[401, 404, 404, 200, 404, 404, 404], fn (World $w): array => ["/dispatches/{$w->dispatch()}", null]],
     'GET api/v1/dispatches/{dispatch}/file' => [[401, 404, 404, 200, 404, 404, 404], fn (World $w): array => ["/dispatches/{$w->dispatch()}/file", null]],
+    'POST api/v1/dispatches/{dispatch}/deliver' => [[401, 404, 404, 200, 404, 404, 404], fn (World $w): array => [$w->deliveryPath(), new stdClass]],
     'GET api/v1/transfers' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/transfers', null]],
     'GET api/v1/receipts/{receipt}' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => ["/receipts/{$w->receipt()}", null]],
     'POST api/v1/intakes' => [[401, 422, 422, 422, 422, 422, 422], fn (World $w): array => ['/intakes', new stdClass]],
@@ -120,7 +122,7 @@ $matrix = [
     'PUT api/v1/intakes/{intake}/questions/{staged}' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => [$w->stagedPath(), ['question' => World::json()], ['If-Match' => '"1"']]],
     'GET api/v1/intakes/{intake}/media/{medium}' => [[401, 404, 404, 404, 404, 404, 404], fn (World $w): array => ["/intakes/{$w->intake()->id}/media/gone", null]],
 ];
-$open = ['GET api/v1/openapi.json', 'GET {path?}', 'GET up', 'GET sanctum/csrf-cookie'];
+$open = ['GET stand-ins/receiving', 'POST stand-ins/receiving', 'GET api/v1/openapi.json', 'GET {path?}', 'GET up', 'GET sanctum/csrf-cookie'];
 
 it('gives each role what is theirs', function (string $route, string $role) use ($matrix): void {
     $world = new World;

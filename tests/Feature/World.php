@@ -144,6 +144,23 @@ final class World
         return "/assessments/{$this->assessment()}/entries/e-".str_replace('-', '', $this->question);
     }
 
+    /** A draw of one of two. */
+    public function drawPath(): string
+    {
+        $json = Document::fresh((string) Str::uuid7(), 'Unit test');
+        $json->sections[0]->entries = [(object) ['id' => 'd1', 'draw' => 1, 'pool' => [$this->question, $this->add('Another of the pool')]]];
+
+        return '/assessments/'.app(SaveAssessment::class)->create(Document::read($json, Parts::standard()), $this->bank->id, $this->people['writer'])->id.'/draws/d1';
+    }
+
+    /** A dispatch where there is a receiving desk. */
+    public function deliveryPath(): string
+    {
+        config(['app.demo' => true]);
+
+        return "/dispatches/{$this->dispatch()}/deliver";
+    }
+
     /** Of a sheet of one page that was printed before. */
     public function printPath(): string
     {

@@ -20,6 +20,7 @@ use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Scorer;
+use WideQuarry\Tests\Support\Dtd12;
 use WideQuarry\Tests\Support\ItemShape;
 use WideQuarry\Tests\Support\Questions;
 use WideQuarry\Tests\Support\ResponseProcessing;
@@ -35,6 +36,22 @@ function written(Found $content, string $format): string
     Formats::standard(Parts::standard())->named($format)->write($content, $file);
 
     return $file;
+}
+
+/** @return array<string, string> the documents of QTI 1.2.1 in a package, by their names */
+function documentsIn(string $file): array
+{
+    $zip = new ZipArchive;
+    $zip->open($file);
+    $documents = [];
+    for ($i = 0; $i < $zip->numFiles; $i++) {
+        $xml = (string) $zip->getFromIndex($i);
+        str_contains(substr($xml, 0, 400), '<questestinterop') && $documents[(string) $zip->getNameIndex($i)] = $xml;
+    }
+    $zip->close();
+    expect($documents)->not->toBe([]);
+
+    return $documents;
 }
 
 function readBack(string $file): Found
@@ -62,6 +79,9 @@ it('gives the same questions after going out and in again, with specimens that s
         $file = written($content, $format);
         $again = written($content, $format);
         expect(hash_file('sha256', $again))->toBe(hash_file('sha256', $file));
+        foreach (in_array($format, ['qti12', 'cc13'], true) ? documentsIn($file) : [] as $name => $xml) {
+            expect(Dtd12::wrong($xml, $format === 'cc13'))->toBe([], "$bank $format $name");
+        }
         $back = readBack($file);
         expect(Json::encode($back->questions))->toBe(Json::encode($content->questions));
         foreach ($back->questions as $json) {
@@ -267,3 +287,22 @@ it('notices an item that is not as the standard has it', function (string $broke
     ['</simpleChoice> → </simpleChoice><simpleChoice identifier="A">b</simpleChoice>', 'one identifier twice'], ['="RESPONSE" shuffle → ="OTHER" shuffle', 'choiceInteraction refers to OTHER'], ['identifier="A" → identifier="1 A"', 'identifier 1 A'],
     ['<responseDeclaration → <modalFeedback outcomeIdentifier="SCORE" showHide="show" identifier="f"/><responseDeclaration', 'children of the item out of order'], ['<itemBody> → <itemBody><em>x</em>', 'em in itemBody'], ['simpleChoice identifier="A">a → simpleChoice identifier="A"><u>a</u>', 'unknown: u'],
 ]);
+
+it('notices a document of QTI 1.2.1 that is not as the standard has it', function (string $inside, string $says): void {
+    expect(implode(' ', Dtd12::wrong("<questestinterop xmlns=\"http://www.imsglobal.org/xsd/ims_qtiasiv1p2\">$inside</questestinterop>")))->toContain($says);
+})->with([
+    'an empty bank' => ['<objectbank ident="b"/>', 'objectbank content does not follow the DTD'], 'a flow beside material' => ['<item ident="i"><presentation><material><mattext>x</mattext></material><flow><material><mattext>y</mattext></material></flow></presentation></item>', 'presentation content'],
+    'no identifier' => ['<item title="x"/>', 'item does not carry attribute ident'], 'a condition that says nothing' => ['<item ident="i"><resprocessing><outcomes><decvar/></outcomes></resprocessing></item>', 'resprocessing content'],
+]);
+
+it('writes tests of every version as the standard has them', function (string $format): void {
+    $content = demo('rocks');
+    $ids = array_map(fn (stdClass $one): string => $one->id, array_slice($content->questions, 0, 6));
+    $assessment = Json::decode(Json::encode(['format' => 'wide-quarry/assessment', 'version' => 1, 'id' => '0192f0c4-0000-7000-8000-0000000000aa', 'title' => 'Unit', 'instructions' => '<p>Use a pencil.</p>', 'time_limit' => 1800, 'sections' => [['id' => 's1', 'title' => 'One', 'entries' => [['id' => 'e1', 'question' => $ids[0]], ['id' => 'e2', 'question' => $ids[1], 'points' => 7], ['id' => 'd1', 'title' => 'Pool', 'draw' => 2, 'points' => 3, 'pool' => array_slice($ids, 2)]]]]]));
+    $content->assessments = [$assessment];
+    $file = written($content, $format);
+    foreach (documentsIn($file) as $name => $xml) {
+        expect(Dtd12::wrong($xml, $format === 'cc13'))->toBe([], $name);
+    }
+    expect(implode('', documentsIn($file)))->toContain('<assessment ');
+})->with(['qti12', 'cc13']);

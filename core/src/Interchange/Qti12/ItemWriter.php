@@ -173,6 +173,8 @@ final class ItemWriter
         }
         $bounds = ' minvalue="'.Credit::float($low->multipliedBy($this->question->points())).'" maxvalue="'.Credit::float($high->multipliedBy($this->question->points())).'"';
 
+        $conditions = $conditions === '' ? '<respcondition><conditionvar><other/></conditionvar></respcondition>' : $conditions; // there has to be one
+
         return "<resprocessing scoremodel=\"SumofScores\"><outcomes><decvar varname=\"SCORE\" vartype=\"Decimal\" defaultval=\"0\"$bounds/></outcomes>$conditions</resprocessing>";
     }
 

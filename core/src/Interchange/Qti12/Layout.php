@@ -50,9 +50,16 @@ final class Layout
         return $self;
     }
 
+    /** What stands in a presentation: materials and responses, or one flow of them when there are flows. */
     public function xml(): string
     {
-        return $this->xml;
+        $xml = str_replace('<flow></flow>', '', $this->xml);
+
+        return match (true) {
+            $xml === '' => '<material><mattext/></material>',
+            str_contains($xml, '<flow>') => "<flow>$xml</flow>",
+            default => $xml,
+        };
     }
 
     private function top(Element|string $node): void

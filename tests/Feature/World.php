@@ -150,7 +150,7 @@ final class World
         $json = Document::fresh((string) Str::uuid7(), 'Unit test');
         $json->sections[0]->entries = [(object) ['id' => 'd1', 'draw' => 1, 'pool' => [$this->question, $this->add('Another of the pool')]]];
 
-        return '/assessments/'.app(SaveAssessment::class)->create(Document::read($json, Parts::standard()), $this->bank->id, $this->people['writer'])->id.'/draws/d1';
+        return '/assessments/'.app(SaveAssessment::class)->create($json, $this->bank->id, $this->people['writer'])->id.'/draws/d1';
     }
 
     /** A dispatch where there is a receiving desk. */

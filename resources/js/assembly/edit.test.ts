@@ -1,6 +1,19 @@
 import { describe, expect, it } from 'vitest'
 import type { Content } from '@/api/assembly'
-import { inserted, moved, stepped, withoutSection, withPoints, withSection } from './edit'
+import {
+  dissolved,
+  gathered,
+  inserted,
+  moved,
+  pooled,
+  questionsOf,
+  stepped,
+  unasked,
+  withDraw,
+  withoutSection,
+  withPoints,
+  withSection,
+} from './edit'
 
 const make = (...sections: string[]): Content => ({
   format: 'wide-quarry/assessment',
@@ -53,4 +66,31 @@ it('adds a section under a name of its own, and removes one without losing quest
   expect(read(withoutSection(make('a', 'b', 'c'), 's2'))).toBe('ab c')
   expect(read(withoutSection(make('a', 'b'), 's1'))).toBe('ab')
   expect(read(withoutSection(make('a'), 's1'))).toBe('a')
+})
+
+describe('draws', () => {
+  const drawn = gathered(make('abc', 'de'), ['b', 'd', 'c'])
+  it('stands where the first of its pool stood, with half of them', () => {
+    expect(read(drawn)).toBe('ad1 e')
+    expect(drawn.sections[0]?.entries[1]).toEqual({ id: 'd1', draw: 1, pool: ['b', 'c', 'd'] })
+    expect(questionsOf(drawn)).toEqual(['a', 'b', 'c', 'd', 'e'])
+  })
+  it('needs two, and takes their points when they are the same', () => {
+    expect(gathered(make('ab'), ['a'])).toEqual(make('ab'))
+    expect(gathered(drawn, ['d1', 'a'])).toEqual(drawn)
+    expect(gathered(withPoints(make('ab'), ['a', 'b'], 3), ['a', 'b']).sections[0]?.entries[0]).toMatchObject({ id: 'd1', points: 3 })
+    expect(gathered(withPoints(make('ab'), ['a'], 3), ['a', 'b']).sections[0]?.entries[0]).not.toHaveProperty('points')
+  })
+  it('takes another identifier than the draw before', () => {
+    expect(read(gathered(gathered(make('abcd'), ['a', 'b']), ['c', 'd']))).toBe('d1d2')
+  })
+  it('is asked one by one again', () => {
+    expect(read(dissolved(withDraw(drawn, 'd1', { points: 2 }), 'd1'))).toBe('ae-be-ce-d e')
+    expect(dissolved(withDraw(drawn, 'd1', { points: 2 }), 'd1').sections[0]?.entries[1]).toMatchObject({ points: 2 })
+  })
+  it('takes no question that is asked already, and loses what is taken out', () => {
+    expect(questionsOf(pooled(drawn, 'd1', ['e', 'f']))).toEqual(['a', 'b', 'c', 'd', 'f', 'e'])
+    expect(questionsOf(unasked(unasked(drawn, 'c'), 'a'))).toEqual(['b', 'd', 'e'])
+    expect(read(inserted(drawn, 'b', 1, 's1', 0))).toBe('ad1 e')
+  })
 })

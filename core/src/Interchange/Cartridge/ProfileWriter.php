@@ -7,13 +7,13 @@ namespace WideQuarry\Interchange\Cartridge;
 use Brick\Math\BigRational;
 use WideQuarry\Answer\NumberOn;
 use WideQuarry\Answer\TypedOn;
-use WideQuarry\Content\Element;
 use WideQuarry\Content\Gaps;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Keys\Shape;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Plain\Outward;
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Mappings;
@@ -23,9 +23,7 @@ use WideQuarry\Question\Feedback;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\Rule;
-use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Scheme;
-use WideQuarry\Variables\Roll;
 
 /**
  * One question by the QTI profile of Common Cartridge 1.3: one answer of six kinds, right or wrong, in percent, with a weight. What does not fit is
@@ -38,7 +36,7 @@ final class ProfileWriter
 
     private Question $question;
 
-    private Roll $roll;
+    private Outward $outward;
 
     /** @param  array<string, string>  $files  media id → path in the cartridge */
     public function __construct(private readonly array $files)
@@ -55,9 +53,10 @@ final class ProfileWriter
     public function write(Question $question, string $ident, BigRational $weight, array $passages): string
     {
         $this->question = $question;
-        $this->roll = $this->rolled();
+        $this->outward = Outward::of($question, $this->files, '$IMS-CC-FILEBASE$/');
+        $question->variables->list === [] || $this->lose('cc.templates', 'Values that vary cannot be said in a cartridge: one set of them stands in the question.');
         $part = $question->parts[0] ?? null;
-        $in = new WriteContext($question->language, $question->normalise, $this->roll, new Gaps($question->body), []);
+        $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);
         $plain = $part?->kind === null || count($question->parts) > 1 ? null : Mappings::for($part->kindName)?->plain($part, $in);
         [$profile, $response, $right] = $part === null || $plain === null ? ['cc.essay.v0p1', '', []] : $this->answer($part, $plain);
         if (count($question->parts) > 1) {
@@ -155,7 +154,7 @@ final class ProfileWriter
             $case = ($on->case === null ? $plain->ignoresCase : $on->case === 'ignore') ? 'No' : 'Yes';
             foreach ($on->texts as $text) {
                 $name = $holds ? 'varsubstring' : 'varequal';
-                $conditions[] = "<$name respident=\"response1\" case=\"$case\">".Xml::escape($text->words($this->roll, $this->question->language))."</$name>";
+                $conditions[] = "<$name respident=\"response1\" case=\"$case\">".Xml::escape($text->words($this->outward->roll, $this->question->language))."</$name>";
             }
         }
         $contains && $this->lose('text.word_bounds', 'A cartridge looks for letters, not whole words: an answer that only contains the letters will be accepted there.');
@@ -171,7 +170,7 @@ final class ProfileWriter
     {
         $conditions = [];
         foreach ($right as $rule) {
-            foreach ($rule->on instanceof NumberOn && in_array($rule->on->answer, ['value', 'set'], true) ? $rule->on->intervals($this->roll) : [] as [$from, $to]) {
+            foreach ($rule->on instanceof NumberOn && in_array($rule->on->answer, ['value', 'set'], true) ? $rule->on->intervals($this->outward->roll) : [] as [$from, $to]) {
                 if ($from !== null && $to !== null) {
                     $conditions[] = $this->equal(Credit::float($from->plus($to)->dividedBy(2)));
                 }
@@ -233,40 +232,9 @@ final class ProfileWriter
 
     private function material(string $html): string
     {
-        $html = Serialiser::html($this->outward(RichText::read($html)->nodes));
+        $html = $this->outward->html($html);
 
         return '<material><mattext texttype="text/html">'.Xml::escape($html).'</mattext></material>';
-    }
-
-    /**
-     * @param  list<Element|string>  $nodes
-     * @return list<Element|string>
-     */
-    private function outward(array $nodes): array
-    {
-        return array_map(function (Element|string $node): Element|string {
-            $media = $node instanceof Element ? $node->attribute('data-media') : null;
-            $value = $node instanceof Element ? $node->attribute('data-value') : null;
-
-            return match (true) {
-                is_string($node) => $node,
-                $value !== null => $node->name === 'mi' ? new Element('mn', [], [$this->roll->written[$value] ?? $value]) : $this->roll->written[$value] ?? $value,
-                $media !== null => new Element($node->name, [...array_diff_key($node->attributes, ['data-media' => 1, 'data-captions' => 1]), 'src' => '$IMS-CC-FILEBASE$/'.($this->files[$media] ?? "media/$media")]),
-                default => $node->withChildren($this->outward($node->children)),
-            };
-        }, $nodes);
-    }
-
-    private function rolled(): Roll
-    {
-        if ($this->question->variables->list !== []) {
-            $this->lose('cc.templates', 'Values that vary cannot be said in a cartridge: one set of them stands in the question.');
-        }
-        try {
-            return $this->question->variables->roll(Seed::of(1), $this->question->language);
-        } catch (CoreException) {
-            return new Roll;
-        }
     }
 
     private function losses(): void

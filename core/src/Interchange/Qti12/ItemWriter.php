@@ -4,13 +4,11 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti12;
 
-use WideQuarry\Content\Element;
 use WideQuarry\Content\Gaps;
-use WideQuarry\Content\RichText;
-use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Keys\Shape;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Plain\Outward;
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Mappings;
@@ -18,8 +16,6 @@ use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
-use WideQuarry\Random\Seed;
-use WideQuarry\Variables\Roll;
 
 /** One question as an item of QTI 1.2.1. What the standard cannot say is written as the nearest, with a notice. */
 final class ItemWriter
@@ -35,7 +31,7 @@ final class ItemWriter
 
     private Question $question;
 
-    private Roll $roll;
+    private Outward $outward;
 
     /** @param  array<string, string>  $files  media id → reference in the document */
     public function __construct(private readonly array $files)
@@ -49,8 +45,9 @@ final class ItemWriter
     public function write(Question $question, string $ident, array $passages = [], string $metadata = ''): string
     {
         $this->question = $question;
-        $this->roll = $this->rolled();
-        $in = new WriteContext($question->language, $question->normalise, $this->roll, new Gaps($question->body), []);
+        $this->outward = Outward::of($question, $this->files);
+        $question->variables->list === [] || $this->lose('qti12.templates', 'Values that vary cannot be said in QTI 1.2.1: one set of them stands in the item.');
+        $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);
         foreach ($question->parts as $part) {
             $plain = $part->kind === null ? null : Mappings::for($part->kindName)?->plain($part, $in);
             if ($plain === null) {
@@ -61,7 +58,7 @@ final class ItemWriter
             }
             $this->plain[$part->id] = $plain;
         }
-        $layout = Layout::of(implode('', array_map(fn (string $html): string => "<div>$html</div>", $passages)).$question->body, $this->material(...), $this->response(...), $this->outward(...));
+        $layout = Layout::of(implode('', array_map(fn (string $html): string => "<div>$html</div>", $passages)).$question->body, $this->material(...), $this->response(...), $this->outward->nodes(...));
         $layout->losesLayout && $this->lose('qti12.layout', 'Answers in tables and lists follow one after the other in QTI 1.2.1.');
         $feedback = new FeedbackWriter($question, $this->terms, $this->material(...));
         $processing = $this->processing($feedback);
@@ -111,7 +108,7 @@ final class ItemWriter
         if ($gap !== null) {
             return $this->lid($this->ident($id, $plain, $gap), '', $plain->seconds, false, null, false);
         }
-        $text = $plain->text === '' ? '' : $this->material(Serialiser::html($this->outward(RichText::read($plain->text)->nodes)));
+        $text = $plain->text === '' ? '' : $this->material($this->outward->html($plain->text));
 
         return $text.match ($plain->shape) {
             Shape::Picks => $this->lid($id, '', $plain->options, $plain->several, $plain->max, $plain->shuffle),
@@ -132,7 +129,7 @@ final class ItemWriter
 
     private function html(string $html): string
     {
-        return Serialiser::html($this->outward(RichText::read($html)->nodes));
+        return $this->outward->html($html);
     }
 
     private function material(string $html): string
@@ -189,37 +186,6 @@ final class ItemWriter
         $fields = $field('qmd_topic', $topic).$field('qmd_keywords', $tags).$field('qmd_levelofdifficulty', $difficulty).$field('qmd_author', $record->author ?? '').$field('qmd_maximumscore', Credit::float($this->question->points()));
 
         return "<itemmetadata><qtimetadata>$fields</qtimetadata></itemmetadata>";
-    }
-
-    /**
-     * @param  list<Element|string>  $nodes
-     * @return list<Element|string>
-     */
-    private function outward(array $nodes): array
-    {
-        return array_map(function (Element|string $node): Element|string {
-            $media = $node instanceof Element ? $node->attribute('data-media') : null;
-            $value = $node instanceof Element ? $node->attribute('data-value') : null;
-
-            return match (true) {
-                is_string($node) => $node,
-                $value !== null => $node->name === 'mi' ? new Element('mn', [], [$this->roll->written[$value] ?? $value]) : $this->roll->written[$value] ?? $value,
-                $media !== null => new Element($node->name, [...array_diff_key($node->attributes, ['data-media' => 1, 'data-captions' => 1]), 'src' => $this->files[$media] ?? "media/$media"]),
-                default => $node->withChildren($this->outward($node->children)),
-            };
-        }, $nodes);
-    }
-
-    private function rolled(): Roll
-    {
-        if ($this->question->variables->list !== []) {
-            $this->lose('qti12.templates', 'Values that vary cannot be said in QTI 1.2.1: one set of them stands in the item.');
-        }
-        try {
-            return $this->question->variables->roll(Seed::of(1), $this->question->language);
-        } catch (CoreException) {
-            return new Roll;
-        }
     }
 
     private function questionLosses(FeedbackWriter $feedback): void

@@ -46,12 +46,14 @@ final class ItemReader
     /** @return iterable<\stdClass|Notice> */
     public function read(\DOMElement $item): iterable
     {
+        $metadata = Metadata::of($item);
+        $assumed = AssumedKey::of($item, $metadata->fields);
+        $assumed === null || $this->notices[] = Notice::note('qti12.assumed', $assumed, $this->file, $item->getLineNo(), $this->id);
         $this->processing = new Processing(Xml::child($item, 'resprocessing'));
         $presentation = Xml::child($item, 'presentation');
         $this->reader = new ResponseReader($this->processing, $this->material, $this->clean(...));
         $this->rows = new AnswerRows($presentation, $this->reader);
         $body = $presentation === null ? '' : $this->body($presentation);
-        $metadata = Metadata::of($item);
         $question = (object) [
             'format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => mb_substr(trim($item->getAttribute('title')), 0, 500), 'language' => $metadata->language, 'body' => $this->clean($body),
             'parts' => array_map($this->part(...), $this->responses),

@@ -112,7 +112,8 @@ final class FeedbackReader
         assert($key instanceof \stdClass && is_string($part->id));
         $rules = is_array($key->rules ?? null) ? $key->rules : [];
         assert(is_string($part->kind));
-        $wanted = $test === null ? (object) ['answer' => 'otherwise'] : $this->thing($test, $part->kind);
+        $typed = in_array($part->kind, ['text', 'number'], true);
+        $wanted = $test !== null ? $this->thing($test, $part->kind) : ($typed ? (object) ['answer' => 'otherwise'] : null);
         $chain = array_values(array_filter($this->processing->markings[$part->id]->chain ?? [], fn (array $link): bool => ! $this->asksForNothing($link[0])));
         foreach ($rules as $i => $rule) {
             $rule = (object) (array) $rule;

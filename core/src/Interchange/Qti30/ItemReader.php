@@ -59,6 +59,8 @@ final class ItemReader
         $prepared = new Preparation($this->file, $this->id);
         $prepared->of($item);
         array_push($this->notices, ...$prepared->notices);
+        $assumed = TemplateReader::isIn($item) ? null : AssumedKey::of($item, $lom->fields);
+        $assumed === null || $this->notices[] = Notice::note('qti.assumed', $assumed, $this->file, $item->getLineNo(), $this->id);
         $question = $this->question($item, $lom, $stimuli);
         if ($prepared->notes !== '') {
             assert($question->record instanceof \stdClass);

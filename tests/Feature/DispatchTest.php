@@ -85,11 +85,15 @@ it('hands a dispatch to the receiving desk, which counts for itself', function (
     [$data] = sent(['format' => $format, 'assessment' => $made['id']]);
     // it is a stand-in of the demo, and not there otherwise
     config(['app.demo' => false]);
-    expect(ask('POST', "/dispatches/{$data['id']}/deliver", new stdClass)->status())->toBe(404)->and($this->get('/stand-ins/receiving')->status())->toBe(404);
+    expect(ask('POST', "/dispatches/{$data['id']}/deliver", new stdClass)->status())->toBe(404);
     config(['app.demo' => true]);
     $arrived = ask('POST', "/dispatches/{$data['id']}/deliver", new stdClass)->assertOk()->json('data');
     expect([$arrived['refused'] === null, $arrived['items'], $arrived['points'], array_column($arrived['tests'], 'points')])->toBe($counted, json_encode($arrived));
     // whoever may not see the dispatch may not hand it on
-    $this->actingAs($world->people['stranger']);
-    expect(ask('POST', "/dispatches/{$data['id']}/deliver", new stdClass)->status())->toBe(404);
+    expect(another($world, 'stranger', 'POST', "/dispatches/{$data['id']}/deliver", new stdClass)->status())->toBe(404);
 })->with([['qti30', [true, 2, 4, [4]]], ['qti21', [true, 2, 4, [4]]], 'a version it does not know' => ['qti12', [false, 0, 0, []]]]);
+
+it('has a receiving desk in the demo alone', function (bool $demo, int $status): void {
+    config(['app.demo' => $demo]);
+    expect($this->get('/stand-ins/receiving')->status())->toBe($status);
+})->with([[false, 404], [true, 200]]);

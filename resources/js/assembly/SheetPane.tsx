@@ -18,9 +18,10 @@ export function SheetPane({ document, active, onActive }: Props) {
   const mark = () => {
     const inside = frame.current?.contentDocument
     if (!inside) return
-    for (const one of inside.querySelectorAll<HTMLElement>('.question'))
+    for (const one of inside.querySelectorAll<HTMLElement>('.question')) {
       one.style.outline = one.id === active || one.id.startsWith(`${active} `) ? '2px solid #0e6a5b' : ''
       one.style.outlineOffset = '6px'
+    }
     const here = active ? inside.getElementById(active) : null
     here?.scrollIntoView({ block: 'nearest' })
   }

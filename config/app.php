@@ -6,6 +6,8 @@ declare(strict_types=1);
 return [
     'name' => 'Wide Quarry',
     'demo' => (bool) env('QUARRY_DEMO', false),
+    // where the stand-in of the demo keeps what it counted
+    'receiving_desk' => env('QUARRY_RECEIVING_DESK', storage_path('app/stand-ins/receiving')),
     'timezone' => 'UTC',
     'locale' => 'en',
 ];

@@ -49,6 +49,6 @@ final class StandInController
     {
         abort_unless(config('app.demo') === true, 404);
 
-        return new Desk(storage_path('app/stand-ins/receiving'));
+        return new Desk(config()->string('app.receiving_desk'));
     }
 }

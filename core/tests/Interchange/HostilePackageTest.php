@@ -99,6 +99,7 @@ it('mends what is wrong in many files, and says so', function (string $xml, stri
     $open = SafeXml::open($xml, 'item.xml');
     expect($open->root->textContent)->toBe($text)->and(array_map(fn (Notice $notice): string => $notice->code, $open->notices))->toBe([$code]);
 })->with([
+    'two encodings in one' => ["<?xml version=\"1.0\" encoding=\"UTF-8\"?><a>caf\xe9 … na\u{EF}ve \x80\xe2\x82</a>", 'café … naïve €â‚', 'xml.encoding'],
     'not the encoding it names' => ["<?xml version=\"1.0\" encoding=\"UTF-8\"?><a>caf\xe9</a>", 'café', 'xml.encoding'],
     'characters by their names in HTML' => ['<a>5&nbsp;km &eacute; &lt; &#233; &amp;</a>', "5\u{a0}km é < é &", 'xml.mended'],
     'a name nobody has' => ['<a>x &nosuchname; y</a>', 'x &nosuchname; y', 'xml.mended'],

@@ -96,8 +96,8 @@ final readonly class SafeXml
         $notices = [];
         $text = in_array($encoding, ['UTF-8', 'UTF8', 'US-ASCII', 'ASCII'], true) ? $bytes : (string) mb_convert_encoding($bytes, 'UTF-8', $encoding);
         if (! mb_check_encoding($text, 'UTF-8')) {
-            $text = (string) mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252');
-            $notices[] = Notice::note('xml.encoding', 'The text is not in the encoding it names; it was read as Windows-1252. Look at accents and signs.', $name);
+            $text = Encoding::mended($bytes);
+            $notices[] = Notice::note('xml.encoding', 'Not all of the text is in the encoding it names; what is not was read as Windows-1252. Look at accents and signs.', $name);
         }
 
         return [(string) preg_replace('/^\x{FEFF}?\s*(?:<\?xml[^>]*\?>)?/u', '', $text, 1), $notices];

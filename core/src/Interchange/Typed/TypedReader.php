@@ -11,6 +11,7 @@ use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\Encoding;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\Unreadable;
 
@@ -33,7 +34,7 @@ final class TypedReader
         }
         $text = (string) preg_replace('/^\x{FEFF}/u', '', $bytes);
         if (! mb_check_encoding($bytes, 'UTF-8')) {
-            $text = mb_convert_encoding($bytes, 'UTF-8', 'Windows-1252');
+            $text = Encoding::mended($bytes);
             yield Notice::note('text.encoding', 'The text is not in UTF-8; it was read as Windows-1252. Look at accents and signs.', $source->name);
         }
         $exam = TypedExam::read($text);

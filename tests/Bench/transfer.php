@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// 5,000 questions of a QTI 3.0 package on their way through the application: staged, brought in, sent out. Staging stands beside
+// 5,000 questions of a QTI 3.0 package on their way through the application: staged, brought in, sent out; and of every other format in and out. Staging stands beside
 // parsing the same XML, bringing in beside COPY of the same rows into copies of the tables with their indexes, sending out beside
 // zipping the same bytes.
 
@@ -46,7 +46,7 @@ if (in_array('--large', $argv, true)) {
 }
 
 $staged = null;
-$stage = function () use ($file, $person, $bank, &$staged): void {
+$stage = function () use (&$file, $person, $bank, &$staged): void {
     Intake::query()->where('user_id', $person->id)->delete();
     $staged = app(OpenIntake::class)->handle([['path' => $file, 'name' => 'bench.zip']], $person, $bank, ['Bench']);
     app(ReadIntake::class)->handle($staged);
@@ -101,22 +101,37 @@ if ($brought !== $count) {
 }
 
 $path = null;
-$send = function () use ($bank, $person, &$path): void {
-    $id = app(OpenDispatch::class)->handle(Fields::of((object) ['format' => 'qti30', 'bank' => $bank->slug], '', ['format', 'bank']), $person);
-    app(WriteDispatch::class)->handle($id);
-    $path = app(App\Support\FileStore::class)->path((string) DB::table('dispatches')->where('id', $id)->value('sha256'));
-};
-$send();
-$bytes = Packages::entries((string) $path);
-$bench->compare('send out as QTI 3.0', $send, function () use ($bytes): void {
-    $out = (string) tempnam(sys_get_temp_dir(), 'zip');
-    $zip = new WideQuarry\Interchange\Package\ZipWriter($out);
-    foreach ($bytes as $name => $content) {
-        $zip->add($name, $content);
-    }
-    $zip->close();
-    unlink($out);
-}, 10, $count);
+foreach (['qti30', 'qti22', 'qti21', 'qti12', 'cc13', 'pack'] as $format) {
+    $send = function () use ($bank, $person, $format, &$path): void {
+        $id = app(OpenDispatch::class)->handle(Fields::of((object) ['format' => $format, 'bank' => $bank->slug], '', ['format', 'bank']), $person);
+        app(WriteDispatch::class)->handle($id);
+        $path = app(App\Support\FileStore::class)->path((string) DB::table('dispatches')->where('id', $id)->value('sha256'));
+    };
+    $send();
+    $bytes = Packages::entries((string) $path);
+    $bench->compare("send out as $format", $send, function () use ($bytes): void {
+        $out = (string) tempnam(sys_get_temp_dir(), 'zip');
+        $zip = new WideQuarry\Interchange\Package\ZipWriter($out);
+        foreach ($bytes as $name => $content) {
+            $zip->add($name, $content);
+        }
+        $zip->close();
+        unlink($out);
+    }, in_array($format, ['qti12', 'cc13', 'pack'], true) ? 30 : 10, $count); // one large file is zipped in much less time than many small ones
+}
+
+// The other formats on their way in, once each; the keys of 1.2.1 and of cartridges are all tried out (decision 19).
+$once = new Bench(1);
+foreach (['qti22', 'qti21', 'qti12', 'cc13', 'pack'] as $format) {
+    unlink($file);
+    $file = Packages::strangers($count, $format);
+    $documents = Packages::documents($file);
+    $once->compare("read and stage $format", $stage, function () use ($documents): void {
+        foreach ($documents as $document) {
+            str_starts_with($document, '<') ? (new DOMDocument)->loadXML($document) : array_map(json_decode(...), explode("\n", rtrim($document)));
+        }
+    }, in_array($format, ['qti12', 'cc13'], true) ? 200 : 100, $count);
+}
 
 DB::table('banks')->where('id', $bank->id)->delete();
 Intake::query()->where('user_id', $person->id)->delete();
@@ -125,4 +140,4 @@ foreach ($rows as $table => $from) {
     unlink($from);
 }
 unlink($file);
-exit($bench->end());
+exit(max($bench->end(), $once->end()));

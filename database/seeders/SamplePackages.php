@@ -22,6 +22,7 @@ final class SamplePackages
             'fossils-and-soil-3.0.zip' => fn (string $file) => self::clean('qti30', Samples::withTest('Fossils and soil', ['Fossils', 'Soil'], 3, 2), $file),
             'oceans-and-air-2.2.zip' => fn (string $file) => self::clean('qti22', Samples::withTest('Oceans and air', ['Oceans', 'Air and climate'], 4, 1), $file),
             'oceans-2.1.zip' => fn (string $file) => self::clean('qti21', Samples::withTest('Oceans', ['Oceans'], 3, 1), $file),
+            'soil-untidy-3.0.zip' => self::untidy30(...),
             'soil-course-1.3.zip' => fn (string $file) => self::clean('cc13', Samples::withTest('Soil', ['Soil'], 3, 1), $file),
             'air-untidy-2.1.zip' => self::untidy21(...),
             'fossils-untidy-2.2.zip' => self::untidy22(...),
@@ -83,6 +84,31 @@ final class SamplePackages
             $zip->add('Export of 2019/item '.($i + 1).'.xml', ($wrong[$i] ?? fn (string $same): string => $same)($xml));
         }
         $zip->add('Export of 2019/readme.txt', 'Exported by hand.');
+        $zip->close();
+    }
+
+    /** A manifest without types, in a folder of its own; items that are wrong each in another way. */
+    private static function untidy30(string $file): void
+    {
+        $items = array_values(array_filter(self::entries('qti30', Samples::of(['Soil'])), fn (string $name): bool => str_starts_with($name, 'items/'), ARRAY_FILTER_USE_KEY));
+        $unmarked = fn (string $xml): string => (string) preg_replace('~<qti-response-processing>.*</qti-response-processing>~s', '', $xml);
+        $wrong = [
+            fn (string $xml): string => (string) preg_replace('/ xmlns="[^"]*"/', ' xmlns="http://www.imsglobal.org/xsd/qti/qtiv3p0/imsqti_asiv3p0_v1p0.xsd"', $xml),
+            fn (string $xml): string => (string) preg_replace_callback('~<(/?)(qti-[a-z-]+)~', fn (array $m): string => "<$m[1]".strtoupper($m[2]), $xml),
+            fn (string $xml): string => (string) preg_replace('~</p>~', '&nbsp;&ndash; think &amp; choose & answer</p>', $xml, 1),
+            $unmarked,
+            fn (string $xml): string => (string) preg_replace('/identifier="Q-[^"]*"/', 'identifier="soil"', $xml),
+            fn (string $xml): string => (string) preg_replace('/identifier="Q-[^"]*"/', 'identifier="soil"', $xml),
+            fn (string $xml): string => str_replace('<qti-item-body>', '<qti-item-body><qti-rubric-block use="scoring" view="scorer"><qti-content-body><p>Accept other words for it.</p></qti-content-body></qti-rubric-block>', $xml),
+            fn (string $xml): string => "\n\n".(string) preg_replace('/^<\?xml[^>]*>/', '<?xml version="1.0" encoding="UTF-16"?>', $xml),
+        ];
+        $zip = new ZipWriter($file);
+        $resources = '';
+        foreach ($items as $i => $xml) {
+            $zip->add('soil/Soil questions/'.($i + 1).'.XML', ($wrong[$i] ?? fn (string $same): string => $same)($xml));
+            $resources .= '<RESOURCE IDENTIFIER="r'.$i.'"><FILE HREF="Soil%20questions/'.($i + 1).'.xml"/></RESOURCE>';
+        }
+        $zip->add('soil/imsmanifest.xml', "<MANIFEST><RESOURCES>$resources</RESOURCES></MANIFEST>");
         $zip->close();
     }
 

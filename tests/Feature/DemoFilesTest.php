@@ -26,7 +26,7 @@ it('writes the sample packages as they are kept', function (string $name): void 
     $same = hash_file('sha256', $made) === hash_file('sha256', base_path("demo/files/$name"));
     unlink($made);
     expect($same)->toBeTrue('Run php artisan demo:files');
-})->with(['fossils-and-soil-3.0.zip', 'oceans-and-air-2.2.zip', 'oceans-2.1.zip', 'soil-course-1.3.zip', 'air-untidy-2.1.zip', 'fossils-untidy-2.2.zip', 'old-quizzes-with-pools-1.2.zip', 'course-untidy-1.1.zip']);
+})->with(['fossils-and-soil-3.0.zip', 'oceans-and-air-2.2.zip', 'oceans-2.1.zip', 'soil-untidy-3.0.zip', 'soil-course-1.3.zip', 'air-untidy-2.1.zip', 'fossils-untidy-2.2.zip', 'old-quizzes-with-pools-1.2.zip', 'course-untidy-1.1.zip']);
 
 // Counted by hand in database/samples.json and in what SamplePackages does to it.
 it('reads every version, clean and untidy', function (string $name, string $format, int $questions, float $points, int $byHand, array $asked, array $codes): void {
@@ -43,6 +43,7 @@ it('reads every version, clean and untidy', function (string $name, string $form
 })->with([
     '3.0' => ['fossils-and-soil-3.0.zip', 'qti30', 24, 37.0, 0, [[4, [[3, 10, '2'], [3, 10, '2']]]], []],
     '3.0, untidy' => ['quarry-visit.zip', 'qti30', 9, 9.0, 2, [], ['content.dropped', 'media.missing', 'package.missing', 'qti.key', 'qti.kind', 'qti.processing', 'xml.broken']],
+    '3.0, no names of types, capitals' => ['soil-untidy-3.0.zip', 'qti30', 12, 19.0, 0, [], ['package.no_manifest', 'qti.assumed', 'xml.mended']],
     '2.2' => ['oceans-and-air-2.2.zip', 'qti22', 24, 38.0, 0, [[4, [[4, 10, '1'], [4, 10, '1']]]], []],
     '2.2, untidy' => ['fossils-untidy-2.2.zip', 'qti22', 12, 18.0, 0, [[2, [[4, 10, '2']]]], ['package.missing', 'package.not_named']],
     '2.1' => ['oceans-2.1.zip', 'qti21', 12, 19.0, 0, [[2, [[3, 10, '1']]]], []],

@@ -35,7 +35,7 @@ final readonly class CartridgeReader
         $manifest = SafeXml::open($zip->read('imsmanifest.xml'), 'imsmanifest.xml');
         yield from $manifest->notices;
         $documents = $others = [];
-        foreach ($manifest->root->getElementsByTagNameNS('*', 'resource') as $resource) {
+        foreach (Xml::all($manifest->root, 'resource') as $resource) {
             $type = $resource->getAttribute('type');
             if (preg_match(self::QUESTIONS, $type) !== 1) {
                 $others[$this->named($type)] = ($others[$this->named($type)] ?? 0) + 1;

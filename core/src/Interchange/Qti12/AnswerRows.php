@@ -28,7 +28,7 @@ final class AnswerRows
     public function __construct(?\DOMElement $presentation, private readonly ResponseReader $reader)
     {
         $rows = $labels = [];
-        foreach ($presentation === null ? [] : $presentation->getElementsByTagName('*') as $element) {
+        foreach ($presentation === null ? [] : Xml::all($presentation) as $element) {
             if (str_starts_with((string) $element->localName, 'response_') && ! in_array($element->localName, ['response_label', 'response_na'], true)) {
                 $render = Xml::child($element, 'render_choice');
                 if ($element->localName !== 'response_lid' || $render === null || strcasecmp($element->getAttribute('rcardinality'), 'ordered') === 0 || trim($element->getAttribute('ident')) === '' || trim(strip_tags($reader->prompt($element), '<img><math>')) === '') {

@@ -21,7 +21,7 @@ final readonly class AssumedKey
     public static function of(\DOMElement $item, array $fields): ?string
     {
         $self = new self($item);
-        $conditions = iterator_to_array($item->getElementsByTagName('*'), false);
+        $conditions = Xml::all($item);
         if (array_filter($conditions, fn (\DOMElement $one): bool => in_array($one->localName, ['setvar', 'itemproc_extension', 'respcond_extension'], true)) !== []) {
             return null;
         }
@@ -54,13 +54,13 @@ final readonly class AssumedKey
     /** @param  array<string, string>  $fields */
     private function metadata(array $fields): ?string
     {
-        $responses = array_values(array_filter(iterator_to_array($this->item->getElementsByTagName('*'), false), fn (\DOMElement $one): bool => in_array($one->localName, ['response_lid', 'response_str', 'response_num'], true)));
+        $responses = array_values(array_filter(Xml::all($this->item), fn (\DOMElement $one): bool => in_array($one->localName, ['response_lid', 'response_str', 'response_num'], true)));
         $entry = SaysRight::field($fields);
         if (count($responses) !== 1 || $entry === null) {
             return null;
         }
         $options = [];
-        foreach ($responses[0]->getElementsByTagName('*') as $label) {
+        foreach (Xml::all($responses[0]) as $label) {
             $label->localName === 'response_label' && $options[$label->getAttribute('ident')] = $label->textContent;
         }
         $right = $options === [] ? (preg_split('/\s*\|\s*/', $entry, -1, PREG_SPLIT_NO_EMPTY) ?: []) : SaysRight::options($entry, $options);

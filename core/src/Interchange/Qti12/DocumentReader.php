@@ -98,7 +98,7 @@ final class DocumentReader
     {
         $title = trim((string) preg_replace('/\s+/u', ' ', $element->getAttribute('title')));
         $rules = Xml::child($element, 'selection_ordering');
-        $selections = $rules === null ? [] : array_filter(iterator_to_array($rules->getElementsByTagName('selection'), false), fn (\DOMElement $one): bool => (int) trim(self::deep($one, 'selection_number') ?? '') > 0);
+        $selections = $rules === null ? [] : array_filter(Xml::all($rules, 'selection'), fn (\DOMElement $one): bool => (int) trim(self::deep($one, 'selection_number') ?? '') > 0);
         if ($test === null && $around === null && $selections !== []) {
             $test = $this->tests->begin($this->file, $element); // a section that draws is a test, with or without one around it
         }

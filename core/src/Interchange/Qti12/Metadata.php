@@ -23,7 +23,7 @@ final readonly class Metadata
         $record = new \stdClass;
         $fields = [];
         $given = [];
-        foreach ($item->getElementsByTagName('qtimetadatafield') as $field) {
+        foreach (Xml::all($item, 'qtimetadatafield') as $field) {
             $given[] = [trim((string) Xml::child($field, 'fieldlabel')?->textContent), trim((string) Xml::child($field, 'fieldentry')?->textContent)];
         }
         foreach (Xml::child($item, 'itemmetadata')?->getElementsByTagName('*') ?? [] as $field) {

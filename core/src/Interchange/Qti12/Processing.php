@@ -32,7 +32,7 @@ final class Processing implements Marks
     {
         $this->start = Exact::zero();
         $score = null;
-        foreach ($element === null ? [] : $element->getElementsByTagName('decvar') as $variable) {
+        foreach ($element === null ? [] : Xml::all($element, 'decvar') as $variable) {
             if ($score === null || strcasecmp($variable->getAttribute('varname') ?: 'SCORE', 'SCORE') === 0) {
                 $score = $variable;
             }

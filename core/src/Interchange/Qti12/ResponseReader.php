@@ -38,7 +38,7 @@ final readonly class ResponseReader
     public function labels(\DOMElement $render): array
     {
         $labels = [];
-        foreach ($render->getElementsByTagName('response_label') as $label) {
+        foreach (Xml::all($render, 'response_label') as $label) {
             $option = trim($label->getAttribute('ident'));
             if ($option !== '' && ! isset($labels[$option])) {
                 $labels[$option] = ($this->clean)(ItemReader::paragraph($this->material->inside($label)));
@@ -64,7 +64,7 @@ final readonly class ResponseReader
     {
         $shuffle = strcasecmp($render->getAttribute('shuffle'), 'yes') === 0;
         $fixed = [];
-        foreach ($render->getElementsByTagName('response_label') as $label) {
+        foreach (Xml::all($render, 'response_label') as $label) {
             $fixed[trim($label->getAttribute('ident'))] = $shuffle && strcasecmp($label->getAttribute('rshuffle'), 'no') === 0;
         }
         $options = $ids = [];
@@ -109,11 +109,11 @@ final readonly class ResponseReader
     {
         $labels = $this->labels($render);
         $left = [];
-        foreach ($render->getElementsByTagName('response_label') as $label) {
+        foreach (Xml::all($render, 'response_label') as $label) {
             $label->getAttribute('match_group') === '' || $left[trim($label->getAttribute('ident'))] = true;
         }
         $most = [];
-        foreach ($render->getElementsByTagName('response_label') as $label) {
+        foreach (Xml::all($render, 'response_label') as $label) {
             $most[trim($label->getAttribute('ident'))] = ctype_digit($label->getAttribute('match_max')) && (int) $label->getAttribute('match_max') > 0 ? (int) $label->getAttribute('match_max') : null;
         }
         $item = fn (int|string $one): \stdClass => (object) ['id' => (string) $one, 'html' => $labels[$one] ?? '', 'uses' => $most[$one] ?? null];

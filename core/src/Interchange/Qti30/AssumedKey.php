@@ -64,7 +64,7 @@ final readonly class AssumedKey
             return null;
         }
         $options = [];
-        foreach ($this->item->getElementsByTagName('*') as $choice) {
+        foreach (Xml::all($this->item) as $choice) {
             in_array($choice->localName, ['qti-simple-choice', 'qti-inline-choice'], true) && $options[$choice->getAttribute('identifier')] = $choice->textContent;
         }
         $values = $options === [] ? [$entry] : SaysRight::options($entry, $options);
@@ -87,7 +87,7 @@ final readonly class AssumedKey
             (SaysRight::name($id) || SaysRight::text($modal->textContent)) && $right[] = $id;
         }
         $found = false;
-        foreach ($right === [] ? [] : iterator_to_array($processing->getElementsByTagName('*'), false) as $set) {
+        foreach ($right === [] ? [] : Xml::all($processing) as $set) {
             $value = $set->localName === 'qti-set-outcome-value' ? Xml::children($set)[0] ?? null : null;
             $parent = $set->parentNode;
             if ($value?->localName === 'qti-base-value' && in_array(trim($value->textContent), $right, true) && $parent instanceof \DOMElement && $parent !== $processing) {
@@ -125,7 +125,7 @@ final readonly class AssumedKey
         foreach (Xml::children($this->item, 'qti-outcome-declaration') as $outcome) {
             in_array($outcome->getAttribute('base-type'), ['float', 'integer'], true) && $numbers[] = $outcome->getAttribute('identifier');
         }
-        foreach ($processing->getElementsByTagName('*') as $rule) {
+        foreach (Xml::all($processing) as $rule) {
             if (in_array($rule->localName, ['qti-set-outcome-value', 'qti-lookup-outcome-value'], true) && in_array($rule->getAttribute('identifier'), $numbers, true)) {
                 return true;
             }

@@ -98,7 +98,7 @@ final class Documents
             return [];
         }
         $found = [];
-        foreach ($manifest->getElementsByTagNameNS('*', 'resource') as $resource) {
+        foreach (Xml::all($manifest, 'resource') as $resource) {
             if (preg_match(self::TYPE, $resource->getAttribute('type'), $m) === 1) {
                 $href = $resource->getAttribute('href') ?: (Xml::child($resource, 'file')?->getAttribute('href') ?? '');
                 $found[] = [$resource, strtolower($m[1]), $zip->find('imsmanifest.xml', $href)];

@@ -51,7 +51,7 @@ final class FeedbackReader
     {
         $ids = [];
         foreach (Xml::children($branch, 'qti-set-outcome-value') as $set) {
-            foreach ($set->getElementsByTagNameNS('*', 'qti-base-value') as $value) {
+            foreach (Xml::all($set, 'qti-base-value') as $value) {
                 $ids[] = trim($value->textContent);
             }
         }

@@ -240,7 +240,7 @@ final class ItemReader
     {
         $parts = [];
         $low = false;
-        foreach (iterator_to_array($body->getElementsByTagName('*'), false) as $interaction) {
+        foreach (Xml::all($body) as $interaction) {
             if (preg_match(self::INTERACTION, (string) $interaction->localName) !== 1) {
                 continue;
             }
@@ -301,11 +301,11 @@ final class ItemReader
 
     private function images(\DOMElement $element): void
     {
-        foreach (iterator_to_array($element->getElementsByTagName('object'), false) as $object) {
+        foreach (Xml::all($element, 'object') as $object) {
             $this->embedded($object);
         }
         foreach (['img' => 'src', 'audio' => 'src', 'video' => 'src'] as $name => $attribute) {
-            foreach (iterator_to_array($element->getElementsByTagName($name), false) as $node) {
+            foreach (Xml::all($element, $name) as $node) {
                 $href = $node->getAttribute($attribute);
                 $medium = $href === '' || $node->hasAttribute('data-media') ? null : ($this->medium)($href);
                 if ($medium !== null) {

@@ -153,7 +153,7 @@ final class PackageReader
         $body = Xml::child($root, 'qti-stimulus-body');
         $identifier = $root->getAttribute('identifier');
         $id = preg_match('/^S-([0-9a-f-]{36})$/D', $identifier, $m) === 1 ? $m[1] : Ids::of('qti30', $href, $identifier);
-        foreach ($body === null ? [] : iterator_to_array($body->getElementsByTagName('img'), false) as $image) {
+        foreach ($body === null ? [] : Xml::all($body, 'img') as $image) {
             $medium = $this->medium($zip, $href, $image->getAttribute('src'));
             if ($medium !== null) {
                 $image->setAttribute('data-media', $medium->id);

@@ -35,7 +35,7 @@ final class Preparation
         OwnClasses::raise($item);
         $this->unescape($body);
         $this->feedback($item, $body);
-        foreach (iterator_to_array($body->getElementsByTagName('*'), false) as $element) {
+        foreach (Xml::all($body) as $element) {
             match ($element->localName) {
                 'qti-rubric-block' => $this->rubric($element),
                 'qti-media-interaction' => $this->unwrap($element),
@@ -74,7 +74,7 @@ final class Preparation
     private function feedback(\DOMElement $item, \DOMElement $body): void
     {
         foreach (['qti-feedback-inline', 'qti-feedback-block'] as $name) {
-            foreach (iterator_to_array($body->getElementsByTagName($name), false) as $element) {
+            foreach (Xml::all($body, $name) as $element) {
                 $document = $item->ownerDocument ?? new \DOMDocument;
                 $modal = $document->createElement('qti-modal-feedback');
                 foreach (['outcome-identifier', 'identifier', 'show-hide'] as $attribute) {

@@ -67,7 +67,7 @@ final class Processing
             default => false,
         };
         if (! $understood) {
-            $outcomes = array_map(fn (\DOMElement $set): string => $set->getAttribute('identifier'), iterator_to_array($rule->getElementsByTagNameNS('*', 'qti-set-outcome-value'), false));
+            $outcomes = array_map(fn (\DOMElement $set): string => $set->getAttribute('identifier'), Xml::all($rule, 'qti-set-outcome-value'));
             $aboutFeedback = $outcomes !== [] && array_filter($outcomes, fn (string $id): bool => ! str_contains(strtoupper($id), 'FEEDBACK')) === [];
             if ($aboutFeedback) {
                 $this->feedback[] = $rule;
@@ -179,7 +179,7 @@ final class Processing
                 continue;
             }
             $test = Xml::children($branch)[0];
-            $about = array_unique(array_map(fn (\DOMElement $variable): string => $variable->getAttribute('identifier'), iterator_to_array($test->getElementsByTagNameNS('*', 'qti-variable'), false)));
+            $about = array_unique(array_map(fn (\DOMElement $variable): string => $variable->getAttribute('identifier'), Xml::all($test, 'qti-variable')));
             if (count($about) !== 1 || ($response !== null && $about[0] !== $response)) {
                 return false;
             }

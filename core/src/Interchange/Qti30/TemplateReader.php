@@ -133,7 +133,7 @@ final class TemplateReader
 
     private function inText(\DOMElement $body): void
     {
-        foreach (iterator_to_array($body->getElementsByTagName('qti-printed-variable'), false) as $printed) {
+        foreach (Xml::all($body, 'qti-printed-variable') as $printed) {
             $name = $this->names[$printed->getAttribute('identifier')] ?? null;
             $document = $body->ownerDocument ?? new \DOMDocument;
             if ($name !== null) {
@@ -147,7 +147,7 @@ final class TemplateReader
                 $printed->parentNode?->replaceChild($anchor, $printed);
             }
         }
-        foreach (iterator_to_array($body->getElementsByTagName('mi'), false) as $letter) {
+        foreach (Xml::all($body, 'mi') as $letter) {
             $name = $this->names[trim($letter->textContent)] ?? null;
             $name === null || $letter->setAttribute('data-value', $name);
         }

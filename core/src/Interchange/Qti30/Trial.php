@@ -113,7 +113,7 @@ final readonly class Trial
             if ($variable->localName !== 'qti-variable' || $variable->getAttribute('identifier') !== $id || ! $test instanceof \DOMElement) {
                 continue;
             }
-            foreach ($test->getElementsByTagName('*') as $value) {
+            foreach (Xml::all($test) as $value) {
                 if ($value->localName === 'qti-base-value') {
                     array_push($probes, ...$this->compared($test, trim($value->textContent), $shape));
                 } elseif ($value->localName === 'qti-correct' && $shape === Shape::Number) {

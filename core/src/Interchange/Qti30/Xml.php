@@ -20,6 +20,29 @@ final class Xml
         return $children;
     }
 
+    /**
+     * All elements within one, in the order of the document. A live list of the DOM is walked anew for each of them, which takes long in large documents.
+     *
+     * @return list<\DOMElement>
+     */
+    public static function all(\DOMElement $within, string $name = '*'): array
+    {
+        $found = [];
+        $node = $within->firstChild;
+        while ($node !== null) {
+            if ($node instanceof \DOMElement && ($name === '*' || $node->localName === $name)) {
+                $found[] = $node;
+            }
+            $next = $node->firstChild ?? $node->nextSibling;
+            for ($up = $node->parentNode; $next === null && $up !== null && $up !== $within; $up = $up->parentNode) {
+                $next = $up->nextSibling;
+            }
+            $node = $next;
+        }
+
+        return $found;
+    }
+
     public static function child(\DOMElement $parent, string $name): ?\DOMElement
     {
         return self::children($parent, $name)[0] ?? null;

@@ -18,8 +18,6 @@ return new class extends Migration
             -- Bands of the least hashes of a question's words (WideQuarry\Question\NearPrint): what is nearly the same has some in common.
             ALTER TABLE questions ADD COLUMN near integer[] NOT NULL DEFAULT '{}';
             ALTER TABLE staged_questions ADD COLUMN near integer[] NOT NULL DEFAULT '{}', ADD COLUMN grp text;
-            CREATE INDEX questions_near ON questions USING gin (near);
-            CREATE INDEX staged_questions_near ON staged_questions USING gin (near);
             ALTER TABLE staged_questions DROP CONSTRAINT staged_questions_duplicate_by_check, ADD CHECK (duplicate_by IN ('identifier', 'origin', 'words', 'earlier', 'near', 'near_earlier'));
             -- Groups of the source as folders: whether, and what some of them are to be called.
             ALTER TABLE intakes ADD COLUMN regroup boolean NOT NULL DEFAULT false, ADD COLUMN group_names jsonb NOT NULL DEFAULT '{}';

@@ -76,7 +76,7 @@ final readonly class CommitIntake
 
                     return true;
                 }
-                $this->judge->handle($intake->id, $bank->id, $ids); // @phpstan-ignore argument.type
+                $this->judge->again($intake->id, $bank->id, $ids); // @phpstan-ignore argument.type
                 $rows = DB::table('staged_questions')->whereIn('id', $ids)->orderBy('number')->get();
                 $by = ['added' => [], 'replaced' => [], 'skipped' => []];
                 foreach ($rows as $row) {

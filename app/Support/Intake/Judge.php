@@ -10,13 +10,33 @@ use Illuminate\Support\Str;
 /** Finds which staged questions are in the bank already, or stand earlier in the same intake (WideQuarry\Interchange\Duplicate). */
 final class Judge
 {
-    private const FEW = 50;
+    /** All questions that are not settled yet. */
+    public function handle(string $intake, ?string $bank): void
+    {
+        $this->known($intake, $bank, null);
+        $this->near($intake, $bank);
+    }
 
-    /** @param  list<string>|null  $only  these staged questions; all that are not settled yet otherwise */
-    public function handle(string $intake, ?string $bank, ?array $only = null): void
+    /**
+     * Once more, just before these are brought in: what is the same is looked for anew; what is nearly the same stands, as long as it is there.
+     *
+     * @param  list<string>  $only  staged questions
+     */
+    public function again(string $intake, string $bank, array $only): void
+    {
+        $this->known($intake, $bank, $only);
+        DB::statement(<<<'SQL'
+            UPDATE staged_questions SET duplicate_of = NULL, duplicate_by = NULL WHERE id = ANY (?::uuid[]) AND duplicate_by = 'near'
+                AND NOT EXISTS (SELECT 1 FROM questions WHERE questions.id = duplicate_of AND questions.bank_id = ?::uuid AND binned_at IS NULL)
+            SQL, ['{'.implode(',', $only).'}', $bank]);
+    }
+
+    /** @param  list<string>|null  $only  null for all */
+    private function known(string $intake, ?string $bank, ?array $only): void
     {
         $list = $only === null ? null : '{'.implode(',', $only).'}';
-        $made = "questions.id NOT IN (SELECT question_id FROM staged_questions WHERE intake_id = '".(Str::isUuid($intake) ? $intake : '')."'::uuid AND outcome = 'added' AND question_id IS NOT NULL)"; // the same for every row, so that it is looked up once
+        $made = $this->made($intake);
+        $kept = $only === null ? 'false' : 'true'; // what is nearly the same is found anew with all
         // IS NOT DISTINCT FROM keeps the bank out of the choice of an index, so that one by identifier, origin or fingerprint is taken,
         // never one that reads the whole bank for each question (which is what a bank that has just begun looks cheap for).
         DB::statement(<<<SQL
@@ -36,18 +56,20 @@ final class Judge
                 WHERE mine.intake_id = ?::uuid AND mine.outcome IS NULL AND (?::uuid[] IS NULL OR mine.id = ANY (?::uuid[]))
             ) AS verdict
             WHERE staged_questions.id = verdict.staged AND (duplicate_of, duplicate_by) IS DISTINCT FROM (verdict.of, verdict.by)
+                AND NOT (verdict.by IS NULL AND duplicate_by IN ('near', 'near_earlier') AND $kept)
             SQL, [$bank, $bank, $bank, $intake, ...array_fill(0, 2, $list)]);
-        // The first of each band stands for it, so that what many share costs no more. Few questions ask the index for their bands; of many, each bank is read once.
-        $few = $only !== null && count($only) <= self::FEW;
-        $among = fn (string $table): string => $few ? "AND $table.near && (SELECT array_agg(band) FROM bands)" : '';
+    }
+
+    /** What is nearly the same. The first of each band stands for it, so that what many share costs no more, and the bank is read once. */
+    private function near(string $intake, ?string $bank): void
+    {
         DB::statement(<<<SQL
             WITH bands AS MATERIALIZED (
-                SELECT id, number, unnest(near) AS band FROM staged_questions
-                WHERE intake_id = ?::uuid AND outcome IS NULL AND duplicate_by IS NULL AND near <> '{}' AND (?::uuid[] IS NULL OR id = ANY (?::uuid[]))
+                SELECT id, number, unnest(near) AS band FROM staged_questions WHERE intake_id = ?::uuid AND outcome IS NULL AND duplicate_by IS NULL AND near <> '{}'
             ), there AS (
-                SELECT DISTINCT ON (band) band, id FROM (SELECT id, unnest(near) AS band FROM questions WHERE bank_id = ?::uuid AND binned_at IS NULL AND $made {$among('questions')}) AS all_bands ORDER BY band, id
+                SELECT DISTINCT ON (band) band, id FROM (SELECT id, unnest(near) AS band FROM questions WHERE bank_id = ?::uuid AND binned_at IS NULL AND {$this->made($intake)}) AS all_bands WHERE band IN (SELECT band FROM bands) ORDER BY band, id
             ), twins AS (
-                SELECT DISTINCT ON (band) band, id, number FROM (SELECT id, number, unnest(near) AS band FROM staged_questions WHERE intake_id = ?::uuid AND NOT skipped {$among('staged_questions')}) AS all_bands ORDER BY band, number
+                SELECT DISTINCT ON (band) band, id, number FROM (SELECT id, number, unnest(near) AS band FROM staged_questions WHERE intake_id = ?::uuid AND NOT skipped) AS all_bands WHERE band IN (SELECT band FROM bands) ORDER BY band, number
             ), found AS (
                 SELECT DISTINCT ON (staged) staged, of, by FROM (
                     SELECT bands.id AS staged, there.id AS of, 'near' AS by FROM bands JOIN there USING (band)
@@ -56,6 +78,12 @@ final class Judge
                 ) AS each ORDER BY staged, by, of
             )
             UPDATE staged_questions SET duplicate_of = found.of, duplicate_by = found.by FROM found WHERE staged_questions.id = found.staged
-            SQL, [$intake, ...array_fill(0, 2, $list), $bank, $intake]);
+            SQL, [$intake, $bank, $intake]);
+    }
+
+    /** Not what this very intake has brought in; the same for every row, so that it is looked up once. */
+    private function made(string $intake): string
+    {
+        return "questions.id NOT IN (SELECT question_id FROM staged_questions WHERE intake_id = '".(Str::isUuid($intake) ? $intake : '')."'::uuid AND outcome = 'added' AND question_id IS NOT NULL)";
     }
 }

@@ -7,6 +7,11 @@ namespace WideQuarry\Content;
 /** Rich text that has passed the allow-list, and what did not pass. */
 final readonly class RichText
 {
+    /** Bytes of a text, and how many of them, that are remembered. */
+    private const KEPT = 10_000;
+
+    private const MOST = 100;
+
     /**
      * @param  list<Element|string>  $nodes
      * @param  list<Dropped>  $dropped
@@ -18,7 +23,18 @@ final readonly class RichText
     /** Reads any markup there is: well-formed or not, ours or a stranger's. Never fails; what cannot pass is reported. */
     public static function read(string $html): self
     {
-        return Reader::read($html);
+        /** @var array<string, self> $lately what is asked about one question is asked of the same texts again and again */
+        static $lately = [];
+        if (isset($lately[$html])) {
+            return $lately[$html];
+        }
+        $read = Reader::read($html);
+        if (strlen($html) <= self::KEPT) {
+            $lately = count($lately) < self::MOST ? $lately : [];
+            $lately[$html] = $read;
+        }
+
+        return $read;
     }
 
     /** The canonical serialisation: the same text for the same tree, well-formed XML, attributes sorted, NFC. */

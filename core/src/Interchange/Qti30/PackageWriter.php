@@ -74,7 +74,7 @@ final class PackageWriter
         $item = (new ItemWriter($this->files))->write($question, $known, $passages);
         array_push($notices, ...$item->notices);
         $path = "items/$question->id.xml";
-        $used = array_values(array_intersect_key($media, array_flip(Anchors::in(RichText::read($item->allContent)->nodes)->media)));
+        $used = array_values(array_intersect_key($media, array_flip(str_contains($item->allContent, 'data-media') ? Anchors::in(RichText::read($item->allContent)->nodes)->media : [])));
         $xml = $this->edition->lower($item->xml);
         $zip->add($path, $xml);
         $zip->add("items/$question->id.wide-quarry.json", Json::encode([

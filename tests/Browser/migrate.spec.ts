@@ -71,7 +71,10 @@ test('pools of an old system become folders and an assessment with draws, and ar
   await page.getByRole('tab', { name: 'Pick' }).click()
   await expect(page.getByLabel('Where what is picked goes')).toHaveValue(/.+/)
   await page.getByLabel('Bank to pick from').selectOption('rocks')
-  await page.getByRole('listbox', { name: 'Questions', exact: true }).getByRole('option', { name: /A good index fossil/ }).dblclick()
+  await page
+    .getByRole('listbox', { name: 'Questions', exact: true })
+    .getByRole('option', { name: /A good index fossil/ })
+    .dblclick()
   await expect(page.getByRole('button', { name: /Traces 1 of 3 questions, drawn/ })).toBeVisible()
   await accessible(page)
 

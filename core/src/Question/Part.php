@@ -57,6 +57,12 @@ final readonly class Part
         return new self($fields->id(), $name, $kind, $fields->string('label'), $points, $settings, $key, $scheme, $bounds, $feedback, $path);
     }
 
+    /** The same part, judged by another key. */
+    public function withKey(Key $key): self
+    {
+        return new self($this->id, $this->kindName, $this->kind, $this->label, $this->points, $this->settings, $key, $this->scheme, $this->bounds, $this->feedback, $this->path);
+    }
+
     public function points(): BigRational
     {
         return Exact::of($this->points);

@@ -158,7 +158,7 @@ it('never guesses a key: what is not understood is marked by hand and kept as it
     'no processing' => [choice12(), '', 'qti12.no_key'],
     'a test of duration' => [choice12(), processing12('<respcondition><conditionvar><durequal respident="r1">P1H</durequal></conditionvar><setvar>1</setvar></respcondition>'), 'qti12.processing'],
     'a product of two answers' => [choice12().choice12('Single', 'r2', 'xy'), processing12('<respcondition continue="Yes"><conditionvar><varequal respident="r1">b</varequal></conditionvar><setvar action="Set">2</setvar></respcondition><respcondition continue="Yes"><conditionvar><varequal respident="r2">x</varequal></conditionvar><setvar action="Multiply">3</setvar></respcondition><respcondition continue="Yes"><conditionvar><varequal respident="r2">y</varequal></conditionvar><setvar action="Add">1</setvar></respcondition>'), 'qti12.processing'],
-    'only the first of an order' => [choice12('Ordered'), processing12('<respcondition><conditionvar><varequal respident="r1" index="1">a</varequal></conditionvar><setvar>1</setvar></respcondition>'), 'qti12.processing'],
+    'only the middle of an order' => [choice12('Ordered'), processing12('<respcondition><conditionvar><varequal respident="r1" index="2">b</varequal></conditionvar><setvar>1</setvar></respcondition>'), 'qti12.processing'],
     'a picture to point at' => ['<response_xy ident="r1"><render_hotspot><material><matimage uri="a.png"/></material></render_hotspot></response_xy>', processing12('<respcondition><conditionvar><varinside respident="r1" areatype="Rectangle">1,1,9,9</varinside></conditionvar><setvar>1</setvar></respcondition>'), 'qti12.kind'],
 ]);
 

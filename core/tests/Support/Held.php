@@ -7,6 +7,7 @@ namespace WideQuarry\Tests\Support;
 use Brick\Math\BigRational;
 use WideQuarry\Answer\NumberReader;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 
 /** Responses as systems of other formats hold them, and back as a question that was read from there takes them. */
@@ -23,7 +24,7 @@ final class Held
         foreach ($question->parts as $i => $part) {
             $given = $response->{$part->id} ?? null;
             if ($given !== null) {
-                $held['RESPONSE'.($i === 0 ? '' : $i + 1)] = self::pairs($part->kindName, $given, fn (string $first, string $second): string => $part->kindName === 'tiles' ? "$second $first" : "$first $second") ?? self::simple($part->kindName, $given);
+                $held['RESPONSE'.($i === 0 ? '' : $i + 1)] = self::sequence($part, $given) ?? self::pairs($part->kindName, $given, fn (string $first, string $second): string => $part->kindName === 'tiles' ? "$second $first" : "$first $second") ?? self::simple($part->kindName, $given);
             }
         }
 
@@ -45,7 +46,7 @@ final class Held
                 $held[count($question->parts) > 1 ? "$part->id.$first" : $first][] = $second;
             }
             if ($given !== null && $pairs === null) {
-                $held[$part->id] = self::simple($part->kindName, $given);
+                $held[$part->id] = self::sequence($part, $given) ?? self::simple($part->kindName, $given);
             }
         }
 
@@ -74,12 +75,26 @@ final class Held
                 'match' => (object) ['pairs' => array_map(fn (array $pair): array => array_slice($pair, 0, 2), $pairs)],
                 'group' => Pairs::given('group', array_map(fn (array $pair): string => "$pair[0] $pair[1]", $pairs))->p1,
                 'tiles' => (object) ['gaps' => (object) array_column($pairs, 0, 1)],
-                'order' => (object) ['sequence' => $own], 'slider' => (object) ['value' => $own[0]], 'text', 'number' => (object) ['text' => $own[0]],
+                'order' => (object) ['sequence' => array_values(array_diff($own, $part->settings->given))], 'slider' => (object) ['value' => $own[0]], 'text', 'number' => (object) ['text' => $own[0]],
                 default => (object) ['chosen' => $own],
             };
         }
 
         return $response;
+    }
+
+    /** @return list<string>|null what is given stands in its place there */
+    private static function sequence(Part $part, \stdClass $given): ?array
+    {
+        if ($part->kindName !== 'order' || $given->sequence === []) {
+            return $part->kindName === 'order' ? [] : null;
+        }
+        $sequence = $given->sequence;
+        foreach ($part->key->rules[0]->on->flat() as $place => $id) {
+            in_array($id, $part->settings->given, true) && array_splice($sequence, $place, 0, [$id]);
+        }
+
+        return $sequence;
     }
 
     /** @return list<mixed>|null null when it is no kind of pairs */
@@ -97,7 +112,6 @@ final class Held
     private static function simple(string $kind, \stdClass $given): array
     {
         return match ($kind) {
-            'order' => $given->sequence,
             'slider' => [(string) (float) $given->value],
             'number' => [(string) (float) Exact::number(Exact::toPlaces((new NumberReader('en'))->read($given->text)->value ?? BigRational::of(-999), 9)->toBigRational())],
             'choice', 'menu', 'highlight', 'survey' => $given->chosen,

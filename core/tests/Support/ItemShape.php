@@ -16,7 +16,7 @@ final class ItemShape
 
     private const BLOCK = 'p h1 h2 h3 h4 h5 h6 pre blockquote ul ol table div choiceInteraction orderInteraction matchInteraction extendedTextInteraction sliderInteraction gapMatchInteraction hottextInteraction object audio video img math';
 
-    private const VALUES = 'baseValue variable correct mapResponse sum product subtract divide power roundTo mathOperator min max multiple ordered index randomInteger random isNull match member contains not and or equal equalRounded gt gte lt lte stringMatch substring patternMatch null default';
+    private const VALUES = 'baseValue variable correct mapResponse sum product subtract divide power roundTo mathOperator min max multiple ordered index randomInteger random containerSize isNull match member contains not and or equal equalRounded gt gte lt lte stringMatch substring patternMatch null default';
 
     /** Element → attributes, those that must be there with `!`; then what may stand in it. */
     private const ELEMENTS = [
@@ -49,7 +49,7 @@ final class ItemShape
     ];
 
     /** How many operands an operator takes. */
-    private const TAKES = ['subtract' => 2, 'divide' => 2, 'power' => 2, 'equal' => 2, 'equalRounded' => 2, 'gt' => 2, 'gte' => 2, 'lt' => 2, 'lte' => 2, 'match' => 2, 'member' => 2, 'contains' => 2, 'stringMatch' => 2, 'substring' => 2, 'not' => 1, 'isNull' => 1, 'roundTo' => 1, 'mathOperator' => 1, 'index' => 1, 'patternMatch' => 1, 'random' => 1, 'setOutcomeValue' => 1, 'setTemplateValue' => 1, 'setCorrectResponse' => 1, 'templateConstraint' => 1];
+    private const TAKES = ['subtract' => 2, 'divide' => 2, 'power' => 2, 'equal' => 2, 'equalRounded' => 2, 'gt' => 2, 'gte' => 2, 'lt' => 2, 'lte' => 2, 'match' => 2, 'member' => 2, 'contains' => 2, 'stringMatch' => 2, 'substring' => 2, 'not' => 1, 'isNull' => 1, 'roundTo' => 1, 'mathOperator' => 1, 'index' => 1, 'patternMatch' => 1, 'containerSize' => 1, 'random' => 1, 'setOutcomeValue' => 1, 'setTemplateValue' => 1, 'setCorrectResponse' => 1, 'templateConstraint' => 1];
 
     /** @return list<string> what is wrong, none when it is as it should be */
     public static function wrong(string $xml, string $version): array

@@ -18,7 +18,8 @@ final class KeptCases
         ];
         $cases = [];
         foreach ([...self::picked(), ...self::typed(), ...self::paired(), ...self::ordered(), ...self::others()] as [$kind, $by, $question, $responses]) {
-            $by = $named[$by] ?? $by;
+            [$scheme, $more] = [...explode(', ', $by, 2), ''];
+            $by = $named[$by] ?? (isset($named[$scheme]) ? "$named[$scheme], $more" : $by);
             $cases["$kind, $by"] = ['kind' => $kind, 'by' => $by, 'question' => $question, 'responses' => [new \stdClass, ...$responses]];
         }
 
@@ -59,9 +60,11 @@ final class KeptCases
         return [
             ['text', 'is', $text(['answer' => 'is', 'text' => ['lava', 'magma']], ['answer' => 'is', 'text' => ['rock'], 'credit' => '1/2']), $typed('lava', 'MAGMA', 'rock', 'ice')],
             ['text', 'is, by capitals', $text(['answer' => 'is', 'text' => ['pH'], 'case' => 'keep']), $typed('pH', 'PH', 'x')],
-            ['text', 'holds words', $text(['answer' => 'holds', 'text' => ['lava']]), $typed('the lava flows', 'lavatory', 'ice')],
+            ['text', 'holds words', $text(['answer' => 'holds', 'text' => ['lava']]), $typed('the lava flows', 'LAVA!', 'lavatory', 'ice')],
+            ['text', 'holds one of, holds all of', $text(['answer' => 'holds_all', 'text' => ['lava', 'ash']], ['answer' => 'holds_any', 'text' => ['magma', 'melt'], 'credit' => '1/2']), $typed('ash and lava', 'lava', 'hot melt', 'melting', 'ice')],
             ['text', 'slips', $text(['answer' => 'slips', 'text' => ['lava'], 'slips' => 1]), $typed('lava', 'lawa', 'ice')],
             ['text', 'shape', $text(['answer' => 'shape', 'pattern' => '[0-9]{4}']), $typed('1912', '19', 'x')],
+            ['text', 'shape, capitals or not, anywhere', $text(['answer' => 'shape', 'pattern' => 'gran(?:it|odior)ite?', 'anchored' => false]), $typed('Granite', 'a granodiorite', 'GRANIT', 'gran')],
             ['number', 'value', $number(['answer' => 'value', 'value' => '2.5']), $typed('2.5', '2.50', '2.6')],
             ['number', 'set', $number(['answer' => 'set', 'values' => ['2', '3']]), $typed('2', '3', '4')],
             ['number', 'absolute tolerance', $number(['answer' => 'value', 'value' => '2.5', 'tolerance' => ['kind' => 'absolute', 'width' => '0.1']]), $typed('2.4', '2.6', '2.61', '2.39')],
@@ -80,7 +83,7 @@ final class KeptCases
         foreach (['match', 'group', 'tiles'] as $kind) {
             $responses = array_map(fn (array $pairs): \stdClass => Pairs::given($kind, $pairs), [['f1 s1'], ['f1 s2'], ['f1 s1', 'f2 s2'], ['f1 s1', 'f2 s2', 'f3 s3'], ['f1 s2', 'f2 s1'], ['f1 s1', 'f2 s3'], ['f3 s1'], ['f1 s1', 'f2 s2', 'f3 s1']]);
             $uses = ['s1' => [$kind === 'group' ? 'max' : 'uses' => null], 's2' => [$kind === 'group' ? 'max' : 'uses' => null], 's3' => [$kind === 'group' ? 'max' : 'uses' => null]];
-            foreach (['all' => [], 'each' => ['cost' => '0'], 'balance' => [], 'judge' => [], 'weights' => []] as $scheme => $more) {
+            foreach (['all' => [], 'each' => ['cost' => '0'], 'each, extra ones cost' => ['scheme' => 'each', 'cost' => '1/2'], 'balance' => [], 'judge' => [], 'weights' => []] as $scheme => $more) {
                 $right = [...($scheme === 'weights' ? ['f1 s1:1/2', 'f2 s2:1/4'] : ['f1 s1', 'f2 s2']), ...($kind === 'tiles' ? ['f3 s3'.($scheme === 'weights' ? ':1/4' : '')] : [])]; // a gap has a tile, an item may have no group
                 $cases[] = [$kind, (string) $scheme, Pairs::of($kind, ['f1', 'f2', 'f3'], ['s1', 's2', 's3'], $right, ['scheme' => $scheme, ...$more], $uses), $responses];
             }
@@ -93,9 +96,18 @@ final class KeptCases
     private static function ordered(): array
     {
         $items = array_map(fn (string $id): array => ['id' => $id, 'html' => "<p>$id</p>"], ['a', 'b', 'c', 'd']);
-        $responses = array_map(fn (string $order): \stdClass => (object) ['p1' => (object) ['sequence' => str_split($order)]], ['cabd', 'cadb', 'abcd', 'dbac', 'acbd', 'cbad']);
+        $orders = array_map(str_split(...), ['cabd', 'cadb', 'abcd', 'dbac', 'acbd', 'cbad']);
+        $cases = [];
+        foreach (['', 'some of one rank', 'one given'] as $which) {
+            foreach (['all', 'positions', 'pairs', 'joins', 'chain'] as $scheme) {
+                $ranks = $which === 'some of one rank' ? [['c'], ['a', 'b'], ['d']] : [['c'], ['a'], ['b'], ['d']];
+                $part = ['id' => 'p1', 'kind' => 'order', 'points' => 2, 'settings' => ['items' => array_map(fn (array $item): array => [...$item, 'given' => $which === 'one given' && $item['id'] === 'a'], $items)], 'key' => ['rules' => [['id' => 'r1', 'on' => $ranks, 'credit' => '1']]], 'scoring' => ['scheme' => $scheme]];
+                $responses = array_map(fn (array $order): \stdClass => (object) ['p1' => (object) ['sequence' => array_values($which === 'one given' ? array_diff($order, ['a']) : $order)]], $orders);
+                $cases[] = ['order', $which === '' ? $scheme : "$scheme, $which", Questions::of([$part], ['body' => '<p>Q</p><div data-part="p1"></div>']), $responses];
+            }
+        }
 
-        return array_map(fn (string $scheme): array => ['order', $scheme, Questions::of([['id' => 'p1', 'kind' => 'order', 'points' => 2, 'settings' => ['items' => $items], 'key' => ['rules' => [['id' => 'r1', 'on' => [['c'], ['a'], ['b'], ['d']], 'credit' => '1']]], 'scoring' => ['scheme' => $scheme]]], ['body' => '<p>Q</p><div data-part="p1"></div>']), $responses], ['all', 'positions', 'pairs', 'joins', 'chain']);
+        return $cases;
     }
 
     /** @return list<array{string, string, Question, list<\stdClass>}> */
@@ -109,6 +121,8 @@ final class KeptCases
         return [
             ['several parts', 'added up', Questions::of($two), $responses],
             ['several parts', 'all or nothing', Questions::of($two, ['scoring' => ['combine' => 'all']]), $responses],
+            ['several parts', 'one waits for another', Questions::of($two, ['scoring' => ['gates' => [['part' => 'p2', 'needs' => ['p1']]]]]), $responses],
+            ['several parts', 'answers that count once', Questions::of([Questions::typed('text', [['answer' => 'is', 'text' => ['lava', 'magma']], ['answer' => 'is', 'text' => ['ash']]], 2), Questions::typed('text', [], 2, 'p2')], ['scoring' => ['once' => [['p1', 'p2']]]]), array_map(fn (array $two): \stdClass => (object) ['p1' => (object) ['text' => $two[0]], 'p2' => (object) ['text' => $two[1]]], [['lava', 'ash'], ['ash', 'magma'], ['lava', 'magma'], ['ash', 'ash'], ['ice', 'ash']])],
             ['amend', 'right words', Questions::of([$amend], ['body' => '<p>Q</p><div data-part="p1"></div>']), [(object) ['p1' => (object) ['amends' => (object) ['w1' => 'hot']]]]],
             ['page', 'text alone', Questions::of([], ['body' => '<p>Read this.</p>']), []],
         ];

@@ -173,7 +173,7 @@ final class ResponseProcessing
             'min' => $none() ? null : [min(array_map(fn (\DOMElement $arg): float => (float) $this->value($arg)[0], $args))],
             'stringmatch' => $none() ? null : $truth(self::get($e, 'substring') === 'true' ? str_contains($text(0), $text(1)) : $text(0) === $text(1)),
             'substring' => $none() ? null : $truth(str_contains($text(1), $text(0))),
-            'patternmatch' => $none() ? null : $truth(preg_match('~^(?:'.str_replace('~', '\\~', $e->getAttribute('pattern')).')$~uD', (string) $of(0)[0]) === 1),
+            'patternmatch' => $none() ? null : $truth(SchemaPattern::matches($e->getAttribute('pattern'), (string) $of(0)[0]) ?? throw new \LogicException('No pattern: '.$e->getAttribute('pattern'))),
             'equal' => $none() ? null : $truth($this->equal($e, $number(0), $number(1))),
             'equalrounded' => $none() ? null : $truth($this->rounded($e, $number(0)) === $this->rounded($e, $number(1))),
             'gte' => $none() ? null : $truth($number(0) >= $number(1)), 'gt' => $none() ? null : $truth($number(0) > $number(1)),

@@ -40,7 +40,7 @@ final readonly class FeedbackPlaces
             }
         }
 
-        return $this->atRule($question, $when, $rows, $said) || $this->atPart($question, $when, $rows, $said) || $this->atThing($question, $when, $rows, $said);
+        return $this->atRule($question, $when, $rows, $said) || $this->atPart($question, $when, $rows, $said) || $this->atThing($question, $when, $rows, $said) || $this->atWords($question, $when, $rows, $said) || $this->atOthers($question, $when, $rows, $said);
     }
 
     public static function set(\stdClass $holder, string $place, string $said, string $show): true
@@ -126,6 +126,71 @@ final readonly class FeedbackPlaces
                     return $this->withRule($question, $response->id, $option, $said);
                 }
             }
+        }
+
+        return false;
+    }
+
+    /**
+     * Every typed answer that no rule of a part takes.
+     *
+     * @param  list<int>  $when
+     * @param  array<int, array{given: array<string, list<string>>}>  $rows
+     */
+    private function atOthers(\stdClass $question, array $when, array $rows, string $said): bool
+    {
+        foreach ($this->responses as $response) {
+            $taken = array_merge(...array_values(array_filter($this->translation->outcomes()['rules'], fn (string $place): bool => str_starts_with($place, "$response->id\t"), ARRAY_FILTER_USE_KEY)));
+            $others = array_diff(array_keys(array_filter($rows, fn (array $row): bool => $row['given'][$response->id] !== [])), $taken);
+            if (in_array($response->kind, ['text', 'number'], true) && array_diff($others, $when) === [] && array_diff($when, $others) === []) {
+                return $this->added($question, $response->id, (object) ['answer' => 'otherwise'], $said);
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Words that earn nothing: a mistake that was foreseen.
+     *
+     * @param  list<int>  $when
+     * @param  array<int, array{given: array<string, list<string>>}>  $rows
+     */
+    private function atWords(\stdClass $question, array $when, array $rows, string $said): bool
+    {
+        foreach ($this->responses as $response) {
+            $typed = $response->shape === Shape::Words ? array_map(fn (array $row): string => $row['given'][$response->id][0] ?? '', $rows) : [];
+            $words = array_values(array_unique(array_intersect_key($typed, array_flip($when))));
+            $meant = array_values(array_intersect($words, $response->named()));
+            $matched = array_merge([], ...array_values(array_filter($this->translation->outcomes()['rules'], fn (string $place): bool => str_starts_with($place, "$response->id\t"), ARRAY_FILTER_USE_KEY)));
+            if ($meant === [] || array_intersect($when, $matched) !== [] || array_keys(array_filter($typed, fn (string $one): bool => in_array($one, $words, true))) !== $when) {
+                continue;
+            }
+            $case = array_filter($response->probes, fn (Probe $probe): bool => in_array($probe->value, $meant, true) && ! $probe->case) === [] ? ['case' => 'keep'] : [];
+
+            return $this->added($question, $response->id, (object) ['answer' => 'is', 'text' => $meant, ...$case], $said);
+        }
+
+        return false;
+    }
+
+    /** A rule that earns nothing of its own, with what it says; where it stands already, it says the same. */
+    private function added(\stdClass $question, string $id, \stdClass $on, string $said): bool
+    {
+        $once = $question->scoring instanceof \stdClass && is_array($question->scoring->once ?? null) ? $question->scoring->once : [];
+        foreach ($once as $list) {
+            $id = is_array($list) && in_array($id, $list, true) && is_string($list[0]) ? $list[0] : $id;
+        }
+        foreach (is_array($question->parts) ? $question->parts : [] as $part) {
+            if (! $part instanceof \stdClass || $part->id !== $id || ! $part->key instanceof \stdClass || ! is_array($part->key->rules)) {
+                continue;
+            }
+            $there = array_filter($part->key->rules, fn (mixed $rule): bool => $rule instanceof \stdClass && $rule->on == $on);
+            $last = $part->key->rules[count($part->key->rules) - 1] ?? null;
+            $at = count($part->key->rules) - ($last instanceof \stdClass && $last->on == (object) ['answer' => 'otherwise'] ? 1 : 0); // what takes all comes last
+            $there === [] && array_splice($part->key->rules, $at, 0, [(object) ['id' => 'r'.(count($part->key->rules) + 1), 'on' => $on, 'credit' => is_string($part->key->default ?? null) ? $part->key->default : '0', 'feedback' => (object) ['html' => $said, 'show' => 'both']]]);
+
+            return $there === [] || array_filter($there, fn (\stdClass $rule): bool => ($rule->feedback ?? null) instanceof \stdClass && $rule->feedback->html === $said) !== [];
         }
 
         return false;

@@ -154,7 +154,29 @@ final readonly class Response
             array_push($words, $value, $other, ...($isLookedFor ? ["zz $value zz", "zz$value"] : []));
         }
 
-        return array_values(array_unique($words));
+        return array_values(array_unique([...$words, ...array_map(strval(...), array_keys($this->together()))]));
+    }
+
+    /**
+     * Letters that tests look for inside an answer, together: what asks for several at once is met by nothing else.
+     *
+     * @return array<string, list<Probe>> text → what it holds
+     */
+    public function together(): array
+    {
+        $within = [];
+        foreach ($this->shape === Shape::Words ? $this->probes : [] as $probe) {
+            $probe->how === 'contains' && $within[$probe->value] = $probe;
+        }
+        $within = array_values($within);
+        $n = count($within);
+        $sets = $n <= self::SUBSETS ? array_map(fn (int $mask): array => array_values(array_filter($within, fn (int $i): bool => ($mask >> $i & 1) === 1, ARRAY_FILTER_USE_KEY)), range(1, (1 << $n) - 1)) : [$within, ...array_map(fn (Probe $probe): array => [$within[0], $probe], $within)];
+        $texts = [];
+        foreach ($sets as $set) {
+            count($set) > 1 && $texts[implode(' ', array_map(fn (Probe $probe): string => $probe->value, $set))] = $set;
+        }
+
+        return $texts;
     }
 
     /** @return list<string> every limit, what lies between two and outside all; of a scale, every step of it where they are not too many */

@@ -43,25 +43,51 @@ final class Rules
 
     /**
      * @param  list<array{list<string>, BigRational}>  $gains
-     * @return list<\stdClass>|null the one order that earns most
+     * @return list<\stdClass>|null the order that earns most; things that may change places in it are of one rank
      */
     private static function sequence(array $gains, BigRational $points): ?array
     {
-        $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
+        $best = array_column(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)), 0);
+        $ranks = [];
+        foreach ($best[0] ?? [] as $i => $item) {
+            $before = $best[0][$i - 1] ?? '';
+            $tied = $i > 0 && array_filter($best, fn (array $order): bool => array_search($item, $order, true) < array_search($before, $order, true)) !== [];
+            $tied ? $ranks[count($ranks) - 1][] = $item : $ranks[] = [$item];
+        }
 
-        return count($best) !== 1 ? null : [(object) ['id' => 'r1', 'on' => array_map(fn (string $id): array => [$id], $best[0][0]), 'credit' => '1']];
+        return $ranks === [] ? null : [(object) ['id' => 'r1', 'on' => $ranks, 'credit' => '1']];
+    }
+
+    /**
+     * What each thing beyond the right ones takes away, as a share of what one right one earns.
+     *
+     * @param  list<array{list<string>, BigRational}>  $gains
+     * @param  list<\stdClass>  $rules  of the right ones
+     * @return string|null null when no more can be given
+     */
+    public static function costOfExtra(array $gains, BigRational $points, array $rules): ?string
+    {
+        $right = array_map(fn (\stdClass $rule): string => is_array($rule->on) ? implode("\t", array_map(fn (mixed $one): string => is_string($one) ? $one : '', $rule->on)) : (is_string($rule->on) ? $rule->on : ''), $rules);
+        foreach ($gains as [$given, $gain]) {
+            if (count($given) === count($right) + 1 && array_diff($right, $given) === []) {
+                return Exact::text($points->minus($gain)->multipliedBy(count($right))->dividedBy($points));
+            }
+        }
+
+        return null;
     }
 
     /**
      * @param  list<array{list<string>, BigRational}>  $gains
-     * @return list<\stdClass>|null the pairs of the one set that earns most; where several do, those that earn something alone
+     * @return list<\stdClass>|null the pairs of the one set that earns most; where several do, those that earn something alone, or all that are in one
      */
     private static function joined(array $gains, BigRational $points): ?array
     {
         $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
-        $right = count($best) === 1 ? array_map(fn (string $pair): array => [[$pair]], $best[0][0]) : array_values(array_filter($gains, fn (array $gain): bool => count($gain[0]) === 1 && $gain[1]->isPositive()));
+        $alone = count($best) === 1 ? [] : array_column(array_filter($gains, fn (array $gain): bool => count($gain[0]) === 1 && $gain[1]->isPositive()), 0);
+        $right = array_values(array_unique(array_merge(...($alone === [] ? array_column($best, 0) : $alone))));
 
-        return $right === [] ? null : self::numbered(array_map(fn (array $gain): \stdClass => (object) ['id' => '', 'on' => explode("\t", $gain[0][0]), 'credit' => '1'], $right));
+        return $right === [] ? null : self::numbered(array_map(fn (string $pair): \stdClass => (object) ['id' => '', 'on' => explode("\t", $pair), 'credit' => '1'], $right));
     }
 
     /**
@@ -146,7 +172,48 @@ final class Rules
             $rules[] = (object) ['id' => '', 'on' => (object) $on, 'credit' => str_replace('case ', '', $rest)];
         }
 
-        return self::numbered($rules);
+        return self::numbered([...self::together($response, $earned, $credit), ...$rules]);
+    }
+
+    /**
+     * Each group of words as one rule.
+     *
+     * @param  list<list<string>>  $groups
+     * @param  \Closure(string): string  $credit
+     * @return list<\stdClass>|null null when words are not looked for as they stand
+     */
+    public static function alternatives(Response $response, array $groups, \Closure $credit): ?array
+    {
+        $case = array_column(array_map(fn (Probe $probe): array => [$probe->value, $probe->case], $response->probes), 1, 0);
+        if ($response->shape !== Shape::Words || array_filter($response->probes, fn (Probe $probe): bool => $probe->how !== 'equal') !== []) {
+            return null;
+        }
+
+        return self::numbered(array_map(fn (array $group): \stdClass => (object) ['id' => '', 'on' => (object) ['answer' => 'is', 'text' => $group, ...($case[$group[0]] ?? false ? ['case' => 'keep'] : [])], 'credit' => $credit($group[0])], $groups));
+    }
+
+    /**
+     * Letters that earn more together than fewer of them do.
+     *
+     * @param  array<BigRational>  $earned  by what was typed
+     * @param  \Closure(BigRational): string  $credit
+     * @return list<\stdClass>
+     */
+    private static function together(Response $response, array $earned, \Closure $credit): array
+    {
+        $rules = $met = [];
+        foreach ($response->together() as $text => $probes) {
+            $values = array_map(fn (Probe $probe): string => $probe->value, $probes);
+            $gain = $earned[$text] ?? Exact::zero();
+            $fewer = array_filter([...array_map(fn (string $value): array => [[$value], $earned[$value] ?? Exact::zero()], $values), ...$met], fn (array $one): bool => array_diff($one[0], $values) === [] && $one[1]->isGreaterThanOrEqualTo($gain));
+            $met[] = [$values, $gain];
+            if ($gain->isPositive() && $fewer === []) {
+                $case = array_filter($probes, fn (Probe $probe): bool => $probe->case) === [] ? 'ignore' : 'keep';
+                $rules[] = (object) ['id' => '', 'on' => (object) ['answer' => 'shape', 'pattern' => '^'.implode('', array_map(fn (string $value): string => '(?=[\s\S]*'.preg_quote($value, '/').')', $values)), 'anchored' => false, 'case' => $case], 'credit' => $credit($gain)];
+            }
+        }
+
+        return $rules;
     }
 
     /**

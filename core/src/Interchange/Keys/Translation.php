@@ -24,6 +24,9 @@ final class Translation
 {
     private const MOST = 160;
 
+    /** So many words are tried with one another. */
+    private const MOST_SHARED = 40;
+
     /** So many answers are tried beside the best of all others. */
     private const BESIDE = 3;
 
@@ -70,7 +73,7 @@ final class Translation
         // less than nothing is given where some answers earn it, and only there; "all or nothing" where an answer earns nothing alone
         $below = array_filter($this->rows, fn (array $row): bool => $row['score']->isNegative()) !== [];
         $together = count($this->responses) > 1 && array_filter($this->responses, fn (Response $one): bool => array_filter($this->gains($one, 'sum', $this->score([])), fn (array $gain): bool => ! $gain[1]->isZero()) === []) !== [];
-        foreach ($together ? ['all'] : ['sum'] as $combine) {
+        foreach ($together ? ['all', 'gates'] : ['sum', ...($this->alike() === [] ? [] : ['once'])] as $combine) {
             foreach ($this->schemes() as $scheme) {
                 $tried = $this->keyed($question, $combine, $scheme, $below);
                 if ($tried !== null && $this->agrees($tried)) {
@@ -202,10 +205,14 @@ final class Translation
         $copy = Json::copy($question);
         assert($copy instanceof \stdClass && is_array($copy->parts));
         $nothing = $this->score([]);
+        $gates = [];
+        $once = $combine === 'once' ? $this->alike() : [];
+        $sharing = array_merge(...array_map(fn (array $list): array => array_slice($list, 1), $once));
         foreach ($copy->parts as $i => $part) {
             assert($part instanceof \stdClass);
             $response = $this->responses[$i] ?? null;
-            $gains = $response === null ? [] : $this->gains($response, $combine, $nothing);
+            [$needs, $gains] = $response === null ? [[], []] : ($combine === 'gates' ? $this->gated($response, $nothing) : [[], $this->gains($response, $combine, $nothing)]);
+            $needs === [] || $gates[] = (object) ['part' => $part->id, 'needs' => $needs];
             $points = array_reduce($gains, fn (BigRational $most, array $gain): BigRational => $gain[1]->isGreaterThan($most) ? $gain[1] : $most, Exact::zero());
             if ($response === null || $points->isZero() || Exact::decimal($points) === null) {
                 return null;
@@ -213,14 +220,14 @@ final class Translation
             $part->points = Exact::number($combine === 'all' ? $this->most()->dividedBy(count($this->responses)) : $points);
             $own = $response->shape->schemes($response->several);
             $by = in_array($scheme, $own, true) ? $scheme : $own[0];
-            $rules = Rules::of($response, $gains, $points, $by);
+            $rules = $this->shared($response, $once, $gains, $points) ?? Rules::of($response, $gains, $points, $by);
             if ($rules === null) {
                 return null;
             }
-            $part->key = (object) ['rules' => $rules, 'default' => '0'];
-            $part->scoring = (object) ['scheme' => $by === 'margins' ? 'weights' : $by, ...($below ? ['low' => '-1000'] : []), ...($by === 'each' && $response->shape === Shape::Pairs ? ['cost' => '0'] : [])];
+            $part->key = (object) ['rules' => in_array($response->id, $sharing, true) ? [] : $rules, 'default' => '0'];
+            $part->scoring = (object) ['scheme' => $by === 'margins' ? 'weights' : $by, ...($below ? ['low' => '-1000'] : []), ...($by === 'each' ? ['cost' => Rules::costOfExtra($gains, $points, $rules) ?? '0'] : [])];
         }
-        $copy->scoring = (object) ['combine' => $combine, ...($below ? ['low' => '-1000'] : [])];
+        $copy->scoring = (object) ['combine' => $combine === 'all' ? 'all' : 'sum', ...($gates === [] ? [] : ['gates' => $gates]), ...($once === [] ? [] : ['once' => $once]), ...($below ? ['low' => '-1000'] : [])];
 
         return $copy;
     }
@@ -246,6 +253,91 @@ final class Translation
         }
 
         return $this->gains[$kept] = array_map(fn (array $value): array => [$value, ($best[implode("\n", $value)] ?? $nothing)->minus($nothing)->simplified()], $this->tries[$response->id]);
+    }
+
+    /** @return list<list<string>> typed responses that earn the same for the same answers: their rules may be shared */
+    private function alike(): array
+    {
+        $lists = [];
+        $nothing = $this->score([]);
+        foreach ($this->responses as $response) {
+            if (in_array($response->kind, ['text', 'number'], true)) {
+                $lists[serialize(array_map(fn (array $gain): array => [$gain[0], Exact::text($gain[1])], $this->gains($response, 'sum', $nothing)))][] = $response->id;
+            }
+        }
+
+        return array_values(array_filter($lists, fn (array $list): bool => count($list) > 1));
+    }
+
+    /**
+     * Rules that several responses share: words of which only one earns where two responses give two of them are one rule.
+     *
+     * @param  list<list<string>>  $once
+     * @param  list<array{list<string>, BigRational}>  $gains
+     * @return list<\stdClass>|null null when it shares none, or not in this way
+     */
+    private function shared(Response $response, array $once, array $gains, BigRational $points): ?array
+    {
+        $list = array_values(array_filter($once, fn (array $list): bool => $list[0] === $response->id))[0] ?? [];
+        $of = [];
+        foreach ($gains as [$given, $gain]) {
+            $gain->isPositive() && in_array($given[0] ?? '', $response->named(), true) && $of[$given[0]] = $gain;
+        }
+        $words = array_map(strval(...), array_keys($of));
+        if (count($list) < 2 || count($words) > self::MOST_SHARED) {
+            return null;
+        }
+        $nothing = $this->score([]);
+        $groups = [];
+        foreach ($words as $word) {
+            $with = array_filter($words, fn (string $other): bool => $this->score([$list[0] => [$word], $list[1] => [$other]])->minus($nothing)->isLessThan($of[$word]->plus($of[$other])));
+            $groups[implode("\n", $with)][] = $word;
+        }
+        foreach ($groups as $with => $group) {
+            if ($with !== implode("\n", $group)) {
+                return null;
+            }
+        }
+
+        return Rules::alternatives($response, array_values($groups), fn (string $word): string => Exact::text($of[$word]->dividedBy($points)));
+    }
+
+    /**
+     * A response that earns nothing alone may do so beside what another one needs to be right, or all others.
+     *
+     * @return array{list<string>, list<array{list<string>, BigRational}>} what it needs, and what it earns then
+     */
+    private function gated(Response $response, BigRational $nothing): array
+    {
+        $alone = $this->gains($response, 'sum', $nothing);
+        $others = array_map(fn (Response $one): string => $one->id, array_values(array_filter($this->responses, fn (Response $one): bool => $one !== $response)));
+        if (array_filter($alone, fn (array $gain): bool => ! $gain[1]->isZero()) !== []) {
+            return [[], $alone];
+        }
+        foreach (count($others) > 1 ? [...array_map(fn (string $one): array => [$one], $others), $others] : [$others] as $needs) {
+            $base = [];
+            foreach ($this->responses as $other) {
+                in_array($other->id, $needs, true) && $base[$other->id] = $this->best($other, $nothing);
+            }
+            $before = $this->score($base);
+            $gains = array_map(fn (array $value): array => [$value, $this->score([...$base, $response->id => $value])->minus($before)->simplified()], $this->tries[$response->id]);
+            if (array_filter($gains, fn (array $gain): bool => $gain[1]->isPositive()) !== []) {
+                return [$needs, $gains];
+            }
+        }
+
+        return [[], $alone];
+    }
+
+    /** @return list<string> what earns most alone; where nothing does, what is named first */
+    private function best(Response $response, BigRational $nothing): array
+    {
+        $best = [[], Exact::zero()];
+        foreach ($this->gains($response, 'sum', $nothing) as $gain) {
+            $best = $gain[1]->isGreaterThan($best[1]) ? $gain : $best;
+        }
+
+        return $best[0] === [] ? $response->guess() : $best[0];
     }
 
     /** @param  array<string, list<string>>  $given */

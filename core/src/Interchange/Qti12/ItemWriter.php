@@ -10,12 +10,14 @@ use WideQuarry\Interchange\Keys\Shape;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Plain\Outward;
 use WideQuarry\Interchange\Plain\PlainPart;
+use WideQuarry\Interchange\Plain\SharedAnswers;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
+use WideQuarry\Scoring\SharedRules;
 
 /** One question as an item of QTI 1.2.1. What the standard cannot say is written as the nearest, with a notice. */
 final class ItemWriter
@@ -48,7 +50,8 @@ final class ItemWriter
         $this->outward = Outward::of($question, $this->files);
         $question->variables->list === [] || $this->lose('qti12.templates', 'Values that vary cannot be said in QTI 1.2.1: one set of them stands in the item.');
         $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);
-        foreach ($question->parts as $part) {
+        foreach ($question->parts as $own) {
+            $part = $own->withKey(SharedRules::keyFor($question, $own));
             $plain = $part->kind === null ? null : Mappings::for($part->kindName)?->plain($part, $in);
             if ($plain === null) {
                 $this->lose('qti12.kind', "A part of the kind \"$part->kindName\" cannot be written to QTI 1.2.1: it stands there as a field to be marked by hand.");
@@ -60,6 +63,9 @@ final class ItemWriter
         }
         $layout = Layout::of(implode('', array_map(fn (string $html): string => "<div>$html</div>", $passages)).$question->body, $this->material(...), $this->response(...), $this->outward->nodes(...));
         $layout->losesLayout && $this->lose('qti12.layout', 'Answers in tables and lists follow one after the other in QTI 1.2.1.');
+        $guards = new Guards($question, $this->terms);
+        $guards->areWhole() || $this->lose('qti12.gates', 'Parts that wait for others cannot be written here: they are added up there.');
+        $this->terms = $guards->terms();
         $feedback = new FeedbackWriter($question, $this->terms, $this->material(...));
         $processing = $this->processing($feedback);
         $this->questionLosses($feedback);
@@ -190,9 +196,8 @@ final class ItemWriter
 
     private function questionLosses(FeedbackWriter $feedback): void
     {
-        $scoring = $this->question->scoring;
-        if ($scoring->once !== [] || $scoring->gates !== []) {
-            $this->lose('qti12.combination', 'Shared rules and gates over several parts cannot be said in QTI 1.2.1: the parts are added up there.');
+        if (! SharedAnswers::areDistinct($this->question)) {
+            $this->lose('qti12.once', 'Where an answer fits several of the rules that parts share, it takes all of them there.');
         }
         if (array_filter($this->question->hints, fn ($hint): bool => true) !== []) {
             $this->lose('qti12.hints', 'Hints go along, but not what they cost.');

@@ -11,10 +11,19 @@ use WideQuarry\Numbers\Exact;
 /** Points as QTI's floats, and back to shares. */
 final class Credit
 {
+    /** Less than any share of points, more than what floats are out by. */
+    public const HAIR = '0.000001';
+
     /** Twelve decimals at most; exact when there are fewer. */
     public static function float(BigRational $value): string
     {
         return Exact::decimal($value) !== null && strlen((string) Exact::decimal($value)) < 14 ? (string) Exact::decimal($value) : (string) $value->toScale(12, RoundingMode::HALF_UP);
+    }
+
+    /** What a score that was added up reaches when it is all of the points: floats that are added may fall short of it by a hair. */
+    public static function full(BigRational $points): string
+    {
+        return self::float($points->minus(self::HAIR));
     }
 
     /** Credit = value ÷ points; a long decimal near a simple fraction is taken for it. */

@@ -99,7 +99,7 @@ final class FeedbackReader
         return match (true) {
             $value === null => null,
             $test->localName === 'qti-gte' && $value->isPositive() => 'right',
-            $test->localName === 'qti-gt' && $value->isZero() => 'partly',
+            $test->localName === 'qti-gt' && $value->abs()->isLessThanOrEqualTo(Credit::HAIR) => 'partly',
             in_array($test->localName, ['qti-equal', 'qti-lte'], true) && $value->isZero() => 'wrong',
             default => null,
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
+use Brick\Math\BigRational;
 use WideQuarry\Question\Feedback;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
@@ -25,27 +26,33 @@ final class FeedbackWriter
     {
     }
 
-    public function part(Part $part, string $response, WrittenPart $written, int $i): void
+    /** @param  string  $taken  when an answer has been given elsewhere already and counts as none of the rules; '' for never */
+    public function part(Part $part, string $response, WrittenPart $written, int $i, string $taken = ''): void
     {
         $null = "<qti-is-null><qti-variable identifier=\"$response\"/></qti-is-null>";
         foreach ($written->matches as $chain) {
             $branches = [];
+            $otherwise = '';
             foreach ($chain as [$rule, $test]) {
                 $branches[] = [$test, $rule->feedback === null ? '' : $this->shown("F{$i}_".count($branches).'_'.substr(hash('sha256', $rule->id), 0, 8), $rule->feedback)];
+                $otherwise = $test === '' ? $branches[count($branches) - 1][1] : $otherwise;
             }
-            $this->chain($null, $branches);
+            $this->chain($null, [...($taken === '' ? [] : [[$taken, $otherwise]]), ...$branches]);
         }
         if ($written->processing !== '') {
-            $this->states("F{$i}", $part->feedback, $null, "SCORE_$response", Credit::float($part->points()));
+            $this->states("F{$i}", $part->feedback, $null, "SCORE_$response", $part->points(), $written->isAddedUp());
         }
     }
 
-    /** @param  list<string>  $responses */
-    public function question(Question $question, array $responses): void
+    /**
+     * @param  list<string>  $responses
+     * @param  bool  $isAddedUp  whether the score may be out by what floats are out by
+     */
+    public function question(Question $question, array $responses, bool $isAddedUp): void
     {
         $nulls = implode('', array_map(fn (string $response): string => "<qti-is-null><qti-variable identifier=\"$response\"/></qti-is-null>", $responses));
         $none = count($responses) === 1 ? $nulls : "<qti-and>$nulls</qti-and>";
-        $this->states('F', $question->feedback, $none, 'SCORE', Credit::float($question->points()));
+        $this->states('F', $question->feedback, $none, 'SCORE', $question->points(), $isAddedUp);
         if (isset($question->feedback['general'])) {
             $this->chain($none, [['', $this->shown('F_general', $question->feedback['general'])]]);
         }
@@ -73,14 +80,14 @@ final class FeedbackWriter
     }
 
     /** @param  array<string, Feedback>  $feedback */
-    private function states(string $id, array $feedback, string $null, string $outcome, string $max): void
+    private function states(string $id, array $feedback, string $null, string $outcome, BigRational $points, bool $isAddedUp): void
     {
         $given = fn (string $state): string => isset($feedback[$state]) ? $this->shown("{$id}_$state", $feedback[$state]) : '';
         if (array_intersect_key($feedback, ['right' => 1, 'partly' => 1, 'wrong' => 1]) === []) {
             return;
         }
         $test = fn (string $how, string $value): string => "<qti-$how><qti-variable identifier=\"$outcome\"/><qti-base-value base-type=\"float\">$value</qti-base-value></qti-$how>";
-        $this->chain($null, [[$test('gte', $max), $given('right')], [$test('gt', '0'), $given('partly')], ['', $given('wrong')]]);
+        $this->chain($null, [[$test('gte', $isAddedUp ? Credit::full($points) : Credit::float($points)), $given('right')], [$test('gt', $isAddedUp ? Credit::HAIR : '0'), $given('partly')], ['', $given('wrong')]]);
     }
 
     /** @param  list<array{string, string}>  $branches  test and what it sets; '' for what no test catches */

@@ -11,10 +11,12 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Plain\SharedAnswers;
 use WideQuarry\Json\Json;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\SharedRules;
 use WideQuarry\Variables\Roll;
 
 /** One question as an assessment item. What the standard cannot say is written as the nearest, with a notice. */
@@ -47,9 +49,11 @@ final class ItemWriter
         $in = new WriteContext($question->language, $question->normalise, $this->roll($question, $templates), new Gaps($question->body), GapText::scattered($question), $templates);
         $values = $templates?->printed() ?? $in->roll->written;
         $declarations = $scores = $processing = '';
-        $outcomes = $responses = $worth = [];
+        $outcomes = $responses = $worth = $tests = $sent = [];
+        $addedUp = false;
         $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $values));
-        foreach ($question->parts as $i => $part) {
+        foreach ($question->parts as $i => $own) {
+            $part = $own->withKey(SharedRules::keyFor($question, $own));
             $mapping = Mappings::for($part->kindName);
             $response = 'RESPONSE'.($i === 0 ? '' : $i + 1);
             try {
@@ -71,20 +75,28 @@ final class ItemWriter
                 $this->around[$part->id] = $response;
             }
             $responses[] = $response;
-            $feedback->part($part, $response, $written, $i + 1);
+            $sent[$i] = [$part, $response, $written];
             $declarations .= $written->declaration;
             if ($written->processing !== '') {
-                $scores .= "<qti-outcome-declaration identifier=\"SCORE_$response\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration>";
+                $scores .= "<qti-outcome-declaration identifier=\"SCORE_$response\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration>$written->outcomes";
                 $processing .= $written->processing;
-                $worth["SCORE_$response"] = Credit::float($part->points());
+                $worth[$part->id] = ["SCORE_$response", $written->isAddedUp() ? Credit::full($part->points()) : Credit::float($part->points())];
+                $tests[$part->id] = $written->matches[0] ?? [];
+                $addedUp = $addedUp || $written->isAddedUp();
                 $outcomes[] = "<qti-variable identifier=\"SCORE_$response\"/>";
             }
             foreach ($written->losses as [$code, $sentence]) {
                 $this->lose($question, $code, $sentence);
             }
         }
-        $responses === [] || $feedback->question($question, $responses);
-        $this->questionLosses($question, $feedback);
+        $taken = OnceWriter::taken($question, $tests);
+        foreach ($sent as $i => [$part, $response, $written]) {
+            $feedback->part($part, $response, $written, $i + 1, $taken[$part->id] ?? '');
+        }
+        $responses === [] || $feedback->question($question, $responses, $addedUp || count($worth) > 1);
+        $processing .= OnceWriter::rules($question, $taken, $worth);
+        $processing .= $gates = GateWriter::rules($question, $worth) ?? '';
+        $this->questionLosses($question, $feedback, $gates);
         $max = Credit::float($question->points());
         $score = $outcomes === [] ? '' : $processing.(count($worth) > 1 && $question->scoring->all ? $this->together($worth, $max) : '<qti-set-outcome-value identifier="SCORE"><qti-sum>'.implode('', $outcomes).'</qti-sum></qti-set-outcome-value>'.$this->bounds($question));
         $sum = $score.$feedback->conditions() === '' ? '' : '<qti-response-processing>'.$score.$feedback->conditions().'</qti-response-processing>';
@@ -179,11 +191,14 @@ final class ItemWriter
         return $roll;
     }
 
-    private function questionLosses(Question $question, FeedbackWriter $feedback): void
+    private function questionLosses(Question $question, FeedbackWriter $feedback, string $gates): void
     {
         $scoring = $question->scoring;
-        if ($scoring->once !== [] || $scoring->gates !== []) {
-            $this->lose($question, 'qti.combination', 'Shared rules and gates over several parts cannot be written to QTI: the parts are added up there.');
+        if (! SharedAnswers::areDistinct($question)) {
+            $this->lose($question, 'qti.once', 'Where an answer fits several of the rules that parts share, it takes all of them there.');
+        }
+        if ($scoring->gates !== [] && $gates === '') {
+            $this->lose($question, 'qti.gates', 'Parts that wait for others cannot be written here: they are added up there.');
         }
         if ($question->hints !== []) {
             $this->lose($question, 'qti.hints', 'Hints are not written to QTI.');
@@ -196,11 +211,11 @@ final class ItemWriter
     /**
      * All the points when every part has all of its own.
      *
-     * @param  array<string, string>  $worth  outcome → its points
+     * @param  array<string, array{string, string}>  $worth  part → its outcome, and what that reaches when it is right
      */
     private function together(array $worth, string $max): string
     {
-        $tests = implode('', array_map(fn (string $outcome, string $points): string => "<qti-gte><qti-variable identifier=\"$outcome\"/><qti-base-value base-type=\"float\">$points</qti-base-value></qti-gte>", array_keys($worth), $worth));
+        $tests = implode('', array_map(fn (array $one): string => "<qti-gte><qti-variable identifier=\"$one[0]\"/><qti-base-value base-type=\"float\">$one[1]</qti-base-value></qti-gte>", $worth));
 
         return "<qti-response-condition><qti-response-if><qti-and>$tests</qti-and><qti-set-outcome-value identifier=\"SCORE\"><qti-base-value base-type=\"float\">$max</qti-base-value></qti-set-outcome-value></qti-response-if></qti-response-condition>";
     }

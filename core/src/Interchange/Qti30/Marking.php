@@ -10,6 +10,9 @@ final class Marking
     /** @var list<array{\DOMElement, string}> conditions in order with the value each sets */
     public array $chain = [];
 
+    /** @var array{int, string}|null to a mapping: so many things may be given, each one more costs points, and no less than nothing is earned */
+    public ?array $extra = null;
+
     /**
      * @param  'correct'|'map'|'chain'  $by
      * @param  string  $added  to a mapping whenever something was answered

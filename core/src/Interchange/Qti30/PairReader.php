@@ -34,7 +34,7 @@ final class PairReader
             return null;
         }
 
-        return $marking->added !== '0' ? $this->judged($declaration, $marking, $made) : $this->mapped($declaration, $made);
+        return $marking->added !== '0' ? $this->judged($declaration, $marking, $made) : $this->mapped($declaration, $marking, $made);
     }
 
     /** @return array{string, string} */
@@ -46,7 +46,7 @@ final class PairReader
     }
 
     /** @param  \Closure(BigRational, list<\stdClass>, array<string, string>, string=): \stdClass  $made */
-    private function mapped(Declaration $declaration, \Closure $made): ?\stdClass
+    private function mapped(Declaration $declaration, Marking $marking, \Closure $made): ?\stdClass
     {
         $map = $declaration->map ?? [];
         $values = array_map(fn (array $entry): BigRational => Exact::read($entry['value']) ?? Exact::zero(), $map);
@@ -63,8 +63,11 @@ final class PairReader
         }
         $alike = count($good) === count($values) && count($best) === count($good) && array_filter($good, fn (BigRational $value): bool => ! self::near($value, $good[0])) === [];
         $default = Exact::read($declaration->default) ?? Exact::zero();
-        if ($alike && $default->isZero() && self::near($good[0]->multipliedBy(count($good)), $points)) {
-            return $made($points, $this->rules(array_map(fn (array $entry): array => [$entry['key'], '1'], $map)), ['scheme' => 'each', 'cost' => '0']);
+        if ($alike && $default->isZero() && ($marking->extra[0] ?? count($good)) === count($good) && self::near($good[0]->multipliedBy(count($good)), $points)) {
+            return $made($points, $this->rules(array_map(fn (array $entry): array => [$entry['key'], '1'], $map)), ['scheme' => 'each', 'cost' => $marking->extra === null ? '0' : Exact::text(Exact::of(Credit::share($marking->extra[1], $points))->multipliedBy(count($good)))]);
+        }
+        if ($marking->extra !== null) {
+            return null;
         }
         $lowest = array_reduce($values, fn (BigRational $low, BigRational $value): BigRational => $value->isNegative() ? $low->plus($value) : $low, Exact::zero());
         $low = $declaration->lower === null ? Exact::text($lowest->dividedBy($points)) : Credit::share($declaration->lower, $points);

@@ -30,7 +30,7 @@ final class PairWriter
     {
         $right = PairCheck::right($this->part);
         $correct = $this->part->scheme === Scheme::Person ? [] : $this->correct($right);
-        [$mapping, $added, $losses] = $this->part->scheme === Scheme::Person || $right === [] ? ['', '', []] : $this->mapping($right, count($correct));
+        [$mapping, $added] = $this->part->scheme === Scheme::Person || $right === [] ? ['', ''] : $this->mapping($right, count($correct));
         $values = implode('', array_map(fn (PairOn $pair): string => '<qti-value>'.$this->pair($pair->first, $pair->second).'</qti-value>', $correct));
         $declaration = "<qti-response-declaration identifier=\"$response\" cardinality=\"multiple\" base-type=\"directedPair\">".($values === '' ? '' : "<qti-correct-response>$values</qti-correct-response>").$mapping.'</qti-response-declaration>';
         $matches = array_map(function (Rule $rule) use ($response): array {
@@ -39,7 +39,35 @@ final class PairWriter
             return [[$rule, '<qti-member><qti-base-value base-type="directedPair">'.$this->pair($rule->on->first, $rule->on->second)."</qti-base-value><qti-variable identifier=\"$response\"/></qti-member>"]];
         }, $this->part->key->rules);
 
-        return new WrittenPart($declaration, $interaction, Scored::processing($this->part, "SCORE_$response", [$response], $added), $losses, $matches);
+        return new WrittenPart($declaration, $interaction, $this->processing($response, $right, count($correct), $added), [], $matches);
+    }
+
+    /** @param  list<PairOn>  $right */
+    private function processing(string $response, array $right, int $n, string $added): string
+    {
+        $cost = $this->part->bound('cost');
+        if ($this->part->scheme === Scheme::All && $this->byFirst && count($right) > $n) {
+            return $this->anyRight($response, $right, $n);
+        }
+        $costly = $this->part->scheme === Scheme::Each && $n > 0 && ! $cost->isZero() && $this->mayExceed($n);
+
+        return Scored::processing($this->part, "SCORE_$response", [$response], $added, null, $costly ? Scored::costly("SCORE_$response", $response, $n, $cost->multipliedBy($this->part->points())->dividedBy($n)) : '');
+    }
+
+    /**
+     * All or nothing where a gap or an item has several that are right.
+     *
+     * @param  list<PairOn>  $right
+     */
+    private function anyRight(string $response, array $right, int $n): string
+    {
+        $of = [];
+        foreach ($right as $pair) {
+            $of["=$pair->first"][] = '<qti-member><qti-base-value base-type="directedPair">'.$this->pair($pair->first, $pair->second)."</qti-base-value><qti-variable identifier=\"$response\"/></qti-member>";
+        }
+        $tests = implode('', array_map(fn (array $members): string => count($members) === 1 ? $members[0] : '<qti-or>'.implode('', $members).'</qti-or>', $of));
+
+        return "<qti-response-condition><qti-response-if><qti-and><qti-equal tolerance-mode=\"exact\"><qti-container-size><qti-variable identifier=\"$response\"/></qti-container-size><qti-base-value base-type=\"integer\">$n</qti-base-value></qti-equal>$tests</qti-and><qti-set-outcome-value identifier=\"SCORE_$response\"><qti-base-value base-type=\"float\">".Credit::float($this->part->points()).'</qti-base-value></qti-set-outcome-value></qti-response-if></qti-response-condition>';
     }
 
     public function pair(string $first, string $second): string
@@ -65,14 +93,13 @@ final class PairWriter
 
     /**
      * @param  list<PairOn>  $right
-     * @return array{string, string, list<array{string, string}>} the mapping, what is added to it, losses
+     * @return array{string, string} the mapping, what is added to it
      */
     private function mapping(array $right, int $n): array
     {
         $part = $this->part;
-        $alternatives = $this->byFirst && count($right) > $n;
         if ($part->scheme === Scheme::All) {
-            return ['', '', $alternatives ? [['pairs.alternatives', 'Where several answers are right, QTI takes only the first of them when all or nothing counts.']] : []];
+            return ['', ''];
         }
         $w = ($this->byFirst ? count($this->firsts) : count($this->firsts) * count($this->seconds)) - $n;
         $share = fn (int $above, int $below): BigRational => BigRational::of($above)->dividedBy(max(1, $below))->multipliedBy($part->points());
@@ -85,9 +112,8 @@ final class PairWriter
         $entries = $this->entries($right, $good, $bad);
         $default = $this->byFirst && $good !== null ? '0' : Credit::float($bad);
         $bounds = $part->scheme === Scheme::Judge ? '' : ' lower-bound="'.Credit::float($part->bound('low')->multipliedBy($part->points())).'" upper-bound="'.Credit::float($part->bound('high')->multipliedBy($part->points())).'"';
-        $losses = $part->scheme === Scheme::Each && ! $part->bound('cost')->isZero() && $this->mayExceed($n) ? [['pairs.cost_of_extra', 'The cost of giving more answers than are right cannot be said in QTI; it costs nothing there.']] : [];
 
-        return ["<qti-mapping default-value=\"$default\"$bounds>$entries</qti-mapping>", $added, $losses];
+        return ["<qti-mapping default-value=\"$default\"$bounds>$entries</qti-mapping>", $added];
     }
 
     /** @param  list<PairOn>  $right */

@@ -20,11 +20,14 @@ final class PickReader
             return $this->made($kind, Exact::one(), $settings, [], ['scheme' => 'person']);
         }
 
-        return $marking->by === 'map' && $declaration->map !== null ? ($marking->added === '0' ? $this->mapped($kind, $declaration, $settings) : $this->judged($kind, $declaration, $marking, $settings)) : ($marking->by === 'correct' ? $this->matched($kind, $declaration, $marking, $settings) : null);
+        return $marking->by === 'map' && $declaration->map !== null ? ($marking->added === '0' ? $this->mapped($kind, $declaration, $settings, $marking->extra) : $this->judged($kind, $declaration, $marking, $settings)) : ($marking->by === 'correct' ? $this->matched($kind, $declaration, $marking, $settings) : null);
     }
 
-    /** @param  array<string, mixed>  $settings */
-    private function mapped(string $kind, Declaration $declaration, array $settings): ?\stdClass
+    /**
+     * @param  array<string, mixed>  $settings
+     * @param  array{int, string}|null  $extra
+     */
+    private function mapped(string $kind, Declaration $declaration, array $settings, ?array $extra): ?\stdClass
     {
         $map = $declaration->map ?? [];
         $reach = array_map(fn (array $entry): BigRational => Exact::read($entry['value']) ?? Exact::zero(), $map);
@@ -34,6 +37,14 @@ final class PickReader
         $points = $declaration->upper === null ? $sum : Exact::read($declaration->upper) ?? $sum;
         if (! $points->isPositive()) {
             return null;
+        }
+        if ($extra !== null) {
+            $right = array_values(array_filter($map, fn (array $entry): bool => (Exact::read($entry['value']) ?? Exact::zero())->isPositive()));
+            $shares = array_map(fn (array $entry): BigRational => Exact::of(Credit::share($entry['value'], $points)), $right);
+            $alike = array_filter($shares, fn (BigRational $share): bool => ! $share->multipliedBy($extra[0])->isEqualTo(1)) === [];
+
+            return ! $alike || count($right) !== $extra[0] || count($reach) < count($map) || $declaration->default !== '0' ? null
+                : $this->made($kind, $points, $settings, array_map(fn (array $entry, int $i): array => ['id' => 'r'.($i + 1), 'on' => $entry['key'], 'credit' => '1'], $right, array_keys($right)), ['scheme' => 'each', 'cost' => Exact::text(Exact::of(Credit::share($extra[1], $points))->multipliedBy($extra[0]))]);
         }
         $rules = [];
         foreach ($map as $i => $entry) {

@@ -16,9 +16,8 @@ final readonly class PickWriter
     /**
      * @param  list<string>  $ids  everything that can be picked
      * @param  int|null  $max  null: as many as there are
-     * @param  string  $code  what the codes of losses begin with
      */
-    public function __construct(private Part $part, private array $ids, private ?int $max, private string $code)
+    public function __construct(private Part $part, private array $ids, private ?int $max)
     {
     }
 
@@ -29,12 +28,12 @@ final readonly class PickWriter
         $rules = $this->part->key->rules;
         $right = array_values(array_filter($rules, fn (Rule $rule): bool => $rule->credit()->isPositive()));
         $correct = implode('', array_map(fn (Rule $rule): string => '<qti-value>'.$this->name($this->id($rule)).'</qti-value>', $single ? array_slice($right, 0, 1) : $right));
-        [$map, $constant, $losses] = $this->mapping();
+        [$map, $constant] = $this->mapping();
         $declaration = '<qti-response-declaration identifier="'.$response.'" cardinality="'.($single ? 'single' : 'multiple').'" base-type="identifier">'.($correct === '' ? '' : "<qti-correct-response>$correct</qti-correct-response>").$map.'</qti-response-declaration>';
         $value = fn (Rule $rule): string => '<qti-base-value base-type="identifier">'.$this->name($this->id($rule)).'</qti-base-value>';
         $chosen = fn (Rule $rule): string => $single ? "<qti-match><qti-variable identifier=\"$response\"/>".$value($rule).'</qti-match>' : '<qti-member>'.$value($rule)."<qti-variable identifier=\"$response\"/></qti-member>";
 
-        return new WrittenPart($declaration, $interaction, Scored::processing($this->part, "SCORE_$response", [$response], $constant), $losses, array_map(fn (Rule $rule): array => [[$rule, $chosen($rule)]], $rules));
+        return new WrittenPart($declaration, $interaction, Scored::processing($this->part, "SCORE_$response", [$response], $constant, null, $this->costly($response)), [], array_map(fn (Rule $rule): array => [[$rule, $chosen($rule)]], $rules));
     }
 
     public function name(string $id): string
@@ -42,14 +41,14 @@ final readonly class PickWriter
         return Names::of($id);
     }
 
-    /** @return array{string, string, list<array{string, string}>} the mapping, what is added to it, losses */
+    /** @return array{string, string} the mapping, what is added to it */
     private function mapping(): array
     {
         $part = $this->part;
-        $n = count(array_filter($part->key->rules, fn (Rule $rule): bool => $rule->credit()->isPositive()));
+        $n = $this->right();
         $w = count($this->ids) - $n;
         if (in_array($part->scheme, [Scheme::All, Scheme::Person], true) || $n === 0) {
-            return ['', '', []];
+            return ['', ''];
         }
         $points = $part->points();
         $share = fn (int|string $above, int $below): BigRational => BigRational::of($above)->dividedBy($below);
@@ -59,8 +58,6 @@ final readonly class PickWriter
             Scheme::Judge => [$share(1, $n + $w), $share(-1, $n + $w), $share($w, $n + $w)],
             default => [null, null, null],
         };
-        $losses = $part->scheme === Scheme::Each && ($this->max === null || $this->max > $n) && ! $part->bound('cost')->isZero()
-            ? [["$this->code.cost_of_extra", 'The cost of giving more than there are right ones cannot be said in QTI; giving too many costs nothing there.']] : [];
         $entries = '';
         $credits = [];
         foreach ($part->key->rules as $rule) {
@@ -72,7 +69,21 @@ final readonly class PickWriter
         }
         $bounds = $added === null ? ' lower-bound="'.Credit::float($part->bound('low')->multipliedBy($points)).'" upper-bound="'.Credit::float($part->bound('high')->multipliedBy($points)).'"' : '';
 
-        return ["<qti-mapping default-value=\"0\"$bounds>$entries</qti-mapping>", $added === null ? '' : Credit::float($added->multipliedBy($points)), $losses];
+        return ["<qti-mapping default-value=\"0\"$bounds>$entries</qti-mapping>", $added === null ? '' : Credit::float($added->multipliedBy($points))];
+    }
+
+    /** Where more can be picked than are right, and that costs. */
+    private function costly(string $response): string
+    {
+        $n = $this->right();
+        $cost = $this->part->bound('cost');
+
+        return $this->part->scheme !== Scheme::Each || $n === 0 || $cost->isZero() || ($this->max !== null && $this->max <= $n) ? '' : Scored::costly("SCORE_$response", $response, $n, $cost->multipliedBy($this->part->points())->dividedBy($n));
+    }
+
+    private function right(): int
+    {
+        return count(array_filter($this->part->key->rules, fn (Rule $rule): bool => $rule->credit()->isPositive()));
     }
 
     private function id(Rule $rule): string

@@ -6,6 +6,7 @@ namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Content\Reader;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Patterns\FromSchema;
 use WideQuarry\Interchange\Qti2\OwnClasses;
 
 /**
@@ -33,6 +34,7 @@ final class Preparation
             return;
         }
         OwnClasses::raise($item);
+        $this->patterns($item);
         $this->unescape($body);
         $this->feedback($item, $body);
         foreach (Xml::all($body) as $element) {
@@ -43,6 +45,19 @@ final class Preparation
                 'qti-info-control' => $this->unwrap($element),
                 default => null,
             };
+        }
+    }
+
+    /** The standard's expressions are anchored without saying so; those of other languages are often written into it. */
+    private function patterns(\DOMElement $item): void
+    {
+        foreach (Xml::all($item, 'qti-pattern-match') as $test) {
+            $pattern = $test->getAttribute('pattern');
+            $meant = (string) preg_replace(['/^\^/', '/(?<!\\\\)\$$/', '/\(\?:/', '/(?<=[*+?}])(?<!\\\\[*+?}])\?/'], ['', '', '(', ''], $pattern);
+            if ($meant !== $pattern && (FromSchema::pattern($pattern) === null || (str_starts_with($pattern, '^') && str_ends_with($pattern, '$')))) {
+                $test->setAttribute('pattern', $meant);
+                $this->notices[] = Notice::note('qti.pattern_meant', 'A pattern is written as the standard does not write it ('.mb_strimwidth($pattern, 0, 120, '…').'): it was read as '.mb_strimwidth($meant, 0, 120, '…').'.', $this->file, $test->getLineNo(), $this->question);
+            }
         }
     }
 

@@ -132,6 +132,9 @@ final class Processing
             return $this->allOrNothing($test, $first);
         }
         $else = $branches[1] ?? null;
+        if ($test->localName === 'qti-is-null' && count($branches) === 3 && $this->costly($branches[1], $branches[2])) {
+            return true;
+        }
         if ($test->localName === 'qti-is-null' && count($branches) === 2 && $else?->localName === 'qti-response-else' && $this->setValue($else) === null) {
             // blank earns nothing; what follows is the marking
             return array_filter(Xml::children($else), fn (\DOMElement $rule): bool => $rule->localName !== 'qti-set-outcome-value' || ! $this->assignment($rule)) === [];
@@ -144,6 +147,31 @@ final class Processing
         }
 
         return $this->chain($branches);
+    }
+
+    /** More things than so many take something from what the mapping gives; no more than so many are marked by the mapping alone. */
+    private function costly(\DOMElement $more, \DOMElement $else): bool
+    {
+        $path = new \DOMXPath($more->ownerDocument ?? new \DOMDocument);
+        $at = fn (string $steps): string => (string) preg_replace('~(?<=/|^)qti-([\w-]+)~', '*[local-name()="qti-$1"]', $steps);
+        /** @param  string  $steps  from a branch */
+        $said = function (string $steps, \DOMElement $in) use ($path, $at): string {
+            $value = $path->evaluate('string('.$at($steps).')', $in);
+
+            return is_string($value) ? trim($value) : '';
+        };
+        $inMap = 'qti-set-outcome-value/qti-max/qti-subtract';
+        $response = $said('qti-gt/qti-container-size/qti-variable/@identifier', $more);
+        $n = $said('qti-gt/qti-base-value', $more);
+        $cost = $said("$inMap/qti-product/qti-base-value", $more);
+        $whole = $else->localName === 'qti-response-else' && count(Xml::all($more)) === 15 && ctype_digit($n) && is_numeric($cost) && (float) $said('qti-set-outcome-value/qti-max/qti-base-value', $more) === 0.0
+            && $said("$inMap/qti-map-response/@identifier", $more) === $response && $said("$inMap/qti-product/qti-subtract/qti-container-size/qti-variable/@identifier", $more) === $response && $said("$inMap/qti-product/qti-subtract/qti-base-value", $more) === $n;
+        if (! $whole || array_filter(Xml::children($else), fn (\DOMElement $rule): bool => $rule->localName !== 'qti-set-outcome-value' || ! $this->assignment($rule)) !== [] || ! isset($this->markings[$response])) {
+            return false;
+        }
+        $this->markings[$response]->extra = [(int) $n, $cost];
+
+        return true;
     }
 
     /** Where the score is below or above a limit, it is set to that. */

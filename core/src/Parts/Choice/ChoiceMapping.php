@@ -71,6 +71,6 @@ final class ChoiceMapping implements KindMapping
         $class = ['none' => 'qti-labels-none', '1' => 'qti-labels-decimal', 'a' => 'qti-labels-lower-alpha', 'A' => 'qti-labels-upper-alpha', 'i' => 'qti-labels-decimal'][$settings->labels];
         $interaction = '<qti-choice-interaction class="'.$class.'" response-identifier="'.$response.'" max-choices="'.($settings->max ?? 0).'" min-choices="'.$settings->min.'" shuffle="'.($settings->shuffle ? 'true' : 'false').'"'.($settings->layout === 'row' ? ' orientation="horizontal"' : '').">$choices</qti-choice-interaction>";
 
-        return (new PickWriter($part, $settings->ids(), $settings->max, 'choice'))->write($response, $interaction);
+        return (new PickWriter($part, $settings->ids(), $settings->max))->write($response, $interaction);
     }
 }

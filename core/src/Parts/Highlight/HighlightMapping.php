@@ -71,7 +71,7 @@ final class HighlightMapping implements KindMapping
     {
         $settings = $part->settings;
         assert($settings instanceof HighlightSettings);
-        $writer = new PickWriter($part, array_column(Pieces::of($settings->text), 'id'), $settings->max, 'highlight');
+        $writer = new PickWriter($part, array_column(Pieces::of($settings->text), 'id'), $settings->max);
         $document = new \DOMDocument;
         $document->loadXML('<text>'.$content($settings->text).'</text>', LIBXML_NONET);
         foreach (iterator_to_array($document->getElementsByTagName('span'), false) as $span) {

@@ -69,14 +69,10 @@ final class OrderMapping implements KindMapping
         assert($settings instanceof OrderSettings);
         $on = ($part->key->rules[0] ?? null)?->on;
         $ranks = $on instanceof Ranks ? $on : Ranks::read([], '');
-        $losses = [];
-        $byPlace = $part->scheme === Scheme::Positions && $settings->given === [] && count($ranks->ranks) === count($ranks->flat());
-        if (! $byPlace && ! in_array($part->scheme, [Scheme::All, Scheme::Person], true)) {
-            $losses[] = ['order.scheme', 'Parts of the right order earn nothing in QTI: the whole order earns the points there, anything else nothing.'];
-        }
-        if (count($ranks->ranks) < count($ranks->flat())) {
-            $losses[] = ['order.equal_ranks', 'Items of equal rank have one order in QTI: the one they are written in.'];
-        }
+        $processing = new OrderProcessing($part, $response, $ranks, $settings);
+        $losses = $processing->isWhole() ? [] : ($part->scheme === Scheme::All
+            ? [['order.equal_ranks', 'Items of equal rank have one order in QTI: the one they are written in.']]
+            : [['order.scheme', 'Parts of this order earn nothing in QTI: the whole order earns the points there, anything else nothing.']]);
         if ($settings->from.$settings->to !== '') {
             $losses[] = ['order.caption', 'What the beginning and the end of the sequence mean is not written.'];
         }
@@ -87,23 +83,8 @@ final class OrderMapping implements KindMapping
         return new WrittenPart(
             "<qti-response-declaration identifier=\"$response\" cardinality=\"ordered\" base-type=\"identifier\">$correct</qti-response-declaration>",
             "<qti-order-interaction response-identifier=\"$response\" shuffle=\"true\"$across>$choices</qti-order-interaction>",
-            $correct === '' ? '' : ($byPlace ? $this->places($part, $response, $ranks->flat()) : Scored::processing($part, "SCORE_$response", [$response], '', Scheme::All)), $losses,
+            $correct === '' ? '' : ($processing->isMatch() ? Scored::processing($part, "SCORE_$response", [$response], '', Scheme::All) : $processing->rules()), $losses,
+            outcomes: $correct === '' || $processing->isMatch() ? '' : $processing->outcomes(),
         );
-    }
-
-    /**
-     * Each item in its place adds its share.
-     *
-     * @param  list<string>  $order
-     */
-    private function places(Part $part, string $response, array $order): string
-    {
-        $share = Credit::float($part->points()->dividedBy(count($order)));
-        $xml = '';
-        foreach ($order as $i => $id) {
-            $xml .= '<qti-response-condition><qti-response-if><qti-match><qti-index n="'.($i + 1)."\"><qti-variable identifier=\"$response\"/></qti-index><qti-base-value base-type=\"identifier\">".Names::of($id)."</qti-base-value></qti-match><qti-set-outcome-value identifier=\"SCORE_$response\"><qti-sum><qti-variable identifier=\"SCORE_$response\"/><qti-base-value base-type=\"float\">$share</qti-base-value></qti-sum></qti-set-outcome-value></qti-response-if></qti-response-condition>";
-        }
-
-        return $xml;
     }
 }

@@ -6,6 +6,9 @@ namespace WideQuarry\Parts\Text;
 
 use Brick\Math\BigRational;
 use WideQuarry\Answer\TypedOn;
+use WideQuarry\Interchange\Patterns\FromSchema;
+use WideQuarry\Interchange\Patterns\HeldWords;
+use WideQuarry\Interchange\Patterns\ToSchema;
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Declaration;
@@ -93,45 +96,47 @@ final class TextMapping implements KindMapping
         $variable = "<qti-variable identifier=\"$response\"/>";
         $sensitive = $ignoreCase ? 'false' : 'true';
         $words = array_map(fn ($text): string => '<qti-base-value base-type="string">'.Xml::escape($text->words($in->roll, $in->language)).'</qti-base-value>', $on->texts);
-        $joined = fn (string $by, string $each): string => count($words) === 1 ? str_replace('%', $words[0], $each) : "<$by>".implode('', array_map(fn (string $word): string => str_replace('%', $word, $each), $words))."</$by>";
         if ($words === [] && $on->answer !== 'shape') {
             return null;
-        }
-        if (in_array($on->answer, ['holds', 'holds_any', 'holds_all'], true)) {
-            $losses['holds'] = ['text.word_bounds', 'QTI looks for letters, not whole words: an answer that only contains the letters will be accepted there.'];
         }
         if ($on->answer === 'slips') {
             $losses['slips'] = ['text.slips', 'Answers with slips of spelling cannot be accepted in QTI; only the words as they stand earn this credit there.'];
         }
-        if ($on->answer === 'shape' && $ignoreCase && preg_match('/[a-z]/i', $on->pattern) === 1) {
-            $losses['shape_case'] = ['text.pattern_case', 'Shapes in QTI tell capitals from small letters; this one does not.'];
-        }
-        if ($on->answer === 'shape' && ! $on->anchored) {
-            $losses['shape'] = ['text.pattern', 'A shape that may stand anywhere in the answer is written with anything before and after it.'];
+        $pattern = fn (?string $expression): ?string => $expression === null ? null : '<qti-pattern-match pattern="'.Xml::escape($expression)."\">$variable</qti-pattern-match>";
+        $held = fn (string $by): ?string => $this->joined($by, array_map(fn ($text): ?string => $pattern(HeldWords::pattern($text->words($in->roll, $in->language), $ignoreCase)), $on->texts));
+        $shape = $on->answer === 'shape' ? $pattern(ToSchema::pattern($on->pattern, $on->anchored, $ignoreCase)) : null;
+        if ($on->answer === 'shape' && $shape === null) {
+            $losses['shape'] = ['text.pattern', 'A shape of answers cannot be said as QTI writes them; its rule is left out there.'];
         }
 
         return match ($on->answer) {
-            'is', 'slips' => $joined('qti-or', "<qti-string-match case-sensitive=\"$sensitive\">$variable%</qti-string-match>"),
-            'holds', 'holds_any' => $joined('qti-or', "<qti-substring case-sensitive=\"$sensitive\">%$variable</qti-substring>"),
-            'holds_all' => $joined('qti-and', "<qti-substring case-sensitive=\"$sensitive\">%$variable</qti-substring>"),
-            'shape' => '<qti-pattern-match pattern="'.Xml::escape($on->anchored ? $on->pattern : ".*($on->pattern).*").'">'.$variable.'</qti-pattern-match>',
+            'is', 'slips' => $this->joined('qti-or', array_map(fn (string $word): string => "<qti-string-match case-sensitive=\"$sensitive\">$variable$word</qti-string-match>", $words)),
+            'holds', 'holds_any' => $held('qti-or'),
+            'holds_all' => $held('qti-and'),
+            'shape' => $shape,
             default => null,
         };
+    }
+
+    /** @param  array<?string>  $tests  at least one */
+    private function joined(string $by, array $tests): ?string
+    {
+        return in_array(null, $tests, true) ? null : (count($tests) === 1 ? $tests[0] : "<$by>".implode('', $tests)."</$by>");
     }
 
     /** @return array<string, mixed>|null */
     private function condition(\DOMElement $test): ?array
     {
         if ($test->localName === 'qti-pattern-match') {
-            return ['answer' => 'shape', 'pattern' => $test->getAttribute('pattern'), 'case' => 'keep'];
+            return $this->shape($test->getAttribute('pattern'));
         }
         if ($test->localName === 'qti-substring') { // letters anywhere, not whole words
             $letters = Xml::child($test, 'qti-base-value')->textContent ?? '';
 
             return ['answer' => 'shape', 'pattern' => preg_quote($letters), 'anchored' => false, 'case' => $test->getAttribute('case-sensitive') === 'false' ? 'ignore' : 'keep'];
         }
-        if ($test->localName === 'qti-or') {
-            return $this->anyOf(Xml::children($test));
+        if ($test->localName === 'qti-or' || $test->localName === 'qti-and') {
+            return $this->several(Xml::children($test), $test->localName === 'qti-or');
         }
         $value = Xml::child($test, 'qti-base-value');
         if ($value === null || ! in_array($test->localName, ['qti-string-match', 'qti-match'], true) || $test->getAttribute('substring') === 'true') {
@@ -141,26 +146,39 @@ final class TextMapping implements KindMapping
         return ['answer' => 'is', 'text' => [$value->textContent], 'case' => $test->localName === 'qti-string-match' && $test->getAttribute('case-sensitive') === 'false' ? 'ignore' : 'keep'];
     }
 
+    /** @return array<string, mixed>|null */
+    private function shape(string $pattern): ?array
+    {
+        $held = HeldWords::read($pattern);
+        $shape = $held === null ? FromSchema::pattern($pattern) : null;
+
+        return $held !== null ? ['answer' => 'holds', 'text' => [$held[0]], 'case' => $held[1] ? 'ignore' : 'keep'] : ($shape === null ? null : ['answer' => 'shape', 'pattern' => $shape, 'case' => 'keep']);
+    }
+
     /**
      * Several wordings of one rule.
      *
      * @param  list<\DOMElement>  $tests
+     * @param  bool  $any  whether one of them is enough
      * @return array<string, mixed>|null
      */
-    private function anyOf(array $tests): ?array
+    private function several(array $tests, bool $any): ?array
     {
+        $said = array_map($this->condition(...), $tests);
+        $answer = match ($said[0]['answer'] ?? null) {
+            'is' => $any ? 'is' : null,
+            'holds' => $any ? 'holds_any' : 'holds_all',
+            default => null,
+        };
         $words = [];
-        $cases = [];
-        foreach ($tests as $test) {
-            $on = $this->condition($test);
-            if ($on === null || $on['answer'] !== 'is' || ! is_array($on['text'])) {
+        foreach ($said as $one) {
+            if ($one === null || $one['answer'] !== ($said[0]['answer'] ?? null) || $one['case'] !== ($said[0]['case'] ?? null) || ! is_array($one['text'] ?? null)) {
                 return null;
             }
-            $words = [...$words, ...$on['text']];
-            $cases[] = $on['case'];
+            $words = [...$words, ...$one['text']];
         }
 
-        return $words === [] || count(array_unique($cases, SORT_REGULAR)) > 1 ? null : ['answer' => 'is', 'text' => $words, 'case' => $cases[0]];
+        return $answer === null ? null : ['answer' => $answer, 'text' => $words, 'case' => $said[0]['case'] ?? null];
     }
 
     private function matched(Declaration $declaration, Marking $marking): ?\stdClass

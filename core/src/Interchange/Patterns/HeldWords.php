@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Patterns;
+
+/** "Holds these words", on their bounds, as an expression of XML Schema, and back. */
+final class HeldWords
+{
+    private const BEFORE = '([\s\S]*[^\p{L}\p{N}\p{M}])?';
+
+    private const AFTER = '([^\p{L}\p{N}\p{M}][\s\S]*)?';
+
+    public static function pattern(string $words, bool $ignoreCase): ?string
+    {
+        $middle = ToSchema::pattern(preg_quote($words), true, $ignoreCase);
+
+        return $middle === null ? null : self::BEFORE.$middle.self::AFTER;
+    }
+
+    /** @return array{string, bool}|null the words, and whether capitals do not matter; null when the expression says something else */
+    public static function read(string $pattern): ?array
+    {
+        if (! str_starts_with($pattern, self::BEFORE) || ! str_ends_with($pattern, self::AFTER) || strlen($pattern) < strlen(self::BEFORE.self::AFTER) + 1) {
+            return null;
+        }
+        $middle = substr($pattern, strlen(self::BEFORE), -strlen(self::AFTER));
+        $words = preg_replace('/\[(.)(.)\]/u', '$1', (string) preg_replace('/\\\\(\W)/u', '$1', $middle)) ?? '';
+        foreach ([$words, self::plain($middle)] as $said) {
+            foreach ([true, false] as $ignoreCase) {
+                if (self::pattern($said, $ignoreCase) === $pattern) {
+                    return [$said, $ignoreCase];
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** Escapes alone undone: of words in which brackets stand. */
+    private static function plain(string $middle): string
+    {
+        return preg_replace('/\\\\(\W)/u', '$1', $middle) ?? '';
+    }
+}

@@ -3,14 +3,15 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: 'tests/Browser',
   outputDir: 'var/run/browser',
-  timeout: 120_000,
+  timeout: 300_000,
   // A shared machine may take its time; what is expected comes or it does not.
-  expect: { timeout: 20_000 },
+  expect: { timeout: 30_000 },
   retries: process.env.CI ? 1 : 0,
-  workers: 1,
+  // Each worker has an application of its own, with its own database: what one does, the other does not see. A file is one worker's.
+  workers: Number(process.env.BROWSER_WORKERS ?? 1),
   reporter: [['line'], ['junit']],
   use: {
-    baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:8080',
+    baseURL: process.env[`BASE_URL_${process.env.TEST_PARALLEL_INDEX ?? 0}`] ?? process.env.BASE_URL ?? 'http://127.0.0.1:8080',
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: '/usr/bin/chromium' },
     screenshot: 'only-on-failure',

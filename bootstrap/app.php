@@ -21,4 +21,4 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))
     ->create();
 
-return $app->useStoragePath($app->basePath('var/storage'));
+return $app->useStoragePath(getenv('QUARRY_STORAGE') ?: $app->basePath('var/storage'));

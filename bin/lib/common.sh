@@ -4,6 +4,7 @@ VAR=$ROOT/var
 PG_BIN=/usr/lib/postgresql/15/bin
 PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-curl php8.2-bcmath php-league-config composer postgresql-15 caddy chromium nodejs npm unzip poppler-utils fonts-stix"
 PG_STARTED=
+WEB_PIDS=() WORKERS=()
 
 say() { printf '%s\n' "$*" >&2; }
 die() { say "$*"; exit 1; }
@@ -54,8 +55,11 @@ node_install() {
 }
 build_front() { say "Building the front end…"; (cd "$ROOT" && quietly npx vite build) || die "The front end could not be built."; }
 
+storage_folders() { mkdir -p "$1/app/private" "$1/logs" "$1/framework/cache/data" "$1/framework/sessions" "$1/framework/views"; }
+
 install_dependencies() {
-    mkdir -p "$VAR/storage/app/private" "$VAR/storage/logs" "$VAR/storage/framework/cache/data" "$VAR/storage/framework/sessions" "$VAR/storage/framework/views" "$VAR/run" "$VAR/done"
+    storage_folders "$VAR/storage"
+    mkdir -p "$VAR/run" "$VAR/done"
     [ -d "$ROOT/vendor/laravel" ] || rm -f "$VAR/done/composer"
     [ -d "$ROOT/node_modules/vite" ] || rm -f "$VAR/done/node"
     [ -f "$ROOT/public/build/manifest.json" ] || rm -f "$VAR/done/front"
@@ -90,13 +94,13 @@ fresh_database() { sql "DROP DATABASE IF EXISTS $1 WITH (FORCE)" 2>/dev/null; sq
 make_database() { [ "$(sql "SELECT 1 FROM pg_database WHERE datname = '$1'")" = 1 ] || sql "CREATE DATABASE $1"; }
 
 # What the application is told; nothing is read from a file, so nothing can be left over.
-app_environment() { # database port
+app_environment() { settings "$@"; write_env; }
+settings() { # database port
     local key=$VAR/run/key
     [ -f "$key" ] || (umask 077; printf 'base64:%s' "$(head -c32 /dev/urandom | base64)" >"$key")
     export APP_KEY; APP_KEY=$(cat "$key")
     export APP_URL="http://127.0.0.1:$2" SANCTUM_STATEFUL_DOMAINS="127.0.0.1:$2,localhost:$2" DB_CONNECTION=pgsql DB_HOST=127.0.0.1 DB_PORT="$PG_PORT" DB_DATABASE="$1" DB_USERNAME=quarry DB_PASSWORD='' \
         SESSION_DRIVER=database CACHE_STORE=database QUEUE_CONNECTION=database LOG_CHANNEL=single MAIL_MAILER=log SESSION_SECURE_COOKIE=false APP_NAME='Wide Quarry'
-    write_env
 }
 # bin/quarry started by hand finds the same settings here.
 write_env() { (umask 022; env | grep -E '^(APP_(KEY|URL|NAME|ENV|DEBUG)|SANCTUM_STATEFUL_DOMAINS|DB_|SESSION_|CACHE_STORE|QUEUE_CONNECTION|LOG_CHANNEL|MAIL_MAILER|QUARRY_)' | sed -E 's/^([A-Z_]+)=(.*)$/\1="\2"/' | LC_ALL=C sort >"$ROOT/.env.new" && mv "$ROOT/.env.new" "$ROOT/.env"); }
@@ -109,8 +113,7 @@ as_owner() { owned "$@"; "${OWNED[@]}"; }
 
 start_web() { # port
     local port=$1 user run=$VAR/run/web-$1; user=$(owner); mkdir -p "$run"
-    WEB_PIDS=()
-    [ "$(id -u)" = 0 ] && chown -R www-data "$VAR/storage" "$ROOT/bootstrap/cache"
+    [ "$(id -u)" = 0 ] && chown -R www-data "${QUARRY_STORAGE:-$VAR/storage}" "$ROOT/bootstrap/cache"
     sed -e "s|@RUN@|$run|g" -e "s|@USER@|$user|g" "$ROOT/deploy/php-fpm.conf" >"$run/php-fpm.conf"
     sed -e "s|@ROOT@|$ROOT|g" -e "s|@RUN@|$run|g" -e "s|@PORT@|$port|g" "$ROOT/deploy/Caddyfile" >"$run/Caddyfile"
     # A scan folder without coverage tools: they cost milliseconds on every request.
@@ -128,7 +131,7 @@ start_web() { # port
 }
 # A worker ends when the database goes away for a moment; another takes its place. The child is the worker itself, not a shell around it, so that
 # nothing outlives the end and holds a pipe open.
-start_worker() { (trap 'kill $child 2>/dev/null; exit' TERM; owned php artisan queue:work --quiet --sleep=0.5 --tries=3 --max-time=3600; while true; do "${OWNED[@]}" & child=$!; wait $child || true; sleep 1; done) & WORKER=$!; }
-stop_worker() { [ -n "${WORKER:-}" ] && kill "$WORKER" 2>/dev/null; WORKER=; }
+start_worker() { (trap 'kill $child 2>/dev/null; exit' TERM; owned php artisan queue:work --quiet --sleep=0.5 --tries=3 --max-time=3600; while true; do "${OWNED[@]}" & child=$!; wait $child || true; sleep 1; done) & WORKER=$!; WORKERS+=("$WORKER"); }
+stop_worker() { local pid; for pid in "${WORKERS[@]:-}"; do [ -n "$pid" ] && kill "$pid" 2>/dev/null; done; WORKERS=(); }
 
 stop_web() { local pid; for pid in "${WEB_PIDS[@]:-}"; do [ -n "$pid" ] && kill "$pid" 2>/dev/null && wait "$pid" 2>/dev/null; done; WEB_PIDS=(); }

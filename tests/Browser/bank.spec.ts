@@ -230,6 +230,7 @@ test('one search over all banks one may read: narrowed to a bank, read, put asid
   await signIn(page, 'tam')
   await page.goto('/banks')
   await page.getByRole('button', { name: 'Find in all banks' }).click()
+  await expect(page.getByText('all banks you may read')).toBeVisible()
   await page.getByRole('searchbox').fill('contours')
   await expect(row(page, /Maps, sections and field skills/)).toBeVisible()
   await expect(row(page, /Reading the evidence/)).toBeVisible()

@@ -198,8 +198,10 @@ test('by keyboard alone: a three-part question with a hint, saved, kept as speci
 
   // Classify it.
   await page.getByRole('tab', { name: 'Try' }).focus()
-  await page.keyboard.press('ArrowRight')
-  await page.keyboard.press('ArrowRight')
+  for (const next of ['Checks', 'Classify']) {
+    await page.keyboard.press('ArrowRight')
+    await expect(page.getByRole('tab', { name: next })).toBeFocused()
+  }
   await expect(page.getByRole('tab', { name: 'Classify' })).toHaveAttribute('aria-selected', 'true')
   await tabTo(page, 'Add to Tags')
   await page.keyboard.type('sea bed')

@@ -3,9 +3,9 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from '@playwright/test'
-import { accessible, into, row, signIn, tryPane, write } from './helpers'
+import { accessible, into, ownEnvironment, row, signIn, tryPane, write } from './helpers'
 
-const quarry = (...given: string[]) => JSON.parse(execFileSync('bin/quarry', given, { encoding: 'utf8' }))
+const quarry = (...given: string[]) => JSON.parse(execFileSync('bin/quarry', given, { encoding: 'utf8', env: ownEnvironment() }))
 
 test('signing in refuses a wrong password with one sentence for every reason', async ({ page }) => {
   await page.goto('/')

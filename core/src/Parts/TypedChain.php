@@ -65,6 +65,10 @@ final class TypedChain
         if (! $points->isPositive()) {
             return null;
         }
+        $asksForBlank = array_filter($marking->chain, fn (array $link): bool => $link[0]->localName === 'qti-is-null') !== [];
+        if (! $asksForBlank && ! (Exact::read($marking->points) ?? Exact::zero())->isZero()) {
+            return null; // what no condition catches earns there even when nothing was answered
+        }
         $rules = [];
         foreach ($marking->chain as [$test, $value]) {
             if ($test->localName === 'qti-is-null') {

@@ -81,16 +81,21 @@ it('earns what the standard says, in all versions', function (string $xml, array
     'an open band' => [itemOf(['RESPONSE' => 'cardinality="single" base-type="float">'], $field, $if('<qti-and><qti-gt>'.$var.$base('5', 'float').'</qti-gt><qti-not><qti-gte>'.$var.$base('8', 'float').'</qti-gte></qti-not></qti-and>', $set('1'))), $typed('5', '5.01', '7.99', '8', '6')],
     'two responses, a bonus for both' => [itemOf(['R1' => $single, 'R2' => $single], $choice(1, 'R1', 'AB').$choice(1, 'R2', 'XY'), $if('<qti-and><qti-match><qti-variable identifier="R1"/>'.$base('A').'</qti-match><qti-match><qti-variable identifier="R2"/>'.$base('Y').'</qti-match></qti-and>', $set('4'))), [[], ['R1' => ['A'], 'R2' => ['Y']], ['R1' => ['A']], ['R2' => ['Y']], ['R1' => ['B'], 'R2' => ['Y']]]],
     'two responses, each for itself' => [itemOf(['R1' => $single, 'R2' => $multiple], $choice(1, 'R1', 'AB').$choice(0, 'R2', 'XYZ'), $if('<qti-match><qti-variable identifier="R1"/>'.$base('A').'</qti-match>', $add('1')).$if('<qti-member>'.$base('X').'<qti-variable identifier="R2"/></qti-member>', $add('2')).$if('<qti-member>'.$base('Z').'<qti-variable identifier="R2"/></qti-member>', $add('2'))), [[], ['R1' => ['A'], 'R2' => ['X', 'Z']], ['R1' => ['A']], ['R2' => ['Z']], ['R1' => ['B'], 'R2' => ['Y']]]],
+    'the second waits for the first' => [itemOf(['R1' => $single, 'R2' => $single], $choice(1, 'R1', 'AB').$choice(1, 'R2', 'XY'), $if('<qti-match><qti-variable identifier="R1"/>'.$base('A').'</qti-match>', $set('1').$if('<qti-match><qti-variable identifier="R2"/>'.$base('X').'</qti-match>', $add('2')))), [[], ['R1' => ['A']], ['R2' => ['X']], ['R1' => ['A'], 'R2' => ['X']], ['R1' => ['B'], 'R2' => ['X']], ['R1' => ['A'], 'R2' => ['Y']]]],
+    'two answers in any order, each once' => [itemOf(['R1' => 'cardinality="single" base-type="string">', 'R2' => 'cardinality="single" base-type="string">'], '<p><qti-text-entry-interaction response-identifier="R1"/><qti-text-entry-interaction response-identifier="R2"/></p>', implode('', array_map(fn (string $word): string => $if('<qti-or>'.implode('', array_map(fn (string $id): string => "<qti-match><qti-variable identifier=\"$id\"/>".$base($word, 'string').'</qti-match>', ['R1', 'R2'])).'</qti-or>', $add('1')), ['ice', 'wind']))), array_map(fn (array $two): array => array_filter(['R1' => $two[0], 'R2' => $two[1]]), [[[], []], [['ice'], []], [['ice'], ['wind']], [['wind'], ['ice']], [['ice'], ['ice']], [['sun'], ['wind']]])],
+    'one too many costs' => [itemOf(['RESPONSE' => $multiple.'<qti-mapping default-value="0"><qti-map-entry map-key="A" mapped-value="1"/><qti-map-entry map-key="C" mapped-value="1"/></qti-mapping>'], $choice(0), $if('<qti-gt><qti-container-size>'.$var.'</qti-container-size>'.$base('2', 'integer').'</qti-gt>', '<qti-set-outcome-value identifier="SCORE"><qti-max>'.$base('0', 'float').'<qti-subtract><qti-map-response identifier="RESPONSE"/><qti-product>'.$base('0.5', 'float').'<qti-subtract><qti-container-size>'.$var.'</qti-container-size>'.$base('2', 'integer').'</qti-subtract></qti-product></qti-subtract></qti-max></qti-set-outcome-value>', '<qti-set-outcome-value identifier="SCORE"><qti-map-response identifier="RESPONSE"/></qti-set-outcome-value>')), $sets],
+    'an order in which two may change places' => [itemOf(['RESPONSE' => 'cardinality="ordered" base-type="identifier">'], '<qti-order-interaction response-identifier="RESPONSE"><qti-simple-choice identifier="A">a</qti-simple-choice><qti-simple-choice identifier="B">b</qti-simple-choice><qti-simple-choice identifier="C">c</qti-simple-choice></qti-order-interaction>', $if('<qti-match><qti-index n="1">'.$var.'</qti-index>'.$base('B').'</qti-match>', $set('2'))), [[], ...array_map(str_split(...), ['ABC', 'BAC', 'BCA', 'CAB', 'CBA'])]],
+    'a pattern of XML Schema' => [itemOf(['RESPONSE' => 'cardinality="single" base-type="string">'], $field, $if('<qti-pattern-match pattern="\\d{4}|[a-z-[x]]+">'.$var.'</qti-pattern-match>', $set('2'), $set('0'))), $typed('1912', '191', 'abc', 'axc', '٣٤٥٦')],
     'a table of outcomes' => [str_replace('<qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/>', '<qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"><qti-match-table default-value="0"><qti-match-table-entry source-value="2" target-value="5"/></qti-match-table></qti-outcome-declaration>', itemOf(['RESPONSE' => $multiple.'<qti-mapping default-value="0"><qti-map-entry map-key="A" mapped-value="1"/><qti-map-entry map-key="B" mapped-value="1"/><qti-map-entry map-key="C" mapped-value="-1"/><qti-map-entry map-key="D" mapped-value="-1"/></qti-mapping>'], $choice(0), '<qti-set-outcome-value identifier="RAW"><qti-map-response identifier="RESPONSE"/></qti-set-outcome-value><qti-lookup-outcome-value identifier="SCORE"><qti-variable identifier="RAW"/></qti-lookup-outcome-value>', '<qti-outcome-declaration identifier="RAW" cardinality="single" base-type="float"/>')), $sets],
     'an order by its places' => [itemOf(['RESPONSE' => 'cardinality="ordered" base-type="identifier">'], '<qti-order-interaction response-identifier="RESPONSE"><qti-simple-choice identifier="A">a</qti-simple-choice><qti-simple-choice identifier="B">b</qti-simple-choice><qti-simple-choice identifier="C">c</qti-simple-choice></qti-order-interaction>', implode('', array_map(fn (string $id, int $n): string => $if("<qti-match><qti-index n=\"$n\">$var</qti-index>".$base($id).'</qti-match>', $add('1')), ['C', 'A', 'B'], [1, 2, 3]))), [[], ['C', 'A', 'B'], ['C', 'B', 'A'], ['A', 'B', 'C'], ['B', 'C', 'A']]],
     'gaps by single pairs' => [itemOf(['RESPONSE' => 'cardinality="multiple" base-type="directedPair">'], '<qti-gap-match-interaction response-identifier="RESPONSE"><qti-gap-text identifier="T1" match-max="0">one</qti-gap-text><qti-gap-text identifier="T2" match-max="0">two</qti-gap-text><p>a <qti-gap identifier="G1"/> b <qti-gap identifier="G2"/></p></qti-gap-match-interaction>', $if('<qti-member>'.$base('T1 G1', 'directedPair').$var.'</qti-member>', $add('1')).$if('<qti-member>'.$base('T2 G2', 'directedPair').$var.'</qti-member>', $add('2'))), [[], ['T1 G1', 'T2 G2'], ['T1 G1'], ['T2 G1', 'T2 G2'], ['T2 G1']]],
     'joins, only all of them' => [itemOf(['RESPONSE' => 'cardinality="multiple" base-type="directedPair">'], '<qti-match-interaction response-identifier="RESPONSE" max-associations="0"><qti-simple-match-set><qti-simple-associable-choice identifier="L1" match-max="1">l</qti-simple-associable-choice><qti-simple-associable-choice identifier="L2" match-max="1">m</qti-simple-associable-choice></qti-simple-match-set><qti-simple-match-set><qti-simple-associable-choice identifier="X" match-max="0">x</qti-simple-associable-choice><qti-simple-associable-choice identifier="Y" match-max="0">y</qti-simple-associable-choice></qti-simple-match-set></qti-match-interaction>', $if('<qti-and><qti-member>'.$base('L1 Y', 'directedPair').$var.'</qti-member><qti-member>'.$base('L2 X', 'directedPair').$var.'</qti-member></qti-and>', $set('2'))), [[], ['L1 Y', 'L2 X'], ['L1 Y'], ['L1 X', 'L2 X']]],
 ]);
 
-it('never gives a key that scores otherwise, whatever conditions stand there', function (): void {
+it('never gives a key that scores otherwise, whatever conditions stand there', function (string $type, string $body, array $leaves, array $responses, int $least): void {
     mt_srand(30);
     $pick = fn (array $some): mixed => $some[mt_rand(0, count($some) - 1)];
-    $leaf = fn (): string => '<qti-member><qti-base-value base-type="identifier">'.$pick(['A', 'B', 'C']).'</qti-base-value><qti-variable identifier="RESPONSE"/></qti-member>';
+    $leaf = fn (): string => $pick($leaves);
     $test = function (int $depth) use (&$test, $pick, $leaf): string {
         $by = $depth === 0 ? 'leaf' : $pick(['leaf', 'leaf', 'and', 'or', 'not']);
 
@@ -111,22 +116,26 @@ it('never gives a key that scores otherwise, whatever conditions stand there', f
         return $xml;
     };
     $keyed = 0;
-    $choices = '<qti-choice-interaction response-identifier="RESPONSE" max-choices="0"><qti-simple-choice identifier="A">a</qti-simple-choice><qti-simple-choice identifier="B">b</qti-simple-choice><qti-simple-choice identifier="C">c</qti-simple-choice></qti-choice-interaction>';
     for ($i = 0; $i < (getenv('QUARRY_LONG') ? 3000 : 150); $i++) {
-        $xml = sprintf(itemOf(['RESPONSE' => 'cardinality="multiple" base-type="identifier">'], $choices, $rules(1)), '');
+        $xml = sprintf(itemOf(['RESPONSE' => "$type>"], $body, $rules(1)), '');
         $found = readItem($xml);
         $question = Questions::read($found->questions[0]);
         if ($question->parts[0]->scheme->value === 'person') {
             continue;
         }
         $keyed++;
-        for ($mask = 0; $mask < 8; $mask++) {
-            $given = ['RESPONSE' => array_values(array_filter(['A', 'B', 'C'], fn (int $at): bool => ($mask >> $at & 1) === 1, ARRAY_FILTER_USE_KEY))];
-            expect(abs(earned($question, $given) - ResponseProcessing::score($xml, $given)))->toBeLessThan(0.0001, json_encode($given).$xml.json_encode($found->questions[0]->parts));
+        foreach ($responses as $given) {
+            expect(abs(earned($question, ['RESPONSE' => $given]) - ResponseProcessing::score($xml, ['RESPONSE' => $given])))->toBeLessThan(0.0001, json_encode($given).$xml.json_encode($found->questions[0]->parts));
         }
     }
-    expect($keyed)->toBeGreaterThan(20);
-});
+    expect($keyed)->toBeGreaterThan($least);
+})->with([
+    'picks' => ['cardinality="multiple" base-type="identifier"', $choice(0, 'RESPONSE', 'ABC'), array_map($member, ['A', 'B', 'C']), array_slice($sets, 0, 8), 20],
+    'words' => ['cardinality="single" base-type="string"', $field, [
+        ...array_map(fn (string $word): string => '<qti-substring case-sensitive="false">'.$base($word, 'string').$var.'</qti-substring>', ['lava', 'ash']),
+        ...array_map(fn (string $word): string => '<qti-string-match case-sensitive="false">'.$var.$base($word, 'string').'</qti-string-match>', ['melt', 'lava']),
+    ], $typed('lava', 'ash', 'melt', 'Lava', 'ASH', 'lava ash', 'ash and lava', 'a lava', 'melt lava', 'melting', 'ice'), 15],
+]);
 
 it('brings feedback of such items to where it shows', function (): void {
     $say = fn (string $id): string => "<qti-set-outcome-value identifier=\"FB\"><qti-multiple><qti-variable identifier=\"FB\"/><qti-base-value base-type=\"identifier\">$id</qti-base-value></qti-multiple></qti-set-outcome-value>";
@@ -162,4 +171,16 @@ it('reads what stands around questions in real packages', function (string $body
     'what learners are told' => ['<qti-rubric-block view="candidate"><p>Use a pencil.</p></qti-rubric-block>', '<p>Use a pencil.</p>', []],
     'what markers are told' => ['<qti-rubric-block view="scorer tutor"><p>Half for the idea.</p></qti-rubric-block>', '', [], 'Half for the idea.'],
     'a button' => ['<qti-end-attempt-interaction response-identifier="HINT" title="Hint"/>', '', ['qti.hint_button']],
+]);
+
+it('reads patterns of other languages as they were meant, and says so; what it cannot say is marked by hand', function (string $pattern, array $codes, ?string $shape): void {
+    $found = readItem(sprintf(itemOf(['RESPONSE' => 'cardinality="single" base-type="string">'], '<p><qti-text-entry-interaction response-identifier="RESPONSE"/></p>', "<qti-response-condition><qti-response-if><qti-pattern-match pattern=\"$pattern\"><qti-variable identifier=\"RESPONSE\"/></qti-pattern-match><qti-set-outcome-value identifier=\"SCORE\"><qti-base-value base-type=\"float\">1</qti-base-value></qti-set-outcome-value></qti-response-if></qti-response-condition>"), ''));
+    expect(array_map(fn (Notice $notice): string => $notice->code, $found->notices))->toBe($codes)->and($found->questions[0]->parts[0]->key->rules[0]->on->pattern ?? null)->toBe($shape)->and(isset($found->questions[0]->record->origin->processing))->toBe($shape === null);
+})->with([
+    'anchored' => ['^\d{2}$', ['qti.pattern_meant'], '\d{2}'],
+    'groups that catch nothing, as little as may be' => ['(?:a|b)+?c', ['qti.pattern_meant'], '(a|b)+c'],
+    'as the standard has it' => ['[0-9]+(\.[0-9]+)?', [], '[0-9]+(\.[0-9]+)?'],
+    'a power, which is a sign there' => ['^2', [], '\^2'],
+    'a block of signs' => ['\p{IsGreek}+', ['qti.key'], null],
+    'looking ahead' => ['(?=a)a', ['qti.key'], null],
 ]);

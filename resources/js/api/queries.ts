@@ -32,6 +32,12 @@ export const bankQuery = (slug: string) =>
 /** A bank, or everything one may read where none is named. */
 const within = (slug: string) => (slug === '' ? '' : `/banks/${slug}`)
 
+/** What stood there stays until the new comes, but never under the name of another bank: a click would take what is not meant. */
+const keptOf =
+  (slug: string) =>
+  <T>(before: T | undefined, query: { queryKey: readonly unknown[] } | undefined): T | undefined =>
+    query?.queryKey[1] === slug ? before : undefined
+
 /** The list a filter gives; the filter is the address as it stands. */
 export const questionsQuery = (slug: string, filter: string) =>
   infiniteQueryOptions({
@@ -42,7 +48,7 @@ export const questionsQuery = (slug: string, filter: string) =>
     },
     initialPageParam: '',
     getNextPageParam: (page) => page.meta.next_cursor,
-    placeholderData: keepPreviousData,
+    placeholderData: keptOf(slug),
   })
 
 export type Facets = {
@@ -62,7 +68,7 @@ export const facetsQuery = (slug: string, filter: string, of: string[], exact = 
           `${within(slug)}/facets?${[...of.map((one) => `of=${one}`), ...(exact ? ['exact=1'] : []), filter].filter((one) => one !== '').join('&')}`,
         )
       ).body,
-    placeholderData: keepPreviousData,
+    placeholderData: keptOf(slug),
   })
 
 export type TreeNodeRow = { id: string; parent_id: string | null; name: string }

@@ -16,12 +16,12 @@ final readonly class PlainPart
      * @param  string  $text  rich text that is shown above
      * @param  array{string, string, string}|null  $scale  from, to, step
      * @param  bool  $ignoresCase  unless a rule says otherwise
-     * @param  list<string>  $order  that is right
+     * @param  list<list<string>>  $ranks  the right order, things that may change places together
+     * @param  list<string>  $given  of those, what stands in its place already
      * @param  bool  $byFirst  whether a first thing is right or not as one (a gap, an item), not each pair
-     * @param  bool  $ties  whether some things may stand in either order
      * @param  list<array{string, string}>  $losses  code and sentence
      */
-    private function __construct(public Shape $shape, public array $options, public array $seconds = [], public bool $several = false, public ?int $max = 1, public bool $shuffle = false, public bool $inline = false, public string $text = '', public ?array $scale = null, public int $width = 0, public array $losses = [], public bool $ignoresCase = true, public array $order = [], public bool $ties = false, public bool $byFirst = false, public bool $byHand = false)
+    private function __construct(public Shape $shape, public array $options, public array $seconds = [], public bool $several = false, public ?int $max = 1, public bool $shuffle = false, public bool $inline = false, public string $text = '', public ?array $scale = null, public int $width = 0, public array $losses = [], public bool $ignoresCase = true, public array $ranks = [], public array $given = [], public bool $byFirst = false, public bool $byHand = false)
     {
     }
 
@@ -58,12 +58,13 @@ final readonly class PlainPart
 
     /**
      * @param  list<array{id: string, html: string}>  $items
-     * @param  list<string>  $order  that is right
+     * @param  list<list<string>>  $ranks
+     * @param  list<string>  $given
      * @param  list<array{string, string}>  $losses
      */
-    public static function sequence(array $items, array $order, bool $ties, array $losses): self
+    public static function sequence(array $items, array $ranks, array $given, array $losses): self
     {
-        return new self(Shape::Sequence, $items, losses: $losses, order: $order, ties: $ties);
+        return new self(Shape::Sequence, $items, losses: $losses, ranks: $ranks, given: $given);
     }
 
     /**

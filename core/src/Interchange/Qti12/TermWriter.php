@@ -223,21 +223,12 @@ final class TermWriter
 
     private function sequence(): ?Terms
     {
-        $order = $this->plain->order;
-        if ($order === []) {
-            return null;
-        }
-        $tests = array_map(fn (string $id, int $i): string => $this->equal($id, '', ' index="'.($i + 1).'"'), $order, array_keys($order));
-        if ($this->part->scheme === Scheme::Positions && ! $this->plain->ties) {
-            $each = $this->points(Exact::one())->dividedBy(count($order));
-
-            return new Terms(array_map(fn (string $test): array => [$test, $each, null], $tests), Terms::all($tests), Terms::any($tests), false);
-        }
-        if ($this->part->scheme !== Scheme::All) {
-            $this->losses['order'] = ['order.scheme', 'Parts of the right order earn nothing there: the whole order earns the points, anything else nothing.'];
+        $sequence = new SequenceTerms($this->part, $this->plain, fn (string $id, int $place): string => $this->equal($id, '', " index=\"$place\""));
+        foreach ($sequence->losses() as $loss) {
+            $this->losses[$loss[0]] = $loss;
         }
 
-        return new Terms([[Terms::all($tests), $this->points(Exact::one()), $this->part->key->rules[0]]], Terms::all($tests), Terms::all($tests), false);
+        return $sequence->terms();
     }
 
     private function pairs(): Terms

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
-use Brick\Math\BigRational;
 use WideQuarry\Content\Element;
 use WideQuarry\Content\Gaps;
 use WideQuarry\Content\RichText;
@@ -13,7 +12,6 @@ use WideQuarry\CoreException;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Plain\SharedAnswers;
 use WideQuarry\Json\Json;
-use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\SharedRules;
@@ -48,9 +46,9 @@ final class ItemWriter
         $templates = TemplateWriter::of($question);
         $in = new WriteContext($question->language, $question->normalise, $this->roll($question, $templates), new Gaps($question->body), GapText::scattered($question), $templates);
         $values = $templates?->printed() ?? $in->roll->written;
-        $declarations = $scores = $processing = '';
-        $outcomes = $responses = $worth = $tests = $sent = [];
-        $addedUp = false;
+        $declarations = '';
+        $responses = $sent = [];
+        $score = new ScoreWriter($question);
         $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $values));
         foreach ($question->parts as $i => $own) {
             $part = $own->withKey(SharedRules::keyFor($question, $own));
@@ -77,35 +75,25 @@ final class ItemWriter
             $responses[] = $response;
             $sent[$i] = [$part, $response, $written];
             $declarations .= $written->declaration;
-            if ($written->processing !== '') {
-                $scores .= "<qti-outcome-declaration identifier=\"SCORE_$response\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration>$written->outcomes";
-                $processing .= $written->processing;
-                $worth[$part->id] = ["SCORE_$response", $written->isAddedUp() ? Credit::full($part->points()) : Credit::float($part->points())];
-                $tests[$part->id] = $written->matches[0] ?? [];
-                $addedUp = $addedUp || $written->isAddedUp();
-                $outcomes[] = "<qti-variable identifier=\"SCORE_$response\"/>";
-            }
+            $score->add($part, $response, $written);
             foreach ($written->losses as [$code, $sentence]) {
                 $this->lose($question, $code, $sentence);
             }
         }
-        $taken = OnceWriter::taken($question, $tests);
         foreach ($sent as $i => [$part, $response, $written]) {
-            $feedback->part($part, $response, $written, $i + 1, $taken[$part->id] ?? '');
+            $feedback->part($part, $response, $written, $i + 1, $score->taken()[$part->id] ?? '');
         }
-        $responses === [] || $feedback->question($question, $responses, $addedUp || count($worth) > 1);
-        $processing .= OnceWriter::rules($question, $taken, $worth);
-        $processing .= $gates = GateWriter::rules($question, $worth) ?? '';
-        $this->questionLosses($question, $feedback, $gates);
+        $responses === [] || $feedback->question($question, $responses, $score->isAddedUp());
+        $this->questionLosses($question, $feedback, $score);
         $max = Credit::float($question->points());
-        $score = $outcomes === [] ? '' : $processing.(count($worth) > 1 && $question->scoring->all ? $this->together($worth, $max) : '<qti-set-outcome-value identifier="SCORE"><qti-sum>'.implode('', $outcomes).'</qti-sum></qti-set-outcome-value>'.$this->bounds($question));
-        $sum = $score.$feedback->conditions() === '' ? '' : '<qti-response-processing>'.$score.$feedback->conditions().'</qti-response-processing>';
+        $rules = $score->rules().$feedback->conditions();
+        $processing = $rules === '' ? '' : "<qti-response-processing>$rules</qti-response-processing>";
         $refs = implode('', array_map(fn (string $id): string => "<qti-assessment-stimulus-ref identifier=\"S-$id\" href=\"../stimuli/$id.xml\"/>", array_values(array_intersect($question->stimuli, $stimuli))));
         $body = implode('', array_map(fn (string $html): string => '<div class="stimulus">'.self::content($html, $this->files).'</div>', $passages)).$this->body($question, $values);
         $passages === [] || $this->lose($question, 'qti.stimulus_inside', 'What the question is about stands in every item that shows it: this version has no stimuli of their own.');
-        $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<qti-assessment-item xmlns="'.Qti30Format::NAMESPACE."\" identifier=\"Q-$question->id\" title=\"".Xml::escape($question->title)."\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">".$declarations.$scores
+        $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<qti-assessment-item xmlns="'.Qti30Format::NAMESPACE."\" identifier=\"Q-$question->id\" title=\"".Xml::escape($question->title)."\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">".$declarations.$score->declarations()
             ."<qti-outcome-declaration identifier=\"SCORE\" cardinality=\"single\" base-type=\"float\" normal-maximum=\"$max\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration><qti-outcome-declaration identifier=\"MAXSCORE\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>$max</qti-value></qti-default-value></qti-outcome-declaration>"
-            .$feedback->declaration().$templates?->declarations().($templates?->processing() ?? '')."$refs<qti-item-body>$body</qti-item-body>$sum".$feedback->modals()."</qti-assessment-item>\n";
+            .$feedback->declaration().$templates?->declarations().($templates?->processing() ?? '')."$refs<qti-item-body>$body</qti-item-body>$processing".$feedback->modals()."</qti-assessment-item>\n";
 
         return new WrittenItem($xml, implode('', $passages).$this->allContent($question), $this->notices);
     }
@@ -191,13 +179,12 @@ final class ItemWriter
         return $roll;
     }
 
-    private function questionLosses(Question $question, FeedbackWriter $feedback, string $gates): void
+    private function questionLosses(Question $question, FeedbackWriter $feedback, ScoreWriter $score): void
     {
-        $scoring = $question->scoring;
         if (! SharedAnswers::areDistinct($question)) {
             $this->lose($question, 'qti.once', 'Where an answer fits several of the rules that parts share, it takes all of them there.');
         }
-        if ($scoring->gates !== [] && $gates === '') {
+        if (! $score->saysGates()) {
             $this->lose($question, 'qti.gates', 'Parts that wait for others cannot be written here: they are added up there.');
         }
         if ($question->hints !== []) {
@@ -206,35 +193,6 @@ final class ItemWriter
         if ($feedback->losesTime()) {
             $this->lose($question, 'qti.feedback_time', 'Feedback shows after each answer there, whether it was to show during tries or after them.');
         }
-    }
-
-    /**
-     * All the points when every part has all of its own.
-     *
-     * @param  array<string, array{string, string}>  $worth  part → its outcome, and what that reaches when it is right
-     */
-    private function together(array $worth, string $max): string
-    {
-        $tests = implode('', array_map(fn (array $one): string => "<qti-gte><qti-variable identifier=\"$one[0]\"/><qti-base-value base-type=\"float\">$one[1]</qti-base-value></qti-gte>", $worth));
-
-        return "<qti-response-condition><qti-response-if><qti-and>$tests</qti-and><qti-set-outcome-value identifier=\"SCORE\"><qti-base-value base-type=\"float\">$max</qti-base-value></qti-set-outcome-value></qti-response-if></qti-response-condition>";
-    }
-
-    /** Conditions that keep the score within the bounds of the question, where its parts may leave them. */
-    private function bounds(Question $question): string
-    {
-        $points = $question->points();
-        $xml = '';
-        foreach (['low' => 'qti-lt', 'high' => 'qti-gt'] as $which => $test) {
-            $limit = ($which === 'low' ? $question->scoring->low() : $question->scoring->high())->multipliedBy($points);
-            $reach = array_reduce($question->parts, fn (BigRational $sum, Part $part): BigRational => $sum->plus($part->bound($which)->multipliedBy($part->points())), BigRational::zero());
-            if ($which === 'low' ? $reach->isLessThan($limit) : $reach->isGreaterThan($limit)) {
-                $value = '<qti-base-value base-type="float">'.Credit::float($limit).'</qti-base-value>';
-                $xml .= "<qti-response-condition><qti-response-if><$test><qti-variable identifier=\"SCORE\"/>$value</$test><qti-set-outcome-value identifier=\"SCORE\">$value</qti-set-outcome-value></qti-response-if></qti-response-condition>";
-            }
-        }
-
-        return $xml;
     }
 
     private function allContent(Question $question): string

@@ -58,9 +58,8 @@ final class OrderMapping implements KindMapping
         assert($settings instanceof OrderSettings);
 
         $on = ($part->key->rules[0] ?? null)?->on;
-        $equal = $on instanceof Ranks && count($on->ranks) < count($on->flat());
 
-        return PlainPart::sequence(PlainPart::items($settings->items), $on instanceof Ranks ? $on->flat() : [], $equal, [...($equal ? [['order.equal_ranks', 'Items of equal rank have one order there: the one they are written in.']] : []), ...($settings->given === [] ? [] : [['order.given', 'Items that are given have to be put in their place there.']])]);
+        return PlainPart::sequence(PlainPart::items($settings->items), $on instanceof Ranks ? $on->ranks : [], $settings->given, $settings->given === [] ? [] : [['order.given', 'Items that are given have to be put in their place there.']]);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

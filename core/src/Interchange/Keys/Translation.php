@@ -288,10 +288,14 @@ final class Translation
             return null;
         }
         $nothing = $this->score([]);
-        $groups = [];
+        $alike = $groups = [];
+        foreach ($words as $i => $word) {
+            foreach (array_slice($words, $i) as $other) { // the other way round it is the same, or no scorer of ours agrees in the end
+                $alike[$word][$other] = $alike[$other][$word] = $this->score([$list[0] => [$word], $list[1] => [$other]])->minus($nothing)->isLessThan($of[$word]->plus($of[$other]));
+            }
+        }
         foreach ($words as $word) {
-            $with = array_filter($words, fn (string $other): bool => $this->score([$list[0] => [$word], $list[1] => [$other]])->minus($nothing)->isLessThan($of[$word]->plus($of[$other])));
-            $groups[implode("\n", $with)][] = $word;
+            $groups[implode("\n", array_filter($words, fn (string $other): bool => $alike[$word][$other]))][] = $word;
         }
         foreach ($groups as $with => $group) {
             if ($with !== implode("\n", $group)) {

@@ -45,68 +45,179 @@ final readonly class Expressions
         };
     }
 
-    /** @return list<mixed>|null */
-    public function value(\DOMElement $e): ?array
+    /**
+     * Made ready once, since an item that is tried out is marked some hundred times.
+     *
+     * @return \Closure(): (list<mixed>|null)
+     */
+    public function compiled(\DOMElement $e): \Closure
     {
         $name = (string) $e->localName;
+        $id = $e->getAttribute('identifier');
+        $args = array_map($this->compiled(...), Xml::children($e));
+        $first = $args[0] ?? fn (): ?array => null;
         if ($name === 'qti-variable') {
-            return ($this->variable)($e->getAttribute('identifier'));
+            $variable = $this->variable;
+
+            return fn (): ?array => $variable($id);
         }
-        if ($name === 'qti-base-value') {
-            return [self::typed($e->textContent, $e->getAttribute('base-type'))];
-        }
-        if ($name === 'qti-correct') {
-            return $this->correct($e->getAttribute('identifier'));
-        }
-        if ($name === 'qti-map-response') {
-            return [$this->mapped($e->getAttribute('identifier'))];
-        }
-        $values = array_map($this->value(...), Xml::children($e));
 
         return match ($name) {
-            'qti-is-null' => [($values[0] ?? null) === null],
-            'qti-multiple', 'qti-ordered' => array_merge(...array_map(fn (?array $value): array => $value ?? [], $values)) ?: null,
-            'qti-container-size' => [BigRational::of(count($values[0] ?? []))],
-            'qti-and' => in_array([false], $values, true) ? [false] : (in_array(null, $values, true) ? null : [true]),
-            'qti-or' => in_array([true], $values, true) ? [true] : (in_array(null, $values, true) ? null : [false]),
-            'qti-any-n' => $this->anyOf($e, $values),
-            default => $values === [] || in_array(null, $values, true) ? null : $this->of($name, $e, array_values(array_filter($values, is_array(...)))),
+            'qti-base-value' => self::constant([self::typed($e->textContent, $e->getAttribute('base-type'))]),
+            'qti-correct' => self::constant($this->correct($id)),
+            'qti-null' => self::constant(null),
+            'qti-map-response' => $this->mapped($id),
+            'qti-is-null' => fn (): array => [$first() === null],
+            'qti-multiple', 'qti-ordered' => fn (): ?array => array_merge(...array_map(fn (\Closure $arg): array => $arg() ?? [], $args)) ?: null,
+            'qti-container-size' => fn (): array => [BigRational::of(count($first() ?? []))],
+            'qti-and' => self::joined($args, false),
+            'qti-or' => self::joined($args, true),
+            'qti-any-n' => fn (): ?array => $this->anyOf($e, array_map(fn (\Closure $arg): ?array => $arg(), $args)),
+            default => $this->operator($name, $e, $args),
         };
     }
 
     /**
-     * @param  list<list<mixed>>  $values  at least one, none of them null
-     * @return list<mixed>|null
+     * @param  list<mixed>|null  $value
+     * @return \Closure(): (list<mixed>|null)
      */
-    private function of(string $name, \DOMElement $e, array $values): ?array
+    private static function constant(?array $value): \Closure
     {
-        $numbers = array_values(array_filter(array_merge(...$values), fn (mixed $one): bool => $one instanceof BigRational));
-        [$one, $two] = [$numbers[0] ?? BigRational::zero(), $numbers[1] ?? BigRational::zero()];
+        return fn (): ?array => $value;
+    }
+
+    /**
+     * True where all are, or where one is: the first that decides it ends it.
+     *
+     * @param  list<\Closure(): (list<mixed>|null)>  $args
+     * @return \Closure(): (list<mixed>|null)
+     */
+    private static function joined(array $args, bool $decides): \Closure
+    {
+        return function () use ($args, $decides): ?array {
+            $open = false;
+            foreach ($args as $arg) {
+                $value = $arg();
+                if ($value === [$decides]) {
+                    return [$decides];
+                }
+                $open = $open || $value === null;
+            }
+
+            return $open ? null : [! $decides];
+        };
+    }
+
+    /**
+     * @param  list<\Closure(): (list<mixed>|null)>  $args
+     * @return \Closure(): (list<mixed>|null)
+     */
+    private function operator(string $name, \DOMElement $e, array $args): \Closure
+    {
+        $of = $this->of($name, $e);
+
+        return function () use ($args, $of): ?array {
+            $values = [];
+            foreach ($args as $arg) {
+                $value = $arg();
+                if ($value === null) {
+                    return null;
+                }
+                $values[] = $value;
+            }
+
+            return $values === [] ? null : $of($values);
+        };
+    }
+
+    /** @return \Closure(non-empty-list<list<mixed>>): (list<mixed>|null) over values of which none is null */
+    private function of(string $name, \DOMElement $e): \Closure
+    {
+        $n = (int) $e->getAttribute('n') - 1;
+        $ordered = array_filter(Xml::children($e), fn (\DOMElement $arg): bool => ($this->responses[$arg->getAttribute('identifier')] ?? null)?->cardinality === 'ordered' || $arg->localName === 'qti-ordered') !== [];
 
         return match ($name) {
-            'qti-not' => [($values[0] ?? null) === [false]],
-            'qti-index' => isset($values[0][(int) $e->getAttribute('n') - 1]) ? [$values[0][(int) $e->getAttribute('n') - 1]] : null,
-            'qti-member' => [array_filter($values[1] ?? [], fn (mixed $in): bool => self::same($in, $values[0][0] ?? null)) !== []],
-            'qti-contains' => [array_filter($values[1] ?? [], fn (mixed $in): bool => array_filter($values[0], fn (mixed $of): bool => self::same($of, $in)) === []) === []],
-            'qti-match' => [$this->matches($values[0], $values[1] ?? [], $e)],
-            'qti-string-match' => [self::text($e, $values[0], $values[1] ?? [])],
-            'qti-substring' => [str_contains(self::folded($e, $values[1][0] ?? ''), self::folded($e, $values[0][0] ?? ''))],
-            'qti-equal' => [self::equal($e, $one, $two)],
-            'qti-equal-rounded' => [self::rounded($e, $one)->isEqualTo(self::rounded($e, $two))],
-            'qti-gte' => [$one->isGreaterThanOrEqualTo($two)],
-            'qti-gt' => [$one->isGreaterThan($two)],
-            'qti-lte' => [$one->isLessThanOrEqualTo($two)],
-            'qti-lt' => [$one->isLessThan($two)],
-            'qti-sum' => [array_reduce($numbers, fn (BigRational $sum, BigRational $n): BigRational => $sum->plus($n), BigRational::zero())],
-            'qti-product' => [array_reduce($numbers, fn (BigRational $product, BigRational $n): BigRational => $product->multipliedBy($n), BigRational::one())],
-            'qti-subtract' => [$one->minus($two)],
-            'qti-divide' => $two->isZero() ? null : [$one->dividedBy($two)],
-            'qti-max' => $numbers === [] ? null : [array_reduce($numbers, fn (BigRational $best, BigRational $n): BigRational => $n->isGreaterThan($best) ? $n : $best, $numbers[0])],
-            'qti-min' => $numbers === [] ? null : [array_reduce($numbers, fn (BigRational $best, BigRational $n): BigRational => $n->isLessThan($best) ? $n : $best, $numbers[0])],
-            'qti-truncate' => [$one->toScale(0, RoundingMode::DOWN)->toBigRational()],
-            'qti-round' => [$one->plus('1/2')->toScale(0, RoundingMode::FLOOR)->toBigRational()],
-            default => $values[0],
+            'qti-not' => self::over(fn (array $values): array => [$values[0] === [false]]),
+            'qti-index' => self::over(fn (array $values): ?array => isset($values[0][$n]) ? [$values[0][$n]] : null),
+            'qti-member' => self::over(fn (array $values): array => [self::holds($values[1] ?? [], $values[0][0] ?? null)]),
+            'qti-contains' => self::over(fn (array $values): array => [array_filter($values[1] ?? [], fn (mixed $in): bool => ! self::holds($values[0], $in)) === []]),
+            'qti-match' => self::over(fn (array $values): array => [self::matches($values[0], $values[1] ?? [], $ordered)]),
+            'qti-string-match' => self::over(fn (array $values): array => [self::text($e, $values[0], $values[1] ?? [])]),
+            'qti-substring' => self::over(fn (array $values): array => [str_contains(self::folded($e, $values[1][0] ?? ''), self::folded($e, $values[0][0] ?? ''))]),
+            'qti-equal' => $e->getAttribute('tolerance-mode') === 'exact' ? self::two(fn (BigRational $a, BigRational $b): bool => $a->isEqualTo($b)) : self::two(fn (BigRational $a, BigRational $b): bool => self::equal($e, $a, $b)),
+            'qti-equal-rounded' => self::two(fn (BigRational $a, BigRational $b): bool => self::rounded($e, $a)->isEqualTo(self::rounded($e, $b))),
+            'qti-gte' => self::two(fn (BigRational $a, BigRational $b): bool => $a->isGreaterThanOrEqualTo($b)),
+            'qti-gt' => self::two(fn (BigRational $a, BigRational $b): bool => $a->isGreaterThan($b)),
+            'qti-lte' => self::two(fn (BigRational $a, BigRational $b): bool => $a->isLessThanOrEqualTo($b)),
+            'qti-lt' => self::two(fn (BigRational $a, BigRational $b): bool => $a->isLessThan($b)),
+            'qti-sum' => self::over(fn (array $values): array => [array_reduce(self::numbers($values), fn (BigRational $sum, BigRational $one): BigRational => $sum->plus($one), BigRational::zero())]),
+            'qti-product' => self::over(fn (array $values): array => [array_reduce(self::numbers($values), fn (BigRational $product, BigRational $one): BigRational => $product->multipliedBy($one), BigRational::one())]),
+            'qti-subtract' => self::two(fn (BigRational $a, BigRational $b): BigRational => $a->minus($b)),
+            'qti-divide' => self::over(fn (array $values): ?array => self::numeral($values[1] ?? [])->isZero() ? null : [self::numeral($values[0])->dividedBy(self::numeral($values[1] ?? []))]),
+            'qti-max' => self::most(fn (BigRational $best, BigRational $one): BigRational => $one->isGreaterThan($best) ? $one : $best),
+            'qti-min' => self::most(fn (BigRational $best, BigRational $one): BigRational => $one->isLessThan($best) ? $one : $best),
+            'qti-truncate' => self::two(fn (BigRational $a, BigRational $b): BigRational => $a->toScale(0, RoundingMode::DOWN)->toBigRational()),
+            'qti-round' => self::two(fn (BigRational $a, BigRational $b): BigRational => $a->plus('1/2')->toScale(0, RoundingMode::FLOOR)->toBigRational()),
+            default => self::over(fn (array $values): array => $values[0]),
         };
+    }
+
+    /**
+     * @param  \Closure(non-empty-list<list<mixed>>): (list<mixed>|null)  $of
+     * @return \Closure(non-empty-list<list<mixed>>): (list<mixed>|null)
+     */
+    private static function over(\Closure $of): \Closure
+    {
+        return $of;
+    }
+
+    /**
+     * @param  \Closure(BigRational, BigRational): mixed  $of
+     * @return \Closure(non-empty-list<list<mixed>>): (list<mixed>|null)
+     */
+    private static function two(\Closure $of): \Closure
+    {
+        return self::over(fn (array $values): array => [$of(self::numeral($values[0]), self::numeral($values[1] ?? []))]);
+    }
+
+    /**
+     * @param  \Closure(BigRational, BigRational): BigRational  $of
+     * @return \Closure(non-empty-list<list<mixed>>): (list<mixed>|null)
+     */
+    private static function most(\Closure $of): \Closure
+    {
+        return self::over(function (array $values) use ($of): ?array {
+            $numbers = self::numbers($values);
+
+            return $numbers === [] ? null : [array_reduce(array_slice($numbers, 1), $of, $numbers[0])];
+        });
+    }
+
+    /** @param  list<mixed>  $value */
+    private static function numeral(array $value): BigRational
+    {
+        return ($value[0] ?? null) instanceof BigRational ? $value[0] : BigRational::zero();
+    }
+
+    /**
+     * @param  array<list<mixed>>  $values
+     * @return list<BigRational>
+     */
+    private static function numbers(array $values): array
+    {
+        return array_values(array_filter(array_merge(...$values), fn (mixed $one): bool => $one instanceof BigRational));
+    }
+
+    /** @param  list<mixed>  $container */
+    private static function holds(array $container, mixed $value): bool
+    {
+        foreach ($container as $one) {
+            if (self::same($one, $value)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private static function number(string $value): ?BigRational
@@ -124,41 +235,49 @@ final readonly class Expressions
         return $declaration === null || $declaration->correct === [] ? null : array_map(fn (string $value): mixed => self::typed($value, $declaration->baseType), $declaration->correct);
     }
 
-    private function mapped(string $id): BigRational
+    /** @return \Closure(): list<mixed> */
+    private function mapped(string $id): \Closure
     {
         $declaration = $this->responses[$id] ?? null;
-        $sum = BigRational::zero();
-        $met = [];
-        foreach (($this->variable)($id) ?? [] as $given) {
-            $key = self::key($given);
-            if (isset($met[$key])) {
-                continue;
-            }
-            $met[$key] = true;
-            $value = $declaration->default ?? '0';
-            foreach ($declaration->map ?? [] as $entry) {
-                $listed = self::typed($entry['key'], $declaration->baseType ?? 'string');
-                if (self::same($listed, $given) || (! $entry['sensitive'] && is_string($given) && mb_convert_case($entry['key'], MB_CASE_FOLD, 'UTF-8') === mb_convert_case($given, MB_CASE_FOLD, 'UTF-8'))) {
-                    $value = $entry['value'];
-                    break;
+        $variable = $this->variable;
+        $exact = $folded = [];
+        foreach ($declaration->map ?? [] as $entry) {
+            $value = self::number($entry['value']) ?? BigRational::zero();
+            $exact[self::key(self::typed($entry['key'], $declaration->baseType ?? 'string'))] ??= $value;
+            $entry['sensitive'] || $folded[mb_convert_case($entry['key'], MB_CASE_FOLD, 'UTF-8')] ??= $value;
+        }
+        $default = self::number($declaration->default ?? '0') ?? BigRational::zero();
+        [$low, $high] = [$declaration?->lower === null ? null : self::number($declaration->lower), $declaration?->upper === null ? null : self::number($declaration->upper)];
+
+        return function () use ($variable, $id, $exact, $folded, $default, $low, $high): array {
+            $sum = BigRational::zero();
+            $met = [];
+            foreach ($variable($id) ?? [] as $given) {
+                $key = self::key($given);
+                if (! isset($met[$key])) {
+                    $met[$key] = true;
+                    $sum = $sum->plus($exact[$key] ?? (is_string($given) ? $folded[mb_convert_case($given, MB_CASE_FOLD, 'UTF-8')] ?? null : null) ?? $default);
                 }
             }
-            $sum = $sum->plus(self::number($value) ?? 0);
-        }
-        [$low, $high] = [$declaration?->lower === null ? null : self::number($declaration->lower), $declaration?->upper === null ? null : self::number($declaration->upper)];
-        $sum = $low !== null && $sum->isLessThan($low) ? $low : $sum;
+            $sum = $low !== null && $sum->isLessThan($low) ? $low : $sum;
 
-        return $high !== null && $sum->isGreaterThan($high) ? $high : $sum;
+            return [$high !== null && $sum->isGreaterThan($high) ? $high : $sum];
+        };
     }
 
     /**
      * @param  list<mixed>  $one
      * @param  list<mixed>  $two
      */
-    private function matches(array $one, array $two, \DOMElement $e): bool
+    private static function matches(array $one, array $two, bool $ordered): bool
     {
+        if (count($one) !== count($two)) {
+            return false;
+        }
+        if (count($one) === 1) {
+            return self::same($one[0], $two[0]);
+        }
         $keys = [array_map(self::key(...), $one), array_map(self::key(...), $two)];
-        $ordered = array_filter(Xml::children($e), fn (\DOMElement $arg): bool => ($this->responses[$arg->getAttribute('identifier')] ?? null)?->cardinality === 'ordered' || $arg->localName === 'qti-ordered') !== [];
         if (! $ordered) {
             sort($keys[0]);
             sort($keys[1]);

@@ -22,6 +22,9 @@ final class Machine implements Marks
 
     private readonly Expressions $expressions;
 
+    /** @var list<\Closure(): mixed>|null */
+    private ?array $program = null;
+
     /** @var array<string, Outcome> */
     private readonly array $outcomes;
 
@@ -40,7 +43,7 @@ final class Machine implements Marks
         $this->whole = $processing !== null && ! $processing->hasAttribute('template') && $item->getAttribute('adaptive') !== 'true';
         if ($this->whole) {
             $this->run([]); // what it does not understand it meets at once or never
-            foreach ($processing?->getElementsByTagName('*') ?? [] as $element) {
+            foreach ($processing === null ? [] : Xml::all($processing) as $element) {
                 $this->whole = $this->whole && (Expressions::knows($element) || in_array($element->localName, ['qti-response-condition', 'qti-response-if', 'qti-response-else-if', 'qti-response-else', 'qti-set-outcome-value', 'qti-lookup-outcome-value', 'qti-exit-response', 'qti-response-processing-fragment'], true));
             }
         }
@@ -64,40 +67,70 @@ final class Machine implements Marks
             $values = $given[$id] ?? [];
             $this->values[$id] = $values === [] ? null : array_map(fn (string $value): mixed => Expressions::typed($value, $declaration->baseType), $values);
         }
-        $this->processing === null || $this->rules($this->processing);
+        $this->program ??= $this->processing === null ? [] : $this->compiled($this->processing);
+        $this->follow($this->program);
         $score = $this->values['SCORE'][0] ?? null;
 
         return [$score instanceof BigRational ? $score : BigRational::zero(), $this->shown()];
     }
 
-    private function rules(\DOMElement $parent): void
+    /** @param  list<\Closure(): mixed>  $rules */
+    private function follow(array $rules): void
     {
-        foreach (Xml::children($parent) as $rule) {
+        foreach ($rules as $rule) {
             if ($this->ended) {
                 return;
             }
-            $id = $rule->getAttribute('identifier');
-            match ($rule->localName) {
-                'qti-set-outcome-value' => $this->values[$id] = isset(Xml::children($rule)[0]) ? $this->expressions->value(Xml::children($rule)[0]) : null,
-                'qti-lookup-outcome-value' => $this->values[$id] = isset(Xml::children($rule)[0]) ? ($this->outcomes[$id] ?? null)?->lookedUp($this->expressions->value(Xml::children($rule)[0])) : null,
-                'qti-response-condition' => $this->condition($rule),
-                'qti-exit-response' => $this->ended = true,
-                'qti-response-processing-fragment' => $this->rules($rule),
-                default => null, // a test of the condition it stands in
-            };
+            $rule();
         }
     }
 
-    private function condition(\DOMElement $condition): void
+    /** @return list<\Closure(): mixed> */
+    private function compiled(\DOMElement $parent): array
     {
+        $rules = [];
+        foreach (Xml::children($parent) as $rule) {
+            $id = $rule->getAttribute('identifier');
+            $first = Xml::children($rule)[0] ?? null;
+            $value = $first !== null && in_array($rule->localName, ['qti-set-outcome-value', 'qti-lookup-outcome-value'], true) ? $this->expressions->compiled($first) : fn (): ?array => null;
+            $compiled = match ($rule->localName) {
+                'qti-set-outcome-value' => fn (): ?array => $this->values[$id] = $value(),
+                'qti-lookup-outcome-value' => fn (): ?array => $this->values[$id] = ($this->outcomes[$id] ?? null)?->lookedUp($value()),
+                'qti-response-condition' => $this->condition($rule),
+                'qti-exit-response' => fn (): bool => $this->ended = true,
+                'qti-response-processing-fragment' => $this->fragment($rule),
+                default => null, // a test of the condition it stands in
+            };
+            $compiled === null || $rules[] = $compiled;
+        }
+
+        return $rules;
+    }
+
+    private function fragment(\DOMElement $fragment): \Closure
+    {
+        $rules = $this->compiled($fragment);
+
+        return fn () => $this->follow($rules);
+    }
+
+    private function condition(\DOMElement $condition): \Closure
+    {
+        $branches = [];
         foreach (Xml::children($condition) as $branch) {
             $test = Xml::children($branch)[0] ?? null;
-            if ($branch->localName === 'qti-response-else' || ($test !== null && $this->expressions->value($test) === [true])) {
-                $this->rules($branch);
-
-                return;
-            }
+            $branches[] = [$branch->localName === 'qti-response-else' ? fn (): array => [true] : ($test === null ? fn (): ?array => null : $this->expressions->compiled($test)), $this->compiled($branch)];
         }
+
+        return function () use ($branches): void {
+            foreach ($branches as [$test, $rules]) {
+                if ($test() === [true]) {
+                    $this->follow($rules);
+
+                    return;
+                }
+            }
+        };
     }
 
     /** @return list<string> identifiers of feedback that shows */

@@ -108,7 +108,7 @@ final readonly class Trial
         foreach ($declaration->map ?? [] as $entry) {
             $probes[] = new Probe('equal', $entry['key'], $entry['sensitive']);
         }
-        foreach ($this->processing?->getElementsByTagName('*') ?? [] as $variable) {
+        foreach ($this->processing === null ? [] : Xml::all($this->processing) as $variable) {
             $test = $variable->parentNode;
             if ($variable->localName !== 'qti-variable' || $variable->getAttribute('identifier') !== $id || ! $test instanceof \DOMElement) {
                 continue;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Keys;
 
 use Brick\Math\BigRational;
+use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
@@ -23,6 +24,9 @@ use WideQuarry\Scoring\Scorer;
 final class Translation
 {
     private const MOST = 160;
+
+    /** Less than any mark that is told apart. */
+    private const NEAR = '1/2000';
 
     /** So many words are tried with one another. */
     private const MOST_SHARED = 40;
@@ -214,10 +218,10 @@ final class Translation
             [$needs, $gains] = $response === null ? [[], []] : ($combine === 'gates' ? $this->gated($response, $nothing) : [[], $this->gains($response, $combine, $nothing)]);
             $needs === [] || $gates[] = (object) ['part' => $part->id, 'needs' => $needs];
             $points = array_reduce($gains, fn (BigRational $most, array $gain): BigRational => $gain[1]->isGreaterThan($most) ? $gain[1] : $most, Exact::zero());
-            if ($response === null || $points->isZero() || Exact::decimal($points) === null) {
+            if ($response === null || $points->isZero()) {
                 return null;
             }
-            $part->points = Exact::number($combine === 'all' ? $this->most()->dividedBy(count($this->responses)) : $points);
+            $part->points = Credit::points($combine === 'all' ? $this->most()->dividedBy(count($this->responses)) : $points);
             $own = $response->shape->schemes($response->several);
             $by = in_array($scheme, $own, true) ? $scheme : $own[0];
             $rules = $this->shared($response, $once, $gains, $points) ?? Rules::of($response, $gains, $points, $by);
@@ -355,14 +359,14 @@ final class Translation
         try {
             $question = Question::read($json, $this->kinds);
             foreach ($this->telling as $i) { // what told another key from the item mostly tells this one too
-                if (! $this->scored($question, $i)->exact->isEqualTo($this->rows[$i]['score'])) {
+                if (! $this->isSame($this->scored($question, $i), $i)) {
                     return false;
                 }
             }
             $outcomes = ['rules' => [], 'credits' => []];
             foreach ($this->rows as $i => $row) {
                 $result = $this->scored($question, $i);
-                if (! $result->exact->isEqualTo($row['score'])) {
+                if (! $this->isSame($result, $i)) {
                     array_unshift($this->telling, $i);
 
                     return false;
@@ -380,6 +384,12 @@ final class Translation
         }
 
         return true;
+    }
+
+    /** Points have four decimals: thirds of one are as near as that. */
+    private function isSame(Result $result, int $row): bool
+    {
+        return $result->exact->minus($this->rows[$row]['score'])->abs()->isLessThanOrEqualTo(self::NEAR);
     }
 
     private function scored(Question $question, int $row): Result

@@ -131,11 +131,39 @@ final class ItemReader
         ];
         $placed = $translation !== null ? $this->byEffect($item, $translation, $question, $tried !== null)
             : ((new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place() || ($templates === null && $this->triedFeedback($item, $declarations, $question)));
+        $placed = ($tried !== null || $this->shared($question, $processing->once)) && $placed;
         if (! $placed) {
             $this->lose('qti.feedback', 'Some feedback is tied to what could not be translated; the item is kept as it came.');
         }
 
         return $question;
+    }
+
+    /**
+     * Parts whose rules are those of another give theirs up.
+     *
+     * @param  array<string, string>  $once
+     * @return bool whether what they said is what those say
+     */
+    private function shared(\stdClass $question, array $once): bool
+    {
+        $scoring = $question->scoring;
+        assert($scoring instanceof \stdClass && is_array($question->parts));
+        if ($once === [] || isset($scoring->once)) {
+            return true;
+        }
+        /** @var array<string, \stdClass> $parts */
+        $parts = array_column($question->parts, null, 'id');
+        $lists = [];
+        $same = true;
+        foreach ($once as $id => $first) {
+            $same = $same && isset($parts[$id], $parts[$first]) && Json::encode($parts[$id]->key) === Json::encode($parts[$first]->key);
+            isset($parts[$id]) && $parts[$id]->key = (object) ['rules' => [], 'default' => '0'];
+            $lists[$first] = [...$lists[$first] ?? [$first], $id];
+        }
+        $scoring->once = array_values($lists);
+
+        return $same;
     }
 
     /**

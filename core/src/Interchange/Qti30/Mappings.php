@@ -39,6 +39,12 @@ final class Mappings
         ];
     }
 
+    /** @return list<KnowsOwnRules> */
+    public static function knowing(): array
+    {
+        return array_values(array_filter(self::all(), fn (KindMapping $mapping): bool => $mapping instanceof KnowsOwnRules));
+    }
+
     public static function for(string $kind): ?KindMapping
     {
         foreach (self::all() as $mapping) {

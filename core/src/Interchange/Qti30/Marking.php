@@ -14,11 +14,12 @@ final class Marking
     public ?array $extra = null;
 
     /**
-     * @param  'correct'|'map'|'chain'  $by
+     * @param  'correct'|'map'|'chain'|'own'  $by
      * @param  string  $added  to a mapping whenever something was answered
      * @param  string  $points  set when right, for `correct`; what no condition catches, for `chain`
+     * @param  \stdClass|null  $own  key and scoring as the kind itself has them, for `own`
      */
-    public function __construct(public readonly string $by, public string $points = '1', public string $added = '0')
+    public function __construct(public readonly string $by, public string $points = '1', public string $added = '0', public readonly ?\stdClass $own = null)
     {
     }
 }

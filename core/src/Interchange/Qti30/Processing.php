@@ -24,6 +24,9 @@ final class Processing
     /** @var list<\DOMElement> conditions that only choose feedback */
     public array $feedback = [];
 
+    /** @var array<string, string> response → the one whose rules it shares, each of which earns once */
+    public array $once = [];
+
     /** @var array<string, string> outcome → response that sets it */
     public array $setBy = [];
 
@@ -39,9 +42,29 @@ final class Processing
 
             return;
         }
-        foreach (Xml::children($processing) as $rule) {
-            $this->rule($rule);
+        $rules = Xml::children($processing);
+        for ($at = 0; $at < count($rules); $at++) {
+            $known = $this->known($rules, $at);
+            $known === 0 ? $this->rule($rules[$at]) : $at += $known - 1;
         }
+    }
+
+    /**
+     * @param  list<\DOMElement>  $rules
+     * @return int how many rules from here on are a kind's own
+     */
+    private function known(array $rules, int $at): int
+    {
+        foreach ($this->responses as $id => $declaration) {
+            foreach (isset($this->markings[$id]) ? [] : Mappings::knowing() as $mapping) {
+                $known = $mapping->known($rules, $at, $declaration);
+                if ($known !== null && $this->mark($id, $known[0], "SCORE_$id")) {
+                    return $known[1];
+                }
+            }
+        }
+
+        return 0;
     }
 
     private function template(string $name): void
@@ -146,7 +169,48 @@ final class Processing
             return $set !== null && ($branches[1] ?? null)?->localName !== 'qti-response-else-if' && $this->mark($response, new Marking('correct', $set[1]), $set[0]);
         }
 
-        return $this->chain($branches);
+        return (count($branches) === 1 && $this->again($first, $test)) || $this->chain($branches);
+    }
+
+    /** An answer that has been given elsewhere already earns what one earns that nothing catches: the two share their rules. */
+    private function again(\DOMElement $branch, \DOMElement $test): bool
+    {
+        $set = $this->setValue($branch);
+        $here = $set === null ? '' : $this->setBy[$set[0]] ?? '';
+        $marking = $this->markings[$here] ?? null;
+        if ($set === null || $marking?->by !== 'chain' || (float) $set[1] !== (float) $marking->points) {
+            return false;
+        }
+        $before = [];
+        foreach ($test->localName === 'qti-or' ? Xml::children($test) : [$test] as $both) {
+            [$one, $other] = [...Xml::children($both), null, null];
+            $id = $one === null ? '' : (Xml::all($one, 'qti-variable')[0] ?? null)?->getAttribute('identifier') ?? '';
+            if ($both->localName !== 'qti-and' || $one === null || $other === null || self::over($one, $id) !== self::over($other, $here)) {
+                return false;
+            }
+            $before[$id][] = self::over($other, $here);
+        }
+        $tests = self::caught($marking, $here);
+        foreach ($before as $id => $said) {
+            if ($said !== $tests || ! isset($this->markings[$id]) || self::caught($this->markings[$id], (string) $id) !== $tests) {
+                return false;
+            }
+        }
+        $first = $this->once[(string) array_key_first($before)] ?? (string) array_key_first($before);
+        $this->once[$here] = $first;
+
+        return true;
+    }
+
+    /** @return list<string> what the conditions of a chain ask, whatever the response is called */
+    private static function caught(Marking $marking, string $response): array
+    {
+        return array_values(array_map(fn (array $link): string => self::over($link[0], $response), array_filter($marking->chain, fn (array $link): bool => $link[0]->localName !== 'qti-is-null')));
+    }
+
+    private static function over(\DOMElement $test, string $response): string
+    {
+        return str_replace("identifier=\"$response\"", 'identifier=""', Xml::source($test));
     }
 
     /** More things than so many take something from what the mapping gives; no more than so many are marked by the mapping alone. */

@@ -8,6 +8,7 @@ use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Interchange\Qti30\KnowsOwnRules;
 use WideQuarry\Interchange\Qti30\Marking;
 use WideQuarry\Interchange\Qti30\Names;
 use WideQuarry\Interchange\Qti30\Scored;
@@ -20,7 +21,7 @@ use WideQuarry\Question\Part;
 use WideQuarry\Scoring\Scheme;
 
 /** qti-order-interaction; items that are given are fixed choices there. */
-final class OrderMapping implements KindMapping
+final class OrderMapping implements KindMapping, KnowsOwnRules
 {
     public function kind(): string
     {
@@ -44,12 +45,24 @@ final class OrderMapping implements KindMapping
             'kind' => 'order', 'points' => $points, 'settings' => (object) ['items' => $items, 'layout' => $interaction->getAttribute('orientation') === 'horizontal' ? 'row' : 'column'],
             'key' => (object) ['rules' => $rules], 'scoring' => (object) ['scheme' => $scheme],
         ];
+        if ($declaration !== null && $marking?->own !== null) {
+            $marking->own->settings = $made(1, [], '')->settings;
+
+            return $marking->own;
+        }
         if ($declaration === null || $marking === null || $marking->by !== 'correct' || $declaration->correct === []) {
             return $declaration === null || $marking === null ? $made(1, [], 'person') : null;
         }
         $points = Exact::read($marking->points) ?? Exact::one();
 
         return $points->isPositive() ? $made(Credit::points($points), [(object) ['id' => 'r1', 'on' => array_map(fn (string $id): array => [$id], $declaration->correct), 'credit' => '1']], 'all') : null;
+    }
+
+    public function known(array $rules, int $at, Declaration $declaration): ?array
+    {
+        $known = $declaration->cardinality === 'ordered' && count($declaration->correct) > 1 ? OrderProcessing::read($rules, $at, $declaration->id, $declaration->correct) : null;
+
+        return $known === null ? null : [new Marking('own', own: $known[0]), $known[1]];
     }
 
     public function plain(Part $part, WriteContext $in): PlainPart

@@ -6,6 +6,9 @@ namespace WideQuarry\Parts\Order;
 
 use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Names;
+use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Part;
 use WideQuarry\Scoring\Scheme;
 
@@ -33,6 +36,57 @@ final readonly class OrderProcessing
         $this->of = array_map(fn (int $rank): int => $rank + 1, $ranks->of($this->loose));
         $flat = $ranks->flat();
         $this->places = count($flat) === count($settings->items) ? array_map(fn (int $i): int => $i + 1, array_keys(array_filter($flat, fn (string $id): bool => isset($this->of[$id])))) : [];
+    }
+
+    /**
+     * A sequence whose rules are those that are written here: what they rank and what they are worth is taken from them, and with one of the schemes
+     * just these rules come out again.
+     *
+     * @param  list<\DOMElement>  $rules
+     * @param  list<string>  $correct
+     * @return array{\stdClass, int}|null points, key and scoring, and how many rules they are
+     */
+    public static function read(array $rules, int $at, string $response, array $correct): ?array
+    {
+        $ranks = self::ranksIn($rules[$at], $response);
+        if ($ranks === []) {
+            return null;
+        }
+        $order = [];
+        foreach ($correct as $i => $id) {
+            $with = $i > 0 && isset($ranks["=$id"], $ranks["={$correct[$i - 1]}"]) && $ranks["=$id"] === $ranks["={$correct[$i - 1]}"];
+            $with ? $order[count($order) - 1][] = $id : $order[] = [$id];
+        }
+        $items = array_map(fn (string $id): \stdClass => (object) ['id' => $id, 'html' => $id, 'given' => ! isset($ranks["=$id"])], $correct);
+        $written = implode('', array_map(Xml::source(...), array_slice($rules, $at, 4 * count($correct) ** 2)));
+        preg_match('~<qti-product><qti-base-value base-type="float">([\d.]+)</qti-base-value><qti-divide>~', $written, $m);
+        foreach (Scheme::FOR_SEQUENCES as $scheme) {
+            $json = (object) ['id' => $response, 'kind' => 'order', 'points' => Credit::points(Exact::of($m[1] ?? '1')), 'settings' => (object) ['items' => $items], 'key' => (object) ['rules' => [(object) ['id' => 'r1', 'on' => $order, 'credit' => '1']]], 'scoring' => (object) ['scheme' => $scheme->value]];
+            $part = Part::read($json, '', Parts::standard());
+            assert($part->settings instanceof OrderSettings);
+            $expected = $scheme === Scheme::Person ? '' : (new self($part, $response, Ranks::read($order, ''), $part->settings))->rules();
+            if ($expected !== '' && str_starts_with($written, $expected)) {
+                return [$json, substr_count($expected, '<qti-response-condition>')];
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<string, string> what a condition gives a rank to by standing in one place, and the rank */
+    private static function ranksIn(\DOMElement $condition, string $response): array
+    {
+        $ranks = [];
+        foreach (Xml::children($condition) as $branch) {
+            [$test, $set] = [...Xml::children($branch), null, null];
+            $id = $test?->localName === 'qti-match' ? trim(Xml::child($test, 'qti-base-value')->textContent ?? '') : '';
+            if ($id === '' || $set === null || ! str_starts_with($set->getAttribute('identifier'), "RANK_{$response}_")) {
+                return [];
+            }
+            $ranks["=$id"] = trim($set->textContent);
+        }
+
+        return $ranks;
     }
 
     /** Whether it says all that the scheme says; otherwise the whole order is right or wrong. */

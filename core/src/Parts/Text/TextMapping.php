@@ -46,6 +46,7 @@ final class TextMapping implements KindMapping
             'correct' => $this->matched($declaration, $marking),
             'map' => $this->mapped($declaration),
             'chain' => TypedChain::read('text', $marking, $this->condition(...)),
+            'own' => null,
         };
         if ($part !== null) {
             $width = (int) $interaction->getAttribute('expected-length');

@@ -15,6 +15,9 @@ final readonly class FromSchema
 
     private const MOST_TIMES = 65535;
 
+    /** Bytes; a shape of ours has 500 signs at most. */
+    private const LONGEST = 2000;
+
     private function __construct(private Cursor $at)
     {
     }
@@ -22,6 +25,9 @@ final readonly class FromSchema
     /** @return string|null null when it cannot be said in our shapes, or is no expression of XML Schema */
     public static function pattern(string $pattern): ?string
     {
+        if (strlen($pattern) > self::LONGEST) {
+            return null;
+        }
         $self = new self(new Cursor($pattern));
         try {
             $ours = $self->alternatives();

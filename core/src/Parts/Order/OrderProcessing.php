@@ -49,7 +49,7 @@ final readonly class OrderProcessing
     public static function read(array $rules, int $at, string $response, array $correct): ?array
     {
         $ranks = self::ranksIn($rules[$at], $response);
-        if ($ranks === []) {
+        if ($ranks === [] || count($correct) > self::MOST) {
             return null;
         }
         $order = [];

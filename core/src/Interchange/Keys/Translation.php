@@ -389,7 +389,7 @@ final class Translation
     /** Points have four decimals: thirds of one are as near as that. */
     private function isSame(Result $result, int $row): bool
     {
-        return $result->exact->minus($this->rows[$row]['score'])->abs()->isLessThanOrEqualTo(self::NEAR);
+        return $result->exact->isEqualTo($this->rows[$row]['score']) || $result->exact->minus($this->rows[$row]['score'])->abs()->isLessThanOrEqualTo(self::NEAR);
     }
 
     private function scored(Question $question, int $row): Result

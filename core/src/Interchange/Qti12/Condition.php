@@ -13,6 +13,9 @@ use WideQuarry\Numbers\Exact;
  */
 final readonly class Condition
 {
+    /** So many forms of texts are kept. */
+    private const KEPT = 2000;
+
     private const JOINS = ['and', 'or', 'not', 'conditionvar'];
 
     private const TESTS = ['varequal', 'varsubstring', 'vargt', 'vargte', 'varlt', 'varlte', 'varsubset', 'unanswered', 'other'];
@@ -57,9 +60,9 @@ final readonly class Condition
         $values = $this->place === 0 ? $values : array_slice($values, $this->place - 1, 1);
 
         return match ($this->name) {
-            'and', 'conditionvar' => array_filter($this->inner, fn (self $one): bool => ! $one->holds($given)) === [],
-            'or' => array_filter($this->inner, fn (self $one): bool => $one->holds($given)) !== [],
-            'not' => array_filter($this->inner, fn (self $one): bool => $one->holds($given)) === [],
+            'and', 'conditionvar' => ! $this->anyIs(false, $given),
+            'or' => $this->anyIs(true, $given),
+            'not' => ! $this->anyIs(true, $given),
             'other' => true,
             'unanswered' => $values === [],
             'varsubset' => $this->subset($values),
@@ -67,6 +70,18 @@ final readonly class Condition
             'varequal' => array_filter($values, fn (string $value): bool => $this->equals($value)) !== [],
             default => array_filter($values, fn (string $value): bool => $this->compares($value)) !== [],
         };
+    }
+
+    /** @param  array<string, list<string>>  $given */
+    private function anyIs(bool $held, array $given): bool
+    {
+        foreach ($this->inner as $one) {
+            if ($one->holds($given) === $held) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<self> every test in it */
@@ -77,7 +92,18 @@ final readonly class Condition
 
     private function equals(string $value): bool
     {
-        return self::paired($this->folded(trim($value))) === self::paired($this->folded($this->value));
+        return $this->form(trim($value)) === $this->form($this->value);
+    }
+
+    /** What is compared of a text: asked for again and again while an item is tried out. */
+    private function form(string $text): string
+    {
+        /** @var array<string, string> $forms */
+        static $forms = [];
+        $key = ($this->case ? '=' : '~').$text;
+        $forms = count($forms) > self::KEPT ? [] : $forms;
+
+        return $forms[$key] ??= self::paired($this->folded($text));
     }
 
     private function compares(string $value): bool

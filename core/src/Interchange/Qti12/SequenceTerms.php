@@ -23,7 +23,7 @@ final readonly class SequenceTerms
         $ranks = array_map(fn (array $rank): array => array_values(array_diff($rank, $plain->given)), $plain->ranks);
         $this->ranks = array_values(array_filter($ranks));
         $flat = array_merge([], ...$plain->ranks);
-        $tied = array_filter($plain->ranks, fn (array $rank): bool => count($rank) > 1) !== [];
+        $tied = array_filter($this->ranks, fn (array $rank): bool => count($rank) > 1) !== [];
         $places = [];
         foreach (count($flat) === count($plain->options) && ! ($tied && $plain->given !== []) ? $flat : [] as $i => $id) {
             foreach ($this->ranks as $number => $rank) {

@@ -184,3 +184,12 @@ it('reads patterns of other languages as they were meant, and says so; what it c
     'a block of signs' => ['\p{IsGreek}+', ['qti.key'], null],
     'looking ahead' => ['(?=a)a', ['qti.key'], null],
 ]);
+
+it('does not guess which of many words an answer has to hold', function (): void {
+    $holds = fn (string $word): string => "<qti-substring case-sensitive=\"false\"><qti-base-value base-type=\"string\">$word</qti-base-value><qti-variable identifier=\"RESPONSE\"/></qti-substring>";
+    $adds = fn (string $test, int $points): string => "<qti-response-condition><qti-response-if>$test<qti-set-outcome-value identifier=\"SCORE\"><qti-sum><qti-variable identifier=\"SCORE\"/><qti-base-value base-type=\"float\">$points</qti-base-value></qti-sum></qti-set-outcome-value></qti-response-if></qti-response-condition>";
+    $rules = implode('', array_map(fn (string $word): string => $adds('<qti-and>'.$holds($word).'<qti-not>'.$holds($word).'</qti-not></qti-and>', 1), ['lava', 'ice', 'wind', 'rain', 'frost', 'chalk'])).$adds('<qti-and>'.$holds('ash').$holds('melt').'</qti-and>', 2);
+    $question = Questions::read(readItem(sprintf(itemOf(['RESPONSE' => 'cardinality="single" base-type="string">'], '<p><qti-text-entry-interaction response-identifier="RESPONSE"/></p>', $rules), ''))->questions[0]);
+
+    expect($question->parts[0]->scheme->value)->toBe('person');
+});

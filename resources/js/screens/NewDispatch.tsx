@@ -60,7 +60,7 @@ export function NewDispatch() {
                 <input
                   type="radio"
                   name="format"
-                  className="mt-0.5 size-4 accent-accent"
+                  className="mt-0.5 size-4 flex-none accent-accent"
                   checked={format === key}
                   onChange={() => setFormat(key)}
                 />

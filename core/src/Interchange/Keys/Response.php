@@ -10,7 +10,8 @@ use WideQuarry\Numbers\Exact;
 /** One response of an item: what may be given, and the part it becomes but for its key. Pairs are written as two identifiers with a tab between. */
 final readonly class Response
 {
-    private const SUBSETS = 6;
+    /** Of so many things every set is tried. */
+    public const SUBSETS = 6;
 
     private const PERMUTED = 4;
 

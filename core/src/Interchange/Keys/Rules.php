@@ -148,9 +148,9 @@ final class Rules
     /**
      * @param  list<array{list<string>, BigRational}>  $gains
      * @param  \Closure(BigRational): string  $credit
-     * @return list<\stdClass>
+     * @return list<\stdClass>|null
      */
-    private static function words(Response $response, array $gains, \Closure $credit): array
+    private static function words(Response $response, array $gains, \Closure $credit): ?array
     {
         $earned = [];
         foreach ($gains as [$given, $gain]) {
@@ -172,7 +172,9 @@ final class Rules
             $rules[] = (object) ['id' => '', 'on' => (object) $on, 'credit' => str_replace('case ', '', $rest)];
         }
 
-        return self::numbered([...self::together($response, $earned, $credit), ...$rules]);
+        $together = self::together($response, $earned, $credit);
+
+        return $together === null ? null : self::numbered([...$together, ...$rules]);
     }
 
     /**
@@ -197,17 +199,21 @@ final class Rules
      *
      * @param  array<BigRational>  $earned  by what was typed
      * @param  \Closure(BigRational): string  $credit
-     * @return list<\stdClass>
+     * @return list<\stdClass>|null null when they are so many that not every set of them was tried: which of them it takes is not known
      */
-    private static function together(Response $response, array $earned, \Closure $credit): array
+    private static function together(Response $response, array $earned, \Closure $credit): ?array
     {
         $rules = $met = [];
+        $most = max([0, ...array_map(count(...), array_values($response->together()))]);
         foreach ($response->together() as $text => $probes) {
             $values = array_map(fn (Probe $probe): string => $probe->value, $probes);
             $gain = $earned[$text] ?? Exact::zero();
             $fewer = array_filter([...array_map(fn (string $value): array => [[$value], $earned[$value] ?? Exact::zero()], $values), ...$met], fn (array $one): bool => array_diff($one[0], $values) === [] && $one[1]->isGreaterThanOrEqualTo($gain));
             $met[] = [$values, $gain];
             if ($gain->isPositive() && $fewer === []) {
+                if ($most > Response::SUBSETS) {
+                    return null;
+                }
                 $case = array_filter($probes, fn (Probe $probe): bool => $probe->case) === [] ? 'ignore' : 'keep';
                 $rules[] = (object) ['id' => '', 'on' => (object) ['answer' => 'shape', 'pattern' => '^'.implode('', array_map(fn (string $value): string => '(?=[\s\S]*'.preg_quote($value, '/').')', $values)), 'anchored' => false, 'case' => $case], 'credit' => $credit($gain)];
             }

@@ -25,8 +25,8 @@ final class HeldWords
             return null;
         }
         $middle = substr($pattern, strlen(self::BEFORE), -strlen(self::AFTER));
-        $words = preg_replace('/\[(.)(.)\]/u', '$1', (string) preg_replace('/\\\\(\W)/u', '$1', $middle)) ?? '';
-        foreach ([$words, self::plain($middle)] as $said) {
+        $plain = (string) preg_replace('/\\\\(\W)/u', '$1', $middle);
+        foreach ([(string) preg_replace('/\[(.)(.)\]/u', '$1', $plain), $plain] as $said) { // without the pairs of cases; or words in which brackets stand
             foreach ([true, false] as $ignoreCase) {
                 if (self::pattern($said, $ignoreCase) === $pattern) {
                     return [$said, $ignoreCase];
@@ -35,11 +35,5 @@ final class HeldWords
         }
 
         return null;
-    }
-
-    /** Escapes alone undone: of words in which brackets stand. */
-    private static function plain(string $middle): string
-    {
-        return preg_replace('/\\\\(\W)/u', '$1', $middle) ?? '';
     }
 }

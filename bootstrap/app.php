@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\CleanInput;
 use App\Http\Middleware\SecurityHeaders;
 use App\Support\Problems;
 use Illuminate\Foundation\Application;
@@ -10,15 +11,22 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 
 $app = Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php', health: '/up', apiPrefix: 'api/v1')
+    ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php', apiPrefix: 'api/v1')
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // the front end comes from the same origin
         $middleware->statefulApi();
         $middleware->append(SecurityHeaders::class);
+        $middleware->append(CleanInput::class);
         $middleware->throttleApi('api');
+        $proxies = array_filter(explode(',', (string) getenv('QUARRY_PROXIES')));
+        $middleware->trustProxies(at: $proxies === [] ? [] : $proxies);
+        // Caddy refuses other hosts already; here for whoever serves it otherwise
+        $middleware->trustHosts(at: fn (): array => ['^'.preg_quote((string) parse_url(config()->string('app.url'), PHP_URL_HOST), '/').'$', '^127\.0\.0\.1$', '^localhost$'], subdomains: false);
         $middleware->redirectGuestsTo('/sign-in');
     })
     ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))
     ->create();
 
-return $app->useStoragePath(getenv('QUARRY_STORAGE') ?: $app->basePath('var/storage'));
+// bin/start writes the settings beside the data when QUARRY_VAR names another place for both
+return $app->useEnvironmentPath(getenv('QUARRY_VAR') ?: $app->basePath())
+    ->useStoragePath(getenv('QUARRY_STORAGE') ?: $app->basePath('var/storage'));

@@ -35,6 +35,7 @@ use App\Http\Controllers\StimulusController;
 use App\Http\Controllers\StimulusRevisionController;
 use App\Http\Controllers\TransferController;
 use App\Http\Controllers\TrayController;
+use App\Http\Middleware\HeavyWork;
 use App\Http\Middleware\Idempotent;
 use Illuminate\Support\Facades\Route;
 
@@ -78,7 +79,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('questions/{question}', [QuestionController::class, 'show'])->whereUuid('question');
     Route::get('questions/{question}/changes', [QuestionController::class, 'changes'])->whereUuid('question');
     Route::get('questions/{question}/revisions', [RevisionController::class, 'index'])->whereUuid('question');
-    Route::get('questions/{question}/revisions/{number}', [RevisionController::class, 'show'])->whereUuid('question')->whereNumber('number');
+    Route::get('questions/{question}/revisions/{number}', [RevisionController::class, 'show'])->whereUuid('question')->where('number', '[0-9]{1,9}');
     Route::put('questions/{question}', [QuestionController::class, 'update'])->whereUuid('question');
     Route::post('banks/{bank:slug}/specimen-runs', [SpecimenController::class, 'start']);
     Route::get('banks/{bank:slug}/specimen-runs', [SpecimenController::class, 'latest']);
@@ -96,7 +97,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::patch('stimuli/{stimulus}', [StimulusController::class, 'place'])->whereUuid('stimulus');
     Route::get('stimuli/{stimulus}/media/{medium}', [StimulusController::class, 'medium'])->whereUuid('stimulus');
     Route::get('stimuli/{stimulus}/revisions', [StimulusRevisionController::class, 'index'])->whereUuid('stimulus');
-    Route::get('stimuli/{stimulus}/revisions/{number}', [StimulusRevisionController::class, 'show'])->whereUuid('stimulus')->whereNumber('number');
+    Route::get('stimuli/{stimulus}/revisions/{number}', [StimulusRevisionController::class, 'show'])->whereUuid('stimulus')->where('number', '[0-9]{1,9}');
     Route::get('autosaves/{subject}', [AutosaveController::class, 'show']);
     Route::put('autosaves/{subject}', [AutosaveController::class, 'update']);
     Route::delete('autosaves/{subject}', [AutosaveController::class, 'destroy']);
@@ -112,11 +113,11 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('assessments/{assessment}/entries/{entry}', [EntryController::class, 'show'])->whereUuid('assessment');
     Route::put('assessments/{assessment}/entries/{entry}', [EntryController::class, 'update'])->whereUuid('assessment');
     Route::get('assessments/{assessment}/draws/{entry}', [EntryController::class, 'draw'])->whereUuid('assessment');
-    Route::get('assessments/{assessment}/sheet', [PrintController::class, 'sheet'])->whereUuid('assessment');
+    Route::get('assessments/{assessment}/sheet', [PrintController::class, 'sheet'])->whereUuid('assessment')->middleware(HeavyWork::class);
     Route::put('assessments/{assessment}/print', [PrintController::class, 'settings'])->whereUuid('assessment');
-    Route::post('assessments/{assessment}/prints', [PrintController::class, 'store'])->whereUuid('assessment')->middleware('throttle:give');
+    Route::post('assessments/{assessment}/prints', [PrintController::class, 'store'])->whereUuid('assessment')->middleware(['throttle:give', HeavyWork::class]);
     Route::get('assessments/{assessment}/prints/{print}', [PrintController::class, 'pdf'])->whereUuid(['assessment', 'print']);
-    Route::get('assessments/{assessment}/prints/{print}/pages/{page}', [PrintController::class, 'page'])->whereUuid(['assessment', 'print'])->whereNumber('page');
+    Route::get('assessments/{assessment}/prints/{print}/pages/{page}', [PrintController::class, 'page'])->whereUuid(['assessment', 'print'])->where('page', '[0-9]{1,5}');
     Route::post('dispatches', [DispatchController::class, 'store'])->middleware('throttle:give');
     Route::get('dispatches/{dispatch}', [DispatchController::class, 'show'])->whereUuid('dispatch');
     Route::get('dispatches/{dispatch}/file', [DispatchController::class, 'file'])->whereUuid('dispatch');
@@ -134,7 +135,7 @@ Route::middleware('auth:sanctum')->group(function (): void {
     Route::get('intakes/{intake}/questions/{staged}', [StagedController::class, 'show'])->whereUuid(['intake', 'staged']);
     Route::put('intakes/{intake}/questions/{staged}', [StagedController::class, 'update'])->whereUuid(['intake', 'staged']);
     Route::get('intakes/{intake}/media/{medium}', [StagedController::class, 'medium'])->whereUuid('intake');
-    Route::middleware('throttle:try')->group(function (): void {
+    Route::middleware(['throttle:try', HeavyWork::class])->group(function (): void {
         Route::post('lines', LinesController::class);
         Route::post('record', RecordController::class);
         Route::post('responses', [SpecimenController::class, 'table']);

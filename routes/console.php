@@ -9,6 +9,21 @@ use Database\Seeders\LargeBankSeeder;
 use Database\Seeders\SamplePackages;
 use Illuminate\Support\Facades\Artisan;
 
+Artisan::command('quarry:people {--count}', function (): void {
+    $this->line((string) User::query()->count());
+})->purpose('How many people can sign in');
+
+Artisan::command('quarry:ready-for {environment}', function (): int {
+    $demo = User::query()->where('email', 'like', '%@fellmoor.example')->pluck('email')->all();
+    if ($this->argument('environment') === 'production' && $demo !== []) {
+        $this->error('People of the demo are in this database, and their password is public: '.implode(', ', $demo).'. Use an empty database, or delete them first: bin/quarry person remove EMAIL.');
+
+        return 1;
+    }
+
+    return 0;
+})->purpose('Refuse to run for a school with the demo in it');
+
 Artisan::command('api:types', function (Description $description): void {
     file_put_contents(resource_path('js/api/schema.ts'), TypeScript::of($description->build()));
 })->purpose('Write the TypeScript types of the API');

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\HealthController;
 use App\Http\Controllers\PageController;
 use App\Http\Controllers\StandInController;
 use Illuminate\Support\Facades\Route;
@@ -9,4 +10,7 @@ use Illuminate\Support\Facades\Route;
 Route::get('/api/v1/openapi.json', [PageController::class, 'openapi']);
 Route::get('/stand-ins/receiving', [StandInController::class, 'show']);
 Route::post('/stand-ins/receiving', [StandInController::class, 'store']);
-Route::get('/{path?}', [PageController::class, 'app'])->where('path', '^(?!api/|sanctum/|up$).*')->name('login');
+Route::get('/up/live', [HealthController::class, 'live']);
+Route::get('/up', [HealthController::class, 'ready']);
+Route::get('/up/ready', [HealthController::class, 'ready']);
+Route::get('/{path?}', [PageController::class, 'app'])->where('path', '^(?!api/|sanctum/|up$|up/).*')->name('login');

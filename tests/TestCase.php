@@ -13,6 +13,12 @@ abstract class TestCase extends Base
 {
     use RefreshDatabase;
 
+    /** For tests that send more requests than a person may. */
+    public function withoutThrottle(): void
+    {
+        \Illuminate\Support\Facades\Cache::store('array')->flush();
+    }
+
     /** Types and functions go with the tables, so that the tests can be run again on the same database. */
     protected function beforeRefreshingDatabase(): void
     {

@@ -7,26 +7,32 @@ namespace App\Actions;
 use App\Support\Folders;
 use App\Support\Refused;
 use App\Support\Topics;
+use App\Support\TreeLock;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Json;
 
-/** Makes, renames, moves and takes away folders and topics. Questions are never touched: only where they are shown. */
+/**
+ * Creates, renames, moves and removes folders and topics. Questions are never touched: only where they are shown. Each change locks the
+ * whole tree first, so that what is checked here is still true when it is written.
+ */
 final class ArrangeTree
 {
     private const DEPTH = 12;
 
     public function add(string $tree, string $bankId, string $name, ?string $parent): string
     {
-        $above = $parent === null ? '' : $this->path($tree, $bankId, $parent).'.';
-        if (substr_count($above, '.') >= self::DEPTH) {
-            throw Refused::because('tree.too_deep', 'This is too deep: at most '.self::DEPTH.' steps below one another.', '/parent');
-        }
         $id = (string) Str::uuid7();
         $owner = $tree === 'folders' ? ['bank_id' => $bankId] : Topics::owner($bankId);
-        $this->unlessTaken($name, fn () => DB::table($tree)->insert([...$owner, 'id' => $id, 'parent_id' => $parent, $this->label($tree) => $this->named($name), 'path' => $above.Folders::label($id)]));
+        $this->locked($tree, $bankId, $name, function () use ($tree, $bankId, $name, $parent, $id, $owner): void {
+            $above = $parent === null ? '' : $this->path($tree, $bankId, $parent).'.';
+            if (substr_count($above, '.') >= self::DEPTH) {
+                throw Refused::because('tree.too_deep', 'This is too deep: at most '.self::DEPTH.' levels.', '/parent');
+            }
+            DB::table($tree)->insert([...$owner, 'id' => $id, 'parent_id' => $parent, $this->label($tree) => $this->named($name), 'path' => $above.Folders::label($id)]);
+        });
 
         return $id;
     }
@@ -34,27 +40,27 @@ final class ArrangeTree
     public function rename(string $tree, string $bankId, string $id, string $name): void
     {
         $this->path($tree, $bankId, $id);
-        $this->unlessTaken($name, fn () => $this->nodes($tree, $bankId)->where('id', $id)->update([$this->label($tree) => $this->named($name), 'updated_at' => now()]));
+        $this->locked($tree, $bankId, $name, fn () => $this->nodes($tree, $bankId)->where('id', $id)->update([$this->label($tree) => $this->named($name), 'updated_at' => now()]));
     }
 
     public function move(string $tree, string $bankId, string $id, ?string $parent): void
     {
-        $old = $this->path($tree, $bankId, $id);
-        $new = ($parent === null ? '' : $this->path($tree, $bankId, $parent).'.').Folders::label($id);
-        if (str_starts_with("$new.", "$old.") && $new !== $old) {
-            throw Refused::because('tree.into_itself', 'It cannot be moved into something that lies inside it.', '/parent');
-        }
-        $this->unlessTaken('', fn () => DB::transaction(function () use ($tree, $bankId, $id, $parent, $old, $new): void {
+        $this->locked($tree, $bankId, '', function () use ($tree, $bankId, $id, $parent): void {
+            $old = $this->path($tree, $bankId, $id);
+            $new = ($parent === null ? '' : $this->path($tree, $bankId, $parent).'.').Folders::label($id);
+            if (str_starts_with("$new.", "$old.") && $new !== $old) {
+                throw Refused::because('tree.into_itself', 'It cannot be moved into something inside it.', '/parent');
+            }
             $this->nodes($tree, $bankId)->where('id', $id)->update(['parent_id' => $parent, 'updated_at' => now()]);
-            $this->nodes($tree, $bankId)->whereRaw('path <@ ?::ltree', [$old])->update(['path' => DB::raw("CASE WHEN path = '$old' THEN '$new'::ltree ELSE '$new'::ltree || subpath(path, nlevel('$old'::ltree)) END")]);
-        }));
+            DB::update("UPDATE $tree SET path = CASE WHEN path = ?::ltree THEN ?::ltree ELSE ?::ltree || subpath(path, nlevel(?::ltree)) END WHERE path <@ ?::ltree", [$old, $new, $new, $old, $old]);
+        });
     }
 
     /** Puts it before one of its siblings, or last; from then on the siblings stand in an order of their own. */
     public function order(string $tree, string $bankId, string $id, ?string $before): void
     {
-        $this->path($tree, $bankId, $id);
-        DB::transaction(function () use ($tree, $bankId, $id, $before): void {
+        $this->locked($tree, $bankId, '', function () use ($tree, $bankId, $id, $before): void {
+            $this->path($tree, $bankId, $id);
             $parent = $this->nodes($tree, $bankId)->where('id', $id)->value('parent_id');
             $siblings = $this->nodes($tree, $bankId)->where('parent_id', $parent)->orderBy('position')->orderByRaw("{$this->label($tree)} COLLATE by_name")->lockForUpdate()->pluck('id')->all();
             $others = array_values(array_diff($siblings, [$id]));
@@ -78,7 +84,7 @@ final class ArrangeTree
      */
     public function outline(string $tree, string $bankId, array $lines, ?string $parent): array
     {
-        return DB::transaction(function () use ($tree, $bankId, $lines, $parent): array {
+        return TreeLock::hold($tree === 'folders' ? 'folders' : 'topics', $bankId, function () use ($tree, $bankId, $lines, $parent): array {
             $parent === null || $this->path($tree, $bankId, $parent);
             $above = [$parent];
             $made = 0;
@@ -123,11 +129,11 @@ final class ArrangeTree
         return preg_match('/[^\p{Z}\p{C}]/u', $name) !== 1 ? throw Refused::because('tree.no_name', 'It needs a name.', '/name') : $name;
     }
 
-    /** @param  callable(): mixed  $do */
-    private function unlessTaken(string $name, callable $do): void
+    /** @param  callable(): mixed  $do  done in a transaction, with the tree locked to its end */
+    private function locked(string $tree, string $bankId, string $name, callable $do): void
     {
         try {
-            DB::transaction(fn (): mixed => $do());
+            TreeLock::hold($tree === 'folders' ? 'folders' : 'topics', $bankId, $do);
         } catch (UniqueConstraintViolationException) {
             throw Refused::because('tree.name_taken', $name === '' ? 'There is one of the same name in that place already.' : "There is \"$name\" in this place already.", '/name');
         }

@@ -6,14 +6,34 @@ namespace App\Actions;
 
 use App\Models\Bank;
 use App\Models\User;
+use App\Support\Refused;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Makes a bank; who makes it keeps it. */
 final class MakeBank
 {
-    /** @param  array<string, string>  $about name and what else is said of it */
+    private const TRIES = 5;
+
+    /**
+     * @param  array<string, string>  $about name and what else is said of it
+     *
+     * @throws Refused when others took every address that was tried
+     */
     public function handle(array $about, User $person): Bank
+    {
+        for ($try = 1; ; $try++) {
+            try {
+                return $this->create($about, $person);
+            } catch (UniqueConstraintViolationException) { // somebody else created one of this name between looking and writing
+                $try < self::TRIES || throw Refused::conflict('bank.name_taken', 'Several people are creating banks of this name right now. Try again.', '/name');
+            }
+        }
+    }
+
+    /** @param  array<string, string>  $about */
+    private function create(array $about, User $person): Bank
     {
         return DB::transaction(function () use ($about, $person): Bank {
             $stem = Str::slug($about['name']) ?: 'bank';

@@ -42,6 +42,11 @@ final readonly class RunSpecimens
                 SELECT questions.id, record, content, is_complete, specimens, specimens_failing FROM questions JOIN revisions ON question_id = questions.id AND number = questions.revision
                 WHERE bank_id = ? AND questions.specimens > 0 AND binned_at IS NULL AND questions.id > coalesce(?::uuid, '00000000-0000-0000-0000-000000000000') ORDER BY questions.id LIMIT ?
                 SQL, [$state->bank_id, $state->last, self::CHUNK]);
+            if ($state->user_id !== null && ! in_array(User::query()->whereKey($state->user_id)->first()?->roleIn($state->bank_id), ['writer', 'keeper'], true)) {
+                DB::table('specimen_runs')->where('id', $run)->where('state', 'running')->update(['state' => 'stopped', 'finished_at' => now()]);
+
+                return;
+            }
             if ($rows === []) {
                 DB::table('specimen_runs')->where('id', $run)->where('state', 'running')->update(['state' => 'done', 'finished_at' => now()]);
 

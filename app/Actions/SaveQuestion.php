@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Models\User;
 use App\Support\ChangeLog;
 use App\Support\QuestionIndex;
+use App\Support\ReadableIds;
 use App\Support\Topics;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
@@ -26,7 +27,7 @@ final readonly class SaveQuestion
         $json = $this->canonical($question);
         DB::transaction(function () use ($json, $bankId, $author, $note): void {
             $question = Question::read($json, $this->kinds);
-            $author === null || SaveStimulus::allow($question->stimuli, [], $author);
+            $author === null || ReadableIds::of($author)->allowStimuli(self::stimulusPaths($question), []);
             DB::table('questions')->insert(['id' => $question->id, 'bank_id' => $bankId, 'revision' => 1, 'record' => $this->record($json), 'created_by' => $author?->id, ...QuestionIndex::columns($question)]);
             $this->derived($question, $bankId, true, $author);
             $this->revision($question, 1, $author, $note);
@@ -59,7 +60,8 @@ final readonly class SaveQuestion
             }
             $json->record = $after;
             $question = Question::read($json, $this->kinds);
-            $withRecord || SaveStimulus::allow($question->stimuli, DB::table('question_stimuli')->where('question_id', $id)->pluck('stimulus_id')->all(), $author); // @phpstan-ignore argument.type
+            $shown = DB::table('question_stimuli')->where('question_id', $id)->pluck('stimulus_id')->all();
+            $withRecord || ReadableIds::of($author)->allowStimuli(self::stimulusPaths($question), array_values(array_filter($shown, is_string(...))));
             ChangeLog::write($id, (array) $before, (array) $after, $author->id, $act);
             $this->revision($question, $base + 1, $author, $note);
             DB::table('questions')->where('id', $id)->update(['revision' => $base + 1, 'updated_at' => now(), 'record' => $this->record($json), ...QuestionIndex::columns($question)]);
@@ -68,6 +70,14 @@ final readonly class SaveQuestion
 
             return $base + 1;
         });
+    }
+
+    /** @return array<string, string> JSON Pointer → stimulus */
+    private static function stimulusPaths(Question $question): array
+    {
+        $paths = array_map(fn (int $i): string => "/question/stimuli/$i", array_keys($question->stimuli));
+
+        return array_combine($paths, $question->stimuli);
     }
 
     private function derived(Question $question, string $bankId, bool $withTopics, ?User $author): void

@@ -78,33 +78,6 @@ final readonly class SaveStimulus
         DB::table('stimuli')->where('id', $id)->update(['binned_at' => null]);
     }
 
-    /**
-     * That a question may begin to show stimuli: each is there, not in the bin, and readable by who says so. They stay locked to the end
-     * of the transaction.
-     *
-     * @param  list<string>  $ids  as the question names them
-     * @param  list<string>  $before  those it named already: they may stay, whatever became of them
-     *
-     * @throws Refused
-     */
-    public static function allow(array $ids, array $before, User $person): void
-    {
-        $new = array_diff($ids, $before);
-        if ($new === []) {
-            return;
-        }
-        $found = DB::table('stimuli')->whereIn('id', $new)->whereRaw('id IN (SELECT id FROM readable_stimuli(?, ?::uuid[]))', [$person->id, '{'.implode(',', $new).'}'])->sharedLock()->get(['id', 'title', 'binned_at'])->keyBy('id');
-        foreach ($new as $i => $id) {
-            $stimulus = $found->get($id);
-            if ($stimulus === null) {
-                throw Refused::because('stimulus.gone', 'A stimulus that this question is to show is not there any more, or not yours to read. Take it out here; everything else stays as you typed it.', "/question/stimuli/$i");
-            }
-            if ($stimulus->binned_at !== null) {
-                throw Refused::because('stimulus.binned', ($stimulus->title === '' ? 'A stimulus' : "“{$stimulus->title}”").' is in the bin. Take it out here, or bring it back from the bin and save again.', "/question/stimuli/$i");
-            }
-        }
-    }
-
     /** @return array<string, mixed> */
     private function columns(Stimulus $stimulus): array
     {

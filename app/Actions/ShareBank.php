@@ -32,6 +32,8 @@ final class ShareBank
         DB::transaction(function () use ($bankId, $grants): void {
             DB::table('bank_grants')->where('bank_id', $bankId)->delete();
             DB::table('bank_grants')->insert(array_map(fn (array $grant): array => [...$grant, 'bank_id' => $bankId], $grants));
+            // a use counts as long as its author may read the question
+            DB::update('UPDATE questions SET uses = counted_uses(id) WHERE uses <> counted_uses(id) AND id IN (SELECT question_id FROM assessment_uses JOIN questions AS used ON used.id = question_id WHERE used.bank_id = ?)', [$bankId]);
         });
     }
 }

@@ -6,36 +6,25 @@ namespace App\Jobs;
 
 use App\Actions\Acts\Act;
 use App\Actions\Acts\WorkOnAct;
-use App\Support\Work;
-use Illuminate\Bus\Queueable;
-use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Foundation\Bus\Dispatchable;
-use Illuminate\Queue\InteractsWithQueue;
 use Illuminate\Support\Facades\DB;
 
 /** Changes many questions in the background. In a bank one act goes on at a time; the next waits its turn. */
-final class ChangeMany implements ShouldQueue
+final class ChangeMany extends BackgroundWork
 {
-    use Dispatchable, InteractsWithQueue, Queueable;
-
-    public int $timeout = 3600;
-
-    public int $tries = 5000;
-
-    public int $maxExceptions = 2;
-
-    public function __construct(public readonly string $act)
+    protected function lock(): string
     {
+        $bank = DB::table('acts')->where('id', $this->thing)->value('bank_id');
+
+        return 'acts:'.(is_string($bank) ? $bank : '');
     }
 
-    public function handle(WorkOnAct $work): void
+    protected function work(): void
     {
-        $bank = DB::table('acts')->where('id', $this->act)->value('bank_id');
-        Work::alone('acts:'.(is_string($bank) ? $bank : ''), fn () => $work->handle($this->act)) || $this->release(2);
+        app(WorkOnAct::class)->handle($this->thing);
     }
 
-    public function failed(?\Throwable $problem): void
+    protected function stopped(string $sentence): void
     {
-        Act::ended($this->act, 'failed');
+        Act::ended($this->thing, 'failed');
     }
 }

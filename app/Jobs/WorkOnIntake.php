@@ -8,45 +8,33 @@ use App\Actions\Intake\CommitIntake;
 use App\Actions\Intake\ReadIntake;
 use App\Actions\Intake\UndoIntake;
 use App\Models\Intake;
-use App\Support\Work;
-use Illuminate\Bus\Queueable;
-use Illuminate\Contracts\Queue\ShouldQueue;
-use Illuminate\Foundation\Bus\Dispatchable;
-use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Support\Facades\DB;
 
-/** Does what the state of an intake asks for: read it, bring it in, take it back. Each goes on where it was stopped. */
-final class WorkOnIntake implements ShouldQueue
+/** Does what the state of an intake asks for: read it, import it, undo the import. Each resumes where it was stopped. */
+final class WorkOnIntake extends BackgroundWork
 {
-    use Dispatchable, InteractsWithQueue, Queueable;
+    private const LARGE_FILE = 1_000_000; // bytes
 
-    public int $timeout = 3600;
-
-    public int $tries = 100; // taken up again after each crash, and put back while another worker is at it
-
-    public int $maxExceptions = 3;
-
-    public function __construct(public readonly string $intake)
+    public static function begin(Intake $intake): void
     {
+        $bytes = DB::table('intake_files')->where('intake_id', $intake->id)->sum('bytes');
+        self::dispatch($intake->id, $intake->user_id, $bytes > self::LARGE_FILE);
     }
 
-    public function handle(ReadIntake $read, CommitIntake $commit, UndoIntake $undo): void
+    protected function work(): void
     {
-        $intake = Intake::query()->find($this->intake);
-        if ($intake === null) {
-            return;
-        }
-        $free = Work::alone($this->intake, fn () => match ($intake->refresh()->state) {
-            'reading' => $read->handle($intake),
-            'committing' => $commit->handle($intake),
-            'undoing' => $undo->handle($intake),
+        $intake = Intake::query()->find($this->thing);
+        match ($intake?->state) {
+            'reading' => app(ReadIntake::class)->handle($intake),
+            'committing' => app(CommitIntake::class)->handle($intake),
+            'undoing' => app(UndoIntake::class)->handle($intake),
             default => null,
-        });
-        $free || $this->release(10);
+        };
     }
 
-    public function failed(?\Throwable $problem): void
+    protected function stopped(string $sentence): void
     {
-        Intake::query()->whereKey($this->intake)->where('state', 'reading')->update(['state' => 'failed', 'problem' => 'Something went wrong here while reading. It was written down; give the file again.']);
-        Intake::query()->whereKey($this->intake)->whereIn('state', ['committing', 'undoing'])->update(['problem' => 'Something went wrong here, and it stopped half way. What is done is done whole; go on when you are ready.']);
+        Intake::query()->whereKey($this->thing)->where('state', 'reading')->update(['state' => 'failed', 'problem' => $sentence]);
+        Intake::query()->whereKey($this->thing)->whereIn('state', ['committing', 'undoing'])->update(['problem' => "$sentence What was imported so far is complete."]);
     }
 }

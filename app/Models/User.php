@@ -8,22 +8,29 @@ use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Laravel\Sanctum\HasApiTokens;
 
 /**
  * @property string $id
  * @property string $name
  * @property string $email
+ * @property string $password a hash
  * @property bool $is_administrator
+ * @property \Carbon\CarbonInterface|null $disabled_at
+ * @property \Carbon\CarbonInterface|null $signed_out_before sessions begun earlier have ended
+ * @property string|null $second_factor the secret, encrypted
+ * @property bool $second_factor_on
+ * @property int $second_factor_step
  */
 final class User extends Authenticatable
 {
-    use HasUuids;
+    use HasApiTokens, HasUuids;
 
     /** @var list<string> */
     protected $fillable = ['name', 'email', 'password', 'is_administrator'];
 
     /** @var list<string> */
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'second_factor', 'recovery_codes'];
 
     /** Who asks, on a route that asks for a session. */
     public static function asking(Request $request): self
@@ -45,6 +52,8 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'is_administrator' => 'boolean'];
+        return [
+            'password' => 'hashed', 'is_administrator' => 'boolean', 'disabled_at' => 'datetime', 'signed_out_before' => 'datetime', 'second_factor_on' => 'boolean', 'second_factor_step' => 'integer',
+        ];
     }
 }

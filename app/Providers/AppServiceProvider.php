@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Jobs\BackgroundWork;
 use App\Models\Assessment;
 use App\Models\Bank;
 use App\Models\Intake;
@@ -15,9 +16,16 @@ use App\Policies\BankPolicy;
 use App\Policies\IntakePolicy;
 use App\Policies\QuestionPolicy;
 use App\Policies\StimulusPolicy;
+use App\Support\WorkerBeat;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\JobProcessing;
+use Illuminate\Queue\Events\Looping;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
+use App\Support\OutboxTransport;
+use Illuminate\Support\Facades\Mail;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
 use WideQuarry\Parts\Parts;
@@ -41,6 +49,10 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)->by($who($request)));
         RateLimiter::for('sign-in', fn (Request $request): array => [Limit::perMinute(10)->by('mail:'.strtolower($request->string('email')->value())), Limit::perMinute(60)->by('ip:'.$request->ip())]);
         RateLimiter::for('give', fn (Request $request): Limit => Limit::perMinute(60)->by('give:'.$who($request)));
+        Mail::extend('outbox', fn (): OutboxTransport => new OutboxTransport);
+        Queue::createPayloadUsing(fn (string $connection, ?string $queue, array $payload): array => ($payload['data']['command'] ?? null) instanceof BackgroundWork ? ['person' => $payload['data']['command']->person] : []);
+        Event::listen(Looping::class, fn () => WorkerBeat::idle());
+        Event::listen(JobProcessing::class, fn (JobProcessing $event) => $event->connectionName === 'sync' || WorkerBeat::busy($event->job->resolveName()));
         RateLimiter::for('try', fn (Request $request): Limit => Limit::perMinute(600)->by('try:'.$who($request)));
     }
 }

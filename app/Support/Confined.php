@@ -34,7 +34,9 @@ final class Confined
         mkdir($folder, 0700);
         try {
             foreach ($files as $name => $bytes) {
-                file_put_contents("$folder/$name", $bytes);
+                if (@file_put_contents("$folder/$name", $bytes) !== strlen($bytes)) {
+                    throw Refused::because('storage.full', 'The server could not write the pages; its disk may be full. Tell whoever runs the server, then try again.');
+                }
             }
             $limits = ['prlimit', '--core=0', '--nofile=4096', '--fsize='.self::OUTPUT, '--cpu='.self::SECONDS];
             $alone = self::unshares() ? ['unshare', '--user', '--map-root-user', '--net'] : [];

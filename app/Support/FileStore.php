@@ -4,37 +4,36 @@ declare(strict_types=1);
 
 namespace App\Support;
 
-use Illuminate\Support\Facades\Storage;
-
-/** Files people gave or fetch, by hash, outside the web's reach. */
-final class FileStore
+/** Files people gave or will download, by hash, outside the web server's reach. */
+final readonly class FileStore
 {
-    /** @return array{sha256: string, bytes: int} */
-    public function put(string $file): array
-    {
-        $sha256 = (string) hash_file('sha256', $file);
-        if (! Storage::disk('local')->exists(self::name($sha256))) {
-            $stream = fopen($file, 'r');
-            assert($stream !== false);
-            Storage::disk('local')->writeStream(self::name($sha256), $stream);
-            is_resource($stream) && fclose($stream);
-        }
+    private StoredFiles $files;
 
-        return ['sha256' => $sha256, 'bytes' => (int) filesize($file)];
+    public function __construct()
+    {
+        $this->files = new StoredFiles('files');
     }
 
+    /**
+     * @return array{sha256: string, bytes: int}
+     *
+     * @throws Refused when the disk does not take it
+     */
+    public function put(string $file): array
+    {
+        return ['sha256' => $this->files->putFile($file), 'bytes' => (int) filesize($file)];
+    }
+
+    /** @throws Refused when it is missing or damaged */
     public function path(string $sha256): string
     {
-        return Storage::disk('local')->path(self::name($sha256));
+        return $this->files->isWhole($sha256)
+            ? $this->files->path($sha256)
+            : throw Refused::because('file.damaged', 'The stored file is missing or damaged. Tell whoever runs the server, or create it again.');
     }
 
     public function forget(string $sha256): void
     {
-        Storage::disk('local')->delete(self::name($sha256));
-    }
-
-    private static function name(string $sha256): string
-    {
-        return 'files/'.substr($sha256, 0, 2)."/$sha256";
+        $this->files->forget($sha256);
     }
 }

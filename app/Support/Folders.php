@@ -18,12 +18,27 @@ final class Folders
      */
     public static function at(array $path, string $bankId): ?string
     {
+        $found = self::walk($path, $bankId, false);
+
+        return $found === false ? TreeLock::hold('folders', $bankId, fn (): ?string => self::walk($path, $bankId, true) ?: null) : $found;
+    }
+
+    /**
+     * @param  list<string>  $path
+     * @param  bool  $create  with the tree locked
+     * @return string|null|false null for an empty path, false when a folder is missing and none is created
+     */
+    private static function walk(array $path, string $bankId, bool $create): string|null|false
+    {
         $parent = null;
         $label = '';
         foreach (array_filter(array_map(trim(...), $path), fn (string $name): bool => $name !== '') as $name) {
             $found = DB::table('folders')->where('bank_id', $bankId)->where('parent_id', $parent)->where('name', $name)->value('id');
             $id = is_string($found) ? $found : (string) Str::uuid7();
             $label .= ($label === '' ? '' : '.').self::label($id);
+            if ($found === null && ! $create) {
+                return false;
+            }
             if ($found === null) {
                 DB::table('folders')->insert(['id' => $id, 'bank_id' => $bankId, 'parent_id' => $parent, 'name' => $name, 'path' => $label]);
             }

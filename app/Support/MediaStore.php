@@ -5,20 +5,27 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Storage;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Json\Json;
 
 /** Bytes by hash on a disk, references by bank. */
-final class MediaStore
+final readonly class MediaStore
 {
-    /** Keeps the bytes; no bank refers to them yet. */
+    private StoredFiles $files;
+
+    public function __construct()
+    {
+        $this->files = new StoredFiles('media');
+    }
+
+    /**
+     * Keeps the bytes; no bank refers to them yet.
+     *
+     * @throws Refused when the disk does not take them
+     */
     public function keep(Medium $medium): void
     {
-        $path = $this->path($medium->sha256);
-        if (! Storage::disk('local')->exists($path)) {
-            Storage::disk('local')->put($path, $medium->bytes);
-        }
+        $this->files->putBytes($medium->sha256, $medium->bytes);
     }
 
     public function put(string $bankId, Medium $medium): bool
@@ -30,7 +37,7 @@ final class MediaStore
 
     public function bytes(string $sha256): ?string
     {
-        return Storage::disk('local')->get($this->path($sha256));
+        return $this->files->bytes($sha256);
     }
 
     /**
@@ -60,10 +67,5 @@ final class MediaStore
             SQL, [$bankId, '{'.implode(',', $questions).'}']);
 
         return array_column($rows, 'name', 'id');
-    }
-
-    private function path(string $sha256): string
-    {
-        return 'media/'.substr($sha256, 0, 2)."/$sha256";
     }
 }

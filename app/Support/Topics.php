@@ -31,6 +31,18 @@ final class Topics
      */
     public static function at(array $path, string $bankId): ?string
     {
+        $found = self::walk($path, $bankId, false);
+
+        return $found === false ? TreeLock::hold('topics', $bankId, fn (): ?string => self::walk($path, $bankId, true) ?: null) : $found;
+    }
+
+    /**
+     * @param  list<string>  $path
+     * @param  bool  $create  with the tree locked
+     * @return string|null|false null for an empty path, false when a topic is missing and none is created
+     */
+    private static function walk(array $path, string $bankId, bool $create): string|null|false
+    {
         $owner = self::owner($bankId);
         $parent = null;
         $label = '';
@@ -41,6 +53,9 @@ final class Topics
             $found = DB::table('topics')->where($owner)->where('parent_id', $parent)->where('title', trim($title))->value('id');
             $id = is_string($found) ? $found : (string) Str::uuid7();
             $label .= ($label === '' ? '' : '.').str_replace('-', '', $id);
+            if ($found === null && ! $create) {
+                return false;
+            }
             if ($found === null) {
                 DB::table('topics')->insert([...$owner, 'id' => $id, 'parent_id' => $parent, 'title' => trim($title), 'path' => $label]);
             }

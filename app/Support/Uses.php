@@ -17,7 +17,7 @@ final class Uses
      */
     public static function of(string $question, User $person): array
     {
-        $rows = DB::select('SELECT DISTINCT assessments.id, assessments.title, mine.bank_id IS NOT NULL AS readable FROM assessment_uses JOIN assessments ON assessments.id = assessment_id LEFT JOIN bank_roles(?) AS mine ON mine.bank_id = assessments.bank_id WHERE question_id = ? ORDER BY assessments.title', [$person->id, $question]);
+        $rows = DB::select('SELECT DISTINCT assessments.id, assessments.title, mine.bank_id IS NOT NULL AS readable FROM assessment_uses JOIN assessments ON assessments.id = assessment_id LEFT JOIN bank_roles(?) AS mine ON mine.bank_id = assessments.bank_id WHERE question_id = ? AND (user_id IS NULL OR may_read_question(user_id, question_id)) ORDER BY assessments.title', [$person->id, $question]);
         $readable = array_values(array_filter($rows, fn (\stdClass $row): bool => $row->readable));
 
         return ['assessments' => array_map(fn (\stdClass $row): array => ['id' => $row->id, 'title' => $row->title], $readable), 'others' => count($rows) - count($readable)];

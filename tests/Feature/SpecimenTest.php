@@ -3,10 +3,14 @@
 declare(strict_types=1);
 
 use App\Actions\RunSpecimens;
+use App\Actions\SaveQuestion;
 use App\Jobs\RunAllSpecimens;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
 use Tests\Feature\World;
+use WideQuarry\Json\Json;
+use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Question;
 
 /** The world's question: option a right, one point; with specimens that state some scores for it. */
 function stating(string ...$scores): object
@@ -41,7 +45,7 @@ it('runs over a bank as a job that goes on where it was, one at a time', functio
     for ($i = 0; $i < 3; $i++) {
         $question = stating($i === 1 ? '0.1' : $right);
         $question->id = sprintf('0192f0c4-0000-7000-8000-0000000001%02d', $i);
-        ask('POST', '/banks/rocks/questions', ['question' => $question])->assertStatus(201);
+        app(SaveQuestion::class)->create(Question::read(Json::decode(Json::encode($question)), Parts::standard()), $world->bank->id, null);
     }
     // as if scoring had changed since they were saved
     DB::table('questions')->update(['is_complete' => true, 'specimens_failing' => 0]);

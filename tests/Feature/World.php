@@ -168,7 +168,7 @@ final class World
         $file = (string) tempnam(sys_get_temp_dir(), 'pdf');
         file_put_contents($file, '%PDF-1.4');
         $assessment = $this->assessment();
-        DB::table('prints')->insert(['id' => $id, 'assessment_id' => $assessment, 'which' => 'learner', 'source' => $id, 'sha256' => app(FileStore::class)->put($file)['sha256'], 'pages' => 1]);
+        DB::table('prints')->insert(['id' => $id, 'assessment_id' => $assessment, 'user_id' => $this->people['writer']->id, 'which' => 'learner', 'source' => $id, 'sha256' => app(FileStore::class)->put($file)['sha256'], 'pages' => 1]);
 
         return "/assessments/$assessment/prints/$id";
     }

@@ -29,6 +29,8 @@ final readonly class BeginAct
 
     private const LATER = 120; // seconds
 
+    private const LARGE = 2000; // questions
+
     public function __construct(private WorkOnAct $work, private QuestionSearch $search)
     {
     }
@@ -136,10 +138,10 @@ final readonly class BeginAct
         $act = Act::begin($kind, $person, [...$columns, 'state' => 'waiting']);
         $waits = $columns['total'] > Act::AT_ONCE || DB::table('acts')->where('bank_id', $bankId)->where('id', '<>', $act)->whereIn('state', ['waiting', 'running'])->exists();
         if (! $waits && $columns['total'] > self::SAFELY) {
-            ChangeMany::dispatch($act)->delay(self::LATER); // should this request die on the way, the rest is done then
+            ChangeMany::dispatch($act, $person->id)->delay(self::LATER); // should this request die on the way, the rest is done then
         }
         if ($waits || ! Work::alone("acts:$bankId", fn () => $this->now($act))) {
-            ChangeMany::dispatch($act);
+            ChangeMany::dispatch($act, $person->id, $columns['total'] > self::LARGE);
         }
 
         return $act;
@@ -159,7 +161,9 @@ final readonly class BeginAct
     public function resume(string $act): void
     {
         if (DB::table('acts')->where('id', $act)->whereIn('state', ['stopped', 'failed'])->whereNotNull('what')->update(['state' => 'waiting', 'finished_at' => null]) === 1) {
-            ChangeMany::dispatch($act);
+            $stored = Act::find($act);
+            Work::again("acts:$stored->bank_id");
+            ChangeMany::dispatch($act, $stored->user_id, $stored->total > self::LARGE);
         }
     }
 }

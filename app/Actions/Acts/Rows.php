@@ -27,7 +27,7 @@ final class Rows
         $elsewhere = $needs->named ? 'OR true' : ($needs->elsewhere ? "OR EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) OR questions.bank_id IN (SELECT bank_id FROM bank_roles(?) WHERE role <> 'reader')" : '');
         $binned = $needs->binned ? '' : 'AND questions.binned_at IS NULL';
         $rows = DB::select(<<<SQL
-            SELECT questions.id, questions.title, questions.bank_id, questions.revision, questions.approved_revision, questions.record, questions.is_complete, questions.specimens_failing, questions.uses, questions.binned_at, questions.updated_at, banks.lends
+            SELECT questions.id, questions.title, questions.bank_id, questions.revision, questions.approved_revision, questions.record, questions.is_complete, questions.specimens_failing, CASE WHEN questions.uses = 0 THEN 0 ELSE counted_uses(questions.id) END AS uses, questions.binned_at, questions.updated_at, banks.lends
             FROM questions JOIN banks ON banks.id = questions.bank_id
             WHERE questions.id = ANY (?::uuid[]) AND (questions.bank_id = ? $elsewhere) $binned ORDER BY questions.id
             SQL.($lock ? ' FOR UPDATE OF questions' : ''), [$list, $bankId, ...($needs->elsewhere && ! $needs->named ? [$person->id, $person->id] : [])]);

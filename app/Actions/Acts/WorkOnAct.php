@@ -27,10 +27,15 @@ final readonly class WorkOnAct
         }
         $act = Act::find($id);
         $person = User::query()->whereKey($act->user_id)->firstOrFail();
+        if (! $this->mayGoOn($act, $person)) {
+            Act::ended($id, 'failed');
+
+            return;
+        }
         match ($act->kind) {
             'undo' => $this->undo($act, $person),
             'copy' => $this->copy($act, $person),
-            'merge', 'remove' => $this->merge->handle($act, $person, fn (): bool => $this->goesOn($id)),
+            'merge', 'remove' => $this->merge->handle($act, $person, fn (): bool => $this->mayGoOn($act, $person) && $this->goesOn($id)),
             default => $this->change($act, $person),
         };
         Act::ended($id, 'done');
@@ -39,7 +44,7 @@ final readonly class WorkOnAct
     private function change(\stdClass $act, User $person): void
     {
         $change = BulkChange::read($act->what->change);
-        foreach ($this->chunks($act, $act->what->from ?? $act->bank_id) as $some) {
+        foreach ($this->chunks($act, $act->what->from ?? $act->bank_id, $person) as $some) {
             $this->chunk->handle($act->id, $some, $act->bank_id, Needs::of($change), fn (\stdClass $row, Standing $now): Standing => $change->apply($now, $this->kinds), $person);
         }
     }
@@ -51,7 +56,7 @@ final readonly class WorkOnAct
         $last = $act->last;
         // acts of one question had no bank once; then it is where that question lives
         $bank = $act->bank_id ?? (string) DB::table('changes')->join('questions', 'questions.id', '=', 'question_id')->where('act_id', $act->what->undoes)->value('bank_id');
-        while ($this->goesOn($act->id)) {
+        while ($this->mayGoOn($act, $person) && $this->goesOn($act->id)) {
             [$ids, $befores] = $this->restoring->next($act->what->undoes, $last, $act->what->ids ?? null);
             if ($ids === []) {
                 return;
@@ -64,7 +69,7 @@ final readonly class WorkOnAct
     /** Copies; and originals into the bin, where that was asked for and the person may. */
     private function copy(\stdClass $act, User $person): void
     {
-        foreach ($this->chunks($act, $act->what->from ?? $act->bank_id) as $some) {
+        foreach ($this->chunks($act, $act->what->from ?? $act->bank_id, $person) as $some) {
             DB::transaction(function () use ($act, $some, $person): void {
                 $this->copy->handle($act->id, $some, $act->bank_id, $act->what->folders, $person);
                 $act->what->bin && $this->binOriginals($act->id, $some, $person);
@@ -86,7 +91,7 @@ final readonly class WorkOnAct
      *
      * @return \Generator<list<string>>
      */
-    private function chunks(\stdClass $act, string $bankId): \Generator
+    private function chunks(\stdClass $act, string $bankId, User $person): \Generator
     {
         // what came after it, such as its own copies, is not meant
         $ids = $act->what->ids ?? $this->search->ids(Scope::bank($bankId), QuestionFilter::fromQuery($act->what->filter), $act->last, until: $act->created_at);
@@ -96,8 +101,26 @@ final readonly class WorkOnAct
             if (! $this->goesOn($act->id)) {
                 return;
             }
+            if (! $this->mayGoOn($act, $person)) {
+                Act::ended($act->id, 'failed');
+
+                return;
+            }
             yield $some;
         }
+    }
+
+    /**
+     * Rights may have been taken away since it began: asked again before each chunk. Where a filter looks elsewhere, that has to be readable.
+     *
+     * @phpstan-impure
+     */
+    private function mayGoOn(\stdClass $act, User $person): bool
+    {
+        $from = $act->what->from ?? null;
+        $source = is_string($from) && in_array($act->kind, ['change', 'copy'], true) && $from !== $act->bank_id ? $person->roleIn($from) : 'reader';
+
+        return $source !== null && ($act->bank_id === null || in_array($person->roleIn($act->bank_id), ['writer', 'keeper'], true));
     }
 
     private function goesOn(string $id): bool

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Support\Assembly\SheetPage;
 use App\Support\Confined;
 use App\Support\FileStore;
+use App\Support\ReadableIds;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -31,11 +32,13 @@ final readonly class PrintAssessment
     {
         $html = $this->page->html($assessment, $person, $which, SheetPage::settings($assessment), true);
         $source = hash('sha256', $html);
-        $there = DB::table('prints')->where('assessment_id', $assessment->id)->where('source', $source)->first();
+        $shown = array_keys(ReadableIds::of($person)->questions($assessment->document()->questions()));
+        $mine = fn (): ?\stdClass => DB::table('prints')->where('assessment_id', $assessment->id)->where('user_id', $person->id)->where('source', $source)->first();
+        $there = $mine();
         if ($there === null) {
             [$sha256, $pages] = Confined::run(['sheet.html' => $html], self::CHROMIUM, fn (string $folder): array => [$this->files->put("$folder/out.pdf")['sha256'], self::count("$folder/out.pdf")]);
-            DB::table('prints')->insertOrIgnore(['id' => (string) Str::uuid7(), 'assessment_id' => $assessment->id, 'which' => $which, 'source' => $source, 'sha256' => $sha256, 'pages' => $pages]);
-            $there = DB::table('prints')->where('assessment_id', $assessment->id)->where('source', $source)->first();
+            DB::table('prints')->insertOrIgnore(['id' => (string) Str::uuid7(), 'assessment_id' => $assessment->id, 'user_id' => $person->id, 'which' => $which, 'source' => $source, 'questions' => '{'.implode(',', $shown).'}', 'sha256' => $sha256, 'pages' => $pages]);
+            $there = $mine();
         }
         assert($there !== null);
 

@@ -6,6 +6,7 @@ namespace App\Actions\Assembly;
 
 use App\Models\Assessment;
 use App\Models\User;
+use App\Support\ReadableIds;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment as Document;
@@ -13,24 +14,33 @@ use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
 
-/** Stores an assessment: a new one, or the next version of one that is there. */
+/**
+ * Stores an assessment: a new one, or the next version of one that is there. A question or stimulus that it did not name before
+ * has to be readable by the person who saves it.
+ */
 final readonly class SaveAssessment
 {
     public function __construct(private Parts $kinds)
     {
     }
 
-    /** @throws \WideQuarry\Json\Malformed|Refused */
-    public function create(\stdClass $json, string $bankId, User $person): Assessment
+    /**
+     * @param  Document|null  $like  the assessment it was copied from; what that names may stay
+     *
+     * @throws \WideQuarry\Json\Malformed|Refused
+     */
+    public function create(\stdClass $json, string $bankId, User $person, ?Document $like = null): Assessment
     {
-        $document = $this->whole($json);
+        $document = $this->read($json, $person, $like);
         if (Assessment::query()->whereKey($document->id)->exists()) {
-            throw Refused::because('assessment.exists', 'There is an assessment with this identifier already.', '/id');
+            throw Refused::because('assessment.exists', 'An assessment with this identifier exists already.', '/id');
         }
 
         return DB::transaction(function () use ($document, $bankId, $person): Assessment {
-            $assessment = Assessment::query()->create(['id' => $document->id, 'bank_id' => $bankId, 'title' => $document->title, 'state' => $document->state, 'asked' => $document->length(), 'content' => Json::encode($document->toJson()), 'created_by' => $person->id]);
-            $this->uses($document, []);
+            $assessment = Assessment::query()->create([
+                'id' => $document->id, 'bank_id' => $bankId, 'created_by' => $person->id, ...self::columns($document),
+            ]);
+            $this->uses($document, $person);
 
             return $assessment->refresh();
         });
@@ -42,45 +52,65 @@ final readonly class SaveAssessment
      *
      * @throws \WideQuarry\Json\Malformed|Refused
      */
-    public function revise(Assessment $assessment, \stdClass $json, int $base): bool
+    public function revise(Assessment $assessment, \stdClass $json, int $base, User $person): bool
     {
-        $document = $this->whole($json);
+        $document = $this->read($json, $person, $assessment->document());
         if ($document->id !== $assessment->id) {
             throw Refused::because('assessment.other_id', 'The identifier is not that of the assessment at this address.', '/id');
         }
 
-        return DB::transaction(function () use ($assessment, $document, $base): bool {
-            $titles = DB::table('assessment_uses')->where('assessment_id', $assessment->id)->pluck('title', 'question_id')->all();
-            $stored = Assessment::query()->whereKey($assessment->id)->where('version', $base)->update(['version' => $base + 1, 'title' => $document->title, 'state' => $document->state, 'asked' => $document->length(), 'content' => Json::encode($document->toJson()), 'updated_at' => now()]);
-            $stored === 1 && $this->uses($document, $titles);
+        return DB::transaction(function () use ($assessment, $document, $base, $person): bool {
+            $stored = Assessment::query()->whereKey($assessment->id)->where('version', $base)
+                ->update(['version' => $base + 1, 'updated_at' => now(), ...self::columns($document)]);
+            $stored === 1 && $this->uses($document, $person);
 
             return $stored === 1;
         });
     }
 
-    /** @throws \WideQuarry\Json\Malformed */
-    private function whole(\stdClass $json): Document
+    /** @throws \WideQuarry\Json\Malformed|Refused */
+    private function read(\stdClass $json, User $person, ?Document $before): Document
     {
-        $named = fn (string $question, int $revision): array => DB::table('revisions')->crossJoin(DB::raw("LATERAL jsonb_array_elements_text(coalesce(content->'stimuli', '[]')) AS named (id)"))->join('stimuli', DB::raw('stimuli.id::text'), '=', 'named.id')->where('question_id', $question)->where('number', $revision)->pluck('stimuli.revision', 'stimuli.id')->all();
+        $document = Document::read($json, $this->kinds);
+        $readable = ReadableIds::of($person);
+        $readable->allowQuestions($document->namedQuestions(), $before?->questions() ?? []);
+        $readable->allowStimuli($document->namedStimuli(), array_values($before?->namedStimuli() ?? []));
+        $pins = fn (string $question, int $revision): array => $readable->questions([$question]) === [] ? [] : self::stimuli($question, $revision);
 
-        return Document::read(Document::read($json, $this->kinds)->pinned($named), $this->kinds);
+        return Document::read($document->pinned($pins), $this->kinds);
     }
 
-    /**
-     * Which questions it picks or may draw, with their titles as they are now; a question that is gone keeps the last one known.
-     *
-     * @param  array<mixed>  $known
-     */
-    private function uses(Document $document, array $known): void
+    /** @return array<string, int> stimulus that a revision of a question shows → its newest revision */
+    private static function stimuli(string $question, int $revision): array
+    {
+        $rows = DB::select(<<<'SQL'
+            SELECT stimuli.id, stimuli.revision FROM revisions CROSS JOIN LATERAL jsonb_array_elements_text(coalesce(content->'stimuli', '[]')) AS named (id)
+            JOIN stimuli ON stimuli.id::text = named.id WHERE question_id = ? AND number = ?
+            SQL, [$question, $revision]);
+
+        return array_column($rows, 'revision', 'id');
+    }
+
+    /** @return array<string, mixed> */
+    private static function columns(Document $document): array
+    {
+        return ['title' => $document->title, 'state' => $document->state, 'asked' => $document->length(), 'content' => Json::encode($document->toJson())];
+    }
+
+    /** Which questions it picks or may draw, and who put each there. */
+    private function uses(Document $document, User $person): void
     {
         $uses = array_map(fn (Pick $pick): array => [$pick->id, $pick->question], $document->picks());
         foreach ($document->draws() as $draw) {
             array_push($uses, ...array_map(fn (string $question): array => [$draw->id, $question], $draw->pool));
         }
-        $titles = DB::table('questions')->whereIn('id', $document->questions())->pluck('title', 'id')->all();
+        $before = DB::table('assessment_uses')->where('assessment_id', $document->id)->pluck('user_id', 'question_id')->all();
         DB::table('assessment_uses')->where('assessment_id', $document->id)->delete();
         foreach (array_chunk($uses, 500, true) as $some) {
-            DB::table('assessment_uses')->insert(array_map(fn (array $use, int $i): array => ['assessment_id' => $document->id, 'entry' => $use[0], 'question_id' => $use[1], 'position' => $i, 'title' => $titles[$use[1]] ?? $known[$use[1]] ?? ''], $some, array_keys($some)));
+            DB::table('assessment_uses')->insert(array_map(fn (array $use, int $i): array => [
+                'assessment_id' => $document->id, 'entry' => $use[0], 'question_id' => $use[1], 'position' => $i, 'title' => '',
+                'user_id' => array_key_exists($use[1], $before) ? $before[$use[1]] : $person->id,
+            ], $some, array_keys($some)));
         }
     }
 }

@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
 use App\Search\Scope;
+use App\Support\ReadableIds;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -73,7 +74,7 @@ final readonly class OpenDispatch
         foreach ($fields->list('questions', self::MOST) as $i => $id) {
             $ids[] = Fields::asUuid($id, "/questions/$i");
         }
-        $seen = DB::table('questions')->whereIn('id', $ids)->whereRaw('EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0)', [$person->id])->orderBy('title')->get(['id', 'title']);
+        $seen = DB::table('questions')->whereIn('id', array_keys(ReadableIds::of($person)->questions($ids)))->orderBy('title')->get(['id', 'title']);
 
         return [$seen->count() === 1 ? $seen[0]->title : $seen->count().' questions', null, ['questions' => self::few($seen->pluck('id')->all())]];
     }

@@ -7,7 +7,9 @@ namespace App\Actions\Dispatch;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Support\Dispatch\Collect;
+use App\Support\Dispatch\DispatchRights;
 use App\Support\FileStore;
+use App\Support\Refused;
 use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -44,14 +46,24 @@ final readonly class WriteDispatch
 
             return;
         }
+        if (! DispatchRights::allow($person, $what)) {
+            DB::table('dispatches')->where('id', $id)->update(['state' => 'failed', 'problem' => 'You may no longer read everything in this export. Start it again with what you may read.']);
+
+            return;
+        }
         $found = $assessment === null ? $this->collect->questions($what->questions, $along, is_string($what->bank ?? null) ? $what->bank : null) : $this->collect->assessment($assessment, $person, $along);
         $file = (string) tempnam(sys_get_temp_dir(), 'dispatch');
         try {
             $notices = $format->write($found, $file);
+        } catch (\RuntimeException) {
+            throw Refused::because('storage.full', 'The server could not write the file; its disk may be full. Tell whoever runs the server, then try again.');
+        }
+        try {
             $kept = $this->files->put($file);
         } finally {
             is_file($file) && unlink($file);
         }
+        $what->held = $assessment === null ? null : array_column($found->questions, 'id');
         $by = array_count_values(array_map(fn (Notice $notice): string => $notice->severity, $notices));
         $titles = array_column($found->questions, 'title', 'id');
         $body = [
@@ -60,10 +72,10 @@ final readonly class WriteDispatch
             'along' => ['key' => $what->key, 'feedback' => $what->feedback, 'classification' => $what->classification, 'notes' => $what->notes], 'counts' => ['note' => $by['note'] ?? 0, 'loss' => $by['loss'] ?? 0, 'problem' => $by['problem'] ?? 0],
             'notices' => array_map(fn (Notice $notice): array => [...$notice->jsonSerialize(), 'title' => $titles[$notice->question ?? ''] ?? null], array_slice($notices, 0, 1000)),
         ];
-        DB::transaction(function () use ($dispatch, $body, $kept): void {
+        DB::transaction(function () use ($dispatch, $what, $body, $kept): void {
             $receipt = (string) Str::uuid7();
             DB::table('receipts')->insert(['id' => $receipt, 'kind' => 'dispatch', 'user_id' => $dispatch->user_id, 'bank_id' => $dispatch->bank_id, 'act_id' => $dispatch->id, 'title' => $dispatch->title, 'body' => Json::encode($body)]);
-            DB::table('dispatches')->where('id', $dispatch->id)->update(['state' => 'ready', 'sha256' => $kept['sha256'], 'body' => Json::encode($body), 'receipt_id' => $receipt, 'updated_at' => now()]);
+            DB::table('dispatches')->where('id', $dispatch->id)->update(['state' => 'ready', 'what' => Json::encode($what), 'sha256' => $kept['sha256'], 'body' => Json::encode($body), 'receipt_id' => $receipt, 'updated_at' => now()]);
         });
     }
 

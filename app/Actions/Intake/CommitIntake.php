@@ -70,6 +70,11 @@ final readonly class CommitIntake
 
                     return true;
                 }
+                if (! $this->mayWrite($person, $bank)) {
+                    $this->back($intake, 'You may no longer write in this bank, so the import stopped. What was imported is complete; choose another bank for the rest.');
+
+                    return true;
+                }
                 $ids = DB::table('staged_questions')->where('intake_id', $intake->id)->whereNull('outcome')->orderBy('number')->limit(self::CHUNK)->pluck('id')->all();
                 if ($ids === []) {
                     $this->settle($intake, $person, $bank);
@@ -91,6 +96,11 @@ final readonly class CommitIntake
                 return;
             }
         }
+    }
+
+    private function mayWrite(User $person, Bank $bank): bool
+    {
+        return in_array($person->roleIn($bank->id), ['writer', 'keeper'], true);
     }
 
     /** The bank, held while a chunk goes in, with what the questions need there; made on the first chunk when it is new. */

@@ -28,6 +28,9 @@ final readonly class ReadIntake
 {
     private const CHUNK = 100;
 
+    /** How long somebody who stops it, or looks at how far it is, waits at most. */
+    private const SECONDS = 1.0;
+
     public function __construct(private Parts $kinds, private StagedRows $rows, private FileStore $files, private MediaStore $media, private Judge $judge)
     {
     }
@@ -65,6 +68,7 @@ final readonly class ReadIntake
         $position = 0;
         $names = $this->names($intake->id, $file->id);
         $media = [];
+        $flushed = microtime(true);
         foreach ($format->read($source) as $thing) {
             if ($thing instanceof Medium) {
                 $media[$thing->id] = $names->for($thing->id, $thing->sha256);
@@ -86,7 +90,9 @@ final readonly class ReadIntake
             } else {
                 $chunk['staged_things'][] = [...$place, ...$this->thing($thing, $media)];
             }
-            if ($position % self::CHUNK === 0 && ! $this->flush($intake->id, $file->id, $chunk, $position, $source)) {
+            $isDue = $position % self::CHUNK === 0 || microtime(true) - $flushed > self::SECONDS;
+            $flushed = $isDue ? microtime(true) : $flushed;
+            if ($isDue && ! $this->flush($intake->id, $file->id, $chunk, $position, $source)) {
                 return false;
             }
         }

@@ -26,13 +26,21 @@ final readonly class ReviewIntake
     {
     }
 
-    /** @throws Refused|\WideQuarry\Json\Malformed */
-    public function mend(Intake $intake, string $staged, \stdClass $question): void
+    /**
+     * @param  int  $base  the version it was started from
+     * @return bool false when somebody else has saved since, and nothing was stored
+     *
+     * @throws Refused|\WideQuarry\Json\Malformed
+     */
+    public function mend(Intake $intake, string $staged, \stdClass $question, int $base): bool
     {
         $this->open($intake);
-        DB::transaction(function () use ($intake, $staged, $question): void {
-            $this->rows->update($staged, $question);
-            $this->judge->handle($intake->id, $intake->bank_id);
+
+        return DB::transaction(function () use ($intake, $staged, $question, $base): bool {
+            $stored = $this->rows->update($staged, $question, $base);
+            $stored && $this->judge->handle($intake->id, $intake->bank_id);
+
+            return $stored;
         });
     }
 

@@ -61,12 +61,20 @@ final readonly class UndoIntake
         do {
             $after = DB::transaction(function () use ($intake, $person, $bank, $after): ?int {
                 DB::table('banks')->where('id', $bank->id)->lockForUpdate()->value('id');
+                if (! in_array($person->roleIn($bank->id), ['writer', 'keeper'], true)) {
+                    $intake->update(['state' => 'committed', 'problem' => 'You may no longer write in this bank, so undoing the import stopped.']);
+
+                    return null;
+                }
                 $rows = Since::rows($intake->id, (string) $intake->act_id, $after, self::CHUNK);
                 $this->takeBack(array_values(array_filter($rows, fn (\stdClass $row): bool => $row->why === null)), $person);
 
                 return $rows === [] ? null : $rows[count($rows) - 1]->number;
             });
         } while ($after !== null);
+        if ($intake->state === 'committed') {
+            return;
+        }
         DB::transaction(function () use ($intake, $person, $bank, $undo): void {
             IntakeReceipt::write('undo', $intake, $person, $bank, $undo);
             $this->surroundings->takeOut($intake, $bank);

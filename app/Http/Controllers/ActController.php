@@ -29,7 +29,7 @@ final class ActController
 
     private const PAGE = 60;
 
-    private const BODY = ['ids' => 'string[]?', 'filter' => 'string?', 'from' => 'string?', 'record' => 'object?', 'topics' => 'object?', 'folders' => 'object?', 'content' => 'object?', 'bin' => 'boolean?', 'home' => 'boolean?'];
+    private const BODY = ['ids' => 'uuid[]?', 'filter' => 'string?', 'from' => 'string?', 'record' => 'object?', 'topics' => 'object?', 'folders' => 'object?', 'content' => 'object?', 'bin' => 'boolean?', 'home' => 'boolean?'];
 
     #[Operation('Change questions, those named or all that meet a filter: at once where they are few, otherwise in the background', response: ActResource::class, body: self::BODY)]
     public function store(Request $request, Bank $bank, BeginAct $begin): JsonResponse
@@ -49,7 +49,7 @@ final class ActController
         return new JsonResponse(Json::encode($preview->handle($bank, $target, BulkChange::read($change), User::asking($request), $from)), json: true);
     }
 
-    #[Operation('Every place where a replacement would be made, some hundred questions at a time; next is where to go on', body: [...self::BODY, 'after' => 'string?'])]
+    #[Operation('Every place where a replacement would be made, some hundred questions at a time; next is where to go on', body: [...self::BODY, 'after' => 'uuid?'])]
     public function places(Request $request, Bank $bank, PreviewAct $preview): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -108,7 +108,7 @@ final class ActController
         return $this->shown($act);
     }
 
-    #[Operation('Undo an act of one’s own: what is still as it left it is put back; questions named are put back whatever became of them', response: ActResource::class, body: ['questions' => 'string[]?'])]
+    #[Operation('Undo an act of one’s own: what is still as it left it is put back; questions named are put back whatever became of them', response: ActResource::class, body: ['questions' => 'uuid[]?'])]
     public function undo(Request $request, string $act, BeginAct $begin): JsonResponse
     {
         $person = User::asking($request);

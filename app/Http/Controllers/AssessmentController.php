@@ -10,7 +10,9 @@ use App\Http\Resources\AssessmentResource;
 use App\Models\Assessment;
 use App\Models\Bank;
 use App\Models\User;
+use App\Support\IfMatch;
 use App\Support\Problems;
+use App\Support\ReadableIds;
 use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -44,7 +46,7 @@ final class AssessmentController
         return $this->answer($assessment);
     }
 
-    #[Operation('Make an assessment in a bank: empty, of questions, or like another', response: AssessmentResource::class, body: ['title' => 'string', 'bank' => 'string', 'questions' => 'string[]?', 'like' => 'string?'], status: 201)]
+    #[Operation('Make an assessment in a bank: empty, of questions, or like another', response: AssessmentResource::class, body: ['title' => 'string', 'bank' => 'string', 'questions' => 'uuid[]?', 'like' => 'uuid?'], status: 201)]
     public function store(Request $request, SaveAssessment $save): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['title', 'bank', 'questions', 'like']);
@@ -57,14 +59,16 @@ final class AssessmentController
             throw Refused::because('assessment.no_title', 'The assessment needs a name.', '/title');
         }
         $json = Document::fresh((string) Str::uuid7(), $title);
+        $original = null;
         if ($fields->has('like')) {
             $model = Assessment::query()->findOrFail(Fields::asUuid($fields->raw('like'), '/like'));
             Gate::authorize('view', $model);
-            $like = $model->document()->toJson();
+            $original = $model->document();
+            $like = $original->toJson();
             [$like->id, $like->title, $like->state] = [$json->id, $title, 'draft'];
             $json = $like;
         }
-        $made = $save->create($json, $bank->id, User::asking($request));
+        $made = $save->create($json, $bank->id, User::asking($request), $original);
         if ($fields->has('questions')) {
             $this->append($made, $fields, $request, $save);
         }
@@ -78,18 +82,18 @@ final class AssessmentController
         Gate::authorize('update', $assessment);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['content'])->need('content');
         $content = $fields->raw('content');
-        $match = trim($request->headers->get('If-Match') ?? '', '"');
-        if (! ctype_digit($match)) {
+        $match = IfMatch::of($request);
+        if ($match === null) {
             return Problems::json(428, 'revision.unnamed', 'Say with If-Match which version this was started from.');
         }
-        if (! $save->revise($assessment, $content instanceof \stdClass ? $content : new \stdClass, (int) $match)) {
+        if (! $save->revise($assessment, $content instanceof \stdClass ? $content : new \stdClass, $match, User::asking($request))) {
             return Problems::json(412, 'revision.superseded', 'Somebody has changed this assessment since you opened it. It is shown as it is now; make your change again.', ['current_revision' => $assessment->version]);
         }
 
         return $this->answer($assessment->refresh());
     }
 
-    #[Operation('Add questions at the end of a section; those it has already are left out', response: AssessmentResource::class, body: ['questions' => 'string[]', 'section' => 'string?'])]
+    #[Operation('Add questions at the end of a section; those it has already are left out', response: AssessmentResource::class, body: ['questions' => 'uuid[]', 'section' => 'string?'])]
     public function add(Request $request, Assessment $assessment, SaveAssessment $save): JsonResponse
     {
         Gate::authorize('update', $assessment);
@@ -113,17 +117,12 @@ final class AssessmentController
         foreach ($fields->list('questions', 2000) as $i => $id) {
             $ids[] = Fields::asUuid($id, "/questions/$i");
         }
-        $found = DB::table('questions')->whereIn('id', $ids)->whereRaw('EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0)', [User::asking($request)->id])->pluck('revision', 'id')->all();
-        $revisions = [];
-        foreach ($ids as $id) {
-            if (is_int($found[$id] ?? null)) {
-                $revisions[$id] = $found[$id];
-            }
-        }
+        $person = User::asking($request);
+        $revisions = ReadableIds::of($person)->questions($ids);
         $section = $fields->has('section') ? $fields->string('section') : null;
         do { // somebody else may save between reading and storing; what is added is added to what they made
             $now = $assessment->refresh();
-        } while (! $save->revise($now, $now->document()->with($revisions, $section), $now->version));
+        } while (! $save->revise($now, $now->document()->with($revisions, $section), $now->version, $person));
     }
 
     private function answer(Assessment $assessment): JsonResponse

@@ -16,7 +16,9 @@ use App\Search\QuestionFilter;
 use App\Search\QuestionRows;
 use App\Search\QuestionSearch;
 use App\Search\Scope;
+use App\Support\NewId;
 use App\Support\Problems;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
@@ -58,16 +60,27 @@ final class BankQuestionController
         ]]);
     }
 
+    private static function exists(): JsonResponse
+    {
+        return Problems::json(409, 'question.exists', 'A question with this identifier exists already.', ['path' => '/question/id']);
+    }
+
     #[Operation('Write a new question into a bank', response: QuestionResource::class, body: ['question' => 'object', 'note' => 'string?'], status: 201)]
     public function store(SaveQuestionRequest $request, Bank $bank, SaveQuestion $save): JsonResponse
     {
         $question = $request->question();
         $user = User::asking($request);
-        if (Question::query()->whereKey($question->id)->exists()) {
-            return Problems::json(409, 'question.exists', 'There is a question with this identifier already.', ['path' => '/question/id']);
+        $there = Question::query()->find($question->id);
+        if ($there !== null && Gate::allows('view', $there)) {
+            return self::exists();
         }
-        $save->create($question, $bank->id, $user, $request->note());
-        $stored = Question::query()->with('bank')->findOrFail($question->id);
+        $id = NewId::from($question->id);
+        try {
+            $save->create($id === $question->id ? $question : $request->question($id), $bank->id, $user, $request->note());
+        } catch (UniqueConstraintViolationException) { // sent twice at the same moment
+            return self::exists();
+        }
+        $stored = Question::query()->with('bank')->findOrFail($id);
 
         return (new QuestionResource($stored))->response()->setStatusCode(201)->header('ETag', "\"$stored->revision\"");
     }

@@ -43,7 +43,7 @@ final class ConvertController
         }, $conversions->offers($kind))]), json: true);
     }
 
-    #[Operation('A run of true–false questions as one list of statements to judge; nothing is stored', body: ['questions' => 'string[]'])]
+    #[Operation('A run of true–false questions as one list of statements to judge; nothing is stored', body: ['questions' => 'uuid[]'])]
     public function join(Request $request, Parts $kinds): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['questions'])->need('questions');

@@ -24,7 +24,7 @@ final class CopyController
 {
     private const MOST = 50_000;
 
-    #[Operation('Copy questions into a bank: those named, or all of another bank that meet a filter', response: ActResource::class, body: ['ids' => 'string[]?', 'filter' => 'string?', 'from' => 'string?', 'folder' => 'string[]?', 'bin' => 'boolean?'])]
+    #[Operation('Copy questions into a bank: those named, or all of another bank that meet a filter', response: ActResource::class, body: ['ids' => 'uuid[]?', 'filter' => 'string?', 'from' => 'string?', 'folder' => 'string[]?', 'bin' => 'boolean?'])]
     public function store(Request $request, Bank $bank, BeginAct $begin): JsonResponse
     {
         Gate::authorize('write', $bank);

@@ -8,6 +8,7 @@ use App\Actions\Dispatch\OpenDispatch;
 use App\Http\OpenApi\Operation;
 use App\Jobs\WriteOut;
 use App\Models\User;
+use App\Support\Dispatch\DispatchRights;
 use App\Support\FileStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -20,12 +21,15 @@ use WideQuarry\Json\Json;
 /** Questions and assessments on their way out. */
 final class DispatchController
 {
-    #[Operation('Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told before it is fetched', body: ['format' => 'string', 'questions' => 'string[]?', 'bank' => 'string?', 'filter' => 'string?', 'assessment' => 'string?', 'key' => 'boolean?', 'feedback' => 'boolean?', 'classification' => 'boolean?', 'notes' => 'boolean?'], status: 201)]
+    private const LARGE = 2000; // questions
+
+    #[Operation('Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told before it is fetched', body: ['format' => 'string', 'questions' => 'uuid[]?', 'bank' => 'string?', 'filter' => 'string?', 'assessment' => 'uuid?', 'key' => 'boolean?', 'feedback' => 'boolean?', 'classification' => 'boolean?', 'notes' => 'boolean?'], status: 201)]
     public function store(Request $request, OpenDispatch $open): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes']);
         $id = $open->handle($fields, User::asking($request));
-        WriteOut::dispatch($id);
+        $count = DB::scalar("SELECT coalesce(jsonb_array_length(what->'questions'), 0) FROM dispatches WHERE id = ?", [$id]);
+        WriteOut::dispatch($id, User::asking($request)->id, $count > self::LARGE);
 
         return $this->show($request, $id)->setStatusCode(201);
     }
@@ -42,7 +46,7 @@ final class DispatchController
     public function file(Request $request, string $dispatch, FileStore $files): BinaryFileResponse
     {
         $row = $this->row($request, $dispatch);
-        if ($row->sha256 === null) {
+        if ($row->sha256 === null || ! DispatchRights::allow(User::asking($request), (object) Json::decode($row->what))) {
             abort(404);
         }
         $name = Str::slug($row->title).($row->format === 'pack' ? '' : "-$row->format").'.zip';

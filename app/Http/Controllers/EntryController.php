@@ -11,6 +11,7 @@ use App\Models\Assessment;
 use App\Models\Question;
 use App\Models\User;
 use App\Support\Assembly\Entries;
+use App\Support\IfMatch;
 use App\Support\Problems;
 use App\Support\Uses;
 use Illuminate\Http\JsonResponse;
@@ -37,17 +38,18 @@ final class EntryController
         $user = User::asking($request);
         [$pick, $entries] = $this->entry($assessment, $entry, $user, $kinds);
         $asked = $entries->questions()[$entry] ?? abort(404);
-        $stored = Question::query()->where('id', $pick->question)->first();
-        $before = $pick->seen === null ? null : DB::table('revisions')->where('question_id', $pick->question)->where('number', $pick->seen)->value('content');
-
-        $before = is_string($before) && $entries->bankOf($pick) !== null ? Json::decode($before) : null;
+        $isReadable = $entries->bankOf($pick) !== null;
+        // A question that is gone or was never theirs to read gives nothing away: only the variation, which belongs to the assessment.
+        $stored = $isReadable ? Question::query()->where('id', $pick->question)->first() : null;
+        $before = $isReadable && $pick->seen !== null ? DB::table('revisions')->where('question_id', $pick->question)->where('number', $pick->seen)->value('content') : null;
+        $before = is_string($before) ? Json::decode($before) : null;
         $origin = $pick->variation === null ? null : $stored?->json();
         $since = fn (mixed $other): ?array => $other instanceof \stdClass ? Differences::between($other, $asked->content()) : null;
 
         return new JsonResponse(Json::encode(['data' => [
             'question' => $asked->toJson(), 'bank' => $entries->bankOf($pick), 'varied' => $pick->variation !== null, 'version' => $assessment->version,
             'origin' => $origin, 'before' => $before, 'changes' => ['before' => $since($before), 'origin' => $since($origin)],
-            'may_write' => $stored !== null && Gate::allows('update', $stored), 'uses' => Uses::of($pick->question, $user),
+            'may_write' => $stored !== null && Gate::allows('update', $stored), 'uses' => $isReadable ? Uses::of($pick->question, $user) : ['assessments' => [], 'others' => 0],
         ]]), json: true);
     }
 
@@ -59,8 +61,8 @@ final class EntryController
         $question = $raw === null ? null : Canonical::of(CoreQuestion::read($raw, $kinds)->toJson())[0];
         unset($question->record);
         $json = $assessment->document()->varied($entry, $question) ?? abort(404);
-        $match = trim($request->headers->get('If-Match') ?? '', '"');
-        if (! $save->revise($assessment, $json, (int) $match)) {
+        // The entry is put into the version that was read here, so that version has to be the one the person saw.
+        if (IfMatch::of($request) !== $assessment->version || ! $save->revise($assessment, $json, $assessment->version, User::asking($request))) {
             return Problems::json(412, 'revision.superseded', 'Somebody has changed this assessment since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $assessment->version]);
         }
 

@@ -23,7 +23,7 @@ use WideQuarry\Json\Json;
 /** Folders and topics of a bank: two trees that are arranged alike. */
 final class FolderController
 {
-    #[Operation('Make a folder or topic', body: ['name' => 'string', 'parent' => 'string?'], status: 201)]
+    #[Operation('Make a folder or topic', body: ['name' => 'string', 'parent' => 'uuid?'], status: 201)]
     public function store(Request $request, Bank $bank, string $tree, ArrangeTree $arrange): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -32,7 +32,7 @@ final class FolderController
         return new JsonResponse(['id' => $arrange->add($tree, $bank->id, $fields->string('name', '', 200), $this->id($fields, 'parent'))], 201);
     }
 
-    #[Operation('Make folders or topics from an outline; without go only what it would make is said', body: ['text' => 'string', 'parent' => 'string?', 'go' => 'boolean?'])]
+    #[Operation('Make folders or topics from an outline; without go only what it would make is said', body: ['text' => 'string', 'parent' => 'uuid?', 'go' => 'boolean?'])]
     public function outline(Request $request, Bank $bank, string $tree, ArrangeTree $arrange): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -43,7 +43,7 @@ final class FolderController
         return new JsonResponse(['lines' => $lines, 'done' => $done]);
     }
 
-    #[Operation('Make one of two: what lies in the first lies in the second, and the first is gone', response: ActResource::class, body: ['into' => 'string'])]
+    #[Operation('Make one of two: what lies in the first lies in the second, and the first is gone', response: ActResource::class, body: ['into' => 'uuid'])]
     public function merge(Request $request, Bank $bank, string $tree, string $node, BeginAct $begin): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -63,7 +63,7 @@ final class FolderController
         return new JsonResponse(TreeUses::of($tree, $bank->id, $node, User::asking($request)));
     }
 
-    #[Operation('Put a question before another of a folder, or last: the order made by hand', body: ['question' => 'string', 'before' => 'string?'], status: 204)]
+    #[Operation('Put a question before another of a folder, or last: the order made by hand', body: ['question' => 'uuid', 'before' => 'uuid?'], status: 204)]
     public function order(Request $request, Bank $bank, string $node, OrderFolder $order): Response
     {
         Gate::authorize('write', $bank);
@@ -73,7 +73,7 @@ final class FolderController
         return new Response('', 204);
     }
 
-    #[Operation('Rename, move or order a folder or topic; before: the sibling it is put before, null for last; by_name: what is below it by name again', body: ['name' => 'string?', 'parent' => 'string?', 'before' => 'string?', 'by_name' => 'boolean?'], status: 204)]
+    #[Operation('Rename, move or order a folder or topic; before: the sibling it is put before, null for last; by_name: what is below it by name again', body: ['name' => 'string?', 'parent' => 'uuid?', 'before' => 'uuid?', 'by_name' => 'boolean?'], status: 204)]
     public function update(Request $request, Bank $bank, string $tree, string $node, ArrangeTree $arrange): Response
     {
         Gate::authorize('write', $bank);

@@ -14,6 +14,7 @@ use App\Http\Resources\IntakeResource;
 use App\Jobs\WorkOnIntake;
 use App\Models\Intake;
 use App\Models\User;
+use App\Support\Work;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +29,7 @@ final class IntakeController
     public function store(GiveRequest $request, OpenIntake $open): JsonResponse
     {
         $intake = $open->handle($request->given(), User::asking($request), $request->bank());
-        WorkOnIntake::dispatch($intake->id);
+        WorkOnIntake::begin($intake);
 
         return (new IntakeResource($intake->refresh()))->response()->setStatusCode(201);
     }
@@ -67,10 +68,11 @@ final class IntakeController
         Gate::authorize('work', $intake);
         if ($intake->state === 'committing' && $intake->problem !== null) {
             $intake->update(['problem' => null]);
+            Work::again($intake->id);
         } else {
             $commit->begin($intake, User::asking($request));
         }
-        WorkOnIntake::dispatch($intake->id);
+        WorkOnIntake::begin($intake);
 
         return new IntakeResource($intake->refresh());
     }
@@ -80,7 +82,7 @@ final class IntakeController
     {
         Gate::authorize('work', $intake);
         $undo->begin($intake, User::asking($request));
-        WorkOnIntake::dispatch($intake->id);
+        WorkOnIntake::begin($intake);
 
         return new IntakeResource($intake->refresh());
     }

@@ -8,8 +8,10 @@ use App\Actions\Assembly\PrintAssessment;
 use App\Http\OpenApi\Operation;
 use App\Models\Assessment;
 use App\Models\User;
+use App\Support\Arrays;
 use App\Support\Assembly\SheetPage;
 use App\Support\FileStore;
+use App\Support\ReadableIds;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -53,19 +55,19 @@ final class PrintController
     }
 
     #[Operation('A printed sheet as PDF')]
-    public function pdf(Assessment $assessment, string $print, FileStore $files): Response
+    public function pdf(Request $request, Assessment $assessment, string $print, FileStore $files): Response
     {
         Gate::authorize('view', $assessment);
-        $row = $this->row($assessment, $print);
+        $row = $this->row($assessment, $print, User::asking($request));
 
         return new Response((string) file_get_contents($files->path($row->sha256)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="'.Str::slug($assessment->title).($row->which === 'key' ? '-key' : '').'.pdf"', 'Cache-Control' => 'private, max-age=31536000, immutable']);
     }
 
     #[Operation('A page of a printed sheet as a picture')]
-    public function page(Assessment $assessment, string $print, int $page, PrintAssessment $printer): Response
+    public function page(Request $request, Assessment $assessment, string $print, int $page, PrintAssessment $printer): Response
     {
         Gate::authorize('view', $assessment);
-        $row = $this->row($assessment, $print);
+        $row = $this->row($assessment, $print, User::asking($request));
         if ($page < 1 || $page > $row->pages) {
             abort(404);
         }
@@ -73,8 +75,11 @@ final class PrintController
         return new Response($printer->picture($row->sha256, $page), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=31536000, immutable']);
     }
 
-    private function row(Assessment $assessment, string $print): \stdClass
+    /** A print is for whoever made it, as long as they may read every question in it. */
+    private function row(Assessment $assessment, string $print, User $person): \stdClass
     {
-        return DB::table('prints')->where('assessment_id', $assessment->id)->where('id', $print)->first() ?? abort(404);
+        $row = DB::table('prints')->where('assessment_id', $assessment->id)->where('id', $print)->where('user_id', $person->id)->first() ?? abort(404);
+
+        return ReadableIds::of($person)->readsAll(Arrays::read($row->questions)) ? $row : abort(404);
     }
 }

@@ -10,6 +10,7 @@ use App\Http\Requests\SaveQuestionRequest;
 use App\Http\Resources\QuestionResource;
 use App\Models\Question;
 use App\Models\User;
+use App\Support\IfMatch;
 use App\Support\Problems;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -41,15 +42,15 @@ final class QuestionController
     public function update(SaveQuestionRequest $request, Question $question, SaveQuestion $save): JsonResponse
     {
         $user = User::asking($request);
-        $match = trim($request->headers->get('If-Match') ?? '', '"');
-        if (! ctype_digit($match)) {
+        $match = IfMatch::of($request);
+        if ($match === null) {
             return Problems::json(428, 'revision.unnamed', 'Say with If-Match which revision this was started from.');
         }
         $content = $request->question();
         if ($content->id !== $question->id) {
             return Problems::json(422, 'question.other_id', 'The identifier is not that of the question at this address.', ['path' => '/question/id']);
         }
-        if ($save->revise($content, (int) $match, $user, $request->note()) === null) {
+        if ($save->revise($content, $match, $user, $request->note()) === null) {
             return Problems::json(412, 'revision.superseded', 'Somebody has saved this question since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $question->revision]);
         }
         $stored = Question::query()->with('bank')->findOrFail($question->id);

@@ -20,6 +20,9 @@ final class SessionController
     #[Operation('Sign in', response: PersonResource::class)]
     public function store(SignInRequest $request): JsonResponse
     {
+        if (! $request->hasSession()) {
+            return Problems::json(400, 'session.no_origin', 'Signing in starts on our own page. Programs use a personal token instead.');
+        }
         $guard = Auth::guard('web');
         assert($guard instanceof StatefulGuard);
         if (! $guard->attempt(['email' => strtolower($request->string('email')->value()), 'password' => $request->string('password')->value()])) {

@@ -22,6 +22,8 @@ use WideQuarry\Question\ResponseTable;
 /** Test responses: a table of them read, and all of a bank run. */
 final class SpecimenController
 {
+    private const LARGE = 2000; // questions
+
     private const FIELDS = ['id', 'state', 'total', 'done', 'specimens', 'failing', 'changed', 'created_at', 'finished_at'];
 
     #[Operation('Read a pasted table of responses as specimens of a question that need not be saved', body: ['question' => 'object', 'text' => 'string', 'columns' => 'string[]?', 'head' => 'boolean?'])]
@@ -40,7 +42,7 @@ final class SpecimenController
         Gate::authorize('write', $bank);
         $person = $request->user();
         $run = $specimens->begin($bank->id, $person instanceof User ? $person : null);
-        RunAllSpecimens::dispatch($run);
+        RunAllSpecimens::dispatch($run, User::asking($request)->id, DB::table('specimen_runs')->where('id', $run)->value('total') > self::LARGE);
 
         return new JsonResponse(['data' => DB::table('specimen_runs')->where('id', $run)->first(self::FIELDS)], 202);
     }

@@ -9,6 +9,7 @@ use App\Http\OpenApi\Operation;
 use App\Http\Resources\StagedRowResource;
 use App\Models\Intake;
 use App\Models\Question;
+use App\Support\IfMatch;
 use App\Support\Intake\Review;
 use App\Support\Intake\StagedRows;
 use App\Support\MediaStore;
@@ -67,15 +68,15 @@ final class StagedController
         $row = $this->row($intake, $staged);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['question', 'note'])->need('question');
         $question = CoreQuestion::read($fields->raw('question'), $kinds);
-        if (trim($request->headers->get('If-Match') ?? '', '"') !== (string) $row->version) {
-            return Problems::json(412, 'revision.superseded', 'Somebody has changed this question since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $row->version]);
+        $match = IfMatch::of($request);
+        if ($match === null || ! $review->mend($intake, $row->id, $question->toJson(), $match)) {
+            return Problems::json(412, 'revision.superseded', 'Somebody has changed this question since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $this->row($intake, $staged)->version]);
         }
-        $review->mend($intake, $row->id, $question->toJson());
 
         return $this->show($intake, $staged, $kinds);
     }
 
-    #[Operation('Skip or take back in, decide on duplicates, set points, classify: those named, or all that meet a filter', body: ['ids' => 'string[]?', 'filter' => 'string?', 'skipped' => 'boolean?', 'decision' => 'string?', 'points' => 'number?', 'record' => 'object?', 'topics' => 'object?'])]
+    #[Operation('Skip or take back in, decide on duplicates, set points, classify: those named, or all that meet a filter', body: ['ids' => 'uuid[]?', 'filter' => 'string?', 'skipped' => 'boolean?', 'decision' => 'string?', 'points' => 'number?', 'record' => 'object?', 'topics' => 'object?'])]
     public function set(Request $request, Intake $intake, ReviewIntake $review): JsonResponse
     {
         Gate::authorize('work', $intake);

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\OpenApi\Operation;
 use App\Models\User;
+use App\Support\Dispatch\DispatchRights;
 use App\Support\FileStore;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -15,6 +16,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use StandIns\ReceivingDesk\Desk;
+use WideQuarry\Json\Json;
 
 /** The receiving desk of the demo: another system in small, to which a dispatch can be handed. */
 final class StandInController
@@ -40,6 +42,7 @@ final class StandInController
     {
         abort_unless(config('app.demo') === true, 404);
         $row = DB::table('dispatches')->where('id', $dispatch)->where('user_id', User::asking($request)->id)->whereNotNull('sha256')->first() ?? abort(404);
+        DispatchRights::allow(User::asking($request), (object) Json::decode($row->what)) || abort(404);
         $arrival = $this->desk()->receive($files->path($row->sha256), Str::slug($row->title)."-$row->format.zip");
 
         return new JsonResponse(['data' => $arrival]);

@@ -11,7 +11,9 @@ use App\Models\Bank;
 use App\Models\Stimulus;
 use App\Models\User;
 use App\Search\StimulusSearch;
+use App\Support\IfMatch;
 use App\Support\MediaStore;
+use App\Support\NewId;
 use App\Support\Problems;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -42,6 +44,11 @@ final class StimulusController
     {
         Gate::authorize('write', $bank);
         [$stimulus, $fields] = $this->read($request, ['stimulus', 'folders', 'note']);
+        $there = Stimulus::query()->find($stimulus->id);
+        if ($there !== null && Gate::allows('view', $there)) {
+            return Problems::json(409, 'stimulus.exists', 'A stimulus with this identifier exists already.', ['path' => '/stimulus/id']);
+        }
+        $stimulus = $stimulus->called(NewId::from($stimulus->id));
         $made = DB::transaction(function () use ($save, $stimulus, $bank, $request, $fields): bool {
             $made = $save->create($stimulus, $bank->id, User::asking($request), $fields->string('note', '', 500));
             $made && $fields->has('folders') && $save->place($stimulus->id, $bank->id, self::paths($fields));
@@ -49,7 +56,7 @@ final class StimulusController
             return $made;
         });
 
-        return $made ? $this->whole($stimulus->id)->setStatusCode(201) : Problems::json(409, 'stimulus.exists', 'There is a stimulus with this identifier already.', ['path' => '/stimulus/id']);
+        return $made ? $this->whole($stimulus->id)->setStatusCode(201) : Problems::json(409, 'stimulus.exists', 'A stimulus with this identifier exists already.', ['path' => '/stimulus/id']);
     }
 
     #[Operation('One stimulus, whole; ETag is its revision', response: StimulusResource::class)]
@@ -64,15 +71,15 @@ final class StimulusController
     public function update(Request $request, Stimulus $stimulus, SaveStimulus $save): JsonResponse
     {
         Gate::authorize('update', $stimulus);
-        $match = trim($request->headers->get('If-Match') ?? '', '"');
-        if (! ctype_digit($match)) {
+        $match = IfMatch::of($request);
+        if ($match === null) {
             return Problems::json(428, 'revision.unnamed', 'Say with If-Match which revision this was started from.');
         }
         [$content, $fields] = $this->read($request, ['stimulus', 'note']);
         if ($content->id !== $stimulus->id) {
             return Problems::json(422, 'stimulus.other_id', 'The identifier is not that of the stimulus at this address.', ['path' => '/stimulus/id']);
         }
-        if ($save->revise($content, (int) $match, User::asking($request), $fields->string('note', '', 500)) === null) {
+        if ($save->revise($content, $match, User::asking($request), $fields->string('note', '', 500)) === null) {
             return Problems::json(412, 'revision.superseded', 'Somebody has saved this stimulus since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $stimulus->revision]);
         }
 

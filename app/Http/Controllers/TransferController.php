@@ -12,6 +12,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
 
 /** What came in and went out, and the receipts of it. */
 final class TransferController
@@ -59,6 +60,13 @@ final class TransferController
     {
         $before = $request->query('before');
 
-        return is_string($before) && strtotime($before) !== false ? $before : null;
+        if (! is_string($before) || $before === '') {
+            return null;
+        }
+
+        // PostgreSQL reads other times than PHP does ("next monday"), so only those of RFC 3339 and its own are passed on
+        return preg_match('/^\d{4}-\d\d-\d\d[T ]\d\d:\d\d:\d\d(\.\d{1,6})?([+-]\d\d(:?\d\d)?|Z)?$/D', $before) === 1 && strtotime($before) !== false
+            ? $before
+            : throw Malformed::outOfRange('/before', 'a time such as 2026-11-28T09:30:00Z', $before);
     }
 }

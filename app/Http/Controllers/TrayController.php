@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
 use App\Support\Arrays;
+use App\Support\ReadableIds;
 use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -32,7 +33,7 @@ final class TrayController
         return new JsonResponse(['data' => array_map(fn (\stdClass $row): array => [...(array) $row, 'kinds' => Arrays::read($row->kinds), 'points' => (float) $row->points, 'may_write' => $row->may_write === true], $rows)]);
     }
 
-    #[Operation('Put questions into the tray, take them out, or empty it first', body: ['add' => 'string[]?', 'remove' => 'string[]?', 'clear' => 'boolean?'])]
+    #[Operation('Put questions into the tray, take them out, or empty it first', body: ['add' => 'uuid[]?', 'remove' => 'uuid[]?', 'clear' => 'boolean?'])]
     public function update(Request $request): JsonResponse
     {
         $user = User::asking($request);
@@ -43,7 +44,8 @@ final class TrayController
             DB::table('users')->where('id', $user->id)->lockForUpdate()->value('id'); // two windows of one person
             $fields->bool('clear', false) && DB::table('trays')->where('user_id', $user->id)->delete();
             DB::table('trays')->where('user_id', $user->id)->whereIn('question_id', $remove)->delete();
-            DB::insert('INSERT INTO trays (user_id, question_id) SELECT ?, questions.id FROM unnest(?::uuid[]) WITH ORDINALITY AS given (id, place) JOIN questions ON questions.id = given.id WHERE EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) ORDER BY place ON CONFLICT DO NOTHING', [$user->id, '{'.implode(',', $add).'}', $user->id]);
+            $rows = array_map(fn (string $id): array => ['user_id' => $user->id, 'question_id' => $id], array_keys(ReadableIds::of($user)->questions($add)));
+            DB::table('trays')->insertOrIgnore($rows);
             if (DB::table('trays')->where('user_id', $user->id)->count() > self::MOST) {
                 throw Refused::because('tray.full', 'The tray holds at most '.self::MOST.' questions. Do something with those in it first.');
             }

@@ -11,33 +11,61 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
 
-/** A request that creates may carry an Idempotency-Key: sent twice, it is done once and answered the same. */
+/**
+ * A request that creates may carry an Idempotency-Key: sent twice, it is done once and answered the same. What it creates and the answer
+ * are stored in one transaction, so a process that dies leaves neither; its claim on the key ends by itself.
+ */
 final class Idempotent
 {
+    /** Longer than any request may take (deploy/php-fpm.conf), so that nobody takes over from one that is still at work. */
+    private const CLAIM = '150 seconds';
+
+    private const LONGEST = 200;
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
         $key = $request->header('Idempotency-Key');
         $user = $request->user();
-        if (! is_string($key) || $key === '' || strlen($key) > 200 || ! $user instanceof User) {
+        if (! is_string($key) || $key === '' || ! $user instanceof User) {
             return $next($request);
+        }
+        if (strlen($key) > self::LONGEST || ! mb_check_encoding($key, 'UTF-8')) {
+            return Problems::json(400, 'idempotency.key', 'An Idempotency-Key is text of at most '.self::LONGEST.' bytes.');
         }
         $where = ['user_id' => $user->id, 'key' => $key];
         $fingerprint = hash('sha256', $request->method().$request->path().$request->getContent());
-        if (DB::table('idempotency_keys')->insertOrIgnore([...$where, 'fingerprint' => $fingerprint]) === 0) {
-            $kept = DB::table('idempotency_keys')->where($where)->first();
-
-            return match (true) {
-                $kept?->fingerprint !== $fingerprint => Problems::json(422, 'idempotency.other_request', 'This key was used for another request.'),
-                $kept->status === null => Problems::json(409, 'idempotency.under_way', 'The same request is still being worked on.'),
-                default => new \Illuminate\Http\Response($kept->body, $kept->status, ['Content-Type' => 'application/json']),
-            };
+        if (! $this->claim($where, $fingerprint)) {
+            return $this->answered($where, $fingerprint);
         }
+        DB::beginTransaction();
         $response = $next($request);
-        $response->isSuccessful()
-            ? DB::table('idempotency_keys')->where($where)->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()])
-            : DB::table('idempotency_keys')->where($where)->delete();
+        $isDone = $response->isSuccessful() && DB::table('idempotency_keys')->where($where)->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]) === 1;
+        $isDone ? DB::commit() : DB::rollBack();
+        $isDone || DB::table('idempotency_keys')->where($where)->whereNull('status')->delete();
 
         return $response;
+    }
+
+    /** @param  array{user_id: string, key: string}  $where */
+    private function claim(array $where, string $fingerprint): bool
+    {
+        return DB::affectingStatement(<<<'SQL'
+            INSERT INTO idempotency_keys (user_id, key, fingerprint) VALUES (?, ?, ?)
+            ON CONFLICT (user_id, key) DO UPDATE SET created_at = now()
+            WHERE idempotency_keys.status IS NULL AND idempotency_keys.fingerprint = excluded.fingerprint AND idempotency_keys.created_at < now() - ?::interval
+            SQL, [$where['user_id'], $where['key'], $fingerprint, self::CLAIM]) === 1;
+    }
+
+    /** @param  array{user_id: string, key: string}  $where */
+    private function answered(array $where, string $fingerprint): Response
+    {
+        $kept = DB::table('idempotency_keys')->where($where)->first();
+
+        return match (true) {
+            $kept?->fingerprint !== $fingerprint => Problems::json(422, 'idempotency.other_request', 'This key was used for another request.'),
+            $kept->status === null => Problems::json(409, 'idempotency.under_way', 'The same request is still being worked on.', [], ['Retry-After' => '5']),
+            default => new \Illuminate\Http\Response($kept->body, $kept->status, ['Content-Type' => 'application/json']),
+        };
     }
 }

@@ -90,6 +90,8 @@ final readonly class Description
         return match (true) {
             $plain === 'marks' => ['type' => $type('array'), 'items' => ['type' => 'array', 'prefixItems' => [['type' => 'string'], ['type' => 'boolean']]]],
             $plain === 'paths' => ['type' => 'array', 'items' => ['type' => 'array', 'items' => ['type' => 'string']]],
+            $plain === 'uuid' && $list => ['type' => 'array', 'items' => ['type' => 'string', 'format' => 'uuid']],
+            $plain === 'uuid' => ['type' => $type('string'), 'format' => 'uuid'],
             $list => ['type' => 'array', 'items' => ['type' => $plain]],
             default => ['type' => $type($plain)],
         };

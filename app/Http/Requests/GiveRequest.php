@@ -39,10 +39,12 @@ final class GiveRequest extends FormRequest
                 $given[] = ['path' => $file->path(), 'name' => $file->getClientOriginalName()];
             }
         }
-        $text = $this->string('text')->value();
+        $text = mb_scrub(str_replace("\0", '', $this->string('text')->value()));
         if (trim($text) !== '') {
             $path = (string) tempnam(sys_get_temp_dir(), 'pasted');
-            file_put_contents($path, $text);
+            if (@file_put_contents($path, $text) !== strlen($text)) {
+                throw Refused::because('storage.full', 'The server could not store this text; its disk may be full. It is still here: try again in a while.', '/text');
+            }
             app()->terminating(fn () => is_file($path) && unlink($path));
             $first = trim((string) strtok(trim($text), "\n"));
             $given[] = ['path' => $path, 'name' => mb_strimwidth($first, 0, 60, '…')];

@@ -28,10 +28,19 @@ final class SaveQuestionRequest extends FormRequest
         return [];
     }
 
-    /** @throws \WideQuarry\Json\Malformed */
-    public function question(): Question
+    /**
+     * @param  string|null  $id  what it is to be called instead
+     *
+     * @throws \WideQuarry\Json\Malformed
+     */
+    public function question(?string $id = null): Question
     {
-        return Question::read($this->fields()->need('question')->raw('question'), app(Parts::class));
+        $json = $this->fields()->need('question')->raw('question');
+        if ($id !== null && $json instanceof \stdClass) {
+            $json->id = $id;
+        }
+
+        return Question::read($json, app(Parts::class));
     }
 
     public function note(): string

@@ -26,7 +26,7 @@ final readonly class Entries
      * @param  array<string, \stdClass>  $rows  question → row; only those that are there and may be read
      * @param  array<string, string>  $stimuli  stimulus → what it is called
      */
-    private function __construct(private Assessment $assessment, private array $rows, private array $stimuli, private Parts $kinds)
+    private function __construct(private Assessment $assessment, private User $person, private array $rows, private array $stimuli, private Parts $kinds)
     {
     }
 
@@ -47,7 +47,7 @@ final readonly class Entries
             $by[$row->id] = $row;
         }
 
-        return new self($assessment, $by, self::titles($assessment, $by, $person), $kinds);
+        return new self($assessment, $person, $by, self::titles($assessment, $by, $person), $kinds);
     }
 
     /**
@@ -64,13 +64,13 @@ final readonly class Entries
     /** @return array<string, array<string, mixed>> entry → what is known of it */
     public function facts(): array
     {
-        $titles = DB::table('assessment_uses')->where('assessment_id', $this->assessment->id)->pluck('title', 'entry')->all();
+        $binned = $this->binned();
         $facts = [];
         foreach ($this->assessment->picks() as $pick) {
             $row = $this->rows[$pick->question] ?? null;
             $varied = $pick->variation === null ? [] : ['title' => $pick->variation->title !== '' ? $pick->variation->title : ($row->title ?? '')];
             $facts[$pick->id] = [
-                'gone' => $row === null, 'title' => $varied['title'] ?? $row->title ?? $titles[$pick->id] ?? '', 'stem' => $row->stem ?? '', 'kinds' => $row === null ? [] : Arrays::read($row->kinds), 'points' => Exact::number($this->points($pick)),
+                'gone' => $row === null, 'title' => $varied['title'] ?? $row->title ?? $binned[$pick->question] ?? '', 'stem' => $row->stem ?? '', 'kinds' => $row === null ? [] : Arrays::read($row->kinds), 'points' => Exact::number($this->points($pick)),
                 'difficulty' => $row->difficulty ?? null, 'status' => $row->status ?? null, 'revision' => $row->revision ?? null, 'varies' => $row->has_variables ?? false, 'complete' => $row->is_complete ?? false,
                 'bank' => $row->bank ?? null, 'bank_name' => $row->bank_name ?? null, 'changed' => $row !== null && $pick->changedSince($row->revision), 'varied' => $pick->variation !== null,
                 'stimuli' => $row === null && $pick->variation === null ? [] : array_map(fn (string $id): array => ['id' => $id, 'title' => $this->stimuli[$id] ?? ''], $pick->variation->stimuli ?? $row->stimuli ?? []),
@@ -86,6 +86,17 @@ final readonly class Entries
         }
 
         return $facts;
+    }
+
+    /** @return array<string, string> questions in the bin of a bank this person reads → title; of any other that is gone, nothing is shown */
+    private function binned(): array
+    {
+        $gone = array_values(array_diff($this->assessment->questions(), array_keys($this->rows)));
+
+        return $gone === [] ? [] : array_column(DB::select(<<<'SQL'
+            SELECT questions.id, questions.title FROM questions JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id
+            WHERE questions.id = ANY (?::uuid[]) AND binned_at IS NOT NULL
+            SQL, [$this->person->id, '{'.implode(',', $gone).'}']), 'title', 'id');
     }
 
     /** @return array<string, \Brick\Math\BigRational> questions of a pool that are there, with their own points */

@@ -73,16 +73,26 @@ final readonly class StagedRows
         return $json;
     }
 
-    /** Stores a staged question as it was edited; its place and its verdicts stay. */
-    public function update(string $id, \stdClass $json): void
+    /**
+     * Stores a staged question as it was edited; its place and its verdicts stay.
+     *
+     * @param  int|null  $base  the version it was started from; null when the caller holds the row's lock
+     * @return bool false when somebody else has saved since, and nothing was stored
+     */
+    public function update(string $id, \stdClass $json, ?int $base = null): bool
     {
         [$row] = $this->row($json, '');
         $columns = array_intersect_key($row, array_flip(QuestionIndex::COLUMNS));
-        DB::table('staged_questions')->where('id', $id)->update([
+        $stored = DB::table('staged_questions')->where('id', $id)->when($base !== null, fn ($query) => $query->where('version', $base))->update([
             ...$columns, 'content' => Json::encode($row['content']), 'record' => Json::encode($row['record']), 'topics' => Json::encode($row['topics']), 'answers' => $row['answers'], 'rest' => $row['rest'],
             'version' => DB::raw('version + 1'),
         ]);
+        if ($stored === 0) {
+            return false;
+        }
         DB::statement('UPDATE staged_questions SET words = ?::tsvector || stems(?::regconfig, ?) WHERE id = ?', [$row['vector'], $row['stemmed'], $row['plain'], $id]);
+
+        return true;
     }
 
     /**

@@ -70,6 +70,49 @@ final readonly class Assessment
         return array_values(array_unique([...array_map(fn (Pick $pick): string => $pick->question, $this->picks()), ...array_merge(...array_map(fn (Draw $draw): array => $draw->pool, $this->draws()), ...[[]])]));
     }
 
+    /** @return array<string, string> JSON Pointer → question, for every place that names one */
+    public function namedQuestions(): array
+    {
+        $named = [];
+        foreach ($this->eachEntry() as $path => $entry) {
+            if ($entry instanceof Pick) {
+                $named["$path/question"] = $entry->question;
+            } else {
+                foreach ($entry->pool as $i => $question) {
+                    $named["$path/pool/$i"] = $question;
+                }
+            }
+        }
+
+        return $named;
+    }
+
+    /** @return array<string, string> JSON Pointer → stimulus: those pinned with a question, and those a variation shows */
+    public function namedStimuli(): array
+    {
+        $named = [];
+        foreach ($this->eachEntry() as $path => $entry) {
+            foreach ($entry instanceof Pick ? array_keys($entry->stimuli) : [] as $stimulus) {
+                $named["$path/stimuli/$stimulus"] = (string) $stimulus;
+            }
+            foreach ($entry instanceof Pick ? $entry->variation->stimuli ?? [] : [] as $i => $stimulus) {
+                $named["$path/variation/stimuli/$i"] = $stimulus;
+            }
+        }
+
+        return $named;
+    }
+
+    /** @return \Generator<string, Pick|Draw> JSON Pointer → entry */
+    private function eachEntry(): \Generator
+    {
+        foreach ($this->sections as $s => $section) {
+            foreach ($section->entries as $e => $entry) {
+                yield "/sections/$s/entries/$e" => $entry;
+            }
+        }
+    }
+
     /** How many questions somebody is asked. */
     public function length(): int
     {

@@ -18,6 +18,7 @@ final readonly class Dropped
             'content' => "the element <$this->name> was left out with all it held",
             'attribute' => "the attribute $this->name was left out",
             'address' => "an address that is not http, https or mailto was left out ($this->name)",
+            'markup' => "all formatting was left out, the words kept, because the text has $this->name",
             'picture' => 'a picture that is not in the package was left out',
             default => "$this->name was left out",
         };

@@ -13,6 +13,9 @@ final class Source
 
     private ?string $head = null;
 
+    /** @var array{int, int} */
+    private array $reached = [0, 1];
+
     public function __construct(public readonly string $file, public readonly string $name)
     {
     }
@@ -39,6 +42,12 @@ final class Source
         return filesize($this->file) > 200_000_000 ? throw Unreadable::tooLarge(200) : (string) file_get_contents($this->file);
     }
 
+    /** Said by readers of files that are no packages. */
+    public function reached(int $done, int $of): void
+    {
+        $this->reached = [$done, max(1, $of)];
+    }
+
     /**
      * How far a reader has come: unpacked bytes of a package, bytes of another file.
      *
@@ -46,6 +55,8 @@ final class Source
      */
     public function progress(): array
     {
-        return $this->zip !== null ? [min($this->zip->taken(), $this->zip->bytes), $this->zip->bytes] : [0, (int) filesize($this->file)];
+        $size = (int) filesize($this->file);
+
+        return $this->zip !== null ? [min($this->zip->taken(), $this->zip->bytes), $this->zip->bytes] : [(int) ($size * min(1, $this->reached[0] / $this->reached[1])), $size];
     }
 }

@@ -29,6 +29,11 @@ final class Unreadable extends \DomainException implements CoreException
         return new self('text.no_questions', "No numbered question was found in $name. Number the questions 1., 2., 3., and give the text again; or ask its sender for a QTI package.");
     }
 
+    public static function endlessQuestion(int $line, int $most): self
+    {
+        return new self('text.endless_question', "What begins in line $line goes on for more than $most lines without another numbered question. Number the questions 1., 2., 3., then import the text again.");
+    }
+
     public static function brokenZip(string $name): self
     {
         return new self('package.broken', "$name is not a whole ZIP package: it is cut off or damaged. Fetch it again.");

@@ -9,9 +9,14 @@ final class Json
 {
     private const DEPTH = 128;
 
-    /** @throws Malformed with line and column when it is no JSON */
+    /**
+     * What no text can hold (see Unstorable) is left out.
+     *
+     * @throws Malformed with line and column when it is no JSON
+     */
     public static function decode(string $text): mixed
     {
+        [$text] = Unstorable::remove($text);
         $value = json_decode($text, false, self::DEPTH);
 
         return json_last_error() === JSON_ERROR_NONE ? $value : throw self::problem($text);

@@ -40,6 +40,15 @@ final readonly class Stimulus
         return new self($copy, $fields->uuid(), $copy->title, $language, $text, $text->dropped);
     }
 
+    /** The same under another identifier. */
+    public function called(string $id): self
+    {
+        $json = $this->toJson();
+        $json->id = $id;
+
+        return new self($json, $id, $this->title, $this->language, $this->text, $this->dropped);
+    }
+
     public function toJson(): \stdClass
     {
         $copy = Json::copy($this->json);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Documents\Typed;
 
+use WideQuarry\Interchange\Unreadable;
+
 /**
  * A typed exam in blocks: questions with what belongs to them, headings, instructions, and the key apart from them. Recognised
  * as people type, by numbers that run on, letters that run on, blank lines and the words before a colon.
@@ -11,6 +13,12 @@ namespace WideQuarry\Documents\Typed;
 final class TypedExam
 {
     private const HEADING = 80;
+
+    /**
+     * Lines that one question may take. Each line is put together with those before it, so without a limit a text that never begins a second
+     * question would take time as the square of its length.
+     */
+    private const LINES = 2000;
 
     /** @var list<Block> */
     private array $blocks = [];
@@ -21,6 +29,9 @@ final class TypedExam
     private ?Block $open = null;
 
     private bool $apart = true; // a blank line came before
+
+    /** The number of the last question, kept so that a long exam need not be looked through for each line. */
+    private ?int $last = null;
 
     private function __construct()
     {
@@ -44,6 +55,9 @@ final class TypedExam
             }
             $exam->line($line, $i + 1);
             $exam->apart = false;
+            if ($exam->open !== null && $i + 1 - $exam->open->line > self::LINES) {
+                throw Unreadable::endlessQuestion($exam->open->line, self::LINES);
+            }
         }
         $exam->close();
 
@@ -79,6 +93,7 @@ final class TypedExam
     {
         [$text, $points] = Marks::points($text);
         [$stem, $options] = Marks::options($text, 0);
+        $this->last = $number;
         $this->open = new Block('question', $at, $number, $stem === '' ? [] : [self::spaced($stem)], array_map(self::spaced(...), $options), points: $points);
     }
 
@@ -166,14 +181,9 @@ final class TypedExam
     /** Questions are numbered on from the last one, or begin again at 1 after a heading. */
     private function runsOn(int $number): bool
     {
-        $last = null;
-        $fresh = $this->open?->kind !== 'question' && $this->open !== null;
-        foreach ($this->open === null ? $this->blocks : [...$this->blocks, $this->open] as $block) {
-            $last = $block->kind === 'question' ? $block->number : $last;
-            $fresh = $block->kind !== 'question';
-        }
+        $before = $this->open ?? $this->blocks[count($this->blocks) - 1] ?? null;
 
-        return $last === null || $number === $last + 1 || ($number === 1 && $fresh);
+        return $this->last === null || $number === $this->last + 1 || ($number === 1 && $before?->kind !== 'question');
     }
 
     private static function isHeading(string $line): bool

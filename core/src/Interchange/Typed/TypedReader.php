@@ -43,20 +43,22 @@ final class TypedReader
         }
         $hash = hash('sha256', $bytes);
         $marks = $this->marks($exam);
-        yield from $this->blocks($exam, $source->name, $hash, $marks);
+        yield from $this->blocks($exam, $source, $hash, $marks);
     }
 
     /**
      * @param  array<int, int>  $marks
      * @return iterable<\stdClass|Notice>
      */
-    private function blocks(TypedExam $exam, string $file, string $hash, array $marks): iterable
+    private function blocks(TypedExam $exam, Source $source, string $hash, array $marks): iterable
     {
+        $file = $source->name;
         $heading = '';
         $stimulus = null;
         $groups = [];
         $used = [];
         foreach ($exam->blocks() as $i => $block) {
+            $source->reached($i, count($exam->blocks()));
             if ($block->kind === 'heading') {
                 [$heading, $stimulus] = [$block->stem[0], null];
             } elseif ($block->kind === 'instruction') {

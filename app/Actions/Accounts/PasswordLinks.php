@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Accounts;
+
+use App\Models\User;
+use App\Support\Accounts\Notify;
+use App\Support\Accounts\SecurityLog;
+use App\Support\Refused;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Links by mail with which somebody chooses a password: the first one after an invitation, or a new one. Each works once. */
+final readonly class PasswordLinks
+{
+    private const HOURS = ['invitation' => 168, 'reset' => 1];
+
+    public function __construct(private SetPassword $set)
+    {
+    }
+
+    public function invite(User $person, User $by, string $words): void
+    {
+        $text = "$by->name invites you to Wide Quarry, where teachers write questions together. Choose a password within a week:";
+        Notify::mail($person, "$by->name invites you to Wide Quarry", $words === '' ? [$text] : ["They wrote:\n\n$words", $text], $this->link($person, 'invitation'));
+        SecurityLog::write('person_invited', $by, ['person' => $person->email]);
+    }
+
+    /** Says nothing about whether there is such an address. */
+    public function reset(string $email): void
+    {
+        $person = User::query()->where('email', mb_strtolower(trim($email)))->whereNull('disabled_at')->first();
+        if ($person !== null) {
+            Notify::mail($person, 'Choose a new password', ['Somebody, probably you, asked for a new password for Wide Quarry. This link works for an hour. If it was not you, do nothing:'], $this->link($person, 'reset'));
+            SecurityLog::write('password_reset_sent', $person);
+        }
+    }
+
+    /** @throws Refused */
+    public function use(string $secret, string $password): User
+    {
+        return DB::transaction(function () use ($secret, $password): User {
+            $hash = hash('sha256', $secret);
+            $link = DB::table('password_links')->where('hash', $hash)->where('expires_at', '>', now())->lockForUpdate()->first();
+            $person = $link === null ? null : User::query()->whereKey($link->user_id)->whereNull('disabled_at')->first();
+            if ($person === null) {
+                throw Refused::because('password.link', 'This link was used before, or is too old. Ask for a new one.');
+            }
+            $this->set->handle($person, $password, null);
+
+            return $person;
+        });
+    }
+
+    /** @param  'invitation'|'reset'  $kind */
+    private function link(User $person, string $kind): string
+    {
+        $secret = Str::random(48);
+        DB::table('password_links')->where('user_id', $person->id)->where('kind', $kind)->delete();
+        DB::table('password_links')->insert(['hash' => hash('sha256', $secret), 'user_id' => $person->id, 'kind' => $kind, 'expires_at' => now()->addHours(self::HOURS[$kind])]);
+
+        return "/choose-password/$secret";
+    }
+}

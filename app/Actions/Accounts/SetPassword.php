@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Accounts;
+
+use App\Models\User;
+use App\Support\Accounts\Notify;
+use App\Support\Accounts\PasswordRules;
+use App\Support\Accounts\SecurityLog;
+use App\Support\Refused;
+
+/** Sets a password by the rules. Everywhere else the person is signed out, and they are told by mail. */
+final readonly class SetPassword
+{
+    public function __construct(private EndSessions $sessions)
+    {
+    }
+
+    /**
+     * @param  string|null  $keep  the session that goes on
+     *
+     * @throws Refused
+     */
+    public function handle(User $person, string $password, ?string $keep): void
+    {
+        PasswordRules::check($password, $person);
+        $person->forceFill(['password' => $password, 'password_changed_at' => now()])->save();
+        \Illuminate\Support\Facades\DB::table('password_links')->where('user_id', $person->id)->delete();
+        $this->sessions->handle($person, $keep);
+        SecurityLog::write('password_changed', $person);
+        Notify::mail($person, 'Your password was changed', ['Your password for Wide Quarry was changed just now. If that was not you, ask for a new one at once:'], '/forgot');
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Accounts\EndSessions;
+use App\Actions\Accounts\SetPassword;
+use App\Http\OpenApi\Operation;
+use App\Models\User;
+use App\Support\Accounts\SecurityLog;
+use App\Support\Refused;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Hash;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+
+/** One's own account: password and sessions. */
+final class AccountController
+{
+    #[Operation('Change your password; every other session is signed out', body: ['current' => 'string', 'password' => 'string'], status: 204)]
+    public function password(Request $request, SetPassword $set): Response
+    {
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['current', 'password'])->need('current')->need('password');
+        $person = User::asking($request);
+        self::prove($person, $fields->string('current', '', 255), '/current');
+        $set->handle($person, $fields->string('password', '', 255), $request->session()->getId());
+        $request->session()->put('signed_in_at', now()->getTimestamp() + 1);
+
+        return new Response('', 204);
+    }
+
+    #[Operation('Where you are signed in')]
+    public function sessions(Request $request): JsonResponse
+    {
+        $here = $request->session()->getId();
+        $rows = DB::table('sessions')->where('user_id', User::asking($request)->id)->orderByDesc('last_activity')->limit(100)->get(['id', 'ip_address', 'user_agent', 'last_activity']);
+
+        return new JsonResponse(['data' => $rows->map(fn (\stdClass $row): array => [
+            'id' => hash('sha256', $row->id), 'here' => $row->id === $here, 'address' => $row->ip_address, 'browser' => self::browser($row->user_agent ?? ''), 'last_used' => date(DATE_ATOM, $row->last_activity),
+        ])->all()]);
+    }
+
+    #[Operation('Sign out everywhere but here', status: 204)]
+    public function endSessions(Request $request, EndSessions $end): Response
+    {
+        $person = User::asking($request);
+        $end->handle($person, $request->session()->getId());
+        $request->session()->put('signed_in_at', now()->getTimestamp() + 1);
+        SecurityLog::write('sessions_ended', $person);
+
+        return new Response('', 204);
+    }
+
+    /** Whoever sits down at an open screen does not know the password. @throws Refused */
+    public static function prove(User $person, string $password, string $path): void
+    {
+        if (! Hash::check($password, $person->password)) {
+            throw Refused::because('password.wrong', 'This is not your current password.', $path);
+        }
+    }
+
+    /** A name to recognise it by, such as Firefox on Windows. */
+    private static function browser(string $agent): string
+    {
+        $find = fn (array $names): string => array_values(array_filter($names, fn (string $name): bool => str_contains($agent, $name)))[0] ?? '';
+        $browser = $find(['Edg', 'Firefox', 'Chrome', 'Safari']);
+        $system = $find(['Android', 'iPhone', 'iPad', 'Windows', 'Mac OS', 'Linux']);
+
+        return trim(($browser === 'Edg' ? 'Edge' : $browser).($system === '' ? '' : " on $system")) ?: 'Unknown';
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use App\Support\Problems;
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/**
+ * Trying, scoring, converting and printing take as much time as somebody makes their question take. They run in a PHP pool of their own
+ * (deploy/php-fpm-heavy.conf), and here each person gets two places in it, so that one cannot hold it alone. A place is a lock on a file,
+ * which ends with the process, however it ends.
+ */
+final class HeavyWork
+{
+    private const PLACES = 2;
+
+    /** Somebody typing sends the next request before the last one is answered; so long they wait for a place. */
+    private const SECONDS = 4.0;
+
+    /** @param  Closure(Request): Response  $next */
+    public function handle(Request $request, Closure $next): Response
+    {
+        $place = $this->place(User::asking($request)->id);
+        if ($place === null) {
+            return Problems::json(429, 'try.busy', 'Two of your requests are still being worked on. Wait a moment, then try again.', [], ['Retry-After' => '2']);
+        }
+        try {
+            return $next($request);
+        } finally {
+            fclose($place);
+        }
+    }
+
+    /** @return resource|null */
+    private function place(string $person)
+    {
+        $until = microtime(true) + self::SECONDS;
+        $folder = storage_path('framework/heavy');
+        is_dir($folder) || @mkdir($folder, 0750, true);
+        do {
+            for ($number = 1; $number <= self::PLACES; $number++) {
+                $file = @fopen("$folder/$person-$number", 'c');
+                if ($file !== false && flock($file, LOCK_EX | LOCK_NB)) {
+                    return $file;
+                }
+                $file === false || fclose($file);
+            }
+            usleep(20_000);
+        } while (microtime(true) < $until);
+
+        return null;
+    }
+}

@@ -1,0 +1,11 @@
+{!! $greeting !!}
+
+@foreach ($paragraphs as $paragraph)
+{!! $paragraph !!}
+
+@endforeach
+@if ($link !== '')
+{!! $link !!}
+
+@endif
+Wide Quarry

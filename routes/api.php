@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ActController;
 use App\Http\Controllers\AssessmentController;
 use App\Http\Controllers\AutosaveController;
@@ -18,6 +19,9 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\LinesController;
 use App\Http\Controllers\MeController;
 use App\Http\Controllers\MediaController;
+use App\Http\Controllers\NotificationController;
+use App\Http\Controllers\PasswordLinkController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PresentController;
 use App\Http\Controllers\PrintController;
@@ -26,6 +30,8 @@ use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\SavedSearchController;
 use App\Http\Controllers\ScoreController;
+use App\Http\Controllers\SecondFactorController;
+use App\Http\Controllers\SecurityLogController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\SpecimenController;
 use App\Http\Controllers\StagedController;
@@ -33,14 +39,45 @@ use App\Http\Controllers\StandInController;
 use App\Http\Controllers\StartController;
 use App\Http\Controllers\StimulusController;
 use App\Http\Controllers\StimulusRevisionController;
+use App\Http\Controllers\TeamController;
+use App\Http\Controllers\TokenController;
 use App\Http\Controllers\TransferController;
 use App\Http\Controllers\TrayController;
+use App\Http\Controllers\WorkController;
+use App\Http\Middleware\Administrator;
 use App\Http\Middleware\HeavyWork;
 use App\Http\Middleware\Idempotent;
+use App\Http\Middleware\LiveSession;
 use Illuminate\Support\Facades\Route;
 
 Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');
-Route::middleware('auth:sanctum')->group(function (): void {
+Route::post('password-links', [PasswordLinkController::class, 'store'])->middleware('throttle:sign-in');
+Route::put('password-links', [PasswordLinkController::class, 'update'])->middleware('throttle:sign-in');
+Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void {
+    Route::put('me/password', [AccountController::class, 'password'])->middleware('throttle:sign-in');
+    Route::get('me/sessions', [AccountController::class, 'sessions']);
+    Route::delete('me/sessions', [AccountController::class, 'endSessions']);
+    Route::post('me/second-factor', [SecondFactorController::class, 'store'])->middleware('throttle:sign-in');
+    Route::put('me/second-factor', [SecondFactorController::class, 'update'])->middleware('throttle:sign-in');
+    Route::delete('me/second-factor', [SecondFactorController::class, 'destroy'])->middleware('throttle:sign-in');
+    Route::get('me/tokens', [TokenController::class, 'index']);
+    Route::post('me/tokens', [TokenController::class, 'store'])->middleware('throttle:sign-in');
+    Route::delete('me/tokens/{token}', [TokenController::class, 'destroy'])->where('token', '[0-9]{1,17}');
+    Route::get('me/notifications', [NotificationController::class, 'index']);
+    Route::put('me/notifications', [NotificationController::class, 'read']);
+    Route::get('work', [WorkController::class, 'index']);
+    Route::post('work/{kind}/{id}/retry', [WorkController::class, 'retry'])->where('kind', 'intake|dispatch|act|specimens')->whereUuid('id');
+    Route::middleware(Administrator::class)->prefix('admin')->group(function (): void {
+        Route::get('people', [PeopleController::class, 'index']);
+        Route::post('people', [PeopleController::class, 'store'])->middleware(Idempotent::class);
+        Route::patch('people/{person}', [PeopleController::class, 'update'])->whereUuid('person');
+        Route::post('people/{person}/hand-over', [PeopleController::class, 'handOver'])->whereUuid('person');
+        Route::get('teams', [TeamController::class, 'index']);
+        Route::post('teams', [TeamController::class, 'store'])->middleware(Idempotent::class);
+        Route::patch('teams/{team}', [TeamController::class, 'update'])->whereUuid('team');
+        Route::delete('teams/{team}', [TeamController::class, 'destroy'])->whereUuid('team');
+        Route::get('security-log', [SecurityLogController::class, 'index']);
+    });
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::get('me', MeController::class);
     Route::get('desk', DeskController::class);

@@ -4,14 +4,23 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Models\User;
+use App\Support\Accounts\Notify;
+use App\Support\Accounts\SecurityLog;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
 /** Sets who may read, write and keep a bank. A bank nobody keeps could never be shared again, so that is refused. */
 final class ShareBank
 {
-    /** @param  list<array{user_id: string|null, team_id: string|null, role: string}>  $grants */
-    public function handle(string $bankId, array $grants): void
+    private const ROLES = ['reader' => 'can view', 'writer' => 'can edit', 'keeper' => 'can manage'];
+
+    /**
+     * @param  list<array{user_id: string|null, team_id: string|null, role: string}>  $grants
+     * @param  User|null  $by  who shares it; those whose rights change are told so
+     * @param  string  $words  what they write to them
+     */
+    public function handle(string $bankId, array $grants, ?User $by = null, string $words = ''): void
     {
         $seen = [];
         foreach ($grants as $i => $grant) {
@@ -29,11 +38,40 @@ final class ShareBank
         if (DB::table('users')->whereIn('id', $people)->count() < count($people) || DB::table('teams')->whereIn('id', $teams)->count() < count($teams)) {
             throw Refused::because('grant.gone', 'One of these people or teams is not there any more. Load the list again.', '/grants');
         }
-        DB::transaction(function () use ($bankId, $grants): void {
+        DB::transaction(function () use ($bankId, $grants, $by, $words): void {
+            $before = $this->roles($bankId);
             DB::table('bank_grants')->where('bank_id', $bankId)->delete();
             DB::table('bank_grants')->insert(array_map(fn (array $grant): array => [...$grant, 'bank_id' => $bankId], $grants));
+            $by === null || $this->tell($bankId, $before, $by, $words);
             // a use counts as long as its author may read the question
             DB::update('UPDATE questions SET uses = counted_uses(id) WHERE uses <> counted_uses(id) AND id IN (SELECT question_id FROM assessment_uses JOIN questions AS used ON used.id = question_id WHERE used.bank_id = ?)', [$bankId]);
         });
+    }
+
+    /** @return array<string, string> person → what they may do, by themselves or in a team */
+    private function roles(string $bankId): array
+    {
+        return array_column(DB::select(<<<'SQL'
+            SELECT coalesce(bank_grants.user_id, memberships.user_id) AS person, max(role) AS role
+            FROM bank_grants LEFT JOIN memberships ON memberships.team_id = bank_grants.team_id WHERE bank_id = ? GROUP BY 1 HAVING coalesce(bank_grants.user_id, memberships.user_id) IS NOT NULL
+            SQL, [$bankId]), 'role', 'person');
+    }
+
+    /** @param  array<string, string>  $before */
+    private function tell(string $bankId, array $before, User $by, string $words): void
+    {
+        $bank = DB::table('banks')->where('id', $bankId)->first(['slug', 'name']);
+        $after = $this->roles($bankId);
+        SecurityLog::write('grants_changed', $by, ['bank' => $bank?->slug, 'before' => $before, 'after' => $after]);
+        foreach (User::query()->findMany(array_diff(array_keys([...$before, ...$after]), [$by->id])) as $person) {
+            [$old, $new] = [$before[$person->id] ?? null, $after[$person->id] ?? null];
+            $text = match (true) {
+                $old === $new => null,
+                $new === null => "$by->name stopped sharing the bank “{$bank?->name}” with you.",
+                $old === null => "$by->name shared the bank “{$bank?->name}” with you: you ".self::ROLES[$new].'.',
+                default => "$by->name changed what you may do in the bank “{$bank?->name}”: you ".self::ROLES[$new].'.',
+            };
+            $text === null || Notify::tell($person, 'share', $text, $words, $new === null ? '' : "/banks/{$bank?->slug}");
+        }
     }
 }

@@ -16,6 +16,8 @@ use App\Policies\BankPolicy;
 use App\Policies\IntakePolicy;
 use App\Policies\QuestionPolicy;
 use App\Policies\StimulusPolicy;
+use App\Support\Accounts\Network;
+use App\Support\OutboxTransport;
 use App\Support\WorkerBeat;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Http\Request;
@@ -23,7 +25,6 @@ use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Queue\Events\Looping;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
-use App\Support\OutboxTransport;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
@@ -47,7 +48,11 @@ final class AppServiceProvider extends ServiceProvider
         \Illuminate\Database\Eloquent\Model::shouldBeStrict();
         $who = fn (Request $request): string => $request->user() instanceof User ? $request->user()->id : (string) $request->ip();
         RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)->by($who($request)));
-        RateLimiter::for('sign-in', fn (Request $request): array => [Limit::perMinute(10)->by('mail:'.strtolower($request->string('email')->value())), Limit::perMinute(60)->by('ip:'.$request->ip())]);
+        RateLimiter::for('sign-in', fn (Request $request): array => [
+            Limit::perMinute(10)->by('account:'.($request->user()->id ?? mb_strtolower(mb_strcut($request->string('email')->value(), 0, 255)))),
+            Limit::perMinute(30)->by("address:{$request->ip()}"),
+            Limit::perMinute(100)->by('network:'.Network::of((string) $request->ip())),
+        ]);
         RateLimiter::for('give', fn (Request $request): Limit => Limit::perMinute(60)->by('give:'.$who($request)));
         Mail::extend('outbox', fn (): OutboxTransport => new OutboxTransport);
         Queue::createPayloadUsing(fn (string $connection, ?string $queue, array $payload): array => ($payload['data']['command'] ?? null) instanceof BackgroundWork ? ['person' => $payload['data']['command']->person] : []);

@@ -111,6 +111,8 @@ final class Problems
             return self::json(503, '503', $problem->getMessage());
         }
 
-        return self::json($status, (string) $status, self::SENTENCES[$status] ?? ($status >= 500 ? 'Something went wrong here. It was written down; nothing of yours is lost.' : 'This cannot be done.'));
+        $headers = $problem instanceof HttpExceptionInterface ? array_filter($problem->getHeaders(), fn (string $name): bool => $name === 'Retry-After', ARRAY_FILTER_USE_KEY) : [];
+
+        return self::json($status, (string) $status, self::SENTENCES[$status] ?? ($status >= 500 ? 'Something went wrong here. It was written down; nothing of yours is lost.' : 'This cannot be done.'), [], array_map(strval(...), $headers));
     }
 }

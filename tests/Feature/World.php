@@ -40,6 +40,8 @@ final class World
 
     public string $question;
 
+    public string $team;
+
     /** @var array<string, User> */
     public array $people = [];
 
@@ -52,7 +54,7 @@ final class World
                 DB::table('bank_grants')->insert(['bank_id' => $this->bank->id, 'user_id' => $this->people[$role]->id, 'role' => $role]);
             }
         }
-        $team = (string) Str::uuid7();
+        $team = $this->team = (string) Str::uuid7();
         DB::table('teams')->insert(['id' => $team, 'name' => 'Earth']);
         DB::table('memberships')->insert(['team_id' => $team, 'user_id' => $this->people['team reader']->id]);
         DB::table('bank_grants')->insert(['bank_id' => $this->bank->id, 'team_id' => $team, 'role' => 'reader']);
@@ -122,6 +124,21 @@ final class World
     {
         $id = (string) Str::uuid7();
         DB::table('saved_searches')->insert(['id' => $id, 'bank_id' => $this->bank->id, 'user_id' => $this->people['writer']->id, 'shared' => true, 'name' => 'Drafts', 'filter' => 'status=draft']);
+
+        return $id;
+    }
+
+    /** A personal token of the writer's. */
+    public function token(): int
+    {
+        return (int) $this->people['writer']->createToken('Timetable', ['read'], now()->addDay())->accessToken->getKey();
+    }
+
+    /** An export of the writer's that could not be written. */
+    public function failedDispatch(): string
+    {
+        $id = app(OpenDispatch::class)->handle(Fields::of((object) ['format' => 'pack', 'bank' => 'rocks'], '', ['format', 'bank']), $this->people['writer']);
+        DB::table('dispatches')->where('id', $id)->update(['state' => 'failed', 'problem' => 'The disk was full.']);
 
         return $id;
     }

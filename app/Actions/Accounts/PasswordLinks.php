@@ -30,7 +30,7 @@ final readonly class PasswordLinks
     /** Says nothing about whether there is such an address. */
     public function reset(string $email): void
     {
-        $person = User::query()->where('email', mb_strtolower(trim($email)))->whereNull('disabled_at')->first();
+        $person = User::query()->where(['email' => mb_strtolower(trim($email)), 'disabled_at' => null])->first();
         if ($person !== null) {
             Notify::mail($person, 'Choose a new password', ['Somebody, probably you, asked for a new password for Wide Quarry. This link works for an hour. If it was not you, do nothing:'], $this->link($person, 'reset'));
             SecurityLog::write('password_reset_sent', $person);
@@ -40,10 +40,10 @@ final readonly class PasswordLinks
     /** @throws Refused */
     public function use(string $secret, string $password): User
     {
-        return DB::transaction(function () use ($secret, $password): User {
+        return DB::transaction(/** @throws Refused */ function () use ($secret, $password): User {
             $hash = hash('sha256', $secret);
             $link = DB::table('password_links')->where('hash', $hash)->where('expires_at', '>', now())->lockForUpdate()->first();
-            $person = $link === null ? null : User::query()->whereKey($link->user_id)->whereNull('disabled_at')->first();
+            $person = $link === null ? null : User::query()->where(['id' => $link->user_id, 'disabled_at' => null])->first();
             if ($person === null) {
                 throw Refused::because('password.link', 'This link was used before, or is too old. Ask for a new one.');
             }

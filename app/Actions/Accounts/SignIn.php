@@ -31,9 +31,12 @@ final readonly class SignIn
         $person = (new Timebox)->call(function (Timebox $box) use ($email, $password): ?User {
             $person = User::query()->where('email', mb_strtolower(trim($email)))->first();
             $isRight = Hash::check($password, $person->password ?? self::nobody());
-            $box->returnEarly = $person !== null && $isRight && $person->disabled_at === null; // who knows the password may know that it is right
+            if ($person === null || ! $isRight || $person->disabled_at !== null) {
+                return null;
+            }
+            $box->returnEarly(); // who knows the password may know that it is right
 
-            return $box->returnEarly ? $person : null;
+            return $person;
         }, app()->runningUnitTests() ? 0 : self::MICROSECONDS);
         if ($person === null) {
             SecurityLog::write('sign_in_failed', User::query()->where('email', mb_strtolower(trim($email)))->first());

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\ShareBank;
 use App\Http\OpenApi\Operation;
 use App\Models\Bank;
+use App\Models\User;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -27,16 +28,17 @@ final class GrantController
         return new JsonResponse(['data' => $rows]);
     }
 
-    #[Operation('Set all rights to a bank at once; somebody must keep it', body: ['grants' => 'object[]'])]
+    #[Operation('Set all rights to a bank at once; somebody must keep it', body: ['grants' => 'object[]', 'words' => 'string?'])]
     public function update(Request $request, Bank $bank, ShareBank $share): JsonResponse
     {
         Gate::authorize('keep', $bank);
         $grants = [];
-        foreach (Fields::of(Json::decode($request->getContent()), '', ['grants'])->list('grants', 500) as $i => $grant) {
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['grants', 'words']);
+        foreach ($fields->list('grants', 500) as $i => $grant) {
             $grant = Fields::of($grant, "/grants/$i", ['person', 'team', 'role']);
             $grants[] = ['user_id' => $grant->raw('person') === null ? null : $grant->uuid('person'), 'team_id' => $grant->raw('team') === null ? null : $grant->uuid('team'), 'role' => $grant->oneOf('role', ['reader', 'writer', 'keeper'], '')];
         }
-        $share->handle($bank->id, $grants);
+        $share->handle($bank->id, $grants, User::asking($request), $fields->string('words', '', 1000));
 
         return $this->index($bank);
     }
@@ -45,7 +47,7 @@ final class GrantController
     public function people(): JsonResponse
     {
         return new JsonResponse([
-            'people' => DB::table('users')->orderByRaw('name COLLATE by_name')->limit(2000)->get(['id', 'name']),
+            'people' => DB::table('users')->whereNull('disabled_at')->orderByRaw('name COLLATE by_name')->limit(2000)->get(['id', 'name']),
             'teams' => DB::table('teams')->orderByRaw('name COLLATE by_name')->limit(500)->get(['id', 'name']),
         ]);
     }

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Accounts\SignIn;
 use App\Http\OpenApi\Operation;
 use App\Http\Requests\SignInRequest;
 use App\Http\Resources\PersonResource;
 use App\Models\User;
+use App\Support\Accounts\SecurityLog;
 use App\Support\Problems;
 use Illuminate\Contracts\Auth\StatefulGuard;
 use Illuminate\Http\JsonResponse;
@@ -17,20 +19,18 @@ use Illuminate\Support\Facades\Auth;
 
 final class SessionController
 {
-    #[Operation('Sign in', response: PersonResource::class)]
-    public function store(SignInRequest $request): JsonResponse
+    #[Operation('Sign in; code is that of the second factor, once the answer asks for it', response: PersonResource::class, body: ['email' => 'string', 'password' => 'string', 'code' => 'string?'])]
+    public function store(SignInRequest $request, SignIn $signIn): JsonResponse
     {
         if (! $request->hasSession()) {
             return Problems::json(400, 'session.no_origin', 'Signing in starts on our own page. Programs use a personal token instead.');
         }
         $guard = Auth::guard('web');
         assert($guard instanceof StatefulGuard);
-        if (! $guard->attempt(['email' => strtolower($request->string('email')->value()), 'password' => $request->string('password')->value()])) {
-            return Problems::json(422, 'session.refused', 'This address and password do not belong together.');
-        }
+        $user = $signIn->handle($request->string('email')->value(), $request->string('password')->value(), $request->string('code')->value());
+        $guard->login($user);
         $request->session()->regenerate();
-        $user = $guard->user();
-        assert($user instanceof User);
+        $request->session()->put('signed_in_at', now()->getTimestamp());
 
         return (new PersonResource($user))->response();
     }
@@ -40,6 +40,8 @@ final class SessionController
     {
         $guard = Auth::guard('web');
         assert($guard instanceof StatefulGuard);
+        $user = $guard->user();
+        $user instanceof User && SecurityLog::write('sign_out', $user);
         $guard->logout();
         if ($request->hasSession()) {
             $request->session()->invalidate();

@@ -91,7 +91,7 @@ final class TeamController
             DB::table('memberships')->where('team_id', $team)->delete();
             DB::table('memberships')->insert(array_map(fn (string $id): array => ['team_id' => $team, 'user_id' => $id], array_values(array_unique($members))));
             $called = DB::table('teams')->where('id', $team)->value('name');
-            foreach (User::query()->whereIn('id', [...array_diff($members, $before), ...array_diff($before, $members)])->get() as $person) {
+            foreach (User::query()->findMany([...array_diff($members, $before), ...array_diff($before, $members)]) as $person) {
                 Notify::tell($person, 'team', in_array($person->id, $members, true) ? "$by->name added you to the team “{$called}”." : "$by->name removed you from the team “{$called}”.", '', '/banks');
             }
             SecurityLog::write('team_changed', $by, ['team' => $called, 'added' => count(array_diff($members, $before)), 'removed' => count(array_diff($before, $members))]);

@@ -8,18 +8,21 @@ use App\Http\OpenApi\Shape;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\DB;
 
 /** @mixin User */
 final class PersonResource extends JsonResource implements Shape
 {
     public static function shape(): array
     {
-        return ['id' => 'string', 'name' => 'string', 'email' => 'string', 'is_administrator' => 'boolean'];
+        return ['id' => 'string', 'name' => 'string', 'email' => 'string', 'is_administrator' => 'boolean', 'second_factor' => 'boolean', 'unread' => 'integer'];
     }
 
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'email' => $this->email, 'is_administrator' => $this->is_administrator];
+        return ['id' => $this->id, 'name' => $this->name, 'email' => $this->email, 'is_administrator' => $this->is_administrator, 'second_factor' => $this->second_factor_on,
+            'unread' => DB::table('notifications')->where('user_id', $this->id)->whereNull('read_at')->count(),
+        ];
     }
 }

@@ -54,7 +54,7 @@ final class Totp
     {
         $bits = implode('', array_map(fn (string $byte): string => str_pad(decbin(ord($byte)), 8, '0', STR_PAD_LEFT), str_split($bytes)));
 
-        return implode('', array_map(fn (string $five): string => self::BASE32[bindec(str_pad($five, 5, '0'))], str_split($bits, 5)));
+        return implode('', array_map(fn (string $five): string => self::BASE32[(int) bindec(str_pad($five, 5, '0'))], str_split($bits, 5)));
     }
 
     /** The address that authenticator apps read. */

@@ -82,6 +82,8 @@ export type Person = {
   name: string
   email: string
   is_administrator: boolean
+  second_factor: boolean
+  unread: number
 }
 
 export type Problem = {

@@ -130,8 +130,12 @@ final readonly class QuarryConsole
     private function person(Arguments $arguments): int
     {
         $email = strtolower($arguments->words[2] ?? '');
-        if (($arguments->words[1] ?? '') !== 'add' || filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
-            return $this->fail(Problem::usage('quarry person add EMAIL [--administrator] [--name=NAME]'));
+        $does = $arguments->words[1] ?? '';
+        if (! in_array($does, ['add', 'remove'], true) || filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
+            return $this->fail(Problem::usage('quarry person add EMAIL [--administrator] [--name=NAME], or quarry person remove EMAIL'));
+        }
+        if ($does === 'remove') {
+            return $this->remove($email);
         }
         if (User::query()->where('email', $email)->exists()) {
             return $this->fail(Problem::usage("There is a person with the address $email already."));
@@ -139,6 +143,23 @@ final readonly class QuarryConsole
         $password = Str::password(16, symbols: false);
         User::query()->create(['name' => ($arguments->options['name'] ?? '') ?: Str::before($email, '@'), 'email' => $email, 'password' => $password, 'is_administrator' => isset($arguments->options['administrator'])]);
         echo Json::encode(['email' => $email, 'password' => $password])."\n";
+
+        return 0;
+    }
+
+    /** Somebody who is the only one to manage a bank is not removed: nobody could share it again. */
+    private function remove(string $email): int
+    {
+        $person = User::query()->where('email', $email)->first();
+        if ($person === null) {
+            return $this->fail(Problem::usage("There is nobody with the address $email."));
+        }
+        $alone = DB::select("SELECT banks.slug FROM bank_grants JOIN banks ON banks.id = bank_id WHERE user_id = ? AND role = 'keeper' AND NOT EXISTS (SELECT 1 FROM bank_grants AS other WHERE other.bank_id = banks.id AND other.role = 'keeper' AND other.id <> bank_grants.id)", [$person->id]);
+        if ($alone !== []) {
+            return $this->fail(Problem::usage('Nobody else manages '.implode(', ', array_column($alone, 'slug')).'. Hand these banks over first, on the page People.'));
+        }
+        $person->delete();
+        echo Json::encode(['removed' => $email])."\n";
 
         return 0;
     }

@@ -34,7 +34,7 @@ final class WorkerBeat
     public static function isAnyAlive(): bool
     {
         return DB::scalar(<<<'SQL'
-            SELECT EXISTS (SELECT 1 FROM workers WHERE beat_at > now() - make_interval(secs => CASE WHEN job IS NULL THEN ? ELSE ? END))
+            SELECT EXISTS (SELECT 1 FROM workers WHERE beat_at > now() - make_interval(secs => CASE WHEN job IS NULL THEN ?::float8 ELSE ?::float8 END))
             SQL, [self::SILENCE, self::LONGEST_JOB]) === true;
     }
 

@@ -14,7 +14,9 @@ fill_in() { # template target
 start_web() { # port
     WEB_PORT=$1 RUN=$VAR/run/web-$1 PORT_RIGHT=()
     local host=${APP_URL#*://}; host=${host%%[:/]*}
-    WEB_HOSTS="$host 127.0.0.1 localhost" WEB_HSTS='' WEB_PROXIES=''
+    WEB_HOSTS='127.0.0.1 localhost'
+    [[ " $WEB_HOSTS " == *" $host "* ]] || WEB_HOSTS="$host $WEB_HOSTS"
+    WEB_HSTS='' WEB_PROXIES=''
     [[ $APP_URL == https://* ]] && WEB_HSTS='header Strict-Transport-Security "max-age=31536000"'
     [ -n "${QUARRY_PROXIES:-}" ] && WEB_PROXIES="trusted_proxies ${QUARRY_PROXIES//,/ }"
     mkdir -p "$RUN/caddy"

@@ -37,10 +37,10 @@ final readonly class PasswordLinks
         }
     }
 
-    /** @throws Refused */
+    /** Refused when the link is used or too old, or the password weak. */
     public function use(string $secret, string $password): User
     {
-        return DB::transaction(/** @throws Refused */ function () use ($secret, $password): User {
+        return DB::transaction(function () use ($secret, $password): User {
             $hash = hash('sha256', $secret);
             $link = DB::table('password_links')->where('hash', $hash)->where('expires_at', '>', now())->lockForUpdate()->first();
             $person = $link === null ? null : User::query()->where(['id' => $link->user_id, 'disabled_at' => null])->first();

@@ -11,11 +11,21 @@ use Illuminate\Http\Response;
 /** The one page of the front end, and the description of the API. */
 final class PageController
 {
-    public function app(): Response
+    /** First steps of the addresses that the front end knows (resources/js/app.tsx). */
+    private const SCREENS = [
+        '', 'sign-in', 'forgot', 'choose-password', 'desk', 'account', 'people', 'work', 'banks', 'find', 'acts', 'stimuli', 'questions', 'assessments', 'transfers', 'help', 'intakes', 'dispatches', 'receipts', 'gallery',
+    ];
+
+    /** The page says by its status whether there is such a screen; a file that is missing gets no page. */
+    public function app(string $path = ''): Response
     {
+        $isKnown = in_array(explode('/', $path)[0], self::SCREENS, true);
+        if (! $isKnown && str_contains(basename($path), '.')) {
+            return new Response('Not found', 404, ['Content-Type' => 'text/plain']);
+        }
         $demo = [...(config('app.demo') === true ? ['demo' => true] : []), ...(app()->environment('production') === true ? [] : ['gallery' => true])];
 
-        return new Response(view('app', ['settings' => $demo])->render(), 200, ['Cache-Control' => 'no-store']);
+        return new Response(view('app', ['settings' => $demo])->render(), $isKnown ? 200 : 404, ['Cache-Control' => 'no-store']);
     }
 
     public function openapi(Description $description): JsonResponse

@@ -57,7 +57,7 @@ final class LiveSession
     {
         $token = $person->currentAccessToken();
 
-        return is_a($token, PersonalAccessToken::class) ? $token : null; // @phpstan-ignore function.alreadyNarrowedType, return.unusedType
+        return is_a($token, PersonalAccessToken::class) ? $token : null; // @phpstan-ignore function.alreadyNarrowedType
     }
 
     private function ofToken(Request $request, User $person, PersonalAccessToken $token): ?Response

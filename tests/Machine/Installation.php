@@ -1,0 +1,141 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Machine;
+
+use Symfony\Component\Process\Process;
+
+/** A whole installation of its own, started by bin/start as a user would, in a folder of its own; whatever is done to it stays in there. */
+final class Installation
+{
+    public const PASSWORD = 'four plain garden words';
+
+    public readonly string $folder;
+
+    public readonly int $port;
+
+    private ?Process $process = null;
+
+    /** @var array<string, string> */
+    private array $environment;
+
+    /** One for all tests that do not mind the others; it ends with them. */
+    public static function shared(): self
+    {
+        static $shared = null;
+        if ($shared === null) {
+            $shared = (new self('shared'))->start();
+            register_shutdown_function(fn () => $shared->stop());
+        }
+        $shared->untilReady();
+
+        return $shared;
+    }
+
+    /** @param  array<string, string>  $environment */
+    public function __construct(string $name, array $environment = [])
+    {
+        $this->folder = dirname(__DIR__, 2)."/var/machine/$name";
+        $this->port = self::freePort();
+        // what bin/test told its own application is nothing to this one
+        $kept = array_intersect_key(getenv(), array_flip(['PATH', 'HOME', 'LANG', 'CI', 'TMPDIR']));
+        $this->environment = [...array_map(fn (): bool => false, getenv()), ...$kept, 'QUARRY_VAR' => $this->folder, ...$environment];
+        (new Process(['rm', '-rf', $this->folder]))->mustRun();
+        mkdir($this->folder, 0755, true);
+    }
+
+    public function start(string ...$flags): self
+    {
+        $flags = $flags === [] ? ['--empty'] : $flags;
+        $this->process = new Process(['bash', 'bin/start', "--port=$this->port", ...$flags], dirname(__DIR__, 2), $this->environment, timeout: null); // @phpstan-ignore argument.type
+        $this->process->start();
+        $this->until(fn (): bool => str_contains($this->said(), 'Ctrl-C') || ! ($this->process?->isRunning() ?? false), 'starting', 180);
+
+        return $this;
+    }
+
+    public function said(): string
+    {
+        return ($this->process?->getErrorOutput() ?? '').($this->process?->getOutput() ?? '');
+    }
+
+    public function isRunning(): bool
+    {
+        return $this->process?->isRunning() ?? false;
+    }
+
+    public function stop(int $signal = SIGTERM): void
+    {
+        $this->process?->isRunning() === true && $this->process->signal($signal);
+        $this->process?->wait();
+    }
+
+    /** bin/quarry in this installation. @return array<string, mixed> what it printed */
+    public function quarry(string ...$words): array
+    {
+        $process = new Process(['bin/quarry', ...$words], dirname(__DIR__, 2), $this->environment, timeout: 300); // @phpstan-ignore argument.type
+        $process->run();
+
+        return json_decode($process->getOutput() === '' ? $process->getErrorOutput() : $process->getOutput(), true) ?? ['code' => $process->getExitCode(), 'said' => $process->getErrorOutput()];
+    }
+
+    /** @return Person somebody with an account, signed in */
+    public function person(string $name, bool $isAdministrator = false): Person
+    {
+        $made = $this->quarry('person', 'add', "$name@school.example", ...($isAdministrator ? ['--administrator'] : []));
+
+        return new Person("http://127.0.0.1:$this->port", "$name@school.example", is_string($made['password'] ?? null) ? $made['password'] : throw new \RuntimeException(json_encode($made) ?: ''));
+    }
+
+    public function pid(string $part): int
+    {
+        return (int) @file_get_contents("$this->folder/run/$part.pid");
+    }
+
+    public function kill(string $part, int $signal = SIGKILL): void
+    {
+        posix_kill($this->pid($part), $signal);
+    }
+
+    /** @return array<string, mixed>|null what /up says; null when nothing answers */
+    public function health(): ?array
+    {
+        $said = @file_get_contents("http://127.0.0.1:$this->port/up", false, stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 5]]));
+
+        return $said === false ? null : json_decode($said, true);
+    }
+
+    public function untilReady(): void
+    {
+        $this->until(fn (): bool => ($this->health()['ready'] ?? false) === true, 'being ready', 60);
+    }
+
+    /** @return list<int> processes that belong to it, whoever their parent is */
+    public function processes(): array
+    {
+        exec('grep -lsa -- '.escapeshellarg($this->folder).' /proc/[0-9]*/environ /proc/[0-9]*/cmdline', $files);
+        $pids = array_values(array_unique(array_map(fn (string $file): int => (int) explode('/', $file)[2], $files)));
+
+        return array_values(array_filter($pids, fn (int $pid): bool => is_dir("/proc/$pid") && ! str_contains((string) @file_get_contents("/proc/$pid/cmdline"), 'grep')));
+    }
+
+    /** @param  callable(): bool  $holds */
+    public function until(callable $holds, string $what, int $seconds = 30): void
+    {
+        $until = microtime(true) + $seconds;
+        while (! $holds()) {
+            microtime(true) < $until || throw new \RuntimeException("Waited $seconds s for $what. {$this->said()}");
+            usleep(50_000);
+        }
+    }
+
+    private static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('No port is free.');
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr($name, (int) strrpos($name, ':') + 1);
+    }
+}

@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Actions\Prune;
 use App\Http\Middleware\CleanInput;
 use App\Http\Middleware\SecurityHeaders;
 use App\Support\Problems;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -24,9 +26,13 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $middleware->trustHosts(at: fn (): array => ['^'.preg_quote((string) parse_url(config()->string('app.url'), PHP_URL_HOST), '/').'$', '^127\.0\.0\.1$', '^localhost$'], subdomains: false);
         $middleware->redirectGuestsTo('/sign-in');
     })
+    ->withSchedule(fn (Schedule $schedule) => $schedule->call(fn () => app(Prune::class)->handle())->hourly()->name('prune')->withoutOverlapping())
     ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))
     ->create();
 
 // bin/start writes the settings beside the data when QUARRY_VAR names another place for both
-return $app->useEnvironmentPath(getenv('QUARRY_VAR') ?: $app->basePath())
-    ->useStoragePath(getenv('QUARRY_STORAGE') ?: $app->basePath('var/storage'));
+$var = getenv('QUARRY_VAR') ?: $app->basePath('var');
+$app->useEnvironmentPath(getenv('QUARRY_VAR') ?: $app->basePath())->useStoragePath(getenv('QUARRY_STORAGE') ?: "$var/storage");
+$app->afterLoadingEnvironment(fn () => $app->useStoragePath(Illuminate\Support\Env::get('QUARRY_STORAGE') ?: "$var/storage"));
+
+return $app;

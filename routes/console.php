@@ -2,16 +2,26 @@
 
 declare(strict_types=1);
 
+use App\Actions\Reindex;
 use App\Http\OpenApi\Description;
 use App\Http\OpenApi\TypeScript;
+use App\Jobs\ReindexAll;
 use App\Models\User;
 use Database\Seeders\LargeBankSeeder;
 use Database\Seeders\SamplePackages;
 use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
 
 Artisan::command('quarry:people {--count}', function (): void {
     $this->line((string) User::query()->count());
 })->purpose('How many people can sign in');
+
+Artisan::command('quarry:reindex-if-due', function (): void {
+    if (! Reindex::isDue()) {
+        return;
+    }
+    DB::table('questions')->exists() ? ReindexAll::dispatch('reindex', null, true) : DB::table('settings')->upsert([['name' => 'index_version', 'value' => (string) Reindex::VERSION]], ['name']);
+})->purpose('Rebuild in the background what an upgrade derives otherwise');
 
 Artisan::command('quarry:ready-for {environment}', function (): int {
     $demo = User::query()->where('email', 'like', '%@fellmoor.example')->pluck('email')->all();

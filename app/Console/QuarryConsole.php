@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Actions\Backup\Backup;
+use App\Actions\Backup\BackupFolder;
+use App\Actions\Backup\Restore;
 use App\Actions\ExportBank;
 use App\Actions\ImportQuestions;
+use App\Actions\Reindex;
 use App\Actions\RunSpecimens;
+use App\Actions\VerifyFiles;
 use App\Models\Bank;
 use App\Models\User;
 use App\Support\Refused;
@@ -40,7 +45,11 @@ final readonly class QuarryConsole
                 'specimens' => $this->specimens($arguments),
                 'generate' => $this->generate($arguments),
                 'person' => $this->person($arguments),
-                default => $this->fail(Problem::usage('Known are read, write, score, present, rolls, check, import, export, specimens, generate and person add.')),
+                'backup' => $this->backup($arguments),
+                'restore' => $this->restore($arguments),
+                'verify' => $this->verify($arguments),
+                'reindex' => $this->reindex(),
+                default => $this->fail(Problem::usage('Known are read, write, score, present, rolls, check, import, export, specimens, generate, person, backup, restore, verify and reindex.')),
             };
         } catch (CoreException $problem) {
             return $this->fail(Problem::of($problem));
@@ -123,6 +132,46 @@ final readonly class QuarryConsole
         $from = hrtime(true);
         $slug = (new LargeBankSeeder)->make((int) $count, (int) $seed, $keeper->id);
         echo Json::encode(['bank' => $slug, 'questions' => (int) $count, 'seconds' => round((hrtime(true) - $from) / 1e9, 1)])."\n";
+
+        return 0;
+    }
+
+    private function backup(Arguments $arguments): int
+    {
+        $folder = $arguments->words[1] ?? '';
+        if ($folder === '' || $arguments->unknown([]) !== []) {
+            return $this->fail(Problem::usage('quarry backup DIR; run on the same folder again, it copies only what is new.'));
+        }
+        echo Json::encode(app(Backup::class)->handle($folder))."\n";
+
+        return 0;
+    }
+
+    private function restore(Arguments $arguments): int
+    {
+        $folder = $arguments->words[1] ?? '';
+        if ($folder === '' || $arguments->unknown([]) !== []) {
+            return $this->fail(Problem::usage('quarry restore DIR, into an empty installation; start it again afterwards.'));
+        }
+        echo Json::encode(app(Restore::class)->handle($folder))."\n";
+
+        return 0;
+    }
+
+    /** Every stored file and every reference to one; with a folder, a backup. 1 when something is missing or damaged. */
+    private function verify(Arguments $arguments): int
+    {
+        $folder = $arguments->words[1] ?? '';
+        $report = $folder === '' ? app(VerifyFiles::class)->handle() : ['problems' => (new BackupFolder($folder))->problems()];
+        echo Json::encode($report)."\n";
+
+        return [...$report['damaged'] ?? [], ...$report['missing'] ?? [], ...$report['problems'] ?? []] === [] ? 0 : 1;
+    }
+
+    private function reindex(): int
+    {
+        $from = hrtime(true);
+        echo Json::encode(['questions' => app(Reindex::class)->handle(), 'seconds' => round((hrtime(true) - $from) / 1e9, 1)])."\n";
 
         return 0;
     }

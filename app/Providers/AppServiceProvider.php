@@ -17,9 +17,13 @@ use App\Policies\IntakePolicy;
 use App\Policies\QuestionPolicy;
 use App\Policies\StimulusPolicy;
 use App\Support\Accounts\Network;
+use App\Support\LimiterStore;
 use App\Support\OutboxTransport;
 use App\Support\WorkerBeat;
+use Illuminate\Cache\CacheManager;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Cache\Repository;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Http\Request;
 use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Queue\Events\Looping;
@@ -36,6 +40,8 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(Parts::class, fn (): Parts => Parts::standard());
+        // before anything asks for the rate limiter, which counts in it
+        $this->app->resolving('cache', fn (CacheManager $cache) => $cache->extend('limiter', fn (Application $app): Repository => $cache->repository(new LimiterStore($app->make('files'), storage_path('framework/cache/data')))));
     }
 
     public function boot(): void

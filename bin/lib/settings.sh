@@ -36,7 +36,7 @@ settings() { # database port [address]
     host=${url#*://}; host=${host%%/*}
     export APP_KEY=${APP_KEY:-}
     [ -n "$APP_KEY" ] || APP_KEY=$(app_key)
-    export APP_URL=$url SANCTUM_STATEFUL_DOMAINS=$host DB_DATABASE=$1 APP_NAME='Wide Quarry' LOG_CHANNEL=${LOG_CHANNEL:-daily} LOG_DAILY_DAYS=${LOG_DAILY_DAYS:-14} \
+    export APP_URL=$url SANCTUM_STATEFUL_DOMAINS=$host DB_DATABASE=$1 APP_NAME='Wide Quarry' LOG_CHANNEL=${LOG_CHANNEL:-files} LOG_DAILY_DAYS=${LOG_DAILY_DAYS:-14} \
         SESSION_DRIVER=${SESSION_DRIVER:-database} CACHE_STORE=${CACHE_STORE:-database} QUEUE_CONNECTION=${QUEUE_CONNECTION:-database} \
         DB_QUEUE=quick REDIS_QUEUE=quick DB_QUEUE_RETRY_AFTER=60 REDIS_QUEUE_RETRY_AFTER=60 \
         MAIL_MAILER=${MAIL_MAILER:-outbox} SESSION_SECURE_COOKIE=false QUARRY_STORAGE=${QUARRY_STORAGE:-$VAR/storage} QUARRY_PROXIES=${QUARRY_PROXIES:-}

@@ -80,6 +80,14 @@ final class Installation
         return json_decode($process->getOutput() === '' ? $process->getErrorOutput() : $process->getOutput(), true) ?? ['code' => $process->getExitCode(), 'said' => $process->getErrorOutput()];
     }
 
+    /** What psql prints for some statements, as the application's role. */
+    public function sql(string $statements): string
+    {
+        $process = new Process(['psql', '-h', "$this->folder/run/postgres.socket", '-U', 'quarry', '-d', 'quarry', '-Atq', '-v', 'ON_ERROR_STOP=1'], null, ['PGPASSWORD' => (string) file_get_contents("$this->folder/run/postgres.password")], $statements, 120);
+
+        return $process->mustRun()->getOutput();
+    }
+
     /** @return Person somebody with an account, signed in */
     public function person(string $name, bool $isAdministrator = false): Person
     {

@@ -13,6 +13,7 @@ use App\Support\Intake\Assessments;
 use App\Support\Intake\Chunk;
 use App\Support\Intake\IntakeReceipt;
 use App\Support\Intake\Judge;
+use App\Support\Quota;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Interchange\Duplicate;
@@ -43,6 +44,7 @@ final readonly class CommitIntake
         if ($intake->bank_id !== null && ! in_array($person->roleIn($intake->bank_id), ['writer', 'keeper'], true)) {
             throw Refused::because('intake.may_not_write', 'You may not write in the bank it is meant for. Choose another, or ask its keeper.', '/bank');
         }
+        $intake->bank_id === null || Quota::allowMedia($intake->bank_id, $intake->id);
         DB::transaction(function () use ($intake, $person): void {
             $act = Act::begin('intake', $person);
             if (Intake::query()->whereKey($intake->id)->where('state', 'review')->update(['state' => 'committing', 'act_id' => $act, 'problem' => null]) === 0) {

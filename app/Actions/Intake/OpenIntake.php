@@ -9,6 +9,7 @@ use App\Models\Intake;
 use App\Models\User;
 use App\Support\FileStore;
 use App\Support\QuestionIndex;
+use App\Support\Quota;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -37,6 +38,7 @@ final readonly class OpenIntake
         if (count($files) > self::MOST) {
             throw Refused::because('intake.too_many', 'At most '.self::MOST.' files at once.', '/files');
         }
+        Quota::allowUpload($person, array_sum(array_map(fn (array $file): int => (int) @filesize($file['path']), $files)));
         $kept = array_map(fn (array $file): array => ['name' => mb_strimwidth(basename(strtr(mb_scrub($file['name']), '\\', '/')) ?: 'file', 0, 200, '…'), ...$this->files->put($file['path'])], $files);
 
         return DB::transaction(function () use ($kept, $person, $bank, $folder): Intake {

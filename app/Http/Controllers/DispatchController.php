@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Dispatch\OpenDispatch;
+use App\Actions\Prune;
 use App\Http\OpenApi\Operation;
 use App\Jobs\WriteOut;
 use App\Models\User;
 use App\Support\Dispatch\DispatchRights;
 use App\Support\FileStore;
+use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -46,6 +48,9 @@ final class DispatchController
     public function file(Request $request, string $dispatch, FileStore $files): BinaryFileResponse
     {
         $row = $this->row($request, $dispatch);
+        if ($row->sha256 === null && $row->state === 'ready') {
+            throw Refused::because('dispatch.deleted', 'This file was deleted after '.Prune::FILE_DAYS.' days. Export it again.');
+        }
         if ($row->sha256 === null || ! DispatchRights::allow(User::asking($request), (object) Json::decode($row->what))) {
             abort(404);
         }

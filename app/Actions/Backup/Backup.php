@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Backup;
+
+use App\Support\Refused;
+use App\Support\StoredFiles;
+use App\Support\StoredReferences;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Json;
+
+/**
+ * Copies the installation into a folder while it goes on: the database as it is at one moment (pg_dump takes one snapshot), then the files it
+ * names, which nothing deletes meanwhile. Run on the same folder again it copies only what is new, so one that was stopped continues.
+ */
+final readonly class Backup
+{
+    public const LOCK = 'quarry:backup'; // held while it runs; pruning waits for it
+
+    public function __construct(private PostgresTools $tools)
+    {
+    }
+
+    /**
+     * @return array<string, mixed> the manifest, without the names of files
+     *
+     * @throws Refused
+     */
+    public function handle(string $path): array
+    {
+        if (! is_dir($path) && ! @mkdir($path, 0700, true)) {
+            throw Refused::because('backup.folder', "The folder $path cannot be created.");
+        }
+        @chmod($path, 0700); // it holds password hashes and the key
+        $folder = new BackupFolder($path);
+        DB::scalar('SELECT pg_advisory_lock_shared(hashtextextended(?, 0))', [self::LOCK]);
+        try {
+            @unlink($folder->manifestPath());
+            $this->tools->dump($folder->dump());
+            $files = $this->files($folder);
+        } finally {
+            DB::scalar('SELECT pg_advisory_unlock_shared(hashtextextended(?, 0))', [self::LOCK]);
+        }
+        self::write("$path/key", config()->string('app.key'));
+        $manifest = [
+            'format' => 'wide-quarry/backup', 'version' => 1, 'at' => now()->toIso8601String(), 'migrations' => DB::table('migrations')->count(),
+            'database' => ['sha256' => hash_file('sha256', $folder->dump()), 'bytes' => filesize($folder->dump())], 'files' => $files,
+        ];
+        self::write($folder->manifestPath(), Json::pretty($manifest));
+        $problems = [...$folder->problems(), ...$this->tools->problems($folder->dump())];
+        if ($problems !== []) {
+            throw Refused::because('backup.incomplete', 'The backup was checked and is not complete: '.implode(', ', array_slice($problems, 0, 10)).'. Run bin/quarry verify, then the backup again.');
+        }
+
+        return [...$manifest, 'files' => count($files)];
+    }
+
+    /** @return list<string> folder/hash of everything the database names */
+    private function files(BackupFolder $to): array
+    {
+        $names = [];
+        foreach (['media', 'files'] as $folder) {
+            $store = new StoredFiles($folder);
+            foreach (array_keys(StoredReferences::in($folder)) as $sha256) {
+                $name = "$folder/$sha256";
+                $target = $to->file($name);
+                if (@hash_file('sha256', $target) !== $sha256) {
+                    is_dir(dirname($target)) || @mkdir(dirname($target), 0700, true);
+                    (@copy($store->path((string) $sha256), "$target.new") && @rename("$target.new", $target)) || throw Refused::because('backup.file', "$name cannot be copied. bin/quarry verify says whether it is there; otherwise the disk of the backup may be full.");
+                }
+                $names[] = $name;
+            }
+        }
+        sort($names);
+
+        return $names;
+    }
+
+    private static function write(string $path, string $text): void
+    {
+        (@file_put_contents("$path.new", $text) === strlen($text) && @chmod("$path.new", 0600) && @rename("$path.new", $path)) || throw Refused::because('backup.file', "$path cannot be written. The disk may be full.");
+    }
+}

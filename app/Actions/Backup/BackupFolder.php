@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Backup;
+
+use App\Support\Refused;
+use WideQuarry\Json\Json;
+
+/**
+ * A backup as it lies in a folder: database.dump (pg_dump's custom format), files/ and media/ by hash, key, and manifest.json, which is
+ * written last and says what has to be there.
+ */
+final readonly class BackupFolder
+{
+    public function __construct(public string $path)
+    {
+    }
+
+    public function dump(): string
+    {
+        return "$this->path/database.dump";
+    }
+
+    public function file(string $name): string
+    {
+        return "$this->path/".dirname($name).'/'.substr(basename($name), 0, 2).'/'.basename($name);
+    }
+
+    public function manifestPath(): string
+    {
+        return "$this->path/manifest.json";
+    }
+
+    /** @throws Refused when there is no whole backup here */
+    public function manifest(): \stdClass
+    {
+        $text = @file_get_contents($this->manifestPath());
+        $manifest = $text === false ? null : Json::decode($text);
+
+        return $manifest instanceof \stdClass && ($manifest->format ?? '') === 'wide-quarry/backup'
+            ? $manifest
+            : throw Refused::because('backup.none', "There is no complete backup in $this->path. Run bin/quarry backup on it again: it continues where it stopped.");
+    }
+
+    /** @return list<string> what is missing or has other bytes than it should */
+    public function problems(): array
+    {
+        $manifest = $this->manifest();
+        $problems = @hash_file('sha256', $this->dump()) === $manifest->database->sha256 ? [] : ['database.dump'];
+        foreach ($manifest->files as $name) {
+            @hash_file('sha256', $this->file($name)) === basename($name) || $problems[] = $name;
+        }
+
+        return $problems;
+    }
+}

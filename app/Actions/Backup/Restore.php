@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Backup;
+
+use App\Support\Refused;
+use App\Support\StoredFiles;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Facades\DB;
+
+/** Puts a backup into an empty installation: files first, then the database in one transaction, then whatever migrations are newer. */
+final readonly class Restore
+{
+    public function __construct(private PostgresTools $tools)
+    {
+    }
+
+    /**
+     * @return array{at: string, files: int, people: int, questions: int}
+     *
+     * @throws Refused
+     */
+    public function handle(string $path): array
+    {
+        $folder = new BackupFolder($path);
+        $manifest = $folder->manifest();
+        if (DB::table('users')->exists() || DB::table('banks')->exists()) {
+            throw Refused::because('restore.not_empty', 'There are people or banks in this installation. A backup is restored into an empty one: start it with bin/start --empty and another QUARRY_VAR or database.');
+        }
+        $problems = $folder->problems();
+        if ($problems !== []) {
+            throw Refused::because('restore.incomplete', 'The backup is not complete: '.implode(', ', array_slice($problems, 0, 10)).'.');
+        }
+        foreach ($manifest->files as $name) {
+            (new StoredFiles(dirname($name) === 'media' ? 'media' : 'files'))->putFile($folder->file($name));
+        }
+        $this->tools->restore($folder->dump());
+        DB::reconnect();
+        Artisan::call('migrate', ['--force' => true]);
+        $this->key("$path/key");
+
+        return ['at' => $manifest->at, 'files' => count($manifest->files), 'people' => DB::table('users')->count(), 'questions' => DB::table('questions')->count()];
+    }
+
+    /** Second factors are encrypted with the key, so it comes along; bin/start reads it when it starts again. */
+    private function key(string $path): void
+    {
+        $target = (getenv('QUARRY_VAR') ?: base_path('var')).'/run/key';
+        $key = (string) file_get_contents($path);
+        if (is_dir(dirname($target)) && @file_put_contents("$target.new", $key) === strlen($key)) {
+            chmod("$target.new", 0600);
+            rename("$target.new", $target);
+        }
+    }
+}

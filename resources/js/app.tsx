@@ -40,6 +40,11 @@ const Assessment = lazyAgain(() => import('./screens/Assessment').then((one) => 
 const EntryDesk = lazyAgain(() => import('./screens/EntryDesk').then((desk) => ({ default: desk.EntryDesk })))
 const Print = lazyAgain(() => import('./screens/Print').then((one) => ({ default: one.Print })))
 const Kept = lazyAgain(() => import('./screens/Kept').then((kept) => ({ default: kept.Kept })))
+const Account = lazyAgain(() => import('./screens/Account').then((one) => ({ default: one.Account })))
+const People = lazyAgain(() => import('./screens/People').then((one) => ({ default: one.People })))
+const Work = lazyAgain(() => import('./screens/Work').then((one) => ({ default: one.Work })))
+const Forgot = lazyAgain(() => import('./screens/Password').then((one) => ({ default: one.Forgot })))
+const ChoosePassword = lazyAgain(() => import('./screens/Password').then((one) => ({ default: one.ChoosePassword })))
 const Gallery = lazyAgain(() => import('./screens/Gallery').then((gallery) => ({ default: gallery.Gallery })))
 
 const client = new QueryClient({
@@ -72,6 +77,11 @@ const router = createBrowserRouter([
     children: [
       { path: '/', element: <Navigate to="/desk" replace /> },
       { path: '/sign-in', element: <SignIn /> },
+      { path: '/forgot', element: <Forgot /> },
+      { path: '/choose-password/:secret', element: <ChoosePassword /> },
+      { path: '/account', element: <Account /> },
+      { path: '/people', element: <People /> },
+      { path: '/work', element: <Work /> },
       { path: '/desk', element: <Home /> },
       { path: '/banks', element: <Banks /> },
       { path: '/find', element: <Catalogue /> },

@@ -1,4 +1,5 @@
 import { kindHints, kindNames, kindStarts } from '@/parts/words'
+import { account, people, work } from './texts/account'
 import { acts } from './texts/acts'
 import { assembly, tray } from './texts/assembly'
 import { revisions } from './texts/history'
@@ -11,6 +12,9 @@ import { dispatch, intake, transfers } from './texts/transfers'
 
 /** Every text of the interface, in one place so that other languages can follow. */
 export const texts = {
+  account,
+  people,
+  work,
   transfers,
   intake,
   dispatch,
@@ -46,6 +50,8 @@ export const texts = {
       left === 0
         ? `Put back: ${n === 1 ? '1 question' : `${n} questions`}.`
         : `Put back: ${n}. ${left} were changed again since and stay as they are.`,
+    removed: (n: number) =>
+      n === 1 ? 'A character that cannot be stored was removed.' : `${n} characters that cannot be stored were removed.`,
     signedOut: 'You are signed out',
     signedOutAbout: 'Sign in again; what you typed is still here.',
     groups: { go: 'Go to', here: 'Here', view: 'View' },
@@ -99,6 +105,7 @@ export const texts = {
     shareTitle: (name: string) => `Who may use “${name}”`,
     shareAbout: 'Readers find, read and try. Writers also write and classify. Keepers also share.',
     sharePick: 'Add a person or team',
+    shareWords: 'A message to whoever this concerns (optional)',
     people: 'People',
     teams: 'Teams',
     team: 'team',

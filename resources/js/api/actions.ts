@@ -39,10 +39,11 @@ export const changeBank = async (slug: string, about: BankAbout) => (await call<
 
 export type Grant = { person: string | null; team: string | null; name: string; role: string }
 export const grants = async (slug: string) => (await call<{ data: Grant[] }>('GET', `/banks/${slug}/grants`)).body.data
-export const setGrants = async (slug: string, list: Grant[]) =>
+export const setGrants = async (slug: string, list: Grant[], words = '') =>
   (
     await call<{ data: Grant[] }>('PUT', `/banks/${slug}/grants`, {
       grants: list.map(({ person, team, role }) => ({ person, team, role })),
+      ...(words.trim() === '' ? {} : { words: words.trim() }),
     })
   ).body.data
 export const everybody = async () =>

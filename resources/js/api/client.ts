@@ -50,6 +50,8 @@ export async function call<T>(
     await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' })
     response = await send()
   }
+  const removed = Number(response.headers.get('Quarry-Removed-Characters') ?? 0)
+  if (removed > 0) window.dispatchEvent(new CustomEvent('characters-removed', { detail: removed }))
   const text = await response.text()
   const parsed = text === '' ? null : JSON.parse(text)
   if (response.status === 401 && path !== '/me' && path !== '/session') window.dispatchEvent(new Event('signed-out'))

@@ -123,8 +123,8 @@ export const presentationQuery = (question: QuestionJson, seed: number) =>
     placeholderData: keepPreviousData,
   })
 
-export const signIn = async (email: string, password: string) =>
-  (await call<{ data: Person }>('POST', '/session', { email, password })).body.data
+export const signIn = async (email: string, password: string, code = '') =>
+  (await call<{ data: Person }>('POST', '/session', { email, password, ...(code === '' ? {} : { code }) })).body.data
 export const signOut = () => call('DELETE', '/session')
 
 export const score = async (question: QuestionJson, response: Responses, seed: number, earlierWrong: number, hints: number) =>

@@ -17,13 +17,14 @@ export function ShareDialog({ bank, onClose }: { bank: Bank; onClose: () => void
   const stored = useQuery({ queryKey: ['grants', bank.slug], queryFn: () => grants(bank.slug), staleTime: 0 })
   const known = useQuery({ queryKey: ['everybody'], queryFn: everybody })
   const [edited, setEdited] = useState<Grant[] | null>(null)
+  const [words, setWords] = useState('')
   const [lends, setLends] = useState(bank.lends)
   const list = edited ?? stored.data ?? []
   const who = (grant: Grant) => grant.person ?? grant.team ?? ''
   const save = useMutation({
     mutationFn: async () => {
       if (lends !== bank.lends) await changeBank(bank.slug, { lends })
-      return setGrants(bank.slug, list)
+      return setGrants(bank.slug, list, words)
     },
     onSuccess: () => {
       client.invalidateQueries({ queryKey: ['bank', bank.slug] })
@@ -115,6 +116,10 @@ export function ShareDialog({ bank, onClose }: { bank: Bank; onClose: () => void
           ))}
         </optgroup>
       </select>
+      <label className="mt-4 block">
+        <span className="text-caption text-second">{texts.banks.shareWords}</span>
+        <input className={`${control} w-full`} maxLength={1000} value={words} onChange={(event) => setWords(event.target.value)} />
+      </label>
       <label className="mt-4 flex items-start gap-2">
         <input type="checkbox" className="mt-1" checked={lends} onChange={(event) => setLends(event.target.checked)} />
         <span>

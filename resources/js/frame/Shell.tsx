@@ -10,6 +10,7 @@ import { type Crumb, Frame } from '@/components/Frame'
 import { Menu } from '@/components/Menu'
 import { Message, Waiting } from '@/components/Message'
 import { SearchField } from '@/components/SearchField'
+import { useTell } from '@/components/Toasts'
 import { settings } from '@/settings'
 import { texts } from '@/texts'
 import { TrayBar, type TrayScope } from '@/tray/TrayBar'
@@ -39,6 +40,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
   const [shown, setShown] = useState<'commands' | 'keys' | null>(null)
   const ended = useSessionEnd()
   const { all } = useCommandStore()
+  useRemovedCharacters()
   useEffect(() => {
     document.title = `${title} – ${texts.product}`
   }, [title])
@@ -85,6 +87,11 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
     { id: 'transfers', group: texts.frame.groups.go, title: texts.frame.goTransfers, run: () => navigate('/transfers') },
     { id: 'bring', group: texts.frame.groups.go, title: texts.transfers.bring, run: () => navigate('/intakes/new') },
     { id: 'formats', group: texts.frame.groups.go, title: texts.dispatch.kept, run: () => navigate('/help/formats') },
+    { id: 'account', group: texts.frame.groups.go, title: texts.account.manage, run: () => navigate('/account') },
+    { id: 'work', group: texts.frame.groups.go, title: texts.work.title, run: () => navigate('/work') },
+    ...(me.data?.is_administrator
+      ? [{ id: 'people', group: texts.frame.groups.go, title: texts.people.title, run: () => navigate('/people') }]
+      : []),
     ...(settings.gallery
       ? [{ id: 'gallery', group: texts.frame.groups.go, title: texts.frame.gallery, run: () => navigate('/gallery') }]
       : []),
@@ -118,15 +125,31 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
               button={
                 <button
                   type="button"
-                  aria-label={texts.frame.person(me.data.name)}
+                  aria-label={
+                    me.data.unread > 0
+                      ? `${texts.frame.person(me.data.name)}, ${texts.account.notifications.unread(me.data.unread)}`
+                      : texts.frame.person(me.data.name)
+                  }
                   title={texts.frame.person(me.data.name)}
-                  className="flex size-8 flex-none items-center justify-center rounded-full bg-information text-caption font-bold text-page"
+                  className="relative flex size-8 flex-none items-center justify-center rounded-full bg-information text-caption font-bold text-page"
                 >
                   {initials(me.data.name)}
+                  {me.data.unread > 0 ? (
+                    <span
+                      className="-top-0.5 -right-0.5 absolute size-3 rounded-full border-2 border-paper bg-attention"
+                      aria-hidden="true"
+                    />
+                  ) : null}
                 </button>
               }
             >
               <Menu.Label>{me.data.name}</Menu.Label>
+              <Menu.Item onSelect={() => navigate('/account')}>
+                {me.data.unread > 0 ? texts.account.notifications.unread(me.data.unread) : texts.account.manage}
+              </Menu.Item>
+              <Menu.Item onSelect={() => navigate('/work')}>{texts.work.title}</Menu.Item>
+              {me.data.is_administrator ? <Menu.Item onSelect={() => navigate('/people')}>{texts.people.title}</Menu.Item> : null}
+              <Menu.Line />
               <Menu.Item onSelect={() => setShown('keys')} keys="?">
                 {texts.frame.keys}
               </Menu.Item>
@@ -191,6 +214,16 @@ function useSessionEnd() {
     return () => removeEventListener('signed-out', end)
   }, [])
   return { ended, dismiss: () => setEnded(false) }
+}
+
+/** Says when the server had to leave characters out of what was sent. */
+function useRemovedCharacters() {
+  const tell = useTell()
+  useEffect(() => {
+    const say = (event: Event) => tell({ text: texts.frame.removed((event as CustomEvent<number>).detail) })
+    addEventListener('characters-removed', say)
+    return () => removeEventListener('characters-removed', say)
+  }, [tell])
 }
 
 function initials(name: string): string {

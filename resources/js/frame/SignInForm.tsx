@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { ApiProblem } from '@/api/client'
 import { signIn } from '@/api/queries'
 import type { Person } from '@/api/schema'
 import { Button } from '@/components/Button'
@@ -13,6 +14,7 @@ export function SignInForm({ onDone, filled }: Props) {
   const [email, setEmail] = useState('')
   const [password, setPassword] = useState('')
   const [problem, setProblem] = useState('')
+  const [asksCode, setAsksCode] = useState(false)
   const [busy, setBusy] = useState(false)
   return (
     <form
@@ -25,9 +27,12 @@ export function SignInForm({ onDone, filled }: Props) {
         setProblem('')
         const form = new FormData(event.currentTarget)
         try {
-          onDone(await signIn(String(form.get('email')), String(form.get('password'))))
+          onDone(await signIn(String(form.get('email')), String(form.get('password')), String(form.get('code') ?? '')))
         } catch (wrong) {
-          setProblem((wrong as Error).message)
+          const wantsCode = wrong instanceof ApiProblem && wrong.type.endsWith(':session.second_factor')
+          // Asking for the code the first time is no problem.
+          if (!wantsCode || asksCode) setProblem((wrong as Error).message)
+          if (wantsCode) setAsksCode(true)
         }
         setBusy(false)
       }}
@@ -55,9 +60,18 @@ export function SignInForm({ onDone, filled }: Props) {
           onChange={(event) => setPassword(event.target.value)}
         />
       </Field.Root>
+      {asksCode ? (
+        <Field.Root>
+          <Field.Label>{texts.account.code}</Field.Label>
+          <Field.Text name="code" autoComplete="one-time-code" required autoFocus />
+        </Field.Root>
+      ) : null}
       <Button type="submit" look="primary" aria-disabled={busy}>
         {texts.signIn.go}
       </Button>
+      <a className="text-caption text-accent underline" href="/forgot">
+        {texts.account.forgot}
+      </a>
     </form>
   )
 }

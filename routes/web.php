@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/api/v1/openapi.json', [PageController::class, 'openapi']);
 Route::get('/stand-ins/receiving', [StandInController::class, 'show']);
+Route::get('/stand-ins/outbox', [StandInController::class, 'outbox']);
 Route::post('/stand-ins/receiving', [StandInController::class, 'store']);
 Route::withoutMiddleware('web')->group(function (): void { // no session, so that they answer without a database
     Route::get('/up/live', [HealthController::class, 'live']);

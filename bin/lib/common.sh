@@ -52,7 +52,12 @@ when_changed() {
 composer_install() {
     say "Installing PHP packages…"
     export COMPOSER_ALLOW_SUPERUSER=1
-    quietly composer --working-dir="$ROOT" update --no-interaction --no-progress || die "The PHP packages could not be installed."
+    local pins=()
+    mapfile -t pins < <(grep -v '^#' "$ROOT/composer.pins" | sed 's/^/--with=/')
+    if ! quietly composer --working-dir="$ROOT" update --no-interaction --no-progress "${pins[@]}"; then
+        say "Not every pinned version (composer.pins) can be had here; the newest that fit composer.json are installed instead."
+        quietly composer --working-dir="$ROOT" update --no-interaction --no-progress || die "The PHP packages could not be installed."
+    fi
     chmod -R a+rX "$ROOT/vendor" # Composer as root leaves some files that PHP-FPM's user cannot read
 }
 node_install() {
@@ -73,7 +78,7 @@ install_dependencies() {
     [ -d "$ROOT/vendor/laravel" ] || rm -f "$BUILD/done/composer"
     [ -d "$ROOT/node_modules/vite" ] || rm -f "$BUILD/done/node"
     [ -f "$ROOT/public/build/manifest.json" ] || rm -f "$BUILD/done/front"
-    WATCHED=("$ROOT/composer.json"); when_changed composer composer_install
+    WATCHED=("$ROOT/composer.json" "$ROOT/composer.pins"); when_changed composer composer_install
     WATCHED=("$ROOT/package.json" "$ROOT/package-lock.json"); when_changed node node_install
     mapfile -t WATCHED < <(
         find "$ROOT/resources/js" "$ROOT/resources/css" "$ROOT/vite.config.ts" "$ROOT/package.json" -type f | LC_ALL=C sort

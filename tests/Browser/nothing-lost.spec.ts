@@ -111,7 +111,6 @@ test('pasted HTML with scripts, emoji and right-to-left text', async ({ page }) 
 })
 
 test('a stem of 200,000 characters and 500 options', async ({ page }) => {
-  test.setTimeout(120_000)
   await signIn(page, 'tam')
   await write(page, 'tams-drafts', /^choose/, 'Long: ')
   await paste(page, { 'text/plain': 'basalt and schist '.repeat(11_112) })
@@ -119,8 +118,11 @@ test('a stem of 200,000 characters and 500 options', async ({ page }) => {
   await paste(page, { 'text/plain': Array.from({ length: 500 }, (_, i) => `${i + 1}. option number ${i + 1}`).join('\n') })
   await expect(page.locator('[data-option]')).toHaveCount(500)
   await page.getByLabel('Title').fill('A very long one')
+  // however long a busy machine takes: what counts is that it is answered
+  const saved = page.waitForResponse((response) => response.request().method() === 'POST' && response.url().endsWith('/questions'), { timeout: 0 })
   await page.keyboard.press('Control+s')
-  await expect(page.getByText('Saved as revision 1').first()).toBeVisible({ timeout: 30_000 })
+  expect((await saved).status()).toBe(201)
+  await expect(page.getByText('Saved as revision 1').first()).toBeVisible()
   await page.goto('/banks/tams-drafts?words=499')
   await expect(row(page, /A very long one/)).toBeVisible()
 })

@@ -220,3 +220,62 @@ it('keeps beginnings of questions for one person, without what was only of that 
     ask('DELETE', "/starts/$id")->assertStatus(204);
     expect(ask('GET', '/starts')->json('data'))->toBe([]);
 });
+
+it('keeps what was typed with characters that cannot be stored, and says that they were removed', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $answer = ask('PUT', '/autosaves/new:rocks', '{"content":{"body":"sl\u0000ate\ud83d, 🪨"}}');
+    expect($answer->status())->toBe(204)->and($answer->headers->get('Quarry-Removed-Characters'))->toBe('2')
+        ->and(ask('GET', '/autosaves/new:rocks')->json('content.body'))->toBe('slate, 🪨')
+        ->and(ask('PUT', '/autosaves/new:rocks', '{"content":{}}')->headers->has('Quarry-Removed-Characters'))->toBeFalse();
+});
+
+it('takes a key over from a request that died, and keeps nothing of that', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $send = fn (): Illuminate\Testing\TestResponse => ask('POST', '/banks', ['name' => 'Once'], ['Idempotency-Key' => 'k9']);
+    $body = (string) json_encode(['name' => 'Once']);
+    DB::table('idempotency_keys')->insert(['user_id' => $world->people['writer']->id, 'key' => 'k9', 'fingerprint' => hash('sha256', 'POST'.'api/v1/banks'.$body), 'created_at' => now()->subMinute()]);
+    expect($send()->status())->toBe(409); // it may still be at work
+    DB::table('idempotency_keys')->update(['created_at' => now()->subMinutes(3)]);
+    expect($send()->status())->toBe(201)->and($send()->status())->toBe(201)->and(DB::table('banks')->where('name', 'Once')->count())->toBe(1);
+});
+
+it('prunes what nobody needs, and nothing else', function (): void {
+    $world = new World;
+    $store = new App\Support\StoredFiles('files');
+    foreach (['kept' => 2, 'unused' => 2, 'fresh' => 0] as $text => $days) {
+        $store->putBytes(hash('sha256', $text), $text);
+        touch($store->path(hash('sha256', $text)), time() - $days * 86_400);
+    }
+    $dispatch = $world->failedDispatch();
+    DB::table('dispatches')->where('id', $dispatch)->update(['sha256' => hash('sha256', 'kept'), 'state' => 'ready']);
+    DB::table('idempotency_keys')->insert([['user_id' => $world->people['writer']->id, 'key' => 'old', 'fingerprint' => '', 'created_at' => now()->subDays(2)], ['user_id' => $world->people['writer']->id, 'key' => 'new', 'fingerprint' => '', 'created_at' => now()]]);
+    app(App\Actions\Prune::class)->handle();
+    expect(array_map(fn (string $text): bool => $store->isWhole(hash('sha256', $text)), ['kept', 'unused', 'fresh']))->toBe([true, false, true])
+        ->and(DB::table('idempotency_keys')->pluck('key')->all())->toBe(['new']);
+    DB::table('dispatches')->update(['updated_at' => now()->subDays(31)]);
+    app(App\Actions\Prune::class)->handle();
+    expect($store->isWhole(hash('sha256', 'kept')))->toBeFalse()->and(DB::table('dispatches')->where('id', $dispatch)->exists())->toBeTrue();
+});
+
+it('never shows questions in the log', function (): void {
+    $world = new World;
+    Illuminate\Support\Facades\Log::spy();
+    $problem = new Illuminate\Database\QueryException('pgsql', 'INSERT INTO revisions (content) VALUES (?)', ['zirkonit'], new PDOException("SQLSTATE[23514]: Check violation: 7 ERROR:  new row violates check\nDETAIL:  Failing row contains (zirkonit)."));
+    report($problem);
+    Illuminate\Support\Facades\Log::shouldHaveReceived('error')->once()->withArgs(fn (string $message, array $context): bool => ! str_contains((string) json_encode([$message, $context]), 'zirkonit'));
+});
+
+it('says apart whether it is live and ready', function (): void {
+    expect($this->get('/up/live')->json())->toBe(['live' => true])->and($this->get('/up')->status())->toBe(503);
+    DB::table('workers')->insert(['name' => 'w', 'beat_at' => now()]);
+    expect($this->get('/up/ready')->json())->toBe(['ready' => true, 'database' => true, 'disk' => true, 'worker' => true]);
+    DB::table('workers')->update(['beat_at' => now()->subMinute()]);
+    expect($this->get('/up/ready')->json('worker'))->toBeFalse();
+    DB::table('workers')->update(['job' => 'ReadIntake']); // busy with a long one
+    expect($this->get('/up/ready')->json('worker'))->toBeTrue();
+});
+
+it('serves a page only for addresses that there are', function (string $path, int $status): void {
+    expect($this->get($path)->status())->toBe($status);
+})->with([['/banks/rocks', 200], ['/account', 200], ['/nothing', 404], ['/.env', 404], ['/config.json', 404], ['/wp/login.php', 404]]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Actions\Assembly\PrintAssessment;
 use App\Models\Assessment;
 use App\Support\Confined;
+use App\Support\FileName;
 use App\Support\FileStore;
 use App\Support\MediaStore;
 use App\Support\Refused;
@@ -84,3 +85,18 @@ it('confines other programs', function (): void {
         ->and(fn () => Confined::run([], ['sh', '-c', 'exit 3'], fn (): null => null))->toThrow(Refused::class)
         ->and(glob(sys_get_temp_dir().'/quarry-confined-*') ?: [])->toBe([]);
 });
+
+it('names files after titles of any script, and after the id where that leaves nothing', function (string $title, string $name): void {
+    expect(FileName::of($title, '0192f0c4-5b7e-7000-8000-000000000001', '-key.pdf'))->toBe($name);
+})->with([
+    ['Rocks & minerals, unit 3', 'rocks-minerals-unit-3-key.pdf'], ['Η γεωλογία', 'e-geologia-key.pdf'], ['地質学', 'de-zhi-xue-key.pdf'], ['Ledový ø/ß', 'ledovy-o-ss-key.pdf'], ['★ !?', '0192f0c4-5b7e-key.pdf'], ['', '0192f0c4-5b7e-key.pdf'],
+]);
+
+it('offers the title itself to browsers that can take it', fn () => expect(FileName::attachment('Γη 1/2', 'x', '.pdf'))->toBe("attachment; filename=ge-1-2.pdf; filename*=utf-8''%CE%93%CE%B7%201%202.pdf"));
+
+it('writes the title into the foot of each page as it is', function (string $title, string $written): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = ask('POST', '/assessments', ['title' => $title, 'bank' => 'rocks'])->json('data.id');
+    expect(ask('GET', "/assessments/$id/sheet?which=key")->json('html'))->toContain("content: \"$written – key\"");
+})->with([['R&D', 'R\26 D'], ['"quoted"', '\22 quoted\22 '], ['</style><script>', '\3C \2F style\3E \3C script\3E '], ['Größe 5', 'Größe 5']]);

@@ -10,12 +10,12 @@ use App\Http\OpenApi\Operation;
 use App\Jobs\WriteOut;
 use App\Models\User;
 use App\Support\Dispatch\DispatchRights;
+use App\Support\FileName;
 use App\Support\FileStore;
 use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -54,9 +54,8 @@ final class DispatchController
         if ($row->sha256 === null || ! DispatchRights::allow(User::asking($request), (object) Json::decode($row->what))) {
             abort(404);
         }
-        $name = Str::slug($row->title).($row->format === 'pack' ? '' : "-$row->format").'.zip';
 
-        return new BinaryFileResponse($files->path($row->sha256), 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => "attachment; filename=\"$name\"", 'Cache-Control' => 'private']);
+        return new BinaryFileResponse($files->path($row->sha256), 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => FileName::attachment($row->title, $row->id, ($row->format === 'pack' ? '' : "-$row->format").'.zip'), 'Cache-Control' => 'private']);
     }
 
     private function row(Request $request, string $dispatch): \stdClass

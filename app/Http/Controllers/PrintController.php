@@ -10,6 +10,7 @@ use App\Models\Assessment;
 use App\Models\User;
 use App\Support\Arrays;
 use App\Support\Assembly\SheetPage;
+use App\Support\FileName;
 use App\Support\FileStore;
 use App\Support\ReadableIds;
 use Illuminate\Http\JsonResponse;
@@ -17,7 +18,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Printing\PrintSettings;
@@ -60,7 +60,7 @@ final class PrintController
         Gate::authorize('view', $assessment);
         $row = $this->row($assessment, $print, User::asking($request));
 
-        return new Response((string) file_get_contents($files->path($row->sha256)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => 'attachment; filename="'.Str::slug($assessment->title).($row->which === 'key' ? '-key' : '').'.pdf"', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return new Response((string) file_get_contents($files->path($row->sha256)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => FileName::attachment($assessment->title, $assessment->id, ($row->which === 'key' ? '-key' : '').'.pdf'), 'Cache-Control' => 'private, max-age=31536000, immutable']);
     }
 
     #[Operation('A page of a printed sheet as a picture')]

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
 use App\Support\Dispatch\DispatchRights;
+use App\Support\FileName;
 use App\Support\FileStore;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -14,7 +15,6 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use StandIns\ReceivingDesk\Desk;
 use WideQuarry\Json\Json;
 
@@ -37,13 +37,21 @@ final class StandInController
         return redirect("/stand-ins/receiving#{$arrival['id']}");
     }
 
+    /** The mail of the demo, which is sent nowhere. */
+    public function outbox(): View
+    {
+        abort_unless(config('app.demo') === true, 404);
+
+        return view('standins.outbox', ['mails' => DB::table('outbox')->orderByDesc('id')->limit(50)->get()]);
+    }
+
     #[Operation('Hand a dispatch to the receiving desk of the demo; what it counted comes back')]
     public function deliver(Request $request, string $dispatch, FileStore $files): JsonResponse
     {
         abort_unless(config('app.demo') === true, 404);
         $row = DB::table('dispatches')->where('id', $dispatch)->where('user_id', User::asking($request)->id)->whereNotNull('sha256')->first() ?? abort(404);
         DispatchRights::allow(User::asking($request), (object) Json::decode($row->what)) || abort(404);
-        $arrival = $this->desk()->receive($files->path($row->sha256), Str::slug($row->title)."-$row->format.zip");
+        $arrival = $this->desk()->receive($files->path($row->sha256), FileName::of($row->title, $row->id, "-$row->format.zip"));
 
         return new JsonResponse(['data' => $arrival]);
     }

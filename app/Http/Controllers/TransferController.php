@@ -6,11 +6,11 @@ namespace App\Http\Controllers;
 
 use App\Http\OpenApi\Operation;
 use App\Models\User;
+use App\Support\FileName;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 
@@ -48,7 +48,7 @@ final class TransferController
         }
         $questions = DB::table('staged_questions')->where('intake_id', $row->intake_id)->whereNotNull('outcome')->orderBy('number')->get(['number', 'title', 'outcome', 'question_id'])->all();
 
-        return new Response(Json::pretty($row->intake_id === null ? $whole : [...$whole, 'questions' => $questions])."\n", 200, ['Content-Type' => 'application/json', 'Content-Disposition' => 'attachment; filename="receipt-'.Str::slug(is_string($row->title) ? $row->title : '').'.json"']);
+        return new Response(Json::pretty($row->intake_id === null ? $whole : [...$whole, 'questions' => $questions])."\n", 200, ['Content-Type' => 'application/json', 'Content-Disposition' => FileName::attachment('receipt '.(is_string($row->title) ? $row->title : ''), $receipt, '.json')]);
     }
 
     private function mine(): string

@@ -52,7 +52,7 @@ final readonly class SheetPage
         }
 
         return View::make('print.sheet', [
-            'title' => $document->title, 'footer' => addcslashes($document->title, '"\\').($which === 'key' ? ' – key' : ''), 'language' => $document->language, 'body' => $this->sheet->body($which, $document, $items, $settings),
+            'title' => $document->title, 'footer' => self::cssString($document->title.($which === 'key' ? ' – key' : '')), 'language' => $document->language, 'body' => $this->sheet->body($which, $document, $items, $settings),
             'fonts' => array_map(fn (array $font): array => [...array_slice($font, 0, 3), $whole ? 'data:font/woff2;base64,'.base64_encode((string) file_get_contents(public_path("fonts/$font[3].woff2"))) : "/fonts/$font[3].woff2"], self::FONTS),
             'images' => $whole ? 'data:' : "'self'", 'fontsFrom' => $whole ? 'data:' : "'self'", 'paper' => $settings->paper, 'large' => $settings->size === 'large', 'columns' => $settings->columns, 'room' => $settings->room(),
         ])->render();
@@ -72,6 +72,12 @@ final readonly class SheetPage
         $named = array_flip($question->stimuli ?? []);
 
         return array_intersect_key(array_replace(array_intersect_key($named, $stimuli), $stimuli), $named); // @phpstan-ignore return.type
+    }
+
+    /** A string of a style sheet (CSS Syntax 3, 4.3.7), safe inside a style element too, where HTML escapes mean nothing. */
+    private static function cssString(string $text): string
+    {
+        return '"'.preg_replace_callback('/[^\p{L}\p{N} .,;:()–-]/u', fn (array $sign): string => sprintf('\\%X ', mb_ord($sign[0])), $text).'"';
     }
 
     private function inline(string $bank, string $medium): ?string

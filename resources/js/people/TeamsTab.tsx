@@ -15,24 +15,26 @@ export function TeamsTab() {
   const teams = useQuery(teamsQuery)
   const [open, setOpen] = useState<Team | 'new' | null>(null)
   return (
-    <div className="mx-auto w-full max-w-240 px-4 py-4">
-      <Asked query={teams} />
-      {teams.data?.length === 0 ? <p className="mb-3">{words.noTeams}</p> : null}
-      <ul className="mb-4">
-        {teams.data?.map((team) => (
-          <li key={team.id} className="border-hairline border-b">
-            <button type="button" className="w-full py-2 text-left hover:bg-well" onClick={() => setOpen(team)}>
-              <span className="block font-semibold">{team.name}</span>
-              <span className="text-caption text-second">
-                {words.memberCount(team.members.length)}, {words.bankCount(team.banks)}
-                {team.members.length > 0 ? `: ${team.members.map((one) => one.name).join(', ')}` : ''}
-              </span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      <Button onClick={() => setOpen('new')}>{words.newTeam}</Button>
-      {open ? <TeamDialog team={open === 'new' ? null : open} onClose={() => setOpen(null)} /> : null}
+    <div className="px-4">
+      <div className="mx-auto w-full max-w-240 py-4">
+        <Asked query={teams} />
+        {teams.data?.length === 0 ? <p className="mb-3">{words.noTeams}</p> : null}
+        <ul className="mb-4">
+          {teams.data?.map((team) => (
+            <li key={team.id} className="border-hairline border-b">
+              <button type="button" className="w-full py-2 text-left hover:bg-well" onClick={() => setOpen(team)}>
+                <span className="block font-semibold">{team.name}</span>
+                <span className="text-caption text-second">
+                  {words.memberCount(team.members.length)}, {words.bankCount(team.banks)}
+                  {team.members.length > 0 ? `: ${team.members.map((one) => one.name).join(', ')}` : ''}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ul>
+        <Button onClick={() => setOpen('new')}>{words.newTeam}</Button>
+        {open ? <TeamDialog team={open === 'new' ? null : open} onClose={() => setOpen(null)} /> : null}
+      </div>
     </div>
   )
 }

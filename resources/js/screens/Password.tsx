@@ -5,6 +5,7 @@ import { askForPassword, choosePassword } from '@/api/account'
 import { Button } from '@/components/Button'
 import { Field } from '@/components/Field'
 import { Message } from '@/components/Message'
+import { settings } from '@/settings'
 import { texts } from '@/texts'
 
 /** Asks for a mail with a link to choose a new password. */
@@ -86,9 +87,16 @@ function Page({ title, about, children }: { title: string; about: string; childr
         {about ? <p className="text-second">{about}</p> : null}
         {children}
       </div>
-      <Link className="text-accent underline" to="/sign-in">
-        {texts.account.backToSignIn}
-      </Link>
+      <p className="flex flex-wrap gap-x-6">
+        <Link className="text-accent underline" to="/sign-in">
+          {texts.account.backToSignIn}
+        </Link>
+        {settings.demo ? (
+          <a className="text-accent underline" href="/stand-ins/outbox">
+            {texts.account.outbox}
+          </a>
+        ) : null}
+      </p>
     </main>
   )
 }

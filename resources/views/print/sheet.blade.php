@@ -9,7 +9,7 @@
 @@font-face { font-family: '{{ $family }}'; font-weight: {{ $weight }}; font-style: {{ $style }}; src: url({!! $url !!}) format('woff2'); }
 @endforeach
 @@page { size: {{ $paper }}; margin: 16mm 16mm 18mm;
-  @@bottom-left { content: "{{ $footer }}"; font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: #444; }
+  @@bottom-left { content: {!! $footer !!}; font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: #444; }
   @@bottom-right { content: "Page " counter(page) " of " counter(pages); font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: #444; }
 }
 * { box-sizing: border-box; }

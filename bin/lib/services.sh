@@ -17,7 +17,7 @@ start_web() { # port
     WEB_HOSTS='127.0.0.1 localhost'
     [[ " $WEB_HOSTS " == *" $host "* ]] || WEB_HOSTS="$host $WEB_HOSTS"
     WEB_HSTS='' WEB_PROXIES=''
-    [[ $APP_URL == https://* ]] && WEB_HSTS='header Strict-Transport-Security "max-age=31536000"'
+    [[ $APP_URL == https://* ]] && WEB_HSTS='header ?Strict-Transport-Security "max-age=31536000"'
     [ -n "${QUARRY_PROXIES:-}" ] && WEB_PROXIES="trusted_proxies ${QUARRY_PROXIES//,/ }"
     mkdir -p "$RUN/caddy"
     fill_in php-fpm.conf "$RUN/php-fpm.conf"

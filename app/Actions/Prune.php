@@ -9,7 +9,10 @@ use App\Support\StoredFiles;
 use App\Support\StoredReferences;
 use Illuminate\Support\Facades\DB;
 
-/** Deletes what nobody needs any more: made files, prints, keys, ended sessions and links. Questions, imports in review and receipts stay. */
+/**
+ * Deletes what nobody needs any more: made files, prints, keys, ended sessions and links. Questions, imports in review and receipts
+ * stay.
+ */
 final class Prune
 {
     public const FILE_DAYS = 30;
@@ -19,8 +22,16 @@ final class Prune
 
     /** Table, column and age. The rows of each are of no use once they are so old. */
     private const OLD_ROWS = [
-        ['idempotency_keys', 'created_at', '1 day'], ['prints', 'created_at', '30 days'], ['password_links', 'expires_at', '0 days'], ['personal_access_tokens', 'expires_at', '30 days'], ['outbox', 'created_at', '30 days'],
-        ['notifications', 'created_at', '1 year'], ['failed_jobs', 'failed_at', '30 days'], ['queue_turns', 'served_at', '1 day'], ['work_tries', 'begun_at', '7 days'], ['workers', 'beat_at', '1 day'],
+        ['idempotency_keys', 'created_at', '1 day'],
+        ['prints', 'created_at', '30 days'],
+        ['password_links', 'expires_at', '0 days'],
+        ['personal_access_tokens', 'expires_at', '30 days'],
+        ['outbox', 'created_at', '30 days'],
+        ['notifications', 'created_at', '1 year'],
+        ['failed_jobs', 'failed_at', '30 days'],
+        ['queue_turns', 'served_at', '1 day'],
+        ['work_tries', 'begun_at', '7 days'],
+        ['workers', 'beat_at', '1 day'],
     ];
 
     /** @return array<string, int> what was deleted, by name */
@@ -30,9 +41,23 @@ final class Prune
         foreach (self::OLD_ROWS as [$table, $column, $age]) {
             $deleted[$table] = DB::delete("DELETE FROM $table WHERE $column < now() - ?::interval", [$age]);
         }
-        $deleted['sessions'] = DB::table('sessions')->where('last_activity', '<', now()->subMinutes(config()->integer('session.lifetime'))->getTimestamp())->delete();
-        $deleted['dispatches'] = DB::update('UPDATE dispatches SET sha256 = NULL WHERE sha256 IS NOT NULL AND updated_at < now() - make_interval(days => ?)', [self::FILE_DAYS]);
-        $deleted['intakes'] = DB::delete("DELETE FROM intakes WHERE state IN ('cancelled', 'failed') AND updated_at < now() - make_interval(days => ?) AND NOT EXISTS (SELECT 1 FROM receipts WHERE intake_id = intakes.id)", [self::FILE_DAYS]);
+        $deleted['sessions'] = DB::table('sessions')
+            ->where(
+                'last_activity',
+                '<',
+                now()
+                    ->subMinutes(config()->integer('session.lifetime'))
+                    ->getTimestamp()
+            )
+            ->delete();
+        $deleted['dispatches'] = DB::update(
+            'UPDATE dispatches SET sha256 = NULL WHERE sha256 IS NOT NULL AND updated_at < now() - make_interval(days => ?)',
+            [self::FILE_DAYS]
+        );
+        $deleted['intakes'] = DB::delete(
+            "DELETE FROM intakes WHERE state IN ('cancelled', 'failed') AND updated_at < now() - make_interval(days => ?) AND NOT EXISTS (SELECT 1 FROM receipts WHERE intake_id = intakes.id)",
+            [self::FILE_DAYS]
+        );
         $deleted['files'] = $this->files();
 
         return $deleted;

@@ -10,7 +10,10 @@ use WideQuarry\Json\Json;
 use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Question;
 
-/** Derives everything again that is derived from questions: columns, words, near prints. Run after an upgrade that derives more or otherwise. */
+/**
+ * Derives everything again that is derived from questions: columns, words, near prints. Run after an upgrade that derives more or
+ * otherwise.
+ */
 final readonly class Reindex
 {
     /** Raised when what is derived changes; what is stored under an older number is rebuilt in the background after an upgrade. */
@@ -47,10 +50,16 @@ final readonly class Reindex
     /** @return list<\stdClass> */
     private function rows(string $after): array
     {
-        return array_values(DB::select(<<<'SQL'
-            SELECT questions.id, questions.revision, record, content FROM questions JOIN revisions ON question_id = questions.id AND number = questions.revision
-            WHERE questions.id > ? ORDER BY questions.id LIMIT ?
-            SQL, [$after, self::CHUNK]));
+        return array_values(
+            DB::select(
+                <<<'SQL'
+SELECT questions.id, questions.revision, record, content FROM questions JOIN revisions ON question_id = questions.id AND number = questions.revision
+WHERE questions.id > ? ORDER BY questions.id LIMIT ?
+SQL
+                ,
+                [$after, self::CHUNK]
+            )
+        );
     }
 
     /** @param  list<\stdClass>  $rows */
@@ -63,8 +72,12 @@ final readonly class Reindex
             $json->record = Json::decode($row->record);
             $question = Question::read($json, $this->kinds);
             // somebody who saved it meanwhile derived it themselves
-            $isStored = DB::table('questions')->where('id', $row->id)->where('revision', $row->revision)->update(QuestionIndex::columns($question)) === 1;
-            $isStored && $words[] = ['id' => $row->id, ...QuestionIndex::search($question)];
+            $isStored =
+                DB::table('questions')
+                    ->where('id', $row->id)
+                    ->where('revision', $row->revision)
+                    ->update(QuestionIndex::columns($question)) === 1;
+            $isStored && ($words[] = ['id' => $row->id, ...QuestionIndex::search($question)]);
         }
         QuestionIndex::manyWords($words);
         QuestionIndex::note(array_column($words, 'id'));

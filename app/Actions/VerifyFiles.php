@@ -19,11 +19,14 @@ final class VerifyFiles
             $named = StoredReferences::in($folder);
             foreach ($store->all() as $sha256) {
                 $report['files']++;
-                $store->isWhole($sha256) || $report['damaged'][] = "$folder/$sha256";
+                $store->isWhole($sha256) || ($report['damaged'][] = "$folder/$sha256");
                 $report['unused'] += isset($named[$sha256]) ? 0 : 1;
                 unset($named[$sha256]);
             }
-            array_push($report['missing'], ...array_map(fn (string $sha256): string => "$folder/$sha256", array_map(strval(...), array_keys($named))));
+            array_push(
+                $report['missing'],
+                ...array_map(fn (string $sha256): string => "$folder/$sha256", array_map(strval(...), array_keys($named)))
+            );
         }
 
         return $report;

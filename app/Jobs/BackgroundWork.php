@@ -51,7 +51,7 @@ abstract class BackgroundWork implements ShouldQueue
     public function handle(): void
     {
         try {
-            Work::alone($this->lock(), fn () => $this->work()) || $this->release(self::SECONDS_UNTIL_ASKED_AGAIN);
+            Work::alone($this->lock(), fn () => $this->work(), $this->thing) || $this->release(self::SECONDS_UNTIL_ASKED_AGAIN);
         } catch (Refused $problem) {
             $this->stopped($problem->getMessage());
         }

@@ -15,8 +15,12 @@ final class Letter extends Mailable
     use Queueable;
 
     /** @param  list<string>  $paragraphs */
-    public function __construct(public readonly string $title, public readonly string $greeting, public readonly array $paragraphs, public readonly string $link)
-    {
+    public function __construct(
+        public readonly string $title,
+        public readonly string $greeting,
+        public readonly array $paragraphs,
+        public readonly string $link
+    ) {
     }
 
     public function envelope(): Envelope

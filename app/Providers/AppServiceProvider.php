@@ -55,7 +55,7 @@ final class AppServiceProvider extends ServiceProvider
         $who = fn (Request $request): string => $request->user() instanceof User ? $request->user()->id : (string) $request->ip();
         RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)->by($who($request)));
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(10)->by('account:'.($request->user()->id ?? mb_strtolower(mb_strcut($request->string('email')->value(), 0, 255)))),
+            Limit::perMinute(10)->by('account:'.($request->user()->id ?? (mb_strtolower(mb_strcut($request->string('email')->value(), 0, 255)) ?: $request->ip()))),
             Limit::perMinute(30)->by("address:{$request->ip()}"),
             Limit::perMinute(100)->by('network:'.Network::of((string) $request->ip())),
         ]);

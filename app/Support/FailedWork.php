@@ -18,17 +18,21 @@ final class FailedWork
     /** @return list<array{kind: string, id: string, title: string, person: string|null, bank: string|null, problem: string|null, at: string}> the newest first */
     public static function of(User $person): array
     {
-        $rows = DB::select(<<<'SQL'
-            SELECT failed.kind, failed.id, CASE WHEN failed.user_id = ? OR mine.role = 'keeper' THEN failed.title ELSE '' END AS title, users.name AS person,
-                CASE WHEN mine.role IS NOT NULL THEN banks.name END AS bank, failed.problem, failed.at
-            FROM (
-                SELECT 'intake' AS kind, id, title, user_id, bank_id, problem, updated_at AS at FROM intakes WHERE state = 'failed' OR (state IN ('committing', 'undoing') AND problem IS NOT NULL)
-                UNION ALL SELECT 'dispatch', id, title, user_id, bank_id, problem, updated_at FROM dispatches WHERE state = 'failed'
-                UNION ALL SELECT 'act', id, '', user_id, bank_id, NULL, coalesce(finished_at, created_at) FROM acts WHERE state = 'failed' AND what IS NOT NULL
-                UNION ALL SELECT 'specimens', id, '', user_id, bank_id, NULL, coalesce(finished_at, created_at) FROM specimen_runs WHERE state = 'failed'
-            ) AS failed LEFT JOIN bank_roles(?) AS mine ON mine.bank_id = failed.bank_id LEFT JOIN banks ON banks.id = failed.bank_id LEFT JOIN users ON users.id = failed.user_id
-            WHERE failed.user_id = ? OR mine.role = 'keeper' OR ? ORDER BY failed.at DESC LIMIT 200
-            SQL, [$person->id, $person->id, $person->id, $person->is_administrator]);
+        $rows = DB::select(
+            <<<'SQL'
+SELECT failed.kind, failed.id, CASE WHEN failed.user_id = ? OR mine.role = 'keeper' THEN failed.title ELSE '' END AS title, users.name AS person,
+    CASE WHEN mine.role IS NOT NULL THEN banks.name END AS bank, failed.problem, failed.at
+FROM (
+    SELECT 'intake' AS kind, id, title, user_id, bank_id, problem, updated_at AS at FROM intakes WHERE state = 'failed' OR (state IN ('committing', 'undoing') AND problem IS NOT NULL)
+    UNION ALL SELECT 'dispatch', id, title, user_id, bank_id, problem, updated_at FROM dispatches WHERE state = 'failed'
+    UNION ALL SELECT 'act', id, '', user_id, bank_id, NULL, coalesce(finished_at, created_at) FROM acts WHERE state = 'failed' AND what IS NOT NULL
+    UNION ALL SELECT 'specimens', id, '', user_id, bank_id, NULL, coalesce(finished_at, created_at) FROM specimen_runs WHERE state = 'failed'
+) AS failed LEFT JOIN bank_roles(?) AS mine ON mine.bank_id = failed.bank_id LEFT JOIN banks ON banks.id = failed.bank_id LEFT JOIN users ON users.id = failed.user_id
+WHERE failed.user_id = ? OR mine.role = 'keeper' OR ? ORDER BY failed.at DESC LIMIT 200
+SQL
+            ,
+            [$person->id, $person->id, $person->id, $person->is_administrator]
+        );
 
         return array_map(fn (\stdClass $row): array => (array) $row, $rows); // @phpstan-ignore return.type
     }
@@ -38,9 +42,15 @@ final class FailedWork
     {
         return match ($kind) {
             'intake' => self::intake($id),
-            'dispatch' => DB::table('dispatches')->where('id', $id)->where('state', 'failed')->update(['state' => 'writing', 'problem' => null]) === 1 && self::begin($id, WriteOut::class, 'dispatches'),
+            'dispatch' => DB::table('dispatches')
+                ->where('id', $id)
+                ->where('state', 'failed')
+                ->update(['state' => 'writing', 'problem' => null]) === 1 && self::begin($id, WriteOut::class, 'dispatches'),
             'act' => self::act($id),
-            'specimens' => DB::table('specimen_runs')->where('id', $id)->where('state', 'failed')->update(['state' => 'running', 'finished_at' => null]) === 1 && self::begin($id, RunAllSpecimens::class, 'specimen_runs'),
+            'specimens' => DB::table('specimen_runs')
+                ->where('id', $id)
+                ->where('state', 'failed')
+                ->update(['state' => 'running', 'finished_at' => null]) === 1 && self::begin($id, RunAllSpecimens::class, 'specimen_runs'),
             default => false,
         };
     }
@@ -51,12 +61,27 @@ final class FailedWork
         if ($intake === null) {
             return false;
         }
-        $isRead = $intake->state === 'failed' && DB::transaction(function () use ($id): bool {
-            DB::table('intake_files')->where('intake_id', $id)->where('state', 'failed')->update(['state' => 'waiting', 'problem' => null]);
+        $isRead =
+            $intake->state === 'failed' &&
+            DB::transaction(function () use ($id): bool {
+                DB::table('intake_files')
+                    ->where('intake_id', $id)
+                    ->where('state', 'failed')
+                    ->update(['state' => 'waiting', 'problem' => null]);
 
-            return Intake::query()->whereKey($id)->where('state', 'failed')->update(['state' => 'reading', 'problem' => null, 'stop_asked' => false]) === 1;
-        });
-        if (! $isRead && Intake::query()->whereKey($id)->whereIn('state', ['committing', 'undoing'])->whereNotNull('problem')->update(['problem' => null]) === 0) {
+                return Intake::query()
+                    ->whereKey($id)
+                    ->where('state', 'failed')
+                    ->update(['state' => 'reading', 'problem' => null, 'stop_asked' => false]) === 1;
+            });
+        if (
+            ! $isRead &&
+            Intake::query()
+                ->whereKey($id)
+                ->whereIn('state', ['committing', 'undoing'])
+                ->whereNotNull('problem')
+                ->update(['problem' => null]) === 0
+        ) {
             return false;
         }
         Work::again($id);
@@ -67,11 +92,17 @@ final class FailedWork
 
     private static function act(string $id): bool
     {
-        if (DB::table('acts')->where('id', $id)->where('state', 'failed')->whereNotNull('what')->update(['state' => 'waiting', 'finished_at' => null]) !== 1) {
+        if (
+            DB::table('acts')
+                ->where('id', $id)
+                ->where('state', 'failed')
+                ->whereNotNull('what')
+                ->update(['state' => 'waiting', 'finished_at' => null]) !== 1
+        ) {
             return false;
         }
         $act = DB::table('acts')->where('id', $id)->first();
-        Work::again("acts:$act?->bank_id");
+        Work::again($id);
         ChangeMany::dispatch($id, $act?->user_id);
 
         return true;

@@ -24,6 +24,10 @@ final class FileName
     {
         $kept = trim((string) preg_replace('~[\p{C}/\\\\:*?"<>|%]+~u', ' ', $title));
 
-        return HeaderUtils::makeDisposition('attachment', ($kept === '' ? self::of($title, $id, '') : mb_substr($kept, 0, self::MOST)).$ending, self::of($title, $id, $ending));
+        return HeaderUtils::makeDisposition(
+            'attachment',
+            ($kept === '' ? self::of($title, $id, '') : mb_substr($kept, 0, self::MOST)).$ending,
+            self::of($title, $id, $ending)
+        );
     }
 }

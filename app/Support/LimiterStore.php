@@ -8,8 +8,8 @@ use Illuminate\Cache\FileStore;
 use Illuminate\Support\Facades\Cache;
 
 /**
- * Counts requests in files, which is cheaper than six queries each; in the database while the disk takes no files. A full disk neither stops
- * everybody nor lifts the limits.
+ * Counts requests in files, which is cheaper than six queries each; in the database while the disk takes no files. A full disk neither
+ * stops everybody nor lifts the limits.
  */
 final class LimiterStore extends FileStore
 {

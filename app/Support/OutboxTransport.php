@@ -24,7 +24,12 @@ final class OutboxTransport extends AbstractTransport
         assert($original instanceof \Symfony\Component\Mime\Message);
         $mail = MessageConverter::toEmail($original);
         foreach ($message->getEnvelope()->getRecipients() as $recipient) {
-            DB::table('outbox')->insert(['id' => (string) Str::uuid7(), 'recipient' => $recipient->getAddress(), 'subject' => (string) $mail->getSubject(), 'body' => (string) $mail->getTextBody()]);
+            DB::table('outbox')->insert([
+                'id' => (string) Str::uuid7(),
+                'recipient' => $recipient->getAddress(),
+                'subject' => (string) $mail->getSubject(),
+                'body' => (string) $mail->getTextBody(),
+            ]);
         }
     }
 }

@@ -7,7 +7,10 @@ namespace App\Support;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
-/** How much one person, and one bank, may hold, so that nobody fills the disk for everybody. Set with QUARRY_QUOTA_…; see docs/operators. */
+/**
+ * How much one person, and one bank, may hold, so that nobody fills the disk for everybody. Set with QUARRY_QUOTA_…; see
+ * docs/operators.
+ */
 final class Quota
 {
     private const AUTOSAVES = 500;
@@ -16,9 +19,18 @@ final class Quota
     public static function allowUpload(User $person, int $bytes): void
     {
         $limit = config()->integer('app.quota.person_mb') * 1_000_000;
-        $used = (int) DB::table('intake_files')->join('intakes', 'intakes.id', '=', 'intake_id')->where('user_id', $person->id)->sum('bytes');
+        $used = (int) DB::table('intake_files')
+            ->join('intakes', 'intakes.id', '=', 'intake_id')
+            ->where('user_id', $person->id)
+            ->sum('bytes');
         if ($used + $bytes > $limit) {
-            throw Refused::because('quota.person', 'Your imports would take more than the '.intdiv($limit, 1_000_000).' MB that each person has. Delete imports you no longer need, then try again.', '/files');
+            throw Refused::because(
+                'quota.person',
+                'Your imports would take more than the '.
+                    intdiv($limit, 1_000_000).
+                    ' MB that each person has. Delete imports you no longer need, then try again.',
+                '/files'
+            );
         }
     }
 
@@ -27,9 +39,18 @@ final class Quota
     {
         $limit = config()->integer('app.quota.bank_mb') * 1_000_000;
         $used = (int) DB::table('media')->where('bank_id', $bankId)->sum('bytes');
-        $new = (int) DB::scalar("SELECT coalesce(sum((value->>'bytes')::bigint), 0) FROM staged_things WHERE intake_id = ? AND type = 'medium'", [$intakeId]);
+        $new = (int) DB::scalar(
+            "SELECT coalesce(sum((value->>'bytes')::bigint), 0) FROM staged_things WHERE intake_id = ? AND type = 'medium'",
+            [$intakeId]
+        );
         if ($new > 0 && $used + $new > $limit) {
-            throw Refused::because('quota.bank', 'With its pictures and recordings the bank would take more than the '.intdiv($limit, 1_000_000).' MB that each bank has. Choose another bank, or leave questions with large files out.', '/bank');
+            throw Refused::because(
+                'quota.bank',
+                'With its pictures and recordings the bank would take more than the '.
+                    intdiv($limit, 1_000_000).
+                    ' MB that each bank has. Choose another bank, or leave questions with large files out.',
+                '/bank'
+            );
         }
     }
 
@@ -38,7 +59,10 @@ final class Quota
     {
         $others = DB::table('autosaves')->where('user_id', $person->id)->where('subject', '<>', $subject)->count();
         if ($others >= self::AUTOSAVES) {
-            throw Refused::because('quota.autosaves', 'You have '.self::AUTOSAVES.' unsaved drafts. Save or discard some; this one is still here in your browser.');
+            throw Refused::because(
+                'quota.autosaves',
+                'You have '.self::AUTOSAVES.' unsaved drafts. Save or discard some; this one is still here in your browser.'
+            );
         }
     }
 }

@@ -29,10 +29,16 @@ final readonly class ReadableIds
     public function questions(array $ids): array
     {
         $found = [];
-        foreach (DB::select(<<<'SQL'
-            SELECT questions.id, revision FROM unnest(?::uuid[]) WITH ORDINALITY AS given (id, place) JOIN questions ON questions.id = given.id
-            WHERE EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) ORDER BY place
-            SQL, [self::array($ids), $this->person->id]) as $row) {
+        foreach (
+            DB::select(
+                <<<'SQL'
+SELECT questions.id, revision FROM unnest(?::uuid[]) WITH ORDINALITY AS given (id, place) JOIN questions ON questions.id = given.id
+WHERE EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) ORDER BY place
+SQL
+                ,
+                [self::array($ids), $this->person->id]
+            ) as $row
+        ) {
             $found[$row->id] = $row->revision;
         }
 
@@ -46,11 +52,15 @@ final readonly class ReadableIds
      */
     public function readsAll(array $ids): bool
     {
-        return DB::scalar(<<<'SQL'
-            SELECT EXISTS (
-                SELECT 1 FROM questions WHERE id = ANY (?::uuid[]) AND bank_id NOT IN (SELECT bank_id FROM bank_roles(?)) AND NOT EXISTS (
-                    SELECT 1 FROM placements JOIN folders ON folders.id = folder_id WHERE question_id = questions.id AND folders.bank_id IN (SELECT bank_id FROM bank_roles(?))))
-            SQL, [self::array(array_values(array_filter($ids, is_string(...)))), $this->person->id, $this->person->id]) === false;
+        return DB::scalar(
+            <<<'SQL'
+SELECT EXISTS (
+    SELECT 1 FROM questions WHERE id = ANY (?::uuid[]) AND bank_id NOT IN (SELECT bank_id FROM bank_roles(?)) AND NOT EXISTS (
+        SELECT 1 FROM placements JOIN folders ON folders.id = folder_id WHERE question_id = questions.id AND folders.bank_id IN (SELECT bank_id FROM bank_roles(?))))
+SQL
+            ,
+            [self::array(array_values(array_filter($ids, is_string(...)))), $this->person->id, $this->person->id]
+        ) === false;
     }
 
     /**
@@ -85,16 +95,28 @@ final readonly class ReadableIds
             return;
         }
         $ids = array_values(array_unique($new));
-        $found = DB::table('stimuli')->whereIn('id', $ids)->whereRaw('id IN (SELECT id FROM readable_stimuli(?, ?::uuid[]))', [$this->person->id, self::array($ids)])
-            ->sharedLock()->get(['id', 'title', 'binned_at'])->keyBy('id');
+        $found = DB::table('stimuli')
+            ->whereIn('id', $ids)
+            ->whereRaw('id IN (SELECT id FROM readable_stimuli(?, ?::uuid[]))', [$this->person->id, self::array($ids)])
+            ->sharedLock()
+            ->get(['id', 'title', 'binned_at'])
+            ->keyBy('id');
         foreach ($new as $path => $id) {
             $stimulus = $found->get($id);
             if ($stimulus === null) {
-                throw Refused::because('stimulus.gone', 'This stimulus does not exist, or you may not read it. Remove it here; everything else stays as you typed it.', $path);
+                throw Refused::because(
+                    'stimulus.gone',
+                    'This stimulus does not exist, or you may not read it. Remove it here; everything else stays as you typed it.',
+                    $path
+                );
             }
             if ($stimulus->binned_at !== null) {
                 $name = is_string($stimulus->title) && $stimulus->title !== '' ? "“{$stimulus->title}”" : 'A stimulus';
-                throw Refused::because('stimulus.binned', "$name is in the bin. Remove it here, or restore it from the bin and save again.", $path);
+                throw Refused::because(
+                    'stimulus.binned',
+                    "$name is in the bin. Remove it here, or restore it from the bin and save again.",
+                    $path
+                );
             }
         }
     }

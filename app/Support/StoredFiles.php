@@ -123,6 +123,9 @@ final readonly class StoredFiles
     {
         logger()->error('A file could not be stored.', ['what' => $what]);
 
-        return Refused::because('storage.full', 'The server could not store this file; its disk may be full. Nothing was lost. Tell whoever runs the server, then try again.');
+        return Refused::because(
+            'storage.full',
+            'The server could not store this file; its disk may be full. Nothing was lost. Tell whoever runs the server, then try again.'
+        );
     }
 }

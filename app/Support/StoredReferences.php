@@ -11,7 +11,11 @@ final class StoredReferences
 {
     private const QUERIES = [
         'media' => ['SELECT sha256 FROM media', "SELECT value->>'sha256' FROM staged_things WHERE type = 'medium'"],
-        'files' => ["SELECT sha256 FROM intake_files WHERE state <> 'failed'", 'SELECT sha256 FROM dispatches WHERE sha256 IS NOT NULL', 'SELECT sha256 FROM prints'],
+        'files' => [
+            "SELECT sha256 FROM intake_files WHERE state <> 'failed'",
+            'SELECT sha256 FROM dispatches WHERE sha256 IS NOT NULL',
+            'SELECT sha256 FROM prints',
+        ],
     ];
 
     /**

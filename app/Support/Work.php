@@ -15,14 +15,17 @@ final class Work
     private const TRIES = 3;
 
     /**
+     * @param  string  $lock  what only one worker at a time does
      * @param  callable(): void  $work
+     * @param  string|null  $thing  what tries are counted of, where it is less than the lock covers
      * @return bool false when another worker is at it
      *
      * @throws Refused when it was begun three times before
      */
-    public static function alone(string $thing, callable $work): bool
+    public static function alone(string $lock, callable $work, ?string $thing = null): bool
     {
-        if (DB::scalar('SELECT pg_try_advisory_lock(hashtextextended(?, 0))', [$thing]) !== true) {
+        $thing ??= $lock;
+        if (DB::scalar('SELECT pg_try_advisory_lock(hashtextextended(?, 0))', [$lock]) !== true) {
             return false;
         }
         try {
@@ -33,7 +36,7 @@ final class Work
             $work();
             self::again($thing);
         } finally {
-            DB::scalar('SELECT pg_advisory_unlock(hashtextextended(?, 0))', [$thing]);
+            DB::scalar('SELECT pg_advisory_unlock(hashtextextended(?, 0))', [$lock]);
         }
 
         return true;

@@ -33,9 +33,13 @@ final class WorkerBeat
 
     public static function isAnyAlive(): bool
     {
-        return DB::scalar(<<<'SQL'
-            SELECT EXISTS (SELECT 1 FROM workers WHERE beat_at > now() - make_interval(secs => CASE WHEN job IS NULL THEN ?::float8 ELSE ?::float8 END))
-            SQL, [self::SILENCE, self::LONGEST_JOB]) === true;
+        return DB::scalar(
+            <<<'SQL'
+SELECT EXISTS (SELECT 1 FROM workers WHERE beat_at > now() - make_interval(secs => CASE WHEN job IS NULL THEN ?::float8 ELSE ?::float8 END))
+SQL
+            ,
+            [self::SILENCE, self::LONGEST_JOB]
+        ) === true;
     }
 
     private static function write(?string $job): void

@@ -29,7 +29,7 @@ start_web() { # port
     give_to_owner "$QUARRY_STORAGE" "$ROOT/bootstrap/cache" "$RUN"
     owned env PHP_INI_SCAN_DIR="$RUN/php" php-fpm8.2 --nodaemonize --fpm-config "$RUN/php-fpm.conf"
     watch_over "php-fpm-$1" TERM "${OWNED[@]}"
-    owned env PHP_INI_SCAN_DIR="$RUN/php" nice -n 10 php-fpm8.2 --nodaemonize --fpm-config "$RUN/php-fpm-heavy.conf"
+    owned env PHP_INI_SCAN_DIR="$RUN/php" nice -n 3 php-fpm8.2 --nodaemonize --fpm-config "$RUN/php-fpm-heavy.conf"
     watch_over "php-fpm-heavy-$1" TERM "${OWNED[@]}"
     [ "$1" -ge 1024 ] || PORT_RIGHT=(--inh-caps=+net_bind_service --ambient-caps=+net_bind_service)
     owned env XDG_DATA_HOME="$RUN/caddy" XDG_CONFIG_HOME="$RUN/caddy" caddy run --config "$RUN/Caddyfile" --adapter caddyfile

@@ -40,7 +40,8 @@ settings() { # database port [address]
         SESSION_DRIVER=${SESSION_DRIVER:-database} CACHE_STORE=${CACHE_STORE:-database} QUEUE_CONNECTION=${QUEUE_CONNECTION:-database} \
         DB_QUEUE=quick REDIS_QUEUE=quick DB_QUEUE_RETRY_AFTER=60 REDIS_QUEUE_RETRY_AFTER=60 \
         MAIL_MAILER=${MAIL_MAILER:-outbox} SESSION_SECURE_COOKIE=false QUARRY_STORAGE=${QUARRY_STORAGE:-$VAR/storage} QUARRY_PROXIES=${QUARRY_PROXIES:-}
-    [ "${PARTS[0]}" = https ] && SESSION_SECURE_COOKIE=true
+    # The prefix makes browsers refuse the cookie from anywhere but this host over HTTPS (RFC 6265bis, 4.1.3.2).
+    [ "${PARTS[0]}" = https ] && export SESSION_SECURE_COOKIE=true SESSION_COOKIE=__Host-wide_quarry_session
     [ -n "${3:-}" ] || SANCTUM_STATEFUL_DOMAINS="127.0.0.1:$2,localhost:$2"
     return 0
 }

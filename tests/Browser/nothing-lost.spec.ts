@@ -119,7 +119,9 @@ test('a stem of 200,000 characters and 500 options', async ({ page }) => {
   await expect(page.locator('[data-option]')).toHaveCount(500)
   await page.getByLabel('Title').fill('A very long one')
   // however long a busy machine takes: what counts is that it is answered
-  const saved = page.waitForResponse((response) => response.request().method() === 'POST' && response.url().endsWith('/questions'), { timeout: 0 })
+  const saved = page.waitForResponse((response) => response.request().method() === 'POST' && response.url().endsWith('/questions'), {
+    timeout: 0,
+  })
   await page.keyboard.press('Control+s')
   expect((await saved).status()).toBe(201)
   await expect(page.getByText('Saved as revision 1').first()).toBeVisible()

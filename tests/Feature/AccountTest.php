@@ -79,7 +79,7 @@ it('ends a session that was ended elsewhere, is too old, or whose account is dis
     expect(ask('GET', '/me')->status())->toBe(401);
 })->with([
     'ended' => [fn (User $person) => DB::table('users')->where('id', $person->id)->update(['signed_out_before' => now()->addSecond()])],
-    'old' => [fn (User $person) => test()->travel(8)->days()],
+    'old' => [fn (User $person) => test()->travel(13)->hours()],
     'disabled' => [fn (User $person) => DB::table('users')->where('id', $person->id)->update(['disabled_at' => now()])],
 ]);
 
@@ -148,6 +148,15 @@ it('invites, disables, and hands banks over, with a word to who is concerned', f
     preg_match('~/choose-password/(\w+)~', mailTo('ada@fellmoor.example')[0], $link);
     ask('PUT', '/password-links', ['secret' => $link[1], 'password' => GOOD])->assertNoContent();
     expect(signingIn('ada', GOOD)->status())->toBe(200)->and(fn () => DB::table('security_log')->update(['kind' => 'nothing']))->toThrow(Illuminate\Database\QueryException::class);
+});
+
+it('asks administrators for a second factor outside the demo', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['administrator']);
+    $this->app['env'] = 'production';
+    expect(ask('GET', '/admin/people')->json('type'))->toEndWith('second_factor.needed');
+    $world->people['administrator']->forceFill(['second_factor_on' => true])->save();
+    expect(another($world, 'administrator', 'GET', '/admin/people')->status())->toBe(200);
 });
 
 it('tells people when something is shared with them, changed or taken away', function (): void {

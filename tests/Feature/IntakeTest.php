@@ -375,3 +375,34 @@ it('keeps what was mended, and notices two who mend the same', function (): void
         ->and(ask('PUT', $path, ['question' => $question], ['If-Match' => '"1"'])->status())->toBe(412)
         ->and(ask('GET', $path)->json('data.question.title'))->toBe('Mended');
 });
+
+it('gives up after three tries that came to no end, and begins again when asked', function (): void {
+    $world = new World;
+    $intake = app(OpenIntake::class)->handle([['path' => World::package(several(2)), 'name' => 'two.zip']], $world->people['writer'], $world->bank);
+    for ($i = 0; $i < 3; $i++) { // a worker that is killed leaves its try behind
+        DB::statement('INSERT INTO work_tries (thing, tries) VALUES (?, 1) ON CONFLICT (thing) DO UPDATE SET tries = work_tries.tries + 1', [$intake->id]);
+    }
+    app()->call([new WorkOnIntake($intake->id), 'handle']);
+    $this->actingAs($world->people['writer']);
+    expect($intake->refresh()->state)->toBe('failed')->and($intake->problem)->toContain('3 times')->and(ask('GET', '/work')->json('data.0'))->toMatchArray(['kind' => 'intake', 'id' => $intake->id, 'title' => 'two.zip']);
+    expect(another($world, 'administrator', 'GET', '/work')->json('data.0.title'))->toBe('')->and(another($world, 'stranger', 'GET', '/work')->json('data'))->toBe([]);
+    another($world, 'writer', 'POST', "/work/intake/$intake->id/retry", new stdClass)->assertNoContent();
+    expect($intake->refresh()->state)->toBe('review')->and(DB::table('work_tries')->count())->toBe(0);
+});
+
+it('takes turns by person in each queue', function (): void {
+    config(['queue.default' => 'database']);
+    $world = new World;
+    [$first, $second] = [$world->people['writer']->id, $world->people['reader']->id];
+    $run = fn () => Illuminate\Support\Facades\Artisan::call('queue:work', ['--once' => true, '--queue' => 'quick', '--sleep' => 0]);
+    $waiting = fn (string $person): int => DB::table('jobs')->whereRaw("payload::jsonb->>'person' = ?", [$person])->count();
+    foreach ([$first, $first, $first, $second] as $person) {
+        App\Jobs\WriteOut::dispatch((string) Str::uuid7(), $person); // of nothing that is there: done at once
+    }
+    $run();
+    $run(); // the first person was just served, so theirs is put back
+    $run();
+    expect([$waiting($first), $waiting($second)])->toBe([2, 1]);
+    $run();
+    expect($waiting($second))->toBe(0);
+});

@@ -9,9 +9,24 @@ use Tests\Machine\Questions;
 /** @return array<string, string> table → a hash of all its rows, without what lives only while it runs */
 function contents(Installation $of): array
 {
-    $tables = explode("\n", trim($of->sql("SELECT tablename FROM pg_tables WHERE schemaname = 'public' AND tablename NOT IN ('sessions', 'cache', 'cache_locks', 'jobs', 'workers', 'queue_turns', 'work_tries', 'security_log') ORDER BY 1")));
+    $tables = explode(
+        "\n",
+        trim(
+            $of->sql(
+                "SELECT tablename FROM pg_tables WHERE schemaname = 'public' AND tablename NOT IN ('sessions', 'cache', 'cache_locks', 'jobs', 'workers', 'queue_turns', 'work_tries', 'security_log') ORDER BY 1"
+            )
+        )
+    );
 
-    return array_combine($tables, array_map(fn (string $table): string => trim($of->sql("SELECT count(*) || ' ' || coalesce(md5(string_agg(one::text, '|' ORDER BY one::text)), '') FROM $table AS one")), $tables));
+    return array_combine(
+        $tables,
+        array_map(
+            fn (string $table): string => trim(
+                $of->sql("SELECT count(*) || ' ' || coalesce(md5(string_agg(one::text, '|' ORDER BY one::text)), '') FROM $table AS one")
+            ),
+            $tables
+        )
+    );
 }
 
 /** @return array<string, string> path → hash of everything stored */
@@ -29,11 +44,17 @@ it('restores a backup that equals its source, and repairs one that was stopped',
     $here = Installation::shared();
     $ines = $here->person('keeper');
     $slug = $ines->ask('POST', '/banks', ['name' => 'Backed up'])->json('data.slug');
-    $package = array_values(array_filter(glob(dirname(__DIR__, 2).'/demo/files/*.zip') ?: [], fn (string $file): bool => str_contains($file, 'qti') || true))[0];
+    $package = array_values(
+        array_filter(glob(dirname(__DIR__, 2).'/demo/files/*.zip') ?: [], fn (string $file): bool => str_contains($file, 'qti') || true)
+    )[0];
     $intake = $ines->ask('POST', '/intakes', ['files' => new CURLFile($package)])->json('data.id');
-    $here->until(fn (): bool => in_array($ines->ask('GET', "/intakes/$intake")->json('data.state'), ['review', 'failed'], true), 'the package to be read', 60);
+    $here->until(
+        fn (): bool => in_array($ines->ask('GET', "/intakes/$intake")->json('data.state'), ['review', 'failed'], true),
+        'the package to be read',
+        60
+    );
     $ines->ask('PATCH', "/intakes/$intake", ['bank' => $slug]);
-    $ines->ask('POST', "/intakes/$intake/commit", new stdClass);
+    $ines->ask('POST', "/intakes/$intake/commit", new stdClass());
     $here->until(fn (): bool => $ines->ask('GET', "/intakes/$intake")->json('data.state') === 'committed', 'the import', 60);
     $ines->ask('POST', "/banks/$slug/questions", ['question' => Questions::one()]);
     $export = $ines->ask('POST', '/dispatches', ['format' => 'qti30', 'bank' => $slug])->json('data.id');
@@ -46,16 +67,26 @@ it('restores a backup that equals its source, and repairs one that was stopped',
     file_put_contents($stored[0], 'damaged');
     unlink("$folder/manifest.json"); // stopped before its end, on a disk that went bad
     expect($here->quarry('verify', $folder)['type'] ?? '')->toEndWith('backup.none');
-    expect($here->quarry('backup', $folder)['files'])->toBe($made['files'])->and($here->quarry('verify', $folder))->toBe(['problems' => []])
-        ->and($here->quarry('verify'))->toMatchArray(['damaged' => [], 'missing' => []]);
+    expect($here->quarry('backup', $folder)['files'])
+        ->toBe($made['files'])
+        ->and($here->quarry('verify', $folder))
+        ->toBe(['problems' => []])
+        ->and($here->quarry('verify'))
+        ->toMatchArray(['damaged' => [], 'missing' => []]);
 
     $there = (new Installation('restored'))->start();
     $before = contents($here);
     expect($here->quarry('restore', $folder)['type'] ?? '')->toEndWith('restore.not_empty');
     $said = $there->quarry('restore', $folder);
     expect($said['questions'] ?? $said)->toBeGreaterThan(1);
-    expect(contents($there))->toBe($before)->and(array_diff_assoc(storedFiles($there), storedFiles($here)))->toBe([])->and($there->quarry('verify'))->toMatchArray(['damaged' => [], 'missing' => []])
-        ->and(file_get_contents("$there->folder/run/key"))->toBe(file_get_contents("$here->folder/run/key"));
+    expect(contents($there))
+        ->toBe($before)
+        ->and(array_diff_assoc(storedFiles($there), storedFiles($here)))
+        ->toBe([])
+        ->and($there->quarry('verify'))
+        ->toMatchArray(['damaged' => [], 'missing' => []])
+        ->and(file_get_contents("$there->folder/run/key"))
+        ->toBe(file_get_contents("$here->folder/run/key"));
     $there->stop();
 
     $file = array_key_first(storedFiles($here));
@@ -68,7 +99,27 @@ it('restores a backup that equals its source, and repairs one that was stopped',
 
 it('brings every landed schema up to date, and derives what is new', function (string $dump): void {
     $here = (new Installation('upgrade'))->start();
-    $schema = fn (): string => (string) preg_replace('/^\\\\(un)?restrict.*$/m', '', (new Process(['pg_dump', '--schema-only', '--no-owner', '--no-privileges', '-h', "$here->folder/run/postgres.socket", '-U', 'quarry', 'quarry'], null, ['PGPASSWORD' => (string) file_get_contents("$here->folder/run/postgres.password")]))->mustRun()->getOutput());
+    $schema = fn (): string => (string) preg_replace(
+        '/^\\\\(un)?restrict.*$/m',
+        '',
+        (new Process(
+            [
+                'pg_dump',
+                '--schema-only',
+                '--no-owner',
+                '--no-privileges',
+                '-h',
+                "$here->folder/run/postgres.socket",
+                '-U',
+                'quarry',
+                'quarry',
+            ],
+            null,
+            ['PGPASSWORD' => (string) file_get_contents("$here->folder/run/postgres.password")]
+        ))
+            ->mustRun()
+            ->getOutput()
+    );
     $fresh = $schema();
     $here->sql('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
     $here->sql((string) gzdecode((string) file_get_contents($dump)));
@@ -78,6 +129,18 @@ it('brings every landed schema up to date, and derives what is new', function (s
     $here->until(fn (): bool => trim($here->sql("SELECT count(*) FROM questions WHERE near <> '{}'")) === $questions, 'the near prints', 60);
     [$upgraded, $fresh] = [explode("\n", $schema()), explode("\n", $fresh)];
     // dropping the schema public leaves a comment behind, which is none of ours
-    expect(array_values(array_filter(array_diff($upgraded, $fresh), fn (string $line): bool => ! str_starts_with($line, '--') && ! str_contains($line, 'SCHEMA public'))))->toBe([])->and(array_values(array_diff($fresh, $upgraded)))->toBe([])->and($here->quarry('reindex')['questions'])->toBe((int) $questions);
+    expect(
+        array_values(
+            array_filter(
+                array_diff($upgraded, $fresh),
+                fn (string $line): bool => ! str_starts_with($line, '--') && ! str_contains($line, 'SCHEMA public')
+            )
+        )
+    )
+        ->toBe([])
+        ->and(array_values(array_diff($fresh, $upgraded)))
+        ->toBe([])
+        ->and($here->quarry('reindex')['questions'])
+        ->toBe((int) $questions);
     $here->stop();
 })->with(array_combine($dumps = glob(__DIR__.'/upgrades/*.sql.gz') ?: [], array_map(fn (string $dump): array => [$dump], $dumps)));

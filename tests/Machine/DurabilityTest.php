@@ -29,11 +29,19 @@ it('loses nothing that was acknowledged', function (): void {
         $killAt = mt_rand(1, 3);
         for ($step = 0; $step < 5; $step++) {
             $number++;
-            $requests = [['POST', '/intakes', ['text' => Questions::exam(30, "stone$number"), 'bank' => $slug]], ['POST', "/banks/$slug/acts", ['filter' => '', 'record' => ['tags' => ['add' => ["t$number"]]]]]];
+            $requests = [
+                ['POST', '/intakes', ['text' => Questions::exam(30, "stone$number"), 'bank' => $slug]],
+                ['POST', "/banks/$slug/acts", ['filter' => '', 'record' => ['tags' => ['add' => ["t$number"]]]]],
+            ];
             $requests = $step === 1 ? $requests : [];
             foreach ($questions as $i => $question) {
                 $requests[] = ['PUT', "/autosaves/draft-$i", ['content' => ['n' => $number]]];
-                $requests[] = ['PUT', "/questions/{$question['id']}", ['question' => [...$question, 'title' => "Question $i, number $number"]], ['If-Match' => "\"{$revisions[$i]}\""]];
+                $requests[] = [
+                    'PUT',
+                    "/questions/{$question['id']}",
+                    ['question' => [...$question, 'title' => "Question $i, number $number"]],
+                    ['If-Match' => "\"{$revisions[$i]}\""],
+                ];
             }
             if ($step === $killAt) {
                 // in the middle of them: killed by another process a few milliseconds from now
@@ -64,7 +72,11 @@ it('loses nothing that was acknowledged', function (): void {
         expect($ines->ask('GET', "/intakes/$import")->json('data.found'))->toBe(30);
     }
     foreach ($acts as $act) {
-        $here->until(fn (): bool => in_array($ines->ask('GET', "/acts/$act")->json('state'), ['done', 'failed'], true), "bulk change $act", 150);
+        $here->until(
+            fn (): bool => in_array($ines->ask('GET', "/acts/$act")->json('state'), ['done', 'failed'], true),
+            "bulk change $act",
+            150
+        );
     }
 });
 
@@ -82,8 +94,14 @@ function isKept(Person $person, array $kept, array $questions, array &$revisions
             expect($answer->json('content.n'))->toBeGreaterThanOrEqual($value, "$when: $path");
         } else {
             $i = array_search(substr($path, 11), array_column($questions, 'id'), true);
-            $titles = array_map(fn (int $number): mixed => $person->ask('GET', "$path/revisions/$number")->json('content.title'), range($revisions[$i], (int) $answer->json('data.revision')));
-            expect(in_array($value, $titles, true))->toBeTrue("$when: $path")->and((int) $answer->json('data.revision'))->toBeGreaterThanOrEqual($revisions[$i]);
+            $titles = array_map(
+                fn (int $number): mixed => $person->ask('GET', "$path/revisions/$number")->json('content.title'),
+                range($revisions[$i], (int) $answer->json('data.revision'))
+            );
+            expect(in_array($value, $titles, true))
+                ->toBeTrue("$when: $path")
+                ->and((int) $answer->json('data.revision'))
+                ->toBeGreaterThanOrEqual($revisions[$i]);
             $revisions[$i] = (int) $answer->json('data.revision');
         }
     }

@@ -35,21 +35,33 @@ it('stores whole files or none on a full disk, and says so', function (): void {
         expect($begun->status)->toBe(201, $begun->body);
         $export = $begun->json('data.id');
         $here->until(fn (): bool => $ines->ask('GET', "/dispatches/$export")->json('data.state') !== 'writing', 'the export to fail', 60);
-        expect($ines->ask('GET', "/dispatches/$export")->json('data'))->toMatchArray(['state' => 'failed'])->and($ines->ask('GET', "/dispatches/$export")->json('data.problem'))->toContain('disk');
+        expect($ines->ask('GET', "/dispatches/$export")->json('data'))
+            ->toMatchArray(['state' => 'failed'])
+            ->and($ines->ask('GET', "/dispatches/$export")->json('data.problem'))
+            ->toContain('disk');
         $upload = $ines->ask('POST', '/intakes', ['text' => Questions::exam(200), 'bank' => $slug]);
         expect($upload->status)->toBe(422)->and($upload->json('detail'))->toContain('disk');
         // typing and saving need no files, so they go on
-        expect($ines->ask('PUT', '/autosaves/new:full', ['content' => ['a' => 1]])->status)->toBe(204)
-            ->and($ines->ask('POST', "/banks/$slug/questions", ['question' => Questions::one('Saved all the same')])->status)->toBe(201);
-        $empty = array_filter(glob("$disk/app/private/*/*/*") ?: [], fn (string $file): bool => filesize($file) === 0 || str_ends_with($file, '.new'));
+        expect($ines->ask('PUT', '/autosaves/new:full', ['content' => ['a' => 1]])->status)
+            ->toBe(204)
+            ->and($ines->ask('POST', "/banks/$slug/questions", ['question' => Questions::one('Saved all the same')])->status)
+            ->toBe(201);
+        $empty = array_filter(
+            glob("$disk/app/private/*/*/*") ?: [],
+            fn (string $file): bool => filesize($file) === 0 || str_ends_with($file, '.new')
+        );
         expect($empty)->toBe([]);
 
         unlink($fill);
-        expect($ines->ask('POST', "/work/dispatch/$export/retry", new stdClass)->status)->toBe(204);
+        expect($ines->ask('POST', "/work/dispatch/$export/retry", new stdClass())->status)->toBe(204);
         $here->until(fn (): bool => $ines->ask('GET', "/dispatches/$export")->json('data.state') === 'ready', 'the export, again', 60);
         $file = $ines->ask('GET', "/dispatches/$export/file");
-        expect($file->status)->toBe(200)->and(hash('sha256', $file->body))->toBe($ines->ask('GET', "/dispatches/$export")->json('data.body.sha256'))
-            ->and($ines->ask('POST', '/intakes', ['text' => Questions::exam(2), 'bank' => $slug])->status)->toBe(201);
+        expect($file->status)
+            ->toBe(200)
+            ->and(hash('sha256', $file->body))
+            ->toBe($ines->ask('GET', "/dispatches/$export")->json('data.body.sha256'))
+            ->and($ines->ask('POST', '/intakes', ['text' => Questions::exam(2), 'bank' => $slug])->status)
+            ->toBe(201);
     } finally {
         $here->stop();
         (new Process(['umount', '-l', $disk]))->run();

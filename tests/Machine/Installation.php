@@ -48,7 +48,12 @@ final class Installation
     public function start(string ...$flags): self
     {
         $flags = $flags === [] ? ['--empty'] : $flags;
-        $this->process = new Process(['bash', 'bin/start', "--port=$this->port", ...$flags], dirname(__DIR__, 2), $this->environment, timeout: null); // @phpstan-ignore argument.type
+        $this->process = new Process(
+            ['bash', 'bin/start', "--port=$this->port", ...$flags],
+            dirname(__DIR__, 2),
+            $this->environment,
+            timeout: null
+        ); // @phpstan-ignore argument.type
         $this->process->start();
         $this->until(fn (): bool => str_contains($this->said(), 'Ctrl-C') || ! ($this->process?->isRunning() ?? false), 'starting', 180);
 
@@ -77,13 +82,22 @@ final class Installation
         $process = new Process(['bin/quarry', ...$words], dirname(__DIR__, 2), $this->environment, timeout: 300); // @phpstan-ignore argument.type
         $process->run();
 
-        return json_decode($process->getOutput() === '' ? $process->getErrorOutput() : $process->getOutput(), true) ?? ['code' => $process->getExitCode(), 'said' => $process->getErrorOutput()];
+        return json_decode($process->getOutput() === '' ? $process->getErrorOutput() : $process->getOutput(), true) ?? [
+            'code' => $process->getExitCode(),
+            'said' => $process->getErrorOutput(),
+        ];
     }
 
     /** What psql prints for some statements, as the application's role. */
     public function sql(string $statements): string
     {
-        $process = new Process(['psql', '-h', "$this->folder/run/postgres.socket", '-U', 'quarry', '-d', 'quarry', '-Atq', '-v', 'ON_ERROR_STOP=1'], null, ['PGPASSWORD' => (string) file_get_contents("$this->folder/run/postgres.password")], $statements, 120);
+        $process = new Process(
+            ['psql', '-h', "$this->folder/run/postgres.socket", '-U', 'quarry', '-d', 'quarry', '-Atq', '-v', 'ON_ERROR_STOP=1'],
+            null,
+            ['PGPASSWORD' => (string) file_get_contents("$this->folder/run/postgres.password")],
+            $statements,
+            120
+        );
 
         return $process->mustRun()->getOutput();
     }
@@ -91,9 +105,13 @@ final class Installation
     /** @return Person somebody with an account, signed in */
     public function person(string $name, bool $isAdministrator = false): Person
     {
-        $made = $this->quarry('person', 'add', "$name@school.example", ...($isAdministrator ? ['--administrator'] : []));
+        $made = $this->quarry('person', 'add', "$name@school.example", ...$isAdministrator ? ['--administrator'] : []);
 
-        return new Person("http://127.0.0.1:$this->port", "$name@school.example", is_string($made['password'] ?? null) ? $made['password'] : throw new \RuntimeException(json_encode($made) ?: ''));
+        return new Person(
+            "http://127.0.0.1:$this->port",
+            "$name@school.example",
+            is_string($made['password'] ?? null) ? $made['password'] : throw new \RuntimeException(json_encode($made) ?: '')
+        );
     }
 
     public function pid(string $part): int
@@ -109,7 +127,11 @@ final class Installation
     /** @return array<string, mixed>|null what /up says; null when nothing answers */
     public function health(): ?array
     {
-        $said = @file_get_contents("http://127.0.0.1:$this->port/up", false, stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 5]]));
+        $said = @file_get_contents(
+            "http://127.0.0.1:$this->port/up",
+            false,
+            stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 5]])
+        );
 
         return $said === false ? null : json_decode($said, true);
     }
@@ -125,7 +147,12 @@ final class Installation
         exec('grep -lsa -- '.escapeshellarg($this->folder).' /proc/[0-9]*/environ /proc/[0-9]*/cmdline', $files);
         $pids = array_values(array_unique(array_map(fn (string $file): int => (int) explode('/', $file)[2], $files)));
 
-        return array_values(array_filter($pids, fn (int $pid): bool => is_dir("/proc/$pid") && ! str_contains((string) @file_get_contents("/proc/$pid/cmdline"), 'grep')));
+        return array_values(
+            array_filter(
+                $pids,
+                fn (int $pid): bool => is_dir("/proc/$pid") && ! str_contains((string) @file_get_contents("/proc/$pid/cmdline"), 'grep')
+            )
+        );
     }
 
     /** @param  callable(): bool  $holds */

@@ -14,7 +14,8 @@ final class Person
     public function __construct(private readonly string $base, string $email, string $password)
     {
         $this->request('GET', '/sanctum/csrf-cookie');
-        $this->ask('POST', '/session', ['email' => $email, 'password' => $password])->status === 200 || throw new \RuntimeException("$email cannot sign in.");
+        $this->ask('POST', '/session', ['email' => $email, 'password' => $password])->status === 200 ||
+            throw new \RuntimeException("$email cannot sign in.");
     }
 
     /** @param  array<string, string>  $headers */
@@ -54,16 +55,35 @@ final class Person
     /** @param  array<string, string>  $headers */
     private function handle(string $method, string $path, mixed $body, array $headers): \CurlHandle
     {
-        $handle = curl_init($this->base.$path) ?: throw new \RuntimeException;
-        $headers = ['Accept' => 'application/json', 'Content-Type' => 'application/json', 'Referer' => $this->base, 'Cookie' => $this->cookies, 'X-XSRF-TOKEN' => $this->token, ...$headers];
+        $handle = curl_init($this->base.$path) ?: throw new \RuntimeException();
+        $headers = [
+            'Accept' => 'application/json',
+            'Content-Type' => 'application/json',
+            'Referer' => $this->base,
+            'Cookie' => $this->cookies,
+            'X-XSRF-TOKEN' => $this->token,
+            ...$headers,
+        ];
         if (is_array($body) && isset($body['files'])) {
             unset($headers['Content-Type']);
         }
         curl_setopt_array($handle, [
-            CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_TIMEOUT => 120,
+            CURLOPT_CUSTOMREQUEST => $method,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_HEADER => true,
+            CURLOPT_TIMEOUT => 120,
             CURLOPT_HTTPHEADER => array_map(fn (string $name, string $value): string => "$name: $value", array_keys($headers), $headers),
         ]);
-        $body === null || curl_setopt($handle, CURLOPT_POSTFIELDS, is_array($body) && isset($body['files']) ? ['files[]' => $body['files']] : (is_string($body) ? $body : (string) json_encode($body)));
+        $body === null ||
+            curl_setopt(
+                $handle,
+                CURLOPT_POSTFIELDS,
+                is_array($body) && isset($body['files'])
+                    ? ['files[]' => $body['files']]
+                    : (is_string($body)
+                        ? $body
+                        : (string) json_encode($body))
+            );
 
         return $handle;
     }
@@ -82,11 +102,19 @@ final class Person
             $known[$name] = $value;
         }
         if ($set !== []) {
-            $this->cookies = implode('; ', array_map(fn (string $name, string $value): string => "$name=$value", array_keys($known), $known));
+            $this->cookies = implode(
+                '; ',
+                array_map(fn (string $name, string $value): string => "$name=$value", array_keys($known), $known)
+            );
             $this->token = urldecode($known['XSRF-TOKEN'] ?? '');
         }
         preg_match('/^etag:\s*"?([^"\r\n]+)/mi', $head, $etag);
 
-        return new Answer((int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE), substr($whole, $size), $etag[1] ?? '', (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME));
+        return new Answer(
+            (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE),
+            substr($whole, $size),
+            $etag[1] ?? '',
+            (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME)
+        );
     }
 }

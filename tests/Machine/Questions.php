@@ -19,8 +19,8 @@ final class Questions
     public static function id(): string
     {
         $bytes = substr(pack('J', (int) (microtime(true) * 1000)), 2).random_bytes(10);
-        $bytes[6] = chr(ord($bytes[6]) & 0x0F | 0x70);
-        $bytes[8] = chr(ord($bytes[8]) & 0x3F | 0x80);
+        $bytes[6] = chr((ord($bytes[6]) & 0x0F) | 0x70);
+        $bytes[8] = chr((ord($bytes[8]) & 0x3F) | 0x80);
 
         return implode('-', sscanf(bin2hex($bytes), '%8s%4s%4s%4s%12s') ?? []);
     }
@@ -28,6 +28,12 @@ final class Questions
     /** A typed exam. */
     public static function exam(int $questions, string $word = 'rock'): string
     {
-        return implode("\n\n", array_map(fn (int $i): string => "$i. Which $word is number $i?\nA) slate\nB) granite\nC) chalk\nAnswer: B", range(1, $questions)));
+        return implode(
+            "\n\n",
+            array_map(
+                fn (int $i): string => "$i. Which $word is number $i?\nA) slate\nB) granite\nC) chalk\nAnswer: B",
+                range(1, $questions)
+            )
+        );
     }
 }

@@ -21,16 +21,53 @@ it('starts every part again that dies, and leaves nothing behind', function (): 
 
     // what a stranger on the machine could reach
     $mode = fn (string $path): string => substr(sprintf('%o', fileperms("$here->folder/$path")), -3);
-    expect([$mode('.env'), $mode('run/key'), $mode('run/postgres.password'), $mode("run/web-$here->port/php-fpm.sock"), $mode("run/web-$here->port/heavy.sock"), $mode('run/postgres.socket')])
-        ->toBe(['600', '600', '600', '660', '660', '750']);
+    expect([
+        $mode('.env'),
+        $mode('run/key'),
+        $mode('run/postgres.password'),
+        $mode("run/web-$here->port/php-fpm.sock"),
+        $mode("run/web-$here->port/heavy.sock"),
+        $mode('run/postgres.socket'),
+    ])->toBe(['600', '600', '600', '660', '660', '750']);
     $socket = "$here->folder/run/postgres.socket";
-    $as = fn (string ...$who): string => (new Process([...$who, 'psql', '-h', $socket, '-U', 'postgres', '-d', 'quarry', '-Atc', 'SELECT 1']))->mustRun()->getOutput();
+    $as = fn (string ...$who): string => (new Process([
+        ...$who,
+        'psql',
+        '-h',
+        $socket,
+        '-U',
+        'postgres',
+        '-d',
+        'quarry',
+        '-Atc',
+        'SELECT 1',
+    ]))
+        ->mustRun()
+        ->getOutput();
     if (posix_geteuid() === 0) {
-        expect(fn () => $as('setpriv', '--reuid=nobody', '--regid=nogroup', '--clear-groups'))->toThrow(Exception::class)->and(fn () => $as('setpriv', '--reuid=www-data', '--regid=www-data', '--clear-groups'))->toThrow(Exception::class);
+        expect(fn () => $as('setpriv', '--reuid=nobody', '--regid=nogroup', '--clear-groups'))
+            ->toThrow(Exception::class)
+            ->and(fn () => $as('setpriv', '--reuid=www-data', '--regid=www-data', '--clear-groups'))
+            ->toThrow(Exception::class);
     }
-    $get = fn (string $path, string $host): array => [(string) @file_get_contents("http://127.0.0.1:$here->port$path", false, stream_context_create(['http' => ['ignore_errors' => true, 'header' => "Host: $host"]])), (int) explode(' ', $http_response_header[0])[1]];
-    expect($get('/', 'evil.example'))->toBe(["This address is not served here. Use http://127.0.0.1:$here->port", 421])->and($get('/.env', '127.0.0.1')[1])->toBe(404)
-        ->and($get('/composer.json', '127.0.0.1')[1])->toBe(404)->and($get('/nothing/here', '127.0.0.1')[1])->toBe(404)->and($get('/banks', '127.0.0.1')[1])->toBe(200);
+    $get = fn (string $path, string $host): array => [
+        (string) @file_get_contents(
+            "http://127.0.0.1:$here->port$path",
+            false,
+            stream_context_create(['http' => ['ignore_errors' => true, 'header' => "Host: $host"]])
+        ),
+        (int) explode(' ', $http_response_header[0])[1],
+    ];
+    expect($get('/', 'evil.example'))
+        ->toBe(["This address is not served here. Use http://127.0.0.1:$here->port", 421])
+        ->and($get('/.env', '127.0.0.1')[1])
+        ->toBe(404)
+        ->and($get('/composer.json', '127.0.0.1')[1])
+        ->toBe(404)
+        ->and($get('/nothing/here', '127.0.0.1')[1])
+        ->toBe(404)
+        ->and($get('/banks', '127.0.0.1')[1])
+        ->toBe(200);
 
     $here->stop();
     expect($here->processes())->toBe([]);

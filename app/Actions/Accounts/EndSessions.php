@@ -12,7 +12,10 @@ final class EndSessions
 {
     public function handle(User $person, ?string $keep): void
     {
-        DB::table('sessions')->where('user_id', $person->id)->when($keep !== null, fn ($query) => $query->where('id', '<>', $keep))->delete();
+        DB::table('sessions')
+            ->where('user_id', $person->id)
+            ->when($keep !== null, fn ($query) => $query->where('id', '<>', $keep))
+            ->delete();
         $person->forceFill(['signed_out_before' => now(), 'remember_token' => null])->save();
     }
 }

@@ -24,9 +24,18 @@ final class HandOver
             throw Refused::because('hand_over.to', 'Choose another person who can sign in.', '/to');
         }
         $banks = DB::transaction(function () use ($from, $to): array {
-            $banks = DB::table('bank_grants')->join('banks', 'banks.id', '=', 'bank_id')->where('user_id', $from->id)->where('role', 'keeper')->lockForUpdate()->get(['banks.id', 'slug', 'name'])->all();
+            $banks = DB::table('bank_grants')
+                ->join('banks', 'banks.id', '=', 'bank_id')
+                ->where('user_id', $from->id)
+                ->where('role', 'keeper')
+                ->lockForUpdate()
+                ->get(['banks.id', 'slug', 'name'])
+                ->all();
             foreach ($banks as $bank) {
-                DB::table('bank_grants')->where('bank_id', $bank->id)->whereIn('user_id', [$from->id, $to->id])->delete();
+                DB::table('bank_grants')
+                    ->where('bank_id', $bank->id)
+                    ->whereIn('user_id', [$from->id, $to->id])
+                    ->delete();
                 DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'user_id' => $to->id, 'role' => 'keeper']);
             }
 
@@ -34,7 +43,13 @@ final class HandOver
         });
         SecurityLog::write('hand_over', $by, ['from' => $from->email, 'to' => $to->email, 'banks' => array_column($banks, 'slug')]);
         foreach ($banks as $bank) {
-            Notify::tell($to, 'hand_over', "$by->name handed the bank “{$bank->name}” over to you; $from->name managed it before.", $words, "/banks/$bank->slug");
+            Notify::tell(
+                $to,
+                'hand_over',
+                "$by->name handed the bank “{$bank->name}” over to you; $from->name managed it before.",
+                $words,
+                "/banks/$bank->slug"
+            );
         }
 
         return count($banks);

@@ -23,16 +23,30 @@ final readonly class PasswordLinks
     public function invite(User $person, User $by, string $words): void
     {
         $text = "$by->name invites you to Wide Quarry, where teachers write questions together. Choose a password within a week:";
-        Notify::mail($person, "$by->name invites you to Wide Quarry", $words === '' ? [$text] : ["They wrote:\n\n$words", $text], $this->link($person, 'invitation'));
+        Notify::mail(
+            $person,
+            "$by->name invites you to Wide Quarry",
+            $words === '' ? [$text] : ["They wrote:\n\n$words", $text],
+            $this->link($person, 'invitation')
+        );
         SecurityLog::write('person_invited', $by, ['person' => $person->email]);
     }
 
     /** Says nothing about whether there is such an address. */
     public function reset(string $email): void
     {
-        $person = User::query()->where(['email' => mb_strtolower(trim($email)), 'disabled_at' => null])->first();
+        $person = User::query()
+            ->where(['email' => mb_strtolower(trim($email)), 'disabled_at' => null])
+            ->first();
         if ($person !== null) {
-            Notify::mail($person, 'Choose a new password', ['Somebody, probably you, asked for a new password for Wide Quarry. This link works for an hour. If it was not you, do nothing:'], $this->link($person, 'reset'));
+            Notify::mail(
+                $person,
+                'Choose a new password',
+                [
+                    'Somebody, probably you, asked for a new password for Wide Quarry. This link works for an hour. If it was not you, do nothing:',
+                ],
+                $this->link($person, 'reset')
+            );
             SecurityLog::write('password_reset_sent', $person);
         }
     }
@@ -43,7 +57,12 @@ final readonly class PasswordLinks
         return DB::transaction(function () use ($secret, $password): User {
             $hash = hash('sha256', $secret);
             $link = DB::table('password_links')->where('hash', $hash)->where('expires_at', '>', now())->lockForUpdate()->first();
-            $person = $link === null ? null : User::query()->where(['id' => $link->user_id, 'disabled_at' => null])->first();
+            $person =
+                $link === null
+                    ? null
+                    : User::query()
+                        ->where(['id' => $link->user_id, 'disabled_at' => null])
+                        ->first();
             if ($person === null) {
                 throw Refused::because('password.link', 'This link was used before, or is too old. Ask for a new one.');
             }
@@ -58,7 +77,12 @@ final readonly class PasswordLinks
     {
         $secret = Str::random(48);
         DB::table('password_links')->where('user_id', $person->id)->where('kind', $kind)->delete();
-        DB::table('password_links')->insert(['hash' => hash('sha256', $secret), 'user_id' => $person->id, 'kind' => $kind, 'expires_at' => now()->addHours(self::HOURS[$kind])]);
+        DB::table('password_links')->insert([
+            'hash' => hash('sha256', $secret),
+            'user_id' => $person->id,
+            'kind' => $kind,
+            'expires_at' => now()->addHours(self::HOURS[$kind]),
+        ]);
 
         return "/choose-password/$secret";
     }

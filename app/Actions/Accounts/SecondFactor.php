@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Accounts;
 
 use App\Models\User;
+use App\Support\Accounts\Notify;
 use App\Support\Accounts\SecurityLog;
 use App\Support\Accounts\Totp;
 use App\Support\Refused;
@@ -37,11 +38,26 @@ final class SecondFactor
     public function confirm(User $person, string $code): array
     {
         if ($person->second_factor === null || $person->second_factor_on || ! $this->spend($person, $code)) {
-            throw Refused::because('second_factor.wrong', 'This code is not right. Use the newest one that the app shows; your clock has to be right too.', '/code');
+            throw Refused::because(
+                'second_factor.wrong',
+                'This code is not right. Use the newest one that the app shows; your clock has to be right too.',
+                '/code'
+            );
         }
-        $codes = array_map(fn (): string => implode('-', str_split(strtolower(substr(Totp::base32(random_bytes(10)), 0, 12)), 4)), range(1, self::RECOVERY_CODES));
+        $codes = array_map(
+            fn (): string => implode('-', str_split(strtolower(substr(Totp::base32(random_bytes(10)), 0, 12)), 4)),
+            range(1, self::RECOVERY_CODES)
+        );
         $person->forceFill(['second_factor_on' => true, 'recovery_codes' => Json::encode(array_map(self::hash(...), $codes))])->save();
         SecurityLog::write('second_factor_on', $person);
+        Notify::mail(
+            $person,
+            'Second factor turned on',
+            [
+                'Signing in to Wide Quarry now asks for a code of your authenticator app. If you did not turn that on, change your password at once:',
+            ],
+            '/forgot'
+        );
 
         return $codes;
     }
@@ -50,6 +66,12 @@ final class SecondFactor
     {
         $person->forceFill(['second_factor_on' => false, 'second_factor' => null, 'recovery_codes' => '[]'])->save();
         SecurityLog::write('second_factor_off', $person);
+        Notify::mail(
+            $person,
+            'Second factor turned off',
+            ['Signing in to Wide Quarry no longer asks for a code. If you did not turn that off, change your password at once:'],
+            '/forgot'
+        );
     }
 
     /** @throws Refused when a code is asked for, or the one given is wrong */
@@ -60,7 +82,11 @@ final class SecondFactor
         }
         if (! $this->spend($person, $code) && ! $this->recover($person, $code)) {
             SecurityLog::write('sign_in_failed', $person, ['factor' => 'second']);
-            throw Refused::because('session.second_factor', 'This code is not right, or was used before. Use the newest one that the app shows.', '/code');
+            throw Refused::because(
+                'session.second_factor',
+                'This code is not right, or was used before. Use the newest one that the app shows.',
+                '/code'
+            );
         }
     }
 
@@ -70,13 +96,22 @@ final class SecondFactor
         $secret = $person->second_factor === null ? '' : (string) base64_decode(Crypt::decryptString($person->second_factor), true);
         $step = $secret === '' ? null : Totp::verify($secret, $code, now()->getTimestamp(), $person->second_factor_step);
 
-        return $step !== null && DB::table('users')->where('id', $person->id)->where('second_factor_step', '<', $step)->update(['second_factor_step' => $step]) === 1;
+        return $step !== null &&
+            DB::table('users')
+                ->where('id', $person->id)
+                ->where('second_factor_step', '<', $step)
+                ->update(['second_factor_step' => $step]) === 1;
     }
 
     private function recover(User $person, string $code): bool
     {
         $hash = self::hash(strtolower(trim($code)));
-        $isUsed = DB::update('UPDATE users SET recovery_codes = recovery_codes - ? WHERE id = ? AND jsonb_exists(recovery_codes, ?)', [$hash, $person->id, $hash]) === 1;
+        $isUsed =
+            DB::update('UPDATE users SET recovery_codes = recovery_codes - ? WHERE id = ? AND jsonb_exists(recovery_codes, ?)', [
+                $hash,
+                $person->id,
+                $hash,
+            ]) === 1;
         $isUsed && SecurityLog::write('recovery_code_used', $person);
 
         return $isUsed;

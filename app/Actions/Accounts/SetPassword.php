@@ -29,6 +29,11 @@ final readonly class SetPassword
         \Illuminate\Support\Facades\DB::table('password_links')->where('user_id', $person->id)->delete();
         $this->sessions->handle($person, $keep);
         SecurityLog::write('password_changed', $person);
-        Notify::mail($person, 'Your password was changed', ['Your password for Wide Quarry was changed just now. If that was not you, ask for a new one at once:'], '/forgot');
+        Notify::mail(
+            $person,
+            'Your password was changed',
+            ['Your password for Wide Quarry was changed just now. If that was not you, ask for a new one at once:'],
+            '/forgot'
+        );
     }
 }

@@ -140,7 +140,7 @@ final readonly class BeginAct
         if (! $waits && $columns['total'] > self::SAFELY) {
             ChangeMany::dispatch($act, $person->id)->delay(self::LATER); // should this request die on the way, the rest is done then
         }
-        if ($waits || ! Work::alone("acts:$bankId", fn () => $this->now($act))) {
+        if ($waits || ! Work::alone("acts:$bankId", fn () => $this->now($act), $act)) {
             ChangeMany::dispatch($act, $person->id, $columns['total'] > self::LARGE);
         }
 
@@ -162,7 +162,7 @@ final readonly class BeginAct
     {
         if (DB::table('acts')->where('id', $act)->whereIn('state', ['stopped', 'failed'])->whereNotNull('what')->update(['state' => 'waiting', 'finished_at' => null]) === 1) {
             $stored = Act::find($act);
-            Work::again("acts:$stored->bank_id");
+            Work::again($act);
             ChangeMany::dispatch($act, $stored->user_id, $stored->total > self::LARGE);
         }
     }

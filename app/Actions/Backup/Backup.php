@@ -11,8 +11,9 @@ use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 
 /**
- * Copies the installation into a folder while it goes on: the database as it is at one moment (pg_dump takes one snapshot), then the files it
- * names, which nothing deletes meanwhile. Run on the same folder again it copies only what is new, so one that was stopped continues.
+ * Copies the installation into a folder while it goes on: the database as it is at one moment (pg_dump takes one snapshot), then the
+ * files it names, which nothing deletes meanwhile. Run on the same folder again it copies only what is new, so one that was stopped
+ * continues.
  */
 final readonly class Backup
 {
@@ -44,13 +45,22 @@ final readonly class Backup
         }
         self::write("$path/key", config()->string('app.key'));
         $manifest = [
-            'format' => 'wide-quarry/backup', 'version' => 1, 'at' => now()->toIso8601String(), 'migrations' => DB::table('migrations')->count(),
-            'database' => ['sha256' => hash_file('sha256', $folder->dump()), 'bytes' => filesize($folder->dump())], 'files' => $files,
+            'format' => 'wide-quarry/backup',
+            'version' => 1,
+            'at' => now()->toIso8601String(),
+            'migrations' => DB::table('migrations')->count(),
+            'database' => ['sha256' => hash_file('sha256', $folder->dump()), 'bytes' => filesize($folder->dump())],
+            'files' => $files,
         ];
         self::write($folder->manifestPath(), Json::pretty($manifest));
         $problems = [...$folder->problems(), ...$this->tools->problems($folder->dump())];
         if ($problems !== []) {
-            throw Refused::because('backup.incomplete', 'The backup was checked and is not complete: '.implode(', ', array_slice($problems, 0, 10)).'. Run bin/quarry verify, then the backup again.');
+            throw Refused::because(
+                'backup.incomplete',
+                'The backup was checked and is not complete: '.
+                    implode(', ', array_slice($problems, 0, 10)).
+                    '. Run bin/quarry verify, then the backup again.'
+            );
         }
 
         return [...$manifest, 'files' => count($files)];
@@ -67,7 +77,11 @@ final readonly class Backup
                 $target = $to->file($name);
                 if (@hash_file('sha256', $target) !== $sha256) {
                     is_dir(dirname($target)) || @mkdir(dirname($target), 0700, true);
-                    (@copy($store->path((string) $sha256), "$target.new") && @rename("$target.new", $target)) || throw Refused::because('backup.file', "$name cannot be copied. bin/quarry verify says whether it is there; otherwise the disk of the backup may be full.");
+                    (@copy($store->path((string) $sha256), "$target.new") && @rename("$target.new", $target)) ||
+                        throw Refused::because(
+                            'backup.file',
+                            "$name cannot be copied. bin/quarry verify says whether it is there; otherwise the disk of the backup may be full."
+                        );
                 }
                 $names[] = $name;
             }
@@ -79,6 +93,7 @@ final readonly class Backup
 
     private static function write(string $path, string $text): void
     {
-        (@file_put_contents("$path.new", $text) === strlen($text) && @chmod("$path.new", 0600) && @rename("$path.new", $path)) || throw Refused::because('backup.file', "$path cannot be written. The disk may be full.");
+        (@file_put_contents("$path.new", $text) === strlen($text) && @chmod("$path.new", 0600) && @rename("$path.new", $path)) ||
+            throw Refused::because('backup.file', "$path cannot be written. The disk may be full.");
     }
 }

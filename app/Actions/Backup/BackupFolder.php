@@ -40,7 +40,10 @@ final readonly class BackupFolder
 
         return $manifest instanceof \stdClass && ($manifest->format ?? '') === 'wide-quarry/backup'
             ? $manifest
-            : throw Refused::because('backup.none', "There is no complete backup in $this->path. Run bin/quarry backup on it again: it continues where it stopped.");
+            : throw Refused::because(
+                'backup.none',
+                "There is no complete backup in $this->path. Run bin/quarry backup on it again: it continues where it stopped."
+            );
     }
 
     /** @return list<string> what is missing or has other bytes than it should */
@@ -49,7 +52,7 @@ final readonly class BackupFolder
         $manifest = $this->manifest();
         $problems = @hash_file('sha256', $this->dump()) === $manifest->database->sha256 ? [] : ['database.dump'];
         foreach ($manifest->files as $name) {
-            @hash_file('sha256', $this->file($name)) === basename($name) || $problems[] = $name;
+            @hash_file('sha256', $this->file($name)) === basename($name) || ($problems[] = $name);
         }
 
         return $problems;

@@ -31,14 +31,36 @@ final class PostgresTools
     public function restore(string $file): void
     {
         DB::unprepared('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
-        $this->run(['pg_restore', '--no-owner', '--no-privileges', '--single-transaction', '--exit-on-error', '--dbname='.$this->database(), $file], 'The database could not be restored');
+        $this->run(
+            [
+                'pg_restore',
+                '--no-owner',
+                '--no-privileges',
+                '--single-transaction',
+                '--exit-on-error',
+                '--dbname='.$this->database(),
+                $file,
+            ],
+            'The database could not be restored'
+        );
     }
 
     /** @param  list<string>  $command  @throws Refused */
     private function run(array $command, string $sentence): void
     {
         $setting = fn (string $name): string => is_scalar($value = config("database.connections.pgsql.$name")) ? (string) $value : '';
-        $process = new Process($command, null, ['PGHOST' => $setting('host'), 'PGPORT' => $setting('port'), 'PGUSER' => $setting('username'), 'PGPASSWORD' => $setting('password'), 'PGDATABASE' => $this->database()], timeout: null);
+        $process = new Process(
+            $command,
+            null,
+            [
+                'PGHOST' => $setting('host'),
+                'PGPORT' => $setting('port'),
+                'PGUSER' => $setting('username'),
+                'PGPASSWORD' => $setting('password'),
+                'PGDATABASE' => $this->database(),
+            ],
+            timeout: null
+        );
         if ($process->run() !== 0) {
             throw Refused::because('backup.postgres', "$sentence: ".trim((string) strtok($process->getErrorOutput(), "\n")));
         }

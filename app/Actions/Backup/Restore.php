@@ -26,11 +26,17 @@ final readonly class Restore
         $folder = new BackupFolder($path);
         $manifest = $folder->manifest();
         if (DB::table('users')->exists() || DB::table('banks')->exists()) {
-            throw Refused::because('restore.not_empty', 'There are people or banks in this installation. A backup is restored into an empty one: start it with bin/start --empty and another QUARRY_VAR or database.');
+            throw Refused::because(
+                'restore.not_empty',
+                'There are people or banks in this installation. A backup is restored into an empty one: start it with bin/start --empty and another QUARRY_VAR or database.'
+            );
         }
         $problems = $folder->problems();
         if ($problems !== []) {
-            throw Refused::because('restore.incomplete', 'The backup is not complete: '.implode(', ', array_slice($problems, 0, 10)).'.');
+            throw Refused::because(
+                'restore.incomplete',
+                'The backup is not complete: '.implode(', ', array_slice($problems, 0, 10)).'.'
+            );
         }
         foreach ($manifest->files as $name) {
             (new StoredFiles(dirname($name) === 'media' ? 'media' : 'files'))->putFile($folder->file($name));
@@ -40,7 +46,12 @@ final readonly class Restore
         Artisan::call('migrate', ['--force' => true]);
         $this->key("$path/key");
 
-        return ['at' => $manifest->at, 'files' => count($manifest->files), 'people' => DB::table('users')->count(), 'questions' => DB::table('questions')->count()];
+        return [
+            'at' => $manifest->at,
+            'files' => count($manifest->files),
+            'people' => DB::table('users')->count(),
+            'questions' => DB::table('questions')->count(),
+        ];
     }
 
     /** Second factors are encrypted with the key, so it comes along; bin/start reads it when it starts again. */

@@ -21,10 +21,16 @@ use WideQuarry\Json\Json;
 /** One's own account: password and sessions. */
 final class AccountController
 {
-    #[Operation('Change your password; every other session is signed out', body: ['current' => 'string', 'password' => 'string'], status: 204)]
+    #[Operation(
+        'Change your password; every other session is signed out',
+        body: ['current' => 'string', 'password' => 'string'],
+        status: 204
+    )]
     public function password(Request $request, SetPassword $set): Response
     {
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['current', 'password'])->need('current')->need('password');
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['current', 'password'])
+            ->need('current')
+            ->need('password');
         $person = User::asking($request);
         self::prove($person, $fields->string('current', '', 255), '/current');
         $set->handle($person, $fields->string('password', '', 255), $request->session()->getId());
@@ -37,11 +43,32 @@ final class AccountController
     public function sessions(Request $request): JsonResponse
     {
         $here = $request->session()->getId();
-        $rows = DB::table('sessions')->where('user_id', User::asking($request)->id)->orderByDesc('last_activity')->limit(100)->get(['id', 'ip_address', 'user_agent', 'last_activity']);
+        $rows = DB::table('sessions')
+            ->where('user_id', User::asking($request)->id)
+            ->orderByDesc('last_activity')
+            ->limit(100)
+            ->get(['id', 'ip_address', 'user_agent', 'last_activity']);
 
-        return new JsonResponse(['data' => $rows->map(fn (\stdClass $row): array => [
-            'id' => hash('sha256', $row->id), 'here' => $row->id === $here, 'address' => $row->ip_address, 'browser' => self::browser($row->user_agent ?? ''), 'last_used' => date(DATE_ATOM, $row->last_activity),
-        ])->all()]);
+        if ($rows->isEmpty()) {
+            // sessions lie in Redis, which keeps no list of them
+            $rows = collect([
+                (object) ['id' => $here, 'ip_address' => $request->ip(), 'user_agent' => $request->userAgent(), 'last_activity' => time()],
+            ]);
+        }
+
+        return new JsonResponse([
+            'data' => $rows
+                ->map(
+                    fn (\stdClass $row): array => [
+                        'id' => hash('sha256', $row->id),
+                        'here' => $row->id === $here,
+                        'address' => $row->ip_address,
+                        'browser' => self::browser($row->user_agent ?? ''),
+                        'last_used' => date(DATE_ATOM, $row->last_activity),
+                    ]
+                )
+                ->all(),
+        ]);
     }
 
     #[Operation('Sign out everywhere but here', status: 204)]
@@ -66,7 +93,8 @@ final class AccountController
     /** A name to recognise it by, such as Firefox on Windows. */
     private static function browser(string $agent): string
     {
-        $find = fn (array $names): string => array_values(array_filter($names, fn (string $name): bool => str_contains($agent, $name)))[0] ?? '';
+        $find = fn (array $names): string => array_values(array_filter($names, fn (string $name): bool => str_contains($agent, $name)))[0] ??
+            '';
         $browser = $find(['Edg', 'Firefox', 'Chrome', 'Safari']);
         $system = $find(['Android', 'iPhone', 'iPad', 'Windows', 'Mac OS', 'Linux']);
 

@@ -19,6 +19,8 @@ final class HealthController
     {
         $parts = Health::parts();
 
-        return new JsonResponse(['ready' => ! in_array(false, $parts, true), ...$parts], in_array(false, $parts, true) ? 503 : 200, ['Cache-Control' => 'no-store']);
+        return new JsonResponse(['ready' => ! in_array(false, $parts, true), ...$parts], in_array(false, $parts, true) ? 503 : 200, [
+            'Cache-Control' => 'no-store',
+        ]);
     }
 }

@@ -17,7 +17,11 @@ final class NotificationController
     #[Operation('What you were told, the newest first')]
     public function index(Request $request): JsonResponse
     {
-        $rows = DB::table('notifications')->where('user_id', User::asking($request)->id)->orderByDesc('id')->limit(50)->get(['id', 'kind', 'text', 'words', 'link', 'read_at', 'created_at']);
+        $rows = DB::table('notifications')
+            ->where('user_id', User::asking($request)->id)
+            ->orderByDesc('id')
+            ->limit(50)
+            ->get(['id', 'kind', 'text', 'words', 'link', 'read_at', 'created_at']);
 
         return new JsonResponse(['data' => $rows, 'unread' => $rows->whereNull('read_at')->count()]);
     }
@@ -25,7 +29,10 @@ final class NotificationController
     #[Operation('Mark all as read', status: 204)]
     public function read(Request $request): Response
     {
-        DB::table('notifications')->where('user_id', User::asking($request)->id)->whereNull('read_at')->update(['read_at' => now()]);
+        DB::table('notifications')
+            ->where('user_id', User::asking($request)->id)
+            ->whereNull('read_at')
+            ->update(['read_at' => now()]);
 
         return new Response('', 204);
     }

@@ -26,22 +26,32 @@ final class PeopleController
     #[Operation('Everybody with an account')]
     public function index(): JsonResponse
     {
-        $rows = DB::select(<<<'SQL'
-            SELECT users.id, users.name, email, is_administrator, disabled_at, second_factor_on, created_at,
-                (SELECT count(*) FROM bank_grants WHERE user_id = users.id AND role = 'keeper') AS banks,
-                (SELECT coalesce(jsonb_agg(teams.name ORDER BY teams.name), '[]') FROM memberships JOIN teams ON teams.id = team_id WHERE user_id = users.id) AS teams,
-                (SELECT to_timestamp(max(last_activity)) FROM sessions WHERE user_id = users.id) AS last_seen,
-                EXISTS (SELECT 1 FROM password_links WHERE user_id = users.id AND kind = 'invitation') AS invited
-            FROM users ORDER BY users.name COLLATE by_name LIMIT 5000
-            SQL);
+        $rows = DB::select(
+            <<<'SQL'
+SELECT users.id, users.name, email, is_administrator, disabled_at, second_factor_on, created_at,
+    (SELECT count(*) FROM bank_grants WHERE user_id = users.id AND role = 'keeper') AS banks,
+    (SELECT coalesce(jsonb_agg(teams.name ORDER BY teams.name), '[]') FROM memberships JOIN teams ON teams.id = team_id WHERE user_id = users.id) AS teams,
+    (SELECT to_timestamp(max(last_activity)) FROM sessions WHERE user_id = users.id) AS last_seen,
+    EXISTS (SELECT 1 FROM password_links WHERE user_id = users.id AND kind = 'invitation') AS invited
+FROM users ORDER BY users.name COLLATE by_name LIMIT 5000
+SQL
+        );
 
-        return new JsonResponse(['data' => array_map(fn (\stdClass $row): array => [...(array) $row, 'teams' => json_decode($row->teams)], $rows)]);
+        return new JsonResponse([
+            'data' => array_map(fn (\stdClass $row): array => [...(array) $row, 'teams' => json_decode($row->teams)], $rows),
+        ]);
     }
 
-    #[Operation('Invite somebody by mail; they choose their password with the link', body: ['name' => 'string', 'email' => 'string', 'administrator' => 'boolean?', 'words' => 'string?'], status: 201)]
+    #[Operation(
+        'Invite somebody by mail; they choose their password with the link',
+        body: ['name' => 'string', 'email' => 'string', 'administrator' => 'boolean?', 'words' => 'string?'],
+        status: 201
+    )]
     public function store(Request $request, PasswordLinks $links): JsonResponse
     {
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'email', 'administrator', 'words'])->need('name')->need('email');
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'email', 'administrator', 'words'])
+            ->need('name')
+            ->need('email');
         $email = mb_strtolower(trim($fields->string('email', '', 255)));
         $name = trim($fields->string('name', '', 100));
         if (filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
@@ -54,7 +64,12 @@ final class PeopleController
             throw Refused::because('person.exists', 'Somebody with this address has an account already.', '/email');
         }
         $person = DB::transaction(function () use ($fields, $email, $name, $links, $request): User {
-            $person = User::query()->create(['name' => $name, 'email' => $email, 'password' => Str::random(60), 'is_administrator' => $fields->bool('administrator', false)]);
+            $person = User::query()->create([
+                'name' => $name,
+                'email' => $email,
+                'password' => Str::random(60),
+                'is_administrator' => $fields->bool('administrator', false),
+            ]);
             $links->invite($person->refresh(), User::asking($request), $fields->string('words', '', 1000));
 
             return $person;
@@ -63,10 +78,31 @@ final class PeopleController
         return new JsonResponse(['data' => ['id' => $person->id]], 201);
     }
 
-    #[Operation('Change a name, make somebody an administrator, disable or enable an account, or send the invitation again', body: ['name' => 'string?', 'administrator' => 'boolean?', 'disabled' => 'boolean?', 'invite' => 'boolean?', 'second_factor_off' => 'boolean?'], status: 204)]
-    public function update(Request $request, User $person, PasswordLinks $links, EndSessions $end, \App\Actions\Accounts\SecondFactor $factor): Response
-    {
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'administrator', 'disabled', 'invite', 'second_factor_off']);
+    #[Operation(
+        'Change a name, make somebody an administrator, disable or enable an account, or send the invitation again',
+        body: [
+            'name' => 'string?',
+            'administrator' => 'boolean?',
+            'disabled' => 'boolean?',
+            'invite' => 'boolean?',
+            'second_factor_off' => 'boolean?',
+        ],
+        status: 204
+    )]
+    public function update(
+        Request $request,
+        User $person,
+        PasswordLinks $links,
+        EndSessions $end,
+        \App\Actions\Accounts\SecondFactor $factor
+    ): Response {
+        $fields = Fields::of(Json::decode($request->getContent()), '', [
+            'name',
+            'administrator',
+            'disabled',
+            'invite',
+            'second_factor_off',
+        ]);
         $by = User::asking($request);
         $change = [];
         if ($fields->has('name')) {
@@ -75,9 +111,21 @@ final class PeopleController
         foreach (['administrator' => 'is_administrator', 'disabled' => 'disabled_at'] as $field => $column) {
             if ($fields->has($field)) {
                 $isOn = $fields->bool($field, false);
-                $person->id === $by->id && ($field === 'disabled') === $isOn && throw Refused::because('person.self', 'You cannot do this to your own account; another administrator can.', "/$field");
+                $person->id === $by->id &&
+                    ($field === 'disabled') === $isOn &&
+                    throw Refused::because('person.self', 'You cannot do this to your own account; another administrator can.', "/$field");
                 $change[$column] = $field === 'disabled' ? ($isOn ? now() : null) : $isOn;
-                SecurityLog::write($field === 'disabled' ? ($isOn ? 'person_disabled' : 'person_enabled') : ($isOn ? 'administrator_made' : 'administrator_removed'), $by, ['person' => $person->email]);
+                SecurityLog::write(
+                    $field === 'disabled'
+                        ? ($isOn
+                            ? 'person_disabled'
+                            : 'person_enabled')
+                        : ($isOn
+                            ? 'administrator_made'
+                            : 'administrator_removed'),
+                    $by,
+                    ['person' => $person->email]
+                );
             }
         }
         $person->forceFill($change)->save();
@@ -86,7 +134,11 @@ final class PeopleController
             $person->tokens()->delete();
         }
         if (array_key_exists('is_administrator', $change)) {
-            Notify::tell($person, 'rights', $change['is_administrator'] === true ? "$by->name made you an administrator." : "$by->name removed you as an administrator.");
+            Notify::tell(
+                $person,
+                'rights',
+                $change['is_administrator'] === true ? "$by->name made you an administrator." : "$by->name removed you as an administrator."
+            );
         }
         $fields->bool('invite', false) && $links->invite($person, $by, '');
         $fields->bool('second_factor_off', false) && $factor->off($person);
@@ -98,7 +150,9 @@ final class PeopleController
     public function handOver(Request $request, User $person, HandOver $hand): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['to', 'words'])->need('to');
-        $to = User::query()->whereKey($fields->uuid('to'))->first() ?? throw Refused::because('hand_over.to', 'Choose another person who can sign in.', '/to');
+        $to =
+            User::query()->whereKey($fields->uuid('to'))->first() ??
+            throw Refused::because('hand_over.to', 'Choose another person who can sign in.', '/to');
 
         return new JsonResponse(['banks' => $hand->handle($person, $to, User::asking($request), $fields->string('words', '', 1000))]);
     }

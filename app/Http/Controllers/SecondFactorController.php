@@ -16,7 +16,10 @@ use WideQuarry\Json\Json;
 /** Codes of an authenticator app beside the password. */
 final class SecondFactorController
 {
-    #[Operation('Begin with a second factor: the secret for an authenticator app; it is on once a code was given', body: ['password' => 'string'])]
+    #[Operation(
+        'Begin with a second factor: the secret for an authenticator app; it is on once a code was given',
+        body: ['password' => 'string']
+    )]
     public function store(Request $request, SecondFactor $factor): JsonResponse
     {
         $person = $this->proven($request);
@@ -27,7 +30,9 @@ final class SecondFactorController
     #[Operation('Turn it on with a code of the app; recovery codes come back, once', body: ['code' => 'string'])]
     public function update(Request $request, SecondFactor $factor): JsonResponse
     {
-        $code = Fields::of(Json::decode($request->getContent()), '', ['code'])->need('code')->string('code', '', 20);
+        $code = Fields::of(Json::decode($request->getContent()), '', ['code'])
+            ->need('code')
+            ->string('code', '', 20);
 
         return new JsonResponse(['data' => ['recovery_codes' => $factor->confirm(User::asking($request), $code)]]);
     }
@@ -43,7 +48,13 @@ final class SecondFactorController
     private function proven(Request $request): User
     {
         $person = User::asking($request);
-        AccountController::prove($person, Fields::of(Json::decode($request->getContent()), '', ['password'])->need('password')->string('password', '', 255), '/password');
+        AccountController::prove(
+            $person,
+            Fields::of(Json::decode($request->getContent()), '', ['password'])
+                ->need('password')
+                ->string('password', '', 255),
+            '/password'
+        );
 
         return $person;
     }

@@ -22,22 +22,40 @@ final class SecurityLogController
             return $this->file();
         }
         $before = $request->query('before');
-        $rows = DB::table('security_log')->when(is_string($before) && ctype_digit($before) && strlen($before) < 18, fn ($query) => $query->where('id', '<', $before))->orderByDesc('id')->limit(self::PAGE)->get();
+        $rows = DB::table('security_log')
+            ->when(is_string($before) && ctype_digit($before) && strlen($before) < 18, fn ($query) => $query->where('id', '<', $before))
+            ->orderByDesc('id')
+            ->limit(self::PAGE)
+            ->get();
 
-        return new JsonResponse(['data' => $rows->map(fn (\stdClass $row): array => [...(array) $row, 'details' => json_decode($row->details)])->all(), 'next' => $rows->count() === self::PAGE ? $rows->last()?->id : null]);
+        return new JsonResponse([
+            'data' => $rows->map(fn (\stdClass $row): array => [...(array) $row, 'details' => json_decode($row->details)])->all(),
+            'next' => $rows->count() === self::PAGE ? $rows->last()?->id : null,
+        ]);
     }
 
     private function file(): StreamedResponse
     {
-        return new StreamedResponse(function (): void {
-            $out = fopen('php://output', 'w');
-            assert($out !== false);
-            fputcsv($out, ['id', 'at', 'kind', 'person', 'address', 'details'], escape: '');
-            foreach (DB::table('security_log')->orderBy('id')->lazyById(1000) as $row) {
-                // a cell that begins like a formula would run in a spreadsheet
-                fputcsv($out, array_map(fn (mixed $cell): string => preg_replace('/^[=+\-@\t\r]/', "'$0", is_scalar($cell) ? (string) $cell : '') ?? '', [$row->id, $row->at, $row->kind, $row->person, $row->address, $row->details]), escape: '');
-            }
-            fclose($out);
-        }, 200, ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="security-log.csv"']);
+        return new StreamedResponse(
+            function (): void {
+                $out = fopen('php://output', 'w');
+                assert($out !== false);
+                fputcsv($out, ['id', 'at', 'kind', 'person', 'address', 'details'], escape: '');
+                foreach (DB::table('security_log')->orderBy('id')->lazyById(1000) as $row) {
+                    // a cell that begins like a formula would run in a spreadsheet
+                    fputcsv(
+                        $out,
+                        array_map(
+                            fn (mixed $cell): string => preg_replace('/^[=+\-@\t\r]/', "'$0", is_scalar($cell) ? (string) $cell : '') ?? '',
+                            [$row->id, $row->at, $row->kind, $row->person, $row->address, $row->details]
+                        ),
+                        escape: ''
+                    );
+                }
+                fclose($out);
+            },
+            200,
+            ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="security-log.csv"']
+        );
     }
 }

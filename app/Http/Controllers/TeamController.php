@@ -23,13 +23,17 @@ final class TeamController
     #[Operation('All teams with their members')]
     public function index(): JsonResponse
     {
-        $rows = DB::select(<<<'SQL'
-            SELECT teams.id, teams.name, (SELECT count(*) FROM bank_grants WHERE team_id = teams.id) AS banks,
-                (SELECT coalesce(jsonb_agg(jsonb_build_object('id', users.id, 'name', users.name) ORDER BY users.name), '[]') FROM memberships JOIN users ON users.id = user_id WHERE team_id = teams.id) AS members
-            FROM teams ORDER BY teams.name COLLATE by_name LIMIT 1000
-            SQL);
+        $rows = DB::select(
+            <<<'SQL'
+SELECT teams.id, teams.name, (SELECT count(*) FROM bank_grants WHERE team_id = teams.id) AS banks,
+    (SELECT coalesce(jsonb_agg(jsonb_build_object('id', users.id, 'name', users.name) ORDER BY users.name), '[]') FROM memberships JOIN users ON users.id = user_id WHERE team_id = teams.id) AS members
+FROM teams ORDER BY teams.name COLLATE by_name LIMIT 1000
+SQL
+        );
 
-        return new JsonResponse(['data' => array_map(fn (\stdClass $row): array => [...(array) $row, 'members' => json_decode($row->members)], $rows)]);
+        return new JsonResponse([
+            'data' => array_map(fn (\stdClass $row): array => [...(array) $row, 'members' => json_decode($row->members)], $rows),
+        ]);
     }
 
     #[Operation('Create a team', body: ['name' => 'string', 'members' => 'uuid[]?'], status: 201)]
@@ -55,7 +59,10 @@ final class TeamController
     {
         $name = DB::table('teams')->where('id', $team)->value('name') ?? abort(404);
         if (DB::table('topics')->where('team_id', $team)->exists()) {
-            throw Refused::because('team.topics', 'Banks of this team share its topics. Move them to the banks first, or keep the team without members.');
+            throw Refused::because(
+                'team.topics',
+                'Banks of this team share its topics. Move them to the banks first, or keep the team without members.'
+            );
         }
         DB::table('teams')->where('id', $team)->delete();
         SecurityLog::write('team_deleted', User::asking($request), ['team' => $name]);
@@ -83,18 +90,37 @@ final class TeamController
             throw Refused::because('team.gone', 'One of these people no longer has an account. Load the list again.', '/members');
         }
         DB::transaction(function () use ($team, $isNew, $name, $fields, $members, $by): void {
-            $isNew ? DB::table('teams')->insert(['id' => $team, 'name' => $name]) : ($name !== '' && DB::table('teams')->where('id', $team)->update(['name' => $name, 'updated_at' => now()]));
+            $isNew
+                ? DB::table('teams')->insert(['id' => $team, 'name' => $name])
+                : $name !== '' &&
+                    DB::table('teams')
+                        ->where('id', $team)
+                        ->update(['name' => $name, 'updated_at' => now()]);
             if (! $fields->has('members')) {
                 return;
             }
             $before = DB::table('memberships')->where('team_id', $team)->lockForUpdate()->pluck('user_id')->all();
             DB::table('memberships')->where('team_id', $team)->delete();
-            DB::table('memberships')->insert(array_map(fn (string $id): array => ['team_id' => $team, 'user_id' => $id], array_values(array_unique($members))));
+            DB::table('memberships')->insert(
+                array_map(fn (string $id): array => ['team_id' => $team, 'user_id' => $id], array_values(array_unique($members)))
+            );
             $called = DB::table('teams')->where('id', $team)->value('name');
             foreach (User::query()->findMany([...array_diff($members, $before), ...array_diff($before, $members)]) as $person) {
-                Notify::tell($person, 'team', in_array($person->id, $members, true) ? "$by->name added you to the team “{$called}”." : "$by->name removed you from the team “{$called}”.", '', '/banks');
+                Notify::tell(
+                    $person,
+                    'team',
+                    in_array($person->id, $members, true)
+                        ? "$by->name added you to the team “{$called}”."
+                        : "$by->name removed you from the team “{$called}”.",
+                    '',
+                    '/banks'
+                );
             }
-            SecurityLog::write('team_changed', $by, ['team' => $called, 'added' => count(array_diff($members, $before)), 'removed' => count(array_diff($before, $members))]);
+            SecurityLog::write('team_changed', $by, [
+                'team' => $called,
+                'added' => count(array_diff($members, $before)),
+                'removed' => count(array_diff($before, $members)),
+            ]);
         });
     }
 }

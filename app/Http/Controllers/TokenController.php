@@ -24,19 +24,33 @@ final class TokenController
     #[Operation('Your tokens; the secrets are not kept')]
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['data' => User::asking($request)->tokens()->orderBy('id')->get(['id', 'name', 'abilities', 'last_used_at', 'expires_at', 'created_at'])]);
+        return new JsonResponse([
+            'data' => User::asking($request)
+                ->tokens()
+                ->orderBy('id')
+                ->get(['id', 'name', 'abilities', 'last_used_at', 'expires_at', 'created_at']),
+        ]);
     }
 
-    #[Operation('Create a token; it is shown once', body: ['name' => 'string', 'abilities' => 'string[]', 'days' => 'integer', 'password' => 'string'], status: 201)]
+    #[Operation(
+        'Create a token; it is shown once',
+        body: ['name' => 'string', 'abilities' => 'string[]', 'days' => 'integer', 'password' => 'string'],
+        status: 201
+    )]
     public function store(Request $request): JsonResponse
     {
         $person = User::asking($request);
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'abilities', 'days', 'password'])->need('name')->need('days')->need('password');
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'abilities', 'days', 'password'])
+            ->need('name')
+            ->need('days')
+            ->need('password');
         AccountController::prove($person, $fields->string('password', '', 255), '/password');
         $name = trim($fields->string('name', '', 100));
         $abilities = array_values(array_intersect(['read', 'write'], $fields->list('abilities', 2)));
         if ($name === '' || $abilities === []) {
-            throw $name === '' ? Refused::because('token.name', 'Enter a name, so that you know later what it is for.', '/name') : Refused::because('token.abilities', 'Choose what it may do: read, write or both.', '/abilities');
+            throw $name === ''
+                ? Refused::because('token.name', 'Enter a name, so that you know later what it is for.', '/name')
+                : Refused::because('token.abilities', 'Choose what it may do: read, write or both.', '/abilities');
         }
         if ($person->tokens()->count() >= self::MOST) {
             throw Refused::because('token.too_many', 'You have '.self::MOST.' tokens. Delete one first.');

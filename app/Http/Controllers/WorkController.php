@@ -15,7 +15,9 @@ use Illuminate\Http\Response;
 /** Work in the background that failed, with a way to try again. */
 final class WorkController
 {
-    #[Operation('Failed imports, exports, bulk changes and specimen runs: your own, and those of banks you manage; administrators see all, without their titles')]
+    #[Operation(
+        'Failed imports, exports, bulk changes and specimen runs: your own, and those of banks you manage; administrators see all, without their titles'
+    )]
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse(['data' => FailedWork::of(User::asking($request))]);
@@ -26,7 +28,8 @@ final class WorkController
     {
         $seen = array_filter(FailedWork::of(User::asking($request)), fn (array $one): bool => $one['kind'] === $kind && $one['id'] === $id);
         $seen === [] && abort(404);
-        FailedWork::again($kind, $id) || throw Refused::because('work.not_failed', 'This has not failed, or somebody has started it again already.');
+        FailedWork::again($kind, $id) ||
+            throw Refused::because('work.not_failed', 'This has not failed, or somebody has started it again already.');
 
         return new Response('', 204);
     }

@@ -5,17 +5,22 @@ declare(strict_types=1);
 namespace App\Http\Middleware;
 
 use App\Models\User;
+use App\Support\Problems;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** For administrators only; everybody else is told nothing of it. */
+/** For administrators only, with a second factor outside the demo; everybody else is told nothing of it. */
 final class Administrator
 {
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        User::asking($request)->is_administrator || abort(403);
+        $person = User::asking($request);
+        $person->is_administrator || abort(403);
+        if (app()->environment('production') === true && ! $person->second_factor_on) {
+            return Problems::json(403, 'second_factor.needed', 'Administrators need a second factor. Turn it on in your account first.');
+        }
 
         return $next($request);
     }

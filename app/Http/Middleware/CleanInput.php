@@ -26,7 +26,15 @@ final class CleanInput
         }
         [$json, $removed] = $request->isJson() ? Unstorable::remove($request->getContent()) : ['', 0];
         if ($removed > 0) {
-            $request->initialize($request->query->all(), [], $request->attributes->all(), $request->cookies->all(), [], $request->server->all(), $json);
+            $request->initialize(
+                $request->query->all(),
+                [],
+                $request->attributes->all(),
+                $request->cookies->all(),
+                [],
+                $request->server->all(),
+                $json
+            );
         }
         $response = $next($request);
         $removed === 0 || $response->headers->set(self::REMOVED, (string) $removed);

@@ -27,7 +27,13 @@ final class HeavyWork
     {
         $place = $this->place(User::asking($request)->id);
         if ($place === null) {
-            return Problems::json(429, 'try.busy', 'Two of your requests are still being worked on. Wait a moment, then try again.', [], ['Retry-After' => '2']);
+            return Problems::json(
+                429,
+                'try.busy',
+                'Two of your requests are still being worked on. Wait a moment, then try again.',
+                [],
+                ['Retry-After' => '2']
+            );
         }
         try {
             return $next($request);

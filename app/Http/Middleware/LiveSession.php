@@ -14,12 +14,12 @@ use Laravel\Sanctum\PersonalAccessToken;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Whether whoever is signed in still may be: accounts are disabled, sessions ended from elsewhere, and none lasts for ever however much it is
- * used. A token is good for what its abilities say, and never for accounts and people.
+ * Whether whoever is signed in still may be: accounts are disabled, sessions ended from elsewhere, and none lasts for ever however
+ * much it is used. A token is good for what its abilities say, and never for accounts and people.
  */
 final class LiveSession
 {
-    public const LONGEST = 7 * 24 * 3600; // seconds
+    public const LONGEST = 12 * 3600; // seconds; OWASP ASVS 4.0.3, 3.3.2. What was typed is kept when it ends
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
@@ -43,13 +43,15 @@ final class LiveSession
     private function hasEnded(Request $request, User $person): bool
     {
         $at = $request->session()->get('signed_in_at');
-        if (! is_int($at)) { // a session from before an upgrade
+        if (! is_int($at)) {
+            // a session from before an upgrade
             $request->session()->put('signed_in_at', now()->getTimestamp());
 
             return false;
         }
 
-        return $at < now()->getTimestamp() - self::LONGEST || ($person->signed_out_before !== null && $at < $person->signed_out_before->getTimestamp());
+        return $at < now()->getTimestamp() - self::LONGEST ||
+            ($person->signed_out_before !== null && $at < $person->signed_out_before->getTimestamp());
     }
 
     /** Sanctum gives a stand-in (TransientToken) to whoever is signed in by a session, whatever its types say. */

@@ -19,7 +19,14 @@ final class Notify
      */
     public static function tell(User $person, string $kind, string $text, string $words = '', string $link = ''): void
     {
-        DB::table('notifications')->insert(['id' => (string) Str::uuid7(), 'user_id' => $person->id, 'kind' => $kind, 'text' => $text, 'words' => $words, 'link' => $link]);
+        DB::table('notifications')->insert([
+            'id' => (string) Str::uuid7(),
+            'user_id' => $person->id,
+            'kind' => $kind,
+            'text' => $text,
+            'words' => $words,
+            'link' => $link,
+        ]);
         self::mail($person, $text, $words === '' ? [$text] : [$text, "They wrote:\n\n$words"], $link);
     }
 
@@ -27,7 +34,9 @@ final class Notify
     public static function mail(User $person, string $subject, array $paragraphs, string $link = ''): void
     {
         if ($person->disabled_at === null) {
-            Mail::to($person->email)->queue(new Letter($subject, "Hello $person->name,", $paragraphs, $link === '' ? '' : config()->string('app.url').$link));
+            Mail::to($person->email)->queue(
+                new Letter($subject, "Hello $person->name,", $paragraphs, $link === '' ? '' : config()->string('app.url').$link)
+            );
         }
     }
 }

@@ -39,7 +39,9 @@ final class PasswordRules
     private static function isCommon(string $password): bool
     {
         static $common = null;
-        $common ??= array_flip(file(self::LIST, FILE_IGNORE_NEW_LINES) ?: throw new \LogicException('The list of common passwords is missing.'));
+        $common ??= array_flip(
+            file(self::LIST, FILE_IGNORE_NEW_LINES) ?: throw new \LogicException('The list of common passwords is missing.')
+        );
         $plain = mb_strtolower(trim($password));
         $stem = (string) preg_replace('/^[^\p{L}]+|[^\p{L}]+$/u', '', $plain);
 

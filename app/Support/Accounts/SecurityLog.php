@@ -16,7 +16,11 @@ final class SecurityLog
     {
         $request = app()->bound('request') ? request() : null;
         DB::table('security_log')->insert([
-            'kind' => $kind, 'user_id' => $person?->id, 'person' => $person->email ?? '', 'address' => $request?->ip() ?? '', 'details' => Json::encode((object) $details),
+            'kind' => $kind,
+            'user_id' => $person?->id,
+            'person' => $person->email ?? '',
+            'address' => $request?->ip() ?? '',
+            'details' => Json::encode((object) $details),
         ]);
     }
 }

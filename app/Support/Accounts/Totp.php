@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Support\Accounts;
 
-/** Time-based one-time passwords: RFC 6238 (TOTP) over RFC 4226 (HOTP), SHA-1, six digits, 30 seconds, as authenticator apps expect them. */
+/**
+ * Time-based one-time passwords: RFC 6238 (TOTP) over RFC 4226 (HOTP), SHA-1, six digits, 30 seconds, as authenticator apps expect
+ * them.
+ */
 final class Totp
 {
     private const STEP = 30;
@@ -60,6 +63,9 @@ final class Totp
     /** The address that authenticator apps read. */
     public static function address(string $secret, string $issuer, string $account): string
     {
-        return 'otpauth://totp/'.rawurlencode("$issuer:$account").'?'.http_build_query(['secret' => self::base32($secret), 'issuer' => $issuer], '', '&', PHP_QUERY_RFC3986);
+        return 'otpauth://totp/'.
+            rawurlencode("$issuer:$account").
+            '?'.
+            http_build_query(['secret' => self::base32($secret), 'issuer' => $issuer], '', '&', PHP_QUERY_RFC3986);
     }
 }

@@ -21,14 +21,18 @@ final class Unstorable
     {
         $removed = 0;
         if (preg_match('~\\\\u(?:0000|[dD][89a-fA-F])~', $json) === 1) {
-            $json = (string) preg_replace_callback(self::ESCAPE, function (array $found) use (&$removed): string {
-                if (($found['gone'] ?? '') === '') {
-                    return $found[0];
-                }
-                $removed++;
+            $json = (string) preg_replace_callback(
+                self::ESCAPE,
+                function (array $found) use (&$removed): string {
+                    if (($found['gone'] ?? '') === '') {
+                        return $found[0];
+                    }
+                    $removed++;
 
-                return '';
-            }, $json);
+                    return '';
+                },
+                $json
+            );
         }
         if (str_contains($json, "\xED")) {
             $json = (string) preg_replace(self::BYTES, '', $json, -1, $bytes);

@@ -62,7 +62,7 @@ test('a new colleague, from the invitation to the end of the account', async ({ 
 
   await test.step('a bank is shared with her, and she is told', async () => {
     await page.goto('/banks/rocks')
-    await page.getByRole('button', { name: 'Share' }).click()
+    await page.getByRole('button', { name: 'Share', exact: true }).click()
     await page.getByLabel('Add a person or team').selectOption({ label: 'Ada Quill' })
     await page.getByLabel('A message to whoever this concerns').fill('For unit 3')
     await page.getByRole('button', { name: 'Save', exact: true }).click()

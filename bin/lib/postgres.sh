@@ -11,7 +11,8 @@ pg_admin_name() { if is_root; then echo postgres; else id -un; fi; }
 # thrown away, ask for "fast". Error messages leave out statements and rows: they hold people's questions.
 pg_options() { # durable|fast
     printf '%s\n' -c "listen_addresses=" -c "unix_socket_directories=$PG_SOCKET" -c shared_buffers=256MB -c jit=off \
-        -c random_page_cost=1.1 -c effective_cache_size=2GB -c work_mem=16MB -c log_error_verbosity=terse \
+        -c random_page_cost=1.1 -c effective_cache_size=2GB -c work_mem=16MB -c max_wal_size=4GB -c wal_compression=lz4 \
+        -c log_error_verbosity=terse \
         -c log_min_error_statement=panic
     if [ "$1" = fast ]; then printf '%s\n' -c fsync=off -c synchronous_commit=off -c full_page_writes=off; fi
 }

@@ -58,7 +58,8 @@ final class Stimuli
         $questions = DB::selectOne("SELECT count(*) AS all, count(*) FILTER (WHERE status = 'approved') AS approved FROM question_stimuli JOIN questions ON questions.id = question_id WHERE stimulus_id = ?", [$stimulus]);
         $rows = DB::select(<<<'SQL'
             SELECT DISTINCT assessments.id, assessments.title, mine.bank_id IS NOT NULL AS readable FROM question_stimuli JOIN assessment_uses USING (question_id) JOIN assessments ON assessments.id = assessment_id
-            LEFT JOIN bank_roles(?) AS mine ON mine.bank_id = assessments.bank_id WHERE stimulus_id = ? ORDER BY assessments.title
+            LEFT JOIN bank_roles(?) AS mine ON mine.bank_id = assessments.bank_id
+            WHERE stimulus_id = ? AND (assessment_uses.user_id IS NULL OR may_read_question(assessment_uses.user_id, assessment_uses.question_id)) ORDER BY assessments.title
             SQL, [$person->id, $stimulus]);
         $readable = array_values(array_filter($rows, fn (\stdClass $row): bool => $row->readable));
 

@@ -49,7 +49,7 @@ start_postgres() { # [name] [durable|fast]
     mkdir -p "$VAR/run" "$VAR/log"
     pg_folders
     [ -f "$secret" ] || head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' | write_secret "$secret"
-    if [ -f "$data/PG_VERSION" ] && [ ! -f "$PG_HOME/roles" ]; then pg_move_old "$data"; fi
+    if [ -f "$data/PG_VERSION" ] && [ ! -f "$PG_HOME/roles" ] && [ ! -f "$PG_HOME/old.dump" ]; then pg_move_old "$data"; fi
     [ -f "$data/PG_VERSION" ] || pg_init "$data"
     pg_access "$data"
     if ! pg_ready; then
@@ -67,8 +67,8 @@ start_postgres() { # [name] [durable|fast]
     pg_admin "DO \$\$ BEGIN CREATE ROLE quarry; EXCEPTION WHEN duplicate_object THEN NULL; END \$\$;
         ALTER ROLE quarry LOGIN NOSUPERUSER NOCREATEDB NOCREATEROLE PASSWORD '$DB_PASSWORD'"
     if [ ! -f "$PG_HOME/roles" ]; then
+        if [ -f "$PG_HOME/old.dump" ]; then pg_take_over_old; fi
         touch "$PG_HOME/roles"
-        [ -f "$PG_HOME/old.dump" ] && pg_take_over_old
     fi
     return 0
 }
@@ -82,13 +82,18 @@ pg_move_old() { # data folder
     rm -f "$PG_HOME/data-old/postmaster.pid"
     quietly as_postgres "$PG_BIN/pg_ctl" -D "$PG_HOME/data-old" -w -l "$PG_HOME/old.log" \
         -o "-c listen_addresses='' -c unix_socket_directories=$PG_SOCKET" start || die "The old database did not start; see $PG_HOME/old.log."
-    quietly as_postgres pg_dump -h "$PG_SOCKET" -U quarry -Fc --no-owner -f "$PG_HOME/old.dump" quarry || rm -f "$PG_HOME/old.dump"
+    if [ "$(as_postgres psql -h "$PG_SOCKET" -U quarry -d postgres -Atc "SELECT 1 FROM pg_database WHERE datname = 'quarry'")" = 1 ]; then
+        quietly as_postgres pg_dump -h "$PG_SOCKET" -U quarry -Fc --no-owner -f "$PG_HOME/old.dump.new" quarry \
+            || die "The old database could not be dumped; it is unchanged in $PG_HOME/data-old."
+        as_postgres mv "$PG_HOME/old.dump.new" "$PG_HOME/old.dump"
+    fi
     quietly as_postgres "$PG_BIN/pg_ctl" -D "$PG_HOME/data-old" -w -m fast stop
 }
 pg_take_over_old() {
-    make_database quarry
-    quietly as_postgres cat "$PG_HOME/old.dump" >"$VAR/run/old.dump"
-    quietly pg_tool pg_restore --no-owner --exit-on-error -d quarry "$VAR/run/old.dump" || die "The old database could not be taken over."
+    fresh_database quarry
+    as_postgres cat "$PG_HOME/old.dump" >"$VAR/run/old.dump"
+    quietly pg_tool pg_restore --no-owner --exit-on-error -d quarry "$VAR/run/old.dump" \
+        || die "The old database could not be taken over; it is unchanged in $PG_HOME/data-old."
     rm -f "$VAR/run/old.dump"; as_postgres mv "$PG_HOME/old.dump" "$PG_HOME/old.dump.done"
 }
 

@@ -92,7 +92,7 @@ port_free() { ! (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }
 free_port() { local port=$1; until port_free "$port"; do port=$((port + 1)); done; printf %s "$port"; }
 
 # Writes standard input to a file that only its owner can read, replacing it in one step.
-write_secret() { (umask 077; cat >"$1.new" && mv "$1.new" "$1"); }
+write_secret() { local new=$1.$BASHPID.new; (umask 077; cat >"$new" && mv "$new" "$1"); }
 
 . "$ROOT/bin/lib/watch.sh"
 . "$ROOT/bin/lib/postgres.sh"

@@ -32,7 +32,7 @@ final class HeavyWork
                 'try.busy',
                 'Two of your requests are still being worked on. Wait a moment, then try again.',
                 [],
-                ['Retry-After' => '2']
+                ['Retry-After' => '1']
             );
         }
         try {

@@ -32,3 +32,15 @@ it('carries the sentence and the place of a problem', async () => {
   expect(problem).toBeInstanceOf(ApiProblem)
   expect([problem.message, problem.path]).toEqual(['This is no number.', '/parts/0/points'])
 })
+
+it('waits its turn when too much is asked at once, but not for long', async () => {
+  vi.useFakeTimers()
+  const busy = (seconds: string) => new Response('{}', { status: 429, headers: { 'Retry-After': seconds } })
+  const answers = [busy('1'), busy('1'), answer(200, { data: 1 }), busy('60')]
+  vi.stubGlobal('fetch', async () => answers.shift())
+  const first = call<{ data: number }>('GET', '/present')
+  await vi.advanceTimersByTimeAsync(2100)
+  expect((await first).body.data).toBe(1)
+  await expect(call('GET', '/present')).rejects.toMatchObject({ status: 429 })
+  vi.useRealTimers()
+})

@@ -43,6 +43,8 @@ const TAGS = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-prac
  * tests take is this. A frame in which nothing may run cannot be looked into; what is around it can.
  */
 export async function accessible(page: Page) {
+  // A screen that is still being loaded has no heading yet; what is judged is what people get.
+  await page.locator('h1').first().waitFor({ state: 'attached' })
   const isThere = await page.evaluate(() => 'axe' in window)
   if (!isThere) await page.evaluate(axe.source)
   const { violations } = await page.evaluate(

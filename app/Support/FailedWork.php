@@ -21,9 +21,14 @@ final class FailedWork
         $rows = DB::select(
             <<<'SQL'
 SELECT failed.kind, failed.id, CASE WHEN failed.user_id = ? OR mine.role = 'keeper' THEN failed.title ELSE '' END AS title, users.name AS person,
-    CASE WHEN mine.role IS NOT NULL THEN banks.name END AS bank, failed.problem, failed.at
+    CASE WHEN mine.role IS NOT NULL THEN banks.name END AS bank, failed.at,
+    -- a reason may name files and entries
+    CASE WHEN failed.user_id = ? OR mine.role = 'keeper' THEN failed.problem ELSE 'Only whoever began it sees the reason.' END AS problem
 FROM (
-    SELECT 'intake' AS kind, id, title, user_id, bank_id, problem, updated_at AS at FROM intakes WHERE state = 'failed' OR (state IN ('committing', 'undoing') AND problem IS NOT NULL)
+    SELECT 'intake' AS kind, id, title, user_id, bank_id, problem, updated_at AS at FROM intakes
+        -- a file that cannot be read is no failed work: trying again would not help
+        WHERE (state = 'failed' AND NOT EXISTS (SELECT 1 FROM intake_files WHERE intake_id = intakes.id AND intake_files.state = 'failed'))
+            OR (state IN ('committing', 'undoing') AND problem IS NOT NULL)
     UNION ALL SELECT 'dispatch', id, title, user_id, bank_id, problem, updated_at FROM dispatches WHERE state = 'failed'
     UNION ALL SELECT 'act', id, '', user_id, bank_id, NULL, coalesce(finished_at, created_at) FROM acts WHERE state = 'failed' AND what IS NOT NULL
     UNION ALL SELECT 'specimens', id, '', user_id, bank_id, NULL, coalesce(finished_at, created_at) FROM specimen_runs WHERE state = 'failed'
@@ -31,7 +36,7 @@ FROM (
 WHERE failed.user_id = ? OR mine.role = 'keeper' OR ? ORDER BY failed.at DESC LIMIT 200
 SQL
             ,
-            [$person->id, $person->id, $person->id, $person->is_administrator]
+            [$person->id, $person->id, $person->id, $person->id, $person->is_administrator]
         );
 
         return array_map(fn (\stdClass $row): array => (array) $row, $rows); // @phpstan-ignore return.type

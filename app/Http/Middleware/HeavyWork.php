@@ -51,10 +51,13 @@ final class HeavyWork
         do {
             for ($number = 1; $number <= self::PLACES; $number++) {
                 $file = @fopen("$folder/$person-$number", 'c');
-                if ($file !== false && flock($file, LOCK_EX | LOCK_NB)) {
+                if ($file === false) { // a full disk: better without a limit than not at all
+                    return fopen('php://memory', 'r') ?: null;
+                }
+                if (flock($file, LOCK_EX | LOCK_NB)) {
                     return $file;
                 }
-                $file === false || fclose($file);
+                fclose($file);
             }
             usleep(20_000);
         } while (microtime(true) < $until);

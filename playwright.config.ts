@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: 'tests/Browser',
   outputDir: 'var/run/browser',
-  timeout: 300_000,
+  // The longest are whole jobs, and a machine busy with other work may take ten times as long as a quiet one.
+  timeout: 600_000,
   // A shared machine may take its time; what is expected comes or it does not.
   expect: { timeout: 30_000 },
   retries: process.env.CI ? 1 : 0,
@@ -14,6 +15,7 @@ export default defineConfig({
     baseURL: process.env[`BASE_URL_${process.env.TEST_PARALLEL_INDEX ?? 0}`] ?? process.env.BASE_URL ?? 'http://127.0.0.1:8080',
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: '/usr/bin/chromium' },
+    actionTimeout: 90_000,
     screenshot: 'only-on-failure',
   },
 })

@@ -3,9 +3,9 @@
 declare(strict_types=1);
 
 use App\Actions\Prune;
+use App\Http\Errors\Problems;
 use App\Http\Middleware\CleanInput;
 use App\Http\Middleware\SecurityHeaders;
-use App\Support\Problems;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -13,7 +13,12 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 
 $app = Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__.'/../routes/web.php', api: __DIR__.'/../routes/api.php', commands: __DIR__.'/../routes/console.php', apiPrefix: 'api/v1')
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        api: __DIR__.'/../routes/api.php',
+        commands: __DIR__.'/../routes/console.php',
+        apiPrefix: 'api/v1',
+    )
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // the front end comes from the same origin
         $middleware->statefulApi();
@@ -23,10 +28,19 @@ $app = Application::configure(basePath: dirname(__DIR__))
         $proxies = array_filter(explode(',', (string) getenv('QUARRY_PROXIES')));
         $middleware->trustProxies(at: $proxies === [] ? [] : $proxies);
         // Caddy refuses other hosts already; here for whoever serves it otherwise
-        $middleware->trustHosts(at: fn (): array => ['^'.preg_quote((string) parse_url(config()->string('app.url'), PHP_URL_HOST), '/').'$', '^127\.0\.0\.1$', '^localhost$'], subdomains: false);
+        $middleware->trustHosts(
+            at: fn (): array => [
+                '^'.preg_quote((string) parse_url(config()->string('app.url'), PHP_URL_HOST), '/').'$',
+                '^127\.0\.0\.1$',
+                '^localhost$',
+            ],
+            subdomains: false,
+        );
         $middleware->redirectGuestsTo('/sign-in');
     })
-    ->withSchedule(fn (Schedule $schedule) => $schedule->call(fn () => app(Prune::class)->handle())->hourly()->name('prune')->withoutOverlapping())
+    ->withSchedule(
+        fn (Schedule $schedule) => $schedule->call(fn () => app(Prune::class)->handle())->hourly()->name('prune')->withoutOverlapping(),
+    )
     ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))
     ->create();
 

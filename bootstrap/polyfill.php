@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// Functions of PHP 8.5 that Laravel 12 takes from symfony/polyfill-php85. That package is replaced in composer.json
-// (the registry at hand does not hold it), so the four that Laravel calls stand here.
+// Functions of PHP 8.5 that Laravel 12 takes from symfony/polyfill-php85. Where a registry lacks that package
+// (bin/lib/composer.limited.json), these four stand in for it.
 
 if (! function_exists('array_first')) {
     /** @param  array<mixed>  $array */

@@ -66,18 +66,22 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('me/notifications', [NotificationController::class, 'index']);
     Route::put('me/notifications', [NotificationController::class, 'read']);
     Route::get('work', [WorkController::class, 'index']);
-    Route::post('work/{kind}/{id}/retry', [WorkController::class, 'retry'])->where('kind', 'intake|dispatch|act|specimens')->whereUuid('id');
-    Route::middleware(Administrator::class)->prefix('admin')->group(function (): void {
-        Route::get('people', [PeopleController::class, 'index']);
-        Route::post('people', [PeopleController::class, 'store'])->middleware(Idempotent::class);
-        Route::patch('people/{person}', [PeopleController::class, 'update'])->whereUuid('person');
-        Route::post('people/{person}/hand-over', [PeopleController::class, 'handOver'])->whereUuid('person');
-        Route::get('teams', [TeamController::class, 'index']);
-        Route::post('teams', [TeamController::class, 'store'])->middleware(Idempotent::class);
-        Route::patch('teams/{team}', [TeamController::class, 'update'])->whereUuid('team');
-        Route::delete('teams/{team}', [TeamController::class, 'destroy'])->whereUuid('team');
-        Route::get('security-log', [SecurityLogController::class, 'index']);
-    });
+    Route::post('work/{kind}/{id}/retry', [WorkController::class, 'retry'])
+        ->where('kind', 'intake|dispatch|act|specimens')
+        ->whereUuid('id');
+    Route::middleware(Administrator::class)
+        ->prefix('admin')
+        ->group(function (): void {
+            Route::get('people', [PeopleController::class, 'index']);
+            Route::post('people', [PeopleController::class, 'store'])->middleware(Idempotent::class);
+            Route::patch('people/{person}', [PeopleController::class, 'update'])->whereUuid('person');
+            Route::post('people/{person}/hand-over', [PeopleController::class, 'handOver'])->whereUuid('person');
+            Route::get('teams', [TeamController::class, 'index']);
+            Route::post('teams', [TeamController::class, 'store'])->middleware(Idempotent::class);
+            Route::patch('teams/{team}', [TeamController::class, 'update'])->whereUuid('team');
+            Route::delete('teams/{team}', [TeamController::class, 'destroy'])->whereUuid('team');
+            Route::get('security-log', [SecurityLogController::class, 'index']);
+        });
     Route::delete('session', [SessionController::class, 'destroy']);
     Route::get('me', MeController::class);
     Route::get('desk', DeskController::class);
@@ -103,11 +107,19 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('banks/{bank:slug}/tags', [PlaceController::class, 'tags']);
     Route::put('banks/{bank:slug}/folders/{node}/order', [FolderController::class, 'order'])->whereUuid('node');
     Route::post('banks/{bank:slug}/{tree}/outline', [FolderController::class, 'outline'])->whereIn('tree', ['folders', 'topics']);
-    Route::post('banks/{bank:slug}/{tree}/{node}/merge', [FolderController::class, 'merge'])->whereIn('tree', ['folders', 'topics'])->whereUuid('node');
-    Route::get('banks/{bank:slug}/{tree}/{node}/uses', [FolderController::class, 'uses'])->whereIn('tree', ['folders', 'topics'])->whereUuid('node');
+    Route::post('banks/{bank:slug}/{tree}/{node}/merge', [FolderController::class, 'merge'])
+        ->whereIn('tree', ['folders', 'topics'])
+        ->whereUuid('node');
+    Route::get('banks/{bank:slug}/{tree}/{node}/uses', [FolderController::class, 'uses'])
+        ->whereIn('tree', ['folders', 'topics'])
+        ->whereUuid('node');
     Route::post('banks/{bank:slug}/{tree}', [FolderController::class, 'store'])->whereIn('tree', ['folders', 'topics']);
-    Route::patch('banks/{bank:slug}/{tree}/{node}', [FolderController::class, 'update'])->whereIn('tree', ['folders', 'topics'])->whereUuid('node');
-    Route::delete('banks/{bank:slug}/{tree}/{node}', [FolderController::class, 'destroy'])->whereIn('tree', ['folders', 'topics'])->whereUuid('node');
+    Route::patch('banks/{bank:slug}/{tree}/{node}', [FolderController::class, 'update'])
+        ->whereIn('tree', ['folders', 'topics'])
+        ->whereUuid('node');
+    Route::delete('banks/{bank:slug}/{tree}/{node}', [FolderController::class, 'destroy'])
+        ->whereIn('tree', ['folders', 'topics'])
+        ->whereUuid('node');
     Route::get('banks/{bank:slug}', [BankController::class, 'show']);
     Route::get('banks/{bank:slug}/questions', [BankQuestionController::class, 'index']);
     Route::post('banks/{bank:slug}/questions', [BankQuestionController::class, 'store'])->middleware(Idempotent::class);
@@ -116,7 +128,11 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('questions/{question}', [QuestionController::class, 'show'])->whereUuid('question');
     Route::get('questions/{question}/changes', [QuestionController::class, 'changes'])->whereUuid('question');
     Route::get('questions/{question}/revisions', [RevisionController::class, 'index'])->whereUuid('question');
-    Route::get('questions/{question}/revisions/{number}', [RevisionController::class, 'show'])->whereUuid('question')->where('number', '[0-9]{1,9}');
+    Route::get('questions/{question}/revisions/{number}', [RevisionController::class, 'show'])
+        ->whereUuid('question')
+        ->where('number', '[0-9]{1,9}');
+    Route::get('questions/{question}/followers', [QuestionController::class, 'followers'])->whereUuid('question');
+    Route::post('questions/{question}/keep', [QuestionController::class, 'keep'])->whereUuid('question');
     Route::put('questions/{question}', [QuestionController::class, 'update'])->whereUuid('question');
     Route::post('banks/{bank:slug}/specimen-runs', [SpecimenController::class, 'start']);
     Route::get('banks/{bank:slug}/specimen-runs', [SpecimenController::class, 'latest']);
@@ -134,7 +150,9 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::patch('stimuli/{stimulus}', [StimulusController::class, 'place'])->whereUuid('stimulus');
     Route::get('stimuli/{stimulus}/media/{medium}', [StimulusController::class, 'medium'])->whereUuid('stimulus');
     Route::get('stimuli/{stimulus}/revisions', [StimulusRevisionController::class, 'index'])->whereUuid('stimulus');
-    Route::get('stimuli/{stimulus}/revisions/{number}', [StimulusRevisionController::class, 'show'])->whereUuid('stimulus')->where('number', '[0-9]{1,9}');
+    Route::get('stimuli/{stimulus}/revisions/{number}', [StimulusRevisionController::class, 'show'])
+        ->whereUuid('stimulus')
+        ->where('number', '[0-9]{1,9}');
     Route::get('autosaves/{subject}', [AutosaveController::class, 'show']);
     Route::put('autosaves/{subject}', [AutosaveController::class, 'update']);
     Route::delete('autosaves/{subject}', [AutosaveController::class, 'destroy']);
@@ -150,12 +168,19 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('assessments/{assessment}/entries/{entry}', [EntryController::class, 'show'])->whereUuid('assessment');
     Route::put('assessments/{assessment}/entries/{entry}', [EntryController::class, 'update'])->whereUuid('assessment');
     Route::get('assessments/{assessment}/draws/{entry}', [EntryController::class, 'draw'])->whereUuid('assessment');
-    Route::get('assessments/{assessment}/sheet', [PrintController::class, 'sheet'])->whereUuid('assessment')->middleware(HeavyWork::class);
+    Route::get('assessments/{assessment}/sheet', [PrintController::class, 'sheet'])
+        ->whereUuid('assessment')
+        ->middleware(HeavyWork::class);
     Route::put('assessments/{assessment}/print', [PrintController::class, 'settings'])->whereUuid('assessment');
-    Route::post('assessments/{assessment}/prints', [PrintController::class, 'store'])->whereUuid('assessment')->middleware(['throttle:give', HeavyWork::class]);
+    Route::post('assessments/{assessment}/prints', [PrintController::class, 'store'])
+        ->whereUuid('assessment')
+        ->middleware(['throttle:give', HeavyWork::class]);
     Route::get('assessments/{assessment}/prints/{print}', [PrintController::class, 'pdf'])->whereUuid(['assessment', 'print']);
-    Route::get('assessments/{assessment}/prints/{print}/pages/{page}', [PrintController::class, 'page'])->whereUuid(['assessment', 'print'])->where('page', '[0-9]{1,5}');
+    Route::get('assessments/{assessment}/prints/{print}/pages/{page}', [PrintController::class, 'page'])
+        ->whereUuid(['assessment', 'print'])
+        ->where('page', '[0-9]{1,5}');
     Route::post('dispatches', [DispatchController::class, 'store'])->middleware('throttle:give');
+    Route::post('dispatches/losses', [DispatchController::class, 'losses'])->middleware(['throttle:try', HeavyWork::class]);
     Route::get('dispatches/{dispatch}', [DispatchController::class, 'show'])->whereUuid('dispatch');
     Route::get('dispatches/{dispatch}/file', [DispatchController::class, 'file'])->whereUuid('dispatch');
     Route::post('dispatches/{dispatch}/deliver', [StandInController::class, 'deliver'])->whereUuid('dispatch');
@@ -178,6 +203,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
         Route::post('responses', [SpecimenController::class, 'table']);
         Route::post('convert', [ConvertController::class, 'offers']);
         Route::post('convert/join', [ConvertController::class, 'join']);
+        Route::post('merge', [ConvertController::class, 'merge']);
         Route::post('replace', [ConvertController::class, 'replace']);
         Route::post('pieces', [ConvertController::class, 'pieces']);
         Route::post('faults', [ConvertController::class, 'faults']);

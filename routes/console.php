@@ -20,13 +20,21 @@ Artisan::command('quarry:reindex-if-due', function (): void {
     if (! Reindex::isDue()) {
         return;
     }
-    DB::table('questions')->exists() ? ReindexAll::dispatch('reindex', null, true) : DB::table('settings')->upsert([['name' => 'index_version', 'value' => (string) Reindex::VERSION]], ['name']);
+    if (DB::table('questions')->exists()) {
+        ReindexAll::dispatch('reindex', null, true);
+    } else {
+        DB::table('settings')->upsert([['name' => 'index_version', 'value' => (string) Reindex::VERSION]], ['name']);
+    }
 })->purpose('Rebuild in the background what an upgrade derives otherwise');
 
 Artisan::command('quarry:ready-for {environment}', function (): int {
     $demo = User::query()->where('email', 'like', '%@fellmoor.example')->pluck('email')->all();
     if ($this->argument('environment') === 'production' && $demo !== []) {
-        $this->error('People of the demo are in this database, and their password is public: '.implode(', ', $demo).'. Use an empty database, or delete them first: bin/quarry person remove EMAIL.');
+        $this->error(
+            'People of the demo are in this database, and their password is public: '.
+                implode(', ', $demo).
+                '. Use an empty database, or delete them first: bin/quarry person remove EMAIL.',
+        );
 
         return 1;
     }

@@ -11,9 +11,12 @@ Route::get('/api/v1/openapi.json', [PageController::class, 'openapi']);
 Route::get('/stand-ins/receiving', [StandInController::class, 'show']);
 Route::get('/stand-ins/outbox', [StandInController::class, 'outbox']);
 Route::post('/stand-ins/receiving', [StandInController::class, 'store']);
-Route::withoutMiddleware('web')->group(function (): void { // no session, so that they answer without a database
+Route::withoutMiddleware('web')->group(function (): void {
+    // no session, so that they answer without a database
     Route::get('/up/live', [HealthController::class, 'live']);
     Route::get('/up', [HealthController::class, 'ready']);
     Route::get('/up/ready', [HealthController::class, 'ready']);
 });
-Route::get('/{path?}', [PageController::class, 'app'])->where('path', '^(?!api/|sanctum/|up$|up/).*')->name('login');
+Route::get('/{path?}', [PageController::class, 'app'])
+    ->where('path', '^(?!api/|sanctum/|up$|up/).*')
+    ->name('login');

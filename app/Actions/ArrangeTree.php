@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Support\Folders;
-use App\Support\Refused;
-use App\Support\Topics;
-use App\Support\TreeLock;
+use App\Errors\Refused;
+use App\Infrastructure\TreeLock;
+use App\Queries\Folders;
+use App\Queries\Topics;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 
 /**
@@ -31,16 +32,49 @@ final class ArrangeTree
             if (substr_count($above, '.') >= self::DEPTH) {
                 throw Refused::because('tree.too_deep', 'This is too deep: at most '.self::DEPTH.' levels.', '/parent');
             }
-            DB::table($tree)->insert([...$owner, 'id' => $id, 'parent_id' => $parent, $this->label($tree) => $this->named($name), 'path' => $above.Folders::label($id)]);
+            DB::table($tree)->insert([
+                ...$owner,
+                'id' => $id,
+                'parent_id' => $parent,
+                $this->label($tree) => $this->named($name),
+                'path' => $above.Folders::label($id),
+            ]);
         });
 
         return $id;
     }
 
+    /** Renames, moves and orders in one step: all of it happens, or nothing. */
+    public function change(string $tree, string $bankId, string $id, Fields $fields): void
+    {
+        $other = fn (string $name): ?string => $fields->raw($name) === null ? null : $fields->uuid($name);
+        DB::transaction(function () use ($tree, $bankId, $id, $fields, $other): void {
+            if ($fields->has('name')) {
+                $this->rename($tree, $bankId, $id, $fields->string('name', '', 200));
+            }
+            if ($fields->has('parent')) {
+                $this->move($tree, $bankId, $id, $other('parent'));
+            }
+            if ($fields->has('before')) {
+                $this->order($tree, $bankId, $id, $other('before'));
+            }
+            if ($fields->bool('by_name', false)) {
+                $this->byName($tree, $bankId, $id);
+            }
+        });
+    }
+
     public function rename(string $tree, string $bankId, string $id, string $name): void
     {
         $this->path($tree, $bankId, $id);
-        $this->locked($tree, $bankId, $name, fn () => $this->nodes($tree, $bankId)->where('id', $id)->update([$this->label($tree) => $this->named($name), 'updated_at' => now()]));
+        $this->locked(
+            $tree,
+            $bankId,
+            $name,
+            fn () => $this->nodes($tree, $bankId)
+                ->where('id', $id)
+                ->update([$this->label($tree) => $this->named($name), 'updated_at' => now()]),
+        );
     }
 
     public function move(string $tree, string $bankId, string $id, ?string $parent): void
@@ -51,8 +85,16 @@ final class ArrangeTree
             if (str_starts_with("$new.", "$old.") && $new !== $old) {
                 throw Refused::because('tree.into_itself', 'It cannot be moved into something inside it.', '/parent');
             }
-            $this->nodes($tree, $bankId)->where('id', $id)->update(['parent_id' => $parent, 'updated_at' => now()]);
-            DB::update("UPDATE $tree SET path = CASE WHEN path = ?::ltree THEN ?::ltree ELSE ?::ltree || subpath(path, nlevel(?::ltree)) END WHERE path <@ ?::ltree", [$old, $new, $new, $old, $old]);
+            $this->nodes($tree, $bankId)
+                ->where('id', $id)
+                ->update(['parent_id' => $parent, 'updated_at' => now()]);
+            DB::update(
+                <<<SQL
+                    UPDATE $tree SET path = CASE WHEN path = ?::ltree THEN ?::ltree
+                        ELSE ?::ltree || subpath(path, nlevel(?::ltree)) END WHERE path <@ ?::ltree
+                    SQL,
+                [$old, $new, $new, $old, $old],
+            );
         });
     }
 
@@ -62,18 +104,32 @@ final class ArrangeTree
         $this->locked($tree, $bankId, '', function () use ($tree, $bankId, $id, $before): void {
             $this->path($tree, $bankId, $id);
             $parent = $this->nodes($tree, $bankId)->where('id', $id)->value('parent_id');
-            $siblings = $this->nodes($tree, $bankId)->where('parent_id', $parent)->orderBy('position')->orderByRaw("{$this->label($tree)} COLLATE by_name")->lockForUpdate()->pluck('id')->all();
+            $siblings = $this->nodes($tree, $bankId)
+                ->where('parent_id', $parent)
+                ->orderBy('position')
+                ->orderByRaw("{$this->label($tree)} COLLATE by_name")
+                ->lockForUpdate()
+                ->pluck('id')
+                ->all();
             $others = array_values(array_diff($siblings, [$id]));
             $at = $before === null ? false : array_search($before, $others, true);
             array_splice($others, $at === false ? count($others) : $at, 0, [$id]);
-            DB::update("UPDATE $tree SET position = place FROM jsonb_array_elements_text(?::jsonb) WITH ORDINALITY AS given (id, place) WHERE $tree.id = given.id::uuid", [Json::encode($others)]);
+            DB::update(
+                <<<SQL
+                    UPDATE $tree SET position = place FROM jsonb_array_elements_text(?::jsonb) WITH ORDINALITY AS given (id, place)
+                        WHERE $tree.id = given.id::uuid
+                    SQL,
+                [Json::encode($others)],
+            );
         });
     }
 
     /** Lets all below a node, or at the top, stand by their names again. */
     public function byName(string $tree, string $bankId, ?string $parent): void
     {
-        $this->nodes($tree, $bankId)->where('parent_id', $parent)->update(['position' => 0]);
+        $this->nodes($tree, $bankId)
+            ->where('parent_id', $parent)
+            ->update(['position' => 0]);
     }
 
     /**
@@ -84,8 +140,15 @@ final class ArrangeTree
      */
     public function outline(string $tree, string $bankId, array $lines, ?string $parent): array
     {
-        return TreeLock::hold($tree === 'folders' ? 'folders' : 'topics', $bankId, function () use ($tree, $bankId, $lines, $parent): array {
-            $parent === null || $this->path($tree, $bankId, $parent);
+        return TreeLock::hold($tree === 'folders' ? 'folders' : 'topics', $bankId, function () use (
+            $tree,
+            $bankId,
+            $lines,
+            $parent,
+        ): array {
+            if ($parent !== null) {
+                $this->path($tree, $bankId, $parent);
+            }
             $above = [$parent];
             $made = 0;
             foreach ($lines as ['name' => $name, 'depth' => $depth]) {
@@ -135,7 +198,11 @@ final class ArrangeTree
         try {
             TreeLock::hold($tree === 'folders' ? 'folders' : 'topics', $bankId, $do);
         } catch (UniqueConstraintViolationException) {
-            throw Refused::because('tree.name_taken', $name === '' ? 'There is one of the same name in that place already.' : "There is \"$name\" in this place already.", '/name');
+            throw Refused::because(
+                'tree.name_taken',
+                $name === '' ? 'There is one of the same name in that place already.' : "There is \"$name\" in this place already.",
+                '/name',
+            );
         }
     }
 }

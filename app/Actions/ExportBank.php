@@ -6,10 +6,10 @@ namespace App\Actions;
 
 use App\Actions\Dispatch\OpenDispatch;
 use App\Actions\Dispatch\WriteDispatch;
+use App\Errors\Refused;
 use App\Models\Bank;
 use App\Models\User;
-use App\Support\FileStore;
-use App\Support\Refused;
+use App\Storage\FileStore;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -34,7 +34,9 @@ final readonly class ExportBank
         if ($done?->sha256 === null) {
             throw Refused::because('dispatch.failed', $done->problem ?? 'The file could not be written.');
         }
-        copy($this->files->path($done->sha256), "$file.part") && rename("$file.part", $file) || throw Refused::because('dispatch.failed', "$file cannot be written.");
+        if (! copy($this->files->path($done->sha256), "$file.part") || ! rename("$file.part", $file)) {
+            throw Refused::because('dispatch.failed', "$file cannot be written.");
+        }
 
         return (object) ['id' => $done->receipt_id, 'body' => Json::decode($done->body)];
     }

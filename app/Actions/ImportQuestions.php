@@ -7,10 +7,10 @@ namespace App\Actions;
 use App\Actions\Intake\CommitIntake;
 use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
+use App\Errors\Refused;
+use App\Infrastructure\WorkLock;
 use App\Models\Bank;
 use App\Models\User;
-use App\Support\Refused;
-use App\Support\Work;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 
@@ -32,7 +32,7 @@ final readonly class ImportQuestions
     {
         $intake = $this->open->handle([['path' => $file, 'name' => $name]], $person, $bank, $folder);
         $intake->update(['duplicates' => $duplicates]);
-        Work::alone($intake->id, function () use ($intake, $person): void {
+        WorkLock::alone($intake->id, function () use ($intake, $person): void {
             $this->read->handle($intake);
             $intake->refresh();
             if ($intake->state === 'failed') {
@@ -41,7 +41,9 @@ final readonly class ImportQuestions
             $this->commit->begin($intake, $person);
             $this->commit->handle($intake->refresh());
         });
-        $receipt = DB::table('receipts')->where('intake_id', $intake->id)->first(['id', 'body']);
+        $receipt = DB::table('receipts')
+            ->where('intake_id', $intake->id)
+            ->first(['id', 'body']);
         if ($receipt === null) {
             throw Refused::because('intake.failed', $intake->refresh()->problem ?? 'It was stopped half way.');
         }

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Errors\Refused;
 use App\Models\Bank;
 use App\Models\User;
-use App\Support\Refused;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Sharing\Role;
 
 /** Makes a bank; who makes it keeps it. */
 final class MakeBank
@@ -26,8 +27,15 @@ final class MakeBank
         for ($try = 1; ; $try++) {
             try {
                 return $this->create($about, $person);
-            } catch (UniqueConstraintViolationException) { // somebody else created one of this name between looking and writing
-                $try < self::TRIES || throw Refused::conflict('bank.name_taken', 'Several people are creating banks of this name right now. Try again.', '/name');
+            } catch (UniqueConstraintViolationException) {
+                // somebody else created one of this name between looking and writing
+                if ($try >= self::TRIES) {
+                    throw Refused::conflict(
+                        'bank.name_taken',
+                        'Several people are creating banks of this name right now. Try again.',
+                        '/name',
+                    );
+                }
             }
         }
     }
@@ -38,13 +46,17 @@ final class MakeBank
         return DB::transaction(function () use ($about, $person): Bank {
             $stem = Str::slug($about['name']) ?: 'bank';
             $stem = substr($stem, 0, 60);
-            $taken = DB::table('banks')->where('slug', $stem)->orWhere('slug', 'like', "$stem-%")->pluck('slug')->flip();
+            $taken = DB::table('banks')
+                ->where('slug', $stem)
+                ->orWhere('slug', 'like', "$stem-%")
+                ->pluck('slug')
+                ->flip();
             $slug = $stem;
             for ($i = 2; $taken->has($slug); $i++) {
                 $slug = "$stem-$i";
             }
             $bank = Bank::query()->create([...$about, 'slug' => $slug]);
-            DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'user_id' => $person->id, 'role' => 'keeper']);
+            DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'user_id' => $person->id, 'role' => Role::Keeper->value]);
 
             return $bank;
         });

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Support\Refused;
+use App\Errors\Refused;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 
@@ -15,14 +15,25 @@ final class OrderFolder
     {
         DB::transaction(function () use ($bankId, $folder, $question, $before): void {
             DB::table('folders')->where('bank_id', $bankId)->where('id', $folder)->lockForUpdate()->value('id') ?? abort(404);
-            $ids = DB::table('placements')->where('folder_id', $folder)->orderBy('position')->orderBy('question_id')->pluck('question_id')->all();
+            $ids = DB::table('placements')
+                ->where('folder_id', $folder)
+                ->orderBy('position')
+                ->orderBy('question_id')
+                ->pluck('question_id')
+                ->all();
             $others = array_values(array_diff($ids, [$question]));
             if (count($others) === count($ids)) {
-                throw Refused::because('folder.not_there', 'The question does not lie in this folder any more.', '/question');
+                throw Refused::because('folder.not_there', 'The question is no longer in this folder.', '/question');
             }
             $at = $before === null ? false : array_search($before, $others, true);
             array_splice($others, $at === false ? count($others) : $at, 0, [$question]);
-            DB::update('UPDATE placements SET position = place FROM jsonb_array_elements_text(?::jsonb) WITH ORDINALITY AS given (id, place) WHERE folder_id = ? AND question_id = given.id::uuid', [Json::encode($others), $folder]);
+            DB::update(
+                <<<'SQL'
+                    UPDATE placements SET position = place FROM jsonb_array_elements_text(?::jsonb) WITH ORDINALITY AS given (id,
+                        place) WHERE folder_id = ? AND question_id = given.id::uuid
+                    SQL,
+                [Json::encode($others), $folder],
+            );
         });
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Actions\Backup\Backup;
-use App\Support\StoredFiles;
-use App\Support\StoredReferences;
+use App\Storage\StoredFiles;
+use App\Storage\StoredReferences;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -42,21 +42,18 @@ final class Prune
             $deleted[$table] = DB::delete("DELETE FROM $table WHERE $column < now() - ?::interval", [$age]);
         }
         $deleted['sessions'] = DB::table('sessions')
-            ->where(
-                'last_activity',
-                '<',
-                now()
-                    ->subMinutes(config()->integer('session.lifetime'))
-                    ->getTimestamp()
-            )
+            ->where('last_activity', '<', now()->subMinutes(config()->integer('session.lifetime'))->getTimestamp())
             ->delete();
         $deleted['dispatches'] = DB::update(
             'UPDATE dispatches SET sha256 = NULL WHERE sha256 IS NOT NULL AND updated_at < now() - make_interval(days => ?)',
-            [self::FILE_DAYS]
+            [self::FILE_DAYS],
         );
         $deleted['intakes'] = DB::delete(
-            "DELETE FROM intakes WHERE state IN ('cancelled', 'failed') AND updated_at < now() - make_interval(days => ?) AND NOT EXISTS (SELECT 1 FROM receipts WHERE intake_id = intakes.id)",
-            [self::FILE_DAYS]
+            <<<'SQL'
+                DELETE FROM intakes WHERE state IN ('cancelled', 'failed') AND updated_at < now() - make_interval(days => ?)
+                    AND NOT EXISTS (SELECT 1 FROM receipts WHERE intake_id = intakes.id)
+                SQL,
+            [self::FILE_DAYS],
         );
         $deleted['files'] = $this->files();
 
@@ -82,7 +79,9 @@ final class Prune
                 $deleted += $store->sweep(self::GRACE);
             }
             foreach (glob(storage_path('framework/heavy/*')) ?: [] as $file) {
-                (int) @filemtime($file) < time() - self::GRACE && @unlink($file);
+                if ((int) @filemtime($file) < time() - self::GRACE) {
+                    @unlink($file);
+                }
             }
         } finally {
             DB::scalar('SELECT pg_advisory_unlock(hashtextextended(?, 0))', [Backup::LOCK]);

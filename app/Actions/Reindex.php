@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Support\QuestionIndex;
+use App\Indexing\QuestionIndex;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
 /**
@@ -17,11 +18,11 @@ use WideQuarry\Question\Question;
 final readonly class Reindex
 {
     /** Raised when what is derived changes; what is stored under an older number is rebuilt in the background after an upgrade. */
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     private const CHUNK = 200;
 
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
@@ -47,18 +48,55 @@ final readonly class Reindex
         return $count;
     }
 
+    /**
+     * Rebuilds the search words of the questions that show a stimulus.
+     *
+     * @param  int|null  $most  do nothing when more questions than this show it
+     * @return bool whether it was done
+     */
+    public function showing(string $stimulus, ?int $most = null): bool
+    {
+        $ids = DB::table('question_stimuli')
+            ->where('stimulus_id', $stimulus)
+            ->when($most !== null, fn (Builder $shown) => $shown->limit($most + 1))
+            ->orderBy('question_id')
+            ->pluck('question_id')
+            ->all();
+        if ($most !== null && count($ids) > $most) {
+            return false;
+        }
+        foreach (array_chunk($ids, self::CHUNK) as $some) {
+            $rows = DB::select(
+                <<<'SQL'
+                    SELECT questions.id, record, content FROM questions
+                        JOIN revisions ON question_id = questions.id AND number = questions.revision WHERE questions.id = ANY (?::uuid[])
+                        ORDER BY questions.id
+                    SQL,
+                ['{'.implode(',', $some).'}'],
+            );
+            QuestionIndex::manyWords(
+                array_map(
+                    fn (\stdClass $row): array => ['id' => $row->id, ...QuestionIndex::search($this->question($row))],
+                    array_values($rows),
+                ),
+            );
+        }
+
+        return true;
+    }
+
     /** @return list<\stdClass> */
     private function rows(string $after): array
     {
         return array_values(
             DB::select(
                 <<<'SQL'
-SELECT questions.id, questions.revision, record, content FROM questions JOIN revisions ON question_id = questions.id AND number = questions.revision
-WHERE questions.id > ? ORDER BY questions.id LIMIT ?
-SQL
-                ,
-                [$after, self::CHUNK]
-            )
+                SELECT questions.id, questions.revision, record, content FROM questions
+                    JOIN revisions ON question_id = questions.id AND number = questions.revision
+                WHERE questions.id > ? ORDER BY questions.id LIMIT ?
+                SQL,
+                [$after, self::CHUNK],
+            ),
         );
     }
 
@@ -67,19 +105,27 @@ SQL
     {
         $words = [];
         foreach ($rows as $row) {
-            $json = Json::decode($row->content);
-            assert($json instanceof \stdClass);
-            $json->record = Json::decode($row->record);
-            $question = Question::read($json, $this->kinds);
+            $question = $this->question($row);
             // somebody who saved it meanwhile derived it themselves
             $isStored =
                 DB::table('questions')
                     ->where('id', $row->id)
                     ->where('revision', $row->revision)
                     ->update(QuestionIndex::columns($question)) === 1;
-            $isStored && ($words[] = ['id' => $row->id, ...QuestionIndex::search($question)]);
+            if ($isStored) {
+                $words[] = ['id' => $row->id, ...QuestionIndex::search($question)];
+            }
         }
         QuestionIndex::manyWords($words);
         QuestionIndex::note(array_column($words, 'id'));
+    }
+
+    private function question(\stdClass $row): Question
+    {
+        $json = Json::decode($row->content);
+        assert($json instanceof \stdClass);
+        $json->record = Json::decode($row->record);
+
+        return Question::read($json, $this->kinds);
     }
 }

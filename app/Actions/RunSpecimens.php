@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Indexing\QuestionIndex;
 use App\Models\User;
-use App\Support\QuestionIndex;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
 /**
@@ -20,7 +20,7 @@ final readonly class RunSpecimens
 {
     private const CHUNK = 100;
 
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
@@ -38,17 +38,28 @@ final readonly class RunSpecimens
     public function handle(string $run): void
     {
         while (($state = DB::table('specimen_runs')->where('id', $run)->first()) !== null && $state->state === 'running') {
-            $rows = DB::select(<<<'SQL'
-                SELECT questions.id, record, content, is_complete, specimens, specimens_failing FROM questions JOIN revisions ON question_id = questions.id AND number = questions.revision
-                WHERE bank_id = ? AND questions.specimens > 0 AND binned_at IS NULL AND questions.id > coalesce(?::uuid, '00000000-0000-0000-0000-000000000000') ORDER BY questions.id LIMIT ?
-                SQL, [$state->bank_id, $state->last, self::CHUNK]);
-            if ($state->user_id !== null && ! in_array(User::query()->whereKey($state->user_id)->first()?->roleIn($state->bank_id), ['writer', 'keeper'], true)) {
-                DB::table('specimen_runs')->where('id', $run)->where('state', 'running')->update(['state' => 'stopped', 'finished_at' => now()]);
+            $rows = DB::select(
+                <<<'SQL'
+                SELECT questions.id, record, content, is_complete, specimens, specimens_failing FROM questions
+                    JOIN revisions ON question_id = questions.id AND number = questions.revision
+                WHERE bank_id = ? AND questions.specimens > 0 AND binned_at IS NULL AND questions.id > coalesce(?::uuid,
+                    '00000000-0000-0000-0000-000000000000') ORDER BY questions.id LIMIT ?
+                SQL,
+                [$state->bank_id, $state->last, self::CHUNK],
+            );
+            if ($state->user_id !== null && User::query()->whereKey($state->user_id)->first()?->canEdit($state->bank_id) !== true) {
+                DB::table('specimen_runs')
+                    ->where('id', $run)
+                    ->where('state', 'running')
+                    ->update(['state' => 'stopped', 'finished_at' => now()]);
 
                 return;
             }
             if ($rows === []) {
-                DB::table('specimen_runs')->where('id', $run)->where('state', 'running')->update(['state' => 'done', 'finished_at' => now()]);
+                DB::table('specimen_runs')
+                    ->where('id', $run)
+                    ->where('state', 'running')
+                    ->update(['state' => 'done', 'finished_at' => now()]);
 
                 return;
             }
@@ -67,12 +78,31 @@ final readonly class RunSpecimens
             $judged = QuestionIndex::judged(Question::read($json, $this->kinds));
             $specimens += $judged['specimens'];
             $failing += $judged['specimens_failing'] > 0 ? 1 : 0;
-            if ($judged !== ['is_complete' => $row->is_complete, 'specimens' => $row->specimens, 'specimens_failing' => $row->specimens_failing]) {
+            if (
+                $judged !== [
+                    'is_complete' => $row->is_complete,
+                    'specimens' => $row->specimens,
+                    'specimens_failing' => $row->specimens_failing,
+                ]
+            ) {
                 // unless somebody has saved it meanwhile: then that judged it
-                $changed += DB::update('UPDATE questions SET is_complete = ?, specimens = ?, specimens_failing = ? WHERE id = ? AND record = ?::jsonb AND revision = (SELECT max(number) FROM revisions WHERE question_id = questions.id AND content = ?::jsonb)', [...array_values($judged), $row->id, $row->record, $row->content]);
+                $changed += DB::update(
+                    <<<'SQL'
+                        UPDATE questions SET is_complete = ?, specimens = ?, specimens_failing = ?
+                            WHERE id = ? AND record = ?::jsonb AND revision = (SELECT max(number) FROM revisions
+                            WHERE question_id = questions.id AND content = ?::jsonb)
+                        SQL,
+                    [...array_values($judged), $row->id, $row->record, $row->content],
+                );
             }
         }
         $last = $rows[count($rows) - 1] ?? null;
-        DB::update('UPDATE specimen_runs SET done = done + ?, specimens = specimens + ?, failing = failing + ?, changed = changed + ?, last = ? WHERE id = ?', [count($rows), $specimens, $failing, $changed, $last?->id, $run]);
+        DB::update(
+            <<<'SQL'
+                UPDATE specimen_runs SET done = done + ?, specimens = specimens + ?, failing = failing + ?, changed = changed + ?,
+                    last = ? WHERE id = ?
+                SQL,
+            [count($rows), $specimens, $failing, $changed, $last?->id, $run],
+        );
     }
 }

@@ -4,32 +4,47 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Indexing\QuestionIndex;
 use App\Models\User;
-use App\Support\ChangeLog;
-use App\Support\QuestionIndex;
-use App\Support\ReadableIds;
-use App\Support\Topics;
+use App\Policies\ReadableIds;
+use App\Queries\Folders;
+use App\Queries\Topics;
+use App\Storage\ChangeLog;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\Approval;
 use WideQuarry\Question\Canonical;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
 /** Stores a question: a new one at revision 1, or a new revision of one that is there. */
 final readonly class SaveQuestion
 {
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
-    public function create(Question $question, string $bankId, ?User $author, string $note = ''): void
+    /** @param  list<list<string>>  $folders  paths of names in the bank; missing folders are created */
+    public function create(Question $question, string $bankId, ?User $author, string $note = '', array $folders = []): void
     {
         $json = $this->canonical($question);
-        DB::transaction(function () use ($json, $bankId, $author, $note): void {
+        DB::transaction(function () use ($json, $bankId, $author, $note, $folders): void {
             $question = Question::read($json, $this->kinds);
-            $author === null || ReadableIds::of($author)->allowStimuli(self::stimulusPaths($question), []);
-            DB::table('questions')->insert(['id' => $question->id, 'bank_id' => $bankId, 'revision' => 1, 'record' => $this->record($json), 'created_by' => $author?->id, ...QuestionIndex::columns($question)]);
+            if ($author !== null) {
+                ReadableIds::of($author)->allowStimuli(self::stimulusPaths($question), []);
+            }
+            DB::table('questions')->insert([
+                'id' => $question->id,
+                'bank_id' => $bankId,
+                'revision' => 1,
+                'record' => $this->record($json),
+                'created_by' => $author?->id,
+                ...QuestionIndex::columns($question),
+            ]);
             $this->derived($question, $bankId, true, $author);
+            foreach ($folders as $path) {
+                DB::table('placements')->insertOrIgnore(['question_id' => $question->id, 'folder_id' => Folders::at($path, $bankId)]);
+            }
             $this->revision($question, 1, $author, $note);
         });
     }
@@ -40,13 +55,22 @@ final readonly class SaveQuestion
      * @param  string|null  $act  the act it belongs to
      * @return int|null the number of the new revision; null when somebody else has saved since, and nothing was stored
      */
-    public function revise(Question $question, int $base, User $author, string $note = '', bool $withRecord = false, ?string $act = null): ?int
-    {
+    public function revise(
+        Question $question,
+        int $base,
+        User $author,
+        string $note = '',
+        bool $withRecord = false,
+        ?string $act = null,
+    ): ?int {
         $json = $this->canonical($question);
 
         return DB::transaction(function () use ($json, $base, $author, $note, $withRecord, $act): ?int {
             $id = is_string($json->id) ? $json->id : '';
-            $stored = DB::table('questions')->where('id', $id)->lockForUpdate()->first(['bank_id', 'revision', 'record']);
+            $stored = DB::table('questions')
+                ->where('id', $id)
+                ->lockForUpdate()
+                ->first(['bank_id', 'revision', 'record']);
             if ($stored === null || $stored->revision !== $base || ! is_string($stored->bank_id)) {
                 return null;
             }
@@ -55,16 +79,26 @@ final readonly class SaveQuestion
             $before->topics = Topics::paths([$id])[$id] ?? [];
             $after = $withRecord && ($json->record ?? null) instanceof \stdClass ? $json->record : Json::copy($before);
             assert($after instanceof \stdClass);
-            if (($after->status ?? '') === 'approved') {
-                $after->status = 'draft'; // a save is not approved until somebody says so
-            }
+            Approval::withdraw($after);
             $json->record = $after;
             $question = Question::read($json, $this->kinds);
             $shown = DB::table('question_stimuli')->where('question_id', $id)->pluck('stimulus_id')->all();
-            $withRecord || ReadableIds::of($author)->allowStimuli(self::stimulusPaths($question), array_values(array_filter($shown, is_string(...))));
+            if (! $withRecord) {
+                ReadableIds::of($author)->allowStimuli(
+                    self::stimulusPaths($question),
+                    array_values(array_filter($shown, is_string(...))),
+                );
+            }
             ChangeLog::write($id, (array) $before, (array) $after, $author->id, $act);
             $this->revision($question, $base + 1, $author, $note);
-            DB::table('questions')->where('id', $id)->update(['revision' => $base + 1, 'updated_at' => now(), 'record' => $this->record($json), ...QuestionIndex::columns($question)]);
+            DB::table('questions')
+                ->where('id', $id)
+                ->update([
+                    'revision' => $base + 1,
+                    'updated_at' => now(),
+                    'record' => $this->record($json),
+                    ...QuestionIndex::columns($question),
+                ]);
             $this->derived($question, $stored->bank_id, $withRecord, $author);
             DB::table('autosaves')->where('user_id', $author->id)->where('subject', $id)->delete();
 
@@ -82,8 +116,8 @@ final readonly class SaveQuestion
 
     private function derived(Question $question, string $bankId, bool $withTopics, ?User $author): void
     {
-        QuestionIndex::words($question);
         QuestionIndex::stimuli($question, $author?->id);
+        QuestionIndex::words($question);
         if ($withTopics) {
             Topics::put($question->id, $question->record->topics, $bankId);
         }
@@ -97,7 +131,13 @@ final readonly class SaveQuestion
 
     private function revision(Question $question, int $number, ?User $author, string $note): void
     {
-        DB::table('revisions')->insert(['question_id' => $question->id, 'number' => $number, 'content' => Json::encode($question->content()), 'note' => $note, 'author_id' => $author?->id]);
+        DB::table('revisions')->insert([
+            'question_id' => $question->id,
+            'number' => $number,
+            'content' => Json::encode($question->content()),
+            'note' => $note,
+            'author_id' => $author?->id,
+        ]);
     }
 
     /** The record as it is stored: topics are rows of their own. */

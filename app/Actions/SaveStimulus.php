@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Errors\Refused;
+use App\Jobs\ReindexShowing;
 use App\Models\User;
-use App\Support\Folders;
-use App\Support\Refused;
+use App\Queries\Folders;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 use WideQuarry\Stimulus\Stimulus;
@@ -16,12 +17,28 @@ final readonly class SaveStimulus
 {
     private const STEM = 400;
 
+    /** Update the search words of up to this many questions in the same transaction; more are left to a job. */
+    private const AT_ONCE = 200;
+
+    public function __construct(private Reindex $index)
+    {
+    }
+
     /** @return bool false when there is one with this identifier, and nothing was stored */
     public function create(Stimulus $stimulus, string $bankId, ?User $author, string $note = ''): bool
     {
         return DB::transaction(function () use ($stimulus, $bankId, $author, $note): bool {
             $origin = $stimulus->toJson()->origin ?? null;
-            if (DB::table('stimuli')->insertOrIgnore(['id' => $stimulus->id, 'bank_id' => $bankId, 'revision' => 1, 'created_by' => $author?->id, 'origin' => $origin === null ? null : Json::encode($origin), ...$this->columns($stimulus)]) !== 1) {
+            if (
+                DB::table('stimuli')->insertOrIgnore([
+                    'id' => $stimulus->id,
+                    'bank_id' => $bankId,
+                    'revision' => 1,
+                    'created_by' => $author?->id,
+                    'origin' => $origin === null ? null : Json::encode($origin),
+                    ...$this->columns($stimulus),
+                ]) !== 1
+            ) {
                 return false;
             }
             $this->revision($stimulus, 1, $author, $note);
@@ -37,11 +54,22 @@ final readonly class SaveStimulus
     public function revise(Stimulus $stimulus, int $base, User $author, string $note = ''): ?int
     {
         return DB::transaction(function () use ($stimulus, $base, $author, $note): ?int {
-            if (DB::table('stimuli')->where('id', $stimulus->id)->where('revision', $base)->update(['revision' => $base + 1, 'updated_at' => now(), ...$this->columns($stimulus)]) !== 1) {
+            if (
+                DB::table('stimuli')
+                    ->where('id', $stimulus->id)
+                    ->where('revision', $base)
+                    ->update(['revision' => $base + 1, 'updated_at' => now(), ...$this->columns($stimulus)]) !== 1
+            ) {
                 return null;
             }
             $this->revision($stimulus, $base + 1, $author, $note);
-            DB::table('autosaves')->where('user_id', $author->id)->where('subject', "stimulus:$stimulus->id")->delete();
+            if (! $this->index->showing($stimulus->id, self::AT_ONCE)) {
+                ReindexShowing::dispatch($stimulus->id, $author->id, true)->afterCommit();
+            }
+            DB::table('autosaves')
+                ->where('user_id', $author->id)
+                ->where('subject', "stimulus:$stimulus->id")
+                ->delete();
 
             return $base + 1;
         });
@@ -52,8 +80,13 @@ final readonly class SaveStimulus
     {
         DB::transaction(function () use ($id, $bankId, $paths): void {
             $folders = array_filter(array_map(fn (array $path): ?string => Folders::at($path, $bankId), $paths));
-            DB::delete('DELETE FROM stimulus_placements USING folders WHERE folders.id = folder_id AND folders.bank_id = ? AND stimulus_id = ?', [$bankId, $id]);
-            DB::table('stimulus_placements')->insertOrIgnore(array_map(fn (string $folder): array => ['stimulus_id' => $id, 'folder_id' => $folder], array_values($folders)));
+            DB::delete(
+                'DELETE FROM stimulus_placements USING folders WHERE folders.id = folder_id AND folders.bank_id = ? AND stimulus_id = ?',
+                [$bankId, $id],
+            );
+            DB::table('stimulus_placements')->insertOrIgnore(
+                array_map(fn (string $folder): array => ['stimulus_id' => $id, 'folder_id' => $folder], array_values($folders)),
+            );
         });
     }
 
@@ -67,27 +100,51 @@ final readonly class SaveStimulus
             DB::table('stimuli')->where('id', $id)->lockForUpdate()->value('id');
             $questions = DB::table('question_stimuli')->where('stimulus_id', $id)->count();
             if ($questions > 0) {
-                throw Refused::because('stimulus.used', $questions === 1 ? 'A question shows this stimulus. Take it out of the question first.' : "$questions questions show this stimulus. Take it out of them first.");
+                throw Refused::because(
+                    'stimulus.used',
+                    $questions === 1
+                        ? 'A question uses this stimulus. Remove it there first.'
+                        : "$questions questions use this stimulus. Remove it there first.",
+                );
             }
-            DB::table('stimuli')->where('id', $id)->update(['binned_at' => now()]);
+            DB::table('stimuli')
+                ->where('id', $id)
+                ->update(['binned_at' => now()]);
         });
     }
 
     public function restore(string $id): void
     {
-        DB::table('stimuli')->where('id', $id)->update(['binned_at' => null]);
+        DB::table('stimuli')
+            ->where('id', $id)
+            ->update(['binned_at' => null]);
     }
 
     /** @return array<string, mixed> */
     private function columns(Stimulus $stimulus): array
     {
-        $words = DB::scalar("SELECT ?::tsvector || stems('english', ?)", [$stimulus->vector(), mb_strcut("$stimulus->title\n{$stimulus->text->plain()}", 0, 500_000)]);
+        $words = DB::scalar("SELECT ?::tsvector || stems('english', ?)", [
+            $stimulus->vector(),
+            mb_strcut("$stimulus->title\n{$stimulus->text->plain()}", 0, 500_000),
+        ]);
 
-        return ['title' => $stimulus->title, 'language' => $stimulus->language, 'body' => $stimulus->text->html(), 'stem' => mb_substr(strtr($stimulus->text->plain(), ["\n" => ' ']), 0, self::STEM), 'words' => $words];
+        return [
+            'title' => $stimulus->title,
+            'language' => $stimulus->language,
+            'body' => $stimulus->text->html(),
+            'stem' => mb_substr(strtr($stimulus->text->plain(), ["\n" => ' ']), 0, self::STEM),
+            'words' => $words,
+        ];
     }
 
     private function revision(Stimulus $stimulus, int $number, ?User $author, string $note): void
     {
-        DB::table('stimulus_revisions')->insert(['stimulus_id' => $stimulus->id, 'number' => $number, 'content' => Json::encode($stimulus->toJson()), 'note' => $note, 'author_id' => $author?->id]);
+        DB::table('stimulus_revisions')->insert([
+            'stimulus_id' => $stimulus->id,
+            'number' => $number,
+            'content' => Json::encode($stimulus->toJson()),
+            'note' => $note,
+            'author_id' => $author?->id,
+        ]);
     }
 }

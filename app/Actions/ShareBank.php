@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Accounts\Notify;
+use App\Accounts\SecurityLog;
+use App\Errors\Refused;
 use App\Models\User;
-use App\Support\Accounts\Notify;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Sharing\Role;
+use WideQuarry\Sharing\Sharing;
 
 /** Sets who may read, write and keep a bank. A bank nobody keeps could never be shared again, so that is refused. */
 final class ShareBank
 {
-    private const ROLES = ['reader' => 'can view', 'writer' => 'can edit', 'keeper' => 'can manage'];
-
     /**
      * @param  list<array{user_id: string|null, team_id: string|null, role: string}>  $grants
      * @param  User|null  $by  who shares it; those whose rights change are told so
@@ -30,37 +30,58 @@ final class ShareBank
             }
             $seen[$who] = true;
         }
-        if (array_filter($grants, fn (array $grant): bool => $grant['role'] === 'keeper') === []) {
-            throw Refused::because('grant.no_keeper', 'Somebody must keep the bank.', '/grants');
+        if (! Sharing::hasManager(array_map(fn (array $grant): Role => Role::from($grant['role']), $grants))) {
+            throw Refused::because('grant.no_keeper', 'Somebody must be able to manage the bank.', '/grants');
         }
         $people = array_values(array_filter(array_column($grants, 'user_id')));
         $teams = array_values(array_filter(array_column($grants, 'team_id')));
-        if (DB::table('users')->whereIn('id', $people)->count() < count($people) || DB::table('teams')->whereIn('id', $teams)->count() < count($teams)) {
-            throw Refused::because('grant.gone', 'One of these people or teams is not there any more. Load the list again.', '/grants');
+        if (
+            DB::table('users')->whereIn('id', $people)->count() < count($people) ||
+            DB::table('teams')->whereIn('id', $teams)->count() < count($teams)
+        ) {
+            throw Refused::because('grant.gone', 'One of these people or teams no longer exists. Reload the list.', '/grants');
         }
         DB::transaction(function () use ($bankId, $grants, $by, $words): void {
             $before = $this->roles($bankId);
             DB::table('bank_grants')->where('bank_id', $bankId)->delete();
             DB::table('bank_grants')->insert(array_map(fn (array $grant): array => [...$grant, 'bank_id' => $bankId], $grants));
-            $by === null || $this->tell($bankId, $before, $by, $words);
+            if ($by !== null) {
+                $this->tell($bankId, $before, $by, $words);
+            }
             // a use counts as long as its author may read the question
-            DB::update('UPDATE questions SET uses = counted_uses(id) WHERE uses <> counted_uses(id) AND id IN (SELECT question_id FROM assessment_uses JOIN questions AS used ON used.id = question_id WHERE used.bank_id = ?)', [$bankId]);
+            DB::update(
+                <<<'SQL'
+                    UPDATE questions SET uses = counted_uses(id) WHERE uses <> counted_uses(id) AND id IN (SELECT question_id
+                        FROM assessment_uses JOIN questions AS used ON used.id = question_id WHERE used.bank_id = ?)
+                    SQL,
+                [$bankId],
+            );
         });
     }
 
     /** @return array<string, string> person → what they may do, by themselves or in a team */
     private function roles(string $bankId): array
     {
-        return array_column(DB::select(<<<'SQL'
-            SELECT coalesce(bank_grants.user_id, memberships.user_id) AS person, max(role) AS role
-            FROM bank_grants LEFT JOIN memberships ON memberships.team_id = bank_grants.team_id WHERE bank_id = ? GROUP BY 1 HAVING coalesce(bank_grants.user_id, memberships.user_id) IS NOT NULL
-            SQL, [$bankId]), 'role', 'person');
+        return array_column(
+            DB::select(
+                <<<'SQL'
+                SELECT coalesce(bank_grants.user_id, memberships.user_id) AS person, max(role) AS role
+                FROM bank_grants LEFT JOIN memberships ON memberships.team_id = bank_grants.team_id WHERE bank_id = ? GROUP BY 1
+                    HAVING coalesce(bank_grants.user_id, memberships.user_id) IS NOT NULL
+                SQL,
+                [$bankId],
+            ),
+            'role',
+            'person',
+        );
     }
 
     /** @param  array<string, string>  $before */
     private function tell(string $bankId, array $before, User $by, string $words): void
     {
-        $bank = DB::table('banks')->where('id', $bankId)->first(['slug', 'name']);
+        $bank = DB::table('banks')
+            ->where('id', $bankId)
+            ->first(['slug', 'name']);
         $after = $this->roles($bankId);
         SecurityLog::write('grants_changed', $by, ['bank' => $bank?->slug, 'before' => $before, 'after' => $after]);
         foreach (User::query()->findMany(array_diff(array_keys([...$before, ...$after]), [$by->id])) as $person) {
@@ -68,10 +89,12 @@ final class ShareBank
             $text = match (true) {
                 $old === $new => null,
                 $new === null => "$by->name stopped sharing the bank “{$bank?->name}” with you.",
-                $old === null => "$by->name shared the bank “{$bank?->name}” with you: you ".self::ROLES[$new].'.',
-                default => "$by->name changed what you may do in the bank “{$bank?->name}”: you ".self::ROLES[$new].'.',
+                $old === null => "$by->name shared the bank “{$bank?->name}” with you: you ".Role::from($new)->label().'.',
+                default => "$by->name changed what you may do in the bank “{$bank?->name}”: you ".Role::from($new)->label().'.',
             };
-            $text === null || Notify::tell($person, 'share', $text, $words, $new === null ? '' : "/banks/{$bank?->slug}");
+            if ($text !== null) {
+                Notify::tell($person, 'share', $text, $words, $new === null ? '' : "/banks/{$bank?->slug}");
+            }
         }
     }
 }

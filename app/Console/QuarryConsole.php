@@ -12,9 +12,9 @@ use App\Actions\ImportQuestions;
 use App\Actions\Reindex;
 use App\Actions\RunSpecimens;
 use App\Actions\VerifyFiles;
+use App\Errors\Refused;
 use App\Models\Bank;
 use App\Models\User;
-use App\Support\Refused;
 use Database\Seeders\LargeBankSeeder;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
@@ -23,15 +23,20 @@ use WideQuarry\CommandLine\Arguments;
 use WideQuarry\CommandLine\Problem;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Formats;
-use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
+use WideQuarry\Sharing\Role;
 
 /** The commands that need the database; the same actions as the screens. */
 final readonly class QuarryConsole
 {
-    public function __construct(private ImportQuestions $import, private ExportBank $export, private RunSpecimens $specimens, private Parts $kinds)
-    {
+    public function __construct(
+        private ImportQuestions $import,
+        private ExportBank $export,
+        private RunSpecimens $specimens,
+        private PartKinds $kinds,
+    ) {
     }
 
     /** @param  list<string>  $given */
@@ -49,14 +54,29 @@ final readonly class QuarryConsole
                 'restore' => $this->restore($arguments),
                 'verify' => $this->verify($arguments),
                 'reindex' => $this->reindex(),
-                default => $this->fail(Problem::usage('Known are read, write, score, present, rolls, check, import, export, specimens, generate, person, backup, restore, verify and reindex.')),
+                default => $this->fail(
+                    Problem::usage(
+                        'Known are read, write, score, present, rolls, check, import, export, specimens, generate, person, backup, '.
+                            'restore, verify and reindex.',
+                    ),
+                ),
             };
         } catch (CoreException $problem) {
             return $this->fail(Problem::of($problem));
         } catch (Refused $problem) {
-            return $this->fail(['type' => "urn:wide-quarry:problem:$problem->rule", 'title' => 'This cannot be done as it stands', 'detail' => $problem->getMessage(), 'path' => $problem->path === '' ? null : $problem->path]);
+            return $this->fail([
+                'type' => "urn:wide-quarry:problem:$problem->rule",
+                'title' => 'This cannot be done as it stands',
+                'detail' => $problem->getMessage(),
+                'path' => $problem->path === '' ? null : $problem->path,
+            ]);
         } catch (QueryException|\PDOException $problem) {
-            return $this->fail(['type' => 'urn:wide-quarry:problem:database', 'title' => 'The database cannot be reached', 'detail' => 'Start it with bin/start, or look at DB_HOST and DB_PORT in .env. It said: '.strtok($problem->getMessage(), "\n"), 'path' => null]);
+            return $this->fail([
+                'type' => 'urn:wide-quarry:problem:database',
+                'title' => 'The database cannot be reached',
+                'detail' => 'Start it with bin/start, or look at DB_HOST and DB_PORT in .env. It said: '.strtok($problem->getMessage(), "\n"),
+                'path' => null,
+            ]);
         }
     }
 
@@ -64,18 +84,32 @@ final readonly class QuarryConsole
     {
         $file = $arguments->words[1] ?? null;
         $duplicates = $arguments->options['duplicates'] ?? 'skip';
-        if ($file === null || $arguments->unknown(['bank', 'folder', 'duplicates', 'as']) !== [] || ! in_array($duplicates, ['skip', 'add', 'replace'], true)) {
-            return $this->fail(Problem::usage('quarry import FILE --bank=SLUG [--folder=PATH] [--duplicates=skip|add|replace] [--as=EMAIL]'));
+        if (
+            $file === null ||
+            $arguments->unknown(['bank', 'folder', 'duplicates', 'as']) !== [] ||
+            ! in_array($duplicates, ['skip', 'add', 'replace'], true)
+        ) {
+            return $this->fail(
+                Problem::usage('quarry import FILE --bank=SLUG [--folder=PATH] [--duplicates=skip|add|replace] [--as=EMAIL]'),
+            );
         }
         if (! is_file($file) || ! is_readable($file)) {
-            throw Unreadable::notFound($file);
+            throw UnreadableFile::notFound($file);
         }
         $bank = $this->bank($arguments);
         $person = $bank === null ? null : $this->actor($arguments, $bank);
         if ($bank === null || $person === null) {
-            return $this->fail(Problem::usage($bank === null ? 'There is no bank with this --bank.' : 'There is no person to do this as; name one who may write in the bank with --as=EMAIL.'));
+            return $this->fail(
+                Problem::usage(
+                    $bank === null
+                        ? 'There is no bank with this --bank.'
+                        : 'There is no person to do this as; name one who may write in the bank with --as=EMAIL.',
+                ),
+            );
         }
-        $folder = array_values(array_filter(array_map(trim(...), explode('/', $arguments->options['folder'] ?? '')), fn (string $step): bool => $step !== ''));
+        $folder = array_values(
+            array_filter(array_map(trim(...), explode('/', $arguments->options['folder'] ?? '')), fn (string $step): bool => $step !== ''),
+        );
         $receipt = $this->import->handle($file, basename($file), $bank, $folder, $person, $duplicates);
         echo Json::encode(['receipt' => $receipt->id, 'intake' => $receipt->intake, ...(array) $receipt->body])."\n";
 
@@ -88,7 +122,13 @@ final readonly class QuarryConsole
         $out = $arguments->options['out'] ?? '';
         $bank = $this->bank($arguments);
         if ($format === null || $out === '' || $bank === null || ! is_writable(dirname($out))) {
-            return $this->fail(Problem::usage('quarry export --bank=SLUG FORMAT --out=FILE [--as=EMAIL]; the bank must be there, the format one of '.implode(', ', Formats::standard($this->kinds)->names()).', the folder of FILE writable.'));
+            return $this->fail(
+                Problem::usage(
+                    'quarry export --bank=SLUG FORMAT --out=FILE [--as=EMAIL]; the bank must be there, the format one of '.
+                        implode(', ', Formats::standard($this->kinds)->names()).
+                        ', the folder of FILE writable.',
+                ),
+            );
         }
         $person = $this->actor($arguments, $bank);
         if ($person === null) {
@@ -109,8 +149,15 @@ final readonly class QuarryConsole
         }
         $run = $this->specimens->begin($bank->id, null);
         $this->specimens->handle($run);
-        $result = DB::table('specimen_runs')->where('id', $run)->first(['state', 'done AS questions', 'specimens', 'failing']);
-        $failing = DB::table('questions')->where('bank_id', $bank->id)->where('specimens_failing', '>', 0)->whereNull('binned_at')->orderBy('title')->get(['id', 'title', 'specimens', 'specimens_failing']);
+        $result = DB::table('specimen_runs')
+            ->where('id', $run)
+            ->first(['state', 'done AS questions', 'specimens', 'failing']);
+        $failing = DB::table('questions')
+            ->where('bank_id', $bank->id)
+            ->where('specimens_failing', '>', 0)
+            ->whereNull('binned_at')
+            ->orderBy('title')
+            ->get(['id', 'title', 'specimens', 'specimens_failing']);
         echo Json::encode(['bank' => $bank->slug, ...(array) $result, 'questions_failing' => $failing->all()])."\n";
 
         return $failing->isEmpty() ? 0 : 1;
@@ -123,10 +170,25 @@ final readonly class QuarryConsole
         $seed = $arguments->options['seed'] ?? '1';
         $email = strtolower($arguments->options['as'] ?? '');
         $keeper = User::query()->where('email', $email)->first();
-        if (! ctype_digit($count) || (int) $count < 1 || (int) $count > 1_000_000 || ! ctype_digit($seed) || $keeper === null || $arguments->unknown(['seed', 'as']) !== []) {
-            return $this->fail(Problem::usage('quarry generate COUNT --as=EMAIL [--seed=N]; up to 1,000,000 questions, kept by the person of this address.'));
+        if (
+            ! ctype_digit($count) ||
+            (int) $count < 1 ||
+            (int) $count > 1_000_000 ||
+            ! ctype_digit($seed) ||
+            $keeper === null ||
+            $arguments->unknown(['seed', 'as']) !== []
+        ) {
+            return $this->fail(
+                Problem::usage(
+                    'quarry generate COUNT --as=EMAIL [--seed=N]; up to 1,000,000 questions, kept by the person of this address.',
+                ),
+            );
         }
-        if (Bank::query()->where('slug', "large-$count")->exists()) {
+        if (
+            Bank::query()
+                ->where('slug', "large-$count")
+                ->exists()
+        ) {
             return $this->fail(Problem::usage("There is a bank large-$count already."));
         }
         $from = hrtime(true);
@@ -190,7 +252,12 @@ final readonly class QuarryConsole
             return $this->fail(Problem::usage("There is a person with the address $email already."));
         }
         $password = Str::password(16, symbols: false);
-        User::query()->create(['name' => ($arguments->options['name'] ?? '') ?: Str::before($email, '@'), 'email' => $email, 'password' => $password, 'is_administrator' => isset($arguments->options['administrator'])]);
+        User::query()->create([
+            'name' => $arguments->options['name'] ?? '' ?: Str::before($email, '@'),
+            'email' => $email,
+            'password' => $password,
+            'is_administrator' => isset($arguments->options['administrator']),
+        ]);
         echo Json::encode(['email' => $email, 'password' => $password])."\n";
 
         return 0;
@@ -203,9 +270,22 @@ final readonly class QuarryConsole
         if ($person === null) {
             return $this->fail(Problem::usage("There is nobody with the address $email."));
         }
-        $alone = DB::select("SELECT banks.slug FROM bank_grants JOIN banks ON banks.id = bank_id WHERE user_id = ? AND role = 'keeper' AND NOT EXISTS (SELECT 1 FROM bank_grants AS other WHERE other.bank_id = banks.id AND other.role = 'keeper' AND other.id <> bank_grants.id)", [$person->id]);
+        $alone = DB::select(
+            <<<'SQL'
+                SELECT banks.slug FROM bank_grants JOIN banks ON banks.id = bank_id
+                    WHERE user_id = ? AND role = 'keeper' AND NOT EXISTS (SELECT 1 FROM bank_grants AS other
+                    WHERE other.bank_id = banks.id AND other.role = 'keeper' AND other.id <> bank_grants.id)
+                SQL,
+            [$person->id],
+        );
         if ($alone !== []) {
-            return $this->fail(Problem::usage('Nobody else manages '.implode(', ', array_column($alone, 'slug')).'. Hand these banks over first, on the page People.'));
+            return $this->fail(
+                Problem::usage(
+                    'Nobody else manages '.
+                        implode(', ', array_column($alone, 'slug')).
+                        '. Hand these banks over first, on the page People.',
+                ),
+            );
         }
         $person->delete();
         echo Json::encode(['removed' => $email])."\n";
@@ -215,16 +295,25 @@ final readonly class QuarryConsole
 
     private function bank(Arguments $arguments): ?Bank
     {
-        return Bank::query()->where('slug', $arguments->options['bank'] ?? '')->first();
+        return Bank::query()
+            ->where('slug', $arguments->options['bank'] ?? '')
+            ->first();
     }
 
     /** Who is named with --as; otherwise a keeper of the bank. */
     private function actor(Arguments $arguments, Bank $bank): ?User
     {
         $email = $arguments->options['as'] ?? null;
-        $keeper = DB::table('bank_grants')->where('bank_id', $bank->id)->where('role', 'keeper')->whereNotNull('user_id')->orderBy('id')->value('user_id');
+        $keeper = DB::table('bank_grants')
+            ->where('bank_id', $bank->id)
+            ->where('role', Role::Keeper->value)
+            ->whereNotNull('user_id')
+            ->orderBy('id')
+            ->value('user_id');
 
-        return User::query()->where($email === null ? 'id' : 'email', $email === null ? $keeper : strtolower($email))->first();
+        return User::query()
+            ->where($email === null ? 'id' : 'email', $email === null ? $keeper : strtolower($email))
+            ->first();
     }
 
     /** @param  array<string, mixed>  $problem */

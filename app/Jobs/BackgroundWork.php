@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Support\Refused;
-use App\Support\Work;
+use App\Errors\Refused;
+use App\Infrastructure\WorkLock;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -51,7 +51,9 @@ abstract class BackgroundWork implements ShouldQueue
     public function handle(): void
     {
         try {
-            Work::alone($this->lock(), fn () => $this->work(), $this->thing) || $this->release(self::SECONDS_UNTIL_ASKED_AGAIN);
+            if (! WorkLock::alone($this->lock(), fn () => $this->work(), $this->thing)) {
+                $this->release(self::SECONDS_UNTIL_ASKED_AGAIN);
+            }
         } catch (Refused $problem) {
             $this->stopped($problem->getMessage());
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
-use App\Actions\Acts\Act;
-use App\Actions\Acts\WorkOnAct;
+use App\Actions\Bulk\BulkOperation;
+use App\Actions\Bulk\RunOperation;
 use Illuminate\Support\Facades\DB;
 
 /** Changes many questions in the background. In a bank one act goes on at a time; the next waits its turn. */
@@ -20,11 +20,11 @@ final class ChangeMany extends BackgroundWork
 
     protected function work(): void
     {
-        app(WorkOnAct::class)->handle($this->thing);
+        app(RunOperation::class)->handle($this->thing);
     }
 
     protected function stopped(string $sentence): void
     {
-        Act::ended($this->thing, 'failed');
+        BulkOperation::ended($this->thing, 'failed');
     }
 }

@@ -11,7 +11,9 @@ final class ReindexAll extends BackgroundWork
 {
     protected function work(): void
     {
-        Reindex::isDue() && app(Reindex::class)->handle();
+        if (Reindex::isDue()) {
+            app(Reindex::class)->handle();
+        }
     }
 
     protected function stopped(string $sentence): void

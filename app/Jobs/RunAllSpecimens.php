@@ -17,6 +17,9 @@ final class RunAllSpecimens extends BackgroundWork
 
     protected function stopped(string $sentence): void
     {
-        DB::table('specimen_runs')->where('id', $this->thing)->where('state', 'running')->update(['state' => 'failed', 'finished_at' => now()]);
+        DB::table('specimen_runs')
+            ->where('id', $this->thing)
+            ->where('state', 'running')
+            ->update(['state' => 'failed', 'finished_at' => now()]);
     }
 }

@@ -20,14 +20,15 @@ final class TakeTurns
         $queue = (string) $job->queue;
         $othersFirst = DB::scalar(
             <<<'SQL'
-SELECT EXISTS (
-    SELECT 1 FROM jobs LEFT JOIN queue_turns AS theirs ON theirs.queue = jobs.queue AND theirs.user_id::text = payload::jsonb->>'person'
-    WHERE jobs.queue = ? AND reserved_at IS NULL AND available_at <= extract(epoch FROM now()) AND payload::jsonb->>'person' <> ?
-        AND coalesce(theirs.served_at, '-infinity') < (SELECT served_at FROM queue_turns WHERE queue = ? AND user_id = ?)
-)
-SQL
-            ,
-            [$queue, $job->person, $queue, $job->person]
+            SELECT EXISTS (
+                SELECT 1 FROM jobs LEFT JOIN queue_turns AS theirs ON theirs.queue = jobs.queue
+                    AND theirs.user_id::text = payload::jsonb->>'person'
+                WHERE jobs.queue = ? AND reserved_at IS NULL AND available_at <= extract(epoch
+                    FROM now()) AND payload::jsonb->>'person' <> ?
+                    AND coalesce(theirs.served_at, '-infinity') < (SELECT served_at FROM queue_turns WHERE queue = ? AND user_id = ?)
+            )
+            SQL,
+            [$queue, $job->person, $queue, $job->person],
         );
         if ($othersFirst === true) {
             $job->release(1);

@@ -34,7 +34,13 @@ final class WorkOnIntake extends BackgroundWork
 
     protected function stopped(string $sentence): void
     {
-        Intake::query()->whereKey($this->thing)->where('state', 'reading')->update(['state' => 'failed', 'problem' => $sentence]);
-        Intake::query()->whereKey($this->thing)->whereIn('state', ['committing', 'undoing'])->update(['problem' => "$sentence What was imported so far is complete."]);
+        Intake::query()
+            ->whereKey($this->thing)
+            ->where('state', 'reading')
+            ->update(['state' => 'failed', 'problem' => $sentence]);
+        Intake::query()
+            ->whereKey($this->thing)
+            ->whereIn('state', ['committing', 'undoing'])
+            ->update(['problem' => "$sentence What was imported so far is complete."]);
     }
 }

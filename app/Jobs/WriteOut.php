@@ -17,6 +17,9 @@ final class WriteOut extends BackgroundWork
 
     protected function stopped(string $sentence): void
     {
-        DB::table('dispatches')->where('id', $this->thing)->where('state', 'writing')->update(['state' => 'failed', 'problem' => $sentence]);
+        DB::table('dispatches')
+            ->where('id', $this->thing)
+            ->where('state', 'writing')
+            ->update(['state' => 'failed', 'problem' => $sentence]);
     }
 }

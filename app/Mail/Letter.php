@@ -19,7 +19,7 @@ final class Letter extends Mailable
         public readonly string $title,
         public readonly string $greeting,
         public readonly array $paragraphs,
-        public readonly string $link
+        public readonly string $link,
     ) {
     }
 

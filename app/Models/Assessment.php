@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /**
  * @property string $id
@@ -37,7 +37,7 @@ final class Assessment extends Model
 
     public function document(): Document
     {
-        return Document::read(Json::decode($this->content), app(Parts::class));
+        return Document::read(Json::decode($this->content), app(PartKinds::class));
     }
 
     /** @return array<string, string> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use App\Support\Arrays;
+use App\Infrastructure\PostgresArray;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -46,7 +46,7 @@ final class Intake extends Model
     /** @return list<string> */
     public function folderPath(): array
     {
-        return Arrays::read($this->folder);
+        return PostgresArray::read($this->folder);
     }
 
     /** What bringing it in made besides questions: bank, folders, topics, stimuli. */
@@ -54,16 +54,26 @@ final class Intake extends Model
     {
         $made = Json::decode($this->made);
 
-        return $made instanceof \stdClass ? $made : new \stdClass;
+        return $made instanceof \stdClass ? $made : new \stdClass();
     }
 
     /** The groups its questions came in. */
     public function grouping(): Grouping
     {
-        $groups = DB::table('staged_things')->where('intake_id', $this->id)->where('type', 'group')->orderBy('file_id')->orderBy('position')->pluck('value')->map(fn (mixed $value): mixed => Json::decode(is_string($value) ? $value : '{}'))->all();
+        $groups = DB::table('staged_things')
+            ->where('intake_id', $this->id)
+            ->where('type', 'group')
+            ->orderBy('file_id')
+            ->orderBy('position')
+            ->pluck('value')
+            ->map(fn (mixed $value): mixed => Json::decode(is_string($value) ? $value : '{}'))
+            ->all();
         $names = Json::decode($this->group_names);
 
-        return Grouping::of(array_values(array_filter($groups, fn (mixed $group): bool => $group instanceof \stdClass)), array_filter((array) $names, is_string(...)));
+        return Grouping::of(
+            array_values(array_filter($groups, fn (mixed $group): bool => $group instanceof \stdClass)),
+            array_filter((array) $names, is_string(...)),
+        );
     }
 
     /** @return array<string, string> */

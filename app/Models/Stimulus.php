@@ -39,7 +39,18 @@ final class Stimulus extends Model
     /** As the core reads it: its newest revision. */
     public function core(): CoreStimulus
     {
-        return CoreStimulus::read((object) array_filter(['id' => $this->id, 'title' => $this->title, 'language' => $this->language, 'body' => $this->body, 'origin' => $this->origin === null ? null : Json::decode($this->origin)], fn (mixed $value): bool => $value !== null));
+        return CoreStimulus::read(
+            (object) array_filter(
+                [
+                    'id' => $this->id,
+                    'title' => $this->title,
+                    'language' => $this->language,
+                    'body' => $this->body,
+                    'origin' => $this->origin === null ? null : Json::decode($this->origin),
+                ],
+                fn (mixed $value): bool => $value !== null,
+            ),
+        );
     }
 
     /** @return array<string, string> */

@@ -9,6 +9,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Laravel\Sanctum\HasApiTokens;
+use WideQuarry\Sharing\Role;
 
 /**
  * @property string $id
@@ -41,19 +42,29 @@ final class User extends Authenticatable
         return $user;
     }
 
-    /** What this person may do in a bank: reader, writer, keeper or null. */
-    public function roleIn(string $bankId): ?string
+    /** What this person may do in a bank; null: it is not there for them. */
+    public function roleIn(string $bankId): ?Role
     {
         $role = DB::scalar('SELECT role FROM bank_roles(?) WHERE bank_id = ?', [$this->id, $bankId]);
 
-        return is_string($role) ? $role : null;
+        return is_string($role) ? Role::from($role) : null;
+    }
+
+    public function canEdit(string $bankId): bool
+    {
+        return $this->roleIn($bankId)?->canEdit() === true;
     }
 
     /** @return array<string, string> */
     protected function casts(): array
     {
         return [
-            'password' => 'hashed', 'is_administrator' => 'boolean', 'disabled_at' => 'datetime', 'signed_out_before' => 'datetime', 'second_factor_on' => 'boolean', 'second_factor_step' => 'integer',
+            'password' => 'hashed',
+            'is_administrator' => 'boolean',
+            'disabled_at' => 'datetime',
+            'signed_out_before' => 'datetime',
+            'second_factor_on' => 'boolean',
+            'second_factor_step' => 'integer',
         ];
     }
 }

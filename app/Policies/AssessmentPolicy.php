@@ -7,6 +7,7 @@ namespace App\Policies;
 use App\Models\Assessment;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
+use WideQuarry\Sharing\Role;
 
 /** Rights to an assessment are those to its bank. */
 final class AssessmentPolicy
@@ -20,7 +21,7 @@ final class AssessmentPolicy
     {
         return match ($user->roleIn($assessment->bank_id)) {
             null => Response::denyAsNotFound(),
-            'reader' => Response::deny(),
+            Role::Reader => Response::deny(),
             default => Response::allow(),
         };
     }

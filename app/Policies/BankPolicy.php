@@ -7,6 +7,7 @@ namespace App\Policies;
 use App\Models\Bank;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
+use WideQuarry\Sharing\Role;
 
 /** A bank one may not read is not there: its existence is not told. */
 final class BankPolicy
@@ -20,7 +21,7 @@ final class BankPolicy
     {
         return match ($user->roleIn($bank->id)) {
             null => Response::denyAsNotFound(),
-            'keeper' => Response::allow(),
+            Role::Keeper => Response::allow(),
             default => Response::deny(),
         };
     }
@@ -29,7 +30,7 @@ final class BankPolicy
     {
         return match ($user->roleIn($bank->id)) {
             null => Response::denyAsNotFound(),
-            'reader' => Response::deny(),
+            Role::Reader => Response::deny(),
             default => Response::allow(),
         };
     }

@@ -13,7 +13,7 @@ final class IntakePolicy
 {
     public function work(User $user, Intake $intake): Response
     {
-        $writes = $intake->bank_id !== null && in_array($user->roleIn($intake->bank_id), ['writer', 'keeper'], true);
+        $writes = $intake->bank_id !== null && $user->canEdit($intake->bank_id);
 
         return $writes || $intake->user_id === $user->id ? Response::allow() : Response::denyAsNotFound();
     }

@@ -14,15 +14,22 @@ final class QuestionPolicy
 {
     public function view(User $user, Question $question): Response
     {
-        $visible = DB::scalar('SELECT EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = ?)', [$user->id, $question->id]);
+        $visible = DB::scalar('SELECT EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = ?)', [
+            $user->id,
+            $question->id,
+        ]);
 
-        $binned = $question->binned_at !== null && in_array($user->roleIn($question->bank_id), ['writer', 'keeper'], true); // who may bring it back may look at it
+        $binned = $question->binned_at !== null && $user->canEdit($question->bank_id); // who may bring it back may look at it
 
         return $visible === true || $binned ? Response::allow() : Response::denyAsNotFound();
     }
 
     public function update(User $user, Question $question): Response
     {
-        return in_array($user->roleIn($question->bank_id), ['writer', 'keeper'], true) ? Response::allow() : ($this->view($user, $question)->allowed() ? Response::deny() : Response::denyAsNotFound());
+        return $user->canEdit($question->bank_id)
+            ? Response::allow()
+            : ($this->view($user, $question)->allowed()
+                ? Response::deny()
+                : Response::denyAsNotFound());
     }
 }

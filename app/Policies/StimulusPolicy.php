@@ -21,6 +21,10 @@ final class StimulusPolicy
 
     public function update(User $user, Stimulus $stimulus): Response
     {
-        return in_array($user->roleIn($stimulus->bank_id), ['writer', 'keeper'], true) ? Response::allow() : ($this->view($user, $stimulus)->allowed() ? Response::deny() : Response::denyAsNotFound());
+        return $user->canEdit($stimulus->bank_id)
+            ? Response::allow()
+            : ($this->view($user, $stimulus)->allowed()
+                ? Response::deny()
+                : Response::denyAsNotFound());
     }
 }

@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Accounts\Network;
+use App\Infrastructure\LimiterStore;
+use App\Infrastructure\OutboxTransport;
+use App\Infrastructure\WorkerHeartbeat;
 use App\Jobs\BackgroundWork;
 use App\Models\Assessment;
 use App\Models\Bank;
@@ -16,10 +20,6 @@ use App\Policies\BankPolicy;
 use App\Policies\IntakePolicy;
 use App\Policies\QuestionPolicy;
 use App\Policies\StimulusPolicy;
-use App\Support\Accounts\Network;
-use App\Support\LimiterStore;
-use App\Support\OutboxTransport;
-use App\Support\WorkerBeat;
 use Illuminate\Cache\CacheManager;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Cache\Repository;
@@ -33,15 +33,24 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
+use WideQuarry\Question\PartKinds;
 
 final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        $this->app->singleton(Parts::class, fn (): Parts => Parts::standard());
+        $this->app->singleton(PartKinds::class, fn (): PartKinds => StandardKinds::all());
         // before anything asks for the rate limiter, which counts in it
-        $this->app->resolving('cache', fn (CacheManager $cache) => $cache->extend('limiter', fn (Application $app): Repository => $cache->repository(new LimiterStore($app->make('files'), storage_path('framework/cache/data')))));
+        $this->app->resolving(
+            'cache',
+            fn (CacheManager $cache) => $cache->extend(
+                'limiter',
+                fn (Application $app): Repository => $cache->repository(
+                    new LimiterStore($app->make('files'), storage_path('framework/cache/data')),
+                ),
+            ),
+        );
     }
 
     public function boot(): void
@@ -54,16 +63,30 @@ final class AppServiceProvider extends ServiceProvider
         \Illuminate\Database\Eloquent\Model::shouldBeStrict();
         $who = fn (Request $request): string => $request->user() instanceof User ? $request->user()->id : (string) $request->ip();
         RateLimiter::for('api', fn (Request $request): Limit => Limit::perMinute(1200)->by($who($request)));
-        RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(10)->by('account:'.($request->user()->id ?? (mb_strtolower(mb_strcut($request->string('email')->value(), 0, 255)) ?: $request->ip()))),
-            Limit::perMinute(30)->by("address:{$request->ip()}"),
-            Limit::perMinute(100)->by('network:'.Network::of((string) $request->ip())),
-        ]);
+        RateLimiter::for(
+            'sign-in',
+            fn (Request $request): array => [
+                Limit::perMinute(10)->by(
+                    'account:'.
+                        ($request->user()->id ??
+                            (mb_strtolower(mb_strcut($request->string('email')->value(), 0, 255)) ?: $request->ip())),
+                ),
+                Limit::perMinute(30)->by("address:{$request->ip()}"),
+                Limit::perMinute(100)->by('network:'.Network::of((string) $request->ip())),
+            ],
+        );
         RateLimiter::for('give', fn (Request $request): Limit => Limit::perMinute(60)->by('give:'.$who($request)));
         Mail::extend('outbox', fn (): OutboxTransport => new OutboxTransport);
-        Queue::createPayloadUsing(fn (string $connection, ?string $queue, array $payload): array => ($payload['data']['command'] ?? null) instanceof BackgroundWork ? ['person' => $payload['data']['command']->person] : []);
-        Event::listen(Looping::class, fn () => WorkerBeat::idle());
-        Event::listen(JobProcessing::class, fn (JobProcessing $event) => $event->connectionName === 'sync' || WorkerBeat::busy($event->job->resolveName()));
+        Queue::createPayloadUsing(
+            fn (string $connection, ?string $queue, array $payload): array => ($payload['data']['command'] ?? null) instanceof BackgroundWork
+                ? ['person' => $payload['data']['command']->person]
+                : [],
+        );
+        Event::listen(Looping::class, fn () => WorkerHeartbeat::idle());
+        Event::listen(
+            JobProcessing::class,
+            fn (JobProcessing $event) => $event->connectionName === 'sync' || WorkerHeartbeat::busy($event->job->resolveName()),
+        );
         RateLimiter::for('try', fn (Request $request): Limit => Limit::perMinute(600)->by('try:'.$who($request)));
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Search;
 
-use App\Support\QuestionIndex;
+use App\Indexing\QuestionIndex;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -52,11 +52,22 @@ final class Conditions
     {
         $tsquery = Stems::tsquery($filter->words);
         if (! $few) {
-            $query->join('question_search AS found', 'found.question_id', '=', 'questions.id')->whereRaw('found.words @@ ?::tsquery', [$tsquery]);
+            $query
+                ->join('question_search AS found', 'found.question_id', '=', 'questions.id')
+                ->whereRaw('found.words @@ ?::tsquery', [$tsquery]);
 
             return;
         }
-        $query->joinSub(DB::table('question_search')->select($filter->sort === 'best' ? ['question_id', 'words'] : ['question_id'])->whereRaw('words @@ ?::tsquery', [$tsquery])->offset(0), 'found', 'found.question_id', '=', 'questions.id');
+        $query->joinSub(
+            DB::table('question_search')
+                ->select($filter->sort === 'best' ? ['question_id', 'words'] : ['question_id'])
+                ->whereRaw('words @@ ?::tsquery', [$tsquery])
+                ->offset(0),
+            'found',
+            'found.question_id',
+            '=',
+            'questions.id',
+        );
     }
 
     /**
@@ -70,7 +81,10 @@ final class Conditions
         $list = QuestionIndex::array($values);
 
         return match ($name) {
-            'kind' => ['questions.kinds && ?::text[]'.(in_array(QuestionFilter::PAGE, $values, true) ? " OR questions.kinds = '{}'" : ''), [$list]],
+            'kind' => [
+                'questions.kinds && ?::text[]'.(in_array(QuestionFilter::PAGE, $values, true) ? " OR questions.kinds = '{}'" : ''),
+                [$list],
+            ],
             'tag' => ['questions.tags && ?::text[]', [$list]],
             'purpose' => ['questions.purpose && ?::text[]', [$list]],
             'has' => ['questions.has && ?::text[]', [$list]],
@@ -80,9 +94,29 @@ final class Conditions
             'bank' => ['questions.bank_id IN (SELECT id FROM banks WHERE slug = ANY (?::text[]))', [$list]],
             'by' => ['questions.created_by = ANY (?::uuid[])', [$list]],
             'editor' => ['questions.id IN (SELECT question_id FROM revisions WHERE number > 1 AND author_id = ANY (?::uuid[]))', [$list]],
-            'topic' => ['questions.id IN (SELECT question_topics.question_id FROM question_topics JOIN topics ON topics.id = question_topics.topic_id WHERE topics.path <@ ANY (SELECT path FROM topics WHERE id = ANY (?::uuid[])))', [$list]],
-            'folder' => ['questions.id IN (SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id WHERE folders.path <@ ANY (SELECT path FROM folders WHERE id = ANY (?::uuid[])))', [$list]],
-            'titled' => ['questions.id IN (SELECT question_topics.question_id FROM question_topics JOIN topics ON topics.id = question_topics.topic_id JOIN topics AS above ON topics.path <@ above.path WHERE above.title = ANY (?::text[]))', [$list]],
+            'topic' => [
+                <<<'SQL'
+                    questions.id IN (SELECT question_topics.question_id FROM question_topics
+                        JOIN topics ON topics.id = question_topics.topic_id WHERE topics.path <@ ANY (SELECT path FROM topics
+                        WHERE id = ANY (?::uuid[])))
+                    SQL,
+                [$list],
+            ],
+            'folder' => [
+                <<<'SQL'
+                    questions.id IN (SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id
+                        WHERE folders.path <@ ANY (SELECT path FROM folders WHERE id = ANY (?::uuid[])))
+                    SQL,
+                [$list],
+            ],
+            'titled' => [
+                <<<'SQL'
+                    questions.id IN (SELECT question_topics.question_id FROM question_topics
+                        JOIN topics ON topics.id = question_topics.topic_id JOIN topics AS above ON topics.path <@ above.path
+                        WHERE above.title = ANY (?::text[]))
+                    SQL,
+                [$list],
+            ],
             'place' => ['questions.id IN (SELECT question_id FROM placements WHERE folder_id = ANY (?::uuid[]))', [$list]],
             'stimulus' => ['questions.id IN (SELECT question_id FROM question_stimuli WHERE stimulus_id = ANY (?::uuid[]))', [$list]],
             'no' => [implode(' AND ', array_map(self::missing(...), $values)), []],
@@ -127,9 +161,18 @@ final class Conditions
     /** Days count whole: to the end of the last. */
     private static function range(Builder $query, string $name, ?string $from, ?string $to): void
     {
-        $column = ['points' => 'questions.points', 'minutes' => 'questions.minutes', 'created' => 'questions.created_at', 'changed' => 'questions.updated_at'][$name];
+        $column = [
+            'points' => 'questions.points',
+            'minutes' => 'questions.minutes',
+            'created' => 'questions.created_at',
+            'changed' => 'questions.updated_at',
+        ][$name];
         $day = in_array($name, ['created', 'changed'], true);
-        $from === null || $query->whereRaw("$column >= ?".($day ? '::date' : '::numeric'), [$from]);
-        $to === null || $query->whereRaw($day ? "$column < ?::date + 1" : "$column <= ?::numeric", [$to]);
+        if ($from !== null) {
+            $query->whereRaw("$column >= ?".($day ? '::date' : '::numeric'), [$from]);
+        }
+        if ($to !== null) {
+            $query->whereRaw($day ? "$column < ?::date + 1" : "$column <= ?::numeric", [$to]);
+        }
     }
 }

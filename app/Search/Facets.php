@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Search;
 
-use App\Support\Topics;
+use App\Queries\Topics;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
@@ -18,8 +18,10 @@ final class Facets
     private const SAMPLE = 16;
 
     /** @param  int  $exactUpTo  matches up to which every one is counted */
-    public function __construct(private readonly QuestionSearch $search = new QuestionSearch, private readonly int $exactUpTo = 10_000)
-    {
+    public function __construct(
+        private readonly QuestionSearch $search = new QuestionSearch,
+        private readonly int $exactUpTo = 10_000,
+    ) {
     }
 
     public function isSampled(Scope $scope, QuestionFilter $filter): bool
@@ -34,30 +36,92 @@ final class Facets
     public function of(string $dimension, Scope $scope, QuestionFilter $filter, bool $sampled = false): array
     {
         $query = Conditions::on($scope, $filter, $dimension, few: ! $sampled);
-        $sampled && $query->whereRaw('get_byte(uuid_send(questions.id), 15) < 256 / '.self::SAMPLE);
+        if ($sampled) {
+            $query->whereRaw('get_byte(uuid_send(questions.id), 15) < 256 / '.self::SAMPLE);
+        }
         $rows = match ($dimension) {
             'kind' => $this->grouped($query, "unnest(CASE WHEN questions.kinds = '{}' THEN '{page}' ELSE questions.kinds END)"),
             'tag' => $this->grouped($query, 'unnest(questions.tags)'),
             'purpose' => $this->grouped($query, 'unnest(questions.purpose)'),
             'has' => $this->grouped($query, 'unnest(questions.has)'),
-            'author', 'level', 'licence', 'source', 'work' => $this->grouped($query->where("questions.$dimension", '<>', ''), "questions.$dimension"),
-            'by' => array_values($query->join('users', 'users.id', '=', 'questions.created_by')->selectRaw('users.id AS value, users.name, count(*) AS count')->groupBy('users.id', 'users.name')->orderByRaw('3 DESC, 2')->limit(self::MOST)->get()->all()),
-            'editor' => array_values($query->join('revisions', fn (JoinClause $join) => $join->on('revisions.question_id', '=', 'questions.id')->where('revisions.number', '>', 1))->join('users', 'users.id', '=', 'revisions.author_id')->selectRaw('users.id AS value, users.name, count(DISTINCT questions.id) AS count')->groupBy('users.id', 'users.name')->orderByRaw('3 DESC, 2')->limit(self::MOST)->get()->all()),
+            'author', 'level', 'licence', 'source', 'work' => $this->grouped(
+                $query->where("questions.$dimension", '<>', ''),
+                "questions.$dimension",
+            ),
+            'by' => array_values(
+                $query
+                    ->join('users', 'users.id', '=', 'questions.created_by')
+                    ->selectRaw('users.id AS value, users.name, count(*) AS count')
+                    ->groupBy('users.id', 'users.name')
+                    ->orderByRaw('3 DESC, 2')
+                    ->limit(self::MOST)
+                    ->get()
+                    ->all(),
+            ),
+            'editor' => array_values(
+                $query
+                    ->join(
+                        'revisions',
+                        fn (JoinClause $join) => $join
+                            ->on('revisions.question_id', '=', 'questions.id')
+                            ->where('revisions.number', '>', 1),
+                    )
+                    ->join('users', 'users.id', '=', 'revisions.author_id')
+                    ->selectRaw('users.id AS value, users.name, count(DISTINCT questions.id) AS count')
+                    ->groupBy('users.id', 'users.name')
+                    ->orderByRaw('3 DESC, 2')
+                    ->limit(self::MOST)
+                    ->get()
+                    ->all(),
+            ),
             'language' => $this->grouped($query, 'questions.language'),
             'marks' => $this->grouped($query->where('questions.marking', '<>', ''), 'questions.marking'),
             'status' => $this->grouped($query, 'questions.status'),
             'difficulty' => $this->grouped($query->whereNotNull('questions.difficulty'), 'questions.difficulty::text'),
             'is' => $this->flags($query),
             'no' => $this->missing($query),
-            'topic' => $scope->isOne ? $this->under('topics', 'question_topics', 'topic_id', Topics::owner($scope->banks[0]), $query) : [],
-            'place' => $scope->isOne ? array_values($query->join('placements', 'placements.question_id', '=', 'questions.id')->join('folders', fn (JoinClause $join) => $join->on('folders.id', '=', 'placements.folder_id')->where('folders.bank_id', $scope->banks[0]))->selectRaw('folders.id AS value, count(*) AS count')->groupBy('folders.id')->get()->all()) : [],
+            'topic' => $scope->isOne
+                ? $this->under('topics', 'question_topics', 'topic_id', Topics::owner($scope->banks[0]), $query)
+                : [],
+            'place' => $scope->isOne
+                ? array_values(
+                    $query
+                        ->join('placements', 'placements.question_id', '=', 'questions.id')
+                        ->join(
+                            'folders',
+                            fn (JoinClause $join) => $join
+                                ->on('folders.id', '=', 'placements.folder_id')
+                                ->where('folders.bank_id', $scope->banks[0]),
+                        )
+                        ->selectRaw('folders.id AS value, count(*) AS count')
+                        ->groupBy('folders.id')
+                        ->get()
+                        ->all(),
+                )
+                : [],
             'titled' => $this->titled($scope, $query),
             'folder' => $scope->isOne ? $this->under('folders', 'placements', 'folder_id', ['bank_id' => $scope->banks[0]], $query) : [],
-            'bank' => array_values($query->join('banks', 'banks.id', '=', 'questions.bank_id')->selectRaw('banks.slug AS value, banks.name, count(*) AS count')->groupBy('banks.slug', 'banks.name')->orderByRaw('3 DESC, 2')->limit(self::MOST)->get()->all()),
+            'bank' => array_values(
+                $query
+                    ->join('banks', 'banks.id', '=', 'questions.bank_id')
+                    ->selectRaw('banks.slug AS value, banks.name, count(*) AS count')
+                    ->groupBy('banks.slug', 'banks.name')
+                    ->orderByRaw('3 DESC, 2')
+                    ->limit(self::MOST)
+                    ->get()
+                    ->all(),
+            ),
             default => [],
         };
 
-        return array_map(fn (\stdClass $row): array => ['value' => (string) $row->value, 'count' => $sampled ? self::about((int) $row->count) : (int) $row->count, ...(isset($row->name) ? ['name' => (string) $row->name] : [])], $rows);
+        return array_map(
+            fn (\stdClass $row): array => [
+                'value' => (string) $row->value,
+                'count' => $sampled ? self::about((int) $row->count) : (int) $row->count,
+                ...isset($row->name) ? ['name' => (string) $row->name] : [],
+            ],
+            $rows,
+        );
     }
 
     /** To two figures, as far as a sample goes. */
@@ -71,7 +135,15 @@ final class Facets
     /** @return list<\stdClass> */
     private function grouped(Builder $query, string $expression): array
     {
-        return array_values($query->selectRaw("$expression AS value, count(*) AS count")->groupByRaw('1')->orderByRaw('2 DESC, 1')->limit(self::MOST)->get()->all());
+        return array_values(
+            $query
+                ->selectRaw("$expression AS value, count(*) AS count")
+                ->groupByRaw('1')
+                ->orderByRaw('2 DESC, 1')
+                ->limit(self::MOST)
+                ->get()
+                ->all(),
+        );
     }
 
     /**
@@ -81,36 +153,67 @@ final class Facets
      */
     private function titled(Scope $scope, Builder $query): array
     {
-        return array_values(DB::table('question_topics')->join('topics', 'topics.id', '=', 'question_topics.topic_id')->join('topics AS above', fn (JoinClause $join) => $join->whereRaw('topics.path OPERATOR(public.<@) above.path'))
-            ->joinSub($query->select('questions.id'), 'found', 'found.id', '=', 'question_topics.question_id')
-            ->selectRaw('above.title AS value, count(DISTINCT question_topics.question_id) AS count')->groupBy('above.title')->orderByRaw('2 DESC, 1')->limit(self::MOST)->get()->all());
+        return array_values(
+            DB::table('question_topics')
+                ->join('topics', 'topics.id', '=', 'question_topics.topic_id')
+                ->join('topics AS above', fn (JoinClause $join) => $join->whereRaw('topics.path OPERATOR(public.<@) above.path'))
+                ->joinSub($query->select('questions.id'), 'found', 'found.id', '=', 'question_topics.question_id')
+                ->selectRaw('above.title AS value, count(DISTINCT question_topics.question_id) AS count')
+                ->groupBy('above.title')
+                ->orderByRaw('2 DESC, 1')
+                ->limit(self::MOST)
+                ->get()
+                ->all(),
+        );
     }
 
     /** @return list<\stdClass> */
     private function flags(Builder $query): array
     {
-        $row = $query->selectRaw(<<<'SQL'
-            count(*) FILTER (WHERE questions.has_variables) AS varies, count(*) FILTER (WHERE NOT questions.is_complete) AS incomplete,
-            count(*) FILTER (WHERE questions.specimens > 0) AS specimens, count(*) FILTER (WHERE questions.specimens_failing > 0) AS failing,
-            count(*) FILTER (WHERE EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)) AS shares,
-            count(*) FILTER (WHERE questions.uses > 0) AS used
-            SQL)->first();
+        $row = $query
+            ->selectRaw(
+                <<<'SQL'
+                count(*) FILTER (WHERE questions.has_variables) AS varies, count(*) FILTER (WHERE NOT questions.is_complete) AS incomplete,
+                count(*) FILTER (WHERE questions.specimens > 0) AS specimens,
+                    count(*) FILTER (WHERE questions.specimens_failing > 0) AS failing,
+                count(*) FILTER (WHERE EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)) AS shares,
+                count(*) FILTER (WHERE questions.uses > 0) AS used
+                SQL,
+            )
+            ->first();
 
-        return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], ['varies', 'incomplete', 'specimens', 'failing', 'shares', 'used']);
+        return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], [
+            'varies',
+            'incomplete',
+            'specimens',
+            'failing',
+            'shares',
+            'used',
+        ]);
     }
 
     /** @return list<\stdClass> */
     private function missing(Builder $query): array
     {
-        $row = $query->selectRaw(<<<'SQL'
-            count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics WHERE question_topics.question_id = questions.id)) AS topic,
-            count(*) FILTER (WHERE questions.tags = '{}') AS tag, count(*) FILTER (WHERE questions.difficulty IS NULL) AS difficulty,
-            count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM placements WHERE placements.question_id = questions.id)) AS folder,
-            count(*) FILTER (WHERE questions.author = '') AS author, count(*) FILTER (WHERE questions.level = '') AS level, count(*) FILTER (WHERE questions.purpose = '{}') AS purpose,
-            count(*) FILTER (WHERE questions.licence = '') AS licence, count(*) FILTER (WHERE questions.source = '') AS source, count(*) FILTER (WHERE questions.minutes IS NULL) AS minutes, count(*) FILTER (WHERE NOT questions.named) AS name
-            SQL)->first();
+        $row = $query
+            ->selectRaw(
+                <<<'SQL'
+                count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics
+                    WHERE question_topics.question_id = questions.id)) AS topic,
+                count(*) FILTER (WHERE questions.tags = '{}') AS tag, count(*) FILTER (WHERE questions.difficulty IS NULL) AS difficulty,
+                count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM placements WHERE placements.question_id = questions.id)) AS folder,
+                count(*) FILTER (WHERE questions.author = '') AS author, count(*) FILTER (WHERE questions.level = '') AS level,
+                    count(*) FILTER (WHERE questions.purpose = '{}') AS purpose,
+                count(*) FILTER (WHERE questions.licence = '') AS licence, count(*) FILTER (WHERE questions.source = '') AS source,
+                    count(*) FILTER (WHERE questions.minutes IS NULL) AS minutes, count(*) FILTER (WHERE NOT questions.named) AS name
+                SQL,
+            )
+            ->first();
 
-        return array_map(fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0], QuestionFilter::MISSING);
+        return array_map(
+            fn (string $name): \stdClass => (object) ['value' => $name, 'count' => $row->{$name} ?? 0],
+            QuestionFilter::MISSING,
+        );
     }
 
     /**
@@ -121,10 +224,23 @@ final class Facets
      */
     private function under(string $tree, string $joins, string $column, array $owner, Builder $query): array
     {
-        $nodes = DB::table($tree)->where($owner)->select(['id', 'path']);
-        $below = DB::query()->fromSub($nodes, 'above')->joinSub($nodes, 'below', fn ($join) => $join->whereRaw('below.path OPERATOR(public.<@) above.path'))->select(['above.id AS branch', 'below.id AS twig']);
+        $nodes = DB::table($tree)
+            ->where($owner)
+            ->select(['id', 'path']);
+        $below = DB::query()
+            ->fromSub($nodes, 'above')
+            ->joinSub($nodes, 'below', fn ($join) => $join->whereRaw('below.path OPERATOR(public.<@) above.path'))
+            ->select(['above.id AS branch', 'below.id AS twig']);
 
-        return array_values(DB::query()->fromSub($below, 'tree')->join($joins, "$joins.$column", '=', 'tree.twig')->joinSub($query->select('questions.id'), 'found', 'found.id', '=', "$joins.question_id")
-            ->selectRaw("tree.branch AS value, count(DISTINCT $joins.question_id) AS count")->groupBy('tree.branch')->get()->all());
+        return array_values(
+            DB::query()
+                ->fromSub($below, 'tree')
+                ->join($joins, "$joins.$column", '=', 'tree.twig')
+                ->joinSub($query->select('questions.id'), 'found', 'found.id', '=', "$joins.question_id")
+                ->selectRaw("tree.branch AS value, count(DISTINCT $joins.question_id) AS count")
+                ->groupBy('tree.branch')
+                ->get()
+                ->all(),
+        );
     }
 }

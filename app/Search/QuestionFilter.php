@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Search;
 
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Features;
+use WideQuarry\Question\PartKinds;
+use WideQuarry\Question\Status;
 use WideQuarry\Search\Query;
 
 /**
@@ -16,20 +17,55 @@ use WideQuarry\Search\Query;
  */
 final readonly class QuestionFilter
 {
-    public const DIMENSIONS = ['kind', 'status', 'difficulty', 'topic', 'tag', 'author', 'folder', 'place', 'titled', 'stimulus', 'level', 'purpose', 'licence', 'language', 'source', 'work', 'has', 'marks', 'by', 'editor', 'bank', 'no', 'is'];
+    public const DIMENSIONS = [
+        'kind',
+        'status',
+        'difficulty',
+        'topic',
+        'tag',
+        'author',
+        'folder',
+        'place',
+        'titled',
+        'stimulus',
+        'level',
+        'purpose',
+        'licence',
+        'language',
+        'source',
+        'work',
+        'has',
+        'marks',
+        'by',
+        'editor',
+        'bank',
+        'no',
+        'is',
+    ];
 
     /** Dimensions of amounts and days, each from..to; either end may be open. */
     public const RANGES = ['points', 'minutes', 'created', 'changed'];
 
-    public const SORTS = ['title', '-title', 'updated', '-updated', '-created', 'difficulty', '-difficulty', 'points', '-points', '-uses', 'own', 'best'];
+    public const SORTS = [
+        'title',
+        '-title',
+        'updated',
+        '-updated',
+        '-created',
+        'difficulty',
+        '-difficulty',
+        'points',
+        '-points',
+        '-uses',
+        'own',
+        'best',
+    ];
 
     /** Questions without parts, among the kinds. */
     public const PAGE = 'page';
 
     /** What may be missing. */
     public const MISSING = ['topic', 'tag', 'difficulty', 'folder', 'author', 'level', 'purpose', 'licence', 'source', 'minutes', 'name'];
-
-    private const STATUS = ['draft', 'in_review', 'approved', 'retired'];
 
     private const MOST = 200;
 
@@ -38,8 +74,14 @@ final readonly class QuestionFilter
      * @param  array<string, list<string>>  $not  by dimension, those left out
      * @param  array<string, array{string|null, string|null}>  $ranges  by name: from and to, both counted in
      */
-    private function __construct(public string $typed, public Query $words, public array $values, public array $not, public array $ranges, public string $sort)
-    {
+    private function __construct(
+        public string $typed,
+        public Query $words,
+        public array $values,
+        public array $not,
+        public array $ranges,
+        public string $sort,
+    ) {
     }
 
     /** @throws Malformed naming the condition that cannot be one */
@@ -114,7 +156,14 @@ final readonly class QuestionFilter
         }
         $not = str_starts_with($name, 'not-') ? [...$this->not, substr($name, 4) => []] : $this->not;
 
-        return new self($this->typed, $this->words, isset($this->values[$name]) ? [...$this->values, $name => []] : $this->values, $not, array_diff_key($this->ranges, [$name => true]), $this->sort);
+        return new self(
+            $this->typed,
+            $this->words,
+            isset($this->values[$name]) ? [...$this->values, $name => []] : $this->values,
+            $not,
+            array_diff_key($this->ranges, [$name => true]),
+            $this->sort,
+        );
     }
 
     /**
@@ -126,8 +175,8 @@ final readonly class QuestionFilter
     private static function checked(string $name, array $values): array
     {
         $allowed = match ($name) {
-            'kind' => [...Parts::NAMES, self::PAGE],
-            'status' => self::STATUS,
+            'kind' => [...PartKinds::NAMES, self::PAGE],
+            'status' => Status::values(),
             'difficulty' => ['1', '2', '3', '4', '5'],
             'has' => Features::NAMES,
             'marks' => Features::MARKING,
@@ -139,7 +188,10 @@ final readonly class QuestionFilter
             if ($allowed !== null && ! in_array($value, $allowed, true)) {
                 throw Malformed::notOneOf("/$name", $allowed, $value);
             }
-            if (in_array($name, ['topic', 'folder', 'place', 'stimulus', 'by', 'editor'], true) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1) {
+            if (
+                in_array($name, ['topic', 'folder', 'place', 'stimulus', 'by', 'editor'], true) &&
+                preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1
+            ) {
                 throw Malformed::outOfRange("/$name", 'an identifier', $value);
             }
         }
@@ -156,8 +208,17 @@ final readonly class QuestionFilter
     {
         $day = in_array($name, ['created', 'changed'], true);
         $one = $day ? '\d{4}-\d{2}-\d{2}' : '\d{1,6}(?:\.\d{1,4})?';
-        $ends = preg_match("/^($one)?\.\.($one)?$/D", $given, $m) === 1 ? [($m[1] ?? '') ?: null, ($m[2] ?? '') ?: null] : null;
-        if ($ends === null || ($ends[0] === null && $ends[1] === null) || ($day && array_filter($ends, fn (?string $end): bool => $end !== null && ! checkdate((int) substr($end, 5, 2), (int) substr($end, 8, 2), (int) substr($end, 0, 4))) !== [])) {
+        $ends = preg_match("/^($one)?\.\.($one)?$/D", $given, $m) === 1 ? [$m[1] ?? '' ?: null, $m[2] ?? '' ?: null] : null;
+        if (
+            $ends === null ||
+            ($ends[0] === null && $ends[1] === null) ||
+            ($day &&
+                array_filter(
+                    $ends,
+                    fn (?string $end): bool => $end !== null &&
+                        ! checkdate((int) substr($end, 5, 2), (int) substr($end, 8, 2), (int) substr($end, 0, 4)),
+                ) !== [])
+        ) {
             throw Malformed::outOfRange("/$name", $day ? 'days such as 2026-01-31..2026-03-01' : 'amounts such as 2..5', $given);
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Search;
 
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Content\RichText;
 use WideQuarry\Search\Query;
 
 /** Rows of a list with what was found in them marked: in the title, the stem, or where else it stands. */
@@ -20,10 +21,15 @@ final class QuestionRows
     public static function of(array $rows, Query $words): array
     {
         $elsewhere = [];
-        $banks = DB::table('banks')->whereIn('id', array_unique(array_column($rows, 'bank_id')))->get(['id', 'slug', 'name'])->keyBy('id');
+        $banks = DB::table('banks')
+            ->whereIn('id', array_unique(array_column($rows, 'bank_id')))
+            ->get(['id', 'slug', 'name'])
+            ->keyBy('id');
         foreach ($rows as $row) {
             $row->title_marks = $words->isEmpty() ? [[$row->title, false]] : $words->marks(is_string($row->title) ? $row->title : '');
-            $row->stem_marks = $words->isEmpty() ? [[$row->stem, false]] : self::near($words->marks(is_string($row->stem) ? $row->stem : ''));
+            $row->stem_marks = $words->isEmpty()
+                ? [[$row->stem, false]]
+                : self::near($words->marks(is_string($row->stem) ? $row->stem : ''));
             $row->bank = $banks[$row->bank_id]->slug ?? '';
             $row->bank_name = $banks[$row->bank_id]->name ?? '';
             $row->found_in = null;
@@ -32,7 +38,12 @@ final class QuestionRows
                 $elsewhere[$row->id] = $row;
             }
         }
-        $texts = $elsewhere === [] ? [] : DB::table('question_search')->whereIn('question_id', array_keys($elsewhere))->get(['question_id', 'answers', 'rest']);
+        $texts =
+            $elsewhere === []
+                ? []
+                : DB::table('question_search')
+                    ->whereIn('question_id', array_keys($elsewhere))
+                    ->get(['question_id', 'answers', 'rest']);
         foreach ($texts as $text) {
             foreach (['answers', 'rest'] as $where) {
                 $marks = $words->marks(mb_strcut(is_string($text->{$where}) ? $text->{$where} : '', 0, 20_000));
@@ -43,8 +54,30 @@ final class QuestionRows
                 }
             }
         }
+        self::inStimuli(array_filter($elsewhere, fn (\stdClass $row): bool => $row->found_in === null), $words);
 
         return $rows;
+    }
+
+    /** @param  array<string, \stdClass>  $rows  by question id; those whose own text does not match */
+    private static function inStimuli(array $rows, Query $words): void
+    {
+        if ($rows === []) {
+            return;
+        }
+        $stimuli = DB::table('question_stimuli')
+            ->join('stimuli', 'stimuli.id', '=', 'stimulus_id')
+            ->whereIn('question_id', array_keys($rows))
+            ->orderBy('stimulus_id')
+            ->get(['question_id', 'stimuli.title', 'stimuli.body']);
+        foreach ($stimuli as $stimulus) {
+            $row = $rows[$stimulus->question_id];
+            $marks = $words->marks(mb_strcut("$stimulus->title\n".RichText::read($stimulus->body)->plain(), 0, 20_000));
+            if ($row->found_in === null && self::first($marks) !== null) {
+                $row->found_in = 'stimuli';
+                $row->found_marks = self::near($marks);
+            }
+        }
     }
 
     /**

@@ -15,9 +15,35 @@ final class QuestionSearch
     private const MANY = 10_000;
 
     /** The expression each order goes by, and its type. */
-    private const ORDERS = ['title' => ['questions.title', 'text'], 'updated' => ['questions.updated_at', 'timestamptz'], 'created' => ['questions.created_at', 'timestamptz'], 'difficulty' => ['coalesce(questions.difficulty, 0)', 'int'], 'points' => ['questions.points', 'numeric'], 'uses' => ['questions.uses', 'int']];
+    private const ORDERS = [
+        'title' => ['questions.title', 'text'],
+        'updated' => ['questions.updated_at', 'timestamptz'],
+        'created' => ['questions.created_at', 'timestamptz'],
+        'difficulty' => ['coalesce(questions.difficulty, 0)', 'int'],
+        'points' => ['questions.points', 'numeric'],
+        'uses' => ['questions.uses', 'int'],
+    ];
 
-    private const COLUMNS = ['questions.id', 'questions.bank_id', 'questions.title', 'questions.stem', 'questions.kinds', 'questions.points', 'questions.difficulty', 'questions.status', 'questions.uses', 'questions.named', 'questions.revision', 'questions.has_variables', 'questions.is_complete', 'questions.specimens', 'questions.specimens_failing', 'questions.tags', 'questions.author', 'questions.updated_at'];
+    private const COLUMNS = [
+        'questions.id',
+        'questions.bank_id',
+        'questions.title',
+        'questions.stem',
+        'questions.kinds',
+        'questions.points',
+        'questions.difficulty',
+        'questions.status',
+        'questions.uses',
+        'questions.named',
+        'questions.revision',
+        'questions.has_variables',
+        'questions.is_complete',
+        'questions.specimens',
+        'questions.specimens_failing',
+        'questions.tags',
+        'questions.author',
+        'questions.updated_at',
+    ];
 
     /**
      * @param  int|null  $found  how many there are, where that is known; a cursor remembers whether they are many
@@ -33,10 +59,22 @@ final class QuestionSearch
         $query->selectRaw("($key)::text AS at", $bindings);
         if ($cursor !== null) {
             // Written so that the order's index begins here: an OR of both would read all that comes before and throw it away.
-            $descending ? $query->whereRaw("$key <= ?::$type AND ($key < ?::$type OR questions.id > ?)", [...$bindings, $at, ...$bindings, $at, $id])
-                : $query->whereRaw("($key, questions.id) > (?::$type, ?::uuid)", [...$bindings, $at, $id]);
+            if ($descending) {
+                $query->whereRaw("$key <= ?::$type AND ($key < ?::$type OR questions.id > ?)", [
+                    ...$bindings,
+                    $at,
+                    ...$bindings,
+                    $at,
+                    $id,
+                ]);
+            } else {
+                $query->whereRaw("($key, questions.id) > (?::$type, ?::uuid)", [...$bindings, $at, $id]);
+            }
         }
-        $query->orderByRaw($key.($descending ? ' DESC' : ' ASC'), $bindings)->orderBy('questions.id')->limit(self::PAGE + 1);
+        $query
+            ->orderByRaw($key.($descending ? ' DESC' : ' ASC'), $bindings)
+            ->orderBy('questions.id')
+            ->limit(self::PAGE + 1);
         $rows = array_values($query->get()->all());
         $next = null;
         if (count($rows) > self::PAGE) {
@@ -56,7 +94,14 @@ final class QuestionSearch
     /** Whether more than so many meet a filter; those beyond are not looked at. */
     public function exceeds(Scope $scope, QuestionFilter $filter, int $many): bool
     {
-        return DB::query()->fromSub(Conditions::on($scope, $filter, few: false)->select('questions.id')->limit($many + 1), 'some')->count() > $many;
+        return DB::query()
+            ->fromSub(
+                Conditions::on($scope, $filter, few: false)
+                    ->select('questions.id')
+                    ->limit($many + 1),
+                'some',
+            )
+            ->count() > $many;
     }
 
     /**
@@ -69,9 +114,15 @@ final class QuestionSearch
     public function ids(Scope $scope, QuestionFilter $filter, ?string $after = null, ?int $most = null, ?string $until = null): array
     {
         $query = Conditions::on($scope, $filter)->orderBy('questions.id');
-        $after === null || $query->where('questions.id', '>', $after);
-        $until === null || $query->where('questions.created_at', '<=', $until);
-        $most === null || $query->limit($most);
+        if ($after !== null) {
+            $query->where('questions.id', '>', $after);
+        }
+        if ($until !== null) {
+            $query->where('questions.created_at', '<=', $until);
+        }
+        if ($most !== null) {
+            $query->limit($most);
+        }
 
         return array_values(array_filter($query->pluck('questions.id')->all(), is_string(...)));
     }
@@ -84,7 +135,12 @@ final class QuestionSearch
         }
 
         if ($filter->sort === 'own') {
-            return ['(SELECT position FROM placements WHERE question_id = questions.id AND folder_id = ?)', 'int', false, [$filter->values['place'][0] ?? '']];
+            return [
+                '(SELECT position FROM placements WHERE question_id = questions.id AND folder_id = ?)',
+                'int',
+                false,
+                [$filter->values['place'][0] ?? ''],
+            ];
         }
 
         return [...self::ORDERS[ltrim($filter->sort, '-')], str_starts_with($filter->sort, '-'), []];
@@ -95,7 +151,12 @@ final class QuestionSearch
     {
         $read = json_decode((string) base64_decode(strtr($cursor, '-_', '+/'), true));
 
-        return is_array($read) && count($read) === 3 && is_bool($read[2]) && is_string($read[0]) && is_string($read[1]) && preg_match('/^[0-9a-f-]{36}$/D', $read[1]) === 1
+        return is_array($read) &&
+            count($read) === 3 &&
+            is_bool($read[2]) &&
+            is_string($read[0]) &&
+            is_string($read[1]) &&
+            preg_match('/^[0-9a-f-]{36}$/D', $read[1]) === 1
             ? [$read[0], $read[1], $read[2]]
             : throw Malformed::outOfRange('/cursor', 'a cursor that this list gave', $cursor);
     }

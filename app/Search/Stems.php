@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Search;
 
-use App\Support\QuestionIndex;
+use App\Indexing\QuestionIndex;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Search\Query;
 
-/** Words looked for as PostgreSQL is asked for them, with their stems in English; a text in another language is found by its words as they stand. */
+/**
+ * Words looked for as PostgreSQL is asked for them, with their stems in English; a text in another language is found by its words as they
+ * stand.
+ */
 final class Stems
 {
     private const KEPT = 500;
@@ -28,7 +31,11 @@ final class Stems
         $unknown = array_values(array_filter($words, fn (string $word): bool => ! isset(self::$stems[$word])));
         if ($unknown !== []) {
             self::$stems = count(self::$stems) > self::KEPT ? [] : self::$stems;
-            foreach (DB::select("SELECT word, (ts_lexize('english_stem', word))[1] AS stem FROM unnest(?::text[]) AS word", [QuestionIndex::array($unknown)]) as $row) {
+            foreach (
+                DB::select("SELECT word, (ts_lexize('english_stem', word))[1] AS stem FROM unnest(?::text[]) AS word", [
+                    QuestionIndex::array($unknown),
+                ]) as $row
+            ) {
                 self::$stems[$row->word] = is_string($row->stem) ? $row->stem : '';
             }
         }

@@ -32,9 +32,32 @@ final class StimulusSearch
             [$title, $id] = $this->after($asked['cursor']);
             $query->whereRaw('(stimuli.title, stimuli.id) > (?, ?::uuid)', [$title, $id]);
         }
-        $rows = array_values($query->join('banks', 'banks.id', '=', 'stimuli.bank_id')->orderBy('stimuli.title')->orderBy('stimuli.id')->limit(self::PAGE + 1)
-            ->select(['stimuli.id', 'stimuli.title', 'stimuli.stem', 'stimuli.language', 'stimuli.revision', 'stimuli.updated_at', 'stimuli.binned_at', 'banks.slug AS bank', 'banks.name AS bank_name'])
-            ->selectRaw("(SELECT count(*) FROM question_stimuli WHERE stimulus_id = stimuli.id) AS questions, stimuli.body LIKE '%data-media=%' AS has_figure, stimuli.body LIKE '%<table%' AS has_table")->get()->all());
+        $rows = array_values(
+            $query
+                ->join('banks', 'banks.id', '=', 'stimuli.bank_id')
+                ->orderBy('stimuli.title')
+                ->orderBy('stimuli.id')
+                ->limit(self::PAGE + 1)
+                ->select([
+                    'stimuli.id',
+                    'stimuli.title',
+                    'stimuli.stem',
+                    'stimuli.language',
+                    'stimuli.revision',
+                    'stimuli.updated_at',
+                    'stimuli.binned_at',
+                    'banks.slug AS bank',
+                    'banks.name AS bank_name',
+                ])
+                ->selectRaw(
+                    <<<'SQL'
+                        (SELECT count(*) FROM question_stimuli WHERE stimulus_id = stimuli.id) AS questions,
+                            stimuli.body LIKE '%data-media=%' AS has_figure, stimuli.body LIKE '%<table%' AS has_table
+                        SQL,
+                )
+                ->get()
+                ->all(),
+        );
         $next = null;
         if (count($rows) > self::PAGE) {
             array_pop($rows);
@@ -49,14 +72,31 @@ final class StimulusSearch
     private function query(User $person, ?string $bankId, array $asked): Builder
     {
         $query = DB::table('stimuli');
-        $placed = 'stimuli.id IN (SELECT stimulus_id FROM stimulus_placements JOIN folders ON folders.id = folder_id WHERE folders.bank_id ';
-        $bankId === null
-            ? $query->where(fn (Builder $either) => $either->whereRaw('stimuli.bank_id IN (SELECT bank_id FROM bank_roles(?))', [$person->id])->orWhereRaw("$placed IN (SELECT bank_id FROM bank_roles(?)))", [$person->id]))
-            : $query->where(fn (Builder $either) => $either->where('stimuli.bank_id', $bankId)->orWhereRaw("$placed = ?)", [$bankId]));
-        $asked['only'] === 'binned' ? $query->whereNotNull('stimuli.binned_at') : $query->whereNull('stimuli.binned_at');
-        $asked['only'] !== 'unused' || $query->whereRaw(self::UNUSED);
+        $placed =
+            'stimuli.id IN (SELECT stimulus_id FROM stimulus_placements JOIN folders ON folders.id = folder_id WHERE folders.bank_id ';
+        if ($bankId === null) {
+            $query->where(
+                fn (Builder $either) => $either
+                    ->whereRaw('stimuli.bank_id IN (SELECT bank_id FROM bank_roles(?))', [$person->id])
+                    ->orWhereRaw("$placed IN (SELECT bank_id FROM bank_roles(?)))", [$person->id]),
+            );
+        } else {
+            $query->where(fn (Builder $either) => $either->where('stimuli.bank_id', $bankId)->orWhereRaw("$placed = ?)", [$bankId]));
+        }
+        if ($asked['only'] === 'binned') {
+            $query->whereNotNull('stimuli.binned_at');
+        } else {
+            $query->whereNull('stimuli.binned_at');
+        }
+        if ($asked['only'] === 'unused') {
+            $query->whereRaw(self::UNUSED);
+        }
         if ($asked['folder'] !== '') {
-            $query->whereRaw('stimuli.id IN (SELECT stimulus_id FROM stimulus_placements JOIN folders ON folders.id = folder_id WHERE folders.path <@ (SELECT path FROM folders WHERE id = ?))', [$asked['folder']]);
+            $query->whereRaw(
+                'stimuli.id IN (SELECT stimulus_id FROM stimulus_placements JOIN folders ON folders.id = folder_id WHERE '.
+                    'folders.path <@ (SELECT path FROM folders WHERE id = ?))',
+                [$asked['folder']],
+            );
         }
         $words = Query::parse($asked['words']);
         if (! $words->isEmpty()) {
@@ -76,7 +116,11 @@ final class StimulusSearch
     private function after(string $cursor): array
     {
         $read = json_decode((string) base64_decode(strtr($cursor, '-_', '+/'), true), true, 4);
-        if (! is_array($read) || ! is_string($read[0] ?? null) || preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', is_string($read[1] ?? null) ? $read[1] : '') !== 1) {
+        if (
+            ! is_array($read) ||
+            ! is_string($read[0] ?? null) ||
+            preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', is_string($read[1] ?? null) ? $read[1] : '') !== 1
+        ) {
             throw Malformed::outOfRange('/cursor', 'a cursor of an earlier page', $cursor);
         }
 

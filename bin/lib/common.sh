@@ -6,7 +6,7 @@ BUILD=$ROOT/var
 # php-fpm and chromium's helpers are in the system folders, which an ordinary user's PATH may lack
 export PATH=$PATH:/usr/sbin:/sbin
 PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-curl php8.2-bcmath
-    php-league-config composer postgresql-15 caddy chromium nodejs npm unzip poppler-utils fonts-stix"
+    php-league-config composer postgresql caddy chromium nodejs npm unzip poppler-utils fonts-stix"
 
 say() { printf '%s\n' "$*" >&2; }
 die() { say "$*"; exit 1; }
@@ -22,6 +22,7 @@ missing_packages() {
     local name
     for name in $PACKAGES; do
         case $name in
+            postgresql) [ -n "$(find_postgres)" ] ;;
             composer|caddy|chromium) command -v "$name" >/dev/null ;;
             nodejs) command -v node >/dev/null ;;
             npm) command -v npm >/dev/null ;;
@@ -40,6 +41,7 @@ install_packages() {
     # shellcheck disable=SC2086
     DEBIAN_FRONTEND=noninteractive quietly apt-get -y -o DPkg::Lock::Timeout=400 --no-install-recommends install $missing \
         || die "The packages could not be installed."
+    PG_BIN=$(find_postgres)
 }
 
 # Runs a step only when the files it depends on have changed since it last succeeded.
@@ -54,14 +56,27 @@ when_changed() {
 composer_install() {
     say "Installing PHP packages…"
     export COMPOSER_ALLOW_SUPERUSER=1
-    local pins=()
+    local pins=() update=(composer --working-dir="$ROOT" update --no-interaction --no-progress)
     mapfile -t pins < <(grep -v '^#' "$ROOT/composer.pins" | sed 's/^/--with=/')
-    if ! quietly composer --working-dir="$ROOT" update --no-interaction --no-progress "${pins[@]}"; then
-        say "Not every pinned version (composer.pins) can be had here; the newest that fit composer.json are installed instead."
-        quietly composer --working-dir="$ROOT" update --no-interaction --no-progress || die "The PHP packages could not be installed."
+    if ! quietly "${update[@]}" "${pins[@]}"; then
+        say "Not every pinned version (composer.pins) can be had here; trying the newest that fit composer.json."
+        quietly "${update[@]}" || limited_composer_install
     fi
     chmod -R a+rX "$ROOT/vendor" # Composer as root leaves some files that PHP-FPM's user cannot read
 }
+
+# For registries that lack some of Laravel's packages: the Symfony monolith and Debian's league/config stand in for them.
+limited_composer_install() {
+    say "The registry lacks packages of composer.json; using the stand-ins of bin/lib/composer.limited.json."
+    php -r '[, $whole, $more, $to] = $argv;
+        $json = json_decode(file_get_contents($whole), true);
+        foreach (json_decode(file_get_contents($more), true) as $key => $values) $json[$key] = [...($json[$key] ?? []), ...$values];
+        file_put_contents($to, json_encode($json, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES));' \
+        "$ROOT/composer.json" "$ROOT/bin/lib/composer.limited.json" "$ROOT/composer.local.json"
+    COMPOSER=composer.local.json quietly composer --working-dir="$ROOT" update --no-interaction --no-progress \
+        || die "The PHP packages could not be installed."
+}
+
 node_install() {
     local how=install
     [ -f "$ROOT/package-lock.json" ] && how=ci

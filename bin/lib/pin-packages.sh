@@ -4,5 +4,5 @@ cd "$(dirname "$0")/../.." || exit 1
 {
     head -n 1 composer.pins
     composer show --format=json 2>/dev/null | php -r 'foreach (json_decode(stream_get_contents(STDIN), true)["installed"] as $p)
-        if ($p["name"] !== "league/config") echo $p["name"], ":", ltrim($p["version"], "v"), "\n";'
+        echo $p["name"], ":", ltrim($p["version"], "v"), "\n";'
 } >composer.pins.new && mv composer.pins.new composer.pins

@@ -1,5 +1,13 @@
 # A PostgreSQL cluster of our own, reached through a private socket only. Sourced, not run.
-PG_BIN=/usr/lib/postgresql/15/bin
+# The newest PostgreSQL from 15 on: Debian's folders first, then wherever pg_config says.
+find_postgres() {
+    local bin
+    for bin in $(ls -d /usr/lib/postgresql/*/bin 2>/dev/null | sort -t/ -k5 -n -r) "$(pg_config --bindir 2>/dev/null)"; do
+        [ -x "$bin/postgres" ] || continue
+        [ "$("$bin/postgres" --version | sed 's/[^0-9]*\([0-9]*\).*/\1/')" -ge 15 ] && { printf %s "$bin"; return; }
+    done
+}
+PG_BIN=$(find_postgres)
 
 as_postgres() {
     if is_root; then setpriv --reuid=postgres --regid=postgres --init-groups env HOME="$PG_HOME" "$@"; else "$@"; fi

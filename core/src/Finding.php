@@ -8,8 +8,13 @@ namespace WideQuarry;
 final readonly class Finding implements \JsonSerializable
 {
     /** @param  array<string, mixed>  $details */
-    private function __construct(public string $code, public string $severity, public string $path, public string $message, public array $details)
-    {
+    private function __construct(
+        public string $code,
+        public string $severity,
+        public string $path,
+        public string $message,
+        public array $details,
+    ) {
     }
 
     /** @param  array<string, mixed>  $details */
@@ -32,6 +37,12 @@ final readonly class Finding implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['code' => $this->code, 'severity' => $this->severity, 'path' => $this->path, 'message' => $this->message, 'details' => (object) $this->details];
+        return [
+            'code' => $this->code,
+            'severity' => $this->severity,
+            'path' => $this->path,
+            'message' => $this->message,
+            'details' => (object) $this->details,
+        ];
     }
 }

@@ -8,10 +8,10 @@ use App\Actions\Assembly\SaveAssessment;
 use App\Actions\ImportQuestions;
 use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
+use App\Indexing\QuestionIndex;
 use App\Models\Bank;
 use App\Models\User;
-use App\Support\Folders;
-use App\Support\QuestionIndex;
+use App\Queries\Folders;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -20,60 +20,147 @@ use WideQuarry\Assembly\Assessment;
 use WideQuarry\CommandLine\ReadJson;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /** Fellmoor Schools Partnership: invented people, teams and banks; the questions come in as packages, through the import. */
 final class DemoSeeder extends Seeder
 {
     public const PASSWORD = 'limestone-7';
 
-    private const PEOPLE = ['orla' => 'Orla Penhale', 'tam' => 'Tam Brisco', 'ines' => 'Inés Varga', 'callum' => 'Callum Adeyemi-Ross', 'wren' => 'Wren Halloran', 'petra' => 'Petra Lindqvist'];
+    private const PEOPLE = [
+        'orla' => 'Orla Penhale',
+        'tam' => 'Tam Brisco',
+        'ines' => 'Inés Varga',
+        'callum' => 'Callum Adeyemi-Ross',
+        'wren' => 'Wren Halloran',
+        'petra' => 'Petra Lindqvist',
+    ];
 
-    private const TEAMS = ['Earth department' => ['orla', 'tam', 'ines', 'wren'], 'Year 9' => ['ines', 'wren'], 'Fieldwork week' => ['ines', 'callum']];
+    private const TEAMS = [
+        'Earth department' => ['orla', 'tam', 'ines', 'wren'],
+        'Year 9' => ['ines', 'wren'],
+        'Fieldwork week' => ['ines', 'callum'],
+    ];
 
     /** name, purpose, file, team → role, person → role */
     private const BANKS = [
-        'rocks' => ['Rocks, minerals and deep time', 'Years 8 to 10: what rocks are and what they remember', ['Earth department' => 'writer', 'Year 9' => 'reader'], ['orla' => 'keeper', 'petra' => 'reader']],
-        'maps' => ['Maps, sections and field skills', 'Reading the ground from paper, and paper from the ground', ['Fieldwork week' => 'writer', 'Earth department' => 'reader'], ['orla' => 'keeper']],
-        'water' => ['Water, weathering and landscapes', 'Rivers, ice, coasts and what weather does to rock', ['Earth department' => 'writer'], ['orla' => 'keeper', 'petra' => 'reader']],
-        'field-maths' => ['Field maths', 'Density, gradients, scale, bearings, rates', ['Earth department' => 'writer', 'Fieldwork week' => 'reader'], ['orla' => 'keeper', 'tam' => 'keeper']],
-        'hazards' => ['Hazards and resources', 'Weather, soils, earthquakes, energy and materials: what the Earth does to us, and we to it', ['Earth department' => 'writer', 'Year 9' => 'reader'], ['orla' => 'keeper', 'wren' => 'writer']],
-        'field-notes' => ['Field notes and deep time', 'Ordering, reading closely, mending notes, estimating, and looking back', ['Earth department' => 'writer'], ['orla' => 'keeper', 'ines' => 'keeper']],
-        'evidence' => ['Reading the evidence', 'Sections, hydrographs, columns, maps and tables, with the questions that share them', ['Earth department' => 'writer', 'Year 9' => 'reader'], ['orla' => 'keeper', 'ines' => 'writer']],
-        'old-system' => ['From the old system', 'As it arrived: names, tags and folders have grown for ten years', ['Earth department' => 'writer'], ['orla' => 'keeper', 'callum' => 'writer']],
+        'rocks' => [
+            'Rocks, minerals and deep time',
+            'Years 8 to 10: what rocks are and what they remember',
+            ['Earth department' => 'writer', 'Year 9' => 'reader'],
+            ['orla' => 'keeper', 'petra' => 'reader'],
+        ],
+        'maps' => [
+            'Maps, sections and field skills',
+            'Reading the ground from paper, and paper from the ground',
+            ['Fieldwork week' => 'writer', 'Earth department' => 'reader'],
+            ['orla' => 'keeper'],
+        ],
+        'water' => [
+            'Water, weathering and landscapes',
+            'Rivers, ice, coasts and what weather does to rock',
+            ['Earth department' => 'writer'],
+            ['orla' => 'keeper', 'petra' => 'reader'],
+        ],
+        'field-maths' => [
+            'Field maths',
+            'Density, gradients, scale, bearings, rates',
+            ['Earth department' => 'writer', 'Fieldwork week' => 'reader'],
+            ['orla' => 'keeper', 'tam' => 'keeper'],
+        ],
+        'hazards' => [
+            'Hazards and resources',
+            'Weather, soils, earthquakes, energy and materials: what the Earth does to us, and we to it',
+            ['Earth department' => 'writer', 'Year 9' => 'reader'],
+            ['orla' => 'keeper', 'wren' => 'writer'],
+        ],
+        'field-notes' => [
+            'Field notes and deep time',
+            'Ordering, reading closely, mending notes, estimating, and looking back',
+            ['Earth department' => 'writer'],
+            ['orla' => 'keeper', 'ines' => 'keeper'],
+        ],
+        'evidence' => [
+            'Reading the evidence',
+            'Sections, hydrographs, columns, maps and tables, with the questions that share them',
+            ['Earth department' => 'writer', 'Year 9' => 'reader'],
+            ['orla' => 'keeper', 'ines' => 'writer'],
+        ],
+        'old-system' => [
+            'From the old system',
+            'As it arrived: names, tags and folders have grown for ten years',
+            ['Earth department' => 'writer'],
+            ['orla' => 'keeper', 'callum' => 'writer'],
+        ],
         'tams-drafts' => ['Tam’s drafts', 'Not ready to be seen', [], ['tam' => 'keeper']],
     ];
 
     /** bank → folder → topics, or #tags, whose questions lie in it; a tag that begins so is taken off */
     private const FOLDERS = [
-        'hazards' => ['Year 9 › Air and soil' => ['Weather and climate', 'Soils and cycles'], 'Year 9 › A restless Earth' => ['Volcanoes and earthquakes'], 'Year 9 › What we use' => ['Energy and materials']],
-        'evidence' => ['Practical › On paper' => ['Maps and sections', 'Rivers', 'Weather and climate'], 'Practical › In the hand' => ['Minerals', 'Deep time'], 'Practical › To read' => ['Field skills']],
-        'rocks' => ['Year 9 › Rock cycle' => ['Igneous rocks', 'Metamorphic rocks', 'Sedimentary rocks'], 'Year 9 › Minerals' => ['Minerals'], 'Year 10 › Deep time' => ['Deep time', 'Radiometric ages']],
+        'hazards' => [
+            'Year 9 › Air and soil' => ['Weather and climate', 'Soils and cycles'],
+            'Year 9 › A restless Earth' => ['Volcanoes and earthquakes'],
+            'Year 9 › What we use' => ['Energy and materials'],
+        ],
+        'evidence' => [
+            'Practical › On paper' => ['Maps and sections', 'Rivers', 'Weather and climate'],
+            'Practical › In the hand' => ['Minerals', 'Deep time'],
+            'Practical › To read' => ['Field skills'],
+        ],
+        'rocks' => [
+            'Year 9 › Rock cycle' => ['Igneous rocks', 'Metamorphic rocks', 'Sedimentary rocks'],
+            'Year 9 › Minerals' => ['Minerals'],
+            'Year 10 › Deep time' => ['Deep time', 'Radiometric ages'],
+        ],
         'maps' => ['Fieldwork week › Before we go' => ['Maps and sections'], 'Fieldwork week › Day 2' => ['Field skills']],
-        'old-system' => ['Misc' => ['#misc'], 'misc (2)' => ['#misc2'], 'Rocks OLD' => ['#rocks-old'], 'New folder' => ['#new-folder'], 'maths' => ['#maths']],
+        'old-system' => [
+            'Misc' => ['#misc'],
+            'misc (2)' => ['#misc2'],
+            'Rocks OLD' => ['#rocks-old'],
+            'New folder' => ['#new-folder'],
+            'maths' => ['#maths'],
+        ],
         'field-maths' => ['Measuring' => ['Density', 'Powers of ten'], 'Slopes and rates' => ['Gradient', 'Rates']],
     ];
 
     /** title → bank it is kept in, instructions, sections of topics with how many questions of each (bank, topic, count) */
     private const ASSESSMENTS = [
-        'Year 9, unit 3: rocks and maps' => ['rocks', '<p>Forty minutes. Write in pencil; a calculator is allowed.</p>', [
-            'What rocks remember' => [['rocks', 'Igneous rocks', 3], ['rocks', 'Metamorphic rocks', 2], ['rocks', 'Deep time', 2]],
-            'Reading the ground' => [['maps', 'Maps and sections', 3], ['maps', 'Field skills', 2]],
-        ]],
-        'Practical: reading the evidence' => ['evidence', '<p>Look closely before you answer. Several questions share what stands above them.</p>', [
-            'On paper' => [['evidence', 'The practical', 1], ['evidence', 'Maps and sections', 5], ['evidence', 'Rivers', 4]],
-            'In the hand' => [['evidence', 'Minerals', 3], ['evidence', 'Deep time', 3]],
-        ]],
-        'Entry check: measuring' => ['field-maths', '', ['' => [['field-maths', 'Density', 2], ['field-maths', 'Gradient', 2], ['field-maths', 'Rates', 1]]]],
+        'Year 9, unit 3: rocks and maps' => [
+            'rocks',
+            '<p>Forty minutes. Write in pencil; a calculator is allowed.</p>',
+            [
+                'What rocks remember' => [['rocks', 'Igneous rocks', 3], ['rocks', 'Metamorphic rocks', 2], ['rocks', 'Deep time', 2]],
+                'Reading the ground' => [['maps', 'Maps and sections', 3], ['maps', 'Field skills', 2]],
+            ],
+        ],
+        'Practical: reading the evidence' => [
+            'evidence',
+            '<p>Look closely before you answer. Several questions share what stands above them.</p>',
+            [
+                'On paper' => [['evidence', 'The practical', 1], ['evidence', 'Maps and sections', 5], ['evidence', 'Rivers', 4]],
+                'In the hand' => [['evidence', 'Minerals', 3], ['evidence', 'Deep time', 3]],
+            ],
+        ],
+        'Entry check: measuring' => [
+            'field-maths',
+            '',
+            ['' => [['field-maths', 'Density', 2], ['field-maths', 'Gradient', 2], ['field-maths', 'Rates', 1]]],
+        ],
     ];
 
-    public function run(ImportQuestions $import, Parts $kinds, SaveAssessment $save, OpenIntake $open, ReadIntake $read): void
+    public function run(ImportQuestions $import, PartKinds $kinds, SaveAssessment $save, OpenIntake $open, ReadIntake $read): void
     {
         DB::transaction(function () use ($import, $kinds, $save, $open, $read): void {
             $people = $this->people();
             $teams = $this->teams($people);
             foreach (self::BANKS as $slug => [$name, $purpose, $forTeams, $forPeople]) {
-                $bank = Bank::query()->create(['slug' => $slug, 'name' => $name, 'purpose' => $purpose, 'subject' => 'Earth science', 'team_id' => isset($forTeams['Earth department']) && $slug !== 'old-system' ? $teams['Earth department'] : null]);
+                $bank = Bank::query()->create([
+                    'slug' => $slug,
+                    'name' => $name,
+                    'purpose' => $purpose,
+                    'subject' => 'Earth science',
+                    'team_id' => isset($forTeams['Earth department']) && $slug !== 'old-system' ? $teams['Earth department'] : null,
+                ]);
                 foreach ($forTeams as $team => $role) {
                     DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'team_id' => $teams[$team], 'role' => $role]);
                 }
@@ -89,10 +176,21 @@ final class DemoSeeder extends Seeder
                 }
             }
             foreach (self::ASSESSMENTS as $title => [$home, $instructions, $sections]) {
-                $save->create($this->assessment($title, $instructions, $sections), (string) DB::table('banks')->where('slug', $home)->value('id'), $people['orla']);
+                $save->create(
+                    $this->assessment($title, $instructions, $sections),
+                    (string) DB::table('banks')->where('slug', $home)->value('id'),
+                    $people['orla'],
+                );
             }
             // something to look at in a review at once
-            $read->handle($open->handle([['path' => base_path('demo/files/quarry-visit.zip'), 'name' => 'quarry-visit.zip']], $people['callum'], Bank::query()->where('slug', 'rocks')->first(), ['Fieldwork', 'Quarry visit']));
+            $read->handle(
+                $open->handle(
+                    [['path' => base_path('demo/files/quarry-visit.zip'), 'name' => 'quarry-visit.zip']],
+                    $people['callum'],
+                    Bank::query()->where('slug', 'rocks')->first(),
+                    ['Fieldwork', 'Quarry visit'],
+                ),
+            );
         });
     }
 
@@ -102,10 +200,12 @@ final class DemoSeeder extends Seeder
     }
 
     /** The questions of a bank as a package of our own, in a temporary file. */
-    public static function package(string $slug, Parts $kinds): string
+    public static function package(string $slug, PartKinds $kinds): string
     {
         $file = (string) tempnam(sys_get_temp_dir(), 'demo');
-        Formats::standard($kinds)->named('pack')?->write((new ReadJson($kinds))->found(Json::decode((string) file_get_contents(self::source($slug))), null), $file);
+        Formats::standard($kinds)
+            ->named('pack')
+            ?->write((new ReadJson($kinds))->found(Json::decode((string) file_get_contents(self::source($slug))), null), $file);
 
         return $file;
     }
@@ -123,13 +223,27 @@ final class DemoSeeder extends Seeder
         foreach ($sections as $name => $picks) {
             $entries = [];
             foreach ($picks as [$bank, $topic, $count]) {
-                $ids = DB::table('questions')->join('banks', 'banks.id', '=', 'questions.bank_id')->join('question_topics', 'question_topics.question_id', '=', 'questions.id')->join('topics', 'topics.id', '=', 'question_topics.topic_id')
-                    ->join('topics AS root', fn ($join) => $join->whereRaw('topics.path <@ root.path'))->where('banks.slug', $bank)->where('root.title', $topic)->where('questions.status', 'approved')->orderBy('questions.id')->distinct()->limit($count)->pluck('questions.id')->all();
+                $ids = DB::table('questions')
+                    ->join('banks', 'banks.id', '=', 'questions.bank_id')
+                    ->join('question_topics', 'question_topics.question_id', '=', 'questions.id')
+                    ->join('topics', 'topics.id', '=', 'question_topics.topic_id')
+                    ->join('topics AS root', fn ($join) => $join->whereRaw('topics.path <@ root.path'))
+                    ->where('banks.slug', $bank)
+                    ->where('root.title', $topic)
+                    ->where('questions.status', 'approved')
+                    ->orderBy('questions.id')
+                    ->distinct()
+                    ->limit($count)
+                    ->pluck('questions.id')
+                    ->all();
                 foreach ($ids as $id) {
-                    $entries[] = (object) ['id' => 'e'.(++$n), 'question' => $id, 'seen' => 1];
+                    $entries[] = (object) ['id' => 'e'.++$n, 'question' => $id, 'seen' => 1];
                 }
             }
-            $json->sections[] = (object) array_filter(['id' => 's'.(count($json->sections) + 1), 'title' => $name, 'entries' => $entries], fn (mixed $value): bool => $value !== '');
+            $json->sections[] = (object) array_filter(
+                ['id' => 's'.(count($json->sections) + 1), 'title' => $name, 'entries' => $entries],
+                fn (mixed $value): bool => $value !== '',
+            );
         }
 
         return $json;
@@ -140,21 +254,45 @@ final class DemoSeeder extends Seeder
     {
         foreach ($folders as $path => $topics) {
             $folder = Folders::at(explode(' › ', $path), $bankId);
-            DB::statement(<<<'SQL'
+            DB::statement(
+                <<<'SQL'
                 INSERT INTO placements (question_id, folder_id)
-                SELECT DISTINCT questions.id, ?::uuid FROM questions JOIN question_topics ON question_topics.question_id = questions.id JOIN topics ON topics.id = question_topics.topic_id
+                SELECT DISTINCT questions.id, ?::uuid FROM questions
+                    JOIN question_topics ON question_topics.question_id = questions.id JOIN topics ON topics.id = question_topics.topic_id
                 JOIN topics AS root ON topics.path <@ root.path WHERE questions.bank_id = ? AND root.title = ANY (?::text[])
-                SQL, [$folder, $bankId, QuestionIndex::array($topics)]);
-            DB::insert('INSERT INTO placements (question_id, folder_id) SELECT id, ? FROM questions WHERE bank_id = ? AND tags && ?::text[] ON CONFLICT DO NOTHING', [$folder, $bankId, QuestionIndex::array($topics)]);
+                SQL,
+                [$folder, $bankId, QuestionIndex::array($topics)],
+            );
+            DB::insert(
+                <<<'SQL'
+                    INSERT INTO placements (question_id, folder_id) SELECT id, ? FROM questions
+                        WHERE bank_id = ? AND tags && ?::text[] ON CONFLICT DO NOTHING
+                    SQL,
+                [$folder, $bankId, QuestionIndex::array($topics)],
+            );
             // a stimulus lies where its questions lie
-            DB::insert('INSERT INTO stimulus_placements (stimulus_id, folder_id) SELECT DISTINCT stimulus_id, folder_id FROM question_stimuli JOIN placements USING (question_id) WHERE folder_id = ?', [$folder]);
+            DB::insert(
+                <<<'SQL'
+                    INSERT INTO stimulus_placements (stimulus_id, folder_id) SELECT DISTINCT stimulus_id, folder_id
+                        FROM question_stimuli JOIN placements USING (question_id) WHERE folder_id = ?
+                    SQL,
+                [$folder],
+            );
         }
     }
 
     /** Tags that only said where something lies. */
     private function takeOff(string $bankId): void
     {
-        DB::update("UPDATE questions SET tags = kept.tags, record = jsonb_set(record, '{tags}', to_jsonb(kept.tags)) FROM (SELECT id, array(SELECT tag FROM unnest(tags) WITH ORDINALITY AS one (tag, place) WHERE tag NOT LIKE '#%' ORDER BY place) AS tags FROM questions WHERE bank_id = ?) AS kept WHERE kept.id = questions.id AND questions.tags <> kept.tags", [$bankId]);
+        DB::update(
+            <<<'SQL'
+                UPDATE questions SET tags = kept.tags, record = jsonb_set(record, '{tags}', to_jsonb(kept.tags))
+                    FROM (SELECT id, array(SELECT tag FROM unnest(tags) WITH ORDINALITY AS one (tag, place) WHERE tag NOT LIKE '#%'
+                    ORDER BY place) AS tags FROM questions WHERE bank_id = ?) AS kept
+                    WHERE kept.id = questions.id AND questions.tags <> kept.tags
+                SQL,
+            [$bankId],
+        );
     }
 
     /** @return array<string, User> */
@@ -163,7 +301,12 @@ final class DemoSeeder extends Seeder
         $password = Hash::make(self::PASSWORD);
         $people = [];
         foreach (self::PEOPLE as $key => $name) {
-            $people[$key] = User::query()->create(['name' => $name, 'email' => "$key@fellmoor.example", 'password' => $password, 'is_administrator' => $key === 'orla']);
+            $people[$key] = User::query()->create([
+                'name' => $name,
+                'email' => "$key@fellmoor.example",
+                'password' => $password,
+                'is_administrator' => $key === 'orla',
+            ]);
         }
 
         return $people;
@@ -179,7 +322,9 @@ final class DemoSeeder extends Seeder
         foreach (self::TEAMS as $name => $members) {
             $teams[$name] = (string) Str::uuid7();
             DB::table('teams')->insert(['id' => $teams[$name], 'name' => $name]);
-            DB::table('memberships')->insert(array_map(fn (string $member): array => ['team_id' => $teams[$name], 'user_id' => $people[$member]->id], $members));
+            DB::table('memberships')->insert(
+                array_map(fn (string $member): array => ['team_id' => $teams[$name], 'user_id' => $people[$member]->id], $members),
+            );
         }
 
         return $teams;

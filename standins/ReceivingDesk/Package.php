@@ -28,7 +28,7 @@ final class Package
         if ($manifest === false) {
             throw new Refused('The package has no imsmanifest.xml.');
         }
-        $self = new self;
+        $self = new self();
         $tests = [];
         foreach (self::xml($manifest, 'imsmanifest.xml')->getElementsByTagName('resource') as $resource) {
             if (preg_match('/^imsqti_(item|test)_xmlv(\d)p(\d)$/', $resource->getAttribute('type'), $type) !== 1) {
@@ -43,7 +43,11 @@ final class Package
             if ($xml === false) {
                 throw new Refused("The manifest names $href, which is not in the package.");
             }
-            $type[1] === 'item' ? $self->items[$href] = self::item(self::xml($xml, $href)) : $tests[$href] = self::xml($xml, $href);
+            if ($type[1] === 'item') {
+                $self->items[$href] = self::item(self::xml($xml, $href));
+            } else {
+                $tests[$href] = self::xml($xml, $href);
+            }
         }
         if ($self->version === '') {
             throw new Refused('The package holds no items of QTI '.implode(', ', Desk::VERSIONS).'.');
@@ -76,7 +80,11 @@ final class Package
         foreach ($item->getElementsByTagName('*') as $element) {
             $name = self::name($element);
             if ($name === 'outcomedeclaration' && in_array($element->getAttribute('identifier'), ['MAXSCORE', 'SCORE'], true)) {
-                $said = $element->getAttribute('identifier') === 'MAXSCORE' ? trim($element->textContent) : ($element->getAttribute('normalMaximum') ?: $element->getAttribute('normal-maximum'));
+                $said =
+                    $element->getAttribute('identifier') === 'MAXSCORE'
+                        ? trim($element->textContent)
+                        : ($element->getAttribute('normalMaximum') ?:
+                        $element->getAttribute('normal-maximum'));
                 $points = is_numeric($said) ? (float) $said : $points;
             } elseif (str_ends_with($name, 'interaction')) {
                 $interactions[] = substr($name, 0, -11);
@@ -93,7 +101,13 @@ final class Package
         foreach ($test->getElementsByTagName('*') as $element) {
             if (self::name($element) === 'assessmentsection' && self::name($element->parentNode) !== 'assessmentsection') {
                 [$questions, $points, $draws] = $this->section($element, $folder);
-                $sum = [...$sum, 'sections' => $sum['sections'] + 1, 'questions' => $sum['questions'] + $questions, 'points' => $sum['points'] + $points, 'draws' => $sum['draws'] + $draws];
+                $sum = [
+                    ...$sum,
+                    'sections' => $sum['sections'] + 1,
+                    'questions' => $sum['questions'] + $questions,
+                    'points' => $sum['points'] + $points,
+                    'draws' => $sum['draws'] + $draws,
+                ];
             }
         }
 
@@ -119,14 +133,22 @@ final class Package
         }
         $asked = $select === null ? $each : array_slice($each, 0, $select);
 
-        return [(int) array_sum(array_column($asked, 0)), (float) array_sum(array_column($asked, 1)), $draws + (int) array_sum(array_column($each, 2))];
+        return [
+            (int) array_sum(array_column($asked, 0)),
+            (float) array_sum(array_column($asked, 1)),
+            $draws + (int) array_sum(array_column($each, 2)),
+        ];
     }
 
     private function worth(\DOMElement $ref, string $folder): float
     {
         $path = [];
         foreach (explode('/', "$folder/".$ref->getAttribute('href')) as $step) {
-            $step === '..' ? array_pop($path) : ($step === '.' || $path[] = $step);
+            if ($step === '..') {
+                array_pop($path);
+            } elseif ($step !== '.') {
+                $path[] = $step;
+            }
         }
         $weight = 1.0;
         foreach ($ref->childNodes as $child) {

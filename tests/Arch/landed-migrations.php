@@ -7,7 +7,9 @@ declare(strict_types=1);
 
 $folder = __DIR__.'/../../database/migrations';
 $landed = json_decode((string) file_get_contents(__DIR__.'/landed-migrations.json'), true, 4, JSON_THROW_ON_ERROR);
-$changed = array_keys(array_filter($landed, fn (string $hash, string $name): bool => @hash_file('sha256', "$folder/$name") !== $hash, ARRAY_FILTER_USE_BOTH));
+$changed = array_keys(
+    array_filter($landed, fn (string $hash, string $name): bool => @hash_file('sha256', "$folder/$name") !== $hash, ARRAY_FILTER_USE_BOTH),
+);
 foreach ($changed as $name) {
     fwrite(STDERR, "$name has landed and was changed. Put it back, and write a new migration.\n");
 }

@@ -38,7 +38,16 @@ final class Bench
         if (! $good) {
             $this->missed[] = $name;
         }
-        printf("%-34s %8.1f ms   yardstick %8.2f ms   ratio %6.1f of at most %g   %s a second   %s\n", $name, $this->median($ours) * 1000, $this->median($theirs) * 1000, $ratio, $gate, number_format($things / $this->median($ours)), $good ? 'good' : 'MISSED');
+        printf(
+            "%-34s %8.1f ms   yardstick %8.2f ms   ratio %6.1f of at most %g   %s a second   %s\n",
+            $name,
+            $this->median($ours) * 1000,
+            $this->median($theirs) * 1000,
+            $ratio,
+            $gate,
+            number_format($things / $this->median($ours)),
+            $good ? 'good' : 'MISSED',
+        );
     }
 
     /** A figure that has no yardstick. */

@@ -5,22 +5,22 @@ declare(strict_types=1);
 namespace Tests\Bench;
 
 use WideQuarry\Interchange\Formats;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Package\ZipWriter;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
 
 /** Packages to measure with. */
 final class Packages
 {
     /** The demo's questions again and again, each a little different. */
-    public static function many(int $count): Found
+    public static function many(int $count): PackageContents
     {
         $questions = [];
         foreach (glob(__DIR__.'/../../database/demo/*.json') ?: [] as $demo) {
             array_push($questions, ...json_decode((string) file_get_contents($demo))->questions);
         }
-        $found = new Found;
+        $found = new PackageContents;
         for ($i = 0; $i < $count; $i++) {
             $question = Json::copy($questions[$i % count($questions)]);
             $question->id = sprintf('0192f0c4-0000-7000-8000-%012x', $i);
@@ -35,7 +35,7 @@ final class Packages
     public static function strangers(int $count, string $format = 'qti30'): string
     {
         $ours = (string) tempnam(sys_get_temp_dir(), 'bench');
-        Formats::standard(Parts::standard())->named($format)?->write(self::many($count), $ours);
+        Formats::standard(StandardKinds::all())->named($format)?->write(self::many($count), $ours);
         $file = (string) tempnam(sys_get_temp_dir(), 'bench');
         $zip = new ZipWriter($file);
         foreach (self::entries($ours) as $name => $bytes) {
@@ -63,6 +63,12 @@ final class Packages
     /** @return list<string> the XML of a package; of our own, its lines of JSON */
     public static function documents(string $file): array
     {
-        return array_values(array_filter(self::entries($file), fn (string $name): bool => preg_match('/\.(?:xml|jsonl)$/', $name) === 1, ARRAY_FILTER_USE_KEY));
+        return array_values(
+            array_filter(
+                self::entries($file),
+                fn (string $name): bool => preg_match('/\.(?:xml|jsonl)$/', $name) === 1,
+                ARRAY_FILTER_USE_KEY,
+            ),
+        );
     }
 }

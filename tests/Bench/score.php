@@ -21,7 +21,10 @@ function specimenLines(): array
         foreach (json_decode((string) file_get_contents($file))->questions as $question) {
             $kinds = array_values(array_unique(array_map(fn (stdClass $part): string => $part->kind, $question->parts)));
             foreach ($question->record->specimens ?? [] as $specimen) {
-                $lines[count($kinds) === 1 ? $kinds[0] : 'several'][] = json_encode(['question' => $question, 'response' => $specimen->response, 'seed' => $specimen->seed ?? 1], JSON_UNESCAPED_UNICODE);
+                $lines[count($kinds) === 1 ? $kinds[0] : 'several'][] = json_encode(
+                    ['question' => $question, 'response' => $specimen->response, 'seed' => $specimen->seed ?? 1],
+                    JSON_UNESCAPED_UNICODE,
+                );
             }
         }
     }
@@ -36,17 +39,23 @@ foreach (specimenLines() as $kind => $specimens) {
     for ($i = 0; $i < LINES; $i++) {
         $lines[] = $specimens[$i % count($specimens)];
     }
-    $bench->compare("score $kind", function () use ($lines): void {
-        $in = fopen('php://memory', 'r+');
-        fwrite($in, implode("\n", $lines));
-        rewind($in);
-        if ((new Offline(new Streams($in, fopen('php://memory', 'w'), STDERR)))->run('score', []) !== 0) {
-            throw new LogicException('A specimen could not be scored.');
-        }
-    }, function () use ($lines): void {
-        foreach ($lines as $line) {
-            json_encode(json_decode($line));
-        }
-    }, GATES[$kind] ?? 30, LINES);
+    $bench->compare(
+        "score $kind",
+        function () use ($lines): void {
+            $in = fopen('php://memory', 'r+');
+            fwrite($in, implode("\n", $lines));
+            rewind($in);
+            if ((new Offline(new Streams($in, fopen('php://memory', 'w'), STDERR)))->run('score', []) !== 0) {
+                throw new LogicException('A specimen could not be scored.');
+            }
+        },
+        function () use ($lines): void {
+            foreach ($lines as $line) {
+                json_encode(json_decode($line));
+            }
+        },
+        GATES[$kind] ?? 30,
+        LINES,
+    );
 }
 exit($bench->end());

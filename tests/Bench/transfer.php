@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// 5,000 questions of a QTI 3.0 package on their way through the application: staged, brought in, sent out; and of every other format in and out. Staging stands beside
+// 5,000 questions of a QTI 3.0 package on their way through the application: staged, brought in, sent out; and of every other format in
+// and out. Staging stands beside
 // parsing the same XML, bringing in beside COPY of the same rows into copies of the tables with their indexes, sending out beside
 // zipping the same bytes.
 
@@ -25,22 +26,49 @@ ini_set('memory_limit', '2G');
 $app = require __DIR__.'/../../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 
-const TABLES = ['questions' => 'bank_id = ?', 'revisions' => 'question_id IN (SELECT id FROM questions WHERE bank_id = ?)', 'question_search' => 'question_id IN (SELECT id FROM questions WHERE bank_id = ?)', 'question_topics' => 'question_id IN (SELECT id FROM questions WHERE bank_id = ?)', 'placements' => 'question_id IN (SELECT id FROM questions WHERE bank_id = ?)'];
+const TABLES = [
+    'questions' => 'bank_id = ?',
+    'revisions' => 'question_id IN (SELECT id FROM questions WHERE bank_id = ?)',
+    'question_search' => 'question_id IN (SELECT id FROM questions WHERE bank_id = ?)',
+    'question_topics' => 'question_id IN (SELECT id FROM questions WHERE bank_id = ?)',
+    'placements' => 'question_id IN (SELECT id FROM questions WHERE bank_id = ?)',
+];
 $count = 5_000;
 $person = User::query()->firstOrCreate(['email' => 'bench@fellmoor.example'], ['name' => 'Bench', 'password' => 'limestone-7']);
 $bank = app(MakeBank::class)->handle(['name' => 'Transfer bench'], $person);
 $file = Packages::strangers($count);
 $documents = Packages::documents($file);
 $bench = new Bench(3);
-$bench->state('package', sprintf('%s questions, %.1f MB of XML', number_format($count), array_sum(array_map(strlen(...), $documents)) / 1e6));
+$bench->state(
+    'package',
+    sprintf('%s questions, %.1f MB of XML', number_format($count), array_sum(array_map(strlen(...), $documents)) / 1e6),
+);
 
 if (in_array('--large', $argv, true)) {
     // memory of the staging alone, in a process that may have 512 MB
     $large = Packages::strangers(20_000);
     $intake = app(OpenIntake::class)->handle([['path' => $large, 'name' => 'large.zip']], $person, $bank);
-    $code = '$app = require $argv[1]."/bootstrap/app.php"; $app->make(Illuminate\\Contracts\\Console\\Kernel::class)->bootstrap(); app(App\\Actions\\Intake\\ReadIntake::class)->handle(App\\Models\\Intake::query()->findOrFail($argv[2])); echo memory_get_peak_usage(true);';
-    $peak = (int) shell_exec(escapeshellarg(PHP_BINARY).' -d memory_limit=512M -r '.escapeshellarg('require $argv[1]."/vendor/autoload.php"; '.$code).' '.escapeshellarg(dirname(__DIR__, 2)).' '.escapeshellarg($intake->id));
-    $bench->state('20,000 staged', sprintf('%s questions, %.0f MB at most', number_format(DB::table('staged_questions')->where('intake_id', $intake->id)->count()), $peak / 1e6));
+    $code =
+        '$app = require $argv[1]."/bootstrap/app.php"; $app->make(Illuminate\\Contracts\\Console\\Kernel::class)->bootstrap(); '.
+            'app(App\\Actions\\Intake\\ReadIntake::class)->handle(App\\Models\\Intake::query()->findOrFail($argv[2])); echo '.
+            'memory_get_peak_usage(true);';
+    $peak = (int) shell_exec(
+        escapeshellarg(PHP_BINARY).
+            ' -d memory_limit=512M -r '.
+            escapeshellarg('require $argv[1]."/vendor/autoload.php"; '.$code).
+            ' '.
+            escapeshellarg(dirname(__DIR__, 2)).
+            ' '.
+            escapeshellarg($intake->id),
+    );
+    $bench->state(
+        '20,000 staged',
+        sprintf(
+            '%s questions, %.0f MB at most',
+            number_format(DB::table('staged_questions')->where('intake_id', $intake->id)->count()),
+            $peak / 1e6,
+        ),
+    );
     $intake->delete();
     unlink($large);
 }
@@ -51,11 +79,17 @@ $stage = function () use (&$file, $person, $bank, &$staged): void {
     $staged = app(OpenIntake::class)->handle([['path' => $file, 'name' => 'bench.zip']], $person, $bank, ['Bench']);
     app(ReadIntake::class)->handle($staged);
 };
-$bench->compare('read and stage', $stage, function () use ($documents): void {
-    foreach ($documents as $xml) {
-        (new DOMDocument)->loadXML($xml);
-    }
-}, 100, $count);
+$bench->compare(
+    'read and stage',
+    $stage,
+    function () use ($documents): void {
+        foreach ($documents as $xml) {
+            (new DOMDocument)->loadXML($xml);
+        }
+    },
+    100,
+    $count,
+);
 
 $commit = function () use ($person, &$staged): void {
     app(CommitIntake::class)->begin($staged->refresh(), $person);
@@ -64,7 +98,9 @@ $commit = function () use ($person, &$staged): void {
 $reset = function () use ($bank, &$staged): void {
     DB::table('questions')->where('bank_id', $bank->id)->delete();
     DB::table('folders')->where('bank_id', $bank->id)->delete();
-    DB::table('staged_questions')->where('intake_id', $staged->id)->update(['outcome' => null, 'question_id' => null, 'revision' => null]);
+    DB::table('staged_questions')
+        ->where('intake_id', $staged->id)
+        ->update(['outcome' => null, 'question_id' => null, 'revision' => null]);
     $staged->update(['state' => 'review', 'made' => '{}', 'act_id' => null]);
     DB::statement('VACUUM ANALYZE staged_questions');
 };
@@ -103,21 +139,30 @@ if ($brought !== $count) {
 $path = null;
 foreach (['qti30', 'qti22', 'qti21', 'qti12', 'cc13', 'pack'] as $format) {
     $send = function () use ($bank, $person, $format, &$path): void {
-        $id = app(OpenDispatch::class)->handle(Fields::of((object) ['format' => $format, 'bank' => $bank->slug], '', ['format', 'bank']), $person);
+        $id = app(OpenDispatch::class)->handle(
+            Fields::of((object) ['format' => $format, 'bank' => $bank->slug], '', ['format', 'bank']),
+            $person,
+        );
         app(WriteDispatch::class)->handle($id);
-        $path = app(App\Support\FileStore::class)->path((string) DB::table('dispatches')->where('id', $id)->value('sha256'));
+        $path = app(App\Storage\FileStore::class)->path((string) DB::table('dispatches')->where('id', $id)->value('sha256'));
     };
     $send();
     $bytes = Packages::entries((string) $path);
-    $bench->compare("send out as $format", $send, function () use ($bytes): void {
-        $out = (string) tempnam(sys_get_temp_dir(), 'zip');
-        $zip = new WideQuarry\Interchange\Package\ZipWriter($out);
-        foreach ($bytes as $name => $content) {
-            $zip->add($name, $content);
-        }
-        $zip->close();
-        unlink($out);
-    }, 30, $count); // what is asked for is 30 s for 5,000; zipping the bytes alone takes about one
+    $bench->compare(
+        "send out as $format",
+        $send,
+        function () use ($bytes): void {
+            $out = (string) tempnam(sys_get_temp_dir(), 'zip');
+            $zip = new WideQuarry\Interchange\Package\ZipWriter($out);
+            foreach ($bytes as $name => $content) {
+                $zip->add($name, $content);
+            }
+            $zip->close();
+            unlink($out);
+        },
+        30,
+        $count,
+    ); // what is asked for is 30 s for 5,000; zipping the bytes alone takes about one
 }
 
 // The other formats on their way in, once each; the keys of 1.2.1 and of cartridges are all tried out (decision 19).
@@ -126,11 +171,19 @@ foreach (['qti22', 'qti21', 'qti12', 'cc13', 'pack'] as $format) {
     unlink($file);
     $file = Packages::strangers($count, $format);
     $documents = Packages::documents($file);
-    $once->compare("read and stage $format", $stage, function () use ($documents): void {
-        foreach ($documents as $document) {
-            str_starts_with($document, '<') ? (new DOMDocument)->loadXML($document) : array_map(json_decode(...), explode("\n", rtrim($document)));
-        }
-    }, in_array($format, ['qti12', 'cc13'], true) ? 200 : 100, $count);
+    $once->compare(
+        "read and stage $format",
+        $stage,
+        function () use ($documents): void {
+            foreach ($documents as $document) {
+                str_starts_with($document, '<')
+                    ? (new DOMDocument)->loadXML($document)
+                    : array_map(json_decode(...), explode("\n", rtrim($document)));
+            }
+        },
+        in_array($format, ['qti12', 'cc13'], true) ? 200 : 100,
+        $count,
+    );
 }
 
 DB::table('banks')->where('id', $bank->id)->delete();

@@ -13,7 +13,7 @@ export function ownEnvironment() {
 const signedIn = new Map<string, Awaited<ReturnType<BrowserContext['cookies']>>>()
 
 export async function signIn(page: Page, person: string) {
-  const address = page.getByLabel('Address')
+  const address = page.getByLabel('Email address')
   const banks = page.getByRole('heading', { name: 'Banks' })
   await page.context().addCookies(signedIn.get(person) ?? [])
   await page.goto('/banks')
@@ -65,7 +65,7 @@ export const tryPane = (page: Page) => page.getByRole('region', { name: 'Try', e
 /** Begins a new question of a kind in a bank, and types its text. */
 export async function write(page: Page, bank: string, start: RegExp, text: string) {
   await page.goto(`/banks/${bank}/write`)
-  const again = page.getByRole('button', { name: 'Begin with nothing' })
+  const again = page.getByRole('button', { name: 'Start blank' })
   const choice = page.getByRole('button', { name: start })
   await expect(again.or(choice)).toBeVisible()
   if (await again.isVisible()) await again.click()

@@ -12,12 +12,14 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Feature\World;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
 
 it('signs in and out, with one sentence for every refusal, and slows down guessing', function (): void {
     new World;
-    expect(ask('POST', '/session', ['email' => 'writer@fellmoor.example', 'password' => 'limestone-7'])->status())->toBe(200)
-        ->and(ask('POST', '/session', ['email' => 'nobody@fellmoor.example', 'password' => 'x'])->json('detail'))->toBe(ask('POST', '/session', ['email' => 'writer@fellmoor.example', 'password' => 'x'])->json('detail'));
+    expect(ask('POST', '/session', ['email' => 'writer@fellmoor.example', 'password' => 'limestone-7'])->status())
+        ->toBe(200)
+        ->and(ask('POST', '/session', ['email' => 'nobody@fellmoor.example', 'password' => 'x'])->json('detail'))
+        ->toBe(ask('POST', '/session', ['email' => 'writer@fellmoor.example', 'password' => 'x'])->json('detail'));
     for ($i = 0; $i < 12; $i++) {
         $last = ask('POST', '/session', ['email' => 'keeper@fellmoor.example', 'password' => "guess $i"]);
     }
@@ -28,19 +30,35 @@ it('answers problems with a sentence and the place', function (mixed $body, stri
     $this->actingAs((new World)->people['reader']);
     $response = ask('POST', '/present', $body);
 
-    expect($response->status())->toBe(422)->and($response->headers->get('Content-Type'))->toBe('application/problem+json')
-        ->and($response->json('type'))->toBe("urn:wide-quarry:problem:$type")->and($response->json('path'))->toBe($path);
+    expect($response->status())
+        ->toBe(422)
+        ->and($response->headers->get('Content-Type'))
+        ->toBe('application/problem+json')
+        ->and($response->json('type'))
+        ->toBe("urn:wide-quarry:problem:$type")
+        ->and($response->json('path'))
+        ->toBe($path);
 })->with([
     'no JSON' => ['{"question": ', 'json.syntax', ''],
     'an unknown field' => [['question' => (object) [], 'colour' => 1], 'field.unknown', '/colour'],
     'nothing to present' => [(object) [], 'field.missing', ''],
-    'a question without a body' => [['question' => (function (): stdClass {
-        $json = json_decode((string) file_get_contents(__DIR__.'/../../core/schema/examples/choice.json'))->valid;
-        unset($json->body);
+    'a question without a body' => [
+        [
+            'question' => (function (): stdClass {
+                $json = json_decode((string) file_get_contents(__DIR__.'/../../core/schema/examples/choice.json'))->valid;
+                unset($json->body);
 
-        return $json;
-    })()], 'field.missing', ''],
-    'a question of a kind that comes later' => [['question' => json_decode((string) file_get_contents(__DIR__.'/../../core/schema/examples/graph.json'))->valid], 'part.kind_unavailable', '/parts/0/kind'],
+                return $json;
+            })(),
+        ],
+        'field.missing',
+        '',
+    ],
+    'a question of a kind that comes later' => [
+        ['question' => json_decode((string) file_get_contents(__DIR__.'/../../core/schema/examples/graph.json'))->valid],
+        'part.kind_unavailable',
+        '/parts/0/kind',
+    ],
 ]);
 
 it('saves revisions, names the newer one, and keeps what was sent', function (): void {
@@ -50,11 +68,20 @@ it('saves revisions, names the newer one, and keeps what was sent', function ():
     $json->title = 'Changed';
     $json->body = '<p onclick="x">Which?</p><div data-part="p1"></div>';
     $first = ask('PUT', "/questions/$world->question", ['question' => $json], ['If-Match' => '"1"']);
-    expect($first->status())->toBe(200)->and($first->headers->get('ETag'))->toBe('"2"')->and($first->json('data.question.body'))->toBe('<p>Which?</p><div data-part="p1"></div>')
-        ->and(ask('PUT', "/questions/$world->question", ['question' => $json], ['If-Match' => '"1"'])->status())->toBe(412)
-        ->and(ask('PUT', "/questions/$world->question", ['question' => $json])->status())->toBe(428)
-        ->and(DB::table('revisions')->where('question_id', $world->question)->count())->toBe(2)
-        ->and(DB::table('questions')->value('title'))->toBe('Changed');
+    expect($first->status())
+        ->toBe(200)
+        ->and($first->headers->get('ETag'))
+        ->toBe('"2"')
+        ->and($first->json('data.question.body'))
+        ->toBe('<p>Which?</p><div data-part="p1"></div>')
+        ->and(ask('PUT', "/questions/$world->question", ['question' => $json], ['If-Match' => '"1"'])->status())
+        ->toBe(412)
+        ->and(ask('PUT', "/questions/$world->question", ['question' => $json])->status())
+        ->toBe(428)
+        ->and(DB::table('revisions')->where('question_id', $world->question)->count())
+        ->toBe(2)
+        ->and(DB::table('questions')->value('title'))
+        ->toBe('Changed');
     expect(fn () => DB::table('revisions')->update(['content' => '{}']))->toThrow(Illuminate\Database\QueryException::class);
 });
 
@@ -66,12 +93,25 @@ it('tells the revisions of a question, and what each changed', function (): void
     ask('PUT', "/questions/$world->question", ['question' => $json, 'note' => 'A title'], ['If-Match' => '"1"']);
     $json->parts[0]->points = 7;
     ask('PUT', "/questions/$world->question", ['question' => $json], ['If-Match' => '"2"']);
-    $places = fn (string $path): array => array_map(fn (array $one): string => implode(' ', array_column($one['path'], 'name')), ask('GET', "/questions/$world->question/revisions$path")->json('differences'));
+    $places = fn (string $path): array => array_map(
+        fn (array $one): string => implode(' ', array_column($one['path'], 'name')),
+        ask('GET', "/questions/$world->question/revisions$path")->json('differences'),
+    );
     $all = ask('GET', "/questions/$world->question/revisions")->json('data');
-    expect(array_map(fn (array $one): array => [$one['number'], $one['note'], $one['person']], $all))->toBe([[3, '', 'writer'], [2, 'A title', 'writer'], [1, '', null]])
-        ->and($places('/1'))->toBe([])->and($places('/2'))->toBe(['title'])->and($places('/3'))->toBe(['parts points'])->and($places('/3?since=1'))->toBe(['title', 'parts points'])
-        ->and(ask('GET', "/questions/$world->question/revisions/2")->json('content.title'))->toBe('Two rocks')
-        ->and(ask('GET', "/questions/$world->question/revisions/9")->status())->toBe(404);
+    expect(array_map(fn (array $one): array => [$one['number'], $one['note'], $one['person']], $all))
+        ->toBe([[3, '', 'writer'], [2, 'A title', 'writer'], [1, '', null]])
+        ->and($places('/1'))
+        ->toBe([])
+        ->and($places('/2'))
+        ->toBe(['title'])
+        ->and($places('/3'))
+        ->toBe(['parts points'])
+        ->and($places('/3?since=1'))
+        ->toBe(['title', 'parts points'])
+        ->and(ask('GET', "/questions/$world->question/revisions/2")->json('content.title'))
+        ->toBe('Two rocks')
+        ->and(ask('GET', "/questions/$world->question/revisions/9")->status())
+        ->toBe(404);
 });
 
 it('creates once for one key', function (): void {
@@ -81,9 +121,14 @@ it('creates once for one key', function (): void {
     $first = ask('POST', '/banks/rocks/questions', $body, $headers);
     $again = ask('POST', '/banks/rocks/questions', $body, $headers);
 
-    expect([$first->status(), $again->status()])->toBe([201, 201])->and($again->content())->toBe($first->content())
-        ->and(DB::table('questions')->count())->toBe(2)
-        ->and(ask('POST', '/banks/rocks/questions', ['question' => World::json((string) Str::uuid7())], $headers)->status())->toBe(422);
+    expect([$first->status(), $again->status()])
+        ->toBe([201, 201])
+        ->and($again->content())
+        ->toBe($first->content())
+        ->and(DB::table('questions')->count())
+        ->toBe(2)
+        ->and(ask('POST', '/banks/rocks/questions', ['question' => World::json((string) Str::uuid7())], $headers)->status())
+        ->toBe(422);
 });
 
 it('pages by cursor without missing or repeating a question', function (): void {
@@ -91,8 +136,12 @@ it('pages by cursor without missing or repeating a question', function (): void 
     $this->actingAs($world->people['writer']);
     foreach (range(1, 120) as $i) {
         $json = World::json((string) Str::uuid7());
-        $json->title = 'Same title '.($i % 7);
-        app(App\Actions\SaveQuestion::class)->create(WideQuarry\Question\Question::read($json, Parts::standard()), $world->bank->id, null);
+        $json->title = 'Same title '.$i % 7;
+        app(App\Actions\SaveQuestion::class)->create(
+            WideQuarry\Question\Question::read($json, StandardKinds::all()),
+            $world->bank->id,
+            null,
+        );
     }
     $seen = [];
     $cursor = null;
@@ -120,19 +169,33 @@ it('shows a question placed elsewhere to readers of that bank', function (): voi
     DB::table('placements')->insert(['question_id' => $world->question, 'folder_id' => $folder]);
     $this->actingAs($world->people['stranger']);
 
-    expect(ask('GET', "/questions/$world->question")->status())->toBe(200)
-        ->and(ask('PUT', "/questions/$world->question", ['question' => World::json()], ['If-Match' => '"1"'])->status())->toBe(403);
+    expect(ask('GET', "/questions/$world->question")->status())
+        ->toBe(200)
+        ->and(ask('PUT', "/questions/$world->question", ['question' => World::json()], ['If-Match' => '"1"'])->status())
+        ->toBe(403);
 });
 
 it('describes itself as it is', function (): void {
     $description = app(Description::class)->build();
-    $routes = array_filter(app('router')->getRoutes()->getRoutes(), fn ($route): bool => str_starts_with($route->uri(), 'api/v1/') && $route->uri() !== 'api/v1/openapi.json');
-    expect((string) file_get_contents(resource_path('js/api/schema.ts')))->toBe(TypeScript::of($description), 'Run php artisan api:types.')
-        ->and(count($routes))->toBe(array_sum(array_map(count(...), $description['paths'])));
+    $routes = array_filter(
+        app('router')->getRoutes()->getRoutes(),
+        fn ($route): bool => str_starts_with($route->uri(), 'api/v1/') && $route->uri() !== 'api/v1/openapi.json',
+    );
+    expect((string) file_get_contents(resource_path('js/api/schema.ts')))
+        ->toBe(TypeScript::of($description), 'Run php artisan api:types.')
+        ->and(count($routes))
+        ->toBe(array_sum(array_map(count(...), $description['paths'])));
 
     $world = new World;
     $this->actingAs($world->people['writer']);
-    foreach (['Person' => '/me', 'Bank' => '/banks/rocks', 'Question' => "/questions/$world->question", 'QuestionRow' => '/banks/rocks/questions'] as $name => $path) {
+    foreach (
+        [
+            'Person' => '/me',
+            'Bank' => '/banks/rocks',
+            'Question' => "/questions/$world->question",
+            'QuestionRow' => '/banks/rocks/questions',
+        ] as $name => $path
+    ) {
         $data = json_decode((string) ask('GET', $path)->content())->data;
         $schema = json_decode((string) json_encode($description['components']['schemas'][$name]));
         expect((new Opis\JsonSchema\Validator)->validate(is_array($data) ? $data[0] : $data, $schema)->isValid())->toBeTrue($name);
@@ -166,9 +229,12 @@ it('loads the demo, and sends a bank out and back without loss', function (): vo
 it('leaves nothing behind of a package that fails halfway', function (): void {
     $world = new World;
     $file = (string) tempnam(sys_get_temp_dir(), 'bad');
-    file_put_contents($file, substr((string) file_get_contents(DemoSeeder::package('maps', Parts::standard())), 0, 900));
+    file_put_contents($file, substr((string) file_get_contents(DemoSeeder::package('maps', StandardKinds::all())), 0, 900));
     $before = DB::table('questions')->count();
-    expect(fn () => app(ImportQuestions::class)->handle($file, 'bad.zip', $world->bank, [], $world->people['keeper']))->toThrow(App\Support\Refused::class, 'not a whole ZIP package');
+    expect(fn () => app(ImportQuestions::class)->handle($file, 'bad.zip', $world->bank, [], $world->people['keeper']))->toThrow(
+        App\Errors\Refused::class,
+        'not a whole ZIP package',
+    );
     expect(DB::table('questions')->count())->toBe($before);
 });
 
@@ -191,7 +257,7 @@ it('has an untidy package that is as it is made', function (): void {
 });
 
 it('has demo packages that hold the demo as it is', function (string $bank): void {
-    $made = DemoSeeder::package($bank, Parts::standard());
+    $made = DemoSeeder::package($bank, StandardKinds::all());
     $same = hash_file('sha256', $made) === hash_file('sha256', base_path("demo/files/$bank.zip"));
     unlink($made);
 
@@ -201,10 +267,20 @@ it('has demo packages that hold the demo as it is', function (string $bank): voi
 it('keeps what new questions of a bank begin with, and says what cannot be that', function (): void {
     $world = new World;
     $this->actingAs($world->people['keeper']);
-    $defaults = ['points' => 2, 'shuffle' => false, 'show' => 'after', 'attempts' => ['allowed' => 2, 'cost' => '1/4'], 'normalise' => ['case' => 'keep']];
-    $changed = ask('PATCH', '/banks/rocks', ['defaults' => $defaults])->assertOk()->json('data');
+    $defaults = [
+        'points' => 2,
+        'shuffle' => false,
+        'show' => 'after',
+        'attempts' => ['allowed' => 2, 'cost' => '1/4'],
+        'normalise' => ['case' => 'keep'],
+    ];
+    $changed = ask('PATCH', '/banks/rocks', ['defaults' => $defaults])
+        ->assertOk()
+        ->json('data');
     expect($changed['defaults'])->toEqual($defaults)->and($changed['name'])->toBe('Rocks');
-    ask('PATCH', '/banks/rocks', ['defaults' => ['attempts' => ['cost' => '2']]])->assertStatus(422)->assertJsonPath('path', '/defaults/attempts/cost');
+    ask('PATCH', '/banks/rocks', ['defaults' => ['attempts' => ['cost' => '2']]])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/defaults/attempts/cost');
     expect(ask('GET', '/banks/rocks')->json('data.defaults.points'))->toBe(2);
 });
 
@@ -213,10 +289,21 @@ it('keeps beginnings of questions for one person, without what was only of that 
     $this->actingAs($world->people['writer']);
     $question = World::json();
     $question->record = (object) ['notes' => 'secret'];
-    $id = ask('POST', '/starts', ['name' => ' Four rocks ', 'question' => $question])->assertStatus(201)->json('id');
+    $id = ask('POST', '/starts', ['name' => ' Four rocks ', 'question' => $question])
+        ->assertStatus(201)
+        ->json('id');
     $kept = ask('GET', '/starts')->json('data.0');
-    expect($kept['name'])->toBe('Four rocks')->and($kept['question']['title'])->toBe('')->and($kept['question'])->not->toHaveKey('record')->and($kept['question']['parts'][0]['settings']['options'])->toHaveCount(3);
-    ask('POST', '/starts', ['name' => ' ', 'question' => $question])->assertStatus(422)->assertJsonPath('path', '/name');
+    expect($kept['name'])
+        ->toBe('Four rocks')
+        ->and($kept['question']['title'])
+        ->toBe('')
+        ->and($kept['question'])
+        ->not->toHaveKey('record')
+        ->and($kept['question']['parts'][0]['settings']['options'])
+        ->toHaveCount(3);
+    ask('POST', '/starts', ['name' => ' ', 'question' => $question])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/name');
     ask('DELETE', "/starts/$id")->assertStatus(204);
     expect(ask('GET', '/starts')->json('data'))->toBe([]);
 });
@@ -224,9 +311,14 @@ it('keeps beginnings of questions for one person, without what was only of that 
 it('keeps what was typed with characters that cannot be stored, and says that they were removed', function (): void {
     $this->actingAs((new World)->people['writer']);
     $answer = ask('PUT', '/autosaves/new:rocks', '{"content":{"body":"sl\u0000ate\ud83d, 🪨"}}');
-    expect($answer->status())->toBe(204)->and($answer->headers->get('Quarry-Removed-Characters'))->toBe('2')
-        ->and(ask('GET', '/autosaves/new:rocks')->json('content.body'))->toBe('slate, 🪨')
-        ->and(ask('PUT', '/autosaves/new:rocks', '{"content":{}}')->headers->has('Quarry-Removed-Characters'))->toBeFalse();
+    expect($answer->status())
+        ->toBe(204)
+        ->and($answer->headers->get('Quarry-Removed-Characters'))
+        ->toBe('2')
+        ->and(ask('GET', '/autosaves/new:rocks')->json('content.body'))
+        ->toBe('slate, 🪨')
+        ->and(ask('PUT', '/autosaves/new:rocks', '{"content":{}}')->headers->has('Quarry-Removed-Characters'))
+        ->toBeFalse();
 });
 
 it('takes a key over from a request that died, and keeps nothing of that', function (): void {
@@ -234,40 +326,70 @@ it('takes a key over from a request that died, and keeps nothing of that', funct
     $this->actingAs($world->people['writer']);
     $send = fn (): Illuminate\Testing\TestResponse => ask('POST', '/banks', ['name' => 'Once'], ['Idempotency-Key' => 'k9']);
     $body = (string) json_encode(['name' => 'Once']);
-    DB::table('idempotency_keys')->insert(['user_id' => $world->people['writer']->id, 'key' => 'k9', 'fingerprint' => hash('sha256', 'POST'.'api/v1/banks'.$body), 'created_at' => now()->subMinute()]);
+    DB::table('idempotency_keys')->insert([
+        'user_id' => $world->people['writer']->id,
+        'key' => 'k9',
+        'fingerprint' => hash('sha256', 'POST'.'api/v1/banks'.$body),
+        'created_at' => now()->subMinute(),
+    ]);
     expect($send()->status())->toBe(409); // it may still be at work
     DB::table('idempotency_keys')->update(['created_at' => now()->subMinutes(3)]);
-    expect($send()->status())->toBe(201)->and($send()->status())->toBe(201)->and(DB::table('banks')->where('name', 'Once')->count())->toBe(1);
+    expect($send()->status())
+        ->toBe(201)
+        ->and($send()->status())
+        ->toBe(201)
+        ->and(DB::table('banks')->where('name', 'Once')->count())
+        ->toBe(1);
 });
 
 it('prunes what nobody needs, and nothing else', function (): void {
     $world = new World;
-    $store = new App\Support\StoredFiles('files');
+    $store = new App\Storage\StoredFiles('files');
     foreach (['kept' => 2, 'unused' => 2, 'fresh' => 0] as $text => $days) {
         $store->putBytes(hash('sha256', $text), $text);
         touch($store->path(hash('sha256', $text)), time() - $days * 86_400);
     }
     $dispatch = $world->failedDispatch();
-    DB::table('dispatches')->where('id', $dispatch)->update(['sha256' => hash('sha256', 'kept'), 'state' => 'ready']);
-    DB::table('idempotency_keys')->insert([['user_id' => $world->people['writer']->id, 'key' => 'old', 'fingerprint' => '', 'created_at' => now()->subDays(2)], ['user_id' => $world->people['writer']->id, 'key' => 'new', 'fingerprint' => '', 'created_at' => now()]]);
+    DB::table('dispatches')
+        ->where('id', $dispatch)
+        ->update(['sha256' => hash('sha256', 'kept'), 'state' => 'ready']);
+    DB::table('idempotency_keys')->insert([
+        ['user_id' => $world->people['writer']->id, 'key' => 'old', 'fingerprint' => '', 'created_at' => now()->subDays(2)],
+        ['user_id' => $world->people['writer']->id, 'key' => 'new', 'fingerprint' => '', 'created_at' => now()],
+    ]);
     app(App\Actions\Prune::class)->handle();
-    expect(array_map(fn (string $text): bool => $store->isWhole(hash('sha256', $text)), ['kept', 'unused', 'fresh']))->toBe([true, false, true])
-        ->and(DB::table('idempotency_keys')->pluck('key')->all())->toBe(['new']);
+    expect(array_map(fn (string $text): bool => $store->isWhole(hash('sha256', $text)), ['kept', 'unused', 'fresh']))
+        ->toBe([true, false, true])
+        ->and(DB::table('idempotency_keys')->pluck('key')->all())
+        ->toBe(['new']);
     DB::table('dispatches')->update(['updated_at' => now()->subDays(31)]);
     app(App\Actions\Prune::class)->handle();
-    expect($store->isWhole(hash('sha256', 'kept')))->toBeFalse()->and(DB::table('dispatches')->where('id', $dispatch)->exists())->toBeTrue();
+    expect($store->isWhole(hash('sha256', 'kept')))
+        ->toBeFalse()
+        ->and(DB::table('dispatches')->where('id', $dispatch)->exists())
+        ->toBeTrue();
 });
 
 it('never shows questions in the log', function (): void {
     $world = new World;
     Illuminate\Support\Facades\Log::spy();
-    $problem = new Illuminate\Database\QueryException('pgsql', 'INSERT INTO revisions (content) VALUES (?)', ['zirkonit'], new PDOException("SQLSTATE[23514]: Check violation: 7 ERROR:  new row violates check\nDETAIL:  Failing row contains (zirkonit)."));
+    $problem = new Illuminate\Database\QueryException(
+        'pgsql',
+        'INSERT INTO revisions (content) VALUES (?)',
+        ['zirkonit'],
+        new PDOException("SQLSTATE[23514]: Check violation: 7 ERROR:  new row violates check\nDETAIL:  Failing row contains (zirkonit)."),
+    );
     report($problem);
-    Illuminate\Support\Facades\Log::shouldHaveReceived('error')->once()->withArgs(fn (string $message, array $context): bool => ! str_contains((string) json_encode([$message, $context]), 'zirkonit'));
+    Illuminate\Support\Facades\Log::shouldHaveReceived('error')
+        ->once()
+        ->withArgs(fn (string $message, array $context): bool => ! str_contains((string) json_encode([$message, $context]), 'zirkonit'));
 });
 
 it('says apart whether it is live and ready', function (): void {
-    expect($this->get('/up/live')->json())->toBe(['live' => true])->and($this->get('/up')->status())->toBe(503);
+    expect($this->get('/up/live')->json())
+        ->toBe(['live' => true])
+        ->and($this->get('/up')->status())
+        ->toBe(503);
     DB::table('workers')->insert(['name' => 'w', 'beat_at' => now()]);
     expect($this->get('/up/ready')->json())->toBe(['ready' => true, 'database' => true, 'disk' => true, 'worker' => true]);
     DB::table('workers')->update(['beat_at' => now()->subMinute()]);

@@ -6,7 +6,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use Tests\Feature\World;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
 
 /** Runs a program of bin/ as somebody would; @param  array<string, string|false>  $environment */
 function program(array $command, array $environment = []): Illuminate\Contracts\Process\ProcessResult
@@ -15,17 +15,28 @@ function program(array $command, array $environment = []): Illuminate\Contracts\
 }
 
 it('says so when the database cannot be reached', function (): void {
-    $package = Database\Seeders\DemoSeeder::package('maps', Parts::standard());
+    $package = Database\Seeders\DemoSeeder::package('maps', StandardKinds::all());
     $result = program(['bin/quarry', 'import', $package, '--bank=rocks'], ['DB_PORT' => '1']);
     unlink($package);
 
-    expect($result->exitCode())->toBe(1)->and($result->output())->toBe('')
-        ->and(json_decode($result->errorOutput())->detail)->toContain('bin/start');
+    expect($result->exitCode())
+        ->toBe(1)
+        ->and($result->output())
+        ->toBe('')
+        ->and(json_decode($result->errorOutput())->detail)
+        ->toContain('bin/start');
 });
 
 it('answers with a sentence and 503 when the database is away', function (string $path): void {
-    config(['database.connections.away' => [...config('database.connections.pgsql'), 'port' => 1], 'database.default' => 'away', 'session.driver' => 'database']);
-    $response = $this->get($path, ['Accept' => str_starts_with($path, '/api') ? 'application/json' : 'text/html', 'Referer' => 'http://127.0.0.1:8090']);
+    config([
+        'database.connections.away' => [...config('database.connections.pgsql'), 'port' => 1],
+        'database.default' => 'away',
+        'session.driver' => 'database',
+    ]);
+    $response = $this->get($path, [
+        'Accept' => str_starts_with($path, '/api') ? 'application/json' : 'text/html',
+        'Referer' => 'http://127.0.0.1:8090',
+    ]);
     config(['database.default' => 'pgsql']);
 
     expect($response->status())->toBe(503)->and($response->content())->toContain('database');
@@ -34,7 +45,12 @@ it('answers with a sentence and 503 when the database is away', function (string
 it('imports and exports by name, with the problems of a command in one sentence', function (array $command, string $says): void {
     $result = program(['bin/quarry', ...$command], ['DB_DATABASE' => 'quarry_test']);
 
-    expect($result->exitCode())->toBe(1)->and($result->output())->toBe('')->and(json_decode($result->errorOutput())->detail)->toContain($says);
+    expect($result->exitCode())
+        ->toBe(1)
+        ->and($result->output())
+        ->toBe('')
+        ->and(json_decode($result->errorOutput())->detail)
+        ->toContain($says);
 })->with([
     'an unknown command' => [['polish'], 'Known are'],
     'a file that is not there' => [['import', '/nowhere.zip', '--bank=rocks'], 'nowhere.zip'],
@@ -51,20 +67,35 @@ it('adds the first person, who may then sign in', function (): void {
     $code = $console->run(['person', 'add', 'Head@fellmoor.example', '--administrator']);
     $made = json_decode((string) ob_get_clean());
 
-    expect($code)->toBe(0)->and(User::query()->firstOrFail()->is_administrator)->toBeTrue()
-        ->and(ask('POST', '/session', ['email' => 'head@fellmoor.example', 'password' => $made->password])->status())->toBe(200);
+    expect($code)
+        ->toBe(0)
+        ->and(User::query()->firstOrFail()->is_administrator)
+        ->toBeTrue()
+        ->and(ask('POST', '/session', ['email' => 'head@fellmoor.example', 'password' => $made->password])->status())
+        ->toBe(200);
 });
 
 it('skips, adds or replaces what is there already', function (string $duplicates, array $counts, int $questions, int $revision): void {
     $world = new World;
-    $package = Database\Seeders\DemoSeeder::package('maps', Parts::standard());
-    $import = fn (string $how): stdClass => app(App\Actions\ImportQuestions::class)->handle($package, 'maps.zip', $world->bank, [], $world->people['keeper'], $how)->body->result;
+    $package = Database\Seeders\DemoSeeder::package('maps', StandardKinds::all());
+    $import = fn (string $how): stdClass => app(App\Actions\ImportQuestions::class)->handle(
+        $package,
+        'maps.zip',
+        $world->bank,
+        [],
+        $world->people['keeper'],
+        $how,
+    )->body->result;
     $import('skip');
     $tally = $import($duplicates);
     unlink($package);
 
-    expect([$tally->added, $tally->replaced, $tally->skipped])->toBe($counts)
-        ->and(DB::table('questions')->count())->toBe($questions + 1)->and(DB::table('questions')->max('revision'))->toBe($revision);
+    expect([$tally->added, $tally->replaced, $tally->skipped])
+        ->toBe($counts)
+        ->and(DB::table('questions')->count())
+        ->toBe($questions + 1)
+        ->and(DB::table('questions')->max('revision'))
+        ->toBe($revision);
 })->with(['skip' => ['skip', [0, 0, 12], 12, 1], 'add' => ['add', [12, 0, 0], 24, 1], 'replace' => ['replace', [0, 12, 0], 12, 2]]);
 
 it('refuses to start on a port in use, or with a flag it does not know', function (array $flags, string $says): void {

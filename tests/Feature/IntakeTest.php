@@ -8,22 +8,22 @@ use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
 use App\Actions\Intake\UndoIntake;
 use App\Actions\SaveQuestion;
+use App\Errors\Refused;
 use App\Jobs\WorkOnIntake;
 use App\Models\Bank;
 use App\Models\Intake;
-use App\Support\MediaStore;
-use App\Support\Refused;
+use App\Storage\MediaStore;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use Tests\Feature\World;
 use WideQuarry\Assembly\Assessment as Document;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Pack\PackWriter;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
 
 /** @return list<stdClass> $count different questions */
@@ -42,7 +42,9 @@ function several(int $count, array $topics = [['Rocks', 'Slate']]): array
 /** @param  list<UploadedFile>  $files */
 function give(array $files, array $more = []): Illuminate\Testing\TestResponse
 {
-    return test()->withHeaders(['Accept' => 'application/json', 'Referer' => 'http://127.0.0.1:8090'])->post('/api/v1/intakes', ['files' => $files, ...$more]);
+    return test()
+        ->withHeaders(['Accept' => 'application/json', 'Referer' => 'http://127.0.0.1:8090'])
+        ->post('/api/v1/intakes', ['files' => $files, ...$more]);
 }
 
 function upload(string $path, string $name = 'given.zip'): UploadedFile
@@ -54,9 +56,20 @@ function upload(string $path, string $name = 'given.zip'): UploadedFile
 function holds(string $bank): array
 {
     return [
-        DB::table('questions')->where('bank_id', $bank)->orderBy('title')->get(['title', 'points', 'status', 'revision', 'fingerprint'])->map(fn ($row) => (array) $row)->all(),
-        DB::table('placements')->count(), DB::table('question_topics')->count(), DB::table('question_search')->count(),
-        DB::table('receipts')->where('kind', 'intake')->pluck('body')->map(fn ($body) => array_diff_key(json_decode($body, true), ['files' => 1]))->all(),
+        DB::table('questions')
+            ->where('bank_id', $bank)
+            ->orderBy('title')
+            ->get(['title', 'points', 'status', 'revision', 'fingerprint'])
+            ->map(fn ($row) => (array) $row)
+            ->all(),
+        DB::table('placements')->count(),
+        DB::table('question_topics')->count(),
+        DB::table('question_search')->count(),
+        DB::table('receipts')
+            ->where('kind', 'intake')
+            ->pluck('body')
+            ->map(fn ($body) => array_diff_key(json_decode($body, true), ['files' => 1]))
+            ->all(),
     ];
 }
 
@@ -78,33 +91,76 @@ function killedAt(string $statement, int $time, callable $work): void
 it('brings in what was given, takes it back, and brings it in again', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
-    $id = give([upload(World::package(several(5)), 'layers.zip')])->assertStatus(201)->json('data.id');
+    $id = give([upload(World::package(several(5)), 'layers.zip')])
+        ->assertStatus(201)
+        ->json('data.id');
     $rows = ask('GET', "/intakes/$id/questions")->json('data');
     expect(array_column($rows, 'title'))->toBe(['Question 1', 'Question 2', 'Question 3', 'Question 4', 'Question 5']);
 
     ask('POST', "/intakes/$id/set", ['ids' => [$rows[1]['id']], 'skipped' => true]);
-    ask('POST', "/intakes/$id/set", ['filter' => 'show=all', 'points' => 2.5, 'record' => ['tags' => ['add' => ['Layers']]], 'topics' => ['add' => [['Maps']]]])->assertJson(['changed' => 5, 'left' => []]);
-    expect(ask('POST', "/intakes/$id/commit", new stdClass)->json('path'))->toBe('/bank');
+    ask('POST', "/intakes/$id/set", [
+        'filter' => 'show=all',
+        'points' => 2.5,
+        'record' => ['tags' => ['add' => ['Layers']]],
+        'topics' => ['add' => [['Maps']]],
+    ])->assertJson(['changed' => 5, 'left' => []]);
+    expect(ask('POST', "/intakes/$id/commit", new stdClass())->json('path'))->toBe('/bank');
     ask('PATCH', "/intakes/$id", ['bank' => 'rocks', 'folder' => ['Year 9', 'Layers']])->assertOk();
-    expect(ask('POST', "/intakes/$id/commit", new stdClass)->json('data.state'))->toBe('committed');
+    expect(ask('POST', "/intakes/$id/commit", new stdClass())->json('data.state'))->toBe('committed');
 
     $made = fn () => DB::table('questions')->where('bank_id', $world->bank->id)->where('id', '<>', $world->question);
-    expect($made()->orderBy('title')->pluck('title')->all())->toBe(['Question 1', 'Question 3', 'Question 4', 'Question 5'])
-        ->and((float) $made()->sum('points'))->toBe(10.0)->and(DB::table('placements')->count())->toBe(4)->and(DB::table('question_topics')->count())->toBe(8);
+    expect($made()->orderBy('title')->pluck('title')->all())
+        ->toBe(['Question 1', 'Question 3', 'Question 4', 'Question 5'])
+        ->and((float) $made()->sum('points'))
+        ->toBe(10.0)
+        ->and(DB::table('placements')->count())
+        ->toBe(4)
+        ->and(DB::table('question_topics')->count())
+        ->toBe(8);
     $receipt = ask('GET', '/intakes/'.$id)->json('data.receipts.0.id');
-    expect(ask('GET', "/receipts/$receipt")->json('data.body.result'))->toMatchArray(['added' => 4, 'skipped' => 1, 'skipped_in_review' => 1, 'replaced' => 0, 'points' => '10', 'kinds' => ['choice' => 4]])
-        ->and(json_decode((string) ask('GET', "/receipts/$receipt?download")->content())->questions)->toHaveCount(5);
+    expect(ask('GET', "/receipts/$receipt")->json('data.body.result'))
+        ->toMatchArray([
+            'added' => 4,
+            'skipped' => 1,
+            'skipped_in_review' => 1,
+            'replaced' => 0,
+            'points' => '10',
+            'kinds' => ['choice' => 4],
+        ])
+        ->and(json_decode((string) ask('GET', "/receipts/$receipt?download")->content())->questions)
+        ->toHaveCount(5);
 
-    expect(ask('POST', "/intakes/$id/undo", new stdClass)->json('data.state'))->toBe('review')
-        ->and($made()->count())->toBe(0)->and(DB::table('folders')->count())->toBe(0)->and(DB::table('topics')->count())->toBe(0)->and(DB::table('receipts')->count())->toBe(2);
-    expect(ask('POST', "/intakes/$id/commit", new stdClass)->json('data.state'))->toBe('committed')->and($made()->count())->toBe(4);
-    expect(collect(ask('GET', '/transfers')->json('data'))->firstWhere('id', $id))->toMatchArray(['direction' => 'in', 'title' => 'layers.zip', 'questions' => 5, 'bank' => 'Rocks']);
+    expect(ask('POST', "/intakes/$id/undo", new stdClass())->json('data.state'))
+        ->toBe('review')
+        ->and($made()->count())
+        ->toBe(0)
+        ->and(DB::table('folders')->count())
+        ->toBe(0)
+        ->and(DB::table('topics')->count())
+        ->toBe(0)
+        ->and(DB::table('receipts')->count())
+        ->toBe(2);
+    expect(ask('POST', "/intakes/$id/commit", new stdClass())->json('data.state'))
+        ->toBe('committed')
+        ->and($made()->count())
+        ->toBe(4);
+    expect(collect(ask('GET', '/transfers')->json('data'))->firstWhere('id', $id))->toMatchArray([
+        'direction' => 'in',
+        'title' => 'layers.zip',
+        'questions' => 5,
+        'bank' => 'Rocks',
+    ]);
 });
 
 it('ends as an undisturbed run does, wherever the worker is killed', function (string $statement, int $time): void {
     $world = new World;
     $file = World::package(several(620));
-    $open = fn (): Intake => app(OpenIntake::class)->handle([['path' => $file, 'name' => 'many.zip']], $world->people['writer'], $world->bank, ['New']);
+    $open = fn (): Intake => app(OpenIntake::class)->handle(
+        [['path' => $file, 'name' => 'many.zip']],
+        $world->people['writer'],
+        $world->bank,
+        ['New'],
+    );
     $run = function (Intake $intake) use ($world): void {
         app()->call([new WorkOnIntake($intake->id), 'handle']);
         if ($intake->refresh()->state === 'review') {
@@ -135,33 +191,58 @@ it('lets one of two bring it in', function (): void {
     $intake = $world->intake();
     app(CommitIntake::class)->begin($intake, $world->people['writer']);
 
-    expect(fn () => app(CommitIntake::class)->begin($intake, $world->people['keeper']))->toThrow(Refused::class, 'Somebody has brought this intake in already.');
+    expect(fn () => app(CommitIntake::class)->begin($intake, $world->people['keeper']))->toThrow(
+        Refused::class,
+        'Someone has already imported this.',
+    );
     app(CommitIntake::class)->handle($intake->refresh());
     app(CommitIntake::class)->handle($intake->refresh());
-    expect(DB::table('questions')->count())->toBe(2)->and(DB::table('receipts')->count())->toBe(1);
+    expect(DB::table('questions')->count())
+        ->toBe(2)
+        ->and(DB::table('receipts')->count())
+        ->toBe(1);
 });
 
 it('loses nothing when the bank is deleted meanwhile', function (): void {
     $world = new World;
-    $intake = app(OpenIntake::class)->handle([['path' => World::package(several(510)), 'name' => 'many.zip']], $world->people['writer'], $world->bank);
+    $intake = app(OpenIntake::class)->handle(
+        [['path' => World::package(several(510)), 'name' => 'many.zip']],
+        $world->people['writer'],
+        $world->bank,
+    );
     app(ReadIntake::class)->handle($intake);
     app(CommitIntake::class)->begin($intake->refresh(), $world->people['writer']);
     killedAt("SET outcome = 'added'", 2, fn () => app(CommitIntake::class)->handle($intake->refresh()));
     Bank::query()->whereKey($world->bank->id)->delete();
     app(CommitIntake::class)->handle($intake->refresh());
-    expect($intake->refresh()->state)->toBe('review')->and($intake->problem)->toContain('not there any more')->and($intake->bank_id)->toBeNull();
+    expect($intake->refresh()->state)
+        ->toBe('review')
+        ->and($intake->problem)
+        ->toContain('no longer exists')
+        ->and($intake->bank_id)
+        ->toBeNull();
 
     $intake->update(['new_bank' => 'Elsewhere']);
     app(CommitIntake::class)->begin($intake, $world->people['writer']);
     app(CommitIntake::class)->handle($intake->refresh());
-    expect(DB::table('questions')->count())->toBe(510)->and(Bank::query()->where('slug', 'elsewhere')->exists())->toBeTrue();
+    expect(DB::table('questions')->count())
+        ->toBe(510)
+        ->and(Bank::query()->where('slug', 'elsewhere')->exists())
+        ->toBeTrue();
 });
 
 it('knows what is there already: by identifier, origin and words, and twins within', function (): void {
     $world = new World;
     [$same, $alike, $origin, $fresh] = several(4);
     $origin->record->origin = (object) ['format' => 'qti30', 'identifier' => 'item-7'];
-    $import = fn (array $questions, string $how = 'skip') => app(ImportQuestions::class)->handle(World::package($questions), 'a.zip', $world->bank, [], $world->people['writer'], $how);
+    $import = fn (array $questions, string $how = 'skip') => app(ImportQuestions::class)->handle(
+        World::package($questions),
+        'a.zip',
+        $world->bank,
+        [],
+        $world->people['writer'],
+        $how,
+    );
     $import([$same, $alike, $origin]);
     $alike = World::json((string) Str::uuid7());
     $alike->body = '<p>WHAT is layer 2 made of</p><div data-part="p1"></div>';
@@ -172,10 +253,15 @@ it('knows what is there already: by identifier, origin and words, and twins with
     $twin->id = (string) Str::uuid7();
     $receipt = $import([$same, $alike, $again, $fresh, $twin]);
 
-    expect(DB::table('staged_questions')->where('intake_id', $receipt->intake)->orderBy('number')->pluck('duplicate_by')->all())->toBe(['identifier', 'words', 'origin', 'near', 'earlier'])
-        ->and([$receipt->body->result->added, $receipt->body->result->skipped])->toBe([1, 4]);
+    expect(DB::table('staged_questions')->where('intake_id', $receipt->intake)->orderBy('number')->pluck('duplicate_by')->all())
+        ->toBe(['identifier', 'words', 'origin', 'near', 'earlier'])
+        ->and([$receipt->body->result->added, $receipt->body->result->skipped])
+        ->toBe([1, 4]);
     $replaced = $import([$again], 'replace');
-    expect($replaced->body->result->replaced)->toBe(1)->and(DB::table('questions')->where('id', $origin->id)->value('revision'))->toBe(2);
+    expect($replaced->body->result->replaced)
+        ->toBe(1)
+        ->and(DB::table('questions')->where('id', $origin->id)->value('revision'))
+        ->toBe(2);
     $import([$same, $same], 'add');
     expect(DB::table('questions')->where('title', 'Question 1')->count())->toBe(3);
 });
@@ -184,24 +270,49 @@ it('takes back only what is unchanged and unused since, and lists the rest', fun
     $world = new World;
     $writer = $world->people['writer'];
     [$kept, $gone, $edited, $filed] = several(4);
-    app(SaveQuestion::class)->create(Question::read($kept, Parts::standard()), $world->bank->id, $writer);
+    app(SaveQuestion::class)->create(Question::read($kept, StandardKinds::all()), $world->bank->id, $writer);
     $newer = Json::copy($kept);
     $newer->title = 'Newer';
-    $receipt = app(ImportQuestions::class)->handle(World::package([$newer, $gone, $edited, $filed]), 'a.zip', $world->bank, [], $writer, 'replace');
+    $receipt = app(ImportQuestions::class)->handle(
+        World::package([$newer, $gone, $edited, $filed]),
+        'a.zip',
+        $world->bank,
+        [],
+        $writer,
+        'replace',
+    );
     $intake = Intake::query()->findOrFail($receipt->intake);
     $edited->title = 'Edited since';
-    app(SaveQuestion::class)->revise(Question::read($edited, Parts::standard()), 1, $writer);
-    DB::table('changes')->insert(['question_id' => $filed->id, 'field' => 'level', 'before' => 'null', 'after' => '"Year 9"', 'user_id' => $writer->id]);
+    app(SaveQuestion::class)->revise(Question::read($edited, StandardKinds::all()), 1, $writer);
+    DB::table('changes')->insert([
+        'question_id' => $filed->id,
+        'field' => 'level',
+        'before' => 'null',
+        'after' => '"Year 9"',
+        'user_id' => $writer->id,
+    ]);
     app(UndoIntake::class)->begin($intake, $writer);
     app(UndoIntake::class)->handle($intake->refresh());
 
-    $titles = DB::table('questions')->where('bank_id', $world->bank->id)->whereNot('id', $world->question)->orderBy('title')->pluck('revision', 'title')->all();
+    $titles = DB::table('questions')
+        ->where('bank_id', $world->bank->id)
+        ->whereNot('id', $world->question)
+        ->orderBy('title')
+        ->pluck('revision', 'title')
+        ->all();
     expect($titles)->toBe(['Edited since' => 2, 'Question 1' => 3, 'Question 4' => 1]);
     $undo = Json::decode((string) DB::table('receipts')->where('kind', 'undo')->value('body'));
-    expect((array) $undo->taken_back)->toBe(['added' => 1, 'replaced' => 1])->and(array_column($undo->left, 'title'))->toBe(['Question 3', 'Question 4']);
+    expect((array) $undo->taken_back)
+        ->toBe(['added' => 1, 'replaced' => 1])
+        ->and(array_column($undo->left, 'title'))
+        ->toBe(['Question 3', 'Question 4']);
 });
 
-it('refuses hostile and broken files with a sentence, leaving nothing behind', function (string $name, callable $make, string $says): void {
+it('refuses hostile and broken files with a sentence, leaving nothing behind', function (
+    string $name,
+    callable $make,
+    string $says,
+): void {
     Storage::fake('local');
     $world = new World;
     $this->actingAs($world->people['writer']);
@@ -210,24 +321,55 @@ it('refuses hostile and broken files with a sentence, leaving nothing behind', f
     $reply = give([upload($file, $name)]);
     $intake = $reply->json('data');
 
-    expect($reply->status())->toBe(201)->and($intake['state'])->toBe('failed')->and($intake['problem'])->toContain($says)
-        ->and(DB::table('staged_questions')->count())->toBe(0)->and(Storage::disk('local')->allFiles())->toBe([]);
+    expect($reply->status())
+        ->toBe(201)
+        ->and($intake['state'])
+        ->toBe('failed')
+        ->and($intake['problem'])
+        ->toContain($says)
+        ->and(DB::table('staged_questions')->count())
+        ->toBe(0)
+        ->and(Storage::disk('local')->allFiles())
+        ->toBe([]);
 })->with([
-    'a path that leads out' => ['a.zip', function (string $file): void {
-        $zip = new ZipArchive;
-        $zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE);
-        $zip->addFromString('../../etc/cron.d/x', 'x');
-        $zip->close();
-    }, 'leads out of the package'],
-    'a bomb' => ['b.zip', function (string $file): void {
-        $zip = new ZipArchive;
-        $zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE);
-        $zip->addFromString('imsmanifest.xml', str_repeat("\0", 50_000_000));
-        $zip->close();
-    }, 'packed tighter'],
-    'entities' => ['c.xml', fn (string $file) => file_put_contents($file, '<!DOCTYPE qti-assessment-item [<!ENTITY x SYSTEM "file:///etc/passwd">]><qti-assessment-item>&x;</qti-assessment-item>'), 'document type'],
-    'half a package' => ['d.zip', fn (string $file) => file_put_contents($file, substr((string) file_get_contents(World::package(several(3))), 0, 400)), 'not a whole ZIP'],
-    'a program' => ['e.exe', fn (string $file) => file_put_contents($file, "MZ\x90\0".random_bytes(3000)), 'in no open format that can be read here'],
+    'a path that leads out' => [
+        'a.zip',
+        function (string $file): void {
+            $zip = new ZipArchive;
+            $zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE);
+            $zip->addFromString('../../etc/cron.d/x', 'x');
+            $zip->close();
+        },
+        'leads out of the package',
+    ],
+    'a bomb' => [
+        'b.zip',
+        function (string $file): void {
+            $zip = new ZipArchive;
+            $zip->open($file, ZipArchive::CREATE | ZipArchive::OVERWRITE);
+            $zip->addFromString('imsmanifest.xml', str_repeat("\0", 50_000_000));
+            $zip->close();
+        },
+        'packed tighter',
+    ],
+    'entities' => [
+        'c.xml',
+        fn (string $file) => file_put_contents(
+            $file,
+            '<!DOCTYPE qti-assessment-item [<!ENTITY x SYSTEM "file:///etc/passwd">]><qti-assessment-item>&x;</qti-assessment-item>',
+        ),
+        'document type',
+    ],
+    'half a package' => [
+        'd.zip',
+        fn (string $file) => file_put_contents($file, substr((string) file_get_contents(World::package(several(3))), 0, 400)),
+        'not a whole ZIP',
+    ],
+    'a program' => [
+        'e.exe',
+        fn (string $file) => file_put_contents($file, "MZ\x90\0".random_bytes(3000)),
+        'in no open format that can be read here',
+    ],
 ]);
 
 it('brings in the good files of several, and says what is wrong with the others', function (): void {
@@ -236,17 +378,30 @@ it('brings in the good files of several, and says what is wrong with the others'
     file_put_contents($bad, "\0\1\2");
     $intake = give([upload($bad, 'bad.bin'), upload(World::package(several(2)), 'good.zip')])->json('data');
 
-    expect($intake['state'])->toBe('review')->and($intake['found'])->toBe(2)->and($intake['title'])->toBe('bad.bin and 1 more')->and($intake['files'][0]['problem'])->toContain('bad.bin');
+    expect($intake['state'])
+        ->toBe('review')
+        ->and($intake['found'])
+        ->toBe(2)
+        ->and($intake['title'])
+        ->toBe('bad.bin and 1 more')
+        ->and($intake['files'][0]['problem'])
+        ->toContain('bad.bin');
 });
 
 it('reads pasted questions, which go the same way', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
     $id = give([], ['text' => (string) file_get_contents(base_path('demo/files/minerals-test.txt')), 'bank' => 'rocks'])->json('data.id');
-    $intake = ask('POST', "/intakes/$id/commit", new stdClass)->json('data');
+    $intake = ask('POST', "/intakes/$id/commit", new stdClass())->json('data');
 
-    expect($intake['state'])->toBe('committed')->and($intake['title'])->toBe('Minerals: a short test')->and(DB::table('questions')->where('is_complete', true)->count())->toBe(7)
-        ->and((float) DB::table('staged_questions')->sum('points'))->toBe(8.0);
+    expect($intake['state'])
+        ->toBe('committed')
+        ->and($intake['title'])
+        ->toBe('Minerals: a short test')
+        ->and(DB::table('questions')->where('is_complete', true)->count())
+        ->toBe(7)
+        ->and((float) DB::table('staged_questions')->sum('points'))
+        ->toBe(8.0);
 });
 
 it('makes folders of the groups of a source, as they are named anew', function (): void {
@@ -257,37 +412,76 @@ it('makes folders of the groups of a source, as they are named anew', function (
     $pools = $groups->where('kind', 'pool');
     expect($pools->count())->toBeGreaterThan(1);
     $first = $pools->first();
-    ask('PATCH', "/intakes/$id", ['bank' => 'rocks', 'folder' => ['Old'], 'duplicates' => 'add', 'regroup' => true, 'group_names' => [$first['id'] => 'Named anew']])->assertOk();
-    ask('POST', "/intakes/$id/commit", new stdClass)->assertOk();
-    $held = fn (string $name): int => DB::table('placements')->join('folders', 'folders.id', '=', 'placements.folder_id')->where('folders.name', $name)->count();
-    expect($held('Named anew'))->toBe($first['questions'])->and($held($pools->last()['title']))->toBe($pools->last()['questions'])->and(DB::table('folders')->where('name', 'Old')->whereNull('parent_id')->count())->toBe(1);
+    ask('PATCH', "/intakes/$id", [
+        'bank' => 'rocks',
+        'folder' => ['Old'],
+        'duplicates' => 'add',
+        'regroup' => true,
+        'group_names' => [$first['id'] => 'Named anew'],
+    ])->assertOk();
+    ask('POST', "/intakes/$id/commit", new stdClass())->assertOk();
+    $held = fn (string $name): int => DB::table('placements')
+        ->join('folders', 'folders.id', '=', 'placements.folder_id')
+        ->where('folders.name', $name)
+        ->count();
+    expect($held('Named anew'))
+        ->toBe($first['questions'])
+        ->and($held($pools->last()['title']))
+        ->toBe($pools->last()['questions'])
+        ->and(DB::table('folders')->where('name', 'Old')->whereNull('parent_id')->count())
+        ->toBe(1);
 });
 
 it('brings pictures and stimuli along, and names a stimulus anew where its name is taken', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
-    $found = new Found;
+    $found = new PackageContents;
     $question = World::json((string) Str::uuid7());
     $stimulus = (string) Str::uuid7();
     $question->body = '<p>Look. <img data-media="m7" alt="A bed"/> Which?</p><div data-part="p1"></div>';
     $question->stimuli = [$stimulus];
     $found->questions = [$question];
     $found->stimuli = [(object) ['id' => $stimulus, 'title' => 'Section', 'language' => 'en-GB', 'body' => '<p>Three beds.</p>']];
-    $found->media = [Medium::of('m7', 'image/png', 'bed.png', (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', true))];
+    $found->media = [
+        Medium::of(
+            'm7',
+            'image/png',
+            'bed.png',
+            (string) base64_decode(
+                'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+                true,
+            ),
+        ),
+    ];
     $file = (string) tempnam(sys_get_temp_dir(), 'pictures');
     (new PackWriter)->write($found, $file);
     $other = Bank::query()->create(['slug' => 'other', 'name' => 'Other']);
-    DB::table('stimuli')->insert(['id' => $stimulus, 'bank_id' => $other->id, 'title' => 'Theirs', 'language' => 'en-GB', 'body' => '<p>Not this.</p>']);
+    DB::table('stimuli')->insert([
+        'id' => $stimulus,
+        'bank_id' => $other->id,
+        'title' => 'Theirs',
+        'language' => 'en-GB',
+        'body' => '<p>Not this.</p>',
+    ]);
     $id = give([upload($file)], ['bank' => 'rocks'])->json('data.id');
 
     // in review it is shown as it came, whatever another bank has by that name
-    expect(ask('POST', '/present', ['question' => $question])->json('stimuli.0'))->toMatchArray(['title' => 'Section', 'media' => "/api/v1/intakes/$id/media"]);
+    expect(ask('POST', '/present', ['question' => $question])->json('stimuli.0'))->toMatchArray([
+        'title' => 'Section',
+        'media' => "/api/v1/intakes/$id/media",
+    ]);
     expect(ask('GET', "/intakes/$id/media/m7")->headers->get('Content-Type'))->toBe('image/png');
     $this->post("/api/v1/intakes/$id/commit", [], ['Accept' => 'application/json', 'Referer' => 'http://127.0.0.1:8090'])->assertOk();
     $here = ask('GET', "/questions/$question->id")->json('data.question.stimuli.0');
-    expect(ask('GET', '/banks/rocks/media/m7')->headers->get('Content-Type'))->toBe('image/png')->and($here)->not->toBe($stimulus)
-        ->and(DB::table('stimuli')->where('id', $here)->value('body'))->toBe('<p>Three beds.</p>')->and(DB::table('stimuli')->where('id', $here)->value('bank_id'))->toBe($world->bank->id);
-    ask('POST', "/intakes/$id/undo", new stdClass)->assertOk();
+    expect(ask('GET', '/banks/rocks/media/m7')->headers->get('Content-Type'))
+        ->toBe('image/png')
+        ->and($here)
+        ->not->toBe($stimulus)
+        ->and(DB::table('stimuli')->where('id', $here)->value('body'))
+        ->toBe('<p>Three beds.</p>')
+        ->and(DB::table('stimuli')->where('id', $here)->value('bank_id'))
+        ->toBe($world->bank->id);
+    ask('POST', "/intakes/$id/undo", new stdClass())->assertOk();
     expect(DB::table('stimuli')->pluck('id')->all())->toBe([$stimulus]);
 });
 
@@ -302,7 +496,7 @@ it('keeps pictures apart that have one name, in the bank and among the files', f
         return (string) ob_get_clean();
     };
     $package = function (string $colour) use ($picture): string {
-        $found = new Found;
+        $found = new PackageContents;
         $json = World::json((string) Str::uuid7());
         $json->title = $colour;
         $json->body = "<p>What is this, $colour? <img alt=\"a bed\" data-media=\"bed\"/></p><div data-part=\"p1\"></div>";
@@ -314,17 +508,26 @@ it('keeps pictures apart that have one name, in the bank and among the files', f
         return $file;
     };
     app(MediaStore::class)->put($world->bank->id, Medium::of('bed', 'image/png', 'bed.png', $picture('101010')));
-    $intake = app(OpenIntake::class)->handle([['path' => $package('aa0000'), 'name' => 'red.zip'], ['path' => $package('00aa00'), 'name' => 'green.zip']], $world->people['writer'], $world->bank);
+    $intake = app(OpenIntake::class)->handle(
+        [['path' => $package('aa0000'), 'name' => 'red.zip'], ['path' => $package('00aa00'), 'name' => 'green.zip']],
+        $world->people['writer'],
+        $world->bank,
+    );
     app(ReadIntake::class)->handle($intake);
     app(CommitIntake::class)->begin($intake->refresh(), $world->people['writer']);
     app()->call([new WorkOnIntake($intake->id), 'handle']);
     foreach (['aa0000', '00aa00'] as $colour) {
-        $body = DB::table('revisions')->join('questions', 'questions.id', 'revisions.question_id')->where('title', $colour)->value(DB::raw("content->>'body'"));
+        $body = DB::table('revisions')
+            ->join('questions', 'questions.id', 'revisions.question_id')
+            ->where('title', $colour)
+            ->value(DB::raw("content->>'body'"));
         preg_match('/data-media="([^"]+)"/', (string) $body, $named);
         $sha = DB::table('media')->where('bank_id', $world->bank->id)->where('id', $named[1])->value('sha256');
         expect($sha)->toBe(hash('sha256', $picture($colour)), $colour);
     }
-    expect(DB::table('media')->where('bank_id', $world->bank->id)->where('id', 'bed')->value('sha256'))->toBe(hash('sha256', $picture('101010')));
+    expect(DB::table('media')->where('bank_id', $world->bank->id)->where('id', 'bed')->value('sha256'))->toBe(
+        hash('sha256', $picture('101010')),
+    );
 });
 
 it('makes an assessment ask the question that stands for its twin', function (): void {
@@ -332,9 +535,11 @@ it('makes an assessment ask the question that stands for its twin', function ():
     [$first, $second] = several(2);
     $twin = Json::copy($first);
     $twin->id = (string) Str::uuid7();
-    $found = new Found;
+    $found = new PackageContents;
     $found->questions = [$first, $twin, $second];
-    $found->assessments = [Document::read(Document::fresh((string) Str::uuid7(), 'Layers'), Parts::standard())->with([$twin->id => 1, $second->id => 1])];
+    $found->assessments = [
+        Document::read(Document::fresh((string) Str::uuid7(), 'Layers'), StandardKinds::all())->with([$twin->id => 1, $second->id => 1]),
+    ];
     $file = (string) tempnam(sys_get_temp_dir(), 'twins');
     (new PackWriter)->write($found, $file);
     $intake = app(OpenIntake::class)->handle([['path' => $file, 'name' => 'twins.zip']], $world->people['writer'], $world->bank);
@@ -349,10 +554,19 @@ it('asks nothing of a bank for who may not write there', function (): void {
     $world = new World;
     $this->actingAs($world->people['reader']);
     $id = give([upload(World::package(several(1)))])->json('data.id');
-    expect(ask('PATCH', "/intakes/$id", ['bank' => 'rocks'])->json('path'))->toBe('/bank')->and(give([upload(World::package(several(1)))], ['bank' => 'rocks'])->status())->toBe(422)
-        ->and(ask('PATCH', "/intakes/$id", ['new_bank' => '  '])->json('path'))->toBe('/new_bank')->and(ask('PATCH', "/intakes/$id", ['new_bank' => 'Mine', 'folder' => ['A', ' ', 'B']])->json('data.folder'))->toBe(['A', 'B']);
-    expect(ask('POST', "/intakes/$id/commit", new stdClass)->json('data.state'))->toBe('committed')->and(Bank::query()->where('slug', 'mine')->exists())->toBeTrue();
-    ask('POST', "/intakes/$id/undo", new stdClass)->assertOk();
+    expect(ask('PATCH', "/intakes/$id", ['bank' => 'rocks'])->json('path'))
+        ->toBe('/bank')
+        ->and(give([upload(World::package(several(1)))], ['bank' => 'rocks'])->status())
+        ->toBe(422)
+        ->and(ask('PATCH', "/intakes/$id", ['new_bank' => '  '])->json('path'))
+        ->toBe('/new_bank')
+        ->and(ask('PATCH', "/intakes/$id", ['new_bank' => 'Mine', 'folder' => ['A', ' ', 'B']])->json('data.folder'))
+        ->toBe(['A', 'B']);
+    expect(ask('POST', "/intakes/$id/commit", new stdClass())->json('data.state'))
+        ->toBe('committed')
+        ->and(Bank::query()->where('slug', 'mine')->exists())
+        ->toBeTrue();
+    ask('POST', "/intakes/$id/undo", new stdClass())->assertOk();
     expect(Bank::query()->where('slug', 'mine')->exists())->toBeFalse();
 });
 
@@ -362,7 +576,10 @@ it('stops reading when asked, and keeps nothing of it', function (): void {
     $intake->update(['stop_asked' => true]);
     app()->call([new WorkOnIntake($intake->id), 'handle']);
 
-    expect($intake->refresh()->state)->toBe('cancelled')->and(DB::table('staged_questions')->count())->toBe(0);
+    expect($intake->refresh()->state)
+        ->toBe('cancelled')
+        ->and(DB::table('staged_questions')->count())
+        ->toBe(0);
 });
 
 it('keeps what was mended, and notices two who mend the same', function (): void {
@@ -371,23 +588,45 @@ it('keeps what was mended, and notices two who mend the same', function (): void
     $path = $world->stagedPath();
     $question = World::json();
     $question->title = 'Mended';
-    expect(ask('PUT', $path, ['question' => $question], ['If-Match' => '"1"'])->json('data.version'))->toBe(2)
-        ->and(ask('PUT', $path, ['question' => $question], ['If-Match' => '"1"'])->status())->toBe(412)
-        ->and(ask('GET', $path)->json('data.question.title'))->toBe('Mended');
+    expect(ask('PUT', $path, ['question' => $question], ['If-Match' => '"1"'])->json('data.version'))
+        ->toBe(2)
+        ->and(ask('PUT', $path, ['question' => $question], ['If-Match' => '"1"'])->status())
+        ->toBe(412)
+        ->and(ask('GET', $path)->json('data.question.title'))
+        ->toBe('Mended');
 });
 
 it('gives up after three tries that came to no end, and begins again when asked', function (): void {
     $world = new World;
-    $intake = app(OpenIntake::class)->handle([['path' => World::package(several(2)), 'name' => 'two.zip']], $world->people['writer'], $world->bank);
-    for ($i = 0; $i < 3; $i++) { // a worker that is killed leaves its try behind
-        DB::statement('INSERT INTO work_tries (thing, tries) VALUES (?, 1) ON CONFLICT (thing) DO UPDATE SET tries = work_tries.tries + 1', [$intake->id]);
+    $intake = app(OpenIntake::class)->handle(
+        [['path' => World::package(several(2)), 'name' => 'two.zip']],
+        $world->people['writer'],
+        $world->bank,
+    );
+    for ($i = 0; $i < 3; $i++) {
+        // a worker that is killed leaves its try behind
+        DB::statement(
+            'INSERT INTO work_tries (thing, tries) VALUES (?, 1) ON CONFLICT (thing) DO UPDATE SET tries = work_tries.tries + 1',
+            [$intake->id],
+        );
     }
     app()->call([new WorkOnIntake($intake->id), 'handle']);
     $this->actingAs($world->people['writer']);
-    expect($intake->refresh()->state)->toBe('failed')->and($intake->problem)->toContain('3 times')->and(ask('GET', '/work')->json('data.0'))->toMatchArray(['kind' => 'intake', 'id' => $intake->id, 'title' => 'two.zip']);
-    expect(another($world, 'administrator', 'GET', '/work')->json('data.0'))->toMatchArray(['title' => '', 'problem' => 'Only whoever began it sees the reason.'])->and(another($world, 'stranger', 'GET', '/work')->json('data'))->toBe([]);
-    another($world, 'writer', 'POST', "/work/intake/$intake->id/retry", new stdClass)->assertNoContent();
-    expect($intake->refresh()->state)->toBe('review')->and(DB::table('work_tries')->count())->toBe(0);
+    expect($intake->refresh()->state)
+        ->toBe('failed')
+        ->and($intake->problem)
+        ->toContain('3 times')
+        ->and(ask('GET', '/work')->json('data.0'))
+        ->toMatchArray(['kind' => 'intake', 'id' => $intake->id, 'title' => 'two.zip']);
+    expect(another($world, 'administrator', 'GET', '/work')->json('data.0'))
+        ->toMatchArray(['title' => '', 'problem' => 'Only whoever began it sees the reason.'])
+        ->and(another($world, 'stranger', 'GET', '/work')->json('data'))
+        ->toBe([]);
+    another($world, 'writer', 'POST', "/work/intake/$intake->id/retry", new stdClass())->assertNoContent();
+    expect($intake->refresh()->state)
+        ->toBe('review')
+        ->and(DB::table('work_tries')->count())
+        ->toBe(0);
 });
 
 it('takes turns by person in each queue', function (): void {
@@ -395,7 +634,9 @@ it('takes turns by person in each queue', function (): void {
     $world = new World;
     [$first, $second] = [$world->people['writer']->id, $world->people['reader']->id];
     $run = fn () => Illuminate\Support\Facades\Artisan::call('queue:work', ['--once' => true, '--queue' => 'quick', '--sleep' => 0]);
-    $waiting = fn (string $person): int => DB::table('jobs')->whereRaw("payload::jsonb->>'person' = ?", [$person])->count();
+    $waiting = fn (string $person): int => DB::table('jobs')
+        ->whereRaw("payload::jsonb->>'person' = ?", [$person])
+        ->count();
     foreach ([$first, $first, $first, $second] as $person) {
         App\Jobs\WriteOut::dispatch((string) Str::uuid7(), $person); // of nothing that is there: done at once
     }

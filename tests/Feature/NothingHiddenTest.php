@@ -5,14 +5,14 @@ declare(strict_types=1);
 use App\Actions\Assembly\SaveAssessment;
 use App\Models\Bank;
 use App\Models\User;
-use App\Support\Folders;
-use App\Support\Topics;
+use App\Queries\Folders;
+use App\Queries\Topics;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Tests\Feature\World;
 use WideQuarry\Assembly\Assessment as Document;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
 
 /*
  * A person reads a bank of their own and touches a hidden one at every seam there is: a question that lay in their tray and
@@ -30,7 +30,17 @@ function seams(): array
     DB::table('bank_grants')->insert(['bank_id' => $mine->id, 'user_id' => $person->id, 'role' => 'keeper']);
     $stimulus = $world->shared($mine, 'Shared bed', '<p>Beds of mine.</p>');
     $secret = $world->shared(null, 'Zirkonit section', '<p>zirkonit</p>');
-    $hidden = $world->add('Zirkonit crystals', '<p>zirkonit</p><div data-part="p1"></div>', ['stimuli' => [$stimulus, $secret], 'record' => ['tags' => ['zirkonit'], 'topics' => [['Zirkonit topic']], 'author' => 'Zirkonit author', 'level' => 'Zirkonit level', 'source' => 'Zirkonit source', 'origin' => ['format' => 'qti', 'identifier' => 'zirkonit-1']]]);
+    $hidden = $world->add('Zirkonit crystals', '<p>zirkonit</p><div data-part="p1"></div>', [
+        'stimuli' => [$stimulus, $secret],
+        'record' => [
+            'tags' => ['zirkonit'],
+            'topics' => [['Zirkonit topic']],
+            'author' => 'Zirkonit author',
+            'level' => 'Zirkonit level',
+            'source' => 'Zirkonit source',
+            'origin' => ['format' => 'qti', 'identifier' => 'zirkonit-1'],
+        ],
+    ]);
     DB::table('placements')->insert(['question_id' => $hidden, 'folder_id' => Folders::at(['Zirkonit folder'], $world->bank->id)]);
     Topics::at(['Zirkonit topic', 'Deeper zirkonit'], $world->bank->id);
     $home = $world->bank;
@@ -38,23 +48,65 @@ function seams(): array
     $own = $world->add('Own question', more: ['stimuli' => [$stimulus], 'record' => ['tags' => ['own'], 'topics' => [['Own topic']]]]);
     $world->bank = $home;
     $save = app(SaveAssessment::class);
-    $made = fn (string $title, array $questions, Bank $bank, User $by): string => $save->create(Document::read(Document::fresh((string) Str::uuid7(), $title), Parts::standard())->with($questions), $bank->id, $by)->id;
-    DB::table('bank_grants')->insert([['bank_id' => $home->id, 'user_id' => $person->id, 'role' => 'writer'], ['bank_id' => $mine->id, 'user_id' => $world->people['writer']->id, 'role' => 'reader']]);
+    $made = fn (string $title, array $questions, Bank $bank, User $by): string => $save->create(
+        Document::read(Document::fresh((string) Str::uuid7(), $title), StandardKinds::all())->with($questions),
+        $bank->id,
+        $by,
+    )->id;
+    DB::table('bank_grants')->insert([
+        ['bank_id' => $home->id, 'user_id' => $person->id, 'role' => 'writer'],
+        ['bank_id' => $mine->id, 'user_id' => $world->people['writer']->id, 'role' => 'reader'],
+    ]);
     $assessment = $made('My test', [$own => 1, $hidden => 1], $mine, $person);
     $secretTest = $made('Zirkonit test', [$own => 1, $hidden => 1], $home, $world->people['writer']);
-    DB::table('saved_searches')->insert(['id' => $search = (string) Str::uuid7(), 'bank_id' => $home->id, 'user_id' => $person->id, 'shared' => true, 'name' => 'Zirkonit search', 'filter' => 'words=zirkonit']);
-    DB::table('autosaves')->insert(['user_id' => $person->id, 'subject' => $hidden, 'base_revision' => 1, 'content' => '{"title":"Half zirkonit"}']);
+    DB::table('saved_searches')->insert([
+        'id' => ($search = (string) Str::uuid7()),
+        'bank_id' => $home->id,
+        'user_id' => $person->id,
+        'shared' => true,
+        'name' => 'Zirkonit search',
+        'filter' => 'words=zirkonit',
+    ]);
+    DB::table('autosaves')->insert([
+        'user_id' => $person->id,
+        'subject' => $hidden,
+        'base_revision' => 1,
+        'content' => '{"title":"Half zirkonit"}',
+    ]);
     test()->actingAs($person);
     ask('PATCH', '/tray', ['add' => [$own, $hidden]])->assertOk();
     $act = $world->act();
-    $left = ask('POST', '/banks/mine/acts', ['ids' => [$own, $hidden], 'folders' => ['add' => [['Own folder']]]])->assertOk()->json('act'); // the hidden one was left, with its title
+    $left = ask('POST', '/banks/mine/acts', ['ids' => [$own, $hidden], 'folders' => ['add' => [['Own folder']]]])
+        ->assertOk()
+        ->json('act'); // the hidden one was left, with its title
     DB::table('bank_grants')->where('bank_id', $home->id)->where('user_id', $person->id)->delete();
 
-    return [$world, $person, [
-        'bank' => ['mine', 'rocks'], 'question' => [$own, $hidden], 'stimulus' => [$stimulus, $secret], 'assessment' => [$assessment, $secretTest], 'number' => ['1'], 'medium' => ['m1'],
-        'entry' => ['e-'.str_replace('-', '', $own), 'e-'.str_replace('-', '', $hidden)], 'act' => [$act, $left], 'tree' => ['folders', 'topics'], 'node' => [(string) DB::table('topics')->where('title', 'Own topic')->value('id'), (string) DB::table('folders')->where('bank_id', $home->id)->value('id')], 'subject' => ['new:mine', 'new:rocks'], 'page' => ['1'],
-        'intake' => [$intake = $world->intake()->id], 'staged' => [(string) DB::table('staged_questions')->where('intake_id', $intake)->value('id')], 'receipt' => [$world->receipt()], 'dispatch' => [$world->dispatch()], 'print' => [(string) Str::uuid7()],
-    ]];
+    return [
+        $world,
+        $person,
+        [
+            'bank' => ['mine', 'rocks'],
+            'question' => [$own, $hidden],
+            'stimulus' => [$stimulus, $secret],
+            'assessment' => [$assessment, $secretTest],
+            'number' => ['1'],
+            'medium' => ['m1'],
+            'entry' => ['e-'.str_replace('-', '', $own), 'e-'.str_replace('-', '', $hidden)],
+            'act' => [$act, $left],
+            'tree' => ['folders', 'topics'],
+            'node' => [
+                (string) DB::table('topics')->where('title', 'Own topic')->value('id'),
+                (string) DB::table('folders')->where('bank_id', $home->id)->value('id'),
+            ],
+            'subject' => ['new:mine', 'new:rocks'],
+            'page' => ['1'],
+            'intake' => [($intake = $world->intake()->id)],
+            'staged' => [(string) DB::table('staged_questions')->where('intake_id', $intake)->value('id')],
+            'receipt' => [$world->receipt()],
+            'dispatch' => [$world->dispatch()],
+            'print' => [(string) Str::uuid7()],
+        ],
+    ];
 }
 
 /**
@@ -65,7 +117,15 @@ function paths(Route $route, array $values): array
 {
     $paths = [substr($route->uri(), strlen('api/v1'))];
     foreach ($route->parameterNames() as $name) {
-        $paths = array_merge(...array_map(fn (string $path): array => array_map(fn (string $value): string => str_replace('{'.$name.'}', $value, $path), $values[$name] ?? throw new LogicException("What is a $name?")), $paths));
+        $paths = array_merge(
+            ...array_map(
+                fn (string $path): array => array_map(
+                    fn (string $value): string => str_replace('{'.$name.'}', $value, $path),
+                    $values[$name] ?? throw new LogicException("What is a $name?"),
+                ),
+                $paths,
+            ),
+        );
     }
 
     return $paths;
@@ -74,22 +134,49 @@ function paths(Route $route, array $values): array
 it('lets nothing of a bank that one may not read be seen anywhere', function (): void {
     [, $person, $values] = seams();
     $this->actingAs($person);
-    $asked = ['', '?words=zirkonid', '?words=zirk&of=bank&of=topic&of=tag&of=author&of=level&of=source&of=by&of=folder', '?of=bank&of=kind&of=topic&of=tag&of=author&of=level&of=source&of=folder&bank=rocks', '?only=unused'];
+    $asked = [
+        '',
+        '?words=zirkonid',
+        '?words=zirk&of=bank&of=topic&of=tag&of=author&of=level&of=source&of=by&of=folder',
+        '?of=bank&of=kind&of=topic&of=tag&of=author&of=level&of=source&of=folder&bank=rocks',
+        '?only=unused',
+    ];
     $seen = [];
     foreach (app('router')->getRoutes()->getRoutes() as $route) {
-        if (! in_array('GET', $route->methods(), true) || ! str_starts_with($route->uri(), 'api/v1/') || $route->uri() === 'api/v1/openapi.json') {
+        if (
+            ! in_array('GET', $route->methods(), true) ||
+            ! str_starts_with($route->uri(), 'api/v1/') ||
+            $route->uri() === 'api/v1/openapi.json'
+        ) {
             continue;
         }
         foreach (paths($route, $values) as $path) {
             foreach ($asked as $query) {
                 $response = ask('GET', $path.$query);
                 $seen[$route->uri()][] = $response->status();
-                $body = $response->baseResponse instanceof Symfony\Component\HttpFoundation\StreamedResponse ? $response->streamedContent() : (string) $response->content();
-                expect($response->status())->toBeLessThan(500, "$path$query")->and(mb_strtolower($body))->not->toContain('zirkonit', "$path$query");
+                $body =
+                    $response->baseResponse instanceof Symfony\Component\HttpFoundation\StreamedResponse
+                        ? $response->streamedContent()
+                        : (string) $response->content();
+                expect($response->status())
+                    ->toBeLessThan(500, "$path$query")
+                    ->and(mb_strtolower($body))
+                    ->not->toContain('zirkonit', "$path$query");
             }
         }
     }
     // and what is theirs is answered, so that there was something to look through
     $answered = array_keys(array_filter($seen, fn (array $statuses): bool => in_array(200, $statuses, true)));
-    expect($answered)->toContain('api/v1/questions', 'api/v1/facets', 'api/v1/stimuli/{stimulus}', 'api/v1/questions/{question}', 'api/v1/assessments/{assessment}', 'api/v1/tray', 'api/v1/desk', 'api/v1/banks/{bank}/trees', 'api/v1/transfers', 'api/v1/people');
+    expect($answered)->toContain(
+        'api/v1/questions',
+        'api/v1/facets',
+        'api/v1/stimuli/{stimulus}',
+        'api/v1/questions/{question}',
+        'api/v1/assessments/{assessment}',
+        'api/v1/tray',
+        'api/v1/desk',
+        'api/v1/banks/{bank}/trees',
+        'api/v1/transfers',
+        'api/v1/people',
+    );
 });

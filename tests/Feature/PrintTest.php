@@ -3,12 +3,12 @@
 declare(strict_types=1);
 
 use App\Actions\Assembly\PrintAssessment;
+use App\Errors\Refused;
+use App\Http\Files\FileName;
+use App\Infrastructure\Sandbox;
 use App\Models\Assessment;
-use App\Support\Confined;
-use App\Support\FileName;
-use App\Support\FileStore;
-use App\Support\MediaStore;
-use App\Support\Refused;
+use App\Storage\FileStore;
+use App\Storage\MediaStore;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Process;
 use Tests\Feature\World;
@@ -29,9 +29,21 @@ function pages(Assessment $assessment, World $world, string $which): array
 
 it('prints a sheet and its key as pages', function (): void {
     $world = new World;
-    $wide = Medium::of('m-wide', 'image/png', 'wide.png', (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', true));
+    $wide = Medium::of(
+        'm-wide',
+        'image/png',
+        'wide.png',
+        (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', true),
+    );
     app(MediaStore::class)->put($world->bank->id, $wide);
-    $ids = [$world->question, $world->add('A picture wider than the page', '<p>Look. <img data-media="m-wide" alt="wide" width="9000" height="20"/> Which?</p><div data-part="p1"></div>'), $world->add('Markup', '<p>Is 2 &lt; 3 &amp; x<sup>2</sup> &gt; 1?</p><div data-part="p1"></div>')];
+    $ids = [
+        $world->question,
+        $world->add(
+            'A picture wider than the page',
+            '<p>Look. <img data-media="m-wide" alt="wide" width="9000" height="20"/> Which?</p><div data-part="p1"></div>',
+        ),
+        $world->add('Markup', '<p>Is 2 &lt; 3 &amp; x<sup>2</sup> &gt; 1?</p><div data-part="p1"></div>'),
+    ];
     for ($i = 1; $i <= 20; $i++) {
         $ids[] = $world->add("Q$i", "<p>Question of the long row, number $i?</p><div data-part=\"p1\"></div>");
     }
@@ -42,16 +54,29 @@ it('prints a sheet and its key as pages', function (): void {
     $pages = pages($assessment, $world, 'learner');
     $all = implode("\n", $pages);
 
-    expect($pages[0])->toContain('Fellmoor Schools')->toContain('Unit test “three”')->toContain('Name')->toContain('Page 1 of '.count($pages))
-        ->and($all)->toContain('Is 2 < 3 & x2 > 1?')->toContain('23.')->toContain('Question of the long row, number 20?')->and($all)->not->toContain('not in its bank');
-    foreach ($pages as $page) { // a question is not torn apart
+    expect($pages[0])
+        ->toContain('Fellmoor Schools')
+        ->toContain('Unit test “three”')
+        ->toContain('Name')
+        ->toContain('Page 1 of '.count($pages))
+        ->and($all)
+        ->toContain('Is 2 < 3 & x2 > 1?')
+        ->toContain('23.')
+        ->toContain('Question of the long row, number 20?')
+        ->and($all)
+        ->not->toContain('not in its bank');
+    foreach ($pages as $page) {
+        // a question is not torn apart
         expect(substr_count($page, 'Question of the long row'))->toBe(preg_match_all('/number \d+\?.*\n(?:\s*\n)*\s*A\./', $page));
     }
     $key = implode("\n", pages($assessment, $world, 'key'));
     expect($key)->toContain('Key')->not->toContain('Question of the long row')->toMatch('/1\.\s+[A-Z]\./');
 
     $again = app(PrintAssessment::class)->handle($assessment, $world->people['writer'], 'learner');
-    expect(DB::table('prints')->count())->toBe(2)->and($again['pages'])->toBe(count($pages));
+    expect(DB::table('prints')->count())
+        ->toBe(2)
+        ->and($again['pages'])
+        ->toBe(count($pages));
     expect(ask('GET', "/assessments/{$data['id']}/prints/{$again['id']}/pages/1")->headers->get('Content-Type'))->toBe('image/png');
 });
 
@@ -59,7 +84,9 @@ it('rolls values and shuffles from the seed, and prints no key on the sheet', fu
     $world = new World;
     $this->actingAs($world->people['writer']);
     $number = Json::decode((string) file_get_contents(base_path('core/schema/examples/number.json')))->valid;
-    $number->variables = (object) ['list' => [(object) ['name' => 'mass', 'kind' => 'integer', 'from' => '50', 'to' => '70', 'step' => '2']]];
+    $number->variables = (object) [
+        'list' => [(object) ['name' => 'mass', 'kind' => 'integer', 'from' => '50', 'to' => '70', 'step' => '2']],
+    ];
     $id = $world->add('Varies', $number->body, ['parts' => $number->parts, 'variables' => $number->variables]);
     $data = ask('POST', '/assessments', ['title' => 'T', 'bank' => 'rocks', 'questions' => [$id]])->json('data');
     $sheet = function (int $seed, string $which) use ($data): string {
@@ -67,9 +94,22 @@ it('rolls values and shuffles from the seed, and prints no key on the sheet', fu
 
         return ask('GET', "/assessments/{$data['id']}/sheet?which=$which")->json('html');
     };
-    $masses = array_map(fn (int $seed): string => preg_match('/A sample of (\d+) g/', $sheet($seed, 'learner'), $m) === 1 ? $m[1] : '', [1, 1, 2, 3, 4, 5]);
-    expect($masses[0])->toBe($masses[1])->and(count(array_unique($masses)))->toBeGreaterThan(1)
-        ->and($sheet(1, 'learner'))->not->toContain('±')->and($sheet(1, 'key'))->toContain((string) ((int) $masses[0] / 20));
+    $masses = array_map(fn (int $seed): string => preg_match('/A sample of (\d+) g/', $sheet($seed, 'learner'), $m) === 1 ? $m[1] : '', [
+        1,
+        1,
+        2,
+        3,
+        4,
+        5,
+    ]);
+    expect($masses[0])
+        ->toBe($masses[1])
+        ->and(count(array_unique($masses)))
+        ->toBeGreaterThan(1)
+        ->and($sheet(1, 'learner'))
+        ->not->toContain('±')
+        ->and($sheet(1, 'key'))
+        ->toContain((string) ((int) $masses[0] / 20));
 });
 
 it('prints what it can when a question is gone', function (): void {
@@ -77,26 +117,57 @@ it('prints what it can when a question is gone', function (): void {
     $this->actingAs($world->people['writer']);
     $id = $world->assessment();
     DB::table('questions')->delete();
-    expect(ask('GET', "/assessments/$id/sheet")->assertOk()->json('html'))->toContain('is not in its bank any more');
+    expect(
+        ask('GET', "/assessments/$id/sheet")
+            ->assertOk()
+            ->json('html'),
+    )->toContain('is not in its bank any more');
 });
 
 it('confines other programs', function (): void {
-    expect(trim(Confined::run(['a.txt' => 'in'], ['sh', '-c', 'cat a.txt; env > env.txt; cat env.txt > out.txt'], fn (string $folder): string => (string) file_get_contents("$folder/out.txt"))))->not->toContain('APP_KEY')->not->toContain('DB_')
-        ->and(fn () => Confined::run([], ['sh', '-c', 'exit 3'], fn (): null => null))->toThrow(Refused::class)
-        ->and(glob(sys_get_temp_dir().'/quarry-confined-*') ?: [])->toBe([]);
+    expect(
+        trim(
+            Sandbox::run(
+                ['a.txt' => 'in'],
+                ['sh', '-c', 'cat a.txt; env > env.txt; cat env.txt > out.txt'],
+                fn (string $folder): string => (string) file_get_contents("$folder/out.txt"),
+            ),
+        ),
+    )
+        ->not->toContain('APP_KEY')
+        ->not->toContain('DB_')
+        ->and(fn () => Sandbox::run([], ['sh', '-c', 'exit 3'], fn (): null => null))
+        ->toThrow(Refused::class)
+        ->and(glob(sys_get_temp_dir().'/quarry-confined-*') ?: [])
+        ->toBe([]);
 });
 
 it('names files after titles of any script, and after the id where that leaves nothing', function (string $title, string $name): void {
     expect(FileName::of($title, '0192f0c4-5b7e-7000-8000-000000000001', '-key.pdf'))->toBe($name);
 })->with([
-    ['Rocks & minerals, unit 3', 'rocks-minerals-unit-3-key.pdf'], ['Η γεωλογία', 'e-geologia-key.pdf'], ['地質学', 'de-zhi-xue-key.pdf'], ['Ledový ø/ß', 'ledovy-o-ss-key.pdf'], ['★ !?', '0192f0c4-5b7e-key.pdf'], ['', '0192f0c4-5b7e-key.pdf'],
+    ['Rocks & minerals, unit 3', 'rocks-minerals-unit-3-key.pdf'],
+    ['Η γεωλογία', 'e-geologia-key.pdf'],
+    ['地質学', 'de-zhi-xue-key.pdf'],
+    ['Ledový ø/ß', 'ledovy-o-ss-key.pdf'],
+    ['★ !?', '0192f0c4-5b7e-key.pdf'],
+    ['', '0192f0c4-5b7e-key.pdf'],
 ]);
 
-it('offers the title itself to browsers that can take it', fn () => expect(FileName::attachment('Γη 1/2', 'x', '.pdf'))->toBe("attachment; filename=ge-1-2.pdf; filename*=utf-8''%CE%93%CE%B7%201%202.pdf"));
+it(
+    'offers the title itself to browsers that can take it',
+    fn () => expect(FileName::attachment('Γη 1/2', 'x', '.pdf'))->toBe(
+        "attachment; filename=ge-1-2.pdf; filename*=utf-8''%CE%93%CE%B7%201%202.pdf",
+    ),
+);
 
 it('writes the title into the foot of each page as it is', function (string $title, string $written): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
     $id = ask('POST', '/assessments', ['title' => $title, 'bank' => 'rocks'])->json('data.id');
     expect(ask('GET', "/assessments/$id/sheet?which=key")->json('html'))->toContain("content: \"$written – key\"");
-})->with([['R&D', 'R\26 D'], ['"quoted"', '\22 quoted\22 '], ['</style><script>', '\3C \2F style\3E \3C script\3E '], ['Größe 5', 'Größe 5']]);
+})->with([
+    ['R&D', 'R\26 D'],
+    ['"quoted"', '\22 quoted\22 '],
+    ['</style><script>', '\3C \2F style\3E \3C script\3E '],
+    ['Größe 5', 'Größe 5'],
+]);

@@ -12,7 +12,17 @@ use Tests\Feature\World;
  * A route without an entry fails the last test.
  */
 $matrix = require __DIR__.'/routes.php';
-$open = ['GET stand-ins/receiving', 'GET stand-ins/outbox', 'POST stand-ins/receiving', 'GET api/v1/openapi.json', 'GET {path?}', 'GET up', 'GET up/live', 'GET up/ready', 'GET sanctum/csrf-cookie'];
+$open = [
+    'GET stand-ins/receiving',
+    'GET stand-ins/outbox',
+    'POST stand-ins/receiving',
+    'GET api/v1/openapi.json',
+    'GET {path?}',
+    'GET up',
+    'GET up/live',
+    'GET up/ready',
+    'GET sanctum/csrf-cookie',
+];
 
 it('gives each role what is theirs', function (string $route) use ($matrix): void {
     $world = new World;
@@ -34,7 +44,10 @@ it('gives each role what is theirs', function (string $route) use ($matrix): voi
 })->with(array_combine(array_keys($matrix), array_map(fn (string $route): array => [$route], array_keys($matrix))));
 
 it('knows every route', function () use ($matrix, $open): void {
-    $routes = array_map(fn (Route $route): string => $route->methods()[0].' '.preg_replace('~\{(\w+):\w+\}~', '{$1}', $route->uri()), app('router')->getRoutes()->getRoutes());
+    $routes = array_map(
+        fn (Route $route): string => $route->methods()[0].' '.preg_replace('~\{(\w+):\w+\}~', '{$1}', $route->uri()),
+        app('router')->getRoutes()->getRoutes(),
+    );
 
     expect(array_values(array_diff($routes, array_keys($matrix), $open)))->toBe([]);
 });

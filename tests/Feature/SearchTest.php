@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use App\Queries\Folders;
 use App\Search\Facets;
-use App\Support\Folders;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 
@@ -21,11 +21,52 @@ function library(): World
 {
     $world = new World;
     DB::table('questions')->where('id', $world->question)->delete();
-    $choice = fn (string $answer, string $feedback = ''): array => [['id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => ['options' => [['id' => 'a', 'html' => "<p>$answer</p>"], ['id' => 'b', 'html' => '<p>mud</p>']], 'max' => 1], 'key' => ['rules' => [['id' => 'r', 'on' => 'a', 'credit' => '1', ...($feedback === '' ? [] : ['feedback' => ['html' => "<p>$feedback</p>"]])]]]]];
-    $text = [['id' => 'p1', 'kind' => 'text', 'points' => 2, 'key' => ['rules' => [['id' => 'r', 'on' => ['answer' => 'is', 'text' => ['isostasy']], 'credit' => '1']]]]];
-    $world->add('Why slate splits', more: ['parts' => $choice('flat minerals', 'Look at the foliation.'), 'record' => ['tags' => ['thin section'], 'topics' => [['Metamorphic rocks', 'Foliation']], 'difficulty' => 2, 'author' => 'Tam Brisco']]);
-    $world->add('Naming an uplift', '<p>The slow rise is <span data-part="p1"></span>.</p>', ['parts' => $text, 'record' => ['topics' => [['Structures']], 'difficulty' => 4, 'notes' => 'seen in the éboulis']]);
-    $world->add('Density of basalt', '<p>In g/cm³, basalt is</p><div data-part="p1"></div>', ['parts' => $choice('2.9'), 'record' => ['tags' => ['density', 'Thin Section 2'], 'topics' => [['Igneous rocks']], 'author' => 'Orla Penhale']]);
+    $choice = fn (string $answer, string $feedback = ''): array => [
+        [
+            'id' => 'p1',
+            'kind' => 'choice',
+            'points' => 1,
+            'settings' => ['options' => [['id' => 'a', 'html' => "<p>$answer</p>"], ['id' => 'b', 'html' => '<p>mud</p>']], 'max' => 1],
+            'key' => [
+                'rules' => [
+                    [
+                        'id' => 'r',
+                        'on' => 'a',
+                        'credit' => '1',
+                        ...$feedback === '' ? [] : ['feedback' => ['html' => "<p>$feedback</p>"]],
+                    ],
+                ],
+            ],
+        ],
+    ];
+    $text = [
+        [
+            'id' => 'p1',
+            'kind' => 'text',
+            'points' => 2,
+            'key' => ['rules' => [['id' => 'r', 'on' => ['answer' => 'is', 'text' => ['isostasy']], 'credit' => '1']]],
+        ],
+    ];
+    $world->add(
+        'Why slate splits',
+        more: [
+            'parts' => $choice('flat minerals', 'Look at the foliation.'),
+            'record' => [
+                'tags' => ['thin section'],
+                'topics' => [['Metamorphic rocks', 'Foliation']],
+                'difficulty' => 2,
+                'author' => 'Tam Brisco',
+            ],
+        ],
+    );
+    $world->add('Naming an uplift', '<p>The slow rise is <span data-part="p1"></span>.</p>', [
+        'parts' => $text,
+        'record' => ['topics' => [['Structures']], 'difficulty' => 4, 'notes' => 'seen in the éboulis'],
+    ]);
+    $world->add('Density of basalt', '<p>In g/cm³, basalt is</p><div data-part="p1"></div>', [
+        'parts' => $choice('2.9'),
+        'record' => ['tags' => ['density', 'Thin Section 2'], 'topics' => [['Igneous rocks']], 'author' => 'Orla Penhale'],
+    ]);
     $world->add('Bed 10', more: ['parts' => $choice('x'), 'record' => ['topics' => [['Metamorphic rocks']]]]);
     $world->add('Bed 9', more: ['parts' => $choice('y')]);
     test()->actingAs($world->people['reader']);
@@ -59,8 +100,18 @@ it('goes to a question by its identifier, here or where it came from, and by the
     $world->add('From elsewhere', more: ['record' => ['origin' => ['format' => 'qti', 'identifier' => 'Item_0042-b']]]);
     $id = (string) DB::table('questions')->where('title', 'Bed 9')->value('id');
 
-    expect(titles("words=$id"))->toBe(['Bed 9'])->and(titles('words='.strtoupper($id)))->toBe(['Bed 9'])->and(titles('words=item_0042-b'))->toBe(['From elsewhere'])
-        ->and(titles('words=item_004'))->toBe(['From elsewhere'])->and(titles('words=item_9042'))->toBe([])->and(array_column(ask('GET', "/questions?words=$id")->json('data'), 'title'))->toBe(['Bed 9']);
+    expect(titles("words=$id"))
+        ->toBe(['Bed 9'])
+        ->and(titles('words='.strtoupper($id)))
+        ->toBe(['Bed 9'])
+        ->and(titles('words=item_0042-b'))
+        ->toBe(['From elsewhere'])
+        ->and(titles('words=item_004'))
+        ->toBe(['From elsewhere'])
+        ->and(titles('words=item_9042'))
+        ->toBe([])
+        ->and(array_column(ask('GET', "/questions?words=$id")->json('data'), 'title'))
+        ->toBe(['Bed 9']);
 });
 
 it('narrows by every dimension, and names sort as people count', function (string $query, array $titles): void {
@@ -96,31 +147,66 @@ it('counts what each value would leave, its own condition aside, and what to dro
     $meta = $world->topic('Metamorphic rocks');
     $facets = ask('GET', "/banks/rocks/facets?of=kind&of=topic&of=no&kind=text&topic=$meta")->json();
 
-    expect($facets['facets']['kind'])->toBe([['value' => 'choice', 'count' => 2]])
-        ->and(array_column($facets['facets']['topic'], 'count', 'value')[$world->topic('Structures')])->toBe(1)
-        ->and($facets['without'])->toEqual(['kind' => 2, 'topic' => 1]);
+    expect($facets['facets']['kind'])
+        ->toBe([['value' => 'choice', 'count' => 2]])
+        ->and(array_column($facets['facets']['topic'], 'count', 'value')[$world->topic('Structures')])
+        ->toBe(1)
+        ->and($facets['without'])
+        ->toEqual(['kind' => 2, 'topic' => 1]);
     $more = ask('GET', '/banks/rocks/facets?of=has&of=marks&of=by&of=no&of=language&points=9..')->json();
-    expect($more['without'])->toBe(['points' => 5])->and($more['facets']['has'])->toBe([]);
+    expect($more['without'])
+        ->toBe(['points' => 5])
+        ->and($more['facets']['has'])
+        ->toBe([]);
     $all = ask('GET', '/banks/rocks/facets?of=has&of=marks&of=language&of=no')->json('facets');
-    expect($all['has'])->toBe([['value' => 'feedback', 'count' => 1]])->and($all['marks'])->toBe([['value' => 'itself', 'count' => 5]])->and(array_column($all['no'], 'count', 'value'))->toMatchArray(['level' => 5, 'difficulty' => 3, 'author' => 3]);
+    expect($all['has'])
+        ->toBe([['value' => 'feedback', 'count' => 1]])
+        ->and($all['marks'])
+        ->toBe([['value' => 'itself', 'count' => 5]])
+        ->and(array_column($all['no'], 'count', 'value'))
+        ->toMatchArray(['level' => 5, 'difficulty' => 3, 'author' => 3]);
 });
 
 it('says what cannot be a condition', function (string $query, string $path): void {
     library();
     $response = ask('GET', "/banks/rocks/questions?$query");
     expect([$response->status(), $response->json('path')])->toBe([422, $path]);
-})->with([['kind=poem', '/kind'], ['topic=x', '/topic'], ['sort=luck', '/sort'], ['cursor=x', '/cursor'], ['difficulty=9', '/difficulty'], ['not-kind=poem', '/kind'], ['points=many', '/points'], ['points=..', '/points'], ['created=2026-02-30..', '/created'], ['has=luck', '/has'], ['by=orla', '/by']]);
+})->with([
+    ['kind=poem', '/kind'],
+    ['topic=x', '/topic'],
+    ['sort=luck', '/sort'],
+    ['cursor=x', '/cursor'],
+    ['difficulty=9', '/difficulty'],
+    ['not-kind=poem', '/kind'],
+    ['points=many', '/points'],
+    ['points=..', '/points'],
+    ['created=2026-02-30..', '/created'],
+    ['has=luck', '/has'],
+    ['by=orla', '/by'],
+]);
 
 it('takes a search of 2,000 words and any bytes', function (): void {
     library();
-    expect(titles('words='.urlencode(implode(' ', array_fill(0, 2000, 'slate')))))->toBe(['Why slate splits'])
-        ->and(ask('GET', '/banks/rocks/questions?words='.urlencode(implode(' ', array_map(fn (int $i): string => "w$i", range(1, 2000)))))->json('meta.cut'))->toBeTrue()
-        ->and(titles('words=%FF%00%27%3A%2A%5C&kind=choice'))->toBe([]);
+    expect(titles('words='.urlencode(implode(' ', array_fill(0, 2000, 'slate')))))
+        ->toBe(['Why slate splits'])
+        ->and(
+            ask(
+                'GET',
+                '/banks/rocks/questions?words='.urlencode(implode(' ', array_map(fn (int $i): string => "w$i", range(1, 2000)))),
+            )->json('meta.cut'),
+        )
+        ->toBeTrue()
+        ->and(titles('words=%FF%00%27%3A%2A%5C&kind=choice'))
+        ->toBe([]);
 });
 
 it('marks what was found, and shows the place when it is neither title nor stem', function (): void {
     library();
-    expect(ask('GET', '/banks/rocks/questions?words=slate')->json('data.0.title_marks'))->toBe([['Why ', false], ['slate', true], [' splits', false]]);
+    expect(ask('GET', '/banks/rocks/questions?words=slate')->json('data.0.title_marks'))->toBe([
+        ['Why ', false],
+        ['slate', true],
+        [' splits', false],
+    ]);
     $row = ask('GET', '/banks/rocks/questions?words=isostasy')->json('data.0');
     expect([$row['found_in'], $row['found_marks']])->toBe(['answers', [['isostasy', true]]]);
 });
@@ -140,13 +226,19 @@ it('asks the database as often for many questions as for a few', function (strin
         $world->add("Slate $i", more: ['record' => ['tags' => ["tag $i"], 'topics' => [["Topic $i"]]]]);
     }
     expect($asked())->toBe($few);
-})->with(['/banks/rocks/questions?sort=title', '/banks/rocks/questions?words=slate', '/banks/rocks/facets?of=tag&of=topic&of=kind', '/questions?words=slate', '/desk']);
+})->with([
+    '/banks/rocks/questions?sort=title',
+    '/banks/rocks/questions?words=slate',
+    '/banks/rocks/facets?of=tag&of=topic&of=kind',
+    '/questions?words=slate',
+    '/desk',
+]);
 
 it('pages through every order without missing or repeating a question', function (string $sort): void {
     $world = new World;
     test()->actingAs($world->people['reader']);
     foreach (range(1, 150) as $i) {
-        $world->add('Rock '.($i % 7), more: ['record' => ['difficulty' => $i % 5 + 1]]);
+        $world->add('Rock '.$i % 7, more: ['record' => ['difficulty' => ($i % 5) + 1]]);
     }
     $seen = [];
     $cursor = '';
@@ -155,7 +247,9 @@ it('pages through every order without missing or repeating a question', function
         $seen = [...$seen, ...array_column($page['data'], 'id')];
         $cursor = '&cursor='.$page['meta']['next_cursor'];
     } while ($page['meta']['next_cursor'] !== null);
-    expect(count($seen))->toBe(count(array_unique($seen)))->toBe($sort === 'best' ? 150 : 151);
+    expect(count($seen))
+        ->toBe(count(array_unique($seen)))
+        ->toBe($sort === 'best' ? 150 : 151);
 })->with(App\Search\QuestionFilter::SORTS);
 
 it('leads from a misspelt word to those that are there', function (string $typed, ?array $meant): void {
@@ -177,40 +271,79 @@ it('narrows to one folder alone, to a topic by its title anywhere, to who change
     foreach ([['Bed 9', ['Year 9']], ['Bed 10', ['Year 9', 'Unit 1']]] as [$title, $path]) {
         DB::table('placements')->insert(['question_id' => $id($title), 'folder_id' => Folders::at($path, $world->bank->id)]);
     }
-    DB::table('revisions')->insert(['question_id' => $id('Bed 9'), 'number' => 2, 'content' => '{}', 'author_id' => $world->people['writer']->id]);
+    DB::table('revisions')->insert([
+        'question_id' => $id('Bed 9'),
+        'number' => 2,
+        'content' => '{}',
+        'author_id' => $world->people['writer']->id,
+    ]);
     $year = (string) DB::table('folders')->where('name', 'Year 9')->value('id');
     $places = collect(ask('GET', '/banks/rocks/facets?of=place')->json('facets.place'))->pluck('count')->all();
 
-    expect(titles("folder=$year"))->toBe(['Bed 9', 'Bed 10'])->and(titles("place=$year"))->toBe(['Bed 9'])->and($places)->toBe([1, 1])
-        ->and(titles('titled=Foliation'))->toBe(['Why slate splits'])->and(titles('titled=Metamorphic rocks'))->toBe(['Bed 10', 'Why slate splits'])
-        ->and(titles('editor='.$world->people['writer']->id))->toBe(['Bed 9'])->and(ask('GET', '/banks/rocks/facets?of=editor')->json('facets.editor.0'))->toMatchArray(['name' => 'writer', 'count' => 1])
-        ->and(titles('no=name'))->toBe([])->and(collect(ask('GET', '/facets?of=titled')->json('facets.titled'))->firstWhere('value', 'Metamorphic rocks')['count'])->toBe(2);
+    expect(titles("folder=$year"))
+        ->toBe(['Bed 9', 'Bed 10'])
+        ->and(titles("place=$year"))
+        ->toBe(['Bed 9'])
+        ->and($places)
+        ->toBe([1, 1])
+        ->and(titles('titled=Foliation'))
+        ->toBe(['Why slate splits'])
+        ->and(titles('titled=Metamorphic rocks'))
+        ->toBe(['Bed 10', 'Why slate splits'])
+        ->and(titles('editor='.$world->people['writer']->id))
+        ->toBe(['Bed 9'])
+        ->and(ask('GET', '/banks/rocks/facets?of=editor')->json('facets.editor.0'))
+        ->toMatchArray(['name' => 'writer', 'count' => 1])
+        ->and(titles('no=name'))
+        ->toBe([])
+        ->and(collect(ask('GET', '/facets?of=titled')->json('facets.titled'))->firstWhere('value', 'Metamorphic rocks')['count'])
+        ->toBe(2);
 });
 
 it('reckons counts of many from a sample, and counts them all when asked', function (): void {
     $world = library();
     foreach (range(0, 63) as $i) {
-        DB::table('questions')->where('id', $world->add("Drift $i"))->update(['difficulty' => 1 + $i % 2]);
+        DB::table('questions')
+            ->where('id', $world->add("Drift $i"))
+            ->update(['difficulty' => 1 + ($i % 2)]);
     }
     app()->bind(Facets::class, fn (): Facets => new Facets(exactUpTo: 50));
     $sampled = DB::table('questions')->whereRaw('get_byte(uuid_send(id), 15) < 16')->where('difficulty', 1)->count() * 16;
     $facets = ask('GET', '/banks/rocks/facets?of=difficulty')->json();
     $exact = ask('GET', '/banks/rocks/facets?of=difficulty&exact=1')->json();
 
-    expect($facets['sampled'])->toBeTrue()->and(collect($facets['facets']['difficulty'])->firstWhere('value', '1')['count'] ?? 0)->toBe($sampled > 99 ? (int) round($sampled, -1) : $sampled)
-        ->and($exact['sampled'])->toBeFalse()->and(collect($exact['facets']['difficulty'])->firstWhere('value', '1')['count'])->toBe(32)
-        ->and(ask('GET', '/banks/rocks/facets?of=difficulty&words=density')->json('sampled'))->toBeFalse();
+    expect($facets['sampled'])
+        ->toBeTrue()
+        ->and(collect($facets['facets']['difficulty'])->firstWhere('value', '1')['count'] ?? 0)
+        ->toBe($sampled > 99 ? (int) round($sampled, -1) : $sampled)
+        ->and($exact['sampled'])
+        ->toBeFalse()
+        ->and(collect($exact['facets']['difficulty'])->firstWhere('value', '1')['count'])
+        ->toBe(32)
+        ->and(ask('GET', '/banks/rocks/facets?of=difficulty&words=density')->json('sampled'))
+        ->toBeFalse();
 });
 
 it('keeps searches under a name, for oneself or for all readers of the bank', function (): void {
     $world = library(); // signed in as a reader
     ask('POST', '/banks/rocks/searches', ['name' => 'Mine', 'filter' => 'kind=text'])->assertStatus(201);
-    ask('POST', '/banks/rocks/searches', ['name' => 'All', 'filter' => 'sort=title'])->assertStatus(422)->assertJsonPath('path', '/filter');
-    ask('POST', '/banks/rocks/searches', ['name' => ' ', 'filter' => 'kind=text'])->assertStatus(422)->assertJsonPath('path', '/name');
+    ask('POST', '/banks/rocks/searches', ['name' => 'All', 'filter' => 'sort=title'])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/filter');
+    ask('POST', '/banks/rocks/searches', ['name' => ' ', 'filter' => 'kind=text'])
+        ->assertStatus(422)
+        ->assertJsonPath('path', '/name');
     ask('POST', '/banks/rocks/searches', ['name' => 'Bad', 'filter' => 'kind=poem'])->assertStatus(422);
     $world->search();
-    expect(array_map(fn (array $one): array => [$one['name'], $one['person'], $one['may_remove']], ask('GET', '/banks/rocks/searches')->json('data')))->toBe([['Drafts', 'writer', false], ['Mine', null, true]]);
-    expect(array_column(another($world, 'keeper', 'GET', '/banks/rocks/searches')->json('data'), 'may_remove', 'name'))->toBe(['Drafts' => true]);
+    expect(
+        array_map(
+            fn (array $one): array => [$one['name'], $one['person'], $one['may_remove']],
+            ask('GET', '/banks/rocks/searches')->json('data'),
+        ),
+    )->toBe([['Drafts', 'writer', false], ['Mine', null, true]]);
+    expect(array_column(another($world, 'keeper', 'GET', '/banks/rocks/searches')->json('data'), 'may_remove', 'name'))->toBe([
+        'Drafts' => true,
+    ]);
 });
 
 it('looks through every bank one may read, and says nothing of others', function (): void {
@@ -221,11 +354,25 @@ it('looks through every bank one may read, and says nothing of others', function
     foreach ([[$hidden, 'Slate of the hidden'], [$other, 'Slate of the other']] as [$bank, $title]) {
         $question = World::json((string) Illuminate\Support\Str::uuid7());
         $question->title = $title;
-        app(App\Actions\SaveQuestion::class)->create(WideQuarry\Question\Question::read($question, WideQuarry\Parts\Parts::standard()), $bank->id, null);
+        app(App\Actions\SaveQuestion::class)->create(
+            WideQuarry\Question\Question::read($question, WideQuarry\Parts\StandardKinds::all()),
+            $bank->id,
+            null,
+        );
     }
     $found = ask('GET', '/questions?words=slate&sort=title')->json();
-    expect(array_column($found['data'], 'bank_name', 'title'))->toBe(['Slate of the other' => 'Other rocks', 'Why slate splits' => 'Rocks'])->and($found['meta'])->toMatchArray(['found' => 2, 'of' => 6]);
-    expect(ask('GET', '/facets?of=bank&of=kind&of=topic')->json('facets'))->toMatchArray(['bank' => [['value' => 'rocks', 'count' => 5, 'name' => 'Rocks'], ['value' => 'other', 'count' => 1, 'name' => 'Other rocks']], 'topic' => []]);
-    expect(ask('GET', '/questions?bank=hidden')->json('meta.found'))->toBe(0)->and(ask('GET', '/questions?not-bank=rocks')->json('data.*.title'))->toBe(['Slate of the other'])
-        ->and(ask('GET', '/facets?words=hiden')->json('meant'))->toBeNull();
+    expect(array_column($found['data'], 'bank_name', 'title'))
+        ->toBe(['Slate of the other' => 'Other rocks', 'Why slate splits' => 'Rocks'])
+        ->and($found['meta'])
+        ->toMatchArray(['found' => 2, 'of' => 6]);
+    expect(ask('GET', '/facets?of=bank&of=kind&of=topic')->json('facets'))->toMatchArray([
+        'bank' => [['value' => 'rocks', 'count' => 5, 'name' => 'Rocks'], ['value' => 'other', 'count' => 1, 'name' => 'Other rocks']],
+        'topic' => [],
+    ]);
+    expect(ask('GET', '/questions?bank=hidden')->json('meta.found'))
+        ->toBe(0)
+        ->and(ask('GET', '/questions?not-bank=rocks')->json('data.*.title'))
+        ->toBe(['Slate of the other'])
+        ->and(ask('GET', '/facets?words=hiden')->json('meant'))
+        ->toBeNull();
 });

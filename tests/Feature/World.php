@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Actions\Acts\BeginAct;
 use App\Actions\Assembly\SaveAssessment;
+use App\Actions\Bulk\BeginOperation;
 use App\Actions\Dispatch\OpenDispatch;
 use App\Actions\Dispatch\WriteDispatch;
 use App\Actions\ImportQuestions;
@@ -17,17 +17,17 @@ use App\Actions\SaveStimulus;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
-use App\Support\FileStore;
-use App\Support\Folders;
-use App\Support\Topics;
+use App\Queries\Folders;
+use App\Queries\Topics;
+use App\Storage\FileStore;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Assembly\Assessment as Document;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Pack\PackWriter;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Stimulus\Stimulus;
 
@@ -49,7 +49,14 @@ final class World
     {
         $this->bank = Bank::query()->create(['slug' => 'rocks', 'name' => 'Rocks']);
         foreach (array_slice(self::ROLES, 1) as $role) {
-            $this->people[$role] = User::query()->create(['name' => $role, 'email' => str_replace(' ', '', $role).'@fellmoor.example', 'password' => 'limestone-7', 'is_administrator' => $role === 'administrator'])->refresh();
+            $this->people[$role] = User::query()
+                ->create([
+                    'name' => $role,
+                    'email' => str_replace(' ', '', $role).'@fellmoor.example',
+                    'password' => 'limestone-7',
+                    'is_administrator' => $role === 'administrator',
+                ])
+                ->refresh();
             if (in_array($role, ['reader', 'writer', 'keeper'], true)) {
                 DB::table('bank_grants')->insert(['bank_id' => $this->bank->id, 'user_id' => $this->people[$role]->id, 'role' => $role]);
             }
@@ -58,9 +65,16 @@ final class World
         DB::table('teams')->insert(['id' => $team, 'name' => 'Earth']);
         DB::table('memberships')->insert(['team_id' => $team, 'user_id' => $this->people['team reader']->id]);
         DB::table('bank_grants')->insert(['bank_id' => $this->bank->id, 'team_id' => $team, 'role' => 'reader']);
-        DB::table('media')->insert(['bank_id' => $this->bank->id, 'id' => 'm1', 'sha256' => str_repeat('0', 64), 'type' => 'image/png', 'name' => 'a.png', 'bytes' => 1]);
+        DB::table('media')->insert([
+            'bank_id' => $this->bank->id,
+            'id' => 'm1',
+            'sha256' => str_repeat('0', 64),
+            'type' => 'image/png',
+            'name' => 'a.png',
+            'bytes' => 1,
+        ]);
         $this->question = self::json()->id;
-        app(SaveQuestion::class)->create(Question::read(self::json(), Parts::standard()), $this->bank->id, null);
+        app(SaveQuestion::class)->create(Question::read(self::json(), StandardKinds::all()), $this->bank->id, null);
     }
 
     public function folder(string $name = 'F'): string
@@ -76,7 +90,12 @@ final class World
     /** Something the writer did, to be undone. */
     public function act(): string
     {
-        return app(BeginAct::class)->change($this->bank, [$this->question], (object) ['record' => (object) ['level' => (object) ['set' => 'Year 9']]], $this->people['writer']);
+        return app(BeginOperation::class)->change(
+            $this->bank,
+            [$this->question],
+            (object) ['record' => (object) ['level' => (object) ['set' => 'Year 9']]],
+            $this->people['writer'],
+        );
     }
 
     /** An intake of the writer's, of one question, meant for the bank, in review. */
@@ -84,7 +103,11 @@ final class World
     {
         $json = self::json((string) Str::uuid7());
         $json->body = '<p>Quite another question</p><div data-part="p1"></div>';
-        $intake = app(OpenIntake::class)->handle([['path' => self::package([$json]), 'name' => 'one.zip']], $this->people['writer'], $this->bank);
+        $intake = app(OpenIntake::class)->handle(
+            [['path' => self::package([$json]), 'name' => 'one.zip']],
+            $this->people['writer'],
+            $this->bank,
+        );
         app(ReadIntake::class)->handle($intake);
 
         return $intake->refresh();
@@ -96,16 +119,26 @@ final class World
     }
 
     /** @return array<string, string> */
-    public static function stimulus(string $id, string $title = 'The section', string $body = '<p>Three beds lie in the cliff.</p>'): array
-    {
+    public static function stimulus(
+        string $id,
+        string $title = 'The section',
+        string $body = '<p>Three beds lie in the cliff.</p>',
+    ): array {
         return ['id' => $id, 'title' => $title, 'language' => 'en-GB', 'body' => $body];
     }
 
     /** A stimulus of the bank that nothing shows yet. */
-    public function shared(?Bank $bank = null, string $title = 'The section', string $body = '<p>Three beds lie in the cliff.</p>'): string
-    {
+    public function shared(
+        ?Bank $bank = null,
+        string $title = 'The section',
+        string $body = '<p>Three beds lie in the cliff.</p>',
+    ): string {
         $id = (string) Str::uuid7();
-        app(SaveStimulus::class)->create(Stimulus::read((object) self::stimulus($id, $title, $body)), ($bank ?? $this->bank)->id, $this->people['writer']);
+        app(SaveStimulus::class)->create(
+            Stimulus::read((object) self::stimulus($id, $title, $body)),
+            ($bank ?? $this->bank)->id,
+            $this->people['writer'],
+        );
 
         return $id;
     }
@@ -114,7 +147,12 @@ final class World
     public function start(): string
     {
         $id = (string) Str::uuid7();
-        DB::table('starts')->insert(['id' => $id, 'user_id' => $this->people['writer']->id, 'name' => 'Mine', 'content' => Json::encode(self::json())]);
+        DB::table('starts')->insert([
+            'id' => $id,
+            'user_id' => $this->people['writer']->id,
+            'name' => 'Mine',
+            'content' => Json::encode(self::json()),
+        ]);
 
         return $id;
     }
@@ -123,7 +161,14 @@ final class World
     public function search(): string
     {
         $id = (string) Str::uuid7();
-        DB::table('saved_searches')->insert(['id' => $id, 'bank_id' => $this->bank->id, 'user_id' => $this->people['writer']->id, 'shared' => true, 'name' => 'Drafts', 'filter' => 'status=draft']);
+        DB::table('saved_searches')->insert([
+            'id' => $id,
+            'bank_id' => $this->bank->id,
+            'user_id' => $this->people['writer']->id,
+            'shared' => true,
+            'name' => 'Drafts',
+            'filter' => 'status=draft',
+        ]);
 
         return $id;
     }
@@ -137,8 +182,13 @@ final class World
     /** An export of the writer's that could not be written. */
     public function failedDispatch(): string
     {
-        $id = app(OpenDispatch::class)->handle(Fields::of((object) ['format' => 'pack', 'bank' => 'rocks'], '', ['format', 'bank']), $this->people['writer']);
-        DB::table('dispatches')->where('id', $id)->update(['state' => 'failed', 'problem' => 'The disk was full.']);
+        $id = app(OpenDispatch::class)->handle(
+            Fields::of((object) ['format' => 'pack', 'bank' => 'rocks'], '', ['format', 'bank']),
+            $this->people['writer'],
+        );
+        DB::table('dispatches')
+            ->where('id', $id)
+            ->update(['state' => 'failed', 'problem' => 'The disk was full.']);
 
         return $id;
     }
@@ -151,7 +201,7 @@ final class World
     /** An assessment of the bank, of its one question. */
     public function assessment(): string
     {
-        $json = Document::read(Document::fresh((string) Str::uuid7(), 'Unit test'), Parts::standard())->with([$this->question => 1]);
+        $json = Document::read(Document::fresh((string) Str::uuid7(), 'Unit test'), StandardKinds::all())->with([$this->question => 1]);
 
         return app(SaveAssessment::class)->create($json, $this->bank->id, $this->people['writer'])->id;
     }
@@ -165,7 +215,9 @@ final class World
     public function drawPath(): string
     {
         $json = Document::fresh((string) Str::uuid7(), 'Unit test');
-        $json->sections[0]->entries = [(object) ['id' => 'd1', 'draw' => 1, 'pool' => [$this->question, $this->add('Another of the pool')]]];
+        $json->sections[0]->entries = [
+            (object) ['id' => 'd1', 'draw' => 1, 'pool' => [$this->question, $this->add('Another of the pool')]],
+        ];
 
         return '/assessments/'.app(SaveAssessment::class)->create($json, $this->bank->id, $this->people['writer'])->id.'/draws/d1';
     }
@@ -185,7 +237,15 @@ final class World
         $file = (string) tempnam(sys_get_temp_dir(), 'pdf');
         file_put_contents($file, '%PDF-1.4');
         $assessment = $this->assessment();
-        DB::table('prints')->insert(['id' => $id, 'assessment_id' => $assessment, 'user_id' => $this->people['writer']->id, 'which' => 'learner', 'source' => $id, 'sha256' => app(FileStore::class)->put($file)['sha256'], 'pages' => 1]);
+        DB::table('prints')->insert([
+            'id' => $id,
+            'assessment_id' => $assessment,
+            'user_id' => $this->people['writer']->id,
+            'which' => 'learner',
+            'source' => $id,
+            'sha256' => app(FileStore::class)->put($file)['sha256'],
+            'pages' => 1,
+        ]);
 
         return "/assessments/$assessment/prints/$id";
     }
@@ -193,7 +253,10 @@ final class World
     /** What the writer sent out. */
     public function dispatch(): string
     {
-        $id = app(OpenDispatch::class)->handle(Fields::of((object) ['format' => 'pack', 'bank' => 'rocks'], '', ['format', 'bank']), $this->people['writer']);
+        $id = app(OpenDispatch::class)->handle(
+            Fields::of((object) ['format' => 'pack', 'bank' => 'rocks'], '', ['format', 'bank']),
+            $this->people['writer'],
+        );
         app(WriteDispatch::class)->handle($id);
 
         return $id;
@@ -209,13 +272,19 @@ final class World
     /** Of an intake that the writer brought in. */
     public function receipt(): string
     {
-        return app(ImportQuestions::class)->handle(self::package([self::json((string) Str::uuid7())]), 'one.zip', $this->bank, [], $this->people['writer'])->id;
+        return app(ImportQuestions::class)->handle(
+            self::package([self::json((string) Str::uuid7())]),
+            'one.zip',
+            $this->bank,
+            [],
+            $this->people['writer'],
+        )->id;
     }
 
     /** @param  list<\stdClass>  $questions  as a package of our own, in a temporary file */
     public static function package(array $questions): string
     {
-        $found = new Found;
+        $found = new PackageContents;
         $found->questions = $questions;
         $file = (string) tempnam(sys_get_temp_dir(), 'world');
         (new PackWriter)->write($found, $file);
@@ -232,7 +301,7 @@ final class World
         foreach ($more as $field => $value) {
             $json->{$field} = $value;
         }
-        app(SaveQuestion::class)->create(Question::read(Json::decode(Json::encode($json)), Parts::standard()), $this->bank->id, null);
+        app(SaveQuestion::class)->create(Question::read(Json::decode(Json::encode($json)), StandardKinds::all()), $this->bank->id, null);
 
         return $json->id;
     }
@@ -240,9 +309,22 @@ final class World
     /** A question of the bank with a statement that is true or not. */
     public function trueFalse(bool $true): string
     {
-        $part = (object) ['id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => (object) ['options' => [(object) ['id' => 'a', 'html' => '<p>true</p>'], (object) ['id' => 'b', 'html' => '<p>false</p>']], 'max' => 1], 'key' => (object) ['rules' => [(object) ['id' => 'r1', 'on' => $true ? 'a' : 'b', 'credit' => '1']]]];
+        $part = (object) [
+            'id' => 'p1',
+            'kind' => 'choice',
+            'points' => 1,
+            'settings' => (object) [
+                'options' => [(object) ['id' => 'a', 'html' => '<p>true</p>'], (object) ['id' => 'b', 'html' => '<p>false</p>']],
+                'max' => 1,
+            ],
+            'key' => (object) ['rules' => [(object) ['id' => 'r1', 'on' => $true ? 'a' : 'b', 'credit' => '1']]],
+        ];
 
-        return $this->add($true ? 'Slate splits' : 'Granite splits', '<p>'.($true ? 'Slate splits.' : 'Granite splits.').'</p><div data-part="p1"></div>', ['parts' => [$part]]);
+        return $this->add(
+            $true ? 'Slate splits' : 'Granite splits',
+            '<p>'.($true ? 'Slate splits.' : 'Granite splits.').'</p><div data-part="p1"></div>',
+            ['parts' => [$part]],
+        );
     }
 
     /** A list of statements to judge. */
@@ -250,7 +332,22 @@ final class World
     {
         $json = self::json((string) Str::uuid7());
         $json->body = '<p>Which are true?</p><div data-part="p1"></div>';
-        $json->parts = [(object) ['id' => 'p1', 'kind' => 'choice', 'points' => 2, 'settings' => (object) ['options' => [(object) ['id' => 'a', 'html' => '<p>Slate splits.</p>'], (object) ['id' => 'b', 'html' => '<p>Granite splits.</p>']], 'max' => null], 'key' => (object) ['rules' => [(object) ['id' => 'r1', 'on' => 'a', 'credit' => '1']]], 'scoring' => (object) ['scheme' => 'judge']]];
+        $json->parts = [
+            (object) [
+                'id' => 'p1',
+                'kind' => 'choice',
+                'points' => 2,
+                'settings' => (object) [
+                    'options' => [
+                        (object) ['id' => 'a', 'html' => '<p>Slate splits.</p>'],
+                        (object) ['id' => 'b', 'html' => '<p>Granite splits.</p>'],
+                    ],
+                    'max' => null,
+                ],
+                'key' => (object) ['rules' => [(object) ['id' => 'r1', 'on' => 'a', 'credit' => '1']]],
+                'scoring' => (object) ['scheme' => 'judge'],
+            ],
+        ];
 
         return $json;
     }

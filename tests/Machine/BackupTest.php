@@ -13,19 +13,22 @@ function contents(Installation $of): array
         "\n",
         trim(
             $of->sql(
-                "SELECT tablename FROM pg_tables WHERE schemaname = 'public' AND tablename NOT IN ('sessions', 'cache', 'cache_locks', 'jobs', 'workers', 'queue_turns', 'work_tries', 'security_log') ORDER BY 1"
-            )
-        )
+                <<<'SQL'
+                    SELECT tablename FROM pg_tables WHERE schemaname = 'public' AND tablename NOT IN ('sessions', 'cache',
+                        'cache_locks', 'jobs', 'workers', 'queue_turns', 'work_tries', 'security_log') ORDER BY 1
+                    SQL,
+            ),
+        ),
     );
 
     return array_combine(
         $tables,
         array_map(
             fn (string $table): string => trim(
-                $of->sql("SELECT count(*) || ' ' || coalesce(md5(string_agg(one::text, '|' ORDER BY one::text)), '') FROM $table AS one")
+                $of->sql("SELECT count(*) || ' ' || coalesce(md5(string_agg(one::text, '|' ORDER BY one::text)), '') FROM $table AS one"),
             ),
-            $tables
-        )
+            $tables,
+        ),
     );
 }
 
@@ -45,13 +48,13 @@ it('restores a backup that equals its source, and repairs one that was stopped',
     $ines = $here->person('keeper');
     $slug = $ines->ask('POST', '/banks', ['name' => 'Backed up'])->json('data.slug');
     $package = array_values(
-        array_filter(glob(dirname(__DIR__, 2).'/demo/files/*.zip') ?: [], fn (string $file): bool => str_contains($file, 'qti') || true)
+        array_filter(glob(dirname(__DIR__, 2).'/demo/files/*.zip') ?: [], fn (string $file): bool => str_contains($file, 'qti') || true),
     )[0];
     $intake = $ines->ask('POST', '/intakes', ['files' => new CURLFile($package)])->json('data.id');
     $here->until(
         fn (): bool => in_array($ines->ask('GET', "/intakes/$intake")->json('data.state'), ['review', 'failed'], true),
         'the package to be read',
-        60
+        60,
     );
     $ines->ask('PATCH', "/intakes/$intake", ['bank' => $slug]);
     $ines->ask('POST', "/intakes/$intake/commit", new stdClass());
@@ -115,10 +118,10 @@ it('brings every landed schema up to date, and derives what is new', function (s
                 'quarry',
             ],
             null,
-            ['PGPASSWORD' => (string) file_get_contents("$here->folder/run/postgres.password")]
+            ['PGPASSWORD' => (string) file_get_contents("$here->folder/run/postgres.password")],
         ))
             ->mustRun()
-            ->getOutput()
+            ->getOutput(),
     );
     $fresh = $schema();
     $here->sql('DROP SCHEMA public CASCADE; CREATE SCHEMA public');
@@ -126,16 +129,20 @@ it('brings every landed schema up to date, and derives what is new', function (s
     $questions = trim($here->sql('SELECT count(*) FROM questions'));
     $here->stop();
     $here->start()->untilReady(); // migrates, and derives in the background
-    $here->until(fn (): bool => trim($here->sql("SELECT count(*) FROM questions WHERE near <> '{}'")) === $questions, 'the near prints', 60);
+    $here->until(
+        fn (): bool => trim($here->sql("SELECT count(*) FROM questions WHERE near <> '{}'")) === $questions,
+        'the near prints',
+        60,
+    );
     [$upgraded, $fresh] = [explode("\n", $schema()), explode("\n", $fresh)];
     // dropping the schema public leaves a comment behind, which is none of ours
     expect(
         array_values(
             array_filter(
                 array_diff($upgraded, $fresh),
-                fn (string $line): bool => ! str_starts_with($line, '--') && ! str_contains($line, 'SCHEMA public')
-            )
-        )
+                fn (string $line): bool => ! str_starts_with($line, '--') && ! str_contains($line, 'SCHEMA public'),
+            ),
+        ),
     )
         ->toBe([])
         ->and(array_values(array_diff($fresh, $upgraded)))

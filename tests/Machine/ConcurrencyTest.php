@@ -23,7 +23,7 @@ it('lets one of two moves win that would make a ring of folders', function (): v
     for ($round = 0; $round < 10; $round++) {
         [$a, $b] = array_map(
             fn (string $name): string => $ines->ask('POST', "/banks/$slug/folders", ['name' => "$name $round"])->json('id'),
-            ['A', 'B']
+            ['A', 'B'],
         );
         $answers = $ines->askAll([
             ['PATCH', "/banks/$slug/folders/$a", ['parent' => $b]],
@@ -76,7 +76,7 @@ it('stores one of eight saves that were started from the same version', function
     $intake = $ines->ask('POST', '/intakes', ['text' => Questions::exam(2), 'bank' => $slug])->json('data.id');
     Installation::shared()->until(
         fn (): bool => $ines->ask('GET', "/intakes/$intake")->json('data.state') === 'review',
-        'the import to be read'
+        'the import to be read',
     );
     $staged = $ines->ask('GET', "/intakes/$intake/questions")->json('data.0.id');
     $mended = $ines->ask('GET', "/intakes/$intake/questions/$staged")->json('data.question');

@@ -16,7 +16,7 @@ final class KeptPostgres
 
     public function __construct(private readonly string $folder)
     {
-        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException();
+        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException;
         $this->port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
         fclose($socket);
     }
@@ -25,7 +25,7 @@ final class KeptPostgres
     {
         $as = posix_geteuid() === 0 ? ['setpriv', '--reuid=postgres', '--regid=postgres', '--init-groups'] : [];
 
-        return (new Process([...$as, 'env', 'PATH=/usr/lib/postgresql/15/bin:/usr/bin:/bin', ...$command], '/', timeout: 60))
+        return (new Process([...$as, 'env', 'PATH='.Installation::postgresBin().':/usr/bin:/bin', ...$command], '/', timeout: 60))
             ->mustRun()
             ->getOutput();
     }
@@ -33,7 +33,7 @@ final class KeptPostgres
     public function sql(string $statements, string $database = 'postgres'): string
     {
         return trim(
-            $this->run('psql', '-h', $this->folder, '-p', (string) $this->port, '-U', 'admin', '-d', $database, '-Atqc', $statements)
+            $this->run('psql', '-h', $this->folder, '-p', (string) $this->port, '-U', 'admin', '-d', $database, '-Atqc', $statements),
         );
     }
 
@@ -43,7 +43,7 @@ final class KeptPostgres
         $this->server = new Process(
             [
                 ...$as,
-                '/usr/lib/postgresql/15/bin/postgres',
+                Installation::postgresBin().'/postgres',
                 '-D',
                 $data,
                 '-c',
@@ -56,7 +56,7 @@ final class KeptPostgres
                 'shared_buffers=64MB',
             ],
             '/',
-            timeout: null
+            timeout: null,
         );
         $this->server->start();
         for ($until = microtime(true) + 40; ; usleep(100_000)) {
@@ -96,7 +96,7 @@ it('runs behind a proxy with a PostgreSQL of its own, which can be put back to a
             '--auth-local=trust',
             '--auth-host=scram-sha-256',
             '-U',
-            'admin'
+            'admin',
         );
         $conf = strtr((string) file_get_contents("$root/deploy/postgres/quarry.conf"), [
             '/srv/wide-quarry' => $root,
@@ -114,12 +114,9 @@ it('runs behind a proxy with a PostgreSQL of its own, which can be put back to a
         $here->start(
             '--production',
             "--url=https://localhost:$tls",
-            '--database=postgres://quarry:'.rawurlencode('s3cret/word')."@127.0.0.1:$port/quarry"
+            '--database=postgres://quarry:'.rawurlencode('s3cret/word')."@127.0.0.1:$port/quarry",
         );
-        expect($here->isRunning())
-            ->toBeTrue($here->said())
-            ->and(is_dir("$here->folder/postgres"))
-            ->toBeFalse();
+        expect($here->isRunning())->toBeTrue($here->said())->and(is_dir("$here->folder/postgres"))->toBeFalse();
         $caddy = strtr((string) file_get_contents("$root/deploy/proxy/Caddyfile"), [
             'questions.school.example' => "https://localhost:$tls",
             '127.0.0.1:8080' => "127.0.0.1:$here->port",
@@ -127,13 +124,13 @@ it('runs behind a proxy with a PostgreSQL of its own, which can be put back to a
         ]);
         file_put_contents(
             "$here->folder/proxy.Caddyfile",
-            "{\n\tadmin off\n\tskip_install_trust\n\tauto_https disable_redirects\n\thttp_port ".($here->port + 2)."\n}\n$caddy"
+            "{\n\tadmin off\n\tskip_install_trust\n\tauto_https disable_redirects\n\thttp_port ".($here->port + 2)."\n}\n$caddy",
         );
         $proxy = new Process(
             ['caddy', 'run', '--adapter', 'caddyfile', '--config', "$here->folder/proxy.Caddyfile"],
             null,
             ['XDG_DATA_HOME' => "$here->folder/proxy", 'XDG_CONFIG_HOME' => "$here->folder/proxy", 'HOME' => $here->folder],
-            timeout: null
+            timeout: null,
         );
         $proxy->start();
         $get = function (string $path, string ...$more) use ($tls): string {
@@ -170,13 +167,13 @@ it('runs behind a proxy with a PostgreSQL of its own, which can be put back to a
             '-H',
             'Content-Type: application/json',
             '-d',
-            '{"email":"ines@school.example","password":"x"}'
+            '{"email":"ines@school.example","password":"x"}',
         );
         expect($kept->sql("SELECT address FROM security_log WHERE kind = 'sign_in_failed'", 'quarry'))->toBeIn(['127.0.0.1', '::1']);
 
         // to a moment between two changes
         $backup = trim(
-            $kept->run('sh', "$root/deploy/postgres/base-backup.sh", "$folder/base", '-h', $folder, '-p', (string) $port, '-U', 'admin')
+            $kept->run('sh', "$root/deploy/postgres/base-backup.sh", "$folder/base", '-h', $folder, '-p', (string) $port, '-U', 'admin'),
         );
         $kept->sql("INSERT INTO teams (id, name) VALUES ('0192f0c4-0000-7000-8000-000000000001', 'kept')", 'quarry');
         usleep(1_100_000);
@@ -186,10 +183,10 @@ it('runs behind a proxy with a PostgreSQL of its own, which can be put back to a
         $kept->sql('SELECT pg_switch_wal()');
         $here->until(
             fn (): bool => (int) $kept->sql(
-                'SELECT count(*) FROM pg_stat_archiver WHERE last_archived_wal >= pg_walfile_name(pg_current_wal_lsn() - 16777216)'
+                'SELECT count(*) FROM pg_stat_archiver WHERE last_archived_wal >= pg_walfile_name(pg_current_wal_lsn() - 16777216)',
             ) > 0,
             'the archive',
-            30
+            30,
         );
         $here->stop();
         $kept->stop();
@@ -211,7 +208,7 @@ it('has units that systemd understands, which start what is there', function ():
         parse_ini_string(
             (string) preg_replace('/^#.*$/m', '', (string) file_get_contents("$root/deploy/wide-quarry.env")),
             false,
-            INI_SCANNER_RAW
+            INI_SCANNER_RAW,
         ) ?:
         [];
     foreach ($units as $unit) {

@@ -75,7 +75,7 @@ it('loses nothing that was acknowledged', function (): void {
         $here->until(
             fn (): bool => in_array($ines->ask('GET', "/acts/$act")->json('state'), ['done', 'failed'], true),
             "bulk change $act",
-            150
+            150,
         );
     }
 });
@@ -96,7 +96,7 @@ function isKept(Person $person, array $kept, array $questions, array &$revisions
             $i = array_search(substr($path, 11), array_column($questions, 'id'), true);
             $titles = array_map(
                 fn (int $number): mixed => $person->ask('GET', "$path/revisions/$number")->json('content.title'),
-                range($revisions[$i], (int) $answer->json('data.revision'))
+                range($revisions[$i], (int) $answer->json('data.revision')),
             );
             expect(in_array($value, $titles, true))
                 ->toBeTrue("$when: $path")

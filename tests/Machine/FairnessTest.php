@@ -35,7 +35,7 @@ it('answers others while one person draws the worst questions that fit', functio
             str_repeat('<b>x</b>', 19_000),
             str_repeat('<p>x</p>', 19_000),
             '<table>'.str_repeat('<tr><td>x</td></tr>', 9000).'</table>',
-        ]
+        ],
     );
     // sent by another process, so that this one can go on asking
     $child = pcntl_fork();
@@ -48,8 +48,8 @@ it('answers others while one person draws the worst questions that fit', functio
                         ['/present', '/score'][$i % 2],
                         [...$bodies[$i % 4], ...$i % 2 === 1 ? ['response' => new stdClass()] : []],
                     ],
-                    range(0, 7)
-                )
+                    range(0, 7),
+                ),
             );
         }
         posix_kill(posix_getpid(), SIGKILL); // nothing of this copy is to run at its end
@@ -61,7 +61,7 @@ it('answers others while one person draws the worst questions that fit', functio
     expect($longest)->toBeLessThan(2.0); // printed above: about 100 ms; a busy machine may take its time
     $refused = array_filter(
         $heavy->askAll(array_fill(0, 12, ['POST', '/present', $bodies[1]])),
-        fn ($answer): bool => ! in_array($answer->status, [200, 429], true)
+        fn ($answer): bool => ! in_array($answer->status, [200, 429], true),
     );
     expect($refused)->toBe([]);
 });
@@ -73,22 +73,24 @@ it('gives a small import its turn while large ones wait, and stops one when aske
         fn (int $i): string => $heavy
             ->ask('POST', '/intakes', ['text' => Questions::exam(990, str_repeat("old stone $i ", 110))])
             ->json('data.id'),
-        range(1, 3)
+        range(1, 3),
     );
     $from = microtime(true);
     $small = $other->ask('POST', '/intakes', ['text' => Questions::exam(3)])->json('data.id');
     $here->until(fn (): bool => $other->ask('GET', "/intakes/$small")->json('data.state') === 'review', 'the small import', 30);
     expect(array_filter($large, fn (string $id): bool => $heavy->ask('GET', "/intakes/$id")->json('data.state') === 'reading'))->not->toBe(
-        []
+        [],
     );
     foreach ($large as $id) {
         $heavy->ask('DELETE', "/intakes/$id");
     }
     $here->until(
-        fn (): bool => array_filter($large, fn (string $id): bool => $heavy->ask('GET', "/intakes/$id")->json('data.state') === 'reading') ===
-            [],
+        fn (): bool => array_filter(
+            $large,
+            fn (string $id): bool => $heavy->ask('GET', "/intakes/$id")->json('data.state') === 'reading',
+        ) === [],
         'the large imports to stop',
-        60
+        60,
     );
     expect(microtime(true) - $from)->toBeLessThan(60.0);
 });

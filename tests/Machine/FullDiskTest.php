@@ -48,7 +48,7 @@ it('stores whole files or none on a full disk, and says so', function (): void {
             ->toBe(201);
         $empty = array_filter(
             glob("$disk/app/private/*/*/*") ?: [],
-            fn (string $file): bool => filesize($file) === 0 || str_ends_with($file, '.new')
+            fn (string $file): bool => filesize($file) === 0 || str_ends_with($file, '.new'),
         );
         expect($empty)->toBe([]);
 

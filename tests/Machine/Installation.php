@@ -9,6 +9,14 @@ use Symfony\Component\Process\Process;
 /** A whole installation of its own, started by bin/start as a user would, in a folder of its own; whatever is done to it stays in there. */
 final class Installation
 {
+    /** The folder of the PostgreSQL programs that the scripts use. */
+    public static function postgresBin(): string
+    {
+        $root = dirname(__DIR__, 2);
+
+        return (new Process(['bash', '-c', '. bin/lib/common.sh; find_postgres'], $root))->mustRun()->getOutput();
+    }
+
     public const PASSWORD = 'four plain garden words';
 
     public readonly string $folder;
@@ -52,7 +60,7 @@ final class Installation
             ['bash', 'bin/start', "--port=$this->port", ...$flags],
             dirname(__DIR__, 2),
             $this->environment,
-            timeout: null
+            timeout: null,
         ); // @phpstan-ignore argument.type
         $this->process->start();
         $this->until(fn (): bool => str_contains($this->said(), 'Ctrl-C') || ! ($this->process?->isRunning() ?? false), 'starting', 180);
@@ -96,7 +104,7 @@ final class Installation
             null,
             ['PGPASSWORD' => (string) file_get_contents("$this->folder/run/postgres.password")],
             $statements,
-            120
+            120,
         );
 
         return $process->mustRun()->getOutput();
@@ -110,7 +118,7 @@ final class Installation
         return new Person(
             "http://127.0.0.1:$this->port",
             "$name@school.example",
-            is_string($made['password'] ?? null) ? $made['password'] : throw new \RuntimeException(json_encode($made) ?: '')
+            is_string($made['password'] ?? null) ? $made['password'] : throw new \RuntimeException(json_encode($made) ?: ''),
         );
     }
 
@@ -130,7 +138,7 @@ final class Installation
         $said = @file_get_contents(
             "http://127.0.0.1:$this->port/up",
             false,
-            stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 5]])
+            stream_context_create(['http' => ['ignore_errors' => true, 'timeout' => 5]]),
         );
 
         return $said === false ? null : json_decode($said, true);
@@ -150,8 +158,8 @@ final class Installation
         return array_values(
             array_filter(
                 $pids,
-                fn (int $pid): bool => is_dir("/proc/$pid") && ! str_contains((string) @file_get_contents("/proc/$pid/cmdline"), 'grep')
-            )
+                fn (int $pid): bool => is_dir("/proc/$pid") && ! str_contains((string) @file_get_contents("/proc/$pid/cmdline"), 'grep'),
+            ),
         );
     }
 

@@ -55,7 +55,7 @@ final class Person
     /** @param  array<string, string>  $headers */
     private function handle(string $method, string $path, mixed $body, array $headers): \CurlHandle
     {
-        $handle = curl_init($this->base.$path) ?: throw new \RuntimeException();
+        $handle = curl_init($this->base.$path) ?: throw new \RuntimeException;
         $headers = [
             'Accept' => 'application/json',
             'Content-Type' => 'application/json',
@@ -82,7 +82,7 @@ final class Person
                     ? ['files[]' => $body['files']]
                     : (is_string($body)
                         ? $body
-                        : (string) json_encode($body))
+                        : (string) json_encode($body)),
             );
 
         return $handle;
@@ -104,7 +104,7 @@ final class Person
         if ($set !== []) {
             $this->cookies = implode(
                 '; ',
-                array_map(fn (string $name, string $value): string => "$name=$value", array_keys($known), $known)
+                array_map(fn (string $name, string $value): string => "$name=$value", array_keys($known), $known),
             );
             $this->token = urldecode($known['XSRF-TOKEN'] ?? '');
         }
@@ -114,7 +114,7 @@ final class Person
             (int) curl_getinfo($handle, CURLINFO_RESPONSE_CODE),
             substr($whole, $size),
             $etag[1] ?? '',
-            (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME)
+            (float) curl_getinfo($handle, CURLINFO_TOTAL_TIME),
         );
     }
 }

@@ -32,8 +32,8 @@ final class Questions
             "\n\n",
             array_map(
                 fn (int $i): string => "$i. Which $word is number $i?\nA) slate\nB) granite\nC) chalk\nAnswer: B",
-                range(1, $questions)
-            )
+                range(1, $questions),
+            ),
         );
     }
 }

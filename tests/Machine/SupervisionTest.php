@@ -54,7 +54,7 @@ it('starts every part again that dies, and leaves nothing behind', function (): 
         (string) @file_get_contents(
             "http://127.0.0.1:$here->port$path",
             false,
-            stream_context_create(['http' => ['ignore_errors' => true, 'header' => "Host: $host"]])
+            stream_context_create(['http' => ['ignore_errors' => true, 'header' => "Host: $host"]]),
         ),
         (int) explode(' ', $http_response_header[0])[1],
     ];

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Actions\Accounts;
 
+use App\Accounts\Notify;
+use App\Accounts\SecurityLog;
+use App\Errors\Refused;
 use App\Models\User;
-use App\Support\Accounts\Notify;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Sharing\Role;
 
 /** Gives the banks that one person manages to another, as when somebody leaves the school. */
 final class HandOver
@@ -27,7 +28,7 @@ final class HandOver
             $banks = DB::table('bank_grants')
                 ->join('banks', 'banks.id', '=', 'bank_id')
                 ->where('user_id', $from->id)
-                ->where('role', 'keeper')
+                ->where('role', Role::Keeper->value)
                 ->lockForUpdate()
                 ->get(['banks.id', 'slug', 'name'])
                 ->all();
@@ -36,7 +37,7 @@ final class HandOver
                     ->where('bank_id', $bank->id)
                     ->whereIn('user_id', [$from->id, $to->id])
                     ->delete();
-                DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'user_id' => $to->id, 'role' => 'keeper']);
+                DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'user_id' => $to->id, 'role' => Role::Keeper->value]);
             }
 
             return $banks;
@@ -48,7 +49,7 @@ final class HandOver
                 'hand_over',
                 "$by->name handed the bank “{$bank->name}” over to you; $from->name managed it before.",
                 $words,
-                "/banks/$bank->slug"
+                "/banks/$bank->slug",
             );
         }
 

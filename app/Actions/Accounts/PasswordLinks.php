@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Accounts;
 
+use App\Accounts\Notify;
+use App\Accounts\SecurityLog;
+use App\Errors\Refused;
 use App\Models\User;
-use App\Support\Accounts\Notify;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -27,7 +27,7 @@ final readonly class PasswordLinks
             $person,
             "$by->name invites you to Wide Quarry",
             $words === '' ? [$text] : ["They wrote:\n\n$words", $text],
-            $this->link($person, 'invitation')
+            $this->link($person, 'invitation'),
         );
         SecurityLog::write('person_invited', $by, ['person' => $person->email]);
     }
@@ -43,9 +43,10 @@ final readonly class PasswordLinks
                 $person,
                 'Choose a new password',
                 [
-                    'Somebody, probably you, asked for a new password for Wide Quarry. This link works for an hour. If it was not you, do nothing:',
+                    'Somebody, probably you, asked for a new password for Wide Quarry. This link works for an hour. If it was not '.
+                        'you, do nothing:',
                 ],
-                $this->link($person, 'reset')
+                $this->link($person, 'reset'),
             );
             SecurityLog::write('password_reset_sent', $person);
         }

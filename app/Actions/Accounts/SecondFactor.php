@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Accounts;
 
+use App\Accounts\Notify;
+use App\Accounts\SecurityLog;
+use App\Accounts\Totp;
+use App\Errors\Refused;
 use App\Models\User;
-use App\Support\Accounts\Notify;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Accounts\Totp;
-use App\Support\Refused;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
@@ -41,12 +41,12 @@ final class SecondFactor
             throw Refused::because(
                 'second_factor.wrong',
                 'This code is not right. Use the newest one that the app shows; your clock has to be right too.',
-                '/code'
+                '/code',
             );
         }
         $codes = array_map(
             fn (): string => implode('-', str_split(strtolower(substr(Totp::base32(random_bytes(10)), 0, 12)), 4)),
-            range(1, self::RECOVERY_CODES)
+            range(1, self::RECOVERY_CODES),
         );
         $person->forceFill(['second_factor_on' => true, 'recovery_codes' => Json::encode(array_map(self::hash(...), $codes))])->save();
         SecurityLog::write('second_factor_on', $person);
@@ -54,9 +54,10 @@ final class SecondFactor
             $person,
             'Second factor turned on',
             [
-                'Signing in to Wide Quarry now asks for a code of your authenticator app. If you did not turn that on, change your password at once:',
+                'Signing in to Wide Quarry now asks for a code of your authenticator app. If you did not turn that on, change your '.
+                    'password at once:',
             ],
-            '/forgot'
+            '/forgot',
         );
 
         return $codes;
@@ -70,7 +71,7 @@ final class SecondFactor
             $person,
             'Second factor turned off',
             ['Signing in to Wide Quarry no longer asks for a code. If you did not turn that off, change your password at once:'],
-            '/forgot'
+            '/forgot',
         );
     }
 
@@ -85,7 +86,7 @@ final class SecondFactor
             throw Refused::because(
                 'session.second_factor',
                 'This code is not right, or was used before. Use the newest one that the app shows.',
-                '/code'
+                '/code',
             );
         }
     }
@@ -112,7 +113,9 @@ final class SecondFactor
                 $person->id,
                 $hash,
             ]) === 1;
-        $isUsed && SecurityLog::write('recovery_code_used', $person);
+        if ($isUsed) {
+            SecurityLog::write('recovery_code_used', $person);
+        }
 
         return $isUsed;
     }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Actions\Accounts;
 
+use App\Accounts\Notify;
+use App\Accounts\PasswordRules;
+use App\Accounts\SecurityLog;
+use App\Errors\Refused;
 use App\Models\User;
-use App\Support\Accounts\Notify;
-use App\Support\Accounts\PasswordRules;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Refused;
 
 /** Sets a password by the rules. Everywhere else the person is signed out, and they are told by mail. */
 final readonly class SetPassword
@@ -33,7 +33,7 @@ final readonly class SetPassword
             $person,
             'Your password was changed',
             ['Your password for Wide Quarry was changed just now. If that was not you, ask for a new one at once:'],
-            '/forgot'
+            '/forgot',
         );
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Accounts;
 
+use App\Accounts\SecurityLog;
+use App\Errors\Refused;
 use App\Models\User;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Refused;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Timebox;
@@ -28,16 +28,19 @@ final readonly class SignIn
     /** @throws Refused */
     public function handle(string $email, string $password, string $code): User
     {
-        $person = (new Timebox)->call(function (Timebox $box) use ($email, $password): ?User {
-            $person = User::query()->where('email', mb_strtolower(trim($email)))->first();
-            $isRight = Hash::check($password, $person->password ?? self::nobody());
-            if ($person === null || ! $isRight || $person->disabled_at !== null) {
-                return null;
-            }
-            $box->returnEarly(); // who knows the password may know that it is right
+        $person = (new Timebox)->call(
+            function (Timebox $box) use ($email, $password): ?User {
+                $person = User::query()->where('email', mb_strtolower(trim($email)))->first();
+                $isRight = Hash::check($password, $person->password ?? self::nobody());
+                if ($person === null || ! $isRight || $person->disabled_at !== null) {
+                    return null;
+                }
+                $box->returnEarly(); // who knows the password may know that it is right
 
-            return $person;
-        }, app()->runningUnitTests() ? 0 : self::MICROSECONDS);
+                return $person;
+            },
+            app()->runningUnitTests() ? 0 : self::MICROSECONDS,
+        );
         if ($person === null) {
             SecurityLog::write('sign_in_failed', User::query()->where('email', mb_strtolower(trim($email)))->first());
             throw Refused::because('session.refused', self::REFUSED);

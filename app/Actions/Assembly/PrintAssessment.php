@@ -4,19 +4,31 @@ declare(strict_types=1);
 
 namespace App\Actions\Assembly;
 
+use App\Infrastructure\Sandbox;
 use App\Models\Assessment;
 use App\Models\User;
-use App\Support\Assembly\SheetPage;
-use App\Support\Confined;
-use App\Support\FileStore;
-use App\Support\ReadableIds;
+use App\Policies\ReadableIds;
+use App\Printing\SheetPage;
+use App\Storage\FileStore;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Makes a PDF of the learner's sheet or the key; the same content is printed once. */
 final readonly class PrintAssessment
 {
-    public const CHROMIUM = ['chromium', '--headless', '--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-extensions', '--no-first-run', '--user-data-dir={}/profile', '--no-pdf-header-footer', '--print-to-pdf={}/out.pdf', 'file://{}/sheet.html'];
+    public const CHROMIUM = [
+        'chromium',
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-dev-shm-usage',
+        '--disable-extensions',
+        '--no-first-run',
+        '--user-data-dir={}/profile',
+        '--no-pdf-header-footer',
+        '--print-to-pdf={}/out.pdf',
+        'file://{}/sheet.html',
+    ];
 
     public function __construct(private SheetPage $page, private FileStore $files)
     {
@@ -26,18 +38,35 @@ final readonly class PrintAssessment
      * @param  'learner'|'key'  $which
      * @return array{id: string, pages: int}
      *
-     * @throws \App\Support\Refused
+     * @throws \App\Errors\Refused
      */
     public function handle(Assessment $assessment, User $person, string $which): array
     {
         $html = $this->page->html($assessment, $person, $which, SheetPage::settings($assessment), true);
         $source = hash('sha256', $html);
         $shown = array_keys(ReadableIds::of($person)->questions($assessment->document()->questions()));
-        $mine = fn (): ?\stdClass => DB::table('prints')->where('assessment_id', $assessment->id)->where('user_id', $person->id)->where('source', $source)->first();
+        $mine = fn (): ?\stdClass => DB::table('prints')
+            ->where('assessment_id', $assessment->id)
+            ->where('user_id', $person->id)
+            ->where('source', $source)
+            ->first();
         $there = $mine();
         if ($there === null) {
-            [$sha256, $pages] = Confined::run(['sheet.html' => $html], self::CHROMIUM, fn (string $folder): array => [$this->files->put("$folder/out.pdf")['sha256'], self::count("$folder/out.pdf")]);
-            DB::table('prints')->insertOrIgnore(['id' => (string) Str::uuid7(), 'assessment_id' => $assessment->id, 'user_id' => $person->id, 'which' => $which, 'source' => $source, 'questions' => '{'.implode(',', $shown).'}', 'sha256' => $sha256, 'pages' => $pages]);
+            [$sha256, $pages] = Sandbox::run(
+                ['sheet.html' => $html],
+                self::CHROMIUM,
+                fn (string $folder): array => [$this->files->put("$folder/out.pdf")['sha256'], self::count("$folder/out.pdf")],
+            );
+            DB::table('prints')->insertOrIgnore([
+                'id' => (string) Str::uuid7(),
+                'assessment_id' => $assessment->id,
+                'user_id' => $person->id,
+                'which' => $which,
+                'source' => $source,
+                'questions' => '{'.implode(',', $shown).'}',
+                'sha256' => $sha256,
+                'pages' => $pages,
+            ]);
             $there = $mine();
         }
         assert($there !== null);
@@ -45,14 +74,24 @@ final readonly class PrintAssessment
         return ['id' => $there->id, 'pages' => $there->pages];
     }
 
-    /** One page as a picture, for the preview. @throws \App\Support\Refused */
+    /** One page as a picture, for the preview. @throws \App\Errors\Refused */
     public function picture(string $sha256, int $page): string
     {
-        return Confined::run(['in.pdf' => (string) file_get_contents($this->files->path($sha256))], ['pdftoppm', '-png', '-r', '90', '-f', (string) $page, '-l', (string) $page, '-singlefile', '{}/in.pdf', '{}/page'], fn (string $folder): string => (string) file_get_contents("$folder/page.png"));
+        return Sandbox::run(
+            ['in.pdf' => (string) file_get_contents($this->files->path($sha256))],
+            ['pdftoppm', '-png', '-r', '90', '-f', (string) $page, '-l', (string) $page, '-singlefile', '{}/in.pdf', '{}/page'],
+            fn (string $folder): string => (string) file_get_contents("$folder/page.png"),
+        );
     }
 
     private static function count(string $pdf): int
     {
-        return Confined::run(['in.pdf' => (string) file_get_contents($pdf)], ['sh', '-c', 'pdfinfo "$0" > "$1"', '{}/in.pdf', '{}/info'], fn (string $folder): int => preg_match('/^Pages:\s+(\d+)/m', (string) file_get_contents("$folder/info"), $m) === 1 ? (int) $m[1] : 0);
+        return Sandbox::run(
+            ['in.pdf' => (string) file_get_contents($pdf)],
+            ['sh', '-c', 'pdfinfo "$0" > "$1"', '{}/in.pdf', '{}/info'],
+            fn (string $folder): int => preg_match('/^Pages:\s+(\d+)/m', (string) file_get_contents("$folder/info"), $m) === 1
+                ? (int) $m[1]
+                : 0,
+        );
     }
 }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Actions\Assembly;
 
+use App\Errors\Refused;
 use App\Models\Assessment;
 use App\Models\User;
-use App\Support\ReadableIds;
-use App\Support\Refused;
+use App\Policies\ReadableIds;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /**
  * Stores an assessment: a new one, or the next version of one that is there. A question or stimulus that it did not name before
@@ -20,7 +20,7 @@ use WideQuarry\Parts\Parts;
  */
 final readonly class SaveAssessment
 {
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
@@ -38,7 +38,10 @@ final readonly class SaveAssessment
 
         return DB::transaction(function () use ($document, $bankId, $person): Assessment {
             $assessment = Assessment::query()->create([
-                'id' => $document->id, 'bank_id' => $bankId, 'created_by' => $person->id, ...self::columns($document),
+                'id' => $document->id,
+                'bank_id' => $bankId,
+                'created_by' => $person->id,
+                ...self::columns($document),
             ]);
             $this->uses($document, $person);
 
@@ -60,9 +63,13 @@ final readonly class SaveAssessment
         }
 
         return DB::transaction(function () use ($assessment, $document, $base, $person): bool {
-            $stored = Assessment::query()->whereKey($assessment->id)->where('version', $base)
+            $stored = Assessment::query()
+                ->whereKey($assessment->id)
+                ->where('version', $base)
                 ->update(['version' => $base + 1, 'updated_at' => now(), ...self::columns($document)]);
-            $stored === 1 && $this->uses($document, $person);
+            if ($stored === 1) {
+                $this->uses($document, $person);
+            }
 
             return $stored === 1;
         });
@@ -75,7 +82,9 @@ final readonly class SaveAssessment
         $readable = ReadableIds::of($person);
         $readable->allowQuestions($document->namedQuestions(), $before?->questions() ?? []);
         $readable->allowStimuli($document->namedStimuli(), array_values($before?->namedStimuli() ?? []));
-        $pins = fn (string $question, int $revision): array => $readable->questions([$question]) === [] ? [] : self::stimuli($question, $revision);
+        $pins = fn (string $question, int $revision): array => $readable->questions([$question]) === []
+            ? []
+            : self::stimuli($question, $revision);
 
         return Document::read($document->pinned($pins), $this->kinds);
     }
@@ -83,10 +92,14 @@ final readonly class SaveAssessment
     /** @return array<string, int> stimulus that a revision of a question shows → its newest revision */
     private static function stimuli(string $question, int $revision): array
     {
-        $rows = DB::select(<<<'SQL'
-            SELECT stimuli.id, stimuli.revision FROM revisions CROSS JOIN LATERAL jsonb_array_elements_text(coalesce(content->'stimuli', '[]')) AS named (id)
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT stimuli.id, stimuli.revision FROM revisions CROSS
+                JOIN LATERAL jsonb_array_elements_text(coalesce(content->'stimuli', '[]')) AS named (id)
             JOIN stimuli ON stimuli.id::text = named.id WHERE question_id = ? AND number = ?
-            SQL, [$question, $revision]);
+            SQL,
+            [$question, $revision],
+        );
 
         return array_column($rows, 'revision', 'id');
     }
@@ -94,7 +107,12 @@ final readonly class SaveAssessment
     /** @return array<string, mixed> */
     private static function columns(Document $document): array
     {
-        return ['title' => $document->title, 'state' => $document->state, 'asked' => $document->length(), 'content' => Json::encode($document->toJson())];
+        return [
+            'title' => $document->title,
+            'state' => $document->state,
+            'asked' => $document->length(),
+            'content' => Json::encode($document->toJson()),
+        ];
     }
 
     /** Which questions it picks or may draw, and who put each there. */
@@ -107,10 +125,20 @@ final readonly class SaveAssessment
         $before = DB::table('assessment_uses')->where('assessment_id', $document->id)->pluck('user_id', 'question_id')->all();
         DB::table('assessment_uses')->where('assessment_id', $document->id)->delete();
         foreach (array_chunk($uses, 500, true) as $some) {
-            DB::table('assessment_uses')->insert(array_map(fn (array $use, int $i): array => [
-                'assessment_id' => $document->id, 'entry' => $use[0], 'question_id' => $use[1], 'position' => $i, 'title' => '',
-                'user_id' => array_key_exists($use[1], $before) ? $before[$use[1]] : $person->id,
-            ], $some, array_keys($some)));
+            DB::table('assessment_uses')->insert(
+                array_map(
+                    fn (array $use, int $i): array => [
+                        'assessment_id' => $document->id,
+                        'entry' => $use[0],
+                        'question_id' => $use[1],
+                        'position' => $i,
+                        'title' => '',
+                        'user_id' => array_key_exists($use[1], $before) ? $before[$use[1]] : $person->id,
+                    ],
+                    $some,
+                    array_keys($some),
+                ),
+            );
         }
     }
 }

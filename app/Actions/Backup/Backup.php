@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Actions\Backup;
 
-use App\Support\Refused;
-use App\Support\StoredFiles;
-use App\Support\StoredReferences;
+use App\Errors\Refused;
+use App\Storage\StoredFiles;
+use App\Storage\StoredReferences;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 
@@ -59,7 +59,7 @@ final readonly class Backup
                 'backup.incomplete',
                 'The backup was checked and is not complete: '.
                     implode(', ', array_slice($problems, 0, 10)).
-                    '. Run bin/quarry verify, then the backup again.'
+                    '. Run bin/quarry verify, then the backup again.',
             );
         }
 
@@ -76,12 +76,16 @@ final readonly class Backup
                 $name = "$folder/$sha256";
                 $target = $to->file($name);
                 if (@hash_file('sha256', $target) !== $sha256) {
-                    is_dir(dirname($target)) || @mkdir(dirname($target), 0700, true);
-                    (@copy($store->path((string) $sha256), "$target.new") && @rename("$target.new", $target)) ||
+                    if (! is_dir(dirname($target))) {
+                        @mkdir(dirname($target), 0700, true);
+                    }
+                    if (! @copy($store->path((string) $sha256), "$target.new") || ! @rename("$target.new", $target)) {
                         throw Refused::because(
                             'backup.file',
-                            "$name cannot be copied. bin/quarry verify says whether it is there; otherwise the disk of the backup may be full."
+                            "$name cannot be copied. bin/quarry verify says whether it is there; otherwise the disk of the backup ".
+                                'may be full.',
                         );
+                    }
                 }
                 $names[] = $name;
             }
@@ -93,7 +97,8 @@ final readonly class Backup
 
     private static function write(string $path, string $text): void
     {
-        (@file_put_contents("$path.new", $text) === strlen($text) && @chmod("$path.new", 0600) && @rename("$path.new", $path)) ||
+        if (@file_put_contents("$path.new", $text) !== strlen($text) || ! @chmod("$path.new", 0600) || ! @rename("$path.new", $path)) {
             throw Refused::because('backup.file', "$path cannot be written. The disk may be full.");
+        }
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Backup;
 
-use App\Support\Refused;
+use App\Errors\Refused;
 use WideQuarry\Json\Json;
 
 /**
@@ -42,7 +42,7 @@ final readonly class BackupFolder
             ? $manifest
             : throw Refused::because(
                 'backup.none',
-                "There is no complete backup in $this->path. Run bin/quarry backup on it again: it continues where it stopped."
+                "There is no complete backup in $this->path. Run bin/quarry backup on it again: it continues where it stopped.",
             );
     }
 
@@ -52,7 +52,9 @@ final readonly class BackupFolder
         $manifest = $this->manifest();
         $problems = @hash_file('sha256', $this->dump()) === $manifest->database->sha256 ? [] : ['database.dump'];
         foreach ($manifest->files as $name) {
-            @hash_file('sha256', $this->file($name)) === basename($name) || ($problems[] = $name);
+            if (@hash_file('sha256', $this->file($name)) !== basename($name)) {
+                $problems[] = $name;
+            }
         }
 
         return $problems;

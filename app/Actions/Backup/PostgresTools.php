@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Backup;
 
-use App\Support\Refused;
+use App\Errors\Refused;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 
@@ -14,9 +14,14 @@ final class PostgresTools
     /** @throws Refused */
     public function dump(string $file): void
     {
-        $this->run(['pg_dump', '--format=custom', '--no-owner', '--no-privileges', "--file=$file.new"], 'The database could not be dumped');
+        $this->run(
+            ['pg_dump', '--format=custom', '--no-owner', '--no-privileges', "--file=$file.new"],
+            'The database could not be dumped',
+        );
         chmod("$file.new", 0600);
-        rename("$file.new", $file) || throw Refused::because('backup.file', "$file cannot be written.");
+        if (! rename("$file.new", $file)) {
+            throw Refused::because('backup.file', "$file cannot be written.");
+        }
     }
 
     /** @return list<string> why the dump cannot be read */
@@ -41,7 +46,7 @@ final class PostgresTools
                 '--dbname='.$this->database(),
                 $file,
             ],
-            'The database could not be restored'
+            'The database could not be restored',
         );
     }
 
@@ -59,7 +64,7 @@ final class PostgresTools
                 'PGPASSWORD' => $setting('password'),
                 'PGDATABASE' => $this->database(),
             ],
-            timeout: null
+            timeout: null,
         );
         if ($process->run() !== 0) {
             throw Refused::because('backup.postgres', "$sentence: ".trim((string) strtok($process->getErrorOutput(), "\n")));

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Actions\Backup;
 
-use App\Support\Refused;
-use App\Support\StoredFiles;
+use App\Errors\Refused;
+use App\Storage\StoredFiles;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
 
@@ -28,14 +28,15 @@ final readonly class Restore
         if (DB::table('users')->exists() || DB::table('banks')->exists()) {
             throw Refused::because(
                 'restore.not_empty',
-                'There are people or banks in this installation. A backup is restored into an empty one: start it with bin/start --empty and another QUARRY_VAR or database.'
+                'There are people or banks in this installation. A backup is restored into an empty one: start it with bin/start '.
+                    '--empty and another QUARRY_VAR or database.',
             );
         }
         $problems = $folder->problems();
         if ($problems !== []) {
             throw Refused::because(
                 'restore.incomplete',
-                'The backup is not complete: '.implode(', ', array_slice($problems, 0, 10)).'.'
+                'The backup is not complete: '.implode(', ', array_slice($problems, 0, 10)).'.',
             );
         }
         foreach ($manifest->files as $name) {

@@ -4,28 +4,30 @@ declare(strict_types=1);
 
 namespace App\Actions\Dispatch;
 
+use App\Errors\Refused;
 use App\Models\Assessment;
 use App\Models\Bank;
 use App\Models\User;
+use App\Policies\ReadableIds;
+use App\Printing\SheetPage;
+use App\Queries\AssessmentEntries;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
 use App\Search\Scope;
-use App\Support\ReadableIds;
-use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /** Says what is to be sent out and how: questions, a bank or a part of it, or an assessment. */
 final readonly class OpenDispatch
 {
     private const MOST = 50_000;
 
-    public function __construct(private Parts $kinds, private QuestionSearch $search)
+    public function __construct(private PartKinds $kinds, private QuestionSearch $search)
     {
     }
 
@@ -36,16 +38,34 @@ final readonly class OpenDispatch
      */
     public function handle(Fields $fields, User $person): string
     {
-        $formats = Formats::standard($this->kinds);
-        $format = $fields->oneOf('format', $formats->names(), 'pack');
+        [$format, $what, $title, $bank] = $this->read($fields, $person);
+        $id = (string) Str::uuid7();
+        DB::table('dispatches')->insert([
+            'id' => $id,
+            'user_id' => $person->id,
+            'bank_id' => $bank,
+            'title' => $title,
+            'format' => $format,
+            'what' => Json::encode($what),
+        ]);
+
+        return $id;
+    }
+
+    /**
+     * @return array{string, array<string, mixed>, string, string|null} format, what goes out, title, bank
+     *
+     * @throws Refused|\WideQuarry\Json\Malformed
+     */
+    public function read(Fields $fields, User $person): array
+    {
+        $format = $fields->oneOf('format', Formats::standard($this->kinds)->names(), 'pack');
         [$title, $bank, $what] = $this->what($fields, $person);
         foreach (['key', 'feedback', 'classification', 'notes'] as $along) {
             $what[$along] = $fields->bool($along, true);
         }
-        $id = (string) Str::uuid7();
-        DB::table('dispatches')->insert(['id' => $id, 'user_id' => $person->id, 'bank_id' => $bank, 'title' => $title, 'format' => $format, 'what' => Json::encode($what)]);
 
-        return $id;
+        return [$format, $what, $title, $bank];
     }
 
     /** @return array{string, string|null, array<string, mixed>} title, bank, what */
@@ -55,6 +75,11 @@ final readonly class OpenDispatch
             $assessment = Assessment::query()->where('id', Fields::asUuid($fields->raw('assessment'), '/assessment'))->first();
             if ($assessment === null || ! Gate::forUser($person)->allows('view', $assessment)) {
                 throw Refused::because('dispatch.nothing', 'There is no such assessment, or it is not yours to read.', '/assessment');
+            }
+
+            $missing = AssessmentEntries::of($assessment->document(), $person, $this->kinds)->missing();
+            if ($missing !== []) {
+                throw Refused::because('assessment.missing', SheetPage::refusal('exported', $missing), '/assessment');
             }
 
             return [$assessment->title, $assessment->bank_id, ['assessment' => $assessment->id]];
@@ -68,15 +93,28 @@ final readonly class OpenDispatch
             $ids = $this->search->ids(Scope::bank($bank->id), QuestionFilter::fromQuery($filter));
 
             // a whole bank may be empty; and its stimuli go out with it, also those that no question shows
-            return [$bank->name, $bank->id, $filter === '' ? ['questions' => $ids === [] ? [] : self::few($ids), 'bank' => $bank->id] : ['questions' => self::few($ids)]];
+            return [
+                $bank->name,
+                $bank->id,
+                $filter === ''
+                    ? ['questions' => $ids === [] ? [] : self::few($ids), 'bank' => $bank->id]
+                    : ['questions' => self::few($ids)],
+            ];
         }
         $ids = [];
         foreach ($fields->list('questions', self::MOST) as $i => $id) {
             $ids[] = Fields::asUuid($id, "/questions/$i");
         }
-        $seen = DB::table('questions')->whereIn('id', array_keys(ReadableIds::of($person)->questions($ids)))->orderBy('title')->get(['id', 'title']);
+        $seen = DB::table('questions')
+            ->whereIn('id', array_keys(ReadableIds::of($person)->questions($ids)))
+            ->orderBy('title')
+            ->get(['id', 'title']);
 
-        return [$seen->count() === 1 ? $seen[0]->title : $seen->count().' questions', null, ['questions' => self::few($seen->pluck('id')->all())]];
+        return [
+            $seen->count() === 1 ? $seen[0]->title : $seen->count().' questions',
+            null,
+            ['questions' => self::few($seen->pluck('id')->all())],
+        ];
     }
 
     /**
@@ -86,8 +124,16 @@ final readonly class OpenDispatch
     private static function few(array $ids): array
     {
         return match (true) {
-            $ids === [] => throw Refused::because('dispatch.nothing', 'There is nothing to send out: no question was named that you may read.', '/questions'),
-            count($ids) > self::MOST => throw Refused::because('dispatch.too_many', 'At most 50,000 questions go out at once. Choose a folder or a filter.', '/questions'),
+            $ids === [] => throw Refused::because(
+                'dispatch.nothing',
+                'There is nothing to send out: no question was named that you may read.',
+                '/questions',
+            ),
+            count($ids) > self::MOST => throw Refused::because(
+                'dispatch.too_many',
+                'At most 50,000 questions go out at once. Choose a folder or a filter.',
+                '/questions',
+            ),
             default => $ids,
         };
     }

@@ -4,19 +4,16 @@ declare(strict_types=1);
 
 namespace App\Actions\Intake;
 
-use App\Actions\Acts\Act;
+use App\Actions\Bulk\BulkOperation;
 use App\Actions\MakeBank;
+use App\Errors\Refused;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
-use App\Support\Intake\Assessments;
-use App\Support\Intake\Chunk;
-use App\Support\Intake\IntakeReceipt;
-use App\Support\Intake\Judge;
-use App\Support\Quota;
-use App\Support\Refused;
+use App\Queries\IntakeReceipt;
+use App\Storage\Quota;
 use Illuminate\Support\Facades\DB;
-use WideQuarry\Interchange\Duplicate;
+use WideQuarry\Duplicates\DuplicateMatch;
 use WideQuarry\Json\Json;
 
 /**
@@ -27,8 +24,12 @@ final readonly class CommitIntake
 {
     private const CHUNK = 500;
 
-    public function __construct(private Judge $judge, private Chunk $chunk, private MakeBank $make, private Assessments $assessments)
-    {
+    public function __construct(
+        private DuplicateFinder $judge,
+        private ImportChunk $chunk,
+        private MakeBank $make,
+        private ImportedAssessments $assessments,
+    ) {
     }
 
     /**
@@ -41,26 +42,42 @@ final readonly class CommitIntake
         if ($intake->bank_id === null && ($intake->new_bank ?? '') === '') {
             throw Refused::because('intake.no_place', 'Choose the bank it goes to first.', '/bank');
         }
-        if ($intake->bank_id !== null && ! in_array($person->roleIn($intake->bank_id), ['writer', 'keeper'], true)) {
-            throw Refused::because('intake.may_not_write', 'You may not write in the bank it is meant for. Choose another, or ask its keeper.', '/bank');
+        if ($intake->bank_id !== null && ! $person->canEdit($intake->bank_id)) {
+            throw Refused::because(
+                'intake.may_not_write',
+                'You cannot edit the bank this import is for. Choose another, or ask a manager of that bank.',
+                '/bank',
+            );
         }
-        $intake->bank_id === null || Quota::allowMedia($intake->bank_id, $intake->id);
+        if ($intake->bank_id !== null) {
+            Quota::allowMedia($intake->bank_id, $intake->id);
+        }
         DB::transaction(function () use ($intake, $person): void {
-            $act = Act::begin('intake', $person);
-            if (Intake::query()->whereKey($intake->id)->where('state', 'review')->update(['state' => 'committing', 'act_id' => $act, 'problem' => null]) === 0) {
-                throw Refused::because('intake.not_in_review', match (Intake::query()->whereKey($intake->id)->value('state')) {
-                    'committing', 'committed' => 'Somebody has brought this intake in already.',
-                    default => 'This intake cannot be brought in as it stands.',
-                });
+            $act = BulkOperation::begin('intake', $person);
+            if (
+                Intake::query()
+                    ->whereKey($intake->id)
+                    ->where('state', 'review')
+                    ->update(['state' => 'committing', 'act_id' => $act, 'problem' => null]) === 0
+            ) {
+                throw Refused::because(
+                    'intake.not_in_review',
+                    match (Intake::query()->whereKey($intake->id)->value('state')) {
+                        'committing', 'committed' => 'Someone has already imported this.',
+                        default => 'This cannot be imported in its current state.',
+                    },
+                );
             }
         });
     }
 
     public function handle(Intake $intake): void
     {
-        $person = User::query()->where('id', DB::table('acts')->where('id', $intake->act_id)->select('user_id'))->first();
+        $person = User::query()
+            ->where('id', DB::table('acts')->where('id', $intake->act_id)->select('user_id'))
+            ->first();
         if ($person === null) {
-            $this->back($intake, 'Whoever began to bring this in is not there any more.');
+            $this->back($intake, 'The person who started this import no longer exists.');
 
             return;
         }
@@ -68,16 +85,29 @@ final readonly class CommitIntake
             $done = DB::transaction(function () use ($intake, $person): bool {
                 $bank = $this->bank($intake, $person);
                 if ($bank === null) {
-                    $this->back($intake, 'The bank this was going to is not there any more. Nothing of it is lost: choose another and bring it in again.');
+                    $this->back(
+                        $intake,
+                        'The bank for this import no longer exists. Nothing is lost: choose another bank and import again.',
+                    );
 
                     return true;
                 }
                 if (! $this->mayWrite($person, $bank)) {
-                    $this->back($intake, 'You may no longer write in this bank, so the import stopped. What was imported is complete; choose another bank for the rest.');
+                    $this->back(
+                        $intake,
+                        'You may no longer write in this bank, so the import stopped. What was imported is complete; choose '.
+                            'another bank for the rest.',
+                    );
 
                     return true;
                 }
-                $ids = DB::table('staged_questions')->where('intake_id', $intake->id)->whereNull('outcome')->orderBy('number')->limit(self::CHUNK)->pluck('id')->all();
+                $ids = DB::table('staged_questions')
+                    ->where('intake_id', $intake->id)
+                    ->whereNull('outcome')
+                    ->orderBy('number')
+                    ->limit(self::CHUNK)
+                    ->pluck('id')
+                    ->all();
                 if ($ids === []) {
                     $this->settle($intake, $person, $bank);
 
@@ -87,8 +117,8 @@ final readonly class CommitIntake
                 $rows = DB::table('staged_questions')->whereIn('id', $ids)->orderBy('number')->get();
                 $by = ['added' => [], 'replaced' => [], 'skipped' => []];
                 foreach ($rows as $row) {
-                    $found = $row->duplicate_by === null ? null : Duplicate::from($row->duplicate_by);
-                    $by[Duplicate::outcome($row->skipped, $found, $row->decision, $intake->duplicates)][] = $row;
+                    $found = $row->duplicate_by === null ? null : DuplicateMatch::from($row->duplicate_by);
+                    $by[DuplicateMatch::outcome($row->skipped, $found, $row->decision, $intake->duplicates)][] = $row;
                 }
                 $this->chunk->store($intake, $bank, $person, $by);
 
@@ -102,7 +132,7 @@ final readonly class CommitIntake
 
     private function mayWrite(User $person, Bank $bank): bool
     {
-        return in_array($person->roleIn($bank->id), ['writer', 'keeper'], true);
+        return $person->canEdit($bank->id);
     }
 
     /** The bank, held while a chunk goes in, with what the questions need there; made on the first chunk when it is new. */
@@ -130,8 +160,21 @@ final readonly class CommitIntake
     private function back(Intake $intake, string $problem): void
     {
         $gone = $intake->bank_id !== null && ! Bank::query()->whereKey($intake->bank_id)->exists();
-        DB::table('staged_questions')->where('intake_id', $intake->id)->whereIn('outcome', ['added', 'replaced'])->whereNull('question_id')->update(['outcome' => null, 'duplicate_of' => null, 'duplicate_by' => null]);
-        $gone && DB::table('staged_questions')->where('intake_id', $intake->id)->where('outcome', 'skipped')->update(['outcome' => null]);
-        $intake->update(['state' => 'review', 'problem' => $problem, ...($gone ? ['bank_id' => null, 'new_bank' => null, 'made' => '{}'] : [])]);
+        DB::table('staged_questions')
+            ->where('intake_id', $intake->id)
+            ->whereIn('outcome', ['added', 'replaced'])
+            ->whereNull('question_id')
+            ->update(['outcome' => null, 'duplicate_of' => null, 'duplicate_by' => null]);
+        if ($gone) {
+            DB::table('staged_questions')
+                ->where('intake_id', $intake->id)
+                ->where('outcome', 'skipped')
+                ->update(['outcome' => null]);
+        }
+        $intake->update([
+            'state' => 'review',
+            'problem' => $problem,
+            ...$gone ? ['bank_id' => null, 'new_bank' => null, 'made' => '{}'] : [],
+        ]);
     }
 }

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Actions\Intake;
 
+use App\Errors\Refused;
+use App\Indexing\QuestionIndex;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
-use App\Support\FileStore;
-use App\Support\QuestionIndex;
-use App\Support\Quota;
-use App\Support\Refused;
+use App\Storage\FileStore;
+use App\Storage\Quota;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
@@ -39,13 +39,29 @@ final readonly class OpenIntake
             throw Refused::because('intake.too_many', 'At most '.self::MOST.' files at once.', '/files');
         }
         Quota::allowUpload($person, array_sum(array_map(fn (array $file): int => (int) @filesize($file['path']), $files)));
-        $kept = array_map(fn (array $file): array => ['name' => mb_strimwidth(basename(strtr(mb_scrub($file['name']), '\\', '/')) ?: 'file', 0, 200, '…'), ...$this->files->put($file['path'])], $files);
+        $kept = array_map(
+            fn (array $file): array => [
+                'name' => mb_strimwidth(basename(strtr(mb_scrub($file['name']), '\\', '/')) ?: 'file', 0, 200, '…'),
+                ...$this->files->put($file['path']),
+            ],
+            $files,
+        );
 
         return DB::transaction(function () use ($kept, $person, $bank, $folder): Intake {
             $title = $kept[0]['name'].(count($kept) > 1 ? ' and '.(count($kept) - 1).' more' : '');
-            $intake = Intake::query()->create(['user_id' => $person->id, 'title' => $title, 'bank_id' => $bank?->id, 'folder' => QuestionIndex::array($folder)]);
+            $intake = Intake::query()->create([
+                'user_id' => $person->id,
+                'title' => $title,
+                'bank_id' => $bank?->id,
+                'folder' => QuestionIndex::array($folder),
+            ]);
             foreach ($kept as $position => $file) {
-                DB::table('intake_files')->insert(['id' => (string) Str::uuid7(), 'intake_id' => $intake->id, 'position' => $position, ...$file]);
+                DB::table('intake_files')->insert([
+                    'id' => (string) Str::uuid7(),
+                    'intake_id' => $intake->id,
+                    'position' => $position,
+                    ...$file,
+                ]);
             }
 
             return $intake->refresh();

@@ -4,24 +4,24 @@ declare(strict_types=1);
 
 namespace App\Actions\Intake;
 
+use App\Errors\Refused;
+use App\Indexing\QuestionIndex;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
-use App\Support\Intake\Judge;
-use App\Support\QuestionIndex;
-use App\Support\Refused;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 
 /** Says where an intake goes and what happens to questions that are there already. */
 final readonly class PlaceIntake
 {
-    public function __construct(private Judge $judge)
+    public function __construct(private DuplicateFinder $judge)
     {
     }
 
     /**
-     * @param  Fields  $place  bank (slug) or new_bank (name), folder (names from the top), duplicates, regroup, group_names; what is left out stays
+     * @param  Fields  $place  bank (slug) or new_bank (name), folder (names from the top), duplicates, regroup, group_names; what is left
+     *     out stays
      *
      * @throws Refused|\WideQuarry\Json\Malformed
      */
@@ -33,13 +33,16 @@ final readonly class PlaceIntake
         $change = [];
         if ($place->has('bank') && $place->raw('bank') !== null) {
             $bank = Bank::query()->where('slug', $place->string('bank'))->first();
-            if ($bank === null || ! in_array($person->roleIn($bank->id), ['writer', 'keeper'], true)) {
-                throw Refused::because('intake.may_not_write', 'You may not write in this bank.', '/bank');
+            if ($bank === null || ! $person->canEdit($bank->id)) {
+                throw Refused::because('intake.may_not_write', 'You cannot edit this bank.', '/bank');
             }
             $change = ['bank_id' => $bank->id, 'new_bank' => null];
         } elseif ($place->has('new_bank')) {
             $name = trim($place->string('new_bank', '', 200));
-            $change = $name !== '' ? ['bank_id' => null, 'new_bank' => $name] : throw Refused::because('bank.no_name', 'The bank needs a name.', '/new_bank');
+            $change =
+                $name !== ''
+                    ? ['bank_id' => null, 'new_bank' => $name]
+                    : throw Refused::because('bank.no_name', 'The bank needs a name.', '/new_bank');
         }
         if ($place->has('folder')) {
             $steps = array_map(fn (mixed $step): string => is_string($step) ? trim($step) : '', $place->list('folder', 20));
@@ -53,7 +56,12 @@ final readonly class PlaceIntake
         }
         if ($place->has('group_names')) {
             $names = $place->raw('group_names');
-            $change['group_names'] = Json::encode((object) array_filter($names instanceof \stdClass ? get_object_vars($names) : [], fn (mixed $name): bool => is_string($name) && mb_strlen($name) <= 200));
+            $change['group_names'] = Json::encode(
+                (object) array_filter(
+                    $names instanceof \stdClass ? get_object_vars($names) : [],
+                    fn (mixed $name): bool => is_string($name) && mb_strlen($name) <= 200,
+                ),
+            );
         }
         $intake->update([...$change, 'problem' => null]);
         $this->judge->handle($intake->id, $intake->bank_id);

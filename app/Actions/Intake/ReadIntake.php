@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Actions\Intake;
 
+use App\Indexing\StagedRows;
 use App\Models\Intake;
-use App\Support\FileStore;
-use App\Support\Intake\Judge;
-use App\Support\Intake\StagedRows;
-use App\Support\MediaStore;
+use App\Storage\FileStore;
+use App\Storage\MediaStore;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Formats;
@@ -18,7 +17,8 @@ use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
+use WideQuarry\Question\QuestionMedia;
 
 /**
  * Reads the files of an intake into staged questions. A reader gives the same things in the same order each time, so one that
@@ -31,30 +31,50 @@ final readonly class ReadIntake
     /** How long somebody who stops it, or looks at how far it is, waits at most. */
     private const SECONDS = 1.0;
 
-    public function __construct(private Parts $kinds, private StagedRows $rows, private FileStore $files, private MediaStore $media, private Judge $judge)
-    {
+    public function __construct(
+        private PartKinds $kinds,
+        private StagedRows $rows,
+        private FileStore $files,
+        private MediaStore $media,
+        private DuplicateFinder $judge,
+    ) {
     }
 
     public function handle(Intake $intake): void
     {
-        foreach (DB::table('intake_files')->where('intake_id', $intake->id)->where('state', 'waiting')->orderBy('position')->get() as $file) {
+        foreach (
+            DB::table('intake_files')->where('intake_id', $intake->id)->where('state', 'waiting')->orderBy('position')->get() as $file
+        ) {
             try {
                 if (! $this->file($intake, $file)) {
                     return;
                 }
             } catch (CoreException $problem) {
-                DB::table('intake_files')->where('id', $file->id)->update(['state' => 'failed', 'problem' => $problem->getMessage()]);
+                DB::table('intake_files')
+                    ->where('id', $file->id)
+                    ->update(['state' => 'failed', 'problem' => $problem->getMessage()]);
                 if (! DB::table('intake_files')->where('sha256', $file->sha256)->where('id', '<>', $file->id)->exists()) {
                     $this->files->forget($file->sha256); // what was refused is not kept
                 }
             }
         }
         $any = DB::table('staged_questions')->where('intake_id', $intake->id)->exists();
-        $problem = DB::table('intake_files')->where('intake_id', $intake->id)->whereNotNull('problem')->orderBy('position')->value('problem');
+        $problem = DB::table('intake_files')
+            ->where('intake_id', $intake->id)
+            ->whereNotNull('problem')
+            ->orderBy('position')
+            ->value('problem');
         if ($any) {
             $this->judge->handle($intake->id, $intake->bank_id);
         }
-        Intake::query()->whereKey($intake->id)->where('state', 'reading')->update($any ? ['state' => 'review'] : ['state' => 'failed', 'problem' => $problem ?? 'Nothing was found that can be brought in.']);
+        Intake::query()
+            ->whereKey($intake->id)
+            ->where('state', 'reading')
+            ->update(
+                $any
+                    ? ['state' => 'review']
+                    : ['state' => 'failed', 'problem' => $problem ?? 'Nothing was found to import.'],
+            );
     }
 
     /** @return bool false when it was asked to stop */
@@ -62,7 +82,9 @@ final readonly class ReadIntake
     {
         $source = new Source($this->files->path($file->sha256), $file->name);
         $format = Formats::standard($this->kinds)->for($source);
-        DB::table('intake_files')->where('id', $file->id)->update(['format' => $format->name()]);
+        DB::table('intake_files')
+            ->where('id', $file->id)
+            ->update(['format' => $format->name()]);
         $number = (int) DB::table('staged_questions')->where('intake_id', $intake->id)->max('number');
         $chunk = ['staged_questions' => [], 'staged_things' => []];
         $position = 0;
@@ -81,11 +103,27 @@ final readonly class ReadIntake
                 try {
                     [$row, $notices] = $this->rows->row($thing->value, $file->name, $media);
                     $chunk['staged_questions'][] = [...$row, ...$place, 'number' => ++$number];
-                } catch (Malformed $problem) { // the others come in without it
-                    $notices = [Notice::problem($problem->rule, "One question was left out: {$problem->getMessage()}", $file->name, null, $problem->path)];
+                } catch (Malformed $problem) {
+                    // the others come in without it
+                    $notices = [
+                        Notice::problem(
+                            $problem->rule,
+                            "One question was left out: {$problem->getMessage()}",
+                            $file->name,
+                            null,
+                            $problem->path,
+                        ),
+                    ];
                 }
-                foreach ($notices as $i => $notice) { // notices of ours stand between the file's own things
-                    $chunk['staged_things'][] = [...$place, 'position' => -($position * 100 + $i), 'type' => 'notice', 'question' => $notice->question, 'value' => Json::encode($notice)];
+                foreach ($notices as $i => $notice) {
+                    // notices of ours stand between the file's own things
+                    $chunk['staged_things'][] = [
+                        ...$place,
+                        'position' => -($position * 100 + $i),
+                        'type' => 'notice',
+                        'question' => $notice->question,
+                        'value' => Json::encode($notice),
+                    ];
                 }
             } else {
                 $chunk['staged_things'][] = [...$place, ...$this->thing($thing, $media)];
@@ -99,8 +137,19 @@ final readonly class ReadIntake
         if (! $this->flush($intake->id, $file->id, $chunk, $position, $source)) {
             return false;
         }
-        DB::statement("UPDATE staged_questions SET grp = named.id FROM (SELECT DISTINCT ON (one.id) things.value->>'id' AS id, one.id AS question FROM staged_things AS things, jsonb_array_elements_text(CASE jsonb_typeof(things.value->'questions') WHEN 'array' THEN things.value->'questions' ELSE '[]' END) AS one (id) WHERE file_id = ? AND type = 'group' ORDER BY one.id, position) AS named WHERE file_id = ? AND source_id::text = named.question", [$file->id, $file->id]);
-        DB::table('intake_files')->where('id', $file->id)->update(['state' => 'read', 'bytes_read' => DB::raw('bytes_all')]);
+        DB::statement(
+            <<<'SQL'
+                UPDATE staged_questions SET grp = named.id
+                    FROM (SELECT DISTINCT ON (one.id) things.value->>'id' AS id, one.id AS question
+                    FROM staged_things AS things, jsonb_array_elements_text(CASE jsonb_typeof(things.value->'questions')
+                    WHEN 'array' THEN things.value->'questions' ELSE '[]' END) AS one (id) WHERE file_id = ? AND type = 'group'
+                    ORDER BY one.id, position) AS named WHERE file_id = ? AND source_id::text = named.question
+                SQL,
+            [$file->id, $file->id],
+        );
+        DB::table('intake_files')
+            ->where('id', $file->id)
+            ->update(['state' => 'read', 'bytes_read' => DB::raw('bytes_all')]);
 
         return true;
     }
@@ -108,7 +157,15 @@ final readonly class ReadIntake
     /** What media are called that other files of the intake brought. */
     private function names(string $intake, string $file): MediaNames
     {
-        return new MediaNames(DB::table('staged_things')->where('intake_id', $intake)->where('file_id', '<>', $file)->where('type', 'medium')->selectRaw("value->>'id' AS id, value->>'sha256' AS sha256")->pluck('sha256', 'id')->all());
+        return new MediaNames(
+            DB::table('staged_things')
+                ->where('intake_id', $intake)
+                ->where('file_id', '<>', $file)
+                ->where('type', 'medium')
+                ->selectRaw("value->>'id' AS id, value->>'sha256' AS sha256")
+                ->pluck('sha256', 'id')
+                ->all(),
+        );
     }
 
     /**
@@ -120,13 +177,21 @@ final readonly class ReadIntake
         if ($thing instanceof Medium) {
             $this->media->keep($thing);
 
-            return ['type' => 'medium', 'question' => null, 'value' => Json::encode([...$thing->describe(), 'id' => $media[$thing->id], 'bytes' => strlen($thing->bytes)])];
+            return [
+                'type' => 'medium',
+                'question' => null,
+                'value' => Json::encode([...$thing->describe(), 'id' => $media[$thing->id], 'bytes' => strlen($thing->bytes)]),
+            ];
         }
         if ($thing instanceof Notice) {
             return ['type' => 'notice', 'question' => $thing->question, 'value' => Json::encode($thing)];
         }
 
-        return ['type' => $thing->type, 'question' => null, 'value' => Json::encode($thing->value instanceof \stdClass ? MediaNames::in($thing->value, $media) : $thing->value)];
+        return [
+            'type' => $thing->type,
+            'question' => null,
+            'value' => Json::encode($thing->value instanceof \stdClass ? QuestionMedia::renamed($thing->value, $media) : $thing->value),
+        ];
     }
 
     /** @param  array{staged_questions: list<array<string, mixed>>, staged_things: list<array<string, mixed>>}  $chunk */
@@ -136,8 +201,12 @@ final readonly class ReadIntake
         DB::transaction(function () use ($intake, $file, $chunk, $things, $read, $all): void {
             $this->rows->insert($chunk['staged_questions']);
             DB::table('staged_things')->insertOrIgnore($chunk['staged_things']);
-            DB::table('intake_files')->where('id', $file)->update(['things' => $things, 'bytes_read' => $read, 'bytes_all' => $all]);
-            DB::table('intakes')->where('id', $intake)->update(['updated_at' => now()]);
+            DB::table('intake_files')
+                ->where('id', $file)
+                ->update(['things' => $things, 'bytes_read' => $read, 'bytes_all' => $all]);
+            DB::table('intakes')
+                ->where('id', $intake)
+                ->update(['updated_at' => now()]);
         });
         $chunk = ['staged_questions' => [], 'staged_things' => []];
         if (DB::table('intakes')->where('id', $intake)->where('stop_asked', false)->where('state', 'reading')->exists()) {
@@ -145,7 +214,9 @@ final readonly class ReadIntake
         }
         DB::table('staged_questions')->where('intake_id', $intake)->delete();
         DB::table('staged_things')->where('intake_id', $intake)->delete();
-        DB::table('intakes')->where('id', $intake)->update(['state' => 'cancelled']);
+        DB::table('intakes')
+            ->where('id', $intake)
+            ->update(['state' => 'cancelled']);
 
         return false;
     }

@@ -4,25 +4,26 @@ declare(strict_types=1);
 
 namespace App\Actions\Intake;
 
+use App\Errors\Refused;
+use App\Indexing\StagedRows;
 use App\Models\Intake;
-use App\Support\Intake\Judge;
-use App\Support\Intake\Review;
-use App\Support\Intake\StagedRows;
-use App\Support\Refused;
+use App\Queries\StagedQuestions;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Fields;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Question\PathsChange;
+use WideQuarry\Question\Approval;
+use WideQuarry\Question\PlacesChange;
 use WideQuarry\Question\PointsChange;
 use WideQuarry\Question\RecordChange;
+use WideQuarry\Question\Status;
 
 /** What is decided in a review: one question mended, or many set at once. */
 final readonly class ReviewIntake
 {
     private const CHUNK = 200;
 
-    public function __construct(private StagedRows $rows, private Judge $judge)
+    public function __construct(private StagedRows $rows, private DuplicateFinder $judge)
     {
     }
 
@@ -38,7 +39,9 @@ final readonly class ReviewIntake
 
         return DB::transaction(function () use ($intake, $staged, $question, $base): bool {
             $stored = $this->rows->update($staged, $question, $base);
-            $stored && $this->judge->handle($intake->id, $intake->bank_id);
+            if ($stored) {
+                $this->judge->handle($intake->id, $intake->bank_id);
+            }
 
             return $stored;
         });
@@ -58,7 +61,8 @@ final readonly class ReviewIntake
             $plain['skipped'] = $fields->bool('skipped', false);
         }
         if ($fields->has('decision')) {
-            $plain['decision'] = $fields->raw('decision') === null ? null : $fields->oneOf('decision', ['skip', 'add', 'replace'], 'skip');
+            $plain['decision'] =
+                $fields->raw('decision') === null ? null : $fields->oneOf('decision', ['skip', 'add', 'replace'], 'skip');
         }
         $changed = $plain === [] ? 0 : (clone $rows)->whereNull('outcome')->update($plain);
         $left = [];
@@ -74,8 +78,8 @@ final readonly class ReviewIntake
     private function contents(Intake $intake, Builder $rows, Fields $fields): array
     {
         $points = $fields->has('points') ? Exact::of($fields->decimal('points', '100000')) : null;
-        $record = RecordChange::read($fields->has('record') ? $fields->raw('record') : new \stdClass, '/record');
-        $topics = PathsChange::read($fields->object('topics', ['set', 'add', 'remove']));
+        $record = RecordChange::read($fields->has('record') ? $fields->raw('record') : new \stdClass(), '/record');
+        $topics = PlacesChange::read($fields->object('topics', ['set', 'add', 'remove']));
         $changed = 0;
         $left = [];
         foreach (array_chunk($rows->whereNull('outcome')->orderBy('number')->pluck('staged_questions.id')->all(), self::CHUNK) as $ids) {
@@ -84,13 +88,21 @@ final readonly class ReviewIntake
                     $json = StagedRows::json($row);
                     $after = $points === null ? $json : PointsChange::to($json, $points);
                     if ($after === null) {
-                        $left[] = ['id' => $row->id, 'title' => $row->title, 'why' => 'Its parts cannot share these points evenly; set them part by part.'];
+                        $left[] = [
+                            'id' => $row->id,
+                            'title' => $row->title,
+                            'why' => 'Its parts cannot share these points evenly; set them part by part.',
+                        ];
 
                         continue;
                     }
                     $after->record = $record->apply($after->record);
-                    if ($record->status() === 'approved' && ! $row->is_complete) {
-                        $left[] = ['id' => $row->id, 'title' => $row->title, 'why' => 'It is not complete, so it cannot be approved.'];
+                    $refusal =
+                        $record->status() === Status::Approved->value
+                            ? Approval::refusal($row->is_complete, $row->specimens_failing)
+                            : null;
+                    if ($refusal !== null) {
+                        $left[] = ['id' => $row->id, 'title' => $row->title, 'why' => $refusal];
 
                         continue;
                     }
@@ -111,7 +123,7 @@ final readonly class ReviewIntake
     private function target(Intake $intake, Fields $fields): Builder
     {
         if ($fields->has('filter')) {
-            return Review::read($intake, $fields->string('filter', '', 5000))->rows();
+            return StagedQuestions::read($intake, $fields->string('filter', '', 5000))->rows();
         }
         $ids = [];
         foreach ($fields->list('ids', 50_000) as $i => $id) {
@@ -124,7 +136,10 @@ final readonly class ReviewIntake
     private function open(Intake $intake): void
     {
         if ($intake->state !== 'review') {
-            throw Refused::because('intake.not_in_review', 'This intake is not in review any more, so its questions cannot be changed here.');
+            throw Refused::because(
+                'intake.not_in_review',
+                'This intake is not in review any more, so its questions cannot be changed here.',
+            );
         }
     }
 }

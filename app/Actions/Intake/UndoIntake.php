@@ -4,19 +4,17 @@ declare(strict_types=1);
 
 namespace App\Actions\Intake;
 
-use App\Actions\Acts\Act;
+use App\Actions\Bulk\BulkOperation;
 use App\Actions\SaveQuestion;
+use App\Errors\Refused;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
-use App\Support\Intake\Assessments;
-use App\Support\Intake\IntakeReceipt;
-use App\Support\Intake\Since;
-use App\Support\Intake\Surroundings;
-use App\Support\Refused;
+use App\Queries\ChangesSinceImport;
+use App\Queries\IntakeReceipt;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
 /**
@@ -27,20 +25,32 @@ final readonly class UndoIntake
 {
     private const CHUNK = 200;
 
-    public function __construct(private Parts $kinds, private SaveQuestion $save, private Surroundings $surroundings, private Assessments $assessments)
-    {
+    public function __construct(
+        private PartKinds $kinds,
+        private SaveQuestion $save,
+        private ImportedSurroundings $surroundings,
+        private ImportedAssessments $assessments,
+    ) {
     }
 
     /** @throws Refused */
     public function begin(Intake $intake, User $person): void
     {
-        if ($intake->bank_id === null || ! in_array($person->roleIn($intake->bank_id), ['writer', 'keeper'], true)) {
-            throw Refused::because('intake.may_not_write', $intake->bank_id === null ? 'The bank it went to is not there any more.' : 'You may not write in the bank it went to.');
+        if ($intake->bank_id === null || ! $person->canEdit($intake->bank_id)) {
+            throw Refused::because(
+                'intake.may_not_write',
+                $intake->bank_id === null ? 'The bank it was imported into no longer exists.' : 'You cannot edit the bank it was imported into.',
+            );
         }
         DB::transaction(function () use ($intake, $person): void {
             $made = $intake->made();
-            $made->undo = Act::begin('undo', $person, ['undoes' => $intake->act_id]);
-            if (Intake::query()->whereKey($intake->id)->where('state', 'committed')->update(['state' => 'undoing', 'made' => Json::encode($made)]) === 0) {
+            $made->undo = BulkOperation::begin('undo', $person, ['undoes' => $intake->act_id]);
+            if (
+                Intake::query()
+                    ->whereKey($intake->id)
+                    ->where('state', 'committed')
+                    ->update(['state' => 'undoing', 'made' => Json::encode($made)]) === 0
+            ) {
                 throw Refused::because('intake.not_committed', 'This intake is not in a bank, so there is nothing to undo.');
             }
         });
@@ -49,10 +59,12 @@ final readonly class UndoIntake
     public function handle(Intake $intake): void
     {
         $undo = $intake->made()->undo ?? null;
-        $person = User::query()->where('id', DB::table('acts')->where('id', $undo)->select('user_id'))->first();
+        $person = User::query()
+            ->where('id', DB::table('acts')->where('id', $undo)->select('user_id'))
+            ->first();
         $bank = Bank::query()->find($intake->bank_id);
         if ($person === null || $bank === null) {
-            $intake->update(['state' => 'review', 'problem' => 'The bank it went to is not there any more.']);
+            $intake->update(['state' => 'review', 'problem' => 'The bank it was imported into no longer exists.']);
 
             return;
         }
@@ -61,12 +73,15 @@ final readonly class UndoIntake
         do {
             $after = DB::transaction(function () use ($intake, $person, $bank, $after): ?int {
                 DB::table('banks')->where('id', $bank->id)->lockForUpdate()->value('id');
-                if (! in_array($person->roleIn($bank->id), ['writer', 'keeper'], true)) {
-                    $intake->update(['state' => 'committed', 'problem' => 'You may no longer write in this bank, so undoing the import stopped.']);
+                if (! $person->canEdit($bank->id)) {
+                    $intake->update([
+                        'state' => 'committed',
+                        'problem' => 'You may no longer write in this bank, so undoing the import stopped.',
+                    ]);
 
                     return null;
                 }
-                $rows = Since::rows($intake->id, (string) $intake->act_id, $after, self::CHUNK);
+                $rows = ChangesSinceImport::rows($intake->id, (string) $intake->act_id, $after, self::CHUNK);
                 $this->takeBack(array_values(array_filter($rows, fn (\stdClass $row): bool => $row->why === null)), $person);
 
                 return $rows === [] ? null : $rows[count($rows) - 1]->number;
@@ -88,9 +103,13 @@ final readonly class UndoIntake
         $added = array_filter($rows, fn (\stdClass $row): bool => $row->outcome === 'added');
         DB::table('questions')->whereIn('id', array_filter(array_column($added, 'question_id')))->delete();
         foreach ($rows as $row) {
-            $row->outcome === 'replaced' && $row->now !== null && $this->putBack($row, $person);
+            if ($row->outcome === 'replaced' && $row->now !== null) {
+                $this->putBack($row, $person);
+            }
         }
-        DB::table('staged_questions')->whereIn('id', array_column($rows, 'id'))->update(['outcome' => null, 'question_id' => null, 'revision' => null, 'before' => null]);
+        DB::table('staged_questions')
+            ->whereIn('id', array_column($rows, 'id'))
+            ->update(['outcome' => null, 'question_id' => null, 'revision' => null, 'before' => null]);
     }
 
     private function putBack(\stdClass $row, User $person): void

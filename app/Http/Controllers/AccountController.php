@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\SecurityLog;
 use App\Actions\Accounts\EndSessions;
 use App\Actions\Accounts\SetPassword;
+use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -21,11 +21,13 @@ use WideQuarry\Json\Json;
 /** One's own account: password and sessions. */
 final class AccountController
 {
-    #[Operation(
-        'Change your password; every other session is signed out',
-        body: ['current' => 'string', 'password' => 'string'],
-        status: 204
-    )]
+    #[
+        Operation(
+            'Change your password; every other session is signed out',
+            body: ['current' => 'string', 'password' => 'string'],
+            status: 204,
+        ),
+    ]
     public function password(Request $request, SetPassword $set): Response
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['current', 'password'])
@@ -52,7 +54,12 @@ final class AccountController
         if ($rows->isEmpty()) {
             // sessions lie in Redis, which keeps no list of them
             $rows = collect([
-                (object) ['id' => $here, 'ip_address' => $request->ip(), 'user_agent' => $request->userAgent(), 'last_activity' => time()],
+                (object) [
+                    'id' => $here,
+                    'ip_address' => $request->ip(),
+                    'user_agent' => $request->userAgent(),
+                    'last_activity' => time(),
+                ],
             ]);
         }
 
@@ -65,7 +72,7 @@ final class AccountController
                         'address' => $row->ip_address,
                         'browser' => self::browser($row->user_agent ?? ''),
                         'last_used' => date(DATE_ATOM, $row->last_activity),
-                    ]
+                    ],
                 )
                 ->all(),
         ]);
@@ -93,8 +100,9 @@ final class AccountController
     /** A name to recognise it by, such as Firefox on Windows. */
     private static function browser(string $agent): string
     {
-        $find = fn (array $names): string => array_values(array_filter($names, fn (string $name): bool => str_contains($agent, $name)))[0] ??
-            '';
+        $find = fn (array $names): string => array_values(
+            array_filter($names, fn (string $name): bool => str_contains($agent, $name)),
+        )[0] ?? '';
         $browser = $find(['Edg', 'Firefox', 'Chrome', 'Safari']);
         $system = $find(['Android', 'iPhone', 'iPad', 'Windows', 'Mac OS', 'Linux']);
 

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Acts\Act;
-use App\Actions\Acts\BeginAct;
-use App\Actions\Acts\PreviewAct;
+use App\Actions\Bulk\BeginOperation;
+use App\Actions\Bulk\BulkOperation;
+use App\Actions\Bulk\PreviewOperation;
+use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\ActResource;
 use App\Models\Bank;
 use App\Models\User;
 use App\Search\QuestionFilter;
-use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -29,10 +29,26 @@ final class ActController
 
     private const PAGE = 60;
 
-    private const BODY = ['ids' => 'uuid[]?', 'filter' => 'string?', 'from' => 'string?', 'record' => 'object?', 'topics' => 'object?', 'folders' => 'object?', 'content' => 'object?', 'bin' => 'boolean?', 'home' => 'boolean?'];
+    private const BODY = [
+        'ids' => 'uuid[]?',
+        'filter' => 'string?',
+        'from' => 'string?',
+        'record' => 'object?',
+        'topics' => 'object?',
+        'folders' => 'object?',
+        'content' => 'object?',
+        'bin' => 'boolean?',
+        'home' => 'boolean?',
+    ];
 
-    #[Operation('Change questions, those named or all that meet a filter: at once where they are few, otherwise in the background', response: ActResource::class, body: self::BODY)]
-    public function store(Request $request, Bank $bank, BeginAct $begin): JsonResponse
+    #[
+        Operation(
+            'Change questions, those named or all that meet a filter: at once where they are few, otherwise in the background',
+            response: ActResource::class,
+            body: self::BODY,
+        ),
+    ]
+    public function store(Request $request, Bank $bank, BeginOperation $begin): JsonResponse
     {
         Gate::authorize('write', $bank);
         [$target, $change, , $from] = $this->asked($request, $bank);
@@ -41,20 +57,30 @@ final class ActController
     }
 
     #[Operation('What such a change would do: how many questions, and some of them before and after', body: self::BODY)]
-    public function preview(Request $request, Bank $bank, PreviewAct $preview): JsonResponse
+    public function preview(Request $request, Bank $bank, PreviewOperation $preview): JsonResponse
     {
         Gate::authorize('write', $bank);
         [$target, $change, , $from] = $this->asked($request, $bank);
 
-        return new JsonResponse(Json::encode($preview->handle($bank, $target, BulkChange::read($change), User::asking($request), $from)), json: true);
+        return new JsonResponse(
+            Json::encode($preview->handle($bank, $target, BulkChange::read($change), User::asking($request), $from)),
+            json: true,
+        );
     }
 
-    #[Operation('Every place where a replacement would be made, some hundred questions at a time; next is where to go on', body: [...self::BODY, 'after' => 'uuid?'])]
-    public function places(Request $request, Bank $bank, PreviewAct $preview): JsonResponse
+    #[
+        Operation(
+            'Every place where a replacement would be made, some hundred questions at a time; next is where to go on',
+            body: [...self::BODY, 'after' => 'uuid?'],
+        ),
+    ]
+    public function places(Request $request, Bank $bank, PreviewOperation $preview): JsonResponse
     {
         Gate::authorize('write', $bank);
         [$target, $change, $after] = $this->asked($request, $bank);
-        $replacing = BulkChange::read($change)->content->replacing() ?? throw Refused::because('act.no_words', 'Say what is to be found.', '/content/replace');
+        $replacing =
+            BulkChange::read($change)->content->replacing() ??
+            throw Refused::because('act.no_words', 'Enter what to find.', '/content/replace');
 
         return new JsonResponse(Json::encode($preview->places($bank, $target, $replacing, $after, User::asking($request))), json: true);
     }
@@ -63,7 +89,14 @@ final class ActController
     public function index(Request $request, Bank $bank): JsonResponse
     {
         Gate::authorize('write', $bank);
-        $acts = DB::table('acts')->where('bank_id', $bank->id)->whereNotNull('what')->where(fn ($query) => $query->where('total', '>', 1)->orWhereIn('kind', ['copy', 'merge', 'remove']))->orderByDesc('id')->limit(self::PAGE)->pluck('id')->all();
+        $acts = DB::table('acts')
+            ->where('bank_id', $bank->id)
+            ->whereNotNull('what')
+            ->where(fn ($query) => $query->where('total', '>', 1)->orWhereIn('kind', ['copy', 'merge', 'remove']))
+            ->orderByDesc('id')
+            ->limit(self::PAGE)
+            ->pluck('id')
+            ->all();
 
         return new JsonResponse(['data' => ActResource::many(array_values(array_filter($acts, is_string(...))), User::asking($request))]);
     }
@@ -81,26 +114,36 @@ final class ActController
     {
         $this->readable($act);
         $after = Fields::asUuid($request->query('after') ?? '00000000-0000-0000-0000-000000000000', '/after');
-        $rows = DB::select(<<<'SQL'
-            SELECT questions.id, questions.title, json_agg(json_build_object('field', field, 'before', before, 'after', after) ORDER BY field) AS fields
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT questions.id, questions.title, json_agg(json_build_object('field', field, 'before', before, 'after', after)
+                ORDER BY field) AS fields
             FROM changes JOIN questions ON questions.id = question_id JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id
             WHERE act_id = ? AND question_id > ? GROUP BY questions.id ORDER BY questions.id LIMIT ?
-            SQL, [User::asking($request)->id, $act, $after, self::PAGE]);
+            SQL,
+            [User::asking($request)->id, $act, $after, self::PAGE],
+        );
 
-        return new JsonResponse(['data' => array_map(fn (\stdClass $row): array => ['id' => $row->id, 'title' => $row->title, 'fields' => Json::decode($row->fields)], $rows), 'next' => count($rows) === self::PAGE ? $rows[self::PAGE - 1]->id : null]);
+        return new JsonResponse([
+            'data' => array_map(
+                fn (\stdClass $row): array => ['id' => $row->id, 'title' => $row->title, 'fields' => Json::decode($row->fields)],
+                $rows,
+            ),
+            'next' => count($rows) === self::PAGE ? $rows[self::PAGE - 1]->id : null,
+        ]);
     }
 
     #[Operation('Stop an act; what it has changed stays changed and can be undone', status: 204)]
     public function stop(string $act): Response
     {
         $this->readable($act);
-        Act::ended($act, 'stopped');
+        BulkOperation::ended($act, 'stopped');
 
         return new Response('', 204);
     }
 
     #[Operation('Go on with an act that was stopped or failed', response: ActResource::class)]
-    public function resume(string $act, BeginAct $begin): JsonResponse
+    public function resume(string $act, BeginOperation $begin): JsonResponse
     {
         $this->readable($act);
         $begin->resume($act);
@@ -108,8 +151,14 @@ final class ActController
         return $this->shown($act);
     }
 
-    #[Operation('Undo an act of one’s own: what is still as it left it is put back; questions named are put back whatever became of them', response: ActResource::class, body: ['questions' => 'uuid[]?'])]
-    public function undo(Request $request, string $act, BeginAct $begin): JsonResponse
+    #[
+        Operation(
+            'Undo an act of one’s own: what is still as it left it is put back; questions named are put back whatever became of them',
+            response: ActResource::class,
+            body: ['questions' => 'uuid[]?'],
+        ),
+    ]
+    public function undo(Request $request, string $act, BeginOperation $begin): JsonResponse
     {
         $person = User::asking($request);
         $stored = DB::table('acts')->where('id', $act)->where('user_id', $person->id)->exists();
@@ -117,12 +166,25 @@ final class ActController
             abort(404);
         }
         // Places are those of the act's bank; everything else is written where a question lives, or lived.
-        $banks = DB::select("SELECT bank_id FROM acts WHERE id = ? UNION SELECT questions.bank_id FROM changes JOIN questions ON questions.id = question_id WHERE act_id = ? AND field NOT IN ('topics', 'folders') UNION SELECT (before->>'bank')::uuid FROM changes WHERE act_id = ? AND field = 'home'", [$act, $act, $act]);
+        $banks = DB::select(
+            <<<'SQL'
+                SELECT bank_id FROM acts WHERE id = ? UNION SELECT questions.bank_id FROM changes
+                    JOIN questions ON questions.id = question_id WHERE act_id = ? AND field NOT IN ('topics', 'folders') UNION
+                    SELECT (before->>'bank')::uuid FROM changes WHERE act_id = ? AND field = 'home'
+                SQL,
+            [$act, $act, $act],
+        );
         foreach (Bank::query()->whereIn('id', array_filter(array_column($banks, 'bank_id')))->get() as $bank) {
             Gate::authorize('write', $bank);
         }
         $fields = Fields::of(Json::decode($request->getContent()), '', ['questions']);
-        $only = $fields->has('questions') ? array_map(fn (mixed $id, int $i): string => Fields::asUuid($id, "/questions/$i"), $list = $fields->list('questions', Act::AT_ONCE), array_keys($list)) : null;
+        $only = $fields->has('questions')
+            ? array_map(
+                fn (mixed $id, int $i): string => Fields::asUuid($id, "/questions/$i"),
+                $list = $fields->list('questions', BulkOperation::AT_ONCE),
+                array_keys($list),
+            )
+            : null;
 
         return $this->shown($begin->undo($act, $person, $only));
     }
@@ -139,7 +201,10 @@ final class ActController
         return new JsonResponse(ActResource::of($act, User::asking(request())));
     }
 
-    /** @return array{list<string>|string, \stdClass, string|null, string} ids or a filter; the change; after which question to go on; the bank where the filter looks */
+    /**
+     * @return array{list<string>|string, \stdClass, string|null, string} ids or a filter; the change; after which question to go on; the
+     * bank where the filter looks
+     */
     private function asked(Request $request, Bank $bank): array
     {
         $json = Json::decode($request->getContent());
@@ -155,6 +220,15 @@ final class ActController
             return [$filter, $change, $after, $from->id];
         }
 
-        return [array_map(fn (mixed $id, int $i): string => Fields::asUuid($id, "/ids/$i"), $list = $fields->list('ids', self::MOST), array_keys($list)), $change, $after, $bank->id];
+        return [
+            array_map(
+                fn (mixed $id, int $i): string => Fields::asUuid($id, "/ids/$i"),
+                $list = $fields->list('ids', self::MOST),
+                array_keys($list),
+            ),
+            $change,
+            $after,
+            $bank->id,
+        ];
     }
 }

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Assembly\SaveAssessment;
+use App\Errors\Refused;
+use App\Http\Errors\Problems;
+use App\Http\Input\IfMatch;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\AssessmentResource;
 use App\Models\Assessment;
 use App\Models\Bank;
 use App\Models\User;
-use App\Support\IfMatch;
-use App\Support\Problems;
-use App\Support\ReadableIds;
-use App\Support\Refused;
+use App\Policies\ReadableIds;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -28,17 +28,26 @@ final class AssessmentController
     #[Operation('The assessments one may read, the last changed first')]
     public function index(Request $request): JsonResponse
     {
-        $rows = DB::select(<<<'SQL'
-            SELECT assessments.id, assessments.title, assessments.state, banks.slug AS bank, banks.name AS bank_name, role >= 'writer' AS may_write, assessments.updated_at,
-                assessments.asked AS questions
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT assessments.id, assessments.title, assessments.state, banks.slug AS bank, banks.name AS bank_name,
+                role >= 'writer' AS may_write, assessments.updated_at,
+                assessments.asked AS questions, banks.archived_at IS NOT NULL AS archived
             FROM assessments JOIN banks ON banks.id = assessments.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
             ORDER BY assessments.updated_at DESC LIMIT 500
-            SQL, [User::asking($request)->id]);
+            SQL,
+            [User::asking($request)->id],
+        );
 
         return new JsonResponse(['data' => $rows]);
     }
 
-    #[Operation('One assessment, with what stands behind its entries and what they add up to; ETag is its version', response: AssessmentResource::class)]
+    #[
+        Operation(
+            'One assessment, with what stands behind its entries and what they add up to; ETag is its version',
+            response: AssessmentResource::class,
+        ),
+    ]
     public function show(Assessment $assessment): JsonResponse
     {
         Gate::authorize('view', $assessment);
@@ -46,13 +55,20 @@ final class AssessmentController
         return $this->answer($assessment);
     }
 
-    #[Operation('Make an assessment in a bank: empty, of questions, or like another', response: AssessmentResource::class, body: ['title' => 'string', 'bank' => 'string', 'questions' => 'uuid[]?', 'like' => 'uuid?'], status: 201)]
+    #[
+        Operation(
+            'Make an assessment in a bank: empty, of questions, or like another',
+            response: AssessmentResource::class,
+            body: ['title' => 'string', 'bank' => 'string', 'questions' => 'uuid[]?', 'like' => 'uuid?'],
+            status: 201,
+        ),
+    ]
     public function store(Request $request, SaveAssessment $save): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['title', 'bank', 'questions', 'like']);
         $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
         if ($bank === null || ! Gate::allows('write', $bank)) {
-            throw Refused::because('assessment.bank', 'Choose a bank you may write in; the assessment is kept there.', '/bank');
+            throw Refused::because('assessment.bank', 'Choose a bank you can edit for this assessment.', '/bank');
         }
         $title = trim($fields->string('title', '', 500));
         if ($title === '') {
@@ -76,7 +92,13 @@ final class AssessmentController
         return $this->answer($made->refresh())->setStatusCode(201);
     }
 
-    #[Operation('Store the next version; If-Match names the one it was started from', response: AssessmentResource::class, body: ['content' => 'object'])]
+    #[
+        Operation(
+            'Store the next version; If-Match names the one it was started from',
+            response: AssessmentResource::class,
+            body: ['content' => 'object'],
+        ),
+    ]
     public function update(Request $request, Assessment $assessment, SaveAssessment $save): JsonResponse
     {
         Gate::authorize('update', $assessment);
@@ -86,18 +108,34 @@ final class AssessmentController
         if ($match === null) {
             return Problems::json(428, 'revision.unnamed', 'Say with If-Match which version this was started from.');
         }
-        if (! $save->revise($assessment, $content instanceof \stdClass ? $content : new \stdClass, $match, User::asking($request))) {
-            return Problems::json(412, 'revision.superseded', 'Somebody has changed this assessment since you opened it. It is shown as it is now; make your change again.', ['current_revision' => $assessment->version]);
+        if (! $save->revise($assessment, $content instanceof \stdClass ? $content : new \stdClass(), $match, User::asking($request))) {
+            return Problems::json(
+                412,
+                'revision.superseded',
+                'Someone else has changed this assessment since you opened it. You are seeing their version; make your change again.',
+                ['current_revision' => $assessment->version],
+            );
         }
 
         return $this->answer($assessment->refresh());
     }
 
-    #[Operation('Add questions at the end of a section; those it has already are left out', response: AssessmentResource::class, body: ['questions' => 'uuid[]', 'section' => 'string?'])]
+    #[
+        Operation(
+            'Add questions at the end of a section; those it has already are left out',
+            response: AssessmentResource::class,
+            body: ['questions' => 'uuid[]', 'section' => 'string?'],
+        ),
+    ]
     public function add(Request $request, Assessment $assessment, SaveAssessment $save): JsonResponse
     {
         Gate::authorize('update', $assessment);
-        $this->append($assessment, Fields::of(Json::decode($request->getContent()), '', ['questions', 'section'])->need('questions'), $request, $save);
+        $this->append(
+            $assessment,
+            Fields::of(Json::decode($request->getContent()), '', ['questions', 'section'])->need('questions'),
+            $request,
+            $save,
+        );
 
         return $this->answer($assessment->refresh());
     }
@@ -120,7 +158,8 @@ final class AssessmentController
         $person = User::asking($request);
         $revisions = ReadableIds::of($person)->questions($ids);
         $section = $fields->has('section') ? $fields->string('section') : null;
-        do { // somebody else may save between reading and storing; what is added is added to what they made
+        do {
+            // somebody else may save between reading and storing; what is added is added to what they made
             $now = $assessment->refresh();
         } while (! $save->revise($now, $now->document()->with($revisions, $section), $now->version, $person));
     }

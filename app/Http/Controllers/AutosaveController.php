@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\OpenApi\Operation;
 use App\Models\User;
-use App\Support\Quota;
+use App\Storage\Quota;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -25,7 +25,14 @@ final class AutosaveController
             return new Response('', 204);
         }
 
-        return new JsonResponse(Json::encode(['base_revision' => $kept->base_revision, 'content' => Json::decode(is_string($kept->content) ? $kept->content : 'null'), 'updated_at' => $kept->updated_at]), json: true);
+        return new JsonResponse(
+            Json::encode([
+                'base_revision' => $kept->base_revision,
+                'content' => Json::decode(is_string($kept->content) ? $kept->content : 'null'),
+                'updated_at' => $kept->updated_at,
+            ]),
+            json: true,
+        );
     }
 
     #[Operation('Keep what was typed', body: ['base_revision' => 'integer?', 'content' => 'object'], status: 204)]
@@ -34,7 +41,17 @@ final class AutosaveController
         $fields = Fields::of(Json::decode($request->getContent()), '', ['base_revision', 'content'])->need('content');
         abort_if(strlen($request->getContent()) > 2_000_000, 413);
         Quota::allowAutosave(User::asking($request), $this->key($request, $subject)['subject']);
-        DB::table('autosaves')->upsert([[...$this->key($request, $subject), 'base_revision' => $fields->intOrNull('base_revision', null, 1, PHP_INT_MAX), 'content' => Json::encode($fields->raw('content')), 'updated_at' => now()]], ['user_id', 'subject']);
+        DB::table('autosaves')->upsert(
+            [
+                [
+                    ...$this->key($request, $subject),
+                    'base_revision' => $fields->intOrNull('base_revision', null, 1, PHP_INT_MAX),
+                    'content' => Json::encode($fields->raw('content')),
+                    'updated_at' => now(),
+                ],
+            ],
+            ['user_id', 'subject'],
+        );
 
         return new Response('', 204);
     }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\MakeBank;
+use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\BankResource;
 use App\Models\Bank;
 use App\Models\User;
-use App\Support\Refused;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -39,7 +39,21 @@ final class BankController
         return new BankResource($this->readable($request)->findOrFail($bank->id));
     }
 
-    #[Operation('Make a bank; who makes it keeps it', response: BankResource::class, body: ['name' => 'string', 'purpose' => 'string?', 'subject' => 'string?', 'level' => 'string?', 'course' => 'string?', 'term' => 'string?'], status: 201)]
+    #[
+        Operation(
+            'Make a bank; who makes it keeps it',
+            response: BankResource::class,
+            body: [
+                'name' => 'string',
+                'purpose' => 'string?',
+                'subject' => 'string?',
+                'level' => 'string?',
+                'course' => 'string?',
+                'term' => 'string?',
+            ],
+            status: 201,
+        ),
+    ]
     public function store(Request $request, MakeBank $make): JsonResponse
     {
         $user = User::asking($request);
@@ -48,7 +62,23 @@ final class BankController
         return (new BankResource($this->readable($request)->findOrFail($bank->id)))->response()->setStatusCode(201);
     }
 
-    #[Operation('Change what is said of a bank', response: BankResource::class, body: ['name' => 'string?', 'purpose' => 'string?', 'subject' => 'string?', 'level' => 'string?', 'course' => 'string?', 'term' => 'string?', 'archived' => 'boolean?', 'lends' => 'boolean?', 'defaults' => 'object?'])]
+    #[
+        Operation(
+            'Change what is said of a bank',
+            response: BankResource::class,
+            body: [
+                'name' => 'string?',
+                'purpose' => 'string?',
+                'subject' => 'string?',
+                'level' => 'string?',
+                'course' => 'string?',
+                'term' => 'string?',
+                'archived' => 'boolean?',
+                'lends' => 'boolean?',
+                'defaults' => 'object?',
+            ],
+        ),
+    ]
     public function update(Request $request, Bank $bank): BankResource
     {
         Gate::authorize('keep', $bank);
@@ -100,12 +130,37 @@ final class BankController
         $user = User::asking($request);
 
         $query = Bank::query()->withCasts(['shared_with' => 'array', 'keepers' => 'array']);
-        $query->joinSub(DB::query()->selectRaw('bank_id, role AS my_role')->fromRaw('bank_roles(?)', [$user->id]), 'mine', 'mine.bank_id', '=', 'banks.id')
+        $query
+            ->joinSub(
+                DB::query()
+                    ->selectRaw('bank_id, role AS my_role')
+                    ->fromRaw('bank_roles(?)', [$user->id]),
+                'mine',
+                'mine.bank_id',
+                '=',
+                'banks.id',
+            )
             ->select(['banks.*', 'mine.my_role'])
             ->selectRaw('(SELECT count(*) FROM questions WHERE questions.bank_id = banks.id AND binned_at IS NULL) AS question_count')
-            ->selectRaw('(SELECT jsonb_object_agg(status, times) FROM (SELECT status, count(*) AS times FROM questions WHERE questions.bank_id = banks.id AND binned_at IS NULL GROUP BY status) AS counted) AS strata')
-            ->selectRaw("(SELECT array_to_json(array_agg(users.name ORDER BY users.name)) FROM bank_grants JOIN users ON users.id = bank_grants.user_id WHERE bank_grants.bank_id = banks.id AND bank_grants.role = 'keeper') AS keepers")
-            ->selectRaw("(SELECT coalesce(jsonb_agg(teams.name ORDER BY teams.name), '[]') FROM bank_grants JOIN teams ON teams.id = bank_grants.team_id WHERE bank_grants.bank_id = banks.id) AS shared_with");
+            ->selectRaw(
+                <<<'SQL'
+                    (SELECT jsonb_object_agg(status, times) FROM (SELECT status, count(*) AS times FROM questions
+                        WHERE questions.bank_id = banks.id AND binned_at IS NULL GROUP BY status) AS counted) AS strata
+                    SQL,
+            )
+            ->selectRaw(
+                <<<'SQL'
+                    (SELECT array_to_json(array_agg(users.name ORDER BY users.name)) FROM bank_grants
+                        JOIN users ON users.id = bank_grants.user_id
+                        WHERE bank_grants.bank_id = banks.id AND bank_grants.role = 'keeper') AS keepers
+                    SQL,
+            )
+            ->selectRaw(
+                <<<'SQL'
+                    (SELECT coalesce(jsonb_agg(teams.name ORDER BY teams.name), '[]') FROM bank_grants
+                        JOIN teams ON teams.id = bank_grants.team_id WHERE bank_grants.bank_id = banks.id) AS shared_with
+                    SQL,
+            );
 
         return $query;
     }

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\SaveQuestion;
+use App\Http\Errors\Problems;
+use App\Http\Input\NewId;
 use App\Http\OpenApi\Operation;
 use App\Http\Requests\SaveQuestionRequest;
 use App\Http\Resources\QuestionResource;
@@ -16,8 +18,6 @@ use App\Search\QuestionFilter;
 use App\Search\QuestionRows;
 use App\Search\QuestionSearch;
 use App\Search\Scope;
-use App\Support\NewId;
-use App\Support\Problems;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -26,7 +26,13 @@ use Illuminate\Support\Facades\Gate;
 
 final class BankQuestionController
 {
-    #[Operation('Questions of a bank that meet a filter, 60 a page; the first page counts them', response: QuestionRowResource::class, list: true)]
+    #[
+        Operation(
+            'Questions of a bank that meet a filter, 60 a page; the first page counts them',
+            response: QuestionRowResource::class,
+            list: true,
+        ),
+    ]
     public function index(Request $request, Bank $bank, QuestionSearch $search): AnonymousResourceCollection
     {
         $filter = self::filter($request);
@@ -35,7 +41,13 @@ final class BankQuestionController
         return self::page($request, $search, Scope::bank($bank->id), $filter);
     }
 
-    #[Operation('Questions of every bank one may read that meet a filter, 60 a page; each names its bank', response: QuestionRowResource::class, list: true)]
+    #[
+        Operation(
+            'Questions of every bank one may read that meet a filter, 60 a page; each names its bank',
+            response: QuestionRowResource::class,
+            list: true,
+        ),
+    ]
     public function everywhere(Request $request, QuestionSearch $search): AnonymousResourceCollection
     {
         $filter = self::filter($request);
@@ -48,16 +60,25 @@ final class BankQuestionController
         return QuestionFilter::fromQuery($request->server->getString('QUERY_STRING'));
     }
 
-    private static function page(Request $request, QuestionSearch $search, Scope $scope, QuestionFilter $filter): AnonymousResourceCollection
-    {
+    private static function page(
+        Request $request,
+        QuestionSearch $search,
+        Scope $scope,
+        QuestionFilter $filter,
+    ): AnonymousResourceCollection {
         $cursor = $request->query('cursor');
         $cursor = is_string($cursor) && $cursor !== '' ? $cursor : null;
         $found = $cursor === null ? $search->count($scope, $filter) : null;
         [$rows, $next] = $search->page($scope, $filter, $cursor, $found);
 
-        return QuestionRowResource::collection(QuestionRows::of($rows, $filter->words))->additional(['meta' => [
-            'next_cursor' => $next, 'found' => $found, 'of' => $cursor === null ? $search->count($scope, QuestionFilter::fromQuery('')) : null, 'cut' => $filter->words->cut,
-        ]]);
+        return QuestionRowResource::collection(QuestionRows::of($rows, $filter->words))->additional([
+            'meta' => [
+                'next_cursor' => $next,
+                'found' => $found,
+                'of' => $cursor === null ? $search->count($scope, QuestionFilter::fromQuery('')) : null,
+                'cut' => $filter->words->cut,
+            ],
+        ]);
     }
 
     private static function exists(): JsonResponse
@@ -65,7 +86,14 @@ final class BankQuestionController
         return Problems::json(409, 'question.exists', 'A question with this identifier exists already.', ['path' => '/question/id']);
     }
 
-    #[Operation('Write a new question into a bank', response: QuestionResource::class, body: ['question' => 'object', 'note' => 'string?'], status: 201)]
+    #[
+        Operation(
+            'Write a new question into a bank',
+            response: QuestionResource::class,
+            body: ['question' => 'object', 'note' => 'string?', 'folders' => 'paths?'],
+            status: 201,
+        ),
+    ]
     public function store(SaveQuestionRequest $request, Bank $bank, SaveQuestion $save): JsonResponse
     {
         $question = $request->question();
@@ -76,12 +104,22 @@ final class BankQuestionController
         }
         $id = NewId::from($question->id);
         try {
-            $save->create($id === $question->id ? $question : $request->question($id), $bank->id, $user, $request->note());
-        } catch (UniqueConstraintViolationException) { // sent twice at the same moment
+            $save->create(
+                $id === $question->id ? $question : $request->question($id),
+                $bank->id,
+                $user,
+                $request->note(),
+                $request->folders(),
+            );
+        } catch (UniqueConstraintViolationException) {
+            // sent twice at the same moment
             return self::exists();
         }
         $stored = Question::query()->with('bank')->findOrFail($id);
 
-        return (new QuestionResource($stored))->response()->setStatusCode(201)->header('ETag', "\"$stored->revision\"");
+        return (new QuestionResource($stored))
+            ->response()
+            ->setStatusCode(201)
+            ->header('ETag', "\"$stored->revision\"");
     }
 }

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Acts\BeginAct;
+use App\Actions\Bulk\BeginOperation;
 use App\Actions\MakeBank;
+use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\ActResource;
 use App\Models\Bank;
 use App\Models\User;
 use App\Search\QuestionFilter;
-use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -24,23 +24,48 @@ final class CopyController
 {
     private const MOST = 50_000;
 
-    #[Operation('Copy questions into a bank: those named, or all of another bank that meet a filter', response: ActResource::class, body: ['ids' => 'uuid[]?', 'filter' => 'string?', 'from' => 'string?', 'folder' => 'string[]?', 'bin' => 'boolean?'])]
-    public function store(Request $request, Bank $bank, BeginAct $begin): JsonResponse
+    #[
+        Operation(
+            'Copy questions into a bank: those named, or all of another bank that meet a filter',
+            response: ActResource::class,
+            body: ['ids' => 'uuid[]?', 'filter' => 'string?', 'from' => 'string?', 'folder' => 'string[]?', 'bin' => 'boolean?'],
+        ),
+    ]
+    public function store(Request $request, Bank $bank, BeginOperation $begin): JsonResponse
     {
         Gate::authorize('write', $bank);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['ids', 'filter', 'from', 'folder', 'bin']);
-        $path = array_values(array_filter($fields->list('folder', 12), fn (mixed $step): bool => is_string($step) && trim($step) !== '' && mb_strlen($step) <= 200));
-        $from = $fields->has('filter') ? Bank::query()->where('slug', $fields->string('from', $bank->slug, 100))->first() ?? abort(404) : $bank;
+        $path = array_values(
+            array_filter(
+                $fields->list('folder', 12),
+                fn (mixed $step): bool => is_string($step) && trim($step) !== '' && mb_strlen($step) <= 200,
+            ),
+        );
+        $from = $fields->has('filter')
+            ? Bank::query()->where('slug', $fields->string('from', $bank->slug, 100))->first() ?? abort(404)
+            : $bank;
         $inBin = $fields->has('filter') && QuestionFilter::fromQuery($fields->string('filter', '', 20_000))->inBin();
         Gate::authorize($inBin ? 'write' : 'view', $from);
-        $target = $fields->has('filter') ? $fields->string('filter', '', 20_000) : array_map(fn (mixed $id, int $i): string => Fields::asUuid($id, "/ids/$i"), $list = $fields->list('ids', self::MOST), array_keys($list));
+        $target = $fields->has('filter')
+            ? $fields->string('filter', '', 20_000)
+            : array_map(
+                fn (mixed $id, int $i): string => Fields::asUuid($id, "/ids/$i"),
+                $list = $fields->list('ids', self::MOST),
+                array_keys($list),
+            );
         $act = $begin->copy($bank, $target, $from->id, $path === [] ? [] : [$path], $fields->bool('bin', false), User::asking($request));
 
         return new JsonResponse(ActResource::of($act, User::asking($request)));
     }
 
-    #[Operation('Copy a bank: a new one, kept by who copies it, with the same folders and topics and a copy of every question', body: ['name' => 'string'], status: 201)]
-    public function bank(Request $request, Bank $bank, BeginAct $begin, MakeBank $make): JsonResponse
+    #[
+        Operation(
+            'Copy a bank: a new one, kept by who copies it, with the same folders and topics and a copy of every question',
+            body: ['name' => 'string'],
+            status: 201,
+        ),
+    ]
+    public function bank(Request $request, Bank $bank, BeginOperation $begin, MakeBank $make): JsonResponse
     {
         Gate::authorize('view', $bank);
         $person = User::asking($request);
@@ -48,10 +73,22 @@ final class CopyController
         if ($name === '') {
             throw Refused::because('bank.no_name', 'The bank needs a name.', '/name');
         }
-        $copy = $make->handle(['name' => $name, 'purpose' => $bank->purpose, 'subject' => $bank->subject, 'level' => $bank->level, 'course' => $bank->course, 'term' => $bank->term], $person);
+        $copy = $make->handle(
+            [
+                'name' => $name,
+                'purpose' => $bank->purpose,
+                'subject' => $bank->subject,
+                'level' => $bank->level,
+                'course' => $bank->course,
+                'term' => $bank->term,
+            ],
+            $person,
+        );
         // the tree of a team is shared by those who are in it
         $mine = DB::table('memberships')->where('user_id', $person->id)->pluck('team_id')->all();
-        $copy->forceFill(['defaults' => $bank->defaults, 'team_id' => in_array($bank->team_id, $mine, true) ? $bank->team_id : null])->save();
+        $copy
+            ->forceFill(['defaults' => $bank->defaults, 'team_id' => in_array($bank->team_id, $mine, true) ? $bank->team_id : null])
+            ->save();
         $act = $begin->copy($copy, '', $bank->id, null, false, $person);
 
         return new JsonResponse(['slug' => $copy->slug, 'act' => ActResource::of($act, $person)], 201);

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\OpenApi\Operation;
 use App\Models\User;
-use App\Support\Desk;
+use App\Queries\HomeDesk;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 
@@ -18,6 +18,13 @@ final class DeskController
     {
         $person = User::asking($request);
 
-        return new JsonResponse(['begun' => Desk::begun($person), 'recent' => Desk::recent($person), 'waiting' => Desk::waiting($person), 'intakes' => Desk::intakes($person), 'acts' => Desk::acts($person), 'changed' => Desk::changed($person)]);
+        return new JsonResponse([
+            'begun' => HomeDesk::begun($person),
+            'recent' => HomeDesk::recent($person),
+            'waiting' => HomeDesk::waiting($person),
+            'intakes' => HomeDesk::intakes($person),
+            'acts' => HomeDesk::acts($person),
+            'changed' => HomeDesk::changed($person),
+        ]);
     }
 }

@@ -4,15 +4,16 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Dispatch\FindLosses;
 use App\Actions\Dispatch\OpenDispatch;
 use App\Actions\Prune;
+use App\Errors\Refused;
+use App\Http\Files\FileName;
 use App\Http\OpenApi\Operation;
 use App\Jobs\WriteOut;
 use App\Models\User;
-use App\Support\Dispatch\DispatchRights;
-use App\Support\FileName;
-use App\Support\FileStore;
-use App\Support\Refused;
+use App\Policies\DispatchRights;
+use App\Storage\FileStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -25,10 +26,29 @@ final class DispatchController
 {
     private const LARGE = 2000; // questions
 
-    #[Operation('Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told before it is fetched', body: ['format' => 'string', 'questions' => 'uuid[]?', 'bank' => 'string?', 'filter' => 'string?', 'assessment' => 'uuid?', 'key' => 'boolean?', 'feedback' => 'boolean?', 'classification' => 'boolean?', 'notes' => 'boolean?'], status: 201)]
+    private const FIELDS = ['format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes'];
+
+    #[
+        Operation(
+            'Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told '.
+                'before it is fetched',
+            body: [
+                'format' => 'string',
+                'questions' => 'uuid[]?',
+                'bank' => 'string?',
+                'filter' => 'string?',
+                'assessment' => 'uuid?',
+                'key' => 'boolean?',
+                'feedback' => 'boolean?',
+                'classification' => 'boolean?',
+                'notes' => 'boolean?',
+            ],
+            status: 201,
+        ),
+    ]
     public function store(Request $request, OpenDispatch $open): JsonResponse
     {
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes']);
+        $fields = Fields::of(Json::decode($request->getContent()), '', self::FIELDS);
         $id = $open->handle($fields, User::asking($request));
         $count = DB::scalar("SELECT coalesce(jsonb_array_length(what->'questions'), 0) FROM dispatches WHERE id = ?", [$id]);
         WriteOut::dispatch($id, User::asking($request)->id, $count > self::LARGE);
@@ -36,12 +56,49 @@ final class DispatchController
         return $this->show($request, $id)->setStatusCode(201);
     }
 
+    #[
+        Operation(
+            'What would not survive in a format, with the questions concerned, before anything is written',
+            body: [
+                'format' => 'string',
+                'questions' => 'uuid[]?',
+                'bank' => 'string?',
+                'filter' => 'string?',
+                'assessment' => 'uuid?',
+                'key' => 'boolean?',
+                'feedback' => 'boolean?',
+                'classification' => 'boolean?',
+                'notes' => 'boolean?',
+            ],
+        ),
+    ]
+    public function losses(Request $request, FindLosses $find): JsonResponse
+    {
+        $fields = Fields::of(Json::decode($request->getContent()), '', self::FIELDS);
+
+        return new JsonResponse(['data' => $find->handle($fields, User::asking($request))]);
+    }
+
     #[Operation('A dispatch: how it stands, and what did not survive')]
     public function show(Request $request, string $dispatch): JsonResponse
     {
         $row = $this->row($request, $dispatch);
 
-        return new JsonResponse(Json::encode(['data' => ['id' => $row->id, 'title' => $row->title, 'format' => $row->format, 'state' => $row->state, 'problem' => $row->problem, 'receipt' => $row->receipt_id, 'created_at' => $row->created_at, 'body' => Json::decode($row->body)]]), json: true);
+        return new JsonResponse(
+            Json::encode([
+                'data' => [
+                    'id' => $row->id,
+                    'title' => $row->title,
+                    'format' => $row->format,
+                    'state' => $row->state,
+                    'problem' => $row->problem,
+                    'receipt' => $row->receipt_id,
+                    'created_at' => $row->created_at,
+                    'body' => Json::decode($row->body),
+                ],
+            ]),
+            json: true,
+        );
     }
 
     #[Operation('The file of a dispatch')]
@@ -55,7 +112,15 @@ final class DispatchController
             abort(404);
         }
 
-        return new BinaryFileResponse($files->path($row->sha256), 200, ['Content-Type' => 'application/zip', 'Content-Disposition' => FileName::attachment($row->title, $row->id, ($row->format === 'pack' ? '' : "-$row->format").'.zip'), 'Cache-Control' => 'private']);
+        return new BinaryFileResponse($files->path($row->sha256), 200, [
+            'Content-Type' => 'application/zip',
+            'Content-Disposition' => FileName::attachment(
+                $row->title,
+                $row->id,
+                ($row->format === 'pack' ? '' : "-$row->format").'.zip',
+            ),
+            'Cache-Control' => 'private',
+        ]);
     }
 
     private function row(Request $request, string $dispatch): \stdClass

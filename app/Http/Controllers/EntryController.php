@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Assembly\SaveAssessment;
+use App\Http\Errors\Problems;
+use App\Http\Input\IfMatch;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\AssessmentResource;
 use App\Models\Assessment;
 use App\Models\Question;
 use App\Models\User;
-use App\Support\Assembly\Entries;
-use App\Support\IfMatch;
-use App\Support\Problems;
-use App\Support\Uses;
+use App\Queries\AssessmentEntries;
+use App\Queries\QuestionUses;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -22,9 +22,9 @@ use WideQuarry\Assembly\Draw;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Canonical;
 use WideQuarry\Question\Differences;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question as CoreQuestion;
 use WideQuarry\Random\Seed;
 
@@ -32,7 +32,7 @@ use WideQuarry\Random\Seed;
 final class EntryController
 {
     #[Operation('A question as it is asked here, as it was when last looked at, and where else it is used')]
-    public function show(Request $request, Assessment $assessment, string $entry, Parts $kinds): JsonResponse
+    public function show(Request $request, Assessment $assessment, string $entry, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('view', $assessment);
         $user = User::asking($request);
@@ -41,20 +41,40 @@ final class EntryController
         $isReadable = $entries->bankOf($pick) !== null;
         // A question that is gone or was never theirs to read gives nothing away: only the variation, which belongs to the assessment.
         $stored = $isReadable ? Question::query()->where('id', $pick->question)->first() : null;
-        $before = $isReadable && $pick->seen !== null ? DB::table('revisions')->where('question_id', $pick->question)->where('number', $pick->seen)->value('content') : null;
+        $before =
+            $isReadable && $pick->seen !== null
+                ? DB::table('revisions')->where('question_id', $pick->question)->where('number', $pick->seen)->value('content')
+                : null;
         $before = is_string($before) ? Json::decode($before) : null;
         $origin = $pick->variation === null ? null : $stored?->json();
         $since = fn (mixed $other): ?array => $other instanceof \stdClass ? Differences::between($other, $asked->content()) : null;
 
-        return new JsonResponse(Json::encode(['data' => [
-            'question' => $asked->toJson(), 'bank' => $entries->bankOf($pick), 'varied' => $pick->variation !== null, 'version' => $assessment->version,
-            'origin' => $origin, 'before' => $before, 'changes' => ['before' => $since($before), 'origin' => $since($origin)],
-            'may_write' => $stored !== null && Gate::allows('update', $stored), 'uses' => $isReadable ? Uses::of($pick->question, $user) : ['assessments' => [], 'others' => 0],
-        ]]), json: true);
+        return new JsonResponse(
+            Json::encode([
+                'data' => [
+                    'question' => $asked->toJson(),
+                    'bank' => $entries->bankOf($pick),
+                    'varied' => $pick->variation !== null,
+                    'version' => $assessment->version,
+                    'origin' => $origin,
+                    'before' => $before,
+                    'changes' => ['before' => $since($before), 'origin' => $since($origin)],
+                    'may_write' => $stored !== null && Gate::allows('update', $stored),
+                    'uses' => $isReadable ? QuestionUses::of($pick->question, $user) : ['assessments' => [], 'others' => 0],
+                ],
+            ]),
+            json: true,
+        );
     }
 
-    #[Operation('Ask the question otherwise, only here; null asks it as its bank has it again', response: AssessmentResource::class, body: ['question' => 'object?'])]
-    public function update(Request $request, Assessment $assessment, string $entry, SaveAssessment $save, Parts $kinds): JsonResponse
+    #[
+        Operation(
+            'Ask the question otherwise, only here; null asks it as its bank has it again',
+            response: AssessmentResource::class,
+            body: ['question' => 'object?'],
+        ),
+    ]
+    public function update(Request $request, Assessment $assessment, string $entry, SaveAssessment $save, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('update', $assessment);
         $raw = Fields::of(Json::decode($request->getContent()), '', ['question', 'note'])->raw('question');
@@ -62,31 +82,42 @@ final class EntryController
         unset($question->record);
         $json = $assessment->document()->varied($entry, $question) ?? abort(404);
         // The entry is put into the version that was read here, so that version has to be the one the person saw.
-        if (IfMatch::of($request) !== $assessment->version || ! $save->revise($assessment, $json, $assessment->version, User::asking($request))) {
-            return Problems::json(412, 'revision.superseded', 'Somebody has changed this assessment since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $assessment->version]);
+        if (
+            IfMatch::of($request) !== $assessment->version ||
+            ! $save->revise($assessment, $json, $assessment->version, User::asking($request))
+        ) {
+            return Problems::json(
+                412,
+                'revision.superseded',
+                'Someone else has changed this assessment since you opened it. Your version is still here; compare both and save again.',
+                ['current_revision' => $assessment->version],
+            );
         }
 
         return (new AssessmentResource($assessment->refresh()))->response()->header('ETag', "\"$assessment->version\"");
     }
 
     #[Operation('The pool of a draw, and the drawing that a seed gives')]
-    public function draw(Request $request, Assessment $assessment, string $entry, Parts $kinds): JsonResponse
+    public function draw(Request $request, Assessment $assessment, string $entry, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('view', $assessment);
         $document = $assessment->document();
         $draw = array_values(array_filter($document->draws(), fn (Draw $one): bool => $one->id === $entry))[0] ?? abort(404);
-        $rows = Entries::of($document, User::asking($request), $kinds)->rowsOf($draw);
+        $rows = AssessmentEntries::of($document, User::asking($request), $kinds)->rowsOf($draw);
 
-        return new JsonResponse(Json::encode(['data' => ['pool' => $rows, 'drawn' => $draw->drawn(Seed::of(max(0, $request->integer('seed', 1))))]]), json: true);
+        return new JsonResponse(
+            Json::encode(['data' => ['pool' => $rows, 'drawn' => $draw->drawn(Seed::of(max(0, $request->integer('seed', 1))))]]),
+            json: true,
+        );
     }
 
-    /** @return array{Pick, Entries} */
-    private function entry(Assessment $assessment, string $entry, User $user, Parts $kinds): array
+    /** @return array{Pick, AssessmentEntries} */
+    private function entry(Assessment $assessment, string $entry, User $user, PartKinds $kinds): array
     {
         $document = $assessment->document();
         foreach ($document->picks() as $pick) {
             if ($pick->id === $entry) {
-                return [$pick, Entries::of($document, $user, $kinds)];
+                return [$pick, AssessmentEntries::of($document, $user, $kinds)];
             }
         }
         abort(404);

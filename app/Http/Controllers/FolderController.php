@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Acts\BeginAct;
 use App\Actions\ArrangeTree;
+use App\Actions\Bulk\BeginOperation;
 use App\Actions\OrderFolder;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\ActResource;
 use App\Models\Bank;
 use App\Models\User;
-use App\Support\TreeUses;
+use App\Queries\TreeUses;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -29,10 +29,18 @@ final class FolderController
         Gate::authorize('write', $bank);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'parent'])->need('name');
 
-        return new JsonResponse(['id' => $arrange->add($tree, $bank->id, $fields->string('name', '', 200), $this->id($fields, 'parent'))], 201);
+        return new JsonResponse(
+            ['id' => $arrange->add($tree, $bank->id, $fields->string('name', '', 200), $this->id($fields, 'parent'))],
+            201,
+        );
     }
 
-    #[Operation('Make folders or topics from an outline; without go only what it would make is said', body: ['text' => 'string', 'parent' => 'uuid?', 'go' => 'boolean?'])]
+    #[
+        Operation(
+            'Make folders or topics from an outline; without go only what it would make is said',
+            body: ['text' => 'string', 'parent' => 'uuid?', 'go' => 'boolean?'],
+        ),
+    ]
     public function outline(Request $request, Bank $bank, string $tree, ArrangeTree $arrange): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -43,8 +51,14 @@ final class FolderController
         return new JsonResponse(['lines' => $lines, 'done' => $done]);
     }
 
-    #[Operation('Make one of two: what lies in the first lies in the second, and the first is gone', response: ActResource::class, body: ['into' => 'uuid'])]
-    public function merge(Request $request, Bank $bank, string $tree, string $node, BeginAct $begin): JsonResponse
+    #[
+        Operation(
+            'Make one of two: what lies in the first lies in the second, and the first is gone',
+            response: ActResource::class,
+            body: ['into' => 'uuid'],
+        ),
+    ]
+    public function merge(Request $request, Bank $bank, string $tree, string $node, BeginOperation $begin): JsonResponse
     {
         Gate::authorize('write', $bank);
         assert($tree === 'folders' || $tree === 'topics');
@@ -63,7 +77,13 @@ final class FolderController
         return new JsonResponse(TreeUses::of($tree, $bank->id, $node, User::asking($request)));
     }
 
-    #[Operation('Put a question before another of a folder, or last: the order made by hand', body: ['question' => 'uuid', 'before' => 'uuid?'], status: 204)]
+    #[
+        Operation(
+            'Put a question before another of a folder, or last: the order made by hand',
+            body: ['question' => 'uuid', 'before' => 'uuid?'],
+            status: 204,
+        ),
+    ]
     public function order(Request $request, Bank $bank, string $node, OrderFolder $order): Response
     {
         Gate::authorize('write', $bank);
@@ -73,29 +93,30 @@ final class FolderController
         return new Response('', 204);
     }
 
-    #[Operation('Rename, move or order a folder or topic; before: the sibling it is put before, null for last; by_name: what is below it by name again', body: ['name' => 'string?', 'parent' => 'uuid?', 'before' => 'uuid?', 'by_name' => 'boolean?'], status: 204)]
+    #[
+        Operation(
+            'Rename, move or order a folder or topic; before: the sibling it is put before, null for last; by_name: what is below '.
+                'it by name again',
+            body: ['name' => 'string?', 'parent' => 'uuid?', 'before' => 'uuid?', 'by_name' => 'boolean?'],
+            status: 204,
+        ),
+    ]
     public function update(Request $request, Bank $bank, string $tree, string $node, ArrangeTree $arrange): Response
     {
         Gate::authorize('write', $bank);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'parent', 'before', 'by_name']);
-        if ($fields->has('name')) {
-            $arrange->rename($tree, $bank->id, $node, $fields->string('name', '', 200));
-        }
-        if ($fields->has('parent')) {
-            $arrange->move($tree, $bank->id, $node, $this->id($fields, 'parent'));
-        }
-        if ($fields->has('before')) {
-            $arrange->order($tree, $bank->id, $node, $this->id($fields, 'before'));
-        }
-        if ($fields->bool('by_name', false)) {
-            $arrange->byName($tree, $bank->id, $node);
-        }
+        $arrange->change($tree, $bank->id, $node, $fields);
 
         return new Response('', 204);
     }
 
-    #[Operation('Take a folder or topic away with what is below it; the questions stay, and undone they have it again', response: ActResource::class)]
-    public function destroy(Request $request, Bank $bank, string $tree, string $node, BeginAct $begin): JsonResponse
+    #[
+        Operation(
+            'Take a folder or topic away with what is below it; the questions stay, and undone they have it again',
+            response: ActResource::class,
+        ),
+    ]
+    public function destroy(Request $request, Bank $bank, string $tree, string $node, BeginOperation $begin): JsonResponse
     {
         Gate::authorize('write', $bank);
         assert($tree === 'folders' || $tree === 'topics');

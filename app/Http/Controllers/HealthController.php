@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Support\Health;
+use App\Infrastructure\Health;
 use Illuminate\Http\JsonResponse;
 
 /** For whatever watches the server: live (PHP answers) and ready (everything it needs is there) are asked apart. */

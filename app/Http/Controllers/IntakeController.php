@@ -11,13 +11,12 @@ use App\Actions\Intake\UndoIntake;
 use App\Http\OpenApi\Operation;
 use App\Http\Requests\GiveRequest;
 use App\Http\Resources\IntakeResource;
+use App\Infrastructure\WorkLock;
 use App\Jobs\WorkOnIntake;
 use App\Models\Intake;
 use App\Models\User;
-use App\Support\Work;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -25,7 +24,14 @@ use WideQuarry\Json\Json;
 /** An intake from what was given to its receipt. */
 final class IntakeController
 {
-    #[Operation('Give files (multipart, files[]) or text to be read; bank and folder where they are meant to go, if known', response: IntakeResource::class, body: ['text' => 'string?', 'bank' => 'string?'], status: 201)]
+    #[
+        Operation(
+            'Give files (multipart, files[]) or text to be read; bank and folder where they are meant to go, if known',
+            response: IntakeResource::class,
+            body: ['text' => 'string?', 'bank' => 'string?'],
+            status: 201,
+        ),
+    ]
     public function store(GiveRequest $request, OpenIntake $open): JsonResponse
     {
         $intake = $open->handle($request->given(), User::asking($request), $request->bank());
@@ -42,21 +48,46 @@ final class IntakeController
         return new IntakeResource($intake);
     }
 
-    #[Operation('Choose where it goes, and what happens to duplicates', response: IntakeResource::class, body: ['bank' => 'string?', 'new_bank' => 'string?', 'folder' => 'string[]?', 'duplicates' => 'string?', 'regroup' => 'boolean?', 'group_names' => 'object?'])]
+    #[
+        Operation(
+            'Choose where it goes, and what happens to duplicates',
+            response: IntakeResource::class,
+            body: [
+                'bank' => 'string?',
+                'new_bank' => 'string?',
+                'folder' => 'string[]?',
+                'duplicates' => 'string?',
+                'regroup' => 'boolean?',
+                'group_names' => 'object?',
+            ],
+        ),
+    ]
     public function update(Request $request, Intake $intake, PlaceIntake $place): IntakeResource
     {
         Gate::authorize('work', $intake);
-        $place->handle($intake, Fields::of(Json::decode($request->getContent()), '', ['bank', 'new_bank', 'folder', 'duplicates', 'regroup', 'group_names']), User::asking($request));
+        $place->handle(
+            $intake,
+            Fields::of(Json::decode($request->getContent()), '', ['bank', 'new_bank', 'folder', 'duplicates', 'regroup', 'group_names']),
+            User::asking($request),
+        );
 
         return new IntakeResource($intake->refresh());
     }
+
+    /** States in which no question of an import is in a bank. */
+    private const DELETABLE = ['review', 'failed', 'cancelled'];
 
     #[Operation('Stop reading, or throw away what was not brought in', status: 204)]
     public function destroy(Intake $intake): JsonResponse
     {
         Gate::authorize('work', $intake);
-        if (Intake::query()->whereKey($intake->id)->where('state', 'reading')->update(['stop_asked' => true]) === 0 && DB::table('receipts')->where('intake_id', $intake->id)->doesntExist()) {
-            Intake::query()->whereKey($intake->id)->whereIn('state', ['review', 'failed', 'cancelled'])->delete();
+        if (
+            Intake::query()
+                ->whereKey($intake->id)
+                ->where('state', 'reading')
+                ->update(['stop_asked' => true]) === 0
+        ) {
+            Intake::query()->whereKey($intake->id)->whereIn('state', self::DELETABLE)->delete(); // its receipts stay
         }
 
         return new JsonResponse(null, 204);
@@ -68,7 +99,7 @@ final class IntakeController
         Gate::authorize('work', $intake);
         if ($intake->state === 'committing' && $intake->problem !== null) {
             $intake->update(['problem' => null]);
-            Work::again($intake->id);
+            WorkLock::again($intake->id);
         } else {
             $commit->begin($intake, User::asking($request));
         }

@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\OpenApi\Operation;
 use App\Models\Bank;
-use App\Support\MediaStore;
+use App\Storage\MediaStore;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -33,7 +33,13 @@ final class MediaController
         $shown = preg_match('~^(image|audio|video)/~', $type) === 1;
 
         return new Response($bytes, 200, [
-            'Content-Type' => $shown ? $type : 'application/octet-stream', 'Cache-Control' => 'private, max-age=31536000, immutable', 'Content-Disposition' => HeaderUtils::makeDisposition($shown ? 'inline' : 'attachment', mb_scrub(strtr($name, ['/' => '', '\\\\' => '', '%' => ''])) ?: 'file', 'file'),
+            'Content-Type' => $shown ? $type : 'application/octet-stream',
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+            'Content-Disposition' => HeaderUtils::makeDisposition(
+                $shown ? 'inline' : 'attachment',
+                mb_scrub(strtr($name, ['/' => '', '\\\\' => '', '%' => ''])) ?: 'file',
+                'file',
+            ),
             'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'; sandbox",
         ]);
     }

@@ -13,7 +13,26 @@ final class PageController
 {
     /** First steps of the addresses that the front end knows (resources/js/app.tsx). */
     private const SCREENS = [
-        '', 'sign-in', 'forgot', 'choose-password', 'desk', 'account', 'people', 'work', 'banks', 'find', 'acts', 'stimuli', 'questions', 'assessments', 'transfers', 'help', 'intakes', 'dispatches', 'receipts', 'gallery',
+        '',
+        'sign-in',
+        'forgot',
+        'choose-password',
+        'desk',
+        'account',
+        'people',
+        'work',
+        'banks',
+        'find',
+        'acts',
+        'stimuli',
+        'questions',
+        'assessments',
+        'transfers',
+        'help',
+        'intakes',
+        'dispatches',
+        'receipts',
+        'gallery',
     ];
 
     /** The page says by its status whether there is such a screen; a file that is missing gets no page. */
@@ -23,7 +42,10 @@ final class PageController
         if (! $isKnown && str_contains(basename($path), '.')) {
             return new Response('Not found', 404, ['Content-Type' => 'text/plain']);
         }
-        $demo = [...(config('app.demo') === true ? ['demo' => true] : []), ...(app()->environment('production') === true ? [] : ['gallery' => true])];
+        $demo = [
+            ...config('app.demo') === true ? ['demo' => true] : [],
+            ...app()->environment('production') === true ? [] : ['gallery' => true],
+        ];
 
         return new Response(view('app', ['settings' => $demo])->render(), $isKnown ? 200 : 404, ['Cache-Control' => 'no-store']);
     }

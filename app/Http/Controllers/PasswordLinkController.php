@@ -17,17 +17,19 @@ final class PasswordLinkController
 {
     private const MICROSECONDS = 300_000;
 
-    #[Operation(
-        'Ask for a mail with a link; the answer is the same whether or not the address is known',
-        body: ['email' => 'string'],
-        status: 204
-    )]
+    #[
+        Operation(
+            'Ask for a mail with a link; the answer is the same whether or not the address is known',
+            body: ['email' => 'string'],
+            status: 204,
+        ),
+    ]
     public function store(Request $request, PasswordLinks $links): Response
     {
         $email = Fields::of(Json::decode($request->getContent()), '', ['email'])
             ->need('email')
             ->string('email', '', 255);
-        (new Timebox())->call(fn () => $links->reset($email), app()->runningUnitTests() ? 0 : self::MICROSECONDS);
+        (new Timebox)->call(fn () => $links->reset($email), app()->runningUnitTests() ? 0 : self::MICROSECONDS);
 
         return new Response('', 204);
     }

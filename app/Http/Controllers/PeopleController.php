@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Notify;
+use App\Accounts\SecurityLog;
 use App\Actions\Accounts\EndSessions;
 use App\Actions\Accounts\HandOver;
 use App\Actions\Accounts\PasswordLinks;
+use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
-use App\Support\Accounts\Notify;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -28,13 +28,14 @@ final class PeopleController
     {
         $rows = DB::select(
             <<<'SQL'
-SELECT users.id, users.name, email, is_administrator, disabled_at, second_factor_on, created_at,
-    (SELECT count(*) FROM bank_grants WHERE user_id = users.id AND role = 'keeper') AS banks,
-    (SELECT coalesce(jsonb_agg(teams.name ORDER BY teams.name), '[]') FROM memberships JOIN teams ON teams.id = team_id WHERE user_id = users.id) AS teams,
-    (SELECT to_timestamp(max(last_activity)) FROM sessions WHERE user_id = users.id) AS last_seen,
-    EXISTS (SELECT 1 FROM password_links WHERE user_id = users.id AND kind = 'invitation') AS invited
-FROM users ORDER BY users.name COLLATE by_name LIMIT 5000
-SQL
+            SELECT users.id, users.name, email, is_administrator, disabled_at, second_factor_on, created_at,
+                (SELECT count(*) FROM bank_grants WHERE user_id = users.id AND role = 'keeper') AS banks,
+                (SELECT coalesce(jsonb_agg(teams.name ORDER BY teams.name), '[]') FROM memberships JOIN teams ON teams.id = team_id
+                    WHERE user_id = users.id) AS teams,
+                (SELECT to_timestamp(max(last_activity)) FROM sessions WHERE user_id = users.id) AS last_seen,
+                EXISTS (SELECT 1 FROM password_links WHERE user_id = users.id AND kind = 'invitation') AS invited
+            FROM users ORDER BY users.name COLLATE by_name LIMIT 5000
+            SQL,
         );
 
         return new JsonResponse([
@@ -42,11 +43,13 @@ SQL
         ]);
     }
 
-    #[Operation(
-        'Invite somebody by mail; they choose their password with the link',
-        body: ['name' => 'string', 'email' => 'string', 'administrator' => 'boolean?', 'words' => 'string?'],
-        status: 201
-    )]
+    #[
+        Operation(
+            'Invite somebody by mail; they choose their password with the link',
+            body: ['name' => 'string', 'email' => 'string', 'administrator' => 'boolean?', 'words' => 'string?'],
+            status: 201,
+        ),
+    ]
     public function store(Request $request, PasswordLinks $links): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'email', 'administrator', 'words'])
@@ -61,7 +64,7 @@ SQL
             throw Refused::because('person.name', 'Enter a name.', '/name');
         }
         if (User::query()->where('email', $email)->exists()) {
-            throw Refused::because('person.exists', 'Somebody with this address has an account already.', '/email');
+            throw Refused::because('person.exists', 'There is already an account with this address.', '/email');
         }
         $person = DB::transaction(function () use ($fields, $email, $name, $links, $request): User {
             $person = User::query()->create([
@@ -78,23 +81,25 @@ SQL
         return new JsonResponse(['data' => ['id' => $person->id]], 201);
     }
 
-    #[Operation(
-        'Change a name, make somebody an administrator, disable or enable an account, or send the invitation again',
-        body: [
-            'name' => 'string?',
-            'administrator' => 'boolean?',
-            'disabled' => 'boolean?',
-            'invite' => 'boolean?',
-            'second_factor_off' => 'boolean?',
-        ],
-        status: 204
-    )]
+    #[
+        Operation(
+            'Change a name, make somebody an administrator, disable or enable an account, or send the invitation again',
+            body: [
+                'name' => 'string?',
+                'administrator' => 'boolean?',
+                'disabled' => 'boolean?',
+                'invite' => 'boolean?',
+                'second_factor_off' => 'boolean?',
+            ],
+            status: 204,
+        ),
+    ]
     public function update(
         Request $request,
         User $person,
         PasswordLinks $links,
         EndSessions $end,
-        \App\Actions\Accounts\SecondFactor $factor
+        \App\Actions\Accounts\SecondFactor $factor,
     ): Response {
         $fields = Fields::of(Json::decode($request->getContent()), '', [
             'name',
@@ -111,9 +116,13 @@ SQL
         foreach (['administrator' => 'is_administrator', 'disabled' => 'disabled_at'] as $field => $column) {
             if ($fields->has($field)) {
                 $isOn = $fields->bool($field, false);
-                $person->id === $by->id &&
-                    ($field === 'disabled') === $isOn &&
-                    throw Refused::because('person.self', 'You cannot do this to your own account; another administrator can.', "/$field");
+                if ($person->id === $by->id && ($field === 'disabled') === $isOn) {
+                    throw Refused::because(
+                        'person.self',
+                        'You cannot do this to your own account; another administrator can.',
+                        "/$field",
+                    );
+                }
                 $change[$column] = $field === 'disabled' ? ($isOn ? now() : null) : $isOn;
                 SecurityLog::write(
                     $field === 'disabled'
@@ -124,7 +133,7 @@ SQL
                             ? 'administrator_made'
                             : 'administrator_removed'),
                     $by,
-                    ['person' => $person->email]
+                    ['person' => $person->email],
                 );
             }
         }
@@ -137,11 +146,17 @@ SQL
             Notify::tell(
                 $person,
                 'rights',
-                $change['is_administrator'] === true ? "$by->name made you an administrator." : "$by->name removed you as an administrator."
+                $change['is_administrator'] === true
+                    ? "$by->name made you an administrator."
+                    : "$by->name removed you as an administrator.",
             );
         }
-        $fields->bool('invite', false) && $links->invite($person, $by, '');
-        $fields->bool('second_factor_off', false) && $factor->off($person);
+        if ($fields->bool('invite', false)) {
+            $links->invite($person, $by, '');
+        }
+        if ($fields->bool('second_factor_off', false)) {
+            $factor->off($person);
+        }
 
         return new Response('', 204);
     }

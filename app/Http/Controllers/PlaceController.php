@@ -7,12 +7,12 @@ namespace App\Http\Controllers;
 use App\Http\OpenApi\Operation;
 use App\Models\Bank;
 use App\Models\User;
+use App\Queries\Topics;
 use App\Search\Facets;
 use App\Search\Nearest;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
 use App\Search\Scope;
-use App\Support\Topics;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -26,8 +26,15 @@ final class PlaceController
     public function trees(Bank $bank): JsonResponse
     {
         Gate::authorize('view', $bank);
-        $folders = DB::table('folders')->where('bank_id', $bank->id)->orderBy('position')->orderByRaw('name COLLATE by_name')->get(['id', 'parent_id', 'name']);
-        $topics = Topics::of($bank->id)->orderBy('position')->orderBy('title')->get(['id', 'parent_id', 'title AS name']);
+        $folders = DB::table('folders')
+            ->where('bank_id', $bank->id)
+            ->orderBy('position')
+            ->orderByRaw('name COLLATE by_name')
+            ->get(['id', 'parent_id', 'name']);
+        $topics = Topics::of($bank->id)
+            ->orderBy('position')
+            ->orderBy('title')
+            ->get(['id', 'parent_id', 'title AS name']);
 
         return new JsonResponse(['folders' => $folders, 'topics' => $topics]);
     }
@@ -37,10 +44,23 @@ final class PlaceController
     {
         Gate::authorize('view', $bank);
 
-        return new JsonResponse(['data' => DB::select('SELECT tag, count(*) AS count FROM questions CROSS JOIN LATERAL unnest(tags) AS tag WHERE bank_id = ? AND binned_at IS NULL GROUP BY tag ORDER BY tag COLLATE by_name LIMIT 5000', [$bank->id])]);
+        return new JsonResponse([
+            'data' => DB::select(
+                <<<'SQL'
+                    SELECT tag, count(*) AS count FROM questions CROSS JOIN LATERAL unnest(tags) AS tag
+                        WHERE bank_id = ? AND binned_at IS NULL GROUP BY tag ORDER BY tag COLLATE by_name LIMIT 5000
+                    SQL,
+                [$bank->id],
+            ),
+        ]);
     }
 
-    #[Operation('How many questions each value of the asked dimensions would leave (?of=kind&of=topic), with all other conditions; where more than 10,000 match, from a sample unless &exact=1')]
+    #[
+        Operation(
+            'How many questions each value of the asked dimensions would leave (?of=kind&of=topic), with all other conditions; '.
+                'where more than 10,000 match, from a sample unless &exact=1',
+        ),
+    ]
     public function facets(Request $request, Bank $bank, Facets $facets, QuestionSearch $search): JsonResponse
     {
         $filter = $this->filter($request);
@@ -75,7 +95,12 @@ final class PlaceController
             $counts[$dimension] = $facets->of($dimension, $scope, $filter, $sampled);
         }
 
-        return new JsonResponse(['facets' => (object) $counts, 'sampled' => $sampled, 'without' => (object) $this->without($scope, $filter, $search), 'meant' => $this->meant($scope, $filter, $search)]);
+        return new JsonResponse([
+            'facets' => (object) $counts,
+            'sampled' => $sampled,
+            'without' => (object) $this->without($scope, $filter, $search),
+            'meant' => $this->meant($scope, $filter, $search),
+        ]);
     }
 
     /**

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Input\TryRequest;
 use App\Http\OpenApi\Operation;
-use App\Support\Stimuli;
-use App\Support\TryRequest;
+use App\Queries\Stimuli;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use WideQuarry\Checks\Completeness;
 use WideQuarry\Json\Json;
 use WideQuarry\Presentation\Presenter;
-use WideQuarry\Question\Completeness;
 use WideQuarry\Random\Seed;
 
 /** What a learner would see of a question that need not be saved. */
@@ -25,11 +25,25 @@ final class PresentController
         $completeness = new Completeness;
         $stimuli = Stimuli::shown($question->stimuli, $person);
 
-        return new JsonResponse(Json::encode([
-            'presentation' => $presenter->present($question, $seed, array_map(fn (\stdClass $one): string => $one->body, $stimuli)),
-            'stimuli' => array_values(array_map(fn (\stdClass $one): array => ['id' => $one->id, 'title' => $one->title, 'language' => $one->language, 'revision' => $one->revision, 'media' => $one->media], $stimuli)),
-            'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
-            'roll' => $question->variables->roll($seed, $question->language),
-        ]), json: true);
+        return new JsonResponse(
+            Json::encode([
+                'presentation' => $presenter->present($question, $seed, array_map(fn (\stdClass $one): string => $one->body, $stimuli)),
+                'stimuli' => array_values(
+                    array_map(
+                        fn (\stdClass $one): array => [
+                            'id' => $one->id,
+                            'title' => $one->title,
+                            'language' => $one->language,
+                            'revision' => $one->revision,
+                            'media' => $one->media,
+                        ],
+                        $stimuli,
+                    ),
+                ),
+                'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
+                'roll' => $question->variables->roll($seed, $question->language),
+            ]),
+            json: true,
+        );
     }
 }

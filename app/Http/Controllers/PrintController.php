@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Assembly\PrintAssessment;
+use App\Http\Files\FileName;
 use App\Http\OpenApi\Operation;
+use App\Infrastructure\PostgresArray;
 use App\Models\Assessment;
 use App\Models\User;
-use App\Support\Arrays;
-use App\Support\Assembly\SheetPage;
-use App\Support\FileName;
-use App\Support\FileStore;
-use App\Support\ReadableIds;
+use App\Policies\ReadableIds;
+use App\Printing\SheetPage;
+use App\Storage\FileStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -31,7 +31,9 @@ final class PrintController
         Gate::authorize('view', $assessment);
         $which = $request->query('which') === 'key' ? 'key' : 'learner';
 
-        return new JsonResponse(['html' => $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), false)]);
+        return new JsonResponse([
+            'html' => $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), false),
+        ]);
     }
 
     #[Operation('Set how it stands on paper', body: ['settings' => 'object'], status: 204)]
@@ -60,7 +62,15 @@ final class PrintController
         Gate::authorize('view', $assessment);
         $row = $this->row($assessment, $print, User::asking($request));
 
-        return new Response((string) file_get_contents($files->path($row->sha256)), 200, ['Content-Type' => 'application/pdf', 'Content-Disposition' => FileName::attachment($assessment->title, $assessment->id, ($row->which === 'key' ? '-key' : '').'.pdf'), 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return new Response((string) file_get_contents($files->path($row->sha256)), 200, [
+            'Content-Type' => 'application/pdf',
+            'Content-Disposition' => FileName::attachment(
+                $assessment->title,
+                $assessment->id,
+                ($row->which === 'key' ? '-key' : '').'.pdf',
+            ),
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
     }
 
     #[Operation('A page of a printed sheet as a picture')]
@@ -72,14 +82,19 @@ final class PrintController
             abort(404);
         }
 
-        return new Response($printer->picture($row->sha256, $page), 200, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=31536000, immutable']);
+        return new Response($printer->picture($row->sha256, $page), 200, [
+            'Content-Type' => 'image/png',
+            'Cache-Control' => 'private, max-age=31536000, immutable',
+        ]);
     }
 
     /** A print is for whoever made it, as long as they may read every question in it. */
     private function row(Assessment $assessment, string $print, User $person): \stdClass
     {
-        $row = DB::table('prints')->where('assessment_id', $assessment->id)->where('id', $print)->where('user_id', $person->id)->first() ?? abort(404);
+        $row =
+            DB::table('prints')->where('assessment_id', $assessment->id)->where('id', $print)->where('user_id', $person->id)->first() ??
+            abort(404);
 
-        return ReadableIds::of($person)->readsAll(Arrays::read($row->questions)) ? $row : abort(404);
+        return ReadableIds::of($person)->readsAll(PostgresArray::read($row->questions)) ? $row : abort(404);
     }
 }

@@ -9,7 +9,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
-use WideQuarry\Question\PathsChange;
+use WideQuarry\Question\PlacesChange;
 use WideQuarry\Question\RecordChange;
 
 /** The record of a question that is not stored yet, changed as that of a stored one would be. */
@@ -18,12 +18,16 @@ final class RecordController
     #[Operation('Change a record that is not stored', body: ['record' => 'object', 'change' => 'object'])]
     public function __invoke(Request $request): JsonResponse
     {
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['record', 'change'])->need('record')->need('change');
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['record', 'change'])
+            ->need('record')
+            ->need('change');
         $change = $fields->object('change', ['record', 'topics', 'folders']);
         $record = $fields->raw('record');
         $topics = $record instanceof \stdClass && is_array($record->topics ?? null) ? $record->topics : [];
-        $after = RecordChange::read($change->has('record') ? $change->raw('record') : new \stdClass, '/change/record')->apply($record instanceof \stdClass ? $record : new \stdClass);
-        $paths = PathsChange::read($change->object('topics', ['set', 'add', 'remove']))->apply($topics); // @phpstan-ignore argument.type
+        $after = RecordChange::read($change->has('record') ? $change->raw('record') : new \stdClass(), '/change/record')->apply(
+            $record instanceof \stdClass ? $record : new \stdClass(),
+        );
+        $paths = PlacesChange::read($change->object('topics', ['set', 'add', 'remove']))->apply($topics); // @phpstan-ignore argument.type
         unset($after->topics);
         if ($paths !== []) {
             $after->topics = $paths;

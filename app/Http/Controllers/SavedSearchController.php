@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Errors\Refused;
+use App\Http\Errors\Problems;
 use App\Http\OpenApi\Operation;
 use App\Models\Bank;
 use App\Models\User;
 use App\Search\QuestionFilter;
-use App\Support\Problems;
-use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -29,29 +29,69 @@ final class SavedSearchController
     {
         Gate::authorize('view', $bank);
         $me = User::asking($request);
-        $rows = DB::table('saved_searches')->join('users', 'users.id', '=', 'user_id')->where('bank_id', $bank->id)->where(fn ($either) => $either->where('shared', true)->orWhere('user_id', $me->id))
-            ->orderBy('saved_searches.name')->get(['saved_searches.id', 'saved_searches.name', 'filter', 'shared', 'user_id', 'users.name AS person']);
-        $keeps = $me->roleIn($bank->id) === 'keeper';
+        $rows = DB::table('saved_searches')
+            ->join('users', 'users.id', '=', 'user_id')
+            ->where('bank_id', $bank->id)
+            ->where(fn ($either) => $either->where('shared', true)->orWhere('user_id', $me->id))
+            ->orderBy('saved_searches.name')
+            ->get(['saved_searches.id', 'saved_searches.name', 'filter', 'shared', 'user_id', 'users.name AS person']);
+        $keeps = $me->roleIn($bank->id)?->canManage() === true;
 
-        return new JsonResponse(['data' => $rows->map(fn (\stdClass $row): array => ['id' => $row->id, 'name' => $row->name, 'filter' => $row->filter, 'shared' => $row->shared, 'person' => $row->user_id === $me->id ? null : $row->person, 'may_remove' => $row->user_id === $me->id || $keeps])->all()]);
+        return new JsonResponse([
+            'data' => $rows
+                ->map(
+                    fn (\stdClass $row): array => [
+                        'id' => $row->id,
+                        'name' => $row->name,
+                        'filter' => $row->filter,
+                        'shared' => $row->shared,
+                        'person' => $row->user_id === $me->id ? null : $row->person,
+                        'may_remove' => $row->user_id === $me->id || $keeps,
+                    ],
+                )
+                ->all(),
+        ]);
     }
 
-    #[Operation('Keep a search of a bank under a name; sharing it needs a writer', body: ['name' => 'string', 'filter' => 'string', 'shared' => 'boolean?'], status: 201)]
+    #[
+        Operation(
+            'Keep a search of a bank under a name; sharing it needs a writer',
+            body: ['name' => 'string', 'filter' => 'string', 'shared' => 'boolean?'],
+            status: 201,
+        ),
+    ]
     public function store(Request $request, Bank $bank): JsonResponse
     {
         Gate::authorize('view', $bank);
         $me = User::asking($request);
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'filter', 'shared'])->need('name')->need('filter');
-        [$name, $filter, $shared] = [trim($fields->string('name', '', 200)), $fields->string('filter', '', 20_000), $fields->bool('shared', false)];
-        $shared && Gate::authorize('write', $bank);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'filter', 'shared'])
+            ->need('name')
+            ->need('filter');
+        [$name, $filter, $shared] = [
+            trim($fields->string('name', '', 200)),
+            $fields->string('filter', '', 20_000),
+            $fields->bool('shared', false),
+        ];
+        if ($shared) {
+            Gate::authorize('write', $bank);
+        }
         if ($name === '' || QuestionFilter::fromQuery($filter)->isEmpty()) {
-            throw $name === '' ? Refused::because('search.no_name', 'It needs a name.', '/name') : Refused::because('search.empty', 'There is no condition to keep: this would list everything.', '/filter');
+            throw $name === ''
+                ? Refused::because('search.no_name', 'It needs a name.', '/name')
+                : Refused::because('search.empty', 'There is no condition to keep: this would list everything.', '/filter');
         }
         if (DB::table('saved_searches')->where('bank_id', $bank->id)->where('user_id', $me->id)->count() >= self::MOST) {
             return Problems::json(422, 'search.too_many', 'There are '.self::MOST.' of them already. Throw one away first.');
         }
         $id = (string) Str::uuid7();
-        DB::table('saved_searches')->insert(['id' => $id, 'bank_id' => $bank->id, 'user_id' => $me->id, 'shared' => $shared, 'name' => $name, 'filter' => $filter]);
+        DB::table('saved_searches')->insert([
+            'id' => $id,
+            'bank_id' => $bank->id,
+            'user_id' => $me->id,
+            'shared' => $shared,
+            'name' => $name,
+            'filter' => $filter,
+        ]);
 
         return new JsonResponse(['id' => $id], 201);
     }
@@ -62,8 +102,10 @@ final class SavedSearchController
         $me = User::asking($request);
         $row = DB::table('saved_searches')->where('id', $search)->first() ?? abort(404);
         $role = $me->roleIn(is_string($row->bank_id) ? $row->bank_id : '');
-        $may = $row->user_id === $me->id || ($row->shared === true && $role === 'keeper');
-        $may || abort($role !== null && $row->shared === true ? 403 : 404);
+        $may = $row->user_id === $me->id || ($row->shared === true && $role?->canManage() === true);
+        if (! $may) {
+            abort($role !== null && $row->shared === true ? 403 : 404);
+        }
         DB::table('saved_searches')->where('id', $search)->delete();
 
         return new Response('', 204);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Input\TryRequest;
 use App\Http\OpenApi\Operation;
-use App\Support\TryRequest;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use WideQuarry\Json\Json;
@@ -14,7 +14,18 @@ use WideQuarry\Scoring\Scorer;
 
 final class ScoreController
 {
-    #[Operation('Score a response', body: ['question' => 'object', 'response' => 'object', 'seed' => 'integer?', 'earlier_wrong' => 'integer?', 'hints' => 'integer?'])]
+    #[
+        Operation(
+            'Score a response',
+            body: [
+                'question' => 'object',
+                'response' => 'object',
+                'seed' => 'integer?',
+                'earlier_wrong' => 'integer?',
+                'hints' => 'integer?',
+            ],
+        ),
+    ]
     public function __invoke(Request $request, Scorer $scorer, TryRequest $try): JsonResponse
     {
         [$question, $fields] = $try->read($request, ['question', 'response', 'seed', 'earlier_wrong', 'hints']);

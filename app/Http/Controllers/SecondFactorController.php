@@ -16,10 +16,12 @@ use WideQuarry\Json\Json;
 /** Codes of an authenticator app beside the password. */
 final class SecondFactorController
 {
-    #[Operation(
-        'Begin with a second factor: the secret for an authenticator app; it is on once a code was given',
-        body: ['password' => 'string']
-    )]
+    #[
+        Operation(
+            'Begin with a second factor: the secret for an authenticator app; it is on once a code was given',
+            body: ['password' => 'string'],
+        ),
+    ]
     public function store(Request $request, SecondFactor $factor): JsonResponse
     {
         $person = $this->proven($request);
@@ -53,7 +55,7 @@ final class SecondFactorController
             Fields::of(Json::decode($request->getContent()), '', ['password'])
                 ->need('password')
                 ->string('password', '', 255),
-            '/password'
+            '/password',
         );
 
         return $person;

@@ -46,16 +46,17 @@ final class SecurityLogController
                     fputcsv(
                         $out,
                         array_map(
-                            fn (mixed $cell): string => preg_replace('/^[=+\-@\t\r]/', "'$0", is_scalar($cell) ? (string) $cell : '') ?? '',
-                            [$row->id, $row->at, $row->kind, $row->person, $row->address, $row->details]
+                            fn (mixed $cell): string => preg_replace('/^[=+\-@\t\r]/', "'$0", is_scalar($cell) ? (string) $cell : '') ??
+                                '',
+                            [$row->id, $row->at, $row->kind, $row->person, $row->address, $row->details],
                         ),
-                        escape: ''
+                        escape: '',
                     );
                 }
                 fclose($out);
             },
             200,
-            ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="security-log.csv"']
+            ['Content-Type' => 'text/csv; charset=utf-8', 'Content-Disposition' => 'attachment; filename="security-log.csv"'],
         );
     }
 }

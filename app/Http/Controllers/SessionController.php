@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\SecurityLog;
 use App\Actions\Accounts\SignIn;
+use App\Http\Errors\Problems;
 use App\Http\OpenApi\Operation;
 use App\Http\Requests\SignInRequest;
 use App\Http\Resources\PersonResource;
 use App\Models\User;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Problems;
 use Illuminate\Contracts\Auth\StatefulGuard;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -19,7 +19,13 @@ use Illuminate\Support\Facades\Auth;
 
 final class SessionController
 {
-    #[Operation('Sign in; code is that of the second factor, once the answer asks for it', response: PersonResource::class, body: ['email' => 'string', 'password' => 'string', 'code' => 'string?'])]
+    #[
+        Operation(
+            'Sign in; code is that of the second factor, once the answer asks for it',
+            response: PersonResource::class,
+            body: ['email' => 'string', 'password' => 'string', 'code' => 'string?'],
+        ),
+    ]
     public function store(SignInRequest $request, SignIn $signIn): JsonResponse
     {
         if (! $request->hasSession()) {
@@ -27,7 +33,11 @@ final class SessionController
         }
         $guard = Auth::guard('web');
         assert($guard instanceof StatefulGuard);
-        $user = $signIn->handle($request->string('email')->value(), $request->string('password')->value(), $request->string('code')->value());
+        $user = $signIn->handle(
+            $request->string('email')->value(),
+            $request->string('password')->value(),
+            $request->string('code')->value(),
+        );
         $guard->login($user);
         $request->session()->regenerate();
         $request->session()->put('signed_in_at', now()->getTimestamp());
@@ -41,7 +51,9 @@ final class SessionController
         $guard = Auth::guard('web');
         assert($guard instanceof StatefulGuard);
         $user = $guard->user();
-        $user instanceof User && SecurityLog::write('sign_out', $user);
+        if ($user instanceof User) {
+            SecurityLog::write('sign_out', $user);
+        }
         $guard->logout();
         if ($request->hasSession()) {
             $request->session()->invalidate();

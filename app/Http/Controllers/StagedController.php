@@ -5,46 +5,57 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Intake\ReviewIntake;
+use App\Http\Errors\Problems;
+use App\Http\Input\IfMatch;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\StagedRowResource;
+use App\Indexing\StagedRows;
 use App\Models\Intake;
 use App\Models\Question;
-use App\Support\IfMatch;
-use App\Support\Intake\Review;
-use App\Support\Intake\StagedRows;
-use App\Support\MediaStore;
-use App\Support\Problems;
+use App\Queries\StagedQuestions;
+use App\Storage\MediaStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use WideQuarry\Checks\Completeness;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Canonical;
-use WideQuarry\Question\Completeness;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question as CoreQuestion;
 
 /** The questions of an intake while they are reviewed. */
 final class StagedController
 {
-    #[Operation('Questions of an intake that meet a filter (show, kind, file, words), 100 a page', response: StagedRowResource::class, list: true)]
+    #[
+        Operation(
+            'Questions of an intake that meet a filter (show, kind, file, words), 100 a page',
+            response: StagedRowResource::class,
+            list: true,
+        ),
+    ]
     public function index(Request $request, Intake $intake): AnonymousResourceCollection
     {
         Gate::authorize('work', $intake);
-        $review = Review::read($intake, $request->server->getString('QUERY_STRING'));
+        $review = StagedQuestions::read($intake, $request->server->getString('QUERY_STRING'));
         $cursor = $request->query('cursor');
         $rows = $review->page(is_string($cursor) ? (int) $cursor : 0);
-        $more = count($rows) > Review::PAGE;
-        $rows = array_slice($rows, 0, Review::PAGE);
+        $more = count($rows) > StagedQuestions::PAGE;
+        $rows = array_slice($rows, 0, StagedQuestions::PAGE);
 
-        return StagedRowResource::collection($rows)->additional(['meta' => ['next_cursor' => $more ? (string) $rows[Review::PAGE - 1]->number : null, 'found' => $cursor === null ? $review->count() : null]]);
+        return StagedRowResource::collection($rows)->additional([
+            'meta' => [
+                'next_cursor' => $more ? (string) $rows[StagedQuestions::PAGE - 1]->number : null,
+                'found' => $cursor === null ? $review->count() : null,
+            ],
+        ]);
     }
 
     #[Operation('One of them, whole, with what was noticed and the question it is like')]
-    public function show(Intake $intake, string $staged, Parts $kinds): JsonResponse
+    public function show(Intake $intake, string $staged, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('work', $intake);
         $row = $this->row($intake, $staged);
@@ -52,17 +63,41 @@ final class StagedController
         $question = CoreQuestion::read($json, $kinds);
         $completeness = new Completeness;
 
-        return new JsonResponse(Json::encode(['data' => [
-            'id' => $row->id, 'number' => $row->number, 'version' => $row->version, 'question' => $json, 'skipped' => $row->skipped, 'decision' => $row->decision, 'outcome' => $row->outcome, 'question_id' => $row->question_id,
-            'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
-            'notices' => DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'notice')->where('question', $row->source_id)->orderBy('position')->pluck('value')->map(fn (mixed $value): mixed => Json::decode(is_string($value) ? $value : '{}'))->all(),
-            'duplicate' => $this->duplicate($row, $json),
-            'next' => DB::table('staged_questions')->where('intake_id', $intake->id)->where('number', '>', $row->number)->orderBy('number')->value('id'),
-        ]]), headers: ['ETag' => "\"$row->version\""], json: true);
+        return new JsonResponse(
+            Json::encode([
+                'data' => [
+                    'id' => $row->id,
+                    'number' => $row->number,
+                    'version' => $row->version,
+                    'question' => $json,
+                    'skipped' => $row->skipped,
+                    'decision' => $row->decision,
+                    'outcome' => $row->outcome,
+                    'question_id' => $row->question_id,
+                    'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
+                    'notices' => DB::table('staged_things')
+                        ->where('intake_id', $intake->id)
+                        ->where('type', 'notice')
+                        ->where('question', $row->source_id)
+                        ->orderBy('position')
+                        ->pluck('value')
+                        ->map(fn (mixed $value): mixed => Json::decode(is_string($value) ? $value : '{}'))
+                        ->all(),
+                    'duplicate' => $this->duplicate($row, $json),
+                    'next' => DB::table('staged_questions')
+                        ->where('intake_id', $intake->id)
+                        ->where('number', '>', $row->number)
+                        ->orderBy('number')
+                        ->value('id'),
+                ],
+            ]),
+            headers: ['ETag' => "\"$row->version\""],
+            json: true,
+        );
     }
 
     #[Operation('Store one as it was mended; If-Match names the version it was started from', body: ['question' => 'object'])]
-    public function update(Request $request, Intake $intake, string $staged, ReviewIntake $review, Parts $kinds): JsonResponse
+    public function update(Request $request, Intake $intake, string $staged, ReviewIntake $review, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('work', $intake);
         $row = $this->row($intake, $staged);
@@ -70,17 +105,43 @@ final class StagedController
         $question = CoreQuestion::read($fields->raw('question'), $kinds);
         $match = IfMatch::of($request);
         if ($match === null || ! $review->mend($intake, $row->id, $question->toJson(), $match)) {
-            return Problems::json(412, 'revision.superseded', 'Somebody has changed this question since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $this->row($intake, $staged)->version]);
+            return Problems::json(
+                412,
+                'revision.superseded',
+                'Someone else has changed this question since you opened it. Your version is still here; compare both and save again.',
+                ['current_revision' => $this->row($intake, $staged)->version],
+            );
         }
 
         return $this->show($intake, $staged, $kinds);
     }
 
-    #[Operation('Skip or take back in, decide on duplicates, set points, classify: those named, or all that meet a filter', body: ['ids' => 'uuid[]?', 'filter' => 'string?', 'skipped' => 'boolean?', 'decision' => 'string?', 'points' => 'number?', 'record' => 'object?', 'topics' => 'object?'])]
+    #[
+        Operation(
+            'Skip or take back in, decide on duplicates, set points, classify: those named, or all that meet a filter',
+            body: [
+                'ids' => 'uuid[]?',
+                'filter' => 'string?',
+                'skipped' => 'boolean?',
+                'decision' => 'string?',
+                'points' => 'number?',
+                'record' => 'object?',
+                'topics' => 'object?',
+            ],
+        ),
+    ]
     public function set(Request $request, Intake $intake, ReviewIntake $review): JsonResponse
     {
         Gate::authorize('work', $intake);
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['ids', 'filter', 'skipped', 'decision', 'points', 'record', 'topics']);
+        $fields = Fields::of(Json::decode($request->getContent()), '', [
+            'ids',
+            'filter',
+            'skipped',
+            'decision',
+            'points',
+            'record',
+            'topics',
+        ]);
 
         return new JsonResponse($review->set($intake, $fields));
     }
@@ -89,7 +150,11 @@ final class StagedController
     public function medium(Intake $intake, string $medium, MediaStore $store): Response
     {
         Gate::authorize('work', $intake);
-        $value = DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'medium')->whereRaw("value->>'id' = ?", [$medium])->value('value');
+        $value = DB::table('staged_things')
+            ->where('intake_id', $intake->id)
+            ->where('type', 'medium')
+            ->whereRaw("value->>'id' = ?", [$medium])
+            ->value('value');
         $known = is_string($value) ? Json::decode($value) : abort(404);
         assert($known instanceof \stdClass);
 
@@ -107,11 +172,31 @@ final class StagedController
         if ($row->duplicate_of === null || in_array($row->duplicate_by, ['earlier', 'near_earlier'], true)) {
             $twin = $row->duplicate_of === null ? null : DB::table('staged_questions')->where('id', $row->duplicate_of)->first();
 
-            return $twin === null ? null : ['by' => $row->duplicate_by, 'id' => null, 'number' => $twin->number, 'title' => $twin->title, 'differs' => self::plain(StagedRows::json($twin)) !== self::plain($json), 'question' => StagedRows::json($twin), 'bank' => null];
+            return $twin === null
+                ? null
+                : [
+                    'by' => $row->duplicate_by,
+                    'id' => null,
+                    'number' => $twin->number,
+                    'title' => $twin->title,
+                    'differs' => self::plain(StagedRows::json($twin)) !== self::plain($json),
+                    'question' => StagedRows::json($twin),
+                    'bank' => null,
+                ];
         }
         $stored = Question::query()->with('bank')->where('id', $row->duplicate_of)->first();
 
-        return $stored === null || ! Gate::allows('view', $stored) ? null : ['by' => $row->duplicate_by, 'id' => $stored->id, 'number' => null, 'title' => $stored->title, 'differs' => self::plain($stored->json()) !== self::plain($json), 'question' => $stored->json(), 'bank' => $stored->bank->slug];
+        return $stored === null || ! Gate::allows('view', $stored)
+            ? null
+            : [
+                'by' => $row->duplicate_by,
+                'id' => $stored->id,
+                'number' => null,
+                'title' => $stored->title,
+                'differs' => self::plain($stored->json()) !== self::plain($json),
+                'question' => $stored->json(),
+                'bank' => $stored->bank->slug,
+            ];
     }
 
     /** What of a question would differ after it was replaced. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Files\FileName;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
-use App\Support\Dispatch\DispatchRights;
-use App\Support\FileName;
-use App\Support\FileStore;
+use App\Policies\DispatchRights;
+use App\Storage\FileStore;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -23,13 +23,20 @@ final class StandInController
 {
     public function show(): View
     {
-        return view('standins.receiving', ['arrivals' => $this->desk()->arrivals(), 'versions' => Desk::VERSIONS, 'most' => Desk::MOST_ITEMS, 'largest' => Desk::LARGEST, 'interactions' => array_values(Desk::INTERACTIONS), 'names' => Desk::INTERACTIONS]);
+        return view('standins.receiving', [
+            'arrivals' => $this->desk()->arrivals(),
+            'versions' => Desk::VERSIONS,
+            'most' => Desk::MOST_ITEMS,
+            'largest' => Desk::LARGEST,
+            'interactions' => array_values(Desk::INTERACTIONS),
+            'names' => Desk::INTERACTIONS,
+        ]);
     }
 
     public function store(Request $request): RedirectResponse
     {
         $given = $request->file('package');
-        if (! $given instanceof UploadedFile || ! $given->isValid()) {
+        if (! ($given instanceof UploadedFile) || ! $given->isValid()) {
             abort(422, 'Hand in a package.');
         }
         $arrival = $this->desk()->receive($given->getPathname(), $given->getClientOriginalName());
@@ -49,8 +56,15 @@ final class StandInController
     public function deliver(Request $request, string $dispatch, FileStore $files): JsonResponse
     {
         abort_unless(config('app.demo') === true, 404);
-        $row = DB::table('dispatches')->where('id', $dispatch)->where('user_id', User::asking($request)->id)->whereNotNull('sha256')->first() ?? abort(404);
-        DispatchRights::allow(User::asking($request), (object) Json::decode($row->what)) || abort(404);
+        $row =
+            DB::table('dispatches')
+                ->where('id', $dispatch)
+                ->where('user_id', User::asking($request)->id)
+                ->whereNotNull('sha256')
+                ->first() ?? abort(404);
+        if (! DispatchRights::allow(User::asking($request), (object) Json::decode($row->what))) {
+            abort(404);
+        }
         $arrival = $this->desk()->receive($files->path($row->sha256), FileName::of($row->title, $row->id, "-$row->format.zip"));
 
         return new JsonResponse(['data' => $arrival]);

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Errors\Refused;
+use App\Http\Errors\Problems;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
-use App\Support\Problems;
-use App\Support\Refused;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -16,8 +16,8 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Canonical;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
 /** Beginnings of questions that a person has kept: theirs alone, for every bank they write in. */
@@ -28,15 +28,26 @@ final class StartController
     #[Operation('The beginnings one has kept')]
     public function index(Request $request): JsonResponse
     {
-        $rows = $this->mine($request)->orderBy('name')->get(['id', 'name', 'content'])->map(fn (\stdClass $row): array => ['id' => $row->id, 'name' => $row->name, 'question' => Json::decode(is_string($row->content) ? $row->content : '{}')]);
+        $rows = $this->mine($request)
+            ->orderBy('name')
+            ->get(['id', 'name', 'content'])
+            ->map(
+                fn (\stdClass $row): array => [
+                    'id' => $row->id,
+                    'name' => $row->name,
+                    'question' => Json::decode(is_string($row->content) ? $row->content : '{}'),
+                ],
+            );
 
         return new JsonResponse(Json::encode(['data' => $rows->all()]), json: true);
     }
 
     #[Operation('Keep a question as a beginning of others', body: ['name' => 'string', 'question' => 'object'], status: 201)]
-    public function store(Request $request, Parts $kinds): JsonResponse
+    public function store(Request $request, PartKinds $kinds): JsonResponse
     {
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'question'])->need('name')->need('question');
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'question'])
+            ->need('name')
+            ->need('question');
         $name = trim($fields->string('name', '', 200));
         if ($name === '') {
             throw Refused::because('start.no_name', 'It needs a name.', '/name');
@@ -49,7 +60,12 @@ final class StartController
         unset($content->record);
         $content->title = '';
         $id = (string) Str::uuid7();
-        DB::table('starts')->insert(['id' => $id, 'user_id' => User::asking($request)->id, 'name' => $name, 'content' => Json::encode($content)]);
+        DB::table('starts')->insert([
+            'id' => $id,
+            'user_id' => User::asking($request)->id,
+            'name' => $name,
+            'content' => Json::encode($content),
+        ]);
 
         return new JsonResponse(['id' => $id], 201);
     }
@@ -57,7 +73,9 @@ final class StartController
     #[Operation('Throw a beginning away', status: 204)]
     public function destroy(Request $request, string $start): Response
     {
-        $this->mine($request)->where('id', $start)->delete() === 1 || abort(404);
+        if ($this->mine($request)->where('id', $start)->delete() !== 1) {
+            abort(404);
+        }
 
         return new Response('', 204);
     }

@@ -5,16 +5,17 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\SaveStimulus;
+use App\Http\Errors\Problems;
+use App\Http\Input\IfMatch;
+use App\Http\Input\NewId;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\StimulusResource;
 use App\Models\Bank;
 use App\Models\Stimulus;
 use App\Models\User;
+use App\Queries\Folders;
 use App\Search\StimulusSearch;
-use App\Support\IfMatch;
-use App\Support\MediaStore;
-use App\Support\NewId;
-use App\Support\Problems;
+use App\Storage\MediaStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -22,6 +23,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Stimulus\Stimulus as CoreStimulus;
 
 /** Passages, figures and tables that questions share. */
@@ -32,14 +34,28 @@ final class StimulusController
     {
         $text = fn (string $name): string => is_string($value = $request->query($name)) ? $value : '';
         $bank = $text('bank') === '' ? null : Bank::query()->where('slug', $text('bank'))->firstOrFail();
-        $bank === null || Gate::authorize('view', $bank);
+        if ($bank !== null) {
+            Gate::authorize('view', $bank);
+        }
         $folder = preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $text('folder')) === 1 ? $text('folder') : '';
-        [$rows, $next, $found] = $search->page(User::asking($request), $bank?->id, ['words' => mb_scrub(str_replace("\0", '', $text('words'))), 'folder' => $folder, 'only' => $text('only'), 'cursor' => $text('cursor')]);
+        [$rows, $next, $found] = $search->page(User::asking($request), $bank?->id, [
+            'words' => mb_scrub(str_replace("\0", '', $text('words'))),
+            'folder' => $folder,
+            'only' => $text('only'),
+            'cursor' => $text('cursor'),
+        ]);
 
         return new JsonResponse(['data' => $rows, 'meta' => ['next_cursor' => $next, 'found' => $found]]);
     }
 
-    #[Operation('Write a new stimulus into a bank', response: StimulusResource::class, body: ['stimulus' => 'object', 'folders' => 'paths?', 'note' => 'string?'], status: 201)]
+    #[
+        Operation(
+            'Write a new stimulus into a bank',
+            response: StimulusResource::class,
+            body: ['stimulus' => 'object', 'folders' => 'paths?', 'note' => 'string?'],
+            status: 201,
+        ),
+    ]
     public function store(Request $request, Bank $bank, SaveStimulus $save): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -51,12 +67,16 @@ final class StimulusController
         $stimulus = $stimulus->called(NewId::from($stimulus->id));
         $made = DB::transaction(function () use ($save, $stimulus, $bank, $request, $fields): bool {
             $made = $save->create($stimulus, $bank->id, User::asking($request), $fields->string('note', '', 500));
-            $made && $fields->has('folders') && $save->place($stimulus->id, $bank->id, self::paths($fields));
+            if ($made && $fields->has('folders')) {
+                $save->place($stimulus->id, $bank->id, Folders::read($fields));
+            }
 
             return $made;
         });
 
-        return $made ? $this->whole($stimulus->id)->setStatusCode(201) : Problems::json(409, 'stimulus.exists', 'A stimulus with this identifier exists already.', ['path' => '/stimulus/id']);
+        return $made
+            ? $this->whole($stimulus->id)->setStatusCode(201)
+            : Problems::json(409, 'stimulus.exists', 'A stimulus with this identifier exists already.', ['path' => '/stimulus/id']);
     }
 
     #[Operation('One stimulus, whole; ETag is its revision', response: StimulusResource::class)]
@@ -67,7 +87,13 @@ final class StimulusController
         return $this->whole($stimulus->id);
     }
 
-    #[Operation('Save a new revision; If-Match names the one it was started from', response: StimulusResource::class, body: ['stimulus' => 'object', 'note' => 'string?'])]
+    #[
+        Operation(
+            'Save a new revision; If-Match names the one it was started from',
+            response: StimulusResource::class,
+            body: ['stimulus' => 'object', 'note' => 'string?'],
+        ),
+    ]
     public function update(Request $request, Stimulus $stimulus, SaveStimulus $save): JsonResponse
     {
         Gate::authorize('update', $stimulus);
@@ -77,23 +103,42 @@ final class StimulusController
         }
         [$content, $fields] = $this->read($request, ['stimulus', 'note']);
         if ($content->id !== $stimulus->id) {
-            return Problems::json(422, 'stimulus.other_id', 'The identifier is not that of the stimulus at this address.', ['path' => '/stimulus/id']);
+            return Problems::json(422, 'stimulus.other_id', 'The identifier is not that of the stimulus at this address.', [
+                'path' => '/stimulus/id',
+            ]);
         }
         if ($save->revise($content, $match, User::asking($request), $fields->string('note', '', 500)) === null) {
-            return Problems::json(412, 'revision.superseded', 'Somebody has saved this stimulus since you opened it. What you wrote is kept here; look at both and save again.', ['current_revision' => $stimulus->revision]);
+            return Problems::json(
+                412,
+                'revision.superseded',
+                'Someone else has saved this stimulus since you opened it. Your version is still here; compare both and save again.',
+                ['current_revision' => $stimulus->revision],
+            );
         }
 
         return $this->whole($stimulus->id);
     }
 
-    #[Operation('Where a stimulus lies in its bank, and whether it is in the bin', response: StimulusResource::class, body: ['folders' => 'paths?', 'binned' => 'boolean?'])]
+    #[
+        Operation(
+            'Where a stimulus lies in its bank, and whether it is in the bin',
+            response: StimulusResource::class,
+            body: ['folders' => 'paths?', 'binned' => 'boolean?'],
+        ),
+    ]
     public function place(Request $request, Stimulus $stimulus, SaveStimulus $save): JsonResponse
     {
         Gate::authorize('update', $stimulus);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['folders', 'binned']);
-        $fields->has('folders') && $save->place($stimulus->id, $stimulus->bank_id, self::paths($fields));
+        if ($fields->has('folders')) {
+            $save->place($stimulus->id, $stimulus->bank_id, Folders::read($fields));
+        }
         if ($fields->has('binned')) {
-            $fields->bool('binned', false) ? $save->bin($stimulus->id) : $save->restore($stimulus->id);
+            if ($fields->bool('binned', false)) {
+                $save->bin($stimulus->id);
+            } else {
+                $save->restore($stimulus->id);
+            }
         }
 
         return $this->whole($stimulus->id);
@@ -103,11 +148,20 @@ final class StimulusController
     public function medium(Stimulus $stimulus, string $medium, MediaStore $store): Response
     {
         Gate::authorize('view', $stimulus);
-        $found = DB::table('media')->where('bank_id', $stimulus->bank_id)->where('id', $medium)->first(['sha256', 'type', 'name']);
+        $found = DB::table('media')
+            ->where('bank_id', $stimulus->bank_id)
+            ->where('id', $medium)
+            ->first(['sha256', 'type', 'name']);
         // through a stimulus one reads its own pictures, not all of its bank
-        $named = DB::scalar('SELECT EXISTS (SELECT 1 FROM stimulus_revisions WHERE stimulus_id = ? AND strpos(content->>\'body\', ?) > 0)', [$stimulus->id, 'data-media="'.htmlspecialchars($medium).'"']);
+        $named = DB::table('stimulus_revisions')
+            ->where('stimulus_id', $stimulus->id)
+            ->whereRaw('strpos(content::text, ?) > 0', [$medium])
+            ->pluck('content')
+            ->contains(fn (mixed $content): bool => in_array($medium, QuestionMedia::in(Json::decode((string) $content)), true));
 
-        return $found === null || $named !== true ? abort(404) : MediaController::answer($store->bytes($found->sha256) ?? abort(404), $found->type, $found->name);
+        return $found === null || ! $named
+            ? abort(404)
+            : MediaController::answer($store->bytes($found->sha256) ?? abort(404), $found->type, $found->name);
     }
 
     private function whole(string $id): JsonResponse
@@ -128,11 +182,5 @@ final class StimulusController
         $fields = Fields::of(Json::decode($request->getContent()), '', $known)->need('stimulus');
 
         return [CoreStimulus::read($fields->raw('stimulus')), $fields];
-    }
-
-    /** @return list<list<string>> */
-    private static function paths(Fields $fields): array
-    {
-        return array_map(fn (mixed $path): array => array_values(array_filter(is_array($path) ? $path : [], is_string(...))), $fields->list('folders', 100));
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\OpenApi\Operation;
+use App\Http\Resources\Revisions;
 use App\Models\Stimulus;
-use App\Support\Revisions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;

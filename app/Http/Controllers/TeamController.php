@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\Notify;
+use App\Accounts\SecurityLog;
+use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
-use App\Support\Accounts\Notify;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -25,10 +25,11 @@ final class TeamController
     {
         $rows = DB::select(
             <<<'SQL'
-SELECT teams.id, teams.name, (SELECT count(*) FROM bank_grants WHERE team_id = teams.id) AS banks,
-    (SELECT coalesce(jsonb_agg(jsonb_build_object('id', users.id, 'name', users.name) ORDER BY users.name), '[]') FROM memberships JOIN users ON users.id = user_id WHERE team_id = teams.id) AS members
-FROM teams ORDER BY teams.name COLLATE by_name LIMIT 1000
-SQL
+            SELECT teams.id, teams.name, (SELECT count(*) FROM bank_grants WHERE team_id = teams.id) AS banks,
+                (SELECT coalesce(jsonb_agg(jsonb_build_object('id', users.id, 'name', users.name) ORDER BY users.name), '[]')
+                    FROM memberships JOIN users ON users.id = user_id WHERE team_id = teams.id) AS members
+            FROM teams ORDER BY teams.name COLLATE by_name LIMIT 1000
+            SQL,
         );
 
         return new JsonResponse([
@@ -48,7 +49,9 @@ SQL
     #[Operation('Rename a team, or say who is in it', body: ['name' => 'string?', 'members' => 'uuid[]?'], status: 204)]
     public function update(Request $request, string $team): Response
     {
-        DB::table('teams')->where('id', $team)->exists() || abort(404);
+        if (! DB::table('teams')->where('id', $team)->exists()) {
+            abort(404);
+        }
         $this->save($request, $team, false);
 
         return new Response('', 204);
@@ -61,7 +64,7 @@ SQL
         if (DB::table('topics')->where('team_id', $team)->exists()) {
             throw Refused::because(
                 'team.topics',
-                'Banks of this team share its topics. Move them to the banks first, or keep the team without members.'
+                'Banks of this team share its topics. Move them to the banks first, or keep the team without members.',
             );
         }
         DB::table('teams')->where('id', $team)->delete();
@@ -73,7 +76,9 @@ SQL
     private function save(Request $request, string $team, bool $isNew): void
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'members']);
-        $isNew && $fields->need('name');
+        if ($isNew) {
+            $fields->need('name');
+        }
         $by = User::asking($request);
         $name = trim($fields->string('name', '', 100));
         if (($isNew || $fields->has('name')) && $name === '') {
@@ -90,19 +95,20 @@ SQL
             throw Refused::because('team.gone', 'One of these people no longer has an account. Load the list again.', '/members');
         }
         DB::transaction(function () use ($team, $isNew, $name, $fields, $members, $by): void {
-            $isNew
-                ? DB::table('teams')->insert(['id' => $team, 'name' => $name])
-                : $name !== '' &&
-                    DB::table('teams')
-                        ->where('id', $team)
-                        ->update(['name' => $name, 'updated_at' => now()]);
+            if ($isNew) {
+                DB::table('teams')->insert(['id' => $team, 'name' => $name]);
+            } elseif ($name !== '') {
+                DB::table('teams')
+                    ->where('id', $team)
+                    ->update(['name' => $name, 'updated_at' => now()]);
+            }
             if (! $fields->has('members')) {
                 return;
             }
             $before = DB::table('memberships')->where('team_id', $team)->lockForUpdate()->pluck('user_id')->all();
             DB::table('memberships')->where('team_id', $team)->delete();
             DB::table('memberships')->insert(
-                array_map(fn (string $id): array => ['team_id' => $team, 'user_id' => $id], array_values(array_unique($members)))
+                array_map(fn (string $id): array => ['team_id' => $team, 'user_id' => $id], array_values(array_unique($members))),
             );
             $called = DB::table('teams')->where('id', $team)->value('name');
             foreach (User::query()->findMany([...array_diff($members, $before), ...array_diff($before, $members)]) as $person) {
@@ -113,7 +119,7 @@ SQL
                         ? "$by->name added you to the team “{$called}”."
                         : "$by->name removed you from the team “{$called}”.",
                     '',
-                    '/banks'
+                    '/banks',
                 );
             }
             SecurityLog::write('team_changed', $by, [

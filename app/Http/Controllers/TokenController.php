@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Accounts\SecurityLog;
+use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
-use App\Support\Accounts\SecurityLog;
-use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -32,11 +32,13 @@ final class TokenController
         ]);
     }
 
-    #[Operation(
-        'Create a token; it is shown once',
-        body: ['name' => 'string', 'abilities' => 'string[]', 'days' => 'integer', 'password' => 'string'],
-        status: 201
-    )]
+    #[
+        Operation(
+            'Create a token; it is shown once',
+            body: ['name' => 'string', 'abilities' => 'string[]', 'days' => 'integer', 'password' => 'string'],
+            status: 201,
+        ),
+    ]
     public function store(Request $request): JsonResponse
     {
         $person = User::asking($request);
@@ -65,7 +67,9 @@ final class TokenController
     public function destroy(Request $request, string $token): Response
     {
         $person = User::asking($request);
-        $person->tokens()->where('id', $token)->delete() === 1 || abort(404);
+        if ($person->tokens()->where('id', $token)->delete() !== 1) {
+            abort(404);
+        }
         SecurityLog::write('token_deleted', $person);
 
         return new Response('', 204);

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Files\FileName;
+use App\Http\Files\ReceiptTable;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
-use App\Support\FileName;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -23,32 +24,73 @@ final class TransferController
     public function index(Request $request): JsonResponse
     {
         $user = User::asking($request);
-        $rows = DB::select(<<<SQL
+        $rows = DB::select(
+            <<<SQL
             SELECT moved.*, users.name AS person, banks.name AS bank FROM (
-                SELECT id, 'in' AS direction, title, state, problem, user_id, bank_id, created_at, updated_at, (SELECT count(*) FROM staged_questions WHERE intake_id = intakes.id) AS questions, NULL::uuid AS receipt
+                SELECT id, 'in' AS direction, title, state, problem, user_id, bank_id, created_at, updated_at, (SELECT count(*)
+                    FROM staged_questions WHERE intake_id = intakes.id) AS questions, NULL::uuid AS receipt
                 FROM intakes WHERE {$this->mine()}
                 UNION ALL
-                SELECT id, 'out', title, state, problem, user_id, bank_id, created_at, updated_at, coalesce((body->>'questions')::int, 0), receipt_id FROM dispatches WHERE user_id = ?
+                SELECT id, 'out', title, state, problem, user_id, bank_id, created_at, updated_at, coalesce((body->>'questions')::int,
+                    0), receipt_id FROM dispatches WHERE user_id = ?
             ) AS moved LEFT JOIN users ON users.id = moved.user_id LEFT JOIN banks ON banks.id = moved.bank_id
             WHERE moved.created_at < coalesce(?::timestamptz, 'infinity') ORDER BY created_at DESC LIMIT 100
-            SQL, [$user->id, $user->id, $user->id, $this->before($request)]);
+            SQL,
+            [$user->id, $user->id, $user->id, $this->before($request)],
+        );
 
-        return new JsonResponse(['data' => array_map(fn (\stdClass $row): array => array_diff_key((array) $row, ['user_id' => 1, 'bank_id' => 1]), $rows)]);
+        return new JsonResponse([
+            'data' => array_map(fn (\stdClass $row): array => array_diff_key((array) $row, ['user_id' => 1, 'bank_id' => 1]), $rows),
+        ]);
     }
 
     #[Operation('A receipt; with ?download as a file')]
     public function receipt(Request $request, string $receipt): JsonResponse|Response
     {
         $user = User::asking($request);
-        $row = DB::table('receipts')->where('id', $receipt)->whereRaw(self::MINE, [$user->id, $user->id])->first() ?? abort(404);
+        $row =
+            DB::table('receipts')
+                ->where('id', $receipt)
+                ->whereRaw(self::MINE, [$user->id, $user->id])
+                ->first() ?? abort(404);
         $body = Json::decode(is_string($row->body) ? $row->body : '{}');
-        $whole = ['id' => $row->id, 'kind' => $row->kind, 'title' => $row->title, 'at' => $row->created_at, 'person' => DB::table('users')->where('id', $row->user_id)->value('name'), 'intake' => $row->intake_id, 'body' => $body];
+        $whole = [
+            'id' => $row->id,
+            'kind' => $row->kind,
+            'title' => $row->title,
+            'at' => $row->created_at,
+            'person' => DB::table('users')->where('id', $row->user_id)->value('name'),
+            'intake' => $row->intake_id,
+            'body' => $body,
+        ];
         if (! $request->has('download')) {
             return new JsonResponse(Json::encode(['data' => $whole]), json: true);
         }
-        $questions = DB::table('staged_questions')->where('intake_id', $row->intake_id)->whereNotNull('outcome')->orderBy('number')->get(['number', 'title', 'outcome', 'question_id'])->all();
+        $questions = DB::table('staged_questions')
+            ->where('intake_id', $row->intake_id)
+            ->whereNotNull('outcome')
+            ->orderBy('number')
+            ->get(['number', 'title', 'outcome', 'question_id'])
+            ->all();
 
-        return new Response(Json::pretty($row->intake_id === null ? $whole : [...$whole, 'questions' => $questions])."\n", 200, ['Content-Type' => 'application/json', 'Content-Disposition' => FileName::attachment('receipt '.(is_string($row->title) ? $row->title : ''), $receipt, '.json')]);
+        if ($request->query('download') === 'csv' && $body instanceof \stdClass) {
+            $csv = ReceiptTable::csv(
+                is_string($row->title) ? $row->title : '',
+                (string) $row->created_at,
+                $body,
+                $row->intake_id === null ? [] : array_values($questions),
+            );
+
+            return new Response($csv, 200, [
+                'Content-Type' => 'text/csv; charset=utf-8',
+                'Content-Disposition' => FileName::attachment('receipt '.(is_string($row->title) ? $row->title : ''), $receipt, '.csv'),
+            ]);
+        }
+
+        return new Response(Json::pretty($row->intake_id === null ? $whole : [...$whole, 'questions' => $questions])."\n", 200, [
+            'Content-Type' => 'application/json',
+            'Content-Disposition' => FileName::attachment('receipt '.(is_string($row->title) ? $row->title : ''), $receipt, '.json'),
+        ]);
     }
 
     private function mine(): string
@@ -65,7 +107,8 @@ final class TransferController
         }
 
         // PostgreSQL reads other times than PHP does ("next monday"), so only those of RFC 3339 and its own are passed on
-        return preg_match('/^\d{4}-\d\d-\d\d[T ]\d\d:\d\d:\d\d(\.\d{1,6})?([+-]\d\d(:?\d\d)?|Z)?$/D', $before) === 1 && strtotime($before) !== false
+        return preg_match('/^\d{4}-\d\d-\d\d[T ]\d\d:\d\d:\d\d(\.\d{1,6})?([+-]\d\d(:?\d\d)?|Z)?$/D', $before) === 1 &&
+            strtotime($before) !== false
             ? $before
             : throw Malformed::outOfRange('/before', 'a time such as 2026-11-28T09:30:00Z', $before);
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
-use App\Support\FailedWork;
-use App\Support\Refused;
+use App\Queries\FailedWork;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -15,9 +15,12 @@ use Illuminate\Http\Response;
 /** Work in the background that failed, with a way to try again. */
 final class WorkController
 {
-    #[Operation(
-        'Failed imports, exports, bulk changes and specimen runs: your own, and those of banks you manage; administrators see all, without their titles'
-    )]
+    #[
+        Operation(
+            'Failed imports, exports, bulk changes and specimen runs: your own, and those of banks you manage; administrators see '.
+                'all, without their titles',
+        ),
+    ]
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse(['data' => FailedWork::of(User::asking($request))]);
@@ -26,10 +29,16 @@ final class WorkController
     #[Operation('Try again', status: 204)]
     public function retry(Request $request, string $kind, string $id): Response
     {
-        $seen = array_filter(FailedWork::of(User::asking($request)), fn (array $one): bool => $one['kind'] === $kind && $one['id'] === $id);
-        $seen === [] && abort(404);
-        FailedWork::again($kind, $id) ||
+        $seen = array_filter(
+            FailedWork::of(User::asking($request)),
+            fn (array $one): bool => $one['kind'] === $kind && $one['id'] === $id,
+        );
+        if ($seen === []) {
+            abort(404);
+        }
+        if (! FailedWork::again($kind, $id)) {
             throw Refused::because('work.not_failed', 'This has not failed, or somebody has started it again already.');
+        }
 
         return new Response('', 204);
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Errors\Problems;
 use App\Models\User;
-use App\Support\Problems;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -17,7 +17,9 @@ final class Administrator
     public function handle(Request $request, Closure $next): Response
     {
         $person = User::asking($request);
-        $person->is_administrator || abort(403);
+        if (! $person->is_administrator) {
+            abort(403);
+        }
         if (app()->environment('production') === true && ! $person->second_factor_on) {
             return Problems::json(403, 'second_factor.needed', 'Administrators need a second factor. Turn it on in your account first.');
         }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
-use App\Support\Problems;
+use App\Http\Errors\Problems;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -33,11 +33,13 @@ final class CleanInput
                 $request->cookies->all(),
                 [],
                 $request->server->all(),
-                $json
+                $json,
             );
         }
         $response = $next($request);
-        $removed === 0 || $response->headers->set(self::REMOVED, (string) $removed);
+        if ($removed !== 0) {
+            $response->headers->set(self::REMOVED, (string) $removed);
+        }
 
         return $response;
     }

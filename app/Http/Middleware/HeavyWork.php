@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Errors\Problems;
 use App\Models\User;
-use App\Support\Problems;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -32,7 +32,7 @@ final class HeavyWork
                 'try.busy',
                 'Two of your requests are still being worked on. Wait a moment, then try again.',
                 [],
-                ['Retry-After' => '1']
+                ['Retry-After' => '1'],
             );
         }
         try {
@@ -47,11 +47,14 @@ final class HeavyWork
     {
         $until = microtime(true) + self::SECONDS;
         $folder = storage_path('framework/heavy');
-        is_dir($folder) || @mkdir($folder, 0750, true);
+        if (! is_dir($folder)) {
+            @mkdir($folder, 0750, true);
+        }
         do {
             for ($number = 1; $number <= self::PLACES; $number++) {
                 $file = @fopen("$folder/$person-$number", 'c');
-                if ($file === false) { // a full disk: better without a limit than not at all
+                if ($file === false) {
+                    // on a full disk, serve the request without the limit
                     return fopen('php://memory', 'r') ?: null;
                 }
                 if (flock($file, LOCK_EX | LOCK_NB)) {

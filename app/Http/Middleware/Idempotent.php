@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Errors\Problems;
 use App\Models\User;
-use App\Support\Problems;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -27,7 +27,7 @@ final class Idempotent
     {
         $key = $request->header('Idempotency-Key');
         $user = $request->user();
-        if (! is_string($key) || $key === '' || ! $user instanceof User) {
+        if (! is_string($key) || $key === '' || ! ($user instanceof User)) {
             return $next($request);
         }
         if (strlen($key) > self::LONGEST || ! mb_check_encoding($key, 'UTF-8')) {
@@ -40,9 +40,19 @@ final class Idempotent
         }
         DB::beginTransaction();
         $response = $next($request);
-        $isDone = $response->isSuccessful() && DB::table('idempotency_keys')->where($where)->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]) === 1;
-        $isDone ? DB::commit() : DB::rollBack();
-        $isDone || DB::table('idempotency_keys')->where($where)->whereNull('status')->delete();
+        $isDone =
+            $response->isSuccessful() &&
+            DB::table('idempotency_keys')
+                ->where($where)
+                ->update(['status' => $response->getStatusCode(), 'body' => $response->getContent()]) === 1;
+        if ($isDone) {
+            DB::commit();
+        } else {
+            DB::rollBack();
+        }
+        if (! $isDone) {
+            DB::table('idempotency_keys')->where($where)->whereNull('status')->delete();
+        }
 
         return $response;
     }
@@ -50,11 +60,15 @@ final class Idempotent
     /** @param  array{user_id: string, key: string}  $where */
     private function claim(array $where, string $fingerprint): bool
     {
-        return DB::affectingStatement(<<<'SQL'
+        return DB::affectingStatement(
+            <<<'SQL'
             INSERT INTO idempotency_keys (user_id, key, fingerprint) VALUES (?, ?, ?)
             ON CONFLICT (user_id, key) DO UPDATE SET created_at = now()
-            WHERE idempotency_keys.status IS NULL AND idempotency_keys.fingerprint = excluded.fingerprint AND idempotency_keys.created_at < now() - ?::interval
-            SQL, [$where['user_id'], $where['key'], $fingerprint, self::CLAIM]) === 1;
+            WHERE idempotency_keys.status IS NULL AND idempotency_keys.fingerprint = excluded.fingerprint
+                AND idempotency_keys.created_at < now() - ?::interval
+            SQL,
+            [$where['user_id'], $where['key'], $fingerprint, self::CLAIM],
+        ) === 1;
     }
 
     /** @param  array{user_id: string, key: string}  $where */
@@ -63,8 +77,18 @@ final class Idempotent
         $kept = DB::table('idempotency_keys')->where($where)->first();
 
         return match (true) {
-            $kept?->fingerprint !== $fingerprint => Problems::json(422, 'idempotency.other_request', 'This key was used for another request.'),
-            $kept->status === null => Problems::json(409, 'idempotency.under_way', 'The same request is still being worked on.', [], ['Retry-After' => '5']),
+            $kept?->fingerprint !== $fingerprint => Problems::json(
+                422,
+                'idempotency.other_request',
+                'This key was used for another request.',
+            ),
+            $kept->status === null => Problems::json(
+                409,
+                'idempotency.under_way',
+                'The same request is still being worked on.',
+                [],
+                ['Retry-After' => '5'],
+            ),
             default => new \Illuminate\Http\Response($kept->body, $kept->status, ['Content-Type' => 'application/json']),
         };
     }

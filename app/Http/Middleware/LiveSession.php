@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\Http\Errors\Problems;
 use App\Models\User;
-use App\Support\Problems;
 use Closure;
 use Illuminate\Contracts\Auth\StatefulGuard;
 use Illuminate\Http\Request;
@@ -31,8 +31,12 @@ final class LiveSession
         }
         if ($person->disabled_at !== null || ($request->hasSession() && $this->hasEnded($request, $person))) {
             $guard = Auth::guard('web');
-            $guard instanceof StatefulGuard && $guard->logout();
-            $request->hasSession() && $request->session()->invalidate();
+            if ($guard instanceof StatefulGuard) {
+                $guard->logout();
+            }
+            if ($request->hasSession()) {
+                $request->session()->invalidate();
+            }
 
             return Problems::json(401, '401', 'You are signed out. Sign in again; what you typed is still here.');
         }

@@ -16,11 +16,19 @@ final class SecurityHeaders
     {
         $response = $next($request);
         $response->headers->add([
-            'X-Content-Type-Options' => 'nosniff', 'Referrer-Policy' => 'same-origin', 'X-Frame-Options' => 'DENY',
+            'X-Content-Type-Options' => 'nosniff',
+            'Referrer-Policy' => 'same-origin',
+            'X-Frame-Options' => 'DENY',
         ]);
-        str_starts_with(config()->string('app.url'), 'https://') && $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        if (str_starts_with(config()->string('app.url'), 'https://')) {
+            $response->headers->set('Strict-Transport-Security', 'max-age=31536000');
+        }
         if (! $response->headers->has('Content-Security-Policy')) {
-            $response->headers->set('Content-Security-Policy', "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'");
+            $response->headers->set(
+                'Content-Security-Policy',
+                "default-src 'self'; img-src 'self' data:; style-src 'self' 'unsafe-inline'; object-src 'none'; base-uri 'none'; ".
+                    "frame-ancestors 'none'; form-action 'self'",
+            );
         }
 
         return $response;

@@ -18,7 +18,15 @@ final readonly class Description
     public function build(): array
     {
         $paths = [];
-        $schemas = ['Problem' => $this->object(['type' => 'string', 'title' => 'string', 'status' => 'integer', 'detail' => 'string', 'path' => 'string?'])];
+        $schemas = [
+            'Problem' => $this->object([
+                'type' => 'string',
+                'title' => 'string',
+                'status' => 'integer',
+                'detail' => 'string',
+                'path' => 'string?',
+            ]),
+        ];
         foreach ($this->router->getRoutes()->getRoutes() as $route) {
             $operation = self::operation($route);
             if ($operation === null) {
@@ -33,7 +41,13 @@ final readonly class Description
         ksort($paths);
         ksort($schemas);
 
-        return ['openapi' => '3.1.0', 'info' => ['title' => 'Wide Quarry', 'version' => '1'], 'servers' => [['url' => '/api/v1']], 'paths' => $paths, 'components' => ['schemas' => $schemas]];
+        return [
+            'openapi' => '3.1.0',
+            'info' => ['title' => 'Wide Quarry', 'version' => '1'],
+            'servers' => [['url' => '/api/v1']],
+            'paths' => $paths,
+            'components' => ['schemas' => $schemas],
+        ];
     }
 
     public static function operation(Route $route): ?Operation
@@ -54,15 +68,32 @@ final readonly class Description
         $one = $operation->response === null ? null : ['$ref' => '#/components/schemas/'.self::name($operation->response)];
         $data = $operation->list ? ['type' => 'array', 'items' => $one] : $one;
         $schema = $one === null ? ['type' => 'object'] : ['type' => 'object', 'required' => ['data'], 'properties' => ['data' => $data]];
-        $request = $operation->body === [] ? [] : ['requestBody' => ['required' => true, 'content' => ['application/json' => ['schema' => $this->object($operation->body)]]]];
+        $request =
+            $operation->body === []
+                ? []
+                : [
+                    'requestBody' => [
+                        'required' => true,
+                        'content' => ['application/json' => ['schema' => $this->object($operation->body)]],
+                    ],
+                ];
 
         return [
             'summary' => $operation->summary,
-            'parameters' => array_map(fn (string $name): array => ['name' => $name, 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']], array_values(array_filter($route->parameterNames()))),
+            'parameters' => array_map(
+                fn (string $name): array => ['name' => $name, 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']],
+                array_values(array_filter($route->parameterNames())),
+            ),
             ...$request,
             'responses' => [
-                (string) $operation->status => ['description' => 'Done', ...($operation->status === 204 ? [] : ['content' => ['application/json' => ['schema' => $schema]]])],
-                'default' => ['description' => 'What stood in the way', 'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]]],
+                (string) $operation->status => [
+                    'description' => 'Done',
+                    ...$operation->status === 204 ? [] : ['content' => ['application/json' => ['schema' => $schema]]],
+                ],
+                'default' => [
+                    'description' => 'What stood in the way',
+                    'content' => ['application/problem+json' => ['schema' => ['$ref' => '#/components/schemas/Problem']]],
+                ],
             ],
         ];
     }
@@ -79,7 +110,11 @@ final readonly class Description
             $properties[$name] = $this->schema($plain, str_contains($type, '[]'), str_ends_with($type, '?'));
         }
 
-        return ['type' => 'object', 'required' => array_keys(array_filter($shape, fn (string $type): bool => ! str_ends_with($type, '?'))), 'properties' => $properties];
+        return [
+            'type' => 'object',
+            'required' => array_keys(array_filter($shape, fn (string $type): bool => ! str_ends_with($type, '?'))),
+            'properties' => $properties,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -88,7 +123,10 @@ final readonly class Description
         $type = fn (string $name): string|array => $nullable ? [$name, 'null'] : $name;
 
         return match (true) {
-            $plain === 'marks' => ['type' => $type('array'), 'items' => ['type' => 'array', 'prefixItems' => [['type' => 'string'], ['type' => 'boolean']]]],
+            $plain === 'marks' => [
+                'type' => $type('array'),
+                'items' => ['type' => 'array', 'prefixItems' => [['type' => 'string'], ['type' => 'boolean']]],
+            ],
             $plain === 'paths' => ['type' => 'array', 'items' => ['type' => 'array', 'items' => ['type' => 'string']]],
             $plain === 'uuid' && $list => ['type' => 'array', 'items' => ['type' => 'string', 'format' => 'uuid']],
             $plain === 'uuid' => ['type' => $type('string'), 'format' => 'uuid'],

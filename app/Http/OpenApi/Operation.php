@@ -13,7 +13,12 @@ final readonly class Operation
      * @param  bool  $list  whether the response is a list of them
      * @param  array<string, string>  $body  fields of the request, as in Shape; ? where they may be left out
      */
-    public function __construct(public string $summary, public ?string $response = null, public bool $list = false, public array $body = [], public int $status = 200)
-    {
+    public function __construct(
+        public string $summary,
+        public ?string $response = null,
+        public bool $list = false,
+        public array $body = [],
+        public int $status = 200,
+    ) {
     }
 }

@@ -25,12 +25,17 @@ final class TypeScript
     /** @param  array<string, mixed>  $schema */
     private static function type(array $schema): string
     {
-        $names = array_map(fn (string $type): string => match ($type) {
-            'integer' => 'number',
-            'object' => 'Record<string, unknown>',
-            'array' => isset($schema['items']['prefixItems']) ? '['.implode(', ', array_map(self::type(...), $schema['items']['prefixItems'])).'][]' : self::type($schema['items']).'[]',
-            default => $type,
-        }, (array) $schema['type']);
+        $names = array_map(
+            fn (string $type): string => match ($type) {
+                'integer' => 'number',
+                'object' => 'Record<string, unknown>',
+                'array' => isset($schema['items']['prefixItems'])
+                    ? '['.implode(', ', array_map(self::type(...), $schema['items']['prefixItems'])).'][]'
+                    : self::type($schema['items']).'[]',
+                default => $type,
+            },
+            (array) $schema['type'],
+        );
 
         return implode(' | ', $names);
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Errors\Refused;
 use App\Models\Bank;
-use App\Support\Refused;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Gate;
@@ -21,13 +21,22 @@ final class GiveRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['text' => ['nullable', 'string', 'max:2000000'], 'bank' => ['nullable', 'string'], 'files' => ['array'], 'files.*' => ['file']];
+        return [
+            'text' => ['nullable', 'string', 'max:2000000'],
+            'bank' => ['nullable', 'string'],
+            'files' => ['array'],
+            'files.*' => ['file'],
+        ];
     }
 
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['files.*.file' => 'This file did not arrive whole. It may be larger than 300 MB; give it again, or in pieces.', 'files.*.uploaded' => 'This file did not arrive whole. It may be larger than 300 MB; give it again, or in pieces.', 'text.max' => 'That is more text than can be pasted at once. Give it as a file.'];
+        return [
+            'files.*.file' => 'This file did not arrive whole. It may be larger than 300 MB; give it again, or in pieces.',
+            'files.*.uploaded' => 'This file did not arrive whole. It may be larger than 300 MB; give it again, or in pieces.',
+            'text.max' => 'That is more text than can be pasted at once. Give it as a file.',
+        ];
     }
 
     /** @return list<array{path: string, name: string}> */
@@ -43,7 +52,11 @@ final class GiveRequest extends FormRequest
         if (trim($text) !== '') {
             $path = (string) tempnam(sys_get_temp_dir(), 'pasted');
             if (@file_put_contents($path, $text) !== strlen($text)) {
-                throw Refused::because('storage.full', 'The server could not store this text; its disk may be full. It is still here: try again in a while.', '/text');
+                throw Refused::because(
+                    'storage.full',
+                    'The server could not store this text; its disk may be full. It is still here: try again in a while.',
+                    '/text',
+                );
             }
             app()->terminating(fn () => is_file($path) && unlink($path));
             $first = trim((string) strtok(trim($text), "\n"));
@@ -62,6 +75,8 @@ final class GiveRequest extends FormRequest
         }
         $bank = Bank::query()->where('slug', $slug)->first();
 
-        return $bank !== null && Gate::allows('write', $bank) ? $bank : throw Refused::because('intake.may_not_write', 'You may not write in this bank.', '/bank');
+        return $bank !== null && Gate::allows('write', $bank)
+            ? $bank
+            : throw Refused::because('intake.may_not_write', 'You cannot edit this bank.', '/bank');
     }
 }

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Queries\Folders;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
 /** A question to be stored: {"question": …, "note": "…"}. Its shape is the core's business, so it is read by the core. */
@@ -40,7 +41,7 @@ final class SaveQuestionRequest extends FormRequest
             $json->id = $id;
         }
 
-        return Question::read($json, app(Parts::class));
+        return Question::read($json, app(PartKinds::class));
     }
 
     public function note(): string
@@ -48,8 +49,20 @@ final class SaveQuestionRequest extends FormRequest
         return $this->fields()->string('note', '', 500);
     }
 
+    /**
+     * Paths of the folders a new question goes into; missing folders are created.
+     *
+     * @return list<list<string>>
+     *
+     * @throws \WideQuarry\Json\Malformed
+     */
+    public function folders(): array
+    {
+        return Folders::read($this->fields());
+    }
+
     private function fields(): Fields
     {
-        return Fields::of(Json::decode($this->getContent()), '', ['question', 'note']);
+        return Fields::of(Json::decode($this->getContent()), '', ['question', 'note', 'folders']);
     }
 }

@@ -16,7 +16,11 @@ final class SignInRequest extends FormRequest
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['email' => ['required', 'string', 'max:255'], 'password' => ['required', 'string', 'max:255'], 'code' => ['nullable', 'string', 'max:40']];
+        return [
+            'email' => ['required', 'string', 'max:255'],
+            'password' => ['required', 'string', 'max:255'],
+            'code' => ['nullable', 'string', 'max:40'],
+        ];
     }
 
     /** @return array<string, string> */

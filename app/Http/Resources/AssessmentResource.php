@@ -7,18 +7,30 @@ namespace App\Http\Resources;
 use App\Http\OpenApi\Shape;
 use App\Models\Assessment;
 use App\Models\User;
-use App\Support\Assembly\Entries;
+use App\Queries\AssessmentEntries;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /** @mixin Assessment */
 final class AssessmentResource extends JsonResource implements Shape
 {
     public static function shape(): array
     {
-        return ['id' => 'string', 'title' => 'string', 'version' => 'integer', 'state' => 'string', 'bank' => 'object', 'may_write' => 'boolean', 'content' => 'object', 'entries' => 'object', 'totals' => 'object', 'print' => 'object', 'updated_at' => 'string'];
+        return [
+            'id' => 'string',
+            'title' => 'string',
+            'version' => 'integer',
+            'state' => 'string',
+            'bank' => 'object',
+            'may_write' => 'boolean',
+            'content' => 'object',
+            'entries' => 'object',
+            'totals' => 'object',
+            'print' => 'object',
+            'updated_at' => 'string',
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -26,11 +38,20 @@ final class AssessmentResource extends JsonResource implements Shape
     {
         $user = User::asking($request);
         $document = $this->document();
-        $entries = Entries::of($document, $user, app(Parts::class));
+        $entries = AssessmentEntries::of($document, $user, app(PartKinds::class));
 
         return [
-            'id' => $this->id, 'title' => $this->title, 'version' => $this->version, 'state' => $this->state, 'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name],
-            'may_write' => in_array($user->roleIn($this->bank_id), ['writer', 'keeper'], true), 'content' => $document->toJson(), 'entries' => (object) $entries->facts(), 'totals' => $entries->totals(), 'print' => Json::decode($this->print), 'updated_at' => $this->updated_at->toIso8601String(),
+            'id' => $this->id,
+            'title' => $this->title,
+            'version' => $this->version,
+            'state' => $this->state,
+            'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name],
+            'may_write' => $user->canEdit($this->bank_id),
+            'content' => $document->toJson(),
+            'entries' => (object) $entries->facts(),
+            'totals' => $entries->totals(),
+            'print' => Json::decode($this->print),
+            'updated_at' => $this->updated_at->toIso8601String(),
         ];
     }
 }

@@ -6,7 +6,7 @@ namespace App\Http\Resources;
 
 use App\Http\OpenApi\Shape;
 use App\Models\Intake;
-use App\Support\Intake\Review;
+use App\Queries\StagedQuestions;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\DB;
@@ -17,28 +17,103 @@ final class IntakeResource extends JsonResource implements Shape
 {
     public static function shape(): array
     {
-        return ['id' => 'string', 'title' => 'string', 'state' => 'string', 'problem' => 'string?', 'files' => 'object[]', 'found' => 'integer', 'read' => 'number', 'settled' => 'integer', 'counts' => 'object', 'coming' => 'object', 'kinds' => 'object', 'notices' => 'object[]', 'bank' => 'object?', 'new_bank' => 'string?', 'folder' => 'string[]', 'duplicates' => 'string', 'regroup' => 'boolean', 'groups' => 'object[]', 'receipts' => 'object[]', 'created_at' => 'string'];
+        return [
+            'id' => 'string',
+            'title' => 'string',
+            'state' => 'string',
+            'problem' => 'string?',
+            'files' => 'object[]',
+            'found' => 'integer',
+            'read' => 'number',
+            'settled' => 'integer',
+            'counts' => 'object',
+            'coming' => 'object',
+            'kinds' => 'object',
+            'notices' => 'object[]',
+            'bank' => 'object?',
+            'new_bank' => 'string?',
+            'folder' => 'string[]',
+            'duplicates' => 'string',
+            'regroup' => 'boolean',
+            'groups' => 'object[]',
+            'assessments' => 'string[]',
+            'receipts' => 'object[]',
+            'created_at' => 'string',
+        ];
     }
 
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        $files = DB::table('intake_files')->where('intake_id', $this->id)->orderBy('position')->get(['id', 'name', 'format', 'state', 'problem', 'bytes', 'bytes_read', 'bytes_all']);
+        $files = DB::table('intake_files')
+            ->where('intake_id', $this->id)
+            ->orderBy('position')
+            ->get(['id', 'name', 'format', 'state', 'problem', 'bytes', 'bytes_read', 'bytes_all']);
         $all = $files->sum('bytes');
         // A file counts by its size; within it, unpacked bytes read of all.
-        $read = $files->sum(fn (\stdClass $file): float => $file->state === 'waiting' ? ($file->bytes_all > 0 ? $file->bytes * $file->bytes_read / $file->bytes_all : 0) : $file->bytes);
-        $kinds = DB::select('SELECT kind, count(*) AS times FROM staged_questions, unnest(kinds) AS kind WHERE intake_id = ? GROUP BY kind ORDER BY kind', [$this->id]);
+        $read = $files->sum(
+            fn (\stdClass $file): float => $file->state === 'waiting'
+                ? ($file->bytes_all > 0
+                    ? ($file->bytes * $file->bytes_read) / $file->bytes_all
+                    : 0)
+                : $file->bytes,
+        );
+        $kinds = DB::select(
+            'SELECT kind, count(*) AS times FROM staged_questions, unnest(kinds) AS kind WHERE intake_id = ? GROUP BY kind ORDER BY kind',
+            [$this->id],
+        );
 
         return [
-            'id' => $this->id, 'title' => $this->title, 'state' => $this->state, 'problem' => $this->problem,
-            'files' => $files->map(fn (\stdClass $file): array => ['id' => $file->id, 'name' => $file->name, 'format' => $file->format, 'state' => $file->state, 'problem' => $file->problem, 'bytes' => $file->bytes])->all(),
-            'found' => DB::table('staged_questions')->where('intake_id', $this->id)->count(), 'read' => $all > 0 ? round($read / $all, 4) : 0,
+            'id' => $this->id,
+            'title' => $this->title,
+            'state' => $this->state,
+            'problem' => $this->problem,
+            'files' => $files
+                ->map(
+                    fn (\stdClass $file): array => [
+                        'id' => $file->id,
+                        'name' => $file->name,
+                        'format' => $file->format,
+                        'state' => $file->state,
+                        'problem' => $file->problem,
+                        'bytes' => $file->bytes,
+                    ],
+                )
+                ->all(),
+            'found' => DB::table('staged_questions')->where('intake_id', $this->id)->count(),
+            'read' => $all > 0 ? round($read / $all, 4) : 0,
             'settled' => DB::table('staged_questions')->where('intake_id', $this->id)->whereNotNull('outcome')->count(),
-            'counts' => (object) Review::counts($this->resource), 'coming' => Review::coming($this->resource), 'kinds' => (object) array_column($kinds, 'times', 'kind'),
-            'notices' => DB::table('staged_things')->where('intake_id', $this->id)->where('type', 'notice')->whereNull('question')->orderBy('position')->limit(200)->pluck('value')->map(fn (mixed $value): mixed => Json::decode(is_string($value) ? $value : '{}'))->all(),
-            'bank' => $this->bank === null ? null : ['slug' => $this->bank->slug, 'name' => $this->bank->name], 'new_bank' => $this->new_bank, 'folder' => $this->folderPath(), 'duplicates' => $this->duplicates,
-            'regroup' => $this->regroup, 'groups' => $this->resource->grouping()->tree(),
-            'receipts' => DB::table('receipts')->where('intake_id', $this->id)->orderByDesc('id')->get(['id', 'kind', 'created_at'])->all(),
+            'counts' => (object) StagedQuestions::counts($this->resource),
+            'coming' => StagedQuestions::coming($this->resource),
+            'kinds' => (object) array_column($kinds, 'times', 'kind'),
+            'notices' => DB::table('staged_things')
+                ->where('intake_id', $this->id)
+                ->where('type', 'notice')
+                ->whereNull('question')
+                ->orderBy('position')
+                ->limit(200)
+                ->pluck('value')
+                ->map(fn (mixed $value): mixed => Json::decode(is_string($value) ? $value : '{}'))
+                ->all(),
+            'bank' => $this->bank === null ? null : ['slug' => $this->bank->slug, 'name' => $this->bank->name],
+            'new_bank' => $this->new_bank,
+            'folder' => $this->folderPath(),
+            'duplicates' => $this->duplicates,
+            'regroup' => $this->regroup,
+            'groups' => $this->resource->grouping()->tree(),
+            'assessments' => DB::table('staged_things')
+                ->where('intake_id', $this->id)
+                ->where('type', 'assessment')
+                ->orderBy('position')
+                ->limit(50)
+                ->selectRaw("value->>'title' AS title")
+                ->pluck('title')
+                ->all(),
+            'receipts' => DB::table('receipts')
+                ->where('intake_id', $this->id)
+                ->orderByDesc('id')
+                ->get(['id', 'kind', 'created_at'])
+                ->all(),
             'created_at' => $this->created_at->toIso8601String(),
         ];
     }

@@ -15,13 +15,25 @@ final class PersonResource extends JsonResource implements Shape
 {
     public static function shape(): array
     {
-        return ['id' => 'string', 'name' => 'string', 'email' => 'string', 'is_administrator' => 'boolean', 'second_factor' => 'boolean', 'unread' => 'integer'];
+        return [
+            'id' => 'string',
+            'name' => 'string',
+            'email' => 'string',
+            'is_administrator' => 'boolean',
+            'second_factor' => 'boolean',
+            'unread' => 'integer',
+        ];
     }
 
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
-        return ['id' => $this->id, 'name' => $this->name, 'email' => $this->email, 'is_administrator' => $this->is_administrator, 'second_factor' => $this->second_factor_on,
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'email' => $this->email,
+            'is_administrator' => $this->is_administrator,
+            'second_factor' => $this->second_factor_on,
             'unread' => DB::table('notifications')->where('user_id', $this->id)->whereNull('read_at')->count(),
         ];
     }

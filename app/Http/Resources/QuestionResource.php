@@ -7,14 +7,14 @@ namespace App\Http\Resources;
 use App\Http\OpenApi\Shape;
 use App\Models\Question;
 use App\Models\User;
-use App\Support\Folders;
-use App\Support\Uses;
+use App\Queries\Folders;
+use App\Queries\QuestionUses;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
-use WideQuarry\Parts\Parts;
-use WideQuarry\Question\Completeness;
-use WideQuarry\Question\Naming;
+use WideQuarry\Checks\Completeness;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question as CoreQuestion;
+use WideQuarry\Question\UnhelpfulTitle;
 
 /**
  * A whole question with what is found in it.
@@ -25,7 +25,21 @@ final class QuestionResource extends JsonResource implements Shape
 {
     public static function shape(): array
     {
-        return ['id' => 'string', 'name' => 'string', 'revision' => 'integer', 'may_write' => 'boolean', 'bank' => 'object', 'question' => 'object', 'findings' => 'object[]', 'folders' => 'paths', 'places' => 'object[]', 'binned' => 'boolean', 'proposed_name' => 'string?', 'uses' => 'object', 'updated_at' => 'string'];
+        return [
+            'id' => 'string',
+            'name' => 'string',
+            'revision' => 'integer',
+            'may_write' => 'boolean',
+            'bank' => 'object',
+            'question' => 'object',
+            'findings' => 'object[]',
+            'folders' => 'paths',
+            'places' => 'object[]',
+            'binned' => 'boolean',
+            'proposed_name' => 'string?',
+            'uses' => 'object',
+            'updated_at' => 'string',
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -33,13 +47,25 @@ final class QuestionResource extends JsonResource implements Shape
     {
         $user = $request->user();
         $json = $this->json();
-        $question = CoreQuestion::read($json, app(Parts::class));
+        $question = CoreQuestion::read($json, app(PartKinds::class));
         $completeness = new Completeness;
 
         return [
-            'id' => $this->id, 'name' => $question->name(), 'revision' => $this->revision, 'may_write' => $user instanceof User && $user->can('update', $this->resource),
-            'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name], 'question' => $json,
-            'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)], 'folders' => Folders::paths([$this->id], $this->bank_id)[$this->id] ?? [], 'places' => $user instanceof User ? Folders::places($this->id, $user) : [], 'binned' => $this->binned_at !== null, 'proposed_name' => Naming::saysNothing($question->title) ? Naming::proposal($question) : null, 'uses' => $user instanceof User ? Uses::of($this->id, $user) : ['assessments' => [], 'others' => 0], 'updated_at' => $this->updated_at->toIso8601String(),
+            'id' => $this->id,
+            'name' => $question->name(),
+            'revision' => $this->revision,
+            'may_write' => $user instanceof User && $user->can('update', $this->resource),
+            'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name],
+            'question' => $json,
+            'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
+            'folders' => Folders::paths([$this->id], $this->bank_id)[$this->id] ?? [],
+            'places' => $user instanceof User ? Folders::places($this->id, $user) : [],
+            'binned' => $this->binned_at !== null,
+            'proposed_name' => trim($question->title) !== '' && UnhelpfulTitle::saysNothing($question->title)
+                    ? UnhelpfulTitle::proposal($question)
+                    : null,
+            'uses' => $user instanceof User ? QuestionUses::of($this->id, $user) : ['assessments' => [], 'others' => 0],
+            'updated_at' => $this->updated_at->toIso8601String(),
         ];
     }
 }

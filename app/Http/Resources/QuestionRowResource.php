@@ -14,8 +14,28 @@ final class QuestionRowResource extends JsonResource implements Shape
     public static function shape(): array
     {
         return [
-            'id' => 'string', 'bank' => 'string', 'bank_name' => 'string', 'title' => 'string', 'title_marks' => 'marks', 'stem_marks' => 'marks', 'found_in' => 'string?', 'found_marks' => 'marks?', 'kinds' => 'string[]', 'points' => 'number', 'difficulty' => 'integer?', 'status' => 'string',
-            'revision' => 'integer', 'named' => 'boolean', 'uses' => 'integer', 'has_variables' => 'boolean', 'is_complete' => 'boolean', 'specimens' => 'integer', 'specimens_failing' => 'integer', 'tags' => 'string[]', 'author' => 'string', 'updated_at' => 'string',
+            'id' => 'string',
+            'bank' => 'string',
+            'bank_name' => 'string',
+            'title' => 'string',
+            'title_marks' => 'marks',
+            'stem_marks' => 'marks',
+            'found_in' => 'string?',
+            'found_marks' => 'marks?',
+            'kinds' => 'string[]',
+            'points' => 'number',
+            'difficulty' => 'integer?',
+            'status' => 'string',
+            'revision' => 'integer',
+            'named' => 'boolean',
+            'uses' => 'integer',
+            'has_variables' => 'boolean',
+            'is_complete' => 'boolean',
+            'specimens' => 'integer',
+            'specimens_failing' => 'integer',
+            'tags' => 'string[]',
+            'author' => 'string',
+            'updated_at' => 'string',
         ];
     }
 
@@ -26,16 +46,40 @@ final class QuestionRowResource extends JsonResource implements Shape
         assert($row instanceof \stdClass);
 
         return [
-            'id' => $row->id, 'bank' => $row->bank, 'bank_name' => $row->bank_name, 'title' => $row->title, 'title_marks' => $row->title_marks, 'stem_marks' => $row->stem_marks, 'found_in' => $row->found_in, 'found_marks' => $row->found_marks,
-            'kinds' => self::list($row->kinds), 'points' => (float) $row->points, 'difficulty' => $row->difficulty, 'status' => $row->status,
-            'revision' => $row->revision, 'named' => $row->named, 'uses' => $row->uses, 'has_variables' => $row->has_variables, 'is_complete' => $row->is_complete, 'specimens' => $row->specimens, 'specimens_failing' => $row->specimens_failing, 'tags' => self::list($row->tags), 'author' => $row->author, 'updated_at' => $row->updated_at,
+            'id' => $row->id,
+            'bank' => $row->bank,
+            'bank_name' => $row->bank_name,
+            'title' => $row->title,
+            'title_marks' => $row->title_marks,
+            'stem_marks' => $row->stem_marks,
+            'found_in' => $row->found_in,
+            'found_marks' => $row->found_marks,
+            'kinds' => self::list($row->kinds),
+            'points' => (float) $row->points,
+            'difficulty' => $row->difficulty,
+            'status' => $row->status,
+            'revision' => $row->revision,
+            'named' => $row->named,
+            'uses' => $row->uses,
+            'has_variables' => $row->has_variables,
+            'is_complete' => $row->is_complete,
+            'specimens' => $row->specimens,
+            'specimens_failing' => $row->specimens_failing,
+            'tags' => self::list($row->tags),
+            'author' => $row->author,
+            'updated_at' => $row->updated_at,
         ];
     }
 
     /** @return list<string> the texts of a PostgreSQL array */
     private static function list(mixed $array): array
     {
-        preg_match_all('/"((?:[^"\\\\]|\\\\.)*)"|([^{},"]+)/', is_string($array) ? $array : '', $found, PREG_SET_ORDER | PREG_UNMATCHED_AS_NULL);
+        preg_match_all(
+            '/"((?:[^"\\\\]|\\\\.)*)"|([^{},"]+)/',
+            is_string($array) ? $array : '',
+            $found,
+            PREG_SET_ORDER | PREG_UNMATCHED_AS_NULL,
+        );
 
         return array_map(fn (array $match): string => $match[2] ?? stripslashes((string) $match[1]), $found);
     }

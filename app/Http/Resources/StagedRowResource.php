@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Resources;
 
 use App\Http\OpenApi\Shape;
-use App\Support\Arrays;
+use App\Infrastructure\PostgresArray;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use WideQuarry\Json\Json;
@@ -15,7 +15,25 @@ final class StagedRowResource extends JsonResource implements Shape
 {
     public static function shape(): array
     {
-        return ['id' => 'string', 'number' => 'integer', 'title' => 'string', 'stem' => 'string', 'kinds' => 'string[]', 'points' => 'number', 'difficulty' => 'integer?', 'status' => 'string', 'is_complete' => 'boolean', 'has_variables' => 'boolean', 'tags' => 'string[]', 'skipped' => 'boolean', 'decision' => 'string?', 'duplicate_by' => 'string?', 'outcome' => 'string?', 'question_id' => 'string?', 'notices' => 'object'];
+        return [
+            'id' => 'string',
+            'number' => 'integer',
+            'title' => 'string',
+            'stem' => 'string',
+            'kinds' => 'string[]',
+            'points' => 'number',
+            'difficulty' => 'integer?',
+            'status' => 'string',
+            'is_complete' => 'boolean',
+            'has_variables' => 'boolean',
+            'tags' => 'string[]',
+            'skipped' => 'boolean',
+            'decision' => 'string?',
+            'duplicate_by' => 'string?',
+            'outcome' => 'string?',
+            'question_id' => 'string?',
+            'notices' => 'object',
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -23,6 +41,12 @@ final class StagedRowResource extends JsonResource implements Shape
     {
         $row = (array) $this->resource;
 
-        return [...$row, 'kinds' => Arrays::read($row['kinds']), 'tags' => Arrays::read($row['tags']), 'points' => (float) $row['points'], 'notices' => Json::decode($row['notices'] ?? '{}')];
+        return [
+            ...$row,
+            'kinds' => PostgresArray::read($row['kinds']),
+            'tags' => PostgresArray::read($row['tags']),
+            'points' => (float) $row['points'],
+            'notices' => Json::decode($row['notices'] ?? '{}'),
+        ];
     }
 }

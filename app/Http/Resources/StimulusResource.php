@@ -7,7 +7,7 @@ namespace App\Http\Resources;
 use App\Http\OpenApi\Shape;
 use App\Models\Stimulus;
 use App\Models\User;
-use App\Support\Stimuli;
+use App\Queries\Stimuli;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use WideQuarry\Content\Tree;
@@ -21,7 +21,20 @@ final class StimulusResource extends JsonResource implements Shape
 {
     public static function shape(): array
     {
-        return ['id' => 'string', 'name' => 'string', 'revision' => 'integer', 'may_write' => 'boolean', 'bank' => 'object', 'stimulus' => 'object', 'shown' => 'object[]', 'findings' => 'object[]', 'folders' => 'paths', 'uses' => 'object', 'binned_at' => 'string?', 'updated_at' => 'string'];
+        return [
+            'id' => 'string',
+            'name' => 'string',
+            'revision' => 'integer',
+            'may_write' => 'boolean',
+            'bank' => 'object',
+            'stimulus' => 'object',
+            'shown' => 'object[]',
+            'findings' => 'object[]',
+            'folders' => 'paths',
+            'uses' => 'object',
+            'binned_at' => 'string?',
+            'updated_at' => 'string',
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -31,9 +44,18 @@ final class StimulusResource extends JsonResource implements Shape
         $core = $this->core();
 
         return [
-            'id' => $this->id, 'name' => $core->name(), 'revision' => $this->revision, 'may_write' => $user->can('update', $this->resource), 'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name],
-            'stimulus' => $core->toJson(), 'shown' => Tree::of($core->text->html()), 'findings' => $core->findings(), 'folders' => Stimuli::folders($this->id), 'uses' => Stimuli::uses($this->id, $user),
-            'binned_at' => $this->binned_at?->toIso8601String(), 'updated_at' => $this->updated_at->toIso8601String(),
+            'id' => $this->id,
+            'name' => $core->name(),
+            'revision' => $this->revision,
+            'may_write' => $user->can('update', $this->resource),
+            'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name],
+            'stimulus' => $core->toJson(),
+            'shown' => Tree::of($core->text->html()),
+            'findings' => $core->findings(),
+            'folders' => Stimuli::folders($this->id),
+            'uses' => Stimuli::uses($this->id, $user),
+            'binned_at' => $this->binned_at?->toIso8601String(),
+            'updated_at' => $this->updated_at->toIso8601String(),
         ];
     }
 }

@@ -9,7 +9,14 @@ use WideQuarry\Json\Fields;
 /** What is overlooked when typed words are compared. Only what was set is kept, so that a part can override its question. */
 final readonly class NormaliseOptions
 {
-    private const CHOICES = ['case' => ['ignore', 'keep'], 'spaces' => ['collapse', 'trim', 'ignore'], 'punctuation' => ['keep', 'ignore'], 'accents' => ['keep', 'ignore'], 'marks' => ['plain', 'keep'], 'article' => ['keep', 'ignore']];
+    private const CHOICES = [
+        'case' => ['ignore', 'keep'],
+        'spaces' => ['collapse', 'trim', 'ignore'],
+        'punctuation' => ['keep', 'ignore'],
+        'accents' => ['keep', 'ignore'],
+        'marks' => ['plain', 'keep'],
+        'article' => ['keep', 'ignore'],
+    ];
 
     /** @param  array<string, string>  $set */
     private function __construct(private array $set)

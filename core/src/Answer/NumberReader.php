@@ -7,25 +7,51 @@ namespace WideQuarry\Answer;
 use Brick\Math\BigRational;
 use WideQuarry\Content\Unicode;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Numbers\Marks;
+use WideQuarry\Numbers\NumberSymbols;
 
 /** Reads a number as people type it: signs, thousands marks, powers of ten, per cent, fractions, mixed numbers. */
 final readonly class NumberReader
 {
     public const NOTATIONS = ['decimal', 'separators', 'scientific', 'percent', 'fraction', 'mixed'];
 
-    private const MINUS = ['−' => '-', '﹣' => '-', '－' => '-', '‐' => '-', '‑' => '-', '‒' => '-', '–' => '-', '—' => '-', '＋' => '+', '⁄' => '/', '∕' => '/', '÷' => '/'];
+    private const MINUS = [
+        '−' => '-',
+        '﹣' => '-',
+        '－' => '-',
+        '‐' => '-',
+        '‑' => '-',
+        '‒' => '-',
+        '–' => '-',
+        '—' => '-',
+        '＋' => '+',
+        '⁄' => '/',
+        '∕' => '/',
+        '÷' => '/',
+    ];
 
-    private const SUPER = ['⁰' => '0', '¹' => '1', '²' => '2', '³' => '3', '⁴' => '4', '⁵' => '5', '⁶' => '6', '⁷' => '7', '⁸' => '8', '⁹' => '9', '⁻' => '-', '⁺' => '+'];
+    private const SUPER = [
+        '⁰' => '0',
+        '¹' => '1',
+        '²' => '2',
+        '³' => '3',
+        '⁴' => '4',
+        '⁵' => '5',
+        '⁶' => '6',
+        '⁷' => '7',
+        '⁸' => '8',
+        '⁹' => '9',
+        '⁻' => '-',
+        '⁺' => '+',
+    ];
 
     private const LONGEST = 120;
 
-    private Marks $marks;
+    private NumberSymbols $marks;
 
     /** @param  list<string>  $notations what may be typed besides a sign and digits */
     public function __construct(string $language, private array $notations = self::NOTATIONS)
     {
-        $this->marks = Marks::of($language);
+        $this->marks = NumberSymbols::of($language);
     }
 
     public function read(string $typed): NumberReading
@@ -41,7 +67,12 @@ final readonly class NumberReader
             $body === '' => NumberReading::refused('number.not_a_number', "\"$typed\" is not a number."),
             preg_match('/^(.+?)\s*(%|‰)$/u', $body, $m) === 1 => $this->share($m[1], $m[2], $sign, $typed),
             str_contains($body, '/') => $this->fraction($body, $sign, $typed),
-            preg_match('/^(.+?)\s*(?:[eE]|[×·*x]\s*10\s*\^?\s*)\s*\(?([+-]?\d{1,4})\)?$/u', $body, $m) === 1 => $this->scientific($m[1], $m[2], $sign, $typed),
+            preg_match('/^(.+?)\s*(?:[eE]|[×·*x]\s*10\s*\^?\s*)\s*\(?([+-]?\d{1,4})\)?$/u', $body, $m) === 1 => $this->scientific(
+                $m[1],
+                $m[2],
+                $sign,
+                $typed,
+            ),
             default => $this->decimal($body, $sign, $typed),
         };
     }
@@ -50,16 +81,31 @@ final readonly class NumberReader
     {
         $text = strtr(mb_scrub($typed, 'UTF-8'), self::MINUS);
         $text = (string) preg_replace_callback('/(?<=10)[⁰¹²³⁴-⁹⁻⁺]+/u', fn (array $m): string => '^'.strtr($m[0], self::SUPER), $text);
-        $text = (string) preg_replace_callback('/[¼½¾⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/u', fn (array $m): string => ' '.strtr(Unicode::nfkc($m[0]), ['⁄' => '/']), $text);
+        $text = (string) preg_replace_callback(
+            '/[¼½¾⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/u',
+            fn (array $m): string => ' '.strtr(Unicode::nfkc($m[0]), ['⁄' => '/']),
+            $text,
+        );
 
         return strtr(Unicode::nfkc($text), self::MINUS);
     }
 
     private function share(string $body, string $mark, int $sign, string $typed): NumberReading
     {
-        $number = $this->allows('percent') ? $this->digits($body, $typed) : NumberReading::refused('number.notation', 'A percentage is not asked for here.');
+        $number = $this->allows('percent')
+            ? $this->digits($body, $typed)
+            : NumberReading::refused('number.notation', 'A percentage is not asked for here.');
 
-        return $number->value === null ? $number : NumberReading::understood($number->value->multipliedBy($sign)->dividedBy($mark === '%' ? 100 : 1000), 'percent', $number->places === null ? null : $number->places + ($mark === '%' ? 2 : 3), $number->figures);
+        if ($number->value === null) {
+            return $number;
+        }
+        $read = fn (NumberReading $one): NumberReading => $one->as(
+            $one->value?->multipliedBy($sign)->dividedBy($mark === '%' ? 100 : 1000) ?? Exact::zero(),
+            'percent',
+            $one->places === null ? null : $one->places + ($mark === '%' ? 2 : 3),
+        );
+
+        return $number->grouped === null ? $read($number) : $read($number)->or($read($number->grouped));
     }
 
     private function fraction(string $body, int $sign, string $typed): NumberReading
@@ -69,12 +115,19 @@ final readonly class NumberReader
         }
         $mixed = $m[1] !== '';
         if (! $this->allows($mixed ? 'mixed' : 'fraction')) {
-            return NumberReading::refused('number.notation', $mixed ? 'A mixed number is not asked for here.' : 'A fraction is not asked for here.');
+            return NumberReading::refused(
+                'number.notation',
+                $mixed ? 'A mixed number is not asked for here.' : 'A fraction is not asked for here.',
+            );
         }
         if (trim($m[3], '0') === '') {
             return NumberReading::refused('number.division_by_zero', 'A fraction cannot have 0 below the line.');
         }
-        $value = BigRational::of($m[2])->dividedBy($m[3])->plus($mixed ? $m[1] : 0)->multipliedBy($sign)->simplified();
+        $value = BigRational::of($m[2])
+            ->dividedBy($m[3])
+            ->plus($mixed ? $m[1] : 0)
+            ->multipliedBy($sign)
+            ->simplified();
 
         return NumberReading::understood($value, $mixed ? 'mixed' : 'fraction', null, null);
     }
@@ -93,6 +146,7 @@ final readonly class NumberReader
         }
         $value = $number->value->multipliedBy($sign)->multipliedBy(Exact::of("1e$exponent"))->simplified();
 
+        // in scientific notation every digit is significant, and a lone mark is the decimal sign
         return NumberReading::understood($value, 'scientific', max(0, ($number->places ?? 0) - (int) $exponent), $number->figures);
     }
 
@@ -100,7 +154,12 @@ final readonly class NumberReader
     {
         $number = $this->digits($body, $typed);
 
-        return $number->value === null ? $number : NumberReading::understood($number->value->multipliedBy($sign), $number->notation, $number->places, $number->figures);
+        if ($number->value === null || $sign === 1) {
+            return $number;
+        }
+        $read = fn (NumberReading $one): NumberReading => $one->as($one->value?->negated() ?? Exact::zero(), $one->notation, $one->places);
+
+        return $number->grouped === null ? $read($number) : $read($number)->or($read($number->grouped));
     }
 
     /** Digits with marks in them. Which mark is which: by the language, else by position, else it is refused. */
@@ -111,12 +170,34 @@ final readonly class NumberReader
         }
         $body = strtr($body, ['’' => "'", "\u{202F}" => ' ', "\u{2009}" => ' ', "\u{A0}" => ' ']);
         $sign = $this->decimalSign($body);
+        if ($sign === null && preg_match('/^[1-9]\d{0,2}([.,])\d{3}$/', $body, $m) === 1) {
+            return match (
+                true // by the notations allowed; when both are, the key decides
+            ) {
+                ! $this->allows('decimal') => $this->parsed($body, '', $typed),
+                ! $this->allows('separators') => $this->parsed($body, $m[1], $typed),
+                default => $this->parsed($body, $m[1], $typed)->or($this->parsed($body, '', $typed)),
+            };
+        }
         if ($sign === null) {
             return NumberReading::refused('number.ambiguous', "\"$typed\" could be two numbers: write it without a thousands mark.");
         }
-        [$whole, $part] = $sign === '' ? [$body, null] : [substr($body, 0, (int) strrpos($body, $sign)), substr($body, (int) strrpos($body, $sign) + 1)];
+
+        return $this->parsed($body, $sign, $typed);
+    }
+
+    /** @param  string  $sign  the decimal sign; '' when there is none */
+    private function parsed(string $body, string $sign, string $typed): NumberReading
+    {
+        [$whole, $part] =
+            $sign === ''
+                ? [$body, null]
+                : [substr($body, 0, (int) strrpos($body, $sign)), substr($body, (int) strrpos($body, $sign) + 1)];
         $grouped = preg_match('/[^\d]/', $whole) === 1;
-        if (($grouped && preg_match("/^\d{1,3}(([., '])\d{3})(\\2\d{3})*$/", $whole) !== 1) || ($part !== null && preg_match('/^\d*$/', $part) !== 1)) {
+        if (
+            ($grouped && preg_match("/^\d{1,3}(([., '])\d{3})(\\2\d{3})*$/", $whole) !== 1) ||
+            ($part !== null && preg_match('/^\d*$/', $part) !== 1)
+        ) {
             return NumberReading::refused('number.separators', "\"$typed\" is not a number: its thousands marks do not stand in threes.");
         }
         if ($grouped && ! $this->allows('separators')) {
@@ -128,7 +209,15 @@ final readonly class NumberReader
         $digits = ((string) preg_replace('/\D/', '', $whole)).($part ?? '');
         $value = Exact::of(((string) preg_replace('/\D/', '', $whole) ?: '0').($part === null || $part === '' ? '' : ".$part"));
 
-        return NumberReading::understood($value, $grouped ? 'separators' : 'decimal', strlen($part ?? ''), max(1, strlen(ltrim($digits, '0'))));
+        $figures = max(1, strlen(ltrim($digits, '0')));
+
+        return NumberReading::understood(
+            $value,
+            $grouped ? 'separators' : 'decimal',
+            strlen($part ?? ''),
+            $figures,
+            $part === null ? max(1, strlen(trim($digits, '0'))) : $figures,
+        );
     }
 
     /** @return string|null '' when there is no decimal sign, null when it cannot be told */
@@ -139,7 +228,8 @@ final readonly class NumberReader
         if ($points + $commas === 0) {
             return '';
         }
-        if ($points > 0 && $commas > 0) { // the last one is the decimal sign if it stands alone
+        if ($points > 0 && $commas > 0) {
+            // the last one is the decimal sign if it stands alone
             $last = strrpos($body, '.') > strrpos($body, ',') ? '.' : ',';
 
             return substr_count($body, $last) === 1 ? $last : null;
@@ -149,7 +239,7 @@ final readonly class NumberReader
             return '';
         }
         $grouping = preg_match('/^[1-9]\d{0,2}'.preg_quote($mark, '/').'\d{3}$/', $body) === 1;
-        if (! $grouping || $mark === $this->marks->decimal && $this->marks->known) {
+        if (! $grouping || ($mark === $this->marks->decimal && $this->marks->known)) {
             return $mark;
         }
 

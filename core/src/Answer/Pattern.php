@@ -33,7 +33,8 @@ final readonly class Pattern
             default => null,
         };
         $body = $anchored ? "^(?:$pattern)$" : $pattern;
-        $regex = '/(*LIMIT_MATCH='.self::STEPS.')(*LIMIT_DEPTH=2000)(*NO_JIT)'.self::delimited($body).'/uD'.($ignoreCase ? 'i' : '');
+        $regex =
+            '/(*LIMIT_MATCH='.self::STEPS.')(*LIMIT_DEPTH=2000)(*NO_JIT)'.self::delimited($body).'/uD'.($ignoreCase ? 'i' : '');
         if ($problem === null && self::quietly($regex, '') === false && preg_last_error() === PREG_INTERNAL_ERROR) {
             $problem = 'The shape is not a regular expression that can be read.';
         }
@@ -65,6 +66,10 @@ final readonly class Pattern
 
     private static function delimited(string $body): string
     {
-        return (string) preg_replace('~(\\\\.)|/~s', '$1', (string) preg_replace_callback('~\\\\.|/~su', fn (array $m): string => $m[0] === '/' ? '\\x2f' : $m[0], $body));
+        return (string) preg_replace(
+            '~(\\\\.)|/~s',
+            '$1',
+            (string) preg_replace_callback('~\\\\.|/~su', fn (array $m): string => $m[0] === '/' ? '\\x2f' : $m[0], $body),
+        );
     }
 }

@@ -5,27 +5,37 @@ declare(strict_types=1);
 namespace WideQuarry\Answer;
 
 use Brick\Math\BigRational;
-use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Json\Fields;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Question\Value;
 use WideQuarry\Variables\Roll;
-use WideQuarry\Variables\Show;
+use WideQuarry\Variables\Value;
+use WideQuarry\Variables\ValueFormat;
 
 /** How far a response may sit from the key. */
 final readonly class Tolerance
 {
-    private function __construct(private ToleranceKind $kind, public Value $width, private int $digits, public bool $written)
-    {
+    private function __construct(
+        public ToleranceKind $kind,
+        public Value $width,
+        public int $digits,
+        public bool $written,
+        private bool $countsZeros,
+    ) {
     }
 
     /** @throws \WideQuarry\Json\Malformed */
     public static function read(mixed $json, string $path): self
     {
-        $fields = Fields::of($json, $path, ['kind', 'width', 'digits', 'written'])->need('kind');
+        $fields = Fields::of($json, $path, ['kind', 'width', 'digits', 'written', 'zeros'])->need('kind');
         $kind = ToleranceKind::from($fields->oneOf('kind', array_column(ToleranceKind::cases(), 'value'), ''));
 
-        return new self($kind, Value::read($fields->has('width') ? $fields->raw('width') : '0', "$path/width"), $fields->int('digits', $kind === ToleranceKind::Figures ? 3 : 2, 0, 30), $fields->bool('written', false));
+        return new self(
+            $kind,
+            Value::read($fields->has('width') ? $fields->raw('width') : '0', "$path/width"),
+            $fields->int('digits', $kind === ToleranceKind::Figures ? 3 : 2, 0, 30),
+            $fields->bool('written', false),
+            $fields->oneOf('zeros', ['count', 'may_count'], 'may_count') === 'count',
+        );
     }
 
     public function usesWidth(): bool
@@ -36,7 +46,7 @@ final readonly class Tolerance
     /** @throws \WideQuarry\Variables\RollProblem */
     public function inWords(Roll $roll, string $language): string
     {
-        $width = fn (): string => Show::plain()->write($this->width->number($roll), $language);
+        $width = fn (): string => ValueFormat::plain()->write($this->width->number($roll), $language);
 
         return match ($this->kind) {
             ToleranceKind::Absolute => ' ± '.$width(),
@@ -55,10 +65,23 @@ final readonly class Tolerance
     {
         $value = $given->value ?? throw new \LogicException('An unreadable number is not compared.');
         $near = match ($this->kind) {
-            ToleranceKind::Absolute => $value->minus($key)->abs()->isLessThanOrEqualTo($this->width->number($roll)->abs()),
-            ToleranceKind::Percent => $value->minus($key)->abs()->isLessThanOrEqualTo($key->abs()->multipliedBy($this->width->number($roll)->abs())->dividedBy(100)),
+            ToleranceKind::Absolute => $value
+                ->minus($key)
+                ->abs()
+                ->isLessThanOrEqualTo($this->width->number($roll)->abs()),
+            ToleranceKind::Percent => $value
+                ->minus($key)
+                ->abs()
+                ->isLessThanOrEqualTo(
+                    $key
+                        ->abs()
+                        ->multipliedBy($this->width->number($roll)->abs())
+                        ->dividedBy(100),
+                ),
             ToleranceKind::Places => Exact::toPlaces($value, $this->digits)->isEqualTo(Exact::toPlaces($key, $this->digits)),
-            ToleranceKind::Figures => Exact::toFigures($value, max(1, $this->digits))->isEqualTo(Exact::toFigures($key, max(1, $this->digits))),
+            ToleranceKind::Figures => Exact::toFigures($value, max(1, $this->digits))->isEqualTo(
+                Exact::toFigures($key, max(1, $this->digits)),
+            ),
         };
 
         return $near && (! $this->written || $this->writtenSo($given));
@@ -68,26 +91,20 @@ final readonly class Tolerance
     {
         return match ($this->kind) {
             ToleranceKind::Places => $given->places === $this->digits,
-            ToleranceKind::Figures => $given->figures === $this->digits,
+            ToleranceKind::Figures => $this->figuresFit($given),
             default => true,
         };
     }
 
-    /**
-     * Element and attributes of QTI's comparison.
-     *
-     * @return array{string, string}
-     *
-     * @throws \WideQuarry\Variables\RollProblem
-     */
-    public function toQti(Roll $roll): array
+    /** Trailing zeros of a whole number may be placeholders: "1200" has 2, 3 or 4 significant figures, unless the rule counts them. */
+    private function figuresFit(NumberReading $given): bool
     {
-        return match ($this->kind) {
-            ToleranceKind::Absolute => ['qti-equal', 'tolerance-mode="absolute" tolerance="'.Credit::float($this->width->number($roll)->abs()).'"'],
-            ToleranceKind::Percent => ['qti-equal', 'tolerance-mode="relative" tolerance="'.Credit::float($this->width->number($roll)->abs()).'"'],
-            ToleranceKind::Places => ['qti-equal-rounded', "rounding-mode=\"decimalPlaces\" figures=\"$this->digits\""],
-            ToleranceKind::Figures => ['qti-equal-rounded', "rounding-mode=\"significantFigures\" figures=\"$this->digits\""],
-        };
+        if ($given->figures === null) {
+            return false;
+        }
+        $fewest = $this->countsZeros ? $given->figures : $given->fewestFigures ?? $given->figures;
+
+        return $fewest <= $this->digits && $this->digits <= $given->figures;
     }
 
     /**
@@ -108,12 +125,17 @@ final readonly class Tolerance
         $figures = $this->kind === ToleranceKind::Figures;
         $rounded = ($figures ? Exact::toFigures($key, max(1, $this->digits)) : Exact::toPlaces($key, $this->digits))->toBigRational();
         $size = $rounded->isZero() ? 0 : (int) floor(log10(abs($rounded->toFloat())) + 1e-12);
-        $step = fn (int $size): BigRational => $figures ? BigRational::of('1e'.($size - max(1, $this->digits) + 1)) : BigRational::of("1e-$this->digits");
+        $step = fn (int $size): BigRational => $figures
+            ? BigRational::of('1e'.($size - max(1, $this->digits) + 1))
+            : BigRational::of("1e-$this->digits");
         $outer = $step($size)->dividedBy(2);
         // below a power of ten, figures lie ten times as close
-        $inner = $figures && ! $rounded->isZero() && $rounded->abs()->isEqualTo(BigRational::of("1e$size")) ? $outer->dividedBy(10) : $outer;
+        $inner =
+            $figures && ! $rounded->isZero() && $rounded->abs()->isEqualTo(BigRational::of("1e$size")) ? $outer->dividedBy(10) : $outer;
 
-        return match (true) { // half is rounded away from zero
+        return match (
+            true // half is rounded away from zero
+        ) {
             $rounded->isZero() => [$outer->negated(), $outer, 'none'],
             $rounded->isPositive() => [$rounded->minus($inner), $rounded->plus($outer), 'from'],
             default => [$rounded->minus($outer), $rounded->plus($inner), 'to'],

@@ -8,7 +8,7 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Random\Seed;
 
 /** A well-formed assessment: sections of questions in an order. What it was read from is kept whole. */
@@ -19,12 +19,20 @@ final readonly class Assessment
     private const FIELDS = ['format', 'version', 'id', 'title', 'language', 'instructions', 'time_limit', 'state', 'sections', 'origin'];
 
     /** @param  list<Section>  $sections */
-    private function __construct(private \stdClass $json, public string $id, public string $title, public string $language, public string $instructions, public ?int $timeLimit, public string $state, public array $sections)
-    {
+    private function __construct(
+        private \stdClass $json,
+        public string $id,
+        public string $title,
+        public string $language,
+        public string $instructions,
+        public ?int $timeLimit,
+        public string $state,
+        public array $sections,
+    ) {
     }
 
     /** @throws Malformed naming the path of what does not fit the schema */
-    public static function read(mixed $json, Parts $kinds): self
+    public static function read(mixed $json, PartKinds $kinds): self
     {
         $fields = Fields::of($json, '', self::FIELDS)->need('format')->need('version')->need('id')->need('title')->need('sections');
         $fields->oneOf('format', [self::FORMAT], '');
@@ -42,14 +50,26 @@ final readonly class Assessment
         assert($json instanceof \stdClass);
 
         return new self(
-            $json, $fields->uuid(), $title !== '' ? $title : throw Malformed::outOfRange('/title', 'a title', ''), $fields->string('language', 'und', 35), RichText::read($fields->string('instructions', '', 400000))->html(),
-            $fields->intOrNull('time_limit', null, 1, 86400), $fields->oneOf('state', ['draft', 'ready', 'used', 'archived'], 'draft'), $sections,
+            $json,
+            $fields->uuid(),
+            $title !== '' ? $title : throw Malformed::outOfRange('/title', 'a title', ''),
+            $fields->string('language', 'und', 35),
+            RichText::read($fields->string('instructions', '', 400000))->html(),
+            $fields->intOrNull('time_limit', null, 1, 86400),
+            $fields->oneOf('state', ['draft', 'ready', 'used', 'archived'], 'draft'),
+            $sections,
         );
     }
 
     public static function fresh(string $id, string $title): \stdClass
     {
-        return (object) ['format' => self::FORMAT, 'version' => 1, 'id' => $id, 'title' => $title, 'sections' => [(object) ['id' => 's1', 'entries' => []]]];
+        return (object) [
+            'format' => self::FORMAT,
+            'version' => 1,
+            'id' => $id,
+            'title' => $title,
+            'sections' => [(object) ['id' => 's1', 'entries' => []]],
+        ];
     }
 
     /** @return list<Pick> in their order, through all sections */
@@ -61,13 +81,23 @@ final readonly class Assessment
     /** @return list<Draw> in their order, through all sections */
     public function draws(): array
     {
-        return array_values(array_filter(array_merge(...array_map(fn (Section $section): array => $section->entries, $this->sections), ...[[]]), fn (Pick|Draw $entry): bool => $entry instanceof Draw));
+        return array_values(
+            array_filter(
+                array_merge(...array_map(fn (Section $section): array => $section->entries, $this->sections), ...[[]]),
+                fn (Pick|Draw $entry): bool => $entry instanceof Draw,
+            ),
+        );
     }
 
     /** @return list<string> every question that is asked or may be drawn, once */
     public function questions(): array
     {
-        return array_values(array_unique([...array_map(fn (Pick $pick): string => $pick->question, $this->picks()), ...array_merge(...array_map(fn (Draw $draw): array => $draw->pool, $this->draws()), ...[[]])]));
+        return array_values(
+            array_unique([
+                ...array_map(fn (Pick $pick): string => $pick->question, $this->picks()),
+                ...array_merge(...array_map(fn (Draw $draw): array => $draw->pool, $this->draws()), ...[[]]),
+            ]),
+        );
     }
 
     /** @return array<string, string> JSON Pointer → question, for every place that names one */
@@ -116,11 +146,15 @@ final readonly class Assessment
     /** How many questions somebody is asked. */
     public function length(): int
     {
-        return array_reduce($this->draws(), fn (int $sum, Draw $draw): int => $sum + min($draw->count, count($draw->pool)), count($this->picks()));
+        return array_reduce(
+            $this->draws(),
+            fn (int $sum, Draw $draw): int => $sum + min($draw->count, count($draw->pool)),
+            count($this->picks()),
+        );
     }
 
     /** With one drawing in the place of every draw. */
-    public function drawn(Seed $seed, Parts $kinds): self
+    public function drawn(Seed $seed, PartKinds $kinds): self
     {
         if ($this->draws() === []) {
             return $this;
@@ -132,7 +166,7 @@ final readonly class Assessment
             foreach ($section->entries as $at => $entry) {
                 $written = $json->sections[$i]->entries[$at];
                 assert($written instanceof \stdClass);
-                array_push($entries, ...($entry instanceof Pick ? [$written] : self::asPicks($entry, $written, $seed)));
+                array_push($entries, ...$entry instanceof Pick ? [$written] : self::asPicks($entry, $written, $seed));
             }
             $json->sections[$i]->entries = $entries;
         }
@@ -146,7 +180,15 @@ final readonly class Assessment
         $points = isset($written->points) ? ['points' => $written->points] : [];
         $questions = $draw->drawn($seed);
 
-        return array_map(fn (int $i, string $question): \stdClass => (object) ['id' => mb_substr($draw->id, 0, 240).' '.($i + 1), 'question' => $question, ...$points], array_keys($questions), $questions);
+        return array_map(
+            fn (int $i, string $question): \stdClass => (object) [
+                'id' => mb_substr($draw->id, 0, 240).' '.($i + 1),
+                'question' => $question,
+                ...$points,
+            ],
+            array_keys($questions),
+            $questions,
+        );
     }
 
     /** A copy of what it was read from. */
@@ -170,7 +212,9 @@ final readonly class Assessment
             foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $one) {
                 if ($one instanceof \stdClass && $one->id === $entry && isset($one->question)) {
                     unset($one->variation);
-                    $question === null || $one->variation = $question;
+                    if ($question !== null) {
+                        $one->variation = $question;
+                    }
 
                     return $json;
                 }
@@ -180,24 +224,73 @@ final readonly class Assessment
         return null;
     }
 
+    /** Whether some entry follows a question: asks its newest revision, unvaried. */
+    public function follows(string $question): bool
+    {
+        return array_filter(
+            $this->picks(),
+            fn (Pick $pick): bool => $pick->question === $question && $pick->follow === Follow::Latest && $pick->variation === null,
+        ) !== [];
+    }
+
+    /** A copy in which the entries that follow a question are pinned at a revision. */
+    public function keeping(string $question, int $revision): \stdClass
+    {
+        $json = $this->toJson();
+        foreach (is_array($json->sections) ? $json->sections : [] as $section) {
+            foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $entry) {
+                if (
+                    $entry instanceof \stdClass &&
+                    ($entry->question ?? null) === $question &&
+                    ($entry->follow ?? 'latest') === 'latest' &&
+                    ! isset($entry->variation)
+                ) {
+                    $entry->follow = 'pinned';
+                    $entry->revision = $revision;
+                }
+            }
+        }
+
+        return $json;
+    }
+
+    /** A copy in which the variation of an entry is a question of its own with the given id. */
+    public function standingAlone(string $entry, string $question): \stdClass
+    {
+        $json = $this->varied($entry, null) ?? $this->toJson();
+        foreach (is_array($json->sections) ? $json->sections : [] as $section) {
+            foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $one) {
+                if ($one instanceof \stdClass && $one->id === $entry && isset($one->question)) {
+                    $one->question = $question;
+                    unset($one->follow, $one->revision, $one->stimuli, $one->seen);
+                }
+            }
+        }
+
+        return $json;
+    }
+
     /**
      * With what is pinned pinned whole: a question and the stimuli it shows.
      *
-     * @param  callable(string, int): array<string, int>  $stimuli  question, its revision → the stimuli it names, and the revisions they have now
+     * @param  callable(string, int): array<string, int>  $stimuli  question, its revision → the stimuli it names, and the revisions they
+     *     have now
      */
     public function pinned(callable $stimuli): \stdClass
     {
         $json = $this->toJson();
         foreach (is_array($json->sections) ? $json->sections : [] as $section) {
             foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $entry) {
-                if (! $entry instanceof \stdClass || ! is_string($entry->question ?? null)) {
+                if (! ($entry instanceof \stdClass) || ! is_string($entry->question ?? null)) {
                     continue;
                 }
                 if (($entry->follow ?? '') !== 'pinned' || ! is_int($entry->revision ?? null)) {
                     unset($entry->stimuli);
                 } elseif (! isset($entry->stimuli)) {
                     $pins = $stimuli($entry->question, $entry->revision);
-                    $pins === [] || $entry->stimuli = (object) $pins;
+                    if ($pins !== []) {
+                        $entry->stimuli = (object) $pins;
+                    }
                 }
             }
         }
@@ -223,7 +316,16 @@ final readonly class Assessment
                     unset($entry->follow, $entry->revision, $entry->stimuli);
                     $kept[] = $entry;
                 } elseif ($entry instanceof \stdClass && is_array($entry->pool ?? null)) {
-                    $entry->pool = array_values(array_unique(array_filter(array_map(fn (mixed $question): ?string => is_string($question) ? $there[$question][0] ?? null : null, $entry->pool))));
+                    $entry->pool = array_values(
+                        array_unique(
+                            array_filter(
+                                array_map(
+                                    fn (mixed $question): ?string => is_string($question) ? $there[$question][0] ?? null : null,
+                                    $entry->pool,
+                                ),
+                            ),
+                        ),
+                    );
                     $kept[] = $entry;
                 }
             }

@@ -17,20 +17,33 @@ final readonly class Draw
      * @param  list<string>  $pool  questions, in an order that drawings keep
      * @param  string|null  $points  of each that is drawn; null for those of each question
      */
-    private function __construct(public string $id, public string $title, public int $count, public array $pool, private ?string $points)
-    {
+    private function __construct(
+        public string $id,
+        public string $title,
+        public int $count,
+        public array $pool,
+        private ?string $points,
+    ) {
     }
 
     /** @throws Malformed */
     public static function read(mixed $json, string $path): self
     {
-        $fields = Fields::of($json, $path, ['id', 'title', 'draw', 'pool', 'points', 'override'])->need('draw')->need('pool');
+        $fields = Fields::of($json, $path, ['id', 'title', 'draw', 'pool', 'points', 'override'])
+            ->need('draw')
+            ->need('pool');
         $pool = [];
         foreach ($fields->list('pool', 20_000) as $i => $question) {
             $pool[Fields::asUuid($question, "$path/pool/$i")] = true;
         }
 
-        return new self($fields->id(), $fields->string('title', '', 500), $fields->int('draw', 1, 1, 2000), array_map(strval(...), array_keys($pool)), $fields->raw('points') === null ? null : $fields->decimal('points', '100000'));
+        return new self(
+            $fields->id(),
+            $fields->string('title', '', 500),
+            $fields->int('draw', 1, 1, 2000),
+            array_map(strval(...), array_keys($pool)),
+            $fields->raw('points') === null ? null : $fields->decimal('points', '100000'),
+        );
     }
 
     /** Of one that is drawn. @param  BigRational|null  $ofQuestion  null when it is gone */

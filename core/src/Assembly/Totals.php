@@ -14,17 +14,27 @@ use WideQuarry\Numbers\Exact;
  */
 final readonly class Totals implements \JsonSerializable
 {
+    /** Placeholder for the topic of a question the person cannot view; no topic can have this title. */
+    public const HIDDEN = '⟨hidden⟩';
+
     /**
      * @param  list<Line>  $kinds
      * @param  list<Line>  $topics
      * @param  list<Line>  $difficulties
      */
-    private function __construct(public int $questions, public BigRational $points, public ?BigRational $minutes, public array $kinds, public array $topics, public array $difficulties)
-    {
+    private function __construct(
+        public int $questions,
+        public BigRational $points,
+        public ?BigRational $minutes,
+        public array $kinds,
+        public array $topics,
+        public array $difficulties,
+    ) {
     }
 
     /**
-     * What a draw adds: as many as are drawn, each with what all of the pool have in common, and with the middle of their points and minutes.
+     * What a draw adds: as many as are drawn, each with what all of the pool have in common, and with the middle of their points and
+     * minutes.
      *
      * @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>  $pool
      * @return list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>
@@ -34,15 +44,43 @@ final readonly class Totals implements \JsonSerializable
         if ($pool === []) {
             return [];
         }
-        $middle = fn (string $of): ?BigRational => array_filter(array_column($pool, $of)) === [] ? null : Exact::toPlaces(array_reduce(array_filter(array_column($pool, $of)), fn (BigRational $sum, BigRational $one): BigRational => $sum->plus($one), Exact::zero())->dividedBy(count($pool)), 4)->toBigRational(); // @phpstan-ignore argument.type
         $same = fn (string $of): bool => count(array_unique(array_column($pool, $of), SORT_REGULAR)) === 1;
-        $common = array_values(array_filter($pool[0]['topics'], fn (array $topic): bool => array_filter($pool, fn (array $one): bool => ! in_array($topic, $one['topics'], true)) === []));
-        $each = ['points' => $middle('points') ?? Exact::zero(), 'kinds' => $same('kinds') ? $pool[0]['kinds'] : ['draw'], 'topics' => $common, 'difficulty' => $same('difficulty') ? $pool[0]['difficulty'] : null, 'minutes' => $middle('minutes')];
+        $common = array_values(
+            array_filter(
+                $pool[0]['topics'],
+                fn (array $topic): bool => array_filter($pool, fn (array $one): bool => ! in_array($topic, $one['topics'], true)) === [],
+            ),
+        );
+        $each = [
+            'points' => self::middle(array_column($pool, 'points')) ?? Exact::zero(),
+            'kinds' => $same('kinds') ? $pool[0]['kinds'] : ['draw'],
+            'topics' => $common,
+            'difficulty' => $same('difficulty') ? $pool[0]['difficulty'] : null,
+            'minutes' => self::middle(array_column($pool, 'minutes')),
+        ];
 
         return array_fill(0, min($count, count($pool)), $each);
     }
 
-    /** @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>  $entries */
+    /**
+     * Adds exactly, so that three thirds make one.
+     *
+     * @param  list<BigRational|null>  $values
+     */
+    private static function middle(array $values): ?BigRational
+    {
+        $known = array_filter($values, fn (?BigRational $value): bool => $value !== null);
+
+        return $known === []
+            ? null
+            : array_reduce($known, fn (BigRational $sum, BigRational $one): BigRational => $sum->plus($one), Exact::zero())->dividedBy(
+                count($known),
+            );
+    }
+
+    /**
+     * @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>  $entries
+     */
     public static function of(array $entries): self
     {
         $lines = ['kinds' => [], 'topics' => [], 'difficulties' => []];
@@ -64,7 +102,11 @@ final readonly class Totals implements \JsonSerializable
             foreach ($under as $by => $names) {
                 foreach (array_unique($names) as $name) {
                     $line = $lines[$by]["=$name"] ?? ['name' => $name, 'questions' => 0, 'points' => Exact::zero()];
-                    $lines[$by]["=$name"] = ['name' => $name, 'questions' => $line['questions'] + 1, 'points' => $line['points']->plus($entry['points'])];
+                    $lines[$by]["=$name"] = [
+                        'name' => $name,
+                        'questions' => $line['questions'] + 1,
+                        'points' => $line['points']->plus($entry['points']),
+                    ];
                 }
             }
         }
@@ -76,13 +118,27 @@ final readonly class Totals implements \JsonSerializable
             return [...array_values($some), ...$none];
         };
 
-        return new self($questions, $points, $minutes, $sorted($lines['kinds']), $sorted($lines['topics']), $sorted($lines['difficulties'])); // @phpstan-ignore argument.type, argument.type, argument.type
+        return new self(
+            $questions,
+            $points,
+            $minutes,
+            $sorted($lines['kinds']), // @phpstan-ignore argument.type
+            $sorted($lines['topics']), // @phpstan-ignore argument.type
+            $sorted($lines['difficulties']), // @phpstan-ignore argument.type
+        );
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['questions' => $this->questions, 'points' => Exact::number($this->points), 'minutes' => $this->minutes === null ? null : Exact::number($this->minutes), 'kinds' => self::written($this->kinds), 'topics' => self::written($this->topics), 'difficulties' => self::written($this->difficulties)];
+        return [
+            'questions' => $this->questions,
+            'points' => Exact::number($this->points),
+            'minutes' => $this->minutes === null ? null : Exact::number($this->minutes),
+            'kinds' => self::written($this->kinds),
+            'topics' => self::written($this->topics),
+            'difficulties' => self::written($this->difficulties),
+        ];
     }
 
     /**
@@ -91,6 +147,13 @@ final readonly class Totals implements \JsonSerializable
      */
     private static function written(array $lines): array
     {
-        return array_map(fn (array $line): array => ['name' => $line['name'], 'questions' => $line['questions'], 'points' => Exact::number($line['points'])], $lines);
+        return array_map(
+            fn (array $line): array => [
+                'name' => $line['name'],
+                'questions' => $line['questions'],
+                'points' => Exact::number($line['points']),
+            ],
+            $lines,
+        );
     }
 }

@@ -7,21 +7,29 @@ namespace WideQuarry\Bulk;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Parts;
-use WideQuarry\Question\Completeness;
-use WideQuarry\Question\PathsChange;
+use WideQuarry\Question\Approval;
+use WideQuarry\Question\PartKinds;
+use WideQuarry\Question\PlacesChange;
 use WideQuarry\Question\RecordChange;
+use WideQuarry\Question\Status;
 
 /**
- * One change for many questions: of their records, their places, their content; into the bin or out of it; home to the bank where it is made.
+ * One change for many questions: of their records, their places, their content; into the bin or out of it; home to the bank where it is
+ * made.
  * Each question is changed whole or left, with a reason.
  */
 final readonly class BulkChange
 {
     public const FIELDS = ['record', 'topics', 'folders', 'content', 'bin', 'home'];
 
-    private function __construct(public RecordChange $record, public PathsChange $topics, public PathsChange $folders, public ContentChange $content, private ?bool $bin, private bool $home)
-    {
+    private function __construct(
+        public RecordChange $record,
+        public PlacesChange $topics,
+        public PlacesChange $folders,
+        public ContentChange $content,
+        private ?bool $bin,
+        private bool $home,
+    ) {
     }
 
     /**
@@ -32,16 +40,28 @@ final readonly class BulkChange
     public static function read(mixed $json): self
     {
         $fields = Fields::of($json, '', self::FIELDS);
-        $record = RecordChange::read($fields->has('record') ? $fields->raw('record') : new \stdClass, '/record');
-        $record->apply(new \stdClass); // a value that no record can hold is refused before anything is changed
-        $paths = fn (string $name): PathsChange => PathsChange::read($fields->object($name, ['set', 'add', 'remove']));
+        $record = RecordChange::read($fields->has('record') ? $fields->raw('record') : new \stdClass(), '/record');
+        $record->apply(new \stdClass()); // a value that no record can hold is refused before anything is changed
+        $paths = fn (string $name): PlacesChange => PlacesChange::read($fields->object($name, ['set', 'add', 'remove']));
 
-        return new self($record, $paths('topics'), $paths('folders'), ContentChange::read($fields->has('content') ? $fields->raw('content') : new \stdClass, '/content'), $fields->has('bin') ? $fields->bool('bin', false) : null, $fields->bool('home', false));
+        return new self(
+            $record,
+            $paths('topics'),
+            $paths('folders'),
+            ContentChange::read($fields->has('content') ? $fields->raw('content') : new \stdClass(), '/content'),
+            $fields->has('bin') ? $fields->bool('bin', false) : null,
+            $fields->bool('home', false),
+        );
     }
 
     public function isEmpty(): bool
     {
-        return $this->record->isEmpty() && $this->topics->isEmpty() && $this->folders->isEmpty() && $this->content->isEmpty() && $this->bin === null && ! $this->home;
+        return $this->record->isEmpty() &&
+            $this->topics->isEmpty() &&
+            $this->folders->isEmpty() &&
+            $this->content->isEmpty() &&
+            $this->bin === null &&
+            ! $this->home;
     }
 
     /** Whether it takes questions out of the bin; all other changes leave alone what lies there. */
@@ -57,41 +77,51 @@ final readonly class BulkChange
     }
 
     /**
-     * @throws Left when this question stays as it is
+     * @throws QuestionSkipped when this question stays as it is
      * @throws Malformed when it would not be a question any more
      */
-    public function apply(Standing $now, Parts $kinds): Standing
+    public function apply(QuestionState $now, PartKinds $kinds): QuestionState
     {
         $this->refuse($now);
         $content = $now->content === null || $this->content->isEmpty() ? $now->content : $this->content->apply($now->content, $kinds);
         $changed = Json::encode($content) !== Json::encode($now->content);
         $record = $this->record->apply($now->record);
-        if ($changed && ($record->status ?? '') === 'approved' && $this->record->status() === null) {
-            unset($record->status); // as with any save: approved is a revision, not whatever comes after it
+        if ($changed && $this->record->status() === null) {
+            Approval::withdraw($record);
         }
 
-        return $now->after($record, $this->topics->apply($now->topics), $this->folders->apply($now->folders), $changed ? $content : $now->content, $this->bin ?? $now->isBinned, $now->isHome || $this->home);
+        return $now->after(
+            $record,
+            $this->topics->apply($now->topics),
+            $this->folders->apply($now->folders),
+            $changed ? $content : $now->content,
+            $this->bin ?? $now->isBinned,
+            $now->isHome || $this->home,
+        );
     }
 
-    private function refuse(Standing $now): void
+    private function refuse(QuestionState $now): void
     {
         if (! $now->isHome && $this->home && $now->facts->clash !== null && $now->facts->mayWriteHome) {
-            throw Left::clash($now->facts->clash);
+            throw QuestionSkipped::clash($now->facts->clash);
         }
         $onlyPlaces = $this->record->isEmpty() && $this->topics->isEmpty() && $this->content->isEmpty() && $this->bin === null;
-        $approval = $this->record->status() === 'approved' ? Completeness::refusal($now->facts->isComplete, $now->facts->specimensFailing) : null;
+        $approval =
+            $this->record->status() === Status::Approved->value
+                ? Approval::refusal($now->facts->isComplete, $now->facts->specimensFailing)
+                : null;
         $why = match (true) {
-            ! $now->isHome && ! $this->home && ! $onlyPlaces => 'It lives in another bank; it is changed there.',
-            ! $now->isHome && $this->home && ! $now->facts->mayWriteHome => 'You may not write in the bank it lives in, so it stays there.',
-            $this->bin === true && $now->facts->uses === 1 => 'An assessment asks it. Take it out of there first.',
-            $this->bin === true && $now->facts->uses > 1 => "{$now->facts->uses} assessments ask it. Take it out of them first.",
+            ! $now->isHome && ! $this->home && ! $onlyPlaces => 'It belongs to another bank; change it there.',
+            ! $now->isHome && $this->home && ! $now->facts->mayWriteHome => 'You cannot edit the bank it belongs to, so it stays there.',
+            $this->bin === true && $now->facts->uses === 1 => 'An assessment uses it. Remove it there first.',
+            $this->bin === true && $now->facts->uses > 1 => "{$now->facts->uses} assessments use it. Remove it there first.",
             default => $approval,
         };
         if ($why !== null) {
-            throw new Left($why);
+            throw new QuestionSkipped($why);
         }
         if (! $now->isHome && ! $this->home && ! $now->facts->isLent && $now->folders === []) {
-            throw Left::notLent();
+            throw QuestionSkipped::notLent();
         }
     }
 }

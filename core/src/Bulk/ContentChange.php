@@ -8,18 +8,18 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Parts;
 use WideQuarry\Question\Defaults;
-use WideQuarry\Question\Naming;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\PointsChange;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\UnhelpfulTitle;
 
 /** What is to be changed of the content of many questions; what is not named stays. */
 final readonly class ContentChange
 {
     private const FIELDS = ['points', 'shuffle', 'attempts', 'show', 'language', 'names', 'replace'];
 
-    private function __construct(private Fields $fields, private ?Replacing $replacing)
+    private function __construct(private Fields $fields, private ?TextReplacement $replacing)
     {
     }
 
@@ -33,13 +33,15 @@ final readonly class ContentChange
     {
         $fields = Fields::of($json, $path, self::FIELDS);
         try {
-            Defaults::read((object) array_intersect_key((array) $json, array_flip(['points', 'shuffle', 'attempts', 'show', 'language'])));
+            Defaults::read(
+                (object) array_intersect_key((array) $json, array_flip(['points', 'shuffle', 'attempts', 'show', 'language'])),
+            );
         } catch (Malformed $problem) {
             throw $problem->under($path);
         }
         $fields->bool('names', true);
 
-        return new self($fields, $fields->has('replace') ? Replacing::read($fields->raw('replace'), "$path/replace") : null);
+        return new self($fields, $fields->has('replace') ? TextReplacement::read($fields->raw('replace'), "$path/replace") : null);
     }
 
     public function isEmpty(): bool
@@ -53,7 +55,7 @@ final readonly class ContentChange
         return true;
     }
 
-    public function replacing(): ?Replacing
+    public function replacing(): ?TextReplacement
     {
         return $this->replacing;
     }
@@ -61,10 +63,10 @@ final readonly class ContentChange
     /**
      * @param  \stdClass  $content  a question without its record
      *
-     * @throws Left when the points cannot be shared out
+     * @throws QuestionSkipped when the points cannot be shared out
      * @throws Malformed when it would not be a question any more
      */
-    public function apply(\stdClass $content, Parts $kinds): \stdClass
+    public function apply(\stdClass $content, PartKinds $kinds): \stdClass
     {
         $after = Json::copy($content);
         assert($after instanceof \stdClass);
@@ -75,10 +77,14 @@ final readonly class ContentChange
                 $after->{$field} = Json::copy($this->fields->raw($field));
             }
         }
-        $this->fields->has('shuffle') && $this->shuffle($after, $kinds);
-        $this->fields->has('show') && self::show($after, $this->fields->string('show'));
-        if ($this->fields->has('names') && Naming::saysNothing(is_string($after->title ?? null) ? $after->title : '')) {
-            $after->title = Naming::proposal(Question::read($after, $kinds)) ?? $after->title ?? '';
+        if ($this->fields->has('shuffle')) {
+            $this->shuffle($after, $kinds);
+        }
+        if ($this->fields->has('show')) {
+            self::show($after, $this->fields->string('show'));
+        }
+        if ($this->fields->has('names') && UnhelpfulTitle::saysNothing(is_string($after->title ?? null) ? $after->title : '')) {
+            $after->title = UnhelpfulTitle::proposal(Question::read($after, $kinds)) ?? ($after->title ?? '');
         }
         Question::read($after, $kinds);
 
@@ -90,25 +96,26 @@ final readonly class ContentChange
         $given = $this->fields->decimal('points', '1000');
         $total = Exact::read($given) ?? Exact::zero();
         if (($content->parts ?? []) === []) {
-            throw new Left('It is a text page: nothing in it earns points.');
+            throw new QuestionSkipped('It is a text page: nothing in it earns points.');
         }
 
-        return PointsChange::to($content, $total) ?? throw new Left("Its parts cannot share $given points as they shared what they had.");
+        return PointsChange::to($content, $total) ??
+            throw new QuestionSkipped("Its parts cannot share $given points as they shared what they had.");
     }
 
     /** Only where the kind of part knows an order that may be drawn. */
-    private function shuffle(\stdClass $content, Parts $kinds): void
+    private function shuffle(\stdClass $content, PartKinds $kinds): void
     {
         foreach (is_array($content->parts ?? null) ? $content->parts : [] as $part) {
-            if (! $part instanceof \stdClass || ! is_string($part->kind ?? null)) {
+            if (! ($part instanceof \stdClass) || ! is_string($part->kind ?? null)) {
                 continue;
             }
-            $settings = ($part->settings ?? null) instanceof \stdClass ? Json::copy($part->settings) : new \stdClass;
+            $settings = ($part->settings ?? null) instanceof \stdClass ? Json::copy($part->settings) : new \stdClass();
             assert($settings instanceof \stdClass);
             $settings->shuffle = $this->fields->bool('shuffle', true);
             try {
                 $kinds->find($part->kind)?->readSettings($settings, '');
-                $part->settings = $kinds->find($part->kind) === null ? $part->settings ?? new \stdClass : $settings;
+                $part->settings = $kinds->find($part->kind) === null ? $part->settings ?? new \stdClass() : $settings;
             } catch (Malformed) {
                 continue; // nothing to shuffle in it
             }
@@ -127,7 +134,9 @@ final readonly class ContentChange
                 }
             } elseif ($name !== 'record') {
                 foreach (is_array($value) ? $value : [$value] as $inner) {
-                    $inner instanceof \stdClass && self::show($inner, $when);
+                    if ($inner instanceof \stdClass) {
+                        self::show($inner, $when);
+                    }
                 }
             }
         }

@@ -4,17 +4,19 @@ declare(strict_types=1);
 
 namespace WideQuarry\CommandLine;
 
+use WideQuarry\Checks\Completeness;
 use WideQuarry\CoreException;
 use WideQuarry\Finding;
 use WideQuarry\Interchange\Formats;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Presentation\Presenter;
-use WideQuarry\Question\Completeness;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
@@ -25,13 +27,20 @@ final readonly class Offline
 {
     public const COMMANDS = ['read', 'write', 'score', 'present', 'rolls', 'check'];
 
-    private const OPTIONS = ['read' => ['media', 'lines'], 'write' => ['out', 'media'], 'score' => [], 'present' => [], 'rolls' => ['count', 'seed'], 'check' => []];
+    private const OPTIONS = [
+        'read' => ['media', 'lines'],
+        'write' => ['out', 'media'],
+        'score' => [],
+        'present' => [],
+        'rolls' => ['count', 'seed'],
+        'check' => [],
+    ];
 
-    private Parts $kinds;
+    private PartKinds $kinds;
 
     public function __construct(private Streams $streams)
     {
-        $this->kinds = Parts::standard();
+        $this->kinds = StandardKinds::all();
     }
 
     /** @param  list<string>  $given without the command itself */
@@ -46,8 +55,17 @@ final readonly class Offline
             return match ($command) {
                 'read' => $this->read($arguments),
                 'write' => $this->write($arguments),
-                'score' => $this->eachLine(fn (Fields $line): mixed => (new Scorer)->score($this->question($line), Attempt::read($line)), ['question', 'response', 'seed', 'earlier_wrong', 'hints', 'ref']),
-                'present' => $this->eachLine(fn (Fields $line): mixed => (new Presenter)->present($this->question($line), Seed::of($line->int('seed', 1, 0, Seed::MAX))), ['question', 'seed', 'ref']),
+                'score' => $this->eachLine(
+                    fn (Fields $line): mixed => (new Scorer)->score($this->question($line), Attempt::read($line)),
+                    ['question', 'response', 'seed', 'earlier_wrong', 'hints', 'ref'],
+                ),
+                'present' => $this->eachLine(
+                    fn (Fields $line): mixed => (new Presenter)->present(
+                        $this->question($line),
+                        Seed::of($line->int('seed', 1, 0, Seed::MAX)),
+                    ),
+                    ['question', 'seed', 'ref'],
+                ),
                 'rolls' => $this->rolls($arguments),
                 default => $this->check($arguments),
             };
@@ -68,29 +86,58 @@ final readonly class Offline
             $things = Formats::standard($this->kinds)->for($source)->read($source);
             $folder = $arguments->options['media'] ?? null;
             if (isset($arguments->options['lines'])) {
-                return $this->stream($things, $folder);
+                return $this->stream($things, $folder, $source->name);
             }
-            $found = Found::collect($things);
+            $found = PackageContents::collect($things);
+            if ($found->questions === [] && $found->stimuli === [] && $found->assessments === []) {
+                return $this->nothingRead($found->notices, $source->name);
+            }
             $this->streams->line(Json::encode(self::describe($found, fn (Medium $medium): array => $this->medium($medium, $folder))));
 
-            return $found->questions === [] && $found->notices !== [] && array_filter($found->notices, fn ($notice): bool => $notice->severity === 'problem') !== [] ? 1 : 0;
+            return 0;
         } finally {
-            $temporary && unlink($path);
+            if ($temporary) {
+                unlink($path);
+            }
         }
     }
 
-    /** @param  iterable<\stdClass|Medium|\WideQuarry\Interchange\Notice>  $things */
-    private function stream(iterable $things, ?string $folder): int
+    /** @param  iterable<\stdClass|Medium|Notice>  $things */
+    private function stream(iterable $things, ?string $folder, string $name): int
     {
+        $notices = [];
+        $any = false;
         foreach ($things as $thing) {
-            $this->streams->line(Json::encode(match (true) {
-                $thing instanceof Medium => ['type' => 'media', 'value' => $this->medium($thing, $folder)],
-                $thing instanceof \stdClass => $thing,
-                default => ['type' => 'notice', 'value' => $thing],
-            }));
+            $any = $any || $thing instanceof \stdClass;
+            if ($thing instanceof Notice) {
+                $notices[] = $thing;
+            }
+            $this->streams->line(
+                Json::encode(
+                    match (true) {
+                        $thing instanceof Medium => ['type' => 'media', 'value' => $this->medium($thing, $folder)],
+                        $thing instanceof \stdClass => $thing,
+                        default => ['type' => 'notice', 'value' => $thing],
+                    },
+                ),
+            );
         }
 
-        return 0;
+        return $any ? 0 : $this->nothingRead($notices, $name);
+    }
+
+    /**
+     * Reports a file from which nothing could be read, with its first problem.
+     *
+     * @param  list<Notice>  $notices
+     */
+    private function nothingRead(array $notices, string $name): int
+    {
+        $problem = array_values(array_filter($notices, fn (Notice $notice): bool => $notice->severity === 'problem'))[0] ?? null;
+
+        return $this->fail(
+            Problem::nothingRead($problem->code ?? 'nothing_found', $problem->message ?? "Nothing that can be read was found in $name."),
+        );
     }
 
     private function write(Arguments $arguments): int
@@ -103,17 +150,28 @@ final readonly class Offline
         $format = Formats::standard($this->kinds)->named($name);
         $bytes = $this->streams->contents($file);
         if ($format === null || $bytes === null) {
-            return $this->fail(Problem::usage($format === null ? "There is no format \"$name\". Known are ".implode(', ', Formats::standard($this->kinds)->names()).'.' : "There is no file $file that can be read."));
+            return $this->fail(
+                Problem::usage(
+                    $format === null
+                        ? "There is no format \"$name\". Known are ".implode(', ', Formats::standard($this->kinds)->names()).'.'
+                        : "There is no file $file that can be read.",
+                ),
+            );
         }
         if (! is_dir(dirname($out)) || ! is_writable(dirname($out))) {
             return $this->fail(Problem::usage("$out cannot be written: its folder is not there or not writable."));
         }
         $part = "$out.part";
         try {
-            $notices = $format->write((new ReadJson($this->kinds))->found(Json::decode($bytes), $arguments->options['media'] ?? null), $part);
+            $notices = $format->write(
+                (new ReadJson($this->kinds))->found(Json::decode($bytes), $arguments->options['media'] ?? null),
+                $part,
+            );
             rename($part, $out);
         } finally {
-            is_file($part) && unlink($part);
+            if (is_file($part)) {
+                unlink($part);
+            }
         }
         $this->streams->line(Json::encode(['file' => $out, 'sha256' => hash_file('sha256', $out), 'notices' => $notices]));
 
@@ -136,7 +194,9 @@ final readonly class Offline
                 $json = Json::decode($line);
                 $ref = $json instanceof \stdClass ? $json->ref ?? null : null;
                 $result = $do(Fields::of($json, '', $known));
-                $this->streams->line(Json::encode($ref === null ? $result : ['ref' => $ref, ...(array) json_decode(Json::encode($result))]));
+                $this->streams->line(
+                    Json::encode($ref === null ? $result : ['ref' => $ref, ...(array) json_decode(Json::encode($result))]),
+                );
             } catch (CoreException|\OutOfRangeException $problem) {
                 $failed = true;
                 $this->streams->line(Json::encode(['ref' => $ref, 'problem' => Problem::of($problem)]));
@@ -148,15 +208,21 @@ final readonly class Offline
 
     private function rolls(Arguments $arguments): int
     {
-        $count = filter_var($arguments->options['count'] ?? '10', FILTER_VALIDATE_INT, ['options' => ['min_range' => 1, 'max_range' => 1_000_000]]);
-        $first = filter_var($arguments->options['seed'] ?? '1', FILTER_VALIDATE_INT, ['options' => ['min_range' => 0, 'max_range' => Seed::MAX - 1_000_000]]);
+        $count = filter_var($arguments->options['count'] ?? '10', FILTER_VALIDATE_INT, [
+            'options' => ['min_range' => 1, 'max_range' => 1_000_000],
+        ]);
+        $first = filter_var($arguments->options['seed'] ?? '1', FILTER_VALIDATE_INT, [
+            'options' => ['min_range' => 0, 'max_range' => Seed::MAX - 1_000_000],
+        ]);
         $bytes = $this->streams->contents($arguments->words[0] ?? '');
         if ($count === false || $first === false || $bytes === null) {
             return $this->fail(Problem::usage('Name a question: quarry rolls FILE.json --count=N --seed=S, N from 1 to 1,000,000.'));
         }
         $question = Question::read(Json::decode($bytes), $this->kinds);
         for ($seed = $first; $seed < $first + $count; $seed++) {
-            $this->streams->line(Json::encode(['seed' => $seed, ...$question->variables->roll(Seed::of($seed), $question->language)->jsonSerialize()]));
+            $this->streams->line(
+                Json::encode(['seed' => $seed, ...$question->variables->roll(Seed::of($seed), $question->language)->jsonSerialize()]),
+            );
         }
 
         return 0;
@@ -168,7 +234,13 @@ final readonly class Offline
         [$path, $temporary] = $this->onDisk($file);
         try {
             $bytes = (string) file_get_contents($path, false, null, 0, 2);
-            $questions = str_starts_with(ltrim($bytes), '{') ? $this->questionsOfJson($path) : Found::collect((fn () => yield from Formats::standard($this->kinds)->for($source = new Source($path, basename($file)))->read($source))())->questions;
+            $questions = str_starts_with(ltrim($bytes), '{')
+                ? $this->questionsOfJson($path)
+                : PackageContents::collect(
+                    (fn () => (yield from Formats::standard($this->kinds)
+                        ->for($source = new Source($path, basename($file)))
+                        ->read($source)))(),
+                )->questions;
             $blocked = false;
             foreach ($questions as $json) {
                 $question = Question::read($json, $this->kinds);
@@ -180,7 +252,9 @@ final readonly class Offline
 
             return $blocked ? 1 : 0;
         } finally {
-            $temporary && unlink($path);
+            if ($temporary) {
+                unlink($path);
+            }
         }
     }
 
@@ -201,7 +275,7 @@ final readonly class Offline
     private function onDisk(string $file): array
     {
         if ($file !== '-') {
-            return is_file($file) && is_readable($file) ? [$file, false] : throw \WideQuarry\Interchange\Unreadable::notFound($file);
+            return is_file($file) && is_readable($file) ? [$file, false] : throw \WideQuarry\Interchange\UnreadableFile::notFound($file);
         }
         $path = (string) tempnam(sys_get_temp_dir(), 'quarry');
         file_put_contents($path, $this->streams->in);
@@ -215,7 +289,9 @@ final readonly class Offline
         if ($folder === null) {
             return [...$medium->describe(), 'data' => base64_encode($medium->bytes)];
         }
-        is_dir($folder) || mkdir($folder, 0o777, true);
+        if (! is_dir($folder)) {
+            mkdir($folder, 0o777, true);
+        }
         file_put_contents("$folder/$medium->sha256", $medium->bytes);
 
         return $medium->describe();
@@ -225,9 +301,16 @@ final readonly class Offline
      * @param  callable(Medium): array<string, string>  $medium
      * @return array<string, mixed>
      */
-    public static function describe(Found $found, callable $medium): array
+    public static function describe(PackageContents $found, callable $medium): array
     {
-        return ['questions' => $found->questions, 'stimuli' => $found->stimuli, 'groups' => $found->groups, 'assessments' => $found->assessments, 'media' => array_map($medium, $found->media), 'notices' => $found->notices];
+        return [
+            'questions' => $found->questions,
+            'stimuli' => $found->stimuli,
+            'groups' => $found->groups,
+            'assessments' => $found->assessments,
+            'media' => array_map($medium, $found->media),
+            'notices' => $found->notices,
+        ];
     }
 
     /** @param  array<string, mixed>  $problem */

@@ -16,12 +16,28 @@ final class Problem
         $rule = property_exists($problem, 'rule') && is_string($problem->rule) ? $problem->rule : ($known ? 'refused' : 'internal');
         $path = property_exists($problem, 'path') && is_string($problem->path) ? $problem->path : null;
 
-        return ['type' => "urn:wide-quarry:problem:$rule", 'title' => $known ? 'This cannot be done as it stands' : 'Something went wrong here', 'detail' => $problem->getMessage(), 'path' => $path];
+        return [
+            'type' => "urn:wide-quarry:problem:$rule",
+            'title' => $known ? 'This cannot be done as it stands' : 'Something went wrong here',
+            'detail' => $problem->getMessage(),
+            'path' => $path,
+        ];
+    }
+
+    /** @return array{type: string, title: string, detail: string, path: null} */
+    public static function nothingRead(string $rule, string $detail): array
+    {
+        return ['type' => "urn:wide-quarry:problem:$rule", 'title' => 'Nothing could be read', 'detail' => $detail, 'path' => null];
     }
 
     /** @return array{type: string, title: string, detail: string, path: null} */
     public static function usage(string $detail): array
     {
-        return ['type' => 'urn:wide-quarry:problem:usage', 'title' => 'The command was not understood', 'detail' => $detail, 'path' => null];
+        return [
+            'type' => 'urn:wide-quarry:problem:usage',
+            'title' => 'The command was not understood',
+            'detail' => $detail,
+            'path' => null,
+        ];
     }
 }

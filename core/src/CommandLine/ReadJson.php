@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace WideQuarry\CommandLine;
 
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
 /** The output of read, read back. */
 final readonly class ReadJson
 {
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
@@ -23,10 +23,10 @@ final readonly class ReadJson
      *
      * @throws Malformed
      */
-    public function found(mixed $json, ?string $folder): Found
+    public function found(mixed $json, ?string $folder): PackageContents
     {
         $fields = Fields::of($json, '', ['questions', 'stimuli', 'groups', 'assessments', 'media', 'notices']);
-        $found = new Found;
+        $found = new PackageContents;
         foreach ($fields->list('questions', 1_000_000) as $i => $question) {
             try {
                 $found->questions[] = Question::read($question, $this->kinds)->toJson();
@@ -36,16 +36,28 @@ final readonly class ReadJson
         }
         foreach (['stimuli' => 'stimulus', 'groups' => 'group', 'assessments' => 'assessment'] as $name => $type) {
             foreach ($fields->list($name, 1_000_000) as $i => $thing) {
-                $found->add(Found::thing($type, $thing instanceof \stdClass ? $thing : throw Malformed::wrongType("/$name/$i", 'an object', $thing)));
+                $found->add(
+                    PackageContents::thing(
+                        $type,
+                        $thing instanceof \stdClass ? $thing : throw Malformed::wrongType("/$name/$i", 'an object', $thing),
+                    ),
+                );
             }
         }
         foreach ($fields->list('media', 1_000_000) as $i => $entry) {
             $entry = Fields::of($entry, "/media/$i", ['id', 'sha256', 'type', 'name', 'data']);
             $hash = $entry->string('sha256');
             $file = $folder !== null && preg_match('/^[0-9a-f]{64}$/D', $hash) === 1 ? "$folder/$hash" : null;
-            $bytes = $entry->has('data') ? base64_decode($entry->string('data', '', PHP_INT_MAX), true) : ($file !== null && is_file($file) ? file_get_contents($file) : false);
+            $bytes = $entry->has('data')
+                ? base64_decode($entry->string('data', '', PHP_INT_MAX), true)
+                : ($file !== null && is_file($file)
+                    ? file_get_contents($file)
+                    : false);
             $medium = $bytes === false ? null : Medium::of($entry->id(), $entry->string('type'), $entry->string('name'), $bytes);
-            $found->media[] = $medium !== null && $medium->sha256 === $hash ? $medium : throw Malformed::outOfRange("/media/$i", 'the bytes that belong to this hash', $hash);
+            $found->media[] =
+                $medium !== null && $medium->sha256 === $hash
+                    ? $medium
+                    : throw Malformed::outOfRange("/media/$i", 'the bytes that belong to this hash', $hash);
         }
 
         return $found;

@@ -24,7 +24,8 @@ final readonly class Streams
     /** A named file, or standard input for "-". */
     public function contents(string $file): ?string
     {
-        $bytes = $file === '-' ? stream_get_contents($this->in) : (! is_dir($file) && is_readable($file) ? file_get_contents($file) : false);
+        $bytes =
+            $file === '-' ? stream_get_contents($this->in) : (! is_dir($file) && is_readable($file) ? file_get_contents($file) : false);
 
         return $bytes === false ? null : $bytes;
     }

@@ -14,8 +14,13 @@ final readonly class Anchors
      * @param  list<string>  $values  names of variables, each once
      * @param  list<string>  $media  media ids, each once
      */
-    private function __construct(public array $parts, public array $gaps, public array $pieces, public array $values, public array $media)
-    {
+    private function __construct(
+        public array $parts,
+        public array $gaps,
+        public array $pieces,
+        public array $values,
+        public array $media,
+    ) {
     }
 
     /** @param  list<Element|string>  $nodes */
@@ -24,7 +29,13 @@ final readonly class Anchors
         $found = ['parts' => [], 'gaps' => [], 'pieces' => [], 'values' => [], 'media' => []];
         self::walk($nodes, $found);
 
-        return new self($found['parts'], $found['gaps'], $found['pieces'], array_values(array_unique($found['values'])), array_values(array_unique($found['media'])));
+        return new self(
+            $found['parts'],
+            $found['gaps'],
+            $found['pieces'],
+            array_values(array_unique($found['values'])),
+            array_values(array_unique($found['media'])),
+        );
     }
 
     /**

@@ -14,7 +14,11 @@ final class Attributes
     {
         return match ($name) {
             'href' => self::address($value),
-            'data-part', 'data-gap', 'data-of', 'data-piece', 'data-media', 'data-captions' => self::matching('/^[^\s\p{Cc}]([^\p{Cc}]*[^\s\p{Cc}])?$/uD', $value, 255),
+            'data-part', 'data-gap', 'data-of', 'data-piece', 'data-media', 'data-captions' => self::matching(
+                '/^[^\s\p{Cc}]([^\p{Cc}]*[^\s\p{Cc}])?$/uD',
+                $value,
+                255,
+            ),
             'data-value' => self::matching('/^[A-Za-z][A-Za-z0-9_]{0,39}$/D', $value, 40),
             'width', 'height' => self::whole($value, 1, 20000),
             'colspan', 'rowspan' => self::whole($value, 1, 200),

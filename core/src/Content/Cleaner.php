@@ -17,13 +17,13 @@ final class Cleaner
 
     private int $depth = 0;
 
-    /** @return list<Dropped> */
+    /** @return list<DroppedContent> */
     public function dropped(): array
     {
         $list = [];
         foreach ($this->dropped as $key => $times) {
             [$what, $name] = explode(' ', $key, 2);
-            $list[] = new Dropped($what, $name, $times);
+            $list[] = new DroppedContent($what, $name, $times);
         }
 
         return $list;
@@ -38,13 +38,13 @@ final class Cleaner
     /** @return list<Element|string> */
     public function fragmentOfText(string $text): array
     {
-        return Lines::paragraphs([$text], true);
+        return ParagraphLines::paragraphs([$text], true);
     }
 
     /** @return list<Element|string> blocks, or one run of phrases when there is no block at all */
     public function fragment(\DOMNode $root): array
     {
-        return Lines::paragraphs($this->mixed($root), true);
+        return ParagraphLines::paragraphs($this->mixed($root), true);
     }
 
     /**
@@ -88,7 +88,7 @@ final class Cleaner
             $name === 'math' => (new MathsCleaner($this))->formula($source),
             $name === 'ul', $name === 'ol' => $this->list($source, $name),
             $name === 'table' => (new TableCleaner($this, $this->mixed(...)))->table($source),
-            $name === 'pre' => [new Element('pre', $this->attributes($source, $name), Lines::kept($this->mixed($source)))],
+            $name === 'pre' => [new Element('pre', $this->attributes($source, $name), ParagraphLines::kept($this->mixed($source)))],
             isset(AllowList::PHRASE[$name]) => $this->phrase($source, $name),
             $name === 'div' && $source->hasAttribute('data-part') => $this->anchor($source, $name),
             isset(AllowList::BLOCK[$name]) && $name !== 'div' => $this->block($source, $name),
@@ -102,10 +102,10 @@ final class Cleaner
         $children = $this->mixed($source);
         $attributes = $this->attributes($source, $name);
         if ($name === 'blockquote') {
-            return [new Element($name, $attributes, Lines::paragraphs($children, false))];
+            return [new Element($name, $attributes, ParagraphLines::paragraphs($children, false))];
         }
 
-        return Lines::split($children, fn (array $line): Element => new Element($name, $attributes, $line));
+        return ParagraphLines::split($children, fn (array $line): Element => new Element($name, $attributes, $line));
     }
 
     /** @return list<Element|string> */
@@ -113,7 +113,9 @@ final class Cleaner
     {
         $attributes = $this->attributes($source, $name);
         if (in_array($name, AllowList::VOID, true)) {
-            return $name === 'img' && ! isset($attributes['data-media']) ? $this->lost('picture', 'img') : [new Element($name, $attributes)];
+            return $name === 'img' && ! isset($attributes['data-media'])
+                ? $this->lost('picture', 'img')
+                : [new Element($name, $attributes)];
         }
         if ($name === 'span' && ($attributes === [] || isset($attributes['data-part']) || isset($attributes['data-gap']))) {
             return $attributes === [] ? $this->mixed($source) : $this->anchor($source, $name);
@@ -128,7 +130,7 @@ final class Cleaner
             return $this->mixed($source);
         }
 
-        return Lines::split($this->mixed($source), fn (array $line): Element => new Element($name, $attributes, $line));
+        return ParagraphLines::split($this->mixed($source), fn (array $line): Element => new Element($name, $attributes, $line));
     }
 
     /**
@@ -148,8 +150,12 @@ final class Cleaner
         foreach ($source->childNodes as $child) {
             $isItem = $child instanceof \DOMElement && strtolower($child->localName ?? '') === 'li';
             if ($isItem || trim($child->textContent) !== '' || $child instanceof \DOMElement) {
-                $nodes = $isItem ? $this->mixed($child) : ($child instanceof \DOMElement ? $this->element($child) : [$child->textContent]);
-                $items[] = new Element('li', $isItem ? $this->attributes($child, 'li') : [], Lines::paragraphs($nodes, true));
+                $nodes = $isItem
+                    ? $this->mixed($child)
+                    : ($child instanceof \DOMElement
+                        ? $this->element($child)
+                        : [$child->textContent]);
+                $items[] = new Element('li', $isItem ? $this->attributes($child, 'li') : [], ParagraphLines::paragraphs($nodes, true));
             }
         }
 
@@ -163,9 +169,10 @@ final class Cleaner
             $this->drop('element', $name);
         }
         $this->attributes($source, $name);
-        $inline = in_array($name, ['font', 'wbr'], true) || ! in_array($name, AllowList::WRAPPERS, true) && ! isset(AllowList::INNER[$name]);
+        $inline =
+            in_array($name, ['font', 'wbr'], true) || (! in_array($name, AllowList::WRAPPERS, true) && ! isset(AllowList::INNER[$name]));
 
-        return $inline ? $this->mixed($source) : [Lines::BREAK, ...$this->mixed($source), Lines::BREAK];
+        return $inline ? $this->mixed($source) : [ParagraphLines::BREAK, ...$this->mixed($source), ParagraphLines::BREAK];
     }
 
     /** @return list<Element|string> */
@@ -179,16 +186,23 @@ final class Cleaner
     /** @return array<string, string> sorted by name */
     public function attributes(\DOMElement $source, string $name): array
     {
-        $allowed = AllowList::BLOCK[$name] ?? AllowList::PHRASE[$name] ?? AllowList::INNER[$name] ?? [];
+        $allowed = AllowList::BLOCK[$name] ?? (AllowList::PHRASE[$name] ?? (AllowList::INNER[$name] ?? []));
         $kept = [];
         foreach ($source->attributes as $attribute) {
             $key = strtolower($attribute->nodeName);
             $key = $key === 'xml:lang' ? 'lang' : $key;
-            $value = in_array($key, $allowed, true) || in_array($key, ['lang', 'dir'], true) ? Attributes::clean($key, $attribute->value) : null;
+            $value =
+                in_array($key, $allowed, true) || in_array($key, ['lang', 'dir'], true)
+                    ? Attributes::clean($key, $attribute->value)
+                    : null;
             if ($value !== null) {
                 $kept[$key] = $value;
             } elseif (! in_array($key, ['class', 'id'], true) && ! str_starts_with($key, 'xmlns')) {
-                $key === 'href' ? $this->drop('address', $attribute->value) : $this->drop('attribute', $key);
+                if ($key === 'href') {
+                    $this->drop('address', $attribute->value);
+                } else {
+                    $this->drop('attribute', $key);
+                }
             }
         }
         if ($name === 'img') {

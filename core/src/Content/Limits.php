@@ -18,8 +18,34 @@ final class Limits
 
     /** Elements whose end may be left out (HTML, 13.1.2.4): the next one closes them, so they do not nest. Void elements hold nothing. */
     private const FLAT = [
-        'p', 'li', 'dt', 'dd', 'tr', 'td', 'th', 'thead', 'tbody', 'tfoot', 'colgroup', 'option', 'optgroup', 'rt', 'rp',
-        'area', 'base', 'br', 'col', 'embed', 'hr', 'img', 'input', 'link', 'meta', 'source', 'track', 'wbr',
+        'p',
+        'li',
+        'dt',
+        'dd',
+        'tr',
+        'td',
+        'th',
+        'thead',
+        'tbody',
+        'tfoot',
+        'colgroup',
+        'option',
+        'optgroup',
+        'rt',
+        'rp',
+        'area',
+        'base',
+        'br',
+        'col',
+        'embed',
+        'hr',
+        'img',
+        'input',
+        'link',
+        'meta',
+        'source',
+        'track',
+        'wbr',
     ];
 
     /** @return string|null what is exceeded, in words; null when all is well */

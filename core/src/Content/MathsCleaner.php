@@ -26,7 +26,13 @@ final readonly class MathsCleaner
             return [];
         }
 
-        return [new Element($name, $this->attributes($source, $name), in_array($name, AllowList::MATHS_TEXT, true) ? $this->text($source) : $this->children($source, $depth))];
+        return [
+            new Element(
+                $name,
+                $this->attributes($source, $name),
+                in_array($name, AllowList::MATHS_TEXT, true) ? $this->text($source) : $this->children($source, $depth),
+            ),
+        ];
     }
 
     /** @return list<Element> */

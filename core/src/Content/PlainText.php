@@ -12,7 +12,15 @@ final class PlainText
     {
         $lines = preg_split('/\s*\n\s*/u', self::raw($nodes)) ?: [];
 
-        return implode("\n", array_values(array_filter(array_map(fn (string $line): string => trim((string) preg_replace('/[ \t]+/', ' ', $line)), $lines), fn (string $line): bool => $line !== '')));
+        return implode(
+            "\n",
+            array_values(
+                array_filter(
+                    array_map(fn (string $line): string => trim((string) preg_replace('/[ \t]+/', ' ', $line)), $lines),
+                    fn (string $line): bool => $line !== '',
+                ),
+            ),
+        );
     }
 
     /** @param  list<Element|string>  $nodes */
@@ -35,9 +43,13 @@ final class PlainText
             $element->name === 'var' => '⟨'.$element->attribute('data-value').'⟩',
             $element->name === 'mi' && $element->attribute('data-value') !== null => '⟨'.$element->attribute('data-value').'⟩',
             $element->name === 'span' && ($element->attribute('data-part') ?? $element->attribute('data-gap')) !== null => '…',
-            $element->name === 'mfrac' && count($element->children) === 2 => self::raw([$element->children[0]]).'/'.self::raw([$element->children[1]]),
+            $element->name === 'mfrac' && count($element->children) === 2 => self::raw([$element->children[0]]).
+                '/'.
+                self::raw([$element->children[1]]),
             in_array($element->name, ['td', 'th'], true) => self::raw($element->children).' ',
-            isset(AllowList::BLOCK[$element->name]) || in_array($element->name, ['li', 'tr', 'caption'], true) => "\n".self::raw($element->children)."\n",
+            isset(AllowList::BLOCK[$element->name]) || in_array($element->name, ['li', 'tr', 'caption'], true) => "\n".
+                self::raw($element->children).
+                "\n",
             default => self::raw($element->children),
         };
     }

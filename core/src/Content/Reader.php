@@ -15,14 +15,15 @@ final class Reader
         if (strpbrk($html, '<&') === false) {
             return new RichText((new Cleaner)->fragmentOfText($html));
         }
-        if (preg_match('~^<p>([^<&]+)</p>$~D', $html, $plain) === 1) { // most options and feedback are this; no parser is needed
-            return new RichText(Lines::split([$plain[1]], fn (array $line): Element => new Element('p', [], $line)));
+        if (preg_match('~^<p>([^<&]+)</p>$~D', $html, $plain) === 1) {
+            // most options and feedback are this; no parser is needed
+            return new RichText(ParagraphLines::split([$plain[1]], fn (array $line): Element => new Element('p', [], $line)));
         }
         $exceeded = Limits::exceeded($html);
         if ($exceeded !== null) {
             $words = html_entity_decode(strip_tags($html), ENT_QUOTES | ENT_HTML5, 'UTF-8');
 
-            return new RichText((new Cleaner)->fragmentOfText($words), [new Dropped('markup', $exceeded, 1)]);
+            return new RichText((new Cleaner)->fragmentOfText($words), [new DroppedContent('markup', $exceeded, 1)]);
         }
         $html = (string) preg_replace('~<(?![A-Za-z/!?])~', '&lt;', $html); // "a < b" opens nothing
         $root = self::asXml($html) ?? self::asHtml($html);

@@ -14,7 +14,7 @@ final readonly class RichText
 
     /**
      * @param  list<Element|string>  $nodes
-     * @param  list<Dropped>  $dropped
+     * @param  list<DroppedContent>  $dropped
      */
     public function __construct(public array $nodes, public array $dropped = [])
     {

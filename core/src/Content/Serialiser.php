@@ -21,10 +21,23 @@ final class Serialiser
     {
         $html = "<$element->name";
         foreach ($element->attributes as $name => $value) {
-            $html .= " $name=\"".strtr($value, ['&' => '&amp;', '<' => '&lt;', '>' => '&gt;', '"' => '&quot;', "\n" => '&#10;', "\t" => '&#9;', "\r" => '&#13;']).'"';
+            $html .=
+                " $name=\"".
+                strtr($value, [
+                    '&' => '&amp;',
+                    '<' => '&lt;',
+                    '>' => '&gt;',
+                    '"' => '&quot;',
+                    "\n" => '&#10;',
+                    "\t" => '&#9;',
+                    "\r" => '&#13;',
+                ]).
+                '"';
         }
 
-        return in_array($element->name, AllowList::VOID, true) ? "$html/>" : "$html>".self::html($element->children)."</$element->name>";
+        return in_array($element->name, AllowList::VOID, true)
+            ? "$html/>"
+            : "$html>".self::html($element->children)."</$element->name>";
     }
 
     private static function escaped(string $text): string

@@ -38,12 +38,15 @@ final class Tree
     {
         $name = $element->attribute('data-value');
         if ($name !== null && isset($values[$name])) {
-            return $element->name === 'mi' ? ['mn', new \stdClass, $values[$name]] : $values[$name];
+            return $element->name === 'mi' ? ['mn', new \stdClass(), $values[$name]] : $values[$name];
         }
         if ($name !== null) {
-            return [$element->name === 'mi' ? 'mi' : 'var', new \stdClass, $name];
+            return [$element->name === 'mi' ? 'mi' : 'var', new \stdClass(), $name];
         }
-        $children = $element->name === 'annotation' ? array_map(fn (Element|string $child): string => is_string($child) ? self::tex($child, $values) : '', $element->children) : self::nodes($element->children, $values);
+        $children =
+            $element->name === 'annotation'
+                ? array_map(fn (Element|string $child): string => is_string($child) ? self::tex($child, $values) : '', $element->children)
+                : self::nodes($element->children, $values);
 
         return [$element->name, (object) $element->attributes, ...$children];
     }
@@ -51,6 +54,10 @@ final class Tree
     /** @param  array<string, string>  $values */
     private static function tex(string $tex, array $values): string
     {
-        return (string) preg_replace_callback('/\\\\val\{([A-Za-z][A-Za-z0-9_]*)\}/', fn (array $m): string => $values[$m[1]] ?? $m[1], $tex);
+        return (string) preg_replace_callback(
+            '/\\\\val\{([A-Za-z][A-Za-z0-9_]*)\}/',
+            fn (array $m): string => $values[$m[1]] ?? $m[1],
+            $tex,
+        );
     }
 }

@@ -7,6 +7,7 @@ namespace WideQuarry\Converting;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\PartKinds;
 
 /** A table some of whose cells are answers: what stands in such a cell is what is right there. */
 final class AnswerTable
@@ -15,11 +16,18 @@ final class AnswerTable
      * @param  list<list<string>>  $rows  every row as long
      * @param  list<string>  $taken  identifiers of parts that are there
      * @param  array<string, bool>  $answers  cells that are answers, as "row:column" from 0
-     * @param  string  $kind  text, number or menu
+     * @param  CellForm  $form  of the kind that the cells become
      * @return array{string, list<\stdClass>} the table, and its parts in the order of the cells
      */
-    public static function make(array $rows, array $answers, string $kind, int|float $points, bool $header, bool $side, array $taken): array
-    {
+    public static function make(
+        array $rows,
+        array $answers,
+        CellForm $form,
+        int|float $points,
+        bool $header,
+        bool $side,
+        array $taken,
+    ): array {
         $parts = [];
         $html = '';
         $words = self::distinct($rows, $answers);
@@ -31,7 +39,7 @@ final class AnswerTable
                     for ($n = count($parts) + 1; in_array("p$n", $taken, true); $n++);
                     $taken[] = "p$n";
                     $label = trim(($side ? $row[0] : '').($side && $header ? ', ' : '').($header ? $rows[0][$c] : ''), ', ');
-                    $parts[] = self::part("p$n", $kind, $cell, $points, $label, $words);
+                    $parts[] = $form->cell("p$n", $cell, $points, mb_substr($label, 0, 200), $words);
                     $inside = Draft::inlinePlace("p$n");
                 }
                 $head = ($header && $r === 0) || ($side && $c === 0);
@@ -50,15 +58,24 @@ final class AnswerTable
      *
      * @throws Malformed
      */
-    public static function read(mixed $json): array
+    public static function read(mixed $json, PartKinds $kinds): array
     {
         $fields = Fields::of($json, '', ['rows', 'answers', 'kind', 'points', 'header', 'side', 'taken'])->need('rows');
         $rows = $answers = $taken = [];
         foreach ($fields->list('rows', 200) as $i => $row) {
-            if (! is_array($row) || count($row) > 40 || count($row) !== count(is_array($fields->list('rows')[0]) ? $fields->list('rows')[0] : [])) {
+            if (
+                ! is_array($row) ||
+                count($row) > 40 ||
+                count($row) !== count(is_array($fields->list('rows')[0]) ? $fields->list('rows')[0] : [])
+            ) {
                 throw Malformed::wrongType("/rows/$i", 'a row of cells, as long as the others', $row);
             }
-            $rows[] = array_map(fn (mixed $cell): string => is_string($cell) ? mb_substr($cell, 0, 2000) : throw Malformed::wrongType("/rows/$i", 'cells of text', $cell), array_values($row));
+            $rows[] = array_map(
+                fn (mixed $cell): string => is_string($cell)
+                    ? mb_substr($cell, 0, 2000)
+                    : throw Malformed::wrongType("/rows/$i", 'cells of text', $cell),
+                array_values($row),
+            );
         }
         if ($rows === [] || $rows[0] === []) {
             throw Malformed::outOfRange('/rows', 'at least one cell', 0);
@@ -76,7 +93,32 @@ final class AnswerTable
             throw Malformed::outOfRange('/answers', 'together with the other answers at most 200', count($answers));
         }
 
-        return self::make($rows, $answers, $fields->oneOf('kind', ['text', 'number', 'menu'], 'text'), Exact::number(Exact::of($fields->has('points') ? $fields->decimal('points', '1000') : '1')), $fields->bool('header', true), $fields->bool('side', false), $taken);
+        $forms = self::forms($kinds);
+        $form = $forms[$fields->oneOf('kind', array_keys($forms), 'text')];
+
+        return self::make(
+            $rows,
+            $answers,
+            $form,
+            Exact::number(Exact::of($fields->has('points') ? $fields->decimal('points', '1000') : '1')),
+            $fields->bool('header', true),
+            $fields->bool('side', false),
+            $taken,
+        );
+    }
+
+    /** @return array<string, CellForm> the kinds a cell can ask for, by name */
+    private static function forms(PartKinds $kinds): array
+    {
+        $forms = [];
+        foreach ($kinds->all() as $kind) {
+            $form = $kind instanceof ConvertibleKind && $kind->isInline() ? $kind->answerForm() : null;
+            if ($form instanceof CellForm) {
+                $forms[$kind->name()] = $form;
+            }
+        }
+
+        return $forms;
     }
 
     /**
@@ -97,20 +139,5 @@ final class AnswerTable
         sort($words, SORT_NATURAL | SORT_FLAG_CASE);
 
         return $words;
-    }
-
-    /** @param  list<string>  $words */
-    private static function part(string $id, string $kind, string $cell, int|float $points, string $label, array $words): \stdClass
-    {
-        $old = (object) ['label' => mb_substr($label, 0, 200)];
-        if ($kind === 'menu') {
-            $options = array_map(fn (int $i, string $word): \stdClass => (object) ['id' => 'o'.($i + 1), 'html' => htmlspecialchars($word, ENT_NOQUOTES)], array_keys($words), $words);
-            $at = array_search($cell, $words, true);
-
-            return PartJson::part($id, 'menu', $old, $points, ['options' => $options, 'shuffle' => false], $at === false ? [] : [['id' => 'r1', 'on' => 'o'.($at + 1), 'credit' => '1']], ['scheme' => 'weights']);
-        }
-        $on = $kind === 'number' ? ['answer' => 'value', 'value' => strtr($cell, ['−' => '-'])] : ['answer' => 'is', 'text' => [$cell]];
-
-        return PartJson::part($id, $kind, $old, $points, ['width' => max(6, min(40, mb_strlen($cell) + 3))], $cell === '' ? [] : [['id' => 'r1', 'on' => (object) $on, 'credit' => '1']], ['scheme' => 'weights']);
     }
 }

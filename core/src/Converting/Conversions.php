@@ -7,18 +7,23 @@ namespace WideQuarry\Converting;
 use Brick\Math\BigRational;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
 /** Turns a part into another kind without typing again. What cannot be carried is named, so that an author can decide first. */
 final class Conversions
 {
-    /** @var array<string, AnswerForm> kinds that ask for one answer can become one another */
+    /** @var array<string, AnswerForm> kinds that ask for one answer at a time can become one another */
     private array $forms = [];
 
-    public function __construct()
+    public function __construct(private readonly PartKinds $kinds)
     {
-        foreach ([new OptionForm('choice'), new OptionForm('menu'), new TypedForm, new NumberForm, new TileForm] as $form) {
-            $this->forms[$form->kind()] = $form;
+        foreach ($kinds->all() as $kind) {
+            $form = $kind instanceof ConvertibleKind ? $kind->answerForm() : null;
+            if ($form !== null) {
+                $this->forms[$kind->name()] = $form;
+            }
         }
     }
 
@@ -29,53 +34,72 @@ final class Conversions
      */
     public function offers(string $kind): array
     {
-        return match (true) {
-            isset($this->forms[$kind]) => array_values(array_diff(array_keys($this->forms), [$kind])),
-            $kind === 'match' => ['group'],
-            $kind === 'group' => ['match'],
-            default => [],
-        };
+        $known = $this->kinds->find($kind);
+        $others = isset($this->forms[$kind]) ? array_diff(array_keys($this->forms), [$kind]) : [];
+
+        return [...array_values($others), ...array_keys($known instanceof ConvertibleKind ? $known->conversions() : [])];
+    }
+
+    /**
+     * Everything a part can become, what loses least first.
+     *
+     * @return array<string, ConvertedQuestion> by the name of the kind
+     *
+     * @throws Malformed when there is no such part
+     */
+    public function all(Question $question, string $id): array
+    {
+        $all = [];
+        foreach ($this->offers($question->part($id)->kindName ?? '') as $to) {
+            $all[$to] = $this->convert($question, $id, $to);
+        }
+        uasort($all, fn (ConvertedQuestion $a, ConvertedQuestion $b): int => count($a->losses) <=> count($b->losses));
+
+        return $all;
     }
 
     /** @throws Malformed when there is no such part, or no such way */
-    public function convert(Question $question, string $id, string $to): Converted
+    public function convert(Question $question, string $id, string $to): ConvertedQuestion
     {
         $part = $question->part($id) ?? throw Malformed::outOfRange('/part', 'the identifier of a part', $id);
         if (! in_array($to, $this->offers($part->kindName), true)) {
             throw Malformed::outOfRange('/to', implode(', ', $this->offers($part->kindName)) ?: 'nothing', $to);
         }
         $draft = new Draft($question);
-        $this->ties($draft, $question, $id, $part->kindName, $to);
+        $this->ties($draft, $question, $part, $to);
         $json = $draft->part($id);
-        match (true) {
-            $to === 'group' => Sorting::toGroups($draft, $json),
-            $to === 'match' => Sorting::toPairs($draft, $json),
-            $part->kindName === 'tiles' => $this->eachGap($draft, $json, $to),
-            default => $this->forms[$to]->make($draft, Places::find($draft, $id), $this->forms[$part->kindName]->answers($draft, $json, null), $json, Exact::number($part->points())),
-        };
-        if (isset(PartJson::settings($json)->normalise) && $to !== 'text') {
+        $own = $part->kind instanceof ConvertibleKind ? $part->kind->conversions()[$to] ?? null : null;
+        if ($own !== null) {
+            $own($draft, $json);
+        } elseif ($part->kind?->fillsGaps() === true) {
+            $this->eachGap($draft, $json, $this->forms[$part->kindName], $this->forms[$to]);
+        } else {
+            $answers = $this->forms[$part->kindName]->answers($draft, $json, null);
+            $this->forms[$to]->make($draft, PartPlaces::find($draft, $id), $answers, $json, Exact::number($part->points()));
+        }
+        if (isset(PartJson::settings($json)->normalise) && ($this->forms[$to] ?? null)?->normalises() !== true) {
             $draft->lose('What was said of capitals, spaces and accents is lost.');
         }
 
-        return new Converted($draft->json, $draft->losses);
+        return new ConvertedQuestion($draft->json, $draft->losses);
     }
 
     /** Every gap becomes a part of its own, with its share of the points; the tiles go. */
-    private function eachGap(Draft $draft, \stdClass $part, string $to): void
+    private function eachGap(Draft $draft, \stdClass $part, AnswerForm $from, AnswerForm $to): void
     {
         $id = PartJson::text($part, 'id');
         $gaps = $draft->gaps($id);
         if ($gaps === []) {
-            $this->forms[$to]->make($draft, Draft::blockPlace($id), [], $part, Exact::number(PartJson::points($part)));
+            $to->make($draft, Draft::blockPlace($id), [], $part, Exact::number(PartJson::points($part)));
 
             return;
         }
         $share = $this->share($draft, $part, count($gaps));
         foreach ($gaps as $gap) {
-            $answers = $this->forms['tiles']->answers($draft, $part, $gap);
+            $answers = $from->answers($draft, $part, $gap);
             $alone = clone $part;
             unset($alone->feedback);
-            $this->forms[$to]->make($draft, Draft::gapPlace($gap, $id), $answers, $alone, $share);
+            $to->make($draft, Draft::gapPlace($gap, $id), $answers, $alone, $share);
         }
         if (isset($part->feedback)) {
             $draft->lose('Feedback on the tiles as a whole is lost.');
@@ -90,30 +114,44 @@ final class Conversions
         $share = $points->dividedBy($gaps);
         $stored = Exact::toPlaces($share, 4)->toBigRational();
         if (! $stored->isEqualTo($share)) {
-            $draft->lose('The points cannot be shared out evenly over '.$gaps.' gaps: together they come to '.Exact::number($stored->multipliedBy(BigRational::of($gaps))).' instead of '.Exact::number($points).'.');
+            $draft->lose(
+                'The points cannot be shared out evenly over '.
+                    $gaps.
+                    ' gaps: together they come to '.
+                    Exact::number($stored->multipliedBy(BigRational::of($gaps))).
+                    ' instead of '.
+                    Exact::number($points).
+                    '.',
+            );
         }
 
         return Exact::number($stored);
     }
 
     /** Rules that are shared with other parts, or that others wait for. */
-    private function ties(Draft $draft, Question $question, string $id, string $from, string $to): void
+    private function ties(Draft $draft, Question $question, Part $part, string $to): void
     {
         $scoring = $draft->json->scoring ?? null;
-        if (! $scoring instanceof \stdClass) {
+        if (! ($scoring instanceof \stdClass)) {
             return;
         }
-        if (! in_array($to, ['text', 'number'], true)) {
+        $id = $part->id;
+        if ($this->kinds->find($to)?->canShareAnswers() !== true) {
             $once = array_values(array_filter($question->scoring->once, fn (array $list): bool => ! in_array($id, $list, true)));
             if (count($once) < count($question->scoring->once)) {
                 $draft->lose('That it shares its answers with other places is lost.');
                 $scoring->once = $once;
             }
         }
-        $tied = array_filter($question->scoring->gates, fn (array $gate): bool => $gate['part'] === $id || in_array($id, $gate['needs'], true));
-        if ($tied !== [] && ($from === 'tiles' || $to === 'tiles')) {
+        $tied = array_filter(
+            $question->scoring->gates,
+            fn (array $gate): bool => $gate['part'] === $id || in_array($id, $gate['needs'], true),
+        );
+        if ($tied !== [] && ($part->kind?->fillsGaps() === true || $this->kinds->find($to)?->fillsGaps() === true)) {
             $draft->lose('That parts wait for one another is lost where this one is concerned.');
-            $scoring->gates = array_values(array_filter($question->scoring->gates, fn (array $gate): bool => ! in_array($gate, $tied, true)));
+            $scoring->gates = array_values(
+                array_filter($question->scoring->gates, fn (array $gate): bool => ! in_array($gate, $tied, true)),
+            );
         }
     }
 }

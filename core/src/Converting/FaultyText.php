@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Converting;
 
 use WideQuarry\Content\Pieces;
-use WideQuarry\Documents\Amended;
+use WideQuarry\Documents\CorrectedText;
 
 /** A text to mend, made of the faulty and the right text. */
 final class FaultyText
@@ -21,10 +21,18 @@ final class FaultyText
         $html = '';
         $rules = [];
         $at = 0;
-        foreach (Amended::faults($faulty, $right) as $n => [$from, $length, $words]) {
+        foreach (CorrectedText::faults($faulty, $right) as $n => [$from, $length, $words]) {
             $id = 'f'.($n + 1);
-            $html .= self::plain(substr($faulty, $at, $from - $at))."<span data-piece=\"$id\">".self::plain(substr($faulty, $from, $length)).'</span>';
-            $rules[] = (object) ['id' => 'r'.($n + 1), 'on' => (object) ['answer' => 'is', 'text' => [$words], 'piece' => $id], 'credit' => '1'];
+            $html .=
+                self::plain(substr($faulty, $at, $from - $at)).
+                "<span data-piece=\"$id\">".
+                self::plain(substr($faulty, $from, $length)).
+                '</span>';
+            $rules[] = (object) [
+                'id' => 'r'.($n + 1),
+                'on' => (object) ['answer' => 'is', 'text' => [$words], 'piece' => $id],
+                'credit' => '1',
+            ];
             $at = $from + $length;
         }
         $html .= self::plain(substr($faulty, $at));

@@ -22,26 +22,37 @@ final class OptionLines
     {
         $lines = [];
         foreach (preg_split('/\R/u', mb_scrub($pasted, 'UTF-8')) ?: [] as $line) {
-            $line = trim((string) preg_replace('/[\p{Z}\t]+/u', ' ', (string) preg_replace('/[\x{200B}-\x{200D}\x{FEFF}\x{00AD}]/u', '', $line)));
+            $line = trim(
+                (string) preg_replace('/[\p{Z}\t]+/u', ' ', (string) preg_replace('/[\x{200B}-\x{200D}\x{FEFF}\x{00AD}]/u', '', $line)),
+            );
             if ($line !== '') {
                 $lines[] = $line;
             }
         }
         $lines = array_slice($lines, 0, self::MOST);
 
-        return self::withoutBullets($lines) ?? self::withoutNumbers($lines) ?? $lines;
+        return self::withoutBullets($lines) ?? (self::withoutNumbers($lines) ?? $lines);
     }
 
     /**
-     * Lines of two things each, as "term – definition" or two columns of a spreadsheet: cut at the first sign between them that every line has.
+     * Lines of two things each, as "term – definition" or two columns of a spreadsheet: cut at the first sign between them that every
+     * line has.
      *
      * @return list<array{string, string}>|null null when there is none, or only one line
      */
     public static function pairs(string $pasted): ?array
     {
-        $lines = array_values(array_filter(preg_split('/\R/u', mb_scrub($pasted, 'UTF-8')) ?: [], fn (string $line): bool => trim($line) !== ''));
+        $lines = array_values(
+            array_filter(preg_split('/\R/u', mb_scrub($pasted, 'UTF-8')) ?: [], fn (string $line): bool => trim($line) !== ''),
+        );
         foreach (count($lines) > 1 ? self::BETWEEN : [] as $sign) {
-            $cut = array_map(fn (string $line): array => array_map(fn (string $side): string => trim((string) preg_replace('/[\p{Z}\t]+/u', ' ', $side)), explode($sign, $line, 2)), array_slice($lines, 0, self::MOST));
+            $cut = array_map(
+                fn (string $line): array => array_map(
+                    fn (string $side): string => trim((string) preg_replace('/[\p{Z}\t]+/u', ' ', $side)),
+                    explode($sign, $line, 2),
+                ),
+                array_slice($lines, 0, self::MOST),
+            );
             if (array_filter($cut, fn (array $sides): bool => $sides[0] === '' || ($sides[1] ?? '') === '') === []) {
                 $lefts = self::clean(implode("\n", array_column($cut, 0))); // their numbering goes with them
 
@@ -60,7 +71,10 @@ final class OptionLines
     {
         $without = array_map(fn (string $line): string => (string) preg_replace(self::BULLET, '', $line, 1), $lines);
 
-        return $lines !== [] && array_filter(array_keys($lines), fn (int $i): bool => $without[$i] === $lines[$i] || $without[$i] === '') === [] ? $without : null;
+        return $lines !== [] &&
+            array_filter(array_keys($lines), fn (int $i): bool => $without[$i] === $lines[$i] || $without[$i] === '') === []
+            ? $without
+            : null;
     }
 
     /**

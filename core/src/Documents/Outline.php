@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Documents;
 
 /**
- * An outline as people write one: a name a line, deeper by indentation (tabs or spaces), by bullets, by numbers ("1.2.3 Basalt"), by marks of
+ * An outline as people write one: a name a line, deeper by indentation (tabs or spaces), by bullets, by numbers ("1.2.3 Basalt"), by
+ * marks of
  * headings ("## Basalt"), or a whole path in a line ("Rocks > Igneous > Basalt").
  */
 final class Outline
@@ -16,10 +17,18 @@ final class Outline
 
     private const DEEPEST = 12;
 
-    /** @return list<array{name: string, depth: int}> from top to bottom; depth 0 stands at the top, and each is at most one deeper than the one before */
+    /**
+     * @return list<array{name: string, depth: int}> from top to bottom; depth 0 stands at the top, and each is at most one deeper than
+     * the one before
+     */
     public static function read(string $text): array
     {
-        $lines = array_values(array_filter(explode("\n", str_replace(["\r\n", "\r", "\u{A0}"], ["\n", "\n", ' '], mb_scrub($text, 'UTF-8'))), fn (string $line): bool => trim($line) !== ''));
+        $lines = array_values(
+            array_filter(
+                explode("\n", str_replace(["\r\n", "\r", "\u{A0}"], ["\n", "\n", ' '], mb_scrub($text, 'UTF-8'))),
+                fn (string $line): bool => trim($line) !== '',
+            ),
+        );
         $lines = array_slice($lines, 0, self::MOST);
         $paths = array_filter($lines, fn (string $line): bool => preg_match('/\S\s+[>›»→|]\s+\S/u', $line) === 1);
 
@@ -35,7 +44,16 @@ final class Outline
         $nodes = [];
         $before = [];
         foreach ($lines as $line) {
-            $path = array_slice(array_values(array_filter(array_map(self::named(...), preg_split('/\s+[>›»→|]\s+/u', $line) ?: []), fn (string $name): bool => $name !== '')), 0, self::DEEPEST);
+            $path = array_slice(
+                array_values(
+                    array_filter(
+                        array_map(self::named(...), preg_split('/\s+[>›»→|]\s+/u', $line) ?: []),
+                        fn (string $name): bool => $name !== '',
+                    ),
+                ),
+                0,
+                self::DEEPEST,
+            );
             $same = 0;
             while ($same < count($path) && ($before[$same] ?? null) === $path[$same]) {
                 $same++;
@@ -46,7 +64,9 @@ final class Outline
             $before = $path;
         }
 
-        return array_values(array_filter($nodes, fn (array $node, int $i): bool => $i === 0 || $node !== $nodes[$i - 1], ARRAY_FILTER_USE_BOTH));
+        return array_values(
+            array_filter($nodes, fn (array $node, int $i): bool => $i === 0 || $node !== $nodes[$i - 1], ARRAY_FILTER_USE_BOTH),
+        );
     }
 
     /**
@@ -56,7 +76,8 @@ final class Outline
     private static function indented(array $lines): array
     {
         $nodes = [];
-        $chapters = preg_grep('/^\s*\d+(?:\.\d+)+\.?\s+\S/u', $lines) !== []; // only beside "1.1 Igneous" is "1 Rocks" a number of a chapter
+        // only beside "1.1 Igneous" is "1 Rocks" a number of a chapter
+        $chapters = preg_grep('/^\s*\d+(?:\.\d+)+\.?\s+\S/u', $lines) !== [];
         $open = []; // how far in each line stands that the next may lie below
         foreach ($lines as $line) {
             [$in, $name] = self::measured($line, $chapters);

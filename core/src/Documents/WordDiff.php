@@ -9,7 +9,10 @@ final class WordDiff
 {
     private const MOST = 1500;
 
-    /** @return list<array{'same'|'old'|'new', string}> runs in the order in which they are read; the old ones without the new are the old text */
+    /**
+     * @return list<array{'same'|'old'|'new', string}> runs in the order in which they are read; the old ones without the new are the old
+     * text
+     */
     public static function of(string $old, string $new): array
     {
         [$a, $b] = [self::tokens($old), self::tokens($new)];
@@ -19,7 +22,7 @@ final class WordDiff
         $runs = [];
         $at = 0;
         [$struck, $written] = ['', ''];
-        foreach ([...Longest::changes($a, $b), [count($a), 0, count($b), 0]] as [$i, $count, $j, $instead]) {
+        foreach ([...SequenceDiff::changes($a, $b), [count($a), 0, count($b), 0]] as [$i, $count, $j, $instead]) {
             $same = implode('', array_slice($a, $at, $i - $at));
             if (trim($same) !== '' || $count + $instead === 0) {
                 array_push($runs, ['old', $struck], ['new', $written], ['same', $same]);
@@ -37,7 +40,9 @@ final class WordDiff
     /** @return list<array{'same'|'old'|'new', string}> the one struck, the other written, where words do not count */
     public static function whole(string $old, string $new): array
     {
-        return $old === $new ? [['same', $old]] : array_values(array_filter([['old', $old], ['new', $new]], fn (array $run): bool => $run[1] !== ''));
+        return $old === $new
+            ? [['same', $old]]
+            : array_values(array_filter([['old', $old], ['new', $new]], fn (array $run): bool => $run[1] !== ''));
     }
 
     /** @return list<string> words, numbers (1/2, 0.5), spaces, and single signs */

@@ -9,6 +9,9 @@ interface Format
 {
     public function name(): string;
 
+    /** Formats of one family share a reader; a package with several families is read once per family. */
+    public function family(): string;
+
     /** Judged by content, not by name. */
     public function recognises(Source $source): bool;
 
@@ -17,7 +20,7 @@ interface Format
      *
      * @return iterable<\stdClass|Medium|Notice>
      *
-     * @throws Unreadable
+     * @throws UnreadableFile
      */
     public function read(Source $source): iterable;
 }

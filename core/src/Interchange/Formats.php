@@ -10,7 +10,7 @@ use WideQuarry\Interchange\Qti12\Qti12Format;
 use WideQuarry\Interchange\Qti2\Qti2Format;
 use WideQuarry\Interchange\Qti30\Qti30Format;
 use WideQuarry\Interchange\Typed\TypedFormat;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /** The formats there are. A new one is one folder and one line here. */
 final readonly class Formats
@@ -20,7 +20,7 @@ final readonly class Formats
     {
     }
 
-    public static function standard(Parts $kinds): self
+    public static function standard(PartKinds $kinds): self
     {
         return new self([
             new PackFormat($kinds),
@@ -33,15 +33,22 @@ final readonly class Formats
         ]);
     }
 
-    /** @throws Unreadable */
+    /** @throws UnreadableFile */
     public function for(Source $source): Format
     {
+        $families = [];
         foreach ($this->formats as $format) {
-            if ($format->recognises($source)) {
-                return $format;
+            if (! isset($families[$format->family()]) && $format->recognises($source)) {
+                if (! $source->isZip()) {
+                    return $format;
+                }
+                $families[$format->family()] = $format;
             }
         }
-        throw Unreadable::unknownFormat($source->name);
+        if ($families !== []) {
+            return count($families) === 1 || isset($families['pack']) ? reset($families) : new MixedFormat(array_values($families));
+        }
+        throw UnreadableFile::unknownFormat($source->name);
     }
 
     /** A format to be written in. */
@@ -59,6 +66,11 @@ final readonly class Formats
     /** @return list<string> of those that are written */
     public function names(): array
     {
-        return array_values(array_map(fn (Format $format): string => $format->name(), array_filter($this->formats, fn (Format $format): bool => $format instanceof WritableFormat)));
+        return array_values(
+            array_map(
+                fn (Format $format): string => $format->name(),
+                array_filter($this->formats, fn (Format $format): bool => $format instanceof WritableFormat),
+            ),
+        );
     }
 }

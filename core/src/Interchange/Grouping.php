@@ -25,7 +25,9 @@ final readonly class Grouping
     {
         $by = [];
         foreach ($groups as $group) {
-            is_string($group->id ?? null) && $by[$group->id] ??= $group;
+            if (is_string($group->id ?? null)) {
+                $by[$group->id] ??= $group;
+            }
         }
 
         return new self($by, $names);
@@ -36,9 +38,17 @@ final readonly class Grouping
     {
         $path = [];
         $met = [];
-        for ($id = $group; isset($this->groups[$id]) && ! isset($met[$id]) && count($met) < self::DEEPEST; $id = is_string($this->groups[$id]->parent ?? null) ? $this->groups[$id]->parent : '') {
+        for (
+            $id = $group;
+            isset($this->groups[$id]) && ! isset($met[$id]) && count($met) < self::DEEPEST;
+            $id = is_string($this->groups[$id]->parent ?? null) ? $this->groups[$id]->parent : ''
+        ) {
             $met[$id] = true;
-            $name = mb_substr(trim($this->names[$id] ?? (is_string($this->groups[$id]->title ?? null) ? $this->groups[$id]->title : '')), 0, 200);
+            $name = mb_substr(
+                trim($this->names[$id] ?? (is_string($this->groups[$id]->title ?? null) ? $this->groups[$id]->title : '')),
+                0,
+                200,
+            );
             if ($name !== '' && ($path[0] ?? null) !== $name) {
                 array_unshift($path, $name);
             }
@@ -62,7 +72,10 @@ final readonly class Grouping
         return $within;
     }
 
-    /** @return list<array{id: string, depth: int, kind: string, title: string, name: string, questions: int}> in the order of a tree; empty ones without anything in them are left out */
+    /**
+     * @return list<array{id: string, depth: int, kind: string, title: string, name: string, questions: int}> in the order of a tree;
+     * empty ones without anything in them are left out
+     */
     public function tree(?string $under = null, int $depth = 0): array
     {
         $rows = [];
@@ -77,7 +90,14 @@ final readonly class Grouping
                 continue;
             }
             $title = is_string($group->title ?? null) ? $group->title : '';
-            $rows[] = ['id' => (string) $id, 'depth' => $depth, 'kind' => is_string($group->kind ?? null) ? $group->kind : 'section', 'title' => $title, 'name' => $this->names[(string) $id] ?? $title, 'questions' => $questions];
+            $rows[] = [
+                'id' => (string) $id,
+                'depth' => $depth,
+                'kind' => is_string($group->kind ?? null) ? $group->kind : 'section',
+                'title' => $title,
+                'name' => $this->names[(string) $id] ?? $title,
+                'questions' => $questions,
+            ];
             array_push($rows, ...$below);
         }
 

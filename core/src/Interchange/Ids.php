@@ -12,7 +12,7 @@ final class Ids
     {
         $hex = substr(hash('sha256', implode("\0", $names)), 0, 32);
         $hex[12] = '8';
-        $hex[16] = dechex((int) hexdec($hex[16]) & 3 | 8);
+        $hex[16] = dechex(((int) hexdec($hex[16]) & 3) | 8);
 
         return implode('-', [substr($hex, 0, 8), substr($hex, 8, 4), substr($hex, 12, 4), substr($hex, 16, 4), substr($hex, 20)]);
     }

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange;
 
 /**
- * Learning object metadata (IEEE 1484.12.1) of a resource in a manifest: title, language, keywords, author, difficulty, time, rights, topics and standards.
+ * Learning object metadata (IEEE 1484.12.1) of a resource in a manifest: title, language, keywords, author, difficulty, time, rights,
+ * topics and standards.
  * Namespaces and binding differ from package to package, so elements are told by their names alone.
  */
 final class Lom
@@ -28,15 +29,17 @@ final class Lom
 
     private function __construct()
     {
-        $this->record = new \stdClass;
+        $this->record = new \stdClass();
     }
 
     public static function read(?\DOMElement $metadata): self
     {
-        $lom = new self;
+        $lom = new self();
         if ($metadata !== null) {
             foreach ($metadata->childNodes as $child) {
-                $child instanceof \DOMElement && $lom->element($child, '');
+                if ($child instanceof \DOMElement) {
+                    $lom->element($child, '');
+                }
             }
         }
 
@@ -46,22 +49,46 @@ final class Lom
     /** @param  \stdClass  $record of a question or stimulus */
     public static function write(string $title, \stdClass $record, string $language = ''): string
     {
-        $text = fn (string $name, mixed $value): string => is_string($value) && $value !== '' ? "<$name><string>".self::escape($value)."</string></$name>" : '';
-        $keywords = implode('', array_map(fn (mixed $tag): string => $text('keyword', $tag), is_array($record->tags ?? null) ? $record->tags : []));
+        $text = fn (string $name, mixed $value): string => is_string($value) && $value !== ''
+            ? "<$name><string>".self::escape($value)."</string></$name>"
+            : '';
+        $keywords = implode(
+            '',
+            array_map(fn (mixed $tag): string => $text('keyword', $tag), is_array($record->tags ?? null) ? $record->tags : []),
+        );
         $difficulty = self::DIFFICULTY[is_int($record->difficulty ?? null) ? $record->difficulty : 0] ?? null;
         $minutes = $record->minutes ?? null;
         $general = $text('title', $title).($language === '' || $language === 'und' ? '' : "<language>$language</language>").$keywords;
-        $author = is_string($record->author ?? null) && $record->author !== '' ? '<contribute><role><source>LOMv1.0</source><value>author</value></role><entity>'.self::escape(VCard::write($record->author)).'</entity></contribute>' : '';
-        $educational = ($difficulty === null ? '' : "<difficulty><source>LOMv1.0</source><value>$difficulty</value></difficulty>")
-            .(is_int($minutes) || is_float($minutes) ? '<typicalLearningTime><duration>PT'.(int) round($minutes * 60).'S</duration></typicalLearningTime>' : '');
+        $author =
+            is_string($record->author ?? null) && $record->author !== ''
+                ? '<contribute><role><source>LOMv1.0</source><value>author</value></role><entity>'.
+                    self::escape(VCard::write($record->author)).
+                    '</entity></contribute>'
+                : '';
+        $educational =
+            ($difficulty === null ? '' : "<difficulty><source>LOMv1.0</source><value>$difficulty</value></difficulty>").
+            (is_int($minutes) || is_float($minutes)
+                ? '<typicalLearningTime><duration>PT'.(int) round($minutes * 60).'S</duration></typicalLearningTime>'
+                : '');
         $rights = $text('description', $record->licence ?? null);
-        $inner = implode('', array_map(fn (string $name, string $in): string => $in === '' ? '' : "<$name>$in</$name>", ['general', 'lifeCycle', 'educational', 'rights'], [$general, $author, $educational, $rights])).LomClassification::write($record);
+        $inner =
+            implode(
+                '',
+                array_map(
+                    fn (string $name, string $in): string => $in === '' ? '' : "<$name>$in</$name>",
+                    ['general', 'lifeCycle', 'educational', 'rights'],
+                    [$general, $author, $educational, $rights],
+                ),
+            ).LomClassification::write($record);
 
         return $inner === '' ? '' : "<metadata><lom xmlns=\"http://ltsc.ieee.org/xsd/LOM\">$inner</lom></metadata>";
     }
 
     private function element(\DOMElement $element, string $path): void
     {
+        if ($element->localName === 'curriculumStandardsMetadata' && CurriculumStandards::read($element, $this->record)) {
+            return;
+        }
         $path .= ($path === '' ? '' : '.').$element->localName;
         if ($path === 'lom.classification' && LomClassification::read($element, $this->record)) {
             return;
@@ -69,7 +96,10 @@ final class Lom
         if (strtolower($path) === 'lom.lifecycle.contribute' && $this->author($element)) {
             return;
         }
-        $children = array_filter(iterator_to_array($element->childNodes, false), fn (\DOMNode $node): bool => $node instanceof \DOMElement && ! in_array($node->localName, ['string', 'langstring'], true));
+        $children = array_filter(
+            iterator_to_array($element->childNodes, false),
+            fn (\DOMNode $node): bool => $node instanceof \DOMElement && ! in_array($node->localName, ['string', 'langstring'], true),
+        );
         foreach ($children as $child) {
             $this->element($child, $path);
         }
@@ -116,13 +146,17 @@ final class Lom
         $said = ['role' => '', 'entity' => '', 'centity' => '', 'date' => ''];
         foreach ($contribute->getElementsByTagName('*') as $child) {
             $name = strtolower((string) $child->localName);
-            isset($said[$name]) && $said[$name] = trim($child->textContent);
+            if (isset($said[$name])) {
+                $said[$name] = trim($child->textContent);
+            }
         }
         $author = VCard::name($said['entity'] !== '' ? $said['entity'] : $said['centity']);
         if (! str_ends_with(strtolower($said['role']), 'author') || $author === '' || isset($this->record->author)) {
             return false;
         }
-        $said['date'] === '' || $this->fields['lom.lifeCycle.contribute.date'] = mb_substr(mb_scrub($said['date']), 0, 500);
+        if ($said['date'] !== '') {
+            $this->fields['lom.lifeCycle.contribute.date'] = mb_substr(mb_scrub($said['date']), 0, 500);
+        }
 
         return $this->set('author', $author);
     }

@@ -22,7 +22,9 @@ final class LomClassification
         foreach (self::children($classification) as $child) {
             $name = strtolower((string) $child->localName);
             if ($name === 'purpose') {
-                $value = array_values(array_filter(self::children($child), fn (\DOMElement $one): bool => $one->localName === 'value'))[0] ?? $child;
+                $value =
+                    array_values(array_filter(self::children($child), fn (\DOMElement $one): bool => $one->localName === 'value'))[0] ??
+                    $child;
                 $purpose = strtolower(self::text($value));
             } elseif ($name === 'taxonpath') {
                 $paths[] = $child;
@@ -54,16 +56,28 @@ final class LomClassification
 
     public static function write(\stdClass $record): string
     {
-        $string = fn (string $name, string $value): string => "<$name><string>".htmlspecialchars($value, ENT_XML1 | ENT_QUOTES, 'UTF-8')."</string></$name>";
-        $about = fn (string $purpose, string $paths): string => $paths === '' ? '' : "<classification><purpose><source>LOMv1.0</source><value>$purpose</value></purpose>$paths</classification>";
+        $string = fn (string $name, string $value): string => "<$name><string>".
+            htmlspecialchars($value, ENT_XML1 | ENT_QUOTES, 'UTF-8').
+            "</string></$name>";
+        $about = fn (string $purpose, string $paths): string => $paths === ''
+            ? ''
+            : "<classification><purpose><source>LOMv1.0</source><value>$purpose</value></purpose>$paths</classification>";
         $topics = $standards = '';
         foreach (is_array($record->topics ?? null) ? $record->topics : [] as $path) {
             $steps = array_filter(is_array($path) ? $path : [], is_string(...));
-            $topics .= '<taxonPath>'.implode('', array_map(fn (string $step): string => '<taxon>'.$string('entry', $step).'</taxon>', $steps)).'</taxonPath>';
+            $topics .=
+                '<taxonPath>'.
+                implode('', array_map(fn (string $step): string => '<taxon>'.$string('entry', $step).'</taxon>', $steps)).
+                '</taxonPath>';
         }
         foreach (is_array($record->standards ?? null) ? $record->standards : [] as $standard) {
             if ($standard instanceof \stdClass && is_string($standard->framework ?? null) && is_string($standard->code ?? null)) {
-                $standards .= '<taxonPath>'.$string('source', $standard->framework).'<taxon><id>'.htmlspecialchars($standard->code, ENT_XML1 | ENT_QUOTES, 'UTF-8').'</id></taxon></taxonPath>';
+                $standards .=
+                    '<taxonPath>'.
+                    $string('source', $standard->framework).
+                    '<taxon><id>'.
+                    htmlspecialchars($standard->code, ENT_XML1 | ENT_QUOTES, 'UTF-8').
+                    '</id></taxon></taxonPath>';
             }
         }
 
@@ -94,7 +108,9 @@ final class LomClassification
         $taxa = self::taxa($path);
         $code = $taxa === [] ? '' : (end($taxa)['id'] !== '' ? end($taxa)['id'] : end($taxa)['entry']);
 
-        return $framework === '' || $code === '' || mb_strlen($framework.$code) > 400 ? null : (object) ['framework' => $framework, 'code' => $code];
+        return $framework === '' || $code === '' || mb_strlen($framework.$code) > 400
+            ? null
+            : (object) ['framework' => $framework, 'code' => $code];
     }
 
     /** @return list<array{id: string, entry: string}> the older binding nests them */
@@ -107,7 +123,9 @@ final class LomClassification
             }
             $said = ['id' => '', 'entry' => ''];
             foreach (self::children($taxon) as $child) {
-                isset($said[(string) $child->localName]) && $said[(string) $child->localName] = self::text($child);
+                if (isset($said[(string) $child->localName])) {
+                    $said[(string) $child->localName] = self::text($child);
+                }
             }
             $taxa[] = $said;
         }
@@ -123,6 +141,8 @@ final class LomClassification
     /** @return list<\DOMElement> */
     private static function children(\DOMElement $element): array
     {
-        return array_values(array_filter(iterator_to_array($element->childNodes, false), fn (\DOMNode $node): bool => $node instanceof \DOMElement));
+        return array_values(
+            array_filter(iterator_to_array($element->childNodes, false), fn (\DOMNode $node): bool => $node instanceof \DOMElement),
+        );
     }
 }

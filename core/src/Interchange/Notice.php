@@ -7,8 +7,15 @@ namespace WideQuarry\Interchange;
 /** Something a reader or writer has to say about the other side's file. */
 final readonly class Notice implements \JsonSerializable
 {
-    private function __construct(public string $code, public string $severity, public string $message, public ?string $file, public ?int $line, public ?string $path, public ?string $question)
-    {
+    private function __construct(
+        public string $code,
+        public string $severity,
+        public string $message,
+        public ?string $file,
+        public ?int $line,
+        public ?string $path,
+        public ?string $question,
+    ) {
     }
 
     /** Worth knowing; nothing is lost. */
@@ -38,6 +45,14 @@ final readonly class Notice implements \JsonSerializable
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
-        return ['code' => $this->code, 'severity' => $this->severity, 'file' => $this->file, 'line' => $this->line, 'path' => $this->path, 'question' => $this->question, 'message' => $this->message];
+        return [
+            'code' => $this->code,
+            'severity' => $this->severity,
+            'file' => $this->file,
+            'line' => $this->line,
+            'path' => $this->path,
+            'question' => $this->question,
+            'message' => $this->message,
+        ];
     }
 }

@@ -25,7 +25,7 @@ final class Source
         return str_starts_with($this->head(), "PK\x03\x04") || str_starts_with($this->head(), "PK\x05\x06");
     }
 
-    /** @throws Unreadable */
+    /** @throws UnreadableFile */
     public function zip(): SafeZip
     {
         return $this->zip ??= SafeZip::open($this->file, null, $this->name);
@@ -34,12 +34,15 @@ final class Source
     /** The first 4,000 bytes. */
     public function head(): string
     {
-        return $this->head ??= is_file($this->file) && is_readable($this->file) ? (string) file_get_contents($this->file, false, null, 0, 4000) : throw Unreadable::notFound($this->name);
+        return $this->head ??=
+            is_file($this->file) && is_readable($this->file)
+                ? (string) file_get_contents($this->file, false, null, 0, 4000)
+                : throw UnreadableFile::notFound($this->name);
     }
 
     public function bytes(): string
     {
-        return filesize($this->file) > 200_000_000 ? throw Unreadable::tooLarge(200) : (string) file_get_contents($this->file);
+        return filesize($this->file) > 200_000_000 ? throw UnreadableFile::tooLarge(200) : (string) file_get_contents($this->file);
     }
 
     /** Said by readers of files that are no packages. */
@@ -57,6 +60,8 @@ final class Source
     {
         $size = (int) filesize($this->file);
 
-        return $this->zip !== null ? [min($this->zip->taken(), $this->zip->bytes), $this->zip->bytes] : [(int) ($size * min(1, $this->reached[0] / $this->reached[1])), $size];
+        return $this->zip !== null
+            ? [min($this->zip->taken(), $this->zip->bytes), $this->zip->bytes]
+            : [(int) ($size * min(1, $this->reached[0] / $this->reached[1])), $size];
     }
 }

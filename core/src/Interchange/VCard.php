@@ -19,6 +19,12 @@ final class VCard
             return mb_substr(trim($card), 0, 200);
         }
 
-        return preg_match('/\bFN(?:;[^:]*)?:(.+?)(?=\s*(?:[\r\n]|\b(?:N|ORG|EMAIL|TEL|TITLE|URL|ADR|NOTE|UID|REV|END)[:;]|$))/si', $card, $m) === 1 ? mb_substr(stripslashes(trim($m[1])), 0, 200) : '';
+        return preg_match(
+            '/\bFN(?:;[^:]*)?:(.+?)(?=\s*(?:[\r\n]|\b(?:N|ORG|EMAIL|TEL|TITLE|URL|ADR|NOTE|UID|REV|END)[:;]|$))/si',
+            $card,
+            $m,
+        ) === 1
+            ? mb_substr(stripslashes(trim($m[1])), 0, 200)
+            : '';
     }
 }

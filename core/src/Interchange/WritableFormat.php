@@ -12,5 +12,5 @@ interface WritableFormat extends Format
      *
      * @return list<Notice> what the format cannot say
      */
-    public function write(Found $content, string $file): array;
+    public function write(PackageContents $content, string $file): array;
 }

@@ -21,11 +21,12 @@ final readonly class Fields
      */
     public static function of(mixed $value, string $path, array $known): self
     {
-        if (! $value instanceof \stdClass) {
+        if (! ($value instanceof \stdClass)) {
             throw Malformed::wrongType($path, 'an object', $value);
         }
         foreach (array_keys(get_object_vars($value)) as $field) {
-            if (! in_array($field, $known, true)) { // a name such as "0" comes as an integer, and is unknown too
+            if (! in_array($field, $known, true)) {
+                // a name such as "0" comes as an integer, and is unknown too
                 throw Malformed::unknownField($path.'/'.self::escape((string) $field), (string) $field);
             }
         }
@@ -62,7 +63,9 @@ final readonly class Fields
             throw Malformed::wrongType($this->at($field), 'text', $value);
         }
 
-        return strlen($value) <= $max || mb_strlen($value) <= $max ? $value : throw Malformed::outOfRange($this->at($field), "at most $max characters", $value);
+        return strlen($value) <= $max || mb_strlen($value) <= $max
+            ? $value
+            : throw Malformed::outOfRange($this->at($field), "at most $max characters", $value);
     }
 
     /** An exact number as text; whether it can be read is a finding, not an error. @throws Malformed */
@@ -91,7 +94,11 @@ final readonly class Fields
 
         return preg_match('/^[^\s\p{Cc}]([^\p{Cc}]*[^\s\p{Cc}])?$/uD', $value) === 1 && mb_strlen($value) <= 255
             ? $value
-            : throw Malformed::outOfRange($path, 'an identifier of 1 to 255 characters without control characters or outer spaces', $value);
+            : throw Malformed::outOfRange(
+                $path,
+                'an identifier of 1 to 255 characters without control characters or outer spaces',
+                $value,
+            );
     }
 
     /** @throws Malformed */
@@ -129,7 +136,9 @@ final readonly class Fields
             throw Malformed::wrongType($this->at($field), 'a whole number', $value);
         }
 
-        return $value >= $min && $value <= $max ? $value : throw Malformed::outOfRange($this->at($field), "a whole number from $min to $max", $value);
+        return $value >= $min && $value <= $max
+            ? $value
+            : throw Malformed::outOfRange($this->at($field), "a whole number from $min to $max", $value);
     }
 
     /** @throws Malformed */
@@ -168,7 +177,9 @@ final readonly class Fields
     {
         $value = $this->has($field) ? $this->object->{$field} : $default;
 
-        return is_string($value) && in_array($value, $allowed, true) ? $value : throw Malformed::notOneOf($this->at($field), $allowed, $value);
+        return is_string($value) && in_array($value, $allowed, true)
+            ? $value
+            : throw Malformed::notOneOf($this->at($field), $allowed, $value);
     }
 
     /**
@@ -183,7 +194,9 @@ final readonly class Fields
             throw Malformed::wrongType($this->at($field), 'a list', $value);
         }
 
-        return count($value) <= $max ? array_values($value) : throw Malformed::outOfRange($this->at($field), "at most $max entries", count($value));
+        return count($value) <= $max
+            ? array_values($value)
+            : throw Malformed::outOfRange($this->at($field), "at most $max entries", count($value));
     }
 
     /**
@@ -193,7 +206,7 @@ final readonly class Fields
      */
     public function object(string $field, array $known): self
     {
-        return self::of($this->has($field) ? $this->object->{$field} : new \stdClass, $this->at($field), $known);
+        return self::of($this->has($field) ? $this->object->{$field} : new \stdClass(), $this->at($field), $known);
     }
 
     private static function escape(string $field): string

@@ -31,7 +31,7 @@ final class Unstorable
 
                     return '';
                 },
-                $json
+                $json,
             );
         }
         if (str_contains($json, "\xED")) {

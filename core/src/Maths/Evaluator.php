@@ -64,7 +64,9 @@ final readonly class Evaluator implements NodeVisitor
             '+' => $this->bounded($left->plus($right), $node->offset),
             '-' => $this->bounded($left->minus($right), $node->offset),
             '*' => $this->bounded($left->multipliedBy($right), $node->offset),
-            '/' => $right->isZero() ? throw MathsProblem::division($node->offset) : $this->bounded($left->dividedBy($right), $node->offset),
+            '/' => $right->isZero()
+                ? throw MathsProblem::division($node->offset)
+                : $this->bounded($left->dividedBy($right), $node->offset),
             '^' => $this->power($left, $right, $node->offset),
             default => throw new \LogicException("No such operator: $node->operator"),
         };
@@ -90,7 +92,11 @@ final readonly class Evaluator implements NodeVisitor
             'ceil' => $values[0]->toScale(0, RoundingMode::CEILING)->toBigRational(),
             'abs' => $values[0]->abs(),
             'min' => array_reduce($values, fn (BigRational $a, BigRational $b): BigRational => $b->isLessThan($a) ? $b : $a, $values[0]),
-            default => array_reduce($values, fn (BigRational $a, BigRational $b): BigRational => $b->isGreaterThan($a) ? $b : $a, $values[0]),
+            default => array_reduce(
+                $values,
+                fn (BigRational $a, BigRational $b): BigRational => $b->isGreaterThan($a) ? $b : $a,
+                $values[0],
+            ),
         };
     }
 
@@ -98,7 +104,9 @@ final readonly class Evaluator implements NodeVisitor
     {
         $value = $this->value($node);
 
-        return $value instanceof BigRational ? $value : throw MathsProblem::notANumber(is_bool($value) ? 'A comparison' : "\"$value\"", $offset);
+        return $value instanceof BigRational
+            ? $value
+            : throw MathsProblem::notANumber(is_bool($value) ? 'A comparison' : "\"$value\"", $offset);
     }
 
     private function equal(BigRational|string|bool $left, BigRational|string|bool $right): bool
@@ -138,6 +146,8 @@ final readonly class Evaluator implements NodeVisitor
     {
         $value = $value->simplified();
 
-        return $value->getNumerator()->getBitLength() + $value->getDenominator()->getBitLength() > self::DIGITS * 4 ? throw MathsProblem::tooLarge($offset) : $value;
+        return $value->getNumerator()->getBitLength() + $value->getDenominator()->getBitLength() > self::DIGITS * 4
+            ? throw MathsProblem::tooLarge($offset)
+            : $value;
     }
 }

@@ -16,7 +16,11 @@ final class MathsProblem extends \DomainException implements CoreException
 
     public static function unexpected(string $found, string $expected, int $offset): self
     {
-        return new self('expression.syntax', 'At character '.($offset + 1).": expected $expected, found ".($found === '' ? 'the end' : "\"$found\"").'.', $offset);
+        return new self(
+            'expression.syntax',
+            'At character '.($offset + 1).": expected $expected, found ".($found === '' ? 'the end' : "\"$found\"").'.',
+            $offset,
+        );
     }
 
     public static function unknownName(string $name, int $offset): self
@@ -26,7 +30,11 @@ final class MathsProblem extends \DomainException implements CoreException
 
     public static function unknownFunction(string $name, int $offset): self
     {
-        return new self('expression.unknown_function', "The function \"$name\" cannot be worked out here. Known are round, floor, ceil, abs, min and max.", $offset);
+        return new self(
+            'expression.unknown_function',
+            "The function \"$name\" cannot be worked out here. Known are round, floor, ceil, abs, min and max.",
+            $offset,
+        );
     }
 
     public static function division(int $offset): self

@@ -24,7 +24,11 @@ final class Exact
         if (isset(self::$read[$text])) {
             return self::$read[$text];
         }
-        if (strlen($text) > self::LIMIT || preg_match('~^-?\d+(?:\.\d+)?(?:[eE]([+-]?\d{1,4})|/0*[1-9]\d*)?$~D', $text, $m) !== 1 || abs((int) ($m[1] ?? 0)) > self::LIMIT) {
+        if (
+            strlen($text) > self::LIMIT ||
+            preg_match('~^-?\d+(?:\.\d+)?(?:[eE]([+-]?\d{1,4})|/0*[1-9]\d*)?$~D', $text, $m) !== 1 ||
+            abs((int) ($m[1] ?? 0)) > self::LIMIT
+        ) {
             return null;
         }
         [$top, $bottom] = [...explode('/', $text), '1'];
@@ -101,7 +105,10 @@ final class Exact
         $scaled = $value->multipliedBy(self::tenTo($places))->toScale(0, RoundingMode::HALF_UP);
         $exact = $scaled->toBigRational()->dividedBy(self::tenTo($places));
 
-        return $exact->toScale(max(0, $figures - self::magnitude($exact, $exact->toScale(0, RoundingMode::DOWN)->abs())), RoundingMode::HALF_UP);
+        return $exact->toScale(
+            max(0, $figures - self::magnitude($exact, $exact->toScale(0, RoundingMode::DOWN)->abs())),
+            RoundingMode::HALF_UP,
+        );
     }
 
     /** As a JSON number: an integer where it is one. */

@@ -8,10 +8,12 @@ use Brick\Math\BigRational;
 use WideQuarry\Content\RichText;
 use WideQuarry\Finding;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\Item;
+use WideQuarry\Question\NotScorable;
+use WideQuarry\Question\PairTarget;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
-use WideQuarry\Question\Unready;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** What an author should mend where two lists are brought together. */
 final class PairCheck
@@ -32,10 +34,16 @@ final class PairCheck
             $text = RichText::read($item->html)->html();
             if ($text === '') {
                 if (isset($named["=$item->id"])) {
-                    $findings[] = Finding::blocking("$called.empty", "$item->path/html", "This $called is empty. Write it or take it away.");
+                    $findings[] = Finding::blocking(
+                        "$called.empty",
+                        "$item->path/html",
+                        "This $called is empty. Add text or delete it.",
+                    );
                 }
             } elseif (isset($seen[$text])) {
-                $findings[] = Finding::blocking("$called.equal", "$item->path/html", "This $called is the same as another one.", ['same_as' => $seen[$text]]);
+                $findings[] = Finding::blocking("$called.equal", "$item->path/html", "This $called is the same as another one.", [
+                    'same_as' => $seen[$text],
+                ]);
             } else {
                 $seen[$text] = $item->id;
             }
@@ -56,24 +64,32 @@ final class PairCheck
     {
         $findings = [];
         $seen = [];
-        $credits = [];
-        $known = [array_fill_keys(array_map(fn (string $id): string => "=$id", $firsts), true), array_fill_keys(array_map(fn (string $id): string => "=$id", $seconds), true)];
+        $earns = false;
+        $known = [
+            array_fill_keys(array_map(fn (string $id): string => "=$id", $firsts), true),
+            array_fill_keys(array_map(fn (string $id): string => "=$id", $seconds), true),
+        ];
         foreach ($part->key->rules as $rule) {
             $on = $rule->on;
-            assert($on instanceof PairOn);
+            assert($on instanceof PairTarget);
             foreach ([$on->first, $on->second] as $side => $id) {
                 if (! isset($known[$side]["=$id"])) {
-                    $findings[] = Finding::blocking('key.unknown', "$rule->path/on", "The key names a $called[$side] \"$id\" that is not there.", ['gone' => $id]);
+                    $findings[] = Finding::blocking(
+                        'key.unknown',
+                        "$rule->path/on",
+                        "The key names a $called[$side] \"$id\" that is not there.",
+                        ['gone' => $id],
+                    );
                 }
             }
-            $pair = PairOn::key($on->first, $on->second);
+            $pair = PairTarget::key($on->first, $on->second);
             if (isset($seen[$pair])) {
                 $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", 'Two rules name this pair; the first one counts.');
             }
             $seen[$pair] = true;
-            $credits["=$on->first"][] = self::credit($rule);
+            $earns = $earns || self::credit($rule)->isPositive();
         }
-        if ($part->scheme !== Scheme::Person && array_filter($credits, fn (array $of): bool => array_filter($of, fn (BigRational $credit): bool => $credit->isPositive()) !== []) === []) {
+        if ($part->scheme !== Scheme::Person && ! $earns) {
             return [...$findings, Finding::blocking('key.nothing_right', "$part->path/key/rules", 'Nothing is marked as right.')];
         }
 
@@ -93,9 +109,18 @@ final class PairCheck
             return [];
         }
         $percent = Exact::number(Exact::toPlaces($sum->multipliedBy(100), 1)->toBigRational());
-        $words = $sum->isLessThan(1) ? "The best answer earns $percent% of the points, so nobody can have them all." : "The credits of the best answer add up to $percent%; what is above 100% is cut off.";
+        $words = $sum->isLessThan(1)
+            ? "The best answer earns only $percent% of the points."
+            : "The credits of the best answer add up to $percent%; anything above 100% is ignored.";
 
-        return [Finding::warning($sum->isLessThan(1) ? 'key.full_credit_out_of_reach' : 'key.more_than_full', "$part->path/key/rules", $words, ['best' => Exact::text($sum)])];
+        return [
+            Finding::warning(
+                $sum->isLessThan(1) ? 'key.full_credit_out_of_reach' : 'key.more_than_full',
+                "$part->path/key/rules",
+                $words,
+                ['best' => Exact::text($sum)],
+            ),
+        ];
     }
 
     /**
@@ -108,7 +133,7 @@ final class PairCheck
         $credits = [];
         foreach ($part->key->rules as $rule) {
             $credit = self::credit($rule);
-            if ($rule->on instanceof PairOn && $credit->isPositive()) {
+            if ($rule->on instanceof PairTarget && $credit->isPositive()) {
                 $credits['='.$rule->on->first][] = $credit;
             }
         }
@@ -119,25 +144,12 @@ final class PairCheck
         return $credits;
     }
 
-    /** @return list<PairOn> the pairs that earn something, each once, in the order of the key */
-    public static function right(Part $part): array
-    {
-        $right = [];
-        foreach ($part->key->rules as $rule) {
-            if ($rule->on instanceof PairOn && self::credit($rule)->isPositive()) {
-                $right[PairOn::key($rule->on->first, $rule->on->second)] ??= $rule->on;
-            }
-        }
-
-        return array_values($right);
-    }
-
     /** @return array<string, bool> what the key names, behind "=" */
     public static function named(Part $part): array
     {
         $named = [];
         foreach ($part->key->rules as $rule) {
-            if ($rule->on instanceof PairOn) {
+            if ($rule->on instanceof PairTarget) {
                 $named += ['='.$rule->on->first => true, '='.$rule->on->second => true];
             }
         }
@@ -157,7 +169,7 @@ final class PairCheck
     {
         try {
             return $rule->credit();
-        } catch (Unready) {
+        } catch (NotScorable) {
             return Exact::zero(); // found by the check of every key
         }
     }

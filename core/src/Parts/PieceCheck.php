@@ -20,11 +20,22 @@ final class PieceCheck
             return [Finding::blocking('text.empty', $path, 'There is no text yet.')];
         }
         if (count($pieces) < $least) {
-            $findings[] = Finding::blocking('pieces.too_few', $path, $pieces === [] ? 'Nothing of the text can be picked yet: select words and make them a piece.' : 'With one piece there is nothing to choose.');
+            $findings[] = Finding::blocking(
+                'pieces.too_few',
+                $path,
+                $pieces === []
+                    ? 'Nothing of the text can be picked yet: select words and make them a piece.'
+                    : 'With one piece there is nothing to choose.',
+            );
         }
         foreach ($pieces as $piece) {
             if ($piece['inside']) {
-                $findings[] = Finding::blocking('pieces.overlap', $path, "“{$piece['words']}” lies inside another piece; pieces must not overlap.", ['piece' => $piece['id']]);
+                $findings[] = Finding::blocking(
+                    'pieces.overlap',
+                    $path,
+                    "“{$piece['words']}” lies inside another piece; pieces must not overlap.",
+                    ['piece' => $piece['id']],
+                );
             } elseif ($piece['words'] === '') {
                 $findings[] = Finding::blocking('pieces.empty', $path, 'A piece has no words.', ['piece' => $piece['id']]);
             }

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace WideQuarry\Parts;
 
 use Brick\Math\BigRational;
-use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Marking;
+use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** A typed answer in QTI: rules by falling credit as one chain of conditions, the first that holds sets the outcome. */
 final class TypedChain
@@ -40,8 +40,15 @@ final class TypedChain
         if ($part->scheme === Scheme::Person) {
             return '';
         }
-        $set = fn (BigRational $credit): string => "<qti-set-outcome-value identifier=\"SCORE_$response\"><qti-base-value base-type=\"float\">".Credit::float($credit->multipliedBy($part->points())).'</qti-base-value></qti-set-outcome-value>';
-        $branches = "<qti-response-if><qti-is-null><qti-variable identifier=\"$response\"/></qti-is-null>".$set(Exact::zero()).'</qti-response-if>';
+        $set = fn (
+            BigRational $credit,
+        ): string => "<qti-set-outcome-value identifier=\"SCORE_$response\"><qti-base-value base-type=\"float\">".
+            ScoreFloats::float($credit->multipliedBy($part->points())).
+            '</qti-base-value></qti-set-outcome-value>';
+        $branches =
+            "<qti-response-if><qti-is-null><qti-variable identifier=\"$response\"/></qti-is-null>".
+            $set(Exact::zero()).
+            '</qti-response-if>';
         $else = $part->key->default();
         foreach (self::ordered($part) as $rule) {
             if (self::catchesAll($rule)) {
@@ -49,7 +56,8 @@ final class TypedChain
                 break;
             }
             $condition = $test($rule);
-            $branches .= $condition === null ? '' : "<qti-response-else-if>$condition".$set($rule->credit()).'</qti-response-else-if>';
+            $branches .=
+                $condition === null ? '' : "<qti-response-else-if>$condition".$set($rule->credit()).'</qti-response-else-if>';
         }
 
         return "<qti-response-condition>$branches<qti-response-else>".$set($else).'</qti-response-else></qti-response-condition>';
@@ -61,7 +69,11 @@ final class TypedChain
     public static function read(string $kind, Marking $marking, callable $on): ?\stdClass
     {
         $values = array_map(fn (array $link): BigRational => Exact::read($link[1]) ?? Exact::zero(), $marking->chain);
-        $points = array_reduce($values, fn (BigRational $best, BigRational $value): BigRational => $value->isGreaterThan($best) ? $value : $best, Exact::zero());
+        $points = array_reduce(
+            $values,
+            fn (BigRational $best, BigRational $value): BigRational => $value->isGreaterThan($best) ? $value : $best,
+            Exact::zero(),
+        );
         if (! $points->isPositive()) {
             return null;
         }
@@ -80,9 +92,22 @@ final class TypedChain
             }
             $rules[] = ['id' => 'r'.(count($rules) + 1), 'on' => $condition, 'value' => $value];
         }
-        $rules = array_map(fn (array $rule): array => ['id' => $rule['id'], 'on' => (object) $rule['on'], 'credit' => Credit::share($rule['value'], $points)], $rules);
+        $rules = array_map(
+            fn (array $rule): array => [
+                'id' => $rule['id'],
+                'on' => (object) $rule['on'],
+                'credit' => ScoreFloats::share($rule['value'], $points),
+            ],
+            $rules,
+        );
 
-        return (object) ['kind' => $kind, 'points' => Credit::points($points), 'settings' => new \stdClass, 'key' => (object) ['rules' => $rules, 'default' => Credit::share($marking->points, $points)], 'scoring' => (object) ['scheme' => 'weights']];
+        return (object) [
+            'kind' => $kind,
+            'points' => ScoreFloats::points($points),
+            'settings' => new \stdClass(),
+            'key' => (object) ['rules' => $rules, 'default' => ScoreFloats::share($marking->points, $points)],
+            'scoring' => (object) ['scheme' => 'weights'],
+        ];
     }
 
     /** @return list<Rule> by falling credit, up to the catch-all: what earns less than it can never be reached */

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace WideQuarry\Parts;
 
 use WideQuarry\Finding;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
-use WideQuarry\Question\Unready;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** What every key of a typed answer must have. */
 final class TypedKeyCheck
@@ -19,7 +19,7 @@ final class TypedKeyCheck
         foreach ($part->key->rules as $rule) {
             try {
                 $best = $best === null || $rule->credit()->isGreaterThan($best) ? $rule->credit() : $best;
-            } catch (Unready) {
+            } catch (NotScorable) {
                 continue; // found by the check of every key
             }
         }
@@ -27,9 +27,11 @@ final class TypedKeyCheck
             return [];
         }
         if ($best === null || ! $best->isPositive()) {
-            return [Finding::blocking('key.nothing_right', "$part->path/key/rules", 'No answer earns credit. Say what is right.')];
+            return [Finding::blocking('key.nothing_right', "$part->path/key/rules", 'No answer earns credit. Mark one as right.')];
         }
 
-        return $best->isLessThan(1) ? [Finding::warning('key.full_credit_out_of_reach', "$part->path/key/rules", 'No answer earns all the points.')] : [];
+        return $best->isLessThan(1)
+            ? [Finding::warning('key.full_credit_out_of_reach', "$part->path/key/rules", 'No answer earns all the points.')]
+            : [];
     }
 }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace WideQuarry\Presentation;
 
 use WideQuarry\Content\Tree;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
-use WideQuarry\Question\Unready;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
+use WideQuarry\Scoring\ScoringContext;
 
 /**
  * Turns a question and a seed into what a learner sees. Nothing of the key goes in.
@@ -22,27 +22,46 @@ final class Presenter
      * @param  array<string, string>  $stimuli  id → rich text; those the question names are shown in its order
      * @return array{format: string, version: int, language: string, seed: int, body: list<Node>, stimuli: list<list<Node>>, parts: list<array{id: string, kind: string, label: string, settings: \stdClass}>, hints: int, attempts: int|null, tools: \stdClass, time_limit: int|null} as core/schema/presentation.json
      *
-     * @throws Unready|\WideQuarry\Variables\RollProblem
+     * @throws NotScorable|\WideQuarry\Variables\RollProblem
      */
     public function present(Question $question, Seed $seed, array $stimuli = []): array
     {
-        $in = Circumstances::of($question, $question->variables->roll($seed, $question->language));
-        $shown = array_values(array_filter(array_map(fn (string $id): ?string => $stimuli[$id] ?? null, $question->stimuli), fn (?string $html): bool => $html !== null));
+        $in = ScoringContext::of($question, $question->variables->roll($seed, $question->language));
+        $shown = array_values(
+            array_filter(
+                array_map(fn (string $id): ?string => $stimuli[$id] ?? null, $question->stimuli),
+                fn (?string $html): bool => $html !== null,
+            ),
+        );
 
         return [
-            'format' => 'wide-quarry/presentation', 'version' => 1, 'language' => $question->language, 'seed' => $seed->value,
+            'format' => 'wide-quarry/presentation',
+            'version' => 1,
+            'language' => $question->language,
+            'seed' => $seed->value,
             'body' => Tree::of($question->body, $in->roll->written),
             'stimuli' => array_map(fn (string $html): array => Tree::of($html), $shown),
             'parts' => array_map(fn (Part $part): array => $this->part($part, $in, $seed), $question->parts),
-            'hints' => count($question->hints), 'attempts' => $question->attempts, 'tools' => $question->tools, 'time_limit' => $question->timeLimit,
+            'hints' => count($question->hints),
+            'attempts' => $question->attempts,
+            'tools' => $question->tools,
+            'time_limit' => $question->timeLimit,
         ];
     }
 
     /** @return array{id: string, kind: string, label: string, settings: \stdClass} */
-    private function part(Part $part, Circumstances $in, Seed $seed): array
+    private function part(Part $part, ScoringContext $in, Seed $seed): array
     {
-        $kind = $part->kind ?? throw Unready::kindUnavailable($part->kindName, "$part->path/kind");
+        $kind = $part->kind;
+        if (! ($kind instanceof PresentableKind)) {
+            throw NotScorable::kindUnavailable($part->kindName, "$part->path/kind");
+        }
 
-        return ['id' => $part->id, 'kind' => $part->kindName, 'label' => $part->label, 'settings' => (object) $kind->present($part, $in, $seed)];
+        return [
+            'id' => $part->id,
+            'kind' => $part->kindName,
+            'label' => $part->label,
+            'settings' => (object) $kind->present($part, $in, $seed),
+        ];
     }
 }

@@ -27,7 +27,10 @@ final readonly class Paper
      */
     public function html(array $nodes, array $parts = []): string
     {
-        return implode('', array_map(fn (string|array $node): string => is_string($node) ? self::text($node) : $this->element($node, $parts), $nodes));
+        return implode(
+            '',
+            array_map(fn (string|array $node): string => is_string($node) ? self::text($node) : $this->element($node, $parts), $nodes),
+        );
     }
 
     public static function text(string $text): string
@@ -54,7 +57,17 @@ final readonly class Paper
      */
     public function inline(array $nodes): string
     {
-        return trim(implode('', array_map(fn (string|array $node): string => is_array($node) && $node[0] === 'p' ? $this->html(array_slice($node, 2)).' ' : $this->html([$node]), $nodes))); // @phpstan-ignore argument.type
+        return trim(
+            implode(
+                '',
+                array_map(
+                    fn (string|array $node): string => is_array($node) && $node[0] === 'p'
+                        ? $this->html(array_slice($node, 2)).' ' // @phpstan-ignore argument.type
+                        : $this->html([$node]),
+                    $nodes,
+                ),
+            ),
+        );
     }
 
     /** Ruled lines to write on. */
@@ -106,6 +119,8 @@ final readonly class Paper
             $size .= is_string($attributes[$side] ?? null) && ctype_digit($attributes[$side]) ? " $side=\"$attributes[$side]\"" : '';
         }
 
-        return $from === null ? '<span class="spoken">[picture: '.self::text($alt === '' ? 'not there' : $alt).']</span>' : '<img src="'.self::text($from).'" alt="'.self::text($alt)."\"$size>";
+        return $from === null
+            ? '<span class="spoken">[picture: '.self::text($alt === '' ? 'not there' : $alt).']</span>'
+            : '<img src="'.self::text($from).'" alt="'.self::text($alt)."\"$size>";
     }
 }

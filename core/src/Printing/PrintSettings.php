@@ -10,11 +10,30 @@ use WideQuarry\Random\Seed;
 /** How an assessment stands on paper. */
 final readonly class PrintSettings
 {
-    public const DEFAULTS = ['school' => '', 'name' => true, 'date' => true, 'score' => true, 'points' => true, 'columns' => 1, 'space' => 'usual', 'size' => 'usual', 'paper' => 'A4', 'seed' => 1];
+    public const DEFAULTS = [
+        'school' => '',
+        'name' => true,
+        'date' => true,
+        'score' => true,
+        'points' => true,
+        'columns' => 1,
+        'space' => 'usual',
+        'size' => 'usual',
+        'paper' => 'A4',
+        'seed' => 1,
+    ];
 
     private function __construct(
-        public string $school, public bool $name, public bool $date, public bool $score, public bool $points, public int $columns,
-        public string $space, public string $size, public string $paper, public Seed $seed,
+        public string $school,
+        public bool $name,
+        public bool $date,
+        public bool $score,
+        public bool $points,
+        public int $columns,
+        public string $space,
+        public string $size,
+        public string $paper,
+        public Seed $seed,
     ) {
     }
 
@@ -24,8 +43,16 @@ final readonly class PrintSettings
         $fields = Fields::of($json, $path, array_keys(self::DEFAULTS));
 
         return new self(
-            $fields->string('school', '', 200), $fields->bool('name', true), $fields->bool('date', true), $fields->bool('score', true), $fields->bool('points', true), $fields->int('columns', 1, 1, 2),
-            $fields->oneOf('space', ['tight', 'usual', 'wide'], 'usual'), $fields->oneOf('size', ['usual', 'large'], 'usual'), $fields->oneOf('paper', ['A4', 'letter'], 'A4'), Seed::of($fields->int('seed', 1, 0, Seed::MAX)),
+            $fields->string('school', '', 200),
+            $fields->bool('name', true),
+            $fields->bool('date', true),
+            $fields->bool('score', true),
+            $fields->bool('points', true),
+            $fields->int('columns', 1, 1, 2),
+            $fields->oneOf('space', ['tight', 'usual', 'wide'], 'usual'),
+            $fields->oneOf('size', ['usual', 'large'], 'usual'),
+            $fields->oneOf('paper', ['A4', 'letter'], 'A4'),
+            Seed::of($fields->int('seed', 1, 0, Seed::MAX)),
         );
     }
 

@@ -14,14 +14,15 @@ use WideQuarry\CoreException;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Presentation\Presenter;
 use WideQuarry\Question\Part;
-use WideQuarry\Scoring\Circumstances;
-use WideQuarry\Stimulus\Runs;
-use WideQuarry\Variables\Show;
+use WideQuarry\Question\Scheme;
+use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Stimulus\StimulusRuns;
+use WideQuarry\Variables\ValueFormat;
 
 /**
  * An assessment as one document for paper: the learner's sheet, or its key. Values are rolled, and options stand, as the seed says.
  *
- * @phpstan-import-type Place from Runs
+ * @phpstan-import-type Place from StimulusRuns
  */
 final readonly class Sheet
 {
@@ -31,13 +32,27 @@ final readonly class Sheet
 
     /**
      * @param  'learner'|'key'  $which
-     * @param  array<string, Item>  $items  entry → what it asks
+     * @param  array<string, PrintedQuestion>  $items  entry → what it asks
      * @return string the body of the document
      */
     public function body(string $which, Assessment $assessment, array $items, PrintSettings $settings): string
     {
-        $total = array_reduce($items, fn (BigRational $sum, Item $item): BigRational => $sum->plus($item->points), Exact::zero());
-        $places = Runs::of(array_map(fn (Section $section): array => array_map(fn (Pick $pick): ?array => self::isPage($items[$pick->id] ?? null) ? null : array_map(strval(...), array_keys($items[$pick->id]->stimuli ?? [])), $section->picks), $assessment->sections));
+        $total = array_reduce(
+            $items,
+            fn (BigRational $sum, PrintedQuestion $item): BigRational => $sum->plus($item->points),
+            Exact::zero(),
+        );
+        $places = StimulusRuns::of(
+            array_map(
+                fn (Section $section): array => array_map(
+                    fn (Pick $pick): ?array => self::isPage($items[$pick->id] ?? null)
+                        ? null
+                        : array_map(strval(...), array_keys($items[$pick->id]->stimuli ?? [])),
+                    $section->picks,
+                ),
+                $assessment->sections,
+            ),
+        );
         $number = 0;
         $sections = '';
         foreach ($assessment->sections as $i => $section) {
@@ -45,18 +60,23 @@ final readonly class Sheet
         }
         $instructions = $which === 'learner' ? $this->rich($assessment->instructions) : '';
 
-        return (new TitleBlock($settings))->html($assessment->title, $which, Exact::number($total)).($instructions === '' ? '' : "<section class=\"instructions\">$instructions</section>")."<div class=\"questions\">$sections</div>";
+        return (new TitleBlock($settings))->html($assessment->title, $which, Exact::number($total)).
+            ($instructions === '' ? '' : "<section class=\"instructions\">$instructions</section>").
+            "<div class=\"questions\">$sections</div>";
     }
 
     /**
      * @param  'learner'|'key'  $which
-     * @param  array<string, Item>  $items
+     * @param  array<string, PrintedQuestion>  $items
      * @param  list<Place>  $places  of the section's questions
      */
     private function section(string $which, Section $section, array $items, PrintSettings $settings, int &$number, array $places): string
     {
         $html = $section->title === '' ? '' : '<h2>'.Paper::text($section->title).'</h2>';
-        $html .= $section->instructions === '' || $which === 'key' ? '' : '<div class="instructions">'.$this->rich($section->instructions).'</div>';
+        $html .=
+            $section->instructions === '' || $which === 'key'
+                ? ''
+                : '<div class="instructions">'.$this->rich($section->instructions).'</div>';
         foreach ($section->picks as $i => $pick) {
             $item = $items[$pick->id] ?? null;
             $number += self::isPage($item) ? 0 : 1;
@@ -64,27 +84,36 @@ final readonly class Sheet
                 continue;
             }
             if ($item->question === null) {
-                $html .= '<article class="question" id="'.Paper::text($pick->id)."\"><span class=\"number\">$number.</span><div class=\"gone\">".Paper::text($item->title === '' ? 'A question' : "“{$item->title}”").' is not in its bank any more.</div></article>';
+                $html .=
+                    '<article class="question" id="'.
+                    Paper::text($pick->id).
+                    "\"><span class=\"number\">$number.</span><div class=\"gone\">".
+                    Paper::text($item->title === '' ? 'A question' : "“{$item->title}”").
+                    ' is not in its bank any more.</div></article>';
 
                 continue;
             }
-            if (self::isPage($item)) { // text between questions: read, not numbered, and nothing of the key
+            if (self::isPage($item)) {
+                // text between questions: read, not numbered, and nothing of the key
                 $html .= $which === 'learner' ? $this->page($item, $settings) : '';
 
                 continue;
             }
-            $html .= $which === 'learner' ? $this->above($item, $settings, $places[$i], $number).$this->asked($item, $settings, $number) : $this->answered($item, $settings, $number);
+            $html .=
+                $which === 'learner'
+                    ? $this->above($item, $settings, $places[$i], $number).$this->asked($item, $settings, $number)
+                    : $this->answered($item, $settings, $number);
         }
 
         return "<section>$html</section>";
     }
 
-    private static function isPage(?Item $item): bool
+    private static function isPage(?PrintedQuestion $item): bool
     {
         return $item?->question !== null && $item->question->parts === [];
     }
 
-    private function page(Item $item, PrintSettings $settings): string
+    private function page(PrintedQuestion $item, PrintSettings $settings): string
     {
         assert($item->question !== null);
         try {
@@ -93,7 +122,11 @@ final readonly class Sheet
             $html = '<div class="gone">This page cannot be shown yet: '.Paper::text($problem->getMessage()).'</div>';
         }
 
-        return '<article class="page" id="'.Paper::text($item->entry).'" lang="'.Paper::text($item->question->language)."\">$html</article>";
+        return '<article class="page" id="'.
+            Paper::text($item->entry).
+            '" lang="'.
+            Paper::text($item->question->language).
+            "\">$html</article>";
     }
 
     /**
@@ -101,7 +134,7 @@ final readonly class Sheet
      *
      * @param  Place  $place
      */
-    private function above(Item $item, PrintSettings $settings, array $place, int $number): string
+    private function above(PrintedQuestion $item, PrintSettings $settings, array $place, int $number): string
     {
         $html = '';
         foreach ($place['begins'] as ['id' => $id, 'last' => $last]) {
@@ -112,17 +145,25 @@ final readonly class Sheet
                 default => "<p class=\"for\">For questions $number to $last</p>",
             };
             $title = $shared->title === '' ? '' : '<p class="stimulus-title">'.Paper::text($shared->title).'</p>';
-            $html .= '<aside class="stimulus" lang="'.Paper::text($shared->language)."\">$for$title".(new Paper($settings, $shared->media))->html(Tree::of($shared->html)).'</aside>';
+            $html .=
+                '<aside class="stimulus" lang="'.
+                Paper::text($shared->language).
+                "\">$for$title".
+                (new Paper($settings, $shared->media))->html(Tree::of($shared->html)).
+                '</aside>';
         }
         foreach ($place['again'] as ['id' => $id, 'of' => $of]) {
             $title = $item->stimuli[$id]->title;
-            $html .= '<p class="again">Look again at '.($title === '' ? 'what stands' : '“'.Paper::text($title).'”')." above question $of.</p>";
+            $html .=
+                '<p class="again">Look again at '.
+                ($title === '' ? 'what stands' : '“'.Paper::text($title).'”').
+                " above question $of.</p>";
         }
 
         return $html;
     }
 
-    private function asked(Item $item, PrintSettings $settings, int $number): string
+    private function asked(PrintedQuestion $item, PrintSettings $settings, int $number): string
     {
         assert($item->question !== null);
         $paper = new Paper($settings, $item->media);
@@ -131,7 +172,7 @@ final readonly class Sheet
             $parts = [];
             foreach ($item->question->parts as $i => $part) {
                 $drawn = (array) $presented['parts'][$i]['settings'];
-                $parts[$part->id] = $part->kind?->onPaper($part, $drawn, $paper) ?? '';
+                $parts[$part->id] = $part->kind instanceof PrintableKind ? $part->kind->onPaper($part, $drawn, $paper) : '';
                 $gaps = is_array($drawn['gaps'] ?? null) ? array_values(array_filter($drawn['gaps'], is_string(...))) : [];
                 foreach ($gaps as $j => $gap) {
                     $parts["$part->id\t$gap"] = $paper->gap(count($gaps) > 1 ? $j + 1 : null);
@@ -145,7 +186,7 @@ final readonly class Sheet
         return $this->article($item, $settings, $number, $html);
     }
 
-    private function answered(Item $item, PrintSettings $settings, int $number): string
+    private function answered(PrintedQuestion $item, PrintSettings $settings, int $number): string
     {
         assert($item->question !== null);
         try {
@@ -153,7 +194,13 @@ final readonly class Sheet
             $in = $this->circumstances($item, $settings);
             $html = '';
             foreach ($item->question->parts as $i => $part) {
-                $html .= $this->answers($part, (array) $presented['parts'][$i]['settings'], $in, new Paper($settings, $item->media), count($item->question->parts) > 1 ? $i + 1 : null);
+                $html .= $this->answers(
+                    $part,
+                    (array) $presented['parts'][$i]['settings'],
+                    $in,
+                    new Paper($settings, $item->media),
+                    count($item->question->parts) > 1 ? $i + 1 : null,
+                );
             }
         } catch (CoreException $problem) {
             $html = '<div class="gone">'.Paper::text($problem->getMessage()).'</div>';
@@ -163,11 +210,26 @@ final readonly class Sheet
     }
 
     /** @param  array<mixed>  $presented */
-    private function answers(Part $part, array $presented, Circumstances $in, Paper $paper, ?int $place): string
+    private function answers(Part $part, array $presented, ScoringContext $in, Paper $paper, ?int $place): string
     {
-        $answers = $part->scheme->value === 'person' ? [] : ($part->kind?->answers($part, $presented, $in, $paper) ?? []);
-        $lines = implode('', array_map(fn (Answer $answer): string => '<li>'.$answer->html.($answer->credit->isEqualTo(1) ? '' : ' <span class="credit">('.self::percent($answer->credit, $in->language).' %)</span>').'</li>', $answers));
-        $label = $place === null ? '' : '<span class="place">'.Paper::text($part->label !== '' ? $part->label : "($place)").'</span> ';
+        $answers =
+            $part->scheme !== Scheme::Person && $part->kind instanceof PrintableKind
+                ? $part->kind->answers($part, $presented, $in, $paper)
+                : [];
+        $lines = implode(
+            '',
+            array_map(
+                fn (PrintedAnswer $answer): string => '<li>'.
+                    $answer->html.
+                    ($answer->credit->isEqualTo(1)
+                        ? ''
+                        : ' <span class="credit">('.self::percent($answer->credit, $in->language).' %)</span>').
+                    '</li>',
+                $answers,
+            ),
+        );
+        $label =
+            $place === null ? '' : '<span class="place">'.Paper::text($part->label !== '' ? $part->label : "($place)").'</span> ';
 
         return "<div class=\"answers\">$label".($lines === '' ? '<em>marked by a person</em>' : "<ul>$lines</ul>").'</div>';
     }
@@ -177,22 +239,34 @@ final readonly class Sheet
     {
         $percent = $credit->multipliedBy(100);
 
-        return Show::plain()->write(Exact::decimal($percent) === null ? Exact::toPlaces($percent, 1)->toBigRational() : $percent, $language);
+        return ValueFormat::plain()->write(
+            Exact::decimal($percent) === null ? Exact::toPlaces($percent, 1)->toBigRational() : $percent,
+            $language,
+        );
     }
 
-    private function article(Item $item, PrintSettings $settings, int $number, string $html): string
+    private function article(PrintedQuestion $item, PrintSettings $settings, int $number, string $html): string
     {
         $points = Exact::number($item->points);
-        $marks = $settings->points ? '<span class="points">'.Show::plain()->write($item->points, $item->question->language ?? 'en').($points === 1 ? ' point' : ' points').'</span>' : '';
+        $marks = $settings->points
+            ? '<span class="points">'.
+                ValueFormat::plain()->write($item->points, $item->question->language ?? 'en').
+                ($points === 1 ? ' point' : ' points').
+                '</span>'
+            : '';
 
-        return '<article class="question" id="'.Paper::text($item->entry)."\"><span class=\"number\">$number.</span><div class=\"asked\" lang=\"".Paper::text($item->question->language ?? 'und')."\">$html</div>$marks</article>";
+        return '<article class="question" id="'.
+            Paper::text($item->entry).
+            "\"><span class=\"number\">$number.</span><div class=\"asked\" lang=\"".
+            Paper::text($item->question->language ?? 'und').
+            "\">$html</div>$marks</article>";
     }
 
-    private function circumstances(Item $item, PrintSettings $settings): Circumstances
+    private function circumstances(PrintedQuestion $item, PrintSettings $settings): ScoringContext
     {
         assert($item->question !== null);
 
-        return Circumstances::of($item->question, $item->question->variables->roll($settings->seed, $item->question->language));
+        return ScoringContext::of($item->question, $item->question->variables->roll($settings->seed, $item->question->language));
     }
 
     private function rich(string $html): string

@@ -24,6 +24,10 @@ final readonly class TitleBlock
         }
         $fields .= $this->settings->score ? "<span class=\"field score\">Points <span class=\"line\"></span> of $total</span>" : '';
 
-        return "<header>$school<h1>".Paper::text($title).'</h1>'.($fields === '' ? '' : "<p class=\"fields\">$fields</p>").'</header>';
+        return "<header>$school<h1>".
+            Paper::text($title).
+            '</h1>'.
+            ($fields === '' ? '' : "<p class=\"fields\">$fields</p>").
+            '</header>';
     }
 }

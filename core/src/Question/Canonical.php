@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Question;
 
-use WideQuarry\Content\Dropped;
+use WideQuarry\Content\DroppedContent;
 use WideQuarry\Content\Reader;
 use WideQuarry\Json\Json;
 
@@ -15,7 +15,7 @@ final class Canonical
     private const FIELDS = ['body', 'html', 'prompts', 'remarks'];
 
     /**
-     * @return array{\stdClass, list<array{string, Dropped}>} a copy, and what was left out where (JSON Pointer)
+     * @return array{\stdClass, list<array{string, DroppedContent}>} a copy, and what was left out where (JSON Pointer)
      */
     public static function of(\stdClass $question): array
     {
@@ -24,7 +24,8 @@ final class Canonical
         assert($copy instanceof \stdClass);
         EmptyRows::drop($copy);
         foreach (get_object_vars($copy) as $field => $value) {
-            if ($field !== 'record') { // specimens and provenance hold what others typed, as they typed it
+            if ($field !== 'record') {
+                // specimens and provenance hold what others typed, as they typed it
                 $copy->{$field} = self::clean($value, "/$field", (string) $field, $dropped);
             }
         }
@@ -32,7 +33,7 @@ final class Canonical
         return [$copy, $dropped];
     }
 
-    /** @param  list<array{string, Dropped}>  $dropped */
+    /** @param  list<array{string, DroppedContent}>  $dropped */
     private static function clean(mixed $value, string $path, string $field, array &$dropped): mixed
     {
         if (is_array($value)) {

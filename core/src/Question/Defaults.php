@@ -28,16 +28,22 @@ final readonly class Defaults
         if ($fields->has('language') && preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $fields->string('language', '', 35)) !== 1) {
             throw Malformed::outOfRange('/language', 'a language tag such as en-GB', $fields->raw('language'));
         }
-        $fields->has('points') && $fields->decimal('points', '1000');
-        $fields->has('shuffle') && $fields->bool('shuffle', true);
-        $fields->has('show') && $fields->oneOf('show', ['during', 'after', 'both'], 'both');
+        if ($fields->has('points')) {
+            $fields->decimal('points', '1000');
+        }
+        if ($fields->has('shuffle')) {
+            $fields->bool('shuffle', true);
+        }
+        if ($fields->has('show')) {
+            $fields->oneOf('show', ['during', 'after', 'both'], 'both');
+        }
         $attempts = $fields->object('attempts', ['allowed', 'cost']);
         $attempts->intOrNull('allowed', null, 1, 100);
         $cost = Exact::read($attempts->exact('cost', '0'));
         if ($cost === null || $cost->isNegative() || $cost->isGreaterThan(1)) {
             throw Malformed::outOfRange('/attempts/cost', 'a share between 0 and 1', $attempts->raw('cost'));
         }
-        NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass, '/normalise');
+        NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass(), '/normalise');
         $copy = Json::copy($json);
         assert($copy instanceof \stdClass);
 

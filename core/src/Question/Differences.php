@@ -24,7 +24,8 @@ final class Differences
     private const RICH = ['body', 'html', 'text', 'prompts'];
 
     /**
-     * @return list<array{path: list<Step>, runs: list<array{string, string}>}> path: names from the question down; a thing of a list by its number and in its words
+     * @return list<array{path: list<Step>, runs: list<array{string, string}>}> path: names from the question down; a thing of a list by
+     *     its number and in its words
      */
     public static function between(\stdClass $before, \stdClass $after): array
     {
@@ -34,7 +35,10 @@ final class Differences
             [$a, $b] = [$old[$key] ?? '', $new[$key] ?? ''];
             if ($a !== $b) {
                 $path = explode("\t", $key);
-                $differences[] = ['path' => PathNames::of($path, isset($new[$key]) ? $after : $before), 'runs' => str_ends_with($key, 'credit') ? WordDiff::whole($a, $b) : WordDiff::of($a, $b)];
+                $differences[] = [
+                    'path' => PathNames::of($path, isset($new[$key]) ? $after : $before),
+                    'runs' => str_ends_with($key, 'credit') ? WordDiff::whole($a, $b) : WordDiff::of($a, $b),
+                ];
             }
         }
 
@@ -116,7 +120,15 @@ final class Differences
             is_string($value) => in_array($field, self::RICH, true) ? trim(RichText::read($value)->plain()) : $value,
             is_bool($value) => $value ? 'yes' : 'no',
             is_int($value), is_float($value) => (string) $value,
-            is_array($value) => implode(' / ', array_map(fn (mixed $one): string => is_array($one) ? implode(' = ', array_map(fn (mixed $inner): string => self::words($inner, ''), $one)) : self::words($one, ''), $value)),
+            is_array($value) => implode(
+                ' / ',
+                array_map(
+                    fn (mixed $one): string => is_array($one)
+                        ? implode(' = ', array_map(fn (mixed $inner): string => self::words($inner, ''), $one))
+                        : self::words($one, ''),
+                    $value,
+                ),
+            ),
             default => '',
         };
     }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace WideQuarry\Question;
 
 use WideQuarry\Json\Json;
-use WideQuarry\Scoring\Scheme;
 
 /** What a question has and how it is marked: derived, so that it can be looked for, never typed. */
 final class Features
@@ -20,9 +19,16 @@ final class Features
         $content = $question->content();
         $written = Json::encode($content);
         $has = [
-            'figure' => str_contains($written, '<img '), 'audio' => str_contains($written, '<audio ') || str_contains($written, '<video '), 'formula' => str_contains($written, '<math'), 'table' => str_contains($written, '<table'),
-            'feedback' => self::feedback($content), 'hints' => $question->hints !== [], 'rubric' => str_contains($written, '"rubric":{') || str_contains($written, '"rubric":['),
-            'values' => $question->variables->list !== [], 'specimens' => $question->record->specimens !== [], 'stimulus' => $question->stimuli !== [],
+            'figure' => str_contains($written, '<img '),
+            'audio' => str_contains($written, '<audio ') || str_contains($written, '<video '),
+            'formula' => str_contains($written, '<math'),
+            'table' => str_contains($written, '<table'),
+            'feedback' => self::feedback($content),
+            'hints' => $question->hints !== [],
+            'rubric' => str_contains($written, '"rubric":{') || str_contains($written, '"rubric":['),
+            'values' => $question->variables->list !== [],
+            'specimens' => $question->record->specimens !== [],
+            'stimulus' => $question->stimuli !== [],
         ];
 
         return array_keys(array_filter($has));
@@ -31,7 +37,7 @@ final class Features
     /** @return 'itself'|'partly'|'hand'|'' whether it marks itself, in part, or by hand; '' where there is nothing to mark */
     public static function marking(Question $question): string
     {
-        $marked = array_filter($question->parts, fn (Part $part): bool => $part->kindName !== 'survey');
+        $marked = array_filter($question->parts, fn (Part $part): bool => $part->kind?->isMarked() !== false);
         $hand = array_filter($marked, fn (Part $part): bool => $part->scheme === Scheme::Person);
 
         return match (true) {
@@ -47,7 +53,10 @@ final class Features
     {
         if ($value instanceof \stdClass) {
             foreach (get_object_vars($value) as $field => $inner) {
-                if (($inside && $field === 'html' && is_string($inner) && $inner !== '') || self::feedback($inner, $inside || str_ends_with((string) $field, 'feedback'))) {
+                if (
+                    ($inside && $field === 'html' && is_string($inner) && $inner !== '') ||
+                    self::feedback($inner, $inside || str_ends_with((string) $field, 'feedback'))
+                ) {
                     return true;
                 }
             }

@@ -22,9 +22,9 @@ final readonly class Hint
         return new self($fields->id(), $fields->string('html', '', 400000), $fields->exact('cost', '0'), $path);
     }
 
-    /** Share of the question's points that taking it costs. @throws Unready */
+    /** Share of the question's points that taking it costs. @throws NotScorable */
     public function cost(): BigRational
     {
-        return Exact::read($this->cost) ?? throw Unready::unreadableNumber($this->cost, "$this->path/cost");
+        return Exact::read($this->cost) ?? throw NotScorable::unreadableNumber($this->cost, "$this->path/cost");
     }
 }

@@ -28,7 +28,9 @@ final readonly class Key
         $rules = [];
         foreach ($fields->list('rules', 500) as $i => $rule) {
             $at = "$path/rules/$i";
-            $rule = Fields::of($rule, $at, ['id', 'on', 'credit', 'feedback', 'note'])->need('on')->need('credit');
+            $rule = Fields::of($rule, $at, ['id', 'on', 'credit', 'feedback', 'note'])
+                ->need('on')
+                ->need('credit');
             $id = $rule->id();
             if (isset($rules[$id])) {
                 throw Malformed::repeatedId("$at/id", $id);
@@ -51,9 +53,9 @@ final readonly class Key
         return new self(array_values(array_filter($this->rules, $keep)), $this->default, $this->path);
     }
 
-    /** @throws Unready */
+    /** @throws NotScorable */
     public function default(): BigRational
     {
-        return Exact::read($this->default) ?? throw Unready::unreadableNumber($this->default, "$this->path/default");
+        return Exact::read($this->default) ?? throw NotScorable::unreadableNumber($this->default, "$this->path/default");
     }
 }

@@ -19,7 +19,7 @@ final class PathNames
     /** What a thing of a list is told apart by, with # before it: its id, its name, or else its place. */
     public static function called(mixed $thing, int $at): string
     {
-        $called = $thing instanceof \stdClass ? $thing->id ?? $thing->name ?? $at : $at;
+        $called = $thing instanceof \stdClass ? $thing->id ?? ($thing->name ?? $at) : $at;
 
         return '#'.(is_string($called) || is_int($called) ? $called : $at);
     }
@@ -95,6 +95,12 @@ final class PathNames
             default => [$on],
         };
 
-        return implode(', ', array_filter(array_map(fn (mixed $one): string => is_string($one) ? $words[$one] ?? $one : Differences::words($one, ''), $ids), fn (string $one): bool => $one !== ''));
+        return implode(
+            ', ',
+            array_filter(
+                array_map(fn (mixed $one): string => is_string($one) ? $words[$one] ?? $one : Differences::words($one, ''), $ids),
+                fn (string $one): bool => $one !== '',
+            ),
+        );
     }
 }

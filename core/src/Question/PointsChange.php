@@ -14,13 +14,22 @@ final class PointsChange
     /** Points are written with at most four decimals. */
     private const PLACES = 4;
 
-    /** @return \stdClass|null a copy; null when the total cannot be shared in four decimals, or nothing can be shared as there are no points now */
+    /**
+     * @return \stdClass|null a copy; null when the total cannot be shared in four decimals, or nothing can be shared as there are no
+     * points now
+     */
     public static function to(\stdClass $question, BigRational $total): ?\stdClass
     {
         $copy = Json::copy($question);
         assert($copy instanceof \stdClass);
-        $parts = array_values(array_filter(is_array($copy->parts ?? null) ? $copy->parts : [], fn (mixed $part): bool => $part instanceof \stdClass));
-        $now = array_map(fn (\stdClass $part): BigRational => Exact::read(is_scalar($part->points ?? null) ? (string) $part->points : '') ?? Exact::zero(), $parts);
+        $parts = array_values(
+            array_filter(is_array($copy->parts ?? null) ? $copy->parts : [], fn (mixed $part): bool => $part instanceof \stdClass),
+        );
+        $now = array_map(
+            fn (\stdClass $part): BigRational => Exact::read(is_scalar($part->points ?? null) ? (string) $part->points : '') ??
+                Exact::zero(),
+            $parts,
+        );
         $sum = array_reduce($now, fn (BigRational $sum, BigRational $one): BigRational => $sum->plus($one), Exact::zero());
         if ($parts === [] || ($sum->isZero() && count($parts) > 1)) {
             return null;

@@ -6,12 +6,10 @@ namespace WideQuarry\Question;
 
 use Brick\Math\BigRational;
 use WideQuarry\Answer\NormaliseOptions;
-use WideQuarry\Content\RichText;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Parts;
 use WideQuarry\Variables\Variables;
 
 /** A well-formed question. What it was read from is kept whole, so that writing loses nothing. */
@@ -19,7 +17,26 @@ final readonly class Question
 {
     public const FORMAT = 'wide-quarry/question';
 
-    private const FIELDS = ['format', 'version', 'id', 'title', 'language', 'body', 'stimuli', 'parts', 'variables', 'normalise', 'scoring', 'feedback', 'hints', 'attempts', 'use', 'tools', 'time_limit', 'record'];
+    private const FIELDS = [
+        'format',
+        'version',
+        'id',
+        'title',
+        'language',
+        'body',
+        'stimuli',
+        'parts',
+        'variables',
+        'normalise',
+        'scoring',
+        'feedback',
+        'hints',
+        'attempts',
+        'use',
+        'tools',
+        'time_limit',
+        'record',
+    ];
 
     /**
      * @param  list<Part>  $parts
@@ -28,14 +45,28 @@ final readonly class Question
      * @param  array<string, Feedback>  $feedback  by right, partly, wrong, general
      */
     private function __construct(
-        private \stdClass $json, public string $id, public string $title, public string $language, public string $body, public array $stimuli, public array $parts,
-        public Variables $variables, public NormaliseOptions $normalise, public QuestionScoring $scoring, public array $feedback, public array $hints,
-        public ?int $attempts, private string $attemptCost, public \stdClass $tools, public ?int $timeLimit, public Record $record,
+        private \stdClass $json,
+        public string $id,
+        public string $title,
+        public string $language,
+        public string $body,
+        public array $stimuli,
+        public array $parts,
+        public Variables $variables,
+        public NormaliseOptions $normalise,
+        public QuestionScoring $scoring,
+        public array $feedback,
+        public array $hints,
+        public ?int $attempts,
+        private string $attemptCost,
+        public \stdClass $tools,
+        public ?int $timeLimit,
+        public Record $record,
     ) {
     }
 
     /** @throws Malformed naming the path of what does not fit the schema */
-    public static function read(mixed $json, Parts $kinds): self
+    public static function read(mixed $json, PartKinds $kinds): self
     {
         $fields = Fields::of($json, '', self::FIELDS)->need('format')->need('version')->need('id')->need('body')->need('parts');
         $fields->oneOf('format', [self::FORMAT], '');
@@ -62,12 +93,28 @@ final readonly class Question
         assert($json instanceof \stdClass);
 
         return new self(
-            $json, $fields->uuid(), $fields->string('title', '', 500), $language, $fields->string('body', '', 400000), $stimuli, $parts,
-            Variables::read($fields->raw('variables'), '/variables'), NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass, '/normalise'),
-            QuestionScoring::read($fields->has('scoring') ? $fields->raw('scoring') : new \stdClass),
-            Feedback::readSet($fields->object('feedback', ['right', 'partly', 'wrong', 'general']), ['right', 'partly', 'wrong', 'general']), $hints,
-            $attempts->intOrNull('allowed', null, 1, 100), $attempts->exact('cost', '0'), is_object($json->tools ?? null) ? (object) (array) $json->tools : new \stdClass, $fields->intOrNull('time_limit', null, 1, 86400),
-            Record::read($fields->has('record') ? $fields->raw('record') : new \stdClass, '/record'),
+            $json,
+            $fields->uuid(),
+            $fields->string('title', '', 500),
+            $language,
+            $fields->string('body', '', 400000),
+            $stimuli,
+            $parts,
+            Variables::read($fields->raw('variables'), '/variables'),
+            NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass(), '/normalise'),
+            QuestionScoring::read($fields->has('scoring') ? $fields->raw('scoring') : new \stdClass()),
+            Feedback::readSet($fields->object('feedback', ['right', 'partly', 'wrong', 'general']), [
+                'right',
+                'partly',
+                'wrong',
+                'general',
+            ]),
+            $hints,
+            $attempts->intOrNull('allowed', null, 1, 100),
+            $attempts->exact('cost', '0'),
+            is_object($json->tools ?? null) ? (object) (array) $json->tools : new \stdClass(),
+            $fields->intOrNull('time_limit', null, 1, 86400),
+            Record::read($fields->has('record') ? $fields->raw('record') : new \stdClass(), '/record'),
         );
     }
 
@@ -85,13 +132,7 @@ final readonly class Question
     /** What it is called in lists and sentences: its title, or else its first words. */
     public function name(): string
     {
-        $words = $this->title === '' ? trim((string) preg_replace('/\s+/u', ' ', RichText::read($this->body)->plain())) : '';
-
-        return match (true) {
-            $this->title !== '' => $this->title,
-            $words === '' => 'A question without words',
-            default => mb_strimwidth($words, 0, 60, '…'),
-        };
+        return UnhelpfulTitle::of($this->title, $this->body);
     }
 
     /** M: the sum of the parts' points. */
@@ -100,10 +141,10 @@ final readonly class Question
         return array_reduce($this->parts, fn (BigRational $sum, Part $part): BigRational => $sum->plus($part->points()), Exact::zero());
     }
 
-    /** @throws Unready */
+    /** @throws NotScorable */
     public function attemptCost(): BigRational
     {
-        return Exact::read($this->attemptCost) ?? throw Unready::unreadableNumber($this->attemptCost, '/attempts/cost');
+        return Exact::read($this->attemptCost) ?? throw NotScorable::unreadableNumber($this->attemptCost, '/attempts/cost');
     }
 
     /** A copy of what it was read from. */
@@ -129,7 +170,7 @@ final readonly class Question
      *
      * @throws Malformed
      */
-    private static function parts(Fields $fields, Parts $kinds): array
+    private static function parts(Fields $fields, PartKinds $kinds): array
     {
         $parts = [];
         foreach ($fields->list('parts', 200) as $i => $part) {

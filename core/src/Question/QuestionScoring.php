@@ -15,8 +15,14 @@ final readonly class QuestionScoring
      * @param  list<list<string>>  $once  part ids that share the rules of the first
      * @param  list<array{part: string, needs: list<string>}>  $gates
      */
-    private function __construct(public bool $all, public array $once, public array $gates, private string $low, private string $high, private string $step)
-    {
+    private function __construct(
+        public bool $all,
+        public array $once,
+        public array $gates,
+        private string $low,
+        private string $high,
+        private string $step,
+    ) {
     }
 
     /** @throws \WideQuarry\Json\Malformed */
@@ -34,27 +40,34 @@ final readonly class QuestionScoring
             $gates[] = ['part' => $gate->id('part'), 'needs' => self::ids($gate->raw('needs'), "/scoring/gates/$i/needs", 0)];
         }
 
-        return new self($fields->oneOf('combine', ['sum', 'all'], 'sum') === 'all', $once, $gates, $fields->exact('low', '0'), $fields->exact('high', '1'), $fields->exact('step', '0.01'));
+        return new self(
+            $fields->oneOf('combine', ['sum', 'all'], 'sum') === 'all',
+            $once,
+            $gates,
+            $fields->exact('low', '0'),
+            $fields->exact('high', '1'),
+            $fields->exact('step', '0.01'),
+        );
     }
 
-    /** @throws Unready */
+    /** @throws NotScorable */
     public function low(): BigRational
     {
-        return Exact::read($this->low) ?? throw Unready::unreadableNumber($this->low, '/scoring/low');
+        return Exact::read($this->low) ?? throw NotScorable::unreadableNumber($this->low, '/scoring/low');
     }
 
-    /** @throws Unready */
+    /** @throws NotScorable */
     public function high(): BigRational
     {
-        return Exact::read($this->high) ?? throw Unready::unreadableNumber($this->high, '/scoring/high');
+        return Exact::read($this->high) ?? throw NotScorable::unreadableNumber($this->high, '/scoring/high');
     }
 
-    /** @throws Unready */
+    /** @throws NotScorable */
     public function step(): BigRational
     {
-        $step = Exact::read($this->step) ?? throw Unready::unreadableNumber($this->step, '/scoring/step');
+        $step = Exact::read($this->step) ?? throw NotScorable::unreadableNumber($this->step, '/scoring/step');
 
-        return $step->isPositive() ? $step : throw Unready::stepNotPositive('/scoring/step');
+        return $step->isPositive() ? $step : throw NotScorable::stepNotPositive('/scoring/step');
     }
 
     /**
@@ -65,7 +78,11 @@ final readonly class QuestionScoring
     private static function ids(mixed $list, string $path, int $least): array
     {
         if (! is_array($list) || count($list) < $least) {
-            throw \WideQuarry\Json\Malformed::wrongType($path, $least > 0 ? "a list of at least $least part ids" : 'a list of part ids', $list);
+            throw \WideQuarry\Json\Malformed::wrongType(
+                $path,
+                $least > 0 ? "a list of at least $least part ids" : 'a list of part ids',
+                $list,
+            );
         }
 
         return array_map(fn (mixed $id): string => Fields::asId($id, $path), array_values($list));

@@ -21,15 +21,40 @@ final readonly class Record
      * @param  string|null  $minutes  as the author estimates them, a decimal
      */
     private function __construct(
-        public string $status, public ?int $difficulty, public array $tags, public array $topics, public array $specimens, public ?\stdClass $origin,
-        public string $level, public array $purpose, public string $licence, public string $source, public string $author, public string $notes, public array $codes, public ?string $minutes, public string $work,
+        public string $status,
+        public ?int $difficulty,
+        public array $tags,
+        public array $topics,
+        public array $specimens,
+        public ?\stdClass $origin,
+        public string $level,
+        public array $purpose,
+        public string $licence,
+        public string $source,
+        public string $author,
+        public string $notes,
+        public array $codes,
+        public ?string $minutes,
+        public string $work,
     ) {
     }
 
     /** @throws Malformed */
     public static function read(mixed $json, string $path): self
     {
-        $fields = Fields::of($json, $path, ['topics', 'standards', 'tags', 'difficulty', 'purpose', 'minutes', 'status', 'notes', 'specimens', 'origin', ...self::WORDS]);
+        $fields = Fields::of($json, $path, [
+            'topics',
+            'standards',
+            'tags',
+            'difficulty',
+            'purpose',
+            'minutes',
+            'status',
+            'notes',
+            'specimens',
+            'origin',
+            ...self::WORDS,
+        ]);
         foreach (self::WORDS as $word) {
             $fields->string($word);
         }
@@ -37,7 +62,9 @@ final readonly class Record
         $minutes = $fields->raw('minutes') === null ? null : $fields->decimal('minutes', '10000');
         $codes = [];
         foreach ($fields->list('standards', 100) as $i => $standard) {
-            $standard = Fields::of($standard, "$path/standards/$i", ['framework', 'code'])->need('framework')->need('code');
+            $standard = Fields::of($standard, "$path/standards/$i", ['framework', 'code'])
+                ->need('framework')
+                ->need('code');
             $standard->string('framework');
             $codes[] = $standard->string('code');
         }
@@ -47,9 +74,21 @@ final readonly class Record
         }
 
         return new self(
-            $fields->oneOf('status', ['draft', 'in_review', 'approved', 'retired'], 'draft'), $fields->intOrNull('difficulty', null, 1, 5),
-            self::texts($fields, 'tags', 100), self::topics($fields), $specimens, self::origin($fields),
-            $fields->string('level'), self::texts($fields, 'purpose', 20), $fields->string('licence'), $fields->string('source'), $fields->string('author'), $fields->string('notes', '', 20000), $codes, $minutes, $fields->string('work'),
+            $fields->oneOf('status', Status::values(), Status::Draft->value),
+            $fields->intOrNull('difficulty', null, 1, 5),
+            self::texts($fields, 'tags', 100),
+            self::topics($fields),
+            $specimens,
+            self::origin($fields),
+            $fields->string('level'),
+            self::texts($fields, 'purpose', 20),
+            $fields->string('licence'),
+            $fields->string('source'),
+            $fields->string('author'),
+            $fields->string('notes', '', 20000),
+            $codes,
+            $minutes,
+            $fields->string('work'),
         );
     }
 
@@ -73,7 +112,10 @@ final readonly class Record
     {
         $texts = [];
         foreach ($fields->list($name, $max) as $i => $text) {
-            $texts[] = is_string($text) && $text !== '' && mb_strlen($text) <= 100 ? $text : throw Malformed::wrongType($fields->at("$name/$i"), 'text of 1 to 100 characters', $text);
+            $texts[] =
+                is_string($text) && $text !== '' && mb_strlen($text) <= 100
+                    ? $text
+                    : throw Malformed::wrongType($fields->at("$name/$i"), 'text of 1 to 100 characters', $text);
         }
 
         return $texts;
@@ -86,8 +128,10 @@ final readonly class Record
             $read = Fields::of($origin, $fields->at('origin'), ['intake', 'format', 'identifier', 'file', 'fields', 'processing']);
             array_map(fn (string $word): string => $read->string($word), ['format', 'identifier', 'file']);
             $read->string('processing', '', 1_000_000);
-            $read->raw('intake') === null || $read->string('intake');
-            if ($read->has('fields') && ! $read->raw('fields') instanceof \stdClass) {
+            if ($read->raw('intake') !== null) {
+                $read->string('intake');
+            }
+            if ($read->has('fields') && ! ($read->raw('fields') instanceof \stdClass)) {
                 throw Malformed::wrongType($read->at('fields'), 'an object', $read->raw('fields'));
             }
         }

@@ -13,10 +13,27 @@ final readonly class RecordChange
 {
     public const LISTS = ['tags', 'purpose'];
 
-    /** What of the source was not translated: set to nothing once the question is finished by hand. It is part of the origin, which nobody edits. */
+    /**
+     * What of the source was not translated: set to nothing once the question is finished by hand. It is part of the origin, which nobody
+     * edits.
+     */
     private const PROCESSING = 'processing';
 
-    public const SINGLE = ['difficulty', 'level', 'status', 'source', 'licence', 'author', 'notes', 'minutes', 'work', 'chapter', 'session', 'number', 'specimens'];
+    public const SINGLE = [
+        'difficulty',
+        'level',
+        'status',
+        'source',
+        'licence',
+        'author',
+        'notes',
+        'minutes',
+        'work',
+        'chapter',
+        'session',
+        'number',
+        'specimens',
+    ];
 
     /** @param  array<string, array{set?: mixed, add?: list<string>, remove?: list<string>}>  $fields */
     private function __construct(private array $fields)
@@ -31,12 +48,19 @@ final readonly class RecordChange
         foreach (self::LISTS as $name) {
             if ($fields->has($name)) {
                 $list = $fields->object($name, ['set', 'add', 'remove']);
-                $changes[$name] = $list->has('set') ? ['set' => self::words($list, 'set')] : ['add' => self::words($list, 'add'), 'remove' => self::words($list, 'remove')];
+                $changes[$name] = $list->has('set')
+                    ? ['set' => self::words($list, 'set')]
+                    : ['add' => self::words($list, 'add'), 'remove' => self::words($list, 'remove')];
             }
         }
         foreach ([...self::SINGLE, self::PROCESSING] as $name) {
             if ($fields->has($name)) {
-                $changes[$name] = ['set' => $fields->object($name, ['set'])->need('set')->raw('set')];
+                $changes[$name] = [
+                    'set' => $fields
+                        ->object($name, ['set'])
+                        ->need('set')
+                        ->raw('set'),
+                ];
             }
         }
 
@@ -71,7 +95,9 @@ final readonly class RecordChange
 
                 continue;
             }
-            $value = array_key_exists('set', $change) ? $change['set'] : $this->joined($after->{$name} ?? [], $change['add'] ?? [], $change['remove'] ?? []);
+            $value = array_key_exists('set', $change)
+                ? $change['set']
+                : $this->joined($after->{$name} ?? [], $change['add'] ?? [], $change['remove'] ?? []);
             if ($value === null || $value === '' || $value === []) {
                 unset($after->{$name});
             } else {
@@ -87,7 +113,9 @@ final readonly class RecordChange
     {
         if (($record->origin ?? null) instanceof \stdClass) {
             unset($record->origin->processing);
-            is_string($source) && $record->origin->processing = $source;
+            if (is_string($source)) {
+                $record->origin->processing = $source;
+            }
         }
 
         return $record;
@@ -101,7 +129,8 @@ final readonly class RecordChange
     private function joined(mixed $present, array $add, array $remove): array
     {
         $kept = array_values(array_filter(is_array($present) ? $present : [], fn (mixed $word): bool => ! in_array($word, $remove, true)));
-        foreach ($add as $word) { // "Thin section" and "thin section" are one tag
+        foreach ($add as $word) {
+            // "Thin section" and "thin section" are one tag
             $same = array_filter($kept, fn (mixed $one): bool => is_string($one) && mb_strtolower($one) === mb_strtolower($word));
             $kept = $same === [] ? [...$kept, $word] : $kept;
         }

@@ -25,8 +25,13 @@ final class ResponseShape
                 throw Malformed::wrongType($at, 'an object with one field, such as {"chosen": […]} or {"text": "…"}', $given);
             }
             match (true) {
-                in_array($name, self::LISTS, true) => array_map(fn (mixed $one): mixed => $name === 'chosen' ? Fields::asId($one, "$at/chosen") : $one, $fields->list($name)),
-                in_array($name, self::OBJECTS, true) => $fields->raw($name) instanceof \stdClass ? null : throw Malformed::wrongType("$at/$name", 'an object', $fields->raw($name)),
+                in_array($name, self::LISTS, true) => array_map(
+                    fn (mixed $one): mixed => $name === 'chosen' ? Fields::asId($one, "$at/chosen") : $one,
+                    $fields->list($name),
+                ),
+                in_array($name, self::OBJECTS, true) => $fields->raw($name) instanceof \stdClass
+                    ? null
+                    : throw Malformed::wrongType("$at/$name", 'an object', $fields->raw($name)),
                 default => $fields->string((string) $name, '', 100_000),
             };
         }

@@ -11,13 +11,18 @@ use WideQuarry\Numbers\Exact;
 final readonly class Rule
 {
     /** @param  object|string  $on what the kind compares with: an id, or a condition the kind has read */
-    public function __construct(public string $id, public object|string $on, private string $credit, public ?Feedback $feedback, public string $path)
-    {
+    public function __construct(
+        public string $id,
+        public object|string $on,
+        private string $credit,
+        public ?Feedback $feedback,
+        public string $path,
+    ) {
     }
 
-    /** @throws Unready when the credit is no exact number */
+    /** @throws NotScorable when the credit is no exact number */
     public function credit(): BigRational
     {
-        return Exact::read($this->credit) ?? throw Unready::unreadableNumber($this->credit, "$this->path/credit");
+        return Exact::read($this->credit) ?? throw NotScorable::unreadableNumber($this->credit, "$this->path/credit");
     }
 }

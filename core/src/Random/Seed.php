@@ -16,7 +16,9 @@ final readonly class Seed
     /** @throws \OutOfRangeException */
     public static function of(int $value): self
     {
-        return $value >= 0 && $value <= self::MAX ? new self($value) : throw new \OutOfRangeException('A seed is a whole number from 0 to '.self::MAX.", got $value.");
+        return $value >= 0 && $value <= self::MAX
+            ? new self($value)
+            : throw new \OutOfRangeException('A seed is a whole number from 0 to '.self::MAX.", got $value.");
     }
 
     /** The values of one purpose for one part or variable. */

@@ -17,8 +17,13 @@ final readonly class Attempt
      * @param  int  $hints  how many were taken, in their order
      * @param  BigRational|null  $points  what an assessment gives instead of the question's own
      */
-    public function __construct(public \stdClass $response, public Seed $seed, public int $earlierWrong = 0, public int $hints = 0, public ?BigRational $points = null)
-    {
+    public function __construct(
+        public \stdClass $response,
+        public Seed $seed,
+        public int $earlierWrong = 0,
+        public int $hints = 0,
+        public ?BigRational $points = null,
+    ) {
     }
 
     /**
@@ -29,10 +34,15 @@ final readonly class Attempt
     public static function read(Fields $fields): self
     {
         $response = $fields->need('response')->raw('response');
-        if (! $response instanceof \stdClass) {
+        if (! ($response instanceof \stdClass)) {
             throw Malformed::wrongType($fields->at('response'), 'an object: part id → what was given', $response);
         }
 
-        return new self($response, Seed::of($fields->int('seed', 1, 0, Seed::MAX)), $fields->int('earlier_wrong', 0, 0, 1000), $fields->int('hints', 0, 0, 100));
+        return new self(
+            $response,
+            Seed::of($fields->int('seed', 1, 0, Seed::MAX)),
+            $fields->int('earlier_wrong', 0, 0, 1000),
+            $fields->int('hints', 0, 0, 100),
+        );
     }
 }

@@ -30,6 +30,9 @@ final class Gates
             }
         } while (count($open) > $before);
 
-        return array_filter(array_map(fn (array $list): array => array_values(array_diff($list, $open)), $needs), fn (array $missing): bool => $missing !== []);
+        return array_filter(
+            array_map(fn (array $list): array => array_values(array_diff($list, $open)), $needs),
+            fn (array $missing): bool => $missing !== [],
+        );
     }
 }

@@ -17,8 +17,13 @@ final readonly class PartOutcome
      * @param  list<array<string, mixed>>  $trace
      * @param  list<Rule>  $candidates  of a typed answer: every rule that would do, best first
      */
-    private function __construct(public string $state, public BigRational $credit, public array $matched, public array $trace, public array $candidates)
-    {
+    private function __construct(
+        public string $state,
+        public BigRational $credit,
+        public array $matched,
+        public array $trace,
+        public array $candidates,
+    ) {
     }
 
     /**
@@ -38,7 +43,13 @@ final readonly class PartOutcome
 
     public static function unreadable(string $reason, string $sentence): self
     {
-        return new self('unreadable', Exact::zero(), [], [['step' => 'answer.unreadable', 'reason' => $reason, 'sentence' => $sentence]], []);
+        return new self(
+            'unreadable',
+            Exact::zero(),
+            [],
+            [['step' => 'answer.unreadable', 'reason' => $reason, 'sentence' => $sentence]],
+            [],
+        );
     }
 
     /** It was answered, and nothing is right or wrong in it. */

@@ -15,16 +15,30 @@ final readonly class PartResult implements \JsonSerializable
      * @param  list<array<string, mixed>>  $trace
      * @param  list<array<string, mixed>>  $feedback
      */
-    public function __construct(public string $id, public string $state, public BigRational $credit, public BigRational $score, public BigRational $points, public array $matched, public array $trace, public array $feedback)
-    {
+    public function __construct(
+        public string $id,
+        public string $state,
+        public BigRational $credit,
+        public BigRational $score,
+        public BigRational $points,
+        public array $matched,
+        public array $trace,
+        public array $feedback,
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
         return [
-            'id' => $this->id, 'state' => $this->state, 'credit' => Exact::text($this->credit), 'score' => Exact::text($this->score), 'points' => Exact::number($this->points),
-            'matched' => $this->matched, 'trace' => $this->trace, 'feedback' => $this->feedback,
+            'id' => $this->id,
+            'state' => $this->state,
+            'credit' => Exact::text($this->credit),
+            'score' => Exact::text($this->score),
+            'points' => Exact::number($this->points),
+            'matched' => $this->matched,
+            'trace' => $this->trace,
+            'feedback' => $this->feedback,
         ];
     }
 }

@@ -17,16 +17,32 @@ final readonly class Result implements \JsonSerializable
      * @param  list<array<string, mixed>>  $feedback
      * @param  list<array<string, mixed>>  $trace
      */
-    public function __construct(public BigRational $score, public BigRational $exact, public BigRational $max, public string $state, public bool $counts, public bool $needsMarking, public array $parts, public array $feedback, public array $trace)
-    {
+    public function __construct(
+        public BigRational $score,
+        public BigRational $exact,
+        public BigRational $max,
+        public string $state,
+        public bool $counts,
+        public bool $needsMarking,
+        public array $parts,
+        public array $feedback,
+        public array $trace,
+    ) {
     }
 
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {
         return [
-            'score' => Exact::number($this->score), 'exact' => Exact::text($this->exact), 'max' => Exact::number($this->max), 'state' => $this->state, 'counts' => $this->counts,
-            'needs_marking' => $this->needsMarking, 'parts' => $this->parts, 'feedback' => $this->feedback, 'trace' => $this->trace,
+            'score' => Exact::number($this->score),
+            'exact' => Exact::text($this->exact),
+            'max' => Exact::number($this->max),
+            'state' => $this->state,
+            'counts' => $this->counts,
+            'needs_marking' => $this->needsMarking,
+            'parts' => $this->parts,
+            'feedback' => $this->feedback,
+            'trace' => $this->trace,
         ];
     }
 }

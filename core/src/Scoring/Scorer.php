@@ -9,10 +9,10 @@ use WideQuarry\Content\Tree;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Feedback;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\Rule;
-use WideQuarry\Question\Unready;
 
 /**
  * Scores a response. Pure: the same question, seed and response give the same result in any process.
@@ -22,12 +22,12 @@ final class Scorer
 {
     /**
      * @throws Malformed when the response does not belong to the question
-     * @throws Unready|\WideQuarry\Variables\RollProblem when the question cannot be scored as it stands
+     * @throws NotScorable|\WideQuarry\Variables\RollProblem when the question cannot be scored as it stands
      */
     public function score(Question $question, Attempt $attempt): Result
     {
         $this->refuseStrangers($question, $attempt);
-        $in = Circumstances::of($question, $question->variables->roll($attempt->seed, $question->language));
+        $in = ScoringContext::of($question, $question->variables->roll($attempt->seed, $question->language));
         $outcomes = [];
         foreach ($question->parts as $part) {
             $outcomes[$part->id] = $this->outcome($question, $part, $attempt, $in);
@@ -39,7 +39,17 @@ final class Scorer
         $counts = $states !== [] && ! in_array('unreadable', $states, true) && array_diff($states, ['unanswered']) !== [];
         $state = $this->state($total, $states);
 
-        return new Result($total->score, $total->exact, $total->max, $state, $counts, $needsMarking, $parts, $this->feedbackOf($question, $state, $in), $total->trace);
+        return new Result(
+            $total->score,
+            $total->exact,
+            $total->max,
+            $state,
+            $counts,
+            $needsMarking,
+            $parts,
+            $this->feedbackOf($question, $state, $in),
+            $total->trace,
+        );
     }
 
     private function refuseStrangers(Question $question, Attempt $attempt): void
@@ -54,16 +64,17 @@ final class Scorer
         }
     }
 
-    private function outcome(Question $question, Part $part, Attempt $attempt, Circumstances $in): PartOutcome
+    private function outcome(Question $question, Part $part, Attempt $attempt, ScoringContext $in): PartOutcome
     {
-        if ($part->kind === null) {
-            throw Unready::kindUnavailable($part->kindName, "$part->path/kind");
+        $kind = $part->kind;
+        if (! ($kind instanceof ScorableKind)) {
+            throw NotScorable::kindUnavailable($part->kindName, "$part->path/kind");
         }
         $response = $attempt->response->{$part->id} ?? null;
 
         return match (true) {
             $response === null => PartOutcome::unanswered(),
-            $response instanceof \stdClass => $part->kind->score($part, SharedRules::keyFor($question, $part), $response, $in),
+            $response instanceof \stdClass => $kind->score($part, SharedRules::keyFor($question, $part), $response, $in),
             default => PartOutcome::unreadable('response.shape', 'The response to a part is an object.'),
         };
     }
@@ -72,13 +83,18 @@ final class Scorer
      * @param  array<string, PartOutcome>  $outcomes
      * @return list<PartResult>
      */
-    private function results(Question $question, array $outcomes, Circumstances $in): array
+    private function results(Question $question, array $outcomes, ScoringContext $in): array
     {
         $credits = [];
         foreach ($question->parts as $part) {
             $credits[$part->id] = $this->clamped($part, $outcomes[$part->id]);
         }
-        $right = array_values(array_filter(array_map(fn (Part $part): string => $part->id, $question->parts), fn (string $id): bool => $credits[$id][0]->isGreaterThanOrEqualTo(1)));
+        $right = array_values(
+            array_filter(
+                array_map(fn (Part $part): string => $part->id, $question->parts),
+                fn (string $id): bool => $credits[$id][0]->isGreaterThanOrEqualTo(1),
+            ),
+        );
         $closed = Gates::closed($question, $right);
         $results = [];
         foreach ($question->parts as $part) {
@@ -90,8 +106,14 @@ final class Scorer
             }
             $state = $this->partState($part, $outcome, $credit);
             $results[] = new PartResult(
-                $part->id, $state, $credit, $part->points()->multipliedBy($credit)->simplified(), $part->points(),
-                array_map(fn (Rule $rule): string => $rule->id, $outcome->matched), $trace, $this->feedbackOfPart($part, $outcome, $state, $in),
+                $part->id,
+                $state,
+                $credit,
+                $part->points()->multipliedBy($credit)->simplified(),
+                $part->points(),
+                array_map(fn (Rule $rule): string => $rule->id, $outcome->matched),
+                $trace,
+                $this->feedbackOfPart($part, $outcome, $state, $in),
             );
         }
 
@@ -140,7 +162,7 @@ final class Scorer
     }
 
     /** @return list<array<string, mixed>> */
-    private function feedbackOfPart(Part $part, PartOutcome $outcome, string $state, Circumstances $in): array
+    private function feedbackOfPart(Part $part, PartOutcome $outcome, string $state, ScoringContext $in): array
     {
         $shown = [];
         foreach ($outcome->matched as $rule) {
@@ -156,7 +178,7 @@ final class Scorer
     }
 
     /** @return list<array<string, mixed>> */
-    private function feedbackOf(Question $question, string $state, Circumstances $in): array
+    private function feedbackOf(Question $question, string $state, ScoringContext $in): array
     {
         $shown = [];
         foreach (array_unique([$state, 'general']) as $of) {
@@ -169,7 +191,7 @@ final class Scorer
     }
 
     /** @return array<string, mixed> */
-    private function shown(string $of, Feedback $feedback, Circumstances $in): array
+    private function shown(string $of, Feedback $feedback, ScoringContext $in): array
     {
         return ['of' => $of, 'show' => $feedback->show, 'body' => Tree::of($feedback->html, $in->roll->written)];
     }

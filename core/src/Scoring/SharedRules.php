@@ -33,7 +33,12 @@ final class SharedRules
     public static function settle(Question $question, array $outcomes): array
     {
         foreach ($question->scoring->once as $list) {
-            $parts = array_values(array_filter(array_map($question->part(...), $list), fn (?Part $part): bool => $part !== null && ($outcomes[$part->id] ?? null)?->state === 'given'));
+            $parts = array_values(
+                array_filter(
+                    array_map($question->part(...), $list),
+                    fn (?Part $part): bool => $part !== null && ($outcomes[$part->id] ?? null)?->state === 'given',
+                ),
+            );
             if (count($parts) > 1) {
                 $outcomes = [...$outcomes, ...self::assign($parts, $outcomes, self::keyFor($question, $parts[0]))];
             }
@@ -54,17 +59,40 @@ final class SharedRules
         $gain = [];
         foreach ($parts as $i => $part) {
             $matching = array_map(fn (Rule $rule): string => $rule->id, $outcomes[$part->id]->candidates);
-            $row = array_map(fn (Rule $rule): BigRational => in_array($rule->id, $matching, true) ? $rule->credit()->multipliedBy($part->points()) : self::never(), $answers);
+            $row = array_map(
+                fn (Rule $rule): BigRational => in_array($rule->id, $matching, true)
+                    ? $rule->credit()->multipliedBy($part->points())
+                    : self::never(),
+                $answers,
+            );
             // as many columns more as there are parts: what the part is worth when every answer of its own is taken
             $gain[] = [...$row, ...array_fill(0, count($parts), $floor[$i]->credit->multipliedBy($part->points()))];
         }
         $settled = [];
         foreach (Assignment::best($gain) as $i => $column) {
             $rule = $answers[$column] ?? null;
-            $trace = array_values(array_filter($outcomes[$parts[$i]->id]->trace, fn (array $step): bool => ! in_array($step['step'], ['rule.matched', 'default.applied'], true)));
-            $settled[$parts[$i]->id] = $rule === null
-                ? PartOutcome::given($floor[$i]->credit, $floor[$i]->matched, [...$trace, ['step' => 'once.taken'], ...$floor[$i]->trace])
-                : PartOutcome::given($rule->credit(), [$rule], [...$trace, ['step' => 'once.assigned', 'rule' => $rule->id], ['step' => 'rule.matched', 'rule' => $rule->id, 'credit' => Exact::text($rule->credit())]]);
+            $trace = array_values(
+                array_filter(
+                    $outcomes[$parts[$i]->id]->trace,
+                    fn (array $step): bool => ! in_array($step['step'], ['rule.matched', 'default.applied'], true),
+                ),
+            );
+            $settled[$parts[$i]->id] =
+                $rule === null
+                    ? PartOutcome::given($floor[$i]->credit, $floor[$i]->matched, [
+                        ...$trace,
+                        ['step' => 'once.taken'],
+                        ...$floor[$i]->trace,
+                    ])
+                    : PartOutcome::given(
+                        $rule->credit(),
+                        [$rule],
+                        [
+                            ...$trace,
+                            ['step' => 'once.assigned', 'rule' => $rule->id],
+                            ['step' => 'rule.matched', 'rule' => $rule->id, 'credit' => Exact::text($rule->credit())],
+                        ],
+                    );
         }
 
         return $settled;

@@ -6,8 +6,8 @@ namespace WideQuarry\Scoring;
 
 use Brick\Math\BigRational;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Question;
-use WideQuarry\Question\Unready;
 
 /** From part scores to the question's score: combining, costs, bounds, other points, one rounding. */
 final class Total
@@ -30,7 +30,7 @@ final class Total
     /**
      * @param  list<PartResult>  $parts
      *
-     * @throws Unready
+     * @throws NotScorable
      */
     public function __construct(private readonly Question $question, Attempt $attempt, array $parts)
     {
@@ -41,7 +41,12 @@ final class Total
         if ($attempt->points !== null && ! $points->isZero()) {
             $exact = $exact->multipliedBy($attempt->points)->dividedBy($points);
             $this->max = $attempt->points;
-            $this->trace[] = ['step' => 'points.scaled', 'from' => Exact::text($points), 'to' => Exact::text($attempt->points), 'value' => Exact::text($exact)];
+            $this->trace[] = [
+                'step' => 'points.scaled',
+                'from' => Exact::text($points),
+                'to' => Exact::text($attempt->points),
+                'value' => Exact::text($exact),
+            ];
         }
         $this->exact = $exact->simplified();
         $this->score = Exact::toStep($exact, $question->scoring->step());

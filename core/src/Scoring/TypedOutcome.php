@@ -15,7 +15,7 @@ final class TypedOutcome
      * @param  list<Rule>  $matching  in the order of the key
      * @param  list<array<string, mixed>>  $trace
      *
-     * @throws \WideQuarry\Question\Unready
+     * @throws \WideQuarry\Question\NotScorable
      */
     public static function of(array $matching, Key $key, array $trace): PartOutcome
     {

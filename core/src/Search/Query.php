@@ -119,7 +119,12 @@ final readonly class Query
     {
         foreach ($term->words as $i => $wanted) {
             $prefix = $term->prefix && $i === count($term->words) - 1;
-            $found = array_filter($words[$i]->forms(), fn (string $form): bool => $form === $wanted->whole || ($prefix && str_starts_with($form, $wanted->whole)) || ($wanted->pieces !== [$wanted->whole] && in_array($form, $wanted->pieces, true)));
+            $found = array_filter(
+                $words[$i]->forms(),
+                fn (string $form): bool => $form === $wanted->whole ||
+                    ($prefix && str_starts_with($form, $wanted->whole)) ||
+                    ($wanted->pieces !== [$wanted->whole] && in_array($form, $wanted->pieces, true)),
+            );
             if ($found === []) {
                 return false;
             }

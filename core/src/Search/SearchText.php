@@ -19,8 +19,13 @@ final readonly class SearchText
     private const LAST = 16383;
 
     /** @param  array<string>  $identifiers  what it is called by in other systems and in links; found, but never shown as text of it */
-    private function __construct(public string $title, public string $stem, public string $answers, public string $rest, private array $identifiers = [])
-    {
+    private function __construct(
+        public string $title,
+        public string $stem,
+        public string $answers,
+        public string $rest,
+        private array $identifiers = [],
+    ) {
     }
 
     public static function of(Question $question): self
@@ -28,7 +33,7 @@ final readonly class SearchText
         $answers = [];
         $rest = [];
         foreach ($question->parts as $part) {
-            array_push($answers, ...($part->kind?->texts($part) ?? []));
+            array_push($answers, ...$part->kind?->texts($part) ?? []);
             $rest = [...$rest, $part->label, ...self::said($part->feedback), ...self::ofRules($part)];
         }
         $rest = [...$rest, ...self::said($question->feedback)];
@@ -36,7 +41,13 @@ final readonly class SearchText
             $rest[] = $hint->html;
         }
 
-        return new self($question->title, self::plain([$question->body]), self::plain($answers), trim(self::plain($rest)."\n".self::ofRecord($question->record)), self::identifiers($question->id, $question->record));
+        return new self(
+            $question->title,
+            self::plain([$question->body]),
+            self::plain($answers),
+            trim(self::plain($rest)."\n".self::ofRecord($question->record)),
+            self::identifiers($question->id, $question->record),
+        );
     }
 
     /**
@@ -45,17 +56,36 @@ final readonly class SearchText
      * @param  string  $answers  as it was
      * @param  string  $rest  as it was, under the record before
      */
-    public static function underRecord(string $id, string $title, string $body, string $answers, string $rest, Record $before, Record $after): self
-    {
+    public static function underRecord(
+        string $id,
+        string $title,
+        string $body,
+        string $answers,
+        string $rest,
+        Record $before,
+        Record $after,
+    ): self {
         $said = self::ofRecord($before);
         $content = $said !== '' && str_ends_with($rest, $said) ? substr($rest, 0, -strlen($said)) : $rest;
 
-        return new self($title, self::plain([$body]), $answers, trim(rtrim($content, "\n")."\n".self::ofRecord($after)), self::identifiers($id, $after));
+        return new self(
+            $title,
+            self::plain([$body]),
+            $answers,
+            trim(rtrim($content, "\n")."\n".self::ofRecord($after)),
+            self::identifiers($id, $after),
+        );
     }
 
     private static function ofRecord(Record $record): string
     {
-        return implode("\n", array_filter([...$record->tags, ...$record->codes, $record->notes, $record->source, $record->author], fn (string $text): bool => $text !== ''));
+        return implode(
+            "\n",
+            array_filter(
+                [...$record->tags, ...$record->codes, $record->notes, $record->source, $record->author],
+                fn (string $text): bool => $text !== '',
+            ),
+        );
     }
 
     /** @return array<string> */
@@ -87,14 +117,19 @@ final readonly class SearchText
             $position++; // no phrase reaches from one field into the next
         }
         foreach ($this->identifiers as $identifier) {
-            foreach (Splitter::words($identifier) as $word) { // in one piece alone, so that a query of "3" does not find every identifier with a 3
+            foreach (Splitter::words($identifier) as $word) {
+                // in one piece alone, so that a query of "3" does not find every identifier with a 3
                 $entries[$word->whole] ??= [min(self::LAST, ++$position) => 'D'];
             }
         }
         $literal = '';
         foreach ($entries as $form => $places) {
             $places = array_slice($places, 0, self::POSITIONS, true);
-            $literal .= self::quoted((string) $form).':'.implode(',', array_map(fn (int $at, string $weight): string => "$at$weight", array_keys($places), $places)).' ';
+            $literal .=
+                self::quoted((string) $form).
+                ':'.
+                implode(',', array_map(fn (int $at, string $weight): string => "$at$weight", array_keys($places), $places)).
+                ' ';
         }
 
         return rtrim($literal);
@@ -135,6 +170,12 @@ final readonly class SearchText
     /** @param  list<string>  $html */
     private static function plain(array $html): string
     {
-        return implode("\n", array_filter(array_map(fn (string $one): string => RichText::read($one)->plain(), $html), fn (string $text): bool => $text !== ''));
+        return implode(
+            "\n",
+            array_filter(
+                array_map(fn (string $one): string => RichText::read($one)->plain(), $html),
+                fn (string $text): bool => $text !== '',
+            ),
+        );
     }
 }

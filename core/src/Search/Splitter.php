@@ -20,17 +20,39 @@ final class Splitter
     private const LONGEST = 100;
 
     /** Letters that no decomposition brings to plain ones. */
-    private const PLAIN = ['ß' => 'ss', 'æ' => 'ae', 'œ' => 'oe', 'ø' => 'o', 'ł' => 'l', 'đ' => 'd', 'ð' => 'd', 'þ' => 'th', 'ı' => 'i', '‐' => '-', '‑' => '-', '–' => '-', '−' => '-', '’' => "'", '⋅' => '·'];
+    private const PLAIN = [
+        'ß' => 'ss',
+        'æ' => 'ae',
+        'œ' => 'oe',
+        'ø' => 'o',
+        'ł' => 'l',
+        'đ' => 'd',
+        'ð' => 'd',
+        'þ' => 'th',
+        'ı' => 'i',
+        '‐' => '-',
+        '‑' => '-',
+        '–' => '-',
+        '−' => '-',
+        '’' => "'",
+        '⋅' => '·',
+    ];
 
     /** @return list<Word> */
     public static function words(string $text): array
     {
         $text = mb_scrub($text, 'UTF-8');
-        preg_match_all('/['.self::LETTERS.']+(?:['.self::JOINTS.']['.self::LETTERS.']+|[⁺⁻]['.self::LETTERS.']+)*/u', $text, $found, PREG_OFFSET_CAPTURE);
+        preg_match_all(
+            '/['.self::LETTERS.']+(?:['.self::JOINTS.']['.self::LETTERS.']+|[⁺⁻]['.self::LETTERS.']+)*/u',
+            $text,
+            $found,
+            PREG_OFFSET_CAPTURE,
+        );
         $words = [];
         foreach ($found[0] as [$word, $offset]) {
             $whole = self::fold(strlen($word) > self::LONGEST ? mb_substr($word, 0, self::LONGEST) : $word);
-            if (ctype_alnum($whole)) { // most words
+            if (ctype_alnum($whole)) {
+                // most words
                 $words[] = new Word($word, $offset, $whole, [$whole]);
 
                 continue;

@@ -28,7 +28,11 @@ final readonly class Term
     public function tsquery(array $stems = []): string
     {
         $last = count($this->words) - 1;
-        $steps = array_map(fn (int $i, Word $word): string => self::word($word, $this->prefix && $i === $last), array_keys($this->words), $this->words);
+        $steps = array_map(
+            fn (int $i, Word $word): string => self::word($word, $this->prefix && $i === $last),
+            array_keys($this->words),
+            $this->words,
+        );
         $stem = $this->isStemmable() ? $stems[$this->words[0]->whole] ?? null : null;
         if ($stem !== null) {
             return "($steps[0] | ".SearchText::quoted("~$stem").')';
@@ -45,7 +49,11 @@ final readonly class Term
             return $whole;
         }
         $last = count($word->pieces) - 1;
-        $pieces = array_map(fn (int $i, string $piece): string => SearchText::quoted($piece).($i === $last ? $end : ''), array_keys($word->pieces), $word->pieces);
+        $pieces = array_map(
+            fn (int $i, string $piece): string => SearchText::quoted($piece).($i === $last ? $end : ''),
+            array_keys($word->pieces),
+            $word->pieces,
+        );
 
         return "($whole | ".(count($pieces) === 1 ? $pieces[0] : '('.implode(' <-> ', $pieces).')').')';
     }

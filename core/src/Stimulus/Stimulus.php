@@ -18,15 +18,25 @@ final readonly class Stimulus
 {
     private const NAME = 60;
 
-    /** @param  list<\WideQuarry\Content\Dropped>  $dropped  what of the text was left out */
-    private function __construct(private \stdClass $json, public string $id, public string $title, public string $language, public RichText $text, private array $dropped)
-    {
+    /** @param  list<\WideQuarry\Content\DroppedContent>  $dropped  what of the text was left out */
+    private function __construct(
+        private \stdClass $json,
+        public string $id,
+        public string $title,
+        public string $language,
+        public RichText $text,
+        private array $dropped,
+    ) {
     }
 
     /** @throws Malformed naming the path of what does not fit core/schema/stimulus.json */
     public static function read(mixed $json): self
     {
-        $fields = Fields::of($json, '', ['id', 'title', 'language', 'body', 'origin'])->need('id')->need('body')->need('title')->need('language');
+        $fields = Fields::of($json, '', ['id', 'title', 'language', 'body', 'origin'])
+            ->need('id')
+            ->need('body')
+            ->need('title')
+            ->need('language');
         $text = Reader::read($fields->string('body', '', 400000));
         $language = $fields->string('language', 'und', 35);
         if (preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) !== 1) {
@@ -79,15 +89,26 @@ final readonly class Stimulus
     public function findings(): array
     {
         $anchors = Anchors::in($this->text->nodes);
-        $findings = array_map(fn ($dropped): Finding => Finding::warning('content.dropped', '/body', $dropped->sentence()), $this->dropped);
+        $findings = array_map(
+            fn ($dropped): Finding => Finding::warning('content.dropped', '/body', $dropped->sentence()),
+            $this->dropped,
+        );
         if ($anchors->parts !== [] || $anchors->gaps !== []) {
-            $findings[] = Finding::warning('stimulus.answers', '/body', 'There are places for answers in it. Answers belong in a question; here nobody could give them.');
+            $findings[] = Finding::warning(
+                'stimulus.answers',
+                '/body',
+                'A stimulus cannot contain answers. Put them in a question.',
+            );
         }
         if ($anchors->values !== []) {
-            $findings[] = Finding::warning('stimulus.values', '/body', "It shows the value \"{$anchors->values[0]}\", but values are rolled in questions and have none here.");
+            $findings[] = Finding::warning(
+                'stimulus.values',
+                '/body',
+                "It shows the value \"{$anchors->values[0]}\", but values are rolled in questions and have none here.",
+            );
         }
         if (trim($this->text->plain()) === '' && $anchors->media === []) {
-            $findings[] = Finding::warning('stimulus.empty', '/body', 'There is nothing to read or look at in it yet.');
+            $findings[] = Finding::warning('stimulus.empty', '/body', 'It is empty.');
         }
 
         return $findings;

@@ -17,7 +17,11 @@ final class RollProblem extends \DomainException implements CoreException
 
     public static function unreadable(string $text, string $path): self
     {
-        return new self('value.unreadable', $text === '' ? 'A number is missing here.' : "\"$text\" is not an exact number such as 3/4 or 0.1.", $path);
+        return new self(
+            'value.unreadable',
+            $text === '' ? 'A number is missing here.' : "\"$text\" is not an exact number such as 3/4 or 0.1.",
+            $path,
+        );
     }
 
     public static function emptyRange(string $name, string $path): self

@@ -17,18 +17,36 @@ use WideQuarry\Random\Stream;
 /** A name with a definition: a range, a list or an expression over earlier names. */
 final readonly class Variable
 {
-    private const FIELDS = ['integer' => ['from', 'to', 'step', 'except'], 'decimal' => ['from', 'to', 'step', 'except'], 'list' => ['items'], 'row' => ['columns', 'rows'], 'sample' => ['items', 'count'], 'expr' => ['expr']];
+    private const FIELDS = [
+        'integer' => ['from', 'to', 'step', 'except'],
+        'decimal' => ['from', 'to', 'step', 'except'],
+        'list' => ['items'],
+        'row' => ['columns', 'rows'],
+        'sample' => ['items', 'count'],
+        'expr' => ['expr'],
+    ];
 
     /** @param  list<string|bool>  $items of a list; of a range, what is left out */
-    private function __construct(public string $name, public string $kind, public string $path, public Show $show, private string $from, private string $to, private string $step, private array $items, private string $expr)
-    {
+    private function __construct(
+        public string $name,
+        public string $kind,
+        public string $path,
+        public ValueFormat $show,
+        private string $from,
+        private string $to,
+        private string $step,
+        private array $items,
+        private string $expr,
+    ) {
     }
 
     /** @throws Malformed */
     public static function read(mixed $json, string $path): self
     {
         $kind = is_object($json) && isset($json->kind) && is_string($json->kind) ? $json->kind : '';
-        $fields = Fields::of($json, $path, ['name', 'kind', 'show', ...(self::FIELDS[$kind] ?? [])])->need('name')->need('kind');
+        $fields = Fields::of($json, $path, ['name', 'kind', 'show', ...self::FIELDS[$kind] ?? []])
+            ->need('name')
+            ->need('kind');
         $fields->oneOf('kind', array_keys(self::FIELDS), '');
         $name = $fields->string('name', '', 40);
         if (preg_match('/^[A-Za-z][A-Za-z0-9_]{0,39}$/D', $name) !== 1) {
@@ -37,11 +55,23 @@ final readonly class Variable
         foreach (array_intersect(['from', 'to', 'items', 'expr', 'columns', 'rows', 'count'], self::FIELDS[$kind]) as $needed) {
             $fields->need($needed);
         }
-        $show = $fields->has('show') ? Show::read($fields->raw('show'), $fields->at('show')) : Show::plain();
-        $kind === 'sample' && $fields->int('count', 1, 1, 1000);
+        $show = $fields->has('show') ? ValueFormat::read($fields->raw('show'), $fields->at('show')) : ValueFormat::plain();
+        if ($kind === 'sample') {
+            $fields->int('count', 1, 1, 1000);
+        }
         $items = self::items($fields, $kind);
 
-        return new self($name, $kind, $path, $show, $fields->exact('from', ''), $fields->exact('to', ''), $fields->exact('step', $kind === 'integer' ? '1' : ''), $items, $fields->string('expr', ''));
+        return new self(
+            $name,
+            $kind,
+            $path,
+            $show,
+            $fields->exact('from', ''),
+            $fields->exact('to', ''),
+            $fields->exact('step', $kind === 'integer' ? '1' : ''),
+            $items,
+            $fields->string('expr', ''),
+        );
     }
 
     /**
@@ -150,7 +180,10 @@ final readonly class Variable
         }
         $items = [];
         foreach ($fields->list($name) as $i => $item) {
-            $items[] = is_string($item) || is_bool($item) ? $item : throw Malformed::wrongType($fields->at($name)."/$i", 'a number as text, or words', $item);
+            $items[] =
+                is_string($item) || is_bool($item)
+                    ? $item
+                    : throw Malformed::wrongType($fields->at($name)."/$i", 'a number as text, or words', $item);
         }
 
         return $items;

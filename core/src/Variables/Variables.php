@@ -39,7 +39,9 @@ final readonly class Variables
         }
         $conditions = [];
         foreach ($fields->list('conditions', 50) as $i => $condition) {
-            $conditions[] = is_string($condition) ? $condition : throw \WideQuarry\Json\Malformed::wrongType("$path/conditions/$i", 'text', $condition);
+            $conditions[] = is_string($condition)
+                ? $condition
+                : throw \WideQuarry\Json\Malformed::wrongType("$path/conditions/$i", 'text', $condition);
         }
 
         return new self($list, $conditions, $fields->int('tries', 100, 1, 1000));

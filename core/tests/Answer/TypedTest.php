@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
+use WideQuarry\Answer\EditDistance;
 use WideQuarry\Answer\NormaliseOptions;
 use WideQuarry\Answer\Normaliser;
 use WideQuarry\Answer\Pattern;
-use WideQuarry\Answer\Slips;
 use WideQuarry\Tests\Support\Questions;
 
 it('normalises', function (array $options, string $typed, string $form, string $language = 'en-GB'): void {
@@ -31,7 +31,7 @@ it('normalises', function (array $options, string $typed, string $form, string $
 ]);
 
 it('counts slips in graphemes', function (string $one, string $other, ?int $slips): void {
-    expect(Slips::between($one, $other, 3))->toBe($slips)->and(Slips::between($other, $one, 3))->toBe($slips);
+    expect(EditDistance::between($one, $other, 3))->toBe($slips)->and(EditDistance::between($other, $one, 3))->toBe($slips);
 })->with([
     'same' => ['basalt', 'basalt', 0],
     'one letter more' => ['basalte', 'basalt', 1],
@@ -58,8 +58,16 @@ it('matches rules', function (array $rules, string $typed, ?string $rule): void 
     'holds all: one missing' => [[['answer' => 'holds_all', 'text' => ['heat', 'pressure']]], 'heat', null],
     'holds any' => [[['answer' => 'holds_any', 'text' => ['heat', 'pressure']]], 'some pressure', 'r1'],
     'one slip' => [[['answer' => 'slips', 'text' => ['gabbro'], 'slips' => 1]], 'gabro', 'r1'],
-    'nearer to another rule' => [[['answer' => 'slips', 'text' => ['gneiss'], 'slips' => 3], ['answer' => 'is', 'text' => ['schist'], 'credit' => '0']], 'schiss', null],
-    'the highest credit decides' => [[['answer' => 'holds', 'text' => ['rock'], 'credit' => '1/2'], ['answer' => 'is', 'text' => ['a rock']]], 'a rock', 'r2'],
+    'nearer to another rule' => [
+        [['answer' => 'slips', 'text' => ['gneiss'], 'slips' => 3], ['answer' => 'is', 'text' => ['schist'], 'credit' => '0']],
+        'schiss',
+        null,
+    ],
+    'the highest credit decides' => [
+        [['answer' => 'holds', 'text' => ['rock'], 'credit' => '1/2'], ['answer' => 'is', 'text' => ['a rock']]],
+        'a rock',
+        'r2',
+    ],
     'the first of equals' => [[['answer' => 'holds', 'text' => ['rock']], ['answer' => 'is', 'text' => ['a rock']]], 'a rock', 'r1'],
     'otherwise catches the rest' => [[['answer' => 'is', 'text' => ['x']], ['answer' => 'otherwise', 'credit' => '0']], 'y', 'r2'],
     'shape is anchored' => [[['answer' => 'shape', 'pattern' => '\d{3}']], '1234', null],
@@ -69,13 +77,29 @@ it('matches rules', function (array $rules, string $typed, ?string $rule): void 
 ]);
 
 it('gives up on a shape after its steps, everywhere alike', function (): void {
-    $result = Questions::score(Questions::of([Questions::typed('text', [['answer' => 'shape', 'pattern' => '(a+)+[bc]']])]), ['p1' => str_repeat('a', 40)]);
+    $result = Questions::score(Questions::of([Questions::typed('text', [['answer' => 'shape', 'pattern' => '(a+)+[bc]']])]), [
+        'p1' => str_repeat('a', 40),
+    ]);
 
     expect($result->state)->toBe('wrong')->and(array_column($result->parts[0]->trace, 'step'))->toContain('pattern.limit');
 });
 
-it('refuses shapes that could do more than compare', fn (string $pattern) => expect(Pattern::of($pattern, true, true)->problem)->not->toBeNull())->with([
-    'callout' => ['(?C1)a'], 'recursion' => ['(a(?R)?b)'], 'subroutine' => ['(a)(?1)'], 'named call' => ['(?<x>a)(?&x)'], 'single byte' => ['\C'], 'verb' => ['(*ACCEPT)'], 'unbalanced' => ['(a'], 'empty' => [''], 'too long' => [str_repeat('a', 501)],
+it(
+    'refuses shapes that could do more than compare',
+    fn (string $pattern) => expect(Pattern::of($pattern, true, true)->problem)->not->toBeNull(),
+)->with([
+    'callout' => ['(?C1)a'],
+    'recursion' => ['(a(?R)?b)'],
+    'subroutine' => ['(a)(?1)'],
+    'named call' => ['(?<x>a)(?&x)'],
+    'single byte' => ['\C'],
+    'verb' => ['(*ACCEPT)'],
+    'unbalanced' => ['(a'],
+    'empty' => [''],
+    'too long' => [str_repeat('a', 501)],
 ]);
 
-it('answers no to more than 4,000 characters', fn () => expect(Pattern::of('a*', true, true)->matches(str_repeat('a', 4001)))->toBeFalse());
+it(
+    'answers no to more than 4,000 characters',
+    fn () => expect(Pattern::of('a*', true, true)->matches(str_repeat('a', 4001)))->toBeFalse(),
+);

@@ -18,7 +18,11 @@ function quarry(string $command, array $given = [], string $in = ''): array
     rewind($stderr);
     $lines = array_values(array_filter(explode("\n", (string) stream_get_contents($stdout)), fn (string $line): bool => $line !== ''));
 
-    return [$code, array_map(fn (string $line): mixed => json_decode($line, false, 512, JSON_THROW_ON_ERROR), $lines), json_decode((string) stream_get_contents($stderr))];
+    return [
+        $code,
+        array_map(fn (string $line): mixed => json_decode($line, false, 512, JSON_THROW_ON_ERROR), $lines),
+        json_decode((string) stream_get_contents($stderr)),
+    ];
 }
 
 function scratch(string $name, string $bytes): string
@@ -35,20 +39,36 @@ $question = fn (string $kind = 'choice'): stdClass => Schemas::example($kind)->v
 
 it('scores line by line: order kept, refs echoed, a bad line does not stop the others', function () use ($question): void {
     $good = $question();
-    [$code, $lines] = quarry('score', [], implode("\n", [
-        json_encode(['ref' => 'one', 'question' => $good, 'response' => ['p1' => ['chosen' => [$good->parts[0]->key->rules[0]->on]]]]),
-        '{"ref": 2, "question": ',
-        json_encode(['ref' => 3, 'question' => $good, 'response' => new stdClass, 'colour' => 'red']),
-        '',
-        json_encode(['ref' => null, 'question' => $good, 'response' => new stdClass]),
-    ]));
+    [$code, $lines] = quarry(
+        'score',
+        [],
+        implode("\n", [
+            json_encode([
+                'ref' => 'one',
+                'question' => $good,
+                'response' => ['p1' => ['chosen' => [$good->parts[0]->key->rules[0]->on]]],
+            ]),
+            '{"ref": 2, "question": ',
+            json_encode(['ref' => 3, 'question' => $good, 'response' => new stdClass(), 'colour' => 'red']),
+            '',
+            json_encode(['ref' => null, 'question' => $good, 'response' => new stdClass()]),
+        ]),
+    );
 
-    expect($code)->toBe(1)->and($lines)->toHaveCount(4)
-        ->and([$lines[0]->ref, $lines[0]->state])->toBe(['one', 'right'])
-        ->and([$lines[1]->problem->type, $lines[1]->ref])->toBe(['urn:wide-quarry:problem:json.syntax', null])
-        ->and([$lines[2]->problem->path, $lines[2]->ref])->toBe(['/colour', 3])
-        ->and($lines[3]->state)->toBe('unanswered')
-        ->and(Schemas::problem('result.json', json_decode((string) json_encode(array_diff_key((array) $lines[0], ['ref' => 1])))))->toBeNull();
+    expect($code)
+        ->toBe(1)
+        ->and($lines)
+        ->toHaveCount(4)
+        ->and([$lines[0]->ref, $lines[0]->state])
+        ->toBe(['one', 'right'])
+        ->and([$lines[1]->problem->type, $lines[1]->ref])
+        ->toBe(['urn:wide-quarry:problem:json.syntax', null])
+        ->and([$lines[2]->problem->path, $lines[2]->ref])
+        ->toBe(['/colour', 3])
+        ->and($lines[3]->state)
+        ->toBe('unanswered')
+        ->and(Schemas::problem('result.json', json_decode((string) json_encode(array_diff_key((array) $lines[0], ['ref' => 1])))))
+        ->toBeNull();
 });
 
 it('refuses bad lines with a sentence and the place', function (callable $spoil, string $rule, ?string $path) use ($question): void {
@@ -56,38 +76,77 @@ it('refuses bad lines with a sentence and the place', function (callable $spoil,
     $spoil($line);
     [$code, $lines] = quarry('score', [], (string) json_encode($line));
 
-    expect($code)->toBe(1)->and($lines[0]->problem->type)->toBe("urn:wide-quarry:problem:$rule")
-        ->and($lines[0]->problem->path)->toBe($path)->and(strlen($lines[0]->problem->detail))->toBeGreaterThan(20);
+    expect($code)
+        ->toBe(1)
+        ->and($lines[0]->problem->type)
+        ->toBe("urn:wide-quarry:problem:$rule")
+        ->and($lines[0]->problem->path)
+        ->toBe($path)
+        ->and(strlen($lines[0]->problem->detail))
+        ->toBeGreaterThan(20);
 })->with([
-    'an unknown field deep inside' => [fn (stdClass $line) => $line->question->parts[0]->settings->colour = 'red', 'field.unknown', '/parts/0/settings/colour'],
-    'a number that is none' => [function (stdClass $line): void {
-        $line->question->variables = null;
-        $line->question->parts[0]->key->rules = [(object) ['id' => 'r1', 'on' => (object) ['answer' => 'value', 'value' => 'much'], 'credit' => '1']];
-    }, 'value.unreadable', '/parts/0/key/rules/0/on/value'],
-    'points as text' => [fn (stdClass $line) => $line->question->parts[0]->points = '2', 'field.type', '/parts/0/points'],
-    'a response to a part that is not there' => [fn (stdClass $line) => $line->response->p9 = new stdClass, 'field.unknown', '/response/p9'],
-    'a seed too large' => [fn (stdClass $line) => $line->seed = 2 ** 53, 'field.range', '/seed'],
-    'more hints than there are' => [fn (stdClass $line) => $line->hints = 9, 'field.range', '/hints'],
-    'no question at all' => [function (stdClass $line): void {
-        unset($line->question);
-    }, 'field.missing', ''],
+    'an unknown field deep inside' => [
+        fn (stdClass $line) => ($line->question->parts[0]->settings->colour = 'red'),
+        'field.unknown',
+        '/parts/0/settings/colour',
+    ],
+    'a number that is none' => [
+        function (stdClass $line): void {
+            $line->question->variables = null;
+            $line->question->parts[0]->key->rules = [
+                (object) ['id' => 'r1', 'on' => (object) ['answer' => 'value', 'value' => 'much'], 'credit' => '1'],
+            ];
+        },
+        'value.unreadable',
+        '/parts/0/key/rules/0/on/value',
+    ],
+    'points as text' => [fn (stdClass $line) => ($line->question->parts[0]->points = '2'), 'field.type', '/parts/0/points'],
+    'a response to a part that is not there' => [
+        fn (stdClass $line) => ($line->response->p9 = new stdClass()),
+        'field.unknown',
+        '/response/p9',
+    ],
+    'a seed too large' => [fn (stdClass $line) => ($line->seed = 2 ** 53), 'field.range', '/seed'],
+    'more hints than there are' => [fn (stdClass $line) => ($line->hints = 9), 'field.range', '/hints'],
+    'no question at all' => [
+        function (stdClass $line): void {
+            unset($line->question);
+        },
+        'field.missing',
+        '',
+    ],
 ]);
 
 it('ends patterns without end, and says so in the trace', function (): void {
     $json = Questions::of([Questions::typed('text', [['answer' => 'shape', 'pattern' => '(a+)+(b|c)']])])->toJson();
     $start = hrtime(true);
-    [$code, $lines] = quarry('score', [], (string) json_encode(['question' => $json, 'response' => ['p1' => ['text' => str_repeat('a', 3000)]]]));
+    [$code, $lines] = quarry(
+        'score',
+        [],
+        (string) json_encode(['question' => $json, 'response' => ['p1' => ['text' => str_repeat('a', 3000)]]]),
+    );
 
-    expect($code)->toBe(0)->and((hrtime(true) - $start) / 1e9)->toBeLessThan(5)
-        ->and(array_column($lines[0]->parts[0]->trace, 'step'))->toContain('pattern.limit')
-        ->and($lines[0]->state)->toBe('wrong');
+    expect($code)
+        ->toBe(0)
+        ->and((hrtime(true) - $start) / 1e9)
+        ->toBeLessThan(5)
+        ->and(array_column($lines[0]->parts[0]->trace, 'step'))
+        ->toContain('pattern.limit')
+        ->and($lines[0]->state)
+        ->toBe('wrong');
 });
 
 it('presents without a word of the key', function () use ($question): void {
     [$code, $lines] = quarry('present', [], (string) json_encode(['question' => $question(), 'seed' => 4]));
 
-    expect($code)->toBe(0)->and(Schemas::problem('presentation.json', $lines[0]))->toBeNull()->and($lines[0]->seed)->toBe(4)
-        ->and(json_encode($lines[0]))->not->toContain('credit');
+    expect($code)
+        ->toBe(0)
+        ->and(Schemas::problem('presentation.json', $lines[0]))
+        ->toBeNull()
+        ->and($lines[0]->seed)
+        ->toBe(4)
+        ->and(json_encode($lines[0]))
+        ->not->toContain('credit');
 });
 
 it('rolls the same values for the same seed', function () use ($rocks): void {
@@ -116,8 +175,12 @@ it('reads what it wrote: the same questions, media as files by hash, one type a 
     expect($code)->toBe(0)->and($written->sha256)->toBe(hash_file('sha256', $package));
 
     [$code, [$read]] = quarry('read', [$package]);
-    expect($code)->toBe(0)->and($read->questions)->toEqual(json_decode((string) file_get_contents($rocks))->questions)
-        ->and(Schemas::problem('read.json', $read))->toBeNull();
+    expect($code)
+        ->toBe(0)
+        ->and($read->questions)
+        ->toEqual(json_decode((string) file_get_contents($rocks))->questions)
+        ->and(Schemas::problem('read.json', $read))
+        ->toBeNull();
 
     [, $lines] = quarry('read', [$package, '--lines']);
     expect(array_count_values(array_column($lines, 'type'))['question'])->toBe(20);
@@ -126,13 +189,23 @@ it('reads what it wrote: the same questions, media as files by hash, one type a 
     expect($piped->questions)->toEqual($read->questions);
 });
 
-it('says what is wrong with a command and leaves nothing behind', function (string $command, array $given, string $in, string $rule) use ($rocks): void {
+it('says what is wrong with a command and leaves nothing behind', function (string $command, array $given, string $in, string $rule) use (
+    $rocks,
+): void {
     $folder = dirname(scratch('x', ''));
     $given = array_map(fn (string $one): string => strtr($one, ['@' => $folder, '#' => $rocks]), $given);
     [$code, $lines, $problem] = quarry($command, $given, $in);
 
-    expect($code)->toBe(1)->and($lines)->toBe([])->and($problem->type)->toBe("urn:wide-quarry:problem:$rule")
-        ->and(strlen($problem->detail))->toBeGreaterThan(15)->and(array_values(array_diff(scandir($folder), ['.', '..'])))->toBe(['x']);
+    expect($code)
+        ->toBe(1)
+        ->and($lines)
+        ->toBe([])
+        ->and($problem->type)
+        ->toBe("urn:wide-quarry:problem:$rule")
+        ->and(strlen($problem->detail))
+        ->toBeGreaterThan(15)
+        ->and(array_values(array_diff(scandir($folder), ['.', '..'])))
+        ->toBe(['x']);
 })->with([
     'no file' => ['read', [], '', 'usage'],
     'a file that is not there' => ['read', ['@/gone.zip'], '', 'file.not_found'],
@@ -142,6 +215,11 @@ it('says what is wrong with a command and leaves nothing behind', function (stri
     'an unknown format' => ['write', ['papyrus', '#', '--out=@/x.zip'], '', 'usage'],
     'no place to write' => ['write', ['pack', '#', '--out=@/gone/x.zip'], '', 'usage'],
     'no JSON to write' => ['write', ['pack', '-', '--out=@/y.zip'], '{"questions": [', 'json.syntax'],
-    'a question that is none' => ['write', ['pack', '-', '--out=@/y.zip'], '{"questions": [{"format": "wide-quarry/question"}]}', 'field.missing'],
+    'a question that is none' => [
+        'write',
+        ['pack', '-', '--out=@/y.zip'],
+        '{"questions": [{"format": "wide-quarry/question"}]}',
+        'field.missing',
+    ],
     'too many rolls' => ['rolls', ['#', '--count=99999999'], '', 'usage'],
 ]);

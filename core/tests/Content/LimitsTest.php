@@ -22,5 +22,8 @@ it('counts markup before it is parsed', function (string $html, bool $isExceeded
 
 it('keeps the words of a text with too much markup, and says why', function (): void {
     $text = RichText::read(str_repeat('<div>', 40_000).'Slate &amp; schist');
-    expect($text->html())->toBe('Slate &amp; schist')->and($text->dropped[0]->sentence())->toBe('All formatting was left out, the words kept, because the text has more than 100 levels.');
+    expect($text->html())
+        ->toBe('Slate &amp; schist')
+        ->and($text->dropped[0]->sentence())
+        ->toBe('All formatting was left out, the words kept, because the text has more than 100 levels.');
 });

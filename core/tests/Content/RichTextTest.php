@@ -7,23 +7,36 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Content\Tree;
 
 it('writes one canonical form', function (string $html, string $canonical): void {
-    expect(RichText::read($html)->html())->toBe($canonical)
-        ->and(RichText::read($canonical)->html())->toBe($canonical);
+    expect(RichText::read($html)->html())
+        ->toBe($canonical)
+        ->and(RichText::read($canonical)->html())
+        ->toBe($canonical);
 })->with([
     'plain words' => ['a < b & c', 'a &lt; b &amp; c'],
     'white space is collapsed and trimmed' => ["<p>\n  a   b\t</p>\n\n<p>c</p>", '<p>a b</p><p>c</p>'],
     'white space is kept where it counts' => ["<pre>a\n  b</pre>", "<pre>a\n  b</pre>"],
-    'attributes are sorted' => ['<img width="3" data-media="m1" height="2" alt="x">', '<img alt="x" data-media="m1" height="2" width="3"/>'],
+    'attributes are sorted' => [
+        '<img width="3" data-media="m1" height="2" alt="x">',
+        '<img alt="x" data-media="m1" height="2" width="3"/>',
+    ],
     'older names' => ['<p><b>a</b> <i>b</i> <strike>c</strike></p><h1>d</h1>', '<p><strong>a</strong> <em>b</em> <s>c</s></p><h3>d</h3>'],
     'loose words between blocks' => ['a<p>b</p>c', '<p>a</p><p>b</p><p>c</p>'],
     'a block inside a paragraph ends it' => ['<p>a<div data-part="p1"></div>b</p>', '<p>a</p><div data-part="p1"></div><p>b</p>'],
     'divisions are only wrappers' => ['<div><div>a</div><div>b</div></div>', '<p>a</p><p>b</p>'],
     'items of a list' => ['<ul>x<li>a</li><li><p>b</p><p>c</p></li></ul>', '<ul><li>x</li><li>a</li><li><p>b</p><p>c</p></li></ul>'],
-    'a table without a body' => ['<table><tr><th scope="col">a<td>b</table>', '<table><tbody><tr><th scope="col">a</th><td>b</td></tr></tbody></table>'],
+    'a table without a body' => [
+        '<table><tr><th scope="col">a<td>b</table>',
+        '<table><tbody><tr><th scope="col">a</th><td>b</td></tr></tbody></table>',
+    ],
     'accents are composed' => ["<p>e\u{301}</p>", '<p>é</p>'],
     'empty paragraphs go' => ['<p></p><p> </p><p>a</p>', '<p>a</p>'],
     'anchors are empty' => ['<p>x <span data-part="p1">typed</span></p>', '<p>x <span data-part="p1"></span>typed</p>'],
-    'maths keeps TeX' => ['<math><semantics><mfrac><mi>m</mi><mi>V</mi></mfrac><annotation encoding="application/x-tex">\frac{m}{V}</annotation></semantics></math>', '<math><semantics><mfrac><mi>m</mi><mi>V</mi></mfrac><annotation encoding="application/x-tex">\frac{m}{V}</annotation></semantics></math>'],
+    'maths keeps TeX' => [
+        '<math><semantics><mfrac><mi>m</mi><mi>V</mi></mfrac><annotation encoding="application/x-tex">\frac{m}{V}</annotation>'.
+            '</semantics></math>',
+        '<math><semantics><mfrac><mi>m</mi><mi>V</mi></mfrac><annotation encoding="application/x-tex">\frac{m}{V}</annotation>'.
+            '</semantics></math>',
+    ],
     'links' => ['<a href=" https://x.example/?a=1&b=2 ">l</a>', '<a href="https://x.example/?a=1&amp;b=2">l</a>'],
     'named entities' => ['<p>a&nbsp;b &deg;</p>', "<p>a\u{A0}b °</p>"],
 ]);
@@ -33,24 +46,52 @@ it('reads the words alone', function (string $html, string $plain): void {
 })->with([
     'blocks are lines' => ['<p>a</p><ul><li>b</li><li>c</li></ul>', "a\nb\nc"],
     'parts, gaps and values' => ['<p>x <span data-part="p1"></span> is <var data-value="m"></var></p>', 'x … is ⟨m⟩'],
-    'formulas without their TeX' => ['<math><semantics><mfrac><mi>m</mi><mi>V</mi></mfrac><annotation encoding="application/x-tex">\frac mV</annotation></semantics></math>', 'm/V'],
+    'formulas without their TeX' => [
+        '<math><semantics><mfrac><mi>m</mi><mi>V</mi></mfrac><annotation encoding="application/x-tex">\frac mV</annotation>'.
+            '</semantics></math>',
+        'm/V',
+    ],
 ]);
 
 it('finds anchors, values and media in order', function (): void {
-    $anchors = Anchors::in(RichText::read('<p><span data-part="p2"></span> <var data-value="a"></var><span data-gap="g1" data-of="p3"></span></p><div data-part="p1"></div><img data-media="m1" alt=""><math><annotation encoding="application/x-tex">\val{b}</annotation></math>')->nodes);
+    $anchors = Anchors::in(
+        RichText::read(
+            '<p><span data-part="p2"></span> <var data-value="a"></var><span data-gap="g1" data-of="p3"></span></p>'.
+                '<div data-part="p1"></div><img data-media="m1" alt=""><math>'.
+                '<annotation encoding="application/x-tex">\val{b}</annotation></math>',
+        )->nodes,
+    );
 
-    expect($anchors->parts)->toBe([['p2', true], ['p1', false]])
-        ->and($anchors->gaps)->toBe([['g1', 'p3']])
-        ->and($anchors->values)->toBe(['a', 'b'])
-        ->and($anchors->media)->toBe(['m1']);
+    expect($anchors->parts)
+        ->toBe([['p2', true], ['p1', false]])
+        ->and($anchors->gaps)
+        ->toBe([['g1', 'p3']])
+        ->and($anchors->values)
+        ->toBe(['a', 'b'])
+        ->and($anchors->media)
+        ->toBe(['m1']);
 });
 
 it('fills values into text, formulas and TeX', function (): void {
-    $tree = Tree::of('<p>m = <var data-value="m"></var> <math><mi data-value="m"></mi><annotation encoding="application/x-tex">\val{m}g</annotation></math></p>', ['m' => '54']);
+    $tree = Tree::of(
+        '<p>m = <var data-value="m"></var> <math><mi data-value="m"></mi>'.
+            '<annotation encoding="application/x-tex">\val{m}g</annotation></math></p>',
+        ['m' => '54'],
+    );
 
-    expect(json_encode($tree))->toBe('[["p",{},"m = ","54"," ",["math",{},["mn",{},"54"],["annotation",{"encoding":"application\/x-tex"},"54g"]]]]');
+    expect(json_encode($tree))->toBe(
+        '[["p",{},"m = ","54"," ",["math",{},["mn",{},"54"],["annotation",{"encoding":"application\/x-tex"},"54g"]]]]',
+    );
 });
 
 it('reads a plain paragraph without a parser as with one', function (string $text): void {
     expect(RichText::read("<p>$text</p>"))->toEqual(RichText::read("<p class=\"x\">$text</p>"));
-})->with(['words' => ['two  words '], 'a quote' => ["it's \"so\""], 'a break' => ["one\ntwo"], 'nothing but space' => [' '], 'greater' => ['a > b'], 'no-break space' => ["a\u{A0} b"], 'decomposed' => ["e\u{301}"]]);
+})->with([
+    'words' => ['two  words '],
+    'a quote' => ["it's \"so\""],
+    'a break' => ["one\ntwo"],
+    'nothing but space' => [' '],
+    'greater' => ['a > b'],
+    'no-break space' => ["a\u{A0} b"],
+    'decomposed' => ["e\u{301}"],
+]);

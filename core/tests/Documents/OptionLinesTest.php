@@ -31,7 +31,10 @@ it('finds pairs in lines of two things', function (string $pasted, ?array $pairs
     'term – definition' => ["slate – splits into sheets\ngneiss – banded", [['slate', 'splits into sheets'], ['gneiss', 'banded']]],
     'two columns' => ["1. slate\tfine – grained\n2. gneiss\tbanded", [['slate', 'fine – grained'], ['gneiss', 'banded']]],
     'a colon' => ["slate: splits\ngneiss: has bands: light and dark", [['slate', 'splits'], ['gneiss', 'has bands: light and dark']]],
-    'an equals sign before a dash' => ["pre - Cambrian = before\npost - glacial = after", [['pre - Cambrian', 'before'], ['post - glacial', 'after']]],
+    'an equals sign before a dash' => [
+        "pre - Cambrian = before\npost - glacial = after",
+        [['pre - Cambrian', 'before'], ['post - glacial', 'after']],
+    ],
     'a hyphen inside a word is none' => ["cross-bedding\nmud-cracks", null],
     'not in every line' => ["slate – splits\ngneiss", null],
     'nothing on one side' => ["slate – \ngneiss – banded", null],

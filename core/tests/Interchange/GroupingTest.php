@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
+use WideQuarry\Duplicates\MinHashSignature;
 use WideQuarry\Interchange\Grouping;
-use WideQuarry\Question\NearPrint;
 
 $groups = [
     (object) ['id' => 'q', 'parent' => null, 'kind' => 'test', 'title' => 'Autumn quiz', 'questions' => ['1']],
@@ -28,8 +28,12 @@ it('makes folders of groups', function (string $group, array $names, array $path
 ]);
 
 it('shows them as a tree, without what is empty', function () use ($groups): void {
-    expect(array_map(fn (array $row): string => str_repeat('-', $row['depth'])."$row[id] $row[questions]", Grouping::of($groups)->tree()))->toBe(['q 1', '-s 0', '--p 2', '---same 1'])
-        ->and(Grouping::of($groups)->within('s'))->toBe(['s', 'p', 'same']);
+    expect(
+        array_map(fn (array $row): string => str_repeat('-', $row['depth'])."$row[id] $row[questions]", Grouping::of($groups)->tree()),
+    )
+        ->toBe(['q 1', '-s 0', '--p 2', '---same 1'])
+        ->and(Grouping::of($groups)->within('s'))
+        ->toBe(['s', 'p', 'same']);
 });
 
 // The chance of a band in common is 1 − (1 − j⁵)⁸ for sets that share the part j: 0.96, 0.48 and 0.08.
@@ -39,7 +43,20 @@ it('meets what is nearly the same as often as it should', function (float $share
         $both = (int) round($shared * 60);
         $words = fn (string $of, int $count): array => array_map(fn (int $i): string => "$of$n-$i", range(1, $count));
         $common = $words('c', $both);
-        $met += array_intersect(NearPrint::ofWords([...$common, ...$words('a', (60 - $both) / 2 ?: 1)]), NearPrint::ofWords([...$common, ...$words('b', (60 - $both) / 2 ?: 1)])) !== [] ? 1 : 0;
+        $met +=
+            array_intersect(
+                MinHashSignature::ofWords([...$common, ...$words('a', (60 - $both) / 2 ?: 1)]),
+                MinHashSignature::ofWords([...$common, ...$words('b', (60 - $both) / 2 ?: 1)]),
+            ) !== []
+                ? 1
+                : 0;
     }
-    expect($met / 400)->toBeGreaterThanOrEqual($least)->toBeLessThanOrEqual($most);
-})->with(['four of five words' => [0.8, 0.9, 1.0], 'three of five' => [0.6, 0.36, 0.62], 'two of five' => [0.4, 0.0, 0.16], 'one of ten' => [0.1, 0.0, 0.01]]);
+    expect($met / 400)
+        ->toBeGreaterThanOrEqual($least)
+        ->toBeLessThanOrEqual($most);
+})->with([
+    'four of five words' => [0.8, 0.9, 1.0],
+    'three of five' => [0.6, 0.36, 0.62],
+    'two of five' => [0.4, 0.0, 0.16],
+    'one of ten' => [0.1, 0.0, 0.01],
+]);

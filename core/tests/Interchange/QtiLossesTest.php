@@ -11,9 +11,28 @@ use WideQuarry\Tests\Support\Questions;
 
 $order = function (int $n, string $scheme, array $given = [], bool $tied = false): array {
     $ids = array_map(fn (int $i): string => "i$i", range(1, $n));
-    $ranks = $tied ? [[$ids[0], $ids[1]], ...array_map(fn (string $id): array => [$id], array_slice($ids, 2))] : array_map(fn (string $id): array => [$id], $ids);
+    $ranks = $tied
+        ? [[$ids[0], $ids[1]], ...array_map(fn (string $id): array => [$id], array_slice($ids, 2))]
+        : array_map(fn (string $id): array => [$id], $ids);
 
-    return [[['id' => 'p1', 'kind' => 'order', 'points' => 2, 'settings' => ['items' => array_map(fn (string $id): array => ['id' => $id, 'html' => $id, 'given' => in_array($id, $given, true)], $ids)], 'key' => ['rules' => [['id' => 'r1', 'on' => $ranks, 'credit' => '1']]], 'scoring' => ['scheme' => $scheme]]], ['body' => '<p>Q</p><div data-part="p1"></div>']];
+    return [
+        [
+            [
+                'id' => 'p1',
+                'kind' => 'order',
+                'points' => 2,
+                'settings' => [
+                    'items' => array_map(
+                        fn (string $id): array => ['id' => $id, 'html' => $id, 'given' => in_array($id, $given, true)],
+                        $ids,
+                    ),
+                ],
+                'key' => ['rules' => [['id' => 'r1', 'on' => $ranks, 'credit' => '1']]],
+                'scoring' => ['scheme' => $scheme],
+            ],
+        ],
+        ['body' => '<p>Q</p><div data-part="p1"></div>'],
+    ];
 };
 $typed = fn (string $id, array ...$rules): array => Questions::typed('text', $rules, 1, $id);
 $is = fn (string ...$words): array => ['answer' => 'is', 'text' => $words];
@@ -31,12 +50,39 @@ it('tells what cannot be said', function (array $made, array $in30, array $in12)
     'a sequence of thirteen' => [$order(13, 'pairs'), ['order.scheme'], ['order.scheme']],
     'of one rank, one of them given' => [$order(4, 'positions', ['i1'], true), [], ['order.given']],
     'of one rank, another one given' => [$order(4, 'positions', ['i4'], true), ['order.scheme'], ['order.given', 'order.scheme']],
-    'of one rank, all or nothing, one given' => [$order(4, 'all', ['i4'], true), ['order.equal_ranks'], ['order.given', 'order.equal_ranks']],
-    'a part that waits' => [[[$typed('p1', $is('ice')), $typed('p2', $is('ash'))], ['scoring' => ['gates' => [['part' => 'p2', 'needs' => ['p1']]]]]], [], []],
-    'parts that wait for each other' => [[[$typed('p1', $is('ice')), $typed('p2', $is('ash'))], ['scoring' => ['gates' => [['part' => 'p2', 'needs' => ['p1']], ['part' => 'p1', 'needs' => ['p2']]]]]], ['qti.gates'], ['qti12.gates']],
-    'a part that waits for one marked by hand' => [[[$typed('p1', $is('ice')), $byHand], ['scoring' => ['gates' => [['part' => 'p1', 'needs' => ['p2']]]]]], ['qti.gates'], ['qti12.gates']],
-    'answers that count once' => [[[$typed('p1', $is('ice', 'frost'), $is('ash')), $typed('p2')], ['scoring' => ['once' => [['p1', 'p2']]]]], [], []],
-    'answers that fit two shared rules' => [[[$typed('p1', $is('ice', 'Ash'), $is('ash')), $typed('p2')], ['scoring' => ['once' => [['p1', 'p2']]]]], ['qti.once'], ['qti12.once']],
+    'of one rank, all or nothing, one given' => [
+        $order(4, 'all', ['i4'], true),
+        ['order.equal_ranks'],
+        ['order.given', 'order.equal_ranks'],
+    ],
+    'a part that waits' => [
+        [[$typed('p1', $is('ice')), $typed('p2', $is('ash'))], ['scoring' => ['gates' => [['part' => 'p2', 'needs' => ['p1']]]]]],
+        [],
+        [],
+    ],
+    'parts that wait for each other' => [
+        [
+            [$typed('p1', $is('ice')), $typed('p2', $is('ash'))],
+            ['scoring' => ['gates' => [['part' => 'p2', 'needs' => ['p1']], ['part' => 'p1', 'needs' => ['p2']]]]],
+        ],
+        ['qti.gates'],
+        ['qti12.gates'],
+    ],
+    'a part that waits for one marked by hand' => [
+        [[$typed('p1', $is('ice')), $byHand], ['scoring' => ['gates' => [['part' => 'p1', 'needs' => ['p2']]]]]],
+        ['qti.gates'],
+        ['qti12.gates'],
+    ],
+    'answers that count once' => [
+        [[$typed('p1', $is('ice', 'frost'), $is('ash')), $typed('p2')], ['scoring' => ['once' => [['p1', 'p2']]]]],
+        [],
+        [],
+    ],
+    'answers that fit two shared rules' => [
+        [[$typed('p1', $is('ice', 'Ash'), $is('ash')), $typed('p2')], ['scoring' => ['once' => [['p1', 'p2']]]]],
+        ['qti.once'],
+        ['qti12.once'],
+    ],
     'a shape' => [[[$typed('p1', ['answer' => 'shape', 'pattern' => '\d+(?:\.\d+)?'])]], [], ['text.pattern']],
     'a shape that looks ahead' => [[[$typed('p1', ['answer' => 'shape', 'pattern' => '(?=a)\w+'])]], ['text.pattern'], ['text.pattern']],
     'words within slips' => [[[$typed('p1', ['answer' => 'slips', 'text' => ['ash'], 'slips' => 1])]], ['text.slips'], ['text.slips']],

@@ -5,11 +5,11 @@ declare(strict_types=1);
 use WideQuarry\Assembly\Assessment;
 use WideQuarry\Json\Json;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Presentation\Presenter;
-use WideQuarry\Printing\Item;
+use WideQuarry\Printing\PrintedQuestion;
+use WideQuarry\Printing\PrintedStimulus;
 use WideQuarry\Printing\PrintSettings;
-use WideQuarry\Printing\Shared;
 use WideQuarry\Printing\Sheet;
 use WideQuarry\Question\Question;
 
@@ -18,29 +18,62 @@ function onPaper(string $kind, array $settings, array $rules, string $body = '',
 {
     static $n = 0;
     $place = in_array($kind, ['choice'], true) ? '<p>Which?</p><div data-part="p1"></div>' : '<p>It is <span data-part="p1"></span>.</p>';
-    $json = ['format' => 'wide-quarry/question', 'version' => 1, 'id' => sprintf('0192f0c4-0000-7000-8000-%012x', ++$n), 'language' => 'en-GB', 'body' => $body ?: $place,
-        'parts' => [['id' => 'p1', 'kind' => $kind, 'points' => 1, 'settings' => (object) $settings, 'key' => ['rules' => $rules]]], ...$more];
+    $json = [
+        'format' => 'wide-quarry/question',
+        'version' => 1,
+        'id' => sprintf('0192f0c4-0000-7000-8000-%012x', ++$n),
+        'language' => 'en-GB',
+        'body' => $body ?: $place,
+        'parts' => [['id' => 'p1', 'kind' => $kind, 'points' => 1, 'settings' => (object) $settings, 'key' => ['rules' => $rules]]],
+        ...$more,
+    ];
 
-    return Question::read(Json::decode(Json::encode($json)), Parts::standard());
+    return Question::read(Json::decode(Json::encode($json)), StandardKinds::all());
 }
 
 /** @param  list<Question|null>  $questions */
 function sheet(string $which, array $questions, array $settings = [], array $stimuli = [], ?array $sections = null): string
 {
     $json = Assessment::fresh('0192f0c4-0000-7000-8000-0000000000aa', 'Unit <3> & “more”');
-    $entries = array_map(fn (int $i): stdClass => (object) ['id' => "e$i", 'question' => sprintf('0192f0c4-0000-7000-8000-%012x', 500 + $i)], array_keys($questions));
-    $json->sections = $sections === null ? [(object) ['id' => 's1', 'entries' => $entries]] : array_map(fn (string $title, int $i): stdClass => (object) ['id' => "s$i", 'title' => $title, 'entries' => [$entries[$i]]], $sections, array_keys($sections));
+    $entries = array_map(
+        fn (int $i): stdClass => (object) ['id' => "e$i", 'question' => sprintf('0192f0c4-0000-7000-8000-%012x', 500 + $i)],
+        array_keys($questions),
+    );
+    $json->sections =
+        $sections === null
+            ? [(object) ['id' => 's1', 'entries' => $entries]]
+            : array_map(
+                fn (string $title, int $i): stdClass => (object) ['id' => "s$i", 'title' => $title, 'entries' => [$entries[$i]]],
+                $sections,
+                array_keys($sections),
+            );
     $items = [];
     foreach ($questions as $i => $question) {
-        $items["e$i"] = new Item("e$i", $question, Exact::of('1'), 'The lost one', array_intersect_key($stimuli, array_flip($question->stimuli ?? [])), fn (string $id): ?string => $id === 'm1' ? '/m1.png' : null);
+        $items["e$i"] = new PrintedQuestion(
+            "e$i",
+            $question,
+            Exact::of('1'),
+            'The lost one',
+            array_intersect_key($stimuli, array_flip($question->stimuli ?? [])),
+            fn (string $id): ?string => $id === 'm1' ? '/m1.png' : null,
+        );
     }
 
-    return (new Sheet(new Presenter))->body($which, Assessment::read(Json::decode(Json::encode($json)), Parts::standard()), $items, PrintSettings::read((object) $settings, ''));
+    return (new Sheet(new Presenter))->body(
+        $which,
+        Assessment::read(Json::decode(Json::encode($json)), StandardKinds::all()),
+        $items,
+        PrintSettings::read((object) $settings, ''),
+    );
 }
 
-$options = fn (string ...$texts): array => ['options' => array_map(fn (string $text, int $i): array => ['id' => chr(97 + $i), 'html' => $text], $texts, array_keys($texts))];
+$options = fn (string ...$texts): array => [
+    'options' => array_map(fn (string $text, int $i): array => ['id' => chr(97 + $i), 'html' => $text], $texts, array_keys($texts)),
+];
 
-it('stands options in as many columns as they have room for', function (array $texts, array $settings, int $columns) use ($options): void {
+it('stands options in as many columns as they have room for', function (array $texts, array $settings, int $columns) use (
+    $options,
+): void {
     expect(sheet('learner', [onPaper('choice', [...$options(...$texts), ...$settings], [])]))->toContain("--columns:$columns\"");
 })->with([
     'short ones in four' => [['slate', 'schist', 'gneiss', 'marble'], [], 4],
@@ -52,47 +85,161 @@ it('stands options in as many columns as they have room for', function (array $t
 
 it('writes the key in words', function (string $kind, array $settings, array $rules, string $says) use ($options): void {
     $settings = $kind === 'choice' ? [...$options('slate', 'schist', 'gneiss'), ...$settings] : $settings;
-    expect(html_entity_decode(strip_tags(str_replace(['</li>', '</strong>'], [' | ', ''], sheet('key', [onPaper($kind, $settings, $rules)])))))->toContain($says);
+    expect(
+        html_entity_decode(
+            strip_tags(str_replace(['</li>', '</strong>'], [' | ', ''], sheet('key', [onPaper($kind, $settings, $rules)]))),
+        ),
+    )->toContain($says);
 })->with([
     'a letter' => ['choice', [], [['id' => 'r', 'on' => 'b', 'credit' => '1']], 'B. schist | '],
-    'small letters, by credit' => ['choice', ['labels' => 'a', 'max' => null], [['id' => 'r', 'on' => 'a', 'credit' => '1/2'], ['id' => 's', 'on' => 'c', 'credit' => '1']], 'c. gneiss | a. slate (50 %)'],
+    'small letters, by credit' => [
+        'choice',
+        ['labels' => 'a', 'max' => null],
+        [['id' => 'r', 'on' => 'a', 'credit' => '1/2'], ['id' => 's', 'on' => 'c', 'credit' => '1']],
+        'c. gneiss | a. slate (50 %)',
+    ],
     'no letters' => ['choice', ['labels' => 'none'], [['id' => 'r', 'on' => 'b', 'credit' => '1']], 'schist | '],
     'Roman ones' => ['choice', ['labels' => 'i'], [['id' => 'r', 'on' => 'c', 'credit' => '1']], 'iii. gneiss'],
     'nothing that earns nothing' => ['choice', [], [['id' => 'r', 'on' => 'a', 'credit' => '0']], 'marked by a person'],
-    'words and variants' => ['text', [], [['id' => 'r', 'on' => ['answer' => 'is', 'text' => ['basalt', 'dolerite']], 'credit' => '1']], 'basalt / dolerite | '],
-    'with slips, for a third' => ['text', [], [['id' => 'r', 'on' => ['answer' => 'slips', 'text' => ['basalt'], 'slips' => 2], 'credit' => '1/3']], 'basalt, with up to 2 slips (33.3 %)'],
-    'a number and its width' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'value', 'value' => '53/20', 'tolerance' => ['kind' => 'absolute', 'width' => '0.05']], 'credit' => '1']], '2.65 ± 0.05 | '],
-    'per cent' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'value', 'value' => '8', 'tolerance' => ['kind' => 'percent', 'width' => '5']], 'credit' => '1']], '8 ± 5 % | '],
-    'to decimals' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'value', 'value' => '8', 'tolerance' => ['kind' => 'places', 'digits' => 1]], 'credit' => '1']], '8 to 1 decimal | '],
-    'a range' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'range', 'from' => '3', 'to' => '4', 'ends' => 'none'], 'credit' => '1']], 'from 3 to 4, without the ends'],
-    'half a range' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'range', 'from' => null, 'to' => '4'], 'credit' => '1']], 'up to 4 | '],
-    'one of several' => ['number', [], [['id' => 'r', 'on' => ['answer' => 'set', 'values' => ['2', '-2']], 'credit' => '1']], '2 / −2 | '],
+    'words and variants' => [
+        'text',
+        [],
+        [['id' => 'r', 'on' => ['answer' => 'is', 'text' => ['basalt', 'dolerite']], 'credit' => '1']],
+        'basalt / dolerite | ',
+    ],
+    'with slips, for a third' => [
+        'text',
+        [],
+        [['id' => 'r', 'on' => ['answer' => 'slips', 'text' => ['basalt'], 'slips' => 2], 'credit' => '1/3']],
+        'basalt, with up to 2 slips (33.3 %)',
+    ],
+    'a number and its width' => [
+        'number',
+        [],
+        [
+            [
+                'id' => 'r',
+                'on' => ['answer' => 'value', 'value' => '53/20', 'tolerance' => ['kind' => 'absolute', 'width' => '0.05']],
+                'credit' => '1',
+            ],
+        ],
+        '2.65 ± 0.05 | ',
+    ],
+    'per cent' => [
+        'number',
+        [],
+        [
+            [
+                'id' => 'r',
+                'on' => ['answer' => 'value', 'value' => '8', 'tolerance' => ['kind' => 'percent', 'width' => '5']],
+                'credit' => '1',
+            ],
+        ],
+        '8 ± 5 % | ',
+    ],
+    'to decimals' => [
+        'number',
+        [],
+        [
+            [
+                'id' => 'r',
+                'on' => ['answer' => 'value', 'value' => '8', 'tolerance' => ['kind' => 'places', 'digits' => 1]],
+                'credit' => '1',
+            ],
+        ],
+        '8 to 1 decimal | ',
+    ],
+    'a range' => [
+        'number',
+        [],
+        [['id' => 'r', 'on' => ['answer' => 'range', 'from' => '3', 'to' => '4', 'ends' => 'none'], 'credit' => '1']],
+        'from 3 to 4, without the ends',
+    ],
+    'half a range' => [
+        'number',
+        [],
+        [['id' => 'r', 'on' => ['answer' => 'range', 'from' => null, 'to' => '4'], 'credit' => '1']],
+        'up to 4 | ',
+    ],
+    'one of several' => [
+        'number',
+        [],
+        [['id' => 'r', 'on' => ['answer' => 'set', 'values' => ['2', '-2']], 'credit' => '1']],
+        '2 / −2 | ',
+    ],
 ]);
 
 it('puts nothing of the key on the sheet, and everything a learner needs', function () use ($options): void {
-    $html = sheet('learner', [onPaper('choice', $options('slate', 'schist'), [['id' => 'r', 'on' => 'b', 'credit' => '1', 'feedback' => ['html' => '<p>Well seen.</p>', 'show' => 'both']]])], ['school' => 'Fellmoor & co']);
-    expect($html)->toContain('Unit &lt;3&gt; &amp; “more”')->toContain('Fellmoor &amp; co')->toContain('Name ')->toContain('of 1<')->toContain('slate')->not->toContain('Well seen')->not->toContain('<strong>');
+    $html = sheet(
+        'learner',
+        [
+            onPaper('choice', $options('slate', 'schist'), [
+                ['id' => 'r', 'on' => 'b', 'credit' => '1', 'feedback' => ['html' => '<p>Well seen.</p>', 'show' => 'both']],
+            ]),
+        ],
+        ['school' => 'Fellmoor & co'],
+    );
+    expect($html)
+        ->toContain('Unit &lt;3&gt; &amp; “more”')
+        ->toContain('Fellmoor &amp; co')
+        ->toContain('Name ')
+        ->toContain('of 1<')
+        ->toContain('slate')
+        ->not->toContain('Well seen')
+        ->not->toContain('<strong>');
 });
 
 it('leaves out what is not wanted', function () use ($options): void {
-    $html = sheet('learner', [onPaper('choice', $options('slate', 'schist'), [])], ['name' => false, 'date' => false, 'score' => false, 'points' => false]);
+    $html = sheet(
+        'learner',
+        [onPaper('choice', $options('slate', 'schist'), [])],
+        ['name' => false, 'date' => false, 'score' => false, 'points' => false],
+    );
     expect($html)->not->toContain('Name ')->not->toContain('class="fields"')->not->toContain('class="points"');
 });
 
 it('numbers through sections, and says what is gone or cannot be shown', function () use ($options): void {
-    $broken = onPaper('choice', $options('slate', 'schist'), [], '', ['variables' => ['list' => [['name' => 'x', 'kind' => 'integer', 'from' => '5', 'to' => '1']]]]);
+    $broken = onPaper('choice', $options('slate', 'schist'), [], '', [
+        'variables' => ['list' => [['name' => 'x', 'kind' => 'integer', 'from' => '5', 'to' => '1']]],
+    ]);
     $html = sheet('learner', [onPaper('choice', $options('slate', 'schist'), []), null, $broken], sections: ['One', '', 'Three']);
-    expect($html)->toContain('<h2>One</h2>')->toContain('<h2>Three</h2>')->toContain('>3.</span>')->toContain('“The lost one” is not in its bank any more.')->toContain('cannot be shown yet');
+    expect($html)
+        ->toContain('<h2>One</h2>')
+        ->toContain('<h2>Three</h2>')
+        ->toContain('>3.</span>')
+        ->toContain('“The lost one” is not in its bank any more.')
+        ->toContain('cannot be shown yet');
 });
 
 it('prints a stimulus once, above the neighbours that share it, and says where it stood further on', function () use ($options): void {
     $id = '0192f0c4-0000-7000-8000-00000000beef';
-    $questions = array_map(fn (bool $with) => onPaper('choice', $options('slate', 'schist'), [], '', $with ? ['stimuli' => [$id]] : []), [true, true, false, true]);
-    $shared = [$id => new Shared($id, 'Crag <1>', 'en-GB', '<p>Look at the section. <img data-media="s1" alt="beds"/></p>', fn (string $medium): string => "/stimuli/$medium")];
+    $questions = array_map(fn (bool $with) => onPaper('choice', $options('slate', 'schist'), [], '', $with ? ['stimuli' => [$id]] : []), [
+        true,
+        true,
+        false,
+        true,
+    ]);
+    $shared = [
+        $id => new PrintedStimulus(
+            $id,
+            'Crag <1>',
+            'en-GB',
+            '<p>Look at the section. <img data-media="s1" alt="beds"/></p>',
+            fn (string $medium): string => "/stimuli/$medium",
+        ),
+    ];
     $html = sheet('learner', $questions, stimuli: $shared);
-    expect(substr_count($html, 'Look at the section.'))->toBe(1)->and(strpos($html, 'Look at the'))->toBeLessThan((int) strpos($html, '>1.</span>'))
-        ->and($html)->toContain('For questions 1 and 2')->toContain('Crag &lt;1&gt;')->toContain('src="/stimuli/s1"')->toContain('Look again at “Crag &lt;1&gt;” above question 1.')
-        ->and(sheet('key', $questions, stimuli: $shared))->not->toContain('Look');
+    expect(substr_count($html, 'Look at the section.'))
+        ->toBe(1)
+        ->and(strpos($html, 'Look at the'))
+        ->toBeLessThan((int) strpos($html, '>1.</span>'))
+        ->and($html)
+        ->toContain('For questions 1 and 2')
+        ->toContain('Crag &lt;1&gt;')
+        ->toContain('src="/stimuli/s1"')
+        ->toContain('Look again at “Crag &lt;1&gt;” above question 1.')
+        ->and(sheet('key', $questions, stimuli: $shared))
+        ->not->toContain('Look');
 });
 
 it('gives room to write as the author and the setting say', function (array $settings, string $space, string $holds): void {
@@ -105,14 +252,58 @@ it('gives room to write as the author and the setting say', function (array $set
 ]);
 
 it('shows pictures where they are, and says so where they are not', function () use ($options): void {
-    $html = sheet('learner', [onPaper('choice', $options('slate', 'schist'), [], '<p><img data-media="m1" alt="A bed" width="90" height="20"/> <img data-media="m2" alt="Lost"/> <audio data-media="m1"></audio></p><div data-part="p1"></div>')]);
-    expect($html)->toContain('<img src="/m1.png" alt="A bed" width="90" height="20">')->toContain('[picture: Lost]')->toContain('[sound]');
+    $html = sheet('learner', [
+        onPaper(
+            'choice',
+            $options('slate', 'schist'),
+            [],
+            '<p><img data-media="m1" alt="A bed" width="90" height="20"/> <img data-media="m2" alt="Lost"/> <audio data-media="m1">'.
+                '</audio></p><div data-part="p1"></div>',
+        ),
+    ]);
+    expect($html)
+        ->toContain('<img src="/m1.png" alt="A bed" width="90" height="20">')
+        ->toContain('[picture: Lost]')
+        ->toContain('[sound]');
 });
 
 it('prints a page of text between questions without a number, points or a key', function () use ($options): void {
-    $page = Question::read(Json::decode(Json::encode(['format' => 'wide-quarry/question', 'version' => 1, 'id' => '0192f0c4-0000-7000-8000-000000000099', 'title' => 'Before', 'language' => 'en-GB', 'body' => '<p>Look closely.</p>', 'parts' => []])), Parts::standard());
+    $page = Question::read(
+        Json::decode(
+            Json::encode([
+                'format' => 'wide-quarry/question',
+                'version' => 1,
+                'id' => '0192f0c4-0000-7000-8000-000000000099',
+                'title' => 'Before',
+                'language' => 'en-GB',
+                'body' => '<p>Look closely.</p>',
+                'parts' => [],
+            ]),
+        ),
+        StandardKinds::all(),
+    );
     $questions = [onPaper('choice', $options('slate', 'schist'), []), $page, onPaper('choice', $options('slate', 'schist'), [])];
     $html = sheet('learner', $questions);
-    expect($html)->toContain('<article class="page" id="e1" lang="en-GB"><p>Look closely.</p></article>')->toContain('>2.</span>')->not->toContain('>3.</span>')
-        ->and(sheet('key', $questions))->not->toContain('Look closely')->toContain('>2.</span>');
+    expect($html)
+        ->toContain('<article class="page" id="e1" lang="en-GB"><p>Look closely.</p></article>')
+        ->toContain('>2.</span>')
+        ->not->toContain('>3.</span>')
+        ->and(sheet('key', $questions))
+        ->not->toContain('Look closely')
+        ->toContain('>2.</span>');
 });
+
+it('keeps quotation marks inside attributes of the markup', function () use ($options): void {
+    $question = onPaper(
+        'choice',
+        $options('slate', 'schist'),
+        [],
+        '<p><img data-media="m1" alt="a &quot;fold&quot; in the quarry\'s face"/></p><div data-part="p1"></div>',
+    );
+    expect(sheet('learner', [$question]))->toContain('alt="a &quot;fold&quot; in the quarry&#039;s face"');
+});
+
+it('writes a share in percent, with one place where it has no end', function (string $credit, string $shown) use ($options): void {
+    $rules = [['id' => 'r1', 'on' => 'a', 'credit' => '1'], ['id' => 'r2', 'on' => 'b', 'credit' => $credit]];
+    expect(sheet('key', [onPaper('choice', $options('slate', 'schist'), $rules)]))->toContain("($shown %)");
+})->with([['1/3', '33.3'], ['2/3', '66.7'], ['0.125', '12.5'], ['0.5', '50']]);

@@ -7,10 +7,14 @@ use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PointsChange;
 
 it('gives a question another total', function (string $parts, string $total, ?string $after): void {
-    $question = Json::decode('{"parts": ['.implode(',', array_map(fn (string $points): string => "{\"points\": $points}", explode(' ', $parts))).']}');
+    $question = Json::decode(
+        '{"parts": ['.implode(',', array_map(fn (string $points): string => "{\"points\": $points}", explode(' ', $parts))).']}',
+    );
     $changed = PointsChange::to($question, Exact::of($total));
 
-    expect($changed === null ? null : implode(' ', array_map(fn (stdClass $part): string => (string) $part->points, $changed->parts)))->toBe($after);
+    expect(
+        $changed === null ? null : implode(' ', array_map(fn (stdClass $part): string => (string) $part->points, $changed->parts)),
+    )->toBe($after);
 })->with([
     'one part' => ['1', '2.5', '2.5'],
     'one part without points' => ['0', '3', '3'],

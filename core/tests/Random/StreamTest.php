@@ -36,7 +36,10 @@ it('refuses seeds beyond 2^53', fn () => Seed::of(2 ** 53))->throws(OutOfRangeEx
 it('rolls the same for ever, and each variable on its own', function (): void {
     $mass = ['name' => 'mass', 'kind' => 'integer', 'from' => '10', 'to' => '90'];
     $other = ['name' => 'x', 'kind' => 'decimal', 'from' => '0.5', 'to' => '1.5'];
-    $roll = fn (array $list, int $seed): array => Variables::read(Json::decode(Json::encode(['list' => $list])), '')->roll(Seed::of($seed), 'en')->written;
+    $roll = fn (array $list, int $seed): array => Variables::read(Json::decode(Json::encode(['list' => $list])), '')->roll(
+        Seed::of($seed),
+        'en',
+    )->written;
     for ($seed = 0; $seed < 50; $seed++) {
         expect($roll([$other, $mass], $seed)['mass'])->toBe($roll([$mass], $seed)['mass']);
     }
@@ -48,16 +51,45 @@ it('rolls within the definition', function (array $list, array $conditions, call
         expect($holds($variables->roll(Seed::of($seed), 'en')->written))->toBeTrue();
     }
 })->with([
-    'a range with steps and exclusions' => [[['name' => 'n', 'kind' => 'integer', 'from' => '10', 'to' => '30', 'step' => '5', 'except' => ['20']]], [], fn (array $v): bool => in_array($v['n'], ['10', '15', '25', '30'], true)],
-    'decimals move by their last place' => [[['name' => 'n', 'kind' => 'decimal', 'from' => '0.5', 'to' => '0.8']], [], fn (array $v): bool => in_array($v['n'], ['0.5', '0.6', '0.7', '0.8'], true)],
-    'a list of words' => [[['name' => 'n', 'kind' => 'list', 'items' => ['slate', 'shale']]], [], fn (array $v): bool => in_array($v['n'], ['slate', 'shale'], true)],
-    'conditions' => [[['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '9'], ['name' => 'b', 'kind' => 'integer', 'from' => '1', 'to' => '9']], ['a > b'], fn (array $v): bool => (int) $v['a'] > (int) $v['b']],
-    'expressions are shown as asked' => [[['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '9'], ['name' => 't', 'kind' => 'expr', 'expr' => 'a/3', 'show' => ['places' => 2]]], [], fn (array $v): bool => $v['t'] === number_format((int) $v['a'] / 3, 2)],
+    'a range with steps and exclusions' => [
+        [['name' => 'n', 'kind' => 'integer', 'from' => '10', 'to' => '30', 'step' => '5', 'except' => ['20']]],
+        [],
+        fn (array $v): bool => in_array($v['n'], ['10', '15', '25', '30'], true),
+    ],
+    'decimals move by their last place' => [
+        [['name' => 'n', 'kind' => 'decimal', 'from' => '0.5', 'to' => '0.8']],
+        [],
+        fn (array $v): bool => in_array($v['n'], ['0.5', '0.6', '0.7', '0.8'], true),
+    ],
+    'a list of words' => [
+        [['name' => 'n', 'kind' => 'list', 'items' => ['slate', 'shale']]],
+        [],
+        fn (array $v): bool => in_array($v['n'], ['slate', 'shale'], true),
+    ],
+    'conditions' => [
+        [
+            ['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '9'],
+            ['name' => 'b', 'kind' => 'integer', 'from' => '1', 'to' => '9'],
+        ],
+        ['a > b'],
+        fn (array $v): bool => (int) $v['a'] > (int) $v['b'],
+    ],
+    'expressions are shown as asked' => [
+        [
+            ['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '9'],
+            ['name' => 't', 'kind' => 'expr', 'expr' => 'a/3', 'show' => ['places' => 2]],
+        ],
+        [],
+        fn (array $v): bool => $v['t'] === number_format((int) $v['a'] / 3, 2),
+    ],
 ]);
 
 it('says why values cannot be drawn', function (array $variable, array $conditions, string $rule, string $path): void {
     try {
-        Variables::read(Json::decode(Json::encode(['list' => [$variable], 'conditions' => $conditions])), '/variables')->roll(Seed::of(1), 'en');
+        Variables::read(Json::decode(Json::encode(['list' => [$variable], 'conditions' => $conditions])), '/variables')->roll(
+            Seed::of(1),
+            'en',
+        );
     } catch (RollProblem $problem) {
         expect([$problem->rule, $problem->path])->toBe([$rule, $path]);
 
@@ -65,12 +97,47 @@ it('says why values cannot be drawn', function (array $variable, array $conditio
     }
     test()->fail('It was drawn.');
 })->with([
-    'an unreadable end' => [['name' => 'a', 'kind' => 'integer', 'from' => 'ten', 'to' => '20'], [], 'value.unreadable', '/variables/list/0/from'],
-    'nothing in the range' => [['name' => 'a', 'kind' => 'integer', 'from' => '9', 'to' => '1'], [], 'variable.empty', '/variables/list/0/to'],
-    'everything left out' => [['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '1', 'except' => ['1']], [], 'variable.empty', '/variables/list/0/except'],
-    'no step' => [['name' => 'a', 'kind' => 'decimal', 'from' => '1', 'to' => '2', 'step' => '0'], [], 'variable.step', '/variables/list/0/step'],
+    'an unreadable end' => [
+        ['name' => 'a', 'kind' => 'integer', 'from' => 'ten', 'to' => '20'],
+        [],
+        'value.unreadable',
+        '/variables/list/0/from',
+    ],
+    'nothing in the range' => [
+        ['name' => 'a', 'kind' => 'integer', 'from' => '9', 'to' => '1'],
+        [],
+        'variable.empty',
+        '/variables/list/0/to',
+    ],
+    'everything left out' => [
+        ['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '1', 'except' => ['1']],
+        [],
+        'variable.empty',
+        '/variables/list/0/except',
+    ],
+    'no step' => [
+        ['name' => 'a', 'kind' => 'decimal', 'from' => '1', 'to' => '2', 'step' => '0'],
+        [],
+        'variable.step',
+        '/variables/list/0/step',
+    ],
     'a later name' => [['name' => 'a', 'kind' => 'expr', 'expr' => 'b+1'], [], 'expression.unknown_name', '/variables/list/0/expr'],
-    'a condition never met' => [['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '2'], ['a > 5'], 'variable.conditions_not_met', '/variables/conditions'],
-    'a condition that compares nothing' => [['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '2'], ['a + 1'], 'variable.condition', '/variables/conditions/0'],
-    'a kind that cannot be drawn yet' => [['name' => 'a', 'kind' => 'sample', 'items' => ['1'], 'count' => 1], [], 'variable.kind_unavailable', '/variables/list/0/kind'],
+    'a condition never met' => [
+        ['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '2'],
+        ['a > 5'],
+        'variable.conditions_not_met',
+        '/variables/conditions',
+    ],
+    'a condition that compares nothing' => [
+        ['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '2'],
+        ['a + 1'],
+        'variable.condition',
+        '/variables/conditions/0',
+    ],
+    'a kind that cannot be drawn yet' => [
+        ['name' => 'a', 'kind' => 'sample', 'items' => ['1'], 'count' => 1],
+        [],
+        'variable.kind_unavailable',
+        '/variables/list/0/kind',
+    ],
 ]);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 use Brick\Math\BigRational;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 use WideQuarry\Tests\Support\Questions;
 
 // Worked by hand from the formulas in docs/developers/scoring.md. n right ones, w others, r right picked, x others picked.
@@ -52,9 +52,12 @@ it('refuses responses that cannot be meant', function (array $chosen, string $re
     $part['settings']['min'] = 2;
     $result = Questions::score(Questions::of([$part]), ['p1' => $chosen]);
 
-    expect($result->parts[0]->state)->toBe('unreadable')
-        ->and($result->parts[0]->trace[0]['reason'])->toBe($reason)
-        ->and($result->counts)->toBeFalse();
+    expect($result->parts[0]->state)
+        ->toBe('unreadable')
+        ->and($result->parts[0]->trace[0]['reason'])
+        ->toBe($reason)
+        ->and($result->counts)
+        ->toBeFalse();
 })->with([
     'an option that is gone' => [['z'], 'choice.unknown_option'],
     'too many' => [['a', 'b', 'c'], 'choice.too_many'],

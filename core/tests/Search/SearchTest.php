@@ -45,8 +45,10 @@ it('looks for the first sixty words of a very long query, and says so', function
 
 it('marks what was found', function (string $typed, string $text, string $marked): void {
     $pieces = Query::parse($typed)->marks($text);
-    expect(implode('', array_map(fn (array $piece): string => $piece[1] ? "[$piece[0]]" : $piece[0], $pieces)))->toBe($marked)
-        ->and(implode('', array_column($pieces, 0)))->toBe($text);
+    expect(implode('', array_map(fn (array $piece): string => $piece[1] ? "[$piece[0]]" : $piece[0], $pieces)))
+        ->toBe($marked)
+        ->and(implode('', array_column($pieces, 0)))
+        ->toBe($text);
 })->with([
     'a word' => ['slate ', 'Why slate splits: Slate.', 'Why [slate] splits: [Slate].'],
     'an unfinished word' => ['sp', 'Why slate splits', 'Why slate [splits]'],
@@ -57,13 +59,35 @@ it('marks what was found', function (string $typed, string $text, string $marked
 ]);
 
 it('weighs title, stem, answers and the rest, and lets no phrase cross from one into the next', function (): void {
-    $question = Questions::of([Questions::choice(['schist' => '1', 'mud' => ''], [], 1, 'p1', 1)], ['title' => 'Slate', 'body' => '<p>Rock?</p><div data-part="p1"></div>', 'hints' => [['id' => 'h', 'html' => '<p>foliated</p>']], 'record' => ['tags' => ['thin section'], 'notes' => 'check', 'standards' => [['framework' => 'FEF', 'code' => 'FEF.2.3.b']], 'origin' => ['format' => 'qti', 'identifier' => 'Item_0042-b']]]);
+    $question = Questions::of(
+        [Questions::choice(['schist' => '1', 'mud' => ''], [], 1, 'p1', 1)],
+        [
+            'title' => 'Slate',
+            'body' => '<p>Rock?</p><div data-part="p1"></div>',
+            'hints' => [['id' => 'h', 'html' => '<p>foliated</p>']],
+            'record' => [
+                'tags' => ['thin section'],
+                'notes' => 'check',
+                'standards' => [['framework' => 'FEF', 'code' => 'FEF.2.3.b']],
+                'origin' => ['format' => 'qti', 'identifier' => 'Item_0042-b'],
+            ],
+        ],
+    );
 
-    expect(SearchText::of($question)->vector())->toBe("'slate':1A 'rock':3B 'schist':5C 'mud':6C 'foliated':8D 'thin':9D 'section':10D 'fef.2.3.b':11D 'fef':11D '2':12D '3':13D 'b':14D 'check':15D '$question->id':17D 'item_0042-b':18D");
+    expect(SearchText::of($question)->vector())->toBe(
+        "'slate':1A 'rock':3B 'schist':5C 'mud':6C 'foliated':8D 'thin':9D 'section':10D 'fef.2.3.b':11D 'fef':11D '2':12D '3':13D ".
+            "'b':14D 'check':15D '$question->id':17D 'item_0042-b':18D",
+    );
 });
 
 it('stays within what the database takes, however long the text', function (): void {
-    $question = Questions::of([], ['title' => str_repeat('x', 400), 'body' => '<p>'.implode(' ', array_map(fn (int $i): string => 'w'.($i % 30000), range(1, 40000))).'</p>']);
+    $question = Questions::of(
+        [],
+        [
+            'title' => str_repeat('x', 400),
+            'body' => '<p>'.implode(' ', array_map(fn (int $i): string => 'w'.$i % 30000, range(1, 40000))).'</p>',
+        ],
+    );
     $vector = SearchText::of($question)->vector();
     preg_match_all('/\d+(?=[ABCD])/', $vector, $positions);
 

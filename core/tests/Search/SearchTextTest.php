@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 use WideQuarry\CommandLine\ReadJson;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\Record;
 use WideQuarry\Search\SearchText;
 
-it('gives the same under another record, whether it is read anew or from what was stored, for every question of the demo', function (array $before, array $after): void {
-    $kinds = Parts::standard();
+it('gives the same under another record, whether it is read anew or from what was stored, for every question of the demo', function (
+    array $before,
+    array $after,
+): void {
+    $kinds = StandardKinds::all();
     [$old, $new] = array_map(fn (array $record): stdClass => Json::decode((string) json_encode((object) $record)), [$before, $after]);
     $seen = 0;
     foreach (glob(__DIR__.'/../../../database/demo/*.json') ?: [] as $file) {
@@ -20,7 +23,15 @@ it('gives the same under another record, whether it is read anew or from what wa
             $json->record = $new;
             $question = Question::read($json, $kinds);
             $is = SearchText::of($question);
-            $under = SearchText::underRecord($question->id, $question->title, $question->body, $was->answers, $was->rest, Record::read($old, ''), Record::read($new, ''));
+            $under = SearchText::underRecord(
+                $question->id,
+                $question->title,
+                $question->body,
+                $was->answers,
+                $was->rest,
+                Record::read($old, ''),
+                Record::read($new, ''),
+            );
             expect([$under->all(), $under->vector()])->toBe([$is->all(), $is->vector()]);
             $seen++;
         }

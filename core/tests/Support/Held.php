@@ -24,7 +24,14 @@ final class Held
         foreach ($question->parts as $i => $part) {
             $given = $response->{$part->id} ?? null;
             if ($given !== null) {
-                $held['RESPONSE'.($i === 0 ? '' : $i + 1)] = self::sequence($part, $given) ?? self::pairs($part->kindName, $given, fn (string $first, string $second): string => $part->kindName === 'tiles' ? "$second $first" : "$first $second") ?? self::simple($part->kindName, $given);
+                $held['RESPONSE'.($i === 0 ? '' : $i + 1)] =
+                    self::sequence($part, $given) ??
+                    (self::pairs(
+                        $part->kindName,
+                        $given,
+                        fn (string $first, string $second): string => $part->kindName === 'tiles' ? "$second $first" : "$first $second",
+                    ) ??
+                        self::simple($part->kindName, $given));
             }
         }
 
@@ -41,7 +48,10 @@ final class Held
         $held = [];
         foreach ($question->parts as $part) {
             $given = $response->{$part->id} ?? null;
-            $pairs = $given === null ? [] : self::pairs($part->kindName, $given, fn (string $first, string $second): array => [$first, $second]);
+            $pairs =
+                $given === null
+                    ? []
+                    : self::pairs($part->kindName, $given, fn (string $first, string $second): array => [$first, $second]);
             foreach ($pairs ?? [] as [$first, $second]) {
                 $held[count($question->parts) > 1 ? "$part->id.$first" : $first][] = $second;
             }
@@ -56,7 +66,7 @@ final class Held
     /** @param  array<string, list<string>>  $held */
     public static function back(Question $question, array $held): \stdClass
     {
-        $response = new \stdClass;
+        $response = new \stdClass();
         foreach ($question->parts as $part) {
             $own = $held[$part->id] ?? [];
             $pairs = array_map(fn (string $pair): array => [...explode(' ', $pair), ''], $own);
@@ -75,7 +85,9 @@ final class Held
                 'match' => (object) ['pairs' => array_map(fn (array $pair): array => array_slice($pair, 0, 2), $pairs)],
                 'group' => Pairs::given('group', array_map(fn (array $pair): string => "$pair[0] $pair[1]", $pairs))->p1,
                 'tiles' => (object) ['gaps' => (object) array_column($pairs, 0, 1)],
-                'order' => (object) ['sequence' => array_values(array_diff($own, $part->settings->given))], 'slider' => (object) ['value' => $own[0]], 'text', 'number' => (object) ['text' => $own[0]],
+                'order' => (object) ['sequence' => array_values(array_diff($own, $part->settings->given))],
+                'slider' => (object) ['value' => $own[0]],
+                'text', 'number' => (object) ['text' => $own[0]],
                 default => (object) ['chosen' => $own],
             };
         }
@@ -102,8 +114,21 @@ final class Held
     {
         return match ($kind) {
             'match' => array_map(fn (array $pair): mixed => $write(...$pair), $given->pairs),
-            'tiles' => array_map(fn (string $tile, int|string $gap): mixed => $write((string) $gap, $tile), (array) $given->gaps, array_keys((array) $given->gaps)),
-            'group' => array_merge(...array_map(fn (array $items, int|string $group): array => array_map(fn (string $item): mixed => $write($item, (string) $group), $items), (array) $given->groups, array_keys((array) $given->groups))),
+            'tiles' => array_map(
+                fn (string $tile, int|string $gap): mixed => $write((string) $gap, $tile),
+                (array) $given->gaps,
+                array_keys((array) $given->gaps),
+            ),
+            'group' => array_merge(
+                ...array_map(
+                    fn (array $items, int|string $group): array => array_map(
+                        fn (string $item): mixed => $write($item, (string) $group),
+                        $items,
+                    ),
+                    (array) $given->groups,
+                    array_keys((array) $given->groups),
+                ),
+            ),
             default => null,
         };
     }
@@ -113,7 +138,11 @@ final class Held
     {
         return match ($kind) {
             'slider' => [(string) (float) $given->value],
-            'number' => [(string) (float) Exact::number(Exact::toPlaces((new NumberReader('en'))->read($given->text)->value ?? BigRational::of(-999), 9)->toBigRational())],
+            'number' => [
+                (string) (float) Exact::number(
+                    Exact::toPlaces((new NumberReader('en'))->read($given->text)->value ?? BigRational::of(-999), 9)->toBigRational(),
+                ),
+            ],
             'choice', 'menu', 'highlight', 'survey' => $given->chosen,
             'amend' => [implode(' ', (array) $given->amends)],
             default => [trim($given->text)],

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Tests\Support;
 
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
@@ -21,20 +21,42 @@ final class Questions
      */
     public static function of(array $parts, array $more = []): Question
     {
-        $anchors = implode('', array_map(fn (array $part): string => in_array($part['kind'], ['choice', 'tiles', 'match', 'group'], true) ? "<div data-part=\"$part[id]\"></div>" : "<p><span data-part=\"$part[id]\"></span></p>", $parts));
+        $anchors = implode(
+            '',
+            array_map(
+                fn (array $part): string => in_array($part['kind'], ['choice', 'tiles', 'match', 'group'], true)
+                    ? "<div data-part=\"$part[id]\"></div>"
+                    : "<p><span data-part=\"$part[id]\"></span></p>",
+                $parts,
+            ),
+        );
 
-        return self::read(['format' => 'wide-quarry/question', 'version' => 1, 'id' => '0192f0c4-0000-7000-8000-000000000001', 'title' => 'T', 'language' => 'en-GB', 'body' => "<p>Q</p>$anchors", 'parts' => $parts, ...$more]);
+        return self::read([
+            'format' => 'wide-quarry/question',
+            'version' => 1,
+            'id' => '0192f0c4-0000-7000-8000-000000000001',
+            'title' => 'T',
+            'language' => 'en-GB',
+            'body' => "<p>Q</p>$anchors",
+            'parts' => $parts,
+            ...$more,
+        ]);
     }
 
     /** @return array<string, string|float> what chance gave each variable, as an evaluator elsewhere takes it */
     public static function drawn(Question $question, Seed $seed): array
     {
-        return array_map(fn (mixed $value): string|float => is_string($value) ? $value : (float) (string) $value->toScale(12, \Brick\Math\RoundingMode::HALF_UP), $question->variables->roll($seed, $question->language)->values);
+        return array_map(
+            fn (mixed $value): string|float => is_string($value)
+                ? $value
+                : (float) (string) $value->toScale(12, \Brick\Math\RoundingMode::HALF_UP),
+            $question->variables->roll($seed, $question->language)->values,
+        );
     }
 
     public static function read(mixed $json): Question
     {
-        return Question::read(Json::decode(Json::encode($json)), Parts::standard());
+        return Question::read(Json::decode(Json::encode($json)), StandardKinds::all());
     }
 
     /**
@@ -51,7 +73,20 @@ final class Questions
             }
         }
 
-        return ['id' => $id, 'kind' => 'choice', 'points' => $points, 'settings' => ['options' => array_map(fn (int|string $option): array => ['id' => (string) $option, 'html' => "<p>$option</p>"], array_keys($options)), 'max' => $max], 'key' => ['rules' => $rules], ...($scoring === [] ? [] : ['scoring' => $scoring])];
+        return [
+            'id' => $id,
+            'kind' => 'choice',
+            'points' => $points,
+            'settings' => [
+                'options' => array_map(
+                    fn (int|string $option): array => ['id' => (string) $option, 'html' => "<p>$option</p>"],
+                    array_keys($options),
+                ),
+                'max' => $max,
+            ],
+            'key' => ['rules' => $rules],
+            ...$scoring === [] ? [] : ['scoring' => $scoring],
+        ];
     }
 
     /**
@@ -61,17 +96,46 @@ final class Questions
      */
     public static function typed(string $kind, array $rules, int|float $points = 1, string $id = 'p1', array $more = []): array
     {
-        return ['id' => $id, 'kind' => $kind, 'points' => $points, 'key' => ['rules' => array_map(fn (int $i, array $rule): array => ['id' => $rule['id'] ?? 'r'.($i + 1), 'credit' => $rule['credit'] ?? '1', 'on' => array_diff_key($rule, ['id' => 1, 'credit' => 1])], array_keys($rules), $rules)], ...$more];
+        return [
+            'id' => $id,
+            'kind' => $kind,
+            'points' => $points,
+            'key' => [
+                'rules' => array_map(
+                    fn (int $i, array $rule): array => [
+                        'id' => $rule['id'] ?? 'r'.($i + 1),
+                        'credit' => $rule['credit'] ?? '1',
+                        'on' => array_diff_key($rule, ['id' => 1, 'credit' => 1]),
+                    ],
+                    array_keys($rules),
+                    $rules,
+                ),
+            ],
+            ...$more,
+        ];
     }
 
-    /** @param  array<string, list<string>|string>  $response part id → what was chosen or typed */
-    public static function score(Question $question, array $response, int $seed = 1, int $earlierWrong = 0, int $hints = 0, ?string $points = null): Result
-    {
-        $given = new \stdClass;
+    /** @param  array<string, list<string>|string|\stdClass>  $response part id → what was chosen, typed, or given in full */
+    public static function score(
+        Question $question,
+        array $response,
+        int $seed = 1,
+        int $earlierWrong = 0,
+        int $hints = 0,
+        ?string $points = null,
+    ): Result {
+        $given = new \stdClass();
         foreach ($response as $id => $one) {
-            $given->{$id} = is_array($one) ? (object) ['chosen' => $one] : (object) ['text' => $one];
+            $given->{$id} = match (true) {
+                is_array($one) => (object) ['chosen' => $one],
+                is_string($one) => (object) ['text' => $one],
+                default => $one,
+            };
         }
 
-        return (new Scorer)->score($question, new Attempt($given, Seed::of($seed), $earlierWrong, $hints, $points === null ? null : \Brick\Math\BigRational::of($points)));
+        return (new Scorer)->score(
+            $question,
+            new Attempt($given, Seed::of($seed), $earlierWrong, $hints, $points === null ? null : \Brick\Math\BigRational::of($points)),
+        );
     }
 }

@@ -5,7 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Tests\Support;
 
 /**
- * An evaluator of the response processing of QTI 1.2.1, written from the standard (ASI information model, 3.4 to 3.6) and in floats, sharing nothing
+ * An evaluator of the response processing of QTI 1.2.1, written from the standard (ASI information model, 3.4 to 3.6) and in floats,
+ * sharing nothing
  * with readers and writers.
  */
 final class ResponseConditions
@@ -60,7 +61,11 @@ final class ResponseConditions
             foreach ($condition->getElementsByTagName('setvar') as $set) {
                 $value = (float) $set->textContent;
                 $score = match (strtolower($set->getAttribute('action') ?: 'set')) {
-                    'set' => $value, 'add' => $score + $value, 'subtract' => $score - $value, 'multiply' => $score * $value, 'divide' => $score / $value,
+                    'set' => $value,
+                    'add' => $score + $value,
+                    'subtract' => $score - $value,
+                    'multiply' => $score * $value,
+                    'divide' => $score / $value,
                 };
             }
             foreach ($condition->getElementsByTagName('displayfeedback') as $feedback) {
@@ -83,13 +88,19 @@ final class ResponseConditions
     /** @param  array<string, list<string>>  $responses */
     private static function holds(\DOMElement $test, array $responses): bool
     {
-        $inner = array_values(array_filter(iterator_to_array($test->childNodes), fn (\DOMNode $node): bool => $node instanceof \DOMElement));
+        $inner = array_values(
+            array_filter(iterator_to_array($test->childNodes), fn (\DOMNode $node): bool => $node instanceof \DOMElement),
+        );
         $each = fn (): array => array_map(fn (\DOMElement $one): bool => self::holds($one, $responses), $inner);
         $given = $responses[$test->getAttribute('respident')] ?? [];
         $given = $test->hasAttribute('index') ? array_slice($given, (int) $test->getAttribute('index') - 1, 1) : $given;
-        $folded = fn (string $text): string => strtolower($test->getAttribute('case')) === 'yes' ? trim($text) : mb_strtolower(trim($text));
+        $folded = fn (string $text): string => strtolower($test->getAttribute('case')) === 'yes'
+            ? trim($text)
+            : mb_strtolower(trim($text));
         $wanted = $folded($test->textContent);
-        $number = fn (\Closure $compare): bool => $given !== [] && is_numeric($given[0]) && $compare((float) $given[0], (float) $test->textContent);
+        $number = fn (\Closure $compare): bool => $given !== [] &&
+            is_numeric($given[0]) &&
+            $compare((float) $given[0], (float) $test->textContent);
 
         return match ($test->localName) {
             'conditionvar', 'and' => ! in_array(false, $each(), true),
@@ -99,8 +110,10 @@ final class ResponseConditions
             'unanswered' => $given === [],
             'varequal' => in_array($wanted, array_map($folded, $given), true),
             'varsubstring' => array_filter($given, fn (string $one): bool => str_contains($folded($one), $wanted)) !== [],
-            'vargte' => $number(fn (float $a, float $b): bool => $a >= $b - 1e-9), 'vargt' => $number(fn (float $a, float $b): bool => $a > $b + 1e-12),
-            'varlte' => $number(fn (float $a, float $b): bool => $a <= $b + 1e-9), 'varlt' => $number(fn (float $a, float $b): bool => $a < $b - 1e-12),
+            'vargte' => $number(fn (float $a, float $b): bool => $a >= $b - 1e-9),
+            'vargt' => $number(fn (float $a, float $b): bool => $a > $b + 1e-12),
+            'varlte' => $number(fn (float $a, float $b): bool => $a <= $b + 1e-9),
+            'varlt' => $number(fn (float $a, float $b): bool => $a < $b - 1e-12),
         };
     }
 }

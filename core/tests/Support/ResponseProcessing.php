@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace WideQuarry\Tests\Support;
 
 /**
- * An evaluator of response processing of QTI 2.1, 2.2 and 3.0, written from the standard alone and in floats, so that our reading and writing can be
- * judged by something that shares no code with them. Names are told without `qti-` and hyphens. Values are null, or a list of strings or floats.
+ * An evaluator of response processing of QTI 2.1, 2.2 and 3.0, written from the standard alone and in floats, so that our reading and
+ * writing can be
+ * judged by something that shares no code with them. Names are told without `qti-` and hyphens. Values are null, or a list of strings or
+ * floats.
  */
 final class ResponseProcessing
 {
@@ -44,7 +46,10 @@ final class ResponseProcessing
         $document->loadXML($xml);
         $shown = [];
         foreach ($document->getElementsByTagName('*') as $modal) {
-            if (self::name($modal) === 'modalfeedback' && in_array($modal->getAttribute('identifier'), $self->values[self::get($modal, 'outcomeIdentifier')] ?? [], true)) {
+            if (
+                self::name($modal) === 'modalfeedback' &&
+                in_array($modal->getAttribute('identifier'), $self->values[self::get($modal, 'outcomeIdentifier')] ?? [], true)
+            ) {
                 $shown[] = trim($modal->textContent);
             }
         }
@@ -61,16 +66,31 @@ final class ResponseProcessing
     {
         $document = new \DOMDocument;
         $document->loadXML($xml);
-        $self = new self;
+        $self = new self();
         $rules = null;
         foreach (self::children($document->documentElement) as $node) {
             $id = $node->getAttribute('identifier');
             if (in_array(self::name($node), ['responsedeclaration', 'outcomedeclaration'], true)) {
                 $self->declarations[$id] = $node;
                 $default = self::inside($node, 'defaultvalue');
-                $typed = fn (\DOMElement $value): string|float => in_array(self::get($node, 'baseType'), ['float', 'integer'], true) ? (float) $value->textContent : trim($value->textContent);
-                $self->values[$id] = self::name($node) === 'responsedeclaration' ? (($responses[$id] ?? []) === [] ? null : array_map(fn (string $given): string|float => in_array(self::get($node, 'baseType'), ['float', 'integer'], true) ? (float) $given : $given, $responses[$id]))
-                    : ($default === null ? (in_array(self::get($node, 'baseType'), ['float', 'integer'], true) ? [0.0] : null) : array_map($typed, self::children($default)));
+                $typed = fn (\DOMElement $value): string|float => in_array(self::get($node, 'baseType'), ['float', 'integer'], true)
+                    ? (float) $value->textContent
+                    : trim($value->textContent);
+                $self->values[$id] =
+                    self::name($node) === 'responsedeclaration'
+                        ? (($responses[$id] ?? []) === []
+                            ? null
+                            : array_map(
+                                fn (string $given): string|float => in_array(self::get($node, 'baseType'), ['float', 'integer'], true)
+                                    ? (float) $given
+                                    : $given,
+                                $responses[$id],
+                            ))
+                        : ($default === null
+                            ? (in_array(self::get($node, 'baseType'), ['float', 'integer'], true)
+                                ? [0.0]
+                                : null)
+                            : array_map($typed, self::children($default)));
             }
             self::name($node) !== 'templateprocessing' || $self->prepare($node, $drawn);
             $rules = self::name($node) === 'responseprocessing' ? $node : $rules;
@@ -79,8 +99,10 @@ final class ResponseProcessing
             return $self;
         }
         match (basename($rules->getAttribute('template'), '.xml')) {
-            'match_correct' => $self->values['SCORE'] = [$self->same($self->values['RESPONSE'] ?? null, $self->correct('RESPONSE'), 'RESPONSE') ? 1.0 : 0.0],
-            'map_response' => $self->values['SCORE'] = ($self->values['RESPONSE'] ?? null) === null ? [0.0] : $self->mapped('RESPONSE'),
+            'match_correct' => ($self->values['SCORE'] = [
+                $self->same($self->values['RESPONSE'] ?? null, $self->correct('RESPONSE'), 'RESPONSE') ? 1.0 : 0.0,
+            ]),
+            'map_response' => ($self->values['SCORE'] = ($self->values['RESPONSE'] ?? null) === null ? [0.0] : $self->mapped('RESPONSE')),
             default => $self->run($rules),
         };
 
@@ -94,9 +116,10 @@ final class ResponseProcessing
             [$id, $value] = [$rule->getAttribute('identifier'), self::children($rule)[0]];
             $chance = preg_match('/<[\w:-]*random/i', (string) $rule->ownerDocument?->saveXML($rule)) === 1;
             match (self::name($rule)) {
-                'settemplatevalue' => $this->values[$id] = $chance ? [$drawn[$id]] : $this->value($value),
-                'setcorrectresponse' => $this->right[$id] = $this->value($value),
-                'templateconstraint' => $this->value($value) === ['true'] || throw new \LogicException('A constraint does not hold: '.$rule->ownerDocument?->saveXML($rule)),
+                'settemplatevalue' => ($this->values[$id] = $chance ? [$drawn[$id]] : $this->value($value)),
+                'setcorrectresponse' => ($this->right[$id] = $this->value($value)),
+                'templateconstraint' => $this->value($value) === ['true'] ||
+                    throw new \LogicException('A constraint does not hold: '.$rule->ownerDocument?->saveXML($rule)),
                 default => throw new \LogicException('Unknown template rule '.self::name($rule)),
             };
         }
@@ -109,10 +132,10 @@ final class ResponseProcessing
                 return;
             }
             match (self::name($rule)) {
-                'setoutcomevalue' => $this->values[$rule->getAttribute('identifier')] = $this->value(self::children($rule)[0]),
-                'lookupoutcomevalue' => $this->values[$rule->getAttribute('identifier')] = $this->lookedUp($rule),
+                'setoutcomevalue' => ($this->values[$rule->getAttribute('identifier')] = $this->value(self::children($rule)[0])),
+                'lookupoutcomevalue' => ($this->values[$rule->getAttribute('identifier')] = $this->lookedUp($rule)),
                 'responsecondition' => $this->condition($rule),
-                'exitresponse' => $this->ended = true,
+                'exitresponse' => ($this->ended = true),
                 'responseprocessingfragment' => $this->run($rule),
                 default => throw new \LogicException('Unknown rule '.self::name($rule)),
             };
@@ -148,7 +171,9 @@ final class ResponseProcessing
 
         return match (self::name($e)) {
             'variable' => $this->values[$e->getAttribute('identifier')] ?? null,
-            'basevalue' => [in_array(self::get($e, 'baseType'), ['float', 'integer'], true) ? (float) $e->textContent : trim($e->textContent)],
+            'basevalue' => [
+                in_array(self::get($e, 'baseType'), ['float', 'integer'], true) ? (float) $e->textContent : trim($e->textContent),
+            ],
             'correct' => $this->correct($e->getAttribute('identifier')),
             'default' => null,
             'null' => null,
@@ -163,28 +188,59 @@ final class ResponseProcessing
             'not' => $of(0) === null ? null : $truth($of(0) === ['false']),
             'and' => in_array(['false'], array_map($this->value(...), $args), true) ? ['false'] : ($none() ? null : ['true']),
             'or' => in_array(['true'], array_map($this->value(...), $args), true) ? ['true'] : ($none() ? null : ['false']),
-            'anyn' => $truth(($held = count(array_filter($args, fn (\DOMElement $arg): bool => $this->value($arg) === ['true']))) >= (int) $e->getAttribute('min') && $held <= (int) $e->getAttribute('max')),
+            'anyn' => $truth(
+                ($held = count(array_filter($args, fn (\DOMElement $arg): bool => $this->value($arg) === ['true']))) >=
+                    (int) $e->getAttribute('min') && $held <= (int) $e->getAttribute('max'),
+            ),
             'match' => $none() ? null : $truth($this->same($of(0), $of(1), $args[0]->getAttribute('identifier'))),
-            'sum' => $none() ? null : [array_sum(array_merge(...array_map(fn (\DOMElement $arg): array => array_map(floatval(...), $this->value($arg)), $args)))],
-            'product' => $none() ? null : [array_product(array_merge(...array_map(fn (\DOMElement $arg): array => array_map(floatval(...), $this->value($arg)), $args)))],
+            'sum' => $none()
+                ? null
+                : [
+                    array_sum(
+                        array_merge(...array_map(fn (\DOMElement $arg): array => array_map(floatval(...), $this->value($arg)), $args)),
+                    ),
+                ],
+            'product' => $none()
+                ? null
+                : [
+                    array_product(
+                        array_merge(...array_map(fn (\DOMElement $arg): array => array_map(floatval(...), $this->value($arg)), $args)),
+                    ),
+                ],
             'subtract' => $none() ? null : [$number(0) - $number(1)],
             'divide' => $none() || $number(1) === 0.0 ? null : [$number(0) / $number(1)],
             'max' => $none() ? null : [max(array_map(fn (\DOMElement $arg): float => (float) $this->value($arg)[0], $args))],
             'min' => $none() ? null : [min(array_map(fn (\DOMElement $arg): float => (float) $this->value($arg)[0], $args))],
-            'stringmatch' => $none() ? null : $truth(self::get($e, 'substring') === 'true' ? str_contains($text(0), $text(1)) : $text(0) === $text(1)),
+            'stringmatch' => $none()
+                ? null
+                : $truth(self::get($e, 'substring') === 'true' ? str_contains($text(0), $text(1)) : $text(0) === $text(1)),
             'substring' => $none() ? null : $truth(str_contains($text(1), $text(0))),
-            'patternmatch' => $none() ? null : $truth(SchemaPattern::matches($e->getAttribute('pattern'), (string) $of(0)[0]) ?? throw new \LogicException('No pattern: '.$e->getAttribute('pattern'))),
+            'patternmatch' => $none()
+                ? null
+                : $truth(
+                    SchemaPattern::matches($e->getAttribute('pattern'), (string) $of(0)[0]) ??
+                        throw new \LogicException('No pattern: '.$e->getAttribute('pattern')),
+                ),
             'equal' => $none() ? null : $truth($this->equal($e, $number(0), $number(1))),
             'equalrounded' => $none() ? null : $truth($this->rounded($e, $number(0)) === $this->rounded($e, $number(1))),
-            'gte' => $none() ? null : $truth($number(0) >= $number(1)), 'gt' => $none() ? null : $truth($number(0) > $number(1)),
-            'lte' => $none() ? null : $truth($number(0) <= $number(1)), 'lt' => $none() ? null : $truth($number(0) < $number(1)),
-            'truncate' => $none() ? null : [(float) (int) $number(0)], 'round' => $none() ? null : [floor($number(0) + 0.5)],
+            'gte' => $none() ? null : $truth($number(0) >= $number(1)),
+            'gt' => $none() ? null : $truth($number(0) > $number(1)),
+            'lte' => $none() ? null : $truth($number(0) <= $number(1)),
+            'lt' => $none() ? null : $truth($number(0) < $number(1)),
+            'truncate' => $none() ? null : [(float) (int) $number(0)],
+            'round' => $none() ? null : [floor($number(0) + 0.5)],
             'integertofloat' => $of(0),
             'power' => $none() ? null : [$number(0) ** $number(1)],
             'roundto' => $none() ? null : [round($number(0), (int) $e->getAttribute('figures'))],
-            'mathoperator' => $none() ? null : [match ($e->getAttribute('name')) {
-                'floor' => floor($number(0)), 'ceil' => ceil($number(0)), 'abs' => abs($number(0)),
-            }],
+            'mathoperator' => $none()
+                ? null
+                : [
+                    match ($e->getAttribute('name')) {
+                        'floor' => floor($number(0)),
+                        'ceil' => ceil($number(0)),
+                        'abs' => abs($number(0)),
+                    },
+                ],
             default => throw new \LogicException('Unknown expression '.self::name($e)),
         };
     }
@@ -199,7 +255,12 @@ final class ResponseProcessing
         $correct = self::inside($declaration, 'correctresponse');
         $numeric = in_array(self::get($declaration, 'baseType'), ['float', 'integer'], true);
 
-        return $correct === null ? null : array_map(fn (\DOMElement $v): string|float => $numeric ? (float) $v->textContent : trim($v->textContent), self::children($correct));
+        return $correct === null
+            ? null
+            : array_map(
+                fn (\DOMElement $v): string|float => $numeric ? (float) $v->textContent : trim($v->textContent),
+                self::children($correct),
+            );
     }
 
     /** @return list<float> */
@@ -211,7 +272,12 @@ final class ResponseProcessing
             $value = (float) self::get($map, 'defaultValue');
             foreach (self::children($map) as $entry) {
                 $key = self::get($entry, 'mapKey');
-                $same = self::get($entry, 'caseSensitive') === 'false' ? mb_strtolower($key) === mb_strtolower((string) $given) : (is_float($given) ? (float) $key === $given : $key === $given);
+                $same =
+                    self::get($entry, 'caseSensitive') === 'false'
+                        ? mb_strtolower($key) === mb_strtolower((string) $given)
+                        : (is_float($given)
+                            ? (float) $key === $given
+                            : $key === $given);
                 if ($same) {
                     $value = (float) self::get($entry, 'mappedValue');
                     break;
@@ -244,8 +310,13 @@ final class ResponseProcessing
                     break;
                 }
             }
-            $sum += $area === null ? (float) self::get($map, 'defaultValue') : (isset($met[$area]) ? 0 : (float) self::get(self::children($map)[$area], 'mappedValue'));
-            $area === null || $met[$area] = true;
+            $sum +=
+                $area === null
+                    ? (float) self::get($map, 'defaultValue')
+                    : (isset($met[$area])
+                        ? 0
+                        : (float) self::get(self::children($map)[$area], 'mappedValue'));
+            $area === null || ($met[$area] = true);
         }
 
         return [$this->bounded($map, $sum)];
@@ -275,7 +346,7 @@ final class ResponseProcessing
             }
         }
 
-        return [(float) self::get($table ?? $steps ?? $declaration, 'defaultValue')];
+        return [(float) self::get($table ?? ($steps ?? $declaration), 'defaultValue')];
     }
 
     private function equal(\DOMElement $e, float $one, float $other): bool
@@ -285,17 +356,27 @@ final class ResponseProcessing
         if (! in_array(self::get($e, 'toleranceMode'), ['absolute', 'relative'], true)) {
             return abs($one - $other) < 1e-9;
         }
-        [$low, $high] = self::get($e, 'toleranceMode') === 'absolute' ? [$low, $high] : [abs($one) * $low / 100, abs($one) * $high / 100];
+        [$low, $high] =
+            self::get($e, 'toleranceMode') === 'absolute' ? [$low, $high] : [(abs($one) * $low) / 100, (abs($one) * $high) / 100];
         [$from, $to] = [$one - $low, $one + $high];
 
-        return (self::get($e, 'includeLowerBound') === 'false' ? $other > $from + 1e-12 : $other >= $from - 1e-9) && (self::get($e, 'includeUpperBound') === 'false' ? $other < $to - 1e-12 : $other <= $to + 1e-9);
+        return (self::get($e, 'includeLowerBound') === 'false' ? $other > $from + 1e-12 : $other >= $from - 1e-9) &&
+            (self::get($e, 'includeUpperBound') === 'false' ? $other < $to - 1e-12 : $other <= $to + 1e-9);
     }
 
     private function rounded(\DOMElement $e, float $value): string
     {
         $figures = (int) $e->getAttribute('figures');
 
-        return number_format(round($value, self::get($e, 'roundingMode') === 'significantFigures' ? $figures - 1 - (int) floor(log10(abs($value) ?: 1)) : $figures), 12, '.', '');
+        return number_format(
+            round(
+                $value,
+                self::get($e, 'roundingMode') === 'significantFigures' ? $figures - 1 - (int) floor(log10(abs($value) ?: 1)) : $figures,
+            ),
+            12,
+            '.',
+            '',
+        );
     }
 
     /**

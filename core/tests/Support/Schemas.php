@@ -83,7 +83,7 @@ final class Schemas
                 unset($target->{$last});
             }
         } elseif (is_array($target)) {
-            $last === '-' ? $target[] = $operation->value : $target[(int) $last] = $operation->value;
+            $last === '-' ? ($target[] = $operation->value) : ($target[(int) $last] = $operation->value);
         } else {
             $target->{$last} = $operation->value;
         }

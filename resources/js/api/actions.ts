@@ -39,13 +39,16 @@ export const changeBank = async (slug: string, about: BankAbout) => (await call<
 
 export type Grant = { person: string | null; team: string | null; name: string; role: string }
 export const grants = async (slug: string) => (await call<{ data: Grant[] }>('GET', `/banks/${slug}/grants`)).body.data
+/** Questions of an assessment in the bank that somebody it is shared with cannot view. */
+export type HiddenUse = { assessment: string; title: string; person: string; questions: number }
+/** Sets all rights; answers with the questions that some people cannot view. */
 export const setGrants = async (slug: string, list: Grant[], words = '') =>
   (
-    await call<{ data: Grant[] }>('PUT', `/banks/${slug}/grants`, {
+    await call<{ data: Grant[]; hidden: HiddenUse[] }>('PUT', `/banks/${slug}/grants`, {
       grants: list.map(({ person, team, role }) => ({ person, team, role })),
       ...(words.trim() === '' ? {} : { words: words.trim() }),
     })
-  ).body.data
+  ).body.hidden
 export const everybody = async () =>
   (await call<{ people: { id: string; name: string }[]; teams: { id: string; name: string }[] }>('GET', '/people')).body
 

@@ -42,6 +42,8 @@ export type Content = {
 }
 export type Fact = {
   gone: boolean
+  /** In a bank this person cannot view. */
+  hidden: boolean
   title: string
   stem: string
   kinds: string[]
@@ -96,6 +98,7 @@ export type AssessmentRow = {
   bank: string
   bank_name: string
   may_write: boolean
+  archived: boolean
   questions: number
   updated_at: string
 }
@@ -118,6 +121,11 @@ export const addToAssessment = async (id: string, questions: string[], section?:
   (await call<{ data: Assessment }>('POST', `/assessments/${id}/questions`, { questions, ...(section ? { section } : {}) })).body.data
 export const removeAssessment = (id: string) => call('DELETE', `/assessments/${id}`)
 
+export type Follower = { id: string; title: string; may_write: boolean }
+export const fetchFollowers = async (question: string) =>
+  (await call<{ data: Follower[] }>('GET', `/questions/${question}/followers`)).body.data
+export const keepRevision = async (question: string, revision: number) =>
+  (await call<{ data: { kept: number } }>('POST', `/questions/${question}/keep`, { revision })).body.data.kept
 export type Uses = { assessments: { id: string; title: string }[]; others: number }
 export type WholeEntry = {
   question: QuestionJson

@@ -44,3 +44,15 @@ it('waits its turn when too much is asked at once, but not for long', async () =
   await expect(call('GET', '/present')).rejects.toMatchObject({ status: 429 })
   vi.useRealTimers()
 })
+
+it('says that the session has ended, but not to who only asks whether there is one', async () => {
+  vi.stubGlobal('fetch', async () => answer(401, { detail: 'Sign in.' }))
+  const told: string[] = []
+  const listen = () => told.push('signed out')
+  window.addEventListener('signed-out', listen)
+  await expect(call('GET', '/me')).rejects.toMatchObject({ status: 401 })
+  expect(told).toEqual([])
+  await expect(call('GET', '/banks')).rejects.toMatchObject({ status: 401 })
+  expect(told).toEqual(['signed out'])
+  window.removeEventListener('signed-out', listen)
+})

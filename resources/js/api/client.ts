@@ -50,7 +50,7 @@ export async function call<T>(
     await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' })
     response = await send()
   }
-  // Somebody who types fast asks for more at once than they have places for (HeavyWork): such a request waits its turn.
+  // Fast typing can exceed the limit of concurrent requests (HeavyWork); wait and retry.
   for (let times = 0; response.status === 429 && times < 5; times++) {
     const seconds = Number(response.headers.get('Retry-After') ?? 0)
     if (seconds < 1 || seconds > 5) break

@@ -30,6 +30,19 @@ export type What = { questions: string[] } | { bank: string; filter?: string } |
 
 export const openDispatch = async (what: What, format: string, along: Record<string, boolean>) =>
   (await call<{ data: Dispatch }>('POST', '/dispatches', { ...what, format, ...along })).body.data
+export type Losses = {
+  checked: number
+  of: number
+  losses: { code: string; message: string; count: number; questions: { id: string; title: string }[] }[]
+}
+/** Losses in a format, before the file is written. */
+export const lossesQuery = (what: What | null, format: string, along: Record<string, boolean>) =>
+  queryOptions({
+    queryKey: ['losses', what, format, along],
+    queryFn: async () => (await call<{ data: Losses }>('POST', '/dispatches/losses', { ...what, format, ...along })).body.data,
+    enabled: what !== null,
+    staleTime: 0,
+  })
 /** What the receiving desk of the demo counted. */
 export type Arrival = {
   id: string

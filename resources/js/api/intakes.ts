@@ -147,6 +147,8 @@ export type ReceiptBody = {
   assessments: number
   draws?: number
   notices: Record<Severity, number>
+  /** Missing in receipts written before 2026-11-29. */
+  losses?: { severity: Severity; code: string; message: string; title: string | null; question: string | null }[]
   taken_back?: { added: number; replaced: number }
   left?: { id: string; title: string; why: string }[]
 }

@@ -39,6 +39,11 @@ const keptOf =
     query?.queryKey[1] === slug ? before : undefined
 
 /** The list a filter gives; the filter is the address as it stands. */
+/** The first questions of all banks that have the words, the best first. */
+export const findByName = async (words: string, most: number) =>
+  (await call<Page>('GET', `/questions?words=${encodeURIComponent(words)}&sort=best`)).body.data
+    .slice(0, most)
+    .map((row) => ({ id: row.id, title: row.title || row.title_marks.map(([words]) => words).join('') }))
 export const questionsQuery = (slug: string, filter: string) =>
   infiniteQueryOptions({
     queryKey: ['bank', slug, 'questions', filter],
@@ -130,9 +135,9 @@ export const signOut = () => call('DELETE', '/session')
 export const score = async (question: QuestionJson, response: Responses, seed: number, earlierWrong: number, hints: number) =>
   (await call<Result>('POST', '/score', { question, response, seed, earlier_wrong: earlierWrong, hints })).body
 
-export const createQuestion = async (slug: string, question: QuestionJson, note = '') =>
-  (await call<{ data: WholeQuestion }>('POST', `/banks/${slug}/questions`, { question, note }, { 'Idempotency-Key': question.id })).body
-    .data
+export const createQuestion = async (slug: string, question: QuestionJson, note = '', folders: string[][] = []) =>
+  (await call<{ data: WholeQuestion }>('POST', `/banks/${slug}/questions`, { question, note, folders }, { 'Idempotency-Key': question.id }))
+    .body.data
 
 export const saveQuestion = async (question: QuestionJson, base: number, note = '') =>
   (await call<{ data: WholeQuestion }>('PUT', `/questions/${question.id}`, { question, note }, { 'If-Match': `"${base}"` })).body.data
@@ -154,3 +159,13 @@ export const autosaveQuery = <Content = QuestionJson>(subject: string) =>
 export const keepAutosave = (subject: string, content: unknown, base: number | null) =>
   call('PUT', `/autosaves/${encodeURIComponent(subject)}`, { content, base_revision: base })
 export const forgetAutosave = (subject: string) => call('DELETE', `/autosaves/${encodeURIComponent(subject)}`)
+
+/** The differences between two versions of a question, and my version with the chosen fields of theirs. */
+export const merge = async (mine: QuestionJson, theirs: QuestionJson, chosen: string[] = []) =>
+  (
+    await call<{ fields: { field: string; part: string | null; changes: Difference[] }[]; question: QuestionJson }>('POST', '/merge', {
+      mine,
+      theirs,
+      chosen,
+    })
+  ).body

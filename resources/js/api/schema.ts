@@ -46,6 +46,8 @@ export type Bank = {
   lends: boolean
   team: boolean
   my_role: string
+  may_write: boolean
+  may_manage: boolean
   question_count: number
   strata: Record<string, unknown>
   shared_with: string[]
@@ -73,6 +75,7 @@ export type Intake = {
   duplicates: string
   regroup: boolean
   groups: Record<string, unknown>[]
+  assessments: string[]
   receipts: Record<string, unknown>[]
   created_at: string
 }

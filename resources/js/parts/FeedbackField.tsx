@@ -1,7 +1,7 @@
 import type { Feedback } from '@/api/question'
-import { LazyRich } from '@/components/LazyRich'
-import { useFeedbackShow } from '@/desk/defaults'
+import { useFeedbackShow } from '@/lib/defaults'
 import { texts } from '@/texts'
+import { LazyRich } from '@/ui/LazyRich'
 
 const words = { part: (id: string) => id }
 

@@ -1,5 +1,5 @@
 import type { TreeNode } from '@/api/question'
-import { RichTree } from '@/components/RichTree'
+import { RichTree } from '@/ui/RichTree'
 
 /** Rich text inside a line: paragraphs stand one after the other. */
 export function Flat({ nodes, media }: { nodes: TreeNode[]; media?: ((id: string) => string) | undefined }) {

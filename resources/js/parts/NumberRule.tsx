@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { Gap, Pick } from '@/components/Sentence'
 import { texts } from '@/texts'
+import { Gap, Pick } from '@/ui/Sentence'
 import { type NumberOn, read, type Tolerance, type Value, written } from './numberOn'
 
 /** What a number must be, as places of a sentence. */
@@ -100,7 +100,7 @@ function Margin({
       {kind === 'absolute' || kind === 'percent' ? (
         <>
           <Gap
-            aria-label={`${label}: ${texts.parts.within}`}
+            aria-label={`${label}: ${texts.parts.margin}`}
             value={written(tolerance?.width)}
             onChange={(event) => onChange({ kind, width: read(event.target.value) })}
           />
@@ -124,6 +124,18 @@ function Margin({
             />
             {texts.parts.writtenSo}
           </label>
+          {kind === 'figures' && tolerance?.written ? (
+            <label className="flex items-center gap-1" title={texts.parts.zerosHelp}>
+              <input
+                type="checkbox"
+                checked={tolerance.zeros === 'count'}
+                onChange={(event) =>
+                  onChange({ kind, digits: tolerance.digits ?? 0, written: true, ...(event.target.checked ? { zeros: 'count' } : {}) })
+                }
+              />
+              {texts.parts.zerosCount}
+            </label>
+          ) : null}
         </>
       ) : null}
     </>

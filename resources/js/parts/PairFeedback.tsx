@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { Button } from '@/components/Button'
 import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
 import type { EditorProps } from './definePart'
 import { FeedbackField } from './FeedbackField'
 import { toWords } from './html'

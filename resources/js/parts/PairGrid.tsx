@@ -1,5 +1,5 @@
 import { useRef } from 'react'
-import { Button } from '@/components/Button'
+import { Button } from '@/ui/Button'
 import { afterRemoving } from './afterRemoving'
 import { Credit } from './Credit'
 import { isRight, type PairRule, type Row, withPair, withPairRule } from './pairKey'

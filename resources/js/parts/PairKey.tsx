@@ -1,6 +1,7 @@
 import type { Part, Rule } from '@/api/question'
-import { htmlTree } from '@/components/htmlTree'
+import { isPositive } from '@/lib/credit'
 import { percent } from '@/texts'
+import { htmlTree } from '@/ui/htmlTree'
 import { Flat } from './Flat'
 import { toWords } from './html'
 
@@ -12,7 +13,7 @@ export function PairKey({ part, first, second }: Props) {
   return (
     <ul className="plain my-2 border-hairline border-t font-sans text-ui">
       {((part.key?.rules ?? []) as Rule<[string, string]>[]).map((rule) => {
-        const right = rule.credit !== '0' && !rule.credit.startsWith('-')
+        const right = isPositive(rule.credit)
         return (
           <li key={rule.id} className={`flex gap-3 border-hairline border-b px-2 py-1.5 ${right ? 'bg-accent-tint' : ''}`}>
             <span className="min-w-0 flex-1">

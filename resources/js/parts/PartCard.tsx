@@ -1,10 +1,10 @@
 import { Settings2, Trash2 } from 'lucide-react'
 import { createContext, type ReactNode, useContext, useId, useState } from 'react'
 import type { Part } from '@/api/question'
-import { Button } from '@/components/Button'
-import { control } from '@/components/Field'
-import { Message } from '@/components/Message'
 import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { control } from '@/ui/Field'
+import { Message } from '@/ui/Message'
 import { PartFeedback } from './PartFeedback'
 
 /** What the page around a part offers it. */

@@ -1,9 +1,9 @@
 import type { Editor } from '@tiptap/core'
 import { everyWord } from '@/api/actions'
-import { Button } from '@/components/Button'
-import { SafeEditor } from '@/components/SafeEditor'
-import { useTell } from '@/components/Toasts'
 import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { SafeEditor } from '@/ui/SafeEditor'
+import { useToast } from '@/ui/Toasts'
 import { freshId } from './fresh'
 import { piecesOf } from './pieces'
 
@@ -24,7 +24,7 @@ const words = { part: (id: string) => id }
 
 /** A text of its own whose words can be made pieces: those selected, or every word. */
 export function PieceText({ value, label, placeholder, media, make, prefix, wrong, onChange, onMade }: Props) {
-  const tell = useTell()
+  const tell = useToast()
   const mark = (editor: Editor) => {
     const { from, to, empty } = editor.state.selection
     if (empty) return tell({ text: texts.parts.selectPiece, look: 'problem' })

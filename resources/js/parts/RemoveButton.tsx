@@ -6,6 +6,9 @@ export function RemoveButton({ name, onClick }: { name: string; onClick: () => v
   return (
     <button
       type="button"
+      tabIndex={-1}
+      data-remove=""
+      aria-keyshortcuts="Alt+Delete"
       aria-label={texts.parts.remove(name)}
       title={texts.parts.remove(name)}
       className="min-h-7 min-w-7 flex-none rounded-ui text-quiet hover:bg-well hover:text-problem"

@@ -1,4 +1,4 @@
-import { LazyRich } from '@/components/LazyRich'
+import { LazyRich } from '@/ui/LazyRich'
 
 type Props = {
   value: string

@@ -1,14 +1,14 @@
-import { Trash2 } from 'lucide-react'
 import { type KeyboardEvent, type ReactNode, useRef } from 'react'
 import type { Rule } from '@/api/question'
-import { Button } from '@/components/Button'
-import { Sentence } from '@/components/Sentence'
 import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { Sentence } from '@/ui/Sentence'
 import { afterRemoving } from './afterRemoving'
 import { Credit } from './Credit'
 import type { EditorProps } from './definePart'
 import { moved } from './moved'
 import { PartCard } from './PartCard'
+import { RemoveButton } from './RemoveButton'
 import { RuleFeedback } from './RuleFeedback'
 import { withRules } from './withRules'
 
@@ -77,11 +77,8 @@ export function RuleList<On>({ part, onChange, problem, title, summary, settings
                   <span>{texts.parts.earns}</span>
                   <Credit value={rule.credit} label={label} onChange={(credit) => replace(rule.id, { credit }, 'credit')} />
                 </Sentence>
-                <Button
-                  look="quiet"
-                  className="!px-1"
-                  aria-label={texts.parts.remove(label)}
-                  title={texts.parts.remove(label)}
+                <RemoveButton
+                  name={label}
                   onClick={() => {
                     set(
                       rules.filter((one) => one.id !== rule.id),
@@ -89,9 +86,7 @@ export function RuleList<On>({ part, onChange, problem, title, summary, settings
                     )
                     afterRemoving(list.current, 'li', i)
                   }}
-                >
-                  <Trash2 size={16} aria-hidden="true" />
-                </Button>
+                />
               </div>
               <RuleFeedback
                 value={rule.feedback}

@@ -1,4 +1,5 @@
 import type { Part } from '@/api/question'
+import { isPositive } from '@/lib/credit'
 import { texts } from '@/texts'
 import { Credit } from './Credit'
 import { SettingChoice } from './PartCard'
@@ -31,7 +32,7 @@ export function SchemeSettings({ part, onChange, usual = 'each' }: Props) {
 /** Under added credits, right things that were worth all become equal shares of it; under the others, shares become whole again. */
 export function withShares(part: Part): Part {
   const rules = part.key?.rules ?? []
-  const right = rules.filter((rule) => rule.credit !== '0' && !rule.credit.startsWith('-'))
+  const right = rules.filter((rule) => isPositive(rule.credit))
   const weighed = part.scoring?.scheme === 'weights'
   if (right.length < 2 || right.some((rule) => (weighed ? rule.credit !== '1' : rule.credit !== `1/${right.length}`))) return part
   const credit = weighed ? `1/${right.length}` : '1'

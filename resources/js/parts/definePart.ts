@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react'
-import type { Part, Result, Rule, TreeNode } from '@/api/question'
+import type { Part, QuestionJson, Result, Rule, TreeNode } from '@/api/question'
 
 export type LearnerProps = {
   part: { id: string; label: string; settings: Record<string, unknown> }
@@ -18,6 +18,18 @@ export type EditorProps = {
   onChange: (part: Part, place: string) => void
   problem: (path: string) => string | undefined
   media: (id: string) => string
+}
+
+export type FromWord = (question: QuestionJson, word: string, begin: () => Part) => GapMade
+
+/** A question in which a word became a gap. */
+export type GapMade = {
+  /** The question with the part that asks for the word; its text still has the word. */
+  question: QuestionJson
+  /** What stands in the text instead of the word. */
+  node: { type: 'partInline'; attrs: { id: string } } | { type: 'gap'; attrs: { id: string; of: string } }
+  /** A part whose place goes to the end of the text. */
+  block: string | null
 }
 
 /** One kind of part in the interface, mirroring core/src/Parts. */
@@ -40,6 +52,12 @@ export type PartView = {
   answer?: (part: Part, gap?: string) => string
   /** A response in a few words. */
   said: (response: Record<string, unknown>, part: Part) => string
+  /** Whether several parts of the kind can share one key; mirrors PartKind::canShareAnswers. */
+  canShareAnswers?: boolean
+  /** Whether true–false questions of the kind can be joined into one list of statements. */
+  joinsStatements?: boolean
+  /** Turns a word of the text into a gap that asks for it. Missing where the kind cannot stand in a line. */
+  fromWord?: FromWord
   /** What the author sets. */
   Editor: ComponentType<EditorProps>
 }

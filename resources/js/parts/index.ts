@@ -1,18 +1,11 @@
-import { amend } from './amend'
-import { choice } from './choice'
 import type { PartView } from './definePart'
-import { group } from './group'
-import { highlight } from './highlight'
-import { match } from './match'
-import { menu } from './menu'
-import { number } from './number'
-import { order } from './order'
-import { slider } from './slider'
-import { survey } from './survey'
-import { text } from './text'
-import { tiles } from './tiles'
+import { kindNames } from './words'
 
-/** The kinds the interface can draw. A new kind is one folder and one line here. */
-export const parts: PartView[] = [choice, text, number, menu, tiles, match, group, order, highlight, amend, slider, survey]
+const modules = import.meta.glob<Record<string, PartView>>('./*/index.{ts,tsx}', { eager: true })
+const views = Object.values(modules).flatMap((module) => Object.values(module))
+const known = new Map(views.map((view) => [view.kind, view]))
 
-export const partView = (kind: string): PartView | undefined => parts.find((view) => view.kind === kind)
+/** The kinds the interface can draw, in the order of their words. A new kind is one folder here and one line in words.ts. */
+export const parts: PartView[] = Object.keys(kindNames).flatMap((kind) => known.get(kind) ?? [])
+
+export const partView = (kind: string): PartView | undefined => known.get(kind)

@@ -12,14 +12,14 @@ it.each<[string, string | { expr: string }]>([
 
 it.each<[NumberOn, string]>([
   [{ answer: 'value', value: '2.7' }, 'is 2.7'],
-  [{ answer: 'value', value: { expr: 'm/v' }, tolerance: { kind: 'absolute', width: '0.05' } }, 'is m/v give or take 0.05'],
-  [{ answer: 'value', value: '40', tolerance: { kind: 'percent', width: '2' } }, 'is 40 give or take 2%'],
+  [{ answer: 'value', value: { expr: 'm/v' }, tolerance: { kind: 'absolute', width: '0.05' } }, 'is m/v ± 0.05'],
+  [{ answer: 'value', value: '40', tolerance: { kind: 'percent', width: '2' } }, 'is 40 ± 2%'],
   [{ answer: 'value', value: '3.14', tolerance: { kind: 'places', digits: 1 } }, 'is 3.14 to 1 decimal'],
   [
     { answer: 'value', value: '3.14', tolerance: { kind: 'figures', digits: 3, written: true } },
-    'is 3.14 to 3 significant figures, written so',
+    'is 3.14 to 3 significant figures, must be typed with that many',
   ],
   [{ answer: 'set', values: ['1', '2'] }, 'is 1 / 2'],
-  [{ answer: 'range', from: '1', to: null, ends: 'from' }, 'lies from 1 to ∞, only the lower end counts'],
+  [{ answer: 'range', from: '1', to: null, ends: 'from' }, 'is from 1 to ∞, lower end included'],
   [{ answer: 'otherwise' }, 'is anything else'],
 ])('says %j in words', (on, words) => expect(sentence(on)).toBe(words))

@@ -1,7 +1,7 @@
 import { texts } from '@/texts'
 
 export type Value = string | { expr: string }
-export type Tolerance = { kind: string; width?: Value; digits?: number; written?: boolean }
+export type Tolerance = { kind: string; width?: Value; digits?: number; written?: boolean; zeros?: string }
 export type NumberOn = {
   answer: string
   value?: Value
@@ -20,9 +20,9 @@ export const read = (typed: string): Value => (/[A-Za-z_]/.test(typed.replace(/^
 
 const margin = (tolerance: Tolerance | undefined): string => {
   if (tolerance === undefined) return ''
-  if (tolerance.kind === 'absolute') return ` ${texts.parts.within} ${written(tolerance.width)}`
-  if (tolerance.kind === 'percent') return ` ${texts.parts.within} ${written(tolerance.width)}%`
-  return ` ${texts.parts.toDigits(tolerance.digits ?? 0, tolerance.kind)}${tolerance.written ? `, ${texts.parts.writtenSo}` : ''}`
+  if (tolerance.kind === 'absolute') return ` ± ${written(tolerance.width)}`
+  if (tolerance.kind === 'percent') return ` ± ${written(tolerance.width)}%`
+  return ` ${texts.parts.toDigits(tolerance.digits ?? 0, tolerance.kind)}${tolerance.written ? `, ${texts.parts.writtenSo}` : ''}${tolerance.zeros === 'count' ? `, ${texts.parts.zerosCount}` : ''}`
 }
 
 /** A rule of a typed number in words. */

@@ -1,10 +1,11 @@
 import type { Rule } from '@/api/question'
+import { isPositive, isZero } from '@/lib/credit'
 import { freshId } from './fresh'
 
 export type PairRule = Rule<[string, string]>
 export type Row = { id: string; html: string }
 
-export const isRight = (rule: PairRule) => rule.credit !== '0' && !rule.credit.startsWith('-')
+export const isRight = (rule: PairRule) => isPositive(rule.credit)
 export const rightOf = (rules: PairRule[], first: string) =>
   rules.filter((rule) => rule.on[0] === first && isRight(rule)).map((rule) => rule.on[1])
 
@@ -20,7 +21,7 @@ export function withPair(rules: PairRule[], first: string, second: string, on: b
 export function withPairRule(rules: PairRule[], first: string, second: string, changed: Partial<PairRule>): PairRule[] {
   const known = rules.find((rule) => rule.on[0] === first && rule.on[1] === second)
   const rule: PairRule = { id: freshId(rules, 'k'), on: [first, second], credit: '0', ...known, ...changed }
-  const kept = rule.credit !== '0' || (rule.feedback !== undefined && rule.feedback !== '' && rule.feedback.html !== '') ? [rule] : []
+  const kept = !isZero(rule.credit) || (rule.feedback !== undefined && rule.feedback !== '' && rule.feedback.html !== '') ? [rule] : []
   return known ? rules.flatMap((one) => (one === known ? kept : [one])) : [...rules, ...kept]
 }
 

@@ -1,4 +1,5 @@
 import type { Rule } from '@/api/question'
+import { isZero } from '@/lib/credit'
 import { freshId } from './fresh'
 
 /** A rule without its credit: gone, unless it still says something. */
@@ -8,7 +9,7 @@ const without = (rule: Rule<string>): Rule<string>[] => (rule.feedback ? [{ ...r
 export function withRule(rules: Rule<string>[], on: string, changed: Partial<Rule<string>>): Rule<string>[] {
   const known = rules.find((rule) => rule.on === on)
   const rule: Rule<string> = { id: freshId(rules, 'r'), on, credit: '0', ...known, ...changed }
-  const kept = rule.credit !== '0' || (rule.feedback !== undefined && rule.feedback !== '' && rule.feedback.html !== '') ? [rule] : []
+  const kept = !isZero(rule.credit) || (rule.feedback !== undefined && rule.feedback !== '' && rule.feedback.html !== '') ? [rule] : []
   return known ? rules.flatMap((one) => (one.on === on ? kept : [one])) : [...rules, ...kept]
 }
 

@@ -2,6 +2,7 @@
 export const account = {
   title: 'Your account',
   manage: 'Your account',
+  settings: 'Settings',
   forgot: 'Forgot your password?',
   forgotTitle: 'Reset your password',
   forgotAbout: 'Enter your address. If there is an account with it, you will get a mail with a link that works for an hour.',

@@ -23,7 +23,7 @@ const names: Record<string, string> = {
   max: 'at most',
   min: 'at least',
   sequence: 'right order',
-  normalise: 'what is overlooked in typing',
+  normalise: 'comparison rules',
   general: 'feedback for all',
   other_credit: 'credit for any other',
   other_feedback: 'feedback for any other',
@@ -40,14 +40,14 @@ const upper = (words: string) => words.slice(0, 1).toUpperCase() + words.slice(1
 export const revisions = {
   title: 'Revisions',
   one: (n: number) => `Revision ${n}`,
-  first: 'The question was written.',
-  same: 'Nothing differs from the revision before.',
-  sameAsHere: 'What is saved now is the same.',
-  newest: 'as saved now',
+  first: 'Question created.',
+  same: 'No differences from the previous revision.',
+  sameAsHere: 'Same as the current revision.',
+  newest: 'current',
   show: (n: number) => `What changed in revision ${n}`,
-  since: { before: 'since the one before', now: 'until now' },
+  since: { before: 'since the previous one', now: 'until now' },
   against: 'Compare with',
-  restore: (n: number) => `Bring revision ${n} back`,
+  restore: (n: number) => `Restore revision ${n}`,
   place: (path: PathStep[]) =>
     upper(
       path

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Cartridge;
 
-use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\WritableFormat;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /** Common Cartridge of IMS: question banks and assessments of 1.0 to 1.3 are read, 1.3 is written. */
 final readonly class CartridgeFormat implements WritableFormat
 {
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
@@ -21,9 +21,19 @@ final readonly class CartridgeFormat implements WritableFormat
         return 'cc13';
     }
 
+    public function family(): string
+    {
+        return 'qti1';
+    }
+
     public function recognises(Source $source): bool
     {
-        return $source->isZip() && $source->zip()->has('imsmanifest.xml') && preg_match('~<(?:\w+:)?schema>\s*IMS (?:Thin )?(?:Common Cartridge|CC)|imscc_xmlv1p\d/(?:assessment|question-bank)~i', $source->zip()->read('imsmanifest.xml')) === 1;
+        return $source->isZip() &&
+            $source->zip()->has('imsmanifest.xml') &&
+            preg_match(
+                '~<(?:\w+:)?schema>\s*IMS (?:Thin )?(?:Common Cartridge|CC)|imscc_xmlv1p\d/(?:assessment|question-bank)~i',
+                $source->zip()->read('imsmanifest.xml'),
+            ) === 1;
     }
 
     public function read(Source $source): iterable
@@ -31,7 +41,7 @@ final readonly class CartridgeFormat implements WritableFormat
         return (new CartridgeReader($this->kinds))->read($source->zip());
     }
 
-    public function write(Found $content, string $file): array
+    public function write(PackageContents $content, string $file): array
     {
         return (new CartridgeWriter($this->kinds))->write($content, $file);
     }

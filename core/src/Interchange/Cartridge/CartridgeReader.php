@@ -10,25 +10,36 @@ use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\Qti12\PackageReader;
 use WideQuarry\Interchange\Qti30\Xml;
-use WideQuarry\Interchange\Unreadable;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Interchange\UnreadableFile;
+use WideQuarry\Question\PartKinds;
 
-/** The question banks and assessments of a cartridge, which are QTI 1.2.1 with scores in percent; everything else of a course is named and left. */
+/**
+ * The question banks and assessments of a cartridge, which are QTI 1.2.1 with scores in percent; everything else of a course is named and
+ * left.
+ */
 final readonly class CartridgeReader
 {
     private const QUESTIONS = '~imsqti_xmlv1p2(?:p1)?/imscc_xmlv1p\d/(?:assessment|question-bank)~i';
 
     /** What else a cartridge may hold (CC 1.3, 3.2). */
-    private const OTHERS = ['webcontent' => 'web pages and files', 'imswl' => 'links', 'imsdt' => 'discussions', 'imsbasiclti' => 'links to other tools', 'associatedcontent' => 'files', 'assignment' => 'assignments', 'imsapip' => 'items of another kind'];
+    private const OTHERS = [
+        'webcontent' => 'web pages and files',
+        'imswl' => 'links',
+        'imsdt' => 'discussions',
+        'imsbasiclti' => 'links to other tools',
+        'associatedcontent' => 'files',
+        'assignment' => 'assignments',
+        'imsapip' => 'items of another kind',
+    ];
 
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
     /**
      * @return iterable<\stdClass|Medium|Notice>
      *
-     * @throws Unreadable
+     * @throws UnreadableFile
      */
     public function read(SafeZip $zip): iterable
     {
@@ -37,24 +48,42 @@ final readonly class CartridgeReader
         $documents = $others = [];
         foreach (Xml::all($manifest->root, 'resource') as $resource) {
             $type = $resource->getAttribute('type');
+            if (preg_match('/^imsqti_(?:item|test|stimulus)_xmlv[23]/i', $type) === 1) {
+                continue; // another version's reader takes it
+            }
             if (preg_match(self::QUESTIONS, $type) !== 1) {
                 $others[$this->named($type)] = ($others[$this->named($type)] ?? 0) + 1;
 
                 continue;
             }
-            $href = $resource->getAttribute('href') ?: (Xml::child($resource, 'file')?->getAttribute('href') ?? '');
+            $href = $resource->getAttribute('href') ?: Xml::child($resource, 'file')?->getAttribute('href') ?? '';
             $file = $zip->find('imsmanifest.xml', $href);
             if ($file === null) {
-                yield Notice::problem('package.missing', 'The manifest names "'.mb_strimwidth($href, 0, 120, '…').'", which is not in the cartridge.', 'imsmanifest.xml', $resource->getLineNo());
+                yield Notice::problem(
+                    'package.missing',
+                    'The manifest names "'.mb_strimwidth($href, 0, 120, '…').'", which is not in the cartridge.',
+                    'imsmanifest.xml',
+                    $resource->getLineNo(),
+                );
             } else {
                 $documents[$file] = true;
             }
         }
         if ($others !== []) {
-            yield Notice::note('cartridge.others', 'Of the rest of the cartridge nothing was taken, as it holds no questions: '.implode(', ', array_map(fn (string $name, int $n): string => "$name ($n)", array_keys($others), $others)).'.', 'imsmanifest.xml');
+            yield Notice::note(
+                'cartridge.others',
+                'Of the rest of the cartridge nothing was taken, as it holds no questions: '.
+                    implode(', ', array_map(fn (string $name, int $n): string => "$name ($n)", array_keys($others), $others)).
+                    '.',
+                'imsmanifest.xml',
+            );
         }
         if ($documents === []) {
-            yield Notice::problem('cartridge.no_questions', 'This cartridge has neither a question bank nor an assessment.', 'imsmanifest.xml');
+            yield Notice::problem(
+                'cartridge.no_questions',
+                'This cartridge has neither a question bank nor an assessment.',
+                'imsmanifest.xml',
+            );
         }
         yield from (new PackageReader($this->kinds, 'cc', true))->documentsOf($zip, array_map(strval(...), array_keys($documents)));
     }

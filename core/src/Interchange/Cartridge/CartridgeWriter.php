@@ -8,17 +8,20 @@ use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
 use WideQuarry\Assembly\Draw;
 use WideQuarry\Assembly\Pick;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\ZipWriter;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Json\Json;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
-/** Writes a Common Cartridge 1.3: one question bank of what stands in no test, an assessment for every test, media, our own beside each document. */
+/**
+ * Writes a Common Cartridge 1.3: one question bank of what stands in no test, an assessment for every test, media, our own beside each
+ * document.
+ */
 final class CartridgeWriter
 {
     private const BANK = 'imsqti_xmlv1p2/imscc_xmlv1p3/question-bank';
@@ -38,19 +41,22 @@ final class CartridgeWriter
 
     private string $outline = '';
 
-    public function __construct(private readonly Parts $kinds)
+    public function __construct(private readonly PartKinds $kinds)
     {
     }
 
     /** @return list<Notice> */
-    public function write(Found $content, string $file): array
+    public function write(PackageContents $content, string $file): array
     {
         $zip = new ZipWriter($file);
         foreach ($content->media as $medium) {
             $path = "web_resources/media/$medium->sha256.".Medium::extension($medium->type);
             $this->files[$medium->id] = substr($path, strlen('web_resources/'));
             $zip->add($path, $medium->bytes, ! str_starts_with($medium->type, 'image/p'));
-            $this->resources .= '<resource identifier="M-'.substr($medium->sha256, 0, 24)."\" type=\"webcontent\" href=\"$path\"><file href=\"$path\"/></resource>";
+            $this->resources .=
+                '<resource identifier="M-'.
+                substr($medium->sha256, 0, 24).
+                "\" type=\"webcontent\" href=\"$path\"><file href=\"$path\"/></resource>";
         }
         foreach ($content->stimuli as $stimulus) {
             $this->passages[is_string($stimulus->id) ? $stimulus->id : ''] = is_string($stimulus->body) ? $stimulus->body : '';
@@ -65,56 +71,114 @@ final class CartridgeWriter
             $asked += $this->test($zip, Assessment::read($json, $this->kinds), $questions, $content);
         }
         $this->bank($zip, array_diff_key($questions, $asked), $content);
-        $title = Xml::escape($content->assessments !== [] && is_string($content->assessments[0]->title) ? $content->assessments[0]->title : 'Questions');
-        $zip->add('imsmanifest.xml', '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<manifest identifier="MANIFEST-'.substr(hash('sha256', $this->resources), 0, 16).'" xmlns="http://www.imsglobal.org/xsd/imsccv1p3/imscp_v1p1" xmlns:lomimscc="http://ltsc.ieee.org/xsd/imsccv1p3/LOM/manifest"><metadata><schema>IMS Common Cartridge</schema><schemaversion>1.3.0</schemaversion>'
-            ."<lomimscc:lom><lomimscc:general><lomimscc:title><lomimscc:string>$title</lomimscc:string></lomimscc:title></lomimscc:general></lomimscc:lom></metadata>"
-            ."<organizations><organization identifier=\"ORG\" structure=\"rooted-hierarchy\"><item identifier=\"ROOT\">$this->outline</item></organization></organizations><resources>$this->resources</resources></manifest>\n");
+        $title = Xml::escape(
+            $content->assessments !== [] && is_string($content->assessments[0]->title) ? $content->assessments[0]->title : 'Questions',
+        );
+        $zip->add(
+            'imsmanifest.xml',
+            '<?xml version="1.0" encoding="UTF-8"?>'.
+                "\n".
+                '<manifest identifier="MANIFEST-'.
+                substr(hash('sha256', $this->resources), 0, 16).
+                '" xmlns="http://www.imsglobal.org/xsd/imsccv1p3/imscp_v1p1" xmlns:lomimscc="http://ltsc.ieee.org/xsd/imsccv1p3/LOM/manifest">'.
+                    '<metadata><schema>IMS Common Cartridge</schema><schemaversion>1.3.0</schemaversion>'.
+                "<lomimscc:lom><lomimscc:general><lomimscc:title><lomimscc:string>$title</lomimscc:string></lomimscc:title>".
+                    '</lomimscc:general></lomimscc:lom></metadata>'.
+                '<organizations><organization identifier="ORG" structure="rooted-hierarchy">'.
+                    "<item identifier=\"ROOT\">$this->outline</item></organization></organizations>".
+                    "<resources>$this->resources</resources></manifest>\n",
+        );
         $zip->close();
 
         return $this->notices;
     }
 
     /** @param  array<string, Question>  $questions */
-    private function bank(ZipWriter $zip, array $questions, Found $content): void
+    private function bank(ZipWriter $zip, array $questions, PackageContents $content): void
     {
         if ($questions === []) {
             return;
         }
-        $items = implode('', array_map(fn (Question $question): string => $this->item($question, "Q-$question->id", $question->points()), $questions));
-        $this->document($zip, 'questions', '<objectbank ident="B-'.substr(hash('sha256', $items), 0, 16)."\">$items</objectbank>", self::BANK, $questions, null, $content);
+        $items = implode(
+            '',
+            array_map(fn (Question $question): string => $this->item($question, "Q-$question->id", $question->points()), $questions),
+        );
+        $this->document(
+            $zip,
+            'questions',
+            '<objectbank ident="B-'.substr(hash('sha256', $items), 0, 16)."\">$items</objectbank>",
+            self::BANK,
+            $questions,
+            null,
+            $content,
+        );
     }
 
     /**
      * @param  array<string, Question>  $questions
      * @return array<string, Question> those that stand in it
      */
-    private function test(ZipWriter $zip, Assessment $assessment, array $questions, Found $content): array
+    private function test(ZipWriter $zip, Assessment $assessment, array $questions, PackageContents $content): array
     {
         $items = '';
         $asked = [];
         foreach ($assessment->sections as $section) {
             foreach ($section->entries as $entry) {
                 if ($entry instanceof Draw) {
-                    $this->notices[] = Notice::loss('cc.draw', "A cartridge cannot draw: all questions of \"$entry->title\" are asked there.");
+                    $this->notices[] = Notice::loss(
+                        'cc.draw',
+                        "A cartridge cannot draw: all questions of \"$entry->title\" are asked there.",
+                    );
                 }
                 foreach ($entry instanceof Pick ? [$entry->question] : $entry->pool as $id) {
-                    $question = $entry instanceof Pick ? $entry->variation ?? $questions[$id] ?? null : $questions[$id] ?? null;
+                    $question = $entry instanceof Pick ? $entry->variation ?? ($questions[$id] ?? null) : $questions[$id] ?? null;
                     if ($question === null) {
-                        $this->notices[] = Notice::loss('cc.test_question', 'A question of the test is not in its bank any more, so its place was left out.');
+                        $this->notices[] = Notice::loss(
+                            'cc.test_question',
+                            'A question of the test is not in its bank any more, so its place was left out.',
+                        );
 
                         continue;
                     }
-                    $items .= $this->item($question, isset($asked[$id]) ? "Q-$id-".substr(Ids::of($entry->id), 0, 8) : "Q-$id", $entry->points($question->points()));
-                    isset($questions[$id]) && $asked[$id] = $questions[$id];
+                    $items .= $this->item(
+                        $question,
+                        isset($asked[$id]) ? "Q-$id-".substr(Ids::of($entry->id), 0, 8) : "Q-$id",
+                        $entry->points($question->points()),
+                    );
+                    if (isset($questions[$id])) {
+                        $asked[$id] = $questions[$id];
+                    }
                 }
             }
         }
-        if (count($assessment->sections) > 1 || array_filter($assessment->sections, fn ($section): bool => $section->instructions !== '') !== [] || $assessment->instructions !== '') {
-            $this->notices[] = Notice::loss('cc.sections', 'A test in a cartridge has one section without instructions: all questions stand in it one after the other.');
+        if (
+            count($assessment->sections) > 1 ||
+            array_filter($assessment->sections, fn ($section): bool => $section->instructions !== '') !== [] ||
+            $assessment->instructions !== ''
+        ) {
+            $this->notices[] = Notice::loss(
+                'cc.sections',
+                'A test in a cartridge has one section without instructions: all questions are in it, in order.',
+            );
         }
-        $fields = ProfileWriter::field('cc_profile', 'cc.exam.v0p1').ProfileWriter::field('qmd_assessmenttype', 'Examination').ProfileWriter::field('qmd_scoretype', 'Percentage')
-            .($assessment->timeLimit === null ? '' : ProfileWriter::field('qmd_timelimit', (string) (int) ceil($assessment->timeLimit / 60)));
-        $this->document($zip, "test-$assessment->id", "<assessment ident=\"A-$assessment->id\" title=\"".Xml::escape($assessment->title)."\"><qtimetadata>$fields</qtimetadata><section ident=\"root_section\">$items</section></assessment>", self::ASSESSMENT, $asked, $assessment, $content);
+        $fields =
+            ProfileWriter::field('cc_profile', 'cc.exam.v0p1').
+            ProfileWriter::field('qmd_assessmenttype', 'Examination').
+            ProfileWriter::field('qmd_scoretype', 'Percentage').
+            ($assessment->timeLimit === null
+                ? ''
+                : ProfileWriter::field('qmd_timelimit', (string) (int) ceil($assessment->timeLimit / 60)));
+        $this->document(
+            $zip,
+            "test-$assessment->id",
+            "<assessment ident=\"A-$assessment->id\" title=\"".
+                Xml::escape($assessment->title).
+                "\"><qtimetadata>$fields</qtimetadata><section ident=\"root_section\">$items</section></assessment>",
+            self::ASSESSMENT,
+            $asked,
+            $assessment,
+            $content,
+        );
 
         return $asked;
     }
@@ -126,25 +190,68 @@ final class CartridgeWriter
         $xml = $writer->write($question, $ident, $weight, $passages);
         array_push($this->notices, ...$writer->notices());
         if ($passages !== []) {
-            $this->notices[] = Notice::loss('cc.stimulus_inside', 'What the question is about stands in every question that shows it: a cartridge has no stimuli of their own.', null, null, $question->id);
+            $this->notices[] = Notice::loss(
+                'cc.stimulus_inside',
+                'Stimuli are repeated in every question that uses them: a cartridge has no stimuli of its own.',
+                null,
+                null,
+                $question->id,
+            );
         }
 
         return $xml;
     }
 
     /** @param  array<string, Question>  $questions */
-    private function document(ZipWriter $zip, string $name, string $inside, string $type, array $questions, ?Assessment $assessment, Found $content): void
-    {
+    private function document(
+        ZipWriter $zip,
+        string $name,
+        string $inside,
+        string $type,
+        array $questions,
+        ?Assessment $assessment,
+        PackageContents $content,
+    ): void {
         $path = "$name/$name.xml";
-        $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n<questestinterop xmlns=\"http://www.imsglobal.org/xsd/ims_qtiasiv1p2\">$inside</questestinterop>\n";
+        $xml =
+            '<?xml version="1.0" encoding="UTF-8"?>'.
+            "\n<questestinterop xmlns=\"http://www.imsglobal.org/xsd/ims_qtiasiv1p2\">$inside</questestinterop>\n";
         $zip->add($path, $xml);
-        $zip->add("$name/$name.wide-quarry.jsonl", Json::encode(['sha256' => hash('sha256', $xml), ...($assessment === null ? [] : ['assessment' => $assessment->toJson()]), 'media' => array_map(fn (Medium $medium): array => ['id' => $medium->id, 'type' => $medium->type, 'name' => $medium->name, 'file' => 'web_resources/'.$this->files[$medium->id]], $content->media)])."\n"
-            .implode('', array_map(fn (Question $question): string => Json::encode($question->toJson())."\n", $questions)));
+        $zip->add(
+            "$name/$name.wide-quarry.jsonl",
+            Json::encode([
+                'sha256' => hash('sha256', $xml),
+                ...$assessment === null ? [] : ['assessment' => $assessment->toJson()],
+                'stimuli' => $content->stimuli,
+                'media' => array_map(
+                    fn (Medium $medium): array => [
+                        'id' => $medium->id,
+                        'type' => $medium->type,
+                        'name' => $medium->name,
+                        'file' => 'web_resources/'.$this->files[$medium->id],
+                    ],
+                    $content->media,
+                ),
+            ]).
+                "\n".
+                implode('', array_map(fn (Question $question): string => Json::encode($question->toJson())."\n", $questions)),
+        );
         $id = substr(Ids::of('cartridge', $name), 0, 13);
-        $needs = implode('', array_map(fn (Medium $medium): string => str_contains($xml, $this->files[$medium->id]) ? '<dependency identifierref="M-'.substr($medium->sha256, 0, 24).'"/>' : '', $content->media));
-        $this->resources .= "<resource identifier=\"R-$id\" type=\"$type\"><file href=\"$path\"/>$needs</resource><resource identifier=\"E-$id\" type=\"associatedcontent/imscc_xmlv1p3/learning-application-resource\" href=\"$name/$name.wide-quarry.jsonl\"><file href=\"$name/$name.wide-quarry.jsonl\"/></resource>";
+        $needs = implode(
+            '',
+            array_map(
+                fn (Medium $medium): string => str_contains($xml, $this->files[$medium->id])
+                    ? '<dependency identifierref="M-'.substr($medium->sha256, 0, 24).'"/>'
+                    : '',
+                $content->media,
+            ),
+        );
+        $this->resources .= "<resource identifier=\"R-$id\" type=\"$type\"><file href=\"$path\"/>$needs</resource>".
+            "<resource identifier=\"E-$id\" type=\"associatedcontent/imscc_xmlv1p3/learning-application-resource\" href=\"$name/$name.wide-quarry.jsonl\">".
+            "<file href=\"$name/$name.wide-quarry.jsonl\"/></resource>";
         if ($assessment !== null) {
-            $this->outline .= "<item identifier=\"I-$id\" identifierref=\"R-$id\"><title>".Xml::escape($assessment->title).'</title></item>';
+            $this->outline .=
+                "<item identifier=\"I-$id\" identifierref=\"R-$id\"><title>".Xml::escape($assessment->title).'</title></item>';
         }
     }
 }

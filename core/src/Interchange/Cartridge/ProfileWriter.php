@@ -5,38 +5,50 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Cartridge;
 
 use Brick\Math\BigRational;
-use WideQuarry\Answer\NumberOn;
-use WideQuarry\Answer\TypedOn;
+use WideQuarry\Answer\NumberMatcher;
+use WideQuarry\Answer\TextMatcher;
 use WideQuarry\Content\Gaps;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
-use WideQuarry\Interchange\Keys\Shape;
+use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Notice;
-use WideQuarry\Interchange\Plain\Outward;
+use WideQuarry\Interchange\Plain\AcceptedWordings;
+use WideQuarry\Interchange\Plain\ContentExporter;
 use WideQuarry\Interchange\Plain\PlainPart;
-use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Mappings;
+use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Feedback;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\Rule;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Attempt;
+use WideQuarry\Scoring\Scorer;
 
 /**
- * One question by the QTI profile of Common Cartridge 1.3: one answer of six kinds, right or wrong, in percent, with a weight. What does not fit is
+ * One question by the QTI profile of Common Cartridge 1.3: one answer of six kinds, in percent, with a weight. What does not fit is
  * an essay there.
  */
 final class ProfileWriter
 {
+    /** With up to this many options, every subset is written. */
+    private const SUBSETS = 6;
+
+    private const STEPS = 400;
+
+    private const FIELD = '<response_str ident="response1" rcardinality="Single"><render_fib prompt="Dashline"/></response_str>';
+
     /** @var list<Notice> */
     private array $notices = [];
 
     private Question $question;
 
-    private Outward $outward;
+    private ContentExporter $outward;
 
     /** @param  array<string, string>  $files  media id → path in the cartridge */
     public function __construct(private readonly array $files)
@@ -53,23 +65,44 @@ final class ProfileWriter
     public function write(Question $question, string $ident, BigRational $weight, array $passages): string
     {
         $this->question = $question;
-        $this->outward = Outward::of($question, $this->files, '$IMS-CC-FILEBASE$/');
-        $question->variables->list === [] || $this->lose('cc.templates', 'Values that vary cannot be said in a cartridge: one set of them stands in the question.');
+        $this->outward = ContentExporter::of($question, $this->files, '$IMS-CC-FILEBASE$/');
+        if ($question->variables->list !== []) {
+            $this->lose('cc.templates', 'A cartridge cannot express values that vary: the question has one fixed set of values.');
+        }
         $part = $question->parts[0] ?? null;
         $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);
-        $plain = $part?->kind === null || count($question->parts) > 1 ? null : Mappings::for($part->kindName)?->plain($part, $in);
-        [$profile, $response, $right] = $part === null || $plain === null ? ['cc.essay.v0p1', '', []] : $this->answer($part, $plain);
+        $plain = $part === null || count($question->parts) > 1 ? null : Mappings::of($part->kind)?->plain($part, $in);
+        [$profile, $response, $earned] = $part === null || $plain === null ? ['cc.essay.v0p1', '', []] : $this->answer($part, $plain);
         if (count($question->parts) > 1) {
-            $this->lose('cc.several', 'A question in a cartridge has one answer: this one, which has several, goes along to be marked by hand.');
+            $this->lose(
+                'cc.several',
+                'A question in a cartridge has one answer. This one has several, so it needs manual marking there.',
+            );
         } elseif ($profile === 'cc.essay.v0p1' && $part !== null && $part->scheme !== Scheme::Person) {
-            $this->lose('cc.kind', "A part of the kind \"$part->kindName\" does not fit into a cartridge: the question goes along to be marked by hand.");
+            $this->lose(
+                'cc.kind',
+                "A part of the kind \"$part->kindName\" does not fit into a cartridge, so the question needs manual marking there.",
+            );
         }
         $response = $response !== '' ? $response : '<response_str ident="response1" rcardinality="Single"><render_fib/></response_str>';
         $text = implode('', $passages).$this->body($plain);
         $this->losses();
 
-        return '<item ident="'.Xml::escape($ident).'" title="'.Xml::escape($question->title).'"><itemmetadata><qtimetadata>'.self::field('cc_profile', $profile).self::field('cc_weighting', Credit::float($weight)).($profile === 'cc.essay.v0p1' ? self::field('qmd_scoringpermitted', 'Yes').self::field('qmd_computerscored', 'No') : '').'</qtimetadata></itemmetadata>'
-            .'<presentation>'.$this->material($text)."$response</presentation>".($profile === 'cc.essay.v0p1' ? '' : $this->processing($right)).$this->feedback().'</item>';
+        return '<item ident="'.
+            Xml::escape($ident).
+            '" title="'.
+            Xml::escape($question->title).
+            '"><itemmetadata><qtimetadata>'.
+            self::field('cc_profile', $profile).
+            self::field('cc_weighting', ScoreFloats::float($weight)).
+            ($profile === 'cc.essay.v0p1' ? self::field('qmd_scoringpermitted', 'Yes').self::field('qmd_computerscored', 'No') : '').
+            '</qtimetadata></itemmetadata>'.
+            '<presentation>'.
+            $this->material($text).
+            "$response</presentation>".
+            ($profile === 'cc.essay.v0p1' ? '' : $this->processing($earned)).
+            $this->feedback().
+            '</item>';
     }
 
     public static function field(string $label, string $entry): string
@@ -77,24 +110,24 @@ final class ProfileWriter
         return "<qtimetadatafield><fieldlabel>$label</fieldlabel><fieldentry>".Xml::escape($entry).'</fieldentry></qtimetadatafield>';
     }
 
-    /** @return array{string, string, list<string>} profile, response, and conditions of what is right; an essay without a response when it does not fit */
+    /**
+     * @return array{string, string, list<array{string, BigRational}>} profile, response, and conditions with the share each earns; an
+     * essay without a response when it does not fit
+     */
     private function answer(Part $part, PlainPart $plain): array
     {
         $essay = ['cc.essay.v0p1', '', []];
-        $right = array_values(array_filter($part->key->rules, fn (Rule $rule): bool => $this->credit($rule)->isGreaterThanOrEqualTo(1) || ($part->scheme !== Scheme::Weights && $this->credit($rule)->isPositive())));
-        if ($plain->byHand || $part->scheme === Scheme::Person || $right === []) {
+        if ($plain->byHand || $part->scheme === Scheme::Person || $part->key->rules === []) {
             return $essay;
         }
-        if (array_filter($part->key->rules, fn (Rule $rule): bool => $this->credit($rule)->isPositive() && ! in_array($rule, $right, true)) !== []) {
-            $this->lose('cc.partial', 'In a cartridge an answer is right or wrong: what earned a part of the points earns nothing there.');
-        }
-
-        return match ($plain->shape) {
-            Shape::Picks => $plain->several ? $this->several($plain, $part, $right) : $this->one($plain, $right),
-            Shape::Words => $this->words($plain, $right),
-            Shape::Number => $plain->scale === null ? $this->numbers($right) : $essay,
+        $answer = match ($plain->shape) {
+            AnswerShape::Picks => $plain->several ? $this->several($plain, $part) : $this->one($plain, $part),
+            AnswerShape::Words => $this->words($plain, $part),
+            AnswerShape::Number => $this->numbers($plain, $part),
             default => $essay,
         };
+
+        return array_filter($answer[2], fn (array $earned): bool => $earned[1]->isPositive()) === [] ? $essay : $answer;
     }
 
     private function credit(Rule $rule): BigRational
@@ -106,86 +139,245 @@ final class ProfileWriter
         }
     }
 
-    /**
-     * @param  list<Rule>  $right
-     * @return array{string, string, list<string>}
-     */
-    private function one(PlainPart $plain, array $right): array
+    /** The credit clamped to the bounds of the part, and to zero. */
+    private function share(Part $part, BigRational $credit): BigRational
+    {
+        $low = $part->bound('low');
+        $credit = $credit->isLessThan($low) ? $low : ($credit->isGreaterThan($part->bound('high')) ? $part->bound('high') : $credit);
+        if ($credit->isNegative() && $this->question->scoring->low()->isNegative()) {
+            $this->lose('cc.below', 'In a cartridge nothing is below 0: what takes points here earns none there.');
+        }
+
+        return $credit->isNegative() ? BigRational::zero() : $credit;
+    }
+
+    /** @return array{string, string, list<array{string, BigRational}>} */
+    private function one(PlainPart $plain, Part $part): array
     {
         $words = array_map(fn (array $option): string => mb_strtolower(trim(strip_tags($option['html']))), $plain->options);
         sort($words);
-
-        return [$words === ['false', 'true'] ? 'cc.true_false.v0p1' : 'cc.multiple_choice.v0p1', $this->choice($plain, 'Single'), array_map(fn (Rule $rule): string => $this->equal(is_string($rule->on) ? $rule->on : ''), $right)];
-    }
-
-    /**
-     * @param  list<Rule>  $right
-     * @return array{string, string, list<string>}
-     */
-    private function several(PlainPart $plain, Part $part, array $right): array
-    {
-        if ($part->scheme !== Scheme::All) {
-            $this->lose('cc.all_or_nothing', 'In a cartridge several right answers count only together: a part of them earns nothing there.');
+        $rules = [];
+        foreach ($part->key->rules as $rule) {
+            if (is_string($rule->on)) {
+                $rules[$rule->on] ??= $rule;
+            }
         }
-        $ids = array_map(fn (Rule $rule): string => is_string($rule->on) ? $rule->on : '', $right);
-        $not = array_map(fn (string $id): string => '<not>'.$this->equal($id).'</not>', array_values(array_diff(array_column($plain->options, 'id'), $ids)));
+        $earned = array_map(
+            fn (array $option): array => [
+                $this->equal($option['id']),
+                $this->share($part, isset($rules[$option['id']]) ? $this->credit($rules[$option['id']]) : $part->key->default()),
+            ],
+            $plain->options,
+        );
 
-        return ['cc.multiple_response.v0p1', $this->choice($plain, 'Multiple'), ['<and>'.implode('', array_map($this->equal(...), $ids)).implode('', $not).'</and>']];
+        return [
+            $words === ['false', 'true'] ? 'cc.true_false.v0p1' : 'cc.multiple_choice.v0p1',
+            $this->choice($plain, 'Single'),
+            $earned,
+        ];
     }
 
     /**
-     * @param  list<Rule>  $right
-     * @return array{string, string, list<string>}
+     * Every subset of a few options with its credit; with more options, only the right one.
+     *
+     * @return array{string, string, list<array{string, BigRational}>}
      */
-    private function words(PlainPart $plain, array $right): array
+    private function several(PlainPart $plain, Part $part): array
     {
-        $conditions = [];
+        $ids = array_column($plain->options, 'id');
+        $right = array_values(
+            array_filter(
+                array_map(
+                    fn (Rule $rule): string => is_string($rule->on) && $this->credit($rule)->isPositive() ? $rule->on : '',
+                    $part->key->rules,
+                ),
+            ),
+        );
+        if ($part->scheme !== Scheme::All && count($ids) > self::SUBSETS) {
+            $this->lose(
+                'cc.all_or_nothing',
+                'In a cartridge so many right answers count only together: a part of them earns nothing there.',
+            );
+        }
+        $earned = [];
+        foreach ($part->scheme === Scheme::All || count($ids) > self::SUBSETS ? [] : range(1, (1 << count($ids)) - 1) as $mask) {
+            $set = array_values(array_filter($ids, fn (int $i): bool => (($mask >> $i) & 1) === 1, ARRAY_FILTER_USE_KEY));
+            if ($plain->max === null || count($set) <= $plain->max) {
+                $earned[] = [$this->exactly($ids, $set), $this->scored($part, $set)];
+            }
+        }
+        $earned = $earned === [] && $right !== [] ? [[$this->exactly($ids, $right), BigRational::one()]] : $earned;
+        usort($earned, fn (array $a, array $b): int => $b[1]->compareTo($a[1]));
+
+        return [
+            'cc.multiple_response.v0p1',
+            $this->choice($plain, 'Multiple'),
+            array_values(array_filter($earned, fn (array $one): bool => ! $one[1]->isZero())),
+        ];
+    }
+
+    /**
+     * @param  list<string>  $ids  all options
+     * @param  list<string>  $set  those that are chosen, and no others
+     */
+    private function exactly(array $ids, array $set): string
+    {
+        $others = array_map(fn (string $id): string => '<not>'.$this->equal($id).'</not>', array_values(array_diff($ids, $set)));
+
+        return '<and>'.implode('', array_map($this->equal(...), $set)).implode('', $others).'</and>';
+    }
+
+    /** @param  list<string>  $chosen */
+    private function scored(Part $part, array $chosen): BigRational
+    {
+        try {
+            $result = (new Scorer)->score(
+                $this->question,
+                new Attempt((object) [$part->id => (object) ['chosen' => $chosen]], Seed::of(1)),
+            );
+        } catch (CoreException) {
+            return BigRational::zero();
+        }
+        if ($result->exact->isNegative()) {
+            $this->lose('cc.below', 'In a cartridge nothing is below 0: what takes points here earns none there.');
+        }
+
+        return ! $result->exact->isPositive() || ! $result->max->isPositive()
+            ? BigRational::zero()
+            : $result->exact->dividedBy($result->max);
+    }
+
+    /** @return list<Rule> in the order in which they decide */
+    private static function ordered(Part $part): array
+    {
+        $rules = $part->key->rules;
+        usort($rules, fn (Rule $a, Rule $b): int => $b->credit()->compareTo($a->credit()));
+
+        return $rules;
+    }
+
+    /** @return array{string, string, list<array{string, BigRational}>} */
+    private function words(PlainPart $plain, Part $part): array
+    {
+        $earned = [];
         $contains = false;
-        foreach ($right as $rule) {
+        foreach (self::ordered($part) as $rule) {
             $on = $rule->on;
-            if (! $on instanceof TypedOn || $on->texts === [] || ! in_array($on->answer, ['is', 'slips', 'holds', 'holds_any'], true)) {
+            if (! ($on instanceof TextMatcher) || $on->texts === [] || in_array($on->answer, ['shape', 'otherwise'], true)) {
                 $this->lose('cc.rule', 'A rule of this answer cannot be said in a cartridge; it is left out there.');
 
                 continue;
             }
-            $on->answer === 'slips' && $this->lose('text.slips', 'Answers with slips of spelling are not accepted there.');
-            $holds = in_array($on->answer, ['holds', 'holds_any'], true);
+            if ($on->answer === 'slips') {
+                $this->lose('text.slips', 'Answers with slips of spelling are not accepted there.');
+            }
+            $holds = in_array($on->answer, ['holds', 'holds_any', 'holds_all'], true);
             $contains = $contains || $holds;
-            $case = ($on->case === null ? $plain->ignoresCase : $on->case === 'ignore') ? 'No' : 'Yes';
-            foreach ($on->texts as $text) {
-                $name = $holds ? 'varsubstring' : 'varequal';
-                $conditions[] = "<$name respident=\"response1\" case=\"$case\">".Xml::escape($text->words($this->outward->roll, $this->question->language))."</$name>";
+            $case = ($on->case === null ? $plain->ignoresCase() : $on->case === 'ignore') ? 'No' : 'Yes';
+            $wordings = new AcceptedWordings($plain->normalise ?? $this->question->normalise, $this->question->language);
+            $texts = $wordings->of(
+                $on,
+                array_map(fn ($text): string => $text->words($this->outward->roll, $this->question->language), $on->texts),
+            );
+            array_map(fn (array $loss) => $this->lose(...$loss), $wordings->losses());
+            $name = $holds ? 'varsubstring' : 'varequal';
+            $tests = array_map(
+                fn (string $text): string => "<$name respident=\"response1\" case=\"$case\">".Xml::escape($text)."</$name>",
+                $texts,
+            );
+            $share = $this->share($part, $this->credit($rule));
+            if ($on->answer === 'holds_all' && count($tests) > 1) {
+                $tests = ['<and>'.implode('', $tests).'</and>'];
+            }
+            foreach ($tests as $test) {
+                $earned[] = [$test, $share];
             }
         }
-        $contains && $this->lose('text.word_bounds', 'A cartridge looks for letters, not whole words: an answer that only contains the letters will be accepted there.');
+        if ($contains) {
+            $this->lose(
+                'text.word_bounds',
+                'A cartridge looks for letters, not whole words: an answer that only contains the letters will be accepted there.',
+            );
+        }
 
-        return $conditions === [] ? ['cc.essay.v0p1', '', []] : [$contains ? 'cc.pattern_match.v0p1' : 'cc.fib.v0p1', '<response_str ident="response1" rcardinality="Single"><render_fib prompt="Dashline"/></response_str>', $conditions];
+        return [$contains ? 'cc.pattern_match.v0p1' : 'cc.fib.v0p1', self::FIELD, $earned];
+    }
+
+    /** @return array{string, string, list<array{string, BigRational}>} */
+    private function numbers(PlainPart $plain, Part $part): array
+    {
+        $spelled = [];
+        if ($plain->scale !== null) {
+            $this->lose('cc.scale', 'A scale becomes a field to type a number into in a cartridge.');
+            $spelled = $this->steps($part, $plain->scale);
+        }
+        foreach ($plain->scale === null ? self::ordered($part) : [] as $rule) {
+            $texts =
+                $rule->on instanceof NumberMatcher
+                    ? (new SpelledNumbers($this->question->language))->of($rule->on, $this->outward->roll)
+                    : [];
+            if ($texts === []) {
+                $this->lose('cc.rule', 'A rule of this answer cannot be said in a cartridge; it is left out there.');
+            }
+            foreach ($texts as $text) {
+                $spelled[$text] ??= $this->share($part, $this->credit($rule));
+            }
+        }
+        if ($spelled !== []) {
+            $this->lose(
+                'cc.number',
+                'A cartridge compares letters, not numbers: right numbers are listed there, and one that is written otherwise is wrong.',
+            );
+        }
+
+        return [
+            'cc.fib.v0p1',
+            self::FIELD,
+            array_map(
+                fn (int|string $text, BigRational $share): array => [$this->equal((string) $text), $share],
+                array_keys($spelled),
+                $spelled,
+            ),
+        ];
     }
 
     /**
-     * @param  list<Rule>  $right
-     * @return array{string, string, list<string>}
+     * @param  array{string, string, string}  $scale
+     * @return array<int|string, BigRational> what each step of a scale earns
      */
-    private function numbers(array $right): array
+    private function steps(Part $part, array $scale): array
     {
-        $conditions = [];
-        foreach ($right as $rule) {
-            foreach ($rule->on instanceof NumberOn && in_array($rule->on->answer, ['value', 'set'], true) ? $rule->on->intervals($this->outward->roll) : [] as [$from, $to]) {
-                if ($from !== null && $to !== null) {
-                    $conditions[] = $this->equal(Credit::float($from->plus($to)->dividedBy(2)));
+        [$at, $to, $step] = array_map(Exact::of(...), $scale);
+        $steps = [];
+        for ($n = 0; $at->isLessThanOrEqualTo($to) && $n < self::STEPS; $n++, $at = $at->plus($step)) {
+            foreach (self::ordered($part) as $rule) {
+                if ($rule->on instanceof NumberMatcher && $rule->on->accepts($at, $this->outward->roll)) {
+                    $steps[Exact::decimal($at) ?? Exact::text($at)] = $this->share($part, $this->credit($rule));
+                    break;
                 }
             }
         }
-        if ($conditions !== []) {
-            $this->lose('cc.number', 'A cartridge knows no numbers: only the number as it is written here is right there, not what is near or written otherwise.');
-        }
 
-        return $conditions === [] ? ['cc.essay.v0p1', '', []] : ['cc.fib.v0p1', '<response_str ident="response1" rcardinality="Single"><render_fib prompt="Dashline"/></response_str>', $conditions];
+        return $steps;
     }
 
     private function choice(PlainPart $plain, string $cardinality): string
     {
-        return "<response_lid ident=\"response1\" rcardinality=\"$cardinality\"><render_choice shuffle=\"".($plain->shuffle ? 'Yes' : 'No').'">'.implode('', array_map(fn (array $option): string => '<response_label ident="'.Xml::escape($option['id']).'">'.$this->material($option['html']).'</response_label>', $plain->options)).'</render_choice></response_lid>';
+        return "<response_lid ident=\"response1\" rcardinality=\"$cardinality\"><render_choice shuffle=\"".
+            ($plain->shuffle ? 'Yes' : 'No').
+            '">'.
+            implode(
+                '',
+                array_map(
+                    fn (array $option): string => '<response_label ident="'.
+                        Xml::escape($option['id']).
+                        '">'.
+                        $this->material($option['html']).
+                        '</response_label>',
+                    $plain->options,
+                ),
+            ).
+            '</render_choice></response_lid>';
     }
 
     private function equal(string $value): string
@@ -193,33 +385,64 @@ final class ProfileWriter
         return '<varequal respident="response1">'.Xml::escape($value).'</varequal>';
     }
 
-    /** @param  list<string>  $right */
-    private function processing(array $right): string
+    /** @param  list<array{string, BigRational}>  $earned  conditions and the share each earns */
+    private function processing(array $earned): string
     {
         $show = fn (string $ident): string => "<displayfeedback feedbacktype=\"Response\" linkrefid=\"$ident\"/>";
         $has = fn (string $state): bool => isset($this->question->feedback[$state]) || isset($this->question->parts[0]->feedback[$state]);
-        $conditions = isset($this->question->feedback['general']) ? '<respcondition continue="Yes"><conditionvar><other/></conditionvar>'.$show('general_fb').'</respcondition>' : '';
+        $conditions = isset($this->question->feedback['general'])
+            ? '<respcondition continue="Yes"><conditionvar><other/></conditionvar>'.$show('general_fb').'</respcondition>'
+            : '';
         foreach ($this->question->parts[0]->key->rules as $rule) {
-            $conditions .= $rule->feedback !== null && is_string($rule->on) ? '<respcondition continue="Yes"><conditionvar>'.$this->equal($rule->on).'</conditionvar>'.$show(Xml::escape("$rule->on").'_fb').'</respcondition>' : '';
+            $conditions .=
+                $rule->feedback !== null && is_string($rule->on)
+                    ? '<respcondition continue="Yes"><conditionvar>'.
+                        $this->equal($rule->on).
+                        '</conditionvar>'.
+                        $show(Xml::escape("$rule->on").'_fb').
+                        '</respcondition>'
+                    : '';
         }
-        foreach ($right as $test) {
-            $conditions .= "<respcondition continue=\"No\"><conditionvar>$test</conditionvar><setvar action=\"Set\" varname=\"SCORE\">100</setvar>".($has('right') ? $show('correct_fb') : '').'</respcondition>';
+        foreach ($earned as [$test, $share]) {
+            $said = match (true) {
+                $share->isGreaterThanOrEqualTo(1) => $has('right') ? $show('correct_fb') : '',
+                $share->isPositive() => $has('partly') ? $show('partly_correct_fb') : '',
+                default => $has('wrong') ? $show('general_incorrect_fb') : '',
+            };
+            if (! $share->isZero() || $said !== '') {
+                $conditions .=
+                    "<respcondition continue=\"No\"><conditionvar>$test</conditionvar><setvar action=\"Set\" varname=\"SCORE\">".
+                    ScoreFloats::float($share->multipliedBy(100)).
+                    "</setvar>$said</respcondition>";
+            }
         }
-        $conditions .= $has('wrong') ? '<respcondition continue="Yes"><conditionvar><other/></conditionvar>'.$show('general_incorrect_fb').'</respcondition>' : '';
+        $conditions .= $has('wrong')
+            ? '<respcondition continue="Yes"><conditionvar><other/></conditionvar>'.$show('general_incorrect_fb').'</respcondition>'
+            : '';
 
-        return "<resprocessing><outcomes><decvar maxvalue=\"100\" minvalue=\"0\" varname=\"SCORE\" vartype=\"Decimal\"/></outcomes>$conditions</resprocessing>";
+        return '<resprocessing><outcomes><decvar maxvalue="100" minvalue="0" varname="SCORE" vartype="Decimal"/>'.
+            "</outcomes>$conditions</resprocessing>";
     }
 
     private function feedback(): string
     {
-        $item = fn (string $ident, ?Feedback $said): string => $said === null ? '' : "<itemfeedback ident=\"$ident\"><flow_mat>".$this->material($said->html).'</flow_mat></itemfeedback>';
-        $of = fn (string $state): ?Feedback => $this->question->feedback[$state] ?? $this->question->parts[0]->feedback[$state] ?? null;
-        $rules = implode('', array_map(fn (Rule $rule): string => is_string($rule->on) ? $item(Xml::escape($rule->on).'_fb', $rule->feedback) : '', $this->question->parts[0]->key->rules ?? []));
-        if ($of('partly') !== null) {
-            $this->lose('cc.partial', 'In a cartridge an answer is right or wrong: what earned a part of the points earns nothing there.');
-        }
+        $item = fn (string $ident, ?Feedback $said): string => $said === null
+            ? ''
+            : "<itemfeedback ident=\"$ident\"><flow_mat>".$this->material($said->html).'</flow_mat></itemfeedback>';
+        $of = fn (string $state): ?Feedback => $this->question->feedback[$state] ?? ($this->question->parts[0]->feedback[$state] ?? null);
+        $rules = implode(
+            '',
+            array_map(
+                fn (Rule $rule): string => is_string($rule->on) ? $item(Xml::escape($rule->on).'_fb', $rule->feedback) : '',
+                $this->question->parts[0]->key->rules ?? [],
+            ),
+        );
 
-        return $rules.$item('general_fb', $this->question->feedback['general'] ?? null).$item('correct_fb', $of('right')).$item('general_incorrect_fb', $of('wrong'));
+        return $rules.
+            $item('general_fb', $this->question->feedback['general'] ?? null).
+            $item('correct_fb', $of('right')).
+            $item('partly_correct_fb', $of('partly')).
+            $item('general_incorrect_fb', $of('wrong'));
     }
 
     /** What is asked, with a line where something stands in the text. */
@@ -227,7 +450,11 @@ final class ProfileWriter
     {
         $text = $plain === null || $plain->text === '' ? '' : $plain->text;
 
-        return (string) preg_replace(['~<div data-part="[^"]*"></div>~', '~<span data-(?:part|gap)="[^"]*"(?: data-of="[^"]*")?></span>~'], [$text, '_____'], Serialiser::html(RichText::read($this->question->body)->nodes));
+        return (string) preg_replace(
+            ['~<div data-part="[^"]*"></div>~', '~<span data-(?:part|gap)="[^"]*"(?: data-of="[^"]*")?></span>~'],
+            [$text, '_____'],
+            Serialiser::html(RichText::read($this->question->body)->nodes),
+        );
     }
 
     private function material(string $html): string

@@ -7,13 +7,14 @@ namespace WideQuarry\Interchange\Keys;
 use Brick\Math\BigRational;
 
 /**
- * Feedback to where it belongs, by when it is shown in everything that was tried: always, for what is right, wrong or partly right, for one rule, for
+ * Feedback to where it belongs, by when it is shown in everything that was tried: always, for what is right, wrong or partly right, for
+ * one rule, for
  * one part, or for one thing that was given.
  */
 final readonly class FeedbackPlaces
 {
     /** @param  list<Response>  $responses */
-    public function __construct(private Translation $translation, private array $responses)
+    public function __construct(private KeySearch $translation, private array $responses)
     {
     }
 
@@ -31,7 +32,11 @@ final readonly class FeedbackPlaces
         if (! $isKeyed) {
             return false;
         }
-        if (count($when) === 1 && ! $this->is('right', $when, $rows) && ($this->atRule($question, $when, $rows, $said) || $this->atThing($question, $when, $rows, $said))) {
+        if (
+            count($when) === 1 &&
+            ! $this->is('right', $when, $rows) &&
+            ($this->atRule($question, $when, $rows, $said) || $this->atThing($question, $when, $rows, $said))
+        ) {
             return true;
         }
         foreach (['right', 'wrong', 'partly'] as $state) {
@@ -40,14 +45,23 @@ final readonly class FeedbackPlaces
             }
         }
 
-        return $this->atRule($question, $when, $rows, $said) || $this->atPart($question, $when, $rows, $said) || $this->atThing($question, $when, $rows, $said) || $this->atWords($question, $when, $rows, $said) || $this->atOthers($question, $when, $rows, $said);
+        return $this->atRule($question, $when, $rows, $said) ||
+            $this->atPart($question, $when, $rows, $said) ||
+            $this->atThing($question, $when, $rows, $said) ||
+            $this->atWords($question, $when, $rows, $said) ||
+            $this->atOthers($question, $when, $rows, $said);
     }
 
     public static function set(\stdClass $holder, string $place, string $said, string $show): true
     {
-        $holder->feedback ??= new \stdClass;
+        $holder->feedback ??= new \stdClass();
         assert($holder->feedback instanceof \stdClass);
-        $before = isset($holder->feedback->{$place}) && $holder->feedback->{$place} instanceof \stdClass && is_string($holder->feedback->{$place}->html) ? $holder->feedback->{$place}->html : '';
+        $before =
+            isset($holder->feedback->{$place}) &&
+            $holder->feedback->{$place} instanceof \stdClass &&
+            is_string($holder->feedback->{$place}->html)
+                ? $holder->feedback->{$place}->html
+                : '';
         $holder->feedback->{$place} = (object) ['html' => $before.$said, 'show' => $show];
 
         return true;
@@ -65,7 +79,8 @@ final readonly class FeedbackPlaces
 
         return match ($state) {
             'right' => $when === $at(fn (BigRational $score): bool => $score->isEqualTo($most)),
-            'wrong' => $when === $at(fn (BigRational $score): bool => ! $score->isPositive()) || $when === $at(fn (BigRational $score): bool => ! $score->isEqualTo($most)),
+            'wrong' => $when === $at(fn (BigRational $score): bool => ! $score->isPositive()) ||
+                $when === $at(fn (BigRational $score): bool => ! $score->isEqualTo($most)),
             default => $when === $at(fn (BigRational $score): bool => $score->isPositive() && ! $score->isEqualTo($most)),
         };
     }
@@ -102,7 +117,13 @@ final readonly class FeedbackPlaces
             assert($part instanceof \stdClass && is_string($part->id));
             $credits = array_intersect_key($this->translation->outcomes()['credits'][$part->id] ?? [], $rows);
             foreach (['right' => ['1'], 'wrong' => ['0']] as $state => $credit) {
-                $answered = array_keys(array_filter($credits, fn (string $one, int $row): bool => in_array($one, $credit, true) && $rows[$row]['given'][$part->id] !== [], ARRAY_FILTER_USE_BOTH));
+                $answered = array_keys(
+                    array_filter(
+                        $credits,
+                        fn (string $one, int $row): bool => in_array($one, $credit, true) && $rows[$row]['given'][$part->id] !== [],
+                        ARRAY_FILTER_USE_BOTH,
+                    ),
+                );
                 if ($answered !== [] && $when === $answered) {
                     return self::set($part, $state, $said, 'both');
                 }
@@ -121,8 +142,11 @@ final readonly class FeedbackPlaces
     private function atThing(\stdClass $question, array $when, array $rows, string $said): bool
     {
         foreach ($this->responses as $response) {
-            foreach ($response->shape === Shape::Picks ? $response->options : [] as $option) {
-                if ($when === array_keys(array_filter($rows, fn (array $row): bool => in_array($option, $row['given'][$response->id], true)))) {
+            foreach ($response->shape === AnswerShape::Picks ? $response->options : [] as $option) {
+                if (
+                    $when ===
+                    array_keys(array_filter($rows, fn (array $row): bool => in_array($option, $row['given'][$response->id], true)))
+                ) {
                     return $this->withRule($question, $response->id, $option, $said);
                 }
             }
@@ -140,9 +164,17 @@ final readonly class FeedbackPlaces
     private function atOthers(\stdClass $question, array $when, array $rows, string $said): bool
     {
         foreach ($this->responses as $response) {
-            $taken = array_merge(...array_values(array_filter($this->translation->outcomes()['rules'], fn (string $place): bool => str_starts_with($place, "$response->id\t"), ARRAY_FILTER_USE_KEY)));
+            $taken = array_merge(
+                ...array_values(
+                    array_filter(
+                        $this->translation->outcomes()['rules'],
+                        fn (string $place): bool => str_starts_with($place, "$response->id\t"),
+                        ARRAY_FILTER_USE_KEY,
+                    ),
+                ),
+            );
             $others = array_diff(array_keys(array_filter($rows, fn (array $row): bool => $row['given'][$response->id] !== [])), $taken);
-            if (in_array($response->kind, ['text', 'number'], true) && array_diff($others, $when) === [] && array_diff($when, $others) === []) {
+            if ($this->translation->isTyped($response) && array_diff($others, $when) === [] && array_diff($when, $others) === []) {
                 return $this->added($question, $response->id, (object) ['answer' => 'otherwise'], $said);
             }
         }
@@ -159,14 +191,33 @@ final readonly class FeedbackPlaces
     private function atWords(\stdClass $question, array $when, array $rows, string $said): bool
     {
         foreach ($this->responses as $response) {
-            $typed = $response->shape === Shape::Words ? array_map(fn (array $row): string => $row['given'][$response->id][0] ?? '', $rows) : [];
+            $typed =
+                $response->shape === AnswerShape::Words
+                    ? array_map(fn (array $row): string => $row['given'][$response->id][0] ?? '', $rows)
+                    : [];
             $words = array_values(array_unique(array_intersect_key($typed, array_flip($when))));
             $meant = array_values(array_intersect($words, $response->named()));
-            $matched = array_merge([], ...array_values(array_filter($this->translation->outcomes()['rules'], fn (string $place): bool => str_starts_with($place, "$response->id\t"), ARRAY_FILTER_USE_KEY)));
-            if ($meant === [] || array_intersect($when, $matched) !== [] || array_keys(array_filter($typed, fn (string $one): bool => in_array($one, $words, true))) !== $when) {
+            $matched = array_merge(
+                [],
+                ...array_values(
+                    array_filter(
+                        $this->translation->outcomes()['rules'],
+                        fn (string $place): bool => str_starts_with($place, "$response->id\t"),
+                        ARRAY_FILTER_USE_KEY,
+                    ),
+                ),
+            );
+            if (
+                $meant === [] ||
+                array_intersect($when, $matched) !== [] ||
+                array_keys(array_filter($typed, fn (string $one): bool => in_array($one, $words, true))) !== $when
+            ) {
                 continue;
             }
-            $case = array_filter($response->probes, fn (Probe $probe): bool => in_array($probe->value, $meant, true) && ! $probe->case) === [] ? ['case' => 'keep'] : [];
+            $case =
+                array_filter($response->probes, fn (Probe $probe): bool => in_array($probe->value, $meant, true) && ! $probe->case) === []
+                    ? ['case' => 'keep']
+                    : [];
 
             return $this->added($question, $response->id, (object) ['answer' => 'is', 'text' => $meant, ...$case], $said);
         }
@@ -182,15 +233,34 @@ final readonly class FeedbackPlaces
             $id = is_array($list) && in_array($id, $list, true) && is_string($list[0]) ? $list[0] : $id;
         }
         foreach (is_array($question->parts) ? $question->parts : [] as $part) {
-            if (! $part instanceof \stdClass || $part->id !== $id || ! $part->key instanceof \stdClass || ! is_array($part->key->rules)) {
+            if (
+                ! ($part instanceof \stdClass) ||
+                $part->id !== $id ||
+                ! ($part->key instanceof \stdClass) ||
+                ! is_array($part->key->rules)
+            ) {
                 continue;
             }
             $there = array_filter($part->key->rules, fn (mixed $rule): bool => $rule instanceof \stdClass && $rule->on == $on);
             $last = $part->key->rules[count($part->key->rules) - 1] ?? null;
-            $at = count($part->key->rules) - ($last instanceof \stdClass && $last->on == (object) ['answer' => 'otherwise'] ? 1 : 0); // what takes all comes last
-            $there === [] && array_splice($part->key->rules, $at, 0, [(object) ['id' => 'r'.(count($part->key->rules) + 1), 'on' => $on, 'credit' => is_string($part->key->default ?? null) ? $part->key->default : '0', 'feedback' => (object) ['html' => $said, 'show' => 'both']]]);
+            // what takes all comes last
+            $at = count($part->key->rules) - ($last instanceof \stdClass && $last->on == (object) ['answer' => 'otherwise'] ? 1 : 0);
+            if ($there === []) {
+                array_splice($part->key->rules, $at, 0, [
+                    (object) [
+                        'id' => 'r'.(count($part->key->rules) + 1),
+                        'on' => $on,
+                        'credit' => is_string($part->key->default ?? null) ? $part->key->default : '0',
+                        'feedback' => (object) ['html' => $said, 'show' => 'both'],
+                    ],
+                ]);
+            }
 
-            return $there === [] || array_filter($there, fn (\stdClass $rule): bool => ($rule->feedback ?? null) instanceof \stdClass && $rule->feedback->html === $said) !== [];
+            return $there === [] ||
+                array_filter(
+                    $there,
+                    fn (\stdClass $rule): bool => ($rule->feedback ?? null) instanceof \stdClass && $rule->feedback->html === $said,
+                ) !== [];
         }
 
         return false;
@@ -200,7 +270,12 @@ final readonly class FeedbackPlaces
     {
         foreach (is_array($question->parts) ? $question->parts : [] as $part) {
             if ($part instanceof \stdClass && $part->id === $id && $part->key instanceof \stdClass && is_array($part->key->rules)) {
-                $part->key->rules[] = (object) ['id' => 'r'.(count($part->key->rules) + 1), 'on' => $option, 'credit' => '0', 'feedback' => (object) ['html' => $said, 'show' => 'both']];
+                $part->key->rules[] = (object) [
+                    'id' => 'r'.(count($part->key->rules) + 1),
+                    'on' => $option,
+                    'credit' => '0',
+                    'feedback' => (object) ['html' => $said, 'show' => 'both'],
+                ];
 
                 return true;
             }

@@ -20,12 +20,19 @@ final class Rules
         $credit = fn (BigRational $gain): string => Exact::text($gain->dividedBy($points));
 
         return match (true) {
-            $response->shape === Shape::Picks && $response->several && $scheme === 'margins' => self::margins($response, $gains, $points, $credit),
-            $response->shape === Shape::Picks && $response->several && $scheme !== 'weights' => self::right($gains, $points),
-            $response->shape === Shape::Picks => self::options($gains, $credit),
-            $response->shape === Shape::Number => self::ranges($response, $gains, $credit),
-            $response->shape === Shape::Sequence => self::sequence($gains, $points),
-            $response->shape === Shape::Pairs => $scheme === 'weights' ? self::pairs($gains, $credit) : self::joined($gains, $points),
+            $response->shape === AnswerShape::Picks && $response->several && $scheme === 'margins' => self::margins(
+                $response,
+                $gains,
+                $points,
+                $credit,
+            ),
+            $response->shape === AnswerShape::Picks && $response->several && $scheme !== 'weights' => self::right($gains, $points),
+            $response->shape === AnswerShape::Picks => self::options($gains, $credit),
+            $response->shape === AnswerShape::Number => self::ranges($response, $gains, $credit),
+            $response->shape === AnswerShape::Sequence => self::sequence($gains, $points),
+            $response->shape === AnswerShape::Pairs => $scheme === 'weights'
+                ? self::pairs($gains, $credit)
+                : self::joined($gains, $points),
             default => self::words($response, $gains, $credit),
         };
     }
@@ -38,7 +45,13 @@ final class Rules
     {
         $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
 
-        return count($best) !== 1 ? null : array_map(fn (string $option, int $i): \stdClass => (object) ['id' => 'r'.($i + 1), 'on' => $option, 'credit' => '1'], $best[0][0], array_keys($best[0][0]));
+        return count($best) !== 1
+            ? null
+            : array_map(
+                fn (string $option, int $i): \stdClass => (object) ['id' => 'r'.($i + 1), 'on' => $option, 'credit' => '1'],
+                $best[0][0],
+                array_keys($best[0][0]),
+            );
     }
 
     /**
@@ -51,8 +64,15 @@ final class Rules
         $ranks = [];
         foreach ($best[0] ?? [] as $i => $item) {
             $before = $best[0][$i - 1] ?? '';
-            $tied = $i > 0 && array_filter($best, fn (array $order): bool => array_search($item, $order, true) < array_search($before, $order, true)) !== [];
-            $tied ? $ranks[count($ranks) - 1][] = $item : $ranks[] = [$item];
+            $tied =
+                $i > 0 &&
+                array_filter($best, fn (array $order): bool => array_search($item, $order, true) < array_search($before, $order, true)) !==
+                    [];
+            if ($tied) {
+                $ranks[count($ranks) - 1][] = $item;
+            } else {
+                $ranks[] = [$item];
+            }
         }
 
         return $ranks === [] ? null : [(object) ['id' => 'r1', 'on' => $ranks, 'credit' => '1']];
@@ -67,7 +87,14 @@ final class Rules
      */
     public static function costOfExtra(array $gains, BigRational $points, array $rules): ?string
     {
-        $right = array_map(fn (\stdClass $rule): string => is_array($rule->on) ? implode("\t", array_map(fn (mixed $one): string => is_string($one) ? $one : '', $rule->on)) : (is_string($rule->on) ? $rule->on : ''), $rules);
+        $right = array_map(
+            fn (\stdClass $rule): string => is_array($rule->on)
+                ? implode("\t", array_map(fn (mixed $one): string => is_string($one) ? $one : '', $rule->on))
+                : (is_string($rule->on)
+                    ? $rule->on
+                    : ''),
+            $rules,
+        );
         foreach ($gains as [$given, $gain]) {
             if (count($given) === count($right) + 1 && array_diff($right, $given) === []) {
                 return Exact::text($points->minus($gain)->multipliedBy(count($right))->dividedBy($points));
@@ -79,15 +106,23 @@ final class Rules
 
     /**
      * @param  list<array{list<string>, BigRational}>  $gains
-     * @return list<\stdClass>|null the pairs of the one set that earns most; where several do, those that earn something alone, or all that are in one
+     * @return list<\stdClass>|null the pairs of the one set that earns most; where several do, those that earn something alone, or all
+     *     that are in one
      */
     private static function joined(array $gains, BigRational $points): ?array
     {
         $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
-        $alone = count($best) === 1 ? [] : array_column(array_filter($gains, fn (array $gain): bool => count($gain[0]) === 1 && $gain[1]->isPositive()), 0);
-        $right = array_values(array_unique(array_merge(...($alone === [] ? array_column($best, 0) : $alone))));
+        $alone =
+            count($best) === 1
+                ? []
+                : array_column(array_filter($gains, fn (array $gain): bool => count($gain[0]) === 1 && $gain[1]->isPositive()), 0);
+        $right = array_values(array_unique(array_merge(...$alone === [] ? array_column($best, 0) : $alone)));
 
-        return $right === [] ? null : self::numbered(array_map(fn (string $pair): \stdClass => (object) ['id' => '', 'on' => explode("\t", $pair), 'credit' => '1'], $right));
+        return $right === []
+            ? null
+            : self::numbered(
+                array_map(fn (string $pair): \stdClass => (object) ['id' => '', 'on' => explode("\t", $pair), 'credit' => '1'], $right),
+            );
     }
 
     /**
@@ -97,7 +132,14 @@ final class Rules
      */
     private static function pairs(array $gains, \Closure $credit): array
     {
-        return self::numbered(array_map(fn (array $gain): ?\stdClass => count($gain[0]) !== 1 || $gain[1]->isZero() ? null : (object) ['id' => '', 'on' => explode("\t", $gain[0][0]), 'credit' => $credit($gain[1])], $gains));
+        return self::numbered(
+            array_map(
+                fn (array $gain): ?\stdClass => count($gain[0]) !== 1 || $gain[1]->isZero()
+                    ? null
+                    : (object) ['id' => '', 'on' => explode("\t", $gain[0][0]), 'credit' => $credit($gain[1])],
+                $gains,
+            ),
+        );
     }
 
     /**
@@ -126,7 +168,9 @@ final class Rules
             sort($other);
             $gain = $earned[implode("\n", $other)] ?? null;
             $margin = $gain === null ? null : ($in ? $points->minus($gain) : $gain->minus($points));
-            $margin === null || $margin->isZero() || $rules[] = (object) ['id' => '', 'on' => $option, 'credit' => $credit($margin)];
+            if ($margin !== null && ! $margin->isZero()) {
+                $rules[] = (object) ['id' => '', 'on' => $option, 'credit' => $credit($margin)];
+            }
         }
 
         return $rules === [] ? null : self::numbered($rules);
@@ -140,7 +184,12 @@ final class Rules
     private static function options(array $gains, \Closure $credit): array
     {
         $single = array_values(array_filter($gains, fn (array $gain): bool => count($gain[0]) === 1));
-        $rules = array_map(fn (array $gain): ?\stdClass => $gain[1]->isZero() ? null : (object) ['id' => '', 'on' => $gain[0][0], 'credit' => $credit($gain[1])], $single);
+        $rules = array_map(
+            fn (array $gain): ?\stdClass => $gain[1]->isZero()
+                ? null
+                : (object) ['id' => '', 'on' => $gain[0][0], 'credit' => $credit($gain[1])],
+            $single,
+        );
 
         return self::numbered($rules);
     }
@@ -168,7 +217,15 @@ final class Rules
             $texts = array_values(array_unique($texts));
             $case = str_starts_with($rest, 'case') ? ['case' => 'keep'] : [];
             // letters anywhere, not whole words
-            $on = $name === 'equal' ? ['answer' => 'is', 'text' => $texts, ...$case] : ['answer' => 'shape', 'pattern' => implode('|', array_map(fn (string $text): string => preg_quote($text, '/'), $texts)), 'anchored' => false, 'case' => $case === [] ? 'ignore' : 'keep'];
+            $on =
+                $name === 'equal'
+                    ? ['answer' => 'is', 'text' => $texts, ...$case]
+                    : [
+                        'answer' => 'shape',
+                        'pattern' => implode('|', array_map(fn (string $text): string => preg_quote($text, '/'), $texts)),
+                        'anchored' => false,
+                        'case' => $case === [] ? 'ignore' : 'keep',
+                    ];
             $rules[] = (object) ['id' => '', 'on' => (object) $on, 'credit' => str_replace('case ', '', $rest)];
         }
 
@@ -187,11 +244,23 @@ final class Rules
     public static function alternatives(Response $response, array $groups, \Closure $credit): ?array
     {
         $case = array_column(array_map(fn (Probe $probe): array => [$probe->value, $probe->case], $response->probes), 1, 0);
-        if ($response->shape !== Shape::Words || array_filter($response->probes, fn (Probe $probe): bool => $probe->how !== 'equal') !== []) {
+        if (
+            $response->shape !== AnswerShape::Words ||
+            array_filter($response->probes, fn (Probe $probe): bool => $probe->how !== 'equal') !== []
+        ) {
             return null;
         }
 
-        return self::numbered(array_map(fn (array $group): \stdClass => (object) ['id' => '', 'on' => (object) ['answer' => 'is', 'text' => $group, ...($case[$group[0]] ?? false ? ['case' => 'keep'] : [])], 'credit' => $credit($group[0])], $groups));
+        return self::numbered(
+            array_map(
+                fn (array $group): \stdClass => (object) [
+                    'id' => '',
+                    'on' => (object) ['answer' => 'is', 'text' => $group, ...$case[$group[0]] ?? false ? ['case' => 'keep'] : []],
+                    'credit' => $credit($group[0]),
+                ],
+                $groups,
+            ),
+        );
     }
 
     /**
@@ -208,14 +277,27 @@ final class Rules
         foreach ($response->together() as $text => $probes) {
             $values = array_map(fn (Probe $probe): string => $probe->value, $probes);
             $gain = $earned[$text] ?? Exact::zero();
-            $fewer = array_filter([...array_map(fn (string $value): array => [[$value], $earned[$value] ?? Exact::zero()], $values), ...$met], fn (array $one): bool => array_diff($one[0], $values) === [] && $one[1]->isGreaterThanOrEqualTo($gain));
+            $fewer = array_filter(
+                [...array_map(fn (string $value): array => [[$value], $earned[$value] ?? Exact::zero()], $values), ...$met],
+                fn (array $one): bool => array_diff($one[0], $values) === [] && $one[1]->isGreaterThanOrEqualTo($gain),
+            );
             $met[] = [$values, $gain];
             if ($gain->isPositive() && $fewer === []) {
                 if ($most > Response::SUBSETS) {
                     return null;
                 }
                 $case = array_filter($probes, fn (Probe $probe): bool => $probe->case) === [] ? 'ignore' : 'keep';
-                $rules[] = (object) ['id' => '', 'on' => (object) ['answer' => 'shape', 'pattern' => '^'.implode('', array_map(fn (string $value): string => '(?=[\s\S]*'.preg_quote($value, '/').')', $values)), 'anchored' => false, 'case' => $case], 'credit' => $credit($gain)];
+                $rules[] = (object) [
+                    'id' => '',
+                    'on' => (object) [
+                        'answer' => 'shape',
+                        'pattern' => '^'.
+                            implode('', array_map(fn (string $value): string => '(?=[\s\S]*'.preg_quote($value, '/').')', $values)),
+                        'anchored' => false,
+                        'case' => $case,
+                    ],
+                    'credit' => $credit($gain),
+                ];
             }
         }
 
@@ -234,7 +316,9 @@ final class Rules
         $at = [];
         foreach ($gains as [$given, $gain]) {
             $value = Exact::read($given[0] ?? '');
-            $value === null || $at[] = [$value, $gain];
+            if ($value !== null) {
+                $at[] = [$value, $gain];
+            }
         }
         usort($at, fn (array $a, array $b): int => $a[0]->compareTo($b[0]));
         $limits = array_flip($response->limits());
@@ -246,11 +330,17 @@ final class Rules
             }
             for ($j = $i; isset($at[$j + 1]) && $at[$j + 1][1]->isEqualTo($at[$i][1]); $j++);
             [$first, $last] = [isset($limits[$write($at[$i][0])]), isset($limits[$write($at[$j][0])])];
-            $from = $first ? $at[$i][0] : ($at[$i - 1][0] ?? null);
-            $to = $last ? $at[$j][0] : ($at[$j + 1][0] ?? null);
-            $on = $i === $j && $first
-                ? (object) ['answer' => 'value', 'value' => $write($at[$i][0])]
-                : (object) ['answer' => 'range', 'from' => $from === null ? null : $write($from), 'to' => $to === null ? null : $write($to), 'ends' => $first ? ($last ? 'both' : 'from') : ($last ? 'to' : 'none')];
+            $from = $first ? $at[$i][0] : $at[$i - 1][0] ?? null;
+            $to = $last ? $at[$j][0] : $at[$j + 1][0] ?? null;
+            $on =
+                $i === $j && $first
+                    ? (object) ['answer' => 'value', 'value' => $write($at[$i][0])]
+                    : (object) [
+                        'answer' => 'range',
+                        'from' => $from === null ? null : $write($from),
+                        'to' => $to === null ? null : $write($to),
+                        'ends' => $first ? ($last ? 'both' : 'from') : ($last ? 'to' : 'none'),
+                    ];
             $rules[] = (object) ['id' => '', 'on' => $on, 'credit' => $credit($at[$i][1])];
             $i = $j;
         }

@@ -4,19 +4,24 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Pack;
 
-use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\WritableFormat;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /** Our own package: lossless, everything but access rights. core/schema/package.json says what is in it. */
 final readonly class PackFormat implements WritableFormat
 {
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
     public function name(): string
+    {
+        return 'pack';
+    }
+
+    public function family(): string
     {
         return 'pack';
     }
@@ -31,7 +36,7 @@ final readonly class PackFormat implements WritableFormat
         return (new PackReader($this->kinds))->read($source->zip());
     }
 
-    public function write(Found $content, string $file): array
+    public function write(PackageContents $content, string $file): array
     {
         return (new PackWriter)->write($content, $file);
     }

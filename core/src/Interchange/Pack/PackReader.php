@@ -4,36 +4,41 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Pack;
 
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeZip;
-use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Stimulus\Stimulus;
 
 /** Reads our own package. A line that is no good is left out with a notice; the rest comes in. */
 final readonly class PackReader
 {
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
     /**
      * @return iterable<\stdClass|Medium|Notice>
      *
-     * @throws Unreadable
+     * @throws UnreadableFile
      */
     public function read(SafeZip $zip): iterable
     {
         $manifest = $this->manifest($zip);
         yield from $this->media($zip, $manifest);
         yield from $this->lines($zip, 'stimuli.jsonl', 'stimulus', fn (mixed $json): \stdClass => Stimulus::read($json)->toJson());
-        yield from $this->lines($zip, 'questions.jsonl', 'question', fn (mixed $json): \stdClass => Question::read($json, $this->kinds)->toJson());
+        yield from $this->lines(
+            $zip,
+            'questions.jsonl',
+            'question',
+            fn (mixed $json): \stdClass => Question::read($json, $this->kinds)->toJson(),
+        );
         foreach (['groups.json' => 'group', 'assessments.json' => 'assessment'] as $file => $type) {
             if (! $zip->has($file)) {
                 continue;
@@ -41,7 +46,7 @@ final readonly class PackReader
             $list = $this->json($zip, $file);
             foreach (is_array($list) ? $list : [] as $thing) {
                 if ($thing instanceof \stdClass) {
-                    yield Found::thing($type, $thing);
+                    yield PackageContents::thing($type, $thing);
                 }
             }
         }
@@ -50,15 +55,22 @@ final readonly class PackReader
     private function manifest(SafeZip $zip): Fields
     {
         try {
-            $manifest = Fields::of($this->json($zip, 'package.json'), '', ['format', 'version', 'title', 'counts', 'files', 'media'])->need('version');
+            $manifest = Fields::of($this->json($zip, 'package.json'), '', [
+                'format',
+                'version',
+                'title',
+                'counts',
+                'files',
+                'media',
+            ])->need('version');
             $manifest->oneOf('format', ['wide-quarry/package'], '');
             if ($manifest->int('version', 1, 1, 1000) > 1) {
-                throw Unreadable::manifest('The package was made by a newer version. Bring this one up to date first.');
+                throw UnreadableFile::manifest('The package was made by a newer version. Bring this one up to date first.');
             }
 
             return $manifest;
         } catch (Malformed $problem) {
-            throw Unreadable::manifest("The package's manifest is no good: {$problem->getMessage()}");
+            throw UnreadableFile::manifest("The package's manifest is no good: {$problem->getMessage()}");
         }
     }
 
@@ -73,8 +85,24 @@ final readonly class PackReader
 
                 continue;
             }
-            $medium = Medium::of($entry->id(), $entry->string('type'), $entry->string('name'), $zip->read("media/$hash"));
-            yield $medium->sha256 === $hash ? $medium : Notice::problem('media.changed', "The file \"$medium->name\" is not the one that was packed, so it was left out.", "media/$hash");
+            try {
+                $medium = Medium::of($entry->id(), $entry->string('type'), $entry->string('name'), $zip->read("media/$hash"));
+            } catch (UnreadableFile) {
+                yield Notice::problem(
+                    'media.damaged',
+                    "The file \"{$entry->string('name')}\" is damaged, so it was left out. The questions are here without it.",
+                    "media/$hash",
+                );
+
+                continue;
+            }
+            yield $medium->sha256 === $hash
+                ? $medium
+                : Notice::problem(
+                    'media.changed',
+                    "The file \"$medium->name\" is not the one that was packed, so it was left out.",
+                    "media/$hash",
+                );
         }
     }
 
@@ -92,10 +120,13 @@ final readonly class PackReader
                 continue;
             }
             try {
-                yield Found::thing($type, $check(Json::decode($line))); // @phpstan-ignore argument.type
+                yield PackageContents::thing($type, $check(Json::decode($line))); // @phpstan-ignore argument.type
             } catch (Malformed $problem) {
                 yield Notice::problem($problem->rule, "One $type was left out: {$problem->getMessage()}", $file, $number, $problem->path);
             }
+        }
+        if ($zip->isUnlikeDeclared($file)) {
+            yield $zip->sizeNotice($file);
         }
     }
 
@@ -104,7 +135,7 @@ final readonly class PackReader
         try {
             return Json::decode($zip->read($file));
         } catch (Malformed $problem) {
-            throw Unreadable::manifest("$file: {$problem->getMessage()}");
+            throw UnreadableFile::manifest("$file: {$problem->getMessage()}");
         }
     }
 }

@@ -5,19 +5,30 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Package;
 
 use WideQuarry\Interchange\Notice;
-use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Interchange\UnreadableFile;
 
 /** XML without document types, entities or network; what people's systems get wrong in it is mended and said. */
 final readonly class SafeXml
 {
-    private const ENCODINGS = ['UTF-8', 'UTF8', 'US-ASCII', 'ASCII', 'UTF-16BE', 'UTF-16LE', 'UTF-16', 'ISO-8859-1', 'WINDOWS-1252', 'ISO-8859-15'];
+    private const ENCODINGS = [
+        'UTF-8',
+        'UTF8',
+        'US-ASCII',
+        'ASCII',
+        'UTF-16BE',
+        'UTF-16LE',
+        'UTF-16',
+        'ISO-8859-1',
+        'WINDOWS-1252',
+        'ISO-8859-15',
+    ];
 
     /** @param  list<Notice>  $notices  what was mended */
     private function __construct(public \DOMElement $root, public array $notices)
     {
     }
 
-    /** @throws Unreadable */
+    /** @throws UnreadableFile */
     public static function parse(string $bytes, string $name): \DOMElement
     {
         return self::open($bytes, $name)->root;
@@ -26,29 +37,39 @@ final readonly class SafeXml
     /**
      * @param  (\Closure(string): string)|null  $words  makes words of one version those of another, line for line
      *
-     * @throws Unreadable
+     * @throws UnreadableFile
      */
     public static function open(string $bytes, string $name, ?\Closure $words = null): self
     {
         [$text, $notices] = self::utf8($bytes, $name);
         $text = (string) preg_replace('/<!DOCTYPE[^\[>]{0,1000}>/i', '', $text, 1); // one without entities of its own says nothing we need
         if (preg_match('/<!(?:DOCTYPE|ENTITY)/i', $text) === 1) {
-            throw Unreadable::doctype($name);
+            throw UnreadableFile::doctype($name);
         }
         if (trim($text) === '') {
-            throw Unreadable::xml($name, 1, 'there is nothing in it');
+            throw UnreadableFile::xml($name, 1, 'there is nothing in it');
         }
         $text = $words === null ? $text : $words($text);
         try {
             return new self(self::load($text, $name), $notices);
-        } catch (Unreadable $problem) {
+        } catch (UnreadableFile $problem) {
             $mended = self::mended($text);
 
-            return $mended === $text ? throw $problem : new self(self::load($mended, $name), [...$notices, Notice::note('xml.mended', 'Signs that XML does not take (names of characters from HTML, & alone, control characters) were read as what they must mean.', $name)]);
+            return $mended === $text
+                ? throw $problem
+                : new self(self::load($mended, $name), [
+                    ...$notices,
+                    Notice::note(
+                        'xml.mended',
+                        'Signs that XML does not take (names of characters from HTML, & alone, control characters) were read as '.
+                            'what they must mean.',
+                        $name,
+                    ),
+                ]);
         }
     }
 
-    /** @throws Unreadable */
+    /** @throws UnreadableFile */
     private static function load(string $text, string $name): \DOMElement
     {
         $document = new \DOMDocument;
@@ -58,25 +79,41 @@ final readonly class SafeXml
         libxml_clear_errors();
         libxml_use_internal_errors($before);
         if (! $loaded || $document->documentElement === null) {
-            throw Unreadable::xml($name, max(1, $errors[0]->line ?? 1), isset($errors[0]) ? rtrim(trim($errors[0]->message), '.') : 'there is nothing in it');
+            throw UnreadableFile::xml(
+                $name,
+                max(1, $errors[0]->line ?? 1),
+                isset($errors[0]) ? rtrim(trim($errors[0]->message), '.') : 'there is nothing in it',
+            );
         }
 
-        return $document->doctype === null ? $document->documentElement : throw Unreadable::doctype($name);
+        return $document->doctype === null ? $document->documentElement : throw UnreadableFile::doctype($name);
     }
 
-    /** With characters instead of their names in HTML (HTML Living Standard, 13.5), every & that begins nothing as one, and without what XML 1.0 has no place for (2.2). */
+    /**
+     * With characters instead of their names in HTML (HTML Living Standard, 13.5), every & that begins nothing as one, and without what
+     * XML 1.0 has no place for (2.2).
+     */
     private static function mended(string $text): string
     {
         $text = (string) preg_replace('/[\x00-\x08\x0B\x0C\x0E-\x1F]/', '', $text);
 
-        return (string) preg_replace_callback('/&(?:#\d{1,7};|#x[0-9a-f]{1,6};|(\w{1,40});)?/i', function (array $m): string {
-            $named = $m[1] ?? '';
-            if ($m[0] === '&' || ($named !== '' && ($character = html_entity_decode($m[0], ENT_QUOTES | ENT_HTML5, 'UTF-8')) === $m[0])) {
-                return '&amp;'.substr($m[0], 1);
-            }
+        return (string) preg_replace_callback(
+            '/&(?:#\d{1,7};|#x[0-9a-f]{1,6};|(\w{1,40});)?/i',
+            function (array $m): string {
+                $named = $m[1] ?? '';
+                if (
+                    $m[0] === '&' ||
+                    ($named !== '' && ($character = html_entity_decode($m[0], ENT_QUOTES | ENT_HTML5, 'UTF-8')) === $m[0])
+                ) {
+                    return '&amp;'.substr($m[0], 1);
+                }
 
-            return $named === '' || in_array($named, ['amp', 'lt', 'gt', 'quot', 'apos'], true) ? $m[0] : htmlspecialchars($character ?? '', ENT_XML1 | ENT_QUOTES, 'UTF-8');
-        }, $text);
+                return $named === '' || in_array($named, ['amp', 'lt', 'gt', 'quot', 'apos'], true)
+                    ? $m[0]
+                    : htmlspecialchars($character ?? '', ENT_XML1 | ENT_QUOTES, 'UTF-8');
+            },
+            $text,
+        );
     }
 
     /** @return array{string, list<Notice>} without its first line */
@@ -91,13 +128,19 @@ final readonly class SafeXml
             default => $said,
         };
         if (! in_array($encoding, self::ENCODINGS, true)) {
-            throw Unreadable::xml($name, 1, "its encoding $encoding is not one that is read here");
+            throw UnreadableFile::xml($name, 1, "its encoding $encoding is not one that is read here");
         }
         $notices = [];
-        $text = in_array($encoding, ['UTF-8', 'UTF8', 'US-ASCII', 'ASCII'], true) ? $bytes : (string) mb_convert_encoding($bytes, 'UTF-8', $encoding);
+        $text = in_array($encoding, ['UTF-8', 'UTF8', 'US-ASCII', 'ASCII'], true)
+            ? $bytes
+            : (string) mb_convert_encoding($bytes, 'UTF-8', $encoding);
         if (! mb_check_encoding($text, 'UTF-8')) {
             $text = Encoding::mended($bytes);
-            $notices[] = Notice::note('xml.encoding', 'Not all of the text is in the encoding it names; what is not was read as Windows-1252. Look at accents and signs.', $name);
+            $notices[] = Notice::note(
+                'xml.encoding',
+                'Not all of the text is in the encoding it names; what is not was read as Windows-1252. Look at accents and signs.',
+                $name,
+            );
         }
 
         return [(string) preg_replace('/^\x{FEFF}?\s*(?:<\?xml[^>]*\?>)?/u', '', $text, 1), $notices];

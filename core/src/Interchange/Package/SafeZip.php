@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Package;
 
-use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\UnreadableFile;
 
 /**
  * A ZIP package that was looked through before anything is taken out of it. Nothing is ever unpacked to a path of the
@@ -14,18 +15,25 @@ final class SafeZip
 {
     private int $taken = 0;
 
+    /** @var array<string, true> entries whose real size differs from the declared one */
+    private array $unlike = [];
+
     /** @var array<string, string>|null */
     private ?array $names = null;
 
     /** @param  array<string, int>  $entries name → index */
-    private function __construct(private readonly \ZipArchive $zip, public readonly array $entries, private readonly Limits $limits, public readonly int $bytes)
-    {
+    private function __construct(
+        private readonly \ZipArchive $zip,
+        public readonly array $entries,
+        private readonly Limits $limits,
+        public readonly int $bytes,
+    ) {
     }
 
     /**
      * @param  string|null  $name  what the file is called by who gave it
      *
-     * @throws Unreadable
+     * @throws UnreadableFile
      */
     public static function open(string $file, ?Limits $limits = null, ?string $name = null): self
     {
@@ -33,28 +41,28 @@ final class SafeZip
         $limits ??= new Limits;
         $zip = new \ZipArchive;
         if (! is_file($file)) {
-            throw Unreadable::notFound($name);
+            throw UnreadableFile::notFound($name);
         }
         if (filesize($file) === 0 || $zip->open($file, \ZipArchive::RDONLY | \ZipArchive::CHECKCONS) !== true) {
-            throw Unreadable::brokenZip($name);
+            throw UnreadableFile::brokenZip($name);
         }
         if ($zip->numFiles > $limits->entries) {
-            throw Unreadable::tooMany($zip->numFiles, $limits->entries);
+            throw UnreadableFile::tooMany($zip->numFiles, $limits->entries);
         }
         $entries = [];
         $total = 0;
         for ($i = 0; $i < $zip->numFiles; $i++) {
             $stat = $zip->statIndex($i);
             if ($stat === false) {
-                throw Unreadable::brokenZip($name);
+                throw UnreadableFile::brokenZip($name);
             }
             self::check($zip, $i, $stat, $limits);
             $total += $stat['size'];
             if ($total > $limits->bytes) {
-                throw Unreadable::tooLarge(intdiv($limits->bytes, 1_000_000));
+                throw UnreadableFile::tooLarge(intdiv($limits->bytes, 1_000_000));
             }
             if (isset($entries[$stat['name']])) {
-                throw Unreadable::entry('repeated', $stat['name'], 'stands in it twice');
+                throw UnreadableFile::entry('repeated', $stat['name'], 'stands in it twice');
             }
             if (! str_ends_with($stat['name'], '/')) {
                 $entries[$stat['name']] = $i;
@@ -76,13 +84,16 @@ final class SafeZip
     }
 
     /**
-     * An entry by a reference as people's systems write them: from a file's folder or from the top, with or without %20, in any case of letters.
+     * An entry by a reference as people's systems write them: from a file's folder or from the top, with or without %20, in any case of
+     * letters.
      *
      * @return string|null null when it leads to nothing in the package
      */
     public function find(string $from, string $href): ?string
     {
-        foreach (array_unique([self::resolve($from, $href), self::resolve('', $href), self::resolve($from, str_replace('\\', '/', $href))]) as $name) {
+        foreach (
+            array_unique([self::resolve($from, $href), self::resolve('', $href), self::resolve($from, str_replace('\\', '/', $href))]) as $name
+        ) {
             $there = $name === null ? null : ($this->has($name) ? $name : $this->names()[mb_strtolower($name)] ?? null);
             if ($there !== null) {
                 return $there;
@@ -96,16 +107,24 @@ final class SafeZip
     public function ending(string $name): ?string
     {
         $name = trim(explode('?', $name)[0], './');
-        $met = $name === '' ? [] : array_values(array_filter(array_map(strval(...), array_keys($this->entries)), fn (string $entry): bool => str_ends_with("/$entry", "/$name")));
+        $met =
+            $name === ''
+                ? []
+                : array_values(
+                    array_filter(
+                        array_map(strval(...), array_keys($this->entries)),
+                        fn (string $entry): bool => str_ends_with("/$entry", "/$name"),
+                    ),
+                );
 
         return count($met) === 1 ? $met[0] : null;
     }
 
-    /** The beginning of an entry; '' when it is damaged. @throws Unreadable */
+    /** The beginning of an entry; '' when it is damaged. @throws UnreadableFile */
     public function head(string $name, int $bytes): string
     {
         $stream = $this->stream($name);
-        $head = (string) stream_get_contents($stream, $bytes);
+        $head = (string) self::quietly(fn (): string|false => stream_get_contents($stream, $bytes));
         fclose($stream);
         $this->count($name, 0, strlen($head));
 
@@ -115,18 +134,22 @@ final class SafeZip
     /** @return array<string, string> in small letters → name */
     private function names(): array
     {
-        return $this->names ??= array_column(array_map(fn (int|string $name): array => [mb_strtolower((string) $name), (string) $name], array_keys($this->entries)), 1, 0);
+        return $this->names ??= array_column(
+            array_map(fn (int|string $name): array => [mb_strtolower((string) $name), (string) $name], array_keys($this->entries)),
+            1,
+            0,
+        );
     }
 
-    /** @throws Unreadable */
+    /** @throws UnreadableFile */
     public function read(string $name): string
     {
         $stream = $this->stream($name);
         $bytes = '';
         while (! feof($stream)) {
-            $chunk = fread($stream, 1 << 20);
-            if ($chunk === false) {
-                throw Unreadable::entry('broken', $name, 'is damaged');
+            $chunk = self::quietly(fn (): string|false => fread($stream, 1 << 20));
+            if ($chunk === false || ($chunk === '' && ! feof($stream))) {
+                throw UnreadableFile::damaged($name);
             }
             $bytes .= $chunk;
             $this->count($name, strlen($chunk), strlen($bytes));
@@ -134,7 +157,7 @@ final class SafeZip
         fclose($stream);
         $stat = $this->zip->statIndex($this->entries[$name]);
         if ($stat === false || strlen($bytes) !== $stat['size'] || (crc32($bytes) & 0xFFFFFFFF) !== ($stat['crc'] & 0xFFFFFFFF)) {
-            throw Unreadable::entry('broken', $name, 'is damaged or cut off');
+            throw UnreadableFile::damaged($name);
         }
 
         return $bytes;
@@ -143,18 +166,38 @@ final class SafeZip
     /**
      * @return iterable<int, string> line number from 1 → line, without its end
      *
-     * @throws Unreadable
+     * @throws UnreadableFile
      */
     public function lines(string $name): iterable
     {
         $stream = $this->stream($name);
         $total = 0;
-        for ($number = 1; ($line = fgets($stream)) !== false; $number++) {
+        for ($number = 1; ($line = self::quietly(fn (): string|false => fgets($stream))) !== false; $number++) {
             $total += strlen($line);
             $this->count($name, strlen($line), $total);
             yield $number => rtrim($line, "\r\n");
         }
         fclose($stream);
+        $stat = $this->zip->statIndex($this->entries[$name]);
+        if ($stat === false || $stat['size'] !== $total) {
+            $this->unlike[$name] = true;
+        }
+    }
+
+    /** Whether the size of a streamed entry differs from the declared one. */
+    public function isUnlikeDeclared(string $name): bool
+    {
+        return isset($this->unlike[$name]);
+    }
+
+    /** The notice for an entry whose size differs. */
+    public function sizeNotice(string $name): Notice
+    {
+        return Notice::note(
+            'package.size_differs',
+            "\"$name\" in the package is longer or shorter than the package says: someone may have changed it after packing.",
+            $name,
+        );
     }
 
     /** A path as it stands in a file, seen from that file's folder; null when it leads out of the package. */
@@ -182,14 +225,29 @@ final class SafeZip
     {
         $stream = isset($this->entries[$name]) ? $this->zip->getStreamIndex($this->entries[$name]) : false;
 
-        return $stream === false ? throw Unreadable::missing($name) : $stream;
+        return $stream === false ? throw UnreadableFile::missing($name) : $stream;
+    }
+
+    /**
+     * Silences zlib's warnings: the caller detects damage from the result, and a throwing error handler would hide the reason.
+     *
+     * @param  \Closure(): (string|false)  $read
+     */
+    private static function quietly(\Closure $read): string|false
+    {
+        set_error_handler(fn (): bool => true);
+        try {
+            return $read();
+        } finally {
+            restore_error_handler();
+        }
     }
 
     private function count(string $name, int $more, int $ofEntry): void
     {
         $this->taken += $more;
         if ($ofEntry > $this->limits->entryBytes || $this->taken > 2 * $this->limits->bytes) {
-            throw Unreadable::entry('too_large', $name, 'is larger than it says');
+            throw UnreadableFile::entry('too_large', $name, 'is larger than it says');
         }
     }
 
@@ -203,16 +261,22 @@ final class SafeZip
         $type = $system === \ZipArchive::OPSYS_UNIX && is_int($attributes) ? ($attributes >> 16) & 0170000 : 0;
         [$rule, $why] = match (true) {
             preg_match('~^(?:/|\\\\|[A-Za-z]:)~', $name) === 1 => ['absolute_name', 'has an absolute name'],
-            str_contains($name, "\0") || str_contains($name, '\\') || preg_match('~(?:^|/)\.\.(?:/|$)~', $name) === 1 => ['path_escape', 'leads out of the package'],
+            str_contains($name, "\0") || str_contains($name, '\\') || preg_match('~(?:^|/)\.\.(?:/|$)~', $name) === 1 => [
+                'path_escape',
+                'leads out of the package',
+            ],
             $type !== 0 && $type !== 0100000 && $type !== 0040000 => ['link', 'is a link or a device'],
             ($stat['encryption_method'] ?? 0) !== 0 => ['encrypted', 'is encrypted'],
             substr_count(rtrim($name, '/'), '/') >= $limits->depth => ['too_deep', 'lies in too many folders'],
             $size > $limits->entryBytes => ['too_large', 'is larger than '.intdiv($limits->entryBytes, 1_000_000).' MB'],
-            $size > 1_000_000 && $size > $limits->ratio * max(1, $packed) => ['compression_ratio', 'is packed tighter than anything honest is'],
+            $size > 1_000_000 && $size > $limits->ratio * max(1, $packed) => [
+                'compression_ratio',
+                'is packed tighter than anything honest is',
+            ],
             default => ['', ''],
         };
         if ($rule !== '') {
-            throw Unreadable::entry($rule, $name, $why);
+            throw UnreadableFile::entry($rule, $name, $why);
         }
     }
 }

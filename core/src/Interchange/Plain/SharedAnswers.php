@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Plain;
 
-use WideQuarry\Answer\TypedOn;
+use WideQuarry\Answer\TextMatcher;
 use WideQuarry\Question\Question;
 use WideQuarry\Variables\Roll;
 
@@ -17,10 +17,13 @@ final class SharedAnswers
         foreach ($question->scoring->once as $list) {
             $texts = [];
             foreach ($question->part($list[0])->key->rules ?? [] as $rule) {
-                if (! $rule->on instanceof TypedOn || ! in_array($rule->on->answer, ['is', 'otherwise'], true)) {
+                if (! ($rule->on instanceof TextMatcher) || ! in_array($rule->on->answer, ['is', 'otherwise'], true)) {
                     return false;
                 }
-                array_push($texts, ...array_map(fn ($text): string => mb_strtolower($text->words(new Roll, $question->language)), $rule->on->texts));
+                array_push(
+                    $texts,
+                    ...array_map(fn ($text): string => mb_strtolower($text->words(new Roll, $question->language)), $rule->on->texts),
+                );
             }
             if (count(array_unique($texts)) < count($texts)) {
                 return false;

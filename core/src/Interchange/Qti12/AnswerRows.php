@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti12;
 
+use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Keys\Probe;
 use WideQuarry\Interchange\Keys\Response;
-use WideQuarry\Interchange\Keys\Shape;
 use WideQuarry\Interchange\Qti30\Xml;
 
 /**
- * Responses that each have words of their own and offer the very same answers: this format has no joining of two lists, so they are written like
+ * Responses that each have words of their own and offer the very same answers: this format has no joining of two lists, so they are
+ * written like
  * that, row by row. They become one part.
  */
 final class AnswerRows
@@ -29,9 +30,18 @@ final class AnswerRows
     {
         $rows = $labels = [];
         foreach ($presentation === null ? [] : Xml::all($presentation) as $element) {
-            if (str_starts_with((string) $element->localName, 'response_') && ! in_array($element->localName, ['response_label', 'response_na'], true)) {
+            if (
+                str_starts_with((string) $element->localName, 'response_') &&
+                ! in_array($element->localName, ['response_label', 'response_na'], true)
+            ) {
                 $render = Xml::child($element, 'render_choice');
-                if ($element->localName !== 'response_lid' || $render === null || strcasecmp($element->getAttribute('rcardinality'), 'ordered') === 0 || trim($element->getAttribute('ident')) === '' || trim(strip_tags($reader->prompt($element), '<img><math>')) === '') {
+                if (
+                    $element->localName !== 'response_lid' ||
+                    $render === null ||
+                    strcasecmp($element->getAttribute('rcardinality'), 'ordered') === 0 ||
+                    trim($element->getAttribute('ident')) === '' ||
+                    trim(strip_tags($reader->prompt($element), '<img><math>')) === ''
+                ) {
                     return;
                 }
                 $rows[] = $element;
@@ -39,8 +49,19 @@ final class AnswerRows
             }
         }
         $idents = array_unique(array_map(fn (\DOMElement $row): string => trim($row->getAttribute('ident')), $rows));
-        $cardinalities = array_unique(array_map(fn (\DOMElement $row): string => strtolower($row->getAttribute('rcardinality')) === 'multiple' ? 'multiple' : 'single', $rows));
-        if (count($rows) > 1 && count($cardinalities) === 1 && count($idents) === count($rows) && count($labels[0]) > 1 && count(array_unique(array_map(fn (array $of): array => array_values($of), $labels), SORT_REGULAR)) === 1) {
+        $cardinalities = array_unique(
+            array_map(
+                fn (\DOMElement $row): string => strtolower($row->getAttribute('rcardinality')) === 'multiple' ? 'multiple' : 'single',
+                $rows,
+            ),
+        );
+        if (
+            count($rows) > 1 &&
+            count($cardinalities) === 1 &&
+            count($idents) === count($rows) &&
+            count($labels[0]) > 1 &&
+            count(array_unique(array_map(fn (array $of): array => array_values($of), $labels), SORT_REGULAR)) === 1
+        ) {
             [$this->rows, $this->labels, $this->several] = [$rows, $labels, $cardinalities[0] === 'multiple'];
         }
     }
@@ -53,6 +74,19 @@ final class AnswerRows
     public function isFirst(\DOMElement $element): bool
     {
         return $this->rows[0]->isSameNode($element);
+    }
+
+    /** Whether the answers of a row are shuffled; the columns of a grid never are. */
+    public function isMixed(): bool
+    {
+        $mixed = fn (\DOMElement $row): bool => strcasecmp(Xml::child($row, 'render_choice')?->getAttribute('shuffle') ?? '', 'yes') === 0;
+
+        return array_filter($this->rows, $mixed) !== [];
+    }
+
+    public function isTable(): bool
+    {
+        return $this->several;
     }
 
     /**
@@ -69,20 +103,66 @@ final class AnswerRows
         foreach ($this->rows as $i => $row) {
             foreach ($this->reader->probes($row) as $probe) {
                 $at = array_search($probe->value, $own[$i], true);
-                $at === false || $probes[] = new Probe('equal', "$left[$i]\t$right[$at]");
+                if ($at !== false) {
+                    $probes[] = new Probe('equal', "$left[$i]\t$right[$at]");
+                }
             }
         }
         $asked = fn (array $given): array => self::chosen($given, $left, $right, $own); // @phpstan-ignore argument.type
         $settings = (object) [
-            'left' => array_map(fn (\DOMElement $row, string $id): \stdClass => (object) ['id' => $id, 'html' => $this->reader->prompt($row), 'uses' => $this->several ? null : 1], $this->rows, $left),
-            'right' => array_map(fn (string $id, string $html): \stdClass => (object) ['id' => $id, 'html' => $html, 'uses' => null], $right, array_values($this->labels[0])), 'by' => $this->several ? 'grid' : 'menus', 'shuffle' => false,
+            'left' => array_map(
+                fn (\DOMElement $row, string $id): \stdClass => (object) [
+                    'id' => $id,
+                    'html' => $this->reader->prompt($row),
+                    'uses' => $this->several ? null : 1,
+                ],
+                $this->rows,
+                $left,
+            ),
+            'right' => array_map(
+                fn (string $id, string $html): \stdClass => (object) ['id' => $id, 'html' => $html, 'uses' => null],
+                $right,
+                array_values($this->labels[0]),
+            ),
+            'by' => $this->several ? 'grid' : 'menus',
+            'shuffle' => ! $this->several && $this->isMixed(),
         ];
         // where a row takes one answer, wrong rows may count, not wrong pairs: then the rows are sorted, not joined
-        $sorted = $this->several ? null : new Response($this->id, 'group', (object) [
-            'items' => array_map(fn (\stdClass $one): \stdClass => (object) ['id' => $one->id, 'html' => $one->html], $settings->left),
-            'groups' => array_map(fn (\stdClass $one): \stdClass => (object) ['id' => $one->id, 'html' => $one->html, 'max' => null], $settings->right), 'shuffle' => false,
-        ], Shape::Pairs, $left, false, $probes, $right, $asked);
-        $responses[] = new Response($this->id, 'match', $settings, Shape::Pairs, $left, $this->several, $probes, $right, $asked, $sorted);
+        $sorted = $this->several
+            ? null
+            : new Response(
+                $this->id,
+                'group',
+                (object) [
+                    'items' => array_map(
+                        fn (\stdClass $one): \stdClass => (object) ['id' => $one->id, 'html' => $one->html],
+                        $settings->left,
+                    ),
+                    'groups' => array_map(
+                        fn (\stdClass $one): \stdClass => (object) ['id' => $one->id, 'html' => $one->html, 'max' => null],
+                        $settings->right,
+                    ),
+                    'shuffle' => false,
+                ],
+                AnswerShape::Pairs,
+                $left,
+                false,
+                $probes,
+                $right,
+                $asked,
+            );
+        $responses[] = new Response(
+            $this->id,
+            'match',
+            $settings,
+            AnswerShape::Pairs,
+            $left,
+            $this->several,
+            $probes,
+            $right,
+            $asked,
+            $sorted,
+        );
 
         return $this->id;
     }
@@ -101,7 +181,9 @@ final class AnswerRows
             [$first, $second] = [...explode("\t", $pair, 2), ''];
             $row = array_search($first, $left, true);
             $at = array_search($second, $right, true);
-            $row === false || $at === false || $chosen[$first][] = $own[$row][$at];
+            if ($row !== false && $at !== false) {
+                $chosen[$first][] = $own[$row][$at];
+            }
         }
 
         return $chosen;

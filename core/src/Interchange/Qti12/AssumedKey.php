@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti12;
 
-use WideQuarry\Interchange\Keys\SaysRight;
+use WideQuarry\Interchange\Keys\CorrectnessWording;
 use WideQuarry\Interchange\Qti30\Xml;
 
-/** An item that gives no points, made to give one for what its conditions, its feedback or its metadata call right; and what was assumed. */
+/**
+ * An item that gives no points, made to give one for what its conditions, its feedback or its metadata call right; and what was assumed.
+ */
 final readonly class AssumedKey
 {
     private function __construct(private \DOMElement $item)
@@ -22,7 +24,12 @@ final readonly class AssumedKey
     {
         $self = new self($item);
         $conditions = Xml::all($item);
-        if (array_filter($conditions, fn (\DOMElement $one): bool => in_array($one->localName, ['setvar', 'itemproc_extension', 'respcond_extension'], true)) !== []) {
+        if (
+            array_filter(
+                $conditions,
+                fn (\DOMElement $one): bool => in_array($one->localName, ['setvar', 'itemproc_extension', 'respcond_extension'], true),
+            ) !== []
+        ) {
             return null;
         }
         $conditions = array_values(array_filter($conditions, fn (\DOMElement $one): bool => $one->localName === 'respcondition'));
@@ -39,8 +46,16 @@ final readonly class AssumedKey
         }
         $found = false;
         foreach ($conditions as $condition) {
-            $shown = array_map(fn (\DOMElement $one): string => $one->getAttribute('linkrefid'), Xml::children($condition, 'displayfeedback'));
-            $right = SaysRight::name($condition->getAttribute('title')) || array_filter($shown, fn (string $id): bool => SaysRight::name($id) || SaysRight::text($texts[$id] ?? '')) !== [];
+            $shown = array_map(
+                fn (\DOMElement $one): string => $one->getAttribute('linkrefid'),
+                Xml::children($condition, 'displayfeedback'),
+            );
+            $right =
+                CorrectnessWording::name($condition->getAttribute('title')) ||
+                array_filter(
+                    $shown,
+                    fn (string $id): bool => CorrectnessWording::name($id) || CorrectnessWording::text($texts[$id] ?? ''),
+                ) !== [];
             $asks = Xml::child($condition, 'conditionvar');
             if ($right && $asks !== null) {
                 $this->make($condition, 'setvar', ['action' => 'Set'])->textContent = '1';
@@ -48,22 +63,35 @@ final readonly class AssumedKey
             }
         }
 
-        return $found ? 'Nothing in this question says how it is marked; what its feedback calls right was taken to be. Look at it.' : null;
+        return $found
+            ? 'Nothing in this question says how it is marked; what its feedback calls right was taken to be. Look at it.'
+            : null;
     }
 
     /** @param  array<string, string>  $fields */
     private function metadata(array $fields): ?string
     {
-        $responses = array_values(array_filter(Xml::all($this->item), fn (\DOMElement $one): bool => in_array($one->localName, ['response_lid', 'response_str', 'response_num'], true)));
-        $entry = SaysRight::field($fields);
+        $responses = array_values(
+            array_filter(
+                Xml::all($this->item),
+                fn (\DOMElement $one): bool => in_array($one->localName, ['response_lid', 'response_str', 'response_num'], true),
+            ),
+        );
+        $entry = CorrectnessWording::field($fields);
         if (count($responses) !== 1 || $entry === null) {
             return null;
         }
         $options = [];
         foreach (Xml::all($responses[0]) as $label) {
-            $label->localName === 'response_label' && $options[$label->getAttribute('ident')] = $label->textContent;
+            if ($label->localName === 'response_label') {
+                $options[$label->getAttribute('ident')] = $label->textContent;
+            }
         }
-        $right = $options === [] ? (preg_split('/\s*\|\s*/', $entry, -1, PREG_SPLIT_NO_EMPTY) ?: []) : SaysRight::options($entry, $options);
+        $right =
+            $options === []
+                ? (preg_split('/\s*\|\s*/', $entry, -1, PREG_SPLIT_NO_EMPTY) ?:
+                [])
+                : CorrectnessWording::options($entry, $options);
         $several = $responses[0]->getAttribute('rcardinality') === 'Multiple';
         if ($right === [] || ($options !== [] && count($right) > 1 && ! $several)) {
             return null;
@@ -72,7 +100,13 @@ final readonly class AssumedKey
         $asks = $this->make($this->make($condition, 'conditionvar'), $options === [] ? 'or' : 'and');
         foreach ($options === [] ? $right : array_map(strval(...), array_keys($options)) as $value) {
             $isRight = in_array($value, $right, true);
-            $isRight || $several ? $this->make($isRight ? $asks : $this->make($asks, 'not'), 'varequal', ['respident' => $responses[0]->getAttribute('ident')])->textContent = $value : null;
+            if ($isRight || $several) {
+                $this->make($isRight ? $asks : $this->make($asks, 'not'), 'varequal', [
+                    'respident' => $responses[0]->getAttribute('ident'),
+                ])->textContent = $value;
+            } else {
+
+            }
         }
         $this->make($condition, 'setvar', ['action' => 'Set'])->textContent = '1';
 

@@ -25,8 +25,15 @@ final readonly class Condition
      * @param  list<self>  $inner
      * @param  int  $place  of an answer given in steps, from 1; 0 for any
      */
-    private function __construct(public string $name, public array $inner, public string $response, public string $value, public bool $case, private string $how, private int $place = 0)
-    {
+    private function __construct(
+        public string $name,
+        public array $inner,
+        public string $response,
+        public string $value,
+        public bool $case,
+        private string $how,
+        private int $place = 0,
+    ) {
     }
 
     /** @return self|null null when something in it is not understood here */
@@ -50,7 +57,15 @@ final readonly class Condition
             return null;
         }
 
-        return new self($name, [], $element->getAttribute('respident'), trim($element->textContent), strcasecmp($element->getAttribute('case'), 'yes') === 0, $element->getAttribute('setmatch'), (int) $place);
+        return new self(
+            $name,
+            [],
+            $element->getAttribute('respident'),
+            trim($element->textContent),
+            strcasecmp($element->getAttribute('case'), 'yes') === 0,
+            $element->getAttribute('setmatch'),
+            (int) $place,
+        );
     }
 
     /** @param  array<string, list<string>>  $given  response → what was chosen or typed; nothing when it was left blank */
@@ -66,7 +81,10 @@ final readonly class Condition
             'other' => true,
             'unanswered' => $values === [],
             'varsubset' => $this->subset($values),
-            'varsubstring' => array_filter($values, fn (string $value): bool => str_contains($this->folded($value), $this->folded($this->value))) !== [],
+            'varsubstring' => array_filter(
+                $values,
+                fn (string $value): bool => str_contains($this->folded($value), $this->folded($this->value)),
+            ) !== [],
             'varequal' => array_filter($values, fn (string $value): bool => $this->equals($value)) !== [],
             default => array_filter($values, fn (string $value): bool => $this->compares($value)) !== [],
         };
@@ -111,12 +129,13 @@ final readonly class Condition
         [$given, $limit] = [Exact::read(trim($value)), Exact::read($this->value)];
         $order = $given === null || $limit === null ? null : $given->compareTo($limit);
 
-        return $order !== null && match ($this->name) {
-            'vargt' => $order > 0,
-            'vargte' => $order >= 0,
-            'varlt' => $order < 0,
-            default => $order <= 0,
-        };
+        return $order !== null &&
+            match ($this->name) {
+                'vargt' => $order > 0,
+                'vargte' => $order >= 0,
+                'varlt' => $order < 0,
+                default => $order <= 0,
+            };
     }
 
     /** @param  list<string>  $values */
@@ -140,11 +159,15 @@ final readonly class Condition
     /** What it compares with. */
     public function probe(): Probe
     {
-        return new Probe(match ($this->name) {
-            'varequal', 'varsubset' => 'equal',
-            'varsubstring' => 'contains',
-            default => 'compare',
-        }, $this->value, $this->case);
+        return new Probe(
+            match ($this->name) {
+                'varequal', 'varsubset' => 'equal',
+                'varsubstring' => 'contains',
+                default => 'compare',
+            },
+            $this->value,
+            $this->case,
+        );
     }
 
     private function folded(string $text): string

@@ -6,13 +6,13 @@ namespace WideQuarry\Interchange\Qti12;
 
 use Brick\Math\BigRational;
 use WideQuarry\Content\Reader;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Qti30\PackagedTests;
 use WideQuarry\Interchange\Qti30\Xml;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /**
  * One document: its items, wherever they stand, and the assessments, sections and banks they stand in.
@@ -32,12 +32,18 @@ final class DocumentReader
     private int $count = 0;
 
     /**
-     * @param  \Closure(string): ?Medium  $medium
+     * @param  \Closure(string): (Medium|Notice|null)  $medium
      * @param  string  $format  what the questions are said to come from
      * @param  bool  $inPercent  whether scores are percentages of what an item is worth, as in cartridges
      */
-    public function __construct(private readonly Parts $kinds, private readonly string $file, private readonly \Closure $medium, private readonly Tests $tests, private readonly string $format = 'qti12', private readonly bool $inPercent = false)
-    {
+    public function __construct(
+        private readonly PartKinds $kinds,
+        private readonly string $file,
+        private readonly \Closure $medium,
+        private readonly Tests $tests,
+        private readonly string $format = 'qti12',
+        private readonly bool $inPercent = false,
+    ) {
     }
 
     /** @return iterable<\stdClass|Notice> */
@@ -46,7 +52,7 @@ final class DocumentReader
         yield from $this->inside($root, null, null);
         foreach ($this->groups as $group) {
             if ($group->title !== '' || $group->questions !== []) {
-                yield Found::thing('group', $group);
+                yield PackageContents::thing('group', $group);
             }
         }
         if ($this->count === 0 && $root->getElementsByTagName('itemref')->length === 0) {
@@ -82,10 +88,25 @@ final class DocumentReader
         $test = $this->tests->begin($this->file, $element);
         $test->instructions = $this->told($element);
         $test->time = self::seconds(trim(Xml::child($element, 'duration')->textContent ?? ''));
-        $test->weighted = preg_match('/weight/i', implode(' ', array_map(fn (\DOMElement $outcome): string => $outcome->getAttribute('scoremodel'), Xml::children($element, 'outcomes_processing')))) === 1;
+        $test->weighted =
+            preg_match(
+                '/weight/i',
+                implode(
+                    ' ',
+                    array_map(
+                        fn (\DOMElement $outcome): string => $outcome->getAttribute('scoremodel'),
+                        Xml::children($element, 'outcomes_processing'),
+                    ),
+                ),
+            ) === 1;
         yield from $this->inside($element, $group, null, $test);
         if (Xml::child($element, 'selection_ordering')?->getElementsByTagName('selection_number')->length > 0) {
-            yield Notice::loss('qti12.sections_drawn', "The test \"$test->title\" draws some of its sections. Only questions can be drawn here, so it has all of them.", $this->file, $element->getLineNo());
+            yield Notice::loss(
+                'qti12.sections_drawn',
+                "The test \"$test->title\" draws some of its sections. Only questions can be drawn here, so it has all of them.",
+                $this->file,
+                $element->getLineNo(),
+            );
         }
     }
 
@@ -98,11 +119,21 @@ final class DocumentReader
     {
         $title = trim((string) preg_replace('/\s+/u', ' ', $element->getAttribute('title')));
         $rules = Xml::child($element, 'selection_ordering');
-        $selections = $rules === null ? [] : array_filter(Xml::all($rules, 'selection'), fn (\DOMElement $one): bool => (int) trim(self::deep($one, 'selection_number') ?? '') > 0);
+        $selections =
+            $rules === null
+                ? []
+                : array_filter(
+                    Xml::all($rules, 'selection'),
+                    fn (\DOMElement $one): bool => (int) trim(self::deep($one, 'selection_number') ?? '') > 0,
+                );
         if ($test === null && $around === null && $selections !== []) {
             $test = $this->tests->begin($this->file, $element); // a section that draws is a test, with or without one around it
         }
-        $section = new SectionPlan($title, $test === null ? '' : $this->told($element), strcasecmp($rules?->getElementsByTagName('order')->item(0)?->getAttribute('order_type') ?? '', 'random') === 0);
+        $section = new SectionPlan(
+            $title,
+            $test === null ? '' : $this->told($element),
+            strcasecmp($rules?->getElementsByTagName('order')->item(0)?->getAttribute('order_type') ?? '', 'random') === 0,
+        );
         if ($test !== null && ($around === null || $selections === [])) {
             $test->sections[] = $section;
         }
@@ -128,10 +159,24 @@ final class DocumentReader
             $bank = self::deep($selection, 'sourcebank_ref');
             $points = null;
             foreach (Xml::child($selection, 'selection_extension')?->getElementsByTagName('*') ?? [] as $said) {
-                $points = preg_match('/point|score/i', (string) $said->localName) === 1 && is_numeric(trim($said->textContent)) ? trim($said->textContent) : $points;
+                $points =
+                    preg_match('/point|score/i', (string) $said->localName) === 1 && is_numeric(trim($said->textContent))
+                        ? trim($said->textContent)
+                        : $points;
             }
-            $draw = ['draw' => (int) self::deep($selection, 'selection_number'), 'title' => $title, 'line' => $line, ...($points === null ? [] : ['points' => $points])];
-            $draws[] = $bank !== null && $bank !== '' ? [...$draw, 'bank' => $bank] : [...$draw, 'of' => array_values(array_filter(array_map(fn (array $entry): ?array => $entry['asked'] ?? null, $entries)))];
+            $draw = [
+                'draw' => (int) self::deep($selection, 'selection_number'),
+                'title' => $title,
+                'line' => $line,
+                ...$points === null ? [] : ['points' => $points],
+            ];
+            $draws[] =
+                $bank !== null && $bank !== ''
+                    ? [...$draw, 'bank' => $bank]
+                    : [
+                        ...$draw,
+                        'of' => array_values(array_filter(array_map(fn (array $entry): ?array => $entry['asked'] ?? null, $entries))),
+                    ];
         }
 
         return [...array_values(array_filter($entries, fn (array $entry): bool => isset($entry['draw']))), ...$draws];
@@ -139,9 +184,21 @@ final class DocumentReader
 
     private function group(\DOMElement $element, ?\stdClass $parent): \stdClass
     {
-        $title = trim((string) preg_replace('/\s+/u', ' ', $element->getAttribute('title') !== '' ? $element->getAttribute('title') : self::called($element)));
+        $title = trim(
+            (string) preg_replace(
+                '/\s+/u',
+                ' ',
+                $element->getAttribute('title') !== '' ? $element->getAttribute('title') : self::called($element),
+            ),
+        );
 
-        return $this->groups[] = (object) ['id' => 'g-'.substr(hash('sha256', $this->file.count($this->groups)), 0, 12), 'parent' => $parent->id ?? null, 'kind' => self::GROUPS[(string) $element->localName] ?? 'section', 'title' => mb_substr($title, 0, 500), 'questions' => []];
+        return $this->groups[] = (object) [
+            'id' => 'g-'.substr(hash('sha256', $this->file.count($this->groups)), 0, 12),
+            'parent' => $parent->id ?? null,
+            'kind' => self::GROUPS[(string) $element->localName] ?? 'section',
+            'title' => mb_substr($title, 0, 500),
+            'questions' => [],
+        ];
     }
 
     /** What its metadata calls it: a bank has no title of its own in this version. */
@@ -164,15 +221,28 @@ final class DocumentReader
         $again = $this->met[$ident] = ($this->met[$ident] ?? 0) + 1;
         $id = Ids::of('qti12', $this->file, $ident, (string) $again, $ident === '' ? Xml::source($element) : '');
         if ($again > 1 && $ident !== '') {
-            yield Notice::note('qti12.twice', "The identifier $ident stands for several questions; all of them were read.", $this->file, $element->getLineNo(), $id);
+            yield Notice::note(
+                'qti12.twice',
+                "The identifier $ident stands for several questions; all of them were read.",
+                $this->file,
+                $element->getLineNo(),
+                $id,
+            );
         }
-        foreach ((new ItemReader($this->kinds, $this->file, $id, $this->medium, $this->format, $this->inPercent))->read($element) as $thing) {
+        foreach (
+            (new ItemReader($this->kinds, $this->file, $id, $this->medium, $this->format, $this->inPercent))->read($element) as $thing
+        ) {
             if ($thing instanceof \stdClass && $thing->value instanceof \stdClass) {
-                $group === null || $group->questions = [...(array) $group->questions, $id];
+                if ($group !== null) {
+                    $group->questions = [...(array) $group->questions, $id];
+                }
                 $this->tests->item($ident, $id, $this->points($thing->value));
                 $this->tests->inBank($around->getAttribute('ident'), $id);
                 if ($section !== null) {
-                    $section->entries[] = ['asked' => ['question' => $id, ...self::weight($thing->value)], 'line' => $element->getLineNo()];
+                    $section->entries[] = [
+                        'asked' => ['question' => $id, ...self::weight($thing->value)],
+                        'line' => $element->getLineNo(),
+                    ];
                 }
             }
             yield $thing;
@@ -195,10 +265,17 @@ final class DocumentReader
     /** What learners are told at the beginning of a test or a section. */
     private function told(\DOMElement $element): string
     {
-        $material = new Material($this->file, '', $this->medium);
+        $material = new MaterialReader($this->file, '', $this->medium);
         $html = '';
         foreach (Xml::children($element) as $child) {
-            if (in_array($child->localName, ['presentation_material', 'rubric'], true) && ! in_array(strtolower($child->getAttribute('view')), ['scorer', 'tutor', 'author', 'assessor', 'administrator', 'invigilator', 'psychometrician'], true)) {
+            if (
+                in_array($child->localName, ['presentation_material', 'rubric'], true) &&
+                ! in_array(
+                    strtolower($child->getAttribute('view')),
+                    ['scorer', 'tutor', 'author', 'assessor', 'administrator', 'invigilator', 'psychometrician'],
+                    true,
+                )
+            ) {
                 $html .= ItemReader::paragraph($material->inside($child));
             }
         }

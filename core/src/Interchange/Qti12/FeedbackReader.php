@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti12;
 
 use WideQuarry\Interchange\Keys\FeedbackPlaces;
+use WideQuarry\Interchange\Keys\KeySearch;
 use WideQuarry\Interchange\Keys\Response;
-use WideQuarry\Interchange\Keys\Translation;
 use WideQuarry\Interchange\Qti30\Xml;
 
 /** Feedback by when it is shown: for one option, for what is right, wrong or partly right, or always. Hints and solutions as such. */
@@ -16,8 +16,12 @@ final readonly class FeedbackReader
      * @param  list<Response>  $responses
      * @param  \Closure(\DOMElement): string  $html
      */
-    public function __construct(private \DOMElement $item, private Translation $translation, private array $responses, private \Closure $html)
-    {
+    public function __construct(
+        private \DOMElement $item,
+        private KeySearch $translation,
+        private array $responses,
+        private \Closure $html,
+    ) {
     }
 
     /** @return bool whether some of it has no place in the question */
@@ -27,7 +31,7 @@ final readonly class FeedbackReader
         foreach (Xml::children($this->item, 'itemfeedback') as $feedback) {
             $solution = $feedback->getElementsByTagName('solution')->item(0);
             $hint = $feedback->getElementsByTagName('hint')->item(0);
-            $said = ($this->html)($solution ?? $hint ?? $feedback);
+            $said = ($this->html)($solution ?? ($hint ?? $feedback));
             $said = $said !== '' ? $said : $this->deep($solution ?? $hint);
             if ($said === '') {
                 continue;
@@ -38,7 +42,13 @@ final readonly class FeedbackReader
             } elseif ($solution !== null) {
                 FeedbackPlaces::set($question, 'general', $said, 'after');
             } else {
-                $left = ! (new FeedbackPlaces($this->translation, $this->responses))->place($question, $feedback->getAttribute('ident'), $said, $isKeyed) || $left;
+                $left =
+                    ! (new FeedbackPlaces($this->translation, $this->responses))->place(
+                        $question,
+                        $feedback->getAttribute('ident'),
+                        $said,
+                        $isKeyed,
+                    ) || $left;
             }
         }
 

@@ -22,8 +22,11 @@ final class FeedbackWriter
      * @param  array<string, Terms>  $terms  part → its marking
      * @param  \Closure(string): string  $material
      */
-    public function __construct(private readonly Question $question, private readonly array $terms, private readonly \Closure $material)
-    {
+    public function __construct(
+        private readonly Question $question,
+        private readonly array $terms,
+        private readonly \Closure $material,
+    ) {
     }
 
     /** What a term shows. */
@@ -38,12 +41,23 @@ final class FeedbackWriter
         $conditions = [];
         foreach ($this->question->parts as $part) {
             $terms = $this->terms[$part->id] ?? null;
-            $part->feedback === [] || $terms === null || array_push($conditions, ...$this->states("F-$part->id", $part->feedback, $terms->right, $terms->some, $terms->bounded));
+            if ($part->feedback !== [] && $terms !== null) {
+                array_push($conditions, ...$this->states("F-$part->id", $part->feedback, $terms->right, $terms->some, $terms->bounded));
+            }
         }
         if ($this->question->feedback !== [] && $this->terms !== []) {
             $all = array_values($this->terms);
             $some = array_map(fn (Terms $terms): string => $terms->some, $all);
-            array_push($conditions, ...$this->states('F', array_diff_key($this->question->feedback, ['general' => 1]), Terms::all(array_map(fn (Terms $terms): string => $terms->right, $all)), in_array('', $some, true) ? '' : Terms::any($some), array_filter($all, fn (Terms $terms): bool => $terms->bounded) !== []));
+            array_push(
+                $conditions,
+                ...$this->states(
+                    'F',
+                    array_diff_key($this->question->feedback, ['general' => 1]),
+                    Terms::all(array_map(fn (Terms $terms): string => $terms->right, $all)),
+                    in_array('', $some, true) ? '' : Terms::any($some),
+                    array_filter($all, fn (Terms $terms): bool => $terms->bounded) !== [],
+                ),
+            );
         }
 
         return [...$conditions, ...$this->always()];
@@ -54,17 +68,33 @@ final class FeedbackWriter
     {
         $general = $this->question->feedback['general'] ?? null;
 
-        return $general === null || $general->show === 'after' ? [] : ['<respcondition continue="Yes"><conditionvar><other/></conditionvar>'.$this->show('F-general', $general).'</respcondition>'];
+        return $general === null || $general->show === 'after'
+            ? []
+            : [
+                '<respcondition continue="Yes"><conditionvar><other/></conditionvar>'.
+                $this->show('F-general', $general).
+                '</respcondition>',
+            ];
     }
 
     /** Everything that is said, with hints and the solution. */
     public function items(): string
     {
         $general = $this->question->feedback['general'] ?? null;
-        $solution = $general?->show !== 'after' ? '' : '<itemfeedback ident="F-general"><solution><solutionmaterial>'.($this->material)($general->html).'</solutionmaterial></solution></itemfeedback>';
+        $solution =
+            $general?->show !== 'after'
+                ? ''
+                : '<itemfeedback ident="F-general"><solution><solutionmaterial>'.
+                    ($this->material)($general->html).
+                    '</solutionmaterial></solution></itemfeedback>';
         $hints = '';
         foreach ($this->question->hints as $i => $hint) {
-            $hints .= '<itemfeedback ident="H-'.($i + 1).'"><hint><hintmaterial>'.($this->material)($hint->html).'</hintmaterial></hint></itemfeedback>';
+            $hints .=
+                '<itemfeedback ident="H-'.
+                ($i + 1).
+                '"><hint><hintmaterial>'.
+                ($this->material)($hint->html).
+                '</hintmaterial></hint></itemfeedback>';
         }
 
         return $this->items.$solution.$hints;
@@ -98,7 +128,10 @@ final class FeedbackWriter
             if ($test === '') {
                 $this->lost = $this->lost || ! ($state === 'partly' && $some === $right); // what never is needs no words
             } else {
-                $conditions[] = "<respcondition continue=\"Yes\"><conditionvar>$test</conditionvar>".$this->show("$id-$state", $said).'</respcondition>';
+                $conditions[] =
+                    "<respcondition continue=\"Yes\"><conditionvar>$test</conditionvar>".
+                    $this->show("$id-$state", $said).
+                    '</respcondition>';
             }
         }
 
@@ -107,8 +140,13 @@ final class FeedbackWriter
 
     private function show(string $ident, Feedback $feedback): string
     {
-        $this->timed = $this->timed || ($feedback->show !== 'both');
-        $this->items .= '<itemfeedback ident="'.Xml::escape($ident).'" view="Candidate"><flow_mat>'.($this->material)($feedback->html).'</flow_mat></itemfeedback>';
+        $this->timed = $this->timed || $feedback->show !== 'both';
+        $this->items .=
+            '<itemfeedback ident="'.
+            Xml::escape($ident).
+            '" view="Candidate"><flow_mat>'.
+            ($this->material)($feedback->html).
+            '</flow_mat></itemfeedback>';
 
         return '<displayfeedback feedbacktype="Response" linkrefid="'.Xml::escape($ident).'"/>';
     }

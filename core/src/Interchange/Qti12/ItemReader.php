@@ -5,17 +5,19 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti12;
 
 use WideQuarry\Content\Reader;
-use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Keys\AnswerShape;
+use WideQuarry\Interchange\Keys\KeySearch;
 use WideQuarry\Interchange\Keys\Response;
-use WideQuarry\Interchange\Keys\Translation;
+use WideQuarry\Interchange\ManualMarking;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Qti30\PackagedTests;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
 /** One item to one question. */
@@ -29,18 +31,27 @@ final class ItemReader
 
     private bool $untranslated = false;
 
+    /** @var array<string, true> parts that only a person can mark */
+    private array $byHand = [];
+
     private Processing $processing;
 
-    private Material $material;
+    private MaterialReader $material;
 
     private ResponseReader $reader;
 
     private AnswerRows $rows;
 
-    /** @param  \Closure(string): ?Medium  $medium */
-    public function __construct(private readonly Parts $kinds, private readonly string $file, private readonly string $id, \Closure $medium, private readonly string $format = 'qti12', private readonly bool $inPercent = false)
-    {
-        $this->material = new Material($file, $id, $medium);
+    /** @param  \Closure(string): (Medium|Notice|null)  $medium */
+    public function __construct(
+        private readonly PartKinds $kinds,
+        private readonly string $file,
+        private readonly string $id,
+        \Closure $medium,
+        private readonly string $format = 'qti12',
+        private readonly bool $inPercent = false,
+    ) {
+        $this->material = new MaterialReader($file, $id, $medium);
     }
 
     /** @return iterable<\stdClass|Notice> */
@@ -48,31 +59,67 @@ final class ItemReader
     {
         $metadata = Metadata::of($item);
         $assumed = AssumedKey::of($item, $metadata->fields);
-        $assumed === null || $this->notices[] = Notice::note('qti12.assumed', $assumed, $this->file, $item->getLineNo(), $this->id);
+        if ($assumed !== null) {
+            $this->notices[] = Notice::note('qti12.assumed', $assumed, $this->file, $item->getLineNo(), $this->id);
+        }
         $this->processing = new Processing(Xml::child($item, 'resprocessing'));
         $presentation = Xml::child($item, 'presentation');
         $this->reader = new ResponseReader($this->processing, $this->material, $this->clean(...));
         $this->rows = new AnswerRows($presentation, $this->reader);
         $body = $presentation === null ? '' : $this->body($presentation);
         $question = (object) [
-            'format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => mb_substr(trim($item->getAttribute('title')), 0, 500), 'language' => $metadata->language, 'body' => $this->clean($body),
+            'format' => Question::FORMAT,
+            'version' => 1,
+            'id' => $this->id,
+            'title' => mb_substr(trim($item->getAttribute('title')), 0, 500),
+            'language' => $metadata->language,
+            'body' => $this->clean($body),
             'parts' => array_map($this->part(...), $this->responses),
         ];
-        $question = $this->keyed($question, $item);
-        $this->inPercent && self::worth($question, $metadata->fields['cc_weighting'] ?? '1');
-        $origin = (object) ['format' => $this->format, 'identifier' => mb_substr($item->getAttribute('ident'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $metadata->fields];
+        foreach ($this->reader->repeated() as $ident) {
+            $this->lose(
+                'qti12.same_identifier',
+                "Two choices are called \"$ident\". The second has another name here, and the answer needs manual marking, because ".
+                    'nobody can tell which of the two is right.',
+                $item,
+            );
+        }
+        $question = $this->reader->repeated() === [] ? $this->keyed($question, $item) : $question;
+        if (! $this->inPercent) {
+            ManualMarking::share(is_array($question->parts) ? $question->parts : [], $this->processing->most());
+        }
+        if ($this->inPercent) {
+            self::worth($question, $metadata->fields['cc_weighting'] ?? '1');
+        }
+        $origin = (object) [
+            'format' => $this->format,
+            'identifier' => mb_substr($item->getAttribute('ident'), 0, 1000),
+            'file' => mb_substr($this->file, 0, 1000),
+            'fields' => (object) $metadata->fields,
+        ];
         if ($this->untranslated) {
             $origin->processing = mb_strcut(Xml::source($item), 0, 900_000);
         }
         $question->record = (object) [...(array) $metadata->record, 'status' => 'draft', 'origin' => $origin];
         try {
-            yield Found::thing('question', Question::read(Json::decode(Json::encode($question)), $this->kinds)->toJson());
+            yield PackageContents::thing('question', Question::read(Json::decode(Json::encode($question)), $this->kinds)->toJson());
         } catch (Malformed $problem) {
-            yield Notice::problem($problem->rule, "One question was left out: {$problem->getMessage()}", $this->file, $item->getLineNo(), $problem->path);
+            yield Notice::problem(
+                $problem->rule,
+                "One question was left out: {$problem->getMessage()}",
+                $this->file,
+                $item->getLineNo(),
+                $problem->path,
+            );
 
             return;
         } catch (\JsonException) {
-            yield Notice::problem('value.absurd', 'One question was left out: it holds a number beyond all measure.', $this->file, $item->getLineNo());
+            yield Notice::problem(
+                'value.absurd',
+                'One question was left out: it holds a number beyond all measure.',
+                $this->file,
+                $item->getLineNo(),
+            );
 
             return;
         }
@@ -82,16 +129,34 @@ final class ItemReader
 
     private function part(Response $response): \stdClass
     {
-        return (object) ['id' => $response->id, 'kind' => $response->kind, 'points' => 1, 'settings' => $response->settings, 'key' => (object) ['rules' => [], 'default' => '0'], 'scoring' => (object) ['scheme' => 'person']];
+        return (object) [
+            'id' => $response->id,
+            'kind' => $response->kind,
+            'points' => 1,
+            'settings' => $response->settings,
+            'key' => (object) ['rules' => [], 'default' => '0'],
+            'scoring' => (object) ['scheme' => 'person'],
+        ];
+    }
+
+    private function isChoice(Response $response): bool
+    {
+        return $response->shape === AnswerShape::Picks && $this->kinds->find($response->kind)?->isInline() === false;
     }
 
     private function keyed(\stdClass $question, \DOMElement $item): \stdClass
     {
-        $translation = new Translation($this->responses, $this->processing, $this->kinds);
+        $translation = new KeySearch($this->responses, $this->processing, $this->kinds);
+        if (
+            $this->processing->most()?->isZero() === true &&
+            array_filter($this->responses, fn (Response $one): bool => ! $this->isChoice($one)) === []
+        ) {
+            return $this->opinions($question);
+        }
         $keyed = $translation->of($question);
         if ($keyed === null && array_filter($this->responses, fn (Response $one): bool => $one->otherwise !== null) !== []) {
             $others = array_map(fn (Response $one): Response => $one->otherwise ?? $one, $this->responses);
-            $other = new Translation($others, $this->processing, $this->kinds);
+            $other = new KeySearch($others, $this->processing, $this->kinds);
             $changed = Json::copy($question);
             assert($changed instanceof \stdClass);
             $changed->parts = array_map($this->part(...), $others);
@@ -99,14 +164,51 @@ final class ItemReader
             [$translation, $this->responses] = $keyed === null ? [$translation, $this->responses] : [$other, $others];
         }
         if ($keyed === null && $this->responses !== []) {
-            $this->processing->isEmpty() && $this->processing->isWhole()
-                ? $this->notices[] = Notice::note('qti12.no_key', 'Nothing says how this question is marked; give it a key, or let it be marked by hand.', $this->file, $item->getLineNo(), $this->id)
-                : $this->lose('qti12.processing', 'How this question is marked could not be translated; it is kept as it came, to be marked by hand.', $item);
+            if ($this->processing->isEmpty() && $this->processing->isWhole()) {
+                $this->notices[] = Notice::note(
+                    'qti12.no_key',
+                    'Nothing says how this question is marked. Add a key, or mark it manually.',
+                    $this->file,
+                    $item->getLineNo(),
+                    $this->id,
+                );
+            } else {
+                $this->lose(
+                    'qti12.processing',
+                    'The marking of this question could not be translated. Its source is kept, and it needs manual marking.',
+                    $item,
+                );
+            }
         }
         $question = $keyed ?? $question;
-        $left = (new FeedbackReader($item, $translation, $this->responses, fn (\DOMElement $element): string => $this->clean($this->material->inside($element))))->place($question, $keyed !== null);
+        $left = (new FeedbackReader(
+            $item,
+            $translation,
+            $this->responses,
+            fn (\DOMElement $element): string => $this->clean($this->material->inside($element)),
+        ))->place($question, $keyed !== null);
         if ($left) {
-            $this->lose('qti12.feedback', 'Some feedback is tied to conditions that could not be translated; it is kept as it came.', $item);
+            $this->lose(
+                'qti12.feedback',
+                'Some feedback depends on conditions that could not be translated. Its source is kept.',
+                $item,
+            );
+        }
+
+        return $question;
+    }
+
+    /** Choices in an item with a maximum of 0 are an opinion, which nobody marks. */
+    private function opinions(\stdClass $question): \stdClass
+    {
+        foreach (is_array($question->parts) ? $question->parts : [] as $part) {
+            assert($part instanceof \stdClass && $part->settings instanceof \stdClass && is_array($part->settings->options));
+            $options = array_map(
+                fn (mixed $option): array => ['id' => ((array) $option)['id'] ?? '', 'html' => ((array) $option)['html'] ?? ''],
+                $part->settings->options,
+            );
+            [$part->kind, $part->points, $part->scoring] = ['survey', 0, new \stdClass()];
+            $part->settings = (object) ['options' => $options, 'scale' => null, 'max' => $part->settings->max ?? null];
         }
 
         return $question;
@@ -119,8 +221,11 @@ final class ItemReader
         $weight = Exact::read($weight);
         foreach (is_array($question->parts) ? $question->parts : [] as $part) {
             assert($part instanceof \stdClass && (is_int($part->points) || is_float($part->points)));
-            $share = $most->isZero() || ($part->scoring->scheme ?? '') === 'person' ? Exact::one() : Exact::of((string) $part->points)->dividedBy($most); // @phpstan-ignore property.nonObject
-            $part->points = Exact::number(Exact::toPlaces($share->multipliedBy($weight !== null && $weight->isPositive() ? $weight : 1), 4)->toBigRational());
+            $isManual = $part->scoring instanceof \stdClass && ($part->scoring->scheme ?? '') === 'person';
+            $share = $most->isZero() || $isManual ? Exact::one() : Exact::of((string) $part->points)->dividedBy($most);
+            $part->points = Exact::number(
+                Exact::toPlaces($share->multipliedBy($weight !== null && $weight->isPositive() ? $weight : 1), 4)->toBigRational(),
+            );
         }
     }
 
@@ -131,31 +236,53 @@ final class ItemReader
         $run = ''; // words beside each other, and gaps among them, are one paragraph
         foreach (Xml::children($element) as $child) {
             $name = (string) $child->localName;
-            if ($this->rows->has($child)) { // rows of one table of answers: one part, where the first of them stands
+            if ($this->rows->has($child)) {
+                // rows of one table of answers: one part, where the first of them stands
                 [$html, $run] = [$html.self::paragraph($run), ''];
-                $html .= $this->rows->isFirst($child) ? '<div data-part="'.htmlspecialchars($this->rows->add($this->responses)).'"></div>' : '';
-            } elseif (in_array($name, ['response_lid', 'response_str', 'response_num', 'response_grp'], true)) {
+                if ($this->rows->isFirst($child) && $this->rows->isTable() && $this->rows->isMixed()) {
+                    $this->notices[] = Notice::note(
+                        'qti12.shuffle_rows',
+                        'The source shuffles the answers of each row. Here they are the columns of one table and keep their order.',
+                        $this->file,
+                        $child->getLineNo(),
+                        $this->id,
+                    );
+                }
+                $html .= $this->rows->isFirst($child)
+                    ? '<div data-part="'.htmlspecialchars($this->rows->add($this->responses)).'"></div>'
+                    : '';
+            } elseif (str_starts_with($name, 'response_') && $name !== 'response_label') {
                 foreach (Xml::children($child, 'material') as $prompt) {
                     $run .= $this->material->inside($prompt);
                 }
                 [$before, $behind] = $this->around($child);
                 $run .= $before;
                 $part = $this->response($child);
-                if ($part !== null && in_array($part->kind, ['choice', 'order', 'match', 'slider'], true)) {
-                    [$html, $run] = [$html.self::paragraph($run).'<div data-part="'.htmlspecialchars($part->id).'"></div>', $behind];
-                } elseif ($part !== null) {
-                    $run .= ' <span data-part="'.htmlspecialchars($part->id)."\"></span> $behind";
+                if (in_array($part->kind, ['choice', 'order', 'match', 'slider'], true)) {
+                    [$html, $run] = [
+                        $html.self::paragraph($run).'<div data-part="'.htmlspecialchars($part->id).'"></div>',
+                        $behind,
+                    ];
                 } else {
-                    $run .= $behind;
+                    $run .= ' <span data-part="'.htmlspecialchars($part->id)."\"></span> $behind";
                 }
-            } elseif (str_starts_with($name, 'response_')) {
-                $this->lose('qti12.kind', "An answer of the kind $name could not be translated yet; the question is kept as it came.", $child);
+                if (isset($this->byHand[$part->id])) {
+                    $list = $this->reader->unread($child);
+                    [$html, $run] = $list === '' ? [$html, $run] : [$html.self::paragraph($run).$list, ''];
+                }
             } elseif ($name === 'material') {
                 $run .= ($run === '' ? '' : ' ').$this->material->inside($child);
             } elseif (in_array($name, ['flow', 'flow_mat'], true)) {
                 $inner = $this->body($child);
-                $gap = preg_match('~^<p>(?:(?!</?p>).)*</p>$~s', $inner) === 1 && $element->localName === 'flow' && str_contains($inner, '<span data-part');
-                $gap ? $run .= substr($inner, 3, -4) : [$html, $run] = [$html.self::paragraph($run).$inner, ''];
+                $gap =
+                    preg_match('~^<p>(?:(?!</?p>).)*</p>$~s', $inner) === 1 &&
+                    $element->localName === 'flow' &&
+                    str_contains($inner, '<span data-part');
+                if ($gap) {
+                    $run .= substr($inner, 3, -4);
+                } else {
+                    [$html, $run] = [$html.self::paragraph($run).$inner, ''];
+                }
             }
         }
 
@@ -177,7 +304,7 @@ final class ItemReader
         return [$words[0], $words[1]];
     }
 
-    private function response(\DOMElement $element): ?Response
+    private function response(\DOMElement $element): Response
     {
         $id = trim($element->getAttribute('ident'));
         if ($id === '' || in_array($id, array_map(fn (Response $one): string => $one->id, $this->responses), true)) {
@@ -185,17 +312,26 @@ final class ItemReader
         }
         $response = $this->reader->read($id, $element);
         if ($response === null) {
-            $this->lose('qti12.kind', 'An answer of this question could not be translated yet; the question is kept as it came.', $element);
-        } else {
-            $this->responses[] = $response;
+            $this->lose(
+                'qti12.kind',
+                'There is no kind of part for an answer of this question. It needs manual marking, and its source is kept.',
+                $element,
+            );
+            $part = ManualMarking::part($id);
+            assert($part->settings instanceof \stdClass);
+            $response = new Response($id, 'text', $part->settings, AnswerShape::Words, [], false, []);
+            $this->byHand[$id] = true;
         }
 
-        return $response;
+        return $this->responses[] = $response;
     }
 
     private function clean(string $html): string
     {
-        if (preg_match('~^(?:<p>)?[!-%\'-;=?-\~]++(?: [!-%\'-;=?-\~]++)*+(?:</p>)?$~D', $html) === 1 && str_starts_with($html, '<p>') === str_ends_with($html, '</p>')) {
+        if (
+            preg_match('~^(?:<p>)?[!-%\'-;=?-\~]++(?: [!-%\'-;=?-\~]++)*+(?:</p>)?$~D', $html) === 1 &&
+            str_starts_with($html, '<p>') === str_ends_with($html, '</p>')
+        ) {
             return $html; // plain words are clean as they are
         }
         $text = Reader::read($html);

@@ -6,13 +6,13 @@ namespace WideQuarry\Interchange\Qti12;
 
 use WideQuarry\Content\Gaps;
 use WideQuarry\CoreException;
-use WideQuarry\Interchange\Keys\Shape;
+use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Notice;
-use WideQuarry\Interchange\Plain\Outward;
+use WideQuarry\Interchange\Plain\ContentExporter;
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Plain\SharedAnswers;
-use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Mappings;
+use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Question\Part;
@@ -33,7 +33,7 @@ final class ItemWriter
 
     private Question $question;
 
-    private Outward $outward;
+    private ContentExporter $outward;
 
     /** @param  array<string, string>  $files  media id → reference in the document */
     public function __construct(private readonly array $files)
@@ -47,31 +47,53 @@ final class ItemWriter
     public function write(Question $question, string $ident, array $passages = [], string $metadata = ''): string
     {
         $this->question = $question;
-        $this->outward = Outward::of($question, $this->files);
-        $question->variables->list === [] || $this->lose('qti12.templates', 'Values that vary cannot be said in QTI 1.2.1: one set of them stands in the item.');
+        $this->outward = ContentExporter::of($question, $this->files);
+        if ($question->variables->list !== []) {
+            $this->lose('qti12.templates', 'QTI 1.2.1 cannot express values that vary: the item has one fixed set of values.');
+        }
         $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);
         foreach ($question->parts as $own) {
             $part = $own->withKey(SharedRules::keyFor($question, $own));
-            $plain = $part->kind === null ? null : Mappings::for($part->kindName)?->plain($part, $in);
+            $plain = Mappings::of($part->kind)?->plain($part, $in);
             if ($plain === null) {
-                $this->lose('qti12.kind', "A part of the kind \"$part->kindName\" cannot be written to QTI 1.2.1: it stands there as a field to be marked by hand.");
+                $this->lose(
+                    'qti12.kind',
+                    "A part of the kind \"$part->kindName\" cannot be written to QTI 1.2.1. It becomes a field for manual marking.",
+                );
                 $plain = PlainPart::words(40);
             } else {
                 $this->marking($part, $plain, $in);
             }
             $this->plain[$part->id] = $plain;
         }
-        $layout = Layout::of(implode('', array_map(fn (string $html): string => "<div>$html</div>", $passages)).$question->body, $this->material(...), $this->response(...), $this->outward->nodes(...));
-        $layout->losesLayout && $this->lose('qti12.layout', 'Answers in tables and lists follow one after the other in QTI 1.2.1.');
-        $guards = new Guards($question, $this->terms);
-        $guards->areWhole() || $this->lose('qti12.gates', 'Parts that wait for others cannot be written here: they are added up there.');
+        $layout = Layout::of(
+            implode('', array_map(fn (string $html): string => "<div>$html</div>", $passages)).$question->body,
+            $this->material(...),
+            $this->response(...),
+            $this->outward->nodes(...),
+        );
+        if ($layout->losesLayout) {
+            $this->lose('qti12.layout', 'Answers in tables and lists follow one after the other in QTI 1.2.1.');
+        }
+        $guards = new Preconditions($question, $this->terms);
+        if (! $guards->areWhole()) {
+            $this->lose('qti12.gates', 'Parts that wait for others cannot be written here: they are added up there.');
+        }
         $this->terms = $guards->terms();
         $feedback = new FeedbackWriter($question, $this->terms, $this->material(...));
         $processing = $this->processing($feedback);
         $this->questionLosses($feedback);
         $language = $question->language === 'und' ? '' : " xml:lang=\"$question->language\"";
 
-        return '<item ident="'.Xml::escape($ident).'" title="'.Xml::escape($question->title)."\"$language>".($metadata === '' ? $this->metadata() : $metadata)."<presentation>{$layout->xml()}</presentation>$processing".$feedback->items().'</item>';
+        return '<item ident="'.
+            Xml::escape($ident).
+            '" title="'.
+            Xml::escape($question->title).
+            "\"$language>".
+            ($metadata === '' ? $this->metadata() : $metadata).
+            "<presentation>{$layout->xml()}</presentation>$processing".
+            $feedback->items().
+            '</item>';
     }
 
     /** @return list<Notice> what could not be said of everything written so far */
@@ -83,7 +105,12 @@ final class ItemWriter
     private function marking(Part $part, PlainPart $plain, WriteContext $in): void
     {
         try {
-            $terms = (new TermWriter($part, $plain, new WriteContext($in->language, $in->normalise, $in->roll, $in->gaps, []), fn (string $first): string => $this->ident($part->id, $plain, $first)))->terms();
+            $terms = (new TermWriter(
+                $part,
+                $plain,
+                new WriteContext($in->language, $in->normalise, $in->roll, $in->gaps, []),
+                fn (string $first): string => $this->ident($part->id, $plain, $first),
+            ))->terms();
         } catch (CoreException $problem) {
             $terms = null;
             $this->lose('key.unready', "A key could not be written: {$problem->getMessage()}");
@@ -95,20 +122,28 @@ final class ItemWriter
             $this->lose($code, $sentence);
         }
         if ($terms?->bounded === true && count($this->question->parts) > 1) {
-            $this->lose('qti12.bounds', 'In a question of several answers, what one of them may earn at least and at most cannot be said in QTI 1.2.1; wrong choices there may cost what others earned.');
+            $this->lose(
+                'qti12.bounds',
+                'In a question of several answers, what one of them may earn at least and at most cannot be said in QTI 1.2.1; '.
+                    'wrong choices there may cost what others earned.',
+            );
         }
     }
 
     /** A response of the item: of the part, or of one of its rows and gaps. */
     private function ident(string $part, PlainPart $plain, string $first): string
     {
-        return $plain->shape === Shape::Pairs && $first !== '' ? (count($this->question->parts) > 1 ? "$part.$first" : $first) : $part;
+        return $plain->shape === AnswerShape::Pairs && $first !== ''
+            ? (count($this->question->parts) > 1
+                ? "$part.$first"
+                : $first)
+            : $part;
     }
 
     private function response(string $id, ?string $gap): string
     {
         $plain = $this->plain[$id] ?? null;
-        if ($plain === null || ($plain->inline && $plain->shape === Shape::Pairs && $gap === null)) {
+        if ($plain === null || ($plain->inline && $plain->shape === AnswerShape::Pairs && $gap === null)) {
             return '';
         }
         if ($gap !== null) {
@@ -116,21 +151,75 @@ final class ItemWriter
         }
         $text = $plain->text === '' ? '' : $this->material($this->outward->html($plain->text));
 
-        return $text.match ($plain->shape) {
-            Shape::Picks => $this->lid($id, '', $plain->options, $plain->several, $plain->max, $plain->shuffle),
-            Shape::Words => '<response_str ident="'.Xml::escape($id).'" rcardinality="Single"><render_fib fibtype="String"'.($plain->width > 0 ? " columns=\"$plain->width\"" : '').'/></response_str>',
-            Shape::Number => '<response_num ident="'.Xml::escape($id).'" rcardinality="Single" numtype="Decimal">'.($plain->scale === null ? '<render_fib fibtype="Decimal"'.($plain->width > 0 ? " columns=\"$plain->width\"" : '').'/>' : "<render_slider lowerbound=\"{$plain->scale[0]}\" upperbound=\"{$plain->scale[1]}\" step=\"{$plain->scale[2]}\"/>").'</response_num>',
-            Shape::Sequence => $this->lid($id, '', $plain->options, false, null, true, 'Ordered'),
-            Shape::Pairs => implode('', array_map(fn (array $first): string => $this->lid($this->ident($id, $plain, $first['id']), $this->html($first['html']), $plain->seconds, $plain->several, null, false), $plain->options)),
-        };
+        return $text.
+            match ($plain->shape) {
+                AnswerShape::Picks => $this->lid($id, '', $plain->options, $plain->several, $plain->max, $plain->shuffle),
+                AnswerShape::Words => '<response_str ident="'.
+                    Xml::escape($id).
+                    '" rcardinality="Single"><render_fib fibtype="String"'.
+                    ($plain->width > 0 ? " columns=\"$plain->width\"" : '').
+                    '/></response_str>',
+                AnswerShape::Number => '<response_num ident="'.
+                    Xml::escape($id).
+                    '" rcardinality="Single" numtype="Decimal">'.
+                    ($plain->scale === null
+                        ? '<render_fib fibtype="Decimal"'.($plain->width > 0 ? " columns=\"$plain->width\"" : '').'/>'
+                        : "<render_slider lowerbound=\"{$plain->scale[0]}\" upperbound=\"{$plain->scale[1]}\" ".
+                            "step=\"{$plain->scale[2]}\"/>").
+                    '</response_num>',
+                AnswerShape::Sequence => $this->lid($id, '', $plain->options, false, null, true, 'Ordered'),
+                AnswerShape::Pairs => implode(
+                    '',
+                    array_map(
+                        fn (array $first): string => $this->lid(
+                            $this->ident($id, $plain, $first['id']),
+                            $this->html($first['html']),
+                            $plain->seconds,
+                            $plain->several,
+                            null,
+                            false,
+                        ),
+                        $plain->options,
+                    ),
+                ),
+            };
     }
 
     /** @param  list<array{id: string, html: string, fixed?: bool}>  $options */
-    private function lid(string $ident, string $prompt, array $options, bool $several, ?int $max, bool $shuffle, ?string $cardinality = null): string
-    {
-        $labels = implode('', array_map(fn (array $option): string => '<response_label ident="'.Xml::escape($option['id']).'"'.($option['fixed'] ?? false ? ' rshuffle="No"' : '').'>'.$this->material($this->html($option['html'])).'</response_label>', $options));
+    private function lid(
+        string $ident,
+        string $prompt,
+        array $options,
+        bool $several,
+        ?int $max,
+        bool $shuffle,
+        ?string $cardinality = null,
+    ): string {
+        $labels = implode(
+            '',
+            array_map(
+                fn (array $option): string => '<response_label ident="'.
+                    Xml::escape($option['id']).
+                    '"'.
+                    ($option['fixed'] ?? false ? ' rshuffle="No"' : '').
+                    '>'.
+                    $this->material($this->html($option['html'])).
+                    '</response_label>',
+                $options,
+            ),
+        );
 
-        return '<response_lid ident="'.Xml::escape($ident).'" rcardinality="'.($cardinality ?? ($several ? 'Multiple' : 'Single')).'">'.($prompt === '' ? '' : $this->material($prompt)).'<render_choice shuffle="'.($shuffle ? 'Yes' : 'No').'"'.($several && $max !== null ? " maxnumber=\"$max\"" : '').">$labels</render_choice></response_lid>";
+        return '<response_lid ident="'.
+            Xml::escape($ident).
+            '" rcardinality="'.
+            ($cardinality ?? ($several ? 'Multiple' : 'Single')).
+            '">'.
+            ($prompt === '' ? '' : $this->material($prompt)).
+            '<render_choice shuffle="'.
+            ($shuffle ? 'Yes' : 'No').
+            '"'.
+            ($several && $max !== null ? " maxnumber=\"$max\"" : '').
+            ">$labels</render_choice></response_lid>";
     }
 
     private function html(string $html): string
@@ -142,31 +231,53 @@ final class ItemWriter
     {
         $plain = strip_tags($html) === $html ? html_entity_decode($html, ENT_QUOTES | ENT_HTML5) : null;
 
-        return '<material>'.($plain === null ? '<mattext texttype="text/html">'.Xml::escape($html).'</mattext>' : '<mattext>'.Xml::escape($plain).'</mattext>').'</material>';
+        return '<material>'.
+            ($plain === null
+                ? '<mattext texttype="text/html">'.Xml::escape($html).'</mattext>'
+                : '<mattext>'.Xml::escape($plain).'</mattext>').
+            '</material>';
     }
 
     private function processing(FeedbackWriter $feedback): string
     {
-        $max = Credit::float($this->question->points());
-        if ($this->terms === [] || count($this->terms) < count(array_filter($this->question->parts, fn (Part $part): bool => ! $part->points()->isZero()))) {
+        $max = ScoreFloats::float($this->question->points());
+        if (
+            $this->terms === [] ||
+            count($this->terms) < count(array_filter($this->question->parts, fn (Part $part): bool => ! $part->points()->isZero()))
+        ) {
             $conditions = '';
             foreach ($feedback->always() as $condition) {
                 $conditions .= $condition;
             }
 
-            return $conditions === '' ? '' : "<resprocessing><outcomes><decvar varname=\"SCORE\" vartype=\"Decimal\" defaultval=\"0\" maxvalue=\"$max\"/></outcomes>$conditions</resprocessing>";
+            // an empty condition carries the maximum, which manual marking needs; 0 says that nothing is marked
+            $conditions =
+                $conditions === '' && $this->question->parts !== []
+                    ? '<respcondition continue="Yes"><conditionvar><other/></conditionvar></respcondition>'
+                    : $conditions;
+
+            return $conditions === ''
+                ? ''
+                : "<resprocessing><outcomes><decvar varname=\"SCORE\" vartype=\"Decimal\" defaultval=\"0\" maxvalue=\"$max\"/>".
+                    "</outcomes>$conditions</resprocessing>";
         }
         $conditions = '';
         $all = $this->question->scoring->all && count($this->question->parts) > 1;
         foreach ($this->terms as $id => $terms) {
             foreach ($terms->list as $i => [$test, $value, $rule]) {
                 $shows = $feedback->shown((string) $id, $i, $rule);
-                $set = $value->isZero() || $all ? '' : '<setvar varname="SCORE" action="Add">'.Credit::float($value).'</setvar>';
-                $conditions .= $set.$shows === '' ? '' : "<respcondition continue=\"Yes\"><conditionvar>$test</conditionvar>$set$shows</respcondition>";
+                $set = $value->isZero() || $all ? '' : '<setvar varname="SCORE" action="Add">'.ScoreFloats::float($value).'</setvar>';
+                $conditions .=
+                    $set.$shows === ''
+                        ? ''
+                        : "<respcondition continue=\"Yes\"><conditionvar>$test</conditionvar>$set$shows</respcondition>";
             }
         }
         if ($all) {
-            $conditions .= '<respcondition continue="Yes"><conditionvar>'.Terms::all(array_values(array_map(fn (Terms $terms): string => $terms->right, $this->terms)))."</conditionvar><setvar varname=\"SCORE\" action=\"Add\">$max</setvar></respcondition>";
+            $conditions .=
+                '<respcondition continue="Yes"><conditionvar>'.
+                Terms::all(array_values(array_map(fn (Terms $terms): string => $terms->right, $this->terms))).
+                "</conditionvar><setvar varname=\"SCORE\" action=\"Add\">$max</setvar></respcondition>";
         }
         $conditions .= implode('', $feedback->conditions());
         [$low, $high] = [$this->question->scoring->low(), $this->question->scoring->high()];
@@ -174,22 +285,42 @@ final class ItemWriter
             [$own, $most] = [$this->question->parts[0]->bound('low'), $this->question->parts[0]->bound('high')];
             [$low, $high] = [$own->isGreaterThan($low) ? $own : $low, $most->isLessThan($high) ? $most : $high];
         }
-        $bounds = ' minvalue="'.Credit::float($low->multipliedBy($this->question->points())).'" maxvalue="'.Credit::float($high->multipliedBy($this->question->points())).'"';
+        $bounds =
+            ' minvalue="'.
+            ScoreFloats::float($low->multipliedBy($this->question->points())).
+            '" maxvalue="'.
+            ScoreFloats::float($high->multipliedBy($this->question->points())).
+            '"';
 
-        $conditions = $conditions === '' ? '<respcondition><conditionvar><other/></conditionvar></respcondition>' : $conditions; // there has to be one
+        // there has to be one
+        $conditions = $conditions === '' ? '<respcondition><conditionvar><other/></conditionvar></respcondition>' : $conditions;
 
-        return "<resprocessing scoremodel=\"SumofScores\"><outcomes><decvar varname=\"SCORE\" vartype=\"Decimal\" defaultval=\"0\"$bounds/></outcomes>$conditions</resprocessing>";
+        return '<resprocessing scoremodel="SumofScores"><outcomes>'.
+            "<decvar varname=\"SCORE\" vartype=\"Decimal\" defaultval=\"0\"$bounds/></outcomes>$conditions</resprocessing>";
     }
 
     private function metadata(): string
     {
-        $record = $this->question->toJson()->record ?? new \stdClass;
+        $record = $this->question->toJson()->record ?? new \stdClass();
         assert($record instanceof \stdClass);
-        $topic = is_array($record->topics ?? null) && is_array($record->topics[0] ?? null) ? implode(' > ', array_filter($record->topics[0], is_string(...))) : '';
+        $topic =
+            is_array($record->topics ?? null) && is_array($record->topics[0] ?? null)
+                ? implode(' > ', array_filter($record->topics[0], is_string(...)))
+                : '';
         $tags = is_array($record->tags ?? null) ? implode(', ', array_filter($record->tags, is_string(...))) : '';
-        $difficulty = [1 => 'very easy', 2 => 'easy', 3 => 'medium', 4 => 'difficult', 5 => 'very difficult'][is_int($record->difficulty ?? null) ? $record->difficulty : 0] ?? '';
-        $field = fn (string $label, mixed $entry): string => is_string($entry) && $entry !== '' ? "<qtimetadatafield><fieldlabel>$label</fieldlabel><fieldentry>".Xml::escape($entry).'</fieldentry></qtimetadatafield>' : '';
-        $fields = $field('qmd_topic', $topic).$field('qmd_keywords', $tags).$field('qmd_levelofdifficulty', $difficulty).$field('qmd_author', $record->author ?? '').$field('qmd_maximumscore', Credit::float($this->question->points()));
+        $difficulty =
+            [1 => 'very easy', 2 => 'easy', 3 => 'medium', 4 => 'difficult', 5 => 'very difficult'][
+                is_int($record->difficulty ?? null) ? $record->difficulty : 0
+            ] ?? '';
+        $field = fn (string $label, mixed $entry): string => is_string($entry) && $entry !== ''
+            ? "<qtimetadatafield><fieldlabel>$label</fieldlabel><fieldentry>".Xml::escape($entry).'</fieldentry></qtimetadatafield>'
+            : '';
+        $fields =
+            $field('qmd_topic', $topic).
+            $field('qmd_keywords', $tags).
+            $field('qmd_levelofdifficulty', $difficulty).
+            $field('qmd_author', $record->author ?? '').
+            $field('qmd_maximumscore', ScoreFloats::float($this->question->points()));
 
         return "<itemmetadata><qtimetadata>$fields</qtimetadata></itemmetadata>";
     }
@@ -203,7 +334,10 @@ final class ItemWriter
             $this->lose('qti12.hints', 'Hints go along, but not what they cost.');
         }
         if ($feedback->losesTime()) {
-            $this->lose('qti12.feedback_time', 'Feedback shows after each answer there, whether it was to show during tries or after them.');
+            $this->lose(
+                'qti12.feedback_time',
+                'Feedback shows after each answer there, whether it was to show during tries or after them.',
+            );
         }
         if ($feedback->losesStates()) {
             $this->lose('qti12.feedback', 'Some feedback depends on how much was earned, which QTI 1.2.1 cannot ask; it is left out.');

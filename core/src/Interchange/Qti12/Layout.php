@@ -10,7 +10,8 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
 
 /**
- * A body as flows of material and responses. Words with no response among them stay HTML in one piece; where responses stand in a text it is cut there,
+ * A body as flows of material and responses. Words with no response among them stay HTML in one piece; where responses stand in a text it
+ * is cut there,
  * and what lies in tables and lists follows one after the other.
  */
 final class Layout
@@ -30,8 +31,11 @@ final class Layout
      * @param  \Closure(string, string|null): string  $response  the response of a part, or of one of its gaps
      * @param  \Closure(list<Element|string>): list<Element|string>  $outward  nodes as they leave
      */
-    private function __construct(private readonly \Closure $material, private readonly \Closure $response, private readonly \Closure $outward)
-    {
+    private function __construct(
+        private readonly \Closure $material,
+        private readonly \Closure $response,
+        private readonly \Closure $outward,
+    ) {
     }
 
     /**
@@ -64,7 +68,7 @@ final class Layout
 
     private function top(Element|string $node): void
     {
-        if (! $node instanceof Element || ! self::asks($node)) {
+        if (! ($node instanceof Element) || ! self::asks($node)) {
             $this->run .= Serialiser::html(($this->outward)([$node]));
         } elseif ($node->name === 'div' && $node->attribute('data-part') !== null) {
             $this->flush();
@@ -81,14 +85,20 @@ final class Layout
     private function cut(Element $node): void
     {
         foreach ($node->children as $child) {
-            if (! $child instanceof Element || ! self::asks($child)) {
+            if (! ($child instanceof Element) || ! self::asks($child)) {
                 $this->run .= Serialiser::html(($this->outward)([$child]));
             } elseif ($child->attribute('data-part') !== null || $child->attribute('data-gap') !== null) {
                 $this->flush();
                 $gap = $child->attribute('data-gap');
-                $this->xml .= ($this->response)($gap === null ? (string) $child->attribute('data-part') : (string) $child->attribute('data-of'), $gap);
+                $this->xml .= ($this->response)(
+                    $gap === null ? (string) $child->attribute('data-part') : (string) $child->attribute('data-of'),
+                    $gap,
+                );
                 $this->run = implode('', array_map(fn (string $tag): string => "<$tag>", $this->open));
-            } elseif (isset(AllowList::BLOCK[$child->name]) || in_array($child->name, ['li', 'tr', 'td', 'th', 'tbody', 'thead', 'caption'], true)) {
+            } elseif (
+                isset(AllowList::BLOCK[$child->name]) ||
+                in_array($child->name, ['li', 'tr', 'td', 'th', 'tbody', 'thead', 'caption'], true)
+            ) {
                 $this->losesLayout = $this->losesLayout || $child->name !== 'p';
                 $this->flush();
                 $this->xml .= '</flow><flow>';

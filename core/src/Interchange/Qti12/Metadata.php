@@ -9,7 +9,21 @@ use WideQuarry\Interchange\Qti30\Xml;
 /** What is said of an item: by the names the standard has for it (qmd_…), and whatever else, kept as it came. */
 final readonly class Metadata
 {
-    private const DIFFICULTY = ['very easy' => 1, 'easy' => 2, 'medium' => 3, 'moderate' => 3, 'difficult' => 4, 'hard' => 4, 'very difficult' => 5, 'very hard' => 5, '1' => 1, '2' => 2, '3' => 3, '4' => 4, '5' => 5];
+    private const DIFFICULTY = [
+        'very easy' => 1,
+        'easy' => 2,
+        'medium' => 3,
+        'moderate' => 3,
+        'difficult' => 4,
+        'hard' => 4,
+        'very difficult' => 5,
+        'very hard' => 5,
+        '1' => 1,
+        '2' => 2,
+        '3' => 3,
+        '4' => 4,
+        '5' => 5,
+    ];
 
     private const MOST = 100;
 
@@ -20,14 +34,19 @@ final readonly class Metadata
 
     public static function of(\DOMElement $item): self
     {
-        $record = new \stdClass;
+        $record = new \stdClass();
         $fields = [];
         $given = [];
         foreach (Xml::all($item, 'qtimetadatafield') as $field) {
-            $given[] = [trim((string) Xml::child($field, 'fieldlabel')?->textContent), trim((string) Xml::child($field, 'fieldentry')?->textContent)];
+            $given[] = [
+                trim((string) Xml::child($field, 'fieldlabel')?->textContent),
+                trim((string) Xml::child($field, 'fieldentry')?->textContent),
+            ];
         }
         foreach (Xml::child($item, 'itemmetadata')?->getElementsByTagName('*') ?? [] as $field) {
-            str_starts_with((string) $field->localName, 'qmd_') && $given[] = [(string) $field->localName, trim($field->textContent)];
+            if (str_starts_with((string) $field->localName, 'qmd_')) {
+                $given[] = [(string) $field->localName, trim($field->textContent)];
+            }
         }
         foreach ($given as [$label, $entry]) {
             if ($label !== '' && $entry !== '' && ! self::known($record, strtolower($label), $entry) && count($fields) < self::MOST) {
@@ -44,10 +63,23 @@ final readonly class Metadata
         $difficulty = self::DIFFICULTY[strtolower($entry)] ?? null;
         if ($label === 'qmd_levelofdifficulty' && $difficulty !== null) {
             $record->difficulty = $difficulty;
-        } elseif ($label === 'qmd_topic' && mb_strlen($entry) <= 200) {
-            $record->topics = [array_values(array_filter(array_map(trim(...), explode(' > ', $entry)), fn (string $step): bool => $step !== ''))];
+        } elseif (in_array($label, ['qmd_topic', 'cc_question_category'], true) && mb_strlen($entry) <= 200) {
+            $record->topics = [
+                array_values(array_filter(array_map(trim(...), explode(' > ', $entry)), fn (string $step): bool => $step !== '')),
+            ];
         } elseif ($label === 'qmd_keywords') {
-            $record->tags = array_slice(array_values(array_unique(array_filter(array_map(trim(...), preg_split('/[,;]/', $entry) ?: []), fn (string $tag): bool => $tag !== '' && mb_strlen($tag) <= 100))), 0, 100);
+            $record->tags = array_slice(
+                array_values(
+                    array_unique(
+                        array_filter(
+                            array_map(trim(...), preg_split('/[,;]/', $entry) ?: []),
+                            fn (string $tag): bool => $tag !== '' && mb_strlen($tag) <= 100,
+                        ),
+                    ),
+                ),
+                0,
+                100,
+            );
         } elseif ($label === 'qmd_author' && mb_strlen($entry) <= 1000) {
             $record->author = $entry;
         } else {

@@ -5,24 +5,25 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti12;
 
 use WideQuarry\Assembly\Assessment;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Stimulus\Stimulus;
 
 /** Our own questions, kept beside a document by our writer (decision 4); they hold only as long as the document is as it was written. */
 final readonly class OwnDocument
 {
-    private function __construct(private SafeZip $zip, private string $file, private \stdClass $head, private Parts $kinds)
+    private function __construct(private SafeZip $zip, private string $file, private \stdClass $head, private PartKinds $kinds)
     {
     }
 
     /** @return self|Notice|null null when there is nothing of ours beside it; a notice when it does not hold any more */
-    public static function beside(SafeZip $zip, string $document, string $xml, Parts $kinds): self|Notice|null
+    public static function beside(SafeZip $zip, string $document, string $xml, PartKinds $kinds): self|Notice|null
     {
         $file = (string) preg_replace('/\.xml$/', '.wide-quarry.jsonl', $document);
         if ($file === $document || ! $zip->has($file)) {
@@ -32,21 +33,70 @@ final readonly class OwnDocument
             try {
                 $head = Json::decode($line);
             } catch (Malformed) {
-                return Notice::note('extension.broken', 'What was kept beside this document cannot be read; the document itself was read.', $document);
+                return Notice::note(
+                    'extension.broken',
+                    'Our own copy of these questions in the package cannot be read, so the document itself was imported.',
+                    $document,
+                );
             }
 
-            return $head instanceof \stdClass && ($head->sha256 ?? null) === hash('sha256', $xml) ? new self($zip, $file, $head, $kinds) : Notice::note('extension.changed', 'This document was changed since it was written here, so it was read as it is now.', $document);
+            return match (true) {
+                ! ($head instanceof \stdClass) || ($head->sha256 ?? null) !== hash('sha256', $xml) => Notice::note(
+                    'extension.changed',
+                    'This document was edited after we exported it, so the edited version was imported.',
+                    $document,
+                ),
+                ! isset($head->stimuli) && self::namesStimuli($zip, $file) => Notice::note(
+                    'extension.no_stimuli',
+                    'Our own copy of these questions in the package lacks their stimuli, so the document itself was imported, with '.
+                        'the passages in its questions.',
+                    $document,
+                ),
+                default => new self($zip, $file, $head, $kinds),
+            };
         }
 
         return null;
+    }
+
+    /** Whether a question names a stimulus: files we exported until 2026-11 contain none. */
+    private static function namesStimuli(SafeZip $zip, string $file): bool
+    {
+        foreach ($zip->lines($file) as $line) {
+            if (str_contains($line, '"stimuli":["')) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return iterable<\stdClass|Medium|Notice> */
     public function read(): iterable
     {
         foreach (is_array($this->head->media ?? null) ? $this->head->media : [] as $entry) {
-            if ($entry instanceof \stdClass && is_string($entry->id ?? null) && is_string($entry->file ?? null) && is_string($entry->type ?? null) && is_string($entry->name ?? null) && $this->zip->has($entry->file)) {
-                yield Medium::of($entry->id, $entry->type, $entry->name, $this->zip->read($entry->file));
+            if (
+                $entry instanceof \stdClass &&
+                is_string($entry->id ?? null) &&
+                is_string($entry->file ?? null) &&
+                is_string($entry->type ?? null) &&
+                is_string($entry->name ?? null) &&
+                $this->zip->has($entry->file)
+            ) {
+                yield Medium::kept($this->zip, $entry->id, $entry->type, $entry->name, $entry->file);
+            }
+        }
+        foreach (is_array($this->head->stimuli ?? null) ? $this->head->stimuli : [] as $stimulus) {
+            try {
+                yield PackageContents::thing('stimulus', Stimulus::read($stimulus)->toJson());
+            } catch (Malformed $problem) {
+                yield Notice::problem(
+                    $problem->rule,
+                    "A stimulus was left out: {$problem->getMessage()}",
+                    $this->file,
+                    1,
+                    $problem->path,
+                );
             }
         }
         foreach ($this->zip->lines($this->file) as $number => $line) {
@@ -54,14 +104,23 @@ final readonly class OwnDocument
                 continue;
             }
             try {
-                yield Found::thing('question', Question::read(Json::decode($line), $this->kinds)->toJson());
+                yield PackageContents::thing('question', Question::read(Json::decode($line), $this->kinds)->toJson());
             } catch (Malformed $problem) {
-                yield Notice::problem($problem->rule, "One question was left out: {$problem->getMessage()}", $this->file, $number, $problem->path);
+                yield Notice::problem(
+                    $problem->rule,
+                    "One question was left out: {$problem->getMessage()}",
+                    $this->file,
+                    $number,
+                    $problem->path,
+                );
             }
+        }
+        if ($this->zip->isUnlikeDeclared($this->file)) {
+            yield $this->zip->sizeNotice($this->file);
         }
         if (isset($this->head->assessment)) {
             try {
-                yield Found::thing('assessment', Assessment::read($this->head->assessment, $this->kinds)->toJson());
+                yield PackageContents::thing('assessment', Assessment::read($this->head->assessment, $this->kinds)->toJson());
             } catch (Malformed $problem) {
                 yield Notice::problem($problem->rule, "A test was left out: {$problem->getMessage()}", $this->file, 1, $problem->path);
             }

@@ -9,8 +9,8 @@ use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\Source;
-use WideQuarry\Interchange\Unreadable;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Interchange\UnreadableFile;
+use WideQuarry\Question\PartKinds;
 
 /** A document of QTI 1.2.1, or every one in a package, whatever its manifest says or whether it has one. */
 final class PackageReader
@@ -18,7 +18,7 @@ final class PackageReader
     /** So many bytes of a file are looked at to see what it is. */
     private const HEAD = 4000;
 
-    /** @var array<string, bool> media handed out already, by id */
+    /** @var array<string, bool> ids of media and stimuli already yielded */
     private array $given = [];
 
     /** @var list<Medium> */
@@ -27,25 +27,56 @@ final class PackageReader
     private readonly Tests $tests;
 
     /** @param  string  $format  what the questions are said to come from */
-    public function __construct(private readonly Parts $kinds, private readonly string $format = 'qti12', private readonly bool $inPercent = false)
-    {
+    public function __construct(
+        private readonly PartKinds $kinds,
+        private readonly string $format = 'qti12',
+        private readonly bool $inPercent = false,
+    ) {
         $this->tests = new Tests($kinds);
     }
 
     /** @return list<string> files of a package that hold questions of this version */
     public static function documents(SafeZip $zip): array
     {
-        if ($zip->has('imsmanifest.xml') && preg_match('/imsqti_(?:item|test)_xmlv[23]/', $zip->read('imsmanifest.xml')) === 1) {
-            return []; // of a later version, whose files need not be looked at
-        }
+        $later = self::ofLaterVersions($zip);
         $found = [];
         foreach (array_map(strval(...), array_keys($zip->entries)) as $name) {
-            if (preg_match('/\.(?:xml|qti|dat)$/i', $name) === 1 && ! str_ends_with(strtolower($name), 'imsmanifest.xml') && preg_match('/<(?:\w+:)?questestinterop[\s>]/i', str_replace("\0", '', substr($zip->read($name), 0, self::HEAD))) === 1) {
+            if (
+                isset($later[$name]) ||
+                preg_match('/\.(?:xml|qti|dat)$/i', $name) !== 1 ||
+                str_ends_with(strtolower($name), 'imsmanifest.xml')
+            ) {
+                continue;
+            }
+            if (preg_match('/<(?:\w+:)?questestinterop[\s>]/i', str_replace("\0", '', $zip->head($name, self::HEAD))) === 1) {
                 $found[] = $name;
             }
         }
 
         return $found;
+    }
+
+    /** @return array<string, int> files that the manifest declares as another version, so they need not be opened */
+    private static function ofLaterVersions(SafeZip $zip): array
+    {
+        $manifest = $zip->has('imsmanifest.xml') ? $zip->read('imsmanifest.xml') : '';
+        if (preg_match_all('/<(?:\w+:)?resource\b[^>]*>/', $manifest, $m) === false) {
+            return [];
+        }
+        $files = [];
+        foreach ($m[0] as $resource) {
+            if (
+                preg_match('/\stype\s*=\s*["\']imsqti_\w+?v[23]p/i', $resource) === 1 &&
+                preg_match('/\shref\s*=\s*["\']([^"\']+)/', $resource, $href) === 1
+            ) {
+                $file = $zip->find('imsmanifest.xml', html_entity_decode($href[1], ENT_QUOTES | ENT_XML1));
+                if ($file !== null) {
+                    $files[$file] = 1;
+                }
+            }
+        }
+
+        return $files;
     }
 
     /** @return iterable<\stdClass|Medium|Notice> */
@@ -78,15 +109,15 @@ final class PackageReader
                 if ($own !== null) {
                     yield $own;
                 }
-                yield from $this->document($xml, $file, fn (string $href): ?Medium => $this->medium($zip, $file, $href));
-            } catch (Unreadable $problem) {
+                yield from $this->document($xml, $file, fn (string $href): Medium|Notice|null => $this->medium($zip, $file, $href));
+            } catch (UnreadableFile $problem) {
                 yield Notice::problem($problem->rule, $problem->getMessage(), $file);
             }
         }
         yield from $this->tests->made();
     }
 
-    /** @return iterable<\stdClass|Medium|Notice> every medium once */
+    /** @return iterable<\stdClass|Medium|Notice> every medium and stimulus once */
     private function mine(OwnDocument $own): iterable
     {
         foreach ($own->read() as $thing) {
@@ -95,20 +126,32 @@ final class PackageReader
                     continue;
                 }
                 $this->given[$thing->id] = true;
+            } elseif (
+                $thing instanceof \stdClass &&
+                $thing->type === 'stimulus' &&
+                $thing->value instanceof \stdClass &&
+                is_string($thing->value->id)
+            ) {
+                if (isset($this->given[$thing->value->id])) {
+                    continue;
+                }
+                $this->given[$thing->value->id] = true;
             }
             yield $thing;
         }
     }
 
     /**
-     * @param  \Closure(string): ?Medium  $medium
+     * @param  \Closure(string): (Medium|Notice|null)  $medium
      * @return iterable<\stdClass|Medium|Notice>
      */
     private function document(string $xml, string $file, \Closure $medium): iterable
     {
         $document = SafeXml::open($xml, $file);
         yield from $document->notices;
-        foreach ((new DocumentReader($this->kinds, $file, $medium, $this->tests, $this->format, $this->inPercent))->read($document->root) as $thing) {
+        foreach (
+            (new DocumentReader($this->kinds, $file, $medium, $this->tests, $this->format, $this->inPercent))->read($document->root) as $thing
+        ) {
             yield from $this->waiting;
             $this->waiting = [];
             yield $thing;
@@ -116,12 +159,12 @@ final class PackageReader
     }
 
     /** Named as packages name their files: with or without %20, from the document or from the top. */
-    private function medium(SafeZip $zip, string $from, string $href): ?Medium
+    private function medium(SafeZip $zip, string $from, string $href): Medium|Notice|null
     {
         $href = (string) preg_replace('~^(?:\$|%24)[A-Z0-9_-]+(?:\$|%24)/?~i', '', $href); // where the files of a cartridge begin
-        $file = $zip->find($from, $href) ?? $zip->find($from, rawurldecode($href)) ?? $zip->ending(rawurldecode($href));
-        $medium = $file === null ? null : Medium::fromFile($file, $zip->read($file));
-        if ($medium !== null && ! isset($this->given[$medium->id])) {
+        $file = $zip->find($from, $href) ?? ($zip->find($from, rawurldecode($href)) ?? $zip->ending(rawurldecode($href)));
+        $medium = $file === null ? null : Medium::packed($zip, $file);
+        if ($medium instanceof Medium && ! isset($this->given[$medium->id])) {
             $this->given[$medium->id] = true;
             $this->waiting[] = $medium;
         }

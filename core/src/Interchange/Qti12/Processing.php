@@ -5,17 +5,18 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti12;
 
 use Brick\Math\BigRational;
-use WideQuarry\Interchange\Keys\Marks;
+use WideQuarry\Interchange\Keys\ItemMarking;
 use WideQuarry\Interchange\Keys\Probe;
-use WideQuarry\Interchange\Qti30\Credit;
+use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Numbers\Exact;
 
 /**
- * How an item is marked (QTI 1.2.1 ASI, 3.4): conditions one after the other, each with what it does to the score and what it shows. One that holds
+ * How an item is marked (QTI 1.2.1 ASI, 3.4): conditions one after the other, each with what it does to the score and what it shows. One
+ * that holds
  * ends it, unless it says to go on.
  */
-final class Processing implements Marks
+final class Processing implements ItemMarking
 {
     /** @var list<array{condition: Condition, sets: list<array{string, BigRational}>, shows: list<string>, on: bool}> */
     private array $steps = [];
@@ -42,10 +43,16 @@ final class Processing implements Marks
             $this->least = Exact::read(trim($score->getAttribute('minvalue')));
             $this->most = Exact::read(trim($score->getAttribute('maxvalue')));
         }
-        $name = ($score?->getAttribute('varname') ?? '') ?: 'SCORE';
+        $name = $score?->getAttribute('varname') ?? '' ?: 'SCORE';
         foreach ($element === null ? [] : Xml::children($element, 'respcondition') as $step) {
             $this->step($step, $name);
         }
+    }
+
+    /** The maximum score, where the source states it. */
+    public function most(): ?BigRational
+    {
+        return $this->most;
     }
 
     public function isWhole(): bool
@@ -55,7 +62,7 @@ final class Processing implements Marks
 
     public function isEmpty(): bool
     {
-        return $this->steps === [];
+        return array_filter($this->steps, fn (array $step): bool => $step['sets'] !== [] || $step['shows'] !== []) === [];
     }
 
     public function run(array $given): array
@@ -111,12 +118,21 @@ final class Processing implements Marks
         $sets = [];
         foreach (Xml::children($element, 'setvar') as $set) {
             $value = Exact::read(trim($set->textContent));
-            $value = $value !== null && strlen(explode('.', trim($set->textContent))[1] ?? '') >= 4 ? Credit::near($value) : $value; // a third is written as 0.3333
+            // a third is written as 0.3333
+            $value = $value !== null && strlen(explode('.', trim($set->textContent))[1] ?? '') >= 4 ? ScoreFloats::near($value) : $value;
             if (strcasecmp($set->getAttribute('varname') ?: 'SCORE', $score) === 0 && $value !== null) {
                 $sets[] = [strtolower($set->getAttribute('action') ?: 'Set'), $value];
             }
         }
-        $shows = array_map(fn (\DOMElement $shown): string => $shown->getAttribute('linkrefid'), Xml::children($element, 'displayfeedback'));
-        $this->steps[] = ['condition' => $condition, 'sets' => $sets, 'shows' => $shows, 'on' => strcasecmp($element->getAttribute('continue'), 'yes') === 0];
+        $shows = array_map(
+            fn (\DOMElement $shown): string => $shown->getAttribute('linkrefid'),
+            Xml::children($element, 'displayfeedback'),
+        );
+        $this->steps[] = [
+            'condition' => $condition,
+            'sets' => $sets,
+            'shows' => $shows,
+            'on' => strcasecmp($element->getAttribute('continue'), 'yes') === 0,
+        ];
     }
 }

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti12;
 
-use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\WritableFormat;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /** QTI 1.2.1 of IMS: one document, or a package of several. */
 final readonly class Qti12Format implements WritableFormat
 {
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
@@ -21,9 +21,16 @@ final readonly class Qti12Format implements WritableFormat
         return 'qti12';
     }
 
+    public function family(): string
+    {
+        return 'qti1';
+    }
+
     public function recognises(Source $source): bool
     {
-        return $source->isZip() ? PackageReader::documents($source->zip()) !== [] : preg_match('/<(?:\w+:)?questestinterop[\s>]/i', str_replace("\0", '', $source->head())) === 1;
+        return $source->isZip()
+            ? PackageReader::documents($source->zip()) !== []
+            : preg_match('/<(?:\w+:)?questestinterop[\s>]/i', str_replace("\0", '', $source->head())) === 1;
     }
 
     public function read(Source $source): iterable
@@ -31,7 +38,7 @@ final readonly class Qti12Format implements WritableFormat
         return (new PackageReader($this->kinds))->read($source);
     }
 
-    public function write(Found $content, string $file): array
+    public function write(PackageContents $content, string $file): array
     {
         return (new PackageWriter($this->kinds))->write($content, $file);
     }

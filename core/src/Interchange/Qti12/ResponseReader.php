@@ -4,17 +4,38 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti12;
 
+use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Keys\Probe;
 use WideQuarry\Interchange\Keys\Response;
-use WideQuarry\Interchange\Keys\Shape;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Question\FieldWidth;
 
 /** A response element of an item and how it is rendered (QTI 1.2.1 ASI, 3.2 and 3.3), as what may be given there. */
 final readonly class ResponseReader
 {
+    /** @var \ArrayObject<int, string> */
+    private \ArrayObject $repeated;
+
     /** @param  \Closure(string): string  $clean  rich text as we keep it */
-    public function __construct(private Processing $processing, private Material $material, private \Closure $clean)
+    public function __construct(private Processing $processing, private MaterialReader $material, private \Closure $clean)
     {
+        $this->repeated = new \ArrayObject;
+    }
+
+    /** @return list<string> duplicate identifiers */
+    public function repeated(): array
+    {
+        return array_values(array_unique(array_filter((array) $this->repeated, is_string(...))));
+    }
+
+    /** The text of an unsupported interaction, for whoever marks it. */
+    public function unread(\DOMElement $element): string
+    {
+        $labels = array_filter(
+            array_map(fn (\DOMElement $label): string => $this->material->inside($label), Xml::all($element, 'response_label')),
+        );
+
+        return $labels === [] ? '' : '<ul>'.implode('', array_map(fn (string $label): string => "<li>$label</li>", $labels)).'</ul>';
     }
 
     /** @return Response|null null when it is of a kind that cannot be translated */
@@ -26,7 +47,11 @@ final readonly class ResponseReader
 
         return match (true) {
             $element->localName === 'response_grp' => $choice === null ? null : $this->groups($id, $element, $choice),
-            $choice !== null && strcasecmp($element->getAttribute('rcardinality'), 'ordered') === 0 => $this->order($id, $element, $choice),
+            $choice !== null && strcasecmp($element->getAttribute('rcardinality'), 'ordered') === 0 => $this->order(
+                $id,
+                $element,
+                $choice,
+            ),
             $choice !== null => $this->choice($id, $element, $choice),
             $field !== null && count(Xml::children($field, 'response_label')) <= 1 => $this->typed($id, $element, $field),
             $slider !== null && $element->localName === 'response_num' => $this->slider($id, $element, $slider),
@@ -39,8 +64,12 @@ final readonly class ResponseReader
     {
         $labels = [];
         foreach (Xml::all($render, 'response_label') as $label) {
-            $option = trim($label->getAttribute('ident'));
-            if ($option !== '' && ! isset($labels[$option])) {
+            $option = $ident = trim($label->getAttribute('ident'));
+            for ($n = 2; $option !== '' && isset($labels[$option]); $n++) {
+                $option = "$ident-$n"; // kept under a new identifier, with a notice
+                $this->repeated->append($ident);
+            }
+            if ($option !== '') {
                 $labels[$option] = ($this->clean)(ItemReader::paragraph($this->material->inside($label)));
             }
         }
@@ -57,7 +86,15 @@ final readonly class ResponseReader
     /** Rich text of what is asked in front of a response. */
     public function prompt(\DOMElement $element): string
     {
-        return ($this->clean)(implode('', array_map(fn (\DOMElement $prompt): string => ItemReader::paragraph($this->material->inside($prompt)), Xml::children($element, 'material'))));
+        return ($this->clean)(
+            implode(
+                '',
+                array_map(
+                    fn (\DOMElement $prompt): string => ItemReader::paragraph($this->material->inside($prompt)),
+                    Xml::children($element, 'material'),
+                ),
+            ),
+        );
     }
 
     private function choice(string $id, \DOMElement $element, \DOMElement $render): ?Response
@@ -65,12 +102,12 @@ final readonly class ResponseReader
         $shuffle = strcasecmp($render->getAttribute('shuffle'), 'yes') === 0;
         $fixed = [];
         foreach (Xml::all($render, 'response_label') as $label) {
-            $fixed[trim($label->getAttribute('ident'))] = $shuffle && strcasecmp($label->getAttribute('rshuffle'), 'no') === 0;
+            $fixed[trim($label->getAttribute('ident'))] ??= $shuffle && strcasecmp($label->getAttribute('rshuffle'), 'no') === 0;
         }
         $options = $ids = [];
         foreach ($this->labels($render) as $option => $html) {
             $ids[] = (string) $option;
-            $options[] = (object) ['id' => (string) $option, 'html' => $html, ...($fixed[$option] ? ['fixed' => true] : [])];
+            $options[] = (object) ['id' => (string) $option, 'html' => $html, ...$fixed[$option] ?? false ? ['fixed' => true] : []];
         }
         if ($options === []) {
             return null;
@@ -78,30 +115,73 @@ final readonly class ResponseReader
         $several = strcasecmp($element->getAttribute('rcardinality'), 'multiple') === 0;
         $inline = ! $several && $this->standsInText($element);
         $most = $render->getAttribute('maxnumber');
-        $settings = $inline ? (object) ['options' => array_map(fn (\stdClass $option): \stdClass => (object) ['id' => $option->id, 'html' => $option->html], $options), 'shuffle' => $shuffle]
-            : (object) ['options' => $options, 'max' => $several ? (ctype_digit($most) && (int) $most > 1 ? (int) $most : null) : 1, 'shuffle' => $shuffle];
+        $settings = $inline
+            ? (object) [
+                'options' => array_map(
+                    fn (\stdClass $option): \stdClass => (object) ['id' => $option->id, 'html' => $option->html],
+                    $options,
+                ),
+                'shuffle' => $shuffle,
+            ]
+            : (object) [
+                'options' => $options,
+                'max' => $several ? (ctype_digit($most) && (int) $most > 1 ? (int) $most : null) : 1,
+                'shuffle' => $shuffle,
+            ];
 
-        return new Response($id, $inline ? 'menu' : 'choice', $settings, Shape::Picks, $ids, $several, $this->probes($element));
+        return new Response($id, $inline ? 'menu' : 'choice', $settings, AnswerShape::Picks, $ids, $several, $this->probes($element));
     }
 
     /** Whether words go on behind it, with none of its own before, or others stand beside it: a gap in a sentence. */
     private function standsInText(\DOMElement $element): bool
     {
         $next = $element->nextElementSibling;
-        $beside = $element->parentNode instanceof \DOMElement && $element->parentNode->localName === 'flow' ? Xml::children($element->parentNode) : [];
-        if (count(array_filter($beside, fn (\DOMElement $one): bool => str_starts_with((string) $one->localName, 'response_') && Xml::children($one, 'material') === [])) > 1 && count($beside) > 1 && Xml::children($element, 'material') === []) {
+        $beside =
+            $element->parentNode instanceof \DOMElement && $element->parentNode->localName === 'flow'
+                ? Xml::children($element->parentNode)
+                : [];
+        if (
+            count(
+                array_filter(
+                    $beside,
+                    fn (\DOMElement $one): bool => str_starts_with((string) $one->localName, 'response_') &&
+                        Xml::children($one, 'material') === [],
+                ),
+            ) > 1 &&
+            count($beside) > 1 &&
+            Xml::children($element, 'material') === []
+        ) {
             return true;
         }
 
-        return $next?->localName === 'material' && Xml::children($element, 'material') === [] && preg_match('~^\s*(?:$|<(?:p|div|ul|ol|table|h\d|blockquote|pre)\b)~i', $this->material->inside($next)) !== 1;
+        return $next?->localName === 'material' &&
+            Xml::children($element, 'material') === [] &&
+            preg_match('~^\s*(?:$|<(?:p|div|ul|ol|table|h\d|blockquote|pre)\b)~i', $this->material->inside($next)) !== 1;
     }
 
     private function order(string $id, \DOMElement $element, \DOMElement $render): ?Response
     {
         $labels = $this->labels($render);
-        $settings = (object) ['items' => array_map(fn (int|string $item, string $html): \stdClass => (object) ['id' => (string) $item, 'html' => $html], array_keys($labels), $labels), 'layout' => 'column'];
+        $settings = (object) [
+            'items' => array_map(
+                fn (int|string $item, string $html): \stdClass => (object) ['id' => (string) $item, 'html' => $html],
+                array_keys($labels),
+                $labels,
+            ),
+            'layout' => 'column',
+        ];
 
-        return count($labels) < 2 ? null : new Response($id, 'order', $settings, Shape::Sequence, array_map(strval(...), array_keys($labels)), false, $this->probes($element));
+        return count($labels) < 2
+            ? null
+            : new Response(
+                $id,
+                'order',
+                $settings,
+                AnswerShape::Sequence,
+                array_map(strval(...), array_keys($labels)),
+                false,
+                $this->probes($element),
+            );
     }
 
     /** What is put to what: labels that name those they go to (match_group), and the others. */
@@ -110,37 +190,94 @@ final readonly class ResponseReader
         $labels = $this->labels($render);
         $left = [];
         foreach (Xml::all($render, 'response_label') as $label) {
-            $label->getAttribute('match_group') === '' || $left[trim($label->getAttribute('ident'))] = true;
+            if ($label->getAttribute('match_group') !== '') {
+                $left[trim($label->getAttribute('ident'))] = true;
+            }
         }
         $most = [];
         foreach (Xml::all($render, 'response_label') as $label) {
-            $most[trim($label->getAttribute('ident'))] = ctype_digit($label->getAttribute('match_max')) && (int) $label->getAttribute('match_max') > 0 ? (int) $label->getAttribute('match_max') : null;
+            $most[trim($label->getAttribute('ident'))] =
+                ctype_digit($label->getAttribute('match_max')) && (int) $label->getAttribute('match_max') > 0
+                    ? (int) $label->getAttribute('match_max')
+                    : null;
         }
-        $item = fn (int|string $one): \stdClass => (object) ['id' => (string) $one, 'html' => $labels[$one] ?? '', 'uses' => $most[$one] ?? null];
+        $item = fn (int|string $one): \stdClass => (object) [
+            'id' => (string) $one,
+            'html' => $labels[$one] ?? '',
+            'uses' => $most[$one] ?? null,
+        ];
         [$firsts, $seconds] = [array_keys(array_intersect_key($labels, $left)), array_keys(array_diff_key($labels, $left))];
         if ($firsts === [] || $seconds === []) {
             return null;
         }
-        $settings = (object) ['left' => array_map($item, $firsts), 'right' => array_map($item, $seconds), 'by' => 'lines', 'shuffle' => strcasecmp($render->getAttribute('shuffle'), 'yes') === 0];
-        $probes = array_map(fn (Probe $probe): Probe => new Probe('equal', (string) preg_replace('/\s*,\s*/', "\t", $probe->value, 1)), $this->probes($element));
+        $settings = (object) [
+            'left' => array_map($item, $firsts),
+            'right' => array_map($item, $seconds),
+            'by' => 'lines',
+            'shuffle' => strcasecmp($render->getAttribute('shuffle'), 'yes') === 0,
+        ];
+        $probes = array_map(
+            fn (Probe $probe): Probe => new Probe('equal', (string) preg_replace('/\s*,\s*/', "\t", $probe->value, 1)),
+            $this->probes($element),
+        );
 
-        return new Response($id, 'match', $settings, Shape::Pairs, array_map(strval(...), $firsts), true, $probes, array_map(strval(...), $seconds), fn (array $given): array => [$id => array_map(fn (string $pair): string => str_replace("\t", ',', $pair), $given)]);
+        $several = array_filter($firsts, fn (int|string $first): bool => ($most[$first] ?? null) !== 1) !== [];
+        [$firsts, $seconds] = [array_map(strval(...), $firsts), array_map(strval(...), $seconds)];
+
+        return new Response(
+            $id,
+            'match',
+            $settings,
+            AnswerShape::Pairs,
+            $firsts,
+            $several,
+            $probes,
+            $seconds,
+            fn (array $given): array => [$id => array_map(fn (string $pair): string => str_replace("\t", ',', $pair), $given)],
+            null,
+            array_filter($most, is_int(...)),
+        );
     }
 
     private function typed(string $id, \DOMElement $element, \DOMElement $field): Response
     {
         $probes = $this->probes($element);
         $compared = array_filter($probes, fn (Probe $probe): bool => $probe->how === 'compare') !== [];
-        $number = $compared || $element->localName === 'response_num' || in_array(strtolower($field->getAttribute('fibtype')), ['integer', 'decimal', 'scientific'], true);
+        $number =
+            $compared ||
+            $element->localName === 'response_num' ||
+            in_array(strtolower($field->getAttribute('fibtype')), ['integer', 'decimal', 'scientific'], true);
         $width = $field->getAttribute('columns');
 
-        return new Response($id, $number ? 'number' : 'text', ctype_digit($width) && (int) $width > 0 ? (object) ['width' => min(60, (int) $width)] : new \stdClass, $number ? Shape::Number : Shape::Words, [], false, $probes);
+        return new Response(
+            $id,
+            $number ? 'number' : 'text',
+            ctype_digit($width) && (int) $width > 0 ? (object) ['width' => FieldWidth::bounded((int) $width)] : new \stdClass(),
+            $number ? AnswerShape::Number : AnswerShape::Words,
+            [],
+            false,
+            $probes,
+        );
     }
 
     private function slider(string $id, \DOMElement $element, \DOMElement $render): ?Response
     {
-        [$from, $to, $step] = [trim($render->getAttribute('lowerbound')), trim($render->getAttribute('upperbound')), trim($render->getAttribute('step')) ?: '1'];
+        [$from, $to, $step] = [
+            trim($render->getAttribute('lowerbound')),
+            trim($render->getAttribute('upperbound')),
+            trim($render->getAttribute('step')) ?: '1',
+        ];
 
-        return is_numeric($from) && is_numeric($to) && is_numeric($step) && (float) $to > (float) $from && (float) $step > 0 ? new Response($id, 'slider', (object) ['from' => $from, 'to' => $to, 'step' => $step], Shape::Number, [], false, $this->probes($element)) : null;
+        return is_numeric($from) && is_numeric($to) && is_numeric($step) && (float) $to > (float) $from && (float) $step > 0
+            ? new Response(
+                $id,
+                'slider',
+                (object) ['from' => $from, 'to' => $to, 'step' => $step],
+                AnswerShape::Number,
+                [],
+                false,
+                $this->probes($element),
+            )
+            : null;
     }
 }

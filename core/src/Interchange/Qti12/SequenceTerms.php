@@ -6,7 +6,7 @@ namespace WideQuarry\Interchange\Qti12;
 
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Question\Part;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** A sequence as conditions on what stands in each place. */
 final readonly class SequenceTerms
@@ -27,7 +27,9 @@ final readonly class SequenceTerms
         $places = [];
         foreach (count($flat) === count($plain->options) && ! ($tied && $plain->given !== []) ? $flat : [] as $i => $id) {
             foreach ($this->ranks as $number => $rank) {
-                in_array($id, $rank, true) && $places[$i + 1] = $number;
+                if (in_array($id, $rank, true)) {
+                    $places[$i + 1] = $number;
+                }
             }
         }
         $this->places = $places;
@@ -37,8 +39,12 @@ final readonly class SequenceTerms
     public function losses(): array
     {
         return match (true) {
-            $this->places === [] && $this->part->scheme === Scheme::All => [['order.equal_ranks', 'Items of equal rank have one order there: the one they are written in.']],
-            $this->places === [], in_array($this->part->scheme, [Scheme::Pairs, Scheme::Chain], true) => [['order.scheme', 'Parts of the right order earn nothing there: the whole order earns the points, anything else nothing.']],
+            $this->places === [] && $this->part->scheme === Scheme::All => [
+                ['order.equal_ranks', 'Items of equal rank have one order there: the one they are written in.'],
+            ],
+            $this->places === [], in_array($this->part->scheme, [Scheme::Pairs, Scheme::Chain], true) => [
+                ['order.scheme', 'Parts of the right order earn nothing there: the whole order earns the points, anything else nothing.'],
+            ],
             default => [],
         };
     }
@@ -48,23 +54,36 @@ final readonly class SequenceTerms
         if ($this->ranks === []) {
             return null;
         }
-        $tests = array_map(fn (int $place, int $number): string => $this->at($place, $this->ranks[$number]), array_keys($this->places), $this->places);
-        if ($tests === []) { // one order of those that may stand
+        $tests = array_map(
+            fn (int $place, int $number): string => $this->at($place, $this->ranks[$number]),
+            array_keys($this->places),
+            $this->places,
+        );
+        if ($tests === []) {
+            // one order of those that may stand
             $flat = array_merge(...$this->ranks);
             $tests = array_map(fn (string $id, int $i): string => ($this->equal)($id, $i + 1), $flat, array_keys($flat));
         }
         $rule = $this->part->key->rules[0];
         $all = $this->part->points()->multipliedBy($rule->credit());
-        $steps = $this->places === [] ? [] : match ($this->part->scheme) {
-            Scheme::Positions => $tests,
-            Scheme::Joins => $this->joins(),
-            default => [],
-        };
+        $steps =
+            $this->places === []
+                ? []
+                : match ($this->part->scheme) {
+                    Scheme::Positions => $tests,
+                    Scheme::Joins => $this->joins(),
+                    default => [],
+                };
         if ($steps === []) {
             return new Terms([[Terms::all($tests), $all, $rule]], Terms::all($tests), Terms::all($tests), false);
         }
 
-        return new Terms(array_map(fn (string $test): array => [$test, $all->dividedBy(count($steps)), null], $steps), Terms::all($tests), Terms::any($steps), false);
+        return new Terms(
+            array_map(fn (string $test): array => [$test, $all->dividedBy(count($steps)), null], $steps),
+            Terms::all($tests),
+            Terms::any($steps),
+            false,
+        );
     }
 
     /** @param  list<string>  $ids */
@@ -83,7 +102,9 @@ final readonly class SequenceTerms
             foreach ($this->ranks as $number => $rank) {
                 foreach ($rank as $id) {
                     $after = array_values(array_diff([...$rank, ...$this->ranks[$number + 1] ?? []], [$id]));
-                    $after === [] || $pairs[] = Terms::all([($this->equal)($id, $places[$i]), $this->at($next, $after)]);
+                    if ($after !== []) {
+                        $pairs[] = Terms::all([($this->equal)($id, $places[$i]), $this->at($next, $after)]);
+                    }
                 }
             }
             $joins[] = Terms::any($pairs);

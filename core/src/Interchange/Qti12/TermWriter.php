@@ -5,18 +5,19 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti12;
 
 use Brick\Math\BigRational;
-use WideQuarry\Answer\NumberOn;
-use WideQuarry\Answer\TypedOn;
-use WideQuarry\Interchange\Keys\Shape;
+use WideQuarry\Answer\NumberMatcher;
+use WideQuarry\Answer\TextMatcher;
+use WideQuarry\Interchange\Keys\AnswerShape;
+use WideQuarry\Interchange\Plain\AcceptedWordings;
 use WideQuarry\Interchange\Plain\PlainPart;
-use WideQuarry\Interchange\Qti30\Credit;
+use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\PairOn;
+use WideQuarry\Question\PairTarget;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** The marking of a part as conditions of QTI 1.2.1. */
 final class TermWriter
@@ -25,8 +26,12 @@ final class TermWriter
     private array $losses = [];
 
     /** @param  \Closure(string): string  $ident  the response of a first thing of pairs; of the part for '' */
-    public function __construct(private readonly Part $part, private readonly PlainPart $plain, private readonly WriteContext $in, private readonly \Closure $ident)
-    {
+    public function __construct(
+        private readonly Part $part,
+        private readonly PlainPart $plain,
+        private readonly WriteContext $in,
+        private readonly \Closure $ident,
+    ) {
     }
 
     /** @return Terms|null null when it is marked by hand */
@@ -36,14 +41,23 @@ final class TermWriter
             return null;
         }
         $terms = match ($this->plain->shape) {
-            Shape::Picks => $this->plain->several ? $this->picks() : $this->pick(),
-            Shape::Words => $this->chain(fn (Rule $rule): ?string => $rule->on instanceof TypedOn ? $this->word($rule->on) : null),
-            Shape::Number => $this->chain(fn (Rule $rule): ?string => $rule->on instanceof NumberOn ? $this->number($rule->on) : null),
-            Shape::Sequence => $this->sequence(),
-            Shape::Pairs => $this->pairs(),
+            AnswerShape::Picks => $this->plain->several ? $this->picks() : $this->pick(),
+            AnswerShape::Words => $this->chain(
+                fn (Rule $rule): ?string => $rule->on instanceof TextMatcher ? $this->word($rule->on) : null,
+            ),
+            AnswerShape::Number => $this->chain(
+                fn (Rule $rule): ?string => $rule->on instanceof NumberMatcher ? $this->number($rule->on) : null,
+            ),
+            AnswerShape::Sequence => $this->sequence(),
+            AnswerShape::Pairs => $this->pairs(),
         };
 
-        return $terms === null ? null : new Terms($terms->list, $terms->right, $terms->some, $terms->bounded, [...$this->plain->losses, ...array_values($this->losses)]);
+        return $terms === null
+            ? null
+            : new Terms($terms->list, $terms->right, $terms->some, $terms->bounded, [
+                ...$this->plain->losses,
+                ...array_values($this->losses),
+            ]);
     }
 
     private function equal(string $value, string $first = '', string $more = ''): string
@@ -66,7 +80,9 @@ final class TermWriter
     {
         $rules = [];
         foreach ($this->part->key->rules as $rule) {
-            is_string($rule->on) && $rules[$rule->on] ??= $rule;
+            if (is_string($rule->on)) {
+                $rules[$rule->on] ??= $rule;
+            }
         }
 
         return $rules;
@@ -80,9 +96,15 @@ final class TermWriter
             $rule = $rules[$option['id']] ?? null;
             $credit = $rule?->credit() ?? $this->part->key->default();
             $test = $this->equal($option['id']);
-            $credit->isZero() && $rule?->feedback === null || $list[] = [$test, $this->points($this->within($credit)), $rule];
-            $credit->isGreaterThanOrEqualTo(1) && $right[] = $test;
-            $credit->isPositive() && $some[] = $test;
+            if (! $credit->isZero() || $rule?->feedback !== null) {
+                $list[] = [$test, $this->points($this->within($credit)), $rule];
+            }
+            if ($credit->isGreaterThanOrEqualTo(1)) {
+                $right[] = $test;
+            }
+            if ($credit->isPositive()) {
+                $some[] = $test;
+            }
         }
 
         return new Terms($list, Terms::any($right === [] ? $some : $right), Terms::any($some), false);
@@ -104,7 +126,10 @@ final class TermWriter
         $others = array_values(array_diff($ids, $right));
         [$n, $w] = [count($right), count($others)];
         $test = fn (string $id): string => $this->equal($id);
-        $exactly = Terms::all([...array_map($test, $right), ...($others === [] ? [] : [Terms::not(Terms::any(array_map($test, $others)))])]);
+        $exactly = Terms::all([
+            ...array_map($test, $right),
+            ...$others === [] ? [] : [Terms::not(Terms::any(array_map($test, $others)))],
+        ]);
         $some = Terms::any(array_map($test, $right));
         if ($this->part->scheme === Scheme::All) {
             return new Terms([[$exactly, $this->points(Exact::one()), null], ...$this->silent($rules)], $exactly, $exactly, false);
@@ -117,12 +142,22 @@ final class TermWriter
             default => [null, null, Exact::zero()],
         };
         if ($this->part->scheme === Scheme::Each && ! $this->part->bound('cost')->isZero() && ($this->plain->max ?? $n + $w) > $n) {
-            $this->losses['cost'] = ['choice.cost_of_extra', 'The cost of giving more than there are right ones cannot be said in QTI 1.2.1; giving too many costs nothing there.'];
+            $this->losses['cost'] = [
+                'choice.cost_of_extra',
+                'The cost of giving more than there are right ones cannot be said in QTI 1.2.1; giving too many costs nothing there.',
+            ];
         }
         $list = $base->isZero() ? [] : [[$this->answered(), $base, null]];
         foreach ($ids as $id) {
-            $value = $good === null ? $this->points(isset($rules[$id]) ? $rules[$id]->credit() : $this->part->key->default()) : (in_array($id, $right, true) ? $good : $bad ?? Exact::zero());
-            $value->isZero() && ($rules[$id]->feedback ?? null) === null || $list[] = [$test($id), $value, $rules[$id] ?? null];
+            $value =
+                $good === null
+                    ? $this->points(isset($rules[$id]) ? $rules[$id]->credit() : $this->part->key->default())
+                    : (in_array($id, $right, true)
+                        ? $good
+                        : $bad ?? Exact::zero());
+            if (! $value->isZero() || ($rules[$id]->feedback ?? null) !== null) {
+                $list[] = [$test($id), $value, $rules[$id] ?? null];
+            }
         }
 
         return new Terms($list, $exactly, $some, $this->leaves($list));
@@ -138,7 +173,11 @@ final class TermWriter
     {
         $said = array_filter($rules, fn (Rule $rule): bool => $rule->feedback !== null);
 
-        return array_map(fn (int|string $id, Rule $rule): array => [$this->equal((string) $id), Exact::zero(), $rule], array_keys($said), array_values($said));
+        return array_map(
+            fn (int|string $id, Rule $rule): array => [$this->equal((string) $id), Exact::zero(), $rule],
+            array_keys($said),
+            array_values($said),
+        );
     }
 
     /**
@@ -148,9 +187,14 @@ final class TermWriter
      */
     private function leaves(array $list): bool
     {
-        $sum = fn (bool $up): BigRational => array_reduce($list, fn (BigRational $sum, array $term): BigRational => $term[1]->isPositive() === $up ? $sum->plus($term[1]) : $sum, Exact::zero());
+        $sum = fn (bool $up): BigRational => array_reduce(
+            $list,
+            fn (BigRational $sum, array $term): BigRational => $term[1]->isPositive() === $up ? $sum->plus($term[1]) : $sum,
+            Exact::zero(),
+        );
 
-        return $sum(false)->isLessThan($this->points($this->part->bound('low'))) || $sum(true)->isGreaterThan($this->points($this->part->bound('high'))->plus('1/1000000'));
+        return $sum(false)->isLessThan($this->points($this->part->bound('low'))) ||
+            $sum(true)->isGreaterThan($this->points($this->part->bound('high'))->plus('1/1000000'));
     }
 
     /**
@@ -175,46 +219,79 @@ final class TermWriter
             }
             $alone = $before === [] ? $condition : Terms::all([$condition, Terms::not(Terms::any($before))]);
             $list[] = [$alone, $this->points($this->within($rule->credit())), $rule];
-            $rule->credit()->isGreaterThanOrEqualTo(1) && $right[] = $condition;
-            $rule->credit()->isPositive() && $some[] = $condition;
+            if ($rule->credit()->isGreaterThanOrEqualTo(1)) {
+                $right[] = $condition;
+            }
+            if ($rule->credit()->isPositive()) {
+                $some[] = $condition;
+            }
             $before[] = $condition;
         }
         if (! $ended && ! $this->part->key->default()->isZero() && $before !== []) {
-            $list[] = [Terms::all([$this->answered(), Terms::not(Terms::any($before))]), $this->points($this->part->key->default()), null];
+            $list[] = [
+                Terms::all([$this->answered(), Terms::not(Terms::any($before))]),
+                $this->points($this->part->key->default()),
+                null,
+            ];
         }
 
-        return new Terms($list, $right === [] && $some === [] ? '' : Terms::any($right === [] ? $some : $right), $some === [] ? '' : Terms::any($some), false);
+        return new Terms(
+            $list,
+            $right === [] && $some === [] ? '' : Terms::any($right === [] ? $some : $right),
+            $some === [] ? '' : Terms::any($some),
+            false,
+        );
     }
 
-    private function word(TypedOn $on): ?string
+    private function word(TextMatcher $on): ?string
     {
-        $ignore = $on->case === null ? $this->plain->ignoresCase : $on->case === 'ignore';
-        $words = array_map(fn ($text): string => $text->words($this->in->roll, $this->in->language), $on->texts);
+        $ignore = $on->case === null ? $this->plain->ignoresCase() : $on->case === 'ignore';
+        $wordings = new AcceptedWordings($this->plain->normalise ?? $this->in->normalise, $this->in->language);
+        $words = $wordings->of($on, array_map(fn ($text): string => $text->words($this->in->roll, $this->in->language), $on->texts));
+        foreach ($wordings->losses() as $loss) {
+            $this->losses[$loss[0]] = $loss;
+        }
         $case = $ignore ? ' case="No"' : ' case="Yes"';
         $name = in_array($on->answer, ['holds', 'holds_all', 'holds_any'], true) ? 'varsubstring' : 'varequal';
-        $tests = array_map(fn (string $word): string => "<$name respident=\"".Xml::escape(($this->ident)(''))."\"$case>".Xml::escape($word)."</$name>", $words);
+        $tests = array_map(
+            fn (string $word): string => "<$name respident=\"".
+                Xml::escape(($this->ident)('')).
+                "\"$case>".
+                Xml::escape($word).
+                "</$name>",
+            $words,
+        );
         match ($on->answer) {
-            'holds', 'holds_all', 'holds_any' => $this->losses['holds'] = ['text.word_bounds', 'QTI 1.2.1 looks for letters, not whole words: an answer that only contains the letters will be accepted there.'],
-            'slips' => $this->losses['slips'] = ['text.slips', 'Answers with slips of spelling cannot be accepted in QTI 1.2.1; only the words as they stand earn this credit there.'],
-            'shape' => $this->losses['shape'] = ['text.pattern', 'Shapes of answers cannot be said in QTI 1.2.1; the rule is left out there.'],
+            'holds', 'holds_all', 'holds_any' => ($this->losses['holds'] = [
+                'text.word_bounds',
+                'QTI 1.2.1 looks for letters, not whole words: an answer that only contains the letters will be accepted there.',
+            ]),
+            'slips' => ($this->losses['slips'] = [
+                'text.slips',
+                'QTI 1.2.1 cannot accept spelling mistakes; only the exact words earn this credit there.',
+            ]),
+            'shape' => ($this->losses['shape'] = [
+                'text.pattern',
+                'Shapes of answers cannot be said in QTI 1.2.1; the rule is left out there.',
+            ]),
             default => null,
         };
 
         return $tests === [] || $on->answer === 'shape' ? null : ($on->answer === 'holds_all' ? Terms::all($tests) : Terms::any($tests));
     }
 
-    private function number(NumberOn $on): ?string
+    private function number(NumberMatcher $on): ?string
     {
         if ($on->asksForWriting()) {
             $this->losses['written'] = ['number.written', 'That a number is typed with just so many digits cannot be asked for there.'];
         }
         $ident = Xml::escape(($this->ident)(''));
-        $end = fn (string $name, BigRational $value): string => "<$name respident=\"$ident\">".Credit::float($value)."</$name>";
+        $end = fn (string $name, BigRational $value): string => "<$name respident=\"$ident\">".ScoreFloats::float($value)."</$name>";
         $tests = [];
         foreach ($on->intervals($this->in->roll) as [$from, $to, $ends]) {
             $tests[] = Terms::all([
-                ...($from === null ? [] : [$end(in_array($ends, ['both', 'from'], true) ? 'vargte' : 'vargt', $from)]),
-                ...($to === null ? [] : [$end(in_array($ends, ['both', 'to'], true) ? 'varlte' : 'varlt', $to)]),
+                ...$from === null ? [] : [$end(in_array($ends, ['both', 'from'], true) ? 'vargte' : 'vargt', $from)],
+                ...$to === null ? [] : [$end(in_array($ends, ['both', 'to'], true) ? 'varlte' : 'varlt', $to)],
             ]);
         }
 
@@ -223,7 +300,11 @@ final class TermWriter
 
     private function sequence(): ?Terms
     {
-        $sequence = new SequenceTerms($this->part, $this->plain, fn (string $id, int $place): string => $this->equal($id, '', " index=\"$place\""));
+        $sequence = new SequenceTerms(
+            $this->part,
+            $this->plain,
+            fn (string $id, int $place): string => $this->equal($id, '', " index=\"$place\""),
+        );
         foreach ($sequence->losses() as $loss) {
             $this->losses[$loss[0]] = $loss;
         }
@@ -236,7 +317,7 @@ final class TermWriter
         /** @var array<string, array<string, Rule>> $rules first → second → rule */
         $rules = [];
         foreach ($this->part->key->rules as $rule) {
-            if ($rule->on instanceof PairOn) {
+            if ($rule->on instanceof PairTarget) {
                 $rules[$rule->on->first][$rule->on->second] ??= $rule;
             }
         }
@@ -245,13 +326,25 @@ final class TermWriter
         $right = [];
         foreach ($rules as $first => $of) {
             $good = array_map(strval(...), array_keys(array_filter($of, fn (Rule $rule): bool => $rule->credit()->isPositive())));
-            $good === [] || $right[$first] = $good;
+            if ($good !== []) {
+                $right[$first] = $good;
+            }
         }
-        $met = fn (string $first): string => Terms::any(array_map(fn (string $second): string => $this->equal($second, $first), $right[$first] ?? []));
+        $met = fn (string $first): string => Terms::any(
+            array_map(fn (string $second): string => $this->equal($second, $first), $right[$first] ?? []),
+        );
         $pairs = $this->plain->byFirst ? count($right) : array_sum(array_map(count(...), $right));
         $wrongs = ($this->plain->byFirst ? count($firsts) : count($firsts) * count($seconds)) - $pairs;
         $whole = Terms::all([
-            ...array_merge(...array_map(fn (int|string $first, array $good): array => $this->plain->several ? array_map(fn (string $second): string => $this->equal($second, (string) $first), $good) : [$met((string) $first)], array_keys($right), $right)),
+            ...array_merge(
+                ...array_map(
+                    fn (int|string $first, array $good): array => $this->plain->several
+                        ? array_map(fn (string $second): string => $this->equal($second, (string) $first), $good)
+                        : [$met((string) $first)],
+                    array_keys($right),
+                    $right,
+                ),
+            ),
             ...array_map(fn (string $extra): string => Terms::not($extra), $this->extra($firsts, $seconds, $right)),
         ]);
         $some = Terms::any(array_map(fn (int|string $first): string => $met((string) $first), array_keys($right)));
@@ -266,16 +359,28 @@ final class TermWriter
             default => [null, $this->points($this->part->key->default()), Exact::zero()],
         };
         if ($this->part->scheme === Scheme::Each && ! $this->part->bound('cost')->isZero() && $pairs + $wrongs > $pairs) {
-            $this->losses['cost'] = ['pairs.cost_of_extra', 'The cost of giving more answers than are right cannot be said in QTI 1.2.1; it costs nothing there.'];
+            $this->losses['cost'] = [
+                'pairs.cost_of_extra',
+                'The cost of giving more answers than are right cannot be said in QTI 1.2.1; it costs nothing there.',
+            ];
         }
         $list = $base->isZero() ? [] : [[Terms::any(array_map($this->answered(...), $firsts)), $base, null]];
         foreach ($firsts as $first) {
             foreach ($rules[$first] ?? [] as $second => $rule) {
                 $value = $good === null ? $this->points($rule->credit()) : ($rule->credit()->isPositive() ? $good : Exact::zero());
-                $value->isZero() && $rule->feedback === null || $list[] = [$this->equal((string) $second, $first), $value, $rule];
+                if (! $value->isZero() || $rule->feedback !== null) {
+                    $list[] = [$this->equal((string) $second, $first), $value, $rule];
+                }
             }
-            if (! $bad->isZero() && ($good === null || ! $this->plain->byFirst || ! isset($right[$first]))) { // of what has a place, a wrong one is no more than not right
-                array_push($list, ...array_map(fn (string $test): array => [$test, $bad, null], $this->wrong($first, $seconds, $right[$first] ?? [], $rules[$first] ?? [], $good === null)));
+            if (! $bad->isZero() && ($good === null || ! $this->plain->byFirst || ! isset($right[$first]))) {
+                // of what has a place, a wrong one is no more than not right
+                array_push(
+                    $list,
+                    ...array_map(
+                        fn (string $test): array => [$test, $bad, null],
+                        $this->wrong($first, $seconds, $right[$first] ?? [], $rules[$first] ?? [], $good === null),
+                    ),
+                );
             }
         }
 
@@ -293,7 +398,9 @@ final class TermWriter
      */
     private function wrong(string $first, array $seconds, array $right, array $listed, bool $unlisted): array
     {
-        $others = array_values(array_filter($seconds, fn (string $second): bool => $unlisted ? ! isset($listed[$second]) : ! in_array($second, $right, true)));
+        $others = array_values(
+            array_filter($seconds, fn (string $second): bool => $unlisted ? ! isset($listed[$second]) : ! in_array($second, $right, true)),
+        );
         $tests = array_map(fn (string $second): string => $this->equal($second, $first), $others);
 
         return $tests === [] ? [] : ($this->plain->several ? $tests : [Terms::any($tests)]);
@@ -313,7 +420,9 @@ final class TermWriter
         foreach ($firsts as $first) {
             if ($this->plain->several) {
                 $others = array_values(array_diff($seconds, $right[$first] ?? []));
-                $others === [] || $extra[] = Terms::any(array_map(fn (string $second): string => $this->equal($second, $first), $others));
+                if ($others !== []) {
+                    $extra[] = Terms::any(array_map(fn (string $second): string => $this->equal($second, $first), $others));
+                }
             } elseif (! isset($right[$first])) {
                 $extra[] = $this->answered($first);
             }

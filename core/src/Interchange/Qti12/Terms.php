@@ -17,8 +17,13 @@ final readonly class Terms
      * @param  bool  $bounded  whether the sum may leave what the part can earn, so that only bounds hold it
      * @param  list<array{string, string}>  $losses
      */
-    public function __construct(public array $list, public string $right, public string $some, public bool $bounded, public array $losses = [])
-    {
+    public function __construct(
+        public array $list,
+        public string $right,
+        public string $some,
+        public bool $bounded,
+        public array $losses = [],
+    ) {
     }
 
     /** @param  list<string>  $conditions */

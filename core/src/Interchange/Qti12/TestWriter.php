@@ -13,7 +13,7 @@ use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
 /** An assessment with its items in it. Where it gives a question other points, the item is one of its own that is worth them. */
@@ -28,7 +28,7 @@ final class TestWriter
     /** @var array<string, true> those with the points of their bank */
     private array $written = [];
 
-    private Parts $kinds;
+    private PartKinds $kinds;
 
     /**
      * @param  array<string, Question>  $questions
@@ -39,13 +39,27 @@ final class TestWriter
     {
     }
 
-    public function write(Assessment $assessment, Parts $kinds): string
+    public function write(Assessment $assessment, PartKinds $kinds): string
     {
         $this->kinds = $kinds;
         $sections = implode('', array_map($this->section(...), $assessment->sections, array_keys($assessment->sections)));
-        $duration = $assessment->timeLimit === null ? '' : '<duration>'.sprintf('P0Y0M0DT%dH%dM%dS', intdiv($assessment->timeLimit, 3600), intdiv($assessment->timeLimit % 3600, 60), $assessment->timeLimit % 60).'</duration>';
+        $duration =
+            $assessment->timeLimit === null
+                ? ''
+                : '<duration>'.
+                    sprintf(
+                        'P0Y0M0DT%dH%dM%dS',
+                        intdiv($assessment->timeLimit, 3600),
+                        intdiv($assessment->timeLimit % 3600, 60),
+                        $assessment->timeLimit % 60,
+                    ).
+                    '</duration>';
 
-        return "<assessment ident=\"A-$assessment->id\" title=\"".Xml::escape($assessment->title)."\">$duration".$this->instructions($assessment->instructions)."$sections</assessment>";
+        return "<assessment ident=\"A-$assessment->id\" title=\"".
+            Xml::escape($assessment->title).
+            "\">$duration".
+            $this->instructions($assessment->instructions).
+            "$sections</assessment>";
     }
 
     private function instructions(string $html): string
@@ -56,14 +70,29 @@ final class TestWriter
     private function section(Section $section, int $i): string
     {
         $order = $section->shuffle ? '<selection_ordering><order order_type="Random"/></selection_ordering>' : '';
-        $entries = implode('', array_map(fn (Pick|Draw $entry): string => $entry instanceof Pick ? $this->pick($entry) : $this->draw($entry), $section->entries));
+        $entries = implode(
+            '',
+            array_map(
+                fn (Pick|Draw $entry): string => $entry instanceof Pick ? $this->pick($entry) : $this->draw($entry),
+                $section->entries,
+            ),
+        );
 
-        return '<section ident="'.Xml::escape($section->id).'" title="'.Xml::escape($section->title !== '' ? $section->title : 'Section '.($i + 1)).'">'.$this->instructions($section->instructions)."$order$entries</section>";
+        return '<section ident="'.
+            Xml::escape($section->id).
+            '" title="'.
+            Xml::escape($section->title !== '' ? $section->title : 'Section '.($i + 1)).
+            '">'.
+            $this->instructions($section->instructions).
+            "$order$entries</section>";
     }
 
     private function pick(Pick $pick): string
     {
-        $question = $pick->variation === null ? $this->questions[$pick->question] ?? null : $this->renamed($pick->variation, Ids::of('variation', $pick->id, $pick->question));
+        $question =
+            $pick->variation === null
+                ? $this->questions[$pick->question] ?? null
+                : $this->renamed($pick->variation, Ids::of('variation', $pick->id, $pick->question));
 
         return $this->asked($question, $pick->id, $pick->points(...), $pick->variation === null);
     }
@@ -71,16 +100,41 @@ final class TestWriter
     /** A section inside the section, from which so many are selected. */
     private function draw(Draw $draw): string
     {
-        $items = array_values(array_filter(array_map(fn (string $id, int $i): string => $this->asked($this->questions[$id] ?? null, "$draw->id-".($i + 1), $draw->points(...), true), $draw->pool, array_keys($draw->pool)), fn (string $xml): bool => $xml !== ''));
+        $items = array_values(
+            array_filter(
+                array_map(
+                    fn (string $id, int $i): string => $this->asked(
+                        $this->questions[$id] ?? null,
+                        "$draw->id-".($i + 1),
+                        $draw->points(...),
+                        true,
+                    ),
+                    $draw->pool,
+                    array_keys($draw->pool),
+                ),
+                fn (string $xml): bool => $xml !== '',
+            ),
+        );
 
-        return '<section ident="'.Xml::escape($draw->id).'" title="'.Xml::escape($draw->title).'"><selection_ordering sequence_type="Normal"><selection><selection_number>'.min($draw->count, count($items)).'</selection_number></selection><order order_type="Random"/></selection_ordering>'.implode('', $items).'</section>';
+        return '<section ident="'.
+            Xml::escape($draw->id).
+            '" title="'.
+            Xml::escape($draw->title).
+            '"><selection_ordering sequence_type="Normal"><selection><selection_number>'.
+            min($draw->count, count($items)).
+            '</selection_number></selection><order order_type="Random"/></selection_ordering>'.
+            implode('', $items).
+            '</section>';
     }
 
     /** @param  \Closure(BigRational): BigRational  $worth */
     private function asked(?Question $question, string $entry, \Closure $worth, bool $asInBank): string
     {
         if ($question === null) {
-            $this->notices[] = Notice::loss('qti12.test_question', 'A question of the test is not in its bank any more, so its place was left out.');
+            $this->notices[] = Notice::loss(
+                'qti12.test_question',
+                'A question of the test is not in its bank any more, so its place was left out.',
+            );
 
             return '';
         }
@@ -91,7 +145,13 @@ final class TestWriter
         $points = $worth($own);
         $cannot = $own->isZero() && ! $points->isZero();
         if ($cannot) {
-            $this->notices[] = Notice::loss('qti12.test_points', 'A question without points of its own cannot be given some by a test.', null, null, $question->id);
+            $this->notices[] = Notice::loss(
+                'qti12.test_points',
+                'A question without points of its own cannot be given some by a test.',
+                null,
+                null,
+                $question->id,
+            );
         }
         if ($cannot || $points->isEqualTo($own)) {
             $ident = "Q-$question->id";
@@ -109,7 +169,10 @@ final class TestWriter
         $json = $question->toJson();
         foreach (is_array($json->parts) ? $json->parts : [] as $part) {
             assert($part instanceof \stdClass);
-            $part->points = is_int($part->points ?? null) || is_float($part->points ?? null) ? Exact::number(Exact::toPlaces(Exact::of((string) $part->points)->multipliedBy($factor), 4)->toBigRational()) : 0;
+            $part->points =
+                is_int($part->points ?? null) || is_float($part->points ?? null)
+                    ? Exact::number(Exact::toPlaces(Exact::of((string) $part->points)->multipliedBy($factor), 4)->toBigRational())
+                    : 0;
         }
 
         return Question::read($json, $this->kinds);

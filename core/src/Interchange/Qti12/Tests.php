@@ -6,16 +6,17 @@ namespace WideQuarry\Interchange\Qti12;
 
 use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Ids;
+use WideQuarry\Interchange\ImportedDraw;
 use WideQuarry\Interchange\Notice;
-use WideQuarry\Interchange\TestDraw;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /**
- * The assessments of a package, made once all its documents were read: sections may name items and banks that stand elsewhere (QTI 1.2.1 ASI
+ * The assessments of a package, made once all its documents were read: sections may name items and banks that stand elsewhere (QTI 1.2.1
+ * ASI
  * selection and ordering).
  *
  * @phpstan-import-type Asked from SectionPlan
@@ -35,25 +36,33 @@ final class Tests
     /** @var array<string, BigRational> */
     private array $points = [];
 
-    public function __construct(private readonly Parts $kinds)
+    public function __construct(private readonly PartKinds $kinds)
     {
     }
 
     public function item(string $ident, string $question, BigRational $points): void
     {
-        $ident === '' || $this->items[$ident] ??= [$question, $points];
+        if ($ident !== '') {
+            $this->items[$ident] ??= [$question, $points];
+        }
         $this->points[$question] = $points;
     }
 
     public function inBank(string $ident, string $question): void
     {
-        $ident === '' || $this->banks[$ident][] = $question;
+        if ($ident !== '') {
+            $this->banks[$ident][] = $question;
+        }
     }
 
     /** A test to be filled. */
     public function begin(string $file, \DOMElement $element): TestPlan
     {
-        return $this->tests[] = new TestPlan($file, $element->getAttribute('ident'), trim((string) preg_replace('/\s+/u', ' ', $element->getAttribute('title'))));
+        return $this->tests[] = new TestPlan(
+            $file,
+            $element->getAttribute('ident'),
+            trim((string) preg_replace('/\s+/u', ' ', $element->getAttribute('title'))),
+        );
     }
 
     /** @return iterable<\stdClass|Notice> */
@@ -70,18 +79,32 @@ final class Tests
                     array_push($entries, ...$this->entry($entry, 's'.($i + 1).'-'.($e + 1), $test, $notices));
                 }
                 if ($entries !== [] || $section->instructions !== '') {
-                    $sections[] = (object) ['id' => 's'.($i + 1), 'title' => mb_substr($section->title, 0, 500), ...($section->instructions === '' ? [] : ['instructions' => $section->instructions]), ...($section->shuffle ? ['shuffle' => true] : []), 'entries' => $entries];
+                    $sections[] = (object) [
+                        'id' => 's'.($i + 1),
+                        'title' => mb_substr($section->title, 0, 500),
+                        ...$section->instructions === '' ? [] : ['instructions' => $section->instructions],
+                        ...$section->shuffle ? ['shuffle' => true] : [],
+                        'entries' => $entries,
+                    ];
                 }
             }
             if ($sections === []) {
                 continue; // a folder that calls itself a test
             }
             $json->sections = $sections;
-            $test->instructions === '' || $json->instructions = $test->instructions;
-            $test->time === null || $json->time_limit = $test->time;
-            $json->origin = (object) ['format' => 'qti12', 'identifier' => mb_substr($test->ident, 0, 500), 'file' => mb_substr($test->file, 0, 500)];
+            if ($test->instructions !== '') {
+                $json->instructions = $test->instructions;
+            }
+            if ($test->time !== null) {
+                $json->time_limit = $test->time;
+            }
+            $json->origin = (object) [
+                'format' => 'qti12',
+                'identifier' => mb_substr($test->ident, 0, 500),
+                'file' => mb_substr($test->file, 0, 500),
+            ];
             try {
-                yield Found::thing('assessment', Assessment::read(self::once($json), $this->kinds)->toJson());
+                yield PackageContents::thing('assessment', Assessment::read(self::once($json), $this->kinds)->toJson());
             } catch (Malformed $problem) {
                 yield Notice::problem($problem->rule, "A test was left out: {$problem->getMessage()}", $test->file, null, $problem->path);
             }
@@ -103,19 +126,39 @@ final class Tests
             return $pick === null ? [] : [$pick];
         }
         $picks = [];
-        foreach (isset($entry['bank']) ? array_map(fn (string $question): array => ['question' => $question], $this->banks[$entry['bank']] ?? []) : $entry['of'] ?? [] as $i => $asked) {
+        foreach (
+            isset($entry['bank'])
+                ? array_map(fn (string $question): array => ['question' => $question], $this->banks[$entry['bank']] ?? [])
+                : $entry['of'] ?? [] as $i => $asked
+        ) {
             $pick = $this->pick($asked, "$id-".($i + 1), $test, $notices, $file, $entry['line'] ?? null);
             if ($pick !== null) {
-                isset($entry['points']) && $pick->points = Exact::number(Exact::of($entry['points']));
+                if (isset($entry['points'])) {
+                    $pick->points = Exact::number(Exact::of($entry['points']));
+                }
                 $picks[] = $pick;
             }
         }
         if ($picks === []) {
-            $notices[] = Notice::loss('qti12.pool', 'A part of this test draws '.($entry['draw'] ?? 0).' questions from '.(isset($entry['bank']) ? "\"{$entry['bank']}\"" : 'a pool').', of which none is in this package. Ask for an export that has it too.', $file, $entry['line'] ?? null);
+            $notices[] = Notice::loss(
+                'qti12.pool',
+                'A part of this test draws '.
+                    ($entry['draw'] ?? 0).
+                    ' questions from '.
+                    (isset($entry['bank']) ? "\"{$entry['bank']}\"" : 'a pool').
+                    ', of which none is in this package. Ask for an export that has it too.',
+                $file,
+                $entry['line'] ?? null,
+            );
         }
-        [$entries, $unequal] = TestDraw::of($id, $entry['title'] ?? '', $entry['draw'] ?? 1, $picks, [], $this->points);
+        [$entries, $unequal] = ImportedDraw::of($id, $entry['title'] ?? '', $entry['draw'] ?? 1, $picks, [], $this->points);
         if ($unequal) {
-            $notices[] = Notice::loss('qti12.draw_points', 'Questions of one draw have different weights in the test; here each counts as its bank says.', $file, $entry['line'] ?? null);
+            $notices[] = Notice::loss(
+                'qti12.draw_points',
+                'Questions of one draw have different weights in the test; here each counts as its bank says.',
+                $file,
+                $entry['line'] ?? null,
+            );
         }
 
         return $entries;
@@ -127,16 +170,26 @@ final class Tests
      */
     private function pick(array $asked, string $id, TestPlan $test, array &$notices, string $file, ?int $line): ?\stdClass
     {
-        $question = $asked['question'] ?? $this->items[$asked['ref'] ?? ''][0] ?? null;
+        $question = $asked['question'] ?? ($this->items[$asked['ref'] ?? ''][0] ?? null);
         if ($question === null) {
-            $notices[] = Notice::loss('qti12.reference', 'The test asks the question "'.mb_strimwidth($asked['ref'] ?? '', 0, 80, '…').'", which is not in this package; its place was left out.', $file, $line);
+            $notices[] = Notice::loss(
+                'qti12.reference',
+                'The test asks the question "'.
+                    mb_strimwidth($asked['ref'] ?? '', 0, 80, '…').
+                    '", which is not in this package; its place was left out.',
+                $file,
+                $line,
+            );
 
             return null;
         }
         $weight = $test->weighted && isset($asked['weight']) ? Exact::read($asked['weight']) : null;
-        $points = $weight === null || ! $weight->isPositive() || $weight->isEqualTo(1) ? null : Exact::toPlaces($weight->multipliedBy($this->points[$question] ?? Exact::one()), 4)->toBigRational();
+        $points =
+            $weight === null || ! $weight->isPositive() || $weight->isEqualTo(1)
+                ? null
+                : Exact::toPlaces($weight->multipliedBy($this->points[$question] ?? Exact::one()), 4)->toBigRational();
 
-        return (object) ['id' => $id, 'question' => $question, ...($points === null ? [] : ['points' => Exact::number($points)])];
+        return (object) ['id' => $id, 'question' => $question, ...$points === null ? [] : ['points' => Exact::number($points)]];
     }
 
     /** A question that is asked twice is asked once: an entry is what a learner sees. */
@@ -145,13 +198,17 @@ final class Tests
         $met = [];
         foreach (is_array($json->sections) ? $json->sections : [] as $section) {
             assert($section instanceof \stdClass && is_array($section->entries));
-            $section->entries = array_values(array_filter($section->entries, function (mixed $entry) use (&$met): bool {
-                $question = $entry instanceof \stdClass && is_string($entry->question ?? null) ? $entry->question : null;
-                $new = $question === null || ! isset($met[$question]);
-                $question === null || $met[$question] = true;
+            $section->entries = array_values(
+                array_filter($section->entries, function (mixed $entry) use (&$met): bool {
+                    $question = $entry instanceof \stdClass && is_string($entry->question ?? null) ? $entry->question : null;
+                    $new = $question === null || ! isset($met[$question]);
+                    if ($question !== null) {
+                        $met[$question] = true;
+                    }
 
-                return $new;
-            }));
+                    return $new;
+                }),
+            );
         }
 
         return $json;

@@ -15,7 +15,11 @@ final readonly class Edition2 implements Edition
 
     /** Attributes that came with a later version. */
     private const LATER = [
-        1 => ['choice-interaction' => ['orientation' => true], 'gap-match-interaction' => ['max-associations' => true], 'rubric-block' => ['use' => true]],
+        1 => [
+            'choice-interaction' => ['orientation' => true],
+            'gap-match-interaction' => ['max-associations' => true],
+            'rubric-block' => ['use' => true],
+        ],
         2 => ['gap-match-interaction' => ['max-associations' => true]],
     ];
 
@@ -45,7 +49,9 @@ final readonly class Edition2 implements Edition
 
     public function manifest(string $identifier, string $resources): string
     {
-        return "<manifest xmlns=\"http://www.imsglobal.org/xsd/imscp_v1p1\" identifier=\"$identifier\"><metadata><schema>QTIv2.$this->minor Package</schema><schemaversion>1.0.0</schemaversion></metadata><organizations/><resources>$resources</resources></manifest>";
+        return "<manifest xmlns=\"http://www.imsglobal.org/xsd/imscp_v1p1\" identifier=\"$identifier\"><metadata>".
+            "<schema>QTIv2.$this->minor Package</schema><schemaversion>1.0.0</schemaversion></metadata><organizations/>".
+            "<resources>$resources</resources></manifest>";
     }
 
     public function hasStimuli(): bool
@@ -55,16 +61,43 @@ final readonly class Edition2 implements Edition
 
     public function lower(string $xml): string
     {
-        $xml = str_replace(['xmlns="'.Qti30Format::NAMESPACE.'"', '<qti-content-body>', '</qti-content-body>'], ["xmlns=\"http://www.imsglobal.org/xsd/imsqti_v2p$this->minor\"", '', ''], $xml);
-        $xml = (string) preg_replace_callback('~<(qti-gap-text|qti-inline-choice)((?: [^<>]*)?)>(.*?)</\1>~s', fn (array $m): string => "<$m[1]$m[2]>".strip_tags($m[3])."</$m[1]>", $xml); // words alone may stand in these
-        $xml = (string) preg_replace_callback(self::TAG, function (array $m): string {
-            $attributes = $m[3] === '' ? '' : (string) preg_replace_callback('/(\s)([^\s="]++)(="[^"]*+")/', fn (array $one): string => isset(self::LATER[$this->minor][$m[2]][$one[2]]) ? '' : $one[1].Vocabulary::attributeThere($one[2]).$one[3], OwnClasses::from($m[3]));
+        $xml = str_replace(
+            ['xmlns="'.Qti30Format::NAMESPACE.'"', '<qti-content-body>', '</qti-content-body>'],
+            ["xmlns=\"http://www.imsglobal.org/xsd/imsqti_v2p$this->minor\"", '', ''],
+            $xml,
+        );
+        $xml = (string) preg_replace_callback(
+            '~<(qti-gap-text|qti-inline-choice)((?: [^<>]*)?)>(.*?)</\1>~s',
+            fn (array $m): string => "<$m[1]$m[2]>".strip_tags($m[3])."</$m[1]>",
+            $xml,
+        ); // words alone may stand in these
+        $xml = (string) preg_replace_callback(
+            self::TAG,
+            function (array $m): string {
+                $attributes =
+                    $m[3] === ''
+                        ? ''
+                        : (string) preg_replace_callback(
+                            '/(\s)([^\s="]++)(="[^"]*+")/',
+                            fn (array $one): string => isset(self::LATER[$this->minor][$m[2]][$one[2]])
+                                ? ''
+                                : $one[1].Vocabulary::attributeThere($one[2]).$one[3],
+                            OwnClasses::from($m[3]),
+                        );
 
-            return "<$m[1]".Vocabulary::elementThere("qti-$m[2]")."$attributes$m[4]";
-        }, $xml);
+                return "<$m[1]".Vocabulary::elementThere("qti-$m[2]")."$attributes$m[4]";
+            },
+            $xml,
+        );
 
         $xml = OwnClasses::html($xml);
 
-        return $this->minor >= 2 ? $xml : (string) preg_replace_callback('~<(audio|video)\b[^>]*\bsrc="([^"]*)"[^>]*>.*?</\1>~s', fn (array $m): string => '<object data="'.$m[2].'" type="'.Medium::typeNamed($m[2], $m[1]).'"></object>', $xml);
+        return $this->minor >= 2
+            ? $xml
+            : (string) preg_replace_callback(
+                '~<(audio|video)\b[^>]*\bsrc="([^"]*)"[^>]*>.*?</\1>~s',
+                fn (array $m): string => '<object data="'.$m[2].'" type="'.Medium::typeNamed($m[2], $m[1]).'"></object>',
+                $xml,
+            );
     }
 }

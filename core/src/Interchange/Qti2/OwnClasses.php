@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti2;
 
-/** What 2.x has neither attributes nor elements for stands in classes there, which it leaves to everybody: our own attributes of interactions, underlined and struck words. */
+/**
+ * What 2.x has neither attributes nor elements for stands in classes there, which it leaves to everybody: our own attributes of
+ * interactions, underlined and struck words.
+ */
 final class OwnClasses
 {
     private const BEFORE = 'quarry-';
@@ -21,13 +24,19 @@ final class OwnClasses
         $classes = implode(' ', array_map(fn (array $one): string => self::BEFORE."$one[1]-$one[2]", $m));
         $attributes = (string) preg_replace('/ data-[a-z]+="[a-z]+"/', '', $attributes);
 
-        return str_contains($attributes, ' class="') ? str_replace(' class="', " class=\"$classes ", $attributes) : "$attributes class=\"$classes\"";
+        return str_contains($attributes, ' class="')
+            ? str_replace(' class="', " class=\"$classes ", $attributes)
+            : "$attributes class=\"$classes\"";
     }
 
     /** HTML as 2.x has it. */
     public static function html(string $xml): string
     {
-        $xml = (string) preg_replace_callback('~<(/?)(u|s)>~', fn (array $m): string => $m[1] === '' ? '<span class="'.self::BEFORE.self::WORDS[$m[2]].'">' : '</span>', $xml);
+        $xml = (string) preg_replace_callback(
+            '~<(/?)(u|s)>~',
+            fn (array $m): string => $m[1] === '' ? '<span class="'.self::BEFORE.self::WORDS[$m[2]].'">' : '</span>',
+            $xml,
+        );
 
         return (string) preg_replace('~<ol(?: (?:start|type)="[^"]*")+>~', '<ol>', $xml);
     }
@@ -35,7 +44,10 @@ final class OwnClasses
     /** Gives an item back what stands in classes. */
     public static function raise(\DOMElement $item): void
     {
-        $found = (new \DOMXPath($item->ownerDocument ?? new \DOMDocument))->query('.//*[contains(@class, "'.self::BEFORE.'")]', $item);
+        $found = (new \DOMXPath($item->ownerDocument ?? new \DOMDocument))->query(
+            './/*[contains(@class, "'.self::BEFORE.'")]',
+            $item,
+        );
         foreach ($found === false ? [] : iterator_to_array($found, false) as $element) {
             assert($element instanceof \DOMElement);
             foreach (explode(' ', $element->getAttribute('class')) as $class) {

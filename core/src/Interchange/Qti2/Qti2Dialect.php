@@ -38,7 +38,14 @@ final class Qti2Dialect implements Dialect
         if ($name === null) {
             return $m[0];
         }
-        $attributes = $m[3] === '' ? '' : (string) preg_replace_callback('~([A-Za-z_][\w:.-]*+)(\s*+(?:=\s*+(?:"[^"]*+"|\'[^\']*+\'))?+)~', fn (array $one): string => Vocabulary::attribute($one[1]).$one[2], $m[3]);
+        $attributes =
+            $m[3] === ''
+                ? ''
+                : (string) preg_replace_callback(
+                    '~([A-Za-z_][\w:.-]*+)(\s*+(?:=\s*+(?:"[^"]*+"|\'[^\']*+\'))?+)~',
+                    fn (array $one): string => Vocabulary::attribute($one[1]).$one[2],
+                    $m[3],
+                );
 
         return "<$m[1]$name$attributes$m[4]";
     }

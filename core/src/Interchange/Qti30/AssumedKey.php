@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
-use WideQuarry\Interchange\Keys\SaysRight;
+use WideQuarry\Interchange\Keys\CorrectnessWording;
 
-/** An item that does not say how it is marked, made to say what its right answers, its feedback or its metadata say; and what was assumed. */
+/**
+ * An item that does not say how it is marked, made to say what its right answers, its feedback or its metadata say; and what was assumed.
+ */
 final readonly class AssumedKey
 {
     private function __construct(private \DOMElement $item)
@@ -59,20 +61,22 @@ final readonly class AssumedKey
     private function metadata(\DOMElement $processing, array $fields): ?string
     {
         $declarations = Xml::children($this->item, 'qti-response-declaration');
-        $entry = SaysRight::field($fields);
+        $entry = CorrectnessWording::field($fields);
         if (count($declarations) !== 1 || $entry === null) {
             return null;
         }
         $options = [];
         foreach (Xml::all($this->item) as $choice) {
-            in_array($choice->localName, ['qti-simple-choice', 'qti-inline-choice'], true) && $options[$choice->getAttribute('identifier')] = $choice->textContent;
+            if (in_array($choice->localName, ['qti-simple-choice', 'qti-inline-choice'], true)) {
+                $options[$choice->getAttribute('identifier')] = $choice->textContent;
+            }
         }
-        $values = $options === [] ? [$entry] : SaysRight::options($entry, $options);
+        $values = $options === [] ? [$entry] : CorrectnessWording::options($entry, $options);
         if ($values === [] || (count($values) > 1 && $declarations[0]->getAttribute('cardinality') === 'single')) {
             return null;
         }
         $correct = $this->make($declarations[0], 'qti-correct-response');
-        array_map(fn (string $value): string => $this->make($correct, 'qti-value')->textContent = $value, $values);
+        array_map(fn (string $value): string => ($this->make($correct, 'qti-value')->textContent = $value), $values);
         $this->answers($processing);
 
         return 'Nothing in this item says how it is marked; the right answer was taken from its metadata. Look at it.';
@@ -84,13 +88,20 @@ final readonly class AssumedKey
         $right = [];
         foreach (Xml::children($this->item, 'qti-modal-feedback') as $modal) {
             $id = $modal->getAttribute('identifier');
-            (SaysRight::name($id) || SaysRight::text($modal->textContent)) && $right[] = $id;
+            if (CorrectnessWording::name($id) || CorrectnessWording::text($modal->textContent)) {
+                $right[] = $id;
+            }
         }
         $found = false;
         foreach ($right === [] ? [] : Xml::all($processing) as $set) {
             $value = $set->localName === 'qti-set-outcome-value' ? Xml::children($set)[0] ?? null : null;
             $parent = $set->parentNode;
-            if ($value?->localName === 'qti-base-value' && in_array(trim($value->textContent), $right, true) && $parent instanceof \DOMElement && $parent !== $processing) {
+            if (
+                $value?->localName === 'qti-base-value' &&
+                in_array(trim($value->textContent), $right, true) &&
+                $parent instanceof \DOMElement &&
+                $parent !== $processing
+            ) {
                 $this->base($this->score($parent), 'float', '1');
                 $found = true;
             } elseif ($value?->localName === 'qti-variable' && $this->isSingle($value->getAttribute('identifier'))) {
@@ -111,7 +122,8 @@ final readonly class AssumedKey
     {
         foreach (Xml::children($this->item, 'qti-response-declaration') as $declaration) {
             if ($declaration->getAttribute('identifier') === $response) {
-                return $declaration->getAttribute('cardinality') === 'single' && Xml::attribute($declaration, 'base-type') === 'identifier';
+                return $declaration->getAttribute('cardinality') === 'single' &&
+                    Xml::attribute($declaration, 'base-type') === 'identifier';
             }
         }
 
@@ -123,10 +135,15 @@ final readonly class AssumedKey
     {
         $numbers = ['SCORE'];
         foreach (Xml::children($this->item, 'qti-outcome-declaration') as $outcome) {
-            in_array($outcome->getAttribute('base-type'), ['float', 'integer'], true) && $numbers[] = $outcome->getAttribute('identifier');
+            if (in_array($outcome->getAttribute('base-type'), ['float', 'integer'], true)) {
+                $numbers[] = $outcome->getAttribute('identifier');
+            }
         }
         foreach (Xml::all($processing) as $rule) {
-            if (in_array($rule->localName, ['qti-set-outcome-value', 'qti-lookup-outcome-value'], true) && in_array($rule->getAttribute('identifier'), $numbers, true)) {
+            if (
+                in_array($rule->localName, ['qti-set-outcome-value', 'qti-lookup-outcome-value'], true) &&
+                in_array($rule->getAttribute('identifier'), $numbers, true)
+            ) {
                 return true;
             }
         }
@@ -164,7 +181,9 @@ final readonly class AssumedKey
     private function make(\DOMElement $parent, string $name, string $identifier = ''): \DOMElement
     {
         $made = ($this->item->ownerDocument ?? new \DOMDocument)->createElementNS((string) $this->item->namespaceURI, $name);
-        $identifier === '' || $made->setAttribute('identifier', $identifier);
+        if ($identifier !== '') {
+            $made->setAttribute('identifier', $identifier);
+        }
         $parent->appendChild($made);
 
         return $made;

@@ -11,8 +11,38 @@ final readonly class Declaration
      * @param  list<string>  $correct
      * @param  list<array{key: string, value: string, sensitive: bool}>|null  $map  null when there is no mapping
      */
-    private function __construct(public string $id, public string $cardinality, public string $baseType, public array $correct, public ?array $map, public string $default, public ?string $lower, public ?string $upper)
+    private function __construct(
+        public string $id,
+        public string $cardinality,
+        public string $baseType,
+        public array $correct,
+        public ?array $map,
+        public string $default,
+        public ?string $lower,
+        public ?string $upper,
+    ) {
+    }
+
+    /**
+     * The same with each pair reversed.
+     *
+     * @param  \Closure(string): string  $turned
+     */
+    public function withPairs(\Closure $turned): self
     {
+        $map =
+            $this->map === null ? null : array_map(fn (array $entry): array => [...$entry, 'key' => $turned($entry['key'])], $this->map);
+
+        return new self(
+            $this->id,
+            $this->cardinality,
+            'directedPair',
+            array_map($turned, $this->correct),
+            $map,
+            $this->default,
+            $this->lower,
+            $this->upper,
+        );
     }
 
     public static function read(\DOMElement $element): self
@@ -25,12 +55,27 @@ final readonly class Declaration
             if ($child->localName === 'qti-correct-response') {
                 $correct = array_map(fn (\DOMElement $value): string => trim($value->textContent), Xml::children($child, 'qti-value'));
             } elseif ($child->localName === 'qti-mapping') {
-                $map = array_map(fn (\DOMElement $entry): array => ['key' => $entry->getAttribute('map-key'), 'value' => $entry->getAttribute('mapped-value'), 'sensitive' => $entry->getAttribute('case-sensitive') !== 'false'], Xml::children($child, 'qti-map-entry'));
+                $map = array_map(
+                    fn (\DOMElement $entry): array => [
+                        'key' => $entry->getAttribute('map-key'),
+                        'value' => $entry->getAttribute('mapped-value'),
+                        'sensitive' => $entry->getAttribute('case-sensitive') !== 'false',
+                    ],
+                    Xml::children($child, 'qti-map-entry'),
+                );
                 $default = Xml::attribute($child, 'default-value') ?? '0';
                 $bounds = [Xml::attribute($child, 'lower-bound'), Xml::attribute($child, 'upper-bound')];
             }
         }
 
-        return new self($element->getAttribute('identifier'), $element->getAttribute('cardinality'), Xml::attribute($element, 'base-type') ?? 'identifier', $correct, $map, $default, ...$bounds);
+        return new self(
+            $element->getAttribute('identifier'),
+            $element->getAttribute('cardinality'),
+            Xml::attribute($element, 'base-type') ?? 'identifier',
+            $correct,
+            $map,
+            $default,
+            ...$bounds,
+        );
     }
 }

@@ -16,7 +16,7 @@ final class Dialects
     public static function of(string $document): ?Dialect
     {
         $head = str_replace("\0", '', substr($document, 0, self::HEAD));
-        foreach ([new Plain, new Qti2Dialect] as $dialect) {
+        foreach ([new StandardDialect, new Qti2Dialect] as $dialect) {
             if ($dialect->speaks($head)) {
                 return $dialect;
             }
@@ -42,7 +42,14 @@ final class Dialects
     /** @return 'item'|'test'|'stimulus'|null */
     public static function kind(string $document): ?string
     {
-        $kind = preg_match('/<(?:[\w.-]+:)?(?:qti-)?assessment-?(item|test|stimulus)[\s>]/i', str_replace("\0", '', substr($document, 0, self::HEAD)), $m) === 1 ? strtolower($m[1]) : '';
+        $kind =
+            preg_match(
+                '/<(?:[\w.-]+:)?(?:qti-)?assessment-?(item|test|stimulus)[\s>]/i',
+                str_replace("\0", '', substr($document, 0, self::HEAD)),
+                $m,
+            ) === 1
+                ? strtolower($m[1])
+                : '';
 
         return match ($kind) {
             'item', 'test', 'stimulus' => $kind,

@@ -7,10 +7,11 @@ namespace WideQuarry\Interchange\Qti30;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
-use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Interchange\UnreadableFile;
 
 /**
- * The items, tests and stimuli of a package: those its manifest names, and what else lies in it and is one, because manifests are missing, name
+ * The items, tests and stimuli of a package: those its manifest names, and what else lies in it and is one, because manifests are
+ * missing, name
  * files by other types, or forget some.
  */
 final class Documents
@@ -37,7 +38,11 @@ final class Documents
     public static function formats(SafeZip $zip): array
     {
         if ($zip->has('imsmanifest.xml') && preg_match_all(self::TYPE, $zip->read('imsmanifest.xml'), $m) > 0) {
-            return array_values(array_unique(array_map(fn (string $major, string $minor): string => $major === '3' ? 'qti30' : "qti2$minor", $m[2], $m[3])));
+            return array_values(
+                array_unique(
+                    array_map(fn (string $major, string $minor): string => $major === '3' ? 'qti30' : "qti2$minor", $m[2], $m[3]),
+                ),
+            );
         }
         foreach (self::loose($zip, []) as $bytes) {
             $format = Dialects::format($bytes);
@@ -50,11 +55,18 @@ final class Documents
 
     public static function in(SafeZip $zip): self
     {
-        $self = new self;
+        $self = new self();
         $manifest = $self->manifest($zip);
         foreach ($manifest as [$resource, $kind, $href]) {
             if ($href === null) {
-                $self->notices[] = Notice::problem('package.missing', 'The manifest names "'.mb_strimwidth($resource->getAttribute('href'), 0, 120, '…').'", which is not in the package.', 'imsmanifest.xml', $resource->getLineNo());
+                $self->notices[] = Notice::problem(
+                    'package.missing',
+                    'The manifest names "'.
+                        mb_strimwidth($resource->getAttribute('href'), 0, 120, '…').
+                        '", which is not in the package.',
+                    'imsmanifest.xml',
+                    $resource->getLineNo(),
+                );
 
                 continue;
             }
@@ -67,9 +79,19 @@ final class Documents
             $forgotten++;
         }
         if ($forgotten > 0 && $zip->has('imsmanifest.xml')) {
-            $self->notices[] = Notice::note('package.not_named', ($forgotten === 1 ? 'One file' : "$forgotten files").' with questions or tests that the manifest does not name as such '.($forgotten === 1 ? 'was' : 'were').' read as well.', 'imsmanifest.xml');
+            $self->notices[] = Notice::note(
+                'package.not_named',
+                ($forgotten === 1 ? 'One file' : "$forgotten files").
+                    ' with questions or tests that the manifest does not name as such '.
+                    ($forgotten === 1 ? 'was' : 'were').
+                    ' read as well.',
+                'imsmanifest.xml',
+            );
         } elseif (! $zip->has('imsmanifest.xml')) {
-            $self->notices[] = Notice::note('package.no_manifest', 'The package has no manifest, so every question found in it was read.');
+            $self->notices[] = Notice::note(
+                'package.no_manifest',
+                'The package has no manifest, so every question found in it was read.',
+            );
         }
 
         return $self;
@@ -78,9 +100,9 @@ final class Documents
     private function add(string $kind, string $href, ?\DOMElement $resource): void
     {
         match ($kind) {
-            'item' => $this->items[$href] = $resource,
-            'stimulus' => $this->stimuli[] = $href,
-            default => $this->tests[$href] = $resource,
+            'item' => ($this->items[$href] = $resource),
+            'stimulus' => ($this->stimuli[] = $href),
+            default => ($this->tests[$href] = $resource),
         };
     }
 
@@ -92,15 +114,19 @@ final class Documents
         }
         try {
             $manifest = SafeXml::parse($zip->read('imsmanifest.xml'), 'imsmanifest.xml');
-        } catch (Unreadable $problem) {
-            $this->notices[] = Notice::problem($problem->rule, $problem->getMessage().' What lies in the package was read without it.', 'imsmanifest.xml');
+        } catch (UnreadableFile $problem) {
+            $this->notices[] = Notice::problem(
+                $problem->rule,
+                $problem->getMessage().' What lies in the package was read without it.',
+                'imsmanifest.xml',
+            );
 
             return [];
         }
         $found = [];
         foreach (Xml::all($manifest, 'resource') as $resource) {
             if (preg_match(self::TYPE, $resource->getAttribute('type'), $m) === 1) {
-                $href = $resource->getAttribute('href') ?: (Xml::child($resource, 'file')?->getAttribute('href') ?? '');
+                $href = $resource->getAttribute('href') ?: Xml::child($resource, 'file')?->getAttribute('href') ?? '';
                 $found[] = [$resource, strtolower($m[1]), $zip->find('imsmanifest.xml', $href)];
             }
         }
@@ -115,7 +141,12 @@ final class Documents
     private static function loose(SafeZip $zip, array $named): iterable
     {
         foreach (array_map(strval(...), array_keys($zip->entries)) as $name) {
-            if (! isset($named[$name]) && ! array_key_exists($name, $named) && preg_match('/\.(?:xml|qti)$/i', $name) === 1 && ! str_ends_with(strtolower($name), 'imsmanifest.xml')) {
+            if (
+                ! isset($named[$name]) &&
+                ! array_key_exists($name, $named) &&
+                preg_match('/\.(?:xml|qti)$/i', $name) === 1 &&
+                ! str_ends_with(strtolower($name), 'imsmanifest.xml')
+            ) {
                 $bytes = $zip->head($name, Dialects::HEAD);
                 if (Dialects::kind($bytes) !== null) {
                     yield $name => $bytes;

@@ -18,7 +18,9 @@ final class Edition30 implements Edition
 
     public function manifest(string $identifier, string $resources): string
     {
-        return "<manifest xmlns=\"http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1\" identifier=\"$identifier\"><metadata><schema>QTI Package</schema><schemaversion>3.0.0</schemaversion></metadata><organizations/><resources>$resources</resources></manifest>";
+        return "<manifest xmlns=\"http://www.imsglobal.org/xsd/qti/qtiv3p0/imscp_v1p1\" identifier=\"$identifier\"><metadata>".
+            '<schema>QTI Package</schema><schemaversion>3.0.0</schemaversion></metadata><organizations/>'.
+            "<resources>$resources</resources></manifest>";
     }
 
     public function lower(string $xml): string

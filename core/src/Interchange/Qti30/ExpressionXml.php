@@ -20,16 +20,30 @@ use WideQuarry\Numbers\Exact;
  */
 final class ExpressionXml implements NodeVisitor
 {
-    private const OPERATIONS = ['+' => 'sum', '-' => 'subtract', '*' => 'product', '/' => 'divide', '^' => 'power', '<' => 'lt', '<=' => 'lte', '>' => 'gt', '>=' => 'gte', '=' => 'equal', '!=' => 'equal'];
+    private const OPERATIONS = [
+        '+' => 'sum',
+        '-' => 'subtract',
+        '*' => 'product',
+        '/' => 'divide',
+        '^' => 'power',
+        '<' => 'lt',
+        '<=' => 'lte',
+        '>' => 'gt',
+        '>=' => 'gte',
+        '=' => 'equal',
+        '!=' => 'equal',
+    ];
 
     public static function number(BigRational $value): string
     {
-        return '<qti-base-value base-type="float">'.Credit::float($value).'</qti-base-value>';
+        return '<qti-base-value base-type="float">'.ScoreFloats::float($value).'</qti-base-value>';
     }
 
     public function literal(Literal $node): string
     {
-        return $node->value instanceof BigRational ? self::number($node->value) : '<qti-base-value base-type="string">'.Xml::escape($node->value).'</qti-base-value>';
+        return $node->value instanceof BigRational
+            ? self::number($node->value)
+            : '<qti-base-value base-type="string">'.Xml::escape($node->value).'</qti-base-value>';
     }
 
     public function name(Name $node): string
@@ -53,13 +67,25 @@ final class ExpressionXml implements NodeVisitor
 
     public function call(Call $node): string
     {
-        $arguments = implode('', array_map(fn ($argument): string => $argument->accept($this), $node->name === 'round' ? array_slice($node->arguments, 0, 1) : $node->arguments));
-        $places = $node->name === 'round' && ($node->arguments[1] ?? null) instanceof Literal && $node->arguments[1]->value instanceof BigRational ? (string) $node->arguments[1]->value->simplified() : '0';
+        $arguments = implode(
+            '',
+            array_map(
+                fn ($argument): string => $argument->accept($this),
+                $node->name === 'round' ? array_slice($node->arguments, 0, 1) : $node->arguments,
+            ),
+        );
+        $places =
+            $node->name === 'round' &&
+            ($node->arguments[1] ?? null) instanceof Literal &&
+            $node->arguments[1]->value instanceof BigRational
+                ? (string) $node->arguments[1]->value->simplified()
+                : '0';
 
         return match ($node->name) {
             'round' => "<qti-round-to rounding-mode=\"decimalPlaces\" figures=\"$places\">$arguments</qti-round-to>",
             'min', 'max' => "<qti-$node->name>$arguments</qti-$node->name>",
-            default => "<qti-math-operator name=\"$node->name\">$arguments</qti-math-operator>", // floor, ceil, abs are called the same there
+            // floor, ceil, abs are called the same there
+            default => "<qti-math-operator name=\"$node->name\">$arguments</qti-math-operator>",
         };
     }
 }

@@ -9,14 +9,47 @@ use Brick\Math\RoundingMode;
 use WideQuarry\Numbers\Exact;
 
 /**
- * The value of an expression (QTI 3.0 ASI, 2.12): null, or a list of texts, exact numbers and truths; an expression with null in it is null, unless it
+ * The value of an expression (QTI 3.0 ASI, 2.12): null, or a list of texts, exact numbers and truths; an expression with null in it is
+ * null, unless it
  * says otherwise. Those that depend on chance, on the test or on what somebody else defined are not known.
  */
 final readonly class Expressions
 {
     private const KNOWN = [
-        'qti-variable', 'qti-base-value', 'qti-correct', 'qti-null', 'qti-map-response', 'qti-multiple', 'qti-ordered', 'qti-container-size', 'qti-index', 'qti-member', 'qti-contains', 'qti-is-null', 'qti-not', 'qti-and', 'qti-or', 'qti-any-n', 'qti-match',
-        'qti-string-match', 'qti-substring', 'qti-equal', 'qti-equal-rounded', 'qti-gte', 'qti-gt', 'qti-lte', 'qti-lt', 'qti-sum', 'qti-product', 'qti-subtract', 'qti-divide', 'qti-max', 'qti-min', 'qti-truncate', 'qti-round', 'qti-integer-to-float',
+        'qti-variable',
+        'qti-base-value',
+        'qti-correct',
+        'qti-null',
+        'qti-map-response',
+        'qti-multiple',
+        'qti-ordered',
+        'qti-container-size',
+        'qti-index',
+        'qti-member',
+        'qti-contains',
+        'qti-is-null',
+        'qti-not',
+        'qti-and',
+        'qti-or',
+        'qti-any-n',
+        'qti-match',
+        'qti-string-match',
+        'qti-substring',
+        'qti-equal',
+        'qti-equal-rounded',
+        'qti-gte',
+        'qti-gt',
+        'qti-lte',
+        'qti-lt',
+        'qti-sum',
+        'qti-product',
+        'qti-subtract',
+        'qti-divide',
+        'qti-max',
+        'qti-min',
+        'qti-truncate',
+        'qti-round',
+        'qti-integer-to-float',
     ];
 
     /**
@@ -68,7 +101,8 @@ final readonly class Expressions
             'qti-null' => self::constant(null),
             'qti-map-response' => $this->mapped($id),
             'qti-is-null' => fn (): array => [$first() === null],
-            'qti-multiple', 'qti-ordered' => fn (): ?array => array_merge(...array_map(fn (\Closure $arg): array => $arg() ?? [], $args)) ?: null,
+            'qti-multiple', 'qti-ordered' => fn (): ?array => array_merge(...array_map(fn (\Closure $arg): array => $arg() ?? [], $args)) ?:
+            null,
             'qti-container-size' => fn (): array => [BigRational::of(count($first() ?? []))],
             'qti-and' => self::joined($args, false),
             'qti-or' => self::joined($args, true),
@@ -134,30 +168,67 @@ final readonly class Expressions
     private function of(string $name, \DOMElement $e): \Closure
     {
         $n = (int) $e->getAttribute('n') - 1;
-        $ordered = array_filter(Xml::children($e), fn (\DOMElement $arg): bool => ($this->responses[$arg->getAttribute('identifier')] ?? null)?->cardinality === 'ordered' || $arg->localName === 'qti-ordered') !== [];
+        $ordered =
+            array_filter(
+                Xml::children($e),
+                fn (\DOMElement $arg): bool => ($this->responses[$arg->getAttribute('identifier')] ?? null)?->cardinality === 'ordered' ||
+                    $arg->localName === 'qti-ordered',
+            ) !== [];
 
         return match ($name) {
             'qti-not' => self::over(fn (array $values): array => [$values[0] === [false]]),
             'qti-index' => self::over(fn (array $values): ?array => isset($values[0][$n]) ? [$values[0][$n]] : null),
             'qti-member' => self::over(fn (array $values): array => [self::holds($values[1] ?? [], $values[0][0] ?? null)]),
-            'qti-contains' => self::over(fn (array $values): array => [array_filter($values[1] ?? [], fn (mixed $in): bool => ! self::holds($values[0], $in)) === []]),
+            'qti-contains' => self::over(
+                fn (array $values): array => [array_filter($values[1] ?? [], fn (mixed $in): bool => ! self::holds($values[0], $in)) === []],
+            ),
             'qti-match' => self::over(fn (array $values): array => [self::matches($values[0], $values[1] ?? [], $ordered)]),
             'qti-string-match' => self::over(fn (array $values): array => [self::text($e, $values[0], $values[1] ?? [])]),
-            'qti-substring' => self::over(fn (array $values): array => [str_contains(self::folded($e, $values[1][0] ?? ''), self::folded($e, $values[0][0] ?? ''))]),
-            'qti-equal' => $e->getAttribute('tolerance-mode') === 'exact' ? self::two(fn (BigRational $a, BigRational $b): bool => $a->isEqualTo($b)) : self::two(fn (BigRational $a, BigRational $b): bool => self::equal($e, $a, $b)),
-            'qti-equal-rounded' => self::two(fn (BigRational $a, BigRational $b): bool => self::rounded($e, $a)->isEqualTo(self::rounded($e, $b))),
+            'qti-substring' => self::over(
+                fn (array $values): array => [str_contains(self::folded($e, $values[1][0] ?? ''), self::folded($e, $values[0][0] ?? ''))],
+            ),
+            'qti-equal' => $e->getAttribute('tolerance-mode') === 'exact'
+                ? self::two(fn (BigRational $a, BigRational $b): bool => $a->isEqualTo($b))
+                : self::two(fn (BigRational $a, BigRational $b): bool => self::equal($e, $a, $b)),
+            'qti-equal-rounded' => self::two(
+                fn (BigRational $a, BigRational $b): bool => self::rounded($e, $a)->isEqualTo(self::rounded($e, $b)),
+            ),
             'qti-gte' => self::two(fn (BigRational $a, BigRational $b): bool => $a->isGreaterThanOrEqualTo($b)),
             'qti-gt' => self::two(fn (BigRational $a, BigRational $b): bool => $a->isGreaterThan($b)),
             'qti-lte' => self::two(fn (BigRational $a, BigRational $b): bool => $a->isLessThanOrEqualTo($b)),
             'qti-lt' => self::two(fn (BigRational $a, BigRational $b): bool => $a->isLessThan($b)),
-            'qti-sum' => self::over(fn (array $values): array => [array_reduce(self::numbers($values), fn (BigRational $sum, BigRational $one): BigRational => $sum->plus($one), BigRational::zero())]),
-            'qti-product' => self::over(fn (array $values): array => [array_reduce(self::numbers($values), fn (BigRational $product, BigRational $one): BigRational => $product->multipliedBy($one), BigRational::one())]),
+            'qti-sum' => self::over(
+                fn (array $values): array => [
+                    array_reduce(
+                        self::numbers($values),
+                        fn (BigRational $sum, BigRational $one): BigRational => $sum->plus($one),
+                        BigRational::zero(),
+                    ),
+                ],
+            ),
+            'qti-product' => self::over(
+                fn (array $values): array => [
+                    array_reduce(
+                        self::numbers($values),
+                        fn (BigRational $product, BigRational $one): BigRational => $product->multipliedBy($one),
+                        BigRational::one(),
+                    ),
+                ],
+            ),
             'qti-subtract' => self::two(fn (BigRational $a, BigRational $b): BigRational => $a->minus($b)),
-            'qti-divide' => self::over(fn (array $values): ?array => self::numeral($values[1] ?? [])->isZero() ? null : [self::numeral($values[0])->dividedBy(self::numeral($values[1] ?? []))]),
+            'qti-divide' => self::over(
+                fn (array $values): ?array => self::numeral($values[1] ?? [])->isZero()
+                    ? null
+                    : [self::numeral($values[0])->dividedBy(self::numeral($values[1] ?? []))],
+            ),
             'qti-max' => self::most(fn (BigRational $best, BigRational $one): BigRational => $one->isGreaterThan($best) ? $one : $best),
             'qti-min' => self::most(fn (BigRational $best, BigRational $one): BigRational => $one->isLessThan($best) ? $one : $best),
-            'qti-truncate' => self::two(fn (BigRational $a, BigRational $b): BigRational => $a->toScale(0, RoundingMode::DOWN)->toBigRational()),
-            'qti-round' => self::two(fn (BigRational $a, BigRational $b): BigRational => $a->plus('1/2')->toScale(0, RoundingMode::FLOOR)->toBigRational()),
+            'qti-truncate' => self::two(
+                fn (BigRational $a, BigRational $b): BigRational => $a->toScale(0, RoundingMode::DOWN)->toBigRational(),
+            ),
+            'qti-round' => self::two(
+                fn (BigRational $a, BigRational $b): BigRational => $a->plus('1/2')->toScale(0, RoundingMode::FLOOR)->toBigRational(),
+            ),
             default => self::over(fn (array $values): array => $values[0]),
         };
     }
@@ -222,9 +293,10 @@ final readonly class Expressions
 
     private static function number(string $value): ?BigRational
     {
-        $exact = Exact::read($value) ?? (is_numeric($value) ? Exact::read(rtrim(rtrim(sprintf('%.12F', (float) $value), '0'), '.')) : null);
+        $exact =
+            Exact::read($value) ?? (is_numeric($value) ? Exact::read(rtrim(rtrim(sprintf('%.12F', (float) $value), '0'), '.')) : null);
 
-        return $exact !== null && strlen(explode('.', $value)[1] ?? '') >= 4 ? Credit::near($exact) : $exact;
+        return $exact !== null && strlen(explode('.', $value)[1] ?? '') >= 4 ? ScoreFloats::near($exact) : $exact;
     }
 
     /** @return list<mixed>|null */
@@ -232,7 +304,9 @@ final readonly class Expressions
     {
         $declaration = $this->responses[$id] ?? null;
 
-        return $declaration === null || $declaration->correct === [] ? null : array_map(fn (string $value): mixed => self::typed($value, $declaration->baseType), $declaration->correct);
+        return $declaration === null || $declaration->correct === []
+            ? null
+            : array_map(fn (string $value): mixed => self::typed($value, $declaration->baseType), $declaration->correct);
     }
 
     /** @return \Closure(): list<mixed> */
@@ -244,10 +318,15 @@ final readonly class Expressions
         foreach ($declaration->map ?? [] as $entry) {
             $value = self::number($entry['value']) ?? BigRational::zero();
             $exact[self::key(self::typed($entry['key'], $declaration->baseType ?? 'string'))] ??= $value;
-            $entry['sensitive'] || $folded[mb_convert_case($entry['key'], MB_CASE_FOLD, 'UTF-8')] ??= $value;
+            if (! $entry['sensitive']) {
+                $folded[mb_convert_case($entry['key'], MB_CASE_FOLD, 'UTF-8')] ??= $value;
+            }
         }
         $default = self::number($declaration->default ?? '0') ?? BigRational::zero();
-        [$low, $high] = [$declaration?->lower === null ? null : self::number($declaration->lower), $declaration?->upper === null ? null : self::number($declaration->upper)];
+        [$low, $high] = [
+            $declaration?->lower === null ? null : self::number($declaration->lower),
+            $declaration?->upper === null ? null : self::number($declaration->upper),
+        ];
 
         return function () use ($variable, $id, $exact, $folded, $default, $low, $high): array {
             $sum = BigRational::zero();
@@ -256,7 +335,10 @@ final readonly class Expressions
                 $key = self::key($given);
                 if (! isset($met[$key])) {
                     $met[$key] = true;
-                    $sum = $sum->plus($exact[$key] ?? (is_string($given) ? $folded[mb_convert_case($given, MB_CASE_FOLD, 'UTF-8')] ?? null : null) ?? $default);
+                    $sum = $sum->plus(
+                        $exact[$key] ??
+                            ((is_string($given) ? $folded[mb_convert_case($given, MB_CASE_FOLD, 'UTF-8')] ?? null : null) ?? $default),
+                    );
                 }
             }
             $sum = $low !== null && $sum->isLessThan($low) ? $low : $sum;
@@ -306,7 +388,15 @@ final readonly class Expressions
 
     private static function key(mixed $value): string
     {
-        return $value instanceof BigRational ? "n$value" : (is_bool($value) ? ($value ? 'true' : 'false') : (is_string($value) ? "t$value" : ''));
+        return $value instanceof BigRational
+            ? "n$value"
+            : (is_bool($value)
+                ? ($value
+                    ? 'true'
+                    : 'false')
+                : (is_string($value)
+                    ? "t$value"
+                    : ''));
     }
 
     /**
@@ -337,7 +427,8 @@ final readonly class Expressions
         [$low, $high] = self::widths($e, $one);
         [$from, $to] = [$one->minus($low), $one->plus($high)];
 
-        return ($e->getAttribute('include-lower-bound') === 'false' ? $two->isGreaterThan($from) : $two->isGreaterThanOrEqualTo($from)) && ($e->getAttribute('include-upper-bound') === 'false' ? $two->isLessThan($to) : $two->isLessThanOrEqualTo($to));
+        return ($e->getAttribute('include-lower-bound') === 'false' ? $two->isGreaterThan($from) : $two->isGreaterThanOrEqualTo($from)) &&
+            ($e->getAttribute('include-upper-bound') === 'false' ? $two->isLessThan($to) : $two->isLessThanOrEqualTo($to));
     }
 
     /** @return array{BigRational, BigRational} how far below and above, as the tolerance of a qti-equal says */
@@ -347,13 +438,18 @@ final readonly class Expressions
         $low = self::number($said[0] ?? '0') ?? BigRational::zero();
         $high = isset($said[1]) ? self::number($said[1]) ?? $low : $low;
 
-        return $e->getAttribute('tolerance-mode') === 'relative' ? [$of->abs()->multipliedBy($low)->dividedBy(100), $of->abs()->multipliedBy($high)->dividedBy(100)] : [$low, $high];
+        return $e->getAttribute('tolerance-mode') === 'relative'
+            ? [$of->abs()->multipliedBy($low)->dividedBy(100), $of->abs()->multipliedBy($high)->dividedBy(100)]
+            : [$low, $high];
     }
 
     private static function rounded(\DOMElement $e, BigRational $value): BigRational
     {
         $figures = min(30, max(0, (int) $e->getAttribute('figures')));
 
-        return ($e->getAttribute('rounding-mode') === 'significantFigures' ? Exact::toFigures($value, max(1, $figures)) : Exact::toPlaces($value, $figures))->toBigRational();
+        return ($e->getAttribute('rounding-mode') === 'significantFigures'
+            ? Exact::toFigures($value, max(1, $figures))
+            : Exact::toPlaces($value, $figures)
+        )->toBigRational();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\PartKinds;
 
 /**
  * Modal feedback to ours: a test equal to "this rule matched" or to right, partly or wrong takes it there; any other is told as lost.
@@ -18,8 +19,14 @@ final class FeedbackReader
      * @param  list<\stdClass>  $parts
      * @param  \Closure(\DOMElement): string  $content
      */
-    public function __construct(\DOMElement $item, private readonly Processing $processing, private readonly array $parts, private readonly \stdClass $question, \Closure $content)
-    {
+    public function __construct(
+        \DOMElement $item,
+        private readonly Processing $processing,
+        private readonly array $parts,
+        private readonly \stdClass $question,
+        private readonly PartKinds $kinds,
+        \Closure $content,
+    ) {
         foreach (Xml::children($item, 'qti-modal-feedback') as $modal) {
             $this->waiting[$modal->getAttribute('identifier')] = $content(Xml::child($modal, 'qti-content-body') ?? $modal);
         }
@@ -67,7 +74,10 @@ final class FeedbackReader
             return $this->on($this->question, 'general', $html);
         }
         $about = $this->about($test ?? $before[count($before) - 1]);
-        $part = array_values(array_filter($this->parts, fn (\stdClass $one): bool => $one->id === ($this->processing->setBy[$about] ?? $about)))[0] ?? null;
+        $part =
+            array_values(
+                array_filter($this->parts, fn (\stdClass $one): bool => $one->id === ($this->processing->setBy[$about] ?? $about)),
+            )[0] ?? null;
         if ($about === 'SCORE' || isset($this->processing->setBy[$about])) {
             $holder = $about === 'SCORE' && (count($this->parts) > 1 || $part === null) ? $this->question : $part ?? $this->question;
 
@@ -77,7 +87,11 @@ final class FeedbackReader
             return false;
         }
 
-        return $test === null && $this->asksForCorrect($before[0]) ? $this->on($part, 'wrong', $html) : ($test !== null && $this->asksForCorrect($test) ? $this->on($part, 'right', $html) : $this->rule($part, $test, $html));
+        return $test === null && $this->asksForCorrect($before[0])
+            ? $this->on($part, 'wrong', $html)
+            : ($test !== null && $this->asksForCorrect($test)
+                ? $this->on($part, 'right', $html)
+                : $this->rule($part, $test, $html));
     }
 
     private function on(\stdClass $holder, ?string $state, string $html): bool
@@ -85,7 +99,7 @@ final class FeedbackReader
         if ($state === null || isset($holder->feedback->{$state})) {
             return false;
         }
-        $holder->feedback ??= new \stdClass;
+        $holder->feedback ??= new \stdClass();
         assert($holder->feedback instanceof \stdClass);
         $holder->feedback->{$state} = (object) ['html' => $html];
 
@@ -99,7 +113,7 @@ final class FeedbackReader
         return match (true) {
             $value === null => null,
             $test->localName === 'qti-gte' && $value->isPositive() => 'right',
-            $test->localName === 'qti-gt' && $value->abs()->isLessThanOrEqualTo(Credit::HAIR) => 'partly',
+            $test->localName === 'qti-gt' && $value->abs()->isLessThanOrEqualTo(ScoreFloats::HAIR) => 'partly',
             in_array($test->localName, ['qti-equal', 'qti-lte'], true) && $value->isZero() => 'wrong',
             default => null,
         };
@@ -112,12 +126,17 @@ final class FeedbackReader
         assert($key instanceof \stdClass && is_string($part->id));
         $rules = is_array($key->rules ?? null) ? $key->rules : [];
         assert(is_string($part->kind));
-        $typed = in_array($part->kind, ['text', 'number'], true);
+        $typed = $this->kinds->find($part->kind)?->canShareAnswers() === true;
         $wanted = $test !== null ? $this->thing($test, $part->kind) : ($typed ? (object) ['answer' => 'otherwise'] : null);
-        $chain = array_values(array_filter($this->processing->markings[$part->id]->chain ?? [], fn (array $link): bool => ! $this->asksForNothing($link[0])));
+        $chain = array_values(
+            array_filter($this->processing->markings[$part->id]->chain ?? [], fn (array $link): bool => ! $this->asksForNothing($link[0])),
+        );
         foreach ($rules as $i => $rule) {
             $rule = (object) (array) $rule;
-            if (($wanted !== null && $rule->on == $wanted) || ($test !== null && isset($chain[$i]) && $chain[$i][0]->C14N() === $test->C14N())) {
+            if (
+                ($wanted !== null && $rule->on == $wanted) ||
+                ($test !== null && isset($chain[$i]) && $chain[$i][0]->C14N() === $test->C14N())
+            ) {
                 $rule->feedback = (object) ['html' => $html];
                 $rules[$i] = $rule;
                 $key->rules = $rules;
@@ -130,7 +149,15 @@ final class FeedbackReader
         }
         $ids = array_map(fn (mixed $rule): mixed => ((array) $rule)['id'] ?? null, $rules);
         for ($n = count($rules) + 1; in_array("r$n", $ids, true); $n++);
-        $key->rules = [...$rules, (object) ['id' => "r$n", 'on' => $wanted, 'credit' => is_string($key->default ?? null) ? $key->default : '0', 'feedback' => (object) ['html' => $html]]];
+        $key->rules = [
+            ...$rules,
+            (object) [
+                'id' => "r$n",
+                'on' => $wanted,
+                'credit' => is_string($key->default ?? null) ? $key->default : '0',
+                'feedback' => (object) ['html' => $html],
+            ],
+        ];
 
         return true;
     }
@@ -144,7 +171,11 @@ final class FeedbackReader
     {
         $value = Xml::child($test, 'qti-base-value');
 
-        return $value !== null && in_array($test->localName, ['qti-match', 'qti-member'], true) && in_array($value->getAttribute('base-type'), ['identifier', 'directedPair'], true) ? Mappings::for($kind)?->on(trim($value->textContent)) : null;
+        return $value !== null &&
+            in_array($test->localName, ['qti-match', 'qti-member'], true) &&
+            in_array($value->getAttribute('base-type'), ['identifier', 'directedPair'], true)
+            ? Mappings::of($this->kinds->find($kind))?->on(trim($value->textContent))
+            : null;
     }
 
     private function about(\DOMElement $test): string
@@ -156,7 +187,9 @@ final class FeedbackReader
 
     private function asksForNothing(\DOMElement $test): bool
     {
-        return $test->localName === 'qti-is-null' || ($test->localName === 'qti-and' && array_filter(Xml::children($test), fn (\DOMElement $one): bool => $one->localName !== 'qti-is-null') === []);
+        return $test->localName === 'qti-is-null' ||
+            ($test->localName === 'qti-and' &&
+                array_filter(Xml::children($test), fn (\DOMElement $one): bool => $one->localName !== 'qti-is-null') === []);
     }
 
     private function asksForCorrect(\DOMElement $test): bool

@@ -34,10 +34,15 @@ final class FeedbackWriter
             $branches = [];
             $otherwise = '';
             foreach ($chain as [$rule, $test]) {
-                $branches[] = [$test, $rule->feedback === null ? '' : $this->shown("F{$i}_".count($branches).'_'.substr(hash('sha256', $rule->id), 0, 8), $rule->feedback)];
+                $branches[] = [
+                    $test,
+                    $rule->feedback === null
+                        ? ''
+                        : $this->shown("F{$i}_".count($branches).'_'.substr(hash('sha256', $rule->id), 0, 8), $rule->feedback),
+                ];
                 $otherwise = $test === '' ? $branches[count($branches) - 1][1] : $otherwise;
             }
-            $this->chain($null, [...($taken === '' ? [] : [[$taken, $otherwise]]), ...$branches]);
+            $this->chain($null, [...$taken === '' ? [] : [[$taken, $otherwise]], ...$branches]);
         }
         if ($written->processing !== '') {
             $this->states("F{$i}", $part->feedback, $null, "SCORE_$response", $part->points(), $written->isAddedUp());
@@ -50,7 +55,10 @@ final class FeedbackWriter
      */
     public function question(Question $question, array $responses, bool $isAddedUp): void
     {
-        $nulls = implode('', array_map(fn (string $response): string => "<qti-is-null><qti-variable identifier=\"$response\"/></qti-is-null>", $responses));
+        $nulls = implode(
+            '',
+            array_map(fn (string $response): string => "<qti-is-null><qti-variable identifier=\"$response\"/></qti-is-null>", $responses),
+        );
         $none = count($responses) === 1 ? $nulls : "<qti-and>$nulls</qti-and>";
         $this->states('F', $question->feedback, $none, 'SCORE', $question->points(), $isAddedUp);
         if (isset($question->feedback['general'])) {
@@ -60,7 +68,9 @@ final class FeedbackWriter
 
     public function declaration(): string
     {
-        return $this->modals === '' ? '' : '<qti-outcome-declaration identifier="FEEDBACK" cardinality="multiple" base-type="identifier"/>';
+        return $this->modals === ''
+            ? ''
+            : '<qti-outcome-declaration identifier="FEEDBACK" cardinality="multiple" base-type="identifier"/>';
     }
 
     public function conditions(): string
@@ -86,8 +96,16 @@ final class FeedbackWriter
         if (array_intersect_key($feedback, ['right' => 1, 'partly' => 1, 'wrong' => 1]) === []) {
             return;
         }
-        $test = fn (string $how, string $value): string => "<qti-$how><qti-variable identifier=\"$outcome\"/><qti-base-value base-type=\"float\">$value</qti-base-value></qti-$how>";
-        $this->chain($null, [[$test('gte', $isAddedUp ? Credit::full($points) : Credit::float($points)), $given('right')], [$test('gt', $isAddedUp ? Credit::HAIR : '0'), $given('partly')], ['', $given('wrong')]]);
+        $test = fn (
+            string $how,
+            string $value,
+        ): string => "<qti-$how><qti-variable identifier=\"$outcome\"/><qti-base-value base-type=\"float\">$value</qti-base-value>".
+            "</qti-$how>";
+        $this->chain($null, [
+            [$test('gte', $isAddedUp ? ScoreFloats::full($points) : ScoreFloats::float($points)), $given('right')],
+            [$test('gt', $isAddedUp ? ScoreFloats::HAIR : '0'), $given('partly')],
+            ['', $given('wrong')],
+        ]);
     }
 
     /** @param  list<array{string, string}>  $branches  test and what it sets; '' for what no test catches */
@@ -98,7 +116,12 @@ final class FeedbackWriter
         }
         $this->conditions .= "<qti-response-condition><qti-response-if>$null</qti-response-if>";
         foreach ($branches as [$test, $set]) {
-            $this->conditions .= $test === '' ? ($set === '' ? '' : "<qti-response-else>$set</qti-response-else>") : "<qti-response-else-if>$test$set</qti-response-else-if>";
+            $this->conditions .=
+                $test === ''
+                    ? ($set === ''
+                        ? ''
+                        : "<qti-response-else>$set</qti-response-else>")
+                    : "<qti-response-else-if>$test$set</qti-response-else-if>";
         }
         $this->conditions .= '</qti-response-condition>';
     }
@@ -106,8 +129,12 @@ final class FeedbackWriter
     private function shown(string $id, Feedback $feedback): string
     {
         $this->timed = $this->timed || $feedback->show !== 'both';
-        $this->modals .= "<qti-modal-feedback outcome-identifier=\"FEEDBACK\" show-hide=\"show\" identifier=\"$id\"><qti-content-body>".($this->content)($feedback->html).'</qti-content-body></qti-modal-feedback>';
+        $this->modals .=
+            "<qti-modal-feedback outcome-identifier=\"FEEDBACK\" show-hide=\"show\" identifier=\"$id\"><qti-content-body>".
+            ($this->content)($feedback->html).
+            '</qti-content-body></qti-modal-feedback>';
 
-        return "<qti-set-outcome-value identifier=\"FEEDBACK\"><qti-multiple><qti-variable identifier=\"FEEDBACK\"/><qti-base-value base-type=\"identifier\">$id</qti-base-value></qti-multiple></qti-set-outcome-value>";
+        return '<qti-set-outcome-value identifier="FEEDBACK"><qti-multiple><qti-variable identifier="FEEDBACK"/>'.
+            "<qti-base-value base-type=\"identifier\">$id</qti-base-value></qti-multiple></qti-set-outcome-value>";
     }
 }

@@ -18,12 +18,14 @@ final class GapText
         $nodes = RichText::read($question->body)->nodes;
         $scattered = [];
         foreach ($question->parts as $part) {
-            if ($part->kindName !== 'tiles') {
+            if ($part->kind?->fillsGaps() !== true) {
                 continue;
             }
             $range = self::range($nodes, $part->id);
             $inside = Anchors::in($range === null ? [] : array_slice($nodes, $range[0], $range[1]));
-            $others = array_filter($inside->parts, fn (array $anchor): bool => $anchor[0] !== $part->id) !== [] || array_filter($inside->gaps, fn (array $gap): bool => $gap[1] !== $part->id) !== [];
+            $others =
+                array_filter($inside->parts, fn (array $anchor): bool => $anchor[0] !== $part->id) !== [] ||
+                array_filter($inside->gaps, fn (array $gap): bool => $gap[1] !== $part->id) !== [];
             if ($range === null || $others) {
                 $scattered[] = $part->id;
             }
@@ -46,8 +48,16 @@ final class GapText
             return $nodes;
         }
         $inside = array_slice($nodes, $range[0], $range[1]);
-        $loose = array_filter($inside, fn (Element|string $node): bool => is_string($node) || ! isset(\WideQuarry\Content\AllowList::BLOCK[$node->name])) !== [];
-        $wrap = new Element('qti-gap-match-interaction', ['response-identifier' => $response, 'max-associations' => '0', 'shuffle' => $shuffle ? 'true' : 'false'], [new Element('div', ['data-part' => $part]), ...($loose ? [new Element('p', [], $inside)] : $inside)]);
+        $loose =
+            array_filter(
+                $inside,
+                fn (Element|string $node): bool => is_string($node) || ! isset(\WideQuarry\Content\AllowList::BLOCK[$node->name]),
+            ) !== [];
+        $wrap = new Element(
+            'qti-gap-match-interaction',
+            ['response-identifier' => $response, 'max-associations' => '0', 'shuffle' => $shuffle ? 'true' : 'false'],
+            [new Element('div', ['data-part' => $part]), ...$loose ? [new Element('p', [], $inside)] : $inside],
+        );
         array_splice($nodes, $range[0], $range[1], [$wrap]);
 
         return $nodes;
@@ -59,9 +69,19 @@ final class GapText
      */
     private static function without(array $nodes, string $part): array
     {
-        $kept = array_values(array_filter($nodes, fn (Element|string $node): bool => ! $node instanceof Element || $node->attribute('data-part') !== $part));
+        $kept = array_values(
+            array_filter(
+                $nodes,
+                fn (Element|string $node): bool => ! ($node instanceof Element) || $node->attribute('data-part') !== $part,
+            ),
+        );
 
-        return array_map(fn (Element|string $node): Element|string => $node instanceof Element ? $node->withChildren(self::without($node->children, $part)) : $node, $kept);
+        return array_map(
+            fn (Element|string $node): Element|string => $node instanceof Element
+                ? $node->withChildren(self::without($node->children, $part))
+                : $node,
+            $kept,
+        );
     }
 
     /**
@@ -70,7 +90,13 @@ final class GapText
      */
     private static function range(array $nodes, string $part): ?array
     {
-        $with = array_keys(array_filter($nodes, fn (Element|string $node): bool => $node instanceof Element && array_filter(Anchors::in([$node])->gaps, fn (array $gap): bool => $gap[1] === $part) !== []));
+        $with = array_keys(
+            array_filter(
+                $nodes,
+                fn (Element|string $node): bool => $node instanceof Element &&
+                    array_filter(Anchors::in([$node])->gaps, fn (array $gap): bool => $gap[1] === $part) !== [],
+            ),
+        );
 
         return $with === [] ? null : [$with[0], end($with) - $with[0] + 1];
     }

@@ -29,8 +29,22 @@ final class GateWriter
                 if (! isset($worth[$part]) || array_diff($all, array_keys($worth)) !== []) {
                     return null;
                 }
-                $tests = implode('', array_map(fn (string $id): string => "<qti-gte><qti-variable identifier=\"{$worth[$id][0]}\"/><qti-base-value base-type=\"float\">{$worth[$id][1]}</qti-base-value></qti-gte>", $all));
-                $rules .= '<qti-response-condition><qti-response-if><qti-not>'.(count($all) > 1 ? "<qti-and>$tests</qti-and>" : $tests)."</qti-not><qti-set-outcome-value identifier=\"{$worth[$part][0]}\"><qti-base-value base-type=\"float\">0</qti-base-value></qti-set-outcome-value></qti-response-if></qti-response-condition>";
+                $tests = implode(
+                    '',
+                    array_map(
+                        fn (
+                            string $id,
+                        ): string => "<qti-gte><qti-variable identifier=\"{$worth[$id][0]}\"/>".
+                            "<qti-base-value base-type=\"float\">{$worth[$id][1]}</qti-base-value></qti-gte>",
+                        $all,
+                    ),
+                );
+                $rules .=
+                    '<qti-response-condition><qti-response-if><qti-not>'.
+                    (count($all) > 1 ? "<qti-and>$tests</qti-and>" : $tests).
+                    "</qti-not><qti-set-outcome-value identifier=\"{$worth[$part][0]}\">".
+                        '<qti-base-value base-type="float">0</qti-base-value></qti-set-outcome-value></qti-response-if>'.
+                        '</qti-response-condition>';
             }
             $needs = array_diff_key($needs, $next);
         }

@@ -4,19 +4,28 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
+use Brick\Math\BigRational;
 use WideQuarry\Content\Reader;
-use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Keys\FeedbackPlaces;
-use WideQuarry\Interchange\Keys\Translation;
+use WideQuarry\Interchange\Keys\KeySearch;
 use WideQuarry\Interchange\Lom;
+use WideQuarry\Interchange\ManualMarking;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\NotScorable;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Attempt;
+use WideQuarry\Scoring\PartResult;
+use WideQuarry\Scoring\Scorer;
 
 /** One assessment item of QTI 3.0 to one question. */
 final class ItemReader
@@ -28,21 +37,31 @@ final class ItemReader
 
     private bool $untranslated = false;
 
+    /** Whether the key inferred from the processing scores differently from the item. */
+    private bool $unlike = false;
+
+    /** @var array<string, bool> responses with two choices of one identifier */
+    private array $ambiguous = [];
+
     private string $format = 'qti30';
 
     /** What the metadata says of it, for items that do not say it themselves. */
     private string $language = '';
 
-    /** @param  \Closure(string): ?Medium  $medium the medium an item names by a path of its own */
-    public function __construct(private readonly Parts $kinds, private readonly string $file, private readonly string $id, private readonly \Closure $medium)
-    {
+    /** @param  \Closure(string): (Medium|Notice|null)  $medium the medium an item names by a path of its own */
+    public function __construct(
+        private readonly PartKinds $kinds,
+        private readonly string $file,
+        private readonly string $id,
+        private readonly \Closure $medium,
+    ) {
     }
 
     /**
      * @param  array<string, string>  $stimuli  file of the package → our id
      * @return iterable<\stdClass|Notice>
      *
-     * @throws \WideQuarry\Interchange\Unreadable
+     * @throws \WideQuarry\Interchange\UnreadableFile
      */
     public function read(string $xml, Lom $lom, array $stimuli = []): iterable
     {
@@ -56,11 +75,15 @@ final class ItemReader
 
             return;
         }
-        $prepared = new Preparation($this->file, $this->id);
+        $prepared = new ItemNormaliser($this->file, $this->id);
         $prepared->of($item);
-        array_push($this->notices, ...$prepared->notices);
+        array_push($this->notices, ...$prepared->notices, ...UnmappedContent::in($item, $this->file, $this->id));
+        $this->ambiguous = $prepared->ambiguous;
+        $this->untranslated = $prepared->ambiguous !== [];
         $assumed = TemplateReader::isIn($item) ? null : AssumedKey::of($item, $lom->fields);
-        $assumed === null || $this->notices[] = Notice::note('qti.assumed', $assumed, $this->file, $item->getLineNo(), $this->id);
+        if ($assumed !== null) {
+            $this->notices[] = Notice::note('qti.assumed', $assumed, $this->file, $item->getLineNo(), $this->id);
+        }
         $question = $this->question($item, $lom, $stimuli);
         if ($prepared->notes !== '') {
             assert($question->record instanceof \stdClass);
@@ -71,7 +94,7 @@ final class ItemReader
             $question->record->origin->processing = mb_scrub(mb_strcut($xml, 0, 900_000));
         }
         try {
-            yield Found::thing('question', Question::read(Json::decode(Json::encode($question)), $this->kinds)->toJson());
+            yield PackageContents::thing('question', Question::read(Json::decode(Json::encode($question)), $this->kinds)->toJson());
         } catch (Malformed $problem) {
             yield Notice::problem($problem->rule, "One item was left out: {$problem->getMessage()}", $this->file, null, $problem->path);
 
@@ -98,7 +121,7 @@ final class ItemReader
             $declaration = Declaration::read($element);
             $declarations[$declaration->id] = $declaration;
         }
-        $processing = new Processing(Xml::child($item, 'qti-response-processing'), $declarations);
+        $processing = new Processing(Xml::child($item, 'qti-response-processing'), $declarations, new Mappings($this->kinds));
         $body = Xml::child($item, 'qti-item-body') ?? new \DOMElement('empty');
         [$parts, $points] = $this->parts($body, $declarations, $processing, $item->getAttribute('adaptive') === 'true');
         $this->images($body);
@@ -107,33 +130,73 @@ final class ItemReader
             $this->notices[] = Notice::loss('content.dropped', $dropped->sentence(), $this->file, null, $this->id);
         }
         $varied = $templates?->isWhole() === true ? $templates->keyed($parts) : $parts;
-        $varied === null && $this->loseTemplates();
+        if ($varied === null) {
+            $this->loseTemplates();
+        }
         $parts = $varied ?? array_map(self::bare(...), $parts);
         // what varies is not tried out: every roll has answers of its own
-        [$tried, $scoring, $translation] = $templates === null ? $this->tried($item, $body, $declarations, $processing, $parts, $text->html()) : [null, null, null];
-        if ($tried === null && $processing->untranslated) {
-            $this->lose('qti.processing', 'How this item is marked could not be translated; it is kept as it came, to be marked by hand.');
-        } elseif ($tried === null && array_filter($parts, self::isUnmarked(...)) !== []) {
-            $this->lose('qti.key', 'The key of one response could not be translated; it is to be marked by hand.');
+        $read = (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points, ...$this->bounds($processing, $parts)];
+        [$tried, $scoring, $translation] =
+            $templates === null ? $this->tried($item, $declarations, $processing, $parts, $text->html(), $read) : [null, null, null];
+        if ($this->unlike && $tried === null) {
+            $parts = array_map(self::bare(...), $parts);
+            $this->lose('qti.key', 'The key that was read does not score as this item does, so the item needs manual marking.');
+        } elseif ($tried === null && $processing->untranslated) {
+            $this->lose(
+                'qti.processing',
+                'The marking of this item could not be translated. Its source is kept, and it needs manual marking.',
+            );
+        } elseif ($tried === null && $this->ambiguous === [] && array_filter($parts, self::isUnmarked(...)) !== []) {
+            $this->lose('qti.key', 'The key of one response could not be translated; it needs manual marking.');
         }
         $parts = $tried ?? $parts;
+        ManualMarking::share($parts, $this->most($item));
         $used = [];
         foreach (Xml::children($item, 'qti-assessment-stimulus-ref') as $ref) {
             $file = SafeZip::resolve($this->file, $ref->getAttribute('href'));
-            $file !== null && isset($stimuli[$file]) ? $used[] = $stimuli[$file] : $this->notices[] = Notice::loss('qti.stimulus', 'What this item is about ('.mb_strimwidth($ref->getAttribute('href'), 0, 120, '…').') is not in the package.', $this->file, $ref->getLineNo(), $this->id);
+            if ($file !== null && isset($stimuli[$file])) {
+                $used[] = $stimuli[$file];
+            } else {
+                $this->notices[] = Notice::loss(
+                    'qti.stimulus',
+                    'What this item is about ('.mb_strimwidth($ref->getAttribute('href'), 0, 120, '…').') is not in the package.',
+                    $this->file,
+                    $ref->getLineNo(),
+                    $this->id,
+                );
+            }
         }
 
         $question = (object) [
-            'format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => mb_substr($lom->title !== '' ? $lom->title : $item->getAttribute('title'), 0, 500),
-            'language' => $this->language($item), 'body' => (new \WideQuarry\Content\RichText($text->nodes))->html(), 'stimuli' => $used, ...($templates?->isWhole() === true ? ['variables' => $templates->toJson()] : []), 'parts' => $parts,
-            'scoring' => $scoring ?? (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points, ...$this->bounds($processing, $parts)],
-            'record' => (object) [...(array) $lom->record, 'status' => 'draft', 'origin' => (object) ['format' => $this->format, 'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000), 'file' => mb_substr($this->file, 0, 1000), 'fields' => (object) $lom->fields]],
+            'format' => Question::FORMAT,
+            'version' => 1,
+            'id' => $this->id,
+            'title' => mb_substr($lom->title !== '' ? $lom->title : $item->getAttribute('title'), 0, 500),
+            'language' => $this->language($item),
+            'body' => (new \WideQuarry\Content\RichText($text->nodes))->html(),
+            'stimuli' => $used,
+            ...$templates?->isWhole() === true ? ['variables' => $templates->toJson()] : [],
+            'parts' => $parts,
+            'scoring' => $scoring ?? $read,
+            'record' => (object) [
+                ...(array) $lom->record,
+                'status' => 'draft',
+                'origin' => (object) [
+                    'format' => $this->format,
+                    'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000),
+                    'file' => mb_substr($this->file, 0, 1000),
+                    'fields' => (object) $lom->fields,
+                ],
+            ],
         ];
-        $placed = $translation !== null ? $this->byEffect($item, $translation, $question, $tried !== null)
-            : ((new FeedbackReader($item, $processing, $parts, $question, $this->inside(...)))->place() || ($templates === null && $this->triedFeedback($item, $declarations, $question)));
+        $placed =
+            $translation !== null
+                ? $this->byEffect($item, $translation, $question, $tried !== null)
+                : (new FeedbackReader($item, $processing, $parts, $question, $this->kinds, $this->inside(...)))->place() ||
+                    ($templates === null && $this->triedFeedback($item, $declarations, $question));
         $placed = ($tried !== null || $this->shared($question, $processing->once)) && $placed;
         if (! $placed) {
-            $this->lose('qti.feedback', 'Some feedback is tied to what could not be translated; the item is kept as it came.');
+            $this->lose('qti.feedback', 'Some feedback depends on something that could not be translated. The source of the item is kept.');
         }
 
         return $question;
@@ -158,7 +221,9 @@ final class ItemReader
         $same = true;
         foreach ($once as $id => $first) {
             $same = $same && isset($parts[$id], $parts[$first]) && Json::encode($parts[$id]->key) === Json::encode($parts[$first]->key);
-            isset($parts[$id]) && $parts[$id]->key = (object) ['rules' => [], 'default' => '0'];
+            if (isset($parts[$id])) {
+                $parts[$id]->key = (object) ['rules' => [], 'default' => '0'];
+            }
             $lists[$first] = [...$lists[$first] ?? [$first], $id];
         }
         $scoring->once = array_values($lists);
@@ -172,31 +237,110 @@ final class ItemReader
      * @param  array<string, Declaration>  $declarations
      * @param  list<\stdClass>  $parts
      * @param  string  $text  with its gaps
-     * @return array{list<\stdClass>|null, \stdClass|null, Translation|null} parts and scoring with keys; what was tried
+     * @return array{list<\stdClass>|null, \stdClass|null, KeySearch|null} parts and scoring with keys; what was tried
      */
-    private function tried(\DOMElement $item, \DOMElement $body, array $declarations, Processing $processing, array $parts, string $text): array
-    {
+    private function tried(
+        \DOMElement $item,
+        array $declarations,
+        Processing $processing,
+        array $parts,
+        string $text,
+        \stdClass $scoring,
+    ): array {
         $unmarked = array_filter($parts, self::isUnmarked(...)) !== [];
-        if ($this->untranslated || ! ($processing->untranslated || ($unmarked && $processing->markings !== []))) {
+        $looksClear = ! $processing->untranslated && ! ($unmarked && $processing->markings !== []);
+        if ($this->untranslated || ($looksClear && ($unmarked || $processing->once !== []))) {
             return [null, null, null];
         }
         $bare = array_map(fn (\stdClass $part): \stdClass => self::bare($part), $parts);
         preg_match_all('/data-gap="([^"]+)"/', $text, $m);
-        $translation = (new Trial($item, Xml::child($item, 'qti-response-processing'), $declarations, $this->kinds))->of($bare, array_map(fn (string $gap): string => html_entity_decode($gap, ENT_QUOTES | ENT_HTML5), $m[1]));
+        // a recognised template still needs one check: whether we parse the number as the source does
+        if ($looksClear && array_filter($parts, $this->isNumber(...)) === []) {
+            return [null, null, null];
+        }
 
-        $keyed = $translation?->of((object) ['format' => Question::FORMAT, 'version' => 1, 'id' => $this->id, 'title' => '', 'language' => $this->language($item), 'body' => $text, 'parts' => $bare]);
+        $question = (object) [
+            'format' => Question::FORMAT,
+            'version' => 1,
+            'id' => $this->id,
+            'title' => '',
+            'language' => $this->language($item),
+            'body' => $text,
+            'parts' => $bare,
+        ];
+        if ($looksClear) {
+            try {
+                $copy = Json::decode(Json::encode((object) [...(array) $question, 'parts' => $parts, 'scoring' => $scoring]));
+            } catch (\JsonException) {
+                // a number out of range; the full trial reports it
+                return [null, null, null];
+            }
+            assert($copy instanceof \stdClass);
+            if ($this->takesWhatIsCorrect($copy, $declarations)) {
+                return [null, null, null];
+            }
+            $this->unlike = true;
+        }
+        $translation = (new KeyInference($item, Xml::child($item, 'qti-response-processing'), $declarations, $this->kinds))->of(
+            $bare,
+            array_map(fn (string $gap): string => html_entity_decode($gap, ENT_QUOTES | ENT_HTML5), $m[1]),
+        );
+        $keyed = $translation?->of($question);
         if ($keyed === null) {
             return [null, null, $translation];
         }
         assert(is_array($keyed->parts) && $keyed->scoring instanceof \stdClass);
 
-        return [array_values(array_filter($keyed->parts, fn (mixed $part): bool => $part instanceof \stdClass)), $keyed->scoring, $translation];
+        return [
+            array_values(array_filter($keyed->parts, fn (mixed $part): bool => $part instanceof \stdClass)),
+            $keyed->scoring,
+            $translation,
+        ];
+    }
+
+    /**
+     * Whether our scorer accepts the correct numbers as typed in the question's language.
+     *
+     * @param  array<string, Declaration>  $declarations
+     */
+    private function takesWhatIsCorrect(\stdClass $json, array $declarations): bool
+    {
+        try {
+            $question = Question::read($json, $this->kinds);
+            $response = new \stdClass();
+            foreach ($question->parts as $part) {
+                $correct = $declarations[$part->id]->correct ?? [];
+                $mapping = Mappings::of($part->kind);
+                if ($mapping?->shape() === AnswerShape::Number && $correct !== []) {
+                    $response->{$part->id} = $mapping->toResponse($correct, $question->language);
+                }
+            }
+            $result = (new Scorer)->score($question, new Attempt($response, Seed::of(1)));
+
+            return array_filter($result->parts, fn (PartResult $part): bool => $part->state === 'unreadable') === [];
+        } catch (Malformed|NotScorable) {
+            return true; // left to the full trial
+        }
+    }
+
+    private function isNumber(\stdClass $part): bool
+    {
+        return is_string($part->kind) && (new Mappings($this->kinds))->for($part->kind)?->shape() === AnswerShape::Number;
     }
 
     /** A part as it stands in JSON, without its key. */
     private static function bare(\stdClass $part): \stdClass
     {
-        $json = Json::decode(Json::encode((object) [...get_object_vars($part), 'points' => 1, 'key' => (object) ['rules' => [], 'default' => '0'], 'scoring' => (object) ['scheme' => 'person']]));
+        $json = Json::decode(
+            Json::encode(
+                (object) [
+                    ...get_object_vars($part),
+                    'points' => 1,
+                    'key' => (object) ['rules' => [], 'default' => '0'],
+                    'scoring' => (object) ['scheme' => 'person'],
+                ],
+            ),
+        );
         assert($json instanceof \stdClass);
 
         return $json;
@@ -210,7 +354,7 @@ final class ItemReader
     {
         $points = PackagedTests::points((object) ['parts' => $parts]);
 
-        return $points->isZero() ? [] : array_map(fn (string $limit): string => Credit::share($limit, $points), $processing->bounds);
+        return $points->isZero() ? [] : array_map(fn (string $limit): string => ScoreFloats::share($limit, $points), $processing->bounds);
     }
 
     private static function isUnmarked(\stdClass $part): bool
@@ -227,9 +371,15 @@ final class ItemReader
     {
         $json = Json::decode(Json::encode($question));
         assert($json instanceof \stdClass && is_array($question->parts));
-        $bare = array_map(fn (mixed $part): \stdClass => self::bare($part instanceof \stdClass ? $part : new \stdClass), $question->parts);
+        $bare = array_map(
+            fn (mixed $part): \stdClass => self::bare($part instanceof \stdClass ? $part : new \stdClass()),
+            $question->parts,
+        );
         preg_match_all('/data-gap="([^"]+)"/', is_string($question->body) ? $question->body : '', $m);
-        $translation = (new Trial($item, Xml::child($item, 'qti-response-processing'), $declarations, $this->kinds))->of(array_values($bare), $m[1]);
+        $translation = (new KeyInference($item, Xml::child($item, 'qti-response-processing'), $declarations, $this->kinds))->of(
+            array_values($bare),
+            $m[1],
+        );
         $json->parts = $bare;
         unset($json->record, $json->feedback, $json->scoring, $json->stimuli);
         $keyed = $translation?->of($json);
@@ -242,22 +392,50 @@ final class ItemReader
         return $this->byEffect($item, $translation, $question, true);
     }
 
-    private function byEffect(\DOMElement $item, Translation $translation, \stdClass $question, bool $isKeyed): bool
+    private function byEffect(\DOMElement $item, KeySearch $translation, \stdClass $question, bool $isKeyed): bool
     {
         $placed = true;
         foreach (Xml::children($item, 'qti-modal-feedback') as $modal) {
             $html = $this->inside(Xml::child($modal, 'qti-content-body') ?? $modal);
-            $placed = ($html === '' || (new FeedbackPlaces($translation, $translation->responses))->place($question, $modal->getAttribute('identifier'), $html, $isKeyed)) && $placed;
+            $placed =
+                ($html === '' ||
+                    (new FeedbackPlaces($translation, $translation->responses))->place(
+                        $question,
+                        $modal->getAttribute('identifier'),
+                        $html,
+                        $isKeyed,
+                    )) &&
+                $placed;
         }
 
         return $placed;
+    }
+
+    /** The maximum score where the item states it: normalMaximum of SCORE, or the default of MAXSCORE. */
+    private function most(\DOMElement $item): ?BigRational
+    {
+        $most = null;
+        foreach (Xml::children($item, 'qti-outcome-declaration') as $outcome) {
+            $value = match ($outcome->getAttribute('identifier')) {
+                'SCORE' => $outcome->getAttribute('normal-maximum'),
+                'MAXSCORE' => trim(Xml::child($outcome, 'qti-default-value')->textContent ?? ''),
+                default => '',
+            };
+            $most ??= Exact::read($value);
+        }
+
+        return $most;
     }
 
     private function language(\DOMElement $item): string
     {
         $language = $item->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'lang');
 
-        return preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) === 1 ? $language : ($this->language !== '' ? $this->language : 'und');
+        return preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) === 1
+            ? $language
+            : ($this->language !== ''
+                ? $this->language
+                : 'und');
     }
 
     /**
@@ -274,20 +452,46 @@ final class ItemReader
             }
             $id = $interaction->getAttribute('response-identifier');
             $declaration = $declarations[$id] ?? null;
-            $mapping = array_values(array_filter(Mappings::all(), fn (KindMapping $mapping): bool => $mapping->takes($interaction, $declaration)))[0] ?? null;
+            $mapping =
+                array_values(
+                    array_filter(
+                        (new Mappings($this->kinds))->all(),
+                        fn (KindMapping $mapping): bool => $mapping->takes($interaction, $declaration),
+                    ),
+                )[0] ?? null;
             $prompt = Xml::child($interaction, 'qti-prompt');
-            $marking = $adaptive || $processing->untranslated ? null : $processing->markings[$id] ?? null;
-            $part = $mapping?->read($interaction, $declaration, $marking, $this->inside(...)) ?? ($mapping?->read($interaction, $declaration, null, $this->inside(...)));
-            if ($mapping === null || $part === null) {
-                $this->lose('qti.kind', 'An interaction of the kind '.$interaction->localName.' could not be translated yet; the item is kept as it came.');
-                $this->replace($interaction, null, $prompt);
-
-                continue;
+            $marking = $adaptive || $processing->untranslated || isset($this->ambiguous[$id]) ? null : $processing->markings[$id] ?? null;
+            $part =
+                $mapping?->read($interaction, $declaration, $marking, $this->inside(...)) ??
+                $mapping?->read($interaction, $declaration, null, $this->inside(...));
+            if ($part === null) {
+                $this->lose(
+                    'qti.kind',
+                    'There is no kind of part for '.
+                        $interaction->localName.
+                        '. The answer needs manual marking, and its source is kept.',
+                );
+                $choices = UnreadInteraction::choices($interaction);
+                if ($choices !== null) {
+                    $interaction->parentNode?->insertBefore($choices, $interaction->nextSibling);
+                }
+                $part = ManualMarking::part($id);
+            } elseif ($interaction->localName === 'qti-associate-interaction') {
+                $this->notices[] = Notice::note(
+                    'qti.associate',
+                    'The source pairs the items of one list with each other. Here that list is shown in two columns.',
+                    $this->file,
+                    $interaction->getLineNo(),
+                    $this->id,
+                );
             }
-            assert($part->scoring instanceof \stdClass);
+            assert($part->scoring instanceof \stdClass && is_string($part->kind));
             $low = $low || (is_string($part->scoring->low ?? null) && str_starts_with($part->scoring->low, '-'));
-            $parts[] = (object) ['id' => $id, ...get_object_vars($part)];
-            $anchor = ($body->ownerDocument ?? new \DOMDocument)->createElement($this->kinds->find($mapping->kind())?->isInline() === true ? 'span' : 'div');
+            $kind = $part->kind;
+            $parts[] = (object) [...get_object_vars($part), 'id' => $id];
+            $anchor = ($body->ownerDocument ?? new \DOMDocument)->createElement(
+                $this->kinds->find($kind)?->isInline() === true ? 'span' : 'div',
+            );
             $anchor->setAttribute('data-part', $id);
             $this->replace($interaction, $anchor, $prompt);
         }
@@ -313,7 +517,11 @@ final class ItemReader
                 $parent->insertBefore($child, $interaction); // the text around gaps
             }
         }
-        $anchor === null ? $parent->removeChild($interaction) : $parent->replaceChild($anchor, $interaction);
+        if ($anchor === null) {
+            $parent->removeChild($interaction);
+        } else {
+            $parent->replaceChild($anchor, $interaction);
+        }
     }
 
     private function inside(\DOMElement $element): string
@@ -336,11 +544,19 @@ final class ItemReader
             foreach (Xml::all($element, $name) as $node) {
                 $href = $node->getAttribute($attribute);
                 $medium = $href === '' || $node->hasAttribute('data-media') ? null : ($this->medium)($href);
-                if ($medium !== null) {
+                if ($medium instanceof Medium) {
                     $node->setAttribute('data-media', $medium->id);
                     $node->removeAttribute($attribute);
                 } elseif ($href !== '') {
-                    $this->notices[] = Notice::loss('media.missing', "The file $href is not in the package, so it was left out.", $this->file, null, $this->id);
+                    $this->notices[] =
+                        $medium?->about($this->id) ??
+                        Notice::loss(
+                            'media.missing',
+                            "The file $href is not in the package, so it was left out.",
+                            $this->file,
+                            null,
+                            $this->id,
+                        );
                     $node->removeAttribute($attribute);
                 }
             }
@@ -350,22 +566,28 @@ final class ItemReader
     /** What earlier versions embed as an object is a picture, sound or film. */
     private function embedded(\DOMElement $object): void
     {
-        $name = ['image' => 'img', 'audio' => 'audio', 'video' => 'video'][explode('/', strtolower($object->getAttribute('type')))[0]] ?? null;
+        $name =
+            ['image' => 'img', 'audio' => 'audio', 'video' => 'video'][explode('/', strtolower($object->getAttribute('type')))[0]] ??
+            null;
         if ($name === null || $object->parentNode === null) {
             return;
         }
         $made = ($object->ownerDocument ?? new \DOMDocument)->createElement($name);
         $made->setAttribute('src', $object->getAttribute('data'));
         foreach (['width', 'height'] as $size) {
-            $object->hasAttribute($size) && $made->setAttribute($size, $object->getAttribute($size));
+            if ($object->hasAttribute($size)) {
+                $made->setAttribute($size, $object->getAttribute($size));
+            }
         }
-        $name !== 'img' || $made->setAttribute('alt', trim($object->textContent));
+        if ($name === 'img') {
+            $made->setAttribute('alt', trim($object->textContent));
+        }
         $object->parentNode->replaceChild($made, $object);
     }
 
     private function loseTemplates(): void
     {
-        $this->lose('qti.templates', 'How the values of this item vary could not be translated; the item is kept as it came.');
+        $this->lose('qti.templates', 'How the values of this item vary could not be translated. The source of the item is kept.');
     }
 
     private function lose(string $code, string $sentence): void

@@ -11,8 +11,8 @@ use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Plain\SharedAnswers;
-use WideQuarry\Json\Json;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\SharedRules;
 use WideQuarry\Variables\Roll;
@@ -44,7 +44,14 @@ final class ItemWriter
     public function write(Question $question, array $stimuli, array $passages = []): WrittenItem
     {
         $templates = TemplateWriter::of($question);
-        $in = new WriteContext($question->language, $question->normalise, $this->roll($question, $templates), new Gaps($question->body), GapText::scattered($question), $templates);
+        $in = new WriteContext(
+            $question->language,
+            $question->normalise,
+            $this->roll($question, $templates),
+            new Gaps($question->body),
+            GapText::scattered($question),
+            $templates,
+        );
         $values = $templates?->printed() ?? $in->roll->written;
         $declarations = '';
         $responses = $sent = [];
@@ -52,10 +59,18 @@ final class ItemWriter
         $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $values));
         foreach ($question->parts as $i => $own) {
             $part = $own->withKey(SharedRules::keyFor($question, $own));
-            $mapping = Mappings::for($part->kindName);
+            $mapping = Mappings::of($part->kind);
             $response = 'RESPONSE'.($i === 0 ? '' : $i + 1);
             try {
-                $written = $part->kind === null ? null : $mapping?->write($part, $response, $in, fn (string $html): string => self::content($html, $this->files, $values));
+                $written =
+                    $part->kind === null
+                        ? null
+                        : $mapping?->write(
+                            $part,
+                            $response,
+                            $in,
+                            fn (string $html): string => self::content($html, $this->files, $values),
+                        );
             } catch (CoreException $problem) {
                 $written = null;
                 $this->lose($question, 'key.unready', "A part could not be written: {$problem->getMessage()}");
@@ -83,19 +98,61 @@ final class ItemWriter
         foreach ($sent as $i => [$part, $response, $written]) {
             $feedback->part($part, $response, $written, $i + 1, $score->taken()[$part->id] ?? '');
         }
-        $responses === [] || $feedback->question($question, $responses, $score->isAddedUp());
+        if ($responses !== []) {
+            $feedback->question($question, $responses, $score->isAddedUp());
+        }
         $this->questionLosses($question, $feedback, $score);
-        $max = Credit::float($question->points());
+        $max = ScoreFloats::float($question->points());
         $rules = $score->rules().$feedback->conditions();
         $processing = $rules === '' ? '' : "<qti-response-processing>$rules</qti-response-processing>";
-        $refs = implode('', array_map(fn (string $id): string => "<qti-assessment-stimulus-ref identifier=\"S-$id\" href=\"../stimuli/$id.xml\"/>", array_values(array_intersect($question->stimuli, $stimuli))));
-        $body = implode('', array_map(fn (string $html): string => '<div class="stimulus">'.self::content($html, $this->files).'</div>', $passages)).$this->body($question, $values);
-        $passages === [] || $this->lose($question, 'qti.stimulus_inside', 'What the question is about stands in every item that shows it: this version has no stimuli of their own.');
-        $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<qti-assessment-item xmlns="'.Qti30Format::NAMESPACE."\" identifier=\"Q-$question->id\" title=\"".Xml::escape($question->title)."\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">".$declarations.$score->declarations()
-            ."<qti-outcome-declaration identifier=\"SCORE\" cardinality=\"single\" base-type=\"float\" normal-maximum=\"$max\"><qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration><qti-outcome-declaration identifier=\"MAXSCORE\" cardinality=\"single\" base-type=\"float\"><qti-default-value><qti-value>$max</qti-value></qti-default-value></qti-outcome-declaration>"
-            .$feedback->declaration().$templates?->declarations().($templates?->processing() ?? '')."$refs<qti-item-body>$body</qti-item-body>$processing".$feedback->modals()."</qti-assessment-item>\n";
+        $refs = implode(
+            '',
+            array_map(
+                fn (string $id): string => "<qti-assessment-stimulus-ref identifier=\"S-$id\" href=\"../stimuli/$id.xml\"/>",
+                array_values(array_intersect($question->stimuli, $stimuli)),
+            ),
+        );
+        $body =
+            implode(
+                '',
+                array_map(
+                    fn (string $html): string => '<div class="stimulus">'.self::content($html, $this->files).'</div>',
+                    $passages,
+                ),
+            ).$this->body($question, $values);
+        if ($passages !== []) {
+            $this->lose(
+                $question,
+                'qti.stimulus_inside',
+                'Stimuli are repeated in every item that uses them: this version has no stimuli of its own.',
+            );
+        }
+        $xml =
+            '<?xml version="1.0" encoding="UTF-8"?>'.
+            "\n".
+            '<qti-assessment-item xmlns="'.
+            Qti30Format::NAMESPACE.
+            "\" identifier=\"Q-$question->id\" title=\"".
+            Xml::escape($question->title).
+            "\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">".
+            $declarations.
+            $score->declarations().
+            "<qti-outcome-declaration identifier=\"SCORE\" cardinality=\"single\" base-type=\"float\" normal-maximum=\"$max\">".
+                '<qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration>'.
+                '<qti-outcome-declaration identifier="MAXSCORE" cardinality="single" base-type="float"><qti-default-value>'.
+                "<qti-value>$max</qti-value></qti-default-value></qti-outcome-declaration>".
+            $feedback->declaration().
+            $templates?->declarations().
+            ($templates?->processing() ?? '').
+            "$refs<qti-item-body>$body</qti-item-body>$processing".
+            $feedback->modals().
+            "</qti-assessment-item>\n";
 
-        return new WrittenItem($xml, implode('', $passages).$this->allContent($question), $this->notices);
+        return new WrittenItem(
+            $xml,
+            array_values(array_unique([...QuestionMedia::in($passages), ...QuestionMedia::of($question)])),
+            $this->notices,
+        );
     }
 
     /**
@@ -119,7 +176,12 @@ final class ItemWriter
         }
         $nodes = self::outward($nodes, $this->files, $values, $this->interactions);
         $nodes = $nodes === [] ? [new Element('p')] : $nodes;
-        $inline = array_filter($nodes, fn (Element|string $node): bool => is_string($node) || ! (isset(\WideQuarry\Content\AllowList::BLOCK[$node->name]) || $node->name === 'qti-gap-match-interaction')) !== [];
+        $inline =
+            array_filter(
+                $nodes,
+                fn (Element|string $node): bool => is_string($node) ||
+                    ! (isset(\WideQuarry\Content\AllowList::BLOCK[$node->name]) || $node->name === 'qti-gap-match-interaction'),
+            ) !== [];
         $html = Serialiser::html($inline ? [new Element('p', [], $nodes)] : $nodes);
         foreach ($this->interactions as $id => $interaction) {
             $mark = Xml::escape($id);
@@ -150,8 +212,15 @@ final class ItemWriter
             $out[] = match (true) {
                 is_string($node) => $node,
                 $value !== null => self::shown($node->name, $value, $values[$value] ?? $value),
-                $media !== null => new Element($node->name, [...array_diff_key($node->attributes, ['data-media' => 1, 'data-captions' => 1]), 'src' => '../'.($files[$media] ?? "media/$media")]),
-                $node->name === 'math' => new Element('math', [...$node->attributes, 'xmlns' => 'http://www.w3.org/1998/Math/MathML'], self::outward($node->children, $files, $values, $parts)),
+                $media !== null => new Element($node->name, [
+                    ...array_diff_key($node->attributes, ['data-media' => 1, 'data-captions' => 1]),
+                    'src' => '../'.($files[$media] ?? "media/$media"),
+                ]),
+                $node->name === 'math' => new Element(
+                    'math',
+                    [...$node->attributes, 'xmlns' => 'http://www.w3.org/1998/Math/MathML'],
+                    self::outward($node->children, $files, $values, $parts),
+                ),
                 default => $node->withChildren(self::outward($node->children, $files, $values, $parts)),
             };
         }
@@ -162,7 +231,11 @@ final class ItemWriter
     /** What stands for a value: its digits, or the variable that prints it. */
     private static function shown(string $element, string $name, string|Element $value): Element|string
     {
-        return $element !== 'mi' ? $value : ($value instanceof Element ? new Element('mi', [], [$name]) : new Element('mn', [], [$value]));
+        return $element !== 'mi'
+            ? $value
+            : ($value instanceof Element
+                ? new Element('mi', [], [$name])
+                : new Element('mn', [], [$value]));
     }
 
     private function roll(Question $question, ?TemplateWriter $templates): Roll
@@ -173,7 +246,7 @@ final class ItemWriter
             $roll = new Roll;
         }
         if ($question->variables->list !== [] && $templates === null) {
-            $this->lose($question, 'qti.templates', 'How these values vary cannot be said in QTI: one set of them stands in the item.');
+            $this->lose($question, 'qti.templates', 'QTI cannot express how these values vary: the item has one fixed set of values.');
         }
 
         return $roll;
@@ -191,24 +264,12 @@ final class ItemWriter
             $this->lose($question, 'qti.hints', 'Hints are not written to QTI.');
         }
         if ($feedback->losesTime()) {
-            $this->lose($question, 'qti.feedback_time', 'Feedback shows after each answer there, whether it was to show during tries or after them.');
+            $this->lose(
+                $question,
+                'qti.feedback_time',
+                'Feedback shows after each answer there, whether it was to show during tries or after them.',
+            );
         }
-    }
-
-    private function allContent(Question $question): string
-    {
-        $all = '';
-        $json = Json::decode(Json::encode($question->content()));
-        $walk = function (mixed $value) use (&$walk, &$all): void {
-            if (is_string($value)) {
-                $all .= str_contains($value, 'data-media') ? "<p>$value</p>" : '';
-            } elseif (is_array($value) || $value instanceof \stdClass) {
-                array_map($walk, array_values((array) $value));
-            }
-        };
-        $walk($json);
-
-        return $all;
     }
 
     private function lose(Question $question, string $code, string $sentence): void

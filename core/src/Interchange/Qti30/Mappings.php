@@ -4,55 +4,35 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
-use WideQuarry\Parts\Amend\AmendMapping;
-use WideQuarry\Parts\Choice\ChoiceMapping;
-use WideQuarry\Parts\Group\GroupMapping;
-use WideQuarry\Parts\Highlight\HighlightMapping;
-use WideQuarry\Parts\Match\MatchMapping;
-use WideQuarry\Parts\Menu\MenuMapping;
-use WideQuarry\Parts\Number\NumberMapping;
-use WideQuarry\Parts\Order\OrderMapping;
-use WideQuarry\Parts\Slider\SliderMapping;
-use WideQuarry\Parts\Survey\SurveyMapping;
-use WideQuarry\Parts\Text\TextMapping;
-use WideQuarry\Parts\Tiles\TilesMapping;
+use WideQuarry\Question\PartKind;
+use WideQuarry\Question\PartKinds;
 
-/** Which kinds travel in QTI 3.0. One line for each. */
-final class Mappings
+/** How the kinds at hand are mapped to QTI. */
+final readonly class Mappings
 {
-    /** @return list<KindMapping> */
-    public static function all(): array
+    public function __construct(private PartKinds $kinds)
     {
-        return [
-            new SurveyMapping,
-            new ChoiceMapping,
-            new NumberMapping,
-            new TextMapping,
-            new MenuMapping,
-            new TilesMapping,
-            new GroupMapping,
-            new MatchMapping,
-            new OrderMapping,
-            new HighlightMapping,
-            new SliderMapping,
-            new AmendMapping,
-        ];
+    }
+
+    /** @return list<KindMapping> */
+    public function all(): array
+    {
+        return array_values(array_filter(array_map(self::of(...), $this->kinds->all())));
     }
 
     /** @return list<KnowsOwnRules> */
-    public static function knowing(): array
+    public function withOwnRules(): array
     {
-        return array_values(array_filter(self::all(), fn (KindMapping $mapping): bool => $mapping instanceof KnowsOwnRules));
+        return array_values(array_filter($this->all(), fn (KindMapping $mapping): bool => $mapping instanceof KnowsOwnRules));
     }
 
-    public static function for(string $kind): ?KindMapping
+    public function for(string $kind): ?KindMapping
     {
-        foreach (self::all() as $mapping) {
-            if ($mapping->kind() === $kind) {
-                return $mapping;
-            }
-        }
+        return self::of($this->kinds->find($kind));
+    }
 
-        return null;
+    public static function of(?PartKind $kind): ?KindMapping
+    {
+        return $kind instanceof MappedKind ? $kind->mapping() : null;
     }
 }

@@ -10,7 +10,10 @@ final class Marking
     /** @var list<array{\DOMElement, string}> conditions in order with the value each sets */
     public array $chain = [];
 
-    /** @var array{int, string}|null to a mapping: so many things may be given, each one more costs points, and no less than nothing is earned */
+    /**
+     * @var array{int, string}|null to a mapping: so many things may be given, each one more costs points, and no less than nothing is
+     * earned
+     */
     public ?array $extra = null;
 
     /**
@@ -19,7 +22,11 @@ final class Marking
      * @param  string  $points  set when right, for `correct`; what no condition catches, for `chain`
      * @param  \stdClass|null  $own  key and scoring as the kind itself has them, for `own`
      */
-    public function __construct(public readonly string $by, public string $points = '1', public string $added = '0', public readonly ?\stdClass $own = null)
-    {
+    public function __construct(
+        public readonly string $by,
+        public string $points = '1',
+        public string $added = '0',
+        public readonly ?\stdClass $own = null,
+    ) {
     }
 }

@@ -17,7 +17,14 @@ final class NumberTest
 
         return match ($test->localName) {
             'qti-equal' => self::equal($test, $value),
-            'qti-equal-rounded' => ['answer' => 'value', 'value' => $value, 'tolerance' => (object) ['kind' => $test->getAttribute('rounding-mode') === 'significantFigures' ? 'figures' : 'places', 'digits' => (int) $test->getAttribute('figures')]],
+            'qti-equal-rounded' => [
+                'answer' => 'value',
+                'value' => $value,
+                'tolerance' => (object) [
+                    'kind' => $test->getAttribute('rounding-mode') === 'significantFigures' ? 'figures' : 'places',
+                    'digits' => (int) $test->getAttribute('figures'),
+                ],
+            ],
             'qti-match' => ['answer' => 'value', 'value' => $value],
             'qti-gte', 'qti-gt', 'qti-lte', 'qti-lt' => self::range([$test]),
             'qti-and' => self::range(Xml::children($test)),
@@ -37,11 +44,20 @@ final class NumberTest
         if ($mode === 'relative' && (Xml::children($test)[0] ?? null)?->localName === 'qti-variable') {
             return null; // a share of what is given, not of the key
         }
-        if (count(array_unique($widths)) > 1 || ! in_array($mode, ['absolute', 'relative'], true) || $test->getAttribute('include-lower-bound') === 'false' || $test->getAttribute('include-upper-bound') === 'false') {
+        if (
+            count(array_unique($widths)) > 1 ||
+            ! in_array($mode, ['absolute', 'relative'], true) ||
+            $test->getAttribute('include-lower-bound') === 'false' ||
+            $test->getAttribute('include-upper-bound') === 'false'
+        ) {
             return null;
         }
 
-        return ['answer' => 'value', 'value' => $value, 'tolerance' => (object) ['kind' => $mode === 'absolute' ? 'absolute' : 'percent', 'width' => $widths[0]]];
+        return [
+            'answer' => 'value',
+            'value' => $value,
+            'tolerance' => (object) ['kind' => $mode === 'absolute' ? 'absolute' : 'percent', 'width' => $widths[0]],
+        ];
     }
 
     /**
@@ -68,11 +84,14 @@ final class NumberTest
             $closed = in_array($end->localName, ['qti-gte', 'qti-lte'], true) ? [...$closed, $name] : $closed;
         }
 
-        return [...$range, 'ends' => match (count($closed)) {
-            2 => 'both',
-            1 => $closed[0],
-            default => 'none',
-        }];
+        return [
+            ...$range,
+            'ends' => match (count($closed)) {
+                2 => 'both',
+                1 => $closed[0],
+                default => 'none',
+            },
+        ];
     }
 
     /**
@@ -82,7 +101,9 @@ final class NumberTest
     private static function set(array $tests): ?array
     {
         $each = array_map(self::condition(...), $tests);
-        $same = array_unique(array_map(fn (?array $on): string => json_encode([$on['answer'] ?? '', $on['tolerance'] ?? null], JSON_THROW_ON_ERROR), $each));
+        $same = array_unique(
+            array_map(fn (?array $on): string => json_encode([$on['answer'] ?? '', $on['tolerance'] ?? null], JSON_THROW_ON_ERROR), $each),
+        );
         if (count($same) !== 1 || ($each[0]['answer'] ?? '') !== 'value') {
             return null;
         }

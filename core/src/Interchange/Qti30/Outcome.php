@@ -13,8 +13,14 @@ final readonly class Outcome
      * @param  list<mixed>|null  $default
      * @param  list<array{BigRational, mixed, bool}>  $table  from what, to what, whether the limit itself belongs
      */
-    private function __construct(public string $baseType, public ?array $default, private bool $exact, private array $table, private mixed $otherwise, public ?string $normalMaximum)
-    {
+    private function __construct(
+        public string $baseType,
+        public ?array $default,
+        private bool $exact,
+        private array $table,
+        private mixed $otherwise,
+        public ?string $normalMaximum,
+    ) {
     }
 
     public static function read(\DOMElement $element): self
@@ -26,13 +32,24 @@ final readonly class Outcome
         $exact = false;
         foreach (Xml::children($element) as $child) {
             if ($child->localName === 'qti-default-value') {
-                $default = array_map(fn (\DOMElement $value): mixed => Expressions::typed($value->textContent, $type), Xml::children($child, 'qti-value'));
+                $default = array_map(
+                    fn (\DOMElement $value): mixed => Expressions::typed($value->textContent, $type),
+                    Xml::children($child, 'qti-value'),
+                );
             } elseif (in_array($child->localName, ['qti-match-table', 'qti-interpolation-table'], true)) {
                 $exact = $child->localName === 'qti-match-table';
-                $otherwise = $child->hasAttribute('default-value') ? Expressions::typed($child->getAttribute('default-value'), $type) : null;
+                $otherwise = $child->hasAttribute('default-value')
+                    ? Expressions::typed($child->getAttribute('default-value'), $type)
+                    : null;
                 foreach (Xml::children($child) as $entry) {
                     $from = Expressions::typed($entry->getAttribute('source-value'), 'float');
-                    $from instanceof BigRational && $table[] = [$from, Expressions::typed($entry->getAttribute('target-value'), $type), $entry->getAttribute('include-boundary') !== 'false'];
+                    if ($from instanceof BigRational) {
+                        $table[] = [
+                            $from,
+                            Expressions::typed($entry->getAttribute('target-value'), $type),
+                            $entry->getAttribute('include-boundary') !== 'false',
+                        ];
+                    }
                 }
             }
         }
@@ -52,7 +69,7 @@ final readonly class Outcome
         if ($value instanceof BigRational) {
             foreach ($this->table as [$from, $to, $included]) {
                 $order = $value->compareTo($from);
-                if ($this->exact ? $order === 0 : ($order > 0 || ($order === 0 && $included))) {
+                if ($this->exact ? $order === 0 : $order > 0 || ($order === 0 && $included)) {
                     return [$to];
                 }
             }

@@ -5,30 +5,31 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Content\Reader;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Lom;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
-use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Stimulus\Stimulus;
 
 /** A content package with its manifest (IMS Content Packaging), or one item file. */
 final class PackageReader
 {
-    /** @var array<string, bool> media handed out already, by id */
+    /** @var array<string, bool> ids of media and stimuli already yielded */
     private array $given = [];
 
     /** @var list<Medium> */
     private array $waiting = [];
 
-    public function __construct(private readonly Parts $kinds)
+    public function __construct(private readonly PartKinds $kinds)
     {
     }
 
@@ -51,12 +52,17 @@ final class PackageReader
         foreach ($documents->items as $href => $resource) {
             try {
                 foreach ($this->packed($zip, (string) $href, $resource, $stimuli) as $thing) {
-                    if ($thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass && is_string($thing->value->id)) {
+                    if (
+                        $thing instanceof \stdClass &&
+                        $thing->type === 'question' &&
+                        $thing->value instanceof \stdClass &&
+                        is_string($thing->value->id)
+                    ) {
                         $read[(string) $href] = [$thing->value->id, PackagedTests::points($thing->value)];
                     }
                     yield $thing;
                 }
-            } catch (Unreadable $problem) {
+            } catch (UnreadableFile $problem) {
                 yield Notice::problem($problem->rule, $problem->getMessage(), (string) $href);
             }
         }
@@ -75,10 +81,17 @@ final class PackageReader
     private function packed(SafeZip $zip, string $href, ?\DOMElement $resource, array $stimuli): iterable
     {
         $xml = $zip->read($href);
-        $own = $this->own($zip, $href, $xml);
-        $things = $own instanceof \stdClass
-            ? $this->mine($own, $zip, $href)
-            : $this->item($xml, $href, Lom::read($resource === null ? null : Xml::child($resource, 'metadata')), $stimuli, fn (string $name): ?Medium => $this->medium($zip, $href, $name));
+        $own = $this->own($zip, $href, $xml, $stimuli);
+        $things =
+            $own instanceof \stdClass
+                ? $this->mine($own, $zip, $href, $stimuli)
+                : $this->item(
+                    $xml,
+                    $href,
+                    Lom::read($resource === null ? null : Xml::child($resource, 'metadata')),
+                    $stimuli,
+                    fn (string $name): Medium|Notice|null => $this->medium($zip, $href, $name),
+                );
         if ($own instanceof Notice) {
             yield $own;
         }
@@ -91,8 +104,10 @@ final class PackageReader
 
     /**
      * Our own question, kept beside the item by our writer; it holds only as long as the item is as it was written.
+     *
+     * @param  array<string, string>  $stimuli  file → our id
      */
-    private function own(SafeZip $zip, string $href, string $xml): \stdClass|Notice|null
+    private function own(SafeZip $zip, string $href, string $xml, array $stimuli): \stdClass|Notice|null
     {
         $file = preg_replace('/\.xml$/', '.wide-quarry.json', $href);
         if ($file === null || $file === $href || ! $zip->has($file)) {
@@ -101,26 +116,112 @@ final class PackageReader
         try {
             $kept = Json::decode($zip->read($file));
         } catch (Malformed) {
-            return Notice::note('extension.broken', 'What was kept beside this item cannot be read; the item itself was read.', $href);
+            return Notice::note(
+                'extension.broken',
+                'Our own copy of this question in the package cannot be read, so the item itself was imported.',
+                $href,
+            );
         }
-        if (! $kept instanceof \stdClass || ! isset($kept->sha256, $kept->question) || $kept->sha256 !== hash('sha256', $xml)) {
-            return Notice::note('extension.changed', 'This item was changed since it was written here, so it was read as it is now.', $href);
+        if (! ($kept instanceof \stdClass) || ! isset($kept->sha256, $kept->question) || $kept->sha256 !== hash('sha256', $xml)) {
+            return Notice::note(
+                'extension.changed',
+                'This item was changed since it was written here, so it was read as it is now.',
+                $href,
+            );
+        }
+        if (
+            $this->missing($kept, $stimuli) !== [] &&
+            ! isset($kept->stimuli) &&
+            ! in_array(Dialects::format($xml), ['qti22', 'qti30'], true)
+        ) {
+            return Notice::note(
+                'extension.no_stimuli',
+                'Our own copy of this question in the package lacks its stimuli, so the item itself was imported, with the passage '.
+                    'in its text.',
+                $href,
+            );
         }
 
         return $kept;
     }
 
-    /** @return iterable<\stdClass|Notice> */
-    private function mine(\stdClass $kept, SafeZip $zip, string $href): iterable
+    /**
+     * Stimuli that our own question names but the package lacks.
+     *
+     * @param  array<string, string>  $stimuli  file → our id
+     * @return list<string>
+     */
+    private function missing(\stdClass $kept, array $stimuli): array
     {
+        $named =
+            $kept->question instanceof \stdClass && is_array($kept->question->stimuli ?? null)
+                ? array_filter($kept->question->stimuli, is_string(...))
+                : [];
+        $beside = array_map(
+            fn (mixed $one): mixed => ((array) $one)['id'] ?? null,
+            is_array($kept->stimuli ?? null) ? $kept->stimuli : [],
+        );
+
+        return array_values(array_diff($named, $stimuli, array_filter($beside, is_string(...))));
+    }
+
+    /**
+     * @param  array<string, string>  $stimuli  file → our id
+     * @return iterable<\stdClass|Notice>
+     */
+    private function mine(\stdClass $kept, SafeZip $zip, string $href, array $stimuli): iterable
+    {
+        foreach (is_array($kept->stimuli ?? null) ? $kept->stimuli : [] as $json) {
+            try {
+                $stimulus = Stimulus::read($json);
+            } catch (Malformed $problem) {
+                yield Notice::problem($problem->rule, "A stimulus was left out: {$problem->getMessage()}", $href, null, $problem->path);
+
+                continue;
+            }
+            if (! isset($this->given[$stimulus->id])) {
+                $this->given[$stimulus->id] = true;
+                yield PackageContents::thing('stimulus', $stimulus->toJson());
+            }
+        }
+        $missing = $this->missing($kept, $stimuli);
+        if ($missing !== [] && $kept->question instanceof \stdClass && is_array($kept->question->stimuli)) {
+            $kept->question->stimuli = array_values(
+                array_filter($kept->question->stimuli, fn (mixed $one): bool => ! in_array($one, $missing, true)),
+            );
+            $id = is_string($kept->question->id ?? null) ? $kept->question->id : null;
+            yield Notice::loss(
+                'qti.stimulus',
+                (count($missing) === 1 ? 'A stimulus' : count($missing).' stimuli').
+                    ' of this question '.
+                    (count($missing) === 1 ? 'is' : 'are').
+                    ' not in the package.',
+                $href,
+                null,
+                $id,
+            );
+        }
         foreach (is_array($kept->media ?? null) ? $kept->media : [] as $entry) {
-            if ($entry instanceof \stdClass && is_string($entry->id ?? null) && is_string($entry->file ?? null) && is_string($entry->type ?? null) && is_string($entry->name ?? null) && $zip->has($entry->file) && ! isset($this->given[$entry->id])) {
+            if (
+                $entry instanceof \stdClass &&
+                is_string($entry->id ?? null) &&
+                is_string($entry->file ?? null) &&
+                is_string($entry->type ?? null) &&
+                is_string($entry->name ?? null) &&
+                $zip->has($entry->file) &&
+                ! isset($this->given[$entry->id])
+            ) {
                 $this->given[$entry->id] = true;
-                $this->waiting[] = Medium::of($entry->id, $entry->type, $entry->name, $zip->read($entry->file));
+                $medium = Medium::kept($zip, $entry->id, $entry->type, $entry->name, $entry->file);
+                if ($medium instanceof Medium) {
+                    $this->waiting[] = $medium;
+                } else {
+                    yield $medium;
+                }
             }
         }
         try {
-            yield Found::thing('question', Question::read($kept->question, $this->kinds)->toJson());
+            yield PackageContents::thing('question', Question::read($kept->question, $this->kinds)->toJson());
         } catch (Malformed $problem) {
             yield Notice::problem($problem->rule, "One question was left out: {$problem->getMessage()}", $href, null, $problem->path);
         }
@@ -128,7 +229,7 @@ final class PackageReader
 
     /**
      * @param  array<string, string>  $stimuli  file → our id
-     * @param  \Closure(string): ?Medium  $medium
+     * @param  \Closure(string): (Medium|Notice|null)  $medium
      * @return iterable<\stdClass|Notice>
      */
     private function item(string $xml, string $href, Lom $lom, array $stimuli, \Closure $medium): iterable
@@ -145,7 +246,7 @@ final class PackageReader
         try {
             $bytes = $zip->read($href);
             $root = SafeXml::open($bytes, $href, Dialects::words($bytes))->root;
-        } catch (Unreadable $problem) {
+        } catch (UnreadableFile $problem) {
             yield Notice::problem($problem->rule, $problem->getMessage(), $href);
 
             return;
@@ -155,9 +256,16 @@ final class PackageReader
         $id = preg_match('/^S-([0-9a-f-]{36})$/D', $identifier, $m) === 1 ? $m[1] : Ids::of('qti30', $href, $identifier);
         foreach ($body === null ? [] : Xml::all($body, 'img') as $image) {
             $medium = $this->medium($zip, $href, $image->getAttribute('src'));
-            if ($medium !== null) {
+            if ($medium instanceof Medium) {
                 $image->setAttribute('data-media', $medium->id);
                 $image->removeAttribute('src');
+            } else {
+                yield $medium ??
+                    Notice::loss(
+                        'media.missing',
+                        "The file {$image->getAttribute('src')} is not in the package, so it was left out.",
+                        $href,
+                    );
             }
         }
         $text = $body === null ? null : Reader::ofDom($body);
@@ -166,14 +274,26 @@ final class PackageReader
         }
         $stimuli[$href] = $id;
         yield from $this->flush();
-        yield Found::thing('stimulus', (object) ['id' => $id, 'title' => mb_substr($root->getAttribute('title'), 0, 500), 'language' => $root->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'lang') ?: 'und', 'body' => $text?->html() ?? '', 'origin' => (object) ['format' => Dialects::format($bytes) ?? 'qti30', 'identifier' => $identifier, 'file' => $href]]);
+        yield PackageContents::thing(
+            'stimulus',
+            (object) [
+                'id' => $id,
+                'title' => mb_substr($root->getAttribute('title'), 0, 500),
+                'language' => $root->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'lang') ?: 'und',
+                'body' => $text?->html() ?? '',
+                'origin' => (object) ['format' => Dialects::format($bytes) ?? 'qti30', 'identifier' => $identifier, 'file' => $href],
+            ],
+        );
     }
 
-    private function medium(SafeZip $zip, string $from, string $href): ?Medium
+    private function medium(SafeZip $zip, string $from, string $href): Medium|Notice|null
     {
         $file = $zip->find($from, $href);
-        $medium = $file !== null ? Medium::fromFile($file, $zip->read($file)) : null;
-        if ($medium !== null && ! isset($this->given[$medium->id])) {
+        $medium = $file === null ? null : Medium::packed($zip, $file);
+        if (! ($medium instanceof Medium)) {
+            return $medium;
+        }
+        if (! isset($this->given[$medium->id])) {
             $this->given[$medium->id] = true;
             $this->waiting[] = $medium;
         }

@@ -6,20 +6,20 @@ namespace WideQuarry\Interchange\Qti30;
 
 use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeZip;
-use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /** The tests of a package, once its items were read. */
 final readonly class PackagedTests
 {
     /** @param  array<string, array{string, BigRational}>  $items  file → the question it became, and its points */
-    public function __construct(private Parts $kinds, private array $items)
+    public function __construct(private PartKinds $kinds, private array $items)
     {
     }
 
@@ -30,15 +30,15 @@ final readonly class PackagedTests
             $xml = $zip->read($href);
             $own = $this->own($zip, $href, $xml, array_column($this->items, 0));
             if ($own !== null) {
-                yield Found::thing('assessment', $own);
+                yield PackageContents::thing('assessment', $own);
 
                 return;
             }
             $reader = new TestReader($this->items, $href, $zip);
             $json = $reader->read($xml);
             yield from $reader->notices;
-            yield Found::thing('assessment', Assessment::read($json, $this->kinds)->toJson());
-        } catch (Unreadable|Malformed $problem) {
+            yield PackageContents::thing('assessment', Assessment::read($json, $this->kinds)->toJson());
+        } catch (UnreadableFile|Malformed $problem) {
             yield Notice::problem($problem->rule, "A test was left out: {$problem->getMessage()}", $href);
         }
     }
@@ -56,7 +56,10 @@ final readonly class PackagedTests
         }
         try {
             $kept = Json::decode($zip->read($file));
-            $assessment = $kept instanceof \stdClass && ($kept->sha256 ?? null) === hash('sha256', $xml) ? Assessment::read($kept->assessment ?? null, $this->kinds) : null;
+            $assessment =
+                $kept instanceof \stdClass && ($kept->sha256 ?? null) === hash('sha256', $xml)
+                    ? Assessment::read($kept->assessment ?? null, $this->kinds)
+                    : null;
         } catch (Malformed) {
             return null;
         }
@@ -66,8 +69,17 @@ final readonly class PackagedTests
 
     public static function points(\stdClass $question): BigRational
     {
-        $points = array_map(fn (mixed $part): ?BigRational => $part instanceof \stdClass && is_scalar($part->points ?? null) ? Exact::read((string) $part->points) : null, is_array($question->parts) ? $question->parts : []);
+        $points = array_map(
+            fn (mixed $part): ?BigRational => $part instanceof \stdClass && is_scalar($part->points ?? null)
+                ? Exact::read((string) $part->points)
+                : null,
+            is_array($question->parts) ? $question->parts : [],
+        );
 
-        return array_reduce(array_filter($points), fn (BigRational $sum, BigRational $one): BigRational => $sum->plus($one), Exact::zero());
+        return array_reduce(
+            array_filter($points),
+            fn (BigRational $sum, BigRational $one): BigRational => $sum->plus($one),
+            Exact::zero(),
+        );
     }
 }

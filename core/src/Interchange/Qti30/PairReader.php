@@ -21,14 +21,24 @@ final class PairReader
      */
     public function part(string $kind, array $settings, ?Declaration $declaration, ?Marking $marking): ?\stdClass
     {
-        $made = fn (BigRational $points, array $rules, array $scoring, string $default = '0'): \stdClass => (object) ['kind' => $kind, 'points' => Credit::points($points), 'settings' => (object) $settings, 'key' => (object) ['rules' => $rules, 'default' => $default], 'scoring' => (object) $scoring];
+        $made = fn (BigRational $points, array $rules, array $scoring, string $default = '0'): \stdClass => (object) [
+            'kind' => $kind,
+            'points' => ScoreFloats::points($points),
+            'settings' => (object) $settings,
+            'key' => (object) ['rules' => $rules, 'default' => $default],
+            'scoring' => (object) $scoring,
+        ];
         if ($declaration === null || $marking === null) {
             return $made(Exact::one(), [], ['scheme' => 'person']);
         }
         if ($marking->by === 'correct') {
             $points = Exact::read($marking->points) ?? Exact::one();
 
-            return $declaration->correct === [] || ! $points->isPositive() ? null : $made($points, $this->rules(array_map(fn (string $pair): array => [$pair, '1'], $declaration->correct)), ['scheme' => 'all']);
+            return $declaration->correct === [] || ! $points->isPositive()
+                ? null
+                : $made($points, $this->rules(array_map(fn (string $pair): array => [$pair, '1'], $declaration->correct)), [
+                    'scheme' => 'all',
+                ]);
         }
         if ($marking->by !== 'map' || $declaration->map === null || $declaration->map === []) {
             return null;
@@ -40,7 +50,7 @@ final class PairReader
     /** @return array{string, string} */
     public function on(string $value): array
     {
-        [$first, $second] = [...(preg_split('/\s+/', trim($value)) ?: []), '', ''];
+        [$first, $second] = [...preg_split('/\s+/', trim($value)) ?: [], '', ''];
 
         return $this->turned ? [$second, $first] : [$first, $second];
     }
@@ -52,27 +62,54 @@ final class PairReader
         $values = array_map(fn (array $entry): BigRational => Exact::read($entry['value']) ?? Exact::zero(), $map);
         $good = array_values(array_filter($values, fn (BigRational $value): bool => $value->isPositive()));
         $best = [];
-        foreach ($map as $i => $entry) { // of one gap or item only the best can be had
+        foreach ($map as $i => $entry) {
+            // of one gap or item only the best can be had
             $first = $this->on($entry['key'])[0];
             $best["=$first"] = isset($best["=$first"]) && $best["=$first"]->isGreaterThan($values[$i]) ? $best["=$first"] : $values[$i];
         }
-        $sum = array_reduce($best, fn (BigRational $sum, BigRational $value): BigRational => $value->isPositive() ? $sum->plus($value) : $sum, Exact::zero());
+        $sum = array_reduce(
+            $best,
+            fn (BigRational $sum, BigRational $value): BigRational => $value->isPositive() ? $sum->plus($value) : $sum,
+            Exact::zero(),
+        );
         $points = $declaration->upper === null ? $sum : Exact::read($declaration->upper) ?? $sum;
         if (! $points->isPositive()) {
             return null;
         }
-        $alike = count($good) === count($values) && count($best) === count($good) && array_filter($good, fn (BigRational $value): bool => ! self::near($value, $good[0])) === [];
+        $alike =
+            count($good) === count($values) &&
+            count($best) === count($good) &&
+            array_filter($good, fn (BigRational $value): bool => ! self::near($value, $good[0])) === [];
         $default = Exact::read($declaration->default) ?? Exact::zero();
-        if ($alike && $default->isZero() && ($marking->extra[0] ?? count($good)) === count($good) && self::near($good[0]->multipliedBy(count($good)), $points)) {
-            return $made($points, $this->rules(array_map(fn (array $entry): array => [$entry['key'], '1'], $map)), ['scheme' => 'each', 'cost' => $marking->extra === null ? '0' : Exact::text(Exact::of(Credit::share($marking->extra[1], $points))->multipliedBy(count($good)))]);
+        if (
+            $alike &&
+            $default->isZero() &&
+            ($marking->extra[0] ?? count($good)) === count($good) &&
+            self::near($good[0]->multipliedBy(count($good)), $points)
+        ) {
+            return $made($points, $this->rules(array_map(fn (array $entry): array => [$entry['key'], '1'], $map)), [
+                'scheme' => 'each',
+                'cost' => $marking->extra === null
+                        ? '0'
+                        : Exact::text(Exact::of(ScoreFloats::share($marking->extra[1], $points))->multipliedBy(count($good))),
+            ]);
         }
         if ($marking->extra !== null) {
             return null;
         }
-        $lowest = array_reduce($values, fn (BigRational $low, BigRational $value): BigRational => $value->isNegative() ? $low->plus($value) : $low, Exact::zero());
-        $low = $declaration->lower === null ? Exact::text($lowest->dividedBy($points)) : Credit::share($declaration->lower, $points);
+        $lowest = array_reduce(
+            $values,
+            fn (BigRational $low, BigRational $value): BigRational => $value->isNegative() ? $low->plus($value) : $low,
+            Exact::zero(),
+        );
+        $low = $declaration->lower === null ? Exact::text($lowest->dividedBy($points)) : ScoreFloats::share($declaration->lower, $points);
 
-        return $made($points, $this->rules(array_map(fn (array $entry): array => [$entry['key'], Credit::share($entry['value'], $points)], $map)), ['scheme' => 'weights', 'low' => $low, 'high' => '1'], Credit::share($declaration->default, $points));
+        return $made(
+            $points,
+            $this->rules(array_map(fn (array $entry): array => [$entry['key'], ScoreFloats::share($entry['value'], $points)], $map)),
+            ['scheme' => 'weights', 'low' => $low, 'high' => '1'],
+            ScoreFloats::share($declaration->default, $points),
+        );
     }
 
     /**
@@ -93,7 +130,11 @@ final class PairReader
             return null;
         }
 
-        return $made(Exact::of((string) Credit::points($each->multipliedBy(count($right))->plus($added))), $this->rules(array_map(fn (array $entry): array => [$entry['key'], '1'], array_values($right))), ['scheme' => 'judge']);
+        return $made(
+            Exact::of((string) ScoreFloats::points($each->multipliedBy(count($right))->plus($added))),
+            $this->rules(array_map(fn (array $entry): array => [$entry['key'], '1'], array_values($right))),
+            ['scheme' => 'judge'],
+        );
     }
 
     /**
@@ -102,7 +143,11 @@ final class PairReader
      */
     private function rules(array $pairs): array
     {
-        return array_map(fn (int $i, array $pair): \stdClass => (object) ['id' => 'r'.($i + 1), 'on' => $this->on($pair[0]), 'credit' => $pair[1]], array_keys($pairs), $pairs);
+        return array_map(
+            fn (int $i, array $pair): \stdClass => (object) ['id' => 'r'.($i + 1), 'on' => $this->on($pair[0]), 'credit' => $pair[1]],
+            array_keys($pairs),
+            $pairs,
+        );
     }
 
     private static function near(BigRational $a, BigRational $b): bool

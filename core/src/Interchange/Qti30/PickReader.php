@@ -20,7 +20,13 @@ final class PickReader
             return $this->made($kind, Exact::one(), $settings, [], ['scheme' => 'person']);
         }
 
-        return $marking->by === 'map' && $declaration->map !== null ? ($marking->added === '0' ? $this->mapped($kind, $declaration, $settings, $marking->extra) : $this->judged($kind, $declaration, $marking, $settings)) : ($marking->by === 'correct' ? $this->matched($kind, $declaration, $marking, $settings) : null);
+        return $marking->by === 'map' && $declaration->map !== null
+            ? ($marking->added === '0'
+                ? $this->mapped($kind, $declaration, $settings, $marking->extra)
+                : $this->judged($kind, $declaration, $marking, $settings))
+            : ($marking->by === 'correct'
+                ? $this->matched($kind, $declaration, $marking, $settings)
+                : null);
     }
 
     /**
@@ -33,28 +39,61 @@ final class PickReader
         $reach = array_map(fn (array $entry): BigRational => Exact::read($entry['value']) ?? Exact::zero(), $map);
         usort($reach, fn (BigRational $a, BigRational $b): int => $b->compareTo($a));
         $reach = array_slice($reach, 0, is_int($settings['max']) ? $settings['max'] : null);
-        $sum = array_reduce($reach, fn (BigRational $sum, BigRational $value): BigRational => $value->isPositive() ? $sum->plus($value) : $sum, Exact::zero());
+        $sum = array_reduce(
+            $reach,
+            fn (BigRational $sum, BigRational $value): BigRational => $value->isPositive() ? $sum->plus($value) : $sum,
+            Exact::zero(),
+        );
         $points = $declaration->upper === null ? $sum : Exact::read($declaration->upper) ?? $sum;
         if (! $points->isPositive()) {
             return null;
         }
         if ($extra !== null) {
-            $right = array_values(array_filter($map, fn (array $entry): bool => (Exact::read($entry['value']) ?? Exact::zero())->isPositive()));
-            $shares = array_map(fn (array $entry): BigRational => Exact::of(Credit::share($entry['value'], $points)), $right);
+            $right = array_values(
+                array_filter($map, fn (array $entry): bool => (Exact::read($entry['value']) ?? Exact::zero())->isPositive()),
+            );
+            $shares = array_map(fn (array $entry): BigRational => Exact::of(ScoreFloats::share($entry['value'], $points)), $right);
             $alike = array_filter($shares, fn (BigRational $share): bool => ! $share->multipliedBy($extra[0])->isEqualTo(1)) === [];
 
-            return ! $alike || count($right) !== $extra[0] || count($reach) < count($map) || $declaration->default !== '0' ? null
-                : $this->made($kind, $points, $settings, array_map(fn (array $entry, int $i): array => ['id' => 'r'.($i + 1), 'on' => $entry['key'], 'credit' => '1'], $right, array_keys($right)), ['scheme' => 'each', 'cost' => Exact::text(Exact::of(Credit::share($extra[1], $points))->multipliedBy($extra[0]))]);
+            return ! $alike || count($right) !== $extra[0] || count($reach) < count($map) || $declaration->default !== '0'
+                ? null
+                : $this->made(
+                    $kind,
+                    $points,
+                    $settings,
+                    array_map(
+                        fn (array $entry, int $i): array => ['id' => 'r'.($i + 1), 'on' => $entry['key'], 'credit' => '1'],
+                        $right,
+                        array_keys($right),
+                    ),
+                    [
+                        'scheme' => 'each',
+                        'cost' => Exact::text(Exact::of(ScoreFloats::share($extra[1], $points))->multipliedBy($extra[0])),
+                    ],
+                );
         }
         $rules = [];
         foreach ($map as $i => $entry) {
-            $rules[] = ['id' => 'r'.($i + 1), 'on' => $entry['key'], 'credit' => Credit::share($entry['value'], $points)];
+            $rules[] = ['id' => 'r'.($i + 1), 'on' => $entry['key'], 'credit' => ScoreFloats::share($entry['value'], $points)];
         }
-        $lowest = array_reduce($map, fn (BigRational $low, array $entry): BigRational => ($value = Exact::read($entry['value']) ?? Exact::zero())->isNegative() ? $low->plus($value) : $low, Exact::zero());
-        $low = $declaration->lower === null ? Exact::text($lowest->dividedBy($points)) : Credit::share($declaration->lower, $points);
+        $lowest = array_reduce(
+            $map,
+            fn (BigRational $low, array $entry): BigRational => ($value = Exact::read($entry['value']) ?? Exact::zero())->isNegative()
+                ? $low->plus($value)
+                : $low,
+            Exact::zero(),
+        );
+        $low = $declaration->lower === null ? Exact::text($lowest->dividedBy($points)) : ScoreFloats::share($declaration->lower, $points);
         $high = $declaration->upper === null ? Exact::text($sum->dividedBy($points)) : '1';
 
-        return $this->made($kind, $points, $settings, $rules, ['scheme' => 'weights', 'low' => $low, 'high' => $high], Credit::share($declaration->default, $points));
+        return $this->made(
+            $kind,
+            $points,
+            $settings,
+            $rules,
+            ['scheme' => 'weights', 'low' => $low, 'high' => $high],
+            ScoreFloats::share($declaration->default, $points),
+        );
     }
 
     /**
@@ -67,8 +106,14 @@ final class PickReader
         $values = array_map(fn (array $entry): BigRational => Exact::read($entry['value']) ?? Exact::zero(), $declaration->map ?? []);
         $each = ($values[0] ?? Exact::zero())->abs();
         $wrong = count(array_filter($values, fn (BigRational $value): bool => $value->isNegative()));
-        $same = array_filter($values, fn (BigRational $value): bool => $value->abs()->minus($each)->abs()->isGreaterThan('1/100000000')) === [];
-        if (! $same || $each->isZero() || (Exact::read($marking->added) ?? Exact::zero())->minus($each->multipliedBy($wrong))->abs()->isGreaterThan('1/10000000')) {
+        $same =
+            array_filter($values, fn (BigRational $value): bool => $value->abs()->minus($each)->abs()->isGreaterThan('1/100000000')) ===
+            [];
+        if (
+            ! $same ||
+            $each->isZero() ||
+            (Exact::read($marking->added) ?? Exact::zero())->minus($each->multipliedBy($wrong))->abs()->isGreaterThan('1/10000000')
+        ) {
             return null;
         }
         $rules = [];
@@ -78,7 +123,9 @@ final class PickReader
             }
         }
 
-        return $this->made($kind, Exact::of((string) Credit::points($each->multipliedBy(count($values)))), $settings, $rules, ['scheme' => 'judge']);
+        return $this->made($kind, Exact::of((string) ScoreFloats::points($each->multipliedBy(count($values)))), $settings, $rules, [
+            'scheme' => 'judge',
+        ]);
     }
 
     /** @param  array<string, mixed>  $settings */
@@ -101,8 +148,20 @@ final class PickReader
      * @param  list<array<string, mixed>>  $rules
      * @param  array<string, string>  $scoring
      */
-    private function made(string $kind, BigRational $points, array $settings, array $rules, array $scoring, string $default = '0'): \stdClass
-    {
-        return (object) ['kind' => $kind, 'points' => Credit::points($points), 'settings' => (object) $settings, 'key' => (object) ['rules' => $rules, 'default' => $default], 'scoring' => (object) $scoring];
+    private function made(
+        string $kind,
+        BigRational $points,
+        array $settings,
+        array $rules,
+        array $scoring,
+        string $default = '0',
+    ): \stdClass {
+        return (object) [
+            'kind' => $kind,
+            'points' => ScoreFloats::points($points),
+            'settings' => (object) $settings,
+            'key' => (object) ['rules' => $rules, 'default' => $default],
+            'scoring' => (object) $scoring,
+        ];
     }
 }

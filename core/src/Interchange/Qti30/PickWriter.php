@@ -8,7 +8,7 @@ use Brick\Math\BigRational;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** The declaration and marking of a response of things that are picked: options, pieces. */
 final readonly class PickWriter
@@ -27,18 +27,42 @@ final readonly class PickWriter
         $single = $this->max === 1;
         $rules = $this->part->key->rules;
         $right = array_values(array_filter($rules, fn (Rule $rule): bool => $rule->credit()->isPositive()));
-        $correct = implode('', array_map(fn (Rule $rule): string => '<qti-value>'.$this->name($this->id($rule)).'</qti-value>', $single ? array_slice($right, 0, 1) : $right));
+        $correct = implode(
+            '',
+            array_map(
+                fn (Rule $rule): string => '<qti-value>'.$this->name($this->id($rule)).'</qti-value>',
+                $single ? array_slice($right, 0, 1) : $right,
+            ),
+        );
         [$map, $constant] = $this->mapping();
-        $declaration = '<qti-response-declaration identifier="'.$response.'" cardinality="'.($single ? 'single' : 'multiple').'" base-type="identifier">'.($correct === '' ? '' : "<qti-correct-response>$correct</qti-correct-response>").$map.'</qti-response-declaration>';
-        $value = fn (Rule $rule): string => '<qti-base-value base-type="identifier">'.$this->name($this->id($rule)).'</qti-base-value>';
-        $chosen = fn (Rule $rule): string => $single ? "<qti-match><qti-variable identifier=\"$response\"/>".$value($rule).'</qti-match>' : '<qti-member>'.$value($rule)."<qti-variable identifier=\"$response\"/></qti-member>";
+        $declaration =
+            '<qti-response-declaration identifier="'.
+            $response.
+            '" cardinality="'.
+            ($single ? 'single' : 'multiple').
+            '" base-type="identifier">'.
+            ($correct === '' ? '' : "<qti-correct-response>$correct</qti-correct-response>").
+            $map.
+            '</qti-response-declaration>';
+        $value = fn (Rule $rule): string => '<qti-base-value base-type="identifier">'.
+            $this->name($this->id($rule)).
+            '</qti-base-value>';
+        $chosen = fn (Rule $rule): string => $single
+            ? "<qti-match><qti-variable identifier=\"$response\"/>".$value($rule).'</qti-match>'
+            : '<qti-member>'.$value($rule)."<qti-variable identifier=\"$response\"/></qti-member>";
 
-        return new WrittenPart($declaration, $interaction, Scored::processing($this->part, "SCORE_$response", [$response], $constant, null, $this->costly($response)), [], array_map(fn (Rule $rule): array => [[$rule, $chosen($rule)]], $rules));
+        return new WrittenPart(
+            $declaration,
+            $interaction,
+            ScoredResponse::processing($this->part, "SCORE_$response", [$response], $constant, null, $this->costly($response)),
+            [],
+            array_map(fn (Rule $rule): array => [[$rule, $chosen($rule)]], $rules),
+        );
     }
 
     public function name(string $id): string
     {
-        return Names::of($id);
+        return Identifiers::of($id);
     }
 
     /** @return array{string, string} the mapping, what is added to it */
@@ -64,12 +88,32 @@ final readonly class PickWriter
             $credits[$this->id($rule)] = $rule->credit();
         }
         foreach ($this->ids as $id) {
-            $credit = $right === null ? ($credits[$id] ?? $part->key->default()) : (($credits[$id] ?? Exact::zero())->isPositive() ? $right : $wrong);
-            $entries .= '<qti-map-entry map-key="'.$this->name($id).'" mapped-value="'.Credit::float(($credit ?? Exact::zero())->multipliedBy($points)).'"/>';
+            $credit =
+                $right === null
+                    ? $credits[$id] ?? $part->key->default()
+                    : (($credits[$id] ?? Exact::zero())->isPositive()
+                        ? $right
+                        : $wrong);
+            $entries .=
+                '<qti-map-entry map-key="'.
+                $this->name($id).
+                '" mapped-value="'.
+                ScoreFloats::float(($credit ?? Exact::zero())->multipliedBy($points)).
+                '"/>';
         }
-        $bounds = $added === null ? ' lower-bound="'.Credit::float($part->bound('low')->multipliedBy($points)).'" upper-bound="'.Credit::float($part->bound('high')->multipliedBy($points)).'"' : '';
+        $bounds =
+            $added === null
+                ? ' lower-bound="'.
+                    ScoreFloats::float($part->bound('low')->multipliedBy($points)).
+                    '" upper-bound="'.
+                    ScoreFloats::float($part->bound('high')->multipliedBy($points)).
+                    '"'
+                : '';
 
-        return ["<qti-mapping default-value=\"0\"$bounds>$entries</qti-mapping>", $added === null ? '' : Credit::float($added->multipliedBy($points))];
+        return [
+            "<qti-mapping default-value=\"0\"$bounds>$entries</qti-mapping>",
+            $added === null ? '' : ScoreFloats::float($added->multipliedBy($points)),
+        ];
     }
 
     /** Where more can be picked than are right, and that costs. */
@@ -78,7 +122,9 @@ final readonly class PickWriter
         $n = $this->right();
         $cost = $this->part->bound('cost');
 
-        return $this->part->scheme !== Scheme::Each || $n === 0 || $cost->isZero() || ($this->max !== null && $this->max <= $n) ? '' : Scored::costly("SCORE_$response", $response, $n, $cost->multipliedBy($this->part->points())->dividedBy($n));
+        return $this->part->scheme !== Scheme::Each || $n === 0 || $cost->isZero() || ($this->max !== null && $this->max <= $n)
+            ? ''
+            : ScoredResponse::costly("SCORE_$response", $response, $n, $cost->multipliedBy($this->part->points())->dividedBy($n));
     }
 
     private function right(): int

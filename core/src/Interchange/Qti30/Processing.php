@@ -31,7 +31,7 @@ final class Processing
     public array $setBy = [];
 
     /** @param  array<string, Declaration>  $responses */
-    public function __construct(?\DOMElement $processing, private readonly array $responses)
+    public function __construct(?\DOMElement $processing, private readonly array $responses, private readonly Mappings $mappings)
     {
         if ($processing === null) {
             return;
@@ -45,7 +45,11 @@ final class Processing
         $rules = Xml::children($processing);
         for ($at = 0; $at < count($rules); $at++) {
             $known = $this->known($rules, $at);
-            $known === 0 ? $this->rule($rules[$at]) : $at += $known - 1;
+            if ($known === 0) {
+                $this->rule($rules[$at]);
+            } else {
+                $at += $known - 1;
+            }
         }
     }
 
@@ -56,7 +60,7 @@ final class Processing
     private function known(array $rules, int $at): int
     {
         foreach ($this->responses as $id => $declaration) {
-            foreach (isset($this->markings[$id]) ? [] : Mappings::knowing() as $mapping) {
+            foreach (isset($this->markings[$id]) ? [] : $this->mappings->withOwnRules() as $mapping) {
                 $known = $mapping->known($rules, $at, $declaration);
                 if ($known !== null && $this->mark($id, $known[0], "SCORE_$id")) {
                     return $known[1];
@@ -90,8 +94,12 @@ final class Processing
             default => false,
         };
         if (! $understood) {
-            $outcomes = array_map(fn (\DOMElement $set): string => $set->getAttribute('identifier'), Xml::all($rule, 'qti-set-outcome-value'));
-            $aboutFeedback = $outcomes !== [] && array_filter($outcomes, fn (string $id): bool => ! str_contains(strtoupper($id), 'FEEDBACK')) === [];
+            $outcomes = array_map(
+                fn (\DOMElement $set): string => $set->getAttribute('identifier'),
+                Xml::all($rule, 'qti-set-outcome-value'),
+            );
+            $aboutFeedback =
+                $outcomes !== [] && array_filter($outcomes, fn (string $id): bool => ! str_contains(strtoupper($id), 'FEEDBACK')) === [];
             if ($aboutFeedback) {
                 $this->feedback[] = $rule;
             } else {
@@ -158,15 +166,25 @@ final class Processing
         if ($test->localName === 'qti-is-null' && count($branches) === 3 && $this->costly($branches[1], $branches[2])) {
             return true;
         }
-        if ($test->localName === 'qti-is-null' && count($branches) === 2 && $else?->localName === 'qti-response-else' && $this->setValue($else) === null) {
+        if (
+            $test->localName === 'qti-is-null' &&
+            count($branches) === 2 &&
+            $else?->localName === 'qti-response-else' &&
+            $this->setValue($else) === null
+        ) {
             // blank earns nothing; what follows is the marking
-            return array_filter(Xml::children($else), fn (\DOMElement $rule): bool => $rule->localName !== 'qti-set-outcome-value' || ! $this->assignment($rule)) === [];
+            return array_filter(
+                Xml::children($else),
+                fn (\DOMElement $rule): bool => $rule->localName !== 'qti-set-outcome-value' || ! $this->assignment($rule),
+            ) === [];
         }
         $response = $this->matchesCorrect($test);
         if ($response !== null && count($branches) <= 2) {
             $set = $this->setValue($first);
 
-            return $set !== null && ($branches[1] ?? null)?->localName !== 'qti-response-else-if' && $this->mark($response, new Marking('correct', $set[1]), $set[0]);
+            return $set !== null &&
+                ($branches[1] ?? null)?->localName !== 'qti-response-else-if' &&
+                $this->mark($response, new Marking('correct', $set[1]), $set[0]);
         }
 
         return (count($branches) === 1 && $this->again($first, $test)) || $this->chain($branches);
@@ -185,7 +203,12 @@ final class Processing
         foreach ($test->localName === 'qti-or' ? Xml::children($test) : [$test] as $both) {
             [$one, $other] = [...Xml::children($both), null, null];
             $id = $one === null ? '' : (Xml::all($one, 'qti-variable')[0] ?? null)?->getAttribute('identifier') ?? '';
-            if ($both->localName !== 'qti-and' || $one === null || $other === null || self::over($one, $id) !== self::over($other, $here)) {
+            if (
+                $both->localName !== 'qti-and' ||
+                $one === null ||
+                $other === null ||
+                self::over($one, $id) !== self::over($other, $here)
+            ) {
                 return false;
             }
             $before[$id][] = self::over($other, $here);
@@ -205,7 +228,12 @@ final class Processing
     /** @return list<string> what the conditions of a chain ask, whatever the response is called */
     private static function caught(Marking $marking, string $response): array
     {
-        return array_values(array_map(fn (array $link): string => self::over($link[0], $response), array_filter($marking->chain, fn (array $link): bool => $link[0]->localName !== 'qti-is-null')));
+        return array_values(
+            array_map(
+                fn (array $link): string => self::over($link[0], $response),
+                array_filter($marking->chain, fn (array $link): bool => $link[0]->localName !== 'qti-is-null'),
+            ),
+        );
     }
 
     private static function over(\DOMElement $test, string $response): string
@@ -228,9 +256,23 @@ final class Processing
         $response = $said('qti-gt/qti-container-size/qti-variable/@identifier', $more);
         $n = $said('qti-gt/qti-base-value', $more);
         $cost = $said("$inMap/qti-product/qti-base-value", $more);
-        $whole = $else->localName === 'qti-response-else' && count(Xml::all($more)) === 15 && ctype_digit($n) && is_numeric($cost) && (float) $said('qti-set-outcome-value/qti-max/qti-base-value', $more) === 0.0
-            && $said("$inMap/qti-map-response/@identifier", $more) === $response && $said("$inMap/qti-product/qti-subtract/qti-container-size/qti-variable/@identifier", $more) === $response && $said("$inMap/qti-product/qti-subtract/qti-base-value", $more) === $n;
-        if (! $whole || array_filter(Xml::children($else), fn (\DOMElement $rule): bool => $rule->localName !== 'qti-set-outcome-value' || ! $this->assignment($rule)) !== [] || ! isset($this->markings[$response])) {
+        $whole =
+            $else->localName === 'qti-response-else' &&
+            count(Xml::all($more)) === 15 &&
+            ctype_digit($n) &&
+            is_numeric($cost) &&
+            (float) $said('qti-set-outcome-value/qti-max/qti-base-value', $more) === 0.0 &&
+            $said("$inMap/qti-map-response/@identifier", $more) === $response &&
+            $said("$inMap/qti-product/qti-subtract/qti-container-size/qti-variable/@identifier", $more) === $response &&
+            $said("$inMap/qti-product/qti-subtract/qti-base-value", $more) === $n;
+        if (
+            ! $whole ||
+            array_filter(
+                Xml::children($else),
+                fn (\DOMElement $rule): bool => $rule->localName !== 'qti-set-outcome-value' || ! $this->assignment($rule),
+            ) !== [] ||
+            ! isset($this->markings[$response])
+        ) {
             return false;
         }
         $this->markings[$response]->extra = [(int) $n, $cost];
@@ -245,7 +287,17 @@ final class Processing
         $set = $this->setValue($first);
         $about = Xml::children($test)[0] ?? null;
         $limit = trim(Xml::child($test, 'qti-base-value')->textContent ?? '');
-        if ($which === null || $set === null || count(Xml::children($condition)) > 1 || $about?->localName !== 'qti-variable' || $about->getAttribute('identifier') !== 'SCORE' || $set[0] !== 'SCORE' || ! is_numeric($limit) || (float) $limit !== (float) $set[1] || $condition->nextElementSibling?->localName === 'qti-set-outcome-value') {
+        if (
+            $which === null ||
+            $set === null ||
+            count(Xml::children($condition)) > 1 ||
+            $about?->localName !== 'qti-variable' ||
+            $about->getAttribute('identifier') !== 'SCORE' ||
+            $set[0] !== 'SCORE' ||
+            ! is_numeric($limit) ||
+            (float) $limit !== (float) $set[1] ||
+            $condition->nextElementSibling?->localName === 'qti-set-outcome-value'
+        ) {
             return false;
         }
         $this->bounds[$which] = $limit;
@@ -271,7 +323,9 @@ final class Processing
                 continue;
             }
             $test = Xml::children($branch)[0];
-            $about = array_unique(array_map(fn (\DOMElement $variable): string => $variable->getAttribute('identifier'), Xml::all($test, 'qti-variable')));
+            $about = array_unique(
+                array_map(fn (\DOMElement $variable): string => $variable->getAttribute('identifier'), Xml::all($test, 'qti-variable')),
+            );
             if (count($about) !== 1 || ($response !== null && $about[0] !== $response)) {
                 return false;
             }
@@ -309,8 +363,12 @@ final class Processing
     {
         [$variable, $correct] = [...Xml::children($match), null, null];
 
-        return $match->localName === 'qti-match' && $variable?->localName === 'qti-variable' && $correct?->localName === 'qti-correct' && $variable->getAttribute('identifier') === $correct->getAttribute('identifier')
-            ? $variable->getAttribute('identifier') : null;
+        return $match->localName === 'qti-match' &&
+            $variable?->localName === 'qti-variable' &&
+            $correct?->localName === 'qti-correct' &&
+            $variable->getAttribute('identifier') === $correct->getAttribute('identifier')
+            ? $variable->getAttribute('identifier')
+            : null;
     }
 
     /** @return array{string, string}|null the outcome a branch sets and the number it sets or adds */
@@ -325,7 +383,9 @@ final class Processing
             $value = Xml::child($value, 'qti-base-value');
         }
 
-        return $value?->localName === 'qti-base-value' && is_numeric(trim($value->textContent)) ? [$sets[0]->getAttribute('identifier'), trim($value->textContent)] : null;
+        return $value?->localName === 'qti-base-value' && is_numeric(trim($value->textContent))
+            ? [$sets[0]->getAttribute('identifier'), trim($value->textContent)]
+            : null;
     }
 
     private function mark(string $response, Marking $marking, string $outcome): bool

@@ -4,23 +4,28 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
-use WideQuarry\Interchange\Found;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\WritableFormat;
-use WideQuarry\Parts\Parts;
+use WideQuarry\Question\PartKinds;
 
 /** QTI 3.0 of 1EdTech: items and packages. */
 final readonly class Qti30Format implements WritableFormat
 {
     public const NAMESPACE = 'http://www.imsglobal.org/xsd/imsqtiasi_v3p0';
 
-    public function __construct(private Parts $kinds)
+    public function __construct(private PartKinds $kinds)
     {
     }
 
     public function name(): string
     {
         return 'qti30';
+    }
+
+    public function family(): string
+    {
+        return 'qti2';
     }
 
     public function recognises(Source $source): bool
@@ -33,7 +38,7 @@ final readonly class Qti30Format implements WritableFormat
         return (new PackageReader($this->kinds))->read($source);
     }
 
-    public function write(Found $content, string $file): array
+    public function write(PackageContents $content, string $file): array
     {
         return (new PackageWriter($this->kinds, new Edition30))->write($content, $file);
     }

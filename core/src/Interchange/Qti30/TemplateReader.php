@@ -13,7 +13,23 @@ final class TemplateReader
     /** Begins a text that stands for an expression; of the private use area, so nothing an author writes. */
     private const MARK = "\u{E0FE}";
 
-    private const VALUES = ['qti-variable', 'qti-sum', 'qti-product', 'qti-subtract', 'qti-divide', 'qti-power', 'qti-round-to', 'qti-round', 'qti-truncate', 'qti-math-operator', 'qti-min', 'qti-max', 'qti-integer-divide', 'qti-integer-modulus', 'qti-integer-to-float'];
+    private const VALUES = [
+        'qti-variable',
+        'qti-sum',
+        'qti-product',
+        'qti-subtract',
+        'qti-divide',
+        'qti-power',
+        'qti-round-to',
+        'qti-round',
+        'qti-truncate',
+        'qti-math-operator',
+        'qti-min',
+        'qti-max',
+        'qti-integer-divide',
+        'qti-integer-modulus',
+        'qti-integer-to-float',
+    ];
 
     /** @var array<string, string> template variable → as it is called here */
     private array $names = [];
@@ -38,18 +54,22 @@ final class TemplateReader
             $this->whole = $this->whole && ! in_array($name, $this->names, true) && $declaration->getAttribute('cardinality') === 'single';
             $this->names[$id] = $name;
             $default = Xml::child($declaration, 'qti-default-value');
-            $default === null || $this->list[] = (object) ['name' => $name, 'kind' => 'list', 'items' => [trim($default->textContent)]];
+            if ($default !== null) {
+                $this->list[] = (object) ['name' => $name, 'kind' => 'list', 'items' => [trim($default->textContent)]];
+            }
         }
         $processing = Xml::child($item, 'qti-template-processing');
         foreach ($processing === null ? [] : Xml::children($processing) as $rule) {
             $id = $rule->getAttribute('identifier');
             $value = Xml::children($rule)[0] ?? null;
-            $understood = $value !== null && match ($rule->localName) {
-                'qti-set-template-value' => isset($this->names[$id]) && $this->set($this->names[$id], $value),
-                'qti-template-constraint' => $this->condition($value),
-                'qti-set-correct-response' => $this->right($id, $value),
-                default => false,
-            };
+            $understood =
+                $value !== null &&
+                match ($rule->localName) {
+                    'qti-set-template-value' => isset($this->names[$id]) && $this->set($this->names[$id], $value),
+                    'qti-template-constraint' => $this->condition($value),
+                    'qti-set-correct-response' => $this->right($id, $value),
+                    default => false,
+                };
             $this->whole = $this->whole && $understood;
         }
         $set = array_map(fn (\stdClass $one): string => is_string($one->name) ? $one->name : '', $this->list);
@@ -69,7 +89,7 @@ final class TemplateReader
 
     public function toJson(): \stdClass
     {
-        return (object) ['list' => $this->list, ...($this->conditions === [] ? [] : ['conditions' => $this->conditions, 'tries' => 1000])];
+        return (object) ['list' => $this->list, ...$this->conditions === [] ? [] : ['conditions' => $this->conditions, 'tries' => 1000]];
     }
 
     /** Texts show the values as ours do, and marking compares with a marked text in place of each expression, as if it were a number. */
@@ -95,8 +115,16 @@ final class TemplateReader
     public function keyed(array $parts): ?array
     {
         $json = Json::encode($parts);
-        $json = (string) preg_replace_callback('/"(value|from|to)":"'.self::MARK.'((?:[^"\\\\]|\\\\.)*)"/u', fn (array $m): string => "\"$m[1]\":{\"expr\":\"$m[2]\"}", $json);
-        $json = (string) preg_replace_callback('/"values":\[[^\]]*\]/u', fn (array $m): string => (string) preg_replace('/"'.self::MARK.'((?:[^"\\\\]|\\\\.)*)"/u', '{"expr":"$1"}', $m[0]), $json);
+        $json = (string) preg_replace_callback(
+            '/"(value|from|to)":"'.self::MARK.'((?:[^"\\\\]|\\\\.)*)"/u',
+            fn (array $m): string => "\"$m[1]\":{\"expr\":\"$m[2]\"}",
+            $json,
+        );
+        $json = (string) preg_replace_callback(
+            '/"values":\[[^\]]*\]/u',
+            fn (array $m): string => (string) preg_replace('/"'.self::MARK.'((?:[^"\\\\]|\\\\.)*)"/u', '{"expr":"$1"}', $m[0]),
+            $json,
+        );
         $read = str_contains($json, self::MARK) ? null : Json::decode($json);
 
         return is_array($read) ? array_values(array_filter($read, fn (mixed $part): bool => $part instanceof \stdClass)) : null;
@@ -106,7 +134,10 @@ final class TemplateReader
     {
         foreach (Xml::children($e) as $child) {
             $text = in_array($child->localName, self::VALUES, true) ? (new ExpressionText($this->names))->of($child) : null;
-            $text = $child->localName === 'qti-correct' && $e->localName !== 'qti-match' ? $this->correct[$child->getAttribute('identifier')] ?? null : $text;
+            $text =
+                $child->localName === 'qti-correct' && $e->localName !== 'qti-match'
+                    ? $this->correct[$child->getAttribute('identifier')] ?? null
+                    : $text;
             if ($text === null || $child->localName === 'qti-base-value') {
                 $this->mark($child);
 
@@ -123,7 +154,9 @@ final class TemplateReader
     {
         $document = $declaration->ownerDocument ?? new \DOMDocument;
         $stands = Xml::child($declaration, 'qti-correct-response');
-        $stands === null || $declaration->removeChild($stands);
+        if ($stands !== null) {
+            $declaration->removeChild($stands);
+        }
         $correct = $document->createElementNS((string) $declaration->namespaceURI, 'qti-correct-response');
         $value = $document->createElementNS((string) $declaration->namespaceURI, 'qti-value');
         $value->textContent = self::MARK.$expression;
@@ -139,7 +172,9 @@ final class TemplateReader
             if ($name !== null) {
                 if (preg_match('/^%(?:\.(\d{1,2})f|[di])$/D', $printed->getAttribute('format'), $m) === 1) {
                     foreach ($this->list as $variable) {
-                        $variable->name === $name && $variable->show = (object) ['places' => (int) ($m[1] ?? 0)];
+                        if ($variable->name === $name) {
+                            $variable->show = (object) ['places' => (int) ($m[1] ?? 0)];
+                        }
                     }
                 }
                 $anchor = $document->createElement('var');
@@ -149,18 +184,23 @@ final class TemplateReader
         }
         foreach (Xml::all($body, 'mi') as $letter) {
             $name = $this->names[trim($letter->textContent)] ?? null;
-            $name === null || $letter->setAttribute('data-value', $name);
+            if ($name !== null) {
+                $letter->setAttribute('data-value', $name);
+            }
         }
     }
 
     private function set(string $name, \DOMElement $value): bool
     {
-        $variable = $this->range($value) ?? $this->choice($value) ?? $this->expression($value);
+        $variable = $this->range($value) ?? ($this->choice($value) ?? $this->expression($value));
         if ($variable === null) {
             return false;
         }
         // a value set takes the place of the one declared
-        $this->list = [...array_values(array_filter($this->list, fn (\stdClass $one): bool => $one->name !== $name)), (object) ['name' => $name, ...$variable]];
+        $this->list = [
+            ...array_values(array_filter($this->list, fn (\stdClass $one): bool => $one->name !== $name)),
+            (object) ['name' => $name, ...$variable],
+        ];
 
         return true;
     }
@@ -171,14 +211,18 @@ final class TemplateReader
         if ($value->localName === 'qti-random-integer') {
             [$min, $max, $step] = [$value->getAttribute('min') ?: '0', $value->getAttribute('max'), $value->getAttribute('step') ?: '1'];
 
-            return Exact::read($min) !== null && Exact::read($max) !== null && Exact::read($step) !== null ? ['kind' => 'integer', 'from' => $min, 'to' => $max, ...($step === '1' ? [] : ['step' => $step])] : null;
+            return Exact::read($min) !== null && Exact::read($max) !== null && Exact::read($step) !== null
+                ? ['kind' => 'integer', 'from' => $min, 'to' => $max, ...$step === '1' ? [] : ['step' => $step]]
+                : null;
         }
         if ($value->localName === 'qti-random-float') {
             [$min, $max] = [$value->getAttribute('min') ?: '0', $value->getAttribute('max')];
             $finest = max(2, ...array_map(fn (string $end): int => strlen(explode('.', $end)[1] ?? ''), [$min, $max]));
 
             // any number between, to as many places as anybody reads
-            return Exact::read($min) !== null && Exact::read($max) !== null ? ['kind' => 'decimal', 'from' => $min, 'to' => $max, 'step' => '0.'.str_repeat('0', min(6, $finest) - 1).'1'] : null;
+            return Exact::read($min) !== null && Exact::read($max) !== null
+                ? ['kind' => 'decimal', 'from' => $min, 'to' => $max, 'step' => '0.'.str_repeat('0', min(6, $finest) - 1).'1']
+                : null;
         }
 
         return $this->steps($value);
@@ -189,16 +233,29 @@ final class TemplateReader
     {
         [$from, $product] = [...Xml::children($value), null, null];
         [$step, $random] = $product === null ? [null, null] : [...Xml::children($product), null, null];
-        if ($value->localName !== 'qti-sum' || $from?->localName !== 'qti-base-value' || $product?->localName !== 'qti-product' || $step?->localName !== 'qti-base-value' || $random?->localName !== 'qti-random-integer' || ! in_array($random->getAttribute('min'), ['', '0'], true)) {
+        if (
+            $value->localName !== 'qti-sum' ||
+            $from?->localName !== 'qti-base-value' ||
+            $product?->localName !== 'qti-product' ||
+            $step?->localName !== 'qti-base-value' ||
+            $random?->localName !== 'qti-random-integer' ||
+            ! in_array($random->getAttribute('min'), ['', '0'], true)
+        ) {
             return null;
         }
-        [$start, $width, $last] = [Exact::read(trim($from->textContent)), Exact::read(trim($step->textContent)), Exact::read($random->getAttribute('max'))];
+        [$start, $width, $last] = [
+            Exact::read(trim($from->textContent)),
+            Exact::read(trim($step->textContent)),
+            Exact::read($random->getAttribute('max')),
+        ];
         if ($start === null || $width === null || $last === null) {
             return null;
         }
         $to = Exact::decimal($start->plus($width->multipliedBy($last)));
 
-        return $to === null ? null : ['kind' => 'decimal', 'from' => Exact::decimal($start) ?? '0', 'to' => $to, 'step' => Exact::decimal($width) ?? '1'];
+        return $to === null
+            ? null
+            : ['kind' => 'decimal', 'from' => Exact::decimal($start) ?? '0', 'to' => $to, 'step' => Exact::decimal($width) ?? '1'];
     }
 
     /** @return array<string, mixed>|null one of several */
@@ -208,9 +265,14 @@ final class TemplateReader
         if ($value->localName === 'qti-base-value') {
             return ['kind' => 'list', 'items' => [trim($value->textContent)]];
         }
-        $items = $container !== null && in_array($container->localName, ['qti-multiple', 'qti-ordered'], true) ? Xml::children($container) : [];
+        $items =
+            $container !== null && in_array($container->localName, ['qti-multiple', 'qti-ordered'], true)
+                ? Xml::children($container)
+                : [];
 
-        return $items === [] || array_filter($items, fn (\DOMElement $item): bool => $item->localName !== 'qti-base-value') !== [] ? null : ['kind' => 'list', 'items' => array_map(fn (\DOMElement $item): string => trim($item->textContent), $items)];
+        return $items === [] || array_filter($items, fn (\DOMElement $item): bool => $item->localName !== 'qti-base-value') !== []
+            ? null
+            : ['kind' => 'list', 'items' => array_map(fn (\DOMElement $item): string => trim($item->textContent), $items)];
     }
 
     /** @return array<string, string>|null */
@@ -224,7 +286,9 @@ final class TemplateReader
     private function condition(\DOMElement $value): bool
     {
         $text = (new ExpressionText($this->names))->of($value);
-        $text === null || $this->conditions[] = self::bare($text);
+        if ($text !== null) {
+            $this->conditions[] = self::bare($text);
+        }
 
         return $text !== null;
     }
@@ -232,7 +296,9 @@ final class TemplateReader
     private function right(string $response, \DOMElement $value): bool
     {
         $text = (new ExpressionText($this->names))->of($value);
-        $text === null || $this->correct[$response] = self::bare($text);
+        if ($text !== null) {
+            $this->correct[$response] = self::bare($text);
+        }
 
         return $text !== null;
     }

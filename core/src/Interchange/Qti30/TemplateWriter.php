@@ -10,8 +10,8 @@ use WideQuarry\Json\Json;
 use WideQuarry\Maths\Parser;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Question;
-use WideQuarry\Question\Value;
 use WideQuarry\Variables\Roll;
+use WideQuarry\Variables\Value;
 
 /** The variables of a question as template variables (QTI 3.0 ASI, 2.9): ranges, lists and expressions, and conditions over them. */
 final class TemplateWriter
@@ -33,18 +33,21 @@ final class TemplateWriter
     public static function of(Question $question): ?self
     {
         $json = $question->toJson()->variables ?? null;
-        if ($question->variables->list === [] || ! $json instanceof \stdClass || self::isElsewhere($question)) {
+        if ($question->variables->list === [] || ! ($json instanceof \stdClass) || self::isElsewhere($question)) {
             return null;
         }
-        $self = new self;
+        $self = new self();
         try {
             foreach (is_array($json->list ?? null) ? $json->list : [] as $variable) {
-                if (! $variable instanceof \stdClass || ! $self->variable($variable)) {
+                if (! ($variable instanceof \stdClass) || ! $self->variable($variable)) {
                     return null;
                 }
             }
             foreach (is_array($json->conditions ?? null) ? $json->conditions : [] as $condition) {
-                $self->processing .= '<qti-template-constraint>'.Parser::parse(is_string($condition) ? $condition : '')->accept(new ExpressionXml).'</qti-template-constraint>';
+                $self->processing .=
+                    '<qti-template-constraint>'.
+                    Parser::parse(is_string($condition) ? $condition : '')->accept(new ExpressionXml).
+                    '</qti-template-constraint>';
             }
         } catch (CoreException) {
             return null;
@@ -68,7 +71,8 @@ final class TemplateWriter
     /** The right answer of a response, which depends on the values. */
     public function correct(string $response, Value $value): void
     {
-        $this->correct .= "<qti-set-correct-response identifier=\"$response\">".$this->expression($value->source()).'</qti-set-correct-response>';
+        $this->correct .=
+            "<qti-set-correct-response identifier=\"$response\">".$this->expression($value->source()).'</qti-set-correct-response>';
     }
 
     public function declarations(): string
@@ -101,9 +105,13 @@ final class TemplateWriter
         if (array_diff_key($show, ['places' => 1]) !== []) {
             return false; // fractions, powers of ten, signs and units are not printed there
         }
-        $this->declarations .= "<qti-template-declaration identifier=\"$name\" cardinality=\"single\" base-type=\"$type\" math-variable=\"true\"/>";
+        $this->declarations .= "<qti-template-declaration identifier=\"$name\" cardinality=\"single\" base-type=\"$type\" ".
+            'math-variable="true"/>';
         $this->processing .= "<qti-set-template-value identifier=\"$name\">$value</qti-set-template-value>$more";
-        $this->printed[$name] = new Element('qti-printed-variable', ['identifier' => $name, ...(is_int($places) ? ['format' => "%.{$places}f"] : [])]);
+        $this->printed[$name] = new Element('qti-printed-variable', [
+            'identifier' => $name,
+            ...is_int($places) ? ['format' => "%.{$places}f"] : [],
+        ]);
 
         return true;
     }
@@ -111,21 +119,40 @@ final class TemplateWriter
     /** @return array{string, string, string} base type, value, and what it must not be */
     private function range(\stdClass $variable): array
     {
-        $read = fn (string $field): ?\Brick\Math\BigRational => is_string($variable->{$field} ?? null) ? Exact::read($variable->{$field}) : null;
+        $read = fn (string $field): ?\Brick\Math\BigRational => is_string($variable->{$field} ?? null)
+            ? Exact::read($variable->{$field})
+            : null;
         [$from, $to] = [$read('from'), $read('to')];
         if ($from === null || $to === null) {
             return ['', '', ''];
         }
-        $places = max(array_map(fn (string $end): int => strlen(explode('.', is_string($variable->{$end} ?? null) ? $variable->{$end} : '')[1] ?? ''), ['from', 'to']));
+        $places = max(
+            array_map(
+                fn (string $end): int => strlen(explode('.', is_string($variable->{$end} ?? null) ? $variable->{$end} : '')[1] ?? ''),
+                ['from', 'to'],
+            ),
+        );
         $step = $read('step') ?? \Brick\Math\BigRational::of($places === 0 ? '1' : "1e-$places");
         $last = (string) $to->minus($from)->dividedBy($step)->toScale(0, \Brick\Math\RoundingMode::FLOOR);
-        $value = ($variable->kind ?? '') === 'integer'
-            ? "<qti-random-integer min=\"$from\" max=\"$to\" step=\"".$step->simplified().'"/>'
-            : '<qti-sum>'.ExpressionXml::number($from).'<qti-product>'.ExpressionXml::number($step)."<qti-random-integer min=\"0\" max=\"$last\"/></qti-product></qti-sum>";
+        $value =
+            ($variable->kind ?? '') === 'integer'
+                ? "<qti-random-integer min=\"$from\" max=\"$to\" step=\"".$step->simplified().'"/>'
+                : '<qti-sum>'.
+                    ExpressionXml::number($from).
+                    '<qti-product>'.
+                    ExpressionXml::number($step).
+                    "<qti-random-integer min=\"0\" max=\"$last\"/></qti-product></qti-sum>";
         $except = '';
         foreach (is_array($variable->except ?? null) ? $variable->except : [] as $one) {
             $out = is_string($one) ? Exact::read($one) : null;
-            $except .= $out === null ? '' : '<qti-template-constraint><qti-not><qti-equal tolerance-mode="exact"><qti-variable identifier="'.(is_string($variable->name) ? $variable->name : '').'"/>'.ExpressionXml::number($out).'</qti-equal></qti-not></qti-template-constraint>';
+            $except .=
+                $out === null
+                    ? ''
+                    : '<qti-template-constraint><qti-not><qti-equal tolerance-mode="exact"><qti-variable identifier="'.
+                        (is_string($variable->name) ? $variable->name : '').
+                        '"/>'.
+                        ExpressionXml::number($out).
+                        '</qti-equal></qti-not></qti-template-constraint>';
         }
 
         return [($variable->kind ?? '') === 'integer' ? 'integer' : 'float', $value, $except];
@@ -138,9 +165,19 @@ final class TemplateWriter
         $items = array_values(array_filter($all, is_string(...)));
         $numbers = array_filter(array_map(Exact::read(...), $items));
         $type = count($numbers) === count($items) ? 'float' : 'string';
-        $values = implode('', array_map(fn (string $item): string => "<qti-base-value base-type=\"$type\">".Xml::escape($type === 'float' ? Credit::float(Exact::of($item)) : $item).'</qti-base-value>', $items));
+        $values = implode(
+            '',
+            array_map(
+                fn (string $item): string => "<qti-base-value base-type=\"$type\">".
+                    Xml::escape($type === 'float' ? ScoreFloats::float(Exact::of($item)) : $item).
+                    '</qti-base-value>',
+                $items,
+            ),
+        );
 
-        return $items === [] || count($items) < count($all) ? ['', '', ''] : [$type, "<qti-random><qti-multiple>$values</qti-multiple></qti-random>", ''];
+        return $items === [] || count($items) < count($all)
+            ? ['', '', '']
+            : [$type, "<qti-random><qti-multiple>$values</qti-multiple></qti-random>", ''];
     }
 
     /** @throws CoreException */
@@ -153,9 +190,9 @@ final class TemplateWriter
     private static function isElsewhere(Question $question): bool
     {
         $json = Json::decode(Json::encode($question->toJson()->parts ?? []));
-        foreach (is_array($json) ? $json : [] as $part) {
+        foreach (is_array($json) ? $json : [] as $i => $part) {
             assert($part instanceof \stdClass);
-            if (($part->kind ?? '') === 'number' && $part->key instanceof \stdClass) {
+            if (Mappings::of($question->parts[$i]->kind)?->canKeyVary() === true && $part->key instanceof \stdClass) {
                 foreach (is_array($part->key->rules ?? null) ? $part->key->rules : [] as $rule) {
                     if ($rule instanceof \stdClass && $rule->on instanceof \stdClass) {
                         unset($rule->on->value, $rule->on->values, $rule->on->from, $rule->on->to);

@@ -8,13 +8,16 @@ use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
 use WideQuarry\Content\Reader;
 use WideQuarry\Interchange\Ids;
+use WideQuarry\Interchange\ImportedDraw;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
-use WideQuarry\Interchange\TestDraw;
 use WideQuarry\Numbers\Exact;
 
-/** A QTI 3.0 test as an assessment. Sections inside sections stand one after the other; a weight is the entry's points by those of its question. */
+/**
+ * A QTI 3.0 test as an assessment. Sections inside sections stand one after the other; a weight is the entry's points by those of its
+ * question.
+ */
 final class TestReader
 {
     /** @var list<Notice> */
@@ -33,7 +36,7 @@ final class TestReader
     {
     }
 
-    /** @throws \WideQuarry\Interchange\Unreadable */
+    /** @throws \WideQuarry\Interchange\UnreadableFile */
     public function read(string $xml): \stdClass
     {
         $root = SafeXml::open($xml, $this->file, Dialects::words($xml))->root;
@@ -43,16 +46,64 @@ final class TestReader
             }
         }
         $identifier = $root->getAttribute('identifier');
-        $id = preg_match('/^A-([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/D', $identifier, $m) === 1 ? $m[1] : Ids::of('qti30', $this->file, hash('sha256', $xml));
+        $id =
+            preg_match('/^A-([0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})$/D', $identifier, $m) === 1
+                ? $m[1]
+                : Ids::of('qti30', $this->file, hash('sha256', $xml));
         $json = Assessment::fresh($id, mb_substr(trim($root->getAttribute('title')) ?: ($identifier ?: 'Test'), 0, 500));
         $json->sections = $this->sections === [] ? $json->sections : $this->sections;
-        $json->origin = (object) ['format' => Dialects::format($xml) ?? 'qti30', 'identifier' => mb_substr($identifier, 0, 500), 'file' => mb_substr($this->file, 0, 500)];
-        $limit = Xml::child($root, 'qti-time-limits')?->getAttribute('max-time') ?? '';
-        if (ctype_digit($limit) && (int) $limit > 0 && (int) $limit <= 86400) {
-            $json->time_limit = (int) $limit;
+        $json->origin = (object) [
+            'format' => Dialects::format($xml) ?? 'qti30',
+            'identifier' => mb_substr($identifier, 0, 500),
+            'file' => mb_substr($this->file, 0, 500),
+        ];
+        $limit = $this->timeLimit($root);
+        if ($limit !== null) {
+            $json->time_limit = $limit;
         }
 
         return $json;
+    }
+
+    /**
+     * Seconds for the whole test: its own limit, or the sum of its parts'. All other limits are reported as losses.
+     */
+    private function timeLimit(\DOMElement $root): ?int
+    {
+        $whole = self::seconds($root);
+        $parts = Xml::children($root, 'qti-test-part');
+        $each = array_map(self::seconds(...), $parts);
+        $isSum = $whole === null && $parts !== [] && ! in_array(null, $each, true);
+        $within = array_filter(
+            Xml::all($root, 'qti-time-limits'),
+            fn (\DOMElement $limit): bool => ! in_array($limit->parentNode?->localName, ['qti-assessment-test', 'qti-test-part'], true),
+        );
+        if ($within !== [] || (! $isSum && array_filter($each) !== [])) {
+            $at = [...array_values($within), ...$parts][0];
+            $this->notices[] = Notice::loss(
+                'qti.test_time',
+                'Time limits of parts, sections and single questions were left out: here a test has one time limit.',
+                $this->file,
+                $at->getLineNo(),
+            );
+        } elseif ($isSum && count($parts) > 1) {
+            $this->notices[] = Notice::loss(
+                'qti.test_time',
+                'Each part of the test has its own time limit. Here the whole test gets their sum.',
+                $this->file,
+                $parts[0]->getLineNo(),
+            );
+        }
+        $limit = $isSum ? (int) array_sum($each) : $whole;
+
+        return $limit !== null && $limit <= 86400 ? $limit : null;
+    }
+
+    private static function seconds(\DOMElement $element): ?int
+    {
+        $limit = Xml::child($element, 'qti-time-limits')?->getAttribute('max-time') ?? '';
+
+        return is_numeric($limit) && (float) $limit > 0 && (float) $limit < 1e7 ? (int) ceil((float) $limit) : null;
     }
 
     /** @param  \stdClass|null  $inside  the section it stands in */
@@ -64,21 +115,40 @@ final class TestReader
 
             return;
         }
-        $section = (object) ['id' => 's'.(count($this->sections) + 1), 'title' => mb_substr($element->getAttribute('title'), 0, 500), 'entries' => []];
+        $section = (object) [
+            'id' => 's'.(count($this->sections) + 1),
+            'title' => mb_substr($element->getAttribute('title'), 0, 500),
+            'entries' => [],
+        ];
         $this->sections[] = $section;
         $told = '';
         foreach ($element->childNodes as $child) {
-            if (! $child instanceof \DOMElement) {
+            if (! ($child instanceof \DOMElement)) {
                 continue;
             }
             match ($child->localName) {
-                'qti-rubric-block' => $told .= $this->rubric($child),
-                'qti-assessment-item-ref' => $select === null || Xml::children($element, 'qti-assessment-section') !== [] ? array_push($section->entries, ...array_filter([$this->reference($child)])) : null,
+                'qti-rubric-block' => ($told .= $this->rubric($child)),
+                'qti-assessment-item-ref' => $select === null || Xml::children($element, 'qti-assessment-section') !== []
+                    ? array_push($section->entries, ...array_filter([$this->reference($child)]))
+                    : null,
                 'qti-assessment-section' => $this->section($child, $section),
-                'qti-selection' => Xml::children($element, 'qti-assessment-section') === [] ? $this->draw($element, $child, $section)
-                    : $this->notices[] = Notice::loss('qti.test_selection', 'A section of the test draws '.$child->getAttribute('select').' of its sections. Only questions can be drawn here, so it has all of them.', $this->file, $child->getLineNo()),
-                'qti-ordering' => $select === null && $child->getAttribute('shuffle') === 'true' ? $section->shuffle = true : null,
-                'qti-pre-condition', 'qti-branch-rule', 'qti-template-default' => $this->notices[] = Notice::loss('qti.test_rule', "A rule of the test ({$child->localName}) was left out: questions stand in one order for everybody.", $this->file, $child->getLineNo()),
+                'qti-selection' => Xml::children($element, 'qti-assessment-section') === []
+                    ? $this->draw($element, $child, $section)
+                    : ($this->notices[] = Notice::loss(
+                        'qti.test_selection',
+                        'A section of the test draws '.
+                            $child->getAttribute('select').
+                            ' of its sections. Only questions can be drawn here, so it has all of them.',
+                        $this->file,
+                        $child->getLineNo(),
+                    )),
+                'qti-ordering' => $select === null && $child->getAttribute('shuffle') === 'true' ? ($section->shuffle = true) : null,
+                'qti-pre-condition', 'qti-branch-rule', 'qti-template-default' => ($this->notices[] = Notice::loss(
+                    'qti.test_rule',
+                    "A rule of the test ({$child->localName}) was left out: questions stand in one order for everybody.",
+                    $this->file,
+                    $child->getLineNo(),
+                )),
                 default => null,
             };
         }
@@ -99,11 +169,28 @@ final class TestReader
             }
         }
         if ($select->getAttribute('with-replacement') === 'true') {
-            $this->notices[] = Notice::loss('qti.test_replacement', 'A section of the test may ask one question twice; here each is drawn once at most.', $this->file, $select->getLineNo());
+            $this->notices[] = Notice::loss(
+                'qti.test_replacement',
+                'A section of the test may ask one question twice; here each is drawn once at most.',
+                $this->file,
+                $select->getLineNo(),
+            );
         }
-        [$entries, $unequal] = TestDraw::of($this->id($element->getAttribute('identifier'), 'd'), $section->title === $element->getAttribute('title') ? '' : $element->getAttribute('title'), (int) $select->getAttribute('select'), $pool, $required, array_column(array_values($this->items), 1, 0));
+        [$entries, $unequal] = ImportedDraw::of(
+            $this->id($element->getAttribute('identifier'), 'd'),
+            $section->title === $element->getAttribute('title') ? '' : $element->getAttribute('title'),
+            (int) $select->getAttribute('select'),
+            $pool,
+            $required,
+            array_column(array_values($this->items), 1, 0),
+        );
         if ($unequal) {
-            $this->notices[] = Notice::loss('qti.test_draw_points', 'Questions of one draw have different weights in the test; here each counts as its bank says.', $this->file, $element->getLineNo());
+            $this->notices[] = Notice::loss(
+                'qti.test_draw_points',
+                'Questions of one draw have different weights in the test; here each counts as its bank says.',
+                $this->file,
+                $element->getLineNo(),
+            );
         }
         assert(is_array($section->entries));
         array_push($section->entries, ...$entries);
@@ -112,7 +199,12 @@ final class TestReader
     private function rubric(\DOMElement $rubric): string
     {
         if (! str_contains(' '.$rubric->getAttribute('view').' ', ' candidate ')) {
-            $this->notices[] = Notice::loss('qti.test_rubric', 'A note that is not meant for learners was left out of the test.', $this->file, $rubric->getLineNo());
+            $this->notices[] = Notice::loss(
+                'qti.test_rubric',
+                'A note that is not meant for learners was left out of the test.',
+                $this->file,
+                $rubric->getLineNo(),
+            );
 
             return '';
         }
@@ -129,7 +221,12 @@ final class TestReader
         $href = $this->zip?->find($this->file, $ref->getAttribute('href')) ?? SafeZip::resolve($this->file, $ref->getAttribute('href'));
         $item = $href === null ? null : $this->items[$href] ?? null;
         if ($item === null) {
-            $this->notices[] = Notice::loss('qti.test_item', 'The test asks '.$ref->getAttribute('href').', which could not be read; its place was left out.', $this->file, $ref->getLineNo());
+            $this->notices[] = Notice::loss(
+                'qti.test_item',
+                'The test asks '.$ref->getAttribute('href').', which could not be read; its place was left out.',
+                $this->file,
+                $ref->getLineNo(),
+            );
 
             return null;
         }
@@ -146,7 +243,12 @@ final class TestReader
     /** An identifier as it is, when it is one and not there yet. */
     private function id(string $identifier, string $otherwise): string
     {
-        $id = preg_match('/^[A-Za-z][A-Za-z0-9_-]{0,63}$/D', $identifier) === 1 && ! isset($this->ids[$identifier]) && preg_match('/^s\d+$/D', $identifier) !== 1 ? $identifier : $otherwise.(++$this->entries);
+        $id =
+            preg_match('/^[A-Za-z][A-Za-z0-9_-]{0,63}$/D', $identifier) === 1 &&
+            ! isset($this->ids[$identifier]) &&
+            preg_match('/^s\d+$/D', $identifier) !== 1
+                ? $identifier
+                : $otherwise.++$this->entries;
         $this->ids[$id] = true;
 
         return $id;

@@ -31,10 +31,23 @@ final class TestWriter
             $sections .= $this->section($section, $i === 0 ? $assessment->instructions : '');
         }
         $limit = $assessment->timeLimit === null ? '' : "<qti-time-limits max-time=\"$assessment->timeLimit\"/>";
-        $xml = '<?xml version="1.0" encoding="UTF-8"?>'."\n".'<qti-assessment-test xmlns="'.Qti30Format::NAMESPACE."\" identifier=\"A-$assessment->id\" title=\"".Xml::escape($assessment->title).'" xml:lang="'.Xml::escape($assessment->language).'">'
-            .'<qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/>'.$limit
-            ."<qti-test-part identifier=\"part-1\" navigation-mode=\"nonlinear\" submission-mode=\"simultaneous\">$sections</qti-test-part>"
-            .'<qti-outcome-processing><qti-set-outcome-value identifier="SCORE"><qti-sum><qti-test-variables variable-identifier="SCORE" weight-identifier="POINTS"/></qti-sum></qti-set-outcome-value></qti-outcome-processing></qti-assessment-test>'."\n";
+        $xml =
+            '<?xml version="1.0" encoding="UTF-8"?>'.
+            "\n".
+            '<qti-assessment-test xmlns="'.
+            Qti30Format::NAMESPACE.
+            "\" identifier=\"A-$assessment->id\" title=\"".
+            Xml::escape($assessment->title).
+            '" xml:lang="'.
+            Xml::escape($assessment->language).
+            '">'.
+            '<qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/>'.
+            $limit.
+            "<qti-test-part identifier=\"part-1\" navigation-mode=\"nonlinear\" submission-mode=\"simultaneous\">$sections</qti-test-part>".
+            '<qti-outcome-processing><qti-set-outcome-value identifier="SCORE"><qti-sum>'.
+                '<qti-test-variables variable-identifier="SCORE" weight-identifier="POINTS"/></qti-sum></qti-set-outcome-value>'.
+                '</qti-outcome-processing></qti-assessment-test>'.
+            "\n";
 
         return [$xml, $this->notices];
     }
@@ -43,11 +56,26 @@ final class TestWriter
     {
         $rubric = '';
         foreach (array_filter([$before, $section->instructions], fn (string $html): bool => $html !== '') as $html) {
-            $rubric .= '<qti-rubric-block use="instructions" view="candidate"><qti-content-body>'.self::blocks($html).'</qti-content-body></qti-rubric-block>';
+            $rubric .=
+                '<qti-rubric-block use="instructions" view="candidate"><qti-content-body>'.
+                self::blocks($html).
+                '</qti-content-body></qti-rubric-block>';
         }
-        $refs = implode('', array_map(fn (Pick|Draw $entry): string => $entry instanceof Pick ? $this->reference($entry) : $this->draw($entry), $section->entries));
+        $refs = implode(
+            '',
+            array_map(
+                fn (Pick|Draw $entry): string => $entry instanceof Pick ? $this->reference($entry) : $this->draw($entry),
+                $section->entries,
+            ),
+        );
 
-        return '<qti-assessment-section identifier="'.Names::of($section->id).'" title="'.Xml::escape($section->title).'" visible="true">'.($section->shuffle ? '<qti-ordering shuffle="true"/>' : '')."$rubric$refs</qti-assessment-section>";
+        return '<qti-assessment-section identifier="'.
+            Identifiers::of($section->id).
+            '" title="'.
+            Xml::escape($section->title).
+            '" visible="true">'.
+            ($section->shuffle ? '<qti-ordering shuffle="true"/>' : '').
+            "$rubric$refs</qti-assessment-section>";
     }
 
     /** A section inside the section, of which so many are selected (QTI 3.0 ASI, qti-selection). */
@@ -56,12 +84,25 @@ final class TestWriter
         $refs = '';
         $there = 0;
         foreach ($draw->pool as $i => $question) {
-            $ref = $this->item("$draw->id-".($i + 1), $this->items["$draw->id $question"] ?? null, $question, fn (BigRational $own): BigRational => $draw->points($own));
+            $ref = $this->item(
+                "$draw->id-".($i + 1),
+                $this->items["$draw->id $question"] ?? null,
+                $question,
+                fn (BigRational $own): BigRational => $draw->points($own),
+            );
             $refs .= $ref;
             $there += $ref === '' ? 0 : 1;
         }
 
-        return '<qti-assessment-section identifier="'.Names::of($draw->id).'" title="'.Xml::escape($draw->title).'" visible="false"><qti-selection select="'.min($draw->count, $there).'"/><qti-ordering shuffle="true"/>'.$refs.'</qti-assessment-section>';
+        return '<qti-assessment-section identifier="'.
+            Identifiers::of($draw->id).
+            '" title="'.
+            Xml::escape($draw->title).
+            '" visible="false"><qti-selection select="'.
+            min($draw->count, $there).
+            '"/><qti-ordering shuffle="true"/>'.
+            $refs.
+            '</qti-assessment-section>';
     }
 
     private function reference(Pick $pick): string
@@ -76,18 +117,33 @@ final class TestWriter
     private function item(string $id, ?array $item, string $question, \Closure $worth): string
     {
         if ($item === null) {
-            $this->notices[] = Notice::loss('qti.test_question', 'A question of the test is not in its bank any more, so its place was left out.');
+            $this->notices[] = Notice::loss(
+                'qti.test_question',
+                'A question of the test is not in its bank any more, so its place was left out.',
+            );
 
             return '';
         }
         $own = $item['question']->points();
         $points = $worth($own);
-        $weight = $points->isEqualTo($own) ? '' : ($own->isZero() ? null : '<qti-weight identifier="POINTS" value="'.Credit::float($points->dividedBy($own)).'"/>');
+        $weight = $points->isEqualTo($own)
+            ? ''
+            : ($own->isZero()
+                ? null
+                : '<qti-weight identifier="POINTS" value="'.ScoreFloats::float($points->dividedBy($own)).'"/>');
         if ($weight === null) {
-            $this->notices[] = Notice::loss('qti.test_points', 'A question without points of its own cannot be given some by a test.', null, null, $question);
+            $this->notices[] = Notice::loss(
+                'qti.test_points',
+                'A question without points of its own cannot be given some by a test.',
+                null,
+                null,
+                $question,
+            );
         }
 
-        return '<qti-assessment-item-ref identifier="'.Names::of($id)."\" href=\"../{$item['href']}\">$weight</qti-assessment-item-ref>";
+        return '<qti-assessment-item-ref identifier="'.
+            Identifiers::of($id).
+            "\" href=\"../{$item['href']}\">$weight</qti-assessment-item-ref>";
     }
 
     /** Text that stands alone is a paragraph. */

@@ -12,7 +12,13 @@ use WideQuarry\Variables\Roll;
 final readonly class WriteContext
 {
     /** @param  list<string>  $scattered  parts whose gaps stand among other answers */
-    public function __construct(public string $language, public NormaliseOptions $normalise, public Roll $roll, public Gaps $gaps, public array $scattered, public ?TemplateWriter $templates = null)
-    {
+    public function __construct(
+        public string $language,
+        public NormaliseOptions $normalise,
+        public Roll $roll,
+        public Gaps $gaps,
+        public array $scattered,
+        public ?TemplateWriter $templates = null,
+    ) {
     }
 }

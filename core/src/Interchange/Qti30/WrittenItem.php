@@ -9,10 +9,10 @@ use WideQuarry\Interchange\Notice;
 final readonly class WrittenItem
 {
     /**
-     * @param  string  $allContent  all rich text of the question in one, to find its media
+     * @param  list<string>  $media  ids of what the question and its stimuli show
      * @param  list<Notice>  $notices
      */
-    public function __construct(public string $xml, public string $allContent, public array $notices)
+    public function __construct(public string $xml, public array $media, public array $notices)
     {
     }
 }

@@ -11,12 +11,20 @@ final readonly class WrittenPart
 {
     /**
      * @param  list<array{string, string}>  $losses code and sentence
-     * @param  list<list<array{Rule, string}>>  $matches  when each rule is the one that matched: chains of tests, the first that holds decides; '' for what none catches
+     * @param  list<list<array{Rule, string}>>  $matches  when each rule is the one that matched: chains of tests, the first that holds
+     *     decides; '' for what none catches
      * @param  array<string, string>  $gaps  what stands in each gap of the text, where the part has gaps
      * @param  string  $outcomes  declarations of what the rules count in, besides the score
      */
-    public function __construct(public string $declaration, public string $interaction, public string $processing, public array $losses = [], public array $matches = [], public array $gaps = [], public string $outcomes = '')
-    {
+    public function __construct(
+        public string $declaration,
+        public string $interaction,
+        public string $processing,
+        public array $losses = [],
+        public array $matches = [],
+        public array $gaps = [],
+        public string $outcomes = '',
+    ) {
     }
 
     /** Whether its score is a sum of floats, not one that is set. */

@@ -21,7 +21,8 @@ final class Xml
     }
 
     /**
-     * All elements within one, in the order of the document. A live list of the DOM is walked anew for each of them, which takes long in large documents.
+     * All elements within one, in the order of the document. A live list of the DOM is walked anew for each of them, which takes long in
+     * large documents.
      *
      * @return list<\DOMElement>
      */
@@ -60,6 +61,14 @@ final class Xml
 
     public static function escape(string $text): string
     {
-        return strtr($text, ['&' => '&amp;', '<' => '&lt;', '>' => '&gt;', '"' => '&quot;', "\n" => '&#10;', "\t" => '&#9;', "\r" => '&#13;']);
+        return strtr($text, [
+            '&' => '&amp;',
+            '<' => '&lt;',
+            '>' => '&gt;',
+            '"' => '&quot;',
+            "\n" => '&#10;',
+            "\t" => '&#9;',
+            "\r" => '&#13;',
+        ]);
     }
 }

@@ -17,11 +17,20 @@ final class TypedFormat implements Format
         return 'text';
     }
 
+    public function family(): string
+    {
+        return 'typed';
+    }
+
     public function recognises(Source $source): bool
     {
         $head = ltrim($source->head(), "\xEF\xBB\xBF \t\r\n");
 
-        return $head !== '' && ! $source->isZip() && ! str_contains($head, "\0") && ! in_array($head[0], ['<', '{', '%'], true) && preg_match('/[\x00-\x08\x0E-\x1A\x1C-\x1F]/', $head) !== 1;
+        return $head !== '' &&
+            ! $source->isZip() &&
+            ! str_contains($head, "\0") &&
+            ! in_array($head[0], ['<', '{', '%'], true) &&
+            preg_match('/[\x00-\x08\x0E-\x1A\x1C-\x1F]/', $head) !== 1;
     }
 
     public function read(Source $source): iterable

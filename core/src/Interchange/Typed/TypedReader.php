@@ -4,16 +4,13 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Typed;
 
-use WideQuarry\Documents\Typed\Block;
-use WideQuarry\Documents\Typed\TypedExam;
-use WideQuarry\Documents\Typed\TypedQuestion;
-use WideQuarry\Interchange\Found;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\Encoding;
+use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
-use WideQuarry\Interchange\Unreadable;
+use WideQuarry\Interchange\UnreadableFile;
 
 /** Turns a typed exam into questions: headings become groups and topics, instructions stimuli of what follows them. */
 final class TypedReader
@@ -24,22 +21,26 @@ final class TypedReader
     /**
      * @return iterable<\stdClass|Medium|Notice>
      *
-     * @throws Unreadable
+     * @throws UnreadableFile
      */
     public function read(Source $source): iterable
     {
         $bytes = $source->bytes();
         if (strlen($bytes) > TypedFormat::LARGEST) {
-            throw Unreadable::tooLarge(intdiv(TypedFormat::LARGEST, 1_000_000));
+            throw UnreadableFile::tooLarge(intdiv(TypedFormat::LARGEST, 1_000_000));
         }
         $text = (string) preg_replace('/^\x{FEFF}/u', '', $bytes);
         if (! mb_check_encoding($bytes, 'UTF-8')) {
             $text = Encoding::mended($bytes);
-            yield Notice::note('text.encoding', 'The text is not in UTF-8; it was read as Windows-1252. Look at accents and signs.', $source->name);
+            yield Notice::note(
+                'text.encoding',
+                'The text is not in UTF-8; it was read as Windows-1252. Look at accents and signs.',
+                $source->name,
+            );
         }
         $exam = TypedExam::read($text);
         if (array_filter($exam->blocks(), fn (Block $block): bool => $block->kind === 'question') === []) {
-            throw Unreadable::noQuestions($source->name);
+            throw UnreadableFile::noQuestions($source->name);
         }
         $hash = hash('sha256', $bytes);
         $marks = $this->marks($exam);
@@ -56,46 +57,117 @@ final class TypedReader
         $heading = '';
         $stimulus = null;
         $groups = [];
-        $used = [];
+        $used = $unused = $waiting = [];
         foreach ($exam->blocks() as $i => $block) {
             $source->reached($i, count($exam->blocks()));
             if ($block->kind === 'heading') {
+                $unused = [...$unused, ...$waiting];
+                $waiting = [$block->stem[0]];
                 [$heading, $stimulus] = [$block->stem[0], null];
             } elseif ($block->kind === 'instruction') {
+                $waiting[] = implode(' ', $block->stem);
                 $stimulus = Ids::of('text', $hash, "instruction $i");
-                yield Found::thing('stimulus', (object) ['id' => $stimulus, 'title' => '', 'language' => 'und', 'body' => implode('', array_map(fn (string $line): string => '<p>'.htmlspecialchars($line, ENT_NOQUOTES).'</p>', $block->stem))]);
+                yield PackageContents::thing(
+                    'stimulus',
+                    (object) [
+                        'id' => $stimulus,
+                        'title' => '',
+                        'language' => 'und',
+                        'body' => implode(
+                            '',
+                            array_map(fn (string $line): string => '<p>'.htmlspecialchars($line, ENT_NOQUOTES).'</p>', $block->stem),
+                        ),
+                    ],
+                );
             } else {
                 $typed = $this->question($block, $exam, Ids::of('text', $hash, "$i"), $marks[$i] ?? null);
+                $waiting = [];
                 $used[$block->number] = true;
                 $json = $typed->json;
                 if ($stimulus !== null) {
                     $json->stimuli = [$stimulus];
                 }
-                $json->record = (object) ['origin' => (object) ['format' => 'text', 'identifier' => substr($hash, 0, 12)."#$i", 'file' => mb_strimwidth($file, 0, 500), 'fields' => (object) ['number' => "$block->number", 'line' => "$block->line", 'signs' => implode(', ', $typed->signs)]]];
+                $json->record = (object) [
+                    'origin' => (object) [
+                        'format' => 'text',
+                        'identifier' => substr($hash, 0, 12)."#$i",
+                        'file' => mb_strimwidth($file, 0, 500),
+                        'fields' => (object) [
+                            'number' => "$block->number",
+                            'line' => "$block->line",
+                            'signs' => implode(', ', $typed->signs),
+                        ],
+                    ],
+                ];
                 if ($heading !== '') {
                     $json->record->topics = [[mb_substr($heading, 0, 200)]];
                     $groups[$heading][] = $json->id;
                 }
-                yield Found::thing('question', $json);
+                yield PackageContents::thing('question', $json);
+                $other = $exam->key[$block->number] ?? $block->answer;
+                if ($block->answer !== null && $other !== $block->answer) {
+                    yield Notice::note(
+                        'text.two_answers',
+                        "The answer below this question was taken; the key says \"$other\".",
+                        $file,
+                        $block->line,
+                        is_string($json->id) ? $json->id : null,
+                    );
+                }
                 foreach ($typed->missing as $sentence) {
                     yield Notice::note('text.missing', $sentence, $file, $block->line, is_string($json->id) ? $json->id : null);
                 }
             }
         }
         foreach ($groups as $title => $questions) {
-            yield Found::thing('group', (object) ['id' => 'g-'.substr(hash('sha256', "$title"), 0, 12), 'parent' => null, 'kind' => 'heading', 'title' => "$title", 'questions' => $questions]);
+            yield PackageContents::thing(
+                'group',
+                (object) [
+                    'id' => 'g-'.substr(hash('sha256', "$title"), 0, 12),
+                    'parent' => null,
+                    'kind' => 'heading',
+                    'title' => "$title",
+                    'questions' => $questions,
+                ],
+            );
+        }
+        foreach ([...$unused, ...$waiting, ...$exam->unused] as $line) {
+            yield Notice::loss(
+                'text.unused',
+                'This line was not used, because it belongs to no question and is not an answer: "'.
+                    mb_strimwidth($line, 0, 200, '…').
+                    '"',
+                $file,
+            );
+        }
+        foreach ($exam->skipped as [$from, $to, $line]) {
+            yield Notice::note(
+                'text.number_skipped',
+                $from === $to ? "There is no question $from." : "There are no questions $from to $to.",
+                $file,
+                $line,
+            );
         }
         foreach (array_diff_key($exam->key, $used) as $number => $answer) {
-            yield Notice::loss('text.key_alone', "The key has an answer to question $number, \"$answer\", but there is no such question.", $file);
+            yield Notice::loss(
+                'text.key_alone',
+                "The key has an answer to question $number, \"$answer\", but there is no such question.",
+                $file,
+            );
         }
     }
 
     private function question(Block $block, TypedExam $exam, string $id, ?int $marked): TypedQuestion
     {
-        $answer = $block->answer ?? $exam->key[$block->number] ?? null;
+        $answer = $block->answer ?? ($exam->key[$block->number] ?? null);
         $where = $block->answer !== null ? 'an answer line' : 'the key';
         if ($marked !== null) {
-            $block = $block->with(['options' => array_map(fn (string $option): string => trim((string) preg_replace(self::MARK, '', $option)), $block->options)]);
+            $block = $block->with([
+                'options' => array_map(
+                    fn (string $option): string => trim((string) preg_replace(self::MARK, '', $option)),
+                    $block->options,
+                ),
+            ]);
         }
 
         return TypedQuestion::of($block, $id, $answer === '' ? null : $answer, $where, $marked);

@@ -5,19 +5,19 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Amend;
 
 use WideQuarry\Answer\Normaliser;
-use WideQuarry\Answer\TypedOn;
+use WideQuarry\Answer\TextMatcher;
 use WideQuarry\Content\Pieces;
 use WideQuarry\Finding;
 use WideQuarry\Parts\PieceCheck;
 use WideQuarry\Parts\TypedKeyCheck;
 use WideQuarry\Question\Part;
-use WideQuarry\Scoring\Circumstances;
+use WideQuarry\Scoring\ScoringContext;
 
 /** What an author should mend in a text that is to be mended. */
 final class AmendCheck
 {
     /** @return list<Finding> */
-    public function findings(Part $part, AmendSettings $settings, Circumstances $in): array
+    public function findings(Part $part, AmendSettings $settings, ScoringContext $in): array
     {
         $path = "$part->path/settings/text";
         $words = array_column(Pieces::of($settings->text), 'words', 'id');
@@ -26,24 +26,38 @@ final class AmendCheck
         $faults = [];
         foreach ($part->key->rules as $rule) {
             $on = $rule->on;
-            assert($on instanceof TypedOn);
+            assert($on instanceof TextMatcher);
             if ($on->piece === null || ! isset($words[$on->piece])) {
-                $findings[] = Finding::blocking('key.unknown', "$rule->path/on", 'The key mends a piece that is not in the text.', ['gone' => $on->piece]);
+                $findings[] = Finding::blocking('key.unknown', "$rule->path/on", 'The key mends a piece that is not in the text.', [
+                    'gone' => $on->piece,
+                ]);
 
                 continue;
             }
             $faults[$on->piece] = true;
             if ($on->answer !== 'otherwise' && $on->answer !== 'shape' && $on->texts === []) {
-                $findings[] = Finding::blocking('rule.empty', "$rule->path/on/text", "Say what is right instead of “{$words[$on->piece]}”.");
+                $findings[] = Finding::blocking(
+                    'rule.empty',
+                    "$rule->path/on/text",
+                    "Say what is right instead of “{$words[$on->piece]}”.",
+                );
             }
             foreach ($on->texts as $text) {
                 if ($on->answer === 'is' && $normaliser->apply($text->source()) === $normaliser->apply($words[$on->piece])) {
-                    $findings[] = Finding::blocking('amend.same', "$rule->path/on/text", "“{$words[$on->piece]}” stands in the text already: what is right has to differ from the fault.");
+                    $findings[] = Finding::blocking(
+                        'amend.same',
+                        "$rule->path/on/text",
+                        "“{$words[$on->piece]}” stands in the text already: what is right has to differ from the fault.",
+                    );
                 }
             }
         }
         if (count($words) > 0 && count($faults) === count($words)) {
-            $findings[] = Finding::warning('amend.only_faults', $path, 'Everything that can be picked is a fault, so there is nothing to find. Let every word be picked.');
+            $findings[] = Finding::warning(
+                'amend.only_faults',
+                $path,
+                'Everything that can be picked is a fault, so there is nothing to find. Let every word be picked.',
+            );
         }
 
         return $findings;

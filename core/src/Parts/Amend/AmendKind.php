@@ -5,26 +5,30 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Amend;
 
 use WideQuarry\Answer\Normaliser;
-use WideQuarry\Answer\TypedOn;
+use WideQuarry\Answer\TextMatcher;
 use WideQuarry\Content\Pieces;
 use WideQuarry\Content\Tree;
-use WideQuarry\Parts\Named;
-use WideQuarry\Parts\NotUnderstood;
-use WideQuarry\Parts\PartKind;
-use WideQuarry\Parts\PiecesOnPaper;
-use WideQuarry\Printing\Answer;
+use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\PrintedPieces;
+use WideQuarry\Parts\WrittenNames;
 use WideQuarry\Printing\Paper;
+use WideQuarry\Printing\PrintedAnswer;
 use WideQuarry\Question\Key;
 use WideQuarry\Question\Part;
-use WideQuarry\Question\Value;
+use WideQuarry\Question\Scheme;
+use WideQuarry\Question\UnreadableResponse;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Variables\Value;
 
 /** The learner finds wrong words in a text and types what is right. Response: {"amends": {"w4": "lateral"}}. */
-final class AmendKind implements PartKind
+final class AmendKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'amend';
@@ -40,9 +44,9 @@ final class AmendKind implements PartKind
         return AmendSettings::read($json, $path);
     }
 
-    public function readOn(mixed $json, string $path): TypedOn
+    public function readOn(mixed $json, string $path): TextMatcher
     {
-        return TypedOn::read($json, $path);
+        return TextMatcher::read($json, $path);
     }
 
     public function schemes(): array
@@ -61,10 +65,10 @@ final class AmendKind implements PartKind
         return ['cost' => '1', 'find' => '0'];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $amends = $response->amends ?? null;
-        if (! $amends instanceof \stdClass) {
+        if (! ($amends instanceof \stdClass)) {
             return PartOutcome::unreadable('response.shape', 'The response to a text to mend is {"amends": {piece id: what was typed}}.');
         }
         $settings = self::settings($part);
@@ -78,7 +82,8 @@ final class AmendKind implements PartKind
             if (! is_string($typed)) {
                 return PartOutcome::unreadable('response.shape', 'What is typed for a piece is text.');
             }
-            if ($normaliser->apply($typed) !== $normaliser->apply($words[$id])) { // the same again mends nothing and blames nothing
+            if ($normaliser->apply($typed) !== $normaliser->apply($words[$id])) {
+                // the same again mends nothing and blames nothing
                 $given[(string) $id] = trim($typed);
             }
         }
@@ -86,34 +91,39 @@ final class AmendKind implements PartKind
             return PartOutcome::unanswered();
         }
 
-        return $part->scheme === Scheme::Person ? PartOutcome::needsMarking() : (new Amends($part, $in, $settings))->outcome($given);
+        return $part->scheme === Scheme::Person
+            ? PartOutcome::needsMarking()
+            : (new AmendScoring($part, $in, $settings))->outcome($given);
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         return ['text' => Tree::of(self::settings($part)->text, $in->roll->written)];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return PiecesOnPaper::text($presented, $paper, true);
+        return PrintedPieces::text($presented, $paper, true);
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
         $words = array_column(Pieces::of(self::settings($part)->text), 'words', 'id');
         $answers = [];
         foreach ($part->key->rules as $rule) {
-            if ($rule->on instanceof TypedOn && isset($words[(string) $rule->on->piece]) && $rule->credit()->isPositive()) {
-                $right = implode(' / ', array_map(fn (Value $text): string => Paper::text($text->words($in->roll, $in->language)), $rule->on->texts));
-                $answers[] = new Answer('<s>'.Paper::text($words[(string) $rule->on->piece])."</s> → $right", $rule->credit());
+            if ($rule->on instanceof TextMatcher && isset($words[(string) $rule->on->piece]) && $rule->credit()->isPositive()) {
+                $right = implode(
+                    ' / ',
+                    array_map(fn (Value $text): string => Paper::text($text->words($in->roll, $in->language)), $rule->on->texts),
+                );
+                $answers[] = new PrintedAnswer('<s>'.Paper::text($words[(string) $rule->on->piece])."</s> → $right", $rule->credit());
             }
         }
 
         return $answers;
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         return (new AmendCheck)->findings($part, self::settings($part), $in);
     }
@@ -122,21 +132,34 @@ final class AmendKind implements PartKind
     {
         $texts = [self::settings($part)->text];
         foreach ($part->key->rules as $rule) {
-            assert($rule->on instanceof TypedOn);
+            assert($rule->on instanceof TextMatcher);
             array_push($texts, ...array_map(fn (Value $text): string => htmlspecialchars($text->source()), $rule->on->texts));
         }
 
         return $texts;
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function mapping(): KindMapping
     {
-        $pieces = new Named(array_map(fn (array $piece): array => [$piece['id'], $piece['words']], Pieces::of(self::settings($part)->text)));
+        return new AmendMapping;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
+    {
+        $pieces = new WrittenNames(
+            array_map(fn (array $piece): array => [$piece['id'], $piece['words']], Pieces::of(self::settings($part)->text)),
+        );
         $amends = [];
-        foreach (Named::pieces($written) as $piece) {
-            [$wrong, $right] = Named::sides(strtr($piece, ['->' => '→', '=' => '→']), '→', "“{$piece}” mends nothing. Write the wrong word, an arrow (->) and the right one.");
+        foreach (WrittenNames::pieces($written) as $piece) {
+            [$wrong, $right] = WrittenNames::sides(
+                strtr($piece, ['->' => '→', '=' => '→']),
+                '→',
+                "“{$piece}” mends nothing. Write the wrong word, an arrow (->) and the right one.",
+            );
             $id = $pieces->one($wrong);
-            $amends[$id] = isset($amends[$id]) ? throw NotUnderstood::because('“'.trim($wrong).'” is mended twice.') : trim($right);
+            $amends[$id] = isset($amends[$id])
+                ? throw UnreadableResponse::because('“'.trim($wrong).'” is mended twice.')
+                : trim($right);
         }
 
         return (object) ['amends' => (object) $amends];

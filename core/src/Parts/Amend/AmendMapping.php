@@ -7,19 +7,28 @@ namespace WideQuarry\Parts\Amend;
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Interchange\Qti30\MappingDefaults;
 use WideQuarry\Interchange\Qti30\Marking;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Question\Part;
 
-/** No standard has words to be put right in a text: it goes out as the text, and a field to write it anew, marked by hand. It is never read. */
+/**
+ * No standard has words to be put right in a text: it goes out as the text, and a field to write it anew, marked by hand. It is never
+ * read.
+ */
 final class AmendMapping implements KindMapping
 {
-    private const LOSS = ['amend.by_hand', 'Words to be put right in a text cannot be marked there: the text stands above a field, to be marked by hand.'];
+    use MappingDefaults;
 
-    public function kind(): string
+    private const LOSS = [
+        'amend.by_hand',
+        'Correcting a text cannot be scored there: the text is shown above a field and needs manual marking.',
+    ];
+
+    public function shape(): null
     {
-        return 'amend';
+        return null;
     }
 
     public function on(string $value): null
@@ -46,7 +55,11 @@ final class AmendMapping implements KindMapping
     {
         return new WrittenPart(
             "<qti-response-declaration identifier=\"$response\" cardinality=\"single\" base-type=\"string\"/>",
-            '<div>'.$content($this->text($part))."</div><qti-extended-text-interaction response-identifier=\"$response\" expected-lines=\"3\"/>", '', [self::LOSS],
+            '<div>'.
+                $content($this->text($part)).
+                "</div><qti-extended-text-interaction response-identifier=\"$response\" expected-lines=\"3\"/>",
+            '',
+            [self::LOSS],
         );
     }
 

@@ -18,6 +18,9 @@ final readonly class AmendSettings
     {
         $fields = Fields::of($json, $path, ['text', 'normalise']);
 
-        return new self($fields->string('text', '', 400000), NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass, "$path/normalise"));
+        return new self(
+            $fields->string('text', '', 400000),
+            NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass(), "$path/normalise"),
+        );
     }
 }

@@ -7,10 +7,10 @@ namespace WideQuarry\Parts\Choice;
 use WideQuarry\Content\RichText;
 use WideQuarry\Finding;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
-use WideQuarry\Question\Unready;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** What an author should mend in a choice. */
 final class ChoiceCheck
@@ -21,7 +21,14 @@ final class ChoiceCheck
         $at = "$part->path/settings/options";
         $findings = [];
         $named = array_map(fn (Rule $rule): string => is_string($rule->on) ? $rule->on : '', $part->key->rules);
-        if (count(array_filter($settings->options, fn (array $option): bool => $option['html'] !== '' || in_array($option['id'], $named, true))) < 2) {
+        if (
+            count(
+                array_filter(
+                    $settings->options,
+                    fn (array $option): bool => $option['html'] !== '' || in_array($option['id'], $named, true),
+                ),
+            ) < 2
+        ) {
             $findings[] = Finding::blocking('choice.too_few_options', $at, 'A choice needs at least two options.');
         }
         $words = [];
@@ -31,14 +38,20 @@ final class ChoiceCheck
                 continue; // a row left empty is dropped when it is stored
             }
             if ($text === '') {
-                $findings[] = Finding::blocking('choice.empty_option', "$at/$i/html", 'This option is empty. Write it or take it away.');
+                $findings[] = Finding::blocking('choice.empty_option', "$at/$i/html", 'This option is empty. Add text or delete it.');
             } elseif (isset($words[$text])) {
-                $findings[] = Finding::blocking('choice.equal_options', "$at/$i/html", 'This option is the same as another one.', ['same_as' => $words[$text]]);
+                $findings[] = Finding::blocking('choice.equal_options', "$at/$i/html", 'This option is the same as another one.', [
+                    'same_as' => $words[$text],
+                ]);
             }
             $words[$text] ??= $option['id'];
         }
         if ($settings->max !== null && $settings->min > $settings->max) {
-            $findings[] = Finding::blocking('choice.min_above_max', "$part->path/settings/min", "At least $settings->min and at most $settings->max cannot both hold.");
+            $findings[] = Finding::blocking(
+                'choice.min_above_max',
+                "$part->path/settings/min",
+                "At least $settings->min and at most $settings->max cannot both hold.",
+            );
         }
 
         return [...$findings, ...$this->key($part, $settings)];
@@ -54,26 +67,47 @@ final class ChoiceCheck
         foreach ($part->key->rules as $rule) {
             $on = is_string($rule->on) ? $rule->on : '';
             if (! in_array($on, $settings->ids(), true)) {
-                $findings[] = Finding::blocking('key.unknown_option', "$rule->path/on", "The key names \"$on\", but there is no such option.");
+                $findings[] = Finding::blocking(
+                    'key.unknown_option',
+                    "$rule->path/on",
+                    "The key names \"$on\", but there is no such option.",
+                );
             } elseif (isset($seen["=$on"])) {
-                $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", 'Two rules name this option; the first one counts.');
+                $findings[] = Finding::blocking(
+                    'key.listed_twice',
+                    "$rule->path/on",
+                    'Two rules name this option; the first one counts.',
+                );
             }
             $seen["=$on"] = true;
             try {
                 $credit = $rule->credit();
-            } catch (Unready) {
+            } catch (NotScorable) {
                 continue; // found by the check of every key
             }
             $right += $credit->isPositive() ? 1 : 0;
-            $best = $settings->max === 1 ? ($credit->isGreaterThan($best) ? $credit : $best) : ($credit->isPositive() ? $best->plus($credit) : $best);
+            $best =
+                $settings->max === 1
+                    ? ($credit->isGreaterThan($best)
+                        ? $credit
+                        : $best)
+                    : ($credit->isPositive()
+                        ? $best->plus($credit)
+                        : $best);
         }
         $path = "$part->path/key/rules";
         if ($part->scheme !== Scheme::Person && $right === 0) {
             $findings[] = Finding::blocking('key.nothing_right', $path, 'No option is marked as right.');
         } elseif ($part->scheme === Scheme::Weights && $best->isLessThan(1)) {
-            $findings[] = Finding::warning('key.full_credit_out_of_reach', $path, 'No answer earns all the points.', ['best' => Exact::text($best)]);
+            $findings[] = Finding::warning('key.full_credit_out_of_reach', $path, 'No answer earns all the points.', [
+                'best' => Exact::text($best),
+            ]);
         } elseif ($settings->max !== null && $right > $settings->max && $part->scheme !== Scheme::Weights) {
-            $findings[] = Finding::blocking('choice.more_right_than_max', "$part->path/settings/max", "$right options are right, but at most $settings->max may be chosen.");
+            $findings[] = Finding::blocking(
+                'choice.more_right_than_max',
+                "$part->path/settings/max",
+                "$right options are right, but at most $settings->max may be chosen.",
+            );
         }
 
         return $findings;

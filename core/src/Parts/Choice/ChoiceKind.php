@@ -6,22 +6,28 @@ namespace WideQuarry\Parts\Choice;
 
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Tree;
+use WideQuarry\Converting\AnswerForm;
+use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Json\Fields;
-use WideQuarry\Parts\Named;
-use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\OptionForm;
+use WideQuarry\Parts\WrittenNames;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Question\Key;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
+use WideQuarry\Question\Scheme;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Picks;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Scoring\SetScoring;
 
 /** The learner picks one or several options. Response: {"chosen": ["a"]}. */
-final class ChoiceKind implements PartKind
+final class ChoiceKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'choice';
@@ -57,7 +63,7 @@ final class ChoiceKind implements PartKind
         return ['cost' => '1'];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $settings = self::settings($part->settings);
         $chosen = $response->chosen ?? null;
@@ -80,31 +86,40 @@ final class ChoiceKind implements PartKind
             return PartOutcome::unreadable('choice.too_few', "At least $settings->min must be chosen; $count were.");
         }
 
-        return $part->scheme === Scheme::Person ? PartOutcome::needsMarking() : Picks::score($part, $given, $settings->ids(), fn (Rule $rule): string => is_string($rule->on) ? $rule->on : '');
+        return $part->scheme === Scheme::Person
+            ? PartOutcome::needsMarking()
+            : SetScoring::score($part, $given, $settings->ids(), fn (Rule $rule): string => is_string($rule->on) ? $rule->on : '');
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part->settings);
         $options = $settings->shuffle ? $this->shuffled($settings, $part, $seed) : $settings->options;
 
         return [
-            'options' => array_map(fn (array $option): array => ['id' => $option['id'], 'body' => Tree::of($option['html'], $in->roll->written)], $options),
-            'min' => $settings->min, 'max' => $settings->max, 'layout' => $settings->layout, 'columns' => $settings->columns, 'labels' => $settings->labels,
+            'options' => array_map(
+                fn (array $option): array => ['id' => $option['id'], 'body' => Tree::of($option['html'], $in->roll->written)],
+                $options,
+            ),
+            'min' => $settings->min,
+            'max' => $settings->max,
+            'layout' => $settings->layout,
+            'columns' => $settings->columns,
+            'labels' => $settings->labels,
         ];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return (new ChoiceOnPaper)->part($presented, $paper);
+        return (new PrintedChoice)->part($presented, $paper);
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
-        return (new ChoiceOnPaper)->answers($part, $presented, $in, $paper);
+        return (new PrintedChoice)->answers($part, $presented, $in, $paper);
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         return (new ChoiceCheck)->findings($part, self::settings($part->settings));
     }
@@ -114,9 +129,24 @@ final class ChoiceKind implements PartKind
         return array_column(self::settings($part->settings)->options, 'html');
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function answerForm(): AnswerForm
     {
-        $options = new Named(array_map(fn (array $option): array => [$option['id'], RichText::read($option['html'])->plain()], self::settings($part->settings)->options));
+        return new OptionForm('choice');
+    }
+
+    public function mapping(): KindMapping
+    {
+        return new ChoiceMapping;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
+    {
+        $options = new WrittenNames(
+            array_map(
+                fn (array $option): array => [$option['id'], RichText::read($option['html'])->plain()],
+                self::settings($part->settings)->options,
+            ),
+        );
 
         return (object) ['chosen' => $options->several($written)];
     }
@@ -128,7 +158,9 @@ final class ChoiceKind implements PartKind
      */
     private function shuffled(ChoiceSettings $settings, Part $part, Seed $seed): array
     {
-        $loose = $seed->stream('shuffle', $part->id)->shuffled(array_values(array_filter($settings->options, fn (array $option): bool => ! $option['fixed'])));
+        $loose = $seed
+            ->stream('shuffle', $part->id)
+            ->shuffled(array_values(array_filter($settings->options, fn (array $option): bool => ! $option['fixed'])));
         $shown = [];
         foreach ($settings->options as $option) {
             $shown[] = $option['fixed'] ? $option : array_shift($loose);

@@ -13,8 +13,15 @@ final readonly class ChoiceSettings
      * @param  list<array{id: string, html: string, fixed: bool}>  $options
      * @param  int|null  $max  null: as many as there are
      */
-    private function __construct(public array $options, public int $min, public ?int $max, public string $layout, public int $columns, public string $labels, public bool $shuffle)
-    {
+    private function __construct(
+        public array $options,
+        public int $min,
+        public ?int $max,
+        public string $layout,
+        public int $columns,
+        public string $labels,
+        public bool $shuffle,
+    ) {
     }
 
     /** @throws Malformed */
@@ -32,8 +39,13 @@ final readonly class ChoiceSettings
         }
 
         return new self(
-            array_values($options), $fields->int('min', 0, 0, 1000), $fields->intOrNull('max', 1, 1, 1000), $fields->oneOf('layout', ['column', 'row', 'grid', 'menu'], 'column'),
-            $fields->int('columns', 2, 1, 8), $fields->oneOf('labels', ['A', 'a', '1', 'i', 'none'], 'A'), $fields->bool('shuffle', false),
+            array_values($options),
+            $fields->int('min', 0, 0, 1000),
+            $fields->intOrNull('max', 1, 1, 1000),
+            $fields->oneOf('layout', ['column', 'row', 'grid', 'menu'], 'column'),
+            $fields->int('columns', 2, 1, 8),
+            $fields->oneOf('labels', ['A', 'a', '1', 'i', 'none'], 'A'),
+            $fields->bool('shuffle', false),
         );
     }
 

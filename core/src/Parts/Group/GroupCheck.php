@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Group;
 
 use WideQuarry\Finding;
-use WideQuarry\Parts\Capacity;
-use WideQuarry\Parts\Item;
+use WideQuarry\Parts\MaximumMatching;
 use WideQuarry\Parts\PairCheck;
+use WideQuarry\Question\Item;
+use WideQuarry\Question\PairTarget;
 use WideQuarry\Question\Part;
 
 /** What an author should mend in groups and what is sorted into them. */
@@ -18,7 +19,8 @@ final class GroupCheck
     {
         $named = PairCheck::named($part);
         $findings = [
-            ...PairCheck::items($settings->items, 'item', $named), ...PairCheck::items($settings->groups, 'group', $named),
+            ...PairCheck::items($settings->items, 'item', $named),
+            ...PairCheck::items($settings->groups, 'group', $named),
             ...PairCheck::key($part, array_column($settings->items, 'id'), array_column($settings->groups, 'id'), ['item', 'group']),
         ];
         if (Item::filled($settings->items) === []) {
@@ -31,10 +33,14 @@ final class GroupCheck
         return [
             ...$findings,
             ...PairCheck::reach($part, array_map(fn (array $of) => $of[0], array_values(PairCheck::credits($part)))),
-            ...Capacity::findings(
-                'group.too_small', "$part->path/key/rules", PairCheck::right($part), $settings->groups,
-                fn (Item $group, int $needed): string => PairCheck::words($group)." holds $group->limit, but $needed items belong in it.",
-                'Not every item can lie in a right group at once: some group holds too few.',
+            ...MaximumMatching::findings(
+                'group.too_small',
+                "$part->path/key/rules",
+                PairTarget::earning($part),
+                $settings->groups,
+                fn (Item $group, int $needed): string => PairCheck::words($group).
+                    " holds $group->limit, but $needed items belong in it.",
+                'Not every item fits into a right group: some group holds too few.',
             ),
         ];
     }

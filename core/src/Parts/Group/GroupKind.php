@@ -4,24 +4,28 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Group;
 
-use WideQuarry\Parts\Item;
-use WideQuarry\Parts\Named;
-use WideQuarry\Parts\PairCheck;
-use WideQuarry\Parts\PairOn;
-use WideQuarry\Parts\Pairs;
-use WideQuarry\Parts\PartKind;
-use WideQuarry\Parts\Shuffled;
+use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\MatchAndGroup;
+use WideQuarry\Parts\PairScoring;
+use WideQuarry\Parts\ShuffledItems;
+use WideQuarry\Parts\WrittenNames;
 use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Item;
 use WideQuarry\Question\Key;
+use WideQuarry\Question\PairTarget;
 use WideQuarry\Question\Part;
+use WideQuarry\Question\Scheme;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
 
 /** The learner sorts items into named groups. Response: {"groups": {"g1": ["i1", "i3"]}}. */
-final class GroupKind implements PartKind
+final class GroupKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'group';
@@ -38,9 +42,9 @@ final class GroupKind implements PartKind
     }
 
     /** Item first, then group. */
-    public function readOn(mixed $json, string $path): PairOn
+    public function readOn(mixed $json, string $path): PairTarget
     {
-        return PairOn::read($json, $path);
+        return PairTarget::read($json, $path);
     }
 
     public function schemes(): array
@@ -58,11 +62,11 @@ final class GroupKind implements PartKind
         return ['cost' => '1'];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $settings = self::settings($part);
         $sorted = $response->groups ?? null;
-        if (! $sorted instanceof \stdClass) {
+        if (! ($sorted instanceof \stdClass)) {
             return PartOutcome::unreadable('response.shape', 'The response to groups is {"groups": {group id: [item ids]}}.');
         }
         $given = [];
@@ -88,32 +92,45 @@ final class GroupKind implements PartKind
             }
         }
 
-        return $given === [] ? PartOutcome::unanswered() : Pairs::byFirst($part, array_values($given), array_column(Item::filled($settings->items), 'id'));
+        return $given === []
+            ? PartOutcome::unanswered()
+            : PairScoring::byFirst($part, array_values($given), array_column(Item::filled($settings->items), 'id'));
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part);
         $items = Item::filled($settings->items);
-        $items = $settings->shuffle ? Shuffled::away($seed, $part->id, $items, PairOn::along(PairCheck::right($part), $settings->groups, 'second'), true) : $items;
+        $items = $settings->shuffle
+            ? ShuffledItems::away(
+                $seed,
+                $part->id,
+                $items,
+                PairTarget::along(PairTarget::earning($part), $settings->groups, 'second'),
+                true,
+            )
+            : $items;
 
         return [
             'items' => array_map(fn (Item $item): array => $item->shown($in->roll->written), $items),
-            'groups' => array_map(fn (Item $group): array => [...$group->shown($in->roll->written), 'max' => $group->limit], Item::filled($settings->groups)),
+            'groups' => array_map(
+                fn (Item $group): array => [...$group->shown($in->roll->written), 'max' => $group->limit],
+                Item::filled($settings->groups),
+            ),
         ];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return (new GroupOnPaper)->part($presented, $paper);
+        return (new PrintedGroup)->part($presented, $paper);
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
-        return (new GroupOnPaper)->answers($part, $presented, $paper);
+        return (new PrintedGroup)->answers($part, $presented, $paper);
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         return (new GroupCheck)->findings($part, self::settings($part));
     }
@@ -123,14 +140,24 @@ final class GroupKind implements PartKind
         return array_column([...self::settings($part)->groups, ...self::settings($part)->items], 'html');
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function conversions(): array
+    {
+        return ['match' => MatchAndGroup::toPairs(...)];
+    }
+
+    public function mapping(): KindMapping
+    {
+        return new GroupMapping;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
     {
         $settings = self::settings($part);
         $groups = [];
-        foreach (Named::pieces($written) as $piece) {
-            [$group, $items] = Named::sides($piece, ':', "“{$piece}” names no group. Write a group, a colon and what lies in it.");
-            $id = Named::items($settings->groups)->one($group);
-            $groups[$id] = [...$groups[$id] ?? [], ...Named::items($settings->items)->several($items)]; // a group may be named twice
+        foreach (WrittenNames::pieces($written) as $piece) {
+            [$group, $items] = WrittenNames::sides($piece, ':', "“{$piece}” names no group. Write a group, a colon and what lies in it.");
+            $id = WrittenNames::items($settings->groups)->one($group);
+            $groups[$id] = [...$groups[$id] ?? [], ...WrittenNames::items($settings->items)->several($items)]; // a group may be named twice
         }
 
         return (object) ['groups' => (object) $groups];

@@ -7,9 +7,9 @@ namespace WideQuarry\Parts\Highlight;
 use WideQuarry\Content\Pieces;
 use WideQuarry\Finding;
 use WideQuarry\Parts\PieceCheck;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
-use WideQuarry\Question\Unready;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** What an author should mend in words that are picked. */
 final class HighlightCheck
@@ -24,14 +24,19 @@ final class HighlightCheck
         foreach ($part->key->rules as $rule) {
             $on = is_string($rule->on) ? $rule->on : '';
             if (! in_array($on, $pieces, true)) {
-                $findings[] = Finding::blocking('key.unknown', "$rule->path/on", "The key names a piece \"$on\" that is not in the text.", ['gone' => $on]);
+                $findings[] = Finding::blocking(
+                    'key.unknown',
+                    "$rule->path/on",
+                    "The key names a piece \"$on\" that is not in the text.",
+                    ['gone' => $on],
+                );
             } elseif (isset($seen["=$on"])) {
                 $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", 'Two rules name this piece; the first one counts.');
             }
             $seen["=$on"] = true;
             try {
                 $right += $rule->credit()->isPositive() ? 1 : 0;
-            } catch (Unready) {
+            } catch (NotScorable) {
                 continue; // found by the check of every key
             }
         }
@@ -39,9 +44,17 @@ final class HighlightCheck
             $findings[] = Finding::blocking('key.nothing_right', "$part->path/key/rules", 'No piece is marked as right.');
         }
         if ($settings->max !== null && $settings->min > $settings->max) {
-            $findings[] = Finding::blocking('highlight.min_above_max', "$part->path/settings/min", "At least $settings->min and at most $settings->max cannot both hold.");
+            $findings[] = Finding::blocking(
+                'highlight.min_above_max',
+                "$part->path/settings/min",
+                "At least $settings->min and at most $settings->max cannot both hold.",
+            );
         } elseif ($settings->max !== null && $right > $settings->max && $part->scheme !== Scheme::Weights) {
-            $findings[] = Finding::blocking('highlight.more_right_than_max', "$part->path/settings/max", "$right pieces are right, but at most $settings->max may be picked.");
+            $findings[] = Finding::blocking(
+                'highlight.more_right_than_max',
+                "$part->path/settings/max",
+                "$right pieces are right, but at most $settings->max may be picked.",
+            );
         }
 
         return $findings;

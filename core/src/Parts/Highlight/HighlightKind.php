@@ -6,24 +6,28 @@ namespace WideQuarry\Parts\Highlight;
 
 use WideQuarry\Content\Pieces;
 use WideQuarry\Content\Tree;
+use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Json\Fields;
-use WideQuarry\Parts\Named;
-use WideQuarry\Parts\PartKind;
-use WideQuarry\Parts\PiecesOnPaper;
-use WideQuarry\Printing\Answer;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\PrintedPieces;
+use WideQuarry\Parts\WrittenNames;
 use WideQuarry\Printing\Paper;
+use WideQuarry\Printing\PrintedAnswer;
 use WideQuarry\Question\Key;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
+use WideQuarry\Question\Scheme;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Picks;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Scoring\SetScoring;
 
 /** The learner picks words or phrases of a text. Response: {"chosen": ["w4"]}. */
-final class HighlightKind implements PartKind
+final class HighlightKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'highlight';
@@ -59,7 +63,7 @@ final class HighlightKind implements PartKind
         return ['cost' => '1'];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $settings = self::settings($part);
         $chosen = $response->chosen ?? null;
@@ -74,14 +78,20 @@ final class HighlightKind implements PartKind
         return match (true) {
             $unknown !== [] => PartOutcome::unreadable('highlight.unknown_piece', "There is no piece \"$unknown[0]\" in the text."),
             $count === 0 => PartOutcome::unanswered(),
-            $settings->max !== null && $count > $settings->max => PartOutcome::unreadable('highlight.too_many', "At most $settings->max may be picked; $count were."),
-            $count < $settings->min => PartOutcome::unreadable('highlight.too_few', "At least $settings->min must be picked; $count were."),
+            $settings->max !== null && $count > $settings->max => PartOutcome::unreadable(
+                'highlight.too_many',
+                "At most $settings->max may be picked; $count were.",
+            ),
+            $count < $settings->min => PartOutcome::unreadable(
+                'highlight.too_few',
+                "At least $settings->min must be picked; $count were.",
+            ),
             $part->scheme === Scheme::Person => PartOutcome::needsMarking(),
-            default => Picks::score($part, $given, $pieces, fn (Rule $rule): string => is_string($rule->on) ? $rule->on : ''),
+            default => SetScoring::score($part, $given, $pieces, fn (Rule $rule): string => is_string($rule->on) ? $rule->on : ''),
         };
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part);
 
@@ -90,23 +100,23 @@ final class HighlightKind implements PartKind
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return PiecesOnPaper::text($presented, $paper, false);
+        return PrintedPieces::text($presented, $paper, false);
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
         $words = array_column(Pieces::of(self::settings($part)->text), 'words', 'id');
         $answers = [];
         foreach ($part->key->rules as $rule) {
             if (is_string($rule->on) && isset($words[$rule->on]) && $rule->credit()->isPositive()) {
-                $answers[] = new Answer(Paper::text($words[$rule->on]), $rule->credit());
+                $answers[] = new PrintedAnswer(Paper::text($words[$rule->on]), $rule->credit());
             }
         }
 
         return $answers;
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         return (new HighlightCheck)->findings($part, self::settings($part));
     }
@@ -116,9 +126,16 @@ final class HighlightKind implements PartKind
         return [self::settings($part)->text];
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function mapping(): KindMapping
     {
-        $pieces = new Named(array_map(fn (array $piece): array => [$piece['id'], $piece['words']], Pieces::of(self::settings($part)->text)));
+        return new HighlightMapping;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
+    {
+        $pieces = new WrittenNames(
+            array_map(fn (array $piece): array => [$piece['id'], $piece['words']], Pieces::of(self::settings($part)->text)),
+        );
 
         return (object) ['chosen' => $pieces->several($written)];
     }

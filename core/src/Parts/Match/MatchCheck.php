@@ -7,11 +7,11 @@ namespace WideQuarry\Parts\Match;
 use Brick\Math\BigRational;
 use WideQuarry\Finding;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Item;
 use WideQuarry\Parts\PairCheck;
-use WideQuarry\Parts\PairOn;
+use WideQuarry\Question\Item;
+use WideQuarry\Question\PairTarget;
 use WideQuarry\Question\Part;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** What an author should mend in two lists that are joined. */
 final class MatchCheck
@@ -21,32 +21,44 @@ final class MatchCheck
     {
         $named = PairCheck::named($part);
         $findings = [
-            ...PairCheck::items($settings->left, 'row', $named), ...PairCheck::items($settings->right, 'partner', $named),
+            ...PairCheck::items($settings->left, 'row', $named),
+            ...PairCheck::items($settings->right, 'partner', $named),
             ...PairCheck::key($part, array_column($settings->left, 'id'), array_column($settings->right, 'id'), ['row', 'partner']),
         ];
         foreach (['left' => 1, 'right' => 2] as $side => $least) {
             if (count(Item::filled($settings->{$side})) < $least) {
-                $findings[] = Finding::blocking('match.too_few', "$part->path/settings/$side", $side === 'left' ? 'There is nothing to join yet.' : 'With fewer than two partners there is nothing to choose.');
+                $findings[] = Finding::blocking(
+                    'match.too_few',
+                    "$part->path/settings/$side",
+                    $side === 'left' ? 'There is nothing to join yet.' : 'With fewer than two partners there is nothing to choose.',
+                );
             }
         }
-        $right = PairCheck::right($part);
+        $right = PairTarget::earning($part);
         $credits = PairCheck::credits($part);
         if ($right === [] || $part->scheme === Scheme::Person) {
             return $findings;
         }
         foreach (Item::filled($settings->left) as $item) {
             if (! isset($credits["=$item->id"])) {
-                $findings[] = Finding::blocking('match.no_partner', "$item->path/html", PairCheck::words($item).' has no partner. Give it one, or take it away.');
+                $findings[] = Finding::blocking(
+                    'match.no_partner',
+                    "$item->path/html",
+                    PairCheck::words($item).' has no partner. Give it one, or take it away.',
+                );
             }
         }
 
-        return [...$findings, ...($part->scheme === Scheme::Weights ? $this->reach($part, $settings, $credits) : $this->limits($settings, $right))];
+        return [
+            ...$findings,
+            ...$part->scheme === Scheme::Weights ? $this->reach($part, $settings, $credits) : $this->limits($settings, $right),
+        ];
     }
 
     /**
      * Where every right pair counts, each has to be possible beside the others.
      *
-     * @param  list<PairOn>  $right
+     * @param  list<PairTarget>  $right
      * @return list<Finding>
      */
     private function limits(MatchSettings $settings, array $right): array
@@ -54,9 +66,16 @@ final class MatchCheck
         $findings = [];
         foreach ([[$settings->left, 'first'], [$settings->right, 'second']] as [$items, $side]) {
             foreach ($items as $item) {
-                $needed = count(array_filter($right, fn (PairOn $pair): bool => $pair->{$side} === $item->id));
+                $needed = count(array_filter($right, fn (PairTarget $pair): bool => $pair->{$side} === $item->id));
                 if ($item->limit !== null && $needed > $item->limit) {
-                    $findings[] = Finding::blocking('match.joined_too_often', "$item->path/uses", PairCheck::words($item)." has $needed right partners, but may be joined ".($item->limit === 1 ? 'once' : "$item->limit times").'.');
+                    $findings[] = Finding::blocking(
+                        'match.joined_too_often',
+                        "$item->path/uses",
+                        PairCheck::words($item).
+                            " has $needed right partners, but may be joined ".
+                            ($item->limit === 1 ? 'once' : "$item->limit times").
+                            '.',
+                    );
                 }
             }
         }
@@ -72,7 +91,11 @@ final class MatchCheck
     {
         $best = [];
         foreach ($settings->left as $item) {
-            $best[] = array_reduce(array_slice($credits["=$item->id"] ?? [], 0, $item->limit), fn (BigRational $sum, BigRational $credit): BigRational => $sum->plus($credit), Exact::zero());
+            $best[] = array_reduce(
+                array_slice($credits["=$item->id"] ?? [], 0, $item->limit),
+                fn (BigRational $sum, BigRational $credit): BigRational => $sum->plus($credit),
+                Exact::zero(),
+            );
         }
 
         return PairCheck::reach($part, $best);

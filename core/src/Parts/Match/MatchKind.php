@@ -4,24 +4,28 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Match;
 
-use WideQuarry\Parts\Item;
-use WideQuarry\Parts\Named;
-use WideQuarry\Parts\PairCheck;
-use WideQuarry\Parts\PairOn;
-use WideQuarry\Parts\Pairs;
-use WideQuarry\Parts\PartKind;
-use WideQuarry\Parts\Shuffled;
+use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\MatchAndGroup;
+use WideQuarry\Parts\PairScoring;
+use WideQuarry\Parts\ShuffledItems;
+use WideQuarry\Parts\WrittenNames;
 use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Item;
 use WideQuarry\Question\Key;
+use WideQuarry\Question\PairTarget;
 use WideQuarry\Question\Part;
+use WideQuarry\Question\Scheme;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
 
 /** The learner joins left to right. Response: {"pairs": [["l1", "r2"]]}. */
-final class MatchKind implements PartKind
+final class MatchKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'match';
@@ -37,9 +41,9 @@ final class MatchKind implements PartKind
         return MatchSettings::read($json, $path);
     }
 
-    public function readOn(mixed $json, string $path): PairOn
+    public function readOn(mixed $json, string $path): PairTarget
     {
-        return PairOn::read($json, $path);
+        return PairTarget::read($json, $path);
     }
 
     public function schemes(): array
@@ -57,7 +61,7 @@ final class MatchKind implements PartKind
         return ['cost' => '1'];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $settings = self::settings($part);
         $pairs = $response->pairs ?? null;
@@ -70,7 +74,7 @@ final class MatchKind implements PartKind
             if (! is_array($pair) || ! array_is_list($pair) || count($pair) !== 2 || ! is_string($pair[0]) || ! is_string($pair[1])) {
                 return PartOutcome::unreadable('response.shape', 'A pair is a list of two identifiers.');
             }
-            $given[PairOn::key($pair[0], $pair[1])] = [$pair[0], $pair[1]];
+            $given[PairTarget::key($pair[0], $pair[1])] = [$pair[0], $pair[1]];
         }
         foreach ($given as $pair) {
             foreach ([$settings->left, $settings->right] as $side => $items) {
@@ -85,18 +89,25 @@ final class MatchKind implements PartKind
             }
         }
 
-        return $given === [] ? PartOutcome::unanswered() : Pairs::each($part, array_values($given), count(Item::filled($settings->left)) * count(Item::filled($settings->right)));
+        return $given === []
+            ? PartOutcome::unanswered()
+            : PairScoring::each(
+                $part,
+                array_values($given),
+                count(Item::filled($settings->left)) * count(Item::filled($settings->right)),
+            );
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part);
         [$left, $right] = [Item::filled($settings->left), Item::filled($settings->right)];
-        $pairs = PairCheck::right($part);
-        if ($settings->shuffle && $settings->by === 'grid') { // the heads of a table keep their order, its rows change theirs
-            $left = Shuffled::away($seed, $part->id, $left, PairOn::along($pairs, $settings->right, 'second'), true);
+        $pairs = PairTarget::earning($part);
+        if ($settings->shuffle && $settings->by === 'grid') {
+            // the heads of a table keep their order, its rows change theirs
+            $left = ShuffledItems::away($seed, $part->id, $left, PairTarget::along($pairs, $settings->right, 'second'), true);
         } elseif ($settings->shuffle) {
-            $right = Shuffled::away($seed, $part->id, $right, PairOn::along($pairs, $settings->left, 'first'));
+            $right = ShuffledItems::away($seed, $part->id, $right, PairTarget::along($pairs, $settings->left, 'first'));
         }
         $shown = fn (Item $item): array => [...$item->shown($in->roll->written), 'uses' => $item->limit];
 
@@ -105,15 +116,15 @@ final class MatchKind implements PartKind
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return (new MatchOnPaper)->part($presented, $paper);
+        return (new PrintedMatch)->part($presented, $paper);
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
-        return (new MatchOnPaper)->answers($part, $presented, $paper);
+        return (new PrintedMatch)->answers($part, $presented, $paper);
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         return (new MatchCheck)->findings($part, self::settings($part));
     }
@@ -123,11 +134,26 @@ final class MatchKind implements PartKind
         return array_column([...self::settings($part)->left, ...self::settings($part)->right], 'html');
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function conversions(): array
+    {
+        return ['group' => MatchAndGroup::toGroups(...)];
+    }
+
+    public function mapping(): KindMapping
+    {
+        return new MatchMapping;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
     {
         $settings = self::settings($part);
 
-        return (object) ['pairs' => array_map(fn (string $pair): array => Named::items($settings->left)->pairWith(Named::items($settings->right), $pair), Named::pieces($written))];
+        return (object) [
+            'pairs' => array_map(
+                fn (string $pair): array => WrittenNames::items($settings->left)->pairWith(WrittenNames::items($settings->right), $pair),
+                WrittenNames::pieces($written),
+            ),
+        ];
     }
 
     private static function settings(Part $part): MatchSettings

@@ -6,7 +6,7 @@ namespace WideQuarry\Parts\Match;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Item;
+use WideQuarry\Question\Item;
 
 final readonly class MatchSettings
 {
@@ -24,6 +24,11 @@ final readonly class MatchSettings
     {
         $fields = Fields::of($json, $path, ['left', 'right', 'by', 'shuffle']);
 
-        return new self(Item::list($fields, 'left', $path, 'uses', 1), Item::list($fields, 'right', $path, 'uses', 1), $fields->oneOf('by', ['lines', 'menus', 'grid'], 'lines'), $fields->bool('shuffle', true));
+        return new self(
+            Item::list($fields, 'left', $path, 'uses', 1),
+            Item::list($fields, 'right', $path, 'uses', 1),
+            $fields->oneOf('by', ['lines', 'menus', 'grid'], 'lines'),
+            $fields->bool('shuffle', true),
+        );
     }
 }

@@ -4,28 +4,34 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Menu;
 
+use WideQuarry\Converting\AnswerForm;
 use WideQuarry\Finding;
+use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Json\Fields;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Item;
-use WideQuarry\Parts\Named;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\OptionForm;
 use WideQuarry\Parts\PairCheck;
-use WideQuarry\Parts\PartKind;
-use WideQuarry\Printing\Answer;
+use WideQuarry\Parts\WrittenNames;
 use WideQuarry\Printing\Paper;
+use WideQuarry\Printing\PrintedAnswer;
+use WideQuarry\Question\Item;
 use WideQuarry\Question\Key;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
-use WideQuarry\Question\Unready;
+use WideQuarry\Question\Scheme;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Picks;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Scoring\SetScoring;
 
 /** The learner picks one option from a drop-down inside a sentence. Response: {"chosen": ["b"]}. */
-final class MenuKind implements PartKind
+final class MenuKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'menu';
@@ -61,7 +67,7 @@ final class MenuKind implements PartKind
         return [];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $chosen = $response->chosen ?? null;
         if (! is_array($chosen) || ! array_is_list($chosen) || count($chosen) > 1 || array_filter($chosen, is_string(...)) !== $chosen) {
@@ -75,10 +81,12 @@ final class MenuKind implements PartKind
             return PartOutcome::unreadable('menu.unknown_option', "There is no option \"$chosen[0]\".");
         }
 
-        return $part->scheme === Scheme::Person ? PartOutcome::needsMarking() : Picks::score($part, $chosen, $ids, fn (Rule $rule): string => is_string($rule->on) ? $rule->on : '');
+        return $part->scheme === Scheme::Person
+            ? PartOutcome::needsMarking()
+            : SetScoring::score($part, $chosen, $ids, fn (Rule $rule): string => is_string($rule->on) ? $rule->on : '');
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part);
         $options = Item::filled($settings->options);
@@ -94,22 +102,22 @@ final class MenuKind implements PartKind
         return '<span class="pick">('.implode(' <span class="or">/</span> ', $options).')</span>';
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
         $answers = [];
         foreach (self::shown($presented) as $option) {
             foreach ($part->key->rules as $rule) {
                 if ($rule->on === $option['id'] && $rule->credit()->isPositive()) {
-                    $answers[] = new Answer($paper->inline($option['body']), $rule->credit());
+                    $answers[] = new PrintedAnswer($paper->inline($option['body']), $rule->credit());
                 }
             }
         }
-        usort($answers, fn (Answer $a, Answer $b): int => $b->credit->compareTo($a->credit));
+        usort($answers, fn (PrintedAnswer $a, PrintedAnswer $b): int => $b->credit->compareTo($a->credit));
 
         return $answers;
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         $options = self::settings($part)->options;
         $named = [];
@@ -118,24 +126,38 @@ final class MenuKind implements PartKind
         foreach ($part->key->rules as $rule) {
             $on = is_string($rule->on) ? $rule->on : '';
             if (Item::find($options, $on) === null) {
-                $findings[] = Finding::blocking('key.unknown_option', "$rule->path/on", "The key names \"$on\", but there is no such option.");
+                $findings[] = Finding::blocking(
+                    'key.unknown_option',
+                    "$rule->path/on",
+                    "The key names \"$on\", but there is no such option.",
+                );
             } elseif (isset($named["=$on"])) {
-                $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", 'Two rules name this option; the first one counts.');
+                $findings[] = Finding::blocking(
+                    'key.listed_twice',
+                    "$rule->path/on",
+                    'Two rules name this option; the first one counts.',
+                );
             }
             $named["=$on"] = true;
             try {
                 $best = $rule->credit()->isGreaterThan($best) ? $rule->credit() : $best;
-            } catch (Unready) {
+            } catch (NotScorable) {
                 continue; // found by the check of every key
             }
         }
         if (count(Item::filled($options)) < 2) {
-            $findings[] = Finding::blocking('menu.too_few_options', "$part->path/settings/options", 'A drop-down needs at least two options.');
+            $findings[] = Finding::blocking(
+                'menu.too_few_options',
+                "$part->path/settings/options",
+                'A drop-down needs at least two options.',
+            );
         }
         if ($part->scheme !== Scheme::Person && ! $best->isPositive()) {
             $findings[] = Finding::blocking('key.nothing_right', "$part->path/key/rules", 'No option is marked as right.');
         } elseif ($part->scheme === Scheme::Weights && $best->isLessThan(1)) {
-            $findings[] = Finding::warning('key.full_credit_out_of_reach', "$part->path/key/rules", 'No answer earns all the points.', ['best' => Exact::text($best)]);
+            $findings[] = Finding::warning('key.full_credit_out_of_reach', "$part->path/key/rules", 'No answer earns all the points.', [
+                'best' => Exact::text($best),
+            ]);
         }
 
         return [...PairCheck::items($options, 'option', $named), ...$findings];
@@ -146,9 +168,19 @@ final class MenuKind implements PartKind
         return array_column(self::settings($part)->options, 'html');
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function answerForm(): AnswerForm
     {
-        return (object) ['chosen' => [Named::items(self::settings($part)->options)->one($written)]];
+        return new OptionForm('menu');
+    }
+
+    public function mapping(): KindMapping
+    {
+        return new MenuMapping;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
+    {
+        return (object) ['chosen' => [WrittenNames::items(self::settings($part)->options)->one($written)]];
     }
 
     /**

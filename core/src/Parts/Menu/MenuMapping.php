@@ -6,28 +6,26 @@ namespace WideQuarry\Parts\Menu;
 
 use Brick\Math\BigRational;
 use WideQuarry\Interchange\Plain\PlainPart;
-use WideQuarry\Interchange\Qti30\Credit;
 use WideQuarry\Interchange\Qti30\Declaration;
+use WideQuarry\Interchange\Qti30\Identifiers;
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Interchange\Qti30\MappingDefaults;
 use WideQuarry\Interchange\Qti30\Marking;
-use WideQuarry\Interchange\Qti30\Names;
-use WideQuarry\Interchange\Qti30\Scored;
+use WideQuarry\Interchange\Qti30\ScoredResponse;
+use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Item;
+use WideQuarry\Question\Item;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** qti-inline-choice-interaction. */
 final class MenuMapping implements KindMapping
 {
-    public function kind(): string
-    {
-        return 'menu';
-    }
+    use MappingDefaults;
 
     public function on(string $value): string
     {
@@ -36,15 +34,22 @@ final class MenuMapping implements KindMapping
 
     public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
     {
-        return $interaction->localName === 'qti-inline-choice-interaction' && ($declaration === null || $declaration->cardinality === 'single');
+        return $interaction->localName === 'qti-inline-choice-interaction' &&
+            ($declaration === null || $declaration->cardinality === 'single');
     }
 
     public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): ?\stdClass
     {
-        $options = array_map(fn (\DOMElement $choice): array => ['id' => $choice->getAttribute('identifier'), 'html' => $content($choice)], Xml::children($interaction, 'qti-inline-choice'));
+        $options = array_map(
+            fn (\DOMElement $choice): array => ['id' => $choice->getAttribute('identifier'), 'html' => $content($choice)],
+            Xml::children($interaction, 'qti-inline-choice'),
+        );
         $made = fn (BigRational $points, array $rules, string $scheme = 'weights', string $default = '0'): \stdClass => (object) [
-            'kind' => 'menu', 'points' => Credit::points($points), 'settings' => (object) ['options' => $options, 'shuffle' => $interaction->getAttribute('shuffle') === 'true'],
-            'key' => (object) ['rules' => self::rules($rules), 'default' => $default], 'scoring' => (object) ['scheme' => $scheme],
+            'kind' => 'menu',
+            'points' => ScoreFloats::points($points),
+            'settings' => (object) ['options' => $options, 'shuffle' => $interaction->getAttribute('shuffle') === 'true'],
+            'key' => (object) ['rules' => self::rules($rules), 'default' => $default],
+            'scoring' => (object) ['scheme' => $scheme],
         ];
         if ($declaration === null || $marking === null) {
             return $made(Exact::one(), [], 'person');
@@ -55,11 +60,25 @@ final class MenuMapping implements KindMapping
             return $declaration->correct === [] || ! $points->isPositive() ? null : $made($points, [[$declaration->correct[0], '1']]);
         }
         $map = $declaration->map ?? [];
-        $best = array_reduce($map, fn (BigRational $best, array $entry): BigRational => ($value = Exact::read($entry['value']) ?? Exact::zero())->isGreaterThan($best) ? $value : $best, Exact::zero());
+        $best = array_reduce(
+            $map,
+            fn (BigRational $best, array $entry): BigRational => ($value = Exact::read($entry['value']) ?? Exact::zero())->isGreaterThan(
+                $best,
+            )
+                ? $value
+                : $best,
+            Exact::zero(),
+        );
         $points = $declaration->upper === null ? $best : Exact::read($declaration->upper) ?? $best;
 
-        return $marking->by !== 'map' || $marking->added !== '0' || ! $points->isPositive() ? null
-            : $made($points, array_map(fn (array $entry): array => [$entry['key'], Credit::share($entry['value'], $points)], $map), 'weights', Credit::share($declaration->default, $points));
+        return $marking->by !== 'map' || $marking->added !== '0' || ! $points->isPositive()
+            ? null
+            : $made(
+                $points,
+                array_map(fn (array $entry): array => [$entry['key'], ScoreFloats::share($entry['value'], $points)], $map),
+                'weights',
+                ScoreFloats::share($declaration->default, $points),
+            );
     }
 
     public function plain(Part $part, WriteContext $in): PlainPart
@@ -79,24 +98,61 @@ final class MenuMapping implements KindMapping
         $entries = '';
         foreach ($part->key->rules as $rule) {
             $best = $best === null || $rule->credit()->isGreaterThan($best->credit()) ? $rule : $best;
-            $entries .= '<qti-map-entry map-key="'.$this->name($rule).'" mapped-value="'.Credit::float($rule->credit()->multipliedBy($points)).'"/>';
+            $entries .=
+                '<qti-map-entry map-key="'.
+                $this->name($rule).
+                '" mapped-value="'.
+                ScoreFloats::float($rule->credit()->multipliedBy($points)).
+                '"/>';
         }
         $marked = $part->scheme !== Scheme::Person && $best !== null;
-        $mapping = $marked ? '<qti-mapping default-value="'.Credit::float($part->key->default()->multipliedBy($points)).'" lower-bound="'.Credit::float($part->bound('low')->multipliedBy($points)).'" upper-bound="'.Credit::float($part->bound('high')->multipliedBy($points))."\">$entries</qti-mapping>" : '';
+        $mapping = $marked
+            ? '<qti-mapping default-value="'.
+                ScoreFloats::float($part->key->default()->multipliedBy($points)).
+                '" lower-bound="'.
+                ScoreFloats::float($part->bound('low')->multipliedBy($points)).
+                '" upper-bound="'.
+                ScoreFloats::float($part->bound('high')->multipliedBy($points)).
+                "\">$entries</qti-mapping>"
+            : '';
         $correct = $marked ? '<qti-correct-response><qti-value>'.$this->name($best).'</qti-value></qti-correct-response>' : '';
-        $choices = implode('', array_map(fn (Item $option): string => '<qti-inline-choice identifier="'.Names::of($option->id).'">'.preg_replace('~^<p>(.*)</p>$~s', '$1', $content($option->html)).'</qti-inline-choice>', $settings->options));
+        $choices = implode(
+            '',
+            array_map(
+                fn (Item $option): string => '<qti-inline-choice identifier="'.
+                    Identifiers::of($option->id).
+                    '">'.
+                    preg_replace('~^<p>(.*)</p>$~s', '$1', $content($option->html)).
+                    '</qti-inline-choice>',
+                $settings->options,
+            ),
+        );
 
         return new WrittenPart(
-            "<qti-response-declaration identifier=\"$response\" cardinality=\"single\" base-type=\"identifier\">$correct$mapping</qti-response-declaration>",
-            "<qti-inline-choice-interaction response-identifier=\"$response\" shuffle=\"".($settings->shuffle ? 'true' : 'false')."\">$choices</qti-inline-choice-interaction>",
-            $marked ? Scored::processing($part, "SCORE_$response", [$response]) : '', [],
-            array_map(fn (Rule $rule): array => [[$rule, "<qti-match><qti-variable identifier=\"$response\"/><qti-base-value base-type=\"identifier\">".$this->name($rule).'</qti-base-value></qti-match>']], $part->key->rules),
+            "<qti-response-declaration identifier=\"$response\" cardinality=\"single\" ".
+                "base-type=\"identifier\">$correct$mapping</qti-response-declaration>",
+            "<qti-inline-choice-interaction response-identifier=\"$response\" shuffle=\"".
+                ($settings->shuffle ? 'true' : 'false').
+                "\">$choices</qti-inline-choice-interaction>",
+            $marked ? ScoredResponse::processing($part, "SCORE_$response", [$response]) : '',
+            [],
+            array_map(
+                fn (Rule $rule): array => [
+                    [
+                        $rule,
+                        "<qti-match><qti-variable identifier=\"$response\"/><qti-base-value base-type=\"identifier\">".
+                        $this->name($rule).
+                        '</qti-base-value></qti-match>',
+                    ],
+                ],
+                $part->key->rules,
+            ),
         );
     }
 
     private function name(Rule $rule): string
     {
-        return Names::of(is_string($rule->on) ? $rule->on : '');
+        return Identifiers::of(is_string($rule->on) ? $rule->on : '');
     }
 
     /**

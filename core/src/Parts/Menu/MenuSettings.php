@@ -6,7 +6,7 @@ namespace WideQuarry\Parts\Menu;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Item;
+use WideQuarry\Question\Item;
 
 final readonly class MenuSettings
 {

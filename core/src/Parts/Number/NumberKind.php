@@ -4,26 +4,33 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Number;
 
-use WideQuarry\Answer\NumberOn;
+use Brick\Math\BigRational;
+use WideQuarry\Answer\NumberMatcher;
 use WideQuarry\Answer\NumberReader;
+use WideQuarry\Answer\NumberReading;
+use WideQuarry\Converting\AnswerForm;
 use WideQuarry\Finding;
+use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\TypedKeyCheck;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Question\Key;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
+use WideQuarry\Question\Scheme;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Scoring\TypedOutcome;
 use WideQuarry\Variables\RollProblem;
 
 /** The learner types a number. Response: {"text": "2.5"}. Units come later. */
-final class NumberKind implements PartKind
+final class NumberKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'number';
@@ -39,9 +46,9 @@ final class NumberKind implements PartKind
         return NumberSettings::read($json, $path);
     }
 
-    public function readOn(mixed $json, string $path): NumberOn
+    public function readOn(mixed $json, string $path): NumberMatcher
     {
-        return NumberOn::read($json, $path);
+        return NumberMatcher::read($json, $path);
     }
 
     public function schemes(): array
@@ -59,7 +66,7 @@ final class NumberKind implements PartKind
         return [];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $text = $response->text ?? null;
         if (! is_string($text)) {
@@ -75,13 +82,50 @@ final class NumberKind implements PartKind
         if ($reading->value === null) {
             return PartOutcome::unreadable((string) $reading->reason, $reading->sentence);
         }
+        $reading = $this->meant($reading, $key, $in);
+        if ($reading === null) {
+            return PartOutcome::unreadable('number.ambiguous', "\"$text\" could be two numbers: write it without a thousands mark.");
+        }
+        assert($reading->value !== null);
         $trace = [['step' => 'number.read', 'typed' => $text, 'value' => Exact::text($reading->value), 'notation' => $reading->notation]];
-        $matching = array_values(array_filter($key->rules, fn (Rule $rule): bool => $rule->on instanceof NumberOn && $rule->on->matches($reading, $in->roll)));
 
-        return TypedOutcome::of($matching, $key, $trace);
+        return TypedOutcome::of(self::matching($reading, $key, $in), $key, $trace);
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    /**
+     * Chooses between two readings of a lone mark before three digits when the language is unknown: with a decimal key "3.142" is a
+     * decimal, with a key of whole thousands it is 3142. Null when the key does not decide and the result would differ.
+     */
+    private function meant(NumberReading $reading, Key $key, ScoringContext $in): ?NumberReading
+    {
+        if ($reading->grouped === null || self::matching($reading, $key, $in) === self::matching($reading->grouped, $key, $in)) {
+            return $reading->grouped === null ? $reading : $reading->alone();
+        }
+        $numbers = [];
+        foreach ($key->rules as $rule) {
+            foreach ($rule->on instanceof NumberMatcher ? $rule->on->values() : [] as $value) {
+                $numbers[] = $value->number($in->roll)->abs();
+            }
+        }
+        $small = array_filter($numbers, fn (BigRational $number): bool => $number->isLessThan(1000));
+        $broken = array_filter($numbers, fn (BigRational $number): bool => ! $number->simplified()->getDenominator()->isEqualTo(1));
+
+        return match (true) {
+            $broken !== [], count($small) === count($numbers) => $reading->alone(),
+            $small === [] => $reading->grouped,
+            default => null,
+        };
+    }
+
+    /** @return list<Rule> */
+    private static function matching(NumberReading $reading, Key $key, ScoringContext $in): array
+    {
+        $matches = fn (Rule $rule): bool => $rule->on instanceof NumberMatcher && $rule->on->matches($reading, $in->roll);
+
+        return array_values(array_filter($key->rules, $matches));
+    }
+
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part->settings);
 
@@ -92,36 +136,55 @@ final class NumberKind implements PartKind
     {
         $texts = [];
         foreach ($part->key->rules as $rule) {
-            assert($rule->on instanceof NumberOn);
+            assert($rule->on instanceof NumberMatcher);
             array_push($texts, ...array_map(htmlspecialchars(...), $rule->on->sources()));
         }
 
         return $texts;
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function answerForm(): AnswerForm
+    {
+        return new NumberForm;
+    }
+
+    public function mapping(): KindMapping
+    {
+        return new NumberMapping;
+    }
+
+    public function canShareAnswers(): bool
+    {
+        return true;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
     {
         return (object) ['text' => $written];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return (new NumberOnPaper)->part($presented, $paper);
+        return (new PrintedNumber)->part($presented, $paper);
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
-        return (new NumberOnPaper)->answers($part, $presented, $in, $paper);
+        return (new PrintedNumber)->answers($part, $presented, $in, $paper);
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         $findings = TypedKeyCheck::findings($part);
         if (self::settings($part->settings)->unitPolicy !== 'none') {
-            $findings[] = Finding::blocking('number.units_unavailable', "$part->path/settings/units/policy", 'Answers with a unit cannot be marked yet.');
+            $findings[] = Finding::blocking(
+                'number.units_unavailable',
+                "$part->path/settings/units/policy",
+                'Answers with a unit cannot be marked yet.',
+            );
         }
         foreach ($part->key->rules as $rule) {
-            assert($rule->on instanceof NumberOn);
+            assert($rule->on instanceof NumberMatcher);
             if ($rule->on->isEmpty()) {
                 $findings[] = Finding::blocking('rule.empty', "$rule->path/on", 'This rule names no number.');
             }

@@ -22,15 +22,34 @@ final readonly class NumberSettings
         $fields = Fields::of($json, $path, ['width', 'placeholder', 'notations', 'units']);
         $notations = [];
         foreach ($fields->list('notations', 10) as $i => $notation) {
-            $notations[] = is_string($notation) && in_array($notation, NumberReader::NOTATIONS, true) ? $notation : throw Malformed::notOneOf("$path/notations/$i", NumberReader::NOTATIONS, $notation);
+            $notations[] =
+                is_string($notation) && in_array($notation, NumberReader::NOTATIONS, true)
+                    ? $notation
+                    : throw Malformed::notOneOf("$path/notations/$i", NumberReader::NOTATIONS, $notation);
         }
-        $units = $fields->object('units', ['policy', 'unit', 'other', 'other_credit', 'missing_credit', 'wrong_credit', 'missing_feedback', 'wrong_feedback']);
-        $fields->has('units') && $units->need('policy');
+        $units = $fields->object('units', [
+            'policy',
+            'unit',
+            'other',
+            'other_credit',
+            'missing_credit',
+            'wrong_credit',
+            'missing_feedback',
+            'wrong_feedback',
+        ]);
+        if ($fields->has('units')) {
+            $units->need('policy');
+        }
         $units->string('unit', '', 60);
         $units->oneOf('other', ['convert', 'refuse', 'credit'], 'convert');
         array_map(fn (string $name): string => $units->exact($name, '0'), ['other_credit', 'missing_credit', 'wrong_credit']);
         Feedback::readSet($units, ['missing_feedback', 'wrong_feedback']);
 
-        return new self($fields->int('width', 10, 1, 200), $fields->string('placeholder'), $fields->has('notations') ? $notations : NumberReader::NOTATIONS, $units->oneOf('policy', ['none', 'optional', 'required'], 'none'));
+        return new self(
+            $fields->int('width', 10, 1, 200),
+            $fields->string('placeholder'),
+            $fields->has('notations') ? $notations : NumberReader::NOTATIONS,
+            $units->oneOf('policy', ['none', 'optional', 'required'], 'none'),
+        );
     }
 }

@@ -7,7 +7,7 @@ namespace WideQuarry\Parts\Order;
 use WideQuarry\Finding;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Question\Part;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** What an author should mend in a sequence. */
 final class OrderCheck
@@ -22,7 +22,13 @@ final class OrderCheck
         $findings = PairCheck::items($settings->items, 'item', $named);
         $loose = $settings->loose();
         if (count($loose) < 2) {
-            $findings[] = Finding::blocking('order.too_few', $at, count($loose) === 1 ? 'A sequence of one is in order already: add what it is to be ordered with.' : 'There is nothing to put in order yet.');
+            $findings[] = Finding::blocking(
+                'order.too_few',
+                $at,
+                count($loose) === 1
+                    ? 'A sequence of one is in order already: add what it is to be ordered with.'
+                    : 'There is nothing to put in order yet.',
+            );
         }
         if ($part->scheme === Scheme::Person) {
             return $findings;
@@ -32,7 +38,9 @@ final class OrderCheck
             $findings[] = Finding::blocking('order.one_rule', $path, 'The right order is one rule; there are several.');
         }
         foreach (array_diff($ranks->flat(), array_column($settings->items, 'id')) as $gone) {
-            $findings[] = Finding::blocking('key.unknown', $path, "The key names an item \"$gone\" that is not there.", ['gone' => $gone]);
+            $findings[] = Finding::blocking('key.unknown', $path, "The key names an item \"$gone\" that is not there.", [
+                'gone' => $gone,
+            ]);
         }
         $twice = array_keys(array_filter(array_count_values($ranks->flat()), fn (int $times): bool => $times > 1));
         if ($twice !== []) {
@@ -40,7 +48,9 @@ final class OrderCheck
         }
         $missing = array_values(array_diff($loose, $ranks->flat()));
         if ($missing !== [] && count($loose) > 1) {
-            $findings[] = Finding::blocking('order.no_rank', $path, 'The right order does not say where every item belongs.', ['items' => $missing]);
+            $findings[] = Finding::blocking('order.no_rank', $path, 'The right order does not say where every item belongs.', [
+                'items' => $missing,
+            ]);
         } elseif (count($loose) > 1 && count(array_unique($ranks->of($loose))) < 2) {
             $findings[] = Finding::blocking('order.all_equal', $path, 'All items have the same rank, so every order is right.');
         }

@@ -4,23 +4,27 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Order;
 
+use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Item;
-use WideQuarry\Parts\Named;
-use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\WrittenNames;
 use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Item;
 use WideQuarry\Question\Key;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
-use WideQuarry\Question\Unready;
+use WideQuarry\Question\Scheme;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Scheme;
-use WideQuarry\Scoring\Sequence;
+use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Scoring\SequenceScoring;
 
 /** The learner puts items in sequence. Response: {"sequence": ["c", "a"]}, without the items that are given. */
-final class OrderKind implements PartKind
+final class OrderKind implements Kind
 {
+    use KindDefaults;
+
     private const TRIES = 40;
 
     public function name(): string
@@ -58,7 +62,7 @@ final class OrderKind implements PartKind
         return [];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $sequence = $response->sequence ?? null;
         if (! is_array($sequence) || ! array_is_list($sequence) || array_filter($sequence, is_string(...)) !== $sequence) {
@@ -70,7 +74,7 @@ final class OrderKind implements PartKind
             return PartOutcome::unreadable('order.unknown_item', "There is nothing \"$unknown[0]\" to put in order.");
         }
         if (count(array_unique($sequence)) < count($sequence)) {
-            return PartOutcome::unreadable('order.twice', 'An item stands in the sequence twice.');
+            return PartOutcome::unreadable('order.twice', 'An item is in the sequence twice.');
         }
         if ($sequence === []) {
             return PartOutcome::unanswered();
@@ -79,28 +83,34 @@ final class OrderKind implements PartKind
         return $part->scheme === Scheme::Person ? PartOutcome::needsMarking() : $this->judged($part, $loose, $sequence);
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part);
         $items = Item::filled($settings->items);
 
         return [
-            'items' => array_map(fn (Item $item): array => [...$item->shown($in->roll->written), 'given' => in_array($item->id, $settings->given, true)], $this->shown($part, $settings, $items, $seed)),
-            'layout' => $settings->layout, 'columns' => $settings->columns, 'caption' => (object) ['from' => $settings->from, 'to' => $settings->to], 'labels' => $settings->labels,
+            'items' => array_map(
+                fn (Item $item): array => [...$item->shown($in->roll->written), 'given' => in_array($item->id, $settings->given, true)],
+                $this->shown($part, $settings, $items, $seed),
+            ),
+            'layout' => $settings->layout,
+            'columns' => $settings->columns,
+            'caption' => (object) ['from' => $settings->from, 'to' => $settings->to],
+            'labels' => $settings->labels,
         ];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return (new OrderOnPaper)->part($presented, $paper);
+        return (new PrintedOrder)->part($presented, $paper);
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
-        return (new OrderOnPaper)->answers(self::ranks($part), $presented, $paper);
+        return (new PrintedOrder)->answers(self::ranks($part), $presented, $paper);
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         return (new OrderCheck)->findings($part, self::settings($part));
     }
@@ -110,11 +120,18 @@ final class OrderKind implements PartKind
         return array_column(self::settings($part)->items, 'html');
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function mapping(): KindMapping
+    {
+        return new OrderMapping;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
     {
         $settings = self::settings($part);
 
-        return (object) ['sequence' => array_values(array_diff(Named::items($settings->items)->several($written), $settings->given))];
+        return (object) [
+            'sequence' => array_values(array_diff(WrittenNames::items($settings->items)->several($written), $settings->given)),
+        ];
     }
 
     /**
@@ -125,11 +142,22 @@ final class OrderKind implements PartKind
     {
         $ranks = self::ranks($part)->of($loose);
         if (count($ranks) < 2) {
-            throw Unready::nothingRight("$part->path/key/rules");
+            throw NotScorable::nothingRight("$part->path/key/rules");
         }
-        $credit = (new Sequence($ranks, array_values(array_filter($sequence, fn (string $id): bool => isset($ranks[$id])))))->credit($part->scheme);
+        $credit = (new SequenceScoring(
+            $ranks,
+            array_values(array_filter($sequence, fn (string $id): bool => isset($ranks[$id]))),
+        ))->credit($part->scheme);
         $rule = $part->key->rules[0];
-        $trace = [['step' => 'sequence.counted', 'scheme' => $part->scheme->value, 'of' => count($ranks), 'given' => count($sequence), 'credit' => Exact::text($credit)]];
+        $trace = [
+            [
+                'step' => 'sequence.counted',
+                'scheme' => $part->scheme->value,
+                'of' => count($ranks),
+                'given' => count($sequence),
+                'credit' => Exact::text($credit),
+            ],
+        ];
 
         return PartOutcome::given($credit->multipliedBy($rule->credit()), $credit->isEqualTo(1) ? [$rule] : [], $trace);
     }
@@ -150,7 +178,11 @@ final class OrderKind implements PartKind
         for ($try = 0; $try < self::TRIES; $try++) {
             $loose = $stream->shuffled($loose);
             $sequence = array_values(array_filter(array_column($loose, 'id'), fn (string $id): bool => isset($ranks[$id])));
-            if (count($ranks) < 2 || count(array_unique($ranks)) < 2 || ! (new Sequence($ranks, $sequence))->credit(Scheme::All)->isEqualTo(1)) {
+            if (
+                count($ranks) < 2 ||
+                count(array_unique($ranks)) < 2 ||
+                ! (new SequenceScoring($ranks, $sequence))->credit(Scheme::All)->isEqualTo(1)
+            ) {
                 break;
             }
         }

@@ -6,7 +6,7 @@ namespace WideQuarry\Parts\Order;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Parts\Item;
+use WideQuarry\Question\Item;
 
 final readonly class OrderSettings
 {
@@ -14,8 +14,15 @@ final readonly class OrderSettings
      * @param  list<Item>  $items
      * @param  list<string>  $given  items that stand in their place already
      */
-    private function __construct(public array $items, public array $given, public string $layout, public int $columns, public string $from, public string $to, public string $labels)
-    {
+    private function __construct(
+        public array $items,
+        public array $given,
+        public string $layout,
+        public int $columns,
+        public string $from,
+        public string $to,
+        public string $labels,
+    ) {
     }
 
     /** @throws Malformed */
@@ -38,8 +45,13 @@ final readonly class OrderSettings
         $caption = $fields->object('caption', ['from', 'to']);
 
         return new self(
-            array_values($items), $given, $fields->oneOf('layout', ['column', 'row', 'grid', 'menu', 'sentence'], 'column'), $fields->int('columns', 2, 1, 8),
-            $caption->string('from', '', 1000), $caption->string('to', '', 1000), $fields->oneOf('labels', ['A', 'a', '1', 'i', 'none'], 'none'),
+            array_values($items),
+            $given,
+            $fields->oneOf('layout', ['column', 'row', 'grid', 'menu', 'sentence'], 'column'),
+            $fields->int('columns', 2, 1, 8),
+            $caption->string('from', '', 1000),
+            $caption->string('to', '', 1000),
+            $fields->oneOf('labels', ['A', 'a', '1', 'i', 'none'], 'none'),
         );
     }
 

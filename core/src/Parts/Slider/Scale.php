@@ -7,7 +7,7 @@ namespace WideQuarry\Parts\Slider;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Question\Unready;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Variables\Roll;
 
 /** The values a slider can be set to: from, from + step … up to `to`. */
@@ -17,12 +17,12 @@ final readonly class Scale
     {
     }
 
-    /** @throws Unready|\WideQuarry\Variables\RollProblem when there is no such scale */
+    /** @throws NotScorable|\WideQuarry\Variables\RollProblem when there is no such scale */
     public static function of(SliderSettings $settings, Roll $roll, string $path): self
     {
         $scale = new self($settings->from->number($roll), $settings->to->number($roll), $settings->step->number($roll));
         if (! $scale->isOne()) {
-            throw Unready::unreadableNumber(Exact::text($scale->step), "$path/settings/step");
+            throw NotScorable::unreadableNumber(Exact::text($scale->step), "$path/settings/step");
         }
 
         return $scale;
@@ -30,7 +30,9 @@ final readonly class Scale
 
     public function holds(BigRational $value): bool
     {
-        return $value->isGreaterThanOrEqualTo($this->from) && $value->isLessThanOrEqualTo($this->to) && $value->minus($this->from)->dividedBy($this->step)->simplified()->getDenominator()->isEqualTo(1);
+        return $value->isGreaterThanOrEqualTo($this->from) &&
+            $value->isLessThanOrEqualTo($this->to) &&
+            $value->minus($this->from)->dividedBy($this->step)->simplified()->getDenominator()->isEqualTo(1);
     }
 
     /** How many steps there are from one end to the other. */

@@ -4,29 +4,33 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Slider;
 
-use WideQuarry\Answer\NumberOn;
+use WideQuarry\Answer\NumberMatcher;
 use WideQuarry\Answer\NumberReading;
 use WideQuarry\Finding;
+use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\NotUnderstood;
-use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\TypedKeyCheck;
-use WideQuarry\Printing\Answer;
 use WideQuarry\Printing\Paper;
+use WideQuarry\Printing\PrintedAnswer;
 use WideQuarry\Question\Key;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
-use WideQuarry\Question\Unready;
+use WideQuarry\Question\Scheme;
+use WideQuarry\Question\UnreadableResponse;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Scoring\TypedOutcome;
 use WideQuarry\Variables\RollProblem;
 
 /** The learner sets a value on a scale. Response: {"value": "4"}. */
-final class SliderKind implements PartKind
+final class SliderKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'slider';
@@ -42,9 +46,9 @@ final class SliderKind implements PartKind
         return SliderSettings::read($json, $path);
     }
 
-    public function readOn(mixed $json, string $path): NumberOn
+    public function readOn(mixed $json, string $path): NumberMatcher
     {
-        return NumberOn::read($json, $path);
+        return NumberMatcher::read($json, $path);
     }
 
     public function schemes(): array
@@ -62,7 +66,7 @@ final class SliderKind implements PartKind
         return [];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $given = $response->value ?? null;
         if (! is_string($given)) {
@@ -79,53 +83,80 @@ final class SliderKind implements PartKind
             return PartOutcome::needsMarking();
         }
         $reading = NumberReading::understood($value, 'decimal', null, null);
-        $matching = array_values(array_filter($key->rules, fn (Rule $rule): bool => $rule->on instanceof NumberOn && $rule->on->matches($reading, $in->roll)));
+        $matching = array_values(
+            array_filter(
+                $key->rules,
+                fn (Rule $rule): bool => $rule->on instanceof NumberMatcher && $rule->on->matches($reading, $in->roll),
+            ),
+        );
 
         return TypedOutcome::of($matching, $key, []);
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part);
         try {
             $scale = Scale::of($settings, $in->roll, $part->path);
-        } catch (Unready) { // shown as it is while it is being written; the check says what is wrong
-            return ['from' => '0', 'to' => '0', 'step' => '1', 'captions' => (object) ['from' => $settings->low, 'to' => $settings->high]];
+        } catch (NotScorable) {
+            // shown as it is while it is being written; the check says what is wrong
+            return [
+                'from' => '0',
+                'to' => '0',
+                'step' => '1',
+                'captions' => (object) ['from' => $settings->low, 'to' => $settings->high],
+            ];
         }
 
-        return ['from' => Exact::text($scale->from), 'to' => Exact::text($scale->to), 'step' => Exact::text($scale->step), 'captions' => (object) ['from' => $settings->low, 'to' => $settings->high]];
+        return [
+            'from' => Exact::text($scale->from),
+            'to' => Exact::text($scale->to),
+            'step' => Exact::text($scale->step),
+            'captions' => (object) ['from' => $settings->low, 'to' => $settings->high],
+        ];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return (new SliderOnPaper)->part($presented);
+        return (new PrintedSlider)->part($presented);
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
         $answers = [];
         foreach ($part->key->rules as $rule) {
-            if ($rule->on instanceof NumberOn && $rule->credit()->isPositive()) {
-                $answers[] = new Answer(Paper::text($rule->on->inWords($in->roll, $in->language)), $rule->credit());
+            if ($rule->on instanceof NumberMatcher && $rule->credit()->isPositive()) {
+                $answers[] = new PrintedAnswer(Paper::text($rule->on->inWords($in->roll, $in->language)), $rule->credit());
             }
         }
 
         return $answers;
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         $findings = TypedKeyCheck::findings($part);
         try {
             $scale = Scale::of(self::settings($part), $in->roll, $part->path);
-        } catch (Unready|RollProblem) {
-            return [...$findings, Finding::blocking('slider.no_scale', "$part->path/settings/step", 'This is no scale: it needs an end above its beginning, and a step above nothing that fits between them.')];
+        } catch (NotScorable|RollProblem) {
+            return [
+                ...$findings,
+                Finding::blocking(
+                    'slider.no_scale',
+                    "$part->path/settings/step",
+                    'This is no scale: it needs an end above its beginning, and a step above nothing that fits between them.',
+                ),
+            ];
         }
         if (! $scale->holds($scale->to)) {
-            $findings[] = Finding::warning('slider.uneven', "$part->path/settings/to", 'The steps do not come out at the end of the scale, so the end cannot be set.');
+            $findings[] = Finding::warning(
+                'slider.uneven',
+                "$part->path/settings/to",
+                'The steps do not come out at the end of the scale, so the end cannot be set.',
+            );
         }
         foreach ($part->key->rules as $rule) {
-            assert($rule->on instanceof NumberOn);
+            assert($rule->on instanceof NumberMatcher);
             if ($rule->on->isEmpty()) {
                 $findings[] = Finding::blocking('rule.empty', "$rule->path/on", 'This rule names no number.');
             } elseif ($rule->credit()->isPositive() && $rule->on->answer !== 'otherwise' && ! $this->canBeSet($rule->on, $scale, $in)) {
@@ -138,20 +169,37 @@ final class SliderKind implements PartKind
 
     public function texts(Part $part): array
     {
-        return array_values(array_map(htmlspecialchars(...), array_filter([self::settings($part)->low, self::settings($part)->high], fn (string $words): bool => $words !== '')));
+        return array_values(
+            array_map(
+                htmlspecialchars(...),
+                array_filter([self::settings($part)->low, self::settings($part)->high], fn (string $words): bool => $words !== ''),
+            ),
+        );
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function mapping(): KindMapping
+    {
+        return new SliderMapping;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
     {
         $value = strtr(trim($written), [',' => '.', '−' => '-']);
 
-        return (object) ['value' => Exact::read($value) === null ? throw NotUnderstood::because("“{$written}” is no number.") : $value];
+        return (object) [
+            'value' => Exact::read($value) === null ? throw UnreadableResponse::because("“{$written}” is no number.") : $value,
+        ];
     }
 
-    private function canBeSet(NumberOn $on, Scale $scale, Circumstances $in): bool
+    private function canBeSet(NumberMatcher $on, Scale $scale, ScoringContext $in): bool
     {
         for ($i = 0; $i <= min(2000, $scale->steps()); $i++) {
-            if ($on->matches(NumberReading::understood($scale->from->plus($scale->step->multipliedBy($i)), 'decimal', null, null), $in->roll)) {
+            if (
+                $on->matches(
+                    NumberReading::understood($scale->from->plus($scale->step->multipliedBy($i)), 'decimal', null, null),
+                    $in->roll,
+                )
+            ) {
                 return true;
             }
         }

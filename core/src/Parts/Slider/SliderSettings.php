@@ -6,7 +6,7 @@ namespace WideQuarry\Parts\Slider;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Question\Value;
+use WideQuarry\Variables\Value;
 
 final readonly class SliderSettings
 {
@@ -21,6 +21,12 @@ final readonly class SliderSettings
         $value = fn (string $name, string $usual): Value => Value::read($fields->has($name) ? $fields->raw($name) : $usual, "$path/$name");
         $captions = $fields->object('captions', ['from', 'to']);
 
-        return new self($value('from', '0'), $value('to', '10'), $value('step', '1'), $captions->string('from', '', 1000), $captions->string('to', '', 1000));
+        return new self(
+            $value('from', '0'),
+            $value('to', '10'),
+            $value('step', '1'),
+            $captions->string('from', '', 1000),
+            $captions->string('to', '', 1000),
+        );
     }
 }

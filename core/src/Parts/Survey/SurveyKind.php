@@ -5,23 +5,27 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Survey;
 
 use WideQuarry\Finding;
+use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Json\Fields;
-use WideQuarry\Parts\Item;
-use WideQuarry\Parts\Named;
-use WideQuarry\Parts\NotUnderstood;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\PairCheck;
-use WideQuarry\Parts\PartKind;
+use WideQuarry\Parts\WrittenNames;
 use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Item;
 use WideQuarry\Question\Key;
 use WideQuarry\Question\Part;
+use WideQuarry\Question\Scheme;
+use WideQuarry\Question\UnreadableResponse;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
 
 /** The learner gives an opinion, by options or on a scale; nothing is right or wrong. Response: {"chosen": ["3"]}. */
-final class SurveyKind implements PartKind
+final class SurveyKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'survey';
@@ -57,7 +61,7 @@ final class SurveyKind implements PartKind
         return [];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $settings = self::settings($part);
         $chosen = $response->chosen ?? null;
@@ -70,19 +74,27 @@ final class SurveyKind implements PartKind
         return match (true) {
             $unknown !== [] => PartOutcome::unreadable('survey.unknown_option', "There is no answer \"$unknown[0]\"."),
             $chosen === [] => PartOutcome::unanswered(),
-            $max !== null && count(array_unique($chosen)) > $max => PartOutcome::unreadable('survey.too_many', "At most $max may be chosen; ".count(array_unique($chosen)).' were.'),
+            $max !== null && count(array_unique($chosen)) > $max => PartOutcome::unreadable(
+                'survey.too_many',
+                "At most $max may be chosen; ".count(array_unique($chosen)).' were.',
+            ),
             default => PartOutcome::unscored(),
         };
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part);
         $scale = $settings->scale;
 
         return [
-            'options' => array_map(fn (Item $option): array => $option->shown($in->roll->written), $scale === null ? Item::filled($settings->options) : []),
-            'scale' => $scale === null ? null : (object) ['from' => $scale[0], 'to' => $scale[1], 'captions' => (object) ['from' => $scale[2], 'to' => $scale[3]]],
+            'options' => array_map(
+                fn (Item $option): array => $option->shown($in->roll->written),
+                $scale === null ? Item::filled($settings->options) : [],
+            ),
+            'scale' => $scale === null
+                    ? null
+                    : (object) ['from' => $scale[0], 'to' => $scale[1], 'captions' => (object) ['from' => $scale[2], 'to' => $scale[3]]],
             'max' => $scale === null ? $settings->max : 1,
         ];
     }
@@ -96,31 +108,57 @@ final class SurveyKind implements PartKind
         if ($scale !== null) {
             $ends = fn (string $words): string => $words === '' ? '' : '<span>'.Paper::text($words).'</span>';
 
-            return '<div class="opinion">'.$ends($scale[2]).'<ul class="options many" style="--columns:'.count(self::settings($part)->ids()).'">'.implode('', array_map($box, self::settings($part)->ids())).'</ul>'.$ends($scale[3]).'</div>';
+            return '<div class="opinion">'.
+                $ends($scale[2]).
+                '<ul class="options many" style="--columns:'.
+                count(self::settings($part)->ids()).
+                '">'.
+                implode('', array_map($box, self::settings($part)->ids())).
+                '</ul>'.
+                $ends($scale[3]).
+                '</div>';
         }
 
-        return '<ul class="options" style="--columns:1">'.implode('', array_map(fn (array $option): string => $box($paper->inline($option['body'])), $options)).'</ul>';
+        return '<ul class="options" style="--columns:1">'.
+            implode('', array_map(fn (array $option): string => $box($paper->inline($option['body'])), $options)).
+            '</ul>';
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
         return [];
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         $settings = self::settings($part);
         $findings = PairCheck::items($settings->options, 'option', []);
         if ($settings->scale !== null && count($settings->ids()) < 2) {
-            $findings[] = Finding::blocking('survey.no_scale', "$part->path/settings/scale", 'A scale needs an end above its beginning, and a hundred steps at most.');
+            $findings[] = Finding::blocking(
+                'survey.no_scale',
+                "$part->path/settings/scale",
+                'A scale needs an end above its beginning, and a hundred steps at most.',
+            );
         } elseif ($settings->scale === null && count($settings->ids()) < 2) {
-            $findings[] = Finding::blocking('survey.too_few_options', "$part->path/settings/options", 'An opinion needs at least two answers to choose from.');
+            $findings[] = Finding::blocking(
+                'survey.too_few_options',
+                "$part->path/settings/options",
+                'An opinion needs at least two answers to choose from.',
+            );
         }
         if ($part->key->rules !== []) {
-            $findings[] = Finding::blocking('survey.key', "$part->path/key/rules", 'Nothing is right or wrong in a survey, so it has no key.');
+            $findings[] = Finding::blocking(
+                'survey.key',
+                "$part->path/key/rules",
+                'Nothing is right or wrong in a survey, so it has no key.',
+            );
         }
         if ($part->points()->isPositive()) {
-            $findings[] = Finding::warning('survey.points', "$part->path/points", 'A survey earns no points; give it none, so that nobody misses them.');
+            $findings[] = Finding::warning(
+                'survey.points',
+                "$part->path/points",
+                'A survey earns no points. Set its points to 0.',
+            );
         }
 
         return $findings;
@@ -131,16 +169,32 @@ final class SurveyKind implements PartKind
         return array_column(self::settings($part)->options, 'html');
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function mapping(): KindMapping
+    {
+        return new SurveyMapping;
+    }
+
+    public function isMarked(): bool
+    {
+        return false;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
     {
         $settings = self::settings($part);
 
         if ($settings->scale === null) {
-            return (object) ['chosen' => Named::items($settings->options)->several($written)];
+            return (object) ['chosen' => WrittenNames::items($settings->options)->several($written)];
         }
         $step = strtr(trim($written), ['−' => '-']);
 
-        return (object) ['chosen' => [in_array($step, $settings->ids(), true) ? $step : throw NotUnderstood::because("“{$written}” is no step of the scale.")]];
+        return (object) [
+            'chosen' => [
+                in_array($step, $settings->ids(), true)
+                    ? $step
+                    : throw UnreadableResponse::because("“{$written}” is no step of the scale."),
+            ],
+        ];
     }
 
     private static function settings(Part $part): SurveySettings

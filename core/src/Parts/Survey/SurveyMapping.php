@@ -6,23 +6,26 @@ namespace WideQuarry\Parts\Survey;
 
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
+use WideQuarry\Interchange\Qti30\Identifiers;
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Interchange\Qti30\MappingDefaults;
 use WideQuarry\Interchange\Qti30\Marking;
-use WideQuarry\Interchange\Qti30\Names;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Interchange\Qti30\Xml;
-use WideQuarry\Parts\Item;
+use WideQuarry\Question\Item;
 use WideQuarry\Question\Part;
 
 /** qti-choice-interaction without a correct response; data-opinion tells ours from a choice whose key is missing. */
 final class SurveyMapping implements KindMapping
 {
+    use MappingDefaults;
+
     private const DASH = ' – ';
 
-    public function kind(): string
+    public function shape(): null
     {
-        return 'survey';
+        return null;
     }
 
     public function on(string $value): string
@@ -32,7 +35,8 @@ final class SurveyMapping implements KindMapping
 
     public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
     {
-        return $interaction->localName === 'qti-choice-interaction' && in_array($interaction->getAttribute('data-opinion'), ['options', 'scale'], true);
+        return $interaction->localName === 'qti-choice-interaction' &&
+            in_array($interaction->getAttribute('data-opinion'), ['options', 'scale'], true);
     }
 
     public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): \stdClass
@@ -40,14 +44,41 @@ final class SurveyMapping implements KindMapping
         $choices = Xml::children($interaction, 'qti-simple-choice');
         $max = (int) (Xml::attribute($interaction, 'max-choices') ?? 1);
         if ($interaction->getAttribute('data-opinion') === 'scale') {
-            $numbers = array_map(fn (\DOMElement $choice): int => (int) strtr($choice->getAttribute('identifier'), ['n_' => '-', 'n' => '']), $choices);
+            $numbers = array_map(
+                fn (\DOMElement $choice): int => (int) strtr($choice->getAttribute('identifier'), ['n_' => '-', 'n' => '']),
+                $choices,
+            );
             $numbers = $numbers === [] ? [0] : $numbers;
-            $settings = ['options' => [], 'scale' => (object) ['from' => min($numbers), 'to' => max($numbers), 'captions' => (object) ['from' => self::caption($choices[0] ?? null), 'to' => self::caption(array_slice($choices, -1)[0] ?? null)]], 'max' => 1];
+            $settings = [
+                'options' => [],
+                'scale' => (object) [
+                    'from' => min($numbers),
+                    'to' => max($numbers),
+                    'captions' => (object) [
+                        'from' => self::caption($choices[0] ?? null),
+                        'to' => self::caption(array_slice($choices, -1)[0] ?? null),
+                    ],
+                ],
+                'max' => 1,
+            ];
         } else {
-            $settings = ['options' => array_map(fn (\DOMElement $choice): array => ['id' => $choice->getAttribute('identifier'), 'html' => $content($choice)], $choices), 'scale' => null, 'max' => $max > 0 ? $max : null];
+            $settings = [
+                'options' => array_map(
+                    fn (\DOMElement $choice): array => ['id' => $choice->getAttribute('identifier'), 'html' => $content($choice)],
+                    $choices,
+                ),
+                'scale' => null,
+                'max' => $max > 0 ? $max : null,
+            ];
         }
 
-        return (object) ['kind' => 'survey', 'points' => 0, 'settings' => (object) $settings, 'key' => (object) ['rules' => []], 'scoring' => new \stdClass];
+        return (object) [
+            'kind' => 'survey',
+            'points' => 0,
+            'settings' => (object) $settings,
+            'key' => (object) ['rules' => []],
+            'scoring' => new \stdClass(),
+        ];
     }
 
     /** What an end of a scale means stands after its number, so that learners elsewhere read it too. */
@@ -61,7 +92,15 @@ final class SurveyMapping implements KindMapping
         $settings = $part->settings;
         assert($settings instanceof SurveySettings);
 
-        $options = $settings->scale === null ? PlainPart::items($settings->options) : array_map(fn (string $id): array => ['id' => $id, 'html' => $id], $settings->ids());
+        $captions =
+            $settings->scale === null
+                ? []
+                : [$settings->ids()[0] => $settings->scale[2], array_slice($settings->ids(), -1)[0] => $settings->scale[3]];
+        $said = fn (string $id): string => $id.(($captions[$id] ?? '') === '' ? '' : self::DASH.htmlspecialchars($captions[$id]));
+        $options =
+            $settings->scale === null
+                ? PlainPart::items($settings->options)
+                : array_map(fn (string $id): array => ['id' => $id, 'html' => $said($id)], $settings->ids());
 
         return PlainPart::picks($options, $settings->scale === null ? $settings->max : 1, false);
     }
@@ -73,16 +112,41 @@ final class SurveyMapping implements KindMapping
         $max = $settings->scale === null ? $settings->max : 1;
         if ($settings->scale !== null) {
             $ends = [$settings->ids()[0] => $settings->scale[2], array_slice($settings->ids(), -1)[0] => $settings->scale[3]];
-            $choices = implode('', array_map(fn (string $number): string => '<qti-simple-choice identifier="'.(str_starts_with($number, '-') ? 'n_'.substr($number, 1) : "n$number")."\">$number".(($ends[$number] ?? '') === '' ? '' : self::DASH.Xml::escape($ends[$number])).'</qti-simple-choice>', $settings->ids()));
+            $choices = implode(
+                '',
+                array_map(
+                    fn (string $number): string => '<qti-simple-choice identifier="'.
+                        (str_starts_with($number, '-') ? 'n_'.substr($number, 1) : "n$number").
+                        "\">$number".
+                        (($ends[$number] ?? '') === '' ? '' : self::DASH.Xml::escape($ends[$number])).
+                        '</qti-simple-choice>',
+                    $settings->ids(),
+                ),
+            );
             $about = ' data-opinion="scale" orientation="horizontal"';
         } else {
-            $choices = implode('', array_map(fn (Item $option): string => '<qti-simple-choice identifier="'.Names::of($option->id).'">'.$content($option->html).'</qti-simple-choice>', $settings->options));
+            $choices = implode(
+                '',
+                array_map(
+                    fn (Item $option): string => '<qti-simple-choice identifier="'.
+                        Identifiers::of($option->id).
+                        '">'.
+                        $content($option->html).
+                        '</qti-simple-choice>',
+                    $settings->options,
+                ),
+            );
             $about = ' data-opinion="options"';
         }
 
         return new WrittenPart(
-            "<qti-response-declaration identifier=\"$response\" cardinality=\"".($max === 1 ? 'single' : 'multiple').'" base-type="identifier"/>',
-            "<qti-choice-interaction response-identifier=\"$response\" max-choices=\"".($max ?? 0)."\" shuffle=\"false\"$about>$choices</qti-choice-interaction>", '',
+            "<qti-response-declaration identifier=\"$response\" cardinality=\"".
+                ($max === 1 ? 'single' : 'multiple').
+                '" base-type="identifier"/>',
+            "<qti-choice-interaction response-identifier=\"$response\" max-choices=\"".
+                ($max ?? 0).
+                "\" shuffle=\"false\"$about>$choices</qti-choice-interaction>",
+            '',
         );
     }
 }

@@ -5,24 +5,29 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Text;
 
 use WideQuarry\Answer\Pattern;
-use WideQuarry\Answer\TypedOn;
-use WideQuarry\Answer\Words;
+use WideQuarry\Answer\TextMatcher;
+use WideQuarry\Converting\AnswerForm;
 use WideQuarry\Finding;
-use WideQuarry\Parts\PartKind;
+use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\TypedKeyCheck;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Question\Key;
 use WideQuarry\Question\Part;
-use WideQuarry\Question\Value;
+use WideQuarry\Question\Scheme;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Scoring\TextRuleMatcher;
 use WideQuarry\Scoring\TypedOutcome;
+use WideQuarry\Variables\Value;
 
 /** The learner types a word or phrase. Response: {"text": "…"}. */
-final class TextKind implements PartKind
+final class TextKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'text';
@@ -38,9 +43,9 @@ final class TextKind implements PartKind
         return TextSettings::read($json, $path);
     }
 
-    public function readOn(mixed $json, string $path): TypedOn
+    public function readOn(mixed $json, string $path): TextMatcher
     {
-        return TypedOn::read($json, $path);
+        return TextMatcher::read($json, $path);
     }
 
     public function schemes(): array
@@ -58,7 +63,7 @@ final class TextKind implements PartKind
         return [];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $text = $response->text ?? null;
         if (! is_string($text)) {
@@ -70,12 +75,16 @@ final class TextKind implements PartKind
         if ($part->scheme === Scheme::Person) {
             return PartOutcome::needsMarking();
         }
-        [$matching, $trace] = (new Words($in->normalise->overriddenBy(self::settings($part->settings)->normalise), $in->language, $in->roll))->match($text, $key);
+        [$matching, $trace] = (new TextRuleMatcher(
+            $in->normalise->overriddenBy(self::settings($part->settings)->normalise),
+            $in->language,
+            $in->roll,
+        ))->match($text, $key);
 
         return TypedOutcome::of($matching, $key, $trace);
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part->settings);
 
@@ -84,26 +93,30 @@ final class TextKind implements PartKind
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return (new TextOnPaper)->part($presented, $paper);
+        return (new PrintedText)->part($presented, $paper);
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
-        return (new TextOnPaper)->answers($part, $presented, $in, $paper);
+        return (new PrintedText)->answers($part, $presented, $in, $paper);
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         $findings = TypedKeyCheck::findings($part);
         foreach ($part->key->rules as $rule) {
             $on = $rule->on;
-            assert($on instanceof TypedOn);
+            assert($on instanceof TextMatcher);
             if ($on->answer === 'shape') {
                 $problem = Pattern::of($on->pattern, $on->anchored, true)->problem;
                 if ($problem !== null) {
                     $findings[] = Finding::blocking('shape.unreadable', "$on->path/pattern", $problem);
                 } elseif (Pattern::of($on->pattern, $on->anchored, true)->matches(str_repeat('a', 60).' ') === null) {
-                    $findings[] = Finding::warning('shape.slow', "$on->path/pattern", 'This shape gives up on some answers: it can be tried in too many ways.');
+                    $findings[] = Finding::warning(
+                        'shape.slow',
+                        "$on->path/pattern",
+                        'This shape gives up on some answers: it can be tried in too many ways.',
+                    );
                 }
             } elseif ($on->answer !== 'otherwise' && $on->texts === []) {
                 $findings[] = Finding::blocking('rule.empty', "$on->path/text", 'This rule names no answer.');
@@ -117,14 +130,29 @@ final class TextKind implements PartKind
     {
         $texts = [];
         foreach ($part->key->rules as $rule) {
-            assert($rule->on instanceof TypedOn);
+            assert($rule->on instanceof TextMatcher);
             array_push($texts, ...array_map(fn (Value $text): string => htmlspecialchars($text->source()), $rule->on->texts));
         }
 
         return $texts;
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function answerForm(): AnswerForm
+    {
+        return new TextForm;
+    }
+
+    public function mapping(): KindMapping
+    {
+        return new TextMapping;
+    }
+
+    public function canShareAnswers(): bool
+    {
+        return true;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
     {
         return (object) ['text' => $written];
     }

@@ -19,8 +19,10 @@ final readonly class TextSettings
         $fields = Fields::of($json, $path, ['width', 'lines', 'placeholder', 'normalise']);
 
         return new self(
-            $fields->int('width', 20, 1, 200), $fields->int('lines', 1, 1, 40), $fields->string('placeholder'),
-            NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass, "$path/normalise"),
+            $fields->int('width', 20, 1, 200),
+            $fields->int('lines', 1, 1, 40),
+            $fields->string('placeholder'),
+            NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass(), "$path/normalise"),
         );
     }
 }

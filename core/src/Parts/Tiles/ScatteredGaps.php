@@ -5,17 +5,16 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Tiles;
 
 use Brick\Math\BigRational;
-use WideQuarry\Interchange\Qti30\Credit;
-use WideQuarry\Interchange\Qti30\Names;
-use WideQuarry\Interchange\Qti30\Scored;
+use WideQuarry\Interchange\Qti30\Identifiers;
+use WideQuarry\Interchange\Qti30\ScoredResponse;
+use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Numbers\Exact;
-use WideQuarry\Parts\Item;
-use WideQuarry\Parts\PairCheck;
-use WideQuarry\Parts\PairOn;
+use WideQuarry\Question\Item;
+use WideQuarry\Question\PairTarget;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /**
  * Gaps of tiles among answers of other kinds: no interaction of QTI may stand inside another, so each gap becomes a drop-down
@@ -34,13 +33,31 @@ final readonly class ScatteredGaps
     /** @param  \Closure(string): string  $content */
     public function write(string $response, \Closure $content): WrittenPart
     {
-        $options = implode('', array_map(fn (Item $tile): string => '<qti-inline-choice identifier="'.Names::of($tile->id).'">'.preg_replace('~^<p>(.*)</p>$~s', '$1', $content($tile->html)).'</qti-inline-choice>', $this->tiles));
-        $right = PairCheck::right($this->part);
-        $n = count(array_unique(array_map(fn (PairOn $pair): string => $pair->first, $right)));
-        $losses = [['tiles.scattered', 'Tiles whose gaps stand among other answers are written as drop-downs: how often a tile may be used is not held to there.']];
+        $options = implode(
+            '',
+            array_map(
+                fn (Item $tile): string => '<qti-inline-choice identifier="'.
+                    Identifiers::of($tile->id).
+                    '">'.
+                    preg_replace('~^<p>(.*)</p>$~s', '$1', $content($tile->html)).
+                    '</qti-inline-choice>',
+                $this->tiles,
+            ),
+        );
+        $right = PairTarget::earning($this->part);
+        $n = count(array_unique(array_map(fn (PairTarget $pair): string => $pair->first, $right)));
+        $losses = [
+            [
+                'tiles.scattered',
+                'Tiles whose gaps stand among other answers are written as drop-downs: how often a tile may be used is not held to there.',
+            ],
+        ];
         $scheme = $this->part->scheme;
         if (in_array($scheme, [Scheme::Balance, Scheme::Judge], true)) {
-            $losses[] = ['tiles.scattered_scheme', 'How gaps filled wrongly are weighed is not written: each right gap earns its share there.'];
+            $losses[] = [
+                'tiles.scattered_scheme',
+                'How gaps filled wrongly are weighed is not written: each right gap earns its share there.',
+            ];
             $scheme = Scheme::Each;
         }
         $declarations = '';
@@ -48,29 +65,65 @@ final readonly class ScatteredGaps
         foreach ($this->gaps as $i => $gap) {
             $id = $i === 0 ? $response : "{$response}_".($i + 1);
             $responses[] = $id;
-            $places[$gap] = "<qti-inline-choice-interaction response-identifier=\"$id\" shuffle=\"false\">$options</qti-inline-choice-interaction>";
+            $places[
+                $gap
+            ] = "<qti-inline-choice-interaction response-identifier=\"$id\" shuffle=\"false\">$options</qti-inline-choice-interaction>";
             $declarations .= $this->declaration($id, $gap, $scheme, $right, max(1, $n));
             foreach ($this->part->key->rules as $rule) {
-                if ($rule->on instanceof PairOn && $rule->on->first === $gap) {
-                    $matches[] = [[$rule, "<qti-match><qti-variable identifier=\"$id\"/><qti-base-value base-type=\"identifier\">".Names::of($rule->on->second).'</qti-base-value></qti-match>']];
+                if ($rule->on instanceof PairTarget && $rule->on->first === $gap) {
+                    $matches[] = [
+                        [
+                            $rule,
+                            "<qti-match><qti-variable identifier=\"$id\"/><qti-base-value base-type=\"identifier\">".
+                            Identifiers::of($rule->on->second).
+                            '</qti-base-value></qti-match>',
+                        ],
+                    ];
                 }
             }
         }
 
-        return new WrittenPart($declarations, '', $responses === [] ? '' : Scored::processing($this->part, "SCORE_$response", $responses, '', $scheme), $losses, $matches, $places);
+        return new WrittenPart(
+            $declarations,
+            '',
+            $responses === [] ? '' : ScoredResponse::processing($this->part, "SCORE_$response", $responses, '', $scheme),
+            $losses,
+            $matches,
+            $places,
+        );
     }
 
-    /** @param  list<PairOn>  $right */
+    /** @param  list<PairTarget>  $right */
     private function declaration(string $id, string $gap, Scheme $scheme, array $right, int $n): string
     {
-        $here = array_values(array_filter($right, fn (PairOn $pair): bool => $pair->first === $gap));
-        $correct = $here === [] || $scheme === Scheme::Person ? '' : '<qti-correct-response><qti-value>'.Names::of($here[0]->second).'</qti-value></qti-correct-response>';
+        $here = array_values(array_filter($right, fn (PairTarget $pair): bool => $pair->first === $gap));
+        $correct =
+            $here === [] || $scheme === Scheme::Person
+                ? ''
+                : '<qti-correct-response><qti-value>'.Identifiers::of($here[0]->second).'</qti-value></qti-correct-response>';
         $points = $this->part->points();
-        $value = fn (Rule $rule): BigRational => $scheme === Scheme::Weights ? $rule->credit()->multipliedBy($points) : ($rule->credit()->isPositive() ? $points->dividedBy($n) : Exact::zero());
-        $entries = implode('', array_map(fn (Rule $rule): string => $rule->on instanceof PairOn && $rule->on->first === $gap ? '<qti-map-entry map-key="'.Names::of($rule->on->second).'" mapped-value="'.Credit::float($value($rule)).'"/>' : '', $this->part->key->rules));
-        $default = $scheme === Scheme::Weights ? Credit::float($this->part->key->default()->multipliedBy($points)) : '0';
+        $value = fn (Rule $rule): BigRational => $scheme === Scheme::Weights
+            ? $rule->credit()->multipliedBy($points)
+            : ($rule->credit()->isPositive()
+                ? $points->dividedBy($n)
+                : Exact::zero());
+        $entries = implode(
+            '',
+            array_map(
+                fn (Rule $rule): string => $rule->on instanceof PairTarget && $rule->on->first === $gap
+                    ? '<qti-map-entry map-key="'.
+                        Identifiers::of($rule->on->second).
+                        '" mapped-value="'.
+                        ScoreFloats::float($value($rule)).
+                        '"/>'
+                    : '',
+                $this->part->key->rules,
+            ),
+        );
+        $default = $scheme === Scheme::Weights ? ScoreFloats::float($this->part->key->default()->multipliedBy($points)) : '0';
         $mapping = $scheme === Scheme::Person || $entries === '' ? '' : "<qti-mapping default-value=\"$default\">$entries</qti-mapping>";
 
-        return "<qti-response-declaration identifier=\"$id\" cardinality=\"single\" base-type=\"identifier\">$correct$mapping</qti-response-declaration>";
+        return "<qti-response-declaration identifier=\"$id\" cardinality=\"single\" ".
+            "base-type=\"identifier\">$correct$mapping</qti-response-declaration>";
     }
 }

@@ -5,11 +5,12 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Tiles;
 
 use WideQuarry\Finding;
-use WideQuarry\Parts\Capacity;
-use WideQuarry\Parts\Item;
+use WideQuarry\Parts\MaximumMatching;
 use WideQuarry\Parts\PairCheck;
+use WideQuarry\Question\Item;
+use WideQuarry\Question\PairTarget;
 use WideQuarry\Question\Part;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Question\Scheme;
 
 /** What an author should mend in tiles and their gaps. */
 final class TilesCheck
@@ -25,7 +26,10 @@ final class TilesCheck
     public function findings(Part $part, array $tiles, array $gaps): array
     {
         $at = "$part->path/settings/tiles";
-        $findings = [...PairCheck::items($tiles, 'tile', PairCheck::named($part)), ...PairCheck::key($part, $gaps, array_column($tiles, 'id'), ['gap', 'tile'])];
+        $findings = [
+            ...PairCheck::items($tiles, 'tile', PairCheck::named($part)),
+            ...PairCheck::key($part, $gaps, array_column($tiles, 'id'), ['gap', 'tile']),
+        ];
         $filled = count(Item::filled($tiles));
         if ($filled === 0) {
             $findings[] = Finding::blocking('tiles.none', $at, 'There is no tile yet.');
@@ -33,23 +37,36 @@ final class TilesCheck
             $findings[] = Finding::warning('tiles.many', $at, "$filled tiles are more than anybody can look through.");
         }
         if ($gaps === []) {
-            return [...$findings, Finding::blocking('tiles.no_gaps', $part->path, 'No gap of the text takes these tiles. Select a word and make it a gap.')];
+            return [
+                ...$findings,
+                Finding::blocking('tiles.no_gaps', $part->path, 'No gap of the text takes these tiles. Select a word and make it a gap.'),
+            ];
         }
         foreach (array_keys(array_filter(array_count_values($gaps), fn (int $times): bool => $times > 1)) as $gap) {
-            $findings[] = Finding::blocking('gap.repeated', $part->path, "The gap \"$gap\" stands in the text twice.", ['gap' => (string) $gap]);
+            $findings[] = Finding::blocking('gap.repeated', $part->path, "The gap \"$gap\" stands in the text twice.", [
+                'gap' => (string) $gap,
+            ]);
         }
         $credits = PairCheck::credits($part);
         $open = array_filter($gaps, fn (string $gap): bool => ! isset($credits["=$gap"]));
         foreach ($part->scheme === Scheme::Person || $credits === [] ? [] : $open as $i => $gap) {
-            $findings[] = Finding::warning('gap.no_tile', $part->path, 'Gap '.($i + 1).' has no right tile: it has to stay empty.', ['gap' => $gap]);
+            $findings[] = Finding::warning('gap.no_tile', $part->path, 'Gap '.($i + 1).' has no right tile: it has to stay empty.', [
+                'gap' => $gap,
+            ]);
         }
 
         return [
             ...$findings,
             ...PairCheck::reach($part, array_map(fn (array $of) => $of[0], array_values($credits))),
-            ...Capacity::findings(
-                'tiles.not_enough', "$part->path/key/rules", PairCheck::right($part), $tiles,
-                fn (Item $tile, int $needed): string => PairCheck::words($tile)." is the answer of $needed gaps, but may be used ".($tile->limit === 1 ? 'once' : "$tile->limit times").'. Let it be used more often.',
+            ...MaximumMatching::findings(
+                'tiles.not_enough',
+                "$part->path/key/rules",
+                PairTarget::earning($part),
+                $tiles,
+                fn (Item $tile, int $needed): string => PairCheck::words($tile).
+                    " is the answer of $needed gaps, but may be used ".
+                    ($tile->limit === 1 ? 'once' : "$tile->limit times").
+                    '. Let it be used more often.',
                 'Not every gap can have a right tile at once: some tile is needed more often than it may be used.',
             ),
         ];

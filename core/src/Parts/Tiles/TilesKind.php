@@ -4,25 +4,29 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Tiles;
 
-use WideQuarry\Parts\Item;
-use WideQuarry\Parts\Named;
-use WideQuarry\Parts\NotUnderstood;
-use WideQuarry\Parts\PairCheck;
-use WideQuarry\Parts\PairOn;
-use WideQuarry\Parts\Pairs;
-use WideQuarry\Parts\PartKind;
-use WideQuarry\Parts\Shuffled;
+use WideQuarry\Converting\AnswerForm;
+use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Parts\Kind;
+use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\PairScoring;
+use WideQuarry\Parts\ShuffledItems;
+use WideQuarry\Parts\WrittenNames;
 use WideQuarry\Printing\Paper;
+use WideQuarry\Question\Item;
 use WideQuarry\Question\Key;
+use WideQuarry\Question\PairTarget;
 use WideQuarry\Question\Part;
+use WideQuarry\Question\Scheme;
+use WideQuarry\Question\UnreadableResponse;
 use WideQuarry\Random\Seed;
-use WideQuarry\Scoring\Circumstances;
 use WideQuarry\Scoring\PartOutcome;
-use WideQuarry\Scoring\Scheme;
+use WideQuarry\Scoring\ScoringContext;
 
 /** The learner puts tiles into gaps of the text. Response: {"gaps": {"g1": "t3"}}. */
-final class TilesKind implements PartKind
+final class TilesKind implements Kind
 {
+    use KindDefaults;
+
     public function name(): string
     {
         return 'tiles';
@@ -38,9 +42,9 @@ final class TilesKind implements PartKind
         return TilesSettings::read($json, $path);
     }
 
-    public function readOn(mixed $json, string $path): PairOn
+    public function readOn(mixed $json, string $path): PairTarget
     {
-        return PairOn::read($json, $path);
+        return PairTarget::read($json, $path);
     }
 
     public function schemes(): array
@@ -58,10 +62,10 @@ final class TilesKind implements PartKind
         return ['cost' => '1'];
     }
 
-    public function score(Part $part, Key $key, \stdClass $response, Circumstances $in): PartOutcome
+    public function score(Part $part, Key $key, \stdClass $response, ScoringContext $in): PartOutcome
     {
         $filled = $response->gaps ?? null;
-        if (! $filled instanceof \stdClass) {
+        if (! ($filled instanceof \stdClass)) {
             return PartOutcome::unreadable('response.shape', 'The response to tiles is {"gaps": {gap id: tile id}}.');
         }
         $tiles = self::settings($part)->tiles;
@@ -75,7 +79,10 @@ final class TilesKind implements PartKind
             }
             $tile = is_string($id) ? Item::find($tiles, $id) : null;
             if ($tile === null) {
-                return PartOutcome::unreadable('tiles.unknown_tile', is_string($id) ? "There is no tile \"$id\"." : 'A gap holds the identifier of a tile.');
+                return PartOutcome::unreadable(
+                    'tiles.unknown_tile',
+                    is_string($id) ? "There is no tile \"$id\"." : 'A gap holds the identifier of a tile.',
+                );
             }
             $times["=$tile->id"] = ($times["=$tile->id"] ?? 0) + 1;
             if ($tile->limit !== null && $times["=$tile->id"] > $tile->limit) {
@@ -84,29 +91,32 @@ final class TilesKind implements PartKind
             $given[] = [$gap, $tile->id];
         }
 
-        return $given === [] ? PartOutcome::unanswered() : Pairs::byFirst($part, $given, $gaps);
+        return $given === [] ? PartOutcome::unanswered() : PairScoring::byFirst($part, $given, $gaps);
     }
 
-    public function present(Part $part, Circumstances $in, Seed $seed): array
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part);
         $tiles = Item::filled($settings->tiles);
-        $tiles = $settings->shuffle ? Shuffled::away($seed, $part->id, $tiles, PairCheck::right($part)) : $tiles;
+        $tiles = $settings->shuffle ? ShuffledItems::away($seed, $part->id, $tiles, PairTarget::earning($part)) : $tiles;
 
-        return ['tiles' => array_map(fn (Item $tile): array => [...$tile->shown($in->roll->written), 'uses' => $tile->limit], $tiles), 'gaps' => $in->gaps->of($part->id)];
+        return [
+            'tiles' => array_map(fn (Item $tile): array => [...$tile->shown($in->roll->written), 'uses' => $tile->limit], $tiles),
+            'gaps' => $in->gaps->of($part->id),
+        ];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return (new TilesOnPaper)->part($presented, $paper);
+        return (new PrintedTiles)->part($presented, $paper);
     }
 
-    public function answers(Part $part, array $presented, Circumstances $in, Paper $paper): array
+    public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
-        return (new TilesOnPaper)->answers($part, $presented, $paper);
+        return (new PrintedTiles)->answers($part, $presented, $paper);
     }
 
-    public function check(Part $part, Circumstances $in): array
+    public function check(Part $part, ScoringContext $in): array
     {
         return (new TilesCheck)->findings($part, self::settings($part)->tiles, $in->gaps->of($part->id));
     }
@@ -116,16 +126,35 @@ final class TilesKind implements PartKind
         return array_column(self::settings($part)->tiles, 'html');
     }
 
-    public function written(Part $part, string $written, Circumstances $in): \stdClass
+    public function answerForm(): AnswerForm
+    {
+        return new TilesForm;
+    }
+
+    public function mapping(): KindMapping
+    {
+        return new TilesMapping;
+    }
+
+    public function fillsGaps(): bool
+    {
+        return true;
+    }
+
+    public function written(Part $part, string $written, ScoringContext $in): \stdClass
     {
         $gaps = $in->gaps->of($part->id);
         $given = array_map(trim(...), explode(str_contains($written, ';') || count($gaps) === 1 ? ';' : ',', $written));
         if (count($given) > count($gaps)) {
-            throw NotUnderstood::because(count($given).' tiles were written for '.(count($gaps) === 1 ? 'one gap.' : count($gaps).' gaps.'));
+            throw UnreadableResponse::because(
+                count($given).' tiles were written for '.(count($gaps) === 1 ? 'one gap.' : count($gaps).' gaps.'),
+            );
         }
         $filled = [];
         foreach ($given as $i => $tile) {
-            $tile === '' || $tile === '-' || $filled[$gaps[$i]] = Named::items(self::settings($part)->tiles)->one($tile);
+            if ($tile !== '' && $tile !== '-') {
+                $filled[$gaps[$i]] = WrittenNames::items(self::settings($part)->tiles)->one($tile);
+            }
         }
 
         return (object) ['gaps' => (object) $filled];

@@ -4,25 +4,49 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Tiles;
 
+use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
+use WideQuarry\Interchange\Qti30\Identifiers;
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Interchange\Qti30\MappingDefaults;
 use WideQuarry\Interchange\Qti30\Marking;
-use WideQuarry\Interchange\Qti30\Names;
 use WideQuarry\Interchange\Qti30\PairReader;
 use WideQuarry\Interchange\Qti30\PairWriter;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Interchange\Qti30\Xml;
-use WideQuarry\Parts\Item;
+use WideQuarry\Question\Item;
 use WideQuarry\Question\Part;
 
 /** qti-gap-match-interaction around the text that has the gaps; drop-downs where other parts stand among them. */
 final class TilesMapping implements KindMapping
 {
-    public function kind(): string
+    use MappingDefaults;
+
+    public function shape(): AnswerShape
     {
-        return 'tiles';
+        return AnswerShape::Pairs;
+    }
+
+    public function choices(\stdClass $settings, array $gaps): array
+    {
+        return [$gaps, self::identifiers($settings, 'tiles')];
+    }
+
+    public function mayRepeat(\stdClass $settings): bool
+    {
+        return false;
+    }
+
+    public function isReversed(): bool
+    {
+        return true;
+    }
+
+    public function toResponse(array $given, string $language): \stdClass
+    {
+        return (object) ['gaps' => (object) array_column(self::pairs($given), 1, 0)];
     }
 
     public function on(string $value): array
@@ -32,7 +56,8 @@ final class TilesMapping implements KindMapping
 
     public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
     {
-        return $interaction->localName === 'qti-gap-match-interaction' && ($declaration === null || $declaration->baseType === 'directedPair');
+        return $interaction->localName === 'qti-gap-match-interaction' &&
+            ($declaration === null || $declaration->baseType === 'directedPair');
     }
 
     public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): ?\stdClass
@@ -51,7 +76,12 @@ final class TilesMapping implements KindMapping
             $gap->parentNode?->replaceChild($place, $gap);
         }
 
-        return (new PairReader(true))->part('tiles', ['tiles' => $tiles, 'shuffle' => $interaction->getAttribute('shuffle') === 'true'], $declaration, $marking);
+        return (new PairReader(true))->part(
+            'tiles',
+            ['tiles' => $tiles, 'shuffle' => $interaction->getAttribute('shuffle') === 'true'],
+            $declaration,
+            $marking,
+        );
     }
 
     public function plain(Part $part, WriteContext $in): PlainPart
@@ -61,7 +91,14 @@ final class TilesMapping implements KindMapping
 
         $limited = array_filter($settings->tiles, fn (Item $tile): bool => $tile->limit !== null) !== [];
 
-        return PlainPart::pairs(array_map(fn (string $gap): array => ['id' => $gap, 'html' => ''], $in->gaps->of($part->id)), PlainPart::items($settings->tiles), false, true, true, $limited ? [['pairs.limits', 'How often a tile may be used is not held to there: each gap is a list of all tiles.']] : []);
+        return PlainPart::pairs(
+            array_map(fn (string $gap): array => ['id' => $gap, 'html' => ''], $in->gaps->of($part->id)),
+            PlainPart::items($settings->tiles),
+            false,
+            true,
+            true,
+            $limited ? [['pairs.limits', 'How often a tile may be used is not held to there: each gap is a list of all tiles.']] : [],
+        );
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart
@@ -72,13 +109,35 @@ final class TilesMapping implements KindMapping
         if (in_array($part->id, $in->scattered, true)) {
             return (new ScatteredGaps($part, $settings->tiles, $gaps))->write($response, $content);
         }
-        $tiles = implode('', array_map(fn (Item $tile): string => '<qti-gap-text identifier="'.Names::of($tile->id).'" match-max="'.($tile->limit ?? 0).'">'.preg_replace('~^<p>(.*)</p>$~s', '$1', $content($tile->html)).'</qti-gap-text>', $settings->tiles));
-        $written = (new PairWriter($part, true, $gaps, array_map(fn (Item $tile): string => $tile->id, $settings->tiles), true))->write($response, $tiles);
+        $tiles = implode(
+            '',
+            array_map(
+                fn (Item $tile): string => '<qti-gap-text identifier="'.
+                    Identifiers::of($tile->id).
+                    '" match-max="'.
+                    ($tile->limit ?? 0).
+                    '">'.
+                    preg_replace('~^<p>(.*)</p>$~s', '$1', $content($tile->html)).
+                    '</qti-gap-text>',
+                $settings->tiles,
+            ),
+        );
+        $written = (new PairWriter($part, true, $gaps, array_map(fn (Item $tile): string => $tile->id, $settings->tiles), true))->write(
+            $response,
+            $tiles,
+        );
         $places = [];
         foreach ($gaps as $gap) {
-            $places[$gap] = '<qti-gap identifier="'.Names::of($gap).'"/>';
+            $places[$gap] = '<qti-gap identifier="'.Identifiers::of($gap).'"/>';
         }
 
-        return new WrittenPart($written->declaration, $written->interaction, $written->processing, $written->losses, $written->matches, $places);
+        return new WrittenPart(
+            $written->declaration,
+            $written->interaction,
+            $written->processing,
+            $written->losses,
+            $written->matches,
+            $places,
+        );
     }
 }

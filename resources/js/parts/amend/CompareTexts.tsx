@@ -2,18 +2,18 @@ import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { faultsOf } from '@/api/actions'
 import type { Rule } from '@/api/question'
-import { Button } from '@/components/Button'
-import { Dialog } from '@/components/Dialog'
-import { control, Field } from '@/components/Field'
-import { useTell } from '@/components/Toasts'
 import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { Dialog } from '@/ui/Dialog'
+import { control, Field } from '@/ui/Field'
+import { useToast } from '@/ui/Toasts'
 import { words } from './words'
 
 type Props = { faulty: string; onClose: () => void; onMade: (html: string, rules: Rule[]) => void }
 
 /** The faulty and the right text side by side; where they differ is a fault, and what is right there is known. */
 export function CompareTexts({ faulty: start, onClose, onMade }: Props) {
-  const tell = useTell()
+  const tell = useToast()
   const [faulty, setFaulty] = useState(start)
   const [right, setRight] = useState(start)
   const find = useMutation({

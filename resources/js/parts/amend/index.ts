@@ -1,5 +1,5 @@
 import type { TreeNode } from '@/api/question'
-import { lazyAgain } from '@/components/lazyAgain'
+import { lazyAgain } from '@/lib/lazyAgain'
 import { definePart } from '../definePart'
 import { piecesOf } from '../pieces'
 import { pieceWords } from '../pieceWords'

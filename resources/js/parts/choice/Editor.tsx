@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react'
 import type { Part, Rule } from '@/api/question'
-import { Button } from '@/components/Button'
 import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
 import type { EditorProps } from '../definePart'
 import { toHtml } from '../html'
@@ -73,8 +73,8 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
         />
       }
     >
-      <table ref={table} className="w-full border-collapse">
-        <thead>
+      <table ref={table} className="w-full border-collapse max-sm:block">
+        <thead className="max-sm:sr-only">
           <tr className="text-left text-caption text-second">
             <th className="w-10 px-2 py-1 font-normal">{texts.parts.key}</th>
             <th className="px-2 py-1 font-semibold">{texts.parts.option}</th>
@@ -83,7 +83,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
             <td className="w-16" />
           </tr>
         </thead>
-        <tbody>
+        <tbody className="max-sm:block">
           {options.map((option, i) => (
             <OptionRow
               key={option.id}

@@ -1,6 +1,6 @@
 import type { Rule } from '@/api/question'
-import { RichTree } from '@/components/RichTree'
 import { percent, texts } from '@/texts'
+import { RichTree } from '@/ui/RichTree'
 import type { LearnerProps, OptionShown } from '../definePart'
 import { toWords } from '../html'
 
@@ -11,6 +11,9 @@ export const signs: Record<string, (i: number) => string> = {
   i: (i) => ['i', 'ii', 'iii', 'iv', 'v', 'vi', 'vii', 'viii', 'ix', 'x', 'xi', 'xii'][i] ?? String(i + 1),
   none: () => '',
 }
+
+/** An option may have no text while the question is being written. */
+const isEmpty = (option: OptionShown) => option.body.every((node) => Array.isArray(node) && node.length <= 2)
 
 /** Options to pick from; with the key shown, each says what it earns and what it answers. */
 export function Learner({ part, response, onChange, disabled, keyOf }: LearnerProps) {
@@ -37,6 +40,7 @@ export function Learner({ part, response, onChange, disabled, keyOf }: LearnerPr
               name={`choice-${part.id}`}
               className="mt-1.5 size-4 flex-none accent-(--color-accent)"
               checked={chosen.includes(option.id)}
+              aria-label={isEmpty(option) ? texts.parts.optionNamed(signs.A?.(i) ?? '') : undefined}
               onChange={(event) => pick(option.id, event.target.checked)}
             />
             {sign(i) === '' ? null : (

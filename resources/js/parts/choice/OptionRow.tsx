@@ -1,9 +1,10 @@
-import { Pin, Trash2 } from 'lucide-react'
+import { Pin } from 'lucide-react'
 import type { Feedback, Rule } from '@/api/question'
-import { LazyRich } from '@/components/LazyRich'
 import { texts } from '@/texts'
+import { LazyRich } from '@/ui/LazyRich'
 import { Credit } from '../Credit'
 import { FeedbackField } from '../FeedbackField'
+import { RemoveButton } from '../RemoveButton'
 import type { Option } from './optionKey'
 
 type Props = {
@@ -41,7 +42,9 @@ export function OptionRow(props: Props) {
     return true
   }
   return (
-    <tr className={`border-hairline border-t align-top ${isKey ? 'bg-accent-tint' : ''}`}>
+    <tr
+      className={`border-hairline border-t align-top max-sm:grid max-sm:grid-cols-[2.75rem_minmax(0,1fr)_auto] ${isKey ? 'bg-accent-tint' : ''}`}
+    >
       <td className="px-2 py-1.5">
         <button
           type="button"
@@ -54,7 +57,7 @@ export function OptionRow(props: Props) {
           {sign || (isKey ? '✓' : '·')}
         </button>
       </td>
-      <td className="min-w-40 px-2 py-1.5" data-option="">
+      <td className="px-2 py-1.5 sm:min-w-40" data-option="">
         <LazyRich
           value={option.html}
           label={name}
@@ -69,13 +72,13 @@ export function OptionRow(props: Props) {
         />
         {wrong ? <p className="text-caption text-problem">{wrong}</p> : null}
       </td>
-      <td className="whitespace-nowrap px-2 py-1.5 text-right">
+      <td className="whitespace-nowrap px-2 py-1.5 text-right max-sm:col-start-3 max-sm:row-start-1">
         <Credit value={rule?.credit ?? '0'} label={name} onChange={props.onCredit} />
       </td>
-      <td className="px-2 py-1.5">
+      <td className="px-2 py-1.5 max-sm:col-start-2 max-sm:row-start-2">
         <FeedbackField withShow value={rule?.feedback} label={`${texts.parts.feedback}: ${name}`} onChange={props.onFeedback} />
       </td>
-      <td className="whitespace-nowrap px-1 py-1.5 text-right">
+      <td className="whitespace-nowrap px-1 py-1.5 text-right max-sm:col-start-3 max-sm:row-start-2">
         {props.shuffled ? (
           <button
             type="button"
@@ -88,15 +91,7 @@ export function OptionRow(props: Props) {
             <Pin size={14} aria-hidden="true" fill={option.fixed ? 'currentColor' : 'none'} className="inline" />
           </button>
         ) : null}
-        <button
-          type="button"
-          aria-label={texts.parts.remove(name)}
-          title={texts.parts.remove(name)}
-          className="min-h-7 min-w-7 rounded-ui text-quiet hover:bg-well hover:text-problem"
-          onClick={props.onRemove}
-        >
-          <Trash2 size={14} aria-hidden="true" className="inline" />
-        </button>
+        <RemoveButton name={name} onClick={props.onRemove} />
       </td>
     </tr>
   )

@@ -1,4 +1,4 @@
-import { lazyAgain } from '@/components/lazyAgain'
+import { lazyAgain } from '@/lib/lazyAgain'
 import { definePart, type OptionShown } from '../definePart'
 import { toWords } from '../html'
 import { Learner, signs } from './Learner'
@@ -6,6 +6,7 @@ import { Learner, signs } from './Learner'
 export const choice = definePart({
   kind: 'choice',
   inline: false,
+  joinsStatements: true,
   fresh: (id) => ({
     id,
     kind: 'choice',

@@ -1,5 +1,6 @@
 import type { Rule, TreeNode } from '@/api/question'
-import { RichTree } from '@/components/RichTree'
+import { isPositive } from '@/lib/credit'
+import { RichTree } from '@/ui/RichTree'
 import type { LearnerProps } from '../definePart'
 import { words } from './words'
 
@@ -16,7 +17,7 @@ export function Learner({ part, response, onChange, disabled, keyOf, media }: Le
         nodes={part.settings.text as TreeNode[]}
         {...(media ? { media } : {})}
         piece={(id, text) => {
-          const right = rules.some((rule) => rule.on === id && rule.credit !== '0' && !rule.credit.startsWith('-'))
+          const right = rules.some((rule) => rule.on === id && isPositive(rule.credit))
           return (
             // biome-ignore lint/a11y/useSemanticElements: a button does not break over lines, and a piece may be a sentence
             <span

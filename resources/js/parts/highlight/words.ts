@@ -6,7 +6,7 @@ export const words = {
   text: 'Text to pick from',
   textHint: 'Write or paste the text, then select words and make them a piece',
   make: 'Make it a piece',
-  right: 'Press what is right:',
+  right: 'Click the right ones:',
   isRight: (piece: string) => `“${piece}” is right`,
-  none: 'Nothing can be picked yet.',
+  none: 'No pieces yet.',
 }

@@ -1,4 +1,5 @@
 import type { Rule } from '@/api/question'
+import { isPositive } from '@/lib/credit'
 import { judged, type LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
 import { treeWords } from '../treeWords'
@@ -11,9 +12,7 @@ export function Grid({ part, response, onChange, disabled, keyOf, result, media 
   const right = part.settings.right as SideShown[]
   const pairs = (response?.pairs as Pair[] | undefined) ?? []
   const marks = judged(result)
-  const key = ((keyOf?.key?.rules ?? []) as Rule<Pair>[])
-    .filter((rule) => rule.credit !== '0' && !rule.credit.startsWith('-'))
-    .map((rule) => rule.on)
+  const key = ((keyOf?.key?.rules ?? []) as Rule<Pair>[]).filter((rule) => isPositive(rule.credit)).map((rule) => rule.on)
   return (
     <div className="plain my-3 overflow-x-auto">
       <table className="w-full border-collapse font-serif [overflow-wrap:normal]" aria-label={part.label || words.joins}>

@@ -1,5 +1,5 @@
 import { useRef } from 'react'
-import { Button } from '@/components/Button'
+import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
 import { Credit } from '../Credit'
 import type { EditorProps } from '../definePart'

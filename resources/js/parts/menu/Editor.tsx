@@ -1,7 +1,7 @@
 import { useRef } from 'react'
 import type { Rule } from '@/api/question'
-import { Button } from '@/components/Button'
 import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
 import { Credit } from '../Credit'
 import type { EditorProps } from '../definePart'

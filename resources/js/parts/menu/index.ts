@@ -1,5 +1,6 @@
-import { lazyAgain } from '@/components/lazyAgain'
+import { lazyAgain } from '@/lib/lazyAgain'
 import { definePart, type OptionShown } from '../definePart'
+import { inlineWord, partFromWord } from '../fromWord'
 import { toWords } from '../html'
 import { treeWords } from '../treeWords'
 import { Learner } from './Learner'
@@ -7,6 +8,11 @@ import { Learner } from './Learner'
 export const menu = definePart({
   kind: 'menu',
   inline: true,
+  fromWord: partFromWord((part, word) => {
+    const [first, ...others] = (part.settings?.options ?? []) as { id: string; html: string }[]
+    const options = first ? [{ ...first, html: inlineWord(word) }, ...others] : [{ id: 'a', html: inlineWord(word) }]
+    return { ...part, settings: { ...part.settings, options } }
+  }),
   fresh: (id) => ({
     id,
     kind: 'menu',

@@ -1,6 +1,7 @@
 import type { Part } from '@/api/question'
-import { lazyAgain } from '@/components/lazyAgain'
+import { lazyAgain } from '@/lib/lazyAgain'
 import { definePart } from '../definePart'
+import { typedFromWord } from '../fromWord'
 import { type NumberOn, sentence } from '../numberOn'
 import { RuleKey } from '../RuleKey'
 import { TypedLearner } from '../TypedLearner'
@@ -8,6 +9,8 @@ import { TypedLearner } from '../TypedLearner'
 export const number = definePart({
   kind: 'number',
   inline: true,
+  canShareAnswers: true,
+  fromWord: typedFromWord((word) => ({ answer: 'value', value: word })),
   fresh: (id): Part => ({
     id,
     kind: 'number',

@@ -1,7 +1,7 @@
 import { Equal, Pin } from 'lucide-react'
 import { useRef } from 'react'
-import { Button } from '@/components/Button'
-import { Gap } from '@/components/Sentence'
+import { Button } from '@/ui/Button'
+import { Gap } from '@/ui/Sentence'
 import { afterRemoving } from '../afterRemoving'
 import type { EditorProps } from '../definePart'
 import { freshId } from '../fresh'
@@ -54,20 +54,6 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
               onChange={(columns) => edit.put({ columns: columns ?? 2 })}
             />
           ) : null}
-          <span className="flex items-baseline gap-2">
-            {words.from}
-            <Gap
-              aria-label={words.from}
-              value={caption.from ?? ''}
-              onChange={(event) => edit.put({ caption: { ...caption, from: event.target.value } }, {}, 'from')}
-            />
-            {words.to}
-            <Gap
-              aria-label={words.to}
-              value={caption.to ?? ''}
-              onChange={(event) => edit.put({ caption: { ...caption, to: event.target.value } }, {}, 'to')}
-            />
-          </span>
           <SettingChoice
             label={words.scheme}
             value={scheme}
@@ -79,6 +65,15 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       }
     >
       <p className="px-3 pt-2 text-caption text-second">{words.rightOrder}</p>
+      <p className="flex items-baseline gap-2 px-3 py-1 text-caption text-second">
+        {words.from}
+        <Gap
+          aria-label={words.from}
+          placeholder={words.captionHint}
+          value={caption.from ?? ''}
+          onChange={(event) => edit.put({ caption: { ...caption, from: event.target.value } }, {}, 'from')}
+        />
+      </p>
       <ol ref={list}>
         {items.map((item, i) => {
           const name = words.item(i + 1)
@@ -148,6 +143,15 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
           )
         })}
       </ol>
+      <p className="flex items-baseline gap-2 px-3 py-1 text-caption text-second">
+        {words.to}
+        <Gap
+          aria-label={words.to}
+          placeholder={words.lastCaptionHint}
+          value={caption.to ?? ''}
+          onChange={(event) => edit.put({ caption: { ...caption, to: event.target.value } }, {}, 'to')}
+        />
+      </p>
       <footer className="px-1 py-1">
         <Button look="quiet" onClick={() => add()}>
           {words.add}

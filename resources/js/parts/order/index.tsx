@@ -1,6 +1,6 @@
 import type { Rule } from '@/api/question'
-import { htmlTree } from '@/components/htmlTree'
-import { lazyAgain } from '@/components/lazyAgain'
+import { lazyAgain } from '@/lib/lazyAgain'
+import { htmlTree } from '@/ui/htmlTree'
 import { definePart } from '../definePart'
 import { Flat } from '../Flat'
 import { toWords } from '../html'

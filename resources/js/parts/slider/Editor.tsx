@@ -1,4 +1,4 @@
-import { Gap } from '@/components/Sentence'
+import { Gap } from '@/ui/Sentence'
 import type { EditorProps } from '../definePart'
 import { NumberRule } from '../NumberRule'
 import { type NumberOn, read, type Value, written } from '../numberOn'

@@ -1,4 +1,4 @@
-import { lazyAgain } from '@/components/lazyAgain'
+import { lazyAgain } from '@/lib/lazyAgain'
 import { definePart } from '../definePart'
 import { type NumberOn, sentence } from '../numberOn'
 import { RuleKey } from '../RuleKey'

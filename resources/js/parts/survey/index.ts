@@ -1,4 +1,4 @@
-import { lazyAgain } from '@/components/lazyAgain'
+import { lazyAgain } from '@/lib/lazyAgain'
 import { definePart } from '../definePart'
 import { toWords } from '../html'
 import type { Row } from '../pairKey'

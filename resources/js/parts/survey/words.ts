@@ -9,5 +9,5 @@ export const words = {
   to: 'to',
   meaning: 'meaning',
   option: (n: number) => `Option ${n}`,
-  add: 'Another option',
+  add: 'Add option',
 }

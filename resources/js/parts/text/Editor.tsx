@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { Gap, Pick } from '@/components/Sentence'
 import { texts } from '@/texts'
+import { Gap, Pick } from '@/ui/Sentence'
 import type { EditorProps } from '../definePart'
 import { SettingChoice, SettingNumber } from '../PartCard'
 import { RuleList } from '../RuleList'

@@ -1,7 +1,8 @@
 import type { Part, Rule } from '@/api/question'
-import { lazyAgain } from '@/components/lazyAgain'
+import { lazyAgain } from '@/lib/lazyAgain'
 import { texts } from '@/texts'
 import { definePart } from '../definePart'
+import { typedFromWord } from '../fromWord'
 import { RuleKey } from '../RuleKey'
 import { TypedLearner } from '../TypedLearner'
 import type { TypedOn } from './Editor'
@@ -21,6 +22,8 @@ const sentence = (on: TypedOn): string =>
 export const text = definePart({
   kind: 'text',
   inline: true,
+  canShareAnswers: true,
+  fromWord: typedFromWord((word) => ({ answer: 'is', text: [word] })),
   fresh: (id): Part => ({
     id,
     kind: 'text',

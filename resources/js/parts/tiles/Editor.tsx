@@ -1,6 +1,6 @@
 import { useRef } from 'react'
-import { Button } from '@/components/Button'
 import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
 import type { EditorProps } from '../definePart'
 import { freshId } from '../fresh'

@@ -1,4 +1,5 @@
 import type { Rule } from '@/api/question'
+import { isPositive } from '@/lib/credit'
 import { judged, type LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
 import { accept, carry, useHand } from '../PickUp'
@@ -17,7 +18,7 @@ export function Gap({ part, gap, response, onChange, disabled, keyOf, result, me
   const marks = judged(result)
   const is = (pairs: [string, string][] | undefined) => pairs?.some((pair) => pair[0] === gap) ?? false
   const right = ((keyOf?.key?.rules ?? []) as Rule<[string, string]>[])
-    .filter((rule) => rule.on[0] === gap && rule.credit !== '0' && !rule.credit.startsWith('-'))
+    .filter((rule) => rule.on[0] === gap && isPositive(rule.credit))
     .flatMap((rule) => tiles.filter((one) => one.id === rule.on[1]))
   const put = (id: string) => {
     const taken = tiles.find((one) => one.id === id)

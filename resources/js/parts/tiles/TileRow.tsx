@@ -78,7 +78,7 @@ export function TileRow({ tile, n, gaps, rules, weighed, autoFocus, wrong, media
               )
             }
           >
-            {words.gone} ×
+            {words.gone} <span aria-hidden="true">×</span>
           </button>
         ))}
       </fieldset>

@@ -1,15 +1,18 @@
 import type { Rule } from '@/api/question'
-import { lazyAgain } from '@/components/lazyAgain'
+import { isZero } from '@/lib/credit'
+import { lazyAgain } from '@/lib/lazyAgain'
 import { definePart } from '../definePart'
 import { toWords } from '../html'
 import { treeWords } from '../treeWords'
 import type { Filled, TileShown } from './filled'
+import { fromWord } from './fromWord'
 import { Gap } from './Gap'
 import { Learner } from './Learner'
 
 export const tiles = definePart({
   kind: 'tiles',
   inline: false,
+  fromWord,
   fresh: (id) => ({
     id,
     kind: 'tiles',
@@ -28,7 +31,7 @@ export const tiles = definePart({
     return `“${tile ? treeWords(tile.body) : id}”${at < 0 ? '' : ` (${at + 1})`}`
   },
   answer: (part, gap) => {
-    const rule = ((part.key?.rules ?? []) as Rule<[string, string]>[]).find((one) => one.on[0] === gap && one.credit !== '0')
+    const rule = ((part.key?.rules ?? []) as Rule<[string, string]>[]).find((one) => one.on[0] === gap && !isZero(one.credit))
     const tile = ((part.settings?.tiles ?? []) as { id: string; html: string }[]).find((one) => one.id === rule?.on[1])
     return tile ? toWords(tile.html) : ''
   },

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Bulk;
+
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WideQuarry\Json\Json;
+
+/** One thing that somebody does to one question or many, as it is stored. */
+final class BulkOperation
+{
+    /** Where more are changed, the work goes on in the background. */
+    public const AT_ONCE = 500;
+
+    public const STATES = ['waiting', 'running', 'done', 'stopped', 'failed'];
+
+    /**
+     * Begins one that is done step by step, under the id that is given back.
+     *
+     * @param  array<string, mixed>  $more  columns
+     */
+    public static function begin(string $kind, User $person, array $more = []): string
+    {
+        $id = (string) Str::uuid7();
+        DB::table('acts')->insert(['id' => $id, 'user_id' => $person->id, 'kind' => $kind, ...$more]);
+
+        return $id;
+    }
+
+    /** @return \stdClass the columns, what decoded */
+    public static function find(string $id): \stdClass
+    {
+        $act = DB::table('acts')->where('id', $id)->first() ?? abort(404);
+        $act->what = is_string($act->what) ? Json::decode($act->what) : null;
+
+        return $act;
+    }
+
+    public static function ended(string $id, string $state): void
+    {
+        DB::table('acts')
+            ->where('id', $id)
+            ->whereIn('state', ['waiting', 'running'])
+            ->update(['state' => $state, 'finished_at' => now()]);
+    }
+}

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Indexing;
+
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WideQuarry\Interchange\Notice;
+use WideQuarry\Json\Json;
+use WideQuarry\Question\Approval;
+use WideQuarry\Question\Canonical;
+use WideQuarry\Question\PartKinds;
+use WideQuarry\Question\Question;
+use WideQuarry\Question\QuestionMedia;
+use WideQuarry\Question\Status;
+
+/** Questions of an intake as rows: whole, cleaned, with every derived column ready. */
+final readonly class StagedRows
+{
+    public function __construct(private PartKinds $kinds)
+    {
+    }
+
+    /**
+     * @param  array<string, string>  $media  as the file calls them → as they are called here
+     * @return array{array<string, mixed>, list<Notice>} the row without its place, and what cleaning left out
+     *
+     * @throws \WideQuarry\Json\Malformed
+     */
+    public function row(\stdClass $json, string $file, array $media = []): array
+    {
+        [$clean, $dropped] = Canonical::of($json);
+        $clean = QuestionMedia::renamed($clean, $media);
+        $question = Question::read($clean, $this->kinds);
+        $notices = array_map(
+            fn (array $lost): Notice => Notice::loss('content.dropped', $lost[1]->sentence(), $file, null, $question->id),
+            $dropped,
+        );
+        $columns = QuestionIndex::columns($question);
+        if ($columns['is_complete'] === false && Approval::isApproved($clean->record)) {
+            Approval::withdraw($clean->record);
+            $columns['status'] = Status::Draft->value;
+            $notices[] = Notice::note(
+                'status.not_complete',
+                'It was approved where it comes from, but is not complete here; it comes in as a draft.',
+                $file,
+                null,
+                $question->id,
+            );
+        }
+        $record = (array) ($clean->record ?? []);
+        $topics = $record['topics'] ?? [];
+        unset($record['topics'], $clean->record);
+
+        return [
+            [
+                'source_id' => $question->id,
+                'content' => $clean,
+                'record' => (object) $record,
+                'topics' => $topics,
+                ...$columns,
+                ...QuestionIndex::search($question),
+            ],
+            $notices,
+        ];
+    }
+
+    /** @param  list<array<string, mixed>>  $rows  as row() gives them, with their places */
+    public function insert(array $rows): void
+    {
+        $columns = implode(', ', QuestionIndex::COLUMNS);
+        $rows = array_map(fn (array $row): array => [...$row, 'id' => (string) Str::uuid7()], $rows);
+        if ($rows !== []) {
+            DB::statement(
+                <<<SQL
+                    INSERT INTO staged_questions (id, intake_id, file_id, position, number, source_id, content, record, topics, words,
+                        answers, rest, $columns)
+                SELECT id, intake_id, file_id, position, number, source_id, content, record, topics,
+                    vector::tsvector || stems(stemmed::regconfig, plain), answers, rest, $columns
+                FROM jsonb_to_recordset(?::jsonb) AS given (id uuid, intake_id uuid, file_id uuid, position integer, number integer,
+                    source_id uuid, content jsonb, record jsonb, topics jsonb,
+                    vector text, stemmed text, plain text, answers text, rest text, title text, stem text, kinds text[],
+                        points numeric, has_variables boolean, is_complete boolean, specimens integer, specimens_failing integer,
+                        fingerprint text, near integer[],
+                    status text, difficulty smallint, tags text[], level text, purpose text[], licence text, author text,
+                        origin_format text, origin_identifier text, language text, has text[], marking text, minutes numeric, source text,
+                        work text, named boolean)
+                ON CONFLICT (file_id, position) DO NOTHING
+                SQL,
+                [Json::encode(self::arrays($rows))],
+            );
+        }
+    }
+
+    /** The question of a staged row, whole. */
+    public static function json(\stdClass $row): \stdClass
+    {
+        $json = Json::decode($row->content);
+        $json->record = Json::decode($row->record);
+        $topics = Json::decode($row->topics);
+        if ($topics !== []) {
+            $json->record->topics = $topics;
+        }
+
+        return $json;
+    }
+
+    /**
+     * Stores a staged question as it was edited; its place and its verdicts stay.
+     *
+     * @param  int|null  $base  the version it was started from; null when the caller holds the row's lock
+     * @return bool false when somebody else has saved since, and nothing was stored
+     */
+    public function update(string $id, \stdClass $json, ?int $base = null): bool
+    {
+        [$row] = $this->row($json, '');
+        $columns = array_intersect_key($row, array_flip(QuestionIndex::COLUMNS));
+        $stored = DB::table('staged_questions')
+            ->where('id', $id)
+            ->when($base !== null, fn ($query) => $query->where('version', $base))
+            ->update([
+                ...$columns,
+                'content' => Json::encode($row['content']),
+                'record' => Json::encode($row['record']),
+                'topics' => Json::encode($row['topics']),
+                'answers' => $row['answers'],
+                'rest' => $row['rest'],
+                'version' => DB::raw('version + 1'),
+            ]);
+        if ($stored === 0) {
+            return false;
+        }
+        DB::statement('UPDATE staged_questions SET words = ?::tsvector || stems(?::regconfig, ?) WHERE id = ?', [
+            $row['vector'],
+            $row['stemmed'],
+            $row['plain'],
+            $id,
+        ]);
+
+        return true;
+    }
+
+    /**
+     * Columns of texts are literals of PostgreSQL; a record set of JSON takes lists.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     * @return list<array<string, mixed>>
+     */
+    private static function arrays(array $rows): array
+    {
+        return array_map(function (array $row): array {
+            foreach (['kinds', 'tags', 'purpose', 'has', 'near'] as $name) {
+                $row[$name] = \App\Infrastructure\PostgresArray::read(is_string($row[$name]) ? $row[$name] : '{}');
+            }
+
+            return $row;
+        }, $rows);
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Infrastructure;
+
+use App\Errors\Refused;
+use Symfony\Component\Process\Process;
+
+/**
+ * Runs another program on one file in a folder of its own: no network where the kernel allows it, an empty environment, limits
+ * on time, output and files, ended as a group.
+ */
+final class Sandbox
+{
+    private const SECONDS = 60;
+
+    private const OUTPUT = 200_000_000;
+
+    private static ?bool $unshares = null;
+
+    /**
+     * @template Result
+     *
+     * @param  array<string, string>  $files  name → bytes, put into the folder first
+     * @param  list<string>  $command  in which {} stands for the folder
+     * @param  callable(string): Result  $take  takes what was made out of the folder
+     * @return Result
+     *
+     * @throws Refused
+     */
+    public static function run(array $files, array $command, callable $take): mixed
+    {
+        $folder = sys_get_temp_dir().'/quarry-confined-'.bin2hex(random_bytes(8));
+        mkdir($folder, 0700);
+        try {
+            foreach ($files as $name => $bytes) {
+                if (@file_put_contents("$folder/$name", $bytes) !== strlen($bytes)) {
+                    throw Refused::because(
+                        'storage.full',
+                        'The server could not write the pages; its disk may be full. Tell whoever runs the server, then try again.',
+                    );
+                }
+            }
+            $limits = ['prlimit', '--core=0', '--nofile=4096', '--fsize='.self::OUTPUT, '--cpu='.self::SECONDS];
+            $alone = self::unshares() ? ['unshare', '--user', '--map-root-user', '--net'] : [];
+            $process = new Process(
+                [
+                    ...[
+                        'timeout',
+                        '--kill-after=2',
+                        (string) self::SECONDS,
+                        'env',
+                        '-i',
+                        'PATH=/usr/bin:/bin',
+                        "HOME=$folder",
+                        "TMPDIR=$folder",
+                        'LANG=C.UTF-8',
+                    ],
+                    ...$alone,
+                    ...$limits,
+                    ...array_map(fn (string $word): string => str_replace('{}', $folder, $word), $command),
+                ],
+                $folder,
+                timeout: self::SECONDS + 5,
+            );
+            $process->run();
+            if (! $process->isSuccessful()) {
+                logger()->error('A confined program failed.', [
+                    'command' => $command[0],
+                    'code' => $process->getExitCode(),
+                    'said' => mb_strimwidth($process->getErrorOutput(), 0, 2000),
+                ]);
+                throw Refused::because(
+                    'print.failed',
+                    $process->getExitCode() === 124
+                        ? 'This took longer than a minute and was stopped.'
+                        : 'The pages could not be made here. It was written down; nothing of yours is lost.',
+                );
+            }
+
+            return $take($folder);
+        } finally {
+            self::remove($folder);
+        }
+    }
+
+    private static function unshares(): bool
+    {
+        return self::$unshares ??= (new Process(['unshare', '--user', '--map-root-user', '--net', 'true']))->run() === 0;
+    }
+
+    private static function remove(string $folder): void
+    {
+        foreach (
+            new \RecursiveIteratorIterator(
+                new \RecursiveDirectoryIterator($folder, \FilesystemIterator::SKIP_DOTS),
+                \RecursiveIteratorIterator::CHILD_FIRST,
+            ) as $file
+        ) {
+            assert($file instanceof \SplFileInfo);
+            if ($file->isDir() && ! $file->isLink()) {
+                rmdir($file->getPathname());
+            } else {
+                unlink($file->getPathname());
+            }
+        }
+        rmdir($folder);
+    }
+}

@@ -1,0 +1,376 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Infrastructure\PostgresArray;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Draw;
+use WideQuarry\Assembly\DrawCheck;
+use WideQuarry\Assembly\Pick;
+use WideQuarry\Assembly\Totals;
+use WideQuarry\Finding;
+use WideQuarry\Json\Json;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\PartKinds;
+use WideQuarry\Question\Question;
+
+/** What stands behind the entries of an assessment, for one reader: the questions they follow as they are now, in three queries. */
+final readonly class AssessmentEntries
+{
+    /**
+     * @param  array<string, \stdClass>  $rows  question → row; only those that are there and may be read
+     * @param  array<string, \stdClass>  $hidden  question → points and kinds of questions this person cannot view; totals count them for everybody
+     * @param  array<string, string>  $stimuli  stimulus → what it is called
+     */
+    private function __construct(
+        private Assessment $assessment,
+        private User $person,
+        private array $rows,
+        private array $hidden,
+        private array $stimuli,
+        private PartKinds $kinds,
+    ) {
+    }
+
+    public static function of(Assessment $assessment, User $person, PartKinds $kinds): self
+    {
+        $ids = $assessment->questions();
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT questions.id, questions.title, stem, kinds, points, difficulty, status, questions.revision, approved_revision,
+                has_variables, is_complete, record->>'minutes' AS minutes,
+                (SELECT content->'stimuli' FROM revisions WHERE question_id = questions.id
+                    AND number = questions.revision) AS stimuli, banks.slug AS bank, banks.name AS bank_name
+            FROM questions JOIN banks ON banks.id = questions.bank_id
+            WHERE questions.id = ANY (?::uuid[]) AND EXISTS (SELECT 1 FROM visible_questions(?) AS visible
+                WHERE visible.id = questions.id OFFSET 0)
+            SQL,
+            ['{'.implode(',', $ids).'}', $person->id],
+        );
+        $topics = Topics::paths($ids);
+        $by = [];
+        foreach ($rows as $row) {
+            $row->topics = $topics[$row->id] ?? [];
+            $row->stimuli = $row->stimuli === null ? [] : Json::decode($row->stimuli);
+            $by[$row->id] = $row;
+        }
+
+        $others = array_values(array_diff($ids, array_keys($by)));
+        $hidden =
+            $others === []
+                ? []
+                : array_column(
+                    DB::select('SELECT id, points, kinds FROM questions WHERE id = ANY (?::uuid[]) AND binned_at IS NULL', [
+                        '{'.implode(',', $others).'}',
+                    ]),
+                    null,
+                    'id',
+                );
+
+        return new self($assessment, $person, $by, $hidden, self::titles($assessment, $by, $person), $kinds);
+    }
+
+    /**
+     * @param  array<string, \stdClass>  $rows
+     * @return array<string, string>
+     */
+    private static function titles(Assessment $assessment, array $rows, User $person): array
+    {
+        $named = array_unique(
+            array_merge(
+                ...array_map(
+                    fn (Pick $pick): array => $pick->variation->stimuli ?? ($rows[$pick->question]->stimuli ?? []),
+                    $assessment->picks(),
+                ),
+                ...[[]],
+            ),
+        );
+
+        return $named === []
+            ? []
+            : array_column(
+                DB::select(
+                    <<<'SQL'
+                        SELECT id, coalesce(nullif(title, ''), left(stem, 60)) AS title FROM stimuli WHERE id IN (SELECT id
+                            FROM readable_stimuli(?, ?::uuid[]))
+                        SQL,
+                    [$person->id, '{'.implode(',', $named).'}'],
+                ),
+                'title',
+                'id',
+            );
+    }
+
+    /** @return array<string, array<string, mixed>> entry → what is known of it */
+    public function facts(): array
+    {
+        $binned = $this->binned();
+        $facts = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $row = $this->rows[$pick->question] ?? null;
+            $varied =
+                $pick->variation === null
+                    ? []
+                    : ['title' => $pick->variation->title !== '' ? $pick->variation->title : $row->title ?? ''];
+            $facts[$pick->id] = [
+                'gone' => $row === null && ! isset($this->hidden[$pick->question]),
+                'hidden' => isset($this->hidden[$pick->question]),
+                'title' => $varied['title'] ?? ($row->title ?? ($binned[$pick->question] ?? '')),
+                'stem' => $row->stem ?? '',
+                'kinds' => $row === null ? [] : PostgresArray::read($row->kinds),
+                'points' => Exact::number($this->points($pick)),
+                'difficulty' => $row->difficulty ?? null,
+                'status' => $row->status ?? null,
+                'revision' => $row->revision ?? null,
+                'varies' => $row->has_variables ?? false,
+                'complete' => $row->is_complete ?? false,
+                'bank' => $row->bank ?? null,
+                'bank_name' => $row->bank_name ?? null,
+                'changed' => $row !== null && $pick->changedSince($row->revision),
+                'varied' => $pick->variation !== null,
+                'stimuli' => $row === null && $pick->variation === null
+                        ? []
+                        : array_map(
+                            fn (string $id): array => ['id' => $id, 'title' => $this->stimuli[$id] ?? ''],
+                            $pick->variation->stimuli ?? ($row->stimuli ?? []),
+                        ),
+            ];
+        }
+
+        foreach ($this->assessment->draws() as $draw) {
+            $there = $this->pool($draw);
+            $facts[$draw->id] = [
+                'gone' => false,
+                'hidden' => false,
+                'title' => $draw->title,
+                'stem' => '',
+                'kinds' => ['draw'],
+                'points' => $there === [] ? 0 : Exact::number($draw->points($there[array_key_first($there)])),
+                'difficulty' => null,
+                'status' => null,
+                'revision' => null,
+                'varies' => false,
+                'complete' => true,
+                'bank' => null,
+                'bank_name' => null,
+                'changed' => false,
+                'varied' => false,
+                'stimuli' => [],
+                'pool' => count($there),
+                'findings' => [
+                    ...array_map(fn (Finding $finding): string => $finding->message, DrawCheck::of($draw, $this->assessment, $there)),
+                    ...$this->hiddenIn($draw),
+                ],
+            ];
+        }
+
+        return $facts;
+    }
+
+    /**
+     * @return array<string, string> questions in the bin of a bank this person reads → title; of any other that is gone, nothing is shown
+     */
+    private function binned(): array
+    {
+        $gone = array_values(array_diff($this->assessment->questions(), array_keys($this->rows)));
+
+        return $gone === []
+            ? []
+            : array_column(
+                DB::select(
+                    <<<'SQL'
+                    SELECT questions.id, questions.title FROM questions JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id
+                    WHERE questions.id = ANY (?::uuid[]) AND binned_at IS NOT NULL
+                    SQL,
+                    [$this->person->id, '{'.implode(',', $gone).'}'],
+                ),
+                'title',
+                'id',
+            );
+    }
+
+    /** @return array<string, \Brick\Math\BigRational> question → points, for the questions of a pool that exist, visible or not */
+    private function pool(Draw $draw): array
+    {
+        $there = [];
+        foreach ($draw->pool as $question) {
+            $row = $this->rows[$question] ?? ($this->hidden[$question] ?? null);
+            if ($row !== null) {
+                $there[$question] = Exact::of($row->points);
+            }
+        }
+
+        return $there;
+    }
+
+    /** @return list<string> a sentence when some questions of the pool cannot be viewed, else empty */
+    private function hiddenIn(Draw $draw): array
+    {
+        $n = count(array_intersect_key($this->hidden, array_flip($draw->pool)));
+
+        return $n === 0
+            ? []
+            : [
+                "You cannot view $n of the ".
+                count($draw->pool).
+                ' questions to draw from: they are in banks that are not shared with you.',
+            ];
+    }
+
+    /**
+     * Why this cannot be printed or exported: questions that are deleted, or in banks this person cannot view.
+     *
+     * @return list<string> one sentence per question, in assessment order
+     */
+    public function missing(): array
+    {
+        $binned = $this->binned();
+        $missing = [];
+        $number = 0;
+        foreach ($this->assessment->sections as $section) {
+            foreach ($section->entries as $entry) {
+                if ($entry instanceof Draw) {
+                    array_push($missing, ...$this->hiddenIn($entry));
+                    $number += min($entry->count, count($entry->pool));
+
+                    continue;
+                }
+                $number++;
+                if ($entry->variation !== null || isset($this->rows[$entry->question])) {
+                    continue;
+                }
+                $title = $binned[$entry->question] ?? '';
+                $called = "Question $number".($title === '' ? '' : " (“{$title}”)");
+                $missing[] = isset($this->hidden[$entry->question])
+                    ? "$called: you cannot view its bank."
+                    : "$called: it is not in its bank any more.";
+            }
+        }
+
+        return $missing;
+    }
+
+    /** @return list<array<string, mixed>> the questions of a pool that are there, in its order */
+    public function rowsOf(Draw $draw): array
+    {
+        return array_map(
+            fn (string $id): array => [
+                'id' => $id,
+                'title' => $this->rows[$id]->title,
+                'stem' => $this->rows[$id]->stem,
+                'kinds' => PostgresArray::read($this->rows[$id]->kinds),
+                'points' => Exact::number($draw->points(Exact::of($this->rows[$id]->points))),
+                'bank' => $this->rows[$id]->bank,
+                'bank_name' => $this->rows[$id]->bank_name,
+            ],
+            array_values(
+                array_filter(array_map(strval(...), array_keys($this->pool($draw))), fn (string $id): bool => isset($this->rows[$id])),
+            ),
+        );
+    }
+
+    public function totals(): Totals
+    {
+        $entries = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $row = $this->rows[$pick->question] ?? null;
+            if ($row !== null || $pick->variation !== null) {
+                $entries[] = $this->counted($row, $this->points($pick));
+            } elseif (isset($this->hidden[$pick->question])) {
+                $entries[] = $this->unseen($this->hidden[$pick->question], $this->points($pick));
+            }
+        }
+        foreach ($this->assessment->draws() as $draw) {
+            $pool = array_map(
+                fn (string $question, \Brick\Math\BigRational $points): array => isset($this->rows[$question])
+                    ? $this->counted($this->rows[$question], $draw->points($points))
+                    : $this->unseen($this->hidden[$question], $draw->points($points)),
+                array_map(strval(...), array_keys($this->pool($draw))),
+                array_values($this->pool($draw)),
+            );
+            array_push($entries, ...Totals::drawn($draw->count, $pool));
+        }
+
+        return Totals::of($entries);
+    }
+
+    /**
+     * @return array{points: \Brick\Math\BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: \Brick\Math\BigRational|null}
+     */
+    private function counted(?\stdClass $row, \Brick\Math\BigRational $points): array
+    {
+        return [
+            'points' => $points,
+            'kinds' => $row === null ? [] : PostgresArray::read($row->kinds),
+            'topics' => $row->topics ?? [],
+            'difficulty' => $row->difficulty ?? null,
+            'minutes' => is_string($row?->minutes) ? Exact::read($row->minutes) : null,
+        ];
+    }
+
+    /**
+     * @return array{points: \Brick\Math\BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: \Brick\Math\BigRational|null} of a question that may not be read: that it is there, and its points
+     */
+    private function unseen(\stdClass $row, \Brick\Math\BigRational $points): array
+    {
+        return [
+            'points' => $points,
+            'kinds' => PostgresArray::read($row->kinds) === [] ? [] : ['hidden'],
+            'topics' => [[Totals::HIDDEN]],
+            'difficulty' => null,
+            'minutes' => null,
+        ];
+    }
+
+    /** @return array<string, Question> entry → the question as it is asked here; those that are gone are missing */
+    public function questions(): array
+    {
+        $wanted = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $row = $this->rows[$pick->question] ?? null;
+            if ($row !== null && $pick->variation === null) {
+                $wanted[$pick->id] = [$pick->question, $pick->follow->revision($row->revision, $row->approved_revision, $pick->revision)];
+            }
+        }
+        $contents = [];
+        foreach (
+            DB::select(
+                <<<'SQL'
+                    SELECT question_id, number, content FROM revisions
+                        JOIN jsonb_to_recordset(?::jsonb) AS wanted (question uuid, revision integer) ON question_id = wanted.question
+                        AND number = wanted.revision
+                    SQL,
+                [Json::encode(array_map(fn (array $one): array => ['question' => $one[0], 'revision' => $one[1]], array_values($wanted)))],
+            ) as $row
+        ) {
+            $contents["$row->question_id $row->number"] = $row->content;
+        }
+        $questions = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $content = isset($wanted[$pick->id]) ? $contents[implode(' ', $wanted[$pick->id])] ?? null : null;
+            $question = $pick->variation ?? ($content === null ? null : Question::read(Json::decode($content), $this->kinds));
+            if ($question !== null) {
+                $questions[$pick->id] = $question;
+            }
+        }
+
+        return $questions;
+    }
+
+    public function points(Pick $pick): \Brick\Math\BigRational
+    {
+        $row = $this->rows[$pick->question] ?? ($this->hidden[$pick->question] ?? null);
+
+        return $pick->points($row === null ? null : Exact::of($row->points));
+    }
+
+    /** The slug of the bank a pick's pictures come from. */
+    public function bankOf(Pick $pick): ?string
+    {
+        return $this->rows[$pick->question]->bank ?? null;
+    }
+}

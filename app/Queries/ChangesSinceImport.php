@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use Illuminate\Support\Facades\DB;
+
+/** What has happened since an intake to the questions it brought in or replaced. */
+final class ChangesSinceImport
+{
+    /**
+     * Settled rows in their order, with what may keep each from being taken back.
+     *
+     * @return list<\stdClass> id, number, title, outcome, question_id, revision, before, and why it has to stay (null when it need not)
+     */
+    public static function rows(string $intake, string $act, int $after, int $most): array
+    {
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT staged.id, staged.number, staged.title, staged.outcome, staged.question_id, staged.revision, staged.before,
+                questions.revision AS now,
+                EXISTS (SELECT 1 FROM changes WHERE question_id = staged.question_id AND act_id IS DISTINCT FROM ?::uuid
+                    AND id > coalesce((SELECT max(id) FROM changes AS own
+                        WHERE own.question_id = staged.question_id AND own.act_id = ?::uuid), 0)) AS changed,
+                (counted_uses(staged.question_id) > 0) AS used
+            FROM staged_questions AS staged LEFT JOIN questions ON questions.id = staged.question_id
+            WHERE staged.intake_id = ? AND staged.number > ? AND staged.outcome IS NOT NULL ORDER BY staged.number LIMIT ?
+            SQL,
+            [$act, $act, $intake, $after, $most],
+        );
+        foreach ($rows as $row) {
+            $row->why = self::why($row);
+        }
+
+        return array_values($rows);
+    }
+
+    private static function why(\stdClass $row): ?string
+    {
+        return match (true) {
+            $row->outcome === 'skipped', $row->now === null => null,
+            $row->now !== $row->revision => 'It was changed since.',
+            $row->changed => 'Its classification was changed since.',
+            $row->outcome === 'added' && $row->used => 'An assessment uses it.',
+            default => null,
+        };
+    }
+}

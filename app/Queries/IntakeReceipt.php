@@ -1,0 +1,172 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Bank;
+use App\Models\Intake;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use WideQuarry\Json\Json;
+
+/** What was given against what came of it, counted from what is stored, so that it is the same whenever it is written. */
+final class IntakeReceipt
+{
+    /** @param  'intake'|'undo'  $kind */
+    public static function write(string $kind, Intake $intake, User $person, Bank $bank, string $act): void
+    {
+        $body = [
+            'bank' => ['slug' => $bank->slug, 'name' => $bank->name],
+            'folder' => $intake->folderPath(),
+            ...self::source($intake),
+            'result' => self::result($intake),
+        ];
+        if ($kind === 'undo') {
+            $committed = DB::table('receipts')->where('act_id', $intake->act_id)->value('body');
+            $before = is_string($committed) ? Json::decode($committed)->result : null;
+            $body['taken_back'] = [
+                'added' => ($before->added ?? 0) - $body['result']['added'],
+                'replaced' => ($before->replaced ?? 0) - $body['result']['replaced'],
+            ];
+            $body['left'] = self::left($intake);
+        }
+        DB::table('receipts')->insertOrIgnore([
+            'id' => (string) Str::uuid7(),
+            'kind' => $kind,
+            'intake_id' => $intake->id,
+            'user_id' => $person->id,
+            'bank_id' => $bank->id,
+            'act_id' => $act,
+            'title' => $intake->title,
+            'body' => Json::encode($body),
+        ]);
+    }
+
+    /** @return array<string, mixed> */
+    private static function source(Intake $intake): array
+    {
+        $files = DB::table('intake_files')
+            ->where('intake_id', $intake->id)
+            ->orderBy('position')
+            ->selectRaw(
+                'name, format, sha256, bytes, problem, (SELECT count(*) FROM staged_questions WHERE file_id = intake_files.id) AS '.
+                    'questions',
+            )
+            ->get();
+        $things = DB::table('staged_things')
+            ->where('intake_id', $intake->id)
+            ->selectRaw("type || coalesce(':' || (value->>'severity'), '') AS what, count(*) AS times")
+            ->groupBy('what')
+            ->pluck('times', 'what');
+
+        return [
+            'files' => $files->all(),
+            'source' => self::counted(DB::table('staged_questions')->where('intake_id', $intake->id)),
+            'stimuli' => $things['stimulus'] ?? 0,
+            'media' => $things['medium'] ?? 0,
+            'groups' => $things['group'] ?? 0,
+            'assessments' => $things['assessment'] ?? 0,
+            'draws' => (int) DB::scalar(
+                <<<'SQL'
+                    SELECT count(*) FROM staged_things, jsonb_path_query(value, '$.sections[*].entries[*].draw')
+                        WHERE intake_id = ? AND type = 'assessment'
+                    SQL,
+                [$intake->id],
+            ),
+            'losses' => self::losses($intake),
+            'notices' => [
+                'note' => $things['notice:note'] ?? 0,
+                'loss' => $things['notice:loss'] ?? 0,
+                'problem' => $things['notice:problem'] ?? 0,
+            ],
+        ];
+    }
+
+    /**
+     * Losses and problems of an import, each with the name of its question.
+     *
+     * @return list<array{severity: string, code: string, message: string, title: string|null, question: string|null}>
+     */
+    private static function losses(Intake $intake): array
+    {
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT value->>'severity' AS severity, value->>'code' AS code, value->>'message' AS message, staged.title,
+                staged.question_id AS question
+            FROM staged_things AS things LEFT JOIN LATERAL (
+                SELECT title, question_id FROM staged_questions WHERE intake_id = things.intake_id AND source_id = things.question
+                    LIMIT 1) AS staged ON true
+            WHERE things.intake_id = ? AND type = 'notice' AND value->>'severity' <> 'note' ORDER BY things.file_id, things.position
+                LIMIT 1000
+            SQL,
+            [$intake->id],
+        );
+
+        return array_map(fn (\stdClass $row): array => (array) $row, $rows); // @phpstan-ignore return.type
+    }
+
+    /** @return array<string, mixed> */
+    private static function result(Intake $intake): array
+    {
+        $outcomes = DB::table('staged_questions')
+            ->where('intake_id', $intake->id)
+            ->whereNotNull('outcome')
+            ->selectRaw('outcome, count(*) AS times')
+            ->groupBy('outcome')
+            ->pluck('times', 'outcome');
+
+        return [
+            'added' => $outcomes['added'] ?? 0,
+            'replaced' => $outcomes['replaced'] ?? 0,
+            'skipped' => $outcomes['skipped'] ?? 0,
+            'assessments' => count($intake->made()->assessments ?? []),
+            'folders' => count($intake->made()->folders ?? []),
+            'draws' => (int) DB::scalar(
+                "SELECT count(*) FROM assessments, jsonb_path_query(content, '$.sections[*].entries[*].draw') WHERE id = ANY (?::uuid[])",
+                ['{'.implode(',', $intake->made()->assessments ?? []).'}'],
+            ),
+            'skipped_in_review' => DB::table('staged_questions')
+                ->where('intake_id', $intake->id)
+                ->where('outcome', 'skipped')
+                ->where('skipped', true)
+                ->count(),
+            ...self::counted(
+                DB::table('staged_questions')
+                    ->where('intake_id', $intake->id)
+                    ->whereIn('outcome', ['added', 'replaced']),
+            ),
+        ];
+    }
+
+    /** @return array{questions: int, points: string, kinds: array<string, int>} */
+    private static function counted(\Illuminate\Database\Query\Builder $rows): array
+    {
+        $kinds = (clone $rows)
+            ->selectRaw("array_to_string(kinds, '+') AS kind, count(*) AS times")
+            ->groupBy('kind')
+            ->orderBy('kind')
+            ->pluck('times', 'kind')
+            ->all();
+
+        return [
+            'questions' => (clone $rows)->count(),
+            'points' => rtrim(rtrim((string) (clone $rows)->sum('points'), '0'), '.') ?: '0',
+            'kinds' => $kinds,
+        ];
+    }
+
+    /** @return list<array{id: string, title: string, why: string}> */
+    private static function left(Intake $intake): array
+    {
+        $left = [];
+        foreach (ChangesSinceImport::rows($intake->id, (string) $intake->act_id, 0, 1_000_000) as $row) {
+            if ($row->outcome !== 'skipped' && $row->question_id !== null) {
+                $left[] = ['id' => $row->question_id, 'title' => $row->title, 'why' => $row->why ?? ''];
+            }
+        }
+
+        return $left;
+    }
+}

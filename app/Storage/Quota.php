@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storage;
+
+use App\Errors\Refused;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * How much one person, and one bank, may hold, so that nobody fills the disk for everybody. Set with QUARRY_QUOTA_…; see
+ * docs/operators.
+ */
+final class Quota
+{
+    private const AUTOSAVES = 500;
+
+    /** @throws Refused when files of so many bytes are more than a person may have waiting or kept from imports */
+    public static function allowUpload(User $person, int $bytes): void
+    {
+        $limit = config()->integer('app.quota.person_mb') * 1_000_000;
+        $used = (int) DB::table('intake_files')
+            ->join('intakes', 'intakes.id', '=', 'intake_id')
+            ->where('user_id', $person->id)
+            ->sum('bytes');
+        if ($used + $bytes > $limit) {
+            throw Refused::because(
+                'quota.person',
+                'Your imports would take more than the '.
+                    intdiv($limit, 1_000_000).
+                    ' MB that each person has. Delete imports you no longer need, then try again.',
+                '/files',
+            );
+        }
+    }
+
+    /** @throws Refused when the pictures and recordings of an import do not fit into a bank */
+    public static function allowMedia(string $bankId, string $intakeId): void
+    {
+        $limit = config()->integer('app.quota.bank_mb') * 1_000_000;
+        $used = (int) DB::table('media')->where('bank_id', $bankId)->sum('bytes');
+        $new = (int) DB::scalar(
+            "SELECT coalesce(sum((value->>'bytes')::bigint), 0) FROM staged_things WHERE intake_id = ? AND type = 'medium'",
+            [$intakeId],
+        );
+        if ($new > 0 && $used + $new > $limit) {
+            throw Refused::because(
+                'quota.bank',
+                'With its pictures and recordings the bank would take more than the '.
+                    intdiv($limit, 1_000_000).
+                    ' MB that each bank has. Choose another bank, or leave questions with large files out.',
+                '/bank',
+            );
+        }
+    }
+
+    /** @throws Refused when somebody keeps more unsaved drafts than one could ever look through */
+    public static function allowAutosave(User $person, string $subject): void
+    {
+        $others = DB::table('autosaves')->where('user_id', $person->id)->where('subject', '<>', $subject)->count();
+        if ($others >= self::AUTOSAVES) {
+            throw Refused::because(
+                'quota.autosaves',
+                'You have '.self::AUTOSAVES.' unsaved drafts. Save or discard some; this one is still here in your browser.',
+            );
+        }
+    }
+}

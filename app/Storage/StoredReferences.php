@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storage;
+
+use Illuminate\Support\Facades\DB;
+
+/** Every place in the database that names a stored file by its hash. */
+final class StoredReferences
+{
+    private const QUERIES = [
+        'media' => ['SELECT sha256 FROM media', "SELECT value->>'sha256' FROM staged_things WHERE type = 'medium'"],
+        'files' => [
+            "SELECT sha256 FROM intake_files WHERE state <> 'failed'",
+            'SELECT sha256 FROM dispatches WHERE sha256 IS NOT NULL',
+            'SELECT sha256 FROM prints',
+        ],
+    ];
+
+    /**
+     * @param  'files'|'media'  $folder
+     * @return array<string, true> by hash
+     */
+    public static function in(string $folder): array
+    {
+        $named = [];
+        foreach (self::QUERIES[$folder] as $query) {
+            foreach (DB::select("SELECT DISTINCT named.sha256 FROM ($query) AS named (sha256) WHERE named.sha256 IS NOT NULL") as $row) {
+                $named[$row->sha256] = true;
+            }
+        }
+
+        return $named;
+    }
+}

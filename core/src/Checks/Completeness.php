@@ -1,0 +1,291 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Checks;
+
+use WideQuarry\Content\Anchors;
+use WideQuarry\Content\RichText;
+use WideQuarry\Finding;
+use WideQuarry\Question\Hint;
+use WideQuarry\Question\NotScorable;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Question;
+use WideQuarry\Question\Rule;
+use WideQuarry\Random\Seed;
+use WideQuarry\Scoring\Attempt;
+use WideQuarry\Scoring\Gates;
+use WideQuarry\Scoring\ScorableKind;
+use WideQuarry\Scoring\Scorer;
+use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Variables\Roll;
+use WideQuarry\Variables\RollProblem;
+
+/** Whether a question can be approved, and what stands in the way: a question is complete when nothing blocking is found. */
+final class Completeness
+{
+    /** Rolls that are tried; the study of thousands comes with the variables' own desk. */
+    private const SEEDS = 20;
+
+    /** @return list<Finding> */
+    public function findings(Question $question): array
+    {
+        $roll = new Roll;
+        $findings = $this->rolls($question, $roll);
+        $in = ScoringContext::of($question, $roll);
+        foreach ($question->parts as $part) {
+            $shares =
+                array_filter($question->scoring->once, fn (array $list): bool => in_array($part->id, array_slice($list, 1), true)) !== [];
+            array_push(
+                $findings,
+                ...array_values(
+                    array_filter(
+                        $this->part($part, $in),
+                        fn (Finding $finding): bool => ! ($shares && $finding->code === 'key.nothing_right'),
+                    ),
+                ),
+            );
+        }
+
+        return [...$findings, ...$this->body($question), ...$this->scoring($question), ...$this->origin($question)];
+    }
+
+    /** @return list<Finding> with what each specimen scored instead */
+    public function failingSpecimens(Question $question): array
+    {
+        $findings = [];
+        foreach ($question->record->specimens as $specimen) {
+            try {
+                $result = (new Scorer)->score(
+                    $question,
+                    new Attempt($specimen->response, Seed::of($specimen->seed), $specimen->earlierWrong, $specimen->hints),
+                );
+                $wanted = \WideQuarry\Numbers\Exact::read($specimen->score);
+                if ($wanted === null || ! $result->score->isEqualTo($wanted)) {
+                    $findings[] = Finding::blocking(
+                        'specimen.failed',
+                        $specimen->path,
+                        "A specimen must score $specimen->score but scores ".\WideQuarry\Numbers\Exact::number($result->score).'.',
+                        [
+                            'specimen' => $specimen->id,
+                            'note' => $specimen->note,
+                            'scored' => \WideQuarry\Numbers\Exact::number($result->score),
+                        ],
+                    );
+                }
+            } catch (\WideQuarry\CoreException $problem) {
+                $findings[] = Finding::blocking(
+                    'specimen.failed',
+                    $specimen->path,
+                    'A specimen cannot be scored: '.$problem->getMessage(),
+                    ['specimen' => $specimen->id],
+                );
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function rolls(Question $question, Roll &$roll): array
+    {
+        try {
+            for ($seed = self::SEEDS; $seed >= 1; $seed--) {
+                $roll = $question->variables->roll(Seed::of($seed), $question->language);
+            }
+        } catch (RollProblem $problem) {
+            return [Finding::blocking($problem->rule, $problem->path, $problem->getMessage())];
+        }
+
+        return [];
+    }
+
+    /** @return list<Finding> */
+    private function part(Part $part, ScoringContext $in): array
+    {
+        $kind = $part->kind;
+        if (! ($kind instanceof ScorableKind)) {
+            return [
+                Finding::blocking(
+                    'part.kind_unavailable',
+                    "$part->path/kind",
+                    "Parts of the kind \"$part->kindName\" cannot be shown or scored yet.",
+                ),
+            ];
+        }
+        $numbers = [
+            $part->key->default(...),
+            ...array_map(fn (Rule $rule): \Closure => $rule->credit(...), $part->key->rules),
+            ...array_map(fn (string $bound): \Closure => fn () => $part->bound($bound), [
+                'cost',
+                'low',
+                'high',
+                ...array_diff(array_keys($kind->extras()), ['cost']),
+            ]),
+        ];
+
+        return [...$this->unreadable($numbers), ...$kind->check($part, $in)];
+    }
+
+    /**
+     * @param  list<\Closure>  $numbers
+     * @return list<Finding>
+     */
+    private function unreadable(array $numbers): array
+    {
+        $findings = [];
+        foreach ($numbers as $number) {
+            try {
+                $number();
+            } catch (NotScorable $problem) {
+                $findings[] = Finding::blocking($problem->rule, $problem->path, $problem->getMessage());
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function body(Question $question): array
+    {
+        $text = RichText::read($question->body);
+        $anchors = Anchors::in($text->nodes);
+        $findings = array_map(
+            fn ($dropped): Finding => Finding::warning('content.dropped', '/body', $dropped->sentence()),
+            $text->dropped,
+        );
+        $at = array_count_values(array_map(fn (array $anchor): string => "=$anchor[0]", $anchors->parts));
+        foreach ($question->parts as $part) {
+            $times = $at["=$part->id"] ?? 0;
+            if ($times !== 1) {
+                $findings[] = Finding::blocking(
+                    $times === 0 ? 'anchor.missing' : 'anchor.repeated',
+                    '/body',
+                    $times === 0
+                        ? "The part \"$part->id\" has no place in the text."
+                        : "The part \"$part->id\" stands in the text $times times.",
+                    ['part' => $part->id],
+                );
+            }
+        }
+        foreach ($anchors->parts as [$id, $inline]) {
+            $part = $question->part($id);
+            if ($part === null) {
+                $findings[] = Finding::blocking(
+                    'anchor.unknown',
+                    '/body',
+                    "The text has a place for a part \"$id\" that does not exist.",
+                    ['part' => $id],
+                );
+            } elseif ($inline && $part->kind?->isInline() === false) {
+                $findings[] = Finding::blocking('anchor.inline', '/body', "The part \"$id\" cannot stand inside a line.", [
+                    'part' => $id,
+                ]);
+            }
+        }
+        foreach ($anchors->gaps as [$gap, $of]) {
+            if ($question->part($of)?->kind?->fillsGaps() !== true) {
+                $findings[] = Finding::blocking(
+                    'gap.unknown',
+                    '/body',
+                    "A gap of the text waits for the tiles of a part \"$of\" that is not there.",
+                    ['gap' => $gap, 'part' => $of],
+                );
+            }
+        }
+        $names = array_map(fn ($variable): string => $variable->name, $question->variables->list);
+        foreach (array_diff($anchors->values, $names) as $name) {
+            $findings[] = Finding::blocking(
+                'value.unknown',
+                '/body',
+                "The text shows a value \"$name\", but there is no such variable.",
+                ['name' => $name],
+            );
+        }
+        if (trim($text->plain()) === '') {
+            $findings[] = Finding::blocking('body.empty', '/body', 'The question is empty.');
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function scoring(Question $question): array
+    {
+        $scoring = $question->scoring;
+        $findings = $this->unreadable([
+            $scoring->low(...),
+            $scoring->high(...),
+            $scoring->step(...),
+            $question->attemptCost(...),
+            ...array_map(fn (Hint $hint): \Closure => $hint->cost(...), $question->hints),
+        ]);
+        $used = [];
+        foreach ($scoring->once as $i => $list) {
+            foreach ($list as $id) {
+                $part = $question->part($id);
+                if ($part === null || isset($used[$id]) || $part->kind?->canShareAnswers() !== true) {
+                    $findings[] = Finding::blocking(
+                        'once.part',
+                        "/scoring/once/$i",
+                        self::called($question, $id).
+                            ' cannot share its answers: it must be a typed answer, and share them with one list of others only.',
+                    );
+                } elseif ($id !== $list[0] && $part->key->rules !== []) {
+                    $findings[] = Finding::warning(
+                        'once.own_rules',
+                        "/scoring/once/$i",
+                        'The answers of '.
+                            self::called($question, $id).
+                            ' are not used: it shares those of '.
+                            self::called($question, $list[0]).
+                            '.',
+                    );
+                }
+                $used[$id] = true;
+            }
+        }
+        $all = array_map(fn (Part $part): string => $part->id, $question->parts);
+        foreach ($scoring->gates as $i => $gate) {
+            foreach (array_diff([$gate['part'], ...$gate['needs']], $all) as $id) {
+                $findings[] = Finding::blocking('gate.part', "/scoring/gates/$i", "There is no part \"$id\".");
+            }
+        }
+        if (Gates::closed($question, $all) !== []) {
+            $findings[] = Finding::blocking(
+                'gate.ring',
+                '/scoring/gates',
+                'Parts wait for one another, so none of them can ever earn points.',
+            );
+        }
+
+        return $findings;
+    }
+
+    /** How an author knows a part: by its name, or by its place in the text. */
+    private static function called(Question $question, string $id): string
+    {
+        $part = $question->part($id);
+        if ($part === null) {
+            return "a part \"$id\" that is not there";
+        }
+        $order = array_column(Anchors::in(RichText::read($question->body)->nodes)->parts, 0);
+        $at = array_search($id, $order, true);
+
+        return $part->label !== '' ? "“{$part->label}”" : 'part '.($at === false ? "\"$id\"" : $at + 1);
+    }
+
+    /** @return list<Finding> */
+    private function origin(Question $question): array
+    {
+        return isset($question->record->origin->processing)
+            ? [
+                Finding::blocking(
+                    'origin.untranslated',
+                    '/record/origin/processing',
+                    'Something of the source could not be translated; it is kept with the question. Finish the question by hand.',
+                ),
+            ]
+            : [];
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange;
+
+/**
+ * Everything a reader made of a file, or a writer is given: core/schema/read.json.
+ * Readers yield one thing after the other, so that a large file need not be held; this collects them.
+ */
+final class PackageContents
+{
+    /** @var list<\stdClass> */
+    public array $questions = [];
+
+    /** @var list<\stdClass> */
+    public array $stimuli = [];
+
+    /** @var list<\stdClass> */
+    public array $groups = [];
+
+    /** @var list<\stdClass> */
+    public array $assessments = [];
+
+    /** @var list<Medium> */
+    public array $media = [];
+
+    /** @var list<Notice> */
+    public array $notices = [];
+
+    /** @param  iterable<\stdClass|Medium|Notice>  $things each \stdClass has a field `type`: question, stimulus, group or assessment */
+    public static function collect(iterable $things): self
+    {
+        $found = new self();
+        foreach ($things as $thing) {
+            $found->add($thing);
+        }
+
+        return $found;
+    }
+
+    public function add(\stdClass|Medium|Notice $thing): void
+    {
+        if ($thing instanceof Medium) {
+            $this->media[] = $thing;
+        } elseif ($thing instanceof Notice) {
+            $this->notices[] = $thing;
+        } else {
+            assert($thing->value instanceof \stdClass);
+            match ($thing->type) {
+                'question' => ($this->questions[] = $thing->value),
+                'stimulus' => ($this->stimuli[] = $thing->value),
+                'group' => ($this->groups[] = $thing->value),
+                default => ($this->assessments[] = $thing->value),
+            };
+        }
+    }
+
+    /** @param  'question'|'stimulus'|'group'|'assessment'  $type */
+    public static function thing(string $type, \stdClass $value): \stdClass
+    {
+        return (object) ['type' => $type, 'value' => $value];
+    }
+}

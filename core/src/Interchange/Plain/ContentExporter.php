@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange\Plain;
+
+use WideQuarry\Content\Element;
+use WideQuarry\Content\RichText;
+use WideQuarry\Content\Serialiser;
+use WideQuarry\CoreException;
+use WideQuarry\Question\Question;
+use WideQuarry\Random\Seed;
+use WideQuarry\Variables\Roll;
+
+/** Rich text as it leaves in a format that has no variables: one set of values stands in it, and media by their paths. */
+final readonly class ContentExporter
+{
+    /**
+     * @param  array<string, string>  $files  medium → its path in the package
+     * @param  string  $before  what stands before every path
+     */
+    private function __construct(public Roll $roll, private array $files, private string $before)
+    {
+    }
+
+    /** @param  array<string, string>  $files */
+    public static function of(Question $question, array $files, string $before = ''): self
+    {
+        try {
+            $roll = $question->variables->roll(Seed::of(1), $question->language);
+        } catch (CoreException) {
+            $roll = new Roll;
+        }
+
+        return new self($roll, $files, $before);
+    }
+
+    public function html(string $html): string
+    {
+        return Serialiser::html($this->nodes(RichText::read($html)->nodes));
+    }
+
+    /**
+     * @param  list<Element|string>  $nodes
+     * @return list<Element|string>
+     */
+    public function nodes(array $nodes): array
+    {
+        return array_map(function (Element|string $node): Element|string {
+            $media = $node instanceof Element ? $node->attribute('data-media') : null;
+            $value = $node instanceof Element ? $node->attribute('data-value') : null;
+
+            return match (true) {
+                is_string($node) => $node,
+                $value !== null => $node->name === 'mi'
+                    ? new Element('mn', [], [$this->roll->written[$value] ?? $value])
+                    : $this->roll->written[$value] ?? $value,
+                $media !== null => new Element($node->name, [
+                    ...array_diff_key($node->attributes, ['data-media' => 1, 'data-captions' => 1]),
+                    'src' => $this->before.($this->files[$media] ?? "media/$media"),
+                ]),
+                default => $node->withChildren($this->nodes($node->children)),
+            };
+        }, $nodes);
+    }
+}

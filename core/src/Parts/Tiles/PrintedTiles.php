@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Parts\Tiles;
+
+use WideQuarry\Printing\Paper;
+use WideQuarry\Printing\PrintedAnswer;
+use WideQuarry\Question\PairTarget;
+use WideQuarry\Question\Part;
+
+/** A box of words; the gaps of the text are lines with numbers. */
+final class PrintedTiles
+{
+    /** @param  array<mixed>  $presented */
+    public function part(array $presented, Paper $paper): string
+    {
+        $tiles = array_map(
+            fn (array $tile): string => '<li>'.
+                $paper->inline($tile['body']).
+                ($tile['uses'] === 1
+                    ? ''
+                    : ' <span class="times">'.($tile['uses'] === null ? '(as often as you like)' : "×&#8239;$tile[uses]").'</span>').
+                '</li>',
+            self::tiles($presented),
+        );
+
+        return '<ul class="bank">'.implode('', $tiles).'</ul>';
+    }
+
+    /**
+     * @param  array<mixed>  $presented
+     * @return list<PrintedAnswer>
+     */
+    public function answers(Part $part, array $presented, Paper $paper): array
+    {
+        $answers = [];
+        $gaps = is_array($presented['gaps'] ?? null) ? array_values($presented['gaps']) : [];
+        foreach ($gaps as $i => $gap) {
+            foreach (self::tiles($presented) as $tile) {
+                foreach ($part->key->rules as $rule) {
+                    if (
+                        $rule->on instanceof PairTarget &&
+                        $rule->on->first === $gap &&
+                        $rule->on->second === $tile['id'] &&
+                        $rule->credit()->isPositive()
+                    ) {
+                        $number = count($gaps) > 1 ? '<strong>'.($i + 1).'</strong> ' : '';
+                        $answers[] = new PrintedAnswer($number.$paper->inline($tile['body']), $rule->credit());
+                    }
+                }
+            }
+        }
+
+        return $answers;
+    }
+
+    /**
+     * @param  array<mixed>  $presented
+     * @return list<array{id: string, body: list<string|array<int, mixed>>, uses: int|null}>
+     */
+    private static function tiles(array $presented): array
+    {
+        return is_array($presented['tiles'] ?? null) ? $presented['tiles'] : []; // @phpstan-ignore return.type
+    }
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Printing;
+
+use Brick\Math\BigRational;
+use WideQuarry\Question\Question;
+
+/** A question on its way to paper. */
+final readonly class PrintedQuestion
+{
+    /**
+     * @param  Question|null  $question  null when it is not there any more
+     * @param  array<string, PrintedStimulus>  $stimuli  by id, in the order the question shows them
+     * @param  \Closure(string): ?string  $media
+     */
+    public function __construct(
+        public string $entry,
+        public ?Question $question,
+        public BigRational $points,
+        public string $title,
+        public array $stimuli,
+        public \Closure $media,
+    ) {
+    }
+}

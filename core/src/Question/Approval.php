@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Question;
+
+/** When a question may be approved, and when an approval ends. What is approved is a revision, not whatever comes after it. */
+final class Approval
+{
+    /**
+     * Why a question may not be approved; null when it may.
+     *
+     * @param  bool  $isComplete  whether nothing blocking is found
+     */
+    public static function refusal(bool $isComplete, int $failingSpecimens): ?string
+    {
+        return match (true) {
+            $isComplete => null,
+            $failingSpecimens === 1 => 'One of its specimens does not score as stated, so it cannot be approved.',
+            $failingSpecimens > 1 => "$failingSpecimens of its specimens do not score as stated, so it cannot be approved.",
+            default => 'It is not complete, so it cannot be approved.',
+        };
+    }
+
+    public static function isApproved(\stdClass $record): bool
+    {
+        return ($record->status ?? null) === Status::Approved->value;
+    }
+
+    /** Ends an approval after the content has changed. A record without a status is a draft. */
+    public static function withdraw(\stdClass $record): void
+    {
+        if (self::isApproved($record)) {
+            $record->status = Status::Draft->value;
+        }
+    }
+
+    /** The revision that is approved after a save: this one, or still the one before. */
+    public static function revision(\stdClass $record, int $revision, ?int $before): ?int
+    {
+        return self::isApproved($record) ? $revision : $before;
+    }
+}

@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Variables;
+
+use Brick\Math\BigRational;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Maths\Evaluator;
+use WideQuarry\Maths\MathsProblem;
+use WideQuarry\Maths\Parser;
+use WideQuarry\Numbers\Exact;
+
+/** A value as an author wrote it: text, or an expression over the variables. */
+final readonly class Value
+{
+    private function __construct(private string $text, private bool $isExpression, public string $path)
+    {
+    }
+
+    /** @throws Malformed */
+    public static function read(mixed $json, string $path): self
+    {
+        if (is_string($json)) {
+            return mb_strlen($json) <= 1000
+                ? new self($json, false, $path)
+                : throw Malformed::outOfRange($path, 'at most 1000 characters', $json);
+        }
+        if (! ($json instanceof \stdClass)) {
+            throw Malformed::wrongType($path, 'text or {"expr": …}', $json);
+        }
+
+        return new self(
+            Fields::of($json, $path, ['expr'])
+                ->need('expr')
+                ->string('expr'),
+            true,
+            $path,
+        );
+    }
+
+    public function isExpression(): bool
+    {
+        return $this->isExpression;
+    }
+
+    /** As the author wrote it. */
+    public function source(): string
+    {
+        return $this->text;
+    }
+
+    /** @throws RollProblem */
+    public function number(Roll $roll): BigRational
+    {
+        if (! $this->isExpression) {
+            return Exact::read(trim($this->text)) ?? throw RollProblem::unreadable($this->text, $this->path);
+        }
+        $value = $this->evaluated($roll);
+
+        return $value instanceof BigRational
+            ? $value
+            : throw RollProblem::unreadable(is_string($value) ? $value : 'true or false', $this->path);
+    }
+
+    /** @throws RollProblem */
+    public function words(Roll $roll, string $language): string
+    {
+        if (! $this->isExpression) {
+            return $this->text;
+        }
+
+        return $roll->written[trim($this->text)] ?? ValueFormat::plain()->write($this->evaluated($roll), $language);
+    }
+
+    private function evaluated(Roll $roll): BigRational|string|bool
+    {
+        try {
+            return (new Evaluator($roll->values))->value(Parser::parse($this->text));
+        } catch (MathsProblem $problem) {
+            throw RollProblem::expression($problem, $this->path);
+        }
+    }
+}

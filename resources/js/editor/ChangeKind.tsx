@@ -1,0 +1,88 @@
+import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { conversions, type Offer, splitJudged } from '@/api/actions'
+import type { QuestionJson } from '@/api/question'
+import { Losses } from '@/question/Losses'
+import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { Menu } from '@/ui/Menu'
+import { useToast } from '@/ui/Toasts'
+
+type Props = { question: QuestionJson; part: string; name: string; bank: string; onChange: (question: QuestionJson) => void }
+type Asked = { title: string; losses: string[]; go: string; act: () => void }
+
+/** Turns a part into another kind without typing again; what could not be carried is named before. */
+export function ChangeKind({ question, part, name, bank, onChange }: Props) {
+  const tell = useToast()
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const [open, setOpen] = useState(false)
+  const [asked, setAsked] = useState<Asked | null>(null)
+  const refuse = (problem: Error) => tell({ text: problem.message, look: 'problem' })
+  const offers = useMutation({ mutationFn: () => conversions(question, part), onError: refuse })
+  const take = (offer: Offer) => {
+    setAsked(null)
+    // The record is not the desk's to change here.
+    onChange(question.record ? { ...offer.question, record: question.record } : offer.question)
+    tell({ text: texts.desk.changed(texts.kinds[offer.to] ?? offer.to) })
+  }
+  const pick = (offer: Offer) =>
+    offer.losses.length === 0
+      ? take(offer)
+      : setAsked({
+          title: texts.desk.changeTo(texts.kinds[offer.to] ?? offer.to),
+          losses: offer.losses,
+          go: texts.desk.changeAnyway,
+          act: () => take(offer),
+        })
+  const split = useMutation({
+    mutationFn: (store: boolean) => splitJudged(bank, question, store),
+    onError: refuse,
+    onSuccess: (made, stored) => {
+      if (!stored)
+        return setAsked({
+          title: texts.desk.split(made.questions.length),
+          losses: made.losses,
+          go: texts.desk.splitGo(made.questions.length),
+          act: () => split.mutate(true),
+        })
+      setAsked(null)
+      client.invalidateQueries({ queryKey: ['bank', bank] })
+      tell({
+        text: texts.desk.splitDone(made.questions.length),
+        link: { title: texts.desk.toBank, go: () => navigate(`/banks/${bank}?sort=-updated`) },
+      })
+    },
+  })
+  const chosen = question.parts.find((one) => one.id === part)
+  const isList = bank !== '' && question.parts.length === 1 && chosen?.settings?.max !== 1 && Array.isArray(chosen?.settings?.options)
+  return (
+    <>
+      <Menu.Root
+        align="end"
+        open={open}
+        onOpen={(now) => {
+          setOpen(now)
+          if (now) offers.mutate()
+        }}
+        button={
+          <Button look="quiet" className="!px-1" aria-label={texts.desk.changeKindOf(name)}>
+            {texts.desk.changeKind}
+          </Button>
+        }
+      >
+        {offers.isPending ? <Menu.Item onSelect={() => undefined}>{texts.loading}</Menu.Item> : null}
+        {(offers.data ?? []).map((offer) => (
+          <Menu.Item key={offer.to} onSelect={() => pick(offer)}>
+            {texts.kinds[offer.to] ?? offer.to}
+            {offer.losses.length > 0 ? ' …' : ''}
+          </Menu.Item>
+        ))}
+        {isList && offers.data ? <Menu.Item onSelect={() => split.mutate(false)}>{texts.desk.trueFalse} …</Menu.Item> : null}
+        {offers.data?.length === 0 ? <Menu.Item onSelect={() => undefined}>{texts.desk.noOther}</Menu.Item> : null}
+      </Menu.Root>
+      {asked ? <Losses title={asked.title} losses={asked.losses} go={asked.go} onGo={asked.act} onClose={() => setAsked(null)} /> : null}
+    </>
+  )
+}

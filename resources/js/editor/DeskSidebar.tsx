@@ -1,0 +1,118 @@
+import { revisionQuery, revisionsQuery } from '@/api/queries'
+import type { Finding, QuestionJson, Specimen } from '@/api/question'
+import { Checks } from '@/question/Checks'
+import { RecordForm } from '@/question/record/RecordForm'
+import { RecordChanges } from '@/question/record/RecordLog'
+import { TryPane } from '@/question/try/TryPane'
+import { texts } from '@/texts'
+import { Tabs } from '@/ui/Tabs'
+import { useToast } from '@/ui/Toasts'
+import { Revisions } from './Revisions'
+import { SpecimenTable } from './specimens/SpecimenTable'
+import { freeId } from './specimens/said'
+import type { DeskRecord } from './useRecord'
+
+type Props = {
+  question: QuestionJson
+  /** The question as it was a moment ago, and how to ask for it as it is now. */
+  tried: QuestionJson
+  now: () => QuestionJson
+  bank: string
+  stored: boolean
+  /** Whether it can be put into folders. */
+  folders: boolean
+  record: DeskRecord
+  findings: Finding[]
+  /** How many findings are shown so far. */
+  shown: number
+  tab: string
+  onTab: (tab: string) => void
+  /** The newest revision that is stored. */
+  revision: number
+  onRestore: (content: QuestionJson, number: number) => void
+}
+
+/** Beside the page: try it, what is found in it, classify it, what was changed. */
+export function DeskSidebar({
+  question,
+  tried,
+  now,
+  bank,
+  stored,
+  folders,
+  record,
+  findings,
+  shown,
+  tab,
+  onTab,
+  revision,
+  onRestore,
+}: Props) {
+  const tell = useToast()
+  const specimens = record.record.specimens ?? []
+  const setSpecimens = (next: Specimen[]) => record.change({ record: { specimens: { set: next } } }, true)
+  const keep = (specimen: Omit<Specimen, 'id'>) => {
+    setSpecimens([...specimens, { id: freeId(specimens), ...specimen }])
+    tell({ text: texts.specimens.kept })
+  }
+  const tabs = [
+    {
+      id: 'try',
+      body: (
+        <section aria-label={texts.try.title} className="p-5">
+          <TryPane question={tried} now={now} bank={bank} bench onSpecimen={keep} />
+          <SpecimenTable question={question} specimens={specimens} findings={findings} onChange={setSpecimens} />
+        </section>
+      ),
+    },
+    {
+      id: 'checks',
+      count: shown,
+      tone: 'attention' as const,
+      body: <Checks findings={findings} onFinish={() => record.change({ record: { processing: { set: null } } })} />,
+    },
+    {
+      id: 'classify',
+      body: (
+        <div className="p-5">
+          <RecordForm
+            slug={bank}
+            record={record.record}
+            {...(folders ? { folders: record.folders } : {})}
+            disabled={false}
+            onChange={record.change}
+          />
+        </div>
+      ),
+    },
+    ...(stored
+      ? [
+          {
+            id: 'history',
+            body: (
+              <div className="p-5">
+                <Revisions<QuestionJson>
+                  list={revisionsQuery(question.id)}
+                  one={(number, since) => revisionQuery(question.id, number, since)}
+                  newest={revision}
+                  onRestore={onRestore}
+                />
+                <h3 className="mt-6 font-semibold">{texts.record.history}</h3>
+                <RecordChanges id={question.id} />
+              </div>
+            ),
+          },
+        ]
+      : []),
+  ]
+  return (
+    <div className="h-full bg-paper">
+      <Tabs
+        label={texts.desk.beside}
+        value={tab}
+        onChange={onTab}
+        tabs={tabs.map((one) => ({ ...one, title: texts.desk.tabs[one.id] ?? '' }))}
+      />
+    </div>
+  )
+}

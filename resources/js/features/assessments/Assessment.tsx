@@ -1,0 +1,229 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useEffect, useState } from 'react'
+import { useNavigate, useParams } from 'react-router'
+import { addToAssessment, assessmentQuery, removeAssessment, type Assessment as Whole } from '@/api/assembly'
+import { entriesOf, isDraw, pooled, questionsOf, unasked, without } from '@/lib/assessment'
+import { useAddress } from '@/lib/useAddress'
+import { useWide } from '@/lib/useWide'
+import { Shell } from '@/shell/Shell'
+import { NewAssessment } from '@/shell/tray/NewAssessment'
+import { setAtHand } from '@/shell/tray/useAtHand'
+import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { ctrl, useCommands } from '@/ui/commands'
+import { Dialog } from '@/ui/Dialog'
+import { Menu } from '@/ui/Menu'
+import { Nothing, Waiting } from '@/ui/Message'
+import { Panes } from '@/ui/Panes'
+import { Tabs } from '@/ui/Tabs'
+import { useToast } from '@/ui/Toasts'
+import { DrawPane } from './DrawPane'
+import { EntryPane } from './EntryPane'
+import { Instructions } from './Instructions'
+import { Outline } from './Outline'
+import { PickPane } from './PickPane'
+import { SheetPane } from './SheetPane'
+import { TotalsPane } from './TotalsPane'
+import { useDocument } from './useDocument'
+
+/** An assessment: outline, the sheet as printed, and banks to pick from. */
+export function Assessment() {
+  const id = useParams().id ?? ''
+  const whole = useQuery({ ...assessmentQuery(id), refetchOnWindowFocus: false, staleTime: 0 })
+  if (whole.data) return <Bench key={id} start={whole.data} />
+  return (
+    <Shell title={texts.assembly.title} crumbs={[{ title: texts.assembly.title, to: '/assessments' }, { title: '…' }]}>
+      {whole.isError ? <Nothing title={whole.error.message} /> : <Waiting text={texts.loading} />}
+    </Shell>
+  )
+}
+
+function Bench({ start }: { start: Whole }) {
+  const document = useDocument(start)
+  const { content, change, stored } = document
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const tell = useToast()
+  const { address, set } = useAddress()
+  const [tab, setTab] = useState(content.sections.some((section) => section.entries.length > 0) ? 'question' : 'pick')
+  const [dialog, setDialog] = useState<'copy' | 'remove' | null>(null)
+  const mayWrite = stored.may_write
+  const wide = useWide(1100)
+  const narrow = !useWide(768)
+  const active = address.get('entry') ?? undefined
+  useEffect(() => {
+    if (mayWrite) setAtHand(stored.id)
+  }, [mayWrite, stored.id])
+  const show = (entry: string) => {
+    set('entry', entry, true)
+    setTab('question')
+  }
+  const add = useMutation({
+    mutationFn: async (questions: string[]) => {
+      await document.flush()
+      return addToAssessment(stored.id, questions)
+    },
+    onSuccess: document.adopt,
+    onError: (problem) => tell({ text: problem.message, look: 'problem' }),
+  })
+  const remove = (ids: string[]) => {
+    const before = content
+    change((now) => without(now, ids))
+    tell({ text: texts.assembly.takenOut(ids.length), undo: () => change(() => before) })
+  }
+  const destroy = useMutation({
+    mutationFn: () => removeAssessment(stored.id),
+    onSuccess: () => {
+      setAtHand(null)
+      client.invalidateQueries({ queryKey: ['assessments'] })
+      tell({ text: texts.assembly.removed(stored.title) })
+      navigate('/assessments')
+    },
+  })
+  const here = texts.frame.groups.here
+  useCommands('assessment', [
+    { id: 'undo', group: here, title: texts.desk.undo, keys: 'Ctrl Z', on: ctrl('z'), run: () => document.undo() },
+    {
+      id: 'redo',
+      group: here,
+      title: texts.desk.redo,
+      keys: 'Ctrl Shift Z',
+      on: (event) => (event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'z',
+      run: () => document.redo(),
+    },
+    { id: 'print', group: here, title: texts.assembly.print, run: () => navigate(`/assessments/${stored.id}/print`) },
+    { id: 'send', group: here, title: texts.tray.send, run: () => navigate(`/dispatches/new?assessment=${stored.id}`) },
+  ])
+  const draws = entriesOf(content).filter(isDraw)
+  const draw = draws.find((one) => one.id === active)
+  const taken = new Set(questionsOf(content))
+  const outline = (
+    <div className="flex h-full flex-col">
+      <div className="flex-none border-hairline border-b px-3 py-2">
+        <input
+          aria-label={texts.assembly.name}
+          value={content.title}
+          maxLength={500}
+          disabled={!mayWrite}
+          onChange={(event) => change((now) => ({ ...now, title: event.target.value }), 'title')}
+          className="w-full rounded-ui border border-transparent bg-transparent px-1 py-0.5 text-head font-semibold hover:border-edge focus:bg-paper"
+        />
+        <Instructions
+          value={content.instructions ?? ''}
+          mayWrite={mayWrite}
+          onChange={(html) => change((now) => ({ ...now, instructions: html }), 'instructions')}
+        />
+        <p className="mt-1 px-1 text-second" role="status">
+          <strong>{texts.assembly.total(stored.totals.questions, stored.totals.points)}</strong>
+          {stored.totals.minutes === null ? '' : `, ${texts.assembly.minutes(stored.totals.minutes)}`}
+        </p>
+      </div>
+      <div className="min-h-0 flex-1">
+        <Outline document={document} active={active} onActive={show} mayWrite={mayWrite} onRemove={remove} />
+      </div>
+    </div>
+  )
+  const beside = (
+    <div className="h-full bg-paper">
+      <Tabs
+        label={texts.assembly.beside}
+        value={tab}
+        onChange={setTab}
+        tabs={[
+          ...(mayWrite
+            ? [
+                {
+                  id: 'pick',
+                  body: (
+                    <PickPane
+                      home={stored.bank.slug}
+                      taken={taken}
+                      draws={draws.map((one) => ({ id: one.id, title: one.title || texts.assembly.draw }))}
+                      into={draw?.id}
+                      onAdd={(questions, into) => (into ? change((now) => pooled(now, into, questions)) : add.mutate(questions))}
+                      onTakeOut={(question) => {
+                        const before = content
+                        change((now) => unasked(now, question))
+                        tell({ text: texts.assembly.takenOut(1), undo: () => change(() => before) })
+                      }}
+                    />
+                  ),
+                },
+              ]
+            : []),
+          {
+            id: 'question',
+            body: draw ? (
+              <DrawPane key={draw.id} document={document} draw={draw} mayWrite={mayWrite} onRemove={remove} />
+            ) : active ? (
+              <EntryPane key={active} document={document} id={active} mayWrite={mayWrite} onRemove={remove} />
+            ) : (
+              <Nothing title={texts.assembly.pickEntry} />
+            ),
+          },
+          { id: 'totals', body: <TotalsPane totals={stored.totals} /> },
+        ].map((one) => ({ ...one, title: texts.assembly.tabs[one.id] ?? '' }))}
+      />
+    </div>
+  )
+  const sheet = <SheetPane document={document} active={active} onActive={show} />
+  const left = { id: 'outline', label: texts.assembly.outline, body: outline, size: 372, min: 300, max: 560 }
+  const middle = { id: 'sheet', label: texts.assembly.sheet, body: sheet, size: 510, min: 320, max: 900 }
+  return (
+    <Shell
+      title={content.title}
+      crumbs={[{ title: texts.assembly.title, to: '/assessments' }, { title: content.title }]}
+      aside={
+        <>
+          {stored.bank.name},{' '}
+          <span role="status">{document.state === 'saved' ? texts.assembly.saved : texts.assembly.keeping[document.state]}</span>
+        </>
+      }
+      actions={
+        <>
+          <Menu.Root align="end" button={<Button>{texts.bank.more}</Button>}>
+            <Menu.Item onSelect={() => setDialog('copy')}>{texts.assembly.duplicate}</Menu.Item>
+            {mayWrite ? <Menu.Item onSelect={() => setDialog('remove')}>{texts.assembly.remove}</Menu.Item> : null}
+          </Menu.Root>
+          <Button onClick={() => navigate(`/dispatches/new?assessment=${stored.id}`)}>{texts.tray.send}</Button>
+          <Button look="primary" onClick={() => navigate(`/assessments/${stored.id}/print`)}>
+            {texts.assembly.print}
+          </Button>
+        </>
+      }
+    >
+      {narrow ? (
+        <div className="h-full overflow-y-auto">
+          {outline}
+          <div className="min-h-120 border-hairline border-t">{beside}</div>
+        </div>
+      ) : (
+        <Panes
+          name={wide ? 'assessment' : 'assessment-two'}
+          borderName={texts.frame.border}
+          panes={wide ? [left, middle] : [left]}
+          last={beside}
+        />
+      )}
+      {dialog === 'copy' ? (
+        <NewAssessment like={{ id: stored.id, title: stored.title, bank: stored.bank.slug }} onClose={() => setDialog(null)} />
+      ) : null}
+      <Dialog
+        open={dialog === 'remove'}
+        onClose={() => setDialog(null)}
+        title={texts.assembly.removeTitle(stored.title)}
+        closeName={texts.frame.close}
+        actions={
+          <>
+            <Button onClick={() => setDialog(null)}>{texts.frame.cancel}</Button>
+            <Button look="primary" onClick={() => destroy.mutate()}>
+              {texts.assembly.remove}
+            </Button>
+          </>
+        }
+      >
+        <p>{texts.assembly.removeAbout}</p>
+      </Dialog>
+    </Shell>
+  )
+}

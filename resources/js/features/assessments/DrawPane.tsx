@@ -1,0 +1,127 @@
+import { useQuery } from '@tanstack/react-query'
+import { X } from 'lucide-react'
+import { useState } from 'react'
+import { type Draw, drawQuery } from '@/api/assembly'
+import { dissolved, withDraw } from '@/lib/assessment'
+import { kindWords } from '@/parts/words'
+import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { control } from '@/ui/Field'
+import { Message, Waiting } from '@/ui/Message'
+import type { Document } from './useDocument'
+
+type Props = { document: Document; draw: Draw; mayWrite: boolean; onRemove: (ids: string[]) => void }
+
+/** How many are drawn, what each is worth, and what they are drawn from. */
+export function DrawPane({ document, draw, mayWrite, onRemove }: Props) {
+  const { stored, change } = document
+  const [seed, setSeed] = useState(0)
+  const pool = useQuery(drawQuery(stored.id, draw.id, stored.version, Math.max(1, seed)))
+  const rows = (pool.data?.pool ?? []).filter((row) => draw.pool.includes(row.id))
+  const drawn = new Set(seed > 0 ? pool.data?.drawn : [])
+  const findings = stored.entries[draw.id]?.findings ?? []
+  const set = (edit: Parameters<typeof withDraw>[2], what?: string) => change((now) => withDraw(now, draw.id, edit), what)
+  return (
+    <article className="flex flex-col gap-4 p-5">
+      <header className="flex flex-wrap items-start gap-2">
+        <div className="w-full">
+          <input
+            aria-label={texts.assembly.drawName}
+            placeholder={texts.assembly.drawName}
+            value={draw.title ?? ''}
+            maxLength={500}
+            disabled={!mayWrite}
+            onChange={(event) => set({ title: event.target.value }, `title ${draw.id}`)}
+            className="-ml-1 w-full rounded-ui border border-transparent bg-transparent px-1 py-0.5 text-head font-semibold placeholder:text-quiet hover:border-edge focus:bg-paper"
+          />
+          <p className="text-second">{texts.assembly.drawAbout}</p>
+        </div>
+        {mayWrite ? (
+          <>
+            <Button onClick={() => change((now) => dissolved(now, draw.id))}>{texts.assembly.dissolve}</Button>
+            <Button onClick={() => onRemove([draw.id])}>{texts.assembly.takeOut}</Button>
+          </>
+        ) : null}
+      </header>
+      <div className="flex flex-wrap gap-4">
+        <label className="flex flex-col gap-1">
+          <span className="text-caption text-second">{texts.assembly.drawCount}</span>
+          <input
+            type="number"
+            min={1}
+            max={2000}
+            value={draw.draw}
+            disabled={!mayWrite}
+            onChange={(event) => {
+              const count = Math.round(Number(event.target.value))
+              if (count >= 1 && count <= 2000) set({ draw: count }, `count ${draw.id}`)
+            }}
+            className={`${control} w-24`}
+          />
+        </label>
+        <label className="flex flex-col gap-1">
+          <span className="text-caption text-second">{texts.assembly.drawPoints}</span>
+          <input
+            type="number"
+            min={0}
+            max={100000}
+            step="any"
+            value={draw.points ?? ''}
+            placeholder={texts.assembly.drawOwnPoints}
+            disabled={!mayWrite}
+            onChange={(event) => set({ points: event.target.value === '' ? null : Number(event.target.value) }, `points ${draw.id}`)}
+            className={`${control} w-28`}
+          />
+        </label>
+      </div>
+      {findings.map((said) => (
+        <Message key={said} look="attention">
+          {said}
+        </Message>
+      ))}
+      {pool.isError ? <Message look="problem">{pool.error.message}</Message> : null}
+      {pool.isPending ? <Waiting text={texts.loading} /> : null}
+      <section aria-label={texts.assembly.drawPool(rows.length)} className="flex flex-col gap-2">
+        <div className="flex flex-wrap items-center gap-2">
+          <h2 className="flex-1 font-semibold">{texts.assembly.drawPool(rows.length)}</h2>
+          <span role="status" className="text-second">
+            {seed > 0 ? texts.assembly.drawNow(drawn.size) : ''}
+          </span>
+          {rows.length > 0 ? (
+            <Button onClick={() => setSeed((now) => now + 1)}>{seed === 0 ? texts.assembly.drawOnce : texts.assembly.drawAgain}</Button>
+          ) : null}
+        </div>
+        {pool.data && rows.length === 0 ? <p className="text-quiet">{texts.assembly.drawEmpty}</p> : null}
+        <ul className="divide-y divide-hairline border-hairline border-y">
+          {rows.map((row) => (
+            <li
+              key={row.id}
+              className={`flex items-start gap-2 border-l-3 px-2 py-1.5 ${drawn.has(row.id) ? 'border-l-information bg-well' : 'border-l-transparent'}`}
+            >
+              <span className="min-w-0 flex-1">
+                <span className="block truncate font-semibold">{row.title}</span>
+                <span className="flex flex-wrap gap-x-2 text-caption text-second">
+                  {drawn.has(row.id) ? <strong className="text-information">{texts.assembly.inDrawing}</strong> : null}
+                  <span>{kindWords(row.kinds)}</span>
+                  <span>{texts.points(row.points)}</span>
+                  {row.bank !== stored.bank.slug ? <span className="text-quiet">{row.bank_name}</span> : null}
+                </span>
+              </span>
+              {mayWrite ? (
+                <Button
+                  look="quiet"
+                  className="!min-h-7 !px-1"
+                  aria-label={texts.assembly.outOfPool(row.title)}
+                  title={texts.assembly.outOfPool(row.title)}
+                  onClick={() => set({ pool: draw.pool.filter((one) => one !== row.id) })}
+                >
+                  <X size={16} aria-hidden="true" />
+                </Button>
+              ) : null}
+            </li>
+          ))}
+        </ul>
+      </section>
+    </article>
+  )
+}

@@ -1,0 +1,19 @@
+import { texts } from '@/texts'
+import { htmlTree } from '@/ui/htmlTree'
+import { LazyRich } from '@/ui/LazyRich'
+import { RichTree } from '@/ui/RichTree'
+
+/** What learners are told, as rich text. */
+export function Instructions({ value, mayWrite, onChange }: { value: string; mayWrite: boolean; onChange: (html: string) => void }) {
+  if (!mayWrite) return value === '' ? null : <RichTree nodes={htmlTree(value)} />
+  return (
+    <LazyRich
+      value={value}
+      onChange={onChange}
+      label={texts.assembly.instructions}
+      placeholder={texts.assembly.instructionsHint}
+      words={{ part: (id: string) => id }}
+      className="!text-[14px] rounded-ui bg-paper px-2 py-1"
+    />
+  )
+}

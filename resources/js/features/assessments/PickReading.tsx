@@ -1,0 +1,27 @@
+import { useQuery } from '@tanstack/react-query'
+import { questionQuery } from '@/api/queries'
+import { TryPane } from '@/question/try/TryPane'
+import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { Message, Waiting } from '@/ui/Message'
+
+/** The question that was clicked in the list: as learners meet it, with its key, and added by a button. */
+export function PickReading({ id, taken, onToggle }: { id: string; taken: boolean; onToggle: () => void }) {
+  const whole = useQuery(questionQuery(id))
+  return (
+    <section aria-label={texts.assembly.reading} className="flex max-h-[55%] min-h-40 flex-none flex-col border-edge border-t bg-page">
+      <header className="flex items-center gap-2 border-hairline border-b px-3 py-1.5">
+        <h2 className="min-w-0 flex-1 truncate font-semibold">{whole.data?.name ?? '…'}</h2>
+        <Button {...(taken ? {} : { look: 'primary' as const })} onClick={onToggle}>
+          {taken ? texts.assembly.takeBackShort : texts.assembly.add}
+        </Button>
+      </header>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls is reached by keyboard too */}
+      <section aria-label={texts.assembly.readingBody} tabIndex={0} className="-outline-offset-2 min-h-0 flex-1 overflow-y-auto p-3">
+        {whole.isError ? <Message look="problem">{whole.error.message}</Message> : null}
+        {whole.isPending ? <Waiting text={texts.loading} /> : null}
+        {whole.data ? <TryPane question={whole.data.question} bank={whole.data.bank.slug} showKey /> : null}
+      </section>
+    </section>
+  )
+}

@@ -1,0 +1,108 @@
+import type { ReactNode } from 'react'
+import type { PrintSettings } from '@/api/assembly'
+import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { Field } from '@/ui/Field'
+
+type Props = {
+  settings: PrintSettings
+  which: string
+  mayWrite: boolean
+  onChange: (settings: PrintSettings) => void
+  onWhich: (which: string) => void
+}
+const words = texts.assembly.printing
+
+/** What is printed, and how. */
+export function PrintForm({ settings, which, mayWrite, onChange, onWhich }: Props) {
+  const set = (change: PrintSettings) => onChange({ ...settings, ...change })
+  const choice = (label: string, value: string, options: [string, string][], act: (value: string) => void) => (
+    <Field.Root>
+      <Field.Label>{label}</Field.Label>
+      <Field.Choice value={value} disabled={!mayWrite} onChange={(event) => act(event.target.value)}>
+        {options.map(([key, title]) => (
+          <option key={key} value={key}>
+            {title}
+          </option>
+        ))}
+      </Field.Choice>
+    </Field.Root>
+  )
+  const tick = (field: 'name' | 'date' | 'score' | 'points'): ReactNode => (
+    <label key={field} className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="size-4 accent-accent"
+        checked={settings[field] ?? true}
+        disabled={!mayWrite}
+        onChange={(event) => set({ [field]: event.target.checked })}
+      />
+      {words.fields[field]}
+    </label>
+  )
+  return (
+    <form
+      aria-label={words.title}
+      className="flex w-72 flex-none flex-col gap-4 overflow-y-auto border-hairline border-r p-4 max-md:w-full max-md:overflow-visible"
+      onSubmit={(event) => event.preventDefault()}
+    >
+      <fieldset className="flex flex-col gap-1.5">
+        <legend className="mb-1 text-caption text-second">{words.about}</legend>
+        {Object.entries(words.which).map(([key, title]) => (
+          <label key={key} className="flex items-center gap-2">
+            <input type="radio" name="which" className="size-4 accent-accent" checked={which === key} onChange={() => onWhich(key)} />
+            {title}
+          </label>
+        ))}
+      </fieldset>
+      <Field.Root>
+        <Field.Label>{words.school}</Field.Label>
+        <Field.Text
+          value={settings.school ?? ''}
+          maxLength={200}
+          disabled={!mayWrite}
+          onChange={(event) => set({ school: event.target.value })}
+        />
+      </Field.Root>
+      <div className="flex flex-col gap-1.5">{(['name', 'date', 'score', 'points'] as const).map(tick)}</div>
+      {choice(
+        words.columns,
+        String(settings.columns ?? 1),
+        [
+          ['1', '1'],
+          ['2', '2'],
+        ],
+        (value) => set({ columns: Number(value) }),
+      )}
+      {choice(words.space, settings.space ?? 'usual', Object.entries(words.spaces), (space) => set({ space }))}
+      {choice(words.size, settings.size ?? 'usual', Object.entries(words.sizes), (size) => set({ size }))}
+      {choice(
+        words.paper,
+        settings.paper ?? 'A4',
+        [
+          ['A4', 'A4'],
+          ['letter', 'Letter'],
+        ],
+        (paper) => set({ paper }),
+      )}
+      <div className="flex items-end gap-2">
+        <Field.Root>
+          <Field.Label>{words.seed}</Field.Label>
+          <Field.Text
+            type="number"
+            min={0}
+            max={Number.MAX_SAFE_INTEGER}
+            className="w-28"
+            disabled={!mayWrite}
+            value={settings.seed ?? 1}
+            onChange={(event) =>
+              event.target.value === '' ? undefined : set({ seed: Math.max(0, Math.floor(Number(event.target.value))) })
+            }
+          />
+        </Field.Root>
+        {mayWrite ? <Button onClick={() => set({ seed: (settings.seed ?? 1) + 1 })}>{words.roll}</Button> : null}
+      </div>
+      <p className="text-caption text-second">{words.seedAbout}</p>
+    </form>
+  )
+}

@@ -1,0 +1,61 @@
+import type { TotalLine, Totals } from '@/api/assembly'
+import { texts } from '@/texts'
+import { rounded } from '@/texts/rounded'
+
+/** What the assessment adds up to, by kind, topic and difficulty. */
+export function TotalsPane({ totals }: { totals: Totals }) {
+  return (
+    <div className="flex flex-col gap-5 p-5">
+      <p className="text-head font-semibold">
+        {texts.assembly.total(totals.questions, totals.points)}
+        {totals.minutes === null ? '' : `, ${texts.assembly.minutes(totals.minutes)}`}
+      </p>
+      {(['kinds', 'topics', 'difficulties'] as const).map((by) => (
+        <Table key={by} by={by} lines={totals[by]} all={totals.points} />
+      ))}
+    </div>
+  )
+}
+
+function Table({ by, lines, all }: { by: 'kinds' | 'topics' | 'difficulties'; lines: TotalLine[]; all: number }) {
+  if (lines.length === 0) return null
+  const named = (name: string) => {
+    if (name === 'hidden' || name === '⟨hidden⟩') return texts.assembly.hiddenLine
+    if (name === '') return texts.assembly.without[by]
+    if (by === 'difficulties') return texts.bank.difficulty(Number(name))
+    return by === 'kinds'
+      ? name
+          .split('+')
+          .map((kind) => texts.kinds[kind] ?? kind)
+          .join(' and ')
+      : name
+  }
+  return (
+    <table className="w-full">
+      <caption className="pb-1 text-left font-semibold">{texts.assembly.by[by]}</caption>
+      <thead className="text-caption text-quiet">
+        <tr className="border-edge border-b">
+          <td />
+          <th className="text-right font-normal">{texts.assembly.totalColumns.questions}</th>
+          <th className="text-right font-normal">{texts.assembly.totalColumns.points}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line) => (
+          <tr key={line.name} className="border-hairline border-b">
+            <th scope="row" className="relative py-1 text-left font-normal">
+              <span
+                aria-hidden="true"
+                className="absolute inset-y-0.5 left-0 bg-accent-tint"
+                style={{ width: `${all > 0 ? (100 * line.points) / all : 0}%` }}
+              />
+              <span className="relative pl-1">{named(line.name)}</span>
+            </th>
+            <td className="text-right tabular-nums">{line.questions}</td>
+            <td className="text-right tabular-nums">{rounded(line.points)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}

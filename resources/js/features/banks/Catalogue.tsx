@@ -1,0 +1,53 @@
+import { useQuery } from '@tanstack/react-query'
+import { useNavigate } from 'react-router'
+import { facetsQuery } from '@/api/queries'
+import type { QuestionRow } from '@/api/schema'
+import { useWide } from '@/lib/useWide'
+import { Shell } from '@/shell/Shell'
+import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { useCommands } from '@/ui/commands'
+import { BrowsingPanes } from './BrowsingPanes'
+import { ListPane } from './ListPane'
+import { MoreFilters, useOpenSections } from './MoreFilters'
+import { useBrowsing } from './useBrowsing'
+import { type Range, ranges, useFilter } from './useFilter'
+
+/** Questions of every bank one may read: what to look for, list, reading. */
+export function Catalogue() {
+  const navigate = useNavigate()
+  const filter = useFilter()
+  const browsing = useBrowsing('', filter)
+  useCommands('catalogue', browsing.commands)
+  const narrow = !useWide(768)
+  const sections = useOpenSections(filter, true)
+  const asked = sections.open.filter((name) => !ranges.includes(name as Range))
+  const counts = useQuery({ ...facetsQuery('', filter.query, asked), enabled: asked.length > 0 })
+  const { rows, active } = browsing
+  const row = rows.find((one) => one.id === active)
+  const open = (one: QuestionRow) => navigate(`/banks/${one.bank}?question=${one.id}`)
+  const where = (
+    <div className="h-full overflow-y-auto bg-well">
+      <MoreFilters
+        filter={filter}
+        facets={counts.data?.facets ?? {}}
+        trees={undefined}
+        open={sections.open}
+        onToggle={sections.toggle}
+        all
+      />
+    </div>
+  )
+  const list = <ListPane {...browsing.list} slug="" trees={undefined} onOpen={open} withBank />
+  return (
+    <Shell
+      title={texts.bank.catalogue}
+      crumbs={[{ title: texts.banks.title, to: '/banks' }, { title: texts.bank.catalogue }]}
+      aside={texts.bank.catalogueAbout}
+      search={{ label: texts.frame.search, value: filter.words, onChange: filter.setWords }}
+      actions={row ? <Button onClick={() => open(row)}>{narrow ? texts.bank.toItsBank : texts.bank.toBank(row.bank_name)}</Button> : null}
+    >
+      <BrowsingPanes browsing={browsing} slug={row?.bank ?? ''} where={where} list={list} />
+    </Shell>
+  )
+}

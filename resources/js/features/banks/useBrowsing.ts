@@ -1,0 +1,80 @@
+import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
+import { useMemo, useState } from 'react'
+import { facetsQuery, questionsQuery } from '@/api/queries'
+import { useWide } from '@/lib/useWide'
+import { useAtHand } from '@/shell/tray/useAtHand'
+import { useTraySelection } from '@/shell/tray/useTraySelection'
+import { texts } from '@/texts'
+import { type ScreenCommand, single } from '@/ui/commands'
+import type { Filter } from './useFilter'
+
+/** Looking through the questions that meet a filter, of a bank or ('') of all one may read: the list, what is picked, what is read. */
+export function useBrowsing(slug: string, filter: Filter) {
+  const pages = useInfiniteQuery(questionsQuery(slug, filter.query))
+  const rows = useMemo(() => pages.data?.pages.flatMap((page) => page.data) ?? [], [pages.data])
+  const meta = pages.data?.pages[0]?.meta
+  const selection = useTraySelection(rows, filter.query)
+  const { taken } = useAtHand()
+  const empty = useQuery({ ...facetsQuery(slug, filter.query, []), enabled: meta?.found === 0 && filter.any })
+  const [showKey, setShowKey] = useState(() => localStorage.getItem('key-shown') === 'yes')
+  const [narrowing, setNarrowing] = useState(false)
+  const wide = useWide(1024)
+  const narrow = !useWide(768)
+  // With room for it, the first question is read until another is picked.
+  const active = filter.question ?? (narrow ? undefined : rows[0]?.id)
+  const toggleKey = () => {
+    localStorage.setItem('key-shown', showKey ? 'no' : 'yes')
+    setShowKey(!showKey)
+  }
+  const here = texts.frame.groups.here
+  const commands: ScreenCommand[] = [
+    ...(active
+      ? [
+          {
+            id: 'tray',
+            group: here,
+            title: selection.ids.includes(active) ? texts.tray.out : texts.tray.put,
+            keys: 't',
+            single: true,
+            on: single('t'),
+            run: () => selection.toggle(active),
+          },
+        ]
+      : []),
+    ...(filter.any ? [{ id: 'clear', group: here, title: texts.bank.clearAll, run: filter.clear }] : []),
+    {
+      id: 'key',
+      group: texts.frame.groups.view,
+      title: `${texts.bank.keyShown} / ${texts.bank.keyHidden}`,
+      keys: 'k',
+      single: true,
+      on: single('k'),
+      run: toggleKey,
+    },
+  ]
+  return {
+    commands,
+    meta,
+    rows,
+    selection,
+    active,
+    picked: Boolean(filter.question),
+    wide,
+    narrowing,
+    setNarrowing,
+    /** For the list. */
+    list: {
+      filter,
+      pages,
+      rows,
+      active,
+      selection,
+      taken,
+      ...(wide ? {} : { onNarrow: () => setNarrowing(true) }),
+      without: empty.data?.without ?? {},
+      meant: empty.data?.meant ?? null,
+    },
+    /** For what is read. */
+    reading: { showKey, onKey: toggleKey, onBack: () => filter.setQuestion(null) },
+  }
+}

@@ -1,0 +1,70 @@
+import type { QuestionRow } from '@/api/schema'
+import { kindWords } from '@/parts/words'
+import { texts } from '@/texts'
+import { Level } from '@/ui/Strata'
+import { Tick } from '@/ui/Tree'
+
+export const ROW_HEIGHT = 84
+
+type RowProps = {
+  row: QuestionRow
+  active: boolean
+  selected: boolean
+  taken?: boolean
+  /** Where it lives is said, in a list over several banks. */
+  withBank?: boolean
+}
+
+/** A question in a list: title, first words with what was found marked, and what it is. */
+export function QuestionListRow({ row, active, selected, taken, withBank }: RowProps) {
+  return (
+    <div
+      className={`flex h-full items-start gap-3 overflow-hidden border-hairline border-b border-l-3 px-3 py-2.5 ${active ? 'border-l-accent bg-paper' : 'border-l-transparent hover:bg-well'} ${selected && !active && !taken ? 'bg-accent-tint' : ''}`}
+    >
+      <span data-tick="" title={texts.bank.select(row.title)} className="-m-2 p-2 pt-3">
+        <Tick on={selected} />
+      </span>
+      <Level value={row.difficulty} label={row.difficulty === null ? '' : texts.bank.difficulty(row.difficulty)} />
+      <span className="min-w-0 flex-1">
+        <span className="flex gap-3">
+          <span className="min-w-0 flex-1 truncate font-semibold">
+            <Marks pieces={row.title_marks} />
+          </span>
+          {row.kinds.length > 0 ? <span className="flex-none text-second">{texts.points(row.points)}</span> : null}
+        </span>
+        <span className="block truncate font-serif text-second">
+          {row.found_marks ? (
+            <>
+              <span className="font-sans text-caption text-quiet">{texts.bank.foundIn[row.found_in ?? '']}: </span>
+              <Marks pieces={row.found_marks} />
+            </>
+          ) : (
+            <Marks pieces={row.stem_marks} />
+          )}
+        </span>
+        <span className="flex h-4 flex-wrap gap-x-3 overflow-hidden text-caption text-second">
+          <span>{kindWords(row.kinds)}</span>
+          <span className={row.status === 'approved' ? 'text-accent' : ''}>{texts.status[row.status]}</span>
+          {taken ? <strong className="text-information">{texts.assembly.taken}</strong> : null}
+          {row.has_variables ? <span>{texts.bank.varies}</span> : null}
+          {row.specimens_failing > 0 ? (
+            <strong className="text-problem">{texts.specimens.fail(row.specimens_failing, row.specimens)}</strong>
+          ) : null}
+          {row.is_complete || row.specimens_failing > 0 ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
+          {row.named ? null : <span className="text-attention">{texts.bank.mute}</span>}
+          {withBank ? <strong>{row.bank_name}</strong> : null}
+          {row.tags.slice(0, 4).map((tag) => (
+            <span key={tag} className="text-quiet">
+              {tag}
+            </span>
+          ))}
+        </span>
+      </span>
+    </div>
+  )
+}
+
+export function Marks({ pieces }: { pieces: [string, boolean][] }) {
+  // biome-ignore lint/suspicious/noArrayIndexKey: pieces of one text, told by their place
+  return pieces.map(([text, marked], i) => (marked ? <mark key={i}>{text}</mark> : <span key={i}>{text}</span>))
+}

@@ -1,0 +1,84 @@
+import type { Presentation, QuestionJson, Result, ShownFeedback } from '@/api/question'
+import { partView } from '@/parts'
+import { decimal, texts } from '@/texts'
+import { RichTree } from '@/ui/RichTree'
+
+const tones: Record<string, string> = { right: 'text-accent', partly: 'text-attention', wrong: 'text-problem' }
+
+/** The score, why it is so, and what the learner is told. */
+type Props = { result: Result; question: QuestionJson; shown: Presentation; finished: boolean }
+
+export function Outcome({ result, question, shown, finished }: Props) {
+  const now = (feedback: ShownFeedback[]) =>
+    feedback.filter((said) => said.show === 'both' || said.show === (finished ? 'after' : 'during'))
+  const [score, of] = texts.try.of(decimal(result.score), decimal(result.max))
+  const several = result.parts.length > 1
+  return (
+    <section aria-label={texts.try.why} className="flex flex-col gap-2 border-hairline border-t pt-3">
+      <p className="flex items-baseline gap-2">
+        <strong className="text-title font-bold">{score}</strong> <span className="font-semibold">{of}</span>{' '}
+        <span className={`font-semibold ${tones[result.state] ?? 'text-second'}`}>{texts.try.state[result.state] ?? result.state}</span>
+      </p>
+      <ul className="flex flex-col gap-1">
+        {result.parts.map((part, i) => (
+          <li key={part.id}>
+            {several ? (
+              <p className="font-semibold">
+                {question.parts[i]?.label || `${i + 1}`}:{' '}
+                <span className={tones[part.state] ?? 'text-second'}>{texts.try.state[part.state]}</span>, {decimal(part.score)} of{' '}
+                {part.points}
+              </p>
+            ) : null}
+            <Steps steps={part.trace} called={(rule) => ruleCalled(rule, part.id, question, shown)} />
+            <Said feedback={now(part.feedback)} />
+          </li>
+        ))}
+      </ul>
+      <Steps steps={several ? result.trace : result.trace.filter((step) => step.step !== 'parts.summed')} />
+      <Said feedback={now(result.feedback)} />
+    </section>
+  )
+}
+
+function Steps({ steps, called }: { steps: Result['trace']; called?: (rule: string) => string }) {
+  return (
+    <ul className="text-second">
+      {steps
+        .map((step) => texts.trace[step.step]?.(named(step, called)) ?? step.step)
+        .filter((said) => said !== '')
+        .map((said, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: steps have no identity but their order
+          <li key={i} className="flex gap-2">
+            <span aria-hidden="true" className="mt-2 size-1.5 flex-none bg-edge" />
+            {said}
+          </li>
+        ))}
+    </ul>
+  )
+}
+
+function Said({ feedback }: { feedback: ShownFeedback[] }) {
+  return feedback.map((said) => (
+    <div key={said.of} className="feedback-text mt-2 rounded-ui bg-well px-3 py-2">
+      <RichTree nodes={said.body} />
+    </div>
+  ))
+}
+
+/** Rules by the names people know them by: an option's sign, or the place in the key. */
+function ruleCalled(rule: string, id: string, question: QuestionJson, shown: Presentation): string {
+  const part = question.parts.find((one) => one.id === id)
+  const shared = (question.scoring?.once as string[][] | undefined)?.find((list) => list.includes(id))?.[0]
+  const rules = question.parts.find((one) => one.id === (shared ?? id))?.key?.rules ?? question.parts.flatMap((one) => one.key?.rules ?? [])
+  const at = rules.findIndex((one) => one.id === rule)
+  const view = part && partView(part.kind)
+  const settings = shown.parts.find((one) => one.id === id)?.settings ?? {}
+  const sign = view?.ruleSign?.(rules[at], settings)
+  return (rules[at] && view?.ruleNamed?.(rules[at], settings)) ?? (sign ? texts.parts.optionNamed(sign) : texts.parts.ruleNumber(at + 1))
+}
+
+function named(step: Result['trace'][number], called?: (rule: string) => string): Result['trace'][number] {
+  return called
+    ? { ...step, ...(step.rule ? { rule: called(String(step.rule)) } : {}), ...(step.other ? { other: called(String(step.other)) } : {}) }
+    : step
+}

@@ -1,0 +1,155 @@
+import { useState } from 'react'
+import type { QuestionJson, Specimen } from '@/api/question'
+import { partView } from '@/parts'
+import { PickUp } from '@/parts/PickUp'
+import { StimulusText } from '@/question/StimulusText'
+import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { htmlTree } from '@/ui/htmlTree'
+import { Message, Waiting } from '@/ui/Message'
+import { useMedia } from '@/ui/media'
+import { RichTree } from '@/ui/RichTree'
+import { Outcome } from './Outcome'
+import { Rolls } from './Rolls'
+import { useTry } from './useTry'
+
+type Props = {
+  question: QuestionJson
+  bank: string
+  showKey?: boolean
+  /** Keeps the response as a specimen, where that may be done. */
+  onSpecimen?: (specimen: Omit<Specimen, 'id'>) => void
+  /** The question as it is at this moment, where `question` follows it at a distance. */
+  now?: () => QuestionJson
+  /** With the width of a phone and the number of the roll, for who writes. */
+  bench?: boolean
+}
+
+/** The question as a learner meets it: drawn from the presentation, scored by the core. */
+export function TryPane({ question, bank, showKey, onSpecimen, bench, now }: Props) {
+  const attempt = useTry(question, now)
+  const [phone, setPhone] = useState(false)
+  const media = useMedia(bank)
+  if (attempt.shown.isPending) return <Waiting text={texts.loading} />
+  if (!attempt.shown.data || attempt.shown.isError)
+    return (
+      <Message look="attention">
+        {texts.try.unavailable} {attempt.shown.error?.message}
+      </Message>
+    )
+  const shown = attempt.shown.data.presentation
+  const hints = question.hints ?? []
+  const withKey = showKey || attempt.answerShown
+  const { result } = attempt
+  const props = (id: string) => {
+    const part = shown.parts.find((one) => one.id === id)
+    return part
+      ? {
+          part,
+          response: attempt.response[id],
+          onChange: (given: Record<string, unknown>) => attempt.answer(id, given),
+          disabled: attempt.finished,
+          keyOf: withKey ? question.parts.find((one) => one.id === id) : undefined,
+          result: result?.parts.find((one) => one.id === id),
+          media,
+        }
+      : null
+  }
+  const view = (id: string) => partView(shown.parts.find((one) => one.id === id)?.kind ?? '')
+  const draw = (id: string) => {
+    const [given, View] = [props(id), view(id)?.Learner]
+    return given && View ? <View {...given} /> : null
+  }
+  const drawGap = (gap: string, of: string) => {
+    const [given, View] = [props(of), view(of)?.Gap]
+    return given && View ? <View {...given} gap={gap} /> : null
+  }
+  return (
+    <form
+      className={`flex flex-col gap-3 ${phone ? 'mx-auto w-97.5 max-w-full rounded-ui border border-edge p-4' : ''}`}
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!attempt.finished) attempt.check()
+      }}
+    >
+      {attempt.shown.data.stimuli.map((one, i) => (
+        <StimulusText key={one.id} nodes={shown.stimuli[i] ?? []} title={one.title} language={one.language} media={one.media} />
+      ))}
+      <div className="question-text" lang={shown.language} dir="auto">
+        <PickUp>
+          <RichTree nodes={shown.body} part={draw} gap={drawGap} media={media} />
+        </PickUp>
+      </div>
+      {withKey
+        ? question.parts.map((part) => {
+            const Key = partView(part.kind)?.Key
+            return Key ? <Key key={part.id} part={part} /> : null
+          })
+        : null}
+      {hints.slice(0, attempt.hints).map((hint) => (
+        <div key={hint.id} className="feedback-text rounded-ui bg-well px-3 py-2">
+          <RichTree nodes={htmlTree(hint.html)} media={media} />
+        </div>
+      ))}
+      {question.parts.length > 0 ? (
+        <div className="flex flex-wrap items-center gap-2">
+          {attempt.finished ? null : result ? (
+            // Two buttons, not one that changes: it would submit in the very click that asks for another try.
+            <Button key="again" onClick={attempt.again}>
+              {texts.try.again}
+            </Button>
+          ) : (
+            <Button key="check" type="submit">
+              {texts.try.check}
+            </Button>
+          )}
+          {!attempt.finished && attempt.hints < hints.length ? (
+            <Button onClick={attempt.hint}>{texts.try.hint(hints.length - attempt.hints)}</Button>
+          ) : null}
+          {attempt.finished ? null : <Button onClick={attempt.finish}>{texts.try.finish}</Button>}
+          {attempt.finished || result ? <Button onClick={attempt.fresh}>{texts.try.fresh}</Button> : null}
+          {showKey ? null : (
+            <Button aria-pressed={attempt.answerShown} onClick={attempt.showAnswer}>
+              {attempt.answerShown ? texts.try.hideAnswer : texts.try.showAnswer}
+            </Button>
+          )}
+          {bench ? (
+            <Button look="quiet" className="!px-1" aria-pressed={phone} onClick={() => setPhone(!phone)}>
+              {phone ? texts.try.fullWidth : texts.try.phone}
+            </Button>
+          ) : null}
+        </div>
+      ) : null}
+      {attempt.allowed !== null && !attempt.finished ? (
+        <p className="text-caption text-second">{texts.try.tries(attempt.wrong, attempt.allowed)}</p>
+      ) : null}
+      {attempt.checking.isError ? <Message look="problem">{attempt.checking.error.message}</Message> : null}
+      <div aria-live="polite">
+        {result ? <Outcome result={result} question={question} shown={shown} finished={attempt.finished} /> : null}
+      </div>
+      {result && onSpecimen ? (
+        <Button
+          look="quiet"
+          className="self-end"
+          onClick={() =>
+            onSpecimen({
+              response: attempt.response,
+              score: String(result.score),
+              seed: attempt.seed,
+              ...(attempt.hints > 0 ? { hints: attempt.hints } : {}),
+              ...(earlier(attempt.wrong, result.counts && result.state !== 'right') > 0
+                ? { earlier_wrong: earlier(attempt.wrong, result.counts && result.state !== 'right') }
+                : {}),
+            })
+          }
+        >
+          {texts.specimens.keep}
+        </Button>
+      ) : null}
+      <Rolls attempt={attempt} question={question} withSeed={bench === true} />
+    </form>
+  )
+}
+
+/** Wrong tries before the one just scored. */
+const earlier = (wrong: number, lastWasWrong: boolean) => wrong - (lastWasWrong ? 1 : 0)

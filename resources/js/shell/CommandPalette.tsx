@@ -1,0 +1,39 @@
+import { useState } from 'react'
+import { texts } from '@/texts'
+import { CommandList } from '@/ui/CommandList'
+import { ctrl, single, useCommandStore, useCommands } from '@/ui/commands'
+import { useNamed } from '@/ui/useNamed'
+import { KeyList } from './KeyList'
+
+/**
+ * The list of commands and the list of keys. It is mounted above the screens, so that what is typed into it while a screen changes is
+ * not lost; on screens without a frame, such as signing in, there are no commands to list.
+ */
+export function CommandPalette() {
+  const { all, shown, show } = useCommandStore()
+  const [typed, setTyped] = useState('')
+  const named = useNamed(shown === 'commands' ? typed : '')
+  const group = texts.frame.groups.view
+  useCommands(
+    'palette',
+    all.has('frame')
+      ? [
+          { id: 'commands', group, title: texts.frame.commands, keys: 'Ctrl K', on: ctrl('k'), run: () => show('commands') },
+          { id: 'keys', group, title: texts.frame.keys, keys: '?', single: true, on: single('?'), run: () => show('keys') },
+        ]
+      : [],
+  )
+  return (
+    <>
+      <CommandList
+        open={shown === 'commands'}
+        onClose={() => show(null)}
+        commands={[...all.values()].reverse().flat()}
+        found={named}
+        onType={setTyped}
+        words={{ title: texts.frame.commands, placeholder: texts.frame.commandsHint, nothing: texts.frame.noCommand }}
+      />
+      <KeyList open={shown === 'keys'} onClose={() => show(null)} />
+    </>
+  )
+}

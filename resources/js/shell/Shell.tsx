@@ -1,0 +1,235 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { type ReactNode, useEffect, useState } from 'react'
+import { Navigate, useLocation, useNavigate } from 'react-router'
+import { ApiProblem } from '@/api/client'
+import { meQuery, signOut } from '@/api/queries'
+import { nextPane } from '@/lib/useKeepFocus'
+import { useScheme } from '@/lib/useScheme'
+import { settings } from '@/settings'
+import { texts } from '@/texts'
+import { Button } from '@/ui/Button'
+import { single, useCommandStore, useCommands } from '@/ui/commands'
+import { Dialog } from '@/ui/Dialog'
+import { type Crumb, Frame } from '@/ui/Frame'
+import { Menu } from '@/ui/Menu'
+import { Message, Waiting } from '@/ui/Message'
+import { SearchField } from '@/ui/SearchField'
+import { useToast } from '@/ui/Toasts'
+import { helpFor } from './pageFor'
+import { SignInForm } from './SignInForm'
+import { TrayBar, type TrayScope } from './tray/TrayBar'
+
+export type ShellSearch = { label: string; value: string; onChange: (words: string) => void }
+type Props = {
+  title: string
+  crumbs: Crumb[]
+  aside?: ReactNode
+  actions?: ReactNode
+  search?: ShellSearch
+  tray?: TrayScope
+  children: ReactNode
+}
+
+/** The frame for who is signed in; others are sent to sign in and come back. */
+export function Shell({ title, crumbs, aside, actions, search, tray, children }: Props) {
+  const me = useQuery(meQuery)
+  const client = useQueryClient()
+  const navigate = useNavigate()
+  const here = useLocation()
+  const [scheme, setScheme] = useScheme()
+  const ended = useSessionEnd()
+  const { show } = useCommandStore()
+  useRemovedCharacters()
+  useEffect(() => {
+    document.title = `${title} – ${texts.product}`
+  }, [title])
+  const leave = async () => {
+    await signOut().catch(() => undefined)
+    client.clear()
+    navigate('/sign-in')
+  }
+  useCommands('frame', [
+    {
+      id: 'next-pane',
+      group: texts.frame.groups.view,
+      title: texts.frame.nextPane,
+      keys: 'F6',
+      on: (event) => event.key === 'F6' && !event.shiftKey,
+      run: () => nextPane(1),
+    },
+    {
+      id: 'previous-pane',
+      group: texts.frame.groups.view,
+      title: texts.frame.previousPane,
+      keys: 'Shift F6',
+      on: (event) => event.key === 'F6' && event.shiftKey,
+      run: () => nextPane(-1),
+    },
+    ...(search
+      ? [
+          {
+            id: 'search',
+            group: texts.frame.groups.here,
+            title: search.label,
+            keys: '/',
+            single: true,
+            on: single('/'),
+            run: () => document.querySelector<HTMLInputElement>('[data-search]')?.focus(),
+          },
+        ]
+      : []),
+    { id: 'desk-area', group: texts.frame.groups.go, title: texts.home.title, run: () => navigate('/desk') },
+    { id: 'banks', group: texts.frame.groups.go, title: texts.frame.goBanks, run: () => navigate('/banks') },
+    { id: 'catalogue', group: texts.frame.groups.go, title: texts.bank.catalogue, run: () => navigate('/find') },
+    { id: 'assessments', group: texts.frame.groups.go, title: texts.frame.goAssessments, run: () => navigate('/assessments') },
+    { id: 'transfers', group: texts.frame.groups.go, title: texts.frame.goTransfers, run: () => navigate('/transfers') },
+    { id: 'bring', group: texts.frame.groups.go, title: texts.transfers.bring, run: () => navigate('/intakes/new') },
+    {
+      id: 'help',
+      group: texts.frame.groups.go,
+      title: texts.help.title,
+      keys: 'F1',
+      on: (event) => event.key === 'F1',
+      run: () => navigate(helpFor(here.pathname)),
+    },
+    { id: 'formats', group: texts.frame.groups.go, title: texts.dispatch.kept, run: () => navigate('/help/formats') },
+    { id: 'account', group: texts.frame.groups.go, title: texts.account.manage, run: () => navigate('/account') },
+    { id: 'work', group: texts.frame.groups.go, title: texts.work.title, run: () => navigate('/work') },
+    ...(me.data?.is_administrator
+      ? [{ id: 'people', group: texts.frame.groups.go, title: texts.people.title, run: () => navigate('/people') }]
+      : []),
+    ...(settings.gallery
+      ? [{ id: 'gallery', group: texts.frame.groups.go, title: texts.frame.gallery, run: () => navigate('/gallery') }]
+      : []),
+    ...Object.entries(texts.frame.schemes).map(([id, name]) => ({
+      id: `scheme-${id}`,
+      group: texts.frame.scheme,
+      title: name,
+      run: () => setScheme(id),
+    })),
+    { id: 'leave', group: texts.frame.groups.go, title: texts.signIn.out, run: leave },
+  ])
+  if (me.isPending) return <Waiting text={texts.loading} />
+  if (me.isError && me.error instanceof ApiProblem && me.error.status === 401)
+    return <Navigate to="/sign-in" state={{ from: here.pathname + here.search }} replace />
+  return (
+    <>
+      <Frame
+        product={texts.product}
+        skip={texts.skip}
+        areas={[
+          { title: texts.areas.desk, to: '/desk' },
+          { title: texts.areas.banks, to: '/banks', also: ['/questions', '/stimuli', '/find'] },
+          { title: texts.areas.assessments, to: '/assessments' },
+          { title: texts.areas.transfers, to: '/transfers', also: ['/intakes', '/dispatches', '/receipts'] },
+        ]}
+        search={search ? <SearchField {...search} /> : null}
+        person={
+          me.data ? (
+            <Menu.Root
+              align="end"
+              button={
+                <button
+                  type="button"
+                  aria-label={[
+                    texts.frame.person(me.data.name),
+                    initials(me.data.name),
+                    ...(me.data.unread > 0 ? [texts.account.notifications.unread(me.data.unread)] : []),
+                  ].join(', ')}
+                  title={texts.frame.person(me.data.name)}
+                  className="relative flex size-8 flex-none items-center justify-center rounded-full bg-information text-caption font-bold text-page"
+                >
+                  {initials(me.data.name)}
+                  {me.data.unread > 0 ? (
+                    <span
+                      className="-top-0.5 -right-0.5 absolute size-3 rounded-full border-2 border-paper bg-attention"
+                      aria-hidden="true"
+                    />
+                  ) : null}
+                </button>
+              }
+            >
+              <Menu.Label>{me.data.name}</Menu.Label>
+              <Menu.Item onSelect={() => navigate('/account')}>{texts.account.settings}</Menu.Item>
+              {me.data.unread > 0 ? (
+                <Menu.Item onSelect={() => navigate('/account')}>{texts.account.notifications.unread(me.data.unread)}</Menu.Item>
+              ) : null}
+              <Menu.Item onSelect={() => navigate('/work')}>{texts.work.title}</Menu.Item>
+              {me.data.is_administrator ? <Menu.Item onSelect={() => navigate('/people')}>{texts.people.title}</Menu.Item> : null}
+              <Menu.Line />
+              <Menu.Item onSelect={() => show('keys')} keys="?">
+                {texts.frame.keys}
+              </Menu.Item>
+              <Menu.Item onSelect={() => navigate(helpFor(here.pathname))} keys="F1">
+                {texts.help.title}
+              </Menu.Item>
+              <Menu.Item onSelect={() => navigate('/help/formats')}>{texts.dispatch.kept}</Menu.Item>
+              <Menu.Line />
+              <Menu.Label>{texts.frame.scheme}</Menu.Label>
+              <Menu.Choice value={scheme} options={Object.entries(texts.frame.schemes)} onChange={setScheme} />
+              <Menu.Line />
+              <Menu.Item onSelect={leave}>{texts.signIn.out}</Menu.Item>
+            </Menu.Root>
+          ) : null
+        }
+        crumbs={crumbs}
+        aside={aside}
+        actions={actions}
+        bottom={me.data ? <TrayBar scope={tray} /> : null}
+      >
+        {me.isError ? (
+          <div className="p-6">
+            <Message look="problem" actions={<Button onClick={() => me.refetch()}>{texts.problem.retry}</Button>}>
+              {me.error.message}
+            </Message>
+          </div>
+        ) : (
+          children
+        )}
+      </Frame>
+      <Dialog
+        open={ended.ended}
+        onClose={ended.dismiss}
+        title={texts.frame.signedOut}
+        about={texts.frame.signedOutAbout}
+        closeName={texts.frame.close}
+      >
+        <SignInForm
+          onDone={(person) => {
+            const other = person.id !== me.data?.id
+            ended.dismiss()
+            if (other) client.clear() // what another person sees is not this one's
+            client.setQueryData(meQuery.queryKey, person)
+            client.invalidateQueries()
+          }}
+        />
+      </Dialog>
+    </>
+  )
+}
+
+/** Whether some request was answered "signed out" while a screen was open. */
+function useSessionEnd() {
+  const [ended, setEnded] = useState(false)
+  useEffect(() => {
+    const end = () => setEnded(true)
+    addEventListener('signed-out', end)
+    return () => removeEventListener('signed-out', end)
+  }, [])
+  return { ended, dismiss: () => setEnded(false) }
+}
+
+/** Says when the server had to leave characters out of what was sent. */
+function useRemovedCharacters() {
+  const tell = useToast()
+  useEffect(() => {
+    const say = (event: Event) => tell({ text: texts.frame.removed((event as CustomEvent<number>).detail) })
+    addEventListener('characters-removed', say)
+    return () => removeEventListener('characters-removed', say)
+  }, [tell])
+}
+
+function initials(name: string): string {
+  const words = name.split(/\s+/)
+  return `${words[0]?.[0] ?? ''}${words.length > 1 ? (words.at(-1)?.[0] ?? '') : ''}`.toUpperCase()
+}

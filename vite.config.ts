@@ -10,5 +10,11 @@ export default defineConfig({
   plugins: [...entries, react(), tailwindcss()],
   resolve: { alias: { '@': new URL('./resources/js', import.meta.url).pathname } },
   build: { sourcemap: false },
-  test: { environment: 'jsdom', include: ['resources/js/**/*.test.{ts,tsx}'], setupFiles: ['resources/js/test-setup.ts'] },
+  test: {
+    environment: 'jsdom',
+    include: ['resources/js/**/*.test.{ts,tsx}'],
+    setupFiles: ['resources/js/test-setup.ts'],
+    // A machine busy with the other groups of tests may take its time.
+    testTimeout: 60_000,
+  },
 })

@@ -5,12 +5,14 @@ import { RouterProvider } from 'react-router/dom'
 import { ApiProblem } from './api/client'
 import { useKeepFocus } from './lib/useKeepFocus'
 import { applyScheme } from './lib/useScheme'
+import { texts } from './messages'
+import { applyLanguage } from './messages/language'
 import { router } from './routes'
-import { texts } from './texts'
 import { CommandsProvider } from './ui/commands'
 import { Waiting } from './ui/Message'
 import { Toasts } from './ui/Toasts'
 
+applyLanguage()
 applyScheme()
 
 const client = new QueryClient({

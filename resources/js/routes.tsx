@@ -1,10 +1,10 @@
 import { Suspense } from 'react'
 import { createBrowserRouter, Navigate, Outlet, type RouteObject } from 'react-router'
 import { lazyAgain } from './lib/lazyAgain'
+import { texts } from './messages'
 import { settings } from './settings'
 import { CommandPalette } from './shell/CommandPalette'
 import { Shell } from './shell/Shell'
-import { texts } from './texts'
 import { Button } from './ui/Button'
 import { Message, Nothing, Waiting } from './ui/Message'
 

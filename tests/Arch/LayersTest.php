@@ -58,7 +58,7 @@ it('lists every kind that has a folder, here and in the interface', function ():
         expect(StandardKinds::all()->find($kind))
             ->toBeInstanceOf(PartKind::class)
             ->and((string) file_get_contents(__DIR__.'/../../resources/js/parts/words.ts'))
-            ->toContain("'./$kind/words'");
+            ->toContain("\n  '$kind',\n");
     }
 });
 

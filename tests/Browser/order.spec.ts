@@ -170,7 +170,7 @@ test('a lead takes an untidy bank to everything classified and well placed', asy
   await page.keyboard.press('t')
   await expect(page.getByText('1 question in the tray')).toBeVisible()
   await page.goto('/banks/old-system?is=binned')
-  await page.getByRole('button', { name: 'Restore' }).click()
+  await page.getByRole('region', { name: 'Questions' }).getByRole('button', { name: 'Restore' }).click()
   await expect(page.getByText('The bin is empty.')).toBeVisible()
 })
 

@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 /** A problem as the server says it (RFC 9457). */
 export class ApiProblem extends Error {

@@ -1,7 +1,7 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { actQuery, goesOn, resumeAct, stopAct, undoAct } from '@/api/acts'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Message } from '@/ui/Message'
@@ -33,7 +33,7 @@ export function ActProgress({ id }: { id: string }) {
           <progress aria-label={words.kind[one.kind]} className="w-full accent-accent" value={one.done} max={Math.max(1, one.total)} />
           <div className="flex flex-wrap items-center gap-3">
             <p role="status" className="flex-1">
-              {one.state === 'waiting' ? words.going.waiting : words.going.running(one.done, one.total)}{' '}
+              {one.state === 'waiting' ? words.going.waiting : words.going.running({ done: one.done, total: one.total })}{' '}
               <span className="text-quiet">{words.background}</span>
             </p>
             <Button onClick={() => stop.mutate()}>{words.stop}</Button>
@@ -54,7 +54,8 @@ export function ActProgress({ id }: { id: string }) {
             </>
           }
         >
-          {words.done[one.kind]?.(one.changed)} {one.state === 'done' ? '' : words.states[one.state]} {one.undone ? words.undone : ''}
+          {words.done[one.kind]?.({ count: one.changed })} {one.state === 'done' ? '' : words.states[one.state]}{' '}
+          {one.undone ? words.undone : ''}
         </Message>
       ) : null}
     </div>

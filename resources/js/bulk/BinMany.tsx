@@ -1,5 +1,5 @@
 import { changeMany, type Target } from '@/api/acts'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { FormDialog } from '@/ui/FormDialog'
 import { Message } from '@/ui/Message'
 import { MaybeFollow } from './MaybeFollow'
@@ -14,10 +14,10 @@ export function BinMany({ slug, target, count, onClose }: { slug: string; target
   const preview = usePreview(slug, target, bin)
   const many = useMany(() => changeMany(slug, target, bin), onClose)
   return (
-    <MaybeFollow act={many.act} title={words.title(count)} onClose={onClose}>
+    <MaybeFollow act={many.act} title={words.title({ count })} onClose={onClose}>
       <FormDialog
         onClose={onClose}
-        title={words.title(count)}
+        title={words.title({ count })}
         about={words.about}
         go={words.go}
         disabled={many.pending}

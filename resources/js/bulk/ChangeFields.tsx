@@ -1,6 +1,6 @@
+import { texts } from '@/messages'
 import { PathsField, WordsField } from '@/question/record/Fields'
 import { difficulties, statuses, useKnown } from '@/question/record/RecordForm'
-import { texts } from '@/texts'
 import { control } from '@/ui/Field'
 import { Choice, Line, Section, TextLine } from './ChangeLines'
 import type { Draft } from './draft'
@@ -97,7 +97,10 @@ export function ChangeFields({ slug, draft, set, problem }: FieldsProps) {
           <Choice
             label={words.attempts}
             value={draft.tries || undefined}
-            options={[['any', words.unlimited], ...[1, 2, 3, 4, 5].map((times): [string, string] => [String(times), words.tries(times)])]}
+            options={[
+              ['any', words.unlimited],
+              ...[1, 2, 3, 4, 5].map((times): [string, string] => [String(times), words.tries({ count: times })]),
+            ]}
             onChange={(value) => set({ tries: value ?? '' })}
           />
         </Line>

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { control } from '@/ui/Field'
 
 const words = texts.acts.change
@@ -58,8 +58,8 @@ export function TextLine({
       <button
         type="button"
         aria-pressed={emptied}
-        aria-label={words.empty(label)}
-        title={words.empty(label)}
+        aria-label={words.empty({ what: label })}
+        title={words.empty({ what: label })}
         className="min-h-8 min-w-8 rounded-ui border border-transparent text-quiet hover:border-edge aria-pressed:border-accent aria-pressed:bg-accent-tint aria-pressed:text-accent"
         onClick={() => onChange(emptied ? undefined : null)}
       >

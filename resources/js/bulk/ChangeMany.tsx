@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { changeMany, type Target } from '@/api/acts'
 import { ApiProblem } from '@/api/client'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { FormDialog } from '@/ui/FormDialog'
 import { Message } from '@/ui/Message'
 import { ChangeFields } from './ChangeFields'
@@ -24,13 +24,13 @@ export function ChangeMany({ slug, target, count, onClose }: Props) {
   const problem = refused instanceof ApiProblem ? { field: refused.path?.split('/').pop() ?? '', text: refused.message } : null
   const set = (some: Partial<Draft>) => setDraft((now) => ({ ...now, ...some }))
   return (
-    <MaybeFollow act={many.act} title={words.title(count)} onClose={onClose}>
+    <MaybeFollow act={many.act} title={words.title({ count })} onClose={onClose}>
       <FormDialog
         wide
         onClose={onClose}
-        title={words.title(count)}
+        title={words.title({ count })}
         about={words.about}
-        go={words.go(count)}
+        go={words.go({ count })}
         disabled={many.pending || change === null || problem !== null}
         onSubmit={many.begin}
         className="grid grid-cols-2 gap-6 max-md:grid-cols-1"

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { ActProgress } from './ActProgress'

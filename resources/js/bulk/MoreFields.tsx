@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 /** What a change would do, beside the form: it stays in sight while the form scrolls, and scrolls by itself, also by keyboard. */
 export function MoreFields({ children }: { children: ReactNode }) {

@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { type BulkChange, changeMany, copyMany, type Target } from '@/api/acts'
 import { banksQuery, treesQuery } from '@/api/queries'
+import { texts } from '@/messages'
 import { pathsOf } from '@/question/record/paths'
-import { texts } from '@/texts'
 import { control, Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { Message } from '@/ui/Message'
@@ -50,11 +50,11 @@ export function PlaceMany({ slug, target, count, atHome, onClose }: Props) {
     onClose,
   )
   return (
-    <MaybeFollow act={many.act} title={words.title(count)} onClose={onClose}>
+    <MaybeFollow act={many.act} title={words.title({ count })} onClose={onClose}>
       <FormDialog
         wide
         onClose={onClose}
-        title={words.title(count)}
+        title={words.title({ count })}
         go={words.go[picked] ?? ''}
         disabled={many.pending || (needsFolder && path === null)}
         onSubmit={many.begin}
@@ -121,7 +121,7 @@ export function PlaceMany({ slug, target, count, atHome, onClose }: Props) {
         <MoreFields>
           {many.problem ? <Message look="problem">{many.problem}</Message> : null}
           {picked === 'copy' ? (
-            <p role="status">{texts.acts.questions(count)}</p>
+            <p role="status">{texts.acts.questions({ count })}</p>
           ) : needsFolder && path === null ? (
             <p role="status">{words.noFolder}</p>
           ) : (

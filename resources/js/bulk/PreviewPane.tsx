@@ -1,9 +1,10 @@
 import { useQuery } from '@tanstack/react-query'
 import { type BulkChange, type Preview, previewQuery, type Target } from '@/api/acts'
+import { previewSummary } from '@/lib/phrases'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
+import { texts } from '@/messages'
 import { Changes } from '@/question/Changes'
 import { FieldChanges } from '@/question/record/FieldChanges'
-import { texts } from '@/texts'
 import { Message } from '@/ui/Message'
 
 const words = texts.acts.preview
@@ -41,7 +42,9 @@ export function PreviewPane({ preview }: { preview: ReturnType<typeof usePreview
       ) : null}
       {data && data.sample.length > 0 ? (
         <>
-          <p className="text-caption text-quiet empty:hidden">{words.sample(data.sample.length, data.changes)}</p>
+          <p className="text-caption text-quiet empty:hidden">
+            {data.sample.length < data.changes ? words.sample({ shown: data.sample.length }) : ''}
+          </p>
           <ul className="flex flex-col gap-3">
             {data.sample.map((one) => (
               <li key={one.id} className="flex flex-col gap-1 border-hairline border-b pb-3">
@@ -58,6 +61,7 @@ export function PreviewPane({ preview }: { preview: ReturnType<typeof usePreview
 }
 
 function summary(data: Preview): string {
-  if (data.looked < data.count) return words.some(data.looked, data.count, data.changes)
-  return words.all(data.changes, data.left.length, data.looked - data.changes - data.left.length)
+  const { looked, count, changes } = data
+  if (looked < count) return changes === looked ? words.someAll({ looked, count }) : words.some({ looked, count, changes })
+  return previewSummary(changes, data.left.length, looked - changes - data.left.length)
 }

@@ -1,8 +1,9 @@
 import { useInfiniteQuery, useMutation, useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { actChangesQuery, actQuery, undoAct } from '@/api/acts'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { FieldChanges } from '@/question/record/FieldChanges'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { ActProgress } from './ActProgress'
 import { summary } from './summary'
@@ -23,12 +24,12 @@ export function ActReceipt({ id }: { id: string }) {
         <h2 className="text-head font-semibold">
           {act ? [words.kind[act.kind], ...(act.what ? [summary(act.what)] : [])].join(': ') : '…'}
         </h2>
-        <p className="text-second">{act ? words.by(act.person, texts.when(act.created_at)) : ''}</p>
+        <p className="text-second">{act ? words.by({ person: act.person ?? words.somebody, when: moment(act.created_at) }) : ''}</p>
       </header>
       <ActProgress id={id} />
       {act && act.left_count > 0 ? (
-        <section aria-label={words.left(act.left_count)}>
-          <h3 className="font-semibold">{words.left(act.left_count)}</h3>
+        <section aria-label={words.left({ count: act.left_count })}>
+          <h3 className="font-semibold">{words.left({ count: act.left_count })}</h3>
           <ul>
             {act.left.map((one) => (
               <li key={one.id} className="flex flex-wrap items-center gap-3 border-hairline border-b py-1.5">

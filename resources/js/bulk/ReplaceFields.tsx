@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 
 const words = texts.starts.replace
@@ -46,7 +46,7 @@ export function ReplacePlace({ number, place, by, kept, where, onToggle }: Place
     <li className="flex items-baseline gap-3 py-1">
       <input
         type="checkbox"
-        aria-label={words.pick(number, `${place.before}${place.found}${place.after}`)}
+        aria-label={words.pick({ n: number, found: `${place.before}${place.found}${place.after}` })}
         checked={!kept}
         onChange={onToggle}
       />

@@ -1,8 +1,10 @@
 import { useInfiniteQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { changeMany, placesQuery, type Target } from '@/api/acts'
+import { placesFound } from '@/lib/phrases'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
+import { placeInQuestion } from '@/question/placeInQuestion'
 import { Button } from '@/ui/Button'
 import { FormDialog } from '@/ui/FormDialog'
 import { Message } from '@/ui/Message'
@@ -45,20 +47,20 @@ export function ReplaceMany({ slug, target, count, onClose }: { slug: string; ta
   const toggle = (id: string, place: number) =>
     setLeft((now) => ({ ...now, [id]: now[id]?.includes(place) ? now[id].filter((one) => one !== place) : [...(now[id] ?? []), place] }))
   return (
-    <MaybeFollow act={many.act} title={words.title(count)} onClose={onClose}>
+    <MaybeFollow act={many.act} title={words.title({ count })} onClose={onClose}>
       <FormDialog
         wide
         onClose={onClose}
-        title={words.title(count)}
+        title={words.title({ count })}
         about={words.about}
-        go={words.go(at - skipped)}
+        go={words.go({ at: at - skipped })}
         disabled={at - skipped === 0 || many.pending || found.isFetching || stale}
         onSubmit={many.begin}
       >
         <ReplaceFields wish={wish} onChange={set} />
         {many.problem || found.isError ? <Message look="problem">{many.problem ?? found.error?.message}</Message> : null}
         <p role="status" className="text-second">
-          {some && found.data ? words.found(at, questions.length, looked, pages[0]?.count ?? count) : ''}
+          {some && found.data ? placesFound(at, questions.length, looked, pages[0]?.count ?? count) : ''}
         </p>
         <ul>
           {questions.map((one) => (
@@ -73,7 +75,7 @@ export function ReplaceMany({ slug, target, count, onClose }: { slug: string; ta
                     place={place}
                     by={wish.with}
                     kept={left[one.id]?.includes(i) ?? false}
-                    where={texts.revisions.place(place.path)}
+                    where={placeInQuestion(place.path)}
                     onToggle={() => toggle(one.id, i)}
                   />
                 ))}

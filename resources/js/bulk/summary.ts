@@ -1,6 +1,6 @@
 import type { BulkChange } from '@/api/acts'
+import { texts } from '@/messages'
 import { fieldName } from '@/question/record/FieldChanges'
-import { texts } from '@/texts'
 
 const words = texts.acts.summary
 
@@ -14,7 +14,7 @@ export function summary(what: BulkChange | null): string {
     ...Object.keys(what.record ?? {}).map((field) => fieldName(field).toLowerCase()),
     ...(what.topics ? [words.topics] : []),
     ...(what.folders ? [words.folders] : []),
-    ...(replace ? [words.words(replace.find, replace.with)] : []),
+    ...(replace ? [words.words({ find: replace.find, by: replace.with })] : []),
     ...(names ? [words.names] : []),
     ...Object.keys(content).map((field) => words.content[field] ?? field),
   ].join(', ')

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { type Act, type BulkChange, changeMany, goesOn, type Target, undoAct } from '@/api/acts'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
 
 /** Everything that shows questions or counts them is asked for again. */
@@ -22,14 +22,14 @@ export function useActToast() {
     const link = (title: string) => ({ title, go: () => navigate(`/acts/${act.act}`) })
     if (goesOn(act)) {
       tell({
-        text: act.state === 'waiting' && act.total < 500 ? texts.acts.going.waiting : texts.acts.started(act.total),
+        text: act.state === 'waiting' && act.total < 500 ? texts.acts.going.waiting : texts.acts.started({ count: act.total }),
         link: link(texts.acts.follow),
       })
       return
     }
-    const left = act.left_count > 0 ? ` ${texts.acts.leftOne(act.left_count, act.left[0]?.why ?? '')}` : ''
+    const left = act.left_count > 0 ? ` ${texts.acts.leftOne({ count: act.left_count, why: act.left[0]?.why ?? '' })}` : ''
     tell({
-      text: `${texts.acts.done[act.kind]?.(act.changed) ?? ''}${left}`,
+      text: `${texts.acts.done[act.kind]?.({ count: act.changed }) ?? ''}${left}`,
       ...(act.left_count > 1 ? { link: link(texts.acts.receipt) } : {}),
       ...(act.may_undo
         ? { undo: () => undoAct(act.act).then(told, (problem: Error) => tell({ text: problem.message, look: 'problem' })) }

@@ -2,7 +2,7 @@ import { useInfiniteQuery } from '@tanstack/react-query'
 import { Command } from 'cmdk'
 import { useState } from 'react'
 import { stimuliQuery } from '@/api/stimuli'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { Waiting } from '@/ui/Message'
@@ -47,9 +47,11 @@ export function AddStimulus({ bank, taken, onAdd, onWrite, onClose }: Props) {
               className="cursor-pointer rounded-ui border-hairline border-b px-3 py-2 data-[selected=true]:bg-accent-tint data-[disabled=true]:text-quiet"
             >
               <span className="flex gap-3">
-                <span className="min-w-0 flex-1 truncate font-semibold">{row.title || texts.stimuli.untitled(row.stem.slice(0, 60))}</span>
+                <span className="min-w-0 flex-1 truncate font-semibold">
+                  {row.title || row.stem.slice(0, 60) || texts.stimuli.untitled}
+                </span>
                 <span className="flex-none text-caption text-second">
-                  {taken.includes(row.id) ? texts.stimuli.here : texts.stimuli.shownBy(row.questions)}
+                  {taken.includes(row.id) ? texts.stimuli.here : texts.stimuli.shownBy({ n: row.questions })}
                 </span>
               </span>
               <span className="block truncate font-serif text-second">{row.stem}</span>

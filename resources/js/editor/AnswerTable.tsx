@@ -2,7 +2,7 @@ import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { answerTable, cellsOf } from '@/api/actions'
 import type { Part } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { control, Field } from '@/ui/Field'
@@ -41,7 +41,7 @@ export function AnswerTable({ taken, onClose, onMade }: Props) {
           )}
           {rows ? (
             <Button look="primary" aria-disabled={make.isPending} onClick={() => make.mutate()}>
-              {texts.table.put(answers.length)}
+              {texts.table.put({ n: answers.length })}
             </Button>
           ) : (
             <Button look="primary" aria-disabled={text.trim() === ''} onClick={() => (text.trim() === '' ? undefined : read.mutate())}>

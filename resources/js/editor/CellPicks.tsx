@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 type Props = { rows: string[][]; header: boolean; side: boolean; picked: string[]; onPick: (picked: string[]) => void }
 
@@ -29,7 +29,9 @@ export function CellPicks({ rows, header, side, picked, onPick }: Props) {
                     <button
                       type="button"
                       aria-pressed={head ? cells.length > 0 && cells.every((one) => picked.includes(one)) : on}
-                      aria-label={head ? texts.table.all(cell) : texts.table.cell(cell, r + 1, c + 1)}
+                      aria-label={
+                        head ? headLabel(cell) : texts.table.cell({ words: cell || texts.table.emptyCell, row: r + 1, column: c + 1 })
+                      }
                       className={`min-h-9 w-full min-w-16 px-2 text-left hover:bg-well ${head ? 'font-semibold' : ''} ${on ? 'bg-accent-tint text-accent' : ''}`}
                       onClick={() => toggle(cells)}
                     >
@@ -46,3 +48,5 @@ export function CellPicks({ rows, header, side, picked, onPick }: Props) {
     </div>
   )
 }
+
+const headLabel = (head: string): string => (head === '' ? texts.table.all : texts.table.allOf({ head }))

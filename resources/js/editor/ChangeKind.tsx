@@ -3,8 +3,9 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { conversions, type Offer, splitJudged } from '@/api/actions'
 import type { QuestionJson } from '@/api/question'
+import { texts } from '@/messages'
+import { kindNames } from '@/parts/words'
 import { Losses } from '@/question/Losses'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
 import { useToast } from '@/ui/Toasts'
@@ -25,13 +26,13 @@ export function ChangeKind({ question, part, name, bank, onChange }: Props) {
     setAsked(null)
     // The record is not the desk's to change here.
     onChange(question.record ? { ...offer.question, record: question.record } : offer.question)
-    tell({ text: texts.desk.changed(texts.kinds[offer.to] ?? offer.to) })
+    tell({ text: texts.desk.changed({ kind: kindNames[offer.to] ?? offer.to }) })
   }
   const pick = (offer: Offer) =>
     offer.losses.length === 0
       ? take(offer)
       : setAsked({
-          title: texts.desk.changeTo(texts.kinds[offer.to] ?? offer.to),
+          title: texts.desk.changeTo({ kind: kindNames[offer.to] ?? offer.to }),
           losses: offer.losses,
           go: texts.desk.changeAnyway,
           act: () => take(offer),
@@ -42,15 +43,15 @@ export function ChangeKind({ question, part, name, bank, onChange }: Props) {
     onSuccess: (made, stored) => {
       if (!stored)
         return setAsked({
-          title: texts.desk.split(made.questions.length),
+          title: texts.desk.split({ n: made.questions.length }),
           losses: made.losses,
-          go: texts.desk.splitGo(made.questions.length),
+          go: texts.desk.splitGo({ n: made.questions.length }),
           act: () => split.mutate(true),
         })
       setAsked(null)
       client.invalidateQueries({ queryKey: ['bank', bank] })
       tell({
-        text: texts.desk.splitDone(made.questions.length),
+        text: texts.desk.splitDone({ n: made.questions.length }),
         link: { title: texts.desk.toBank, go: () => navigate(`/banks/${bank}?sort=-updated`) },
       })
     },
@@ -67,7 +68,7 @@ export function ChangeKind({ question, part, name, bank, onChange }: Props) {
           if (now) offers.mutate()
         }}
         button={
-          <Button look="quiet" className="!px-1" aria-label={texts.desk.changeKindOf(name)}>
+          <Button look="quiet" className="!px-1" aria-label={texts.desk.changeKindOf({ name })}>
             {texts.desk.changeKind}
           </Button>
         }
@@ -75,7 +76,7 @@ export function ChangeKind({ question, part, name, bank, onChange }: Props) {
         {offers.isPending ? <Menu.Item onSelect={() => undefined}>{texts.loading}</Menu.Item> : null}
         {(offers.data ?? []).map((offer) => (
           <Menu.Item key={offer.to} onSelect={() => pick(offer)}>
-            {texts.kinds[offer.to] ?? offer.to}
+            {kindNames[offer.to] ?? offer.to}
             {offer.losses.length > 0 ? ' …' : ''}
           </Menu.Item>
         ))}

@@ -2,9 +2,10 @@ import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { merge } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
+import { texts } from '@/messages'
+import { kindNames } from '@/parts/words'
 import { Changes } from '@/question/Changes'
 import { TryPane } from '@/question/try/TryPane'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { Message, Waiting } from '@/ui/Message'
@@ -48,7 +49,7 @@ export function Conflict({ mine, home, revision, onClose, onSave }: Props) {
             aria-disabled={!between.data || save.isPending}
             onClick={() => between.data && !save.isPending && save.mutate()}
           >
-            {texts.desk.merge(revision + 1)}
+            {texts.desk.merge({ n: revision + 1 })}
           </Button>
         </>
       }
@@ -100,5 +101,5 @@ export function Conflict({ mine, home, revision, onClose, onSave }: Props) {
 
 const called = (question: QuestionJson, id: string): string => {
   const part = question.parts.find((one) => one.id === id)
-  return part?.label || texts.desk.part(texts.kinds[part?.kind ?? ''] ?? id)
+  return part?.label || texts.desk.part({ kind: kindNames[part?.kind ?? ''] ?? id })
 }

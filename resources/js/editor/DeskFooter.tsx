@@ -1,5 +1,5 @@
 import { Ellipsis, Redo2, Undo2 } from 'lucide-react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Menu } from '@/ui/Menu'

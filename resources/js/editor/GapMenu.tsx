@@ -1,7 +1,8 @@
 import type { Editor } from '@tiptap/core'
 import type { QuestionJson } from '@/api/question'
 import type { Defaults } from '@/lib/defaults'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
+import { kindNames } from '@/parts/words'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
 import { useToast } from '@/ui/Toasts'
@@ -47,7 +48,7 @@ export function GapMenu({ editor, question, defaults, change, open, onOpen }: Pr
     >
       {gapKinds().map((kind) => (
         <Menu.Item key={kind} onSelect={() => make(kind)}>
-          {texts.desk.gapKinds[kind] ?? texts.kinds[kind]}
+          {texts.desk.gapKinds[kind] ?? kindNames[kind]}
         </Menu.Item>
       ))}
     </Menu.Root>

@@ -1,7 +1,7 @@
 import type { Part, QuestionJson } from '@/api/question'
+import { texts } from '@/messages'
 import { partView } from '@/parts'
 import { RemoveButton } from '@/parts/RemoveButton'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Pick, Sentence } from '@/ui/Sentence'
 import { PartPicks } from './PartPicks'
@@ -55,8 +55,8 @@ export function HowPartsCount({ question, parts, called, change, problem }: Prop
             />
             <span>{texts.desk.shareRules}</span>
           </div>
-          <RemoveButton name={texts.desk.shareRulesOf(i + 1)} onClick={() => set({ once: once.filter((_, at) => at !== i) })} />
-          {list[0] ? <p className="w-full text-caption text-quiet">{texts.desk.rulesOf(called(list[0]))}</p> : null}
+          <RemoveButton name={texts.desk.shareRulesOf({ n: i + 1 })} onClick={() => set({ once: once.filter((_, at) => at !== i) })} />
+          {list[0] ? <p className="w-full text-caption text-quiet">{texts.desk.rulesOf({ part: called(list[0]) })}</p> : null}
           {wrong(`/scoring/once/${i}`)}
         </div>
       ))}
@@ -65,7 +65,7 @@ export function HowPartsCount({ question, parts, called, change, problem }: Prop
         <div key={i} className="flex flex-wrap items-center gap-x-2 border-hairline border-t pt-1">
           <div className="flex flex-1 flex-wrap items-center gap-2">
             <Pick
-              aria-label={texts.desk.gatePart(i + 1)}
+              aria-label={texts.desk.gatePart({ n: i + 1 })}
               value={gate.part}
               options={parts.map((part) => [part.id, called(part.id)])}
               onChange={(part) => setGate(i, { part, needs: gate.needs.filter((id) => id !== part) })}
@@ -80,7 +80,7 @@ export function HowPartsCount({ question, parts, called, change, problem }: Prop
             />
             <span>{gate.needs.length > 1 ? texts.desk.areRight : texts.desk.isRight}</span>
           </div>
-          <RemoveButton name={texts.desk.gateOf(i + 1)} onClick={() => set({ gates: gates.filter((_, at) => at !== i) })} />
+          <RemoveButton name={texts.desk.gateOf({ n: i + 1 })} onClick={() => set({ gates: gates.filter((_, at) => at !== i) })} />
           {wrong(`/scoring/gates/${i}`)}
         </div>
       ))}

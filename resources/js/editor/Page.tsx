@@ -2,10 +2,11 @@ import type { Editor } from '@tiptap/core'
 import { Fragment, Suspense, useState } from 'react'
 import type { Finding, Part, QuestionJson } from '@/api/question'
 import { FeedbackShow, partWith, useDefaults } from '@/lib/defaults'
+import { texts } from '@/messages'
 import { parts as kinds, partView } from '@/parts'
 import { gapsOf } from '@/parts/gapsOf'
 import { CardPlaceProvider } from '@/parts/PartCard'
-import { texts } from '@/texts'
+import { kindNames, kindStarts } from '@/parts/words'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
 import { Waiting } from '@/ui/Message'
@@ -48,7 +49,7 @@ export function Page({ question, findings, bank, refused, begin, change }: Props
       const at = ordered.findIndex((part) => part.id === id)
       const part = ordered[at]
       const answer = part ? (partView(part.kind)?.answer?.(part) ?? '') : ''
-      const name = answer === '' ? texts.desk.part(texts.kinds[part?.kind ?? ''] ?? id) : answer
+      const name = answer === '' ? texts.desk.part({ kind: kindNames[part?.kind ?? ''] ?? id }) : answer
       return ordered.length > 1 ? `${at + 1}. ${name}` : name
     },
     gap: (gap: string, of: string) => {
@@ -131,7 +132,7 @@ export function Page({ question, findings, bank, refused, begin, change }: Props
                 >
                   {kinds.map((kind) => (
                     <Menu.Item key={kind.kind} onSelect={() => add(kind.kind, editor)}>
-                      {texts.desk.starts[kind.kind]}
+                      {kindStarts[kind.kind]}
                     </Menu.Item>
                   ))}
                 </Menu.Root>

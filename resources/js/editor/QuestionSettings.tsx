@@ -1,11 +1,12 @@
 import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import type { Hint, Part, QuestionJson } from '@/api/question'
+import { settingsSummary } from '@/lib/phrases'
+import { texts } from '@/messages'
 import { Credit } from '@/parts/Credit'
 import { FeedbackField } from '@/parts/FeedbackField'
 import { moved } from '@/parts/moved'
 import { SettingNumber } from '@/parts/PartCard'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { LazyRich } from '@/ui/LazyRich'
 import { HowPartsCount } from './HowPartsCount'
@@ -40,7 +41,7 @@ export function QuestionSettings({ question, parts, called, change, problem }: P
             {open ? '▾' : '▸'}
           </span>
           <span className="font-semibold">{texts.desk.more}</span>
-          <span className="text-caption text-quiet">{texts.desk.moreSummary(count, hints.length, attempts.allowed ?? null)}</span>
+          <span className="text-caption text-quiet">{settingsSummary(count, hints.length, attempts.allowed ?? null)}</span>
         </button>
       </h2>
       {open ? (
@@ -76,9 +77,9 @@ export function QuestionSettings({ question, parts, called, change, problem }: P
                   <div className="min-w-0 flex-1">
                     <LazyRich
                       value={hint.html}
-                      label={texts.desk.hint(i + 1)}
+                      label={texts.desk.hint({ n: i + 1 })}
                       words={words}
-                      placeholder={texts.desk.hint(i + 1)}
+                      placeholder={texts.desk.hint({ n: i + 1 })}
                       onChange={(html) =>
                         setHints(
                           hints.map((one) => (one.id === hint.id ? { ...one, html } : one)),
@@ -92,7 +93,7 @@ export function QuestionSettings({ question, parts, called, change, problem }: P
                     {texts.desk.costs}
                     <Credit
                       value={hint.cost ?? '0'}
-                      label={texts.desk.hintCost(i + 1)}
+                      label={texts.desk.hintCost({ n: i + 1 })}
                       onChange={(cost) =>
                         setHints(
                           hints.map((one) => (one.id === hint.id ? { ...one, cost } : one)),
@@ -104,8 +105,8 @@ export function QuestionSettings({ question, parts, called, change, problem }: P
                   <Button
                     look="quiet"
                     className="!px-1"
-                    aria-label={texts.parts.remove(texts.desk.hint(i + 1))}
-                    title={texts.parts.remove(texts.desk.hint(i + 1))}
+                    aria-label={texts.parts.remove({ what: texts.desk.hint({ n: i + 1 }) })}
+                    title={texts.parts.remove({ what: texts.desk.hint({ n: i + 1 }) })}
                     onClick={() => setHints(hints.filter((one) => one.id !== hint.id))}
                   >
                     <Trash2 size={16} aria-hidden="true" />

@@ -1,8 +1,9 @@
 import { type UseQueryOptions, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { Difference, Revision } from '@/api/queries'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Changes } from '@/question/Changes'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Waiting } from '@/ui/Message'
 
@@ -35,10 +36,10 @@ export function Revisions<Content>({ list, one: ask, newest, onRestore }: Props<
               aria-expanded={open === one.number}
               onClick={() => setOpen(open === one.number ? null : one.number)}
             >
-              <span className="font-semibold">{texts.revisions.one(one.number)}</span>
+              <span className="font-semibold">{texts.revisions.one({ n: one.number })}</span>
               {one.number === newest ? <span className="text-quiet"> {texts.revisions.newest}</span> : null}
               {one.note ? <span className="block">{one.note}</span> : null}
-              <span className="block text-caption text-quiet">{[one.person, texts.when(one.at)].filter(Boolean).join(', ')}</span>
+              <span className="block text-caption text-quiet">{[one.person, moment(one.at)].filter(Boolean).join(', ')}</span>
             </button>
             {open === one.number ? <OneRevision ask={ask} revision={one} newest={newest} onRestore={onRestore} /> : null}
           </li>
@@ -79,7 +80,7 @@ function OneRevision<Content>({
       {shown.data.differences.length === 0 ? <p className="text-quiet">{nothing}</p> : <Changes differences={shown.data.differences} />}
       {number < newest && here.data ? (
         <p>
-          <Button onClick={() => onRestore(here.data.content, number)}>{texts.revisions.restore(number)}</Button>
+          <Button onClick={() => onRestore(here.data.content, number)}>{texts.revisions.restore({ n: number })}</Button>
         </p>
       ) : null}
     </div>

@@ -4,8 +4,8 @@ import { useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import type { QuestionJson } from '@/api/question'
 import { stimulusQuery } from '@/api/stimuli'
+import { texts } from '@/messages'
 import { StimulusText } from '@/question/StimulusText'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { AddStimulus } from './AddStimulus'
 
@@ -58,7 +58,7 @@ export function StimuliAbove({ question, bank, problem, change }: Props) {
               <button
                 type="button"
                 aria-expanded={shown}
-                aria-label={texts.stimuli.fold(title)}
+                aria-label={texts.stimuli.fold({ title })}
                 disabled={!whole}
                 className="flex min-h-9 min-w-0 flex-1 items-center gap-2 rounded-ui px-1 text-left"
                 onClick={() => setOpen(shown ? open.filter((one) => one !== id) : [...open, id])}
@@ -69,7 +69,7 @@ export function StimuliAbove({ question, bank, problem, change }: Props) {
                 <span className="text-caption text-quiet">{texts.stimuli.one}</span>
                 <span className={`min-w-0 truncate font-semibold ${all[i]?.isError ? 'text-problem' : ''}`}>{title}</span>
                 <span className="flex-none text-caption text-second max-lg:hidden">
-                  {whole ? texts.stimuli.shownBy(whole.uses.questions) : ''}
+                  {whole ? texts.stimuli.shownBy({ n: whole.uses.questions }) : ''}
                 </span>
               </button>
               {ids.length > 1 ? (
@@ -77,7 +77,7 @@ export function StimuliAbove({ question, bank, problem, change }: Props) {
                   <Button
                     look="quiet"
                     className="!px-1"
-                    aria-label={texts.stimuli.up(title)}
+                    aria-label={texts.stimuli.up({ title })}
                     aria-disabled={i === 0}
                     onClick={() => move(i, -1)}
                   >
@@ -86,7 +86,7 @@ export function StimuliAbove({ question, bank, problem, change }: Props) {
                   <Button
                     look="quiet"
                     className="!px-1"
-                    aria-label={texts.stimuli.down(title)}
+                    aria-label={texts.stimuli.down({ title })}
                     aria-disabled={i === ids.length - 1}
                     onClick={() => move(i, 1)}
                   >
@@ -106,7 +106,7 @@ export function StimuliAbove({ question, bank, problem, change }: Props) {
               <Button
                 look="quiet"
                 className="!px-1"
-                aria-label={texts.stimuli.takeOut(title)}
+                aria-label={texts.stimuli.takeOut({ title })}
                 title={texts.stimuli.takeOutShort}
                 onClick={() => put(ids.filter((one) => one !== id))}
               >

@@ -5,13 +5,14 @@ import { fetchFollowers, keepRevision } from '@/api/assembly'
 import { ApiProblem } from '@/api/client'
 import { presentationQuery } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
+import { followed } from '@/lib/phrases'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
 import { useHistory } from '@/lib/useHistory'
 import { useSaving } from '@/lib/useSaving'
 import { useWide } from '@/lib/useWide'
+import { texts } from '@/messages'
 import { pastedIn } from '@/parts/pasteLines'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { altShift, ctrl, useCommands } from '@/ui/commands'
 import type { Crumb } from '@/ui/Frame'
@@ -87,7 +88,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
         },
         onError: () => {
           const typed = takeTypeAhead()
-          if (typed) tell({ text: texts.starts.typedAhead(typed), look: 'problem' })
+          if (typed) tell({ text: texts.starts.typedAhead({ text: typed }), look: 'problem' })
         },
       },
     )
@@ -98,15 +99,15 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
     const mine = following.filter((one) => one.may_write)
     if (following.length === 0) return
     tell({
-      text: texts.desk.followed(following.map((one) => one.title)),
+      text: followed(following.map((one) => one.title)),
       ...(mine.length === 0
         ? {}
         : {
             link: {
-              title: texts.desk.keepBefore(revision - 1),
+              title: texts.desk.keepBefore({ n: revision - 1 }),
               go: () =>
                 keepRevision(id, revision - 1).then(
-                  (kept) => tell({ text: texts.desk.keptBefore(kept, revision - 1) }),
+                  (kept) => tell({ text: texts.desk.keptBefore({ kept, n: revision - 1 }) }),
                   (problem: Error) => tell({ text: problem.message, look: 'problem' }),
                 ),
             },
@@ -188,7 +189,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
   ])
   const title = question.title || record.name || texts.desk.fresh
   const aside = [
-    saving.revision > 0 && apart ? texts.bank.revision(saving.revision) : '',
+    saving.revision > 0 && apart ? texts.bank.revision({ n: saving.revision }) : '',
     saving.save.isPending ? texts.desk.saving : (texts.desk.keeping[saving.keeping] ?? ''),
   ]
     .filter((one) => one)
@@ -203,7 +204,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
         ) : null}
         {saving.conflict !== null ? (
           <Message look="attention" actions={<Button onClick={() => setComparing(true)}>{texts.desk.compare}</Button>}>
-            {texts.desk.conflict(saving.conflict)}
+            {texts.desk.conflict({ n: saving.conflict })}
           </Message>
         ) : null}
         {refused ? <Message look="problem">{refused.message}</Message> : null}
@@ -217,9 +218,9 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
         />
       </div>
       <DeskFooter
-        place={home.after ? home.name : saving.isNew ? texts.desk.inBank(home.name) : home.name}
+        place={home.after ? home.name : saving.isNew ? texts.desk.inBank({ bank: home.name }) : home.name}
         folders={record.folders}
-        saveName={home.saveName ?? texts.desk.save(saving.revision + 1)}
+        saveName={home.saveName ?? texts.desk.save({ n: saving.revision + 1 })}
         busy={saving.save.isPending}
         history={history}
         onSave={() => save()}
@@ -249,8 +250,8 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
       revision={saving.revision}
       onRestore={(content, number) => {
         history.change((now) => ({ ...content, ...(now.record ? { record: now.record } : {}) }))
-        setNote(texts.desk.restoredFrom(number))
-        tell({ text: texts.desk.restoredHere(number) })
+        setNote(texts.desk.restoredFrom({ n: number }))
+        tell({ text: texts.desk.restoredHere({ n: number }) })
       }}
     />
   )
@@ -298,7 +299,7 @@ function Desk({ page, beside }: { page: React.ReactNode; beside: React.ReactNode
   return (
     <Panes
       name="desk"
-      borderName={texts.frame.border}
+      borderName={(pane) => texts.frame.border({ pane })}
       panes={[{ id: 'page', label: texts.desk.stem, body: page, size: width, min: 480, max: Math.max(560, window.innerWidth - 320) }]}
       last={beside}
     />

@@ -3,7 +3,7 @@ import { fetchStaged, saveStaged } from '@/api/intakes'
 import { createQuestion, fetchQuestion, questionQuery, revisionsQuery, saveQuestion } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
 import type { Saved } from '@/lib/useSaving'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { foldersOf } from './newFolders'
 
 /** Where the question on the desk lives: what saving it does, and what is said and shown of the place. */
@@ -45,7 +45,7 @@ export function inBank(bank: { slug: string; name: string }, stored: string | nu
       return whole
     },
     theirs: fetchQuestion,
-    saved: (revision) => texts.desk.saved(revision, bank.name),
+    saved: (revision) => texts.desk.saved({ n: revision, where: bank.name }),
   }
 }
 
@@ -53,7 +53,7 @@ export function inBank(bank: { slug: string; name: string }, stored: string | nu
 export function inIntake(intake: { id: string; title: string }, staged: string, slug: string, after: string, next?: string): Home {
   return {
     slug,
-    name: texts.intake.inIntake(intake.title),
+    name: texts.intake.inIntake({ title: intake.title }),
     subject: `staged:${staged}`,
     record: 'inside',
     save: async (question, base, client) => {

@@ -1,6 +1,6 @@
 import { type Autosave, forgetAutosave } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { forgetHere, keptHere } from './localDraft'
 
 /** What was typed and not saved: in this browser, if that never reached the server, else on the server. */

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { creditFromPercent, percentFromCredit } from './html'
 
 type Props = { value: string; onChange: (credit: string) => void; label: string; problem?: string | undefined }

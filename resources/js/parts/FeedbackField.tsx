@@ -1,6 +1,6 @@
 import type { Feedback } from '@/api/question'
 import { useFeedbackShow } from '@/lib/defaults'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { LazyRich } from '@/ui/LazyRich'
 
 const words = { part: (id: string) => id }
@@ -31,7 +31,7 @@ export function FeedbackField({ value, label, onChange, placeholder = texts.part
       </div>
       {withShow && html !== '' ? (
         <select
-          aria-label={texts.parts.showWhen(label)}
+          aria-label={texts.parts.showWhen({ what: label })}
           className="min-h-7 max-w-36 flex-none rounded-ui border border-transparent bg-transparent text-caption text-quiet [field-sizing:content] hover:border-edge"
           value={show}
           onChange={(event) => onChange({ html, show: event.target.value as 'both' })}

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Gap, Pick } from '@/ui/Sentence'
 import { type NumberOn, read, type Tolerance, type Value, written } from './numberOn'
 
@@ -115,7 +115,7 @@ function Margin({
             value={String(tolerance?.digits ?? 0)}
             onChange={(event) => onChange({ ...tolerance, kind, digits: Math.min(30, Number(event.target.value.replace(/\D/g, '')) || 0) })}
           />
-          <span>{texts.parts.digitsOf(tolerance?.digits ?? 0, kind)}</span>
+          <span>{texts.parts.digitsOf({ n: tolerance?.digits ?? 0, kind })}</span>
           <label className="flex items-center gap-1">
             <input
               type="checkbox"

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import type { EditorProps } from './definePart'
 import { FeedbackField } from './FeedbackField'
@@ -36,7 +36,7 @@ export function PairFeedback({ part, onChange, firsts, seconds }: Props) {
   return (
     <section className="border-hairline border-t px-2 py-1">
       <Button look="quiet" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {texts.parts.pairFeedback(said.length)}
+        {texts.parts.pairFeedback({ n: said.length })}
       </Button>
       {open ? (
         <ul className="flex flex-col gap-1 px-1 pb-2">

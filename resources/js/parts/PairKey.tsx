@@ -1,6 +1,6 @@
 import type { Part, Rule } from '@/api/question'
 import { isPositive } from '@/lib/credit'
-import { percent } from '@/texts'
+import { percent } from '@/lib/format'
 import { htmlTree } from '@/ui/htmlTree'
 import { Flat } from './Flat'
 import { toWords } from './html'

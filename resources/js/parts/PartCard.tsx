@@ -1,7 +1,7 @@
 import { Settings2, Trash2 } from 'lucide-react'
 import { createContext, type ReactNode, useContext, useId, useState } from 'react'
 import type { Part } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Message } from '@/ui/Message'
@@ -65,8 +65,8 @@ export function PartCard({ part, onChange, title, summary, settings, problem, ch
           <Button
             look="quiet"
             className="!px-1"
-            aria-label={texts.parts.remove(named)}
-            title={texts.parts.remove(named)}
+            aria-label={texts.parts.remove({ what: named })}
+            title={texts.parts.remove({ what: named })}
             onClick={place.remove}
           >
             <Trash2 size={16} aria-hidden="true" />

@@ -1,5 +1,5 @@
 import type { Part } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { FeedbackField } from './FeedbackField'
 
 /** What is said of this part when it is right, partly right or wrong. */

@@ -1,5 +1,5 @@
 import { createContext, type ReactNode, useContext, useEffect, useState } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 type Held = { part: string; thing: string; words: string }
 const Hands = createContext<{ held: Held | null; hold: (held: Held | null) => void }>({ held: null, hold: () => undefined })
@@ -19,7 +19,7 @@ export function PickUp({ children }: { children: ReactNode }) {
     <Hands.Provider value={{ held, hold }}>
       {children}
       <p role="status" className={held ? 'font-sans text-caption text-second' : 'sr-only'}>
-        {held ? texts.parts.pickedUp(held.words) : ''}
+        {held ? texts.parts.pickedUp({ what: held.words }) : ''}
       </p>
     </Hands.Provider>
   )

@@ -1,6 +1,6 @@
 import type { Editor } from '@tiptap/core'
 import { everyWord } from '@/api/actions'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { SafeEditor } from '@/ui/SafeEditor'
 import { useToast } from '@/ui/Toasts'

@@ -1,5 +1,5 @@
 import { Trash2 } from 'lucide-react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 /** Takes a row away; its name says which. */
 export function RemoveButton({ name, onClick }: { name: string; onClick: () => void }) {
@@ -9,8 +9,8 @@ export function RemoveButton({ name, onClick }: { name: string; onClick: () => v
       tabIndex={-1}
       data-remove=""
       aria-keyshortcuts="Alt+Delete"
-      aria-label={texts.parts.remove(name)}
-      title={texts.parts.remove(name)}
+      aria-label={texts.parts.remove({ what: name })}
+      title={texts.parts.remove({ what: name })}
       className="min-h-7 min-w-7 flex-none rounded-ui text-quiet hover:bg-well hover:text-problem"
       onClick={onClick}
     >

@@ -1,5 +1,5 @@
 import type { Feedback } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { FeedbackField } from './FeedbackField'
 
 type Props = { value: Feedback | undefined; label: string; wrong: string | undefined; onChange: (feedback: Feedback) => void }

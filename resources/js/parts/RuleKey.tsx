@@ -1,5 +1,6 @@
 import type { Part, Rule } from '@/api/question'
-import { percent, texts } from '@/texts'
+import { percent } from '@/lib/format'
+import { texts } from '@/messages'
 import { toWords } from './html'
 
 /** The rules of a typed answer in words, for reading. */

@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type ReactNode, useRef } from 'react'
 import type { Rule } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Sentence } from '@/ui/Sentence'
 import { afterRemoving } from './afterRemoving'

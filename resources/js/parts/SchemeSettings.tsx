@@ -1,6 +1,6 @@
 import type { Part } from '@/api/question'
 import { isPositive } from '@/lib/credit'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Credit } from './Credit'
 import { SettingChoice } from './PartCard'
 

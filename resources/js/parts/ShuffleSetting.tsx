@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 /** Whether the things of a part are shown in another order to each learner. */
 export function ShuffleSetting({ on, onChange }: { on: boolean; onChange: (on: boolean) => void }) {

@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import type { LearnerProps } from './definePart'
 
 /** A line to type in, inside a sentence. */

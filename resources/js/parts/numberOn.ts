@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 export type Value = string | { expr: string }
 export type Tolerance = { kind: string; width?: Value; digits?: number; written?: boolean; zeros?: string }
@@ -22,13 +22,13 @@ const margin = (tolerance: Tolerance | undefined): string => {
   if (tolerance === undefined) return ''
   if (tolerance.kind === 'absolute') return ` ± ${written(tolerance.width)}`
   if (tolerance.kind === 'percent') return ` ± ${written(tolerance.width)}%`
-  return ` ${texts.parts.toDigits(tolerance.digits ?? 0, tolerance.kind)}${tolerance.written ? `, ${texts.parts.writtenSo}` : ''}${tolerance.zeros === 'count' ? `, ${texts.parts.zerosCount}` : ''}`
+  return ` ${texts.parts.toDigits({ n: tolerance.digits ?? 0, kind: tolerance.kind })}${tolerance.written ? `, ${texts.parts.writtenSo}` : ''}${tolerance.zeros === 'count' ? `, ${texts.parts.zerosCount}` : ''}`
 }
 
 /** A rule of a typed number in words. */
 export function sentence(on: NumberOn): string {
   if (on.answer === 'range')
-    return texts.parts.range(written(on.from) || '−∞', written(on.to) || '∞', texts.parts.ends[on.ends ?? 'both'] ?? '')
+    return texts.parts.range({ from: written(on.from) || '−∞', to: written(on.to) || '∞', ends: texts.parts.ends[on.ends ?? 'both'] ?? '' })
   if (on.answer === 'otherwise') return texts.parts.answers.otherwise ?? ''
   return `${texts.parts.answers.is} ${on.answer === 'set' ? (on.values ?? []).map(written).join(' / ') : written(on.value)}${margin(on.tolerance)}`
 }

@@ -1,37 +1,27 @@
-import { words as amend } from './amend/words'
-import { words as choice } from './choice/words'
-import { words as group } from './group/words'
-import { words as highlight } from './highlight/words'
-import { words as match } from './match/words'
-import { words as menu } from './menu/words'
-import { words as number } from './number/words'
-import { words as order } from './order/words'
-import { words as slider } from './slider/words'
-import { words as survey } from './survey/words'
-import { words as text } from './text/words'
-import { words as tiles } from './tiles/words'
+import { texts } from '@/messages'
 
-/** What each kind is called, and how the learner's doing begins. One line for each kind. */
-const kinds: Record<string, { name: string; start: string; hint: string }> = {
-  choice,
-  text,
-  number,
-  menu,
-  tiles,
-  match,
-  group,
-  order,
-  highlight,
-  amend,
-  slider,
-  survey,
-}
+/** The kinds in the order in which they are offered: one line for each. */
+const order = [
+  'choice',
+  'text',
+  'number',
+  'menu',
+  'tiles',
+  'match',
+  'group',
+  'order',
+  'highlight',
+  'amend',
+  'slider',
+  'survey',
+] as const satisfies readonly (keyof typeof texts.kind)[]
 
 const each = (word: 'name' | 'start' | 'hint'): Record<string, string> =>
-  Object.fromEntries(Object.entries(kinds).map(([kind, words]) => [kind, words[word]]))
+  Object.fromEntries(order.map((kind) => [kind, texts.kind[kind][word]]))
 
-/** A question without parts is a page of text. */
-export const kindNames: Record<string, string> = { ...each('name'), page: 'text page', draw: 'drawn, of several kinds' }
+/** What each kind is called. A question without parts is a page of text. */
+export const kindNames: Record<string, string> = { ...each('name'), page: texts.kindNames.page, draw: texts.kindNames.draw }
+/** How what the learner does begins: "The learner will … choose". */
 export const kindStarts = each('start')
 export const kindHints = each('hint')
 

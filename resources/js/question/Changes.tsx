@@ -1,5 +1,6 @@
 import type { Difference } from '@/api/queries'
-import { percent, texts } from '@/texts'
+import { percent } from '@/lib/format'
+import { placeInQuestion } from '@/question/placeInQuestion'
 
 const looks = { same: '', old: 'bg-problem-tint text-problem', new: 'bg-accent-tint text-accent [del+&]:ml-0.5' }
 
@@ -8,7 +9,7 @@ export function Changes({ differences }: { differences: Difference[] }) {
   return (
     <dl className="flex flex-col gap-2">
       {differences.map(({ path, runs }) => {
-        const place = texts.revisions.place(path)
+        const place = placeInQuestion(path)
         const share = path.at(-1)?.name.endsWith('credit')
         return (
           <div key={JSON.stringify(path)} className="border-hairline border-l-2 pl-3">

@@ -1,5 +1,5 @@
 import type { Finding } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 
 /** What is found in the question, what blocks first. */

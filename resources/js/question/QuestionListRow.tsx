@@ -1,6 +1,6 @@
 import type { QuestionRow } from '@/api/schema'
+import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
-import { texts } from '@/texts'
 import { Level } from '@/ui/Strata'
 import { Tick } from '@/ui/Tree'
 
@@ -21,16 +21,16 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
     <div
       className={`flex h-full items-start gap-3 overflow-hidden border-hairline border-b border-l-3 px-3 py-2.5 ${active ? 'border-l-accent bg-paper' : 'border-l-transparent hover:bg-well'} ${selected && !active && !taken ? 'bg-accent-tint' : ''}`}
     >
-      <span data-tick="" title={texts.bank.select(row.title)} className="-m-2 p-2 pt-3">
+      <span data-tick="" title={texts.bank.select({ title: row.title })} className="-m-2 p-2 pt-3">
         <Tick on={selected} />
       </span>
-      <Level value={row.difficulty} label={row.difficulty === null ? '' : texts.bank.difficulty(row.difficulty)} />
+      <Level value={row.difficulty} label={row.difficulty === null ? '' : texts.bank.difficulty({ n: row.difficulty })} />
       <span className="min-w-0 flex-1">
         <span className="flex gap-3">
           <span className="min-w-0 flex-1 truncate font-semibold">
             <Marks pieces={row.title_marks} />
           </span>
-          {row.kinds.length > 0 ? <span className="flex-none text-second">{texts.points(row.points)}</span> : null}
+          {row.kinds.length > 0 ? <span className="flex-none text-second">{texts.points({ n: row.points })}</span> : null}
         </span>
         <span className="block truncate font-serif text-second">
           {row.found_marks ? (
@@ -48,7 +48,7 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
           {taken ? <strong className="text-information">{texts.assembly.taken}</strong> : null}
           {row.has_variables ? <span>{texts.bank.varies}</span> : null}
           {row.specimens_failing > 0 ? (
-            <strong className="text-problem">{texts.specimens.fail(row.specimens_failing, row.specimens)}</strong>
+            <strong className="text-problem">{texts.specimens.fail({ failing: row.specimens_failing, of: row.specimens })}</strong>
           ) : null}
           {row.is_complete || row.specimens_failing > 0 ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
           {row.named ? null : <span className="text-attention">{texts.bank.mute}</span>}

@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import type { Uses } from '@/api/assembly'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 /** The assessments that ask a question. */
 export function UsedIn({ uses, here }: { uses: Uses; here?: string }) {
@@ -17,7 +17,7 @@ export function UsedIn({ uses, here }: { uses: Uses; here?: string }) {
           </Link>
         </span>
       ))}{' '}
-      {uses.others > 0 ? texts.assembly.usedOthers(uses.others, some.length > 0) : ''}
+      {uses.others > 0 ? texts.assembly.usedOthers({ n: uses.others, more: some.length > 0 }) : ''}
     </section>
   )
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { CommandList } from '@/ui/CommandList'
 import { ctrl, single, useCommandStore, useCommands } from '@/ui/commands'
 import { useNamed } from '@/ui/useNamed'

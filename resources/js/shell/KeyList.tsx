@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { useCommandStore } from '@/ui/commands'
 import { Dialog } from '@/ui/Dialog'
 

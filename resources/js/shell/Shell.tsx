@@ -5,8 +5,8 @@ import { ApiProblem } from '@/api/client'
 import { meQuery, signOut } from '@/api/queries'
 import { nextPane } from '@/lib/useKeepFocus'
 import { useScheme } from '@/lib/useScheme'
+import { texts } from '@/messages'
 import { settings } from '@/settings'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { single, useCommandStore, useCommands } from '@/ui/commands'
 import { Dialog } from '@/ui/Dialog'
@@ -132,11 +132,11 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
                 <button
                   type="button"
                   aria-label={[
-                    texts.frame.person(me.data.name),
+                    texts.frame.person({ name: me.data.name }),
                     initials(me.data.name),
-                    ...(me.data.unread > 0 ? [texts.account.notifications.unread(me.data.unread)] : []),
+                    ...(me.data.unread > 0 ? [texts.account.notifications.unread({ n: me.data.unread })] : []),
                   ].join(', ')}
-                  title={texts.frame.person(me.data.name)}
+                  title={texts.frame.person({ name: me.data.name })}
                   className="relative flex size-8 flex-none items-center justify-center rounded-full bg-information text-caption font-bold text-page"
                 >
                   {initials(me.data.name)}
@@ -152,7 +152,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
               <Menu.Label>{me.data.name}</Menu.Label>
               <Menu.Item onSelect={() => navigate('/account')}>{texts.account.settings}</Menu.Item>
               {me.data.unread > 0 ? (
-                <Menu.Item onSelect={() => navigate('/account')}>{texts.account.notifications.unread(me.data.unread)}</Menu.Item>
+                <Menu.Item onSelect={() => navigate('/account')}>{texts.account.notifications.unread({ n: me.data.unread })}</Menu.Item>
               ) : null}
               <Menu.Item onSelect={() => navigate('/work')}>{texts.work.title}</Menu.Item>
               {me.data.is_administrator ? <Menu.Item onSelect={() => navigate('/people')}>{texts.people.title}</Menu.Item> : null}
@@ -223,7 +223,7 @@ function useSessionEnd() {
 function useRemovedCharacters() {
   const tell = useToast()
   useEffect(() => {
-    const say = (event: Event) => tell({ text: texts.frame.removed((event as CustomEvent<number>).detail) })
+    const say = (event: Event) => tell({ text: texts.frame.removed({ n: (event as CustomEvent<number>).detail }) })
     addEventListener('characters-removed', say)
     return () => removeEventListener('characters-removed', say)
   }, [tell])

@@ -1,5 +1,5 @@
 import { type FormEvent, type ReactNode, useId } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from './Button'
 import { Dialog } from './Dialog'
 

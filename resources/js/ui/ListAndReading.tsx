@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { useWide } from '@/lib/useWide'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { type Pane, Panes } from './Panes'
 
 type Props = {
@@ -21,7 +21,7 @@ export function ListAndReading({ name, before = [], list, reading, picked }: Pro
   return (
     <Panes
       name={name}
-      borderName={texts.frame.border}
+      borderName={(pane) => texts.frame.border({ pane })}
       panes={[...before, list]}
       last={
         <section aria-label={reading.label} className="h-full overflow-y-auto bg-paper">

@@ -1,4 +1,5 @@
 import { type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
+import { number } from '@/lib/format'
 import { shownItems } from './shownItems'
 import { Twisty } from './Twisty'
 
@@ -67,7 +68,7 @@ export function Tree({ label, items, ticked, onTick, more, name }: Props) {
             aria-level={level}
             aria-selected={on}
             aria-expanded={branch ? !closed.includes(item.id) : undefined}
-            aria-label={item.count === undefined ? item.name : `${item.name}, ${item.count.toLocaleString('en-GB')}`}
+            aria-label={item.count === undefined ? item.name : `${item.name}, ${number(item.count)}`}
             tabIndex={item.id === current ? 0 : -1}
             onFocus={() => setAt(item.id)}
             onKeyDown={(event) => keys(event, i)}
@@ -79,7 +80,7 @@ export function Tree({ label, items, ticked, onTick, more, name }: Props) {
             <span className="flex min-w-0 flex-1 cursor-pointer items-center gap-2" onClick={() => onTick(item.id)}>
               <Tick on={on} />
               <span className="min-w-0 flex-1 truncate">{item.name}</span>{' '}
-              {item.count === undefined ? null : <span className="text-caption text-quiet">{item.count.toLocaleString('en-GB')}</span>}
+              {item.count === undefined ? null : <span className="text-caption text-quiet">{number(item.count)}</span>}
             </span>
             {more?.(item, item.id === current ? 0 : -1)}
           </div>

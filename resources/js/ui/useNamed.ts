@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router'
 import { assessmentsQuery } from '@/api/assembly'
 import { banksQuery, findByName } from '@/api/queries'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import type { CommandEntry } from './CommandList'
 
 const MOST = 6

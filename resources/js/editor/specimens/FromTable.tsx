@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { QuestionJson, Specimen } from '@/api/question'
 import { readResponses, type TableRow } from '@/api/specimens'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { control } from '@/ui/Field'
@@ -45,7 +45,7 @@ export function FromTable({ question, specimens, onKeep, onClose }: Props) {
   const options: [string, string][] = [
     ...question.parts.map((part, i): [string, string] => [
       `part:${part.id}`,
-      question.parts.length === 1 ? words.answer : words.part(i + 1, part.label ?? ''),
+      question.parts.length === 1 ? words.answer : part.label ? words.part({ n: i + 1, label: part.label }) : words.partAlone({ n: i + 1 }),
     ]),
     ...Object.entries(words.holds),
   ]
@@ -76,7 +76,7 @@ export function FromTable({ question, specimens, onKeep, onClose }: Props) {
                   )
             }
           >
-            {words.keep(kept.length)}
+            {words.keep({ n: kept.length })}
           </Button>
         </>
       }
@@ -101,7 +101,7 @@ export function FromTable({ question, specimens, onKeep, onClose }: Props) {
               {columns.map((holds, at) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: a column is its place
                 <label key={at} className="flex items-center gap-2 text-caption text-second">
-                  {words.column(at + 1)}
+                  {words.column({ n: at + 1 })}
                   <select
                     className={control}
                     value={holds}
@@ -131,7 +131,7 @@ export function FromTable({ question, specimens, onKeep, onClose }: Props) {
               <thead>
                 <tr className="border-hairline border-b text-left text-caption text-second">
                   <th scope="col" className="w-10 font-normal">
-                    <span className="sr-only">{words.keep(kept.length)}</span>
+                    <span className="sr-only">{words.keep({ n: kept.length })}</span>
                   </th>
                   <th scope="col" className="font-normal">
                     {texts.specimens.response}
@@ -156,7 +156,7 @@ export function FromTable({ question, specimens, onKeep, onClose }: Props) {
                       <td className="py-1">
                         <input
                           type="checkbox"
-                          aria-label={`${words.unread(row.number)}: ${said}`}
+                          aria-label={`${words.unread({ n: row.number })}: ${said}`}
                           disabled={!can}
                           checked={can && !left.includes(row.number)}
                           onChange={(event) =>
@@ -174,7 +174,7 @@ export function FromTable({ question, specimens, onKeep, onClose }: Props) {
                         {row.problem || row.scores === null ? null : stated(row) === String(row.scores) ? (
                           <span className="text-accent">{words.agrees}</span>
                         ) : (
-                          <strong className="text-problem">{words.differs(row.scores)}</strong>
+                          <strong className="text-problem">{words.differs({ scored: row.scores })}</strong>
                         )}
                       </td>
                       <td className="py-1">{row.note}</td>

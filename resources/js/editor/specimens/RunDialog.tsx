@@ -2,7 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect } from 'react'
 import { Link } from 'react-router'
 import { runQuery, type SpecimenRun, startRun, stopRun } from '@/api/specimens'
-import { texts } from '@/texts'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
@@ -62,24 +63,24 @@ function Outcome({ run, slug, onClose }: { run: SpecimenRun | null; slug: string
     return (
       <>
         <progress aria-label={words.progress} className="w-full accent-accent" value={run.done} max={Math.max(1, run.total)} />
-        <p className="text-second">{words.going(run.done, run.total)}</p>
+        <p className="text-second">{words.going({ done: run.done, of: run.total })}</p>
       </>
     )
   return (
     <div className="flex flex-col gap-2">
-      {run.state === 'stopped' ? <p className="text-attention">{words.stopped(run.done, run.total)}</p> : null}
+      {run.state === 'stopped' ? <p className="text-attention">{words.stopped({ done: run.done, of: run.total })}</p> : null}
       {run.state === 'failed' ? <p className="text-problem">{words.failed}</p> : null}
       {run.done === 0 && run.state === 'done' ? <p>{words.none}</p> : null}
-      {run.done > 0 && run.failing === 0 ? <p className="text-accent">{words.good(run.specimens, run.done)}</p> : null}
+      {run.done > 0 && run.failing === 0 ? <p className="text-accent">{words.good({ n: run.specimens, of: run.done })}</p> : null}
       {run.failing > 0 ? (
         <p className="text-problem">
-          {words.bad(run.failing, run.specimens, run.done)}{' '}
+          {words.bad({ failing: run.failing, n: run.specimens, of: run.done })}{' '}
           <Link className="underline" to={`/banks/${slug}?is=failing`} onClick={onClose}>
-            {words.see(run.failing)}
+            {words.see({ n: run.failing })}
           </Link>
         </p>
       ) : null}
-      {run.finished_at ? <p className="text-caption text-quiet">{texts.when(run.finished_at)}</p> : null}
+      {run.finished_at ? <p className="text-caption text-quiet">{moment(run.finished_at)}</p> : null}
     </div>
   )
 }

@@ -1,8 +1,8 @@
 import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import type { Finding, QuestionJson, Specimen } from '@/api/question'
+import { texts } from '@/messages'
 import { LineField } from '@/question/record/Fields'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { useToast } from '@/ui/Toasts'
 import { FromTable } from './FromTable'
@@ -39,7 +39,7 @@ export function SpecimenTable({ question, specimens, findings, onChange }: Props
                 {texts.specimens.now}
               </th>
               <th scope="col" className="w-8">
-                <span className="sr-only">{texts.specimens.remove('')}</span>
+                <span className="sr-only">{texts.specimens.remove({ what: '' })}</span>
               </th>
             </tr>
           </thead>
@@ -60,21 +60,21 @@ export function SpecimenTable({ question, specimens, findings, onChange }: Props
                   </td>
                   <td className="py-1">
                     <LineField
-                      label={texts.specimens.mustOf(what)}
+                      label={texts.specimens.mustOf({ what })}
                       value={specimen.score}
                       onChange={(score) => set(specimen.id, { score: score.trim().replace(',', '.') || '0' })}
                     />
                   </td>
                   <td className={`py-2 pl-2 text-caption ${problem ? 'text-problem' : 'text-accent'}`}>
-                    {problem ? <strong>{texts.specimens.otherwise(scored)}</strong> : texts.specimens.asStated}
+                    {problem ? <strong>{scored ?? texts.specimens.otherwise}</strong> : texts.specimens.asStated}
                     {problem && scored !== undefined ? (
                       <Button
                         look="quiet"
                         className="!px-0 !min-h-6 !flex text-caption"
-                        aria-label={texts.specimens.takeOf(what, scored)}
+                        aria-label={texts.specimens.takeOf({ what, scored })}
                         onClick={() => set(specimen.id, { score: String(scored) })}
                       >
-                        {texts.specimens.take(scored)}
+                        {texts.specimens.take({ scored })}
                       </Button>
                     ) : null}
                     {problem && scored === undefined ? <span className="block">{problem.message}</span> : null}
@@ -83,8 +83,8 @@ export function SpecimenTable({ question, specimens, findings, onChange }: Props
                     <Button
                       look="quiet"
                       className="!px-1"
-                      aria-label={texts.specimens.remove(what)}
-                      title={texts.specimens.remove(what)}
+                      aria-label={texts.specimens.remove({ what })}
+                      title={texts.specimens.remove({ what })}
                       onClick={() => {
                         onChange(specimens.filter((one) => one.id !== specimen.id))
                         tell({ text: texts.specimens.removed, undo: () => onChange(specimens) })
@@ -109,7 +109,7 @@ export function SpecimenTable({ question, specimens, findings, onChange }: Props
             for (const one of kept) next.push({ id: freeId(next), ...one })
             onChange(next)
             setAdding(false)
-            tell({ text: texts.specimens.table.added(kept.length), undo: () => onChange(specimens) })
+            tell({ text: texts.specimens.table.added({ n: kept.length }), undo: () => onChange(specimens) })
           }}
         />
       ) : null}

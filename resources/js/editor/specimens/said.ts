@@ -1,6 +1,6 @@
 import type { QuestionJson, Responses, Specimen } from '@/api/question'
+import { texts } from '@/messages'
 import { partView } from '@/parts'
-import { texts } from '@/texts'
 
 /** A response in words, part by part. */
 export function saidResponse(response: Responses, question: QuestionJson): string {
@@ -14,9 +14,9 @@ export function saidResponse(response: Responses, question: QuestionJson): strin
 /** What else holds for a specimen: its roll, tries and hints, where they are not the usual ones. */
 export function circumstances(specimen: Specimen): string {
   return [
-    specimen.seed !== undefined && specimen.seed !== 1 ? texts.specimens.roll(specimen.seed) : '',
-    specimen.earlier_wrong ? texts.specimens.after(specimen.earlier_wrong) : '',
-    specimen.hints ? texts.specimens.hints(specimen.hints) : '',
+    specimen.seed !== undefined && specimen.seed !== 1 ? texts.specimens.roll({ n: specimen.seed }) : '',
+    specimen.earlier_wrong ? texts.specimens.after({ n: specimen.earlier_wrong }) : '',
+    specimen.hints ? texts.specimens.hints({ n: specimen.hints }) : '',
   ]
     .filter((one) => one !== '')
     .join(', ')

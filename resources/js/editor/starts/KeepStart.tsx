@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import type { QuestionJson } from '@/api/question'
 import { keepStart, startsQuery } from '@/api/starts'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { useToast } from '@/ui/Toasts'
@@ -16,7 +16,7 @@ export function KeepStart({ question, onClose }: { question: QuestionJson; onClo
     mutationFn: () => keepStart(name, question),
     onSuccess: () => {
       client.invalidateQueries({ queryKey: startsQuery.queryKey })
-      tell({ text: texts.starts.kept(name.trim()) })
+      tell({ text: texts.starts.kept({ name: name.trim() }) })
       onClose()
     },
   })

@@ -4,7 +4,8 @@ import type { QuestionJson } from '@/api/question'
 import { replaceIn } from '@/api/starts'
 import { ReplaceFields, ReplacePlace } from '@/bulk/ReplaceFields'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
+import { placeInQuestion } from '@/question/placeInQuestion'
 import { FormDialog } from '@/ui/FormDialog'
 import { Message } from '@/ui/Message'
 import { useToast } from '@/ui/Toasts'
@@ -32,7 +33,7 @@ export function ReplaceDialog({ question, onReplace, onClose }: Props) {
     mutationFn: () => replaceIn(question, { ...wish, only: picked }),
     onSuccess: (done) => {
       onReplace(done.question)
-      tell({ text: words.done(picked.length) })
+      tell({ text: words.done({ n: picked.length }) })
       onClose()
     },
   })
@@ -47,14 +48,14 @@ export function ReplaceDialog({ question, onReplace, onClose }: Props) {
       onClose={onClose}
       title={words.title}
       about={words.about}
-      go={words.go(picked.length)}
+      go={words.go({ n: picked.length })}
       disabled={picked.length === 0 || replace.isPending}
       onSubmit={() => replace.mutate()}
     >
       <ReplaceFields wish={wish} onChange={set} />
       {problem ? <Message look="problem">{problem.message}</Message> : null}
       <p role="status" className="text-second">
-        {wish.find.trim() === '' || !found.data ? '' : places.length === 0 ? words.none : words.places(places.length)}
+        {wish.find.trim() === '' || !found.data ? '' : places.length === 0 ? words.none : words.places({ n: places.length })}
       </p>
       <ol>
         {places.map((place, i) => (
@@ -65,7 +66,7 @@ export function ReplaceDialog({ question, onReplace, onClose }: Props) {
             place={place}
             by={wish.with}
             kept={left.includes(i)}
-            where={texts.revisions.place(place.path)}
+            where={placeInQuestion(place.path)}
             onToggle={() => setLeft(left.includes(i) ? left.filter((one) => one !== i) : [...left, i])}
           />
         ))}

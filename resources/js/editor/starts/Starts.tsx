@@ -4,8 +4,9 @@ import type { ReactNode } from 'react'
 import type { QuestionJson } from '@/api/question'
 import { keepStart, type OwnStart, removeStart, startsQuery } from '@/api/starts'
 import { freshQuestion, uuid7 } from '@/editor/fresh'
+import { texts } from '@/messages'
 import { parts } from '@/parts'
-import { texts } from '@/texts'
+import { kindHints, kindStarts } from '@/parts/words'
 import { Button } from '@/ui/Button'
 import { single, useCommands } from '@/ui/commands'
 import { useToast } from '@/ui/Toasts'
@@ -23,22 +24,22 @@ export function Starts({ onStart }: { onStart: (question: QuestionJson) => void 
     mutationFn: (one: OwnStart) => removeStart(one.id),
     onSuccess: (_, one) => {
       again()
-      tell({ text: texts.starts.removed(one.name), undo: () => keepStart(one.name, one.question).then(again) })
+      tell({ text: texts.starts.removed({ name: one.name }), undo: () => keepStart(one.name, one.question).then(again) })
     },
     onError: (problem) => tell({ text: problem.message, look: 'problem' }),
   })
   const kinds: Start[] = [
     ...parts.map((view, i) => ({
       id: view.kind,
-      title: texts.desk.starts[view.kind] ?? view.kind,
-      hint: texts.desk.startHints[view.kind] ?? '',
+      title: kindStarts[view.kind] ?? view.kind,
+      hint: kindHints[view.kind] ?? '',
       key: i < 9 ? String(i + 1) : '',
       make: () => freshQuestion(view.kind),
     })),
     { id: '', title: texts.desk.startSeveral, hint: texts.desk.startSeveralHint, key: '0', make: () => freshQuestion('') },
   ]
   const quick: Start[] = quickStarts.map(({ id, key, make }) => {
-    const [title, hint] = texts.starts.standard[id] ?? [id, '']
+    const { name: title, hint } = texts.starts.standard[id] ?? { name: id, hint: '' }
     return { id: `quick-${id}`, title, hint, key, make }
   })
   const mine: Start[] = (own.data ?? []).map((one) => ({
@@ -97,8 +98,8 @@ export function Starts({ onStart }: { onStart: (question: QuestionJson) => void 
               <Button
                 look="quiet"
                 className="!px-1"
-                aria-label={texts.starts.remove(start.title)}
-                title={texts.starts.remove(start.title)}
+                aria-label={texts.starts.remove({ name: start.title })}
+                title={texts.starts.remove({ name: start.title })}
                 onClick={() => {
                   const one = own.data?.find((kept) => kept.id === start.id)
                   if (one) remove.mutate(one)

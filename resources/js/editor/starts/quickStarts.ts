@@ -1,6 +1,6 @@
 import type { Part, QuestionJson, Rule } from '@/api/question'
 import { freshPart, freshQuestion } from '@/editor/fresh'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 const rows = (n: number, letter: string) => Array.from({ length: n }, (_, i) => ({ id: `${letter}${i + 1}`, html: '' }))
 const settings = (part: Part, more: Record<string, unknown>): Part => ({ ...part, settings: { ...part.settings, ...more } })

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Notifications } from './Notifications'
 import { PasswordForm } from './PasswordForm'
 import { SecondFactor } from './SecondFactor'

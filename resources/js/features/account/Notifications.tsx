@@ -3,7 +3,8 @@ import { useEffect } from 'react'
 import { Link } from 'react-router'
 import { notificationsQuery, readNotifications } from '@/api/account'
 import { meQuery } from '@/api/queries'
-import { texts } from '@/texts'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 
 /** What one was told; looking at it marks it as read. */
@@ -33,8 +34,8 @@ export function Notifications() {
             ) : (
               one.text
             )}
-            {one.words ? <span className="block font-normal text-second">{words.wrote(one.words)}</span> : null}
-            <span className="block font-normal text-caption text-second">{texts.when(one.created_at)}</span>
+            {one.words ? <span className="block font-normal text-second">{words.wrote({ words: one.words })}</span> : null}
+            <span className="block font-normal text-caption text-second">{moment(one.created_at)}</span>
           </li>
         ))}
       </ul>

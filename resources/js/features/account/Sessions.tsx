@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { endSessions, sessionsQuery } from '@/api/account'
-import { texts } from '@/texts'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { useToast } from '@/ui/Toasts'
@@ -26,7 +27,7 @@ export function Sessions() {
             <span className="text-caption text-second">
               {session.here ? `${session.browser}, ` : ''}
               {session.address}
-              {session.here ? '' : `, ${words.lastUsed(texts.when(session.last_used))}`}
+              {session.here ? '' : `, ${words.lastUsed({ when: moment(session.last_used) })}`}
             </span>
           </li>
         ))}

@@ -2,9 +2,9 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Navigate, useLocation } from 'react-router'
 import { meQuery } from '@/api/queries'
+import { texts } from '@/messages'
 import { settings } from '@/settings'
 import { SignInForm } from '@/shell/SignInForm'
-import { texts } from '@/texts'
 
 const people = ['orla', 'tam', 'ines', 'callum', 'wren', 'petra'].map((name) => `${name}@fellmoor.example`)
 

@@ -2,7 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { createToken, deleteToken, tokensQuery } from '@/api/account'
-import { texts } from '@/texts'
+import { day, moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
@@ -29,14 +30,14 @@ export function Tokens() {
               <span className="font-semibold">{token.name}</span>{' '}
               <span className="text-caption text-second">
                 {words.abilities[token.abilities.includes('write') ? 'write' : 'read']},{' '}
-                {words.used(token.last_used_at ? texts.when(token.last_used_at) : null)}
-                {token.expires_at ? `, ${words.expires(new Date(token.expires_at).toLocaleDateString('en-GB'))}` : ''}
+                {token.last_used_at ? words.used({ when: moment(token.last_used_at) }) : words.neverUsed}
+                {token.expires_at ? `, ${words.expires({ when: day(token.expires_at) })}` : ''}
               </span>
             </span>
             <Button
               look="quiet"
-              aria-label={words.remove(token.name)}
-              title={words.remove(token.name)}
+              aria-label={words.remove({ name: token.name })}
+              title={words.remove({ name: token.name })}
               onClick={() => remove.mutate(token.id)}
             >
               <Trash2 size={16} aria-hidden="true" />

@@ -1,6 +1,7 @@
 import { useNavigate } from 'react-router'
 import type { WholeEntry } from '@/api/assembly'
-import { texts } from '@/texts'
+import { changesEverywhere } from '@/lib/phrases'
+import { texts } from '@/messages'
 import { Dialog } from '@/ui/Dialog'
 
 type Props = { assessment: string; entry: string; question: string; whole: WholeEntry; here: string; onClose: () => void }
@@ -25,7 +26,7 @@ export function AskWhere({ assessment, entry, question, whole, here, onClose }: 
         {choice(
           texts.assembly.editBank,
           whole.may_write
-            ? texts.assembly.editBankAbout(
+            ? changesEverywhere(
                 whole.uses.assessments.map((one) => one.title),
                 whole.uses.others,
               )

@@ -5,10 +5,10 @@ import { addToAssessment, assessmentQuery, removeAssessment, type Assessment as 
 import { entriesOf, isDraw, pooled, questionsOf, unasked, without } from '@/lib/assessment'
 import { useAddress } from '@/lib/useAddress'
 import { useWide } from '@/lib/useWide'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { NewAssessment } from '@/shell/tray/NewAssessment'
 import { setAtHand } from '@/shell/tray/useAtHand'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { ctrl, useCommands } from '@/ui/commands'
 import { Dialog } from '@/ui/Dialog'
@@ -69,14 +69,14 @@ function Bench({ start }: { start: Whole }) {
   const remove = (ids: string[]) => {
     const before = content
     change((now) => without(now, ids))
-    tell({ text: texts.assembly.takenOut(ids.length), undo: () => change(() => before) })
+    tell({ text: texts.assembly.takenOut({ n: ids.length }), undo: () => change(() => before) })
   }
   const destroy = useMutation({
     mutationFn: () => removeAssessment(stored.id),
     onSuccess: () => {
       setAtHand(null)
       client.invalidateQueries({ queryKey: ['assessments'] })
-      tell({ text: texts.assembly.removed(stored.title) })
+      tell({ text: texts.assembly.removed({ title: stored.title }) })
       navigate('/assessments')
     },
   })
@@ -114,8 +114,8 @@ function Bench({ start }: { start: Whole }) {
           onChange={(html) => change((now) => ({ ...now, instructions: html }), 'instructions')}
         />
         <p className="mt-1 px-1 text-second" role="status">
-          <strong>{texts.assembly.total(stored.totals.questions, stored.totals.points)}</strong>
-          {stored.totals.minutes === null ? '' : `, ${texts.assembly.minutes(stored.totals.minutes)}`}
+          <strong>{texts.assembly.total({ n: stored.totals.questions, points: stored.totals.points })}</strong>
+          {stored.totals.minutes === null ? '' : `, ${texts.assembly.minutes({ n: stored.totals.minutes })}`}
         </p>
       </div>
       <div className="min-h-0 flex-1">
@@ -144,7 +144,7 @@ function Bench({ start }: { start: Whole }) {
                       onTakeOut={(question) => {
                         const before = content
                         change((now) => unasked(now, question))
-                        tell({ text: texts.assembly.takenOut(1), undo: () => change(() => before) })
+                        tell({ text: texts.assembly.takenOut({ n: 1 }), undo: () => change(() => before) })
                       }}
                     />
                   ),
@@ -200,7 +200,7 @@ function Bench({ start }: { start: Whole }) {
       ) : (
         <Panes
           name={wide ? 'assessment' : 'assessment-two'}
-          borderName={texts.frame.border}
+          borderName={(pane) => texts.frame.border({ pane })}
           panes={wide ? [left, middle] : [left]}
           last={beside}
         />
@@ -211,7 +211,7 @@ function Bench({ start }: { start: Whole }) {
       <Dialog
         open={dialog === 'remove'}
         onClose={() => setDialog(null)}
-        title={texts.assembly.removeTitle(stored.title)}
+        title={texts.assembly.removeTitle({ title: stored.title })}
         closeName={texts.frame.close}
         actions={
           <>

@@ -2,9 +2,10 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { assessmentsQuery } from '@/api/assembly'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { NewAssessment } from '@/shell/tray/NewAssessment'
-import { texts } from '@/texts'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { useCommands } from '@/ui/commands'
@@ -52,7 +53,7 @@ export function Assessments() {
                   </td>
                   <td className="pr-4 text-right tabular-nums">{row.questions}</td>
                   <td className="pr-4 text-second max-md:hidden">{row.bank_name}</td>
-                  <td className="text-second max-sm:hidden">{texts.when(row.updated_at)}</td>
+                  <td className="text-second max-sm:hidden">{moment(row.updated_at)}</td>
                 </tr>
               ))}
             </tbody>
@@ -61,7 +62,7 @@ export function Assessments() {
         {archived > 0 ? (
           <p className="mx-auto mb-6 max-w-240">
             <Button look="quiet" aria-expanded={all} onClick={() => setAll(!all)}>
-              {all ? texts.assembly.hideArchived : texts.assembly.showArchived(archived)}
+              {all ? texts.assembly.hideArchived : texts.assembly.showArchived({ n: archived })}
             </Button>
           </p>
         ) : null}

@@ -3,8 +3,8 @@ import { X } from 'lucide-react'
 import { useState } from 'react'
 import { type Draw, drawQuery } from '@/api/assembly'
 import { dissolved, withDraw } from '@/lib/assessment'
+import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Message, Waiting } from '@/ui/Message'
@@ -81,11 +81,11 @@ export function DrawPane({ document, draw, mayWrite, onRemove }: Props) {
       ))}
       {pool.isError ? <Message look="problem">{pool.error.message}</Message> : null}
       {pool.isPending ? <Waiting text={texts.loading} /> : null}
-      <section aria-label={texts.assembly.drawPool(rows.length)} className="flex flex-col gap-2">
+      <section aria-label={texts.assembly.drawPool({ n: rows.length })} className="flex flex-col gap-2">
         <div className="flex flex-wrap items-center gap-2">
-          <h2 className="flex-1 font-semibold">{texts.assembly.drawPool(rows.length)}</h2>
+          <h2 className="flex-1 font-semibold">{texts.assembly.drawPool({ n: rows.length })}</h2>
           <span role="status" className="text-second">
-            {seed > 0 ? texts.assembly.drawNow(drawn.size) : ''}
+            {seed > 0 ? texts.assembly.drawNow({ n: drawn.size }) : ''}
           </span>
           {rows.length > 0 ? (
             <Button onClick={() => setSeed((now) => now + 1)}>{seed === 0 ? texts.assembly.drawOnce : texts.assembly.drawAgain}</Button>
@@ -103,7 +103,7 @@ export function DrawPane({ document, draw, mayWrite, onRemove }: Props) {
                 <span className="flex flex-wrap gap-x-2 text-caption text-second">
                   {drawn.has(row.id) ? <strong className="text-information">{texts.assembly.inDrawing}</strong> : null}
                   <span>{kindWords(row.kinds)}</span>
-                  <span>{texts.points(row.points)}</span>
+                  <span>{texts.points({ n: row.points })}</span>
                   {row.bank !== stored.bank.slug ? <span className="text-quiet">{row.bank_name}</span> : null}
                 </span>
               </span>
@@ -111,8 +111,8 @@ export function DrawPane({ document, draw, mayWrite, onRemove }: Props) {
                 <Button
                   look="quiet"
                   className="!min-h-7 !px-1"
-                  aria-label={texts.assembly.outOfPool(row.title)}
-                  title={texts.assembly.outOfPool(row.title)}
+                  aria-label={texts.assembly.outOfPool({ title: row.title })}
+                  title={texts.assembly.outOfPool({ title: row.title })}
                   onClick={() => set({ pool: draw.pool.filter((one) => one !== row.id) })}
                 >
                   <X size={16} aria-hidden="true" />

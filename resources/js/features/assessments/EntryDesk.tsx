@@ -6,8 +6,8 @@ import { autosaveQuery } from '@/api/queries'
 import type { Home } from '@/editor/home'
 import { Workbench } from '@/editor/Workbench'
 import { restored, unsaved } from '@/lib/unsaved'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Nothing, Waiting } from '@/ui/Message'
 
 /** A question varied for one assessment only. */
@@ -37,7 +37,7 @@ export function EntryDesk() {
     )
   const home: Home = {
     slug: one.data.bank ?? whole.data.bank.slug,
-    name: texts.assembly.hereOnly(whole.data.title),
+    name: texts.assembly.hereOnly({ title: whole.data.title }),
     subject,
     record: 'inside',
     after: back,

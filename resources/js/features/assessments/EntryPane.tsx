@@ -2,10 +2,10 @@ import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { entryQuery, type Pick, varyEntry } from '@/api/assembly'
 import { editEntries, entriesOf, isDraw } from '@/lib/assessment'
+import { texts } from '@/messages'
 import { Changes } from '@/question/Changes'
 import { TryPane } from '@/question/try/TryPane'
 import { UsedIn } from '@/question/UsedIn'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Message, Nothing, Waiting } from '@/ui/Message'
 import { AskWhere } from './AskWhere'
@@ -86,7 +86,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
       ) : null}
       {entry.follow === 'pinned' && mayWrite ? (
         <p className="flex flex-wrap items-center gap-2">
-          <span className="flex-1">{texts.assembly.pinned(entry.revision ?? 0)}</span>
+          <span className="flex-1">{texts.assembly.pinned({ n: entry.revision ?? 0 })}</span>
           <Button onClick={() => set(({ follow: _, revision: __, ...one }) => ({ ...one, seen: fact.revision }))}>
             {texts.assembly.follow}
           </Button>

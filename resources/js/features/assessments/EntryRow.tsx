@@ -2,8 +2,8 @@ import { GripVertical } from 'lucide-react'
 import type { KeyboardEvent } from 'react'
 import type { Entry, Fact } from '@/api/assembly'
 import { isDraw } from '@/lib/assessment'
+import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
-import { texts } from '@/texts'
 import type { Carry } from './useCarry'
 
 type Props = {
@@ -66,9 +66,9 @@ export function EntryRow(props: Props) {
           <button
             type="button"
             draggable
-            aria-label={texts.assembly.move(title)}
+            aria-label={texts.assembly.move({ title })}
             aria-pressed={held}
-            title={texts.assembly.move(title)}
+            title={texts.assembly.move({ title })}
             className="min-h-7 w-6 flex-none cursor-grab rounded-ui text-quiet hover:text-accent"
             onClick={(event) => {
               if (event.detail === 0) return // by keyboard, which keys handles
@@ -88,7 +88,7 @@ export function EntryRow(props: Props) {
           </button>
           <input
             type="checkbox"
-            aria-label={texts.assembly.select(title)}
+            aria-label={texts.assembly.select({ title })}
             checked={selected}
             onChange={onSelect}
             className="mt-2 size-4 flex-none accent-accent"
@@ -108,9 +108,13 @@ export function EntryRow(props: Props) {
           {fact?.gone ? <strong className="text-problem">{texts.assembly.gone}</strong> : null}
           {fact?.changed ? <strong className="text-attention">{texts.assembly.changed}</strong> : null}
           {fact?.varied ? <span className="text-information">{texts.assembly.varied}</span> : null}
-          {draw ? <span className="text-information">{texts.assembly.drawn(draw.draw, fact?.pool ?? draw.pool.length)}</span> : null}
-          {fact?.findings?.length ? <strong className="text-attention">{texts.assembly.lookAt(fact.findings.length)}</strong> : null}
-          {!isDraw(entry) && entry.follow === 'pinned' && entry.revision ? <span>{texts.assembly.pinned(entry.revision)}</span> : null}
+          {draw ? (
+            <span className="text-information">{texts.assembly.drawn({ n: draw.draw, pool: fact?.pool ?? draw.pool.length })}</span>
+          ) : null}
+          {fact?.findings?.length ? <strong className="text-attention">{texts.assembly.lookAt({ n: fact.findings.length })}</strong> : null}
+          {!isDraw(entry) && entry.follow === 'pinned' && entry.revision ? (
+            <span>{texts.assembly.pinned({ n: entry.revision })}</span>
+          ) : null}
           {fact && !fact.gone && !fact.hidden && !fact.complete ? (
             <span className="text-attention">{texts.assembly.incomplete}</span>
           ) : null}
@@ -120,8 +124,8 @@ export function EntryRow(props: Props) {
       </button>
       {number === null ? null : (
         <input
-          aria-label={texts.assembly.points(title)}
-          title={entry.points === undefined || entry.points === null ? texts.assembly.points(title) : texts.assembly.ownPoints}
+          aria-label={texts.assembly.points({ title })}
+          title={entry.points === undefined || entry.points === null ? texts.assembly.points({ title }) : texts.assembly.ownPoints}
           type="number"
           min={0}
           max={100000}

@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { htmlTree } from '@/ui/htmlTree'
 import { LazyRich } from '@/ui/LazyRich'
 import { RichTree } from '@/ui/RichTree'

@@ -1,7 +1,8 @@
 import { Layers, X } from 'lucide-react'
 import { useEffect, useState } from 'react'
 import { entriesOf, gathered, inserted, isDraw, QUESTION, stepped, withoutSection, withPoints, withSection } from '@/lib/assessment'
-import { texts } from '@/texts'
+import { forQuestions } from '@/lib/phrases'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { EntryRow } from './EntryRow'
@@ -73,10 +74,10 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
         }}
       >
         <p className="sr-only" role="status">
-          {held ? texts.assembly.held(held) : ''}
+          {held ? texts.assembly.held({ title: held }) : ''}
         </p>
         {content.sections.map((section, s) => (
-          <section key={section.id} aria-label={section.title || texts.assembly.section(s + 1)}>
+          <section key={section.id} aria-label={section.title || texts.assembly.section({ n: s + 1 })}>
             {content.sections.length > 1 || section.title || section.instructions ? (
               <SectionHead
                 section={section}
@@ -152,14 +153,14 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
             if (points !== '') change((now) => withPoints(now, selected, Number(points)))
           }}
         >
-          <strong className="flex-1">{texts.assembly.selected(selected.length)}</strong>
+          <strong className="flex-1">{texts.assembly.selected({ n: selected.length })}</strong>
           <Button
             look="quiet"
             onClick={() => {
               setIds(all.map((entry) => entry.id))
             }}
           >
-            {texts.intake.selectAll(all.length)}
+            {texts.intake.selectAll({ n: all.length })}
           </Button>
           <input
             aria-label={texts.assembly.pointsFor}
@@ -226,9 +227,7 @@ function Shared({ runs }: { runs: SharedRun[] }) {
   return runs.map(({ id, title, from, to, again }) => (
     <p key={id} className="flex gap-2 border-hairline border-t px-4 pt-1.5 text-caption text-information">
       <Layers size={14} aria-hidden="true" className="mt-0.5 flex-none" />
-      <span className="min-w-0 truncate">
-        {again === null ? texts.stimuli.forQuestions(title, from, to) : texts.stimuli.again(title, again)}
-      </span>
+      <span className="min-w-0 truncate">{again === null ? forQuestions(title, from, to) : texts.stimuli.again({ title, of: again })}</span>
     </p>
   ))
 }

@@ -2,9 +2,9 @@ import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { banksQuery, questionsQuery } from '@/api/queries'
 import { QUESTION } from '@/lib/assessment'
+import { texts } from '@/messages'
 import { QuestionListRow, ROW_HEIGHT } from '@/question/QuestionListRow'
 import { useTray } from '@/shell/tray/useTray'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Message, Nothing, Waiting } from '@/ui/Message'
@@ -46,7 +46,7 @@ export function PickPane({ home, taken, draws, into, onAdd, onTakeOut }: Props) 
   return (
     <div className="flex h-full flex-col">
       <div className="flex flex-none flex-col gap-2 border-hairline border-b p-3">
-        {waiting.length > 0 ? <Button onClick={() => put(waiting)}>{texts.assembly.addAll(waiting.length)}</Button> : null}
+        {waiting.length > 0 ? <Button onClick={() => put(waiting)}>{texts.assembly.addAll({ n: waiting.length })}</Button> : null}
         <select
           aria-label={texts.assembly.pickFrom}
           className={control}
@@ -73,7 +73,7 @@ export function PickPane({ home, taken, draws, into, onAdd, onTakeOut }: Props) 
             <option value="">{texts.assembly.askEach}</option>
             {draws.map((one) => (
               <option key={one.id} value={one.id}>
-                {texts.assembly.intoPool(one.title)}
+                {texts.assembly.intoPool({ title: one.title })}
               </option>
             ))}
           </select>

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { questionQuery } from '@/api/queries'
+import { texts } from '@/messages'
 import { TryPane } from '@/question/try/TryPane'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Message, Waiting } from '@/ui/Message'
 

@@ -3,8 +3,8 @@ import { useState } from 'react'
 import { useParams } from 'react-router'
 import { type Assessment, assessmentQuery, type PrintSettings, printQuery, setPrint } from '@/api/assembly'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Message, Nothing, Waiting } from '@/ui/Message'
 import { PrintForm } from './PrintForm'
 
@@ -48,7 +48,7 @@ function Pages({ assessment }: { assessment: Assessment }) {
         { title: assessment.title, to: `/assessments/${assessment.id}` },
         { title: texts.assembly.print },
       ]}
-      aside={print.data ? texts.assembly.printing.pages(print.data.pages) : null}
+      aside={print.data ? texts.assembly.printing.pages({ n: print.data.pages }) : null}
       actions={
         print.data && !print.isFetching ? (
           <a
@@ -72,7 +72,7 @@ function Pages({ assessment }: { assessment: Assessment }) {
                 <li key={page}>
                   <img
                     src={`${base}/pages/${page}`}
-                    alt={texts.assembly.printing.page(page, print.data.pages)}
+                    alt={texts.assembly.printing.page({ n: page, of: print.data.pages })}
                     loading="lazy"
                     className="w-186 max-w-full border border-hairline bg-white"
                     style={{ aspectRatio: settings.paper === 'letter' ? '8.5 / 11' : '210 / 297' }}

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import type { PrintSettings } from '@/api/assembly'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Field } from '@/ui/Field'
 

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react'
 import { useState } from 'react'
 import type { Section } from '@/api/assembly'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Instructions } from './Instructions'
 
@@ -20,7 +20,7 @@ export function SectionHead({ section, number, mayWrite, onChange, onRemove }: P
     <header className="border-hairline border-y bg-well px-2 py-1.5">
       <div className="flex items-center gap-2">
         <input
-          aria-label={`${texts.assembly.section(number)}: ${texts.assembly.sectionName}`}
+          aria-label={`${texts.assembly.section({ n: number })}: ${texts.assembly.sectionName}`}
           placeholder={texts.assembly.sectionHint}
           value={section.title ?? ''}
           maxLength={500}

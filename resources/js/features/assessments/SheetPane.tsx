@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { sheetQuery } from '@/api/assembly'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Message, Waiting } from '@/ui/Message'
 import type { Document } from './useDocument'
 
@@ -31,7 +31,7 @@ export function SheetPane({ document, active, onActive }: Props) {
   return (
     <iframe
       ref={frame}
-      title={texts.assembly.sheetOf(stored.title)}
+      title={texts.assembly.sheetOf({ title: stored.title })}
       sandbox="allow-same-origin"
       srcDoc={sheet.data}
       className="h-full w-full border-0 bg-white"

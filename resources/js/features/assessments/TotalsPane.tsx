@@ -1,14 +1,15 @@
 import type { TotalLine, Totals } from '@/api/assembly'
-import { texts } from '@/texts'
-import { rounded } from '@/texts/rounded'
+import { rounded } from '@/lib/format'
+import { texts } from '@/messages'
+import { kindNames } from '@/parts/words'
 
 /** What the assessment adds up to, by kind, topic and difficulty. */
 export function TotalsPane({ totals }: { totals: Totals }) {
   return (
     <div className="flex flex-col gap-5 p-5">
       <p className="text-head font-semibold">
-        {texts.assembly.total(totals.questions, totals.points)}
-        {totals.minutes === null ? '' : `, ${texts.assembly.minutes(totals.minutes)}`}
+        {texts.assembly.total({ n: totals.questions, points: totals.points })}
+        {totals.minutes === null ? '' : `, ${texts.assembly.minutes({ n: totals.minutes })}`}
       </p>
       {(['kinds', 'topics', 'difficulties'] as const).map((by) => (
         <Table key={by} by={by} lines={totals[by]} all={totals.points} />
@@ -22,11 +23,11 @@ function Table({ by, lines, all }: { by: 'kinds' | 'topics' | 'difficulties'; li
   const named = (name: string) => {
     if (name === 'hidden' || name === '⟨hidden⟩') return texts.assembly.hiddenLine
     if (name === '') return texts.assembly.without[by]
-    if (by === 'difficulties') return texts.bank.difficulty(Number(name))
+    if (by === 'difficulties') return texts.bank.difficulty({ n: Number(name) })
     return by === 'kinds'
       ? name
           .split('+')
-          .map((kind) => texts.kinds[kind] ?? kind)
+          .map((kind) => kindNames[kind] ?? kind)
           .join(' and ')
       : name
   }

@@ -4,7 +4,7 @@ import { type Assessment, assessmentQuery, type Content, saveAssessment } from '
 import { ApiProblem } from '@/api/client'
 import { forgetHere, keepHere, keptHere } from '@/lib/localDraft'
 import { useHistory } from '@/lib/useHistory'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
 
 const PAUSE = 400

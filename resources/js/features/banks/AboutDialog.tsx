@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router'
 import { type BankAbout, changeBank, makeBank } from '@/api/actions'
 import type { Bank } from '@/api/schema'
 import { uuid7 } from '@/editor/fresh'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { useToast } from '@/ui/Toasts'
@@ -23,7 +23,7 @@ export function AboutDialog({ bank, onClose }: { bank?: Bank; onClose: () => voi
     onSuccess: (saved) => {
       client.invalidateQueries({ queryKey: ['banks'] })
       client.invalidateQueries({ queryKey: ['bank', saved.slug] })
-      tell({ text: bank ? texts.banks.changed : texts.banks.made(saved.name) })
+      tell({ text: bank ? texts.banks.changed : texts.banks.made({ name: saved.name }) })
       onClose()
       if (!bank) navigate(`/banks/${saved.slug}`)
     },

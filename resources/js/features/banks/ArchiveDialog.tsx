@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { changeBank } from '@/api/actions'
 import type { Bank } from '@/api/schema'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { useToast } from '@/ui/Toasts'
@@ -17,7 +17,7 @@ export function ArchiveDialog({ bank, onClose }: { bank: Bank; onClose: () => vo
       client.invalidateQueries({ queryKey: ['bank', bank.slug] })
       client.invalidateQueries({ queryKey: ['assessments'] })
       tell({
-        text: bank.archived ? texts.banks.unarchived(bank.name) : texts.banks.archivedNow(bank.name),
+        text: bank.archived ? texts.banks.unarchived({ name: bank.name }) : texts.banks.archivedNow({ name: bank.name }),
         undo: () => changeBank(bank.slug, { archived: bank.archived }).then(() => client.invalidateQueries()),
       })
       onClose()

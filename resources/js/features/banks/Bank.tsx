@@ -3,8 +3,9 @@ import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { bankQuery, treesQuery } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
+import { sharedWith } from '@/lib/phrases'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { single, useCommands } from '@/ui/commands'
 import { Menu } from '@/ui/Menu'
@@ -83,7 +84,7 @@ export function Bank() {
     <Shell
       title={bank.data?.name ?? texts.banks.title}
       crumbs={[{ title: texts.banks.title, to: '/banks' }, { title: bank.data?.name ?? '…' }]}
-      aside={bank.data ? `${texts.banks.role[bank.data.my_role]}, ${texts.banks.sharedWith(bank.data.shared_with)}` : null}
+      aside={bank.data ? `${texts.banks.role[bank.data.my_role]}, ${sharedWith(bank.data.shared_with)}` : null}
       search={{ label: texts.frame.search, value: filter.words, onChange: filter.setWords }}
       tray={{
         slug,

@@ -3,9 +3,10 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { banksQuery } from '@/api/queries'
 import type { Bank } from '@/api/schema'
+import { managedBy, sharedWith } from '@/lib/phrases'
 import { useAddress } from '@/lib/useAddress'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { useCommands } from '@/ui/commands'
@@ -48,7 +49,7 @@ export function Banks() {
       <div className="h-full overflow-y-auto">
         <Asked query={banks} />
         {banks.data?.length === 0 ? <Nothing title={texts.banks.none}>{texts.banks.noneNext}</Nothing> : null}
-        {all.length > 0 && shown.length === 0 ? <Nothing title={texts.banks.nothingFound(words)} /> : null}
+        {all.length > 0 && shown.length === 0 ? <Nothing title={texts.banks.nothingFound({ words })} /> : null}
         <ul className="mx-auto max-w-240 p-4">
           {shown.map((bank) => (
             <BankRow key={bank.id} bank={bank} />
@@ -58,7 +59,7 @@ export function Banks() {
           <p className="mx-auto max-w-240 px-4 pb-6">
             <label className="flex items-center gap-2">
               <input type="checkbox" checked={withArchived} onChange={(event) => set('archived', event.target.checked ? 'yes' : '')} />
-              {texts.banks.archivedOnes(archived)}
+              {texts.banks.archivedOnes({ n: archived })}
             </label>
           </p>
         ) : null}
@@ -94,14 +95,14 @@ function BankRow({ bank }: { bank: Bank }) {
         </h2>
         <p className="text-second">{bank.purpose}</p>
         <p className="text-caption text-quiet">
-          {[...about, texts.banks.role[bank.my_role], texts.banks.kept(bank.keepers), texts.banks.sharedWith(bank.shared_with)]
+          {[...about, texts.banks.role[bank.my_role], managedBy(bank.keepers), sharedWith(bank.shared_with)]
             .filter((one) => one)
             .join(' · ')}
         </p>
       </div>
       <dl className="flex flex-none flex-col items-end">
         <dt className="sr-only">{texts.banks.strata}</dt>
-        <dd className="font-semibold">{texts.banks.count(bank.question_count)}</dd>
+        <dd className="font-semibold">{texts.banks.count({ n: bank.question_count })}</dd>
         {tones.map(([status, tone]) =>
           bank.strata[status] ? (
             <dd key={status} className="flex items-center gap-1.5 text-caption text-second">

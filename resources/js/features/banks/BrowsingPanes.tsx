@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Dialog } from '@/ui/Dialog'
 import { ListAndReading } from '@/ui/ListAndReading'
 import { Nothing } from '@/ui/Message'

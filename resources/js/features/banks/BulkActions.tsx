@@ -4,9 +4,10 @@ import { type Act, actQuery, actsQuery } from '@/api/acts'
 import { bankQuery } from '@/api/queries'
 import { ActReceipt } from '@/bulk/Receipt'
 import { summary } from '@/bulk/summary'
+import { moment } from '@/lib/format'
 import { useAddress } from '@/lib/useAddress'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { ListAndReading } from '@/ui/ListAndReading'
@@ -78,8 +79,10 @@ function Row({ act, on, onPick }: { act: Act; on: boolean; onPick: () => void })
         </strong>
         <span className="text-caption text-quiet">{act.undone ? words.undone : act.state === 'done' ? '' : words.states[act.state]}</span>
       </span>
-      <span className="block">{words.counts(act.changed, act.left_count)}</span>
-      <span className="block text-caption text-quiet">{words.by(act.person, texts.when(act.created_at))}</span>
+      <span className="block">{words.counts({ changed: act.changed, left: act.left_count })}</span>
+      <span className="block text-caption text-quiet">
+        {words.by({ person: act.person ?? words.somebody, when: moment(act.created_at) })}
+      </span>
     </button>
   )
 }

@@ -3,8 +3,8 @@ import { useNavigate } from 'react-router'
 import { facetsQuery } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { useWide } from '@/lib/useWide'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { useCommands } from '@/ui/commands'
 import { BrowsingPanes } from './BrowsingPanes'
@@ -45,7 +45,9 @@ export function Catalogue() {
       crumbs={[{ title: texts.banks.title, to: '/banks' }, { title: texts.bank.catalogue }]}
       aside={texts.bank.catalogueAbout}
       search={{ label: texts.frame.search, value: filter.words, onChange: filter.setWords }}
-      actions={row ? <Button onClick={() => open(row)}>{narrow ? texts.bank.toItsBank : texts.bank.toBank(row.bank_name)}</Button> : null}
+      actions={
+        row ? <Button onClick={() => open(row)}>{narrow ? texts.bank.toItsBank : texts.bank.toBank({ name: row.bank_name })}</Button> : null
+      }
     >
       <BrowsingPanes browsing={browsing} slug={row?.bank ?? ''} where={where} list={list} />
     </Shell>

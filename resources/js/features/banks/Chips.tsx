@@ -2,16 +2,18 @@ import { useQuery } from '@tanstack/react-query'
 import { everybody } from '@/api/actions'
 import { banksQuery, type Trees } from '@/api/queries'
 import { stimulusQuery } from '@/api/stimuli'
-import { texts } from '@/texts'
+import { range } from '@/lib/phrases'
+import { texts } from '@/messages'
+import { kindNames } from '@/parts/words'
 import { Button } from '@/ui/Button'
 import { Chip } from '@/ui/Chip'
 import { type Dimension, dimensions, type Filter, ranges } from './useFilter'
 
 /** What a condition is called. */
 export function conditionName(name: Dimension, value: string, trees: Trees | undefined): string {
-  if (name === 'kind') return texts.kinds[value] ?? value
+  if (name === 'kind') return kindNames[value] ?? value
   if (name === 'status') return texts.status[value] ?? value
-  if (name === 'difficulty') return texts.bank.difficulty(Number(value))
+  if (name === 'difficulty') return texts.bank.difficulty({ n: Number(value) })
   if (name === 'no') return texts.bank.no[value] ?? value
   if (name === 'is') return texts.bank.is[value] ?? value
   if (name === 'has') return texts.bank.has[value] ?? value
@@ -29,8 +31,8 @@ export function Chips({ filter, trees }: { filter: Filter; trees: Trees | undefi
     const props = { name, value, out, trees, onRemove: () => (out ? filter.leaveOut(name, value) : filter.toggle(name, value)) }
     const key = `${out ? 'not ' : ''}${name} ${value}`
     if (name === 'stimulus') return <StimulusChip key={key} {...props} />
-    if (name === 'by') return <PersonChip key={key} {...props} say={texts.bank.madeBy} />
-    if (name === 'editor') return <PersonChip key={key} {...props} say={texts.bank.changedBy} />
+    if (name === 'by') return <PersonChip key={key} {...props} say={(name) => texts.bank.madeBy({ name })} />
+    if (name === 'editor') return <PersonChip key={key} {...props} say={(name) => texts.bank.changedBy({ name })} />
     if (name === 'bank') return <BankChip key={key} {...props} />
     return <Condition key={key} {...props} title={conditionName(name, value, trees)} />
   }
@@ -43,15 +45,15 @@ export function Chips({ filter, trees }: { filter: Filter; trees: Trees | undefi
       {ranges.map((name) => {
         const [from, to] = filter.range(name)
         if (from === '' && to === '') return null
-        const title = texts.bank.range(texts.bank.dimensions[name] ?? name, from, to)
+        const title = range(texts.bank.dimensions[name] ?? name, from, to)
         return (
-          <Chip key={name} onRemove={() => filter.setRange(name, '', '')} removeName={texts.bank.drop(title)}>
+          <Chip key={name} onRemove={() => filter.setRange(name, '', '')} removeName={texts.bank.drop({ what: title })}>
             {title}
           </Chip>
         )
       })}
       {filter.words ? (
-        <Chip onRemove={() => filter.setWords('')} removeName={texts.bank.drop(texts.bank.dimensions.words ?? '')}>
+        <Chip onRemove={() => filter.setWords('')} removeName={texts.bank.drop({ what: texts.bank.dimensions.words ?? '' })}>
           {texts.bank.dimensions.words}: {filter.words.length > 60 ? `${filter.words.slice(0, 60)}…` : filter.words}
         </Chip>
       ) : null}
@@ -65,9 +67,9 @@ export function Chips({ filter, trees }: { filter: Filter; trees: Trees | undefi
 type ConditionProps = { value: string; out: boolean; onRemove: () => void }
 
 function Condition({ title, out, onRemove }: ConditionProps & { title: string }) {
-  const said = out ? texts.bank.not(title) : title
+  const said = out ? texts.bank.not({ what: title }) : title
   return (
-    <Chip onRemove={onRemove} removeName={texts.bank.drop(said)}>
+    <Chip onRemove={onRemove} removeName={texts.bank.drop({ what: said })}>
       {said}
     </Chip>
   )
@@ -75,7 +77,7 @@ function Condition({ title, out, onRemove }: ConditionProps & { title: string })
 
 function StimulusChip(props: ConditionProps) {
   const whole = useQuery(stimulusQuery(props.value))
-  return <Condition {...props} title={texts.stimuli.filterName(whole.data?.name ?? '…')} />
+  return <Condition {...props} title={texts.stimuli.filterName({ title: whole.data?.name ?? '…' })} />
 }
 
 function PersonChip({ say, ...props }: ConditionProps & { say: (name: string) => string }) {

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { copyBank, goesOn } from '@/api/acts'
 import type { Bank } from '@/api/schema'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { useToast } from '@/ui/Toasts'
@@ -13,7 +13,7 @@ export function CopyBankDialog({ bank, onClose }: { bank: Bank; onClose: () => v
   const client = useQueryClient()
   const navigate = useNavigate()
   const tell = useToast()
-  const [name, setName] = useState(texts.banks.copyName(bank.name))
+  const [name, setName] = useState(texts.banks.copyName({ name: bank.name }))
   const [key] = useState(() => crypto.randomUUID())
   const copy = useMutation({
     mutationFn: () => copyBank(bank.slug, name, key),
@@ -21,7 +21,7 @@ export function CopyBankDialog({ bank, onClose }: { bank: Bank; onClose: () => v
       client.invalidateQueries({ queryKey: ['banks'] })
       navigate(`/banks/${slug}`)
       tell({
-        text: goesOn(act) ? texts.acts.started(act.total) : texts.banks.copied(name, act.changed),
+        text: goesOn(act) ? texts.acts.started({ count: act.total }) : texts.banks.copied({ name, n: act.changed }),
         link: { title: texts.acts.receipt, go: () => navigate(`/acts/${act.act}`) },
       })
       onClose()

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { facetsQuery, type Trees, treesQuery } from '@/api/queries'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Tabs } from '@/ui/Tabs'
 import { Tree, type TreeItem } from '@/ui/Tree'
@@ -138,7 +138,7 @@ function TreeTab({ slug, name, filter, trees, facets, missing, mayWrite }: TabPr
         <>
           {shown.length === 0 ? <p className="px-4 py-2 text-quiet">{texts.bank.noTopicsUsed}</p> : null}
           <Button look="quiet" aria-expanded={all} onClick={() => setAll(!all)}>
-            {all ? texts.bank.usedTopics : texts.bank.allTopics(others)}
+            {all ? texts.bank.usedTopics : texts.bank.allTopics({ n: others })}
           </Button>
         </>
       ) : null}
@@ -170,16 +170,12 @@ function TreeTab({ slug, name, filter, trees, facets, missing, mayWrite }: TabPr
 /** Says what a branch can never show, with the way to it. */
 function Missing({ name, count, filter }: { name: string; count: number; filter: Filter }) {
   if (count === 0 || filter.values('no').includes(name)) return null
-  const [first, second, go] = texts.bank.untagged[name]?.(count) ?? []
   return (
     <div className="m-3 rounded-ui bg-attention-tint px-3 py-2 text-attention">
-      <p className="font-semibold">{first}</p>
-      <p>
-        {second}{' '}
-        <button type="button" className="min-h-6 underline" onClick={() => filter.toggle('no', name)}>
-          {go}
-        </button>
-      </p>
+      <p className="font-semibold">{texts.bank.untagged[name]?.({ n: count })}</p>
+      <button type="button" className="min-h-6 underline" onClick={() => filter.toggle('no', name)}>
+        {texts.bank.showThem}
+      </button>
     </div>
   )
 }

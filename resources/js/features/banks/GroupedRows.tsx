@@ -2,10 +2,11 @@ import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { type KeyboardEvent, useEffect, useState } from 'react'
 import { banksQuery, facetsQuery, questionsQuery, type Trees } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
+import { number } from '@/lib/format'
 import type { Selection } from '@/lib/useSelection'
+import { texts } from '@/messages'
 import { QuestionListRow, ROW_HEIGHT } from '@/question/QuestionListRow'
 import { pathsOf } from '@/question/record/paths'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import type { Filter } from './useFilter'
 
@@ -70,7 +71,7 @@ export function GroupedRows(props: Props) {
                   {open ? '▾' : '▸'}
                 </span>
                 <span className="min-w-0 flex-1 truncate font-semibold">{group.title}</span>
-                <span className="text-caption text-second">{group.count.toLocaleString('en-GB')}</span>
+                <span className="text-caption text-second">{number(group.count)}</span>
               </button>
             </h2>
             {open ? <GroupRows {...props} group={group} at={at} onAt={setAt} /> : null}
@@ -108,7 +109,7 @@ function GroupRows({ slug, group, filter, active, selection, taken, onOpen, at, 
             <button
               type="button"
               tabIndex={-1}
-              aria-label={texts.bank.select(row.title)}
+              aria-label={texts.bank.select({ title: row.title })}
               aria-pressed={selection.ids.includes(row.id)}
               className="absolute top-0 left-0 z-[1] h-10 w-10 rounded-ui"
               onClick={() => selection.toggle(row.id, row)}
@@ -142,7 +143,7 @@ function GroupRows({ slug, group, filter, active, selection, taken, onOpen, at, 
       </ul>
       {pages.hasNextPage ? (
         <Button look="quiet" className="w-full" onClick={() => pages.fetchNextPage()}>
-          {texts.bank.moreOf(missing)}
+          {texts.bank.moreOf({ n: missing })}
         </Button>
       ) : null}
     </>

@@ -3,9 +3,10 @@ import { orderInFolder } from '@/api/order'
 import type { Page, Trees } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { useAct } from '@/bulk/useAct'
+import { foundOf } from '@/lib/phrases'
 import type { Selection } from '@/lib/useSelection'
+import { texts } from '@/messages'
 import { QuestionListRow, ROW_HEIGHT } from '@/question/QuestionListRow'
-import { texts } from '@/texts'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Nothing } from '@/ui/Message'
@@ -69,7 +70,7 @@ export function ListPane({
     onSettled: () => client.invalidateQueries({ queryKey: ['bank', slug, 'questions'] }),
     onError: (problem) => tell({ text: problem.message, look: 'problem' }),
   })
-  const [found, of] = texts.bank.found(meta?.found ?? 0, meta?.of ?? 0)
+  const [found, of] = foundOf(meta?.found ?? 0, meta?.of ?? 0)
   return (
     <div className="flex h-full flex-col">
       <div className="flex flex-none flex-col gap-2 border-hairline border-b px-3 py-2">
@@ -88,7 +89,7 @@ export function ListPane({
           {onNarrow ? <Button onClick={onNarrow}>{texts.bank.narrow}</Button> : null}
           {filter.values('is').includes('binned') && mayWrite && (meta?.found ?? 0) > 0 ? (
             <Button onClick={() => restore.mutate({ target: { filter: filter.query }, change: { bin: false } })}>
-              {texts.acts.bin.backAll(meta?.found ?? 0)}
+              {texts.acts.bin.backAll({ count: meta?.found ?? 0 })}
             </Button>
           ) : null}
           <select

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Trees } from '@/api/queries'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { RangeField } from './RangeField'
 import { type Dimension, type Filter, type Range, ranges } from './useFilter'
 import { Values } from './Values'

@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import type { Filter } from './useFilter'
 
@@ -12,12 +12,12 @@ export function NothingFound({ filter, without, meant }: Props) {
       <p className="text-head font-semibold">{texts.bank.nothing}</p>
       {meant ? (
         <Button look="primary" onClick={() => filter.setWords(meant.words)}>
-          {texts.bank.meant(meant.words, meant.count)}
+          {texts.bank.meant({ words: meant.words, n: meant.count })}
         </Button>
       ) : null}
       {ways.map(([name, count]) => (
         <Button key={name} onClick={() => filter.drop(name)}>
-          {texts.bank.without(called(name), count)}
+          {texts.bank.without({ what: called(name), n: count })}
         </Button>
       ))}
       <Button look="quiet" onClick={filter.clear}>
@@ -30,5 +30,5 @@ export function NothingFound({ filter, without, meant }: Props) {
 /** A condition by its name in the address, in words. */
 function called(name: string): string {
   const of = texts.bank.dimensions[name.replace(/^not-/, '')]?.toLowerCase() ?? name
-  return name.startsWith('not-') ? texts.bank.not(of) : of
+  return name.startsWith('not-') ? texts.bank.not({ what: of }) : of
 }

@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query'
 import { useParams } from 'react-router'
 import { bankQuery } from '@/api/queries'
 import { useAddress } from '@/lib/useAddress'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Nothing } from '@/ui/Message'
 import { Tabs } from '@/ui/Tabs'
 import { TagsTab } from './order/TagsTab'
@@ -34,7 +34,7 @@ export function Order() {
             {
               id: 'topics',
               title: words.tabs.topics,
-              body: <TreeTab slug={slug} kind="topics" about={words.about.topics(bank.data.team)} />,
+              body: <TreeTab slug={slug} kind="topics" about={words.about.topics({ team: bank.data.team })} />,
             },
             { id: 'folders', title: words.tabs.folders, body: <TreeTab slug={slug} kind="folders" about={words.about.folders} /> },
             { id: 'tags', title: words.tabs.tags, body: <TagsTab slug={slug} /> },

@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import type { WholeQuestion } from '@/api/queries'
 import { useAct } from '@/bulk/useAct'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Chip } from '@/ui/Chip'
 
 /** Where else a question lies: in folders of other banks, as far as one reads them. */
@@ -26,7 +26,7 @@ function Place({ id, place }: { id: string; place: WholeQuestion['places'][numbe
       {...(place.may_write
         ? {
             onRemove: () => act.mutate({ target: { ids: [id] }, change: { folders: { remove: [place.path] } } }),
-            removeName: texts.record.takeOff(name),
+            removeName: texts.record.takeOff({ what: name }),
           }
         : {})}
     >

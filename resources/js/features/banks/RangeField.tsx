@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { control } from '@/ui/Field'
 import type { Filter, Range } from './useFilter'
 

@@ -5,12 +5,12 @@ import type { BulkChange } from '@/api/acts'
 import { questionQuery } from '@/api/queries'
 import { PlaceMany } from '@/bulk/PlaceMany'
 import { useAct } from '@/bulk/useAct'
+import { texts } from '@/messages'
 import { RecordForm } from '@/question/record/RecordForm'
 import { RecordLog } from '@/question/record/RecordLog'
 import { TryPane } from '@/question/try/TryPane'
 import { UsedIn } from '@/question/UsedIn'
 import { useTray } from '@/shell/tray/useTray'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
 import { Message, Nothing, Waiting } from '@/ui/Message'
@@ -83,7 +83,7 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
       {proposed_name && may_write && !binned ? (
         <div className="px-6 pt-3">
           <Message look="attention" actions={<Button onClick={() => act({ content: { names: true } })}>{texts.bank.takeName}</Button>}>
-            {texts.bank.nameSaysNothing(proposed_name)}
+            {texts.bank.nameSaysNothing({ name: proposed_name })}
           </Message>
         </div>
       ) : null}
@@ -93,9 +93,9 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
       <section aria-label={texts.record.title} className="border-hairline border-t bg-page px-10 py-4 max-lg:px-6 max-md:px-4">
         <RecordForm key={id} slug={bank.slug} record={record} folders={folders} disabled={!may_write || binned} wide onChange={act} />
         <p className="mt-2 flex flex-wrap gap-x-4 text-caption text-quiet">
-          <span>{texts.bank.revision(revision)}</span>
+          <span>{texts.bank.revision({ n: revision })}</span>
           {specimens > 0 ? (
-            <span className={failing > 0 ? 'text-problem' : ''}>{texts.bank.specimens(specimens - failing, specimens)}</span>
+            <span className={failing > 0 ? 'text-problem' : ''}>{texts.bank.specimens({ good: specimens - failing, all: specimens })}</span>
           ) : null}
           <span>
             {texts.bank.identifier} <span className="break-all font-mono">{id}</span>

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Trees } from '@/api/queries'
 import { keepSearch, removeSearch, type SavedSearch, searchesQuery } from '@/api/searches'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
@@ -23,7 +23,7 @@ function inWords(query: string, trees: Trees | undefined): string {
     // Of a person or a stimulus the address has no name.
     if (name === 'by' || name === 'editor' || name === 'stimulus') said.push(texts.bank.dimensions[name] ?? name)
     else if (name === 'words') said.push(`“${value}”`)
-    else if (name.startsWith('not-')) said.push(texts.bank.not(conditionName(name.slice(4) as Dimension, value, trees)))
+    else if (name.startsWith('not-')) said.push(texts.bank.not({ what: conditionName(name.slice(4) as Dimension, value, trees) }))
     else
       said.push(
         dimensions.includes(name as Dimension)
@@ -45,7 +45,7 @@ export function Searches({ slug, filter, trees, mayWrite }: { slug: string; filt
     mutationFn: (one: SavedSearch) => removeSearch(one.id),
     onSuccess: (_, one) => {
       again()
-      tell({ text: words.removed(one.name), ...(one.person ? {} : { undo: () => keepSearch(slug, one).then(again) }) })
+      tell({ text: words.removed({ name: one.name }), ...(one.person ? {} : { undo: () => keepSearch(slug, one).then(again) }) })
     },
     onError: (problem) => tell({ text: problem.message, look: 'problem' }),
   })
@@ -67,7 +67,7 @@ export function Searches({ slug, filter, trees, mayWrite }: { slug: string; filt
                 to={`/banks/${slug}?${one.filter}`}
                 aria-current={here ? 'true' : undefined}
                 className={`-outline-offset-2 min-h-7 min-w-0 flex-1 truncate py-1 pl-3 ${here ? 'font-semibold' : ''}`}
-                title={one.person ? words.sharedBy(one.name, one.person) : one.name}
+                title={one.person ? words.sharedBy({ name: one.name, person: one.person }) : one.name}
               >
                 {one.name}
                 {one.shared ? <span className="text-caption text-quiet"> {one.person ?? words.shared}</span> : null}
@@ -76,8 +76,8 @@ export function Searches({ slug, filter, trees, mayWrite }: { slug: string; filt
                 <Button
                   look="quiet"
                   className="!px-1 !min-h-7"
-                  aria-label={words.remove(one.name)}
-                  title={words.remove(one.name)}
+                  aria-label={words.remove({ name: one.name })}
+                  title={words.remove({ name: one.name })}
                   onClick={() => remove.mutate(one)}
                 >
                   <X size={14} aria-hidden="true" />
@@ -127,7 +127,7 @@ function KeepSearch({ slug, filter, mayShare, onKept, onClose }: KeepProps) {
     mutationFn: () => keepSearch(slug, { name, filter, shared }),
     onSuccess: () => {
       onKept()
-      tell({ text: words.kept(name.trim()) })
+      tell({ text: words.kept({ name: name.trim() }) })
       onClose()
     },
   })

@@ -3,7 +3,7 @@ import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { changeBank, everybody, type Grant, grants, type HiddenUse, setGrants } from '@/api/actions'
 import type { Bank } from '@/api/schema'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { control } from '@/ui/Field'
@@ -47,7 +47,7 @@ export function ShareDialog({ bank, onClose }: { bank: Bank; onClose: () => void
     <Dialog
       open
       onClose={onClose}
-      title={texts.banks.shareTitle(bank.name)}
+      title={texts.banks.shareTitle({ name: bank.name })}
       about={texts.banks.shareAbout}
       closeName={texts.frame.close}
       actions={
@@ -70,7 +70,9 @@ export function ShareDialog({ bank, onClose }: { bank: Bank; onClose: () => void
           {texts.banks.hiddenUses}
           <ul className="mt-1 list-disc pl-5">
             {hidden.map((one) => (
-              <li key={`${one.assessment} ${one.person}`}>{texts.banks.hiddenUse(one.person, one.questions, one.title)}</li>
+              <li key={`${one.assessment} ${one.person}`}>
+                {texts.banks.hiddenUse({ person: one.person, n: one.questions, title: one.title })}
+              </li>
             ))}
           </ul>
         </Message>
@@ -82,7 +84,7 @@ export function ShareDialog({ bank, onClose }: { bank: Bank; onClose: () => void
               {grant.name} {grant.team ? <span className="text-caption text-quiet">{texts.banks.team}</span> : null}
             </span>
             <select
-              aria-label={texts.banks.roleOf(grant.name)}
+              aria-label={texts.banks.roleOf({ name: grant.name })}
               className={control}
               value={grant.role}
               onChange={(event) => setEdited(list.map((one) => (who(one) === who(grant) ? { ...one, role: event.target.value } : one)))}
@@ -95,8 +97,8 @@ export function ShareDialog({ bank, onClose }: { bank: Bank; onClose: () => void
             </select>
             <Button
               look="quiet"
-              aria-label={texts.banks.takeAway(grant.name)}
-              title={texts.banks.takeAway(grant.name)}
+              aria-label={texts.banks.takeAway({ name: grant.name })}
+              title={texts.banks.takeAway({ name: grant.name })}
               onClick={() => setEdited(list.filter((one) => who(one) !== who(grant)))}
             >
               <Trash2 size={16} aria-hidden="true" />

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { addNode, changeNode, removeNode, type TreeName } from '@/api/actions'
 import { usesQuery } from '@/api/order'
 import { useActToast } from '@/bulk/useAct'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { control, Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { Menu } from '@/ui/Menu'
@@ -31,8 +31,8 @@ type NodeMenuProps = {
 /** What can be done with a folder or topic. */
 export function NodeMenu({ item, kind, ask, tabIndex, twins, onTwins, onOnly }: NodeMenuProps) {
   return (
-    <Menu.Root align="end" button={<MoreButton tabIndex={tabIndex} name={texts.tree.what(item.name)} />}>
-      {twins > 1 ? <Menu.Item onSelect={onTwins}>{texts.bank.everyOf(item.name, twins)}</Menu.Item> : null}
+    <Menu.Root align="end" button={<MoreButton tabIndex={tabIndex} name={texts.tree.what({ name: item.name })} />}>
+      {twins > 1 ? <Menu.Item onSelect={onTwins}>{texts.bank.everyOf({ name: item.name, n: twins })}</Menu.Item> : null}
       {onOnly ? <Menu.Item onSelect={onOnly}>{texts.bank.onlyHere}</Menu.Item> : null}
       {ask ? <NodeChanges item={item} kind={kind} ask={ask} /> : null}
     </Menu.Root>
@@ -99,9 +99,9 @@ function TreeDialog({
             ? { id: asked.item.id, to: { parent: asked.item.parent } }
             : null
       const said = {
-        make: () => texts.tree.made(name),
-        rename: () => texts.tree.renamed(name),
-        move: () => texts.tree.moved(item?.name ?? '', items.find((one) => one.id === parent)?.name ?? texts.tree.top),
+        make: () => texts.tree.made({ name }),
+        rename: () => texts.tree.renamed({ name }),
+        move: () => texts.tree.moved({ name: item?.name ?? '', where: items.find((one) => one.id === parent)?.name ?? texts.tree.top }),
         remove: () => '',
       }
       if (removed) told(removed)
@@ -121,14 +121,17 @@ function TreeDialog({
     },
   })
   const title =
-    { make: texts.tree.make[kind], rename: texts.tree.rename, move: texts.tree.move, remove: texts.tree.removeTitle(item?.name ?? '') }[
-      asked.what
-    ] ?? ''
+    {
+      make: texts.tree.make[kind],
+      rename: texts.tree.rename,
+      move: texts.tree.move,
+      remove: texts.tree.removeTitle({ name: item?.name ?? '' }),
+    }[asked.what] ?? ''
   return (
     <FormDialog
       onClose={onClose}
       title={title}
-      about={asked.what === 'remove' ? texts.tree.removeAbout[kind]?.(below.length, item?.count ?? 0) : item?.name}
+      about={asked.what === 'remove' ? texts.tree.removeAbout[kind]?.({ below: below.length, questions: item?.count ?? 0 }) : item?.name}
       go={asked.what === 'remove' ? texts.tree.remove : asked.what === 'move' ? texts.tree.move : texts.frame.save}
       disabled={act.isPending}
       onSubmit={() => act.mutate()}

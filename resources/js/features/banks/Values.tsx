@@ -1,6 +1,7 @@
 import { Minus } from 'lucide-react'
 import type { Trees } from '@/api/queries'
-import { texts } from '@/texts'
+import { number } from '@/lib/format'
+import { texts } from '@/messages'
 import { Tick } from '@/ui/Tree'
 import { conditionName } from './Chips'
 import type { Dimension, Filter } from './useFilter'
@@ -45,13 +46,13 @@ export function Values({ name, filter, facets, trees, empty }: ValuesProps) {
             >
               <Tick on={on} />
               <span className={`min-w-0 flex-1 truncate ${out ? 'line-through' : ''}`}>{title}</span>
-              <span className="text-caption text-quiet">{out ? '' : count.toLocaleString('en-GB')}</span>
+              <span className="text-caption text-quiet">{out ? '' : number(count)}</span>
             </button>
             <button
               type="button"
               aria-pressed={out}
-              aria-label={texts.bank.leaveOut(title)}
-              title={texts.bank.leaveOut(title)}
+              aria-label={texts.bank.leaveOut({ what: title })}
+              title={texts.bank.leaveOut({ what: title })}
               onClick={() => filter.leaveOut(name, value)}
               className="-outline-offset-2 min-h-7 w-7 flex-none rounded-ui text-quiet opacity-0 hover:text-problem focus-visible:opacity-100 group-focus-within:opacity-100 group-hover:opacity-100 aria-pressed:text-problem aria-pressed:opacity-100"
             >

@@ -1,6 +1,6 @@
 import { useState } from 'react'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Chip } from '@/ui/Chip'
 import { Dialog } from '@/ui/Dialog'
@@ -173,7 +173,7 @@ export function Gallery() {
           <div className="h-60 border border-hairline">
             <Panes
               name="gallery"
-              borderName={texts.frame.border}
+              borderName={(pane) => texts.frame.border({ pane })}
               panes={[
                 {
                   id: 'list',

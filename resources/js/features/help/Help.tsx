@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { htmlTree } from '@/ui/htmlTree'
 import { RichTree } from '@/ui/RichTree'
 import { search, sections } from './guide'
@@ -65,7 +65,7 @@ export function Help() {
           {found ? (
             <>
               <h2 className="mb-3 text-head font-semibold" role="status">
-                {words.found(found.length)}
+                {words.found({ n: found.length })}
               </h2>
               <ul className="flex max-w-180 flex-col gap-3">
                 {found.map(({ section, around }) => (

@@ -2,8 +2,9 @@ import { useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { type Desk, deskQuery } from '@/api/desk'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Asked } from '@/ui/Asked'
 
 /** What each count of a bank leads to. */
@@ -32,17 +33,17 @@ export function Home() {
                     key={one.to}
                     to={one.to}
                     title={one.title || (texts.home.untitled[one.what] ?? '')}
-                    about={[one.bank, texts.when(one.at)]}
+                    about={[one.bank, moment(one.at)]}
                   />
                 )}
               </Part>
               {desk.data.intakes.length > 0 ? (
                 <Part title={texts.home.intakes} nothing="" rows={desk.data.intakes}>
-                  {(one) => <Line key={one.id} to={`/intakes/${one.id}`} title={one.title} about={[texts.when(one.at)]} />}
+                  {(one) => <Line key={one.id} to={`/intakes/${one.id}`} title={one.title} about={[moment(one.at)]} />}
                 </Part>
               ) : null}
               <Part title={texts.home.recent} nothing={texts.home.recentNothing} rows={desk.data.recent}>
-                {(one) => <Line key={one.id} to={`/questions/${one.id}`} title={one.title} about={[one.bank, texts.when(one.at)]} />}
+                {(one) => <Line key={one.id} to={`/questions/${one.id}`} title={one.title} about={[one.bank, moment(one.at)]} />}
               </Part>
             </div>
             <div className="flex flex-col gap-8">
@@ -56,7 +57,7 @@ export function Home() {
                       {wants.map(([what, filter]) => {
                         const count = bank[what] as number
                         if (count === 0) return null
-                        const words = (texts.home[what as 'failing'] as (n: number) => string)(count)
+                        const words = texts.home[what as 'failing']({ n: count })
                         return (
                           <li key={what}>
                             <Link
@@ -78,15 +79,19 @@ export function Home() {
                     <Line
                       key={one.act}
                       to={`/acts/${one.act}`}
-                      title={`${texts.acts.kind[one.kind]}: ${texts.acts.questions(one.changed)}`}
-                      about={[one.person, one.bank, texts.when(one.at)]}
+                      title={`${texts.acts.kind[one.kind]}: ${texts.acts.questions({ count: one.changed })}`}
+                      about={[one.person, one.bank, moment(one.at)]}
                     />
                   ) : (
                     <Line
                       key={one.id}
                       to={`/banks/${one.slug}?question=${one.id}`}
                       title={one.title}
-                      about={[texts.home.change(one.person, one.note), one.bank, texts.when(one.at)]}
+                      about={[
+                        one.note === '' ? one.person : texts.home.change({ person: one.person, note: one.note }),
+                        one.bank,
+                        moment(one.at),
+                      ]}
                     />
                   )
                 }

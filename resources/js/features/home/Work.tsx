@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { type Failed, failedQuery, retry } from '@/api/people'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Nothing } from '@/ui/Message'
@@ -77,7 +78,7 @@ function Row({ one }: { one: Failed }) {
       </td>
       <td className="pr-4">{one.problem ?? words.unknown}</td>
       <td className="pr-4 text-second">{one.person}</td>
-      <td className="pr-4 whitespace-nowrap text-second">{texts.when(one.at)}</td>
+      <td className="pr-4 whitespace-nowrap text-second">{moment(one.at)}</td>
       <td className="text-right">
         <Button onClick={() => again.mutate()} aria-disabled={again.isPending}>
           {words.again}

@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { type Account, handOver } from '@/api/people'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { useToast } from '@/ui/Toasts'
@@ -19,14 +19,14 @@ export function HandOverDialog({ from, people, onClose }: { from: Account; peopl
     onSuccess: (banks) => {
       client.invalidateQueries({ queryKey: ['admin'] })
       client.invalidateQueries({ queryKey: ['banks'] })
-      tell({ text: words.handedOver(banks) })
+      tell({ text: words.handedOver({ n: banks }) })
       onClose()
     },
   })
   return (
     <FormDialog
-      title={words.handOverTitle(from.name)}
-      about={words.handOverAbout(from.name, from.banks)}
+      title={words.handOverTitle({ name: from.name })}
+      about={words.handOverAbout({ name: from.name, n: from.banks })}
       go={words.handOverGo}
       disabled={hand.isPending || to === ''}
       onClose={onClose}

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { ApiProblem } from '@/api/client'
 import { invite } from '@/api/people'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { useToast } from '@/ui/Toasts'
@@ -20,7 +20,7 @@ export function InviteDialog({ onClose }: { onClose: () => void }) {
     onSuccess: () => {
       client.invalidateQueries({ queryKey: ['admin'] })
       client.invalidateQueries({ queryKey: ['everybody'] })
-      tell({ text: words.invited(person.name) })
+      tell({ text: words.invited({ name: person.name }) })
       onClose()
     },
   })

@@ -1,6 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query'
 import { securityLogQuery } from '@/api/people'
-import { texts } from '@/texts'
+import { second } from '@/lib/format'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 
@@ -34,9 +35,7 @@ export function LogTab() {
               .flatMap((page) => page.data)
               .map((one) => (
                 <tr key={one.id} className="border-hairline border-b">
-                  <td className="py-1.5 pr-4 whitespace-nowrap text-second">
-                    {new Date(one.at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'medium' })}
-                  </td>
+                  <td className="py-1.5 pr-4 whitespace-nowrap text-second">{second(one.at)}</td>
                   <td className="pr-4">
                     {words.kinds[one.kind] ?? one.kind}
                     {typeof one.details.person === 'string' ? (

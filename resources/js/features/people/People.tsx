@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { useSearchParams } from 'react-router'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Tabs } from '@/ui/Tabs'
 import { InviteDialog } from './InviteDialog'

@@ -3,7 +3,8 @@ import { Ellipsis } from 'lucide-react'
 import { useState } from 'react'
 import { type Account, accountsQuery, changePerson } from '@/api/people'
 import { meQuery } from '@/api/queries'
-import { texts } from '@/texts'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Menu } from '@/ui/Menu'
 import { useToast } from '@/ui/Toasts'
@@ -28,7 +29,7 @@ export function PeopleTab() {
               <th className="pr-4 font-normal max-md:hidden">{words.columns.teams}</th>
               <th className="pr-4 font-normal max-md:hidden">{words.columns.seen}</th>
               <th className="font-normal">
-                <span className="sr-only">{words.actions('')}</span>
+                <span className="sr-only">{words.actions({ name: '' })}</span>
               </th>
             </tr>
           </thead>
@@ -71,15 +72,15 @@ function Row({ one, onHandOver }: { one: Account; onHandOver: () => void }) {
       </td>
       <td className="pr-4 text-right tabular-nums max-sm:hidden">{one.banks}</td>
       <td className="pr-4 text-second max-md:hidden">{one.teams.join(', ')}</td>
-      <td className="pr-4 text-second max-md:hidden">{one.last_seen ? texts.when(one.last_seen) : ''}</td>
+      <td className="pr-4 text-second max-md:hidden">{one.last_seen ? moment(one.last_seen) : ''}</td>
       <td className="text-right">
         <Menu.Root
           align="end"
           button={
             <button
               type="button"
-              aria-label={words.actions(one.name)}
-              title={words.actions(one.name)}
+              aria-label={words.actions({ name: one.name })}
+              title={words.actions({ name: one.name })}
               className="inline-flex size-8 items-center justify-center rounded-ui hover:bg-well"
             >
               <Ellipsis size={16} aria-hidden="true" />

@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { accountsQuery, deleteTeam, saveTeam, type Team, teamsQuery } from '@/api/people'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Field } from '@/ui/Field'
@@ -25,7 +25,7 @@ export function TeamsTab() {
               <button type="button" className="w-full py-2 text-left hover:bg-well" onClick={() => setOpen(team)}>
                 <span className="block font-semibold">{team.name}</span>
                 <span className="text-caption text-second">
-                  {words.memberCount(team.members.length)}, {words.bankCount(team.banks)}
+                  {words.memberCount({ n: team.members.length })}, {words.bankCount({ n: team.banks })}
                   {team.members.length > 0 ? `: ${team.members.map((one) => one.name).join(', ')}` : ''}
                 </span>
               </button>
@@ -56,7 +56,7 @@ function TeamDialog({ team, onClose }: { team: Team | null; onClose: () => void 
   const problem = save.error?.message ?? remove.error?.message ?? null
   return (
     <FormDialog
-      title={team ? words.editTeam(team.name) : words.newTeam}
+      title={team ? words.editTeam({ name: team.name }) : words.newTeam}
       go={texts.frame.save}
       disabled={save.isPending || remove.isPending}
       onClose={onClose}

@@ -10,9 +10,9 @@ import { Starts } from '@/editor/starts/Starts'
 import { Workbench } from '@/editor/Workbench'
 import { questionWith, useDefaults } from '@/lib/defaults'
 import { restored, unsaved } from '@/lib/unsaved'
+import { texts } from '@/messages'
 import { pathsOf } from '@/question/record/paths'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Nothing, Waiting } from '@/ui/Message'
 
 const trail = (bank: { slug: string; name: string }, question?: string) => [
@@ -64,7 +64,7 @@ export function NewDesk() {
   }
   const copy = !begun && !old && like && model.data ? likeQuestion(model.data.question) : null
   if (copy && !begun) {
-    begin({ question: copy, note: texts.desk.like(model.data?.question.title ?? '') })
+    begin({ question: copy, note: texts.desk.like({ title: model.data?.question.title ?? '' }) })
     return null
   }
   const start = begun?.question ?? old?.content

@@ -4,9 +4,9 @@ import { bankQuery, treesQuery } from '@/api/queries'
 import { type StimulusRow, stimuliQuery } from '@/api/stimuli'
 import { useAddress } from '@/lib/useAddress'
 import { useWide } from '@/lib/useWide'
+import { texts } from '@/messages'
 import { pathsOf } from '@/question/record/paths'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { single, useCommands } from '@/ui/commands'
@@ -61,7 +61,7 @@ export function Stimuli() {
     <div className="flex h-full flex-col">
       <div className="flex flex-none flex-wrap items-center gap-2 border-hairline border-b px-3 py-2">
         <p className="flex-1" aria-live="polite">
-          <strong>{pages.data ? texts.stimuli.found(found) : ' '}</strong>
+          <strong>{pages.data ? texts.stimuli.found({ n: found }) : ' '}</strong>
         </p>
         <select
           aria-label={texts.stimuli.which}
@@ -158,7 +158,7 @@ export function Stimuli() {
 
 function Row({ row, here, active }: { row: StimulusRow; here: string; active: boolean }) {
   const facts = [
-    texts.stimuli.shownBy(row.questions),
+    texts.stimuli.shownBy({ n: row.questions }),
     row.has_figure ? texts.stimuli.hasFigure : '',
     row.has_table ? texts.stimuli.hasTable : '',
     row.bank === here ? '' : row.bank_name,
@@ -167,7 +167,7 @@ function Row({ row, here, active }: { row: StimulusRow; here: string; active: bo
     <div
       className={`flex h-full flex-col justify-center overflow-hidden border-hairline border-b border-l-3 px-4 ${active ? 'border-l-accent bg-paper' : 'border-l-transparent hover:bg-well'}`}
     >
-      <span className="truncate font-semibold">{row.title || texts.stimuli.untitled(row.stem.slice(0, 60))}</span>
+      <span className="truncate font-semibold">{row.title || row.stem.slice(0, 60) || texts.stimuli.untitled}</span>
       <span className="truncate font-serif text-second">{row.stem}</span>
       <span className={`text-caption ${row.questions === 0 ? 'text-attention' : 'text-second'}`}>{facts.join(', ')}</span>
     </div>

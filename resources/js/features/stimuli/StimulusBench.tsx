@@ -17,8 +17,8 @@ import { Revisions } from '@/editor/Revisions'
 import { useHistory } from '@/lib/useHistory'
 import { useSaving } from '@/lib/useSaving'
 import { useWide } from '@/lib/useWide'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { ctrl, useCommands } from '@/ui/commands'
 import type { Crumb } from '@/ui/Frame'
@@ -83,7 +83,7 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
       {
         onSuccess: ([, saved]) => {
           setSaid('')
-          tell({ text: texts.stimuli.saved(saved.revision) })
+          tell({ text: texts.stimuli.saved({ n: saved.revision }) })
           if (back) navigate(back, { state: saving.revision === 0 ? { stimulus: saved.id } : null })
           else if (saving.revision === 0) navigate(`/stimuli/${saved.id}`, { replace: true, flushSync: true })
         },
@@ -98,9 +98,12 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
   const title = stimulus.title || whole?.name || texts.stimuli.fresh
   const uses = whole?.uses
   const changed = stimulus !== start || dirty
-  const reach = uses && changed ? texts.stimuli.changes(uses.questions, uses.assessments.length + uses.others, uses.approved) : ''
+  const reach =
+    uses && changed
+      ? texts.stimuli.changes({ n: uses.questions, inAssessments: uses.assessments.length + uses.others, approved: uses.approved })
+      : ''
   const aside = [
-    saving.revision > 0 ? texts.bank.revision(saving.revision) : '',
+    saving.revision > 0 ? texts.bank.revision({ n: saving.revision }) : '',
     saving.save.isPending ? texts.desk.saving : (texts.desk.keeping[saving.keeping] ?? ''),
   ].filter((one) => one)
   const page = (
@@ -115,7 +118,7 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
         {whole?.binned_at ? <Message look="attention">{texts.stimuli.isBinned}</Message> : null}
         {saving.conflict !== null ? (
           <Message look="attention" actions={<Button onClick={() => setComparing(true)}>{texts.desk.compare}</Button>}>
-            {texts.stimuli.conflict(saving.conflict)}
+            {texts.stimuli.conflict({ n: saving.conflict })}
           </Message>
         ) : null}
         {refused ? <Message look="problem">{refused.message}</Message> : null}
@@ -165,9 +168,9 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
         </p>
       ) : null}
       <DeskFooter
-        place={texts.desk.inBank(bank.name)}
+        place={texts.desk.inBank({ bank: bank.name })}
         folders={whole?.folders ?? []}
-        saveName={back ? texts.stimuli.saveBack : texts.stimuli.save(saving.revision + 1)}
+        saveName={back ? texts.stimuli.saveBack : texts.stimuli.save({ n: saving.revision + 1 })}
         busy={saving.save.isPending}
         history={history}
         onSave={() => save()}
@@ -206,8 +209,8 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
                         newest={saving.revision}
                         onRestore={(content, number) => {
                           history.change(() => content)
-                          setSaid(texts.desk.restoredFrom(number))
-                          tell({ text: texts.stimuli.restoredHere(number) })
+                          setSaid(texts.desk.restoredFrom({ n: number }))
+                          tell({ text: texts.stimuli.restoredHere({ n: number }) })
                         }}
                       />
                     </div>
@@ -224,7 +227,7 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
       {wide ? (
         <Panes
           name="stimulus"
-          borderName={texts.frame.border}
+          borderName={(pane) => texts.frame.border({ pane })}
           panes={[
             {
               id: 'page',

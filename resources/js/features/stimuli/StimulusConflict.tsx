@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import type { StimulusJson, WholeStimulus } from '@/api/stimuli'
+import { texts } from '@/messages'
 import { StimulusText } from '@/question/StimulusText'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { htmlTree } from '@/ui/htmlTree'
@@ -33,7 +33,7 @@ export function StimulusConflict({ mine, revision, load, onClose, onTake }: Prop
           <Button onClick={onClose}>{texts.frame.cancel}</Button>
           <Button onClick={() => (theirs.data ? onTake(theirs.data.stimulus) : undefined)}>{texts.stimuli.takeTheirs}</Button>
           <Button look="primary" aria-disabled={!theirs.data} onClick={() => (theirs.data ? onTake(mine) : undefined)}>
-            {texts.stimuli.keepMine(revision + 1)}
+            {texts.stimuli.keepMine({ n: revision + 1 })}
           </Button>
         </>
       }

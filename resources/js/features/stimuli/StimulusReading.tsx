@@ -2,10 +2,10 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { treesQuery } from '@/api/queries'
 import { placeStimulus, stimulusQuery } from '@/api/stimuli'
+import { texts } from '@/messages'
 import { PathsField } from '@/question/record/Fields'
 import { pathsOf } from '@/question/record/paths'
 import { StimulusText } from '@/question/StimulusText'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
 import { Message, Nothing, Waiting } from '@/ui/Message'
@@ -27,7 +27,7 @@ export function StimulusReading({ id, onBack }: { id: string; onBack: () => void
       client.invalidateQueries({ queryKey: ['bank', now.bank.slug, 'trees'] })
       if (change.binned !== undefined)
         tell({
-          text: change.binned ? texts.stimuli.binned(now.name) : texts.stimuli.restored(now.name),
+          text: change.binned ? texts.stimuli.binned({ title: now.name }) : texts.stimuli.restored({ title: now.name }),
           undo: () => place.mutate({ binned: !change.binned }),
         })
     },
@@ -67,7 +67,7 @@ export function StimulusReading({ id, onBack }: { id: string; onBack: () => void
           <span className="text-caption text-second">{texts.stimuli.places}</span>
           <PathsField
             label={texts.stimuli.folder}
-            pick={texts.record.add(texts.stimuli.folder)}
+            pick={texts.record.add({ what: texts.stimuli.folder })}
             paths={folders}
             all={pathsOf(trees.data?.folders ?? []).map(([, path]) => path)}
             disabled={!may_write}
@@ -75,7 +75,7 @@ export function StimulusReading({ id, onBack }: { id: string; onBack: () => void
             onRemove={(path) => place.mutate({ folders: folders.filter((one) => one.join('\t') !== path.join('\t')) })}
           />
         </div>
-        <p className="mt-2 text-caption text-quiet">{texts.bank.revision(revision)}</p>
+        <p className="mt-2 text-caption text-quiet">{texts.bank.revision({ n: revision })}</p>
       </section>
     </article>
   )

@@ -3,9 +3,9 @@ import { Link } from 'react-router'
 import { call } from '@/api/client'
 import type { Page } from '@/api/queries'
 import type { StimulusUses } from '@/api/stimuli'
+import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
 import { UsedIn } from '@/question/UsedIn'
-import { texts } from '@/texts'
 
 const SOME = 20
 
@@ -21,7 +21,9 @@ export function Uses({ id, bank, uses }: { id: string; bank: string; uses: Stimu
   if (uses.questions === 0) return <p className="text-quiet">{texts.stimuli.noUses}</p>
   return (
     <section aria-label={texts.stimuli.uses} className="flex flex-col gap-2">
-      <p className="font-semibold">{texts.stimuli.reach(uses.questions, uses.assessments.length + uses.others, uses.approved)}</p>
+      <p className="font-semibold">
+        {texts.stimuli.reach({ n: uses.questions, inAssessments: uses.assessments.length + uses.others, approved: uses.approved })}
+      </p>
       <ul>
         {rows.map((row) => (
           <li key={row.id} className="flex gap-3 border-hairline border-b py-1">
@@ -34,7 +36,7 @@ export function Uses({ id, bank, uses }: { id: string; bank: string; uses: Stimu
       </ul>
       {uses.questions > rows.length && found.data ? (
         <Link className="text-accent underline" to={`/banks/${bank}?${filter}`}>
-          {texts.stimuli.seeQuestions(uses.questions)}
+          {texts.stimuli.seeQuestions({ n: uses.questions })}
         </Link>
       ) : null}
       <UsedIn uses={uses} />

@@ -1,6 +1,7 @@
 import { Fragment, useState } from 'react'
+import { texts } from '@/messages'
+import { kindNames } from '@/parts/words'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import table from '../../../../docs/kept.json'
 
 const words = texts.dispatch
@@ -10,10 +11,10 @@ const formats = table.formats as string[]
 const rows = table.rows as Row[]
 const named = (kind: string) =>
   kind === ''
-    ? texts.kinds.page
+    ? kindNames.page
     : kind
         .split('+')
-        .map((one) => texts.kinds[one] ?? one)
+        .map((one) => kindNames[one] ?? one)
         .join(' and ')
 
 /** What every format keeps of every kind: the table the round-trip tests make. */
@@ -57,12 +58,12 @@ export function FormatSupport() {
                 <Fragment key={id}>
                   <tr>
                     <th scope="row" className={`py-1 pr-4 text-left align-top font-normal ${first ? 'border-hairline border-t' : ''}`}>
-                      {first ? <strong className="mr-1">{texts.kinds[row.kind] ?? row.kind} </strong> : null}
+                      {first ? <strong className="mr-1">{kindNames[row.kind] ?? row.kind} </strong> : null}
                       {said.length > 0 ? (
                         <button
                           type="button"
                           aria-expanded={open === id}
-                          aria-label={words.keptShow(texts.kinds[row.kind] ?? row.kind, row.by)}
+                          aria-label={words.keptShow({ kind: kindNames[row.kind] ?? row.kind, by: row.by })}
                           className="text-accent underline decoration-dotted underline-offset-4"
                           onClick={() => setOpen(open === id ? null : id)}
                         >
@@ -85,7 +86,7 @@ export function FormatSupport() {
                               <dt className="font-semibold">
                                 {some.map((format) => words.formats[format]).join(', ')}
                                 {cell.kind !== row.formats.pack?.kind ? (
-                                  <span className="font-normal text-second">: {words.keptBack(named(cell.kind) ?? '')}</span>
+                                  <span className="font-normal text-second">: {words.keptBack({ kind: named(cell.kind) ?? '' })}</span>
                                 ) : null}
                               </dt>
                               {cell.said.map((sentence) => (

@@ -4,8 +4,9 @@ import { type DragEvent, type FormEvent, useId, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { give } from '@/api/intakes'
 import { bankQuery } from '@/api/queries'
+import { fileSize } from '@/lib/format'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Message } from '@/ui/Message'
 
@@ -78,12 +79,12 @@ export function Import() {
                 // biome-ignore lint/suspicious/noArrayIndexKey: the same file may be given twice
                 <li key={i} className="flex items-center gap-3 border-hairline border-b px-3 py-1.5 last:border-b-0">
                   <span className="min-w-0 flex-1 truncate">{file.name}</span>
-                  <span className="text-caption text-quiet">{texts.intake.size(file.size)}</span>
+                  <span className="text-caption text-quiet">{fileSize(file.size)}</span>
                   <Button
                     look="quiet"
                     className="!px-1"
-                    aria-label={texts.intake.takeOff(file.name)}
-                    title={texts.intake.takeOff(file.name)}
+                    aria-label={texts.intake.takeOff({ name: file.name })}
+                    title={texts.intake.takeOff({ name: file.name })}
                     onClick={() => setFiles((now) => now.filter((_, at) => at !== i))}
                   >
                     <X size={16} aria-hidden="true" />
@@ -113,9 +114,9 @@ export function Import() {
           {send.isError ? <Message look="problem">{send.error.message}</Message> : null}
           <div className="flex items-center gap-3">
             <Button look="primary" type="submit" disabled={!any || send.isPending}>
-              {send.isPending ? texts.intake.sending : texts.intake.read(files.length, text.trim() !== '')}
+              {send.isPending ? texts.intake.sending : texts.intake.read({ files: files.length, text: text.trim() !== '' })}
             </Button>
-            {bank.data ? <span className="text-second">{texts.intake.goesTo(bank.data.name)}</span> : null}
+            {bank.data ? <span className="text-second">{texts.intake.goesTo({ bank: bank.data.name })}</span> : null}
           </div>
         </div>
       </form>

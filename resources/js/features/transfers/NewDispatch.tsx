@@ -4,8 +4,8 @@ import { Link, useNavigate, useSearchParams } from 'react-router'
 import { assessmentQuery, trayQuery } from '@/api/assembly'
 import { openDispatch, type What } from '@/api/dispatches'
 import { bankQuery } from '@/api/queries'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Message, Nothing } from '@/ui/Message'
 import { ExpectedLosses } from './dispatch/ExpectedLosses'
@@ -24,11 +24,14 @@ export function NewDispatch() {
   const [along, setAlong] = useState<Record<string, boolean>>({ key: true, feedback: true, classification: true, notes: false })
   let what: What | null = null
   let title = ''
-  if (id !== null) [what, title] = [{ assessment: id }, words.assessment(assessment.data?.title ?? '…')]
+  if (id !== null) [what, title] = [{ assessment: id }, words.assessment({ name: assessment.data?.title ?? '…' })]
   else if (slug !== null)
-    [what, title] = [{ bank: slug, ...(filter ? { filter } : {}) }, (filter ? words.matching : words.bank)(bank.data?.name ?? '…')]
+    [what, title] = [
+      { bank: slug, ...(filter ? { filter } : {}) },
+      (filter ? words.matching : words.bank)({ name: bank.data?.name ?? '…' }),
+    ]
   else if ((tray.data ?? []).length > 0)
-    [what, title] = [{ questions: (tray.data ?? []).map((row) => row.id) }, words.tray(tray.data?.length ?? 0)]
+    [what, title] = [{ questions: (tray.data ?? []).map((row) => row.id) }, words.tray({ n: tray.data?.length ?? 0 })]
   const send = useMutation({
     mutationFn: (some: What) => openDispatch(some, format, along),
     onSuccess: (made) => navigate(`/dispatches/${made.id}`, { replace: true }),

@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { Link, useNavigate, useParams } from 'react-router'
 import { intakeQuery, type Receipt, receiptQuery, undoIntake } from '@/api/intakes'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { Message, Nothing, Waiting } from '@/ui/Message'
 import { DispatchReport } from './dispatch/DispatchReport'
@@ -67,7 +68,7 @@ function Actions({ receipt }: { receipt: Receipt }) {
       {intake.data?.state === 'review' ? <Button onClick={() => navigate(`/intakes/${receipt.intake}`)}>{texts.intake.back}</Button> : null}
       {receipt.body.bank ? (
         <Button look="primary" onClick={() => navigate(`/banks/${receipt.body.bank?.slug}`)}>
-          {texts.intake.toBank(receipt.body.bank.name)}
+          {texts.intake.toBank({ bank: receipt.body.bank.name })}
         </Button>
       ) : null}
     </>
@@ -108,10 +109,12 @@ function Body({ receipt }: { receipt: Receipt }) {
           {texts.intake.receiptOf[receipt.kind]}
           {body.bank ? `: ${[body.bank.name, ...body.folder].join(' › ')}` : ''}
         </h2>
-        <p className="text-second">{texts.intake.by(receipt.person ?? '', texts.when(receipt.at))}</p>
+        <p className="text-second">{texts.intake.by({ person: receipt.person ?? '', at: moment(receipt.at) })}</p>
       </header>
       {body.taken_back ? (
-        <Message look="done">{texts.intake.takenBack(body.taken_back.added, body.taken_back.replaced, body.left?.length ?? 0)}</Message>
+        <Message look="done">
+          {texts.intake.takenBack({ added: body.taken_back.added, replaced: body.taken_back.replaced, left: body.left?.length ?? 0 })}
+        </Message>
       ) : null}
       <ReceiptTable body={body} />
       {body.losses && body.losses.length > 0 ? <Lost losses={body.losses} /> : null}

@@ -3,8 +3,9 @@ import { ArrowDownToLine, ArrowUpFromLine, Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { dropIntake, type Transfer, transfersQuery } from '@/api/intakes'
+import { moment, number } from '@/lib/format'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
@@ -21,7 +22,7 @@ export function Transfers() {
   const drop = useMutation({
     mutationFn: (row: Transfer) => dropIntake(row.id),
     onSuccess: (_, row) => {
-      tell({ text: texts.intake.discarded(row.title) })
+      tell({ text: texts.intake.discarded({ title: row.title }) })
       client.invalidateQueries({ queryKey: ['transfers'] })
       setDeleting(null)
     },
@@ -71,7 +72,7 @@ export function Transfers() {
         <Dialog
           open
           onClose={() => setDeleting(null)}
-          title={texts.transfers.remove(deleting.title)}
+          title={texts.transfers.remove({ title: deleting.title })}
           closeName={texts.frame.close}
           actions={
             <>
@@ -109,17 +110,17 @@ function Row({ row, onDelete }: { row: Transfer; onDelete: () => void }) {
         </span>
       </td>
       <td className={`pr-4 ${tone}`}>{texts.transfers.state[row.state]}</td>
-      <td className="pr-4 text-right tabular-nums">{row.questions.toLocaleString('en-GB')}</td>
+      <td className="pr-4 text-right tabular-nums">{number(row.questions)}</td>
       <td className="pr-4 text-second max-md:hidden">{row.bank}</td>
       <td className="pr-4 text-second max-md:hidden">{row.person}</td>
-      <td className="text-second max-sm:hidden">{texts.when(row.created_at)}</td>
+      <td className="text-second max-sm:hidden">{moment(row.created_at)}</td>
       <td className="text-right">
         {deletable(row) ? (
           <Button
             look="quiet"
             className="!px-1"
-            aria-label={texts.transfers.remove(row.title)}
-            title={texts.transfers.remove(row.title)}
+            aria-label={texts.transfers.remove({ title: row.title })}
+            title={texts.transfers.remove({ title: row.title })}
             onClick={onDelete}
           >
             <Trash2 size={16} aria-hidden="true" />

@@ -2,12 +2,13 @@ import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { faultsOf } from '@/api/actions'
 import type { Rule } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { control, Field } from '@/ui/Field'
 import { useToast } from '@/ui/Toasts'
-import { words } from './words'
+
+const words = texts.kind.amend
 
 type Props = { faulty: string; onClose: () => void; onMade: (html: string, rules: Rule[]) => void }
 
@@ -19,7 +20,7 @@ export function CompareTexts({ faulty: start, onClose, onMade }: Props) {
   const find = useMutation({
     mutationFn: () => faultsOf(faulty, right),
     onSuccess: (made) => {
-      tell({ text: words.found(made.rules.length), ...(made.rules.length === 0 ? { look: 'problem' as const } : {}) })
+      tell({ text: words.found({ n: made.rules.length }), ...(made.rules.length === 0 ? { look: 'problem' as const } : {}) })
       if (made.rules.length > 0) onMade(made.text, made.rules)
     },
     onError: (problem) => tell({ text: problem.message, look: 'problem' }),

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { Rule } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Gap, Sentence } from '@/ui/Sentence'
 import { Credit } from '../Credit'
@@ -14,7 +14,8 @@ import { RuleFeedback } from '../RuleFeedback'
 import { usePart } from '../useRows'
 import { withRules } from '../withRules'
 import { CompareTexts } from './CompareTexts'
-import { words } from './words'
+
+const words = texts.kind.amend
 
 type On = { answer: string; text?: string[]; piece: string }
 
@@ -80,7 +81,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       <ol>
         {rules.map((rule, i) => {
           const fault = pieces.find((piece) => piece.id === rule.on.piece)?.words ?? words.gone
-          const label = words.instead(fault)
+          const label = words.instead({ fault })
           const wrong = problem(`/key/rules/${i}`)
           return (
             <li key={rule.id} className={`border-hairline border-t px-3 py-1.5 ${rule.credit === '1' ? 'bg-accent-tint' : ''}`}>

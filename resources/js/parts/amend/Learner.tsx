@@ -1,9 +1,11 @@
 import { useState } from 'react'
 import type { Rule, TreeNode } from '@/api/question'
+import { texts } from '@/messages'
 import { RichTree } from '@/ui/RichTree'
 import type { LearnerProps } from '../definePart'
 import { pieceWords } from '../pieceWords'
-import { words } from './words'
+
+const words = texts.kind.amend
 
 type On = { text?: string[]; piece?: string }
 
@@ -68,7 +70,7 @@ export function Learner({ part, response, onChange, disabled, keyOf, result, med
                 <button
                   type="button"
                   disabled={disabled}
-                  aria-label={words.mend(word)}
+                  aria-label={words.mend({ word })}
                   className="rounded-ui text-left enabled:hover:bg-well"
                   onClick={() => {
                     setFresh(id)
@@ -81,7 +83,7 @@ export function Learner({ part, response, onChange, disabled, keyOf, result, med
                 <span className="whitespace-nowrap">
                   <s className="text-quiet">{shown}</s>
                   <input
-                    aria-label={words.typed(word)}
+                    aria-label={words.typed({ word })}
                     // biome-ignore lint/a11y/noAutofocus: it appears where a word was pressed to type there
                     autoFocus={fresh === id}
                     disabled={disabled}
@@ -95,8 +97,8 @@ export function Learner({ part, response, onChange, disabled, keyOf, result, med
                   {disabled ? null : (
                     <button
                       type="button"
-                      aria-label={words.leave(word)}
-                      title={words.leave(word)}
+                      aria-label={words.leave({ word })}
+                      title={words.leave({ word })}
                       className="min-h-7 min-w-7 rounded-ui font-sans text-quiet hover:bg-well"
                       onClick={() => {
                         const { [id]: _, ...rest } = amends
@@ -142,7 +144,7 @@ function Word({
       <button
         type="button"
         disabled={disabled}
-        aria-label={words.mend(word)}
+        aria-label={words.mend({ word })}
         className="rounded-ui text-left enabled:hover:bg-well"
         onClick={onPress}
       >
@@ -153,7 +155,7 @@ function Word({
     <span className="whitespace-nowrap">
       <s className="text-quiet">{word}</s>
       <input
-        aria-label={words.typed(word)}
+        aria-label={words.typed({ word })}
         // biome-ignore lint/a11y/noAutofocus: it appears where a word was pressed to type there
         autoFocus={focused}
         disabled={disabled}
@@ -167,8 +169,8 @@ function Word({
       {disabled ? null : (
         <button
           type="button"
-          aria-label={words.leave(word)}
-          title={words.leave(word)}
+          aria-label={words.leave({ word })}
+          title={words.leave({ word })}
           className="min-h-7 min-w-7 rounded-ui font-sans text-quiet hover:bg-well"
           onClick={onLeave}
         >

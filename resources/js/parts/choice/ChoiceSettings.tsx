@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { SettingChoice, SettingNumber } from '../PartCard'
 import type { Settings } from './optionKey'
 

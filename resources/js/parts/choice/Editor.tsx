@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react'
 import type { Part, Rule } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
 import type { EditorProps } from '../definePart'

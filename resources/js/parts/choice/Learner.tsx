@@ -1,5 +1,6 @@
 import type { Rule } from '@/api/question'
-import { percent, texts } from '@/texts'
+import { percent } from '@/lib/format'
+import { texts } from '@/messages'
 import { RichTree } from '@/ui/RichTree'
 import type { LearnerProps, OptionShown } from '../definePart'
 import { toWords } from '../html'
@@ -40,7 +41,7 @@ export function Learner({ part, response, onChange, disabled, keyOf }: LearnerPr
               name={`choice-${part.id}`}
               className="mt-1.5 size-4 flex-none accent-(--color-accent)"
               checked={chosen.includes(option.id)}
-              aria-label={isEmpty(option) ? texts.parts.optionNamed(signs.A?.(i) ?? '') : undefined}
+              aria-label={isEmpty(option) ? texts.parts.optionNamed({ sign: signs.A?.(i) ?? '' }) : undefined}
               onChange={(event) => pick(option.id, event.target.checked)}
             />
             {sign(i) === '' ? null : (

@@ -1,6 +1,6 @@
 import { Pin } from 'lucide-react'
 import type { Feedback, Rule } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { LazyRich } from '@/ui/LazyRich'
 import { Credit } from '../Credit'
 import { FeedbackField } from '../FeedbackField'
@@ -49,8 +49,8 @@ export function OptionRow(props: Props) {
         <button
           type="button"
           aria-pressed={isKey}
-          aria-label={texts.parts.isKey(name)}
-          title={texts.parts.isKey(name)}
+          aria-label={texts.parts.isKey({ option: name })}
+          title={texts.parts.isKey({ option: name })}
           onClick={props.onKey}
           className={`min-h-7 min-w-7 rounded-ui border font-serif ${isKey ? 'border-accent bg-accent text-on-accent' : 'border-transparent text-second hover:border-edge'}`}
         >
@@ -83,8 +83,8 @@ export function OptionRow(props: Props) {
           <button
             type="button"
             aria-pressed={option.fixed === true}
-            aria-label={texts.parts.stays(name)}
-            title={texts.parts.stays(name)}
+            aria-label={texts.parts.stays({ option: name })}
+            title={texts.parts.stays({ option: name })}
             className="min-h-7 min-w-7 rounded-ui text-quiet hover:bg-well aria-pressed:text-accent"
             onClick={props.onFixed}
           >

@@ -1,5 +1,5 @@
 import { useRef } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import type { EditorProps } from '../definePart'
@@ -14,7 +14,8 @@ import { ShuffleSetting } from '../ShuffleSetting'
 import { usePart } from '../useRows'
 import { ItemRow } from './ItemRow'
 import { homeOf, itemsOf, withFreshItem, withHome, withItems } from './items'
-import { words } from './words'
+
+const words = texts.kind.group
 
 export type Group = Row & { max?: number | null }
 
@@ -104,13 +105,13 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     >
       <div ref={card}>
         {groups.map((group, i) => (
-          <section key={group.id} data-group={group.id} aria-label={words.group(i + 1)} className="border-hairline border-b pb-1">
+          <section key={group.id} data-group={group.id} aria-label={words.group({ n: i + 1 })} className="border-hairline border-b pb-1">
             <header className="flex items-start gap-2 bg-page px-2 py-1.5 font-semibold">
               <RowText
                 value={group.html}
-                label={words.named(i + 1)}
+                label={words.named({ n: i + 1 })}
                 media={media}
-                placeholder={words.named(i + 1)}
+                placeholder={words.named({ n: i + 1 })}
                 autoFocus={edit.focused === group.id}
                 wrong={problem(`/settings/groups/${i}`)}
                 onChange={(html) => setGroup(group.id, { html }, group.id)}
@@ -123,7 +124,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
                   min={1}
                   max={1000}
                   placeholder={words.any}
-                  aria-label={`${words.holds}: ${words.group(i + 1)}`}
+                  aria-label={`${words.holds}: ${words.group({ n: i + 1 })}`}
                   className={`${control} w-28`}
                   value={group.max ?? ''}
                   onChange={(event) =>
@@ -136,7 +137,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
                 />
               </label>
               <RemoveButton
-                name={words.group(i + 1)}
+                name={words.group({ n: i + 1 })}
                 onClick={() =>
                   edit.put({ groups: groups.filter((one) => one !== group) }, { key: { ...part.key, rules: without(rules, group.id) } })
                 }

@@ -1,9 +1,11 @@
+import { texts } from '@/messages'
 import { Credit } from '../Credit'
 import { toWords } from '../html'
 import { isRight, type PairRule, type Row, withPair, withPairRule } from '../pairKey'
 import { RemoveButton } from '../RemoveButton'
 import { RowText } from '../RowText'
-import { words } from './words'
+
+const words = texts.kind.group
 
 type Props = {
   item: Row
@@ -26,9 +28,9 @@ type Props = {
 
 /** An item, where it belongs, and in which other groups it is right as well. */
 export function ItemRow({ item, n, home, groups, rules, weighed, autoFocus, wrong, media, ...on }: Props) {
-  const name = words.item(n)
+  const name = words.item({ n })
   const named = (id: string) =>
-    toWords(groups.find((group) => group.id === id)?.html ?? '') || words.group(groups.findIndex((group) => group.id === id) + 1)
+    toWords(groups.find((group) => group.id === id)?.html ?? '') || words.group({ n: groups.findIndex((group) => group.id === id) + 1 })
   const own = rules.filter((rule) => rule.on[0] === item.id && isRight(rule))
   const also = own.filter((rule) => rule.on[1] !== home)
   const look =
@@ -54,7 +56,7 @@ export function ItemRow({ item, n, home, groups, rules, weighed, autoFocus, wron
           className="min-h-7 rounded-ui bg-accent-tint px-1.5 text-accent text-caption"
           onClick={() => on.onRules(withPair(rules, item.id, rule.on[1], false), '')}
         >
-          {words.also(named(rule.on[1]))} ×
+          {words.also({ groups: named(rule.on[1]) })} ×
         </button>
       ))}
       {weighed
@@ -68,8 +70,8 @@ export function ItemRow({ item, n, home, groups, rules, weighed, autoFocus, wron
           ))
         : null}
       <select
-        aria-label={words.belongs(name)}
-        title={words.belongs(name)}
+        aria-label={words.belongs({ item: name })}
+        title={words.belongs({ item: name })}
         className={look}
         value={home ?? ''}
         onChange={(event) => {
@@ -90,7 +92,7 @@ export function ItemRow({ item, n, home, groups, rules, weighed, autoFocus, wron
               .filter((group) => !own.some((rule) => rule.on[1] === group.id))
               .map((group) => (
                 <option key={`+${group.id}`} value={`+${group.id}`}>
-                  {words.also(named(group.id))}
+                  {words.also({ groups: named(group.id) })}
                 </option>
               ))}
       </select>

@@ -1,9 +1,11 @@
+import { texts } from '@/messages'
 import { judged, type LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
 import { accept, carry, useHand } from '../PickUp'
 import { treeWords } from '../treeWords'
 import { type GroupShown, type ItemShown, lies, put, type Sorted } from './sorted'
-import { words } from './words'
+
+const words = texts.kind.group
 
 /** Items to pick up and put into groups, by pointer, touch or key. */
 export function Learner({ part, response, onChange, disabled, result, media }: LearnerProps) {

@@ -1,5 +1,5 @@
 import type { Rule } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Credit } from '../Credit'
 import type { EditorProps } from '../definePart'
 import { FeedbackField } from '../FeedbackField'
@@ -10,7 +10,8 @@ import { withRule } from '../ruleOn'
 import { SchemeSettings } from '../SchemeSettings'
 import { usePart } from '../useRows'
 import { withRules } from '../withRules'
-import { words } from './words'
+
+const words = texts.kind.highlight
 
 /** The text with its pieces; those that are right are pressed below it, each with what it earns and says. */
 export function Editor({ part, onChange, problem, media }: EditorProps) {
@@ -75,7 +76,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
               key={piece.id}
               type="button"
               aria-pressed={isRight(piece.id)}
-              aria-label={words.isRight(piece.words)}
+              aria-label={words.isRight({ piece: piece.words })}
               className="min-h-7 rounded-ui border border-edge px-2 font-serif aria-pressed:border-accent aria-pressed:bg-accent-tint aria-pressed:text-accent"
               onClick={() => set(withRule(rules, piece.id, { credit: isRight(piece.id) ? '0' : '1' }))}
             >

@@ -1,8 +1,10 @@
 import type { Rule, TreeNode } from '@/api/question'
 import { isPositive } from '@/lib/credit'
+import { texts } from '@/messages'
 import { RichTree } from '@/ui/RichTree'
 import type { LearnerProps } from '../definePart'
-import { words } from './words'
+
+const words = texts.kind.highlight
 
 /** A text whose pieces are pressed to pick them. */
 export function Learner({ part, response, onChange, disabled, keyOf, media }: LearnerProps) {

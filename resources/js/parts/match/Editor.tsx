@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import type { EditorProps } from '../definePart'
 import { freshId } from '../fresh'
 import { toHtml } from '../html'
@@ -14,7 +14,8 @@ import { withRows } from '../withRows'
 import { withRules } from '../withRules'
 import { PairRows } from './PairRows'
 import { isPaired, withUses } from './paired'
-import { words } from './words'
+
+const words = texts.kind.match
 
 export type Side = Row & { uses?: number | null }
 
@@ -84,7 +85,13 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
           weighed={part.scoring?.scheme === 'weights'}
           media={media}
           focused={edit.focused}
-          names={{ row: words.row, column: words.partner, cell: words.cell, addRow: words.addRow, addColumn: words.addColumn }}
+          names={{
+            row: (n) => words.row({ n }),
+            column: (n) => words.partner({ n }),
+            cell: (left, right) => words.cell({ left, right }),
+            addRow: words.addRow,
+            addColumn: words.addColumn,
+          }}
           wrong={(of, i) => problem(`/settings/${list[of][0]}/${i}`)}
           onRow={(id, html) => edit.put({ left: left.map((one) => (one.id === id ? { ...one, html } : one)) }, {}, id)}
           onColumn={(id, html) => edit.put({ right: right.map((one) => (one.id === id ? { ...one, html } : one)) }, {}, id)}

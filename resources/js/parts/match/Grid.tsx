@@ -1,10 +1,12 @@
 import type { Rule } from '@/api/question'
 import { isPositive } from '@/lib/credit'
+import { texts } from '@/messages'
 import { judged, type LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
 import { treeWords } from '../treeWords'
 import { has, type Pair, type SideShown, toggled } from './pairs'
-import { words } from './words'
+
+const words = texts.kind.match
 
 /** A table to tick: one row for each on the left, one column for each on the right. */
 export function Grid({ part, response, onChange, disabled, keyOf, result, media }: LearnerProps) {
@@ -47,7 +49,7 @@ export function Grid({ part, response, onChange, disabled, keyOf, result, media 
                       <input
                         type={item.uses === 1 ? 'radio' : 'checkbox'}
                         name={item.uses === 1 ? `match-${part.id}-${item.id}` : undefined}
-                        aria-label={words.cell(treeWords(item.body), treeWords(partner.body))}
+                        aria-label={words.cell({ left: treeWords(item.body), right: treeWords(partner.body) })}
                         className="size-4 accent-(--color-accent)"
                         disabled={disabled}
                         checked={on}

@@ -1,11 +1,15 @@
 import { useRef } from 'react'
+import { texts } from '@/messages'
 import { judged, type LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
 import { accept, carry, useHand } from '../PickUp'
 import { treeWords } from '../treeWords'
 import { has, type Pair, type SideShown, toggled } from './pairs'
 import { useLines } from './useLines'
-import { words } from './words'
+
+const words = texts.kind.match
+
+const joined = (left: string, right: string): string => (right === '' ? words.notJoined({ left }) : words.joined({ left, right }))
 
 /** Two columns and a line between what is joined: press one on the left, then one on the right; the same again takes them apart. */
 export function Lines({ part, response, onChange, disabled, result, media }: LearnerProps) {
@@ -42,7 +46,7 @@ export function Lines({ part, response, onChange, disabled, result, media }: Lea
               data-left={item.id}
               disabled={disabled}
               aria-pressed={hand.thing === item.id}
-              aria-label={words.joined(treeWords(item.body), joinedTo(0, item.id, right))}
+              aria-label={joined(treeWords(item.body), joinedTo(0, item.id, right))}
               {...(disabled ? {} : carry(part.id, item.id))}
               onClick={() => hand.pick(item.id, treeWords(item.body))}
               className={`${look} cursor-grab`}
@@ -60,7 +64,7 @@ export function Lines({ part, response, onChange, disabled, result, media }: Lea
               type="button"
               data-right={partner.id}
               disabled={disabled}
-              aria-label={words.joined(treeWords(partner.body), joinedTo(1, partner.id, left))}
+              aria-label={joined(treeWords(partner.body), joinedTo(1, partner.id, left))}
               {...accept(part.id, (item) => join(item, partner))}
               onClick={() => join(hand.thing, partner)}
               className={`${look} ${hand.thing === null ? '' : 'outline-1 outline-accent outline-dashed'}`}

@@ -1,8 +1,10 @@
+import { texts } from '@/messages'
 import { judged, type LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
 import { treeWords } from '../treeWords'
 import type { Pair, SideShown } from './pairs'
-import { words } from './words'
+
+const words = texts.kind.match
 
 /** A drop-down of all partners beside each on the left; one more where it may be joined more often. */
 export function Menus({ part, response, onChange, disabled, result, media }: LearnerProps) {

@@ -1,4 +1,5 @@
 import { useRef } from 'react'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
 import { Credit } from '../Credit'
@@ -12,7 +13,8 @@ import { usePart } from '../useRows'
 import { withRules } from '../withRules'
 import type { Side } from './Editor'
 import { type PairRow, pairRows, withFreshPair, withoutRow, withPairs } from './paired'
-import { words } from './words'
+
+const words = texts.kind.match
 
 /** One pair in each row, then what belongs to none. Enter goes from left to right to the next pair. */
 export function PairRows({ part, onChange, problem, media }: EditorProps) {
@@ -74,12 +76,12 @@ export function PairRows({ part, onChange, problem, media }: EditorProps) {
         {rows.map((row, i) => {
           const rule = row.left && row.right ? rules.find((one) => one.on[0] === row.left?.id && one.on[1] === row.right?.id) : undefined
           const number = row.left ? i + 1 : right.indexOf(row.right as Side) + 1
-          const name = row.left ? words.row(number) : words.partner(number)
+          const name = row.left ? words.row({ n: number }) : words.partner({ n: number })
           return (
             <li key={row.key} className={`flex items-start gap-2 border-hairline border-b px-2 py-1.5 ${row.left ? '' : 'bg-page'}`}>
-              {side(row, 'left', words.row(i + 1))}
+              {side(row, 'left', words.row({ n: i + 1 }))}
               <span aria-hidden="true" className="mt-3.5 w-6 flex-none border-edge border-t-2" />
-              {side(row, 'right', words.partner(i + 1))}
+              {side(row, 'right', words.partner({ n: i + 1 }))}
               {weighed && rule ? (
                 <Credit
                   value={rule.credit}

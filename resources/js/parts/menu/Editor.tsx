@@ -1,6 +1,6 @@
 import { useRef } from 'react'
 import type { Rule } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
 import { Credit } from '../Credit'
@@ -17,7 +17,8 @@ import { withKey, withRule } from '../ruleOn'
 import { usePart } from '../useRows'
 import { withRows } from '../withRows'
 import { withRules } from '../withRules'
-import { words } from './words'
+
+const words = texts.kind.menu
 
 /** The options of a drop-down, each with what it earns and says. */
 export function Editor({ part, onChange, problem, media }: EditorProps) {
@@ -60,8 +61,8 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
               <button
                 type="button"
                 aria-pressed={rule?.credit === '1'}
-                aria-label={texts.parts.isKey(name)}
-                title={texts.parts.isKey(name)}
+                aria-label={texts.parts.isKey({ option: name })}
+                title={texts.parts.isKey({ option: name })}
                 className="min-h-7 min-w-7 rounded-ui border border-transparent text-second hover:border-edge aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
                 onClick={() => setRules(withKey(rules, option.id, false))}
               >

@@ -1,8 +1,10 @@
 import type { Rule } from '@/api/question'
+import { texts } from '@/messages'
 import type { LearnerProps, OptionShown } from '../definePart'
 import { Flat } from '../Flat'
 import { treeWords } from '../treeWords'
-import { words } from './words'
+
+const words = texts.kind.menu
 
 /** A drop-down inside a sentence; with the key shown, the right option stands behind it. */
 export function Learner({ part, response, onChange, disabled, keyOf, result }: LearnerProps) {

@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import type { EditorProps } from '../definePart'
 import { NumberRule } from '../NumberRule'
 import type { NumberOn } from '../numberOn'

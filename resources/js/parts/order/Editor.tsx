@@ -1,5 +1,6 @@
 import { Equal, Pin } from 'lucide-react'
 import { useRef } from 'react'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Gap } from '@/ui/Sentence'
 import { afterRemoving } from '../afterRemoving'
@@ -13,7 +14,8 @@ import { RowText } from '../RowText'
 import { usePart } from '../useRows'
 import { withRows } from '../withRows'
 import { type Item, withItems, written } from './ranks'
-import { words } from './words'
+
+const words = texts.kind.order
 
 /** The items in their right order. Enter goes on, pasted lines become a sequence, Alt and an arrow move a row. */
 export function Editor({ part, onChange, problem, media }: EditorProps) {
@@ -76,7 +78,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       </p>
       <ol ref={list}>
         {items.map((item, i) => {
-          const name = words.item(i + 1)
+          const name = words.item({ n: i + 1 })
           return (
             <li key={item.id} className="flex items-start gap-2 border-hairline border-b px-2 py-1.5">
               <span className="w-6 flex-none pt-1 text-right font-serif text-second">{equal.includes(item.id) ? '=' : i + 1}</span>
@@ -108,8 +110,8 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
                 <button
                   type="button"
                   aria-pressed={equal.includes(item.id)}
-                  aria-label={words.equal(name)}
-                  title={words.equal(name)}
+                  aria-label={words.equal({ item: name })}
+                  title={words.equal({ item: name })}
                   className={toggle}
                   onClick={() => take(items, '', equal.includes(item.id) ? equal.filter((id) => id !== item.id) : [...equal, item.id])}
                 >
@@ -119,8 +121,8 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
               <button
                 type="button"
                 aria-pressed={item.given === true}
-                aria-label={words.given(name)}
-                title={words.given(name)}
+                aria-label={words.given({ item: name })}
+                title={words.given({ item: name })}
                 className={toggle}
                 onClick={() =>
                   take(

@@ -1,12 +1,14 @@
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from 'lucide-react'
 import { type KeyboardEvent, useRef } from 'react'
+import { texts } from '@/messages'
 import type { LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
 import { accept, carry, useHand } from '../PickUp'
 import { treeWords } from '../treeWords'
 import { Menus } from './Menus'
 import { type ItemShown, placed, standing, stepped } from './sequence'
-import { words } from './words'
+
+const words = texts.kind.order
 
 const frames: Record<string, string> = {
   column: 'flex flex-col gap-2',
@@ -71,7 +73,7 @@ export function Learner(props: LearnerProps) {
                 data-id={item.id}
                 disabled={disabled}
                 aria-pressed={hand.thing === item.id}
-                aria-label={words.at(name, i + 1, items.length)}
+                aria-label={words.at({ item: name, n: i + 1, of: items.length })}
                 {...(disabled ? {} : carry(part.id, item.id))}
                 onClick={() => press(item.id, name)}
                 onKeyDown={(event) => keys(event, item.id)}
@@ -90,8 +92,8 @@ export function Learner(props: LearnerProps) {
                     <button
                       key={by}
                       type="button"
-                      aria-label={words.move(name, by)}
-                      title={words.move(name, by)}
+                      aria-label={words.move({ item: name, direction: by < 0 ? 'up' : 'down' })}
+                      title={words.move({ item: name, direction: by < 0 ? 'up' : 'down' })}
                       className="min-h-7 min-w-7 rounded-ui text-quiet hover:bg-well hover:text-accent"
                       onClick={() => set(stepped(items, item.id, by))}
                     >

@@ -1,9 +1,11 @@
 import { useState } from 'react'
+import { texts } from '@/messages'
 import type { LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
 import { treeWords } from '../treeWords'
 import type { ItemShown } from './sequence'
-import { words } from './words'
+
+const words = texts.kind.order
 
 /** A drop-down for each place; what is given stands there already. */
 export function Menus({ part, response, onChange, disabled, media }: LearnerProps) {
@@ -36,7 +38,7 @@ export function Menus({ part, response, onChange, disabled, media }: LearnerProp
               </span>
             ) : (
               <select
-                aria-label={words.place(i + 1)}
+                aria-label={words.place({ n: i + 1 })}
                 disabled={disabled}
                 className="cursor-pointer rounded-t-ui border-0 border-edge border-b-2 bg-well px-1.5 py-1 font-serif text-question"
                 value={slots[slot] ?? ''}

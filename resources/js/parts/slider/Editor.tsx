@@ -1,9 +1,11 @@
+import { texts } from '@/messages'
 import { Gap } from '@/ui/Sentence'
 import type { EditorProps } from '../definePart'
 import { NumberRule } from '../NumberRule'
 import { type NumberOn, read, type Value, written } from '../numberOn'
 import { RuleList } from '../RuleList'
-import { words } from './words'
+
+const words = texts.kind.slider
 
 /** The scale in one sentence, then what is right on it. */
 export function Editor(props: EditorProps) {

@@ -1,6 +1,8 @@
+import { texts } from '@/messages'
 import type { LearnerProps } from '../definePart'
 import { shownValue, stepOf, stepsOf, valueAt } from './scale'
-import { words } from './words'
+
+const words = texts.kind.slider
 
 /** A scale to set a value on; nothing is set until it is touched. */
 export function Learner({ part, response, onChange, disabled, result }: LearnerProps) {

@@ -1,5 +1,5 @@
 import { useRef } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Gap } from '@/ui/Sentence'
 import { afterRemoving } from '../afterRemoving'
@@ -13,7 +13,8 @@ import { RemoveButton } from '../RemoveButton'
 import { RowText } from '../RowText'
 import { usePart } from '../useRows'
 import { withRows } from '../withRows'
-import { words } from './words'
+
+const words = texts.kind.survey
 
 type Scale = { from: number; to: number; captions?: { from?: string; to?: string } }
 const whole = (typed: string) => Math.min(1000, Math.max(-1000, Math.round(Number(typed)) || 0))
@@ -90,7 +91,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
               <li key={option.id} className="flex items-start gap-2 border-hairline border-b px-2 py-1.5">
                 <RowText
                   value={option.html}
-                  label={words.option(i + 1)}
+                  label={words.option({ n: i + 1 })}
                   media={media}
                   autoFocus={edit.focused === option.id}
                   wrong={problem(`/settings/options/${i}/html`)}
@@ -115,7 +116,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
                   }
                 />
                 <RemoveButton
-                  name={words.option(i + 1)}
+                  name={words.option({ n: i + 1 })}
                   onClick={() => {
                     edit.put({ options: options.filter((one) => one.id !== option.id) })
                     afterRemoving(list.current, 'li', i)

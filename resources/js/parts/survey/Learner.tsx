@@ -1,6 +1,8 @@
+import { texts } from '@/messages'
 import type { LearnerProps, OptionShown } from '../definePart'
 import { Flat } from '../Flat'
-import { words } from './words'
+
+const words = texts.kind.survey
 
 type Scale = { from: number; to: number; captions: { from: string; to: string } }
 

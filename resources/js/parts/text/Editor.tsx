@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Gap, Pick } from '@/ui/Sentence'
 import type { EditorProps } from '../definePart'
 import { SettingChoice, SettingNumber } from '../PartCard'
@@ -92,7 +92,7 @@ export function Editor(props: EditorProps) {
                   set({ ...on, slips: Math.min(10, Math.max(1, Number(event.target.value.replace(/\D/g, '').slice(-2)) || 1)) })
                 }
               />
-              <span>{texts.parts.slipsOf(on.slips ?? 1)}</span>
+              <span>{texts.parts.slipsOf({ n: on.slips ?? 1 })}</span>
             </>
           ) : null}
           {on.answer === 'otherwise' ? null : on.answer === 'shape' ? (

@@ -1,6 +1,6 @@
 import type { Part, Rule } from '@/api/question'
 import { lazyAgain } from '@/lib/lazyAgain'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { definePart } from '../definePart'
 import { typedFromWord } from '../fromWord'
 import { RuleKey } from '../RuleKey'
@@ -12,7 +12,7 @@ const written = (wording: string | { expr: string }): string => (typeof wording 
 const sentence = (on: TypedOn): string =>
   [
     texts.parts.answers[on.answer] ?? on.answer,
-    on.answer === 'slips' ? `${on.slips ?? 1} ${texts.parts.slipsOf(on.slips ?? 1)}` : '',
+    on.answer === 'slips' ? `${on.slips ?? 1} ${texts.parts.slipsOf({ n: on.slips ?? 1 })}` : '',
     on.answer === 'shape' ? (on.pattern ?? '') : (on.text ?? []).map(written).join(' / '),
     on.case === 'keep' ? texts.parts.cases.keep : '',
   ]

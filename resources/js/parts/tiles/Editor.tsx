@@ -1,5 +1,5 @@
 import { useRef } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
 import type { EditorProps } from '../definePart'
@@ -15,7 +15,8 @@ import { usePart } from '../useRows'
 import { withRows } from '../withRows'
 import { withRules } from '../withRules'
 import { TileRow } from './TileRow'
-import { words } from './words'
+
+const words = texts.kind.tiles
 
 export type Tile = Row & { uses?: number | null }
 
@@ -94,7 +95,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       <PairFeedback
         part={part}
         onChange={onChange}
-        firsts={gaps.map((gap, i) => ({ id: gap, html: words.gapNamed(i + 1) }))}
+        firsts={gaps.map((gap, i) => ({ id: gap, html: words.gapNamed({ n: i + 1 }) }))}
         seconds={tiles}
       />
     </PartCard>

@@ -1,11 +1,15 @@
 import type { Rule } from '@/api/question'
 import { isPositive } from '@/lib/credit'
+import { texts } from '@/messages'
 import { judged, type LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
 import { accept, carry, useHand } from '../PickUp'
 import { treeWords } from '../treeWords'
 import { type Filled, type TileShown, withoutGap, withTile } from './filled'
-import { words } from './words'
+
+const words = texts.kind.tiles
+
+const gapLabel = (n: number | null, tile: string): string => (n === null ? words.gapAlone({ tile }) : words.gap({ n, tile }))
 
 /** A gap of the text: takes the tile that is held or dropped, gives back the one that lies in it. */
 export function Gap({ part, gap, response, onChange, disabled, keyOf, result, media }: LearnerProps & { gap: string }) {
@@ -43,7 +47,7 @@ export function Gap({ part, gap, response, onChange, disabled, keyOf, result, me
       <button
         type="button"
         disabled={disabled}
-        aria-label={words.gap(number, tile ? treeWords(tile.body) : '')}
+        aria-label={gapLabel(number, tile ? treeWords(tile.body) : words.empty)}
         onClick={press}
         {...accept(part.id, put)}
         {...(tile && !disabled ? carry(part.id, tile.id, gap) : {})}

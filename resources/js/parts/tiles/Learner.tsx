@@ -1,9 +1,11 @@
+import { texts } from '@/messages'
 import type { LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
 import { accept, carry, useHand } from '../PickUp'
 import { treeWords } from '../treeWords'
 import { type Filled, type TileShown, used, withoutGap } from './filled'
-import { words } from './words'
+
+const words = texts.kind.tiles
 
 /** The tiles that are not in a gap yet: pick one up and put it into a gap, or drag it there. */
 export function Learner({ part, response, onChange, disabled, media }: LearnerProps) {
@@ -32,7 +34,7 @@ export function Learner({ part, response, onChange, disabled, media }: LearnerPr
           >
             <Flat nodes={tile.body} media={media} />
             {tile.uses !== null && tile.uses > 1 ? (
-              <span className="ml-2 font-sans text-caption text-quiet">{words.left(left ?? 0)}</span>
+              <span className="ml-2 font-sans text-caption text-quiet">{words.left({ n: left ?? 0 })}</span>
             ) : null}
           </button>
         )

@@ -1,11 +1,12 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Credit } from '../Credit'
 import { FeedbackField } from '../FeedbackField'
 import { isRight, type PairRule, rightOf, withPair, withPairRule } from '../pairKey'
 import { RemoveButton } from '../RemoveButton'
 import { RowText } from '../RowText'
 import type { Tile } from './Editor'
-import { words } from './words'
+
+const words = texts.kind.tiles
 
 type Props = {
   tile: Tile
@@ -27,7 +28,7 @@ type Props = {
 
 /** A tile: its words, how often it may be used, the gaps it is right in, and what each of those earns and says. */
 export function TileRow({ tile, n, gaps, rules, weighed, autoFocus, wrong, media, ...on }: Props) {
-  const name = words.tile(n)
+  const name = words.tile({ n })
   const own = rules.filter((rule) => rule.on[1] === tile.id)
   const gone = own.filter((rule) => !gaps.includes(rule.on[0]))
   const placed = own.some(isRight)
@@ -56,7 +57,7 @@ export function TileRow({ tile, n, gaps, rules, weighed, autoFocus, wrong, media
             <input
               type="checkbox"
               className="peer sr-only"
-              aria-label={words.right(name, i + 1)}
+              aria-label={words.right({ tile: name, gap: i + 1 })}
               checked={rightOf(rules, gap).includes(tile.id)}
               onChange={(event) => on.onRules(withPair(rules, gap, tile.id, event.target.checked), '')}
             />
@@ -70,7 +71,7 @@ export function TileRow({ tile, n, gaps, rules, weighed, autoFocus, wrong, media
             key={rule.id}
             type="button"
             className="min-h-7 rounded-ui border border-problem px-1.5 text-caption text-problem"
-            aria-label={texts.parts.remove(words.gone)}
+            aria-label={texts.parts.remove({ what: words.gone })}
             onClick={() =>
               on.onRules(
                 rules.filter((one) => one !== rule),
@@ -93,10 +94,10 @@ export function TileRow({ tile, n, gaps, rules, weighed, autoFocus, wrong, media
           .sort((a, b) => a - b)
           .map((times) => (
             <option key={times} value={times}>
-              {words.times(times)}
+              {words.times({ n: times })}
             </option>
           ))}
-        <option value="">{words.times(null)}</option>
+        <option value="">{words.anyTimes}</option>
       </select>
       <RemoveButton name={name} onClick={on.onRemove} />
       <ul className="flex w-full flex-col gap-0.5">

@@ -1,5 +1,5 @@
 import type { FieldChange } from '@/api/acts'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 /** What a field of a record is called. */
 export function fieldName(field: string): string {

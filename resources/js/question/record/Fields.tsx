@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Chip } from '@/ui/Chip'
 
 const quiet =
@@ -31,7 +31,7 @@ export function WordsField({
   return (
     <div className="flex flex-wrap items-center gap-1">
       {words.map((word) => (
-        <Chip key={word} {...(disabled ? {} : { onRemove: () => onRemove(word), removeName: texts.record.takeOff(word) })}>
+        <Chip key={word} {...(disabled ? {} : { onRemove: () => onRemove(word), removeName: texts.record.takeOff({ what: word }) })}>
           {word}
         </Chip>
       ))}
@@ -39,7 +39,7 @@ export function WordsField({
       {disabled ? null : (
         <>
           <input
-            aria-label={texts.record.add(label)}
+            aria-label={texts.record.add({ what: label })}
             placeholder={texts.record.typeToAdd}
             list={list}
             maxLength={100}
@@ -101,7 +101,10 @@ export function PathsField({
   return (
     <div className="flex flex-wrap items-center gap-1">
       {paths.map((path) => (
-        <Chip key={key(path)} {...(disabled ? {} : { onRemove: () => onRemove(path), removeName: texts.record.takeOff(key(path)) })}>
+        <Chip
+          key={key(path)}
+          {...(disabled ? {} : { onRemove: () => onRemove(path), removeName: texts.record.takeOff({ what: key(path) }) })}
+        >
           {key(path)}
         </Chip>
       ))}
@@ -110,7 +113,7 @@ export function PathsField({
         <input
           // biome-ignore lint/a11y/noAutofocus: it takes the place of the list that was just used
           autoFocus
-          aria-label={texts.record.newPath(label)}
+          aria-label={texts.record.newPath({ label })}
           placeholder={texts.record.newPathHint}
           maxLength={400}
           className={`${quiet} !w-56`}
@@ -125,7 +128,7 @@ export function PathsField({
         />
       ) : (
         <select
-          aria-label={texts.record.add(label)}
+          aria-label={texts.record.add({ what: label })}
           className={`${quiet} !w-40 text-quiet`}
           value=""
           onChange={(event) => {

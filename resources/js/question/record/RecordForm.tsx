@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 import type { Classification } from '@/api/actions'
 import { facetsQuery, type TreeNodeRow, treesQuery } from '@/api/queries'
 import type { RecordJson } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { ChoiceField, LineField, PathsField, WordsField } from './Fields'
 import { pathsOf } from './paths'
 

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { changesQuery } from '@/api/queries'
-import { texts } from '@/texts'
+import { moment } from '@/lib/format'
+import { texts } from '@/messages'
 import { Dialog } from '@/ui/Dialog'
 import { Waiting } from '@/ui/Message'
 import { fieldName, written } from './FieldChanges'
@@ -24,9 +25,9 @@ export function RecordChanges({ id }: { id: string }) {
       {changes.data.map((change, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: a log has no other identity
         <li key={i} className="border-hairline border-b py-2">
-          <p>{texts.record.changed(fieldName(change.field), written(change.before), written(change.after))}</p>
+          <p>{texts.record.changed({ field: fieldName(change.field), before: written(change.before), after: written(change.after) })}</p>
           <p className="text-caption text-quiet">
-            {change.person}, {texts.when(change.at)}
+            {change.person}, {moment(change.at)}
           </p>
         </li>
       ))}

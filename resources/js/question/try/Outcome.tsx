@@ -1,7 +1,9 @@
 import type { Presentation, QuestionJson, Result, ShownFeedback } from '@/api/question'
+import { decimal } from '@/lib/format'
+import { texts } from '@/messages'
 import { partView } from '@/parts'
-import { decimal, texts } from '@/texts'
 import { RichTree } from '@/ui/RichTree'
+import { traceWords } from './traceWords'
 
 const tones: Record<string, string> = { right: 'text-accent', partly: 'text-attention', wrong: 'text-problem' }
 
@@ -11,7 +13,8 @@ type Props = { result: Result; question: QuestionJson; shown: Presentation; fini
 export function Outcome({ result, question, shown, finished }: Props) {
   const now = (feedback: ShownFeedback[]) =>
     feedback.filter((said) => said.show === 'both' || said.show === (finished ? 'after' : 'during'))
-  const [score, of] = texts.try.of(decimal(result.score), decimal(result.max))
+  const score = decimal(result.score)
+  const of = texts.try.of({ max: Number(decimal(result.max)) })
   const several = result.parts.length > 1
   return (
     <section aria-label={texts.try.why} className="flex flex-col gap-2 border-hairline border-t pt-3">
@@ -44,7 +47,7 @@ function Steps({ steps, called }: { steps: Result['trace']; called?: (rule: stri
   return (
     <ul className="text-second">
       {steps
-        .map((step) => texts.trace[step.step]?.(named(step, called)) ?? step.step)
+        .map((step) => traceWords(named(step, called)) ?? step.step)
         .filter((said) => said !== '')
         .map((said, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: steps have no identity but their order
@@ -74,7 +77,10 @@ function ruleCalled(rule: string, id: string, question: QuestionJson, shown: Pre
   const view = part && partView(part.kind)
   const settings = shown.parts.find((one) => one.id === id)?.settings ?? {}
   const sign = view?.ruleSign?.(rules[at], settings)
-  return (rules[at] && view?.ruleNamed?.(rules[at], settings)) ?? (sign ? texts.parts.optionNamed(sign) : texts.parts.ruleNumber(at + 1))
+  return (
+    (rules[at] && view?.ruleNamed?.(rules[at], settings)) ??
+    (sign ? texts.parts.optionNamed({ sign }) : texts.parts.ruleNumber({ n: at + 1 }))
+  )
 }
 
 function named(step: Result['trace'][number], called?: (rule: string) => string): Result['trace'][number] {

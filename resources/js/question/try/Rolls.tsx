@@ -1,5 +1,5 @@
 import type { QuestionJson } from '@/api/question'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import type { Trying } from './useTry'
@@ -37,8 +37,8 @@ export function Rolls({ attempt, question, withSeed }: { attempt: Trying; questi
                 <dd>
                   {change
                     ? change.before === change.after
-                      ? texts.try.unchanged(value.written)
-                      : texts.try.changed(change.before, change.after)
+                      ? texts.try.unchanged({ value: value.written })
+                      : texts.try.changed({ before: change.before, after: change.after })
                     : value.written}
                 </dd>
               </div>

@@ -1,9 +1,10 @@
 import { useState } from 'react'
 import type { QuestionJson, Specimen } from '@/api/question'
+import { triesLeft } from '@/lib/phrases'
+import { texts } from '@/messages'
 import { partView } from '@/parts'
 import { PickUp } from '@/parts/PickUp'
 import { StimulusText } from '@/question/StimulusText'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { htmlTree } from '@/ui/htmlTree'
 import { Message, Waiting } from '@/ui/Message'
@@ -104,7 +105,7 @@ export function TryPane({ question, bank, showKey, onSpecimen, bench, now }: Pro
             </Button>
           )}
           {!attempt.finished && attempt.hints < hints.length ? (
-            <Button onClick={attempt.hint}>{texts.try.hint(hints.length - attempt.hints)}</Button>
+            <Button onClick={attempt.hint}>{texts.try.hint({ left: hints.length - attempt.hints })}</Button>
           ) : null}
           {attempt.finished ? null : <Button onClick={attempt.finish}>{texts.try.finish}</Button>}
           {attempt.finished || result ? <Button onClick={attempt.fresh}>{texts.try.fresh}</Button> : null}
@@ -121,7 +122,7 @@ export function TryPane({ question, bank, showKey, onSpecimen, bench, now }: Pro
         </div>
       ) : null}
       {attempt.allowed !== null && !attempt.finished ? (
-        <p className="text-caption text-second">{texts.try.tries(attempt.wrong, attempt.allowed)}</p>
+        <p className="text-caption text-second">{triesLeft(attempt.wrong, attempt.allowed)}</p>
       ) : null}
       {attempt.checking.isError ? <Message look="problem">{attempt.checking.error.message}</Message> : null}
       <div aria-live="polite">

@@ -3,8 +3,8 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { joinJudged } from '@/api/actions'
 import type { QuestionJson } from '@/api/question'
+import { texts } from '@/messages'
 import { Losses } from '@/question/Losses'
-import { texts } from '@/texts'
 import { useToast } from '@/ui/Toasts'
 
 /** True–false questions of the tray as one list of statements, opened on the desk as a new question of a bank. */
@@ -13,11 +13,11 @@ export function JoinJudged({ questions, bank, className }: { questions: string[]
   const navigate = useNavigate()
   const [asked, setAsked] = useState<{ question: QuestionJson; losses: string[] } | null>(null)
   const write = (question: QuestionJson) =>
-    navigate(`/banks/${bank}/write`, { state: { question, note: texts.tray.joined(questions.length) } })
+    navigate(`/banks/${bank}/write`, { state: { question, note: texts.tray.joined({ n: questions.length }) } })
   const join = useMutation({
     mutationFn: () => joinJudged(questions),
     onSuccess: (made) => (made.losses.length > 0 ? setAsked(made) : write(made.question)),
-    onError: (problem) => tell({ text: texts.tray.notTrueFalse(problem.message), look: 'problem' }),
+    onError: (problem) => tell({ text: texts.tray.notTrueFalse({ why: problem.message }), look: 'problem' }),
   })
   return (
     <>

@@ -5,7 +5,7 @@ import { assessmentQuery, makeAssessment } from '@/api/assembly'
 import { ApiProblem } from '@/api/client'
 import { banksQuery } from '@/api/queries'
 import type { Bank } from '@/api/schema'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { useToast } from '@/ui/Toasts'
@@ -21,7 +21,7 @@ export function NewAssessment({ questions, like, onClose }: Props) {
   const navigate = useNavigate()
   const tell = useToast()
   const banks = writable(useQuery(banksQuery).data ?? [])
-  const [title, setTitle] = useState(like ? texts.assembly.copyOf(like.title) : '')
+  const [title, setTitle] = useState(like ? texts.assembly.copyOf({ title: like.title }) : '')
   const [bank, setBank] = useState(like?.bank ?? '')
   const [key] = useState(() => crypto.randomUUID())
   // Preselect the bank used last or one of one's own, never a shared one.
@@ -43,7 +43,7 @@ export function NewAssessment({ questions, like, onClose }: Props) {
       client.invalidateQueries({ queryKey: ['assessments'] })
       setAtHand(made.id)
       localStorage.setItem('assessments-in', made.bank.slug)
-      tell({ text: texts.assembly.made(made.title) })
+      tell({ text: texts.assembly.made({ title: made.title }) })
       onClose()
       navigate(`/assessments/${made.id}`)
     },
@@ -53,7 +53,7 @@ export function NewAssessment({ questions, like, onClose }: Props) {
     <FormDialog
       onClose={onClose}
       title={like ? texts.assembly.duplicate : texts.assembly.make}
-      {...(questions ? { about: texts.assembly.count(questions.length) } : {})}
+      {...(questions ? { about: texts.assembly.count({ n: questions.length }) } : {})}
       go={texts.assembly.makeGo}
       disabled={make.isPending}
       onSubmit={() => make.mutate()}

@@ -8,8 +8,9 @@ import { BinMany } from '@/bulk/BinMany'
 import { ChangeMany } from '@/bulk/ChangeMany'
 import { PlaceMany } from '@/bulk/PlaceMany'
 import { ReplaceMany } from '@/bulk/ReplaceMany'
+import { texts } from '@/messages'
 import { partView } from '@/parts'
-import { texts } from '@/texts'
+import { kindNames } from '@/parts/words'
 import { Menu } from '@/ui/Menu'
 import { useToast } from '@/ui/Toasts'
 import { JoinJudged } from './JoinJudged'
@@ -50,7 +51,7 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
   const points = tray.rows.reduce((sum, row) => sum + row.points, 0)
   const kinds = new Map<string, number>()
   for (const row of tray.rows) for (const kind of row.kinds) kinds.set(kind, (kinds.get(kind) ?? 0) + 1)
-  const title = all ? texts.bank.allMatching(scope?.found ?? 0) : texts.tray.holds(n)
+  const title = all ? texts.bank.allMatching({ n: scope?.found ?? 0 }) : texts.tray.holds({ n })
   const banks = [...new Map(tray.rows.filter((row) => row.may_write).map((row) => [row.bank, row.bank_name]))]
   const begin = (what: What, slug: string) => {
     // Placing takes whatever lies in the tray; all else is done where a question lives.
@@ -118,7 +119,7 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
     const before = tray.rows
     tray.remove(tray.ids)
     scope?.onNotAll()
-    tell({ text: texts.tray.emptied(before.length), undo: () => tray.add(before) })
+    tell({ text: texts.tray.emptied({ n: before.length }), undo: () => tray.add(before) })
   }
   return (
     <section aria-label={texts.tray.title} className="flex min-h-12 flex-none flex-wrap items-center gap-3 bg-bar px-4 py-1.5 text-on-bar">
@@ -126,20 +127,20 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
         <strong>{title}</strong>{' '}
         {all ? null : (
           <span>
-            · {texts.points(points)} · {[...kinds].map(([kind, times]) => `${times} ${texts.kinds[kind] ?? kind}`).join(', ')}
+            · {texts.points({ n: points })} · {[...kinds].map(([kind, times]) => `${times} ${kindNames[kind] ?? kind}`).join(', ')}
           </span>
         )}
       </p>
       {scope && !all && scope.found > n ? (
         <button type="button" className="min-h-8 underline" onClick={scope.onAll}>
-          {texts.bank.selectAll(scope.found)}
+          {texts.bank.selectAll({ n: scope.found })}
         </button>
       ) : null}
       {all ? null : (
         <>
           {hand ? (
             <button type="button" className={button} onClick={() => add.mutate({ id: hand.id, questions: tray.ids })}>
-              {texts.tray.addTo(hand.title)}
+              {texts.tray.addTo({ title: hand.title })}
             </button>
           ) : null}
           <AddMenu atHand={hand?.id} onAdd={(id) => add.mutate({ id, questions: tray.ids })} onNew={() => setMaking(true)} />

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { type Assessment, addToAssessment, assessmentQuery } from '@/api/assembly'
 import { questionsOf } from '@/lib/assessment'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
 import { setAtHand } from './useAtHand'
 
@@ -30,7 +30,10 @@ export function useAddTo() {
       client.invalidateQueries({ queryKey: ['assessments'] })
       client.invalidateQueries({ queryKey: ['question'] })
       setAtHand(now.id)
-      tell({ text: texts.tray.added(added, now.title), link: { title: texts.bank.open, go: () => navigate(`/assessments/${now.id}`) } })
+      tell({
+        text: texts.tray.added({ n: added, title: now.title }),
+        link: { title: texts.bank.open, go: () => navigate(`/assessments/${now.id}`) },
+      })
     },
     onError: (problem) => tell({ text: problem.message, look: 'problem' }),
   })

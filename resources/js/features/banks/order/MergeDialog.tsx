@@ -3,7 +3,7 @@ import type { TreeName } from '@/api/actions'
 import { mergeNodes } from '@/api/order'
 import { MaybeFollow } from '@/bulk/MaybeFollow'
 import { useMany } from '@/bulk/useMany'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import type { TreeItem } from '@/ui/Tree'
@@ -39,10 +39,10 @@ export function MergeDialog({
   const [into, setInto] = useState(() => others.find((one) => bare(one.item.name) === bare(item.name))?.item.id ?? '')
   const many = useMany(() => mergeNodes(slug, kind, item.id, into), onClose)
   return (
-    <MaybeFollow act={many.act} title={words.mergeTitle(item.name)} onClose={onClose}>
+    <MaybeFollow act={many.act} title={words.mergeTitle({ name: item.name })} onClose={onClose}>
       <FormDialog
         onClose={onClose}
-        title={words.mergeTitle(item.name)}
+        title={words.mergeTitle({ name: item.name })}
         about={words.mergeAbout}
         go={words.mergeGo}
         disabled={many.pending || into === ''}
@@ -59,7 +59,7 @@ export function MergeDialog({
             ))}
           </Field.Choice>
         </Field.Root>
-        <p>{words.count(item.count ?? 0)}</p>
+        <p>{words.count({ count: item.count ?? 0 })}</p>
       </FormDialog>
     </MaybeFollow>
   )

@@ -1,5 +1,6 @@
 import { type DragEvent, type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
-import { texts } from '@/texts'
+import { number } from '@/lib/format'
+import { texts } from '@/messages'
 import { shownItems } from '@/ui/shownItems'
 import type { TreeItem } from '@/ui/Tree'
 import { Twisty } from '@/ui/Twisty'
@@ -124,7 +125,7 @@ export function OrderTree({ label, items, more, held, onHold, onPut, onRename, o
           aria-label={[
             item.name,
             ...(canTake(item) ? [words.before, words.after, words.inside] : []), // WCAG 2.5.3: the name contains the visible text
-            words.count(item.count ?? 0),
+            words.count({ count: item.count ?? 0 }),
           ].join(', ')}
           tabIndex={item.id === current ? 0 : -1}
           onFocus={() => setAt(item.id)}
@@ -143,7 +144,7 @@ export function OrderTree({ label, items, more, held, onHold, onPut, onRename, o
             </span>
           ) : (
             <>
-              <span className="text-caption text-quiet">{(item.count ?? 0).toLocaleString('en-GB')}</span>
+              <span className="text-caption text-quiet">{number(item.count ?? 0)}</span>
               {more(item, item.id === current ? 0 : -1)}
             </>
           )}

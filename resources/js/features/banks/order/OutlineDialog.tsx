@@ -3,7 +3,7 @@ import { useState } from 'react'
 import type { TreeName } from '@/api/actions'
 import { outline } from '@/api/order'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { control, Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { Message } from '@/ui/Message'
@@ -33,7 +33,7 @@ export function OutlineDialog({ slug, kind, items, below, onClose }: Props) {
     mutationFn: () => outline(slug, kind, text, parent === '' ? null : parent, true),
     onSuccess: ({ done }) => {
       client.invalidateQueries({ queryKey: ['bank', slug] })
-      tell({ text: words.outlineDone(done?.made ?? 0, done?.there ?? 0) })
+      tell({ text: words.outlineDone({ made: done?.made ?? 0, there: done?.there ?? 0 }) })
       onClose()
     },
   })
@@ -42,7 +42,7 @@ export function OutlineDialog({ slug, kind, items, below, onClose }: Props) {
     <FormDialog
       wide
       onClose={onClose}
-      title={words.outlineTitle(kind)}
+      title={words.outlineTitle({ kind })}
       about={words.outlineAbout}
       go={words.outlineGo}
       disabled={make.isPending || lines.length === 0}
@@ -69,7 +69,7 @@ export function OutlineDialog({ slug, kind, items, below, onClose }: Props) {
       <div className="min-w-0">
         {problem ? <Message look="problem">{problem.message}</Message> : null}
         <p role="status" className="pb-2 font-semibold">
-          {words.outlineFound(lines.length)}
+          {words.outlineFound({ count: lines.length })}
         </p>
         <ul className="max-h-72 overflow-y-auto">
           {lines.map((line, i) => (

@@ -7,7 +7,8 @@ import { type TagRow, tagsQuery } from '@/api/order'
 import { facetsQuery } from '@/api/queries'
 import { MaybeFollow } from '@/bulk/MaybeFollow'
 import { useMany } from '@/bulk/useMany'
-import { texts } from '@/texts'
+import { number } from '@/lib/format'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { control, Field } from '@/ui/Field'
@@ -28,8 +29,8 @@ export function TagsTab({ slug }: { slug: string }) {
       <div className="flex flex-wrap items-center gap-3">
         <p className="min-w-60 flex-1 text-second">{words.about.tags}</p>
         <input
-          aria-label={words.find('tags')}
-          placeholder={words.find('tags')}
+          aria-label={words.find({ kind: 'tags' })}
+          placeholder={words.find({ kind: 'tags' })}
           className={`${control} w-64`}
           value={find}
           onChange={(event) => setFind(event.target.value)}
@@ -44,11 +45,11 @@ export function TagsTab({ slug }: { slug: string }) {
             </Link>
           }
         >
-          {words.missing.tags(none)}
+          {words.missing.tags({ count: none })}
         </Message>
       ) : null}
       <Asked query={tags} />
-      {tags.data && rows.length === 0 ? <Nothing title={find === '' ? words.none('tags') : words.noneFound} /> : null}
+      {tags.data && rows.length === 0 ? <Nothing title={find === '' ? words.none({ kind: 'tags' }) : words.noneFound} /> : null}
       <ul>
         {rows.map((row) => (
           <li key={row.tag} className="flex min-h-8 items-center gap-3 border-hairline border-b hover:bg-paper">
@@ -58,12 +59,12 @@ export function TagsTab({ slug }: { slug: string }) {
             >
               {row.tag}
             </Link>
-            <span className="text-caption text-quiet">{row.count.toLocaleString('en-GB')}</span>
+            <span className="text-caption text-quiet">{number(row.count)}</span>
             <Button
               look="quiet"
               className="!px-1.5"
-              aria-label={words.renameTag(row.tag)}
-              title={words.renameTag(row.tag)}
+              aria-label={words.renameTag({ name: row.tag })}
+              title={words.renameTag({ name: row.tag })}
               onClick={() => setDoing({ tag: row, what: 'rename' })}
             >
               <Pencil size={14} aria-hidden="true" />
@@ -71,8 +72,8 @@ export function TagsTab({ slug }: { slug: string }) {
             <Button
               look="quiet"
               className="!px-1.5"
-              aria-label={words.removeTag(row.tag)}
-              title={words.removeTag(row.tag)}
+              aria-label={words.removeTag({ name: row.tag })}
+              title={words.removeTag({ name: row.tag })}
               onClick={() => setDoing({ tag: row, what: 'remove' })}
             >
               <Trash2 size={14} aria-hidden="true" />
@@ -92,14 +93,14 @@ function TagDialog({ slug, tag, what, known, onClose }: DialogProps) {
   const target = { filter: new URLSearchParams({ tag: tag.tag }).toString() }
   const add = what === 'rename' ? [name.trim()] : []
   const many = useMany(() => changeMany(slug, target, { record: { tags: { add, remove: [tag.tag] } } }), onClose)
-  const title = what === 'rename' ? words.renameTag(tag.tag) : words.removeTagTitle(tag.tag, tag.count)
+  const title = what === 'rename' ? words.renameTag({ name: tag.tag }) : words.removeTagTitle({ name: tag.tag, count: tag.count })
   return (
     <MaybeFollow act={many.act} title={title} onClose={onClose}>
       <FormDialog
         onClose={onClose}
         title={title}
         about={what === 'rename' ? words.renameTagAbout : undefined}
-        go={what === 'rename' ? words.rename : words.removeTag(tag.tag)}
+        go={what === 'rename' ? words.rename : words.removeTag({ name: tag.tag })}
         disabled={many.pending || (what === 'rename' && (name.trim() === '' || name.trim() === tag.tag))}
         onSubmit={many.begin}
       >
@@ -116,7 +117,7 @@ function TagDialog({ slug, tag, what, known, onClose }: DialogProps) {
             <option key={one.tag} value={one.tag} />
           ))}
         </datalist>
-        <p>{words.count(tag.count)}</p>
+        <p>{words.count({ count: tag.count })}</p>
       </FormDialog>
     </MaybeFollow>
   )

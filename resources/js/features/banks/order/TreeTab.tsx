@@ -5,7 +5,7 @@ import type { TreeName } from '@/api/actions'
 import { moveNode } from '@/api/order'
 import { facetsQuery, treesQuery } from '@/api/queries'
 import { useTreeDialogs } from '@/features/banks/TreeDialogs'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
@@ -59,7 +59,7 @@ export function TreeTab({ slug, kind, about }: { slug: string; kind: TreeName; a
       if (spot.by_name) tell({ text: words.sorted })
       else if (item && item.parent !== spot.parent)
         tell({
-          text: texts.tree.moved(item.name, items.find((one) => one.id === spot.parent)?.name ?? texts.tree.top),
+          text: texts.tree.moved({ name: item.name, where: items.find((one) => one.id === spot.parent)?.name ?? texts.tree.top }),
           undo: () => move.mutate(before),
         })
     },
@@ -84,11 +84,11 @@ export function TreeTab({ slug, kind, about }: { slug: string; kind: TreeName; a
             </Link>
           }
         >
-          {words.missing[kind](none)}
+          {words.missing[kind]({ count: none })}
         </Message>
       ) : null}
       <Asked query={trees} />
-      {trees.data && items.length === 0 ? <Nothing title={words.none(kind)} /> : null}
+      {trees.data && items.length === 0 ? <Nothing title={words.none({ kind })} /> : null}
       {items.length > 0 ? (
         <>
           <p className="text-caption text-quiet">{words.howTo}</p>
@@ -112,12 +112,12 @@ export function TreeTab({ slug, kind, about }: { slug: string; kind: TreeName; a
                   </>
                 }
               >
-                {words.holding(holding.name)}
+                {words.holding({ name: holding.name })}
               </Message>
             ) : null}
           </div>
           <OrderTree
-            label={words.tree(kind)}
+            label={words.tree({ kind })}
             items={items}
             held={held}
             onHold={setHeld}
@@ -126,7 +126,7 @@ export function TreeTab({ slug, kind, about }: { slug: string; kind: TreeName; a
             onMerge={setMerging}
             onRemove={(item) => dialogs.ask({ what: 'remove', item })}
             more={(item, tabIndex) => (
-              <Menu.Root align="end" button={<MoreButton tabIndex={tabIndex} name={texts.tree.what(item.name)} />}>
+              <Menu.Root align="end" button={<MoreButton tabIndex={tabIndex} name={texts.tree.what({ name: item.name })} />}>
                 <Menu.Item onSelect={() => show(item)}>{words.show}</Menu.Item>
                 <Menu.Item onSelect={() => setShown(item)}>{words.uses}</Menu.Item>
                 <Menu.Line />

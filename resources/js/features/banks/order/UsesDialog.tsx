@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import type { TreeName } from '@/api/actions'
 import { type NodeUses, usesQuery } from '@/api/order'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Dialog } from '@/ui/Dialog'
 import type { TreeItem } from '@/ui/Tree'
@@ -13,7 +13,7 @@ const words = texts.order
 export function UsesDialog({ slug, kind, item, onClose }: { slug: string; kind: TreeName; item: TreeItem; onClose: () => void }) {
   const uses = useQuery(usesQuery(slug, kind, item.id))
   return (
-    <Dialog open onClose={onClose} title={words.usesOf(item.name)} closeName={texts.frame.close}>
+    <Dialog open onClose={onClose} title={words.usesOf({ name: item.name })} closeName={texts.frame.close}>
       <Asked query={uses} />
       {uses.data ? <UsesList slug={slug} kind={kind} item={item} uses={uses.data} /> : null}
     </Dialog>
@@ -35,13 +35,15 @@ export function UsesList({ slug, kind, item, uses }: { slug: string; kind: TreeN
             >
               {bank.name}
             </Link>
-            <span className="text-second">{words.usesHere(bank.here, bank.below)}</span>
+            <span className="text-second">
+              {bank.here === bank.below ? words.count({ count: bank.below }) : words.usesHere({ here: bank.here, below: bank.below })}
+            </span>
           </li>
         ))}
       </ul>
-      {uses.others > 0 ? <p className="text-second">{words.usesOthers(uses.others)}</p> : null}
-      {uses.stimuli > 0 ? <p className="text-second">{words.usesStimuli(uses.stimuli)}</p> : null}
-      {uses.searches > 0 ? <p className="text-second">{words.usesSearches(uses.searches)}</p> : null}
+      {uses.others > 0 ? <p className="text-second">{words.usesOthers({ count: uses.others })}</p> : null}
+      {uses.stimuli > 0 ? <p className="text-second">{words.usesStimuli({ count: uses.stimuli })}</p> : null}
+      {uses.searches > 0 ? <p className="text-second">{words.usesSearches({ count: uses.searches })}</p> : null}
     </div>
   )
 }

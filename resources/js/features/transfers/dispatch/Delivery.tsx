@@ -1,7 +1,8 @@
 import { useMutation } from '@tanstack/react-query'
 import { type DispatchBody, deliver } from '@/api/dispatches'
-import { texts } from '@/texts'
-import { rounded } from '@/texts/rounded'
+import { rounded } from '@/lib/format'
+import { differences } from '@/lib/phrases'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Message } from '@/ui/Message'
 
@@ -21,8 +22,8 @@ export function Delivery({ id, body }: { id: string; body: Partial<DispatchBody>
         [words.totals.points ?? '', body.points ?? 0, there.points],
         [words.totals.media ?? '', body.media ?? 0, there.media],
         ...(body.tests ?? []).flatMap((test, i): [string, number, number][] => [
-          [words.testOf(test.title), test.questions, there.tests[i]?.questions ?? 0],
-          [words.drawsOf(test.title), test.draws, there.tests[i]?.draws ?? 0],
+          [words.testOf({ title: test.title }), test.questions, there.tests[i]?.questions ?? 0],
+          [words.drawsOf({ title: test.title }), test.draws, there.tests[i]?.draws ?? 0],
         ]),
       ]
     : []
@@ -68,7 +69,7 @@ export function Delivery({ id, body }: { id: string; body: Partial<DispatchBody>
               ))}
             </tbody>
           </table>
-          {agree ? null : <p>{words.differs(rows.filter(([, sent, counted]) => Math.abs(sent - counted) >= 0.001))}</p>}
+          {agree ? null : <p>{differences(rows.filter(([, sent, counted]) => Math.abs(sent - counted) >= 0.001))}</p>}
           {there.left.map((one) => (
             <p key={`${one.title} ${one.why}`} className="text-second">
               {one.title}: {one.why}

@@ -1,5 +1,7 @@
 import type { DispatchBody } from '@/api/dispatches'
-import { texts } from '@/texts'
+import { fileSize, moment } from '@/lib/format'
+import { exportHolds } from '@/lib/phrases'
+import { texts } from '@/messages'
 import { Message } from '@/ui/Message'
 
 const words = texts.dispatch
@@ -20,7 +22,7 @@ export function DispatchReport({ title, at, body }: { title: string; at: string;
           {one.message}
         </li>
       ))}
-      {all > some.length ? <li>{words.more(all - some.length)}</li> : null}
+      {all > some.length ? <li>{words.more({ n: all - some.length })}</li> : null}
     </ul>
   )
   return (
@@ -28,19 +30,19 @@ export function DispatchReport({ title, at, body }: { title: string; at: string;
       <header>
         <h2 className="text-title font-semibold">{title}</h2>
         <p className="text-second">
-          {words.formats[body.format ?? ''] ?? body.format}, {words.holds(body)}, {texts.intake.size(body.bytes ?? 0)}, {texts.when(at)}
+          {words.formats[body.format ?? ''] ?? body.format}, {exportHolds(body)}, {fileSize(body.bytes ?? 0)}, {moment(at)}
         </p>
       </header>
       {lost === 0 ? <Message look="done">{words.noLosses}</Message> : null}
       {lost > 0 ? (
-        <section aria-label={words.losses(lost)}>
-          <h3 className="mb-1 font-semibold text-attention">{words.losses(lost)}</h3>
+        <section aria-label={words.losses({ n: lost })}>
+          <h3 className="mb-1 font-semibold text-attention">{words.losses({ n: lost })}</h3>
           {list(losses, lost)}
         </section>
       ) : null}
       {notes.length > 0 ? (
-        <section aria-label={words.notes(body.counts?.note ?? 0)}>
-          <h3 className="mb-1 font-semibold text-information">{words.notes(body.counts?.note ?? 0)}</h3>
+        <section aria-label={words.notes({ n: body.counts?.note ?? 0 })}>
+          <h3 className="mb-1 font-semibold text-information">{words.notes({ n: body.counts?.note ?? 0 })}</h3>
           {list(notes, body.counts?.note ?? 0)}
         </section>
       ) : null}

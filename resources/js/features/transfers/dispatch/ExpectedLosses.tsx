@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { lossesQuery, type What } from '@/api/dispatches'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Message } from '@/ui/Message'
 
 const words = texts.dispatch
@@ -15,7 +15,7 @@ export function ExpectedLosses({ what, format, along }: { what: What; format: st
   return (
     <section aria-label={words.expected}>
       <h2 className="mb-1 font-semibold">{words.expected}</h2>
-      {checked < of ? <p className="mb-1 text-second">{words.checkedFirst(checked, of)}</p> : null}
+      {checked < of ? <p className="mb-1 text-second">{words.checkedFirst({ n: checked, of })}</p> : null}
       {losses.length === 0 ? <p className="text-second">{words.noneExpected}</p> : null}
       <ul className="flex flex-col gap-1.5">
         {losses.map((loss) => (
@@ -25,7 +25,7 @@ export function ExpectedLosses({ what, format, along }: { what: What; format: st
             ) : (
               <details>
                 <summary className="cursor-pointer">
-                  {loss.message} <span className="text-second">({words.lossIn(loss.count)})</span>
+                  {loss.message} <span className="text-second">({words.lossIn({ n: loss.count })})</span>
                 </summary>
                 <ul className="list-disc pl-8">
                   {loss.questions.map((one, i) => (
@@ -36,7 +36,7 @@ export function ExpectedLosses({ what, format, along }: { what: What; format: st
                       </Link>
                     </li>
                   ))}
-                  {loss.count > loss.questions.length ? <li>{words.more(loss.count - loss.questions.length)}</li> : null}
+                  {loss.count > loss.questions.length ? <li>{words.more({ n: loss.count - loss.questions.length })}</li> : null}
                 </ul>
               </details>
             )}

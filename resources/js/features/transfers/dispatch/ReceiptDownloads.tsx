@@ -1,4 +1,4 @@
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 /** The receipt as a table for people and as JSON for programs. */
 export function ReceiptDownloads({ id }: { id: string }) {

@@ -1,12 +1,12 @@
 import type { Duplicate, Staged } from '@/api/intakes'
+import { texts } from '@/messages'
 import { TryPane } from '@/question/try/TryPane'
-import { texts } from '@/texts'
 import { Dialog } from '@/ui/Dialog'
 import { MediaFrom } from '@/ui/media'
 
 /** The two side by side, each with its key. */
 export function Compare({ staged, twin, slug, onClose }: { staged: Staged; twin: Duplicate; slug: string; onClose: () => void }) {
-  const there = twin.number === null ? texts.intake.asThere : texts.intake.twin(twin.number)
+  const there = twin.number === null ? texts.intake.asThere : texts.intake.twin({ n: twin.number })
   return (
     <Dialog
       open

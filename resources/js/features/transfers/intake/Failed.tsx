@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router'
 import type { Intake } from '@/api/intakes'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Message } from '@/ui/Message'
 import { NoticeList } from './NoticeList'

@@ -1,7 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { stagedQuery } from '@/api/intakes'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 
 /** The questions an intake brought in or replaced, each with its way there. */
 export function MadeList({ intake, way }: { intake: string; way: 'added' | 'replaced' }) {
@@ -15,7 +15,7 @@ export function MadeList({ intake, way }: { intake: string; way: 'added' | 'repl
       <ol className="columns-2 gap-8 max-md:columns-1">
         {rows.map((row) => (
           <li key={row.id} className="truncate">
-            <span className="text-quiet tabular-nums">{texts.intake.number(row.number)}</span>{' '}
+            <span className="text-quiet tabular-nums">{texts.intake.number({ n: row.number })}</span>{' '}
             {row.question_id ? (
               <Link className="text-accent hover:underline" to={`/questions/${row.question_id}`}>
                 {row.title}
@@ -26,7 +26,7 @@ export function MadeList({ intake, way }: { intake: string; way: 'added' | 'repl
           </li>
         ))}
       </ol>
-      {found > rows.length ? <p className="text-quiet">{texts.intake.moreMade(found - rows.length)}</p> : null}
+      {found > rows.length ? <p className="text-quiet">{texts.intake.moreMade({ n: found - rows.length })}</p> : null}
     </section>
   )
 }

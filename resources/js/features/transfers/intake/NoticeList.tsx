@@ -1,5 +1,6 @@
 import type { Notice } from '@/api/intakes'
-import { texts } from '@/texts'
+import { placeInFile } from '@/lib/phrases'
+import { texts } from '@/messages'
 
 const tones = { problem: 'text-problem', loss: 'text-attention', note: 'text-information' }
 
@@ -18,7 +19,7 @@ export function NoticeList({ notices }: { notices: Notice[] }) {
               {some.map((one, i) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: the same may be said twice
                 <li key={i}>
-                  {one.message} <span className="text-caption text-quiet">{texts.intake.line(one.file, one.line)}</span>
+                  {one.message} <span className="text-caption text-quiet">{placeInFile(one.file, one.line)}</span>
                 </li>
               ))}
             </ul>

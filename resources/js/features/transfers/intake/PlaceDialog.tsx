@@ -2,8 +2,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { type Intake, intakeQuery, placeIntake } from '@/api/intakes'
 import { banksQuery } from '@/api/queries'
+import { texts } from '@/messages'
 import { useKnown } from '@/question/record/RecordForm'
-import { texts } from '@/texts'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 
@@ -120,7 +120,7 @@ export function PlaceDialog({ intake, onClose }: { intake: Intake; onClose: () =
             {intake.groups.map((group) => (
               <div key={group.id} className="flex items-center gap-2 px-2 py-0.5" style={{ paddingLeft: `${0.5 + group.depth * 1.25}rem` }}>
                 <input
-                  aria-label={texts.intake.groupName(group.title)}
+                  aria-label={texts.intake.groupName({ title: group.title || texts.intake.untitledGroup })}
                   placeholder={group.title || texts.intake.groupKinds[group.kind]}
                   value={names[group.id] ?? ''}
                   maxLength={200}
@@ -129,7 +129,7 @@ export function PlaceDialog({ intake, onClose }: { intake: Intake; onClose: () =
                   className="min-w-0 flex-1 rounded-ui border border-transparent bg-transparent px-1 py-0.5 hover:border-edge focus:bg-paper"
                 />
                 <span className="flex-none text-caption text-quiet">
-                  {texts.intake.groupKinds[group.kind] ?? group.kind}, {texts.banks.count(group.questions)}
+                  {texts.intake.groupKinds[group.kind] ?? group.kind}, {texts.banks.count({ n: group.questions })}
                 </span>
               </div>
             ))}

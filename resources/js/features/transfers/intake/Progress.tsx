@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { commitIntake, dropIntake, type Intake } from '@/api/intakes'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Message } from '@/ui/Message'
 
@@ -19,7 +19,7 @@ export function Progress({ intake }: { intake: Intake }) {
     <div className="mx-auto flex max-w-140 flex-col gap-4 p-8">
       <h2 className="text-title font-semibold">{title}</h2>
       <progress aria-label={title} value={percent} max={100} className="h-3 w-full" />
-      <p role="status">{reading ? texts.intake.found(intake.found, percent) : texts.intake.settled(done, all)}</p>
+      <p role="status">{reading ? texts.intake.found({ n: intake.found, percent }) : texts.intake.settled({ n: done, all })}</p>
       {intake.problem ? (
         <Message look="problem" actions={<Button onClick={() => goOn.mutate()}>{texts.intake.goOn}</Button>}>
           {intake.problem}

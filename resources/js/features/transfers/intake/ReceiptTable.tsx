@@ -1,5 +1,7 @@
 import type { ReceiptBody, Severity } from '@/api/intakes'
-import { texts } from '@/texts'
+import { fileSize } from '@/lib/format'
+import { texts } from '@/messages'
+import { kindNames } from '@/parts/words'
 
 /** What was given against what came of it. */
 export function ReceiptTable({ body }: { body: ReceiptBody }) {
@@ -7,7 +9,7 @@ export function ReceiptTable({ body }: { body: ReceiptBody }) {
   const named = (kind: string) =>
     kind
       .split('+')
-      .map((one) => (one === '' ? texts.intake.noPart : (texts.kinds[one] ?? one)))
+      .map((one) => (one === '' ? texts.intake.noPart : (kindNames[one] ?? one)))
       .join(' and ')
   const row = (title: string, source: string | number, result: string | number, sub = false) => (
     <tr key={title} className="border-hairline border-b">
@@ -39,7 +41,11 @@ export function ReceiptTable({ body }: { body: ReceiptBody }) {
             body[thing] > 0 ? row(texts.intake.things[thing] ?? '', body[thing], '') : null,
           )}
           {body.groups > 0
-            ? row(texts.intake.things.groups ?? '', body.groups, body.result.folders ? texts.intake.foldersMade(body.result.folders) : '')
+            ? row(
+                texts.intake.things.groups ?? '',
+                body.groups,
+                body.result.folders ? texts.intake.foldersMade({ n: body.result.folders }) : '',
+              )
             : null}
           {(['assessments', 'draws'] as const).map((thing) =>
             (body[thing] ?? 0) > 0 ? row(texts.intake.things[thing] ?? '', body[thing] ?? 0, body.result[thing] ?? '') : null,
@@ -53,7 +59,7 @@ export function ReceiptTable({ body }: { body: ReceiptBody }) {
         {body.files.map((file, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the same file may be given twice
           <li key={i}>
-            {file.name}: {texts.banks.count(file.questions)}, {texts.intake.size(file.bytes)}
+            {file.name}: {texts.banks.count({ n: file.questions })}, {fileSize(file.bytes)}
             {file.problem ? <span className="text-problem"> {file.problem}</span> : null}
           </li>
         ))}

@@ -2,11 +2,13 @@ import { useInfiniteQuery, useMutation, useQueryClient } from '@tanstack/react-q
 import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { commitIntake, dropIntake, type Intake, intakeQuery, stagedQuery } from '@/api/intakes'
+import { moment } from '@/lib/format'
+import { importEffects, makesAssessments } from '@/lib/phrases'
 import { useAddress } from '@/lib/useAddress'
 import { useSelection } from '@/lib/useSelection'
 import { useWide } from '@/lib/useWide'
+import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { single, useCommands } from '@/ui/commands'
 import { Dialog } from '@/ui/Dialog'
@@ -56,7 +58,7 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
   const discard = useMutation({
     mutationFn: () => dropIntake(intake.id),
     onSuccess: () => {
-      tell({ text: texts.intake.discarded(intake.title) })
+      tell({ text: texts.intake.discarded({ title: intake.title }) })
       client.invalidateQueries({ queryKey: ['transfers'] })
       navigate('/transfers')
     },
@@ -120,19 +122,21 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
     <Shell
       title={intake.title}
       crumbs={crumbs}
-      aside={texts.intake.after(intake.coming)}
+      aside={importEffects(intake.coming)}
       search={{ label: texts.intake.search, value: address.get('words') ?? '', onChange: (words) => set('words', words) }}
       actions={
         <>
           <Menu.Root align="end" button={<Button>{texts.bank.more}</Button>}>
             {intake.receipts.map((receipt) => (
               <Menu.Item key={receipt.id} onSelect={() => navigate(`/receipts/${receipt.id}`)}>
-                {texts.intake.receipt}: {texts.intake.receiptOf[receipt.kind]}, {texts.when(receipt.created_at)}
+                {texts.intake.receipt}: {texts.intake.receiptOf[receipt.kind]}, {moment(receipt.created_at)}
               </Menu.Item>
             ))}
             <Menu.Item onSelect={() => setDiscarding(true)}>{texts.intake.discard} …</Menu.Item>
           </Menu.Root>
-          <Button onClick={() => setPlacing(true)}>{placed ? texts.intake.placeAt(placePath(intake)) : texts.intake.place}</Button>
+          <Button onClick={() => setPlacing(true)}>
+            {placed ? texts.intake.placeAt({ path: placePath(intake) }) : texts.intake.place}
+          </Button>
           <Button
             look="primary"
             aria-disabled={commit.isPending}
@@ -142,7 +146,7 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
               else if (!commit.isPending) commit.mutate()
             }}
           >
-            {texts.intake.bringIn(coming)}
+            {texts.intake.bringIn({ n: coming })}
           </Button>
         </>
       }
@@ -156,11 +160,11 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
         intake.files.some((file) => file.problem) ? (
           <div className="flex max-h-60 flex-none flex-col gap-2 overflow-y-auto border-hairline border-b p-3">
             {commit.isError ? <Message look="problem">{commit.error.message}</Message> : null}
-            {intake.assessments.length > 0 ? <p>{texts.intake.makesAssessments(intake.assessments)}</p> : null}
+            {intake.assessments.length > 0 ? <p>{makesAssessments(intake.assessments)}</p> : null}
             {intake.problem ? <Message look="problem">{intake.problem}</Message> : null}
             {undone ? (
               <Message look="done" actions={<Button onClick={() => navigate(`/receipts/${undone.id}`)}>{texts.intake.receipt}</Button>}>
-                {texts.intake.receiptOf.undo}, {texts.when(undone.created_at)}
+                {texts.intake.receiptOf.undo}, {moment(undone.created_at)}
               </Message>
             ) : null}
             {intake.files.map((file) =>
@@ -173,7 +177,7 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
             {intake.notices.length > 0 ? (
               <div>
                 <Button look="quiet" aria-expanded={telling} onClick={() => setTelling(!telling)}>
-                  {texts.intake.ofFiles(intake.notices.length)}
+                  {texts.intake.ofFiles({ n: intake.notices.length })}
                 </Button>
                 {telling ? (
                   <div className="px-3">
@@ -204,7 +208,7 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
         <Dialog
           open
           onClose={() => setDiscarding(false)}
-          title={texts.intake.discardTitle(intake.title)}
+          title={texts.intake.discardTitle({ title: intake.title })}
           closeName={texts.frame.close}
           actions={
             <>
@@ -215,7 +219,7 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
             </>
           }
         >
-          <p>{texts.intake.discardAbout(coming + intake.coming.skipped)}</p>
+          <p>{texts.intake.discardAbout({ n: coming + intake.coming.skipped })}</p>
           {discard.isError ? <Message look="problem">{discard.error.message}</Message> : null}
         </Dialog>
       ) : null}

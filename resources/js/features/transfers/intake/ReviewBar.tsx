@@ -1,8 +1,8 @@
 import { type FormEvent, useState } from 'react'
 import type { StagedChange } from '@/api/intakes'
 import type { Selection } from '@/lib/useSelection'
+import { texts } from '@/messages'
 import { difficulties, statuses, useKnown } from '@/question/record/RecordForm'
-import { texts } from '@/texts'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { Menu } from '@/ui/Menu'
@@ -22,15 +22,15 @@ export function ReviewBar({ intake, slug, selection, found, filter }: Props) {
     review.mutate({ target, change, ...(undo ? { undo } : {}) }, { onSuccess: selection.clear })
   return (
     <section
-      aria-label={texts.intake.selected(count)}
+      aria-label={texts.intake.selected({ n: count })}
       className="flex min-h-12 flex-none flex-wrap items-center gap-3 bg-bar px-4 py-1.5 text-on-bar"
     >
       <p className="flex-1">
-        <strong>{selection.all ? texts.intake.all(found) : texts.intake.selected(count)}</strong>
+        <strong>{selection.all ? texts.intake.all({ n: found }) : texts.intake.selected({ n: count })}</strong>
       </p>
       {!selection.all && found > count ? (
         <button type="button" className="min-h-8 underline" onClick={selection.selectAll}>
-          {texts.intake.selectAll(found)}
+          {texts.intake.selectAll({ n: found })}
         </button>
       ) : null}
       <button type="button" className={button} onClick={() => act({ skipped: true }, { skipped: false })}>
@@ -111,9 +111,9 @@ function SetDialog({ slug, count, onClose, onSet }: SetProps) {
   return (
     <FormDialog
       onClose={onClose}
-      title={texts.intake.setTitle(count)}
+      title={texts.intake.setTitle({ n: count })}
       about={texts.intake.setAbout}
-      go={texts.intake.setGo(count)}
+      go={texts.intake.setGo({ n: count })}
       onSubmit={submit}
       className="grid grid-cols-2 gap-4"
     >

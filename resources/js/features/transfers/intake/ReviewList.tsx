@@ -1,7 +1,9 @@
 import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query'
 import type { Intake, StagedRow as Row, StagedPage } from '@/api/intakes'
+import { number } from '@/lib/format'
 import type { Selection } from '@/lib/useSelection'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
+import { kindNames } from '@/parts/words'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Nothing } from '@/ui/Message'
@@ -52,14 +54,14 @@ export function ReviewList({ intake, address, set, pages, rows, active, selectio
             aria-pressed={way === show}
             onClick={() => set('show', way === 'all' ? '' : way)}
           >
-            {title} <span className="font-normal">{(intake.counts[way] ?? 0).toLocaleString('en-GB')}</span>
+            {title} <span className="font-normal">{number(intake.counts[way] ?? 0)}</span>
           </Button>
         ))}
         {pick(
           'kind',
           texts.intake.kind,
           texts.intake.anyKind,
-          Object.entries(intake.kinds).map(([kind, n]) => [kind, `${texts.kinds[kind] ?? kind} (${n})`]),
+          Object.entries(intake.kinds).map(([kind, n]) => [kind, `${kindNames[kind] ?? kind} (${n})`]),
         )}
         {pick(
           'group',

@@ -2,10 +2,10 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { type Staged, stagedOneQuery } from '@/api/intakes'
+import { texts } from '@/messages'
 import { Checks } from '@/question/Checks'
 import { RecordForm } from '@/question/record/RecordForm'
 import { TryPane } from '@/question/try/TryPane'
-import { texts } from '@/texts'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Nothing, Waiting } from '@/ui/Message'
@@ -30,7 +30,7 @@ export function StagedReading({ intake, id, slug, showKey, onKey, onBack }: Prop
           {texts.bank.back}
         </Button>
         <h2 className="min-w-40 flex-1 text-head font-semibold">
-          {texts.intake.number(one.data.number)} {question.title || texts.desk.fresh}
+          {texts.intake.number({ n: one.data.number })} {question.title || texts.desk.fresh}
         </h2>
         <Button aria-pressed={showKey} onClick={onKey}>
           {showKey ? texts.bank.keyShown : texts.bank.keyHidden}
@@ -82,7 +82,7 @@ function Twin({ staged, intake, slug }: { staged: Staged; intake: string; slug: 
     <section aria-label={texts.intake.duplicate[twin.by] ?? ''} className="flex flex-wrap items-center gap-x-4 gap-y-2">
       <p className="min-w-60 flex-1">
         <strong className="text-information">
-          {twin.number === null ? texts.intake.there(twin.title) : texts.intake.twin(twin.number)}
+          {twin.number === null ? texts.intake.there({ title: twin.title }) : texts.intake.twin({ n: twin.number })}
         </strong>{' '}
         <span className="text-second">
           ({texts.intake.duplicate[twin.by]}) {twin.differs ? texts.intake.differs : texts.intake.alike}

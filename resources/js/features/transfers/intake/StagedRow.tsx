@@ -1,6 +1,6 @@
 import type { StagedRow as Row, Severity } from '@/api/intakes'
+import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
-import { texts } from '@/texts'
 import { Tick } from '@/ui/Tree'
 
 export const STAGED_HEIGHT = 76
@@ -16,14 +16,14 @@ export function StagedRow({ row, active, selected }: { row: Row; active: boolean
     <div
       className={`flex h-full items-start gap-3 overflow-hidden border-hairline border-b border-l-3 px-3 py-2 ${active ? 'border-l-accent bg-paper' : 'border-l-transparent hover:bg-well'} ${selected && !active ? 'bg-accent-tint' : ''}`}
     >
-      <span data-tick="" title={texts.bank.select(row.title)} className="-m-2 p-2 pt-3">
+      <span data-tick="" title={texts.bank.select({ title: row.title })} className="-m-2 p-2 pt-3">
         <Tick on={selected} />
       </span>
-      <span className="w-8 flex-none text-right text-quiet tabular-nums">{texts.intake.number(row.number)}</span>
+      <span className="w-8 flex-none text-right text-quiet tabular-nums">{texts.intake.number({ n: row.number })}</span>
       <span className={`min-w-0 flex-1 ${row.skipped ? 'text-quiet' : ''}`}>
         <span className="flex gap-3">
           <span className={`min-w-0 flex-1 truncate font-semibold ${row.skipped ? 'line-through' : ''}`}>{row.title}</span>
-          <span className="flex-none text-second">{texts.points(row.points)}</span>
+          <span className="flex-none text-second">{texts.points({ n: row.points })}</span>
         </span>
         <span className="block truncate font-serif text-second">{row.stem}</span>
         <span className="flex h-4 flex-wrap gap-x-3 overflow-hidden text-caption text-second">
@@ -33,7 +33,7 @@ export function StagedRow({ row, active, selected }: { row: Row; active: boolean
             const n = row.notices[severity]
             return n ? (
               <span key={severity} className={tone}>
-                {texts.intake.noticeCount[severity]?.(n)}
+                {texts.intake.noticeCount[severity]?.({ n })}
               </span>
             ) : null
           })}

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { type StagedChange, setStaged } from '@/api/intakes'
-import { texts } from '@/texts'
+import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
 
 /** Decides on questions of an intake; lists and what is open are asked for again. */
@@ -20,9 +20,9 @@ export function useReview(intake: string) {
     onSuccess: (done, { quiet, undo, target }) => {
       client.invalidateQueries({ queryKey: ['intake', intake] })
       if (quiet && done.left.length === 0) return
-      const left = done.left.length > 0 ? ` ${texts.intake.left(done.left.length, done.left[0]?.why ?? '')}` : ''
+      const left = done.left.length > 0 ? ` ${texts.intake.left({ n: done.left.length, why: done.left[0]?.why ?? '' })}` : ''
       tell({
-        text: texts.intake.done(done.changed) + left,
+        text: texts.intake.done({ n: done.changed }) + left,
         ...(undo
           ? { undo: () => setStaged(intake, target, undo).then(() => client.invalidateQueries({ queryKey: ['intake', intake] })) }
           : {}),

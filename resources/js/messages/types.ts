@@ -1,0 +1,2323 @@
+// Made from the catalogue by npm run messages; messages.test.ts fails when it is out of date.
+type Words = string | number | readonly string[]
+
+export type Messages = {
+  account: {
+    title: string
+    manage: string
+    settings: string
+    forgot: string
+    forgotTitle: string
+    forgotAbout: string
+    forgotGo: string
+    forgotDone: string
+    backToSignIn: string
+    outbox: string
+    chooseTitle: string
+    chooseAbout: string
+    chooseGo: string
+    chosen: string
+    code: string
+    password: {
+      title: string
+      current: string
+      fresh: string
+      go: string
+      done: string
+    }
+    sessions: {
+      title: string
+      here: string
+      lastUsed: (values: { when: Words }) => string
+      end: string
+      ended: string
+    }
+    factor: {
+      title: string
+      off: string
+      on: string
+      turnOn: string
+      turnOff: string
+      about: string
+      scan: string
+      picture: string
+      key: string
+      open: string
+      codeNow: string
+      next: string
+      recovery: string
+      recoveryAbout: string
+      copy: string
+      copied: string
+      kept: string
+      isOff: string
+    }
+    tokens: {
+      title: string
+      about: string
+      none: string
+      create: string
+      name: string
+      abilities: {
+        read: string
+        write: string
+      } & Record<string, string>
+      may: string
+      days: string
+      dayChoices: {
+        '7': string
+        '30': string
+        '90': string
+        '366': string
+      } & Record<string, string>
+      go: string
+      shown: string
+      remove: (values: { name: Words }) => string
+      expires: (values: { when: Words }) => string
+      used: (values: { when: Words }) => string
+      neverUsed: string
+    }
+    notifications: {
+      title: string
+      none: string
+      unread: (values: { n: number }) => string
+      wrote: (values: { words: Words }) => string
+    }
+  }
+  acts: {
+    questions: (values: { count: number }) => string
+    change: {
+      title: (values: { count: number }) => string
+      about: string
+      go: (values: { count: number }) => string
+      sections: {
+        classify: string
+        origin: string
+        asked: string
+        places: string
+      } & Record<string, string>
+      leave: string
+      empty: (values: { what: Words }) => string
+      emptied: string
+      addPurpose: string
+      removePurpose: string
+      minutes: string
+      work: string
+      language: string
+      languageHint: string
+      points: string
+      shuffle: string
+      shuffles: {
+        yes: string
+        no: string
+      } & Record<string, string>
+      attempts: string
+      unlimited: string
+      tries: (values: { count: number }) => string
+      cost: string
+      costHint: string
+      show: string
+      names: string
+      addFolders: string
+      removeFolders: string
+      pickTopic: string
+      pickFolder: string
+    }
+    preview: {
+      title: string
+      nothing: string
+      looking: string
+      some: (values: { count: number; looked: number; changes: number }) => string
+      sample: (values: { shown: number }) => string
+      left: string
+      none: string
+      changes: (values: { n: number }) => string
+      same: (values: { n: number }) => string
+      skipped: (values: { n: number }) => string
+      someAll: (values: { count: number; looked: number }) => string
+    }
+    fields: {
+      bin: string
+      home: string
+      copy: string
+      revision: string
+      work: string
+      origin: string
+    } & Record<string, string>
+    values: {
+      true: string
+      null: string
+    } & Record<string, string>
+    replace: {
+      menu: string
+      title: (values: { count: number }) => string
+      about: string
+      found: (values: { at: number; inQuestions: number }) => string
+      more: string
+      go: (values: { at: number }) => string
+      foundSoFar: (values: { at: number; inQuestions: number; looked: number; count: number }) => string
+      none: string
+    }
+    place: {
+      menu: string
+      title: (values: { count: number }) => string
+      bank: string
+      folder: string
+      top: string
+      fresh: string
+      freshName: string
+      how: string
+      hows: {
+        also: string
+        move: string
+        home: string
+        copy: string
+      } & Record<string, string>
+      howAbout: {
+        also: string
+        move: string
+        home: string
+        copy: string
+      } & Record<string, string>
+      bin: string
+      noFolder: string
+      go: {
+        also: string
+        move: string
+        home: string
+        copy: string
+      } & Record<string, string>
+    }
+    bin: {
+      menu: string
+      title: (values: { count: number }) => string
+      about: string
+      go: string
+      back: string
+      backAll: (values: { count: number }) => string
+      open: string
+      empty: string
+      isBinned: string
+    }
+    out: string
+    done: {
+      change: (values: { count: number }) => string
+      undo: (values: { count: number }) => string
+      copy: (values: { count: number }) => string
+      merge: (values: { count: number }) => string
+      remove: (values: { count: number }) => string
+    } & Record<string, (values: { count: number }) => string>
+    leftOne: (values: { count: number; why: Words }) => string
+    receipt: string
+    follow: string
+    going: {
+      waiting: string
+      running: (values: { done: number; total: number }) => string
+    }
+    started: (values: { count: number }) => string
+    background: string
+    stop: string
+    resume: string
+    undo: string
+    states: {
+      done: string
+      stopped: string
+      failed: string
+      waiting: string
+      running: string
+    } & Record<string, string>
+    title: string
+    kind: {
+      change: string
+      undo: string
+      copy: string
+      merge: string
+      remove: string
+    } & Record<string, string>
+    about: string
+    none: string
+    pick: string
+    by: (values: { person: Words; when: Words }) => string
+    counts: (values: { changed: number; left: number }) => string
+    undone: string
+    summary: {
+      binned: string
+      restored: string
+      home: string
+      folders: string
+      topics: string
+      words: (values: { find: Words; by: Words }) => string
+      names: string
+      content: {
+        points: string
+        shuffle: string
+        attempts: string
+        show: string
+        language: string
+      } & Record<string, string>
+    }
+    left: (values: { count: number }) => string
+    putBack: string
+    changes: string
+    more: string
+    somebody: string
+  }
+  product: string
+  areas: {
+    desk: string
+    banks: string
+    assessments: string
+    transfers: string
+  }
+  skip: string
+  status: {
+    draft: string
+    in_review: string
+    approved: string
+    retired: string
+  } & Record<string, string>
+  points: (values: { n: number }) => string
+  loading: string
+  notFound: string
+  common: {
+    quoted: (values: { words: Words }) => string
+    andMore: (values: { list: Words }) => string
+  }
+  kindNames: {
+    page: string
+    draw: string
+  }
+  assembly: {
+    title: string
+    make: string
+    makeGo: string
+    name: string
+    bank: string
+    bankAbout: string
+    made: (values: { title: Words }) => string
+    none: string
+    noneNext: string
+    count: (values: { n: number }) => string
+    columns: {
+      title: string
+      questions: string
+      bank: string
+      at: string
+    }
+    states: {
+      draft: string
+      ready: string
+      used: string
+      archived: string
+    } & Record<string, string>
+    duplicate: string
+    copyOf: (values: { title: Words }) => string
+    remove: string
+    removeTitle: (values: { title: Words }) => string
+    removeAbout: string
+    removed: (values: { title: Words }) => string
+    rename: string
+    print: string
+    outline: string
+    sheet: string
+    sheetOf: (values: { title: Words }) => string
+    tabs: {
+      pick: string
+      question: string
+      totals: string
+    } & Record<string, string>
+    beside: string
+    section: (values: { n: number }) => string
+    sectionName: string
+    sectionHint: string
+    addSection: string
+    removeSection: string
+    instructions: string
+    instructionsHint: string
+    addInstructions: string
+    emptySection: string
+    points: (values: { title: Words }) => string
+    ownPoints: string
+    move: (values: { title: Words }) => string
+    held: (values: { title: Words }) => string
+    putHere: string
+    select: (values: { title: Words }) => string
+    selected: (values: { n: number }) => string
+    pointsFor: string
+    setPoints: string
+    ownAgain: string
+    draw: string
+    drawn: (values: { n: number; pool: number }) => string
+    drawAbout: string
+    drawName: string
+    drawCount: string
+    drawPoints: string
+    drawOwnPoints: string
+    drawPool: (values: { n: number }) => string
+    drawOnce: string
+    drawAgain: string
+    drawNow: (values: { n: number }) => string
+    inDrawing: string
+    drawEmpty: string
+    dissolve: string
+    gather: string
+    outOfPool: (values: { title: Words }) => string
+    lookAt: (values: { n: number }) => string
+    putInto: string
+    askEach: string
+    intoPool: (values: { title: Words }) => string
+    takeOut: string
+    takenOut: (values: { n: number }) => string
+    clear: string
+    gone: string
+    showArchived: (values: { n: number }) => string
+    hideArchived: string
+    chooseBank: string
+    hidden: string
+    hiddenAbout: string
+    hiddenLine: string
+    changed: string
+    varied: string
+    pinned: (values: { n: number }) => string
+    incomplete: string
+    total: (values: { n: number; points: number }) => string
+    minutes: (values: { n: number }) => string
+    by: {
+      kinds: string
+      topics: string
+      difficulties: string
+    } & Record<string, string>
+    without: {
+      topics: string
+      difficulties: string
+    } & Record<string, string>
+    totalColumns: {
+      questions: string
+      points: string
+    }
+    pickFrom: string
+    pickWords: string
+    add: string
+    takeBackShort: string
+    reading: string
+    readingBody: string
+    addAll: (values: { n: number }) => string
+    taken: string
+    atHand: (values: { title: Words }) => string
+    pickEntry: string
+    edit: string
+    editTitle: string
+    editBank: string
+    editBankAbout: (values: { titles: Words }) => string
+    editHere: string
+    editHereAbout: string
+    mayNot: string
+    origin: string
+    asBank: string
+    newer: string
+    keep: string
+    takeNew: string
+    follow: string
+    was: string
+    is: string
+    used: string
+    usedNowhere: string
+    usedOnlyHere: string
+    usedOthers: (values: { more: string | boolean; n: number }) => string
+    goneAbout: string
+    conflict: string
+    saved: string
+    keeping: {
+      saving: string
+      failed: string
+    }
+    kept: string
+    hereOnly: (values: { title: Words }) => string
+    savedHere: string
+    saveHere: string
+    printing: {
+      title: string
+      about: string
+      which: {
+        learner: string
+        key: string
+      } & Record<string, string>
+      school: string
+      fields: {
+        name: string
+        date: string
+        score: string
+        points: string
+      } & Record<string, string>
+      columns: string
+      space: string
+      spaces: {
+        tight: string
+        usual: string
+        wide: string
+      } & Record<string, string>
+      size: string
+      sizes: {
+        usual: string
+        large: string
+      } & Record<string, string>
+      paper: string
+      seed: string
+      seedAbout: string
+      roll: string
+      making: string
+      page: (values: { n: number; of: number }) => string
+      fetch: string
+      pages: (values: { n: number }) => string
+    }
+    othersHidden: (values: { n: number }) => string
+  }
+  bank: {
+    write: string
+    bring: string
+    sendAll: string
+    sendFound: string
+    list: string
+    where: string
+    reading: string
+    empty: string
+    emptyNext: string
+    pick: string
+    keyShown: string
+    keyHidden: string
+    open: string
+    more: string
+    duplicate: string
+    varies: string
+    incomplete: string
+    difficulty: (values: { n: number }) => string
+    revision: (values: { n: number }) => string
+    identifier: string
+    identifierThere: string
+    specimens: (values: { good: number; all: number }) => string
+    back: string
+    narrow: string
+    cut: string
+    sort: string
+    sorts: {
+      best: string
+      title: string
+      '-updated': string
+      updated: string
+      '-created': string
+      difficulty: string
+      '-difficulty': string
+      points: string
+      '-points': string
+      '-uses': string
+      own: string
+    } & Record<string, string>
+    clearAll: string
+    drop: (values: { what: Words }) => string
+    nothing: string
+    catalogue: string
+    catalogueAbout: string
+    toBank: (values: { name: Words }) => string
+    toItsBank: string
+    mute: string
+    alsoIn: string
+    sampled: string
+    countExactly: string
+    inNoFolder: string
+    moreOf: (values: { n: number }) => string
+    group: string
+    groups: {
+      '': string
+      place: string
+    } & Record<string, string>
+    nameSaysNothing: (values: { name: Words }) => string
+    takeName: string
+    placeElsewhere: string
+    onlyHere: string
+    everyOf: (values: { n: number; name: Words }) => string
+    orderHint: string
+    searches: {
+      title: string
+      keep: string
+      recent: string
+      about: string
+      name: string
+      share: string
+      keepGo: string
+      kept: (values: { name: Words }) => string
+      shared: string
+      sharedBy: (values: { name: Words; person: Words }) => string
+      remove: (values: { name: Words }) => string
+      removed: (values: { name: Words }) => string
+    }
+    meant: (values: { words: Words; n: number }) => string
+    without: (values: { what: Words; n: number }) => string
+    tabs: {
+      topic: string
+      folder: string
+      tag: string
+      more: string
+    } & Record<string, string>
+    dimensions: {
+      words: string
+      kind: string
+      status: string
+      difficulty: string
+      topic: string
+      tag: string
+      author: string
+      folder: string
+      place: string
+      titled: string
+      stimulus: string
+      no: string
+      is: string
+      level: string
+      purpose: string
+      licence: string
+      language: string
+      source: string
+      work: string
+      has: string
+      marks: string
+      by: string
+      editor: string
+      bank: string
+      points: string
+      minutes: string
+      created: string
+      changed: string
+    } & Record<string, string>
+    no: {
+      topic: string
+      tag: string
+      difficulty: string
+      folder: string
+      author: string
+      level: string
+      purpose: string
+      licence: string
+      source: string
+      minutes: string
+      name: string
+    } & Record<string, string>
+    has: {
+      figure: string
+      audio: string
+      formula: string
+      table: string
+      feedback: string
+      hints: string
+      rubric: string
+      values: string
+      specimens: string
+      stimulus: string
+    } & Record<string, string>
+    marks: {
+      itself: string
+      partly: string
+      hand: string
+    } & Record<string, string>
+    not: (values: { what: Words }) => string
+    leaveOut: (values: { what: Words }) => string
+    madeBy: (values: { name: Words }) => string
+    changedBy: (values: { name: Words }) => string
+    from: string
+    to: string
+    range: (values: { what: Words; from: Words; to: Words }) => string
+    noValues: string
+    is: {
+      varies: string
+      incomplete: string
+      complete: string
+      shares: string
+      specimens: string
+      failing: string
+      used: string
+      unused: string
+      binned: string
+    } & Record<string, string>
+    noTopics: string
+    noTopicsUsed: string
+    allTopics: (values: { n: number }) => string
+    usedTopics: string
+    noFolders: string
+    noTags: string
+    untagged: {
+      topic: (values: { n: number }) => string
+      folder: (values: { n: number }) => string
+      tag: (values: { n: number }) => string
+    } & Record<string, (values: { n: number }) => string>
+    foundIn: {
+      answers: string
+      rest: string
+      stimuli: string
+    } & Record<string, string>
+    selected: (values: { n: number }) => string
+    selectAll: (values: { n: number }) => string
+    allMatching: (values: { n: number }) => string
+    unselect: string
+    select: (values: { title: Words }) => string
+    foundAll: (values: { of: number }) => string
+    foundOf: (values: { of: number }) => string
+    rangeFrom: (values: { what: Words; from: Words }) => string
+    rangeTo: (values: { what: Words; to: Words }) => string
+    rangeAt: (values: { what: Words; at: Words }) => string
+    showThem: string
+  }
+  banks: {
+    title: string
+    count: (values: { n: number }) => string
+    none: string
+    noneNext: string
+    role: {
+      keeper: string
+      writer: string
+      reader: string
+    } & Record<string, string>
+    sharedWith: (values: { names: Words }) => string
+    strata: string
+    make: string
+    makeGo: string
+    made: (values: { name: Words }) => string
+    archivedOnes: (values: { n: number }) => string
+    archived: string
+    nothingFound: (values: { words: Words }) => string
+    fields: {
+      name: string
+      purpose: string
+      subject: string
+      level: string
+      course: string
+      term: string
+    } & Record<string, string>
+    kept: (values: { names: Words }) => string
+    about: string
+    settings: string
+    changed: string
+    hiddenUses: string
+    hiddenUse: (values: { person: Words; n: number; title: Words }) => string
+    archive: string
+    archivedNow: (values: { name: Words }) => string
+    unarchived: (values: { name: Words }) => string
+    archiveAbout: string
+    unarchive: string
+    share: string
+    shareTitle: (values: { name: Words }) => string
+    shareAbout: string
+    sharePick: string
+    shareWords: string
+    people: string
+    teams: string
+    team: string
+    roles: {
+      reader: string
+      writer: string
+      keeper: string
+    } & Record<string, string>
+    roleOf: (values: { name: Words }) => string
+    takeAway: (values: { name: Words }) => string
+    shared: string
+    lends: string
+    lendsAbout: string
+    copy: string
+    copyAbout: string
+    copyGo: string
+    copyName: (values: { name: Words }) => string
+    copied: (values: { name: Words; n: number }) => string
+    sharedWithNone: string
+  }
+  desk: {
+    fresh: string
+    start: string
+    startSeveral: string
+    startSeveralHint: string
+    title: string
+    titleHint: string
+    stem: string
+    stemHint: string
+    keptText: string
+    save: (values: { n: number }) => string
+    saveAnother: string
+    saved: (values: { n: number; where: Words }) => string
+    saving: string
+    keeping: {
+      saved: string
+      typing: string
+      kept: string
+      'only here': string
+    } & Record<string, string>
+    restored: string
+    discard: string
+    startFresh: string
+    undo: string
+    redo: string
+    like: (values: { title: Words }) => string
+    placedIn: string
+    inBank: (values: { bank: Words }) => string
+    conflict: (values: { n: number }) => string
+    compare: string
+    mine: string
+    theirs: string
+    same: string
+    merge: (values: { n: number }) => string
+    conflictTitle: string
+    conflictAbout: string
+    noDifference: string
+    fields: {
+      title: string
+      body: string
+      feedback: string
+      hints: string
+      attempts: string
+      variables: string
+      parts: string
+    } & Record<string, string>
+    note: string
+    noteHint: string
+    restoredFrom: (values: { n: number }) => string
+    restoredHere: (values: { n: number }) => string
+    beside: string
+    tabs: {
+      try: string
+      checks: string
+      classify: string
+      history: string
+    } & Record<string, string>
+    noChecks: string
+    finishedByHand: string
+    blocking: string
+    warnings: string
+    bar: {
+      label: string
+      bold: string
+      italic: string
+      sub: string
+      sup: string
+      list: string
+      numbers: string
+    }
+    table: string
+    addPart: string
+    changeKind: string
+    changeKindOf: (values: { name: Words }) => string
+    changeTo: (values: { kind: Words }) => string
+    changeAnyway: string
+    changed: (values: { kind: Words }) => string
+    notCarried: string
+    noOther: string
+    trueFalse: string
+    split: (values: { n: number }) => string
+    splitGo: (values: { n: number }) => string
+    removeRow: string
+    followed: (values: { title: Words }) => string
+    keepBefore: (values: { n: number }) => string
+    keptBefore: (values: { kept: number; n: number }) => string
+    splitDone: (values: { n: number }) => string
+    toBank: string
+    howPartsCount: string
+    questionEarns: string
+    combines: {
+      sum: string
+      all: string
+    }
+    shareRules: string
+    shareRulesOf: (values: { n: number }) => string
+    rulesOf: (values: { part: Words }) => string
+    addShare: string
+    gatePart: (values: { n: number }) => string
+    gateOf: (values: { n: number }) => string
+    onlyWhen: string
+    isRight: string
+    areRight: string
+    addGate: string
+    makeGap: string
+    makeGapHint: string
+    gapKinds: {
+      text: string
+      number: string
+      menu: string
+      tiles: string
+    } & Record<string, string>
+    selectFirst: string
+    emptyGap: string
+    addPartHint: string
+    addValue: string
+    part: (values: { kind: Words }) => string
+    more: string
+    feedbacks: {
+      right: string
+      partly: string
+      wrong: string
+      general: string
+    } & Record<string, string>
+    hints: string
+    hint: (values: { n: number }) => string
+    addHint: string
+    hintCost: (values: { n: number }) => string
+    costs: string
+    ofPoints: string
+    attempts: string
+    attemptsUnlimited: string
+    attemptCost: string
+    saveKey: string
+    followedMany: (values: { n: number; titles: Words }) => string
+    feedbackTexts: (values: { n: number }) => string
+    hintCount: (values: { n: number }) => string
+    attemptCount: (values: { n: number }) => string
+    noneSet: string
+  }
+  dispatch: {
+    title: string
+    what: string
+    tray: (values: { n: number }) => string
+    bank: (values: { name: Words }) => string
+    matching: (values: { name: Words }) => string
+    assessment: (values: { name: Words }) => string
+    nothing: string
+    format: string
+    formats: {
+      qti30: string
+      qti22: string
+      qti21: string
+      qti12: string
+      cc13: string
+      pack: string
+    } & Record<string, string>
+    formatAbout: {
+      qti30: string
+      qti22: string
+      qti21: string
+      qti12: string
+      cc13: string
+      pack: string
+    } & Record<string, string>
+    kept: string
+    keptAbout: string
+    keptCells: {
+      whole: string
+      near: string
+      hand: string
+    } & Record<string, string>
+    keptMeans: {
+      fully: string
+      approximately: string
+      'manual marking': string
+    } & Record<string, string>
+    keptKind: string
+    keptBack: (values: { kind: Words }) => string
+    keptShow: (values: { kind: Words; by: Words }) => string
+    deliver: string
+    delivered: string
+    notTaken: string
+    sent: string
+    counted: string
+    agree: string
+    disagree: string
+    differs: (values: { rows: Words }) => string
+    expected: string
+    looking: string
+    noneExpected: string
+    checkedFirst: (values: { n: number; of: number }) => string
+    lossIn: (values: { n: number }) => string
+    untitled: string
+    totals: {
+      questions: string
+      points: string
+      media: string
+    } & Record<string, string>
+    testOf: (values: { title: Words }) => string
+    drawsOf: (values: { title: Words }) => string
+    seeDesk: string
+    along: string
+    alongs: {
+      key: string
+      feedback: string
+      classification: string
+      notes: string
+    } & Record<string, string>
+    write: string
+    writing: string
+    fetch: string
+    noLosses: string
+    losses: (values: { n: number }) => string
+    notes: (values: { n: number }) => string
+    more: (values: { n: number }) => string
+    hash: string
+    without: string
+    moreThere: (values: { name: Words; n: number }) => string
+    fewerThere: (values: { name: Words; n: number }) => string
+    assessmentCount: (values: { n: number }) => string
+    stimulusCount: (values: { n: number }) => string
+    mediaCount: (values: { n: number }) => string
+  }
+  frame: {
+    search: string
+    searchBanks: string
+    person: (values: { name: Words }) => string
+    scheme: string
+    schemes: {
+      system: string
+      light: string
+      dark: string
+    } & Record<string, string>
+    commands: string
+    commandsHint: string
+    noCommand: string
+    named: {
+      banks: string
+      assessments: string
+      questions: string
+    }
+    nextPane: string
+    previousPane: string
+    keys: string
+    keysAbout: string
+    singleKeys: string
+    close: string
+    border: (values: { pane: Words }) => string
+    notices: string
+    undo: string
+    undone: (values: { left: number; n: number }) => string
+    removed: (values: { n: number }) => string
+    signedOut: string
+    signedOutAbout: string
+    groups: {
+      go: string
+      here: string
+      view: string
+    }
+    goBanks: string
+    goTransfers: string
+    goAssessments: string
+    cancel: string
+    save: string
+    gallery: string
+  }
+  help: {
+    title: string
+    search: string
+    contents: string
+    page: string
+    api: string
+    found: (values: { n: number }) => string
+  }
+  home: {
+    title: string
+    begun: string
+    begunNothing: string
+    untitled: {
+      question: string
+      stimulus: string
+    } & Record<string, string>
+    recent: string
+    recentNothing: string
+    waiting: string
+    waitingNothing: string
+    in_review: (values: { n: number }) => string
+    incomplete: (values: { n: number }) => string
+    failing: (values: { n: number }) => string
+    drafts: (values: { n: number }) => string
+    untopiced: (values: { n: number }) => string
+    unnamed: (values: { n: number }) => string
+    intakes: string
+    changed: string
+    changedNothing: string
+    change: (values: { person: Words; note: Words }) => string
+  }
+  intake: {
+    give: string
+    giveAbout: string
+    drop: string
+    pick: string
+    paste: string
+    pasteHint: string
+    pasteAbout: string
+    read: (values: { files: number; text: string | boolean }) => string
+    takeOff: (values: { name: Words }) => string
+    sending: string
+    goesTo: (values: { bank: Words }) => string
+    reading: string
+    found: (values: { n: number; percent: number }) => string
+    committing: string
+    undoing: string
+    settled: (values: { n: number; all: number }) => string
+    stop: string
+    stopped: string
+    again: string
+    goOn: string
+    discard: string
+    discardTitle: (values: { title: Words }) => string
+    discardAbout: (values: { n: number }) => string
+    discarded: (values: { title: Words }) => string
+    list: string
+    shows: {
+      all: string
+      new: string
+      duplicate: string
+      loss: string
+      incomplete: string
+      skipped: string
+    } & Record<string, string>
+    outcomes: {
+      added: string
+      replaced: string
+      'left out': string
+    } & Record<string, string>
+    anyKind: string
+    anyFile: string
+    kind: string
+    file: string
+    search: string
+    number: (values: { n: number }) => string
+    skip: string
+    unskip: string
+    skippedMark: string
+    duplicate: {
+      identifier: string
+      origin: string
+      words: string
+      earlier: string
+      near: string
+      near_earlier: string
+    } & Record<string, string>
+    notices: {
+      note: string
+      loss: string
+      problem: string
+    } & Record<string, string>
+    noticeCount: {
+      note: (values: { n: number }) => string
+      loss: (values: { n: number }) => string
+      problem: (values: { n: number }) => string
+    } & Record<string, (values: { n: number }) => string>
+    ofFiles: (values: { n: number }) => string
+    line: (values: { line: number }) => string
+    open: string
+    pickOne: string
+    nothing: string
+    classification: string
+    there: (values: { title: Words }) => string
+    twin: (values: { n: number }) => string
+    differs: string
+    alike: string
+    compare: string
+    asCome: string
+    asThere: string
+    decision: string
+    decisions: {
+      '': string
+      skip: string
+      add: string
+      replace: string
+    } & Record<string, string>
+    usual: string
+    selected: (values: { n: number }) => string
+    all: (values: { n: number }) => string
+    selectAll: (values: { n: number }) => string
+    unselect: string
+    set: string
+    setTitle: (values: { n: number }) => string
+    setAbout: string
+    points: string
+    setGo: (values: { n: number }) => string
+    topic: string
+    topicHint: string
+    tag: string
+    done: (values: { n: number }) => string
+    left: (values: { n: number; why: Words }) => string
+    group: string
+    anyGroup: string
+    regroup: string
+    regroupAbout: string
+    groupName: (values: { title: Words }) => string
+    groupKinds: {
+      pool: string
+      section: string
+      quiz: string
+      heading: string
+      folder: string
+    } & Record<string, string>
+    place: string
+    placeAt: (values: { path: Words }) => string
+    placeTitle: string
+    there_: string
+    fresh: string
+    freshName: string
+    bank: string
+    pickBank: string
+    folder: string
+    folderHint: string
+    will: string
+    newPart: string
+    usePlace: string
+    bringIn: (values: { n: number }) => string
+    nothingToBring: string
+    undo: string
+    undoAbout: string
+    takenBack: (values: { added: number; replaced: number; left: number }) => string
+    receipt: string
+    receiptOf: {
+      intake: string
+      undo: string
+      dispatch: string
+    } & Record<string, string>
+    by: (values: { person: Words; at: Words }) => string
+    tally: {
+      what: string
+      source: string
+      result: string
+    }
+    rows: {
+      questions: string
+      points: string
+      added: string
+      replaced: string
+      skipped: string
+    } & Record<string, string>
+    things: {
+      stimuli: string
+      media: string
+      groups: string
+      assessments: string
+      draws: string
+    } & Record<string, string>
+    makesAssessments: (values: { n: number; titles: Words }) => string
+    foldersMade: (values: { n: number }) => string
+    download: {
+      csv: string
+      json: string
+    }
+    lost: string
+    toBank: (values: { bank: Words }) => string
+    noPart: string
+    stayed: string
+    moreMade: (values: { n: number }) => string
+    mended: string
+    saveStaged: string
+    saveNext: string
+    inIntake: (values: { title: Words }) => string
+    back: string
+    untitledGroup: string
+    adds: (values: { n: number }) => string
+    replaces: (values: { n: number }) => string
+    skips: (values: { n: number }) => string
+  }
+  order: {
+    title: string
+    tabs: {
+      topics: string
+      folders: string
+      tags: string
+    } & Record<string, string>
+    about: {
+      topics: (values: { team: string | boolean }) => string
+      folders: string
+      tags: string
+    }
+    missing: {
+      topics: (values: { count: number }) => string
+      folders: (values: { count: number }) => string
+      tags: (values: { count: number }) => string
+    } & Record<string, (values: { count: number }) => string>
+    see: string
+    tree: (values: { kind: string | boolean }) => string
+    howTo: string
+    holding: (values: { name: Words }) => string
+    inside: string
+    before: string
+    after: string
+    atTop: string
+    letGo: string
+    pickUp: string
+    sort: string
+    sorted: string
+    rename: string
+    merge: string
+    mergeTitle: (values: { name: Words }) => string
+    mergeAbout: string
+    mergeInto: string
+    mergeGo: string
+    mergePick: string
+    uses: string
+    usesOf: (values: { name: Words }) => string
+    usesHere: (values: { here: number; below: number }) => string
+    usesNone: string
+    usesOthers: (values: { count: number }) => string
+    usesStimuli: (values: { count: number }) => string
+    usesSearches: (values: { count: number }) => string
+    show: string
+    outline: string
+    outlineTitle: (values: { kind: string | boolean }) => string
+    outlineAbout: string
+    outlineText: string
+    outlineBelow: string
+    outlineFound: (values: { count: number }) => string
+    outlineGo: string
+    outlineDone: (values: { made: number; there: number }) => string
+    find: (values: { kind: string | boolean }) => string
+    none: (values: { kind: string | boolean }) => string
+    noneFound: string
+    renameTag: (values: { name: Words }) => string
+    renameTagAbout: string
+    newName: string
+    removeTag: (values: { name: Words }) => string
+    removeTagTitle: (values: { name: Words; count: number }) => string
+    count: (values: { count: number }) => string
+    readers: string
+  }
+  parts: {
+    chooses: {
+      one: string
+      several: string
+    }
+    types: string
+    typesNumber: string
+    option: string
+    optionNamed: (values: { sign: Words }) => string
+    ruleNumber: (values: { n: number }) => string
+    credit: string
+    feedback: string
+    feedbackRule: string
+    addFeedback: string
+    addOption: string
+    addRule: string
+    firstOption: string
+    nextOption: string
+    remove: (values: { what: Words }) => string
+    isKey: (values: { option: Words }) => string
+    stays: (values: { option: Words }) => string
+    settings: string
+    label: string
+    noPlace: string
+    putBack: string
+    mayChoose: string
+    oneOption: string
+    severalOptions: string
+    atLeast: string
+    atMost: string
+    all: string
+    layout: string
+    layouts: {
+      column: string
+      row: string
+      grid: string
+      menu: string
+    } & Record<string, string>
+    labeling: string
+    labelings: {
+      '1': string
+      A: string
+      a: string
+      i: string
+      none: string
+    } & Record<string, string>
+    shuffle: string
+    shuffleOrder: string
+    schemeOfPairs: string
+    costOfExtra: string
+    selectPiece: string
+    freePiece: string
+    everyWord: string
+    whoPicks: string
+    once: string
+    often: string
+    pickedUp: (values: { what: Words }) => string
+    pairFirst: string
+    pairSecond: string
+    pairFeedback: (values: { n: number }) => string
+    feedbackOf: string
+    ofPart: string
+    whoJoins: string
+    isTold: string
+    look: string
+    shuffled: string
+    points: string
+    key: string
+    theAnswer: string
+    earns: string
+    words: string
+    wordings: string
+    shape: string
+    slips: string
+    slipsOf: (values: { n: number }) => string
+    capitals: string
+    cases: {
+      '': string
+      ignore: string
+      keep: string
+    } & Record<string, string>
+    answers: {
+      is: string
+      holds: string
+      holds_all: string
+      holds_any: string
+      slips: string
+      shape: string
+      otherwise: string
+    } & Record<string, string>
+    asQuestion: string
+    normalising: {
+      case: {
+        title: string
+        options: {
+          ignore: string
+          keep: string
+        } & Record<string, string>
+      }
+      spaces: {
+        title: string
+        options: {
+          trim: string
+          collapse: string
+          ignore: string
+        } & Record<string, string>
+      }
+      punctuation: {
+        title: string
+        options: {
+          keep: string
+          ignore: string
+        } & Record<string, string>
+      }
+      accents: {
+        title: string
+        options: {
+          keep: string
+          ignore: string
+        } & Record<string, string>
+      }
+      marks: {
+        title: string
+        options: {
+          plain: string
+          keep: string
+        } & Record<string, string>
+      }
+      article: {
+        title: string
+        options: {
+          keep: string
+          ignore: string
+        } & Record<string, string>
+      }
+    }
+    width: string
+    placeholder: string
+    numberAnswers: {
+      value: string
+      set: string
+      range: string
+      otherwise: string
+    } & Record<string, string>
+    value: string
+    values: string
+    from: string
+    to: string
+    endsName: string
+    ends: {
+      both: string
+      from: string
+      to: string
+      none: string
+    } & Record<string, string>
+    range: (values: { from: Words; to: Words; ends: Words }) => string
+    tolerance: string
+    margin: string
+    tolerances: {
+      exact: string
+      absolute: string
+      percent: string
+      places: string
+      figures: string
+    } & Record<string, string>
+    digits: string
+    digitsOf: (values: { kind: string | boolean; n: number }) => string
+    toDigits: (values: { n: number; kind: string | boolean }) => string
+    writtenSo: string
+    zerosCount: string
+    zerosHelp: string
+    mayBeTyped: string
+    notations: {
+      decimal: string
+      separators: string
+      scientific: string
+      percent: string
+      fraction: string
+      mixed: string
+    } & Record<string, string>
+    showWhen: (values: { what: Words }) => string
+    shows: {
+      both: string
+      during: string
+      after: string
+    } & Record<string, string>
+    scheme: string
+    schemes: {
+      all: string
+      each: string
+      balance: string
+      judge: string
+      weights: string
+      person: string
+    } & Record<string, string>
+    pairFormulas: {
+      all: string
+      each: string
+      balance: string
+      judge: string
+      weights: string
+      person: string
+    } & Record<string, string>
+    schemeFormulas: {
+      all: string
+      each: string
+      balance: string
+      judge: string
+      weights: string
+      person: string
+    } & Record<string, string>
+  }
+  people: {
+    title: string
+    tabs: {
+      people: string
+      teams: string
+      log: string
+    }
+    invite: string
+    inviteAbout: string
+    name: string
+    email: string
+    words: string
+    administrator: string
+    inviteGo: string
+    invited: (values: { name: Words }) => string
+    columns: {
+      name: string
+      banks: string
+      teams: string
+      seen: string
+      state: string
+    }
+    state: {
+      active: string
+      disabled: string
+      invited: string
+    }
+    isAdministrator: string
+    hasFactor: string
+    actions: (values: { name: Words }) => string
+    makeAdministrator: string
+    removeAdministrator: string
+    disable: string
+    enable: string
+    inviteAgain: string
+    resetFactor: string
+    handOver: string
+    handOverTitle: (values: { name: Words }) => string
+    handOverAbout: (values: { name: Words; n: number }) => string
+    handOverTo: string
+    handOverGo: string
+    handedOver: (values: { n: number }) => string
+    done: string
+    noTeams: string
+    newTeam: string
+    editTeam: (values: { name: Words }) => string
+    teamName: string
+    members: string
+    memberCount: (values: { n: number }) => string
+    bankCount: (values: { n: number }) => string
+    deleteTeam: string
+    logAbout: string
+    download: string
+    more: string
+    log: {
+      at: string
+      kind: string
+      person: string
+      address: string
+    }
+    kinds: {
+      sign_in: string
+      sign_in_failed: string
+      sign_out: string
+      password_changed: string
+      password_reset_sent: string
+      second_factor_on: string
+      second_factor_off: string
+      recovery_code_used: string
+      token_created: string
+      token_deleted: string
+      sessions_ended: string
+      person_invited: string
+      person_disabled: string
+      person_enabled: string
+      administrator_made: string
+      administrator_removed: string
+      hand_over: string
+      team_changed: string
+      team_deleted: string
+      grants_changed: string
+    } & Record<string, string>
+  }
+  problem: {
+    title: string
+    offline: string
+    retry: string
+    broken: string
+    reload: string
+  }
+  record: {
+    title: string
+    topics: string
+    tags: string
+    folders: string
+    difficulty: string
+    level: string
+    purpose: string
+    status: string
+    source: string
+    licence: string
+    author: string
+    notes: string
+    minutes: string
+    specimens: string
+    none: string
+    unset: string
+    add: (values: { what: Words }) => string
+    takeOff: (values: { what: Words }) => string
+    typeToAdd: string
+    pickTopic: string
+    pickFolder: string
+    newPathOption: string
+    newPath: (values: { label: Words }) => string
+    newPathHint: string
+    addTags: string
+    removeTags: string
+    addTopics: string
+    removeTopics: string
+    history: string
+    noHistory: string
+    changed: (values: { field: Words; before: Words; after: Words }) => string
+  }
+  revisions: {
+    title: string
+    one: (values: { n: number }) => string
+    first: string
+    same: string
+    sameAsHere: string
+    newest: string
+    show: (values: { n: number }) => string
+    since: {
+      before: string
+      now: string
+    }
+    against: string
+    restore: (values: { n: number }) => string
+    fields: {
+      body: string
+      parts: string
+      options: string
+      items: string
+      tiles: string
+      groups: string
+      targets: string
+      rules: string
+      gates: string
+      hints: string
+      variables: string
+      on: string
+      scoring: string
+      shuffle: string
+      max: string
+      min: string
+      sequence: string
+      normalise: string
+      general: string
+      other_credit: string
+      other_feedback: string
+      missing_credit: string
+      missing_feedback: string
+      wrong_credit: string
+      wrong_feedback: string
+    } & Record<string, string>
+    numbered: (values: { name: Words; n: number }) => string
+    named: (values: { name: Words; words: Words }) => string
+  }
+  signIn: {
+    title: string
+    email: string
+    password: string
+    go: string
+    out: string
+    demo: string
+    lead: string
+  }
+  specimens: {
+    title: string
+    about: string
+    none: string
+    kept: string
+    keep: string
+    response: string
+    must: string
+    now: string
+    mustOf: (values: { what: Words }) => string
+    note: string
+    asStated: string
+    otherwise: string
+    take: (values: { scored: number }) => string
+    takeOf: (values: { scored: number; what: Words }) => string
+    remove: (values: { what: Words }) => string
+    removed: string
+    nothing: string
+    roll: (values: { n: number }) => string
+    after: (values: { n: number }) => string
+    hints: (values: { n: number }) => string
+    fail: (values: { failing: number; of: number }) => string
+    fromTable: string
+    table: {
+      title: string
+      about: string
+      text: string
+      columns: string
+      column: (values: { n: number }) => string
+      head: string
+      holds: {
+        score: string
+        note: string
+        seed: string
+        '': string
+      } & Record<string, string>
+      part: (values: { n: number; label: Words }) => string
+      answer: string
+      given: string
+      known: string
+      agrees: string
+      differs: (values: { scored: number }) => string
+      unread: (values: { n: number }) => string
+      none: string
+      statedBy: string
+      fromTable: string
+      fromNow: string
+      keep: (values: { n: number }) => string
+      added: (values: { n: number }) => string
+      most: string
+      partAlone: (values: { n: number }) => string
+    }
+    run: {
+      title: string
+      about: string
+      start: string
+      again: string
+      never: string
+      going: (values: { done: number; of: number }) => string
+      stop: string
+      stopped: (values: { done: number; of: number }) => string
+      failed: string
+      good: (values: { n: number; of: number }) => string
+      bad: (values: { failing: number; n: number; of: number }) => string
+      none: string
+      see: (values: { n: number }) => string
+      progress: string
+    }
+  }
+  starts: {
+    quick: string
+    own: string
+    ownHint: string
+    remove: (values: { name: Words }) => string
+    removed: (values: { name: Words }) => string
+    keep: string
+    keepAbout: string
+    name: string
+    keepGo: string
+    kept: (values: { name: Words }) => string
+    standard: {
+      four: {
+        name: string
+        hint: string
+      }
+      several: {
+        name: string
+        hint: string
+      }
+      judge: {
+        name: string
+        hint: string
+      }
+      two: {
+        name: string
+        hint: string
+      }
+      gaps: {
+        name: string
+        hint: string
+      }
+      estimate: {
+        name: string
+        hint: string
+      }
+      pairs: {
+        name: string
+        hint: string
+      }
+      five: {
+        name: string
+        hint: string
+      }
+      sort: {
+        name: string
+        hint: string
+      }
+      agree: {
+        name: string
+        hint: string
+      }
+      page: {
+        name: string
+        hint: string
+      }
+    } & Record<string, {
+        name: string
+        hint: string
+      }>
+    true: string
+    false: string
+    agreeFrom: string
+    agreeTo: string
+    or: string
+    defaults: {
+      title: string
+      about: string
+      language: string
+      points: string
+      shuffle: string
+      shuffles: {
+        '': string
+        yes: string
+        no: string
+      } & Record<string, string>
+      show: string
+      allowed: string
+      unlimited: string
+      cost: string
+      typed: string
+      usual: string
+      saved: string
+    }
+    replace: {
+      title: string
+      about: string
+      find: string
+      with: string
+      case: string
+      whole: string
+      places: (values: { n: number }) => string
+      none: string
+      pick: (values: { n: number; found: Words }) => string
+      go: (values: { n: number }) => string
+      done: (values: { n: number }) => string
+    }
+    next: string
+    previous: string
+    typedAhead: (values: { text: Words }) => string
+  }
+  stimuli: {
+    title: string
+    ofBank: string
+    one: string
+    fresh: string
+    about: string
+    find: string
+    list: string
+    reading: string
+    which: string
+    only: {
+      '': string
+      unused: string
+      binned: string
+    } & Record<string, string>
+    anyFolder: string
+    folder: string
+    found: (values: { n: number }) => string
+    none: string
+    noneFound: string
+    noneBinned: string
+    noneUnused: string
+    pick: string
+    untitled: string
+    hasFigure: string
+    hasTable: string
+    shownBy: (values: { n: number }) => string
+    reach: (values: { n: number; approved: number; inAssessments: number }) => string
+    changes: (values: { n: number; approved: number; inAssessments: number }) => string
+    uses: string
+    seeQuestions: (values: { n: number }) => string
+    noUses: string
+    write: string
+    writeWith: string
+    open: string
+    more: string
+    bin: string
+    binned: (values: { title: Words }) => string
+    restore: string
+    restored: (values: { title: Words }) => string
+    isBinned: string
+    back: string
+    places: string
+    text: string
+    textHint: string
+    titleField: string
+    titleHint: string
+    language: string
+    save: (values: { n: number }) => string
+    saveBack: string
+    saved: (values: { n: number }) => string
+    forQuestion: string
+    above: string
+    add: string
+    addTitle: string
+    addHint: string
+    addNothing: string
+    added: string
+    takeOut: (values: { title: Words }) => string
+    takeOutShort: string
+    up: (values: { title: Words }) => string
+    down: (values: { title: Words }) => string
+    gone: string
+    fold: (values: { title: Words }) => string
+    here: string
+    forQuestions: (values: { title: Words; from: number; to: number }) => string
+    again: (values: { title: Words; of: number }) => string
+    conflict: (values: { n: number }) => string
+    conflictAbout: string
+    takeTheirs: string
+    keepMine: (values: { n: number }) => string
+    mine: string
+    theirs: string
+    tabs: {
+      uses: string
+      history: string
+    } & Record<string, string>
+    restoredHere: (values: { n: number }) => string
+    filterName: (values: { title: Words }) => string
+    forTwo: (values: { title: Words; from: number; to: number }) => string
+    forOne: (values: { title: Words; n: number }) => string
+  }
+  table: {
+    make: string
+    about: string
+    cells: string
+    example: string
+    next: string
+    back: string
+    pick: string
+    header: string
+    side: string
+    answersAre: string
+    kinds: {
+      text: string
+      number: string
+      menu: string
+    }
+    pointsEach: string
+    put: (values: { n: number }) => string
+    all: string
+    cell: (values: { words: Words; row: number; column: number }) => string
+    where: string
+    commands: {
+      row: string
+      column: string
+      noRow: string
+      noColumn: string
+      none: string
+    }
+    answers: (values: { n: number }) => string
+    pointsOfAll: string
+    show: string
+    hide: string
+    allOf: (values: { head: Words }) => string
+    emptyCell: string
+  }
+  trace: {
+    'pairs.judged': string
+    'sequence.counted': (values: { given: Words; of: Words; credit: Words }) => string
+    'amend.mended': (values: { rule: Words; typed: Words; credit: Words }) => string
+    'amend.found': (values: { typed: Words; credit: Words }) => string
+    'amend.false': string
+    'amends.counted': (values: { n: number; x: number; credit: Words }) => string
+    'answer.opinion': string
+    'answer.normalised': (values: { after: Words }) => string
+    'answer.blank': string
+    'answer.unreadable': (values: { sentence: Words }) => string
+    'answer.for_a_person': string
+    'rule.matched': (values: { rule: Words; credit: Words }) => string
+    'default.applied': (values: { times: number; credit: Words }) => string
+    'scheme.counted': (values: { r: Words; n: Words; x: Words; w: Words; credit: Words }) => string
+    'slips.counted': (values: { slips: number; rule: Words }) => string
+    'slips.nearer_to_another': (values: { other: Words; rule: Words }) => string
+    'number.read': (values: { value: Words }) => string
+    'pattern.limit': (values: { rule: Words }) => string
+    'credit.clamped': (values: { from: Words; to: Words }) => string
+    'gate.closed': string
+    'once.assigned': (values: { rule: Words }) => string
+    'once.taken': string
+    'parts.summed': (values: { value: Words; of: Words }) => string
+    'parts.all_or_nothing': (values: { right: string | boolean }) => string
+    'cost.hint': (values: { share: Words }) => string
+    'cost.tries': (values: { share: Words }) => string
+    'bounds.clamped': (values: { to: Words }) => string
+    'points.scaled': (values: { to: Words; from: Words }) => string
+    rounded: (values: { to: Words }) => string
+    'amend.only_found': (values: { credit: Words }) => string
+    'answer.unchanged': string
+  } & Record<string, unknown>
+  transfers: {
+    remove: (values: { title: Words }) => string
+    removeGo: string
+    removeAbout: string
+    title: string
+    none: string
+    noneNext: string
+    bring: string
+    direction: {
+      in: string
+      out: string
+    } & Record<string, string>
+    columns: {
+      title: string
+      state: string
+      questions: string
+      bank: string
+      person: string
+      at: string
+    }
+    state: {
+      reading: string
+      review: string
+      committing: string
+      committed: string
+      undoing: string
+      cancelled: string
+      failed: string
+      writing: string
+      ready: string
+    } & Record<string, string>
+  }
+  tray: {
+    title: string
+    holds: (values: { n: number }) => string
+    put: string
+    out: string
+    empty: string
+    emptied: (values: { n: number }) => string
+    addTo: (values: { title: Words }) => string
+    choose: string
+    another: string
+    fresh: string
+    added: (values: { n: number; title: Words }) => string
+    show: string
+    send: string
+    change: string
+    more: string
+    join: string
+    joinGo: string
+    joined: (values: { n: number }) => string
+    notTrueFalse: (values: { why: Words }) => string
+  }
+  tree: {
+    make: {
+      folders: string
+      topics: string
+    } & Record<string, string>
+    putInOrder: string
+    makeIn: {
+      folders: string
+      topics: string
+    } & Record<string, string>
+    rename: string
+    move: string
+    remove: string
+    name: string
+    what: (values: { name: Words }) => string
+    into: string
+    top: string
+    moved: (values: { name: Words; where: Words }) => string
+    made: (values: { name: Words }) => string
+    renamed: (values: { name: Words }) => string
+    removeTitle: (values: { name: Words }) => string
+    removeAbout: {
+      folders: (values: { below: number; questions: number }) => string
+      topics: (values: { below: number; questions: number }) => string
+    } & Record<string, (values: { below: number; questions: number }) => string>
+  }
+  try: {
+    title: string
+    check: string
+    again: string
+    fresh: string
+    finish: string
+    showAnswer: string
+    hideAnswer: string
+    phone: string
+    fullWidth: string
+    tries: (values: { n: number; allowed: number }) => string
+    values: string
+    seed: string
+    roll: string
+    shuffleAgain: string
+    changed: (values: { before: Words; after: Words }) => string
+    unchanged: (values: { value: Words }) => string
+    hint: (values: { left: number }) => string
+    of: (values: { max: number }) => string
+    state: {
+      right: string
+      partly: string
+      wrong: string
+      unanswered: string
+      unreadable: string
+      needs_marking: string
+      unscored: string
+    } & Record<string, string>
+    why: string
+    unavailable: string
+    noTries: string
+  }
+  work: {
+    title: string
+    about: string
+    none: string
+    kinds: {
+      intake: string
+      dispatch: string
+      act: string
+      specimens: string
+    } & Record<string, string>
+    columns: {
+      what: string
+      problem: string
+      person: string
+      at: string
+    }
+    unknown: string
+    again: string
+    begun: string
+  }
+  kind: {
+    amend: {
+      name: string
+      start: string
+      hint: string
+      mends: string
+      text: string
+      textHint: string
+      make: string
+      compare: string
+      faulty: string
+      right: string
+      find: string
+      found: (values: { n: number }) => string
+      instead: (values: { fault: Words }) => string
+      isRight: string
+      gone: string
+      cost: string
+      onlyFound: string
+      scheme: string
+      schemes: {
+        each: string
+        all: string
+        weights: string
+        person: string
+      } & Record<string, string>
+      formulas: {
+        each: string
+        all: string
+        weights: string
+        person: string
+      } & Record<string, string>
+      mend: (values: { word: Words }) => string
+      typed: (values: { word: Words }) => string
+      leave: (values: { word: Words }) => string
+    }
+    choice: {
+      name: string
+      start: string
+      hint: string
+    }
+    group: {
+      name: string
+      start: string
+      hint: string
+      sorts: string
+      group: (values: { n: number }) => string
+      named: (values: { n: number }) => string
+      holds: string
+      any: string
+      item: (values: { n: number }) => string
+      addItem: string
+      addGroup: string
+      nowhere: string
+      belongs: (values: { item: Words }) => string
+      also: (values: { groups: Words }) => string
+      bank: string
+      empty: string
+      sorted: string
+    }
+    highlight: {
+      name: string
+      start: string
+      hint: string
+      picks: string
+      text: string
+      textHint: string
+      make: string
+      right: string
+      isRight: (values: { piece: Words }) => string
+      none: string
+    }
+    match: {
+      name: string
+      start: string
+      hint: string
+      joins: string
+      by: string
+      ways: {
+        lines: string
+        menus: string
+        grid: string
+      } & Record<string, string>
+      left: string
+      right: string
+      row: (values: { n: number }) => string
+      partner: (values: { n: number }) => string
+      addPair: string
+      addPartner: string
+      addRow: string
+      addColumn: string
+      distractor: string
+      usesLeft: string
+      usesRight: string
+      joined: (values: { left: Words; right: Words }) => string
+      cell: (values: { left: Words; right: Words }) => string
+      choose: string
+      notJoined: (values: { left: Words }) => string
+    }
+    menu: {
+      name: string
+      start: string
+      hint: string
+      picks: string
+      choose: string
+    }
+    number: {
+      name: string
+      start: string
+      hint: string
+    }
+    order: {
+      name: string
+      start: string
+      hint: string
+      orders: string
+      item: (values: { n: number }) => string
+      add: string
+      rightOrder: string
+      given: (values: { item: Words }) => string
+      equal: (values: { item: Words }) => string
+      layout: string
+      layouts: {
+        column: string
+        row: string
+        grid: string
+        menu: string
+        sentence: string
+      } & Record<string, string>
+      columns: string
+      from: string
+      captionHint: string
+      lastCaptionHint: string
+      to: string
+      scheme: string
+      schemes: {
+        pairs: string
+        all: string
+        joins: string
+        chain: string
+        positions: string
+        person: string
+      } & Record<string, string>
+      formulas: {
+        pairs: string
+        all: string
+        joins: string
+        chain: string
+        positions: string
+        person: string
+      } & Record<string, string>
+      move: (values: { direction: string | boolean; item: Words }) => string
+      place: (values: { n: number }) => string
+      at: (values: { item: Words; n: number; of: number }) => string
+      first: string
+      last: string
+      choose: string
+    }
+    slider: {
+      name: string
+      start: string
+      hint: string
+      sets: string
+      from: string
+      to: string
+      step: string
+      meaning: string
+      notSet: string
+    }
+    survey: {
+      name: string
+      start: string
+      hint: string
+      gives: string
+      by: string
+      ways: {
+        options: string
+        scale: string
+      } & Record<string, string>
+      from: string
+      to: string
+      meaning: string
+      option: (values: { n: number }) => string
+      add: string
+    }
+    text: {
+      name: string
+      start: string
+      hint: string
+    }
+    tiles: {
+      name: string
+      start: string
+      hint: string
+      puts: string
+      tile: (values: { n: number }) => string
+      tiles: string
+      uses: string
+      times: (values: { n: number }) => string
+      belongs: string
+      right: (values: { tile: Words; gap: number }) => string
+      gone: string
+      add: string
+      noGaps: string
+      bank: string
+      left: (values: { n: number }) => string
+      gap: (values: { n: number; tile: Words }) => string
+      gapNamed: (values: { n: number }) => string
+      putBack: string
+      distractor: string
+      anyTimes: string
+      gapAlone: (values: { tile: Words }) => string
+      empty: string
+    }
+  }
+}

@@ -1,1 +1,0 @@
-export const words = { name: 'choice', start: 'choose', hint: 'one or several options' }

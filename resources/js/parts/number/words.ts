@@ -1,1 +1,0 @@
-export const words = { name: 'number', start: 'type a number', hint: 'with a tolerance' }

@@ -1,1 +1,0 @@
-export const words = { name: 'typed', start: 'type a word or phrase', hint: 'with accepted spellings' }

@@ -43,7 +43,7 @@ it('answers with a sentence and 503 when the database is away', function (string
 })->with(['/api/v1/me', '/banks']);
 
 it('imports and exports by name, with the problems of a command in one sentence', function (array $command, string $says): void {
-    $result = program(['bin/quarry', ...$command], ['DB_DATABASE' => 'quarry_test']);
+    $result = program(['bin/quarry', ...$command], ['DB_DATABASE' => DB::getDatabaseName()]);
 
     expect($result->exitCode())
         ->toBe(1)

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 use App\Actions\Reindex;
 use App\Http\OpenApi\Description;
-use App\Http\OpenApi\TypeScript;
 use App\Jobs\ReindexAll;
 use App\Models\User;
 use Database\Seeders\LargeBankSeeder;
@@ -42,9 +41,10 @@ Artisan::command('quarry:ready-for {environment}', function (): int {
     return 0;
 })->purpose('Refuse to run for a school with the demo in it');
 
-Artisan::command('api:types', function (Description $description): void {
-    file_put_contents(resource_path('js/api/schema.ts'), TypeScript::of($description->build()));
-})->purpose('Write the TypeScript types of the API');
+Artisan::command('api:description', function (Description $description): void {
+    $json = json_encode($description->build(), JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+    file_put_contents(base_path('var/openapi.json'), "$json\n");
+})->purpose('Write the API description for the front end, which makes its types from it (npm run api)');
 
 Artisan::command('demo:files', function (): void {
     foreach (SamplePackages::all() as $name => $write) {

@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use Illuminate\Foundation\Http\Events\RequestHandled;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Foundation\Testing\RefreshDatabaseState;
 use Illuminate\Foundation\Testing\TestCase as Base;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Event;
 
 abstract class TestCase extends Base
 {
     use RefreshDatabase;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        Event::listen(RequestHandled::class, ResponseContract::check(...));
+    }
 
     /** For tests that send more requests than a person may. */
     public function withoutThrottle(): void

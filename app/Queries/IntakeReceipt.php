@@ -140,7 +140,7 @@ final class IntakeReceipt
         ];
     }
 
-    /** @return array{questions: int, points: string, kinds: array<string, int>} */
+    /** @return array{questions: int, points: string, kinds: \stdClass} */
     private static function counted(\Illuminate\Database\Query\Builder $rows): array
     {
         $kinds = (clone $rows)
@@ -153,7 +153,7 @@ final class IntakeReceipt
         return [
             'questions' => (clone $rows)->count(),
             'points' => rtrim(rtrim((string) (clone $rows)->sum('points'), '0'), '.') ?: '0',
-            'kinds' => $kinds,
+            'kinds' => (object) $kinds,
         ];
     }
 

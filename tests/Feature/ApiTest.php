@@ -5,7 +5,6 @@ declare(strict_types=1);
 use App\Actions\ExportBank;
 use App\Actions\ImportQuestions;
 use App\Http\OpenApi\Description;
-use App\Http\OpenApi\TypeScript;
 use App\Models\User;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Support\Facades\DB;
@@ -181,26 +180,13 @@ it('describes itself as it is', function (): void {
         app('router')->getRoutes()->getRoutes(),
         fn ($route): bool => str_starts_with($route->uri(), 'api/v1/') && $route->uri() !== 'api/v1/openapi.json',
     );
-    expect((string) file_get_contents(resource_path('js/api/schema.ts')))
-        ->toBe(TypeScript::of($description), 'Run php artisan api:types.')
-        ->and(count($routes))
-        ->toBe(array_sum(array_map(count(...), $description['paths'])));
+    $json = (string) json_encode($description);
+    $unused = fn (string $name): bool => ! str_contains($json, '"#\/components\/schemas\/'.$name.'"');
 
-    $world = new World;
-    $this->actingAs($world->people['writer']);
-    foreach (
-        [
-            'Person' => '/me',
-            'Bank' => '/banks/rocks',
-            'Question' => "/questions/$world->question",
-            'QuestionRow' => '/banks/rocks/questions',
-        ] as $name => $path
-    ) {
-        $data = json_decode((string) ask('GET', $path)->content())->data;
-        $schema = json_decode((string) json_encode($description['components']['schemas'][$name]));
-        expect((new Opis\JsonSchema\Validator)->validate(is_array($data) ? $data[0] : $data, $schema)->isValid())->toBeTrue($name);
-        expect(array_keys((array) (is_array($data) ? $data[0] : $data)))->toBe(array_keys((array) $schema->properties));
-    }
+    expect(count($routes))
+        ->toBe(array_sum(array_map(count(...), $description['paths'])))
+        ->and(array_filter(array_keys($description['components']['schemas']), $unused))
+        ->toBe([]);
 });
 
 it('loads the demo, and sends a bank out and back without loss', function (): void {

@@ -21,13 +21,11 @@ use WideQuarry\Json\Json;
 /** One's own account: password and sessions. */
 final class AccountController
 {
-    #[
-        Operation(
-            'Change your password; every other session is signed out',
-            body: ['current' => 'string', 'password' => 'string'],
-            status: 204,
-        ),
-    ]
+    #[Operation(
+        'Change your password; every other session is signed out',
+        body: ['current' => 'string', 'password' => 'string'],
+        status: 204,
+    )]
     public function password(Request $request, SetPassword $set): Response
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['current', 'password'])
@@ -41,7 +39,7 @@ final class AccountController
         return new Response('', 204);
     }
 
-    #[Operation('Where you are signed in')]
+    #[Operation('Where you are signed in', response: ['data' => 'Session[]'])]
     public function sessions(Request $request): JsonResponse
     {
         $here = $request->session()->getId();

@@ -41,13 +41,11 @@ final class ActController
         'home' => 'boolean?',
     ];
 
-    #[
-        Operation(
-            'Change questions, those named or all that meet a filter: at once where they are few, otherwise in the background',
-            response: ActResource::class,
-            body: self::BODY,
-        ),
-    ]
+    #[Operation(
+        'Change questions, those named or all that meet a filter: at once where they are few, otherwise in the background',
+        response: 'Act',
+        body: self::BODY,
+    )]
     public function store(Request $request, Bank $bank, BeginOperation $begin): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -56,7 +54,11 @@ final class ActController
         return $this->shown($begin->change($bank, $target, $change, User::asking($request), $from));
     }
 
-    #[Operation('What such a change would do: how many questions, and some of them before and after', body: self::BODY)]
+    #[Operation(
+        'What such a change would do: how many questions, and some of them before and after',
+        response: 'Preview',
+        body: self::BODY,
+    )]
     public function preview(Request $request, Bank $bank, PreviewOperation $preview): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -68,12 +70,11 @@ final class ActController
         );
     }
 
-    #[
-        Operation(
-            'Every place where a replacement would be made, some hundred questions at a time; next is where to go on',
-            body: [...self::BODY, 'after' => 'uuid?'],
-        ),
-    ]
+    #[Operation(
+        'Every place where a replacement would be made, some hundred questions at a time; next is where to go on',
+        response: 'ReplacePlacesPage',
+        body: [...self::BODY, 'after' => 'uuid?'],
+    )]
     public function places(Request $request, Bank $bank, PreviewOperation $preview): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -85,7 +86,7 @@ final class ActController
         return new JsonResponse(Json::encode($preview->places($bank, $target, $replacing, $after, User::asking($request))), json: true);
     }
 
-    #[Operation('What was done to many questions of a bank, the newest first', response: ActResource::class, list: true)]
+    #[Operation('What was done to many questions of a bank, the newest first', response: ['data' => 'Act[]'])]
     public function index(Request $request, Bank $bank): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -101,7 +102,7 @@ final class ActController
         return new JsonResponse(['data' => ActResource::many(array_values(array_filter($acts, is_string(...))), User::asking($request))]);
     }
 
-    #[Operation('One such act: how far it is, what it left', response: ActResource::class)]
+    #[Operation('One such act: how far it is, what it left', response: 'Act')]
     public function show(Request $request, string $act): JsonResponse
     {
         $this->readable($act);
@@ -109,7 +110,7 @@ final class ActController
         return $this->shown($act);
     }
 
-    #[Operation('What an act changed, question by question (?after=ID)')]
+    #[Operation('What an act changed, question by question (?after=ID)', response: 'ChangesPage')]
     public function changes(Request $request, string $act): JsonResponse
     {
         $this->readable($act);
@@ -142,7 +143,7 @@ final class ActController
         return new Response('', 204);
     }
 
-    #[Operation('Go on with an act that was stopped or failed', response: ActResource::class)]
+    #[Operation('Go on with an act that was stopped or failed', response: 'Act')]
     public function resume(string $act, BeginOperation $begin): JsonResponse
     {
         $this->readable($act);
@@ -151,13 +152,11 @@ final class ActController
         return $this->shown($act);
     }
 
-    #[
-        Operation(
-            'Undo an act of one’s own: what is still as it left it is put back; questions named are put back whatever became of them',
-            response: ActResource::class,
-            body: ['questions' => 'uuid[]?'],
-        ),
-    ]
+    #[Operation(
+        'Undo an act of one’s own: what is still as it left it is put back; questions named are put back whatever became of them',
+        response: 'Act',
+        body: ['questions' => 'uuid[]?'],
+    )]
     public function undo(Request $request, string $act, BeginOperation $begin): JsonResponse
     {
         $person = User::asking($request);

@@ -25,7 +25,7 @@ use WideQuarry\Json\Json;
 
 final class AssessmentController
 {
-    #[Operation('The assessments one may read, the last changed first')]
+    #[Operation('The assessments one may read, the last changed first', response: ['data' => 'AssessmentRow[]'])]
     public function index(Request $request): JsonResponse
     {
         $rows = DB::select(
@@ -42,12 +42,10 @@ final class AssessmentController
         return new JsonResponse(['data' => $rows]);
     }
 
-    #[
-        Operation(
-            'One assessment, with what stands behind its entries and what they add up to; ETag is its version',
-            response: AssessmentResource::class,
-        ),
-    ]
+    #[Operation(
+        'One assessment, with what stands behind its entries and what they add up to; ETag is its version',
+        response: ['data' => 'Assessment'],
+    )]
     public function show(Assessment $assessment): JsonResponse
     {
         Gate::authorize('view', $assessment);
@@ -55,14 +53,12 @@ final class AssessmentController
         return $this->answer($assessment);
     }
 
-    #[
-        Operation(
-            'Make an assessment in a bank: empty, of questions, or like another',
-            response: AssessmentResource::class,
-            body: ['title' => 'string', 'bank' => 'string', 'questions' => 'uuid[]?', 'like' => 'uuid?'],
-            status: 201,
-        ),
-    ]
+    #[Operation(
+        'Make an assessment in a bank: empty, of questions, or like another',
+        response: ['data' => 'Assessment'],
+        body: ['title' => 'string', 'bank' => 'string', 'questions' => 'uuid[]?', 'like' => 'uuid?'],
+        status: 201,
+    )]
     public function store(Request $request, SaveAssessment $save): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['title', 'bank', 'questions', 'like']);
@@ -92,13 +88,11 @@ final class AssessmentController
         return $this->answer($made->refresh())->setStatusCode(201);
     }
 
-    #[
-        Operation(
-            'Store the next version; If-Match names the one it was started from',
-            response: AssessmentResource::class,
-            body: ['content' => 'object'],
-        ),
-    ]
+    #[Operation(
+        'Store the next version; If-Match names the one it was started from',
+        response: ['data' => 'Assessment'],
+        body: ['content' => 'object'],
+    )]
     public function update(Request $request, Assessment $assessment, SaveAssessment $save): JsonResponse
     {
         Gate::authorize('update', $assessment);
@@ -120,13 +114,11 @@ final class AssessmentController
         return $this->answer($assessment->refresh());
     }
 
-    #[
-        Operation(
-            'Add questions at the end of a section; those it has already are left out',
-            response: AssessmentResource::class,
-            body: ['questions' => 'uuid[]', 'section' => 'string?'],
-        ),
-    ]
+    #[Operation(
+        'Add questions at the end of a section; those it has already are left out',
+        response: ['data' => 'Assessment'],
+        body: ['questions' => 'uuid[]', 'section' => 'string?'],
+    )]
     public function add(Request $request, Assessment $assessment, SaveAssessment $save): JsonResponse
     {
         Gate::authorize('update', $assessment);

@@ -17,7 +17,7 @@ use WideQuarry\Json\Json;
 /** What a person has typed and not saved: theirs alone, apart from revisions. The subject is a question's id or new:SLUG. */
 final class AutosaveController
 {
-    #[Operation('What was typed and not saved; 204 when there is nothing')]
+    #[Operation('What was typed and not saved; 204 when there is nothing', response: 'Autosave')]
     public function show(Request $request, string $subject): Response|JsonResponse
     {
         $kept = DB::table('autosaves')->where($this->key($request, $subject))->first();

@@ -25,13 +25,13 @@ final class BankController
 {
     private const ABOUT = ['name', 'purpose', 'subject', 'level', 'course', 'term'];
 
-    #[Operation('The banks one may read', response: BankResource::class, list: true)]
+    #[Operation('The banks one may read', response: ['data' => 'Bank[]'])]
     public function index(Request $request): AnonymousResourceCollection
     {
         return BankResource::collection($this->readable($request)->orderByRaw('name COLLATE by_name')->limit(500)->get());
     }
 
-    #[Operation('One bank', response: BankResource::class)]
+    #[Operation('One bank', response: ['data' => 'Bank'])]
     public function show(Request $request, Bank $bank): BankResource
     {
         Gate::authorize('view', $bank);
@@ -39,21 +39,19 @@ final class BankController
         return new BankResource($this->readable($request)->findOrFail($bank->id));
     }
 
-    #[
-        Operation(
-            'Make a bank; who makes it keeps it',
-            response: BankResource::class,
-            body: [
-                'name' => 'string',
-                'purpose' => 'string?',
-                'subject' => 'string?',
-                'level' => 'string?',
-                'course' => 'string?',
-                'term' => 'string?',
-            ],
-            status: 201,
-        ),
-    ]
+    #[Operation(
+        'Make a bank; who makes it keeps it',
+        response: ['data' => 'Bank'],
+        body: [
+            'name' => 'string',
+            'purpose' => 'string?',
+            'subject' => 'string?',
+            'level' => 'string?',
+            'course' => 'string?',
+            'term' => 'string?',
+        ],
+        status: 201,
+    )]
     public function store(Request $request, MakeBank $make): JsonResponse
     {
         $user = User::asking($request);
@@ -62,23 +60,21 @@ final class BankController
         return (new BankResource($this->readable($request)->findOrFail($bank->id)))->response()->setStatusCode(201);
     }
 
-    #[
-        Operation(
-            'Change what is said of a bank',
-            response: BankResource::class,
-            body: [
-                'name' => 'string?',
-                'purpose' => 'string?',
-                'subject' => 'string?',
-                'level' => 'string?',
-                'course' => 'string?',
-                'term' => 'string?',
-                'archived' => 'boolean?',
-                'lends' => 'boolean?',
-                'defaults' => 'object?',
-            ],
-        ),
-    ]
+    #[Operation(
+        'Change what is said of a bank',
+        response: ['data' => 'Bank'],
+        body: [
+            'name' => 'string?',
+            'purpose' => 'string?',
+            'subject' => 'string?',
+            'level' => 'string?',
+            'course' => 'string?',
+            'term' => 'string?',
+            'archived' => 'boolean?',
+            'lends' => 'boolean?',
+            'defaults' => 'object?',
+        ],
+    )]
     public function update(Request $request, Bank $bank): BankResource
     {
         Gate::authorize('keep', $bank);

@@ -26,13 +26,10 @@ use Illuminate\Support\Facades\Gate;
 
 final class BankQuestionController
 {
-    #[
-        Operation(
-            'Questions of a bank that meet a filter, 60 a page; the first page counts them',
-            response: QuestionRowResource::class,
-            list: true,
-        ),
-    ]
+    #[Operation(
+        'Questions of a bank that meet a filter, 60 a page; the first page counts them',
+        response: 'QuestionPage',
+    )]
     public function index(Request $request, Bank $bank, QuestionSearch $search): AnonymousResourceCollection
     {
         $filter = self::filter($request);
@@ -41,13 +38,10 @@ final class BankQuestionController
         return self::page($request, $search, Scope::bank($bank->id), $filter);
     }
 
-    #[
-        Operation(
-            'Questions of every bank one may read that meet a filter, 60 a page; each names its bank',
-            response: QuestionRowResource::class,
-            list: true,
-        ),
-    ]
+    #[Operation(
+        'Questions of every bank one may read that meet a filter, 60 a page; each names its bank',
+        response: 'QuestionPage',
+    )]
     public function everywhere(Request $request, QuestionSearch $search): AnonymousResourceCollection
     {
         $filter = self::filter($request);
@@ -86,14 +80,12 @@ final class BankQuestionController
         return Problems::json(409, 'question.exists', 'A question with this identifier exists already.', ['path' => '/question/id']);
     }
 
-    #[
-        Operation(
-            'Write a new question into a bank',
-            response: QuestionResource::class,
-            body: ['question' => 'object', 'note' => 'string?', 'folders' => 'paths?'],
-            status: 201,
-        ),
-    ]
+    #[Operation(
+        'Write a new question into a bank',
+        response: ['data' => 'WholeQuestion'],
+        body: ['question' => 'object', 'note' => 'string?', 'folders' => 'string[][]?'],
+        status: 201,
+    )]
     public function store(SaveQuestionRequest $request, Bank $bank, SaveQuestion $save): JsonResponse
     {
         $question = $request->question();

@@ -31,12 +31,11 @@ use WideQuarry\Question\VersionMerge;
 /** Turns what is written into other kinds; nothing is stored but where a list is split. */
 final class ConvertController
 {
-    #[
-        Operation(
-            'What differs between two versions of a question, and one made of mine and what is chosen of theirs',
-            body: ['mine' => 'object', 'theirs' => 'object', 'chosen' => 'string[]?'],
-        ),
-    ]
+    #[Operation(
+        'What differs between two versions of a question, and one made of mine and what is chosen of theirs',
+        response: ['fields' => 'MergedField[]', 'question' => 'QuestionJson'],
+        body: ['mine' => 'object', 'theirs' => 'object', 'chosen' => 'string[]?'],
+    )]
     public function merge(Request $request, PartKinds $kinds): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['mine', 'theirs', 'chosen'])
@@ -56,12 +55,11 @@ final class ConvertController
         return new JsonResponse(Json::encode(['fields' => $merging->fields(), 'question' => $merging->with($chosen)]), json: true);
     }
 
-    #[
-        Operation(
-            'What a part can become: the question as it would be, and what could not be carried',
-            body: ['question' => 'object', 'part' => 'string'],
-        ),
-    ]
+    #[Operation(
+        'What a part can become: the question as it would be, and what could not be carried',
+        response: ['offers' => 'ConversionOffer[]'],
+        body: ['question' => 'object', 'part' => 'string'],
+    )]
     public function offers(Request $request, TryRequest $try, Conversions $conversions): JsonResponse
     {
         [$question, $fields] = $try->read($request, ['question', 'part']);
@@ -74,7 +72,11 @@ final class ConvertController
         return new JsonResponse(Json::encode(['offers' => $offers]), json: true);
     }
 
-    #[Operation('A run of true–false questions as one list of statements to judge; nothing is stored', body: ['questions' => 'uuid[]'])]
+    #[Operation(
+        'A run of true–false questions as one list of statements to judge; nothing is stored',
+        response: ['question' => 'QuestionJson', 'losses' => 'string[]'],
+        body: ['questions' => 'uuid[]'],
+    )]
     public function join(Request $request, PartKinds $kinds): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['questions'])->need('questions');
@@ -89,12 +91,11 @@ final class ConvertController
         return new JsonResponse(Json::encode(['question' => $converted->question, 'losses' => $converted->losses]), json: true);
     }
 
-    #[
-        Operation(
-            'A list of statements as true–false questions; stored as drafts in a bank unless only asked for',
-            body: ['question' => 'object', 'store' => 'boolean?'],
-        ),
-    ]
+    #[Operation(
+        'A list of statements as true–false questions; stored as drafts in a bank unless only asked for',
+        response: ['questions' => 'string[]', 'losses' => 'string[]'],
+        body: ['question' => 'object', 'store' => 'boolean?'],
+    )]
     public function split(Request $request, Bank $bank, TryRequest $try, SaveQuestion $save, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -119,7 +120,7 @@ final class ConvertController
         );
     }
 
-    #[Operation('Cells pasted from a spreadsheet, as rows', body: ['text' => 'string'])]
+    #[Operation('Cells pasted from a spreadsheet, as rows', response: ['rows' => 'string[][]'], body: ['text' => 'string'])]
     public function cells(Request $request): JsonResponse
     {
         return new JsonResponse([
@@ -131,7 +132,7 @@ final class ConvertController
         ]);
     }
 
-    #[Operation('A text with every word that is in no piece yet made one', body: ['text' => 'string'])]
+    #[Operation('A text with every word that is in no piece yet made one', response: ['text' => 'string'], body: ['text' => 'string'])]
     public function pieces(Request $request): JsonResponse
     {
         return new JsonResponse([
@@ -143,20 +144,18 @@ final class ConvertController
         ]);
     }
 
-    #[
-        Operation(
-            'Words found in a question, each with what stands around it, and the question with those replaced that were picked '.
-                '(all when none are named)',
-            body: [
-                'question' => 'object',
-                'find' => 'string',
-                'with' => 'string?',
-                'case' => 'boolean?',
-                'whole' => 'boolean?',
-                'only' => 'integer[]?',
-            ],
-        ),
-    ]
+    #[Operation(
+        'Words found in a question, each with what stands around it, and the question with those replaced that were picked '.'(all when none are named)',
+        response: ['question' => 'QuestionJson', 'places' => 'FoundPlace[]'],
+        body: [
+            'question' => 'object',
+            'find' => 'string',
+            'with' => 'string?',
+            'case' => 'boolean?',
+            'whole' => 'boolean?',
+            'only' => 'integer[]?',
+        ],
+    )]
     public function replace(Request $request, TryRequest $try): JsonResponse
     {
         [$question, $fields] = $try->read($request, ['question', 'find', 'with', 'case', 'whole', 'only']);
@@ -177,7 +176,11 @@ final class ConvertController
         );
     }
 
-    #[Operation('A faulty text beside the right one, as a text to mend', body: ['faulty' => 'string', 'right' => 'string'])]
+    #[Operation(
+        'A faulty text beside the right one, as a text to mend',
+        response: ['text' => 'string', 'rules' => 'Rule[]'],
+        body: ['faulty' => 'string', 'right' => 'string'],
+    )]
     public function faults(Request $request): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['faulty', 'right'])
@@ -188,20 +191,19 @@ final class ConvertController
         return new JsonResponse(Json::encode(['text' => $text, 'rules' => $rules]), json: true);
     }
 
-    #[
-        Operation(
-            'A table some of whose cells are answers',
-            body: [
-                'rows' => 'object[]',
-                'answers' => 'object[]?',
-                'kind' => 'string?',
-                'points' => 'number?',
-                'header' => 'boolean?',
-                'side' => 'boolean?',
-                'taken' => 'string[]?',
-            ],
-        ),
-    ]
+    #[Operation(
+        'A table some of whose cells are answers',
+        response: ['html' => 'string', 'parts' => 'Part[]'],
+        body: [
+            'rows' => 'object[]',
+            'answers' => 'object[]?',
+            'kind' => 'string?',
+            'points' => 'number?',
+            'header' => 'boolean?',
+            'side' => 'boolean?',
+            'taken' => 'string[]?',
+        ],
+    )]
     public function table(Request $request, PartKinds $kinds): JsonResponse
     {
         [$html, $parts] = AnswerTable::read(Json::decode($request->getContent()), $kinds);

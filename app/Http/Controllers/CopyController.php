@@ -24,13 +24,11 @@ final class CopyController
 {
     private const MOST = 50_000;
 
-    #[
-        Operation(
-            'Copy questions into a bank: those named, or all of another bank that meet a filter',
-            response: ActResource::class,
-            body: ['ids' => 'uuid[]?', 'filter' => 'string?', 'from' => 'string?', 'folder' => 'string[]?', 'bin' => 'boolean?'],
-        ),
-    ]
+    #[Operation(
+        'Copy questions into a bank: those named, or all of another bank that meet a filter',
+        response: 'Act',
+        body: ['ids' => 'uuid[]?', 'filter' => 'string?', 'from' => 'string?', 'folder' => 'string[]?', 'bin' => 'boolean?'],
+    )]
     public function store(Request $request, Bank $bank, BeginOperation $begin): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -58,13 +56,12 @@ final class CopyController
         return new JsonResponse(ActResource::of($act, User::asking($request)));
     }
 
-    #[
-        Operation(
-            'Copy a bank: a new one, kept by who copies it, with the same folders and topics and a copy of every question',
-            body: ['name' => 'string'],
-            status: 201,
-        ),
-    ]
+    #[Operation(
+        'Copy a bank: a new one, kept by who copies it, with the same folders and topics and a copy of every question',
+        response: ['slug' => 'string', 'act' => 'Act'],
+        body: ['name' => 'string'],
+        status: 201,
+    )]
     public function bank(Request $request, Bank $bank, BeginOperation $begin, MakeBank $make): JsonResponse
     {
         Gate::authorize('view', $bank);

@@ -13,7 +13,10 @@ use Illuminate\Http\Request;
 /** Where a person goes on: what was begun, what waits, what others changed. */
 final class DeskController
 {
-    #[Operation('What one had begun and saved last, what waits in the banks one writes in, and what others changed there lately')]
+    #[Operation(
+        'What one had begun and saved last, what waits in the banks one writes in, and what others changed there lately',
+        response: 'Desk',
+    )]
     public function __invoke(Request $request): JsonResponse
     {
         $person = User::asking($request);

@@ -28,24 +28,22 @@ final class DispatchController
 
     private const FIELDS = ['format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes'];
 
-    #[
-        Operation(
-            'Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told '.
-                'before it is fetched',
-            body: [
-                'format' => 'string',
-                'questions' => 'uuid[]?',
-                'bank' => 'string?',
-                'filter' => 'string?',
-                'assessment' => 'uuid?',
-                'key' => 'boolean?',
-                'feedback' => 'boolean?',
-                'classification' => 'boolean?',
-                'notes' => 'boolean?',
-            ],
-            status: 201,
-        ),
-    ]
+    #[Operation(
+        'Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told '.'before it is fetched',
+        response: ['data' => 'Dispatch'],
+        body: [
+            'format' => 'string',
+            'questions' => 'uuid[]?',
+            'bank' => 'string?',
+            'filter' => 'string?',
+            'assessment' => 'uuid?',
+            'key' => 'boolean?',
+            'feedback' => 'boolean?',
+            'classification' => 'boolean?',
+            'notes' => 'boolean?',
+        ],
+        status: 201,
+    )]
     public function store(Request $request, OpenDispatch $open): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', self::FIELDS);
@@ -56,22 +54,21 @@ final class DispatchController
         return $this->show($request, $id)->setStatusCode(201);
     }
 
-    #[
-        Operation(
-            'What would not survive in a format, with the questions concerned, before anything is written',
-            body: [
-                'format' => 'string',
-                'questions' => 'uuid[]?',
-                'bank' => 'string?',
-                'filter' => 'string?',
-                'assessment' => 'uuid?',
-                'key' => 'boolean?',
-                'feedback' => 'boolean?',
-                'classification' => 'boolean?',
-                'notes' => 'boolean?',
-            ],
-        ),
-    ]
+    #[Operation(
+        'What would not survive in a format, with the questions concerned, before anything is written',
+        response: ['data' => 'Losses'],
+        body: [
+            'format' => 'string',
+            'questions' => 'uuid[]?',
+            'bank' => 'string?',
+            'filter' => 'string?',
+            'assessment' => 'uuid?',
+            'key' => 'boolean?',
+            'feedback' => 'boolean?',
+            'classification' => 'boolean?',
+            'notes' => 'boolean?',
+        ],
+    )]
     public function losses(Request $request, FindLosses $find): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', self::FIELDS);
@@ -79,7 +76,7 @@ final class DispatchController
         return new JsonResponse(['data' => $find->handle($fields, User::asking($request))]);
     }
 
-    #[Operation('A dispatch: how it stands, and what did not survive')]
+    #[Operation('A dispatch: how it stands, and what did not survive', response: ['data' => 'Dispatch'])]
     public function show(Request $request, string $dispatch): JsonResponse
     {
         $row = $this->row($request, $dispatch);

@@ -31,7 +31,10 @@ use WideQuarry\Random\Seed;
 /** One question of an assessment: as it is asked here, as it was when it was last looked at, and varied only here. */
 final class EntryController
 {
-    #[Operation('A question as it is asked here, as it was when last looked at, and where else it is used')]
+    #[Operation(
+        'A question as it is asked here, as it was when last looked at, and where else it is used',
+        response: ['data' => 'WholeEntry'],
+    )]
     public function show(Request $request, Assessment $assessment, string $entry, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('view', $assessment);
@@ -67,13 +70,11 @@ final class EntryController
         );
     }
 
-    #[
-        Operation(
-            'Ask the question otherwise, only here; null asks it as its bank has it again',
-            response: AssessmentResource::class,
-            body: ['question' => 'object?'],
-        ),
-    ]
+    #[Operation(
+        'Ask the question otherwise, only here; null asks it as its bank has it again',
+        response: ['data' => 'Assessment'],
+        body: ['question' => 'object?'],
+    )]
     public function update(Request $request, Assessment $assessment, string $entry, SaveAssessment $save, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('update', $assessment);
@@ -97,7 +98,7 @@ final class EntryController
         return (new AssessmentResource($assessment->refresh()))->response()->header('ETag', "\"$assessment->version\"");
     }
 
-    #[Operation('The pool of a draw, and the drawing that a seed gives')]
+    #[Operation('The pool of a draw, and the drawing that a seed gives', response: ['data' => 'SampleDraw'])]
     public function draw(Request $request, Assessment $assessment, string $entry, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('view', $assessment);

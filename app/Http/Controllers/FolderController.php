@@ -23,7 +23,7 @@ use WideQuarry\Json\Json;
 /** Folders and topics of a bank: two trees that are arranged alike. */
 final class FolderController
 {
-    #[Operation('Make a folder or topic', body: ['name' => 'string', 'parent' => 'uuid?'], status: 201)]
+    #[Operation('Make a folder or topic', response: 'Created', body: ['name' => 'string', 'parent' => 'uuid?'], status: 201)]
     public function store(Request $request, Bank $bank, string $tree, ArrangeTree $arrange): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -35,12 +35,11 @@ final class FolderController
         );
     }
 
-    #[
-        Operation(
-            'Make folders or topics from an outline; without go only what it would make is said',
-            body: ['text' => 'string', 'parent' => 'uuid?', 'go' => 'boolean?'],
-        ),
-    ]
+    #[Operation(
+        'Make folders or topics from an outline; without go only what it would make is said',
+        response: ['lines' => 'OutlineLine[]', 'done' => 'OutlineCounts|null'],
+        body: ['text' => 'string', 'parent' => 'uuid?', 'go' => 'boolean?'],
+    )]
     public function outline(Request $request, Bank $bank, string $tree, ArrangeTree $arrange): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -51,13 +50,11 @@ final class FolderController
         return new JsonResponse(['lines' => $lines, 'done' => $done]);
     }
 
-    #[
-        Operation(
-            'Make one of two: what lies in the first lies in the second, and the first is gone',
-            response: ActResource::class,
-            body: ['into' => 'uuid'],
-        ),
-    ]
+    #[Operation(
+        'Make one of two: what lies in the first lies in the second, and the first is gone',
+        response: 'Act',
+        body: ['into' => 'uuid'],
+    )]
     public function merge(Request $request, Bank $bank, string $tree, string $node, BeginOperation $begin): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -68,7 +65,10 @@ final class FolderController
         return new JsonResponse(ActResource::of($act, $person));
     }
 
-    #[Operation('Where a folder or topic is used: questions in it and below it by bank, of those one may not read only how many')]
+    #[Operation(
+        'Where a folder or topic is used: questions in it and below it by bank, of those one may not read only how many',
+        response: 'NodeUses',
+    )]
     public function uses(Request $request, Bank $bank, string $tree, string $node): JsonResponse
     {
         Gate::authorize('view', $bank);
@@ -77,13 +77,11 @@ final class FolderController
         return new JsonResponse(TreeUses::of($tree, $bank->id, $node, User::asking($request)));
     }
 
-    #[
-        Operation(
-            'Put a question before another of a folder, or last: the order made by hand',
-            body: ['question' => 'uuid', 'before' => 'uuid?'],
-            status: 204,
-        ),
-    ]
+    #[Operation(
+        'Put a question before another of a folder, or last: the order made by hand',
+        body: ['question' => 'uuid', 'before' => 'uuid?'],
+        status: 204,
+    )]
     public function order(Request $request, Bank $bank, string $node, OrderFolder $order): Response
     {
         Gate::authorize('write', $bank);
@@ -93,14 +91,12 @@ final class FolderController
         return new Response('', 204);
     }
 
-    #[
-        Operation(
-            'Rename, move or order a folder or topic; before: the sibling it is put before, null for last; by_name: what is below '.
-                'it by name again',
-            body: ['name' => 'string?', 'parent' => 'uuid?', 'before' => 'uuid?', 'by_name' => 'boolean?'],
-            status: 204,
-        ),
-    ]
+    #[Operation(
+        'Rename, move or order a folder or topic; before: the sibling it is put before, null for last; by_name: what is below '.
+            'it by name again',
+        body: ['name' => 'string?', 'parent' => 'uuid?', 'before' => 'uuid?', 'by_name' => 'boolean?'],
+        status: 204,
+    )]
     public function update(Request $request, Bank $bank, string $tree, string $node, ArrangeTree $arrange): Response
     {
         Gate::authorize('write', $bank);
@@ -110,12 +106,10 @@ final class FolderController
         return new Response('', 204);
     }
 
-    #[
-        Operation(
-            'Take a folder or topic away with what is below it; the questions stay, and undone they have it again',
-            response: ActResource::class,
-        ),
-    ]
+    #[Operation(
+        'Take a folder or topic away with what is below it; the questions stay, and undone they have it again',
+        response: 'Act',
+    )]
     public function destroy(Request $request, Bank $bank, string $tree, string $node, BeginOperation $begin): JsonResponse
     {
         Gate::authorize('write', $bank);

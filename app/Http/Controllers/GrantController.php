@@ -19,7 +19,7 @@ use WideQuarry\Json\Json;
 /** Who may read, write and keep a bank. */
 final class GrantController
 {
-    #[Operation('Who has which right to a bank')]
+    #[Operation('Who has which right to a bank', response: ['data' => 'Grant[]'])]
     public function index(Bank $bank): JsonResponse
     {
         Gate::authorize('keep', $bank);
@@ -33,7 +33,11 @@ final class GrantController
         return new JsonResponse(['data' => $rows, 'hidden' => HiddenUses::of($bank->id)]);
     }
 
-    #[Operation('Set all rights to a bank at once; somebody must keep it', body: ['grants' => 'object[]', 'words' => 'string?'])]
+    #[Operation(
+        'Set all rights to a bank at once; somebody must keep it',
+        response: ['data' => 'Grant[]', 'hidden' => 'HiddenUse[]'],
+        body: ['grants' => 'object[]', 'words' => 'string?'],
+    )]
     public function update(Request $request, Bank $bank, ShareBank $share): JsonResponse
     {
         Gate::authorize('keep', $bank);
@@ -52,7 +56,7 @@ final class GrantController
         return $this->index($bank);
     }
 
-    #[Operation('People and teams a bank can be shared with')]
+    #[Operation('People and teams a bank can be shared with', response: ['people' => 'NamedThing[]', 'teams' => 'NamedThing[]'])]
     public function people(): JsonResponse
     {
         return new JsonResponse([

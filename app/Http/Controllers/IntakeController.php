@@ -24,14 +24,12 @@ use WideQuarry\Json\Json;
 /** An intake from what was given to its receipt. */
 final class IntakeController
 {
-    #[
-        Operation(
-            'Give files (multipart, files[]) or text to be read; bank and folder where they are meant to go, if known',
-            response: IntakeResource::class,
-            body: ['text' => 'string?', 'bank' => 'string?'],
-            status: 201,
-        ),
-    ]
+    #[Operation(
+        'Give files (multipart, files[]) or text to be read; bank and folder where they are meant to go, if known',
+        response: ['data' => 'Intake'],
+        body: ['text' => 'string?', 'bank' => 'string?'],
+        status: 201,
+    )]
     public function store(GiveRequest $request, OpenIntake $open): JsonResponse
     {
         $intake = $open->handle($request->given(), User::asking($request), $request->bank());
@@ -40,7 +38,7 @@ final class IntakeController
         return (new IntakeResource($intake->refresh()))->response()->setStatusCode(201);
     }
 
-    #[Operation('One intake: how far it is, what was found', response: IntakeResource::class)]
+    #[Operation('One intake: how far it is, what was found', response: ['data' => 'Intake'])]
     public function show(Intake $intake): IntakeResource
     {
         Gate::authorize('work', $intake);
@@ -48,20 +46,18 @@ final class IntakeController
         return new IntakeResource($intake);
     }
 
-    #[
-        Operation(
-            'Choose where it goes, and what happens to duplicates',
-            response: IntakeResource::class,
-            body: [
-                'bank' => 'string?',
-                'new_bank' => 'string?',
-                'folder' => 'string[]?',
-                'duplicates' => 'string?',
-                'regroup' => 'boolean?',
-                'group_names' => 'object?',
-            ],
-        ),
-    ]
+    #[Operation(
+        'Choose where it goes, and what happens to duplicates',
+        response: ['data' => 'Intake'],
+        body: [
+            'bank' => 'string?',
+            'new_bank' => 'string?',
+            'folder' => 'string[]?',
+            'duplicates' => 'string?',
+            'regroup' => 'boolean?',
+            'group_names' => 'object?',
+        ],
+    )]
     public function update(Request $request, Intake $intake, PlaceIntake $place): IntakeResource
     {
         Gate::authorize('work', $intake);
@@ -93,7 +89,7 @@ final class IntakeController
         return new JsonResponse(null, 204);
     }
 
-    #[Operation('Bring it in; or go on after it was stopped', response: IntakeResource::class)]
+    #[Operation('Bring it in; or go on after it was stopped', response: ['data' => 'Intake'])]
     public function commit(Request $request, Intake $intake, CommitIntake $commit): IntakeResource
     {
         Gate::authorize('work', $intake);
@@ -108,7 +104,7 @@ final class IntakeController
         return new IntakeResource($intake->refresh());
     }
 
-    #[Operation('Take it back: what is unchanged and unused since', response: IntakeResource::class)]
+    #[Operation('Take it back: what is unchanged and unused since', response: ['data' => 'Intake'])]
     public function undo(Request $request, Intake $intake, UndoIntake $undo): IntakeResource
     {
         Gate::authorize('work', $intake);

@@ -14,12 +14,11 @@ use WideQuarry\Json\Json;
 /** Pasted lines as options. */
 final class LinesController
 {
-    #[
-        Operation(
-            'Take numbering, letters and bullets off pasted lines; and the pairs they hold, where each holds two things',
-            body: ['text' => 'string'],
-        ),
-    ]
+    #[Operation(
+        'Take numbering, letters and bullets off pasted lines; and the pairs they hold, where each holds two things',
+        response: 'PastedLines',
+        body: ['text' => 'string'],
+    )]
     public function __invoke(Request $request): JsonResponse
     {
         $text = Fields::of(Json::decode($request->getContent()), '', ['text'])

@@ -10,7 +10,7 @@ use Illuminate\Http\Request;
 
 final class MeController
 {
-    #[Operation('Who is signed in', response: PersonResource::class)]
+    #[Operation('Who is signed in', response: ['data' => 'Person'])]
     public function __invoke(Request $request): PersonResource
     {
         return new PersonResource($request->user());

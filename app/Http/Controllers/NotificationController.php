@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 /** What a person was told. */
 final class NotificationController
 {
-    #[Operation('What you were told, the newest first')]
+    #[Operation('What you were told, the newest first', response: ['data' => 'Notification[]', 'unread' => 'number'])]
     public function index(Request $request): JsonResponse
     {
         $rows = DB::table('notifications')

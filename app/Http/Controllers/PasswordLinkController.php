@@ -17,13 +17,11 @@ final class PasswordLinkController
 {
     private const MICROSECONDS = 300_000;
 
-    #[
-        Operation(
-            'Ask for a mail with a link; the answer is the same whether or not the address is known',
-            body: ['email' => 'string'],
-            status: 204,
-        ),
-    ]
+    #[Operation(
+        'Ask for a mail with a link; the answer is the same whether or not the address is known',
+        body: ['email' => 'string'],
+        status: 204,
+    )]
     public function store(Request $request, PasswordLinks $links): Response
     {
         $email = Fields::of(Json::decode($request->getContent()), '', ['email'])

@@ -23,7 +23,7 @@ use WideQuarry\Json\Json;
 /** People, for administrators: invited, disabled, their banks handed over. Administrators read no bank without a share. */
 final class PeopleController
 {
-    #[Operation('Everybody with an account')]
+    #[Operation('Everybody with an account', response: ['data' => 'Account[]'])]
     public function index(): JsonResponse
     {
         $rows = DB::select(
@@ -43,13 +43,12 @@ final class PeopleController
         ]);
     }
 
-    #[
-        Operation(
-            'Invite somebody by mail; they choose their password with the link',
-            body: ['name' => 'string', 'email' => 'string', 'administrator' => 'boolean?', 'words' => 'string?'],
-            status: 201,
-        ),
-    ]
+    #[Operation(
+        'Invite somebody by mail; they choose their password with the link',
+        response: ['data' => 'Created'],
+        body: ['name' => 'string', 'email' => 'string', 'administrator' => 'boolean?', 'words' => 'string?'],
+        status: 201,
+    )]
     public function store(Request $request, PasswordLinks $links): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'email', 'administrator', 'words'])
@@ -81,19 +80,17 @@ final class PeopleController
         return new JsonResponse(['data' => ['id' => $person->id]], 201);
     }
 
-    #[
-        Operation(
-            'Change a name, make somebody an administrator, disable or enable an account, or send the invitation again',
-            body: [
-                'name' => 'string?',
-                'administrator' => 'boolean?',
-                'disabled' => 'boolean?',
-                'invite' => 'boolean?',
-                'second_factor_off' => 'boolean?',
-            ],
-            status: 204,
-        ),
-    ]
+    #[Operation(
+        'Change a name, make somebody an administrator, disable or enable an account, or send the invitation again',
+        body: [
+            'name' => 'string?',
+            'administrator' => 'boolean?',
+            'disabled' => 'boolean?',
+            'invite' => 'boolean?',
+            'second_factor_off' => 'boolean?',
+        ],
+        status: 204,
+    )]
     public function update(
         Request $request,
         User $person,
@@ -161,7 +158,11 @@ final class PeopleController
         return new Response('', 204);
     }
 
-    #[Operation('Hand the banks somebody manages over to somebody else', body: ['to' => 'uuid', 'words' => 'string?'])]
+    #[Operation(
+        'Hand the banks somebody manages over to somebody else',
+        response: ['banks' => 'number'],
+        body: ['to' => 'uuid', 'words' => 'string?'],
+    )]
     public function handOver(Request $request, User $person, HandOver $hand): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['to', 'words'])->need('to');

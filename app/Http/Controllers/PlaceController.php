@@ -22,7 +22,7 @@ use WideQuarry\Json\Malformed;
 /** Where questions are: the trees of a bank, and counts for what the list could be narrowed to. */
 final class PlaceController
 {
-    #[Operation('The folders and topics of a bank as trees')]
+    #[Operation('The folders and topics of a bank as trees', response: 'Trees')]
     public function trees(Bank $bank): JsonResponse
     {
         Gate::authorize('view', $bank);
@@ -39,7 +39,7 @@ final class PlaceController
         return new JsonResponse(['folders' => $folders, 'topics' => $topics]);
     }
 
-    #[Operation('Every tag of a bank, with how many questions have it')]
+    #[Operation('Every tag of a bank, with how many questions have it', response: ['data' => 'TagRow[]'])]
     public function tags(Bank $bank): JsonResponse
     {
         Gate::authorize('view', $bank);
@@ -55,12 +55,10 @@ final class PlaceController
         ]);
     }
 
-    #[
-        Operation(
-            'How many questions each value of the asked dimensions would leave (?of=kind&of=topic), with all other conditions; '.
-                'where more than 10,000 match, from a sample unless &exact=1',
-        ),
-    ]
+    #[Operation(
+        'How many questions each value of the asked dimensions would leave (?of=kind&of=topic), with all other conditions; '.'where more than 10,000 match, from a sample unless &exact=1',
+        response: 'Facets',
+    )]
     public function facets(Request $request, Bank $bank, Facets $facets, QuestionSearch $search): JsonResponse
     {
         $filter = $this->filter($request);
@@ -69,7 +67,7 @@ final class PlaceController
         return $this->counted($request, Scope::bank($bank->id), $filter, $facets, $search);
     }
 
-    #[Operation('The same over every bank one may read')]
+    #[Operation('The same over every bank one may read', response: 'Facets')]
     public function everywhere(Request $request, Facets $facets, QuestionSearch $search): JsonResponse
     {
         $filter = $this->filter($request);

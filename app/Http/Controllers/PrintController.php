@@ -25,7 +25,7 @@ use WideQuarry\Printing\PrintSettings;
 /** An assessment on paper. */
 final class PrintController
 {
-    #[Operation('The sheet as a document for the screen; which: learner or key')]
+    #[Operation('The sheet as a document for the screen; which: learner or key', response: ['html' => 'string'])]
     public function sheet(Request $request, Assessment $assessment, SheetPage $page): JsonResponse
     {
         Gate::authorize('view', $assessment);
@@ -47,7 +47,11 @@ final class PrintController
         return new JsonResponse(null, 204);
     }
 
-    #[Operation('Print the learner’s sheet or the key; the same content is printed once', body: ['which' => 'string'])]
+    #[Operation(
+        'Print the learner’s sheet or the key; the same content is printed once',
+        response: ['id' => 'string', 'pages' => 'number'],
+        body: ['which' => 'string'],
+    )]
     public function store(Request $request, Assessment $assessment, PrintAssessment $print): JsonResponse
     {
         Gate::authorize('view', $assessment);

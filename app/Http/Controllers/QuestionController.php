@@ -24,7 +24,7 @@ use WideQuarry\Json\Json;
 
 final class QuestionController
 {
-    #[Operation('One question, whole; ETag is its revision', response: QuestionResource::class)]
+    #[Operation('One question, whole; ETag is its revision', response: ['data' => 'WholeQuestion'])]
     public function show(Request $request, Question $question): JsonResponse
     {
         Gate::authorize('view', $question);
@@ -33,7 +33,7 @@ final class QuestionController
         return (new QuestionResource($question))->response()->header('ETag', "\"$question->revision\"");
     }
 
-    #[Operation('The assessments that follow a question: they ask its newest revision')]
+    #[Operation('The assessments that follow a question: they ask its newest revision', response: ['data' => 'Follower[]'])]
     public function followers(Request $request, Question $question): JsonResponse
     {
         Gate::authorize('view', $question);
@@ -52,7 +52,11 @@ final class QuestionController
         ]);
     }
 
-    #[Operation('Keep a question at a revision in the assessments that follow it and that one may edit', body: ['revision' => 'integer'])]
+    #[Operation(
+        'Keep a question at a revision in the assessments that follow it and that one may edit',
+        response: ['data' => 'KeptCount'],
+        body: ['revision' => 'integer'],
+    )]
     public function keep(Request $request, Question $question, KeepRevision $keep): JsonResponse
     {
         Gate::authorize('view', $question);
@@ -63,7 +67,7 @@ final class QuestionController
         return new JsonResponse(['data' => ['kept' => $keep->handle($question->id, $revision, User::asking($request))]]);
     }
 
-    #[Operation('Who changed what of a question’s record, the newest first')]
+    #[Operation('Who changed what of a question’s record, the newest first', response: ['data' => 'ClassificationChange[]'])]
     public function changes(Question $question): JsonResponse
     {
         Gate::authorize('view', $question);
@@ -85,13 +89,11 @@ final class QuestionController
         ]);
     }
 
-    #[
-        Operation(
-            'Save a new revision; If-Match names the one it was started from',
-            response: QuestionResource::class,
-            body: ['question' => 'object', 'note' => 'string?'],
-        ),
-    ]
+    #[Operation(
+        'Save a new revision; If-Match names the one it was started from',
+        response: ['data' => 'WholeQuestion'],
+        body: ['question' => 'object', 'note' => 'string?'],
+    )]
     public function update(SaveQuestionRequest $request, Question $question, SaveQuestion $save): JsonResponse
     {
         $user = User::asking($request);

@@ -15,7 +15,11 @@ use WideQuarry\Question\RecordChange;
 /** The record of a question that is not stored yet, changed as that of a stored one would be. */
 final class RecordController
 {
-    #[Operation('Change a record that is not stored', body: ['record' => 'object', 'change' => 'object'])]
+    #[Operation(
+        'Change a record that is not stored',
+        response: ['record' => 'RecordJson'],
+        body: ['record' => 'object', 'change' => 'object'],
+    )]
     public function __invoke(Request $request): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['record', 'change'])

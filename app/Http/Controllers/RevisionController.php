@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\Gate;
 /** The revisions of a question: who saved what, when and why. */
 final class RevisionController
 {
-    #[Operation('The revisions of a question, the newest first')]
+    #[Operation('The revisions of a question, the newest first', response: ['data' => 'Revision[]'])]
     public function index(Question $question): JsonResponse
     {
         Gate::authorize('view', $question);
@@ -22,7 +22,10 @@ final class RevisionController
         return Revisions::of('question', $question->id)->list();
     }
 
-    #[Operation('One revision: its content, and what differs from the one before it (or from the revision named by since)')]
+    #[Operation(
+        'One revision: its content, and what differs from the one before it (or from the revision named by since)',
+        response: ['content' => 'QuestionJson', 'differences' => 'Difference[]'],
+    )]
     public function show(Request $request, Question $question, int $number): JsonResponse
     {
         Gate::authorize('view', $question);

@@ -24,7 +24,7 @@ final class SavedSearchController
 {
     private const MOST = 200;
 
-    #[Operation('The searches of a bank one has kept, and those shared with its readers')]
+    #[Operation('The searches of a bank one has kept, and those shared with its readers', response: ['data' => 'SavedSearch[]'])]
     public function index(Request $request, Bank $bank): JsonResponse
     {
         Gate::authorize('view', $bank);
@@ -53,13 +53,12 @@ final class SavedSearchController
         ]);
     }
 
-    #[
-        Operation(
-            'Keep a search of a bank under a name; sharing it needs a writer',
-            body: ['name' => 'string', 'filter' => 'string', 'shared' => 'boolean?'],
-            status: 201,
-        ),
-    ]
+    #[Operation(
+        'Keep a search of a bank under a name; sharing it needs a writer',
+        response: 'Created',
+        body: ['name' => 'string', 'filter' => 'string', 'shared' => 'boolean?'],
+        status: 201,
+    )]
     public function store(Request $request, Bank $bank): JsonResponse
     {
         Gate::authorize('view', $bank);

@@ -14,18 +14,17 @@ use WideQuarry\Scoring\Scorer;
 
 final class ScoreController
 {
-    #[
-        Operation(
-            'Score a response',
-            body: [
-                'question' => 'object',
-                'response' => 'object',
-                'seed' => 'integer?',
-                'earlier_wrong' => 'integer?',
-                'hints' => 'integer?',
-            ],
-        ),
-    ]
+    #[Operation(
+        'Score a response',
+        response: 'ScoreResult',
+        body: [
+            'question' => 'object',
+            'response' => 'object',
+            'seed' => 'integer?',
+            'earlier_wrong' => 'integer?',
+            'hints' => 'integer?',
+        ],
+    )]
     public function __invoke(Request $request, Scorer $scorer, TryRequest $try): JsonResponse
     {
         [$question, $fields] = $try->read($request, ['question', 'response', 'seed', 'earlier_wrong', 'hints']);

@@ -16,12 +16,11 @@ use WideQuarry\Json\Json;
 /** Codes of an authenticator app beside the password. */
 final class SecondFactorController
 {
-    #[
-        Operation(
-            'Begin with a second factor: the secret for an authenticator app; it is on once a code was given',
-            body: ['password' => 'string'],
-        ),
-    ]
+    #[Operation(
+        'Begin with a second factor: the secret for an authenticator app; it is on once a code was given',
+        response: ['data' => 'SecondFactorSecret'],
+        body: ['password' => 'string'],
+    )]
     public function store(Request $request, SecondFactor $factor): JsonResponse
     {
         $person = $this->proven($request);
@@ -29,7 +28,11 @@ final class SecondFactorController
         return new JsonResponse(['data' => $factor->begin($person)]);
     }
 
-    #[Operation('Turn it on with a code of the app; recovery codes come back, once', body: ['code' => 'string'])]
+    #[Operation(
+        'Turn it on with a code of the app; recovery codes come back, once',
+        response: ['data' => 'RecoveryCodes'],
+        body: ['code' => 'string'],
+    )]
     public function update(Request $request, SecondFactor $factor): JsonResponse
     {
         $code = Fields::of(Json::decode($request->getContent()), '', ['code'])

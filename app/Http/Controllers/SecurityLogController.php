@@ -15,7 +15,10 @@ final class SecurityLogController
 {
     private const PAGE = 100;
 
-    #[Operation('The security log, the newest first (?before=ID); with ?download all of it as CSV')]
+    #[Operation(
+        'The security log, the newest first (?before=ID); with ?download all of it as CSV',
+        response: ['data' => 'SecurityLogEntry[]', 'next' => 'number|null'],
+    )]
     public function index(Request $request): JsonResponse|StreamedResponse
     {
         if ($request->has('download')) {

@@ -19,13 +19,11 @@ use Illuminate\Support\Facades\Auth;
 
 final class SessionController
 {
-    #[
-        Operation(
-            'Sign in; code is that of the second factor, once the answer asks for it',
-            response: PersonResource::class,
-            body: ['email' => 'string', 'password' => 'string', 'code' => 'string?'],
-        ),
-    ]
+    #[Operation(
+        'Sign in; code is that of the second factor, once the answer asks for it',
+        response: ['data' => 'Person'],
+        body: ['email' => 'string', 'password' => 'string', 'code' => 'string?'],
+    )]
     public function store(SignInRequest $request, SignIn $signIn): JsonResponse
     {
         if (! $request->hasSession()) {

@@ -26,12 +26,11 @@ final class SpecimenController
 
     private const FIELDS = ['id', 'state', 'total', 'done', 'specimens', 'failing', 'changed', 'created_at', 'finished_at'];
 
-    #[
-        Operation(
-            'Read a pasted table of responses as specimens of a question that need not be saved',
-            body: ['question' => 'object', 'text' => 'string', 'columns' => 'string[]?', 'head' => 'boolean?'],
-        ),
-    ]
+    #[Operation(
+        'Read a pasted table of responses as specimens of a question that need not be saved',
+        response: 'ReadTable',
+        body: ['question' => 'object', 'text' => 'string', 'columns' => 'string[]?', 'head' => 'boolean?'],
+    )]
     public function table(Request $request, TryRequest $try): JsonResponse
     {
         [$question, $fields] = $try->read($request, ['question', 'text', 'columns', 'head']);
@@ -52,7 +51,7 @@ final class SpecimenController
         );
     }
 
-    #[Operation('Run all specimens of a bank in the background', status: 202)]
+    #[Operation('Run all specimens of a bank in the background', response: ['data' => 'SpecimenRun'], status: 202)]
     public function start(Request $request, Bank $bank, RunSpecimens $specimens): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -67,7 +66,10 @@ final class SpecimenController
         return new JsonResponse(['data' => DB::table('specimen_runs')->where('id', $run)->first(self::FIELDS)], 202);
     }
 
-    #[Operation('The newest run of a bank’s specimens, with how far it is; null when there was none')]
+    #[Operation(
+        'The newest run of a bank’s specimens, with how far it is; null when there was none',
+        response: ['data' => 'SpecimenRun|null'],
+    )]
     public function latest(Bank $bank): JsonResponse
     {
         Gate::authorize('view', $bank);

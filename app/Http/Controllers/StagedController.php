@@ -30,13 +30,10 @@ use WideQuarry\Question\Question as CoreQuestion;
 /** The questions of an intake while they are reviewed. */
 final class StagedController
 {
-    #[
-        Operation(
-            'Questions of an intake that meet a filter (show, kind, file, words), 100 a page',
-            response: StagedRowResource::class,
-            list: true,
-        ),
-    ]
+    #[Operation(
+        'Questions of an intake that meet a filter (show, kind, file, words), 100 a page',
+        response: 'StagedPage',
+    )]
     public function index(Request $request, Intake $intake): AnonymousResourceCollection
     {
         Gate::authorize('work', $intake);
@@ -54,7 +51,7 @@ final class StagedController
         ]);
     }
 
-    #[Operation('One of them, whole, with what was noticed and the question it is like')]
+    #[Operation('One of them, whole, with what was noticed and the question it is like', response: ['data' => 'StagedQuestion'])]
     public function show(Intake $intake, string $staged, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('work', $intake);
@@ -96,7 +93,11 @@ final class StagedController
         );
     }
 
-    #[Operation('Store one as it was mended; If-Match names the version it was started from', body: ['question' => 'object'])]
+    #[Operation(
+        'Store one as it was mended; If-Match names the version it was started from',
+        response: ['data' => 'StagedQuestion'],
+        body: ['question' => 'object'],
+    )]
     public function update(Request $request, Intake $intake, string $staged, ReviewIntake $review, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('work', $intake);
@@ -116,20 +117,19 @@ final class StagedController
         return $this->show($intake, $staged, $kinds);
     }
 
-    #[
-        Operation(
-            'Skip or take back in, decide on duplicates, set points, classify: those named, or all that meet a filter',
-            body: [
-                'ids' => 'uuid[]?',
-                'filter' => 'string?',
-                'skipped' => 'boolean?',
-                'decision' => 'string?',
-                'points' => 'number?',
-                'record' => 'object?',
-                'topics' => 'object?',
-            ],
-        ),
-    ]
+    #[Operation(
+        'Skip or take back in, decide on duplicates, set points, classify: those named, or all that meet a filter',
+        response: ['changed' => 'number', 'left' => 'SkippedByTitle[]'],
+        body: [
+            'ids' => 'uuid[]?',
+            'filter' => 'string?',
+            'skipped' => 'boolean?',
+            'decision' => 'string?',
+            'points' => 'number?',
+            'record' => 'object?',
+            'topics' => 'object?',
+        ],
+    )]
     public function set(Request $request, Intake $intake, ReviewIntake $review): JsonResponse
     {
         Gate::authorize('work', $intake);

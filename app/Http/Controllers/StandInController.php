@@ -52,7 +52,7 @@ final class StandInController
         return view('standins.outbox', ['mails' => DB::table('outbox')->orderByDesc('id')->limit(50)->get()]);
     }
 
-    #[Operation('Hand a dispatch to the receiving desk of the demo; what it counted comes back')]
+    #[Operation('Hand a dispatch to the receiving desk of the demo; what it counted comes back', response: ['data' => 'Arrival'])]
     public function deliver(Request $request, string $dispatch, FileStore $files): JsonResponse
     {
         abort_unless(config('app.demo') === true, 404);

@@ -25,7 +25,7 @@ final class StartController
 {
     private const MOST = 100;
 
-    #[Operation('The beginnings one has kept')]
+    #[Operation('The beginnings one has kept', response: ['data' => 'OwnStart[]'])]
     public function index(Request $request): JsonResponse
     {
         $rows = $this->mine($request)
@@ -42,7 +42,12 @@ final class StartController
         return new JsonResponse(Json::encode(['data' => $rows->all()]), json: true);
     }
 
-    #[Operation('Keep a question as a beginning of others', body: ['name' => 'string', 'question' => 'object'], status: 201)]
+    #[Operation(
+        'Keep a question as a beginning of others',
+        response: 'Created',
+        body: ['name' => 'string', 'question' => 'object'],
+        status: 201,
+    )]
     public function store(Request $request, PartKinds $kinds): JsonResponse
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'question'])

@@ -29,7 +29,7 @@ use WideQuarry\Stimulus\Stimulus as CoreStimulus;
 /** Passages, figures and tables that questions share. */
 final class StimulusController
 {
-    #[Operation('Stimuli of the banks one may read (?bank, ?words, ?folder, ?only=unused or binned), 60 a page')]
+    #[Operation('Stimuli of the banks one may read (?bank, ?words, ?folder, ?only=unused or binned), 60 a page', response: 'StimulusPage')]
     public function index(Request $request, StimulusSearch $search): JsonResponse
     {
         $text = fn (string $name): string => is_string($value = $request->query($name)) ? $value : '';
@@ -48,14 +48,12 @@ final class StimulusController
         return new JsonResponse(['data' => $rows, 'meta' => ['next_cursor' => $next, 'found' => $found]]);
     }
 
-    #[
-        Operation(
-            'Write a new stimulus into a bank',
-            response: StimulusResource::class,
-            body: ['stimulus' => 'object', 'folders' => 'paths?', 'note' => 'string?'],
-            status: 201,
-        ),
-    ]
+    #[Operation(
+        'Write a new stimulus into a bank',
+        response: ['data' => 'WholeStimulus'],
+        body: ['stimulus' => 'object', 'folders' => 'string[][]?', 'note' => 'string?'],
+        status: 201,
+    )]
     public function store(Request $request, Bank $bank, SaveStimulus $save): JsonResponse
     {
         Gate::authorize('write', $bank);
@@ -79,7 +77,7 @@ final class StimulusController
             : Problems::json(409, 'stimulus.exists', 'A stimulus with this identifier exists already.', ['path' => '/stimulus/id']);
     }
 
-    #[Operation('One stimulus, whole; ETag is its revision', response: StimulusResource::class)]
+    #[Operation('One stimulus, whole; ETag is its revision', response: ['data' => 'WholeStimulus'])]
     public function show(Stimulus $stimulus): JsonResponse
     {
         Gate::authorize('view', $stimulus);
@@ -87,13 +85,11 @@ final class StimulusController
         return $this->whole($stimulus->id);
     }
 
-    #[
-        Operation(
-            'Save a new revision; If-Match names the one it was started from',
-            response: StimulusResource::class,
-            body: ['stimulus' => 'object', 'note' => 'string?'],
-        ),
-    ]
+    #[Operation(
+        'Save a new revision; If-Match names the one it was started from',
+        response: ['data' => 'WholeStimulus'],
+        body: ['stimulus' => 'object', 'note' => 'string?'],
+    )]
     public function update(Request $request, Stimulus $stimulus, SaveStimulus $save): JsonResponse
     {
         Gate::authorize('update', $stimulus);
@@ -119,13 +115,11 @@ final class StimulusController
         return $this->whole($stimulus->id);
     }
 
-    #[
-        Operation(
-            'Where a stimulus lies in its bank, and whether it is in the bin',
-            response: StimulusResource::class,
-            body: ['folders' => 'paths?', 'binned' => 'boolean?'],
-        ),
-    ]
+    #[Operation(
+        'Where a stimulus lies in its bank, and whether it is in the bin',
+        response: ['data' => 'WholeStimulus'],
+        body: ['folders' => 'string[][]?', 'binned' => 'boolean?'],
+    )]
     public function place(Request $request, Stimulus $stimulus, SaveStimulus $save): JsonResponse
     {
         Gate::authorize('update', $stimulus);

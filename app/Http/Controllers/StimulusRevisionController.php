@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\Gate;
 /** The revisions of a stimulus: who saved what, when and why. */
 final class StimulusRevisionController
 {
-    #[Operation('The revisions of a stimulus, the newest first')]
+    #[Operation('The revisions of a stimulus, the newest first', response: ['data' => 'Revision[]'])]
     public function index(Stimulus $stimulus): JsonResponse
     {
         Gate::authorize('view', $stimulus);
@@ -22,7 +22,10 @@ final class StimulusRevisionController
         return Revisions::of('stimulus', $stimulus->id)->list();
     }
 
-    #[Operation('One revision of a stimulus: its content, and what differs from the one before it (or from the revision named by since)')]
+    #[Operation(
+        'One revision of a stimulus: its content, and what differs from the one before it (or from the revision named by since)',
+        response: ['content' => 'StimulusJson', 'differences' => 'Difference[]'],
+    )]
     public function show(Request $request, Stimulus $stimulus, int $number): JsonResponse
     {
         Gate::authorize('view', $stimulus);

@@ -20,7 +20,7 @@ use WideQuarry\Json\Json;
 /** Teams, for administrators: banks are shared with a team, so who is in it may read them. */
 final class TeamController
 {
-    #[Operation('All teams with their members')]
+    #[Operation('All teams with their members', response: ['data' => 'Team[]'])]
     public function index(): JsonResponse
     {
         $rows = DB::select(
@@ -37,7 +37,7 @@ final class TeamController
         ]);
     }
 
-    #[Operation('Create a team', body: ['name' => 'string', 'members' => 'uuid[]?'], status: 201)]
+    #[Operation('Create a team', response: ['data' => 'Created'], body: ['name' => 'string', 'members' => 'uuid[]?'], status: 201)]
     public function store(Request $request): JsonResponse
     {
         $id = (string) Str::uuid7();

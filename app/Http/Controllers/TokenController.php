@@ -21,7 +21,7 @@ final class TokenController
 
     private const LONGEST_DAYS = 366;
 
-    #[Operation('Your tokens; the secrets are not kept')]
+    #[Operation('Your tokens; the secrets are not kept', response: ['data' => 'ApiToken[]'])]
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse([
@@ -32,13 +32,12 @@ final class TokenController
         ]);
     }
 
-    #[
-        Operation(
-            'Create a token; it is shown once',
-            body: ['name' => 'string', 'abilities' => 'string[]', 'days' => 'integer', 'password' => 'string'],
-            status: 201,
-        ),
-    ]
+    #[Operation(
+        'Create a token; it is shown once',
+        response: ['data' => 'NewToken'],
+        body: ['name' => 'string', 'abilities' => 'string[]', 'days' => 'integer', 'password' => 'string'],
+        status: 201,
+    )]
     public function store(Request $request): JsonResponse
     {
         $person = User::asking($request);

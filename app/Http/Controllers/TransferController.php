@@ -20,7 +20,7 @@ final class TransferController
 {
     private const MINE = '(user_id = ? OR bank_id IN (SELECT bank_id FROM bank_roles(?) WHERE role >= \'writer\'))';
 
-    #[Operation('Intakes and dispatches one may see, the newest first; of: in or out, before: a time')]
+    #[Operation('Intakes and dispatches one may see, the newest first; of: in or out, before: a time', response: ['data' => 'Transfer[]'])]
     public function index(Request $request): JsonResponse
     {
         $user = User::asking($request);
@@ -44,7 +44,7 @@ final class TransferController
         ]);
     }
 
-    #[Operation('A receipt; with ?download as a file')]
+    #[Operation('A receipt; with ?download as a file', response: ['data' => 'AnyReceipt'])]
     public function receipt(Request $request, string $receipt): JsonResponse|Response
     {
         $user = User::asking($request);

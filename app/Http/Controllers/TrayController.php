@@ -20,7 +20,7 @@ final class TrayController
 {
     private const MOST = 500;
 
-    #[Operation('What lies in one’s tray, in the order it was put there')]
+    #[Operation('What lies in one’s tray, in the order it was put there', response: ['data' => 'TrayRow[]'])]
     public function show(Request $request): JsonResponse
     {
         $user = User::asking($request);
@@ -49,12 +49,11 @@ final class TrayController
         ]);
     }
 
-    #[
-        Operation(
-            'Put questions into the tray, take them out, or empty it first',
-            body: ['add' => 'uuid[]?', 'remove' => 'uuid[]?', 'clear' => 'boolean?'],
-        ),
-    ]
+    #[Operation(
+        'Put questions into the tray, take them out, or empty it first',
+        response: ['data' => 'TrayRow[]'],
+        body: ['add' => 'uuid[]?', 'remove' => 'uuid[]?', 'clear' => 'boolean?'],
+    )]
     public function update(Request $request): JsonResponse
     {
         $user = User::asking($request);

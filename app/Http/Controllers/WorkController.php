@@ -15,12 +15,10 @@ use Illuminate\Http\Response;
 /** Work in the background that failed, with a way to try again. */
 final class WorkController
 {
-    #[
-        Operation(
-            'Failed imports, exports, bulk changes and specimen runs: your own, and those of banks you manage; administrators see '.
-                'all, without their titles',
-        ),
-    ]
+    #[Operation(
+        'Failed imports, exports, bulk changes and specimen runs: your own, and those of banks you manage; administrators see '.'all, without their titles',
+        response: ['data' => 'FailedWork[]'],
+    )]
     public function index(Request $request): JsonResponse
     {
         return new JsonResponse(['data' => FailedWork::of(User::asking($request))]);

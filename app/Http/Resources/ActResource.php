@@ -4,37 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 
 /** An act on many questions: its receipt, and how far it is until then. */
-final class ActResource implements Shape
+final class ActResource
 {
     private const SOME = 200;
-
-    public static function shape(): array
-    {
-        return [
-            'act' => 'string',
-            'kind' => 'string',
-            'bank' => 'string?',
-            'person' => 'string?',
-            'state' => 'string',
-            'total' => 'integer',
-            'done' => 'integer',
-            'changed' => 'integer',
-            'left_count' => 'integer',
-            'left' => 'object[]',
-            'what' => 'object?',
-            'undoes' => 'string?',
-            'undone' => 'boolean',
-            'may_undo' => 'boolean',
-            'created_at' => 'string',
-            'finished_at' => 'string?',
-        ];
-    }
 
     /** @return array<string, mixed> with what was left, and why */
     public static function of(string $id, User $person): array

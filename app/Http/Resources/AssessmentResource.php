@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Queries\AssessmentEntries;
@@ -14,25 +13,8 @@ use WideQuarry\Json\Json;
 use WideQuarry\Question\PartKinds;
 
 /** @mixin Assessment */
-final class AssessmentResource extends JsonResource implements Shape
+final class AssessmentResource extends JsonResource
 {
-    public static function shape(): array
-    {
-        return [
-            'id' => 'string',
-            'title' => 'string',
-            'version' => 'integer',
-            'state' => 'string',
-            'bank' => 'object',
-            'may_write' => 'boolean',
-            'content' => 'object',
-            'entries' => 'object',
-            'totals' => 'object',
-            'print' => 'object',
-            'updated_at' => 'string',
-        ];
-    }
-
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Bank;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -12,34 +11,8 @@ use WideQuarry\Json\Json;
 use WideQuarry\Sharing\Role;
 
 /** @mixin Bank */
-final class BankResource extends JsonResource implements Shape
+final class BankResource extends JsonResource
 {
-    public static function shape(): array
-    {
-        return [
-            'id' => 'string',
-            'slug' => 'string',
-            'name' => 'string',
-            'purpose' => 'string',
-            'subject' => 'string',
-            'level' => 'string',
-            'course' => 'string',
-            'term' => 'string',
-            'archived' => 'boolean',
-            'lends' => 'boolean',
-            'team' => 'boolean',
-            'my_role' => 'string',
-            'may_write' => 'boolean',
-            'may_manage' => 'boolean',
-            'question_count' => 'integer',
-            'strata' => 'object',
-            'shared_with' => 'string[]',
-            'keepers' => 'string[]',
-            'defaults' => 'object',
-            'updated_at' => 'string',
-        ];
-    }
-
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

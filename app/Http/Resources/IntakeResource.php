@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Intake;
 use App\Queries\StagedQuestions;
 use Illuminate\Http\Request;
@@ -13,35 +12,8 @@ use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 
 /** @mixin Intake */
-final class IntakeResource extends JsonResource implements Shape
+final class IntakeResource extends JsonResource
 {
-    public static function shape(): array
-    {
-        return [
-            'id' => 'string',
-            'title' => 'string',
-            'state' => 'string',
-            'problem' => 'string?',
-            'files' => 'object[]',
-            'found' => 'integer',
-            'read' => 'number',
-            'settled' => 'integer',
-            'counts' => 'object',
-            'coming' => 'object',
-            'kinds' => 'object',
-            'notices' => 'object[]',
-            'bank' => 'object?',
-            'new_bank' => 'string?',
-            'folder' => 'string[]',
-            'duplicates' => 'string',
-            'regroup' => 'boolean',
-            'groups' => 'object[]',
-            'assessments' => 'string[]',
-            'receipts' => 'object[]',
-            'created_at' => 'string',
-        ];
-    }
-
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

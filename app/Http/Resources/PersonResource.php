@@ -4,27 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\User;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\DB;
 
 /** @mixin User */
-final class PersonResource extends JsonResource implements Shape
+final class PersonResource extends JsonResource
 {
-    public static function shape(): array
-    {
-        return [
-            'id' => 'string',
-            'name' => 'string',
-            'email' => 'string',
-            'is_administrator' => 'boolean',
-            'second_factor' => 'boolean',
-            'unread' => 'integer',
-        ];
-    }
-
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Question;
 use App\Models\User;
 use App\Queries\Folders;
@@ -21,27 +20,8 @@ use WideQuarry\Question\UnhelpfulTitle;
  *
  * @mixin Question
  */
-final class QuestionResource extends JsonResource implements Shape
+final class QuestionResource extends JsonResource
 {
-    public static function shape(): array
-    {
-        return [
-            'id' => 'string',
-            'name' => 'string',
-            'revision' => 'integer',
-            'may_write' => 'boolean',
-            'bank' => 'object',
-            'question' => 'object',
-            'findings' => 'object[]',
-            'folders' => 'paths',
-            'places' => 'object[]',
-            'binned' => 'boolean',
-            'proposed_name' => 'string?',
-            'uses' => 'object',
-            'updated_at' => 'string',
-        ];
-    }
-
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

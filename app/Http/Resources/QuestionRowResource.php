@@ -4,41 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 
 /** A question as a row of a list; marks are pieces of text with whether each was found. */
-final class QuestionRowResource extends JsonResource implements Shape
+final class QuestionRowResource extends JsonResource
 {
-    public static function shape(): array
-    {
-        return [
-            'id' => 'string',
-            'bank' => 'string',
-            'bank_name' => 'string',
-            'title' => 'string',
-            'title_marks' => 'marks',
-            'stem_marks' => 'marks',
-            'found_in' => 'string?',
-            'found_marks' => 'marks?',
-            'kinds' => 'string[]',
-            'points' => 'number',
-            'difficulty' => 'integer?',
-            'status' => 'string',
-            'revision' => 'integer',
-            'named' => 'boolean',
-            'uses' => 'integer',
-            'has_variables' => 'boolean',
-            'is_complete' => 'boolean',
-            'specimens' => 'integer',
-            'specimens_failing' => 'integer',
-            'tags' => 'string[]',
-            'author' => 'string',
-            'updated_at' => 'string',
-        ];
-    }
-
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

@@ -4,38 +4,14 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Infrastructure\PostgresArray;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use WideQuarry\Json\Json;
 
 /** A staged question in the list of a review. */
-final class StagedRowResource extends JsonResource implements Shape
+final class StagedRowResource extends JsonResource
 {
-    public static function shape(): array
-    {
-        return [
-            'id' => 'string',
-            'number' => 'integer',
-            'title' => 'string',
-            'stem' => 'string',
-            'kinds' => 'string[]',
-            'points' => 'number',
-            'difficulty' => 'integer?',
-            'status' => 'string',
-            'is_complete' => 'boolean',
-            'has_variables' => 'boolean',
-            'tags' => 'string[]',
-            'skipped' => 'boolean',
-            'decision' => 'string?',
-            'duplicate_by' => 'string?',
-            'outcome' => 'string?',
-            'question_id' => 'string?',
-            'notices' => 'object',
-        ];
-    }
-
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
-use App\Http\OpenApi\Shape;
 use App\Models\Stimulus;
 use App\Models\User;
 use App\Queries\Stimuli;
@@ -17,26 +16,8 @@ use WideQuarry\Content\Tree;
  *
  * @mixin Stimulus
  */
-final class StimulusResource extends JsonResource implements Shape
+final class StimulusResource extends JsonResource
 {
-    public static function shape(): array
-    {
-        return [
-            'id' => 'string',
-            'name' => 'string',
-            'revision' => 'integer',
-            'may_write' => 'boolean',
-            'bank' => 'object',
-            'stimulus' => 'object',
-            'shown' => 'object[]',
-            'findings' => 'object[]',
-            'folders' => 'paths',
-            'uses' => 'object',
-            'binned_at' => 'string?',
-            'updated_at' => 'string',
-        ];
-    }
-
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {

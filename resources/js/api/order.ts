@@ -1,34 +1,30 @@
 import { queryOptions } from '@tanstack/react-query'
 import type { TreeName } from './actions'
-import type { Act } from './acts'
 import { call } from './client'
+import type * as schema from './schema'
 
-export type TagRow = { tag: string; count: number }
+export type TagRow = schema.TagRow
 export const tagsQuery = (slug: string) =>
   queryOptions({
     queryKey: ['bank', slug, 'tags'],
-    queryFn: async () => (await call<{ data: TagRow[] }>('GET', `/banks/${slug}/tags`)).body.data,
+    queryFn: async () => (await call<schema.Answers['GET /banks/{bank}/tags']>('GET', `/banks/${slug}/tags`)).body.data,
   })
 
-export type NodeUses = {
-  banks: { bank: string; name: string; here: number; below: number }[]
-  others: number
-  stimuli: number
-  searches: number
-}
+export type NodeUses = schema.NodeUses
 export const usesQuery = (slug: string, tree: TreeName, node: string) =>
   queryOptions({
     queryKey: ['bank', slug, 'uses', tree, node],
-    queryFn: async () => (await call<NodeUses>('GET', `/banks/${slug}/${tree}/${node}/uses`)).body,
+    queryFn: async () =>
+      (await call<schema.Answers['GET /banks/{bank}/{tree}/{node}/uses']>('GET', `/banks/${slug}/${tree}/${node}/uses`)).body,
   })
 
 export const mergeNodes = async (slug: string, tree: TreeName, from: string, into: string) =>
-  (await call<Act>('POST', `/banks/${slug}/${tree}/${from}/merge`, { into })).body
+  (await call<schema.Answers['POST /banks/{bank}/{tree}/{node}/merge']>('POST', `/banks/${slug}/${tree}/${from}/merge`, { into })).body
 
-export type OutlineLine = { name: string; depth: number }
+export type OutlineLine = schema.OutlineLine
 export const outline = async (slug: string, tree: TreeName, text: string, parent: string | null, go: boolean) =>
   (
-    await call<{ lines: OutlineLine[]; done: { made: number; there: number } | null }>('POST', `/banks/${slug}/${tree}/outline`, {
+    await call<schema.Answers['POST /banks/{bank}/{tree}/outline']>('POST', `/banks/${slug}/${tree}/outline`, {
       text,
       parent,
       go,

@@ -1,33 +1,28 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query'
-import type { Uses } from './assembly'
 import { call } from './client'
-import type { Finding, Presentation, QuestionJson, Responses, Result, Roll } from './question'
-import type { Bank, Person, Question, QuestionRow } from './schema'
+import type { QuestionJson, Responses } from './question'
+import type * as schema from './schema'
 
-export type WholeQuestion = Omit<Question, 'question' | 'findings' | 'bank' | 'folders' | 'places' | 'uses'> & {
-  uses: Uses
-  folders: string[][]
-  places: { bank: string; bank_name: string; folder: string; path: string[]; may_write: boolean }[]
-  question: QuestionJson
-  findings: Finding[]
-  bank: { slug: string; name: string }
-}
-export type Page = { data: QuestionRow[]; meta: { next_cursor: string | null; found: number | null; of: number | null; cut: boolean } }
+export type WholeQuestion = schema.WholeQuestion
+export type Page = schema.QuestionPage
 
 export const meQuery = queryOptions({
   queryKey: ['me'],
-  queryFn: async () => (await call<{ data: Person }>('GET', '/me')).body.data,
+  queryFn: async () => (await call<schema.Answers['GET /me']>('GET', '/me')).body.data,
   retry: false,
   staleTime: 60_000,
 })
 
 export const banksQuery = queryOptions({
   queryKey: ['banks'],
-  queryFn: async () => (await call<{ data: Bank[] }>('GET', '/banks')).body.data,
+  queryFn: async () => (await call<schema.Answers['GET /banks']>('GET', '/banks')).body.data,
 })
 
 export const bankQuery = (slug: string) =>
-  queryOptions({ queryKey: ['bank', slug], queryFn: async () => (await call<{ data: Bank }>('GET', `/banks/${slug}`)).body.data })
+  queryOptions({
+    queryKey: ['bank', slug],
+    queryFn: async () => (await call<schema.Answers['GET /banks/{bank}']>('GET', `/banks/${slug}`)).body.data,
+  })
 
 /** A bank, or everything one may read where none is named. */
 const within = (slug: string) => (slug === '' ? '' : `/banks/${slug}`)
@@ -41,7 +36,7 @@ const keptOf =
 /** The list a filter gives; the filter is the address as it stands. */
 /** The first questions of all banks that have the words, the best first. */
 export const findByName = async (words: string, most: number) =>
-  (await call<Page>('GET', `/questions?words=${encodeURIComponent(words)}&sort=best`)).body.data
+  (await call<schema.Answers['GET /questions']>('GET', `/questions?words=${encodeURIComponent(words)}&sort=best`)).body.data
     .slice(0, most)
     .map((row) => ({ id: row.id, title: row.title || row.title_marks.map(([words]) => words).join('') }))
 export const questionsQuery = (slug: string, filter: string) =>
@@ -49,26 +44,22 @@ export const questionsQuery = (slug: string, filter: string) =>
     queryKey: ['bank', slug, 'questions', filter],
     queryFn: async ({ pageParam }) => {
       const query = [filter, pageParam === '' ? '' : `cursor=${encodeURIComponent(pageParam)}`].filter((one) => one !== '').join('&')
-      return (await call<Page>('GET', `${within(slug)}/questions${query === '' ? '' : `?${query}`}`)).body
+      return (
+        await call<schema.Answers['GET /banks/{bank}/questions']>('GET', `${within(slug)}/questions${query === '' ? '' : `?${query}`}`)
+      ).body
     },
     initialPageParam: '',
     getNextPageParam: (page) => page.meta.next_cursor,
     placeholderData: keptOf(slug),
   })
 
-export type Facets = {
-  /** Whether the counts are reckoned from a sample. */
-  sampled: boolean
-  facets: Record<string, { value: string; count: number; name?: string }[]>
-  without: Record<string, number>
-  meant: { words: string; count: number } | null
-}
+export type Facets = schema.Facets
 export const facetsQuery = (slug: string, filter: string, of: string[], exact = false) =>
   queryOptions({
     queryKey: ['bank', slug, 'facets', filter, of.join(), exact],
     queryFn: async () =>
       (
-        await call<Facets>(
+        await call<schema.Answers['GET /banks/{bank}/facets']>(
           'GET',
           `${within(slug)}/facets?${[...of.map((one) => `of=${one}`), ...(exact ? ['exact=1'] : []), filter].filter((one) => one !== '').join('&')}`,
         )
@@ -76,31 +67,34 @@ export const facetsQuery = (slug: string, filter: string, of: string[], exact = 
     placeholderData: keptOf(slug),
   })
 
-export type TreeNodeRow = { id: string; parent_id: string | null; name: string }
-export type Trees = { folders: TreeNodeRow[]; topics: TreeNodeRow[] }
+export type TreeNodeRow = schema.TreeNodeRow
+export type Trees = schema.Trees
 export const treesQuery = (slug: string) =>
-  queryOptions({ queryKey: ['bank', slug, 'trees'], queryFn: async () => (await call<Trees>('GET', `/banks/${slug}/trees`)).body })
+  queryOptions({
+    queryKey: ['bank', slug, 'trees'],
+    queryFn: async () => (await call<schema.Answers['GET /banks/{bank}/trees']>('GET', `/banks/${slug}/trees`)).body,
+  })
 
-export type Change = { field: string; before: unknown; after: unknown; person: string | null; at: string; act: string | null }
+export type Change = schema.ClassificationChange
 export const changesQuery = (id: string) =>
   queryOptions({
     queryKey: ['question', id, 'changes'],
-    queryFn: async () => (await call<{ data: Change[] }>('GET', `/questions/${id}/changes`)).body.data,
+    queryFn: async () => (await call<schema.Answers['GET /questions/{question}/changes']>('GET', `/questions/${id}/changes`)).body.data,
   })
 
-export type Revision = { number: number; note: string; person: string | null; at: string }
+export type Revision = schema.Revision
 export const revisionsQuery = (id: string) =>
   queryOptions({
     queryKey: ['question', id, 'revisions'],
-    queryFn: async () => (await call<{ data: Revision[] }>('GET', `/questions/${id}/revisions`)).body.data,
+    queryFn: async () => (await call<schema.Answers['GET /questions/{question}/revisions']>('GET', `/questions/${id}/revisions`)).body.data,
   })
 
 /** A place in a question: names of fields, and things of lists by number, in their words. */
-export type PathStep = { name: string; number?: number; words?: string; kind?: string }
-export type Difference = { path: PathStep[]; runs: ['same' | 'old' | 'new', string][] }
+export type PathStep = schema.PathStep
+export type Difference = schema.Difference
 export const fetchRevision = async (id: string, number: number, since?: number) =>
   (
-    await call<{ content: QuestionJson; differences: Difference[] }>(
+    await call<schema.Answers['GET /questions/{question}/revisions/{number}']>(
       'GET',
       `/questions/${id}/revisions/${number}${since === undefined ? '' : `?since=${since}`}`,
     )
@@ -112,16 +106,17 @@ export const revisionQuery = (id: string, number: number, since?: number) =>
     staleTime: Number.POSITIVE_INFINITY,
   })
 
-export const fetchQuestion = async (id: string) => (await call<{ data: WholeQuestion }>('GET', `/questions/${id}`)).body.data
+export const fetchQuestion = async (id: string) =>
+  (await call<schema.Answers['GET /questions/{question}']>('GET', `/questions/${id}`)).body.data
 export const questionQuery = (id: string) => queryOptions({ queryKey: ['question', id], queryFn: () => fetchQuestion(id) })
 
 /** What a stimulus is called beside its text, and the address its pictures are below. */
-export type ShownStimulus = { id: string; title: string; language: string; revision: number; media: string }
-export type Presented = { presentation: Presentation; stimuli: ShownStimulus[]; findings: Finding[]; roll: Roll }
+export type ShownStimulus = schema.ShownStimulus
+export type Presented = schema.Presented
 export const presentationQuery = (question: QuestionJson, seed: number) =>
   queryOptions({
     queryKey: ['present', JSON.stringify(question), seed],
-    queryFn: async () => (await call<Presented>('POST', '/present', { question, seed })).body,
+    queryFn: async () => (await call<schema.Answers['POST /present']>('POST', '/present', { question, seed })).body,
     retry: false,
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 30_000,
@@ -129,18 +124,31 @@ export const presentationQuery = (question: QuestionJson, seed: number) =>
   })
 
 export const signIn = async (email: string, password: string, code = '') =>
-  (await call<{ data: Person }>('POST', '/session', { email, password, ...(code === '' ? {} : { code }) })).body.data
+  (await call<schema.Answers['POST /session']>('POST', '/session', { email, password, ...(code === '' ? {} : { code }) })).body.data
 export const signOut = () => call('DELETE', '/session')
 
 export const score = async (question: QuestionJson, response: Responses, seed: number, earlierWrong: number, hints: number) =>
-  (await call<Result>('POST', '/score', { question, response, seed, earlier_wrong: earlierWrong, hints })).body
+  (await call<schema.Answers['POST /score']>('POST', '/score', { question, response, seed, earlier_wrong: earlierWrong, hints })).body
 
 export const createQuestion = async (slug: string, question: QuestionJson, note = '', folders: string[][] = []) =>
-  (await call<{ data: WholeQuestion }>('POST', `/banks/${slug}/questions`, { question, note, folders }, { 'Idempotency-Key': question.id }))
-    .body.data
+  (
+    await call<schema.Answers['POST /banks/{bank}/questions']>(
+      'POST',
+      `/banks/${slug}/questions`,
+      { question, note, folders },
+      { 'Idempotency-Key': question.id },
+    )
+  ).body.data
 
 export const saveQuestion = async (question: QuestionJson, base: number, note = '') =>
-  (await call<{ data: WholeQuestion }>('PUT', `/questions/${question.id}`, { question, note }, { 'If-Match': `"${base}"` })).body.data
+  (
+    await call<schema.Answers['PUT /questions/{question}']>(
+      'PUT',
+      `/questions/${question.id}`,
+      { question, note },
+      { 'If-Match': `"${base}"` },
+    )
+  ).body.data
 
 export type Autosave<Content = QuestionJson> = { base_revision: number | null; content: Content }
 export const autosaveQuery = <Content = QuestionJson>(subject: string) =>
@@ -163,7 +171,7 @@ export const forgetAutosave = (subject: string) => call('DELETE', `/autosaves/${
 /** The differences between two versions of a question, and my version with the chosen fields of theirs. */
 export const merge = async (mine: QuestionJson, theirs: QuestionJson, chosen: string[] = []) =>
   (
-    await call<{ fields: { field: string; part: string | null; changes: Difference[] }[]; question: QuestionJson }>('POST', '/merge', {
+    await call<schema.Answers['POST /merge']>('POST', '/merge', {
       mine,
       theirs,
       chosen,

@@ -1,19 +1,12 @@
 import { queryOptions } from '@tanstack/react-query'
 import { call } from './client'
+import type * as schema from './schema'
 
-export type SavedSearch = {
-  id: string
-  name: string
-  filter: string
-  shared: boolean
-  /** Who shared it; null for one's own. */
-  person: string | null
-  may_remove: boolean
-}
+export type SavedSearch = schema.SavedSearch
 export const searchesQuery = (slug: string) =>
   queryOptions({
     queryKey: ['bank', slug, 'searches'],
-    queryFn: async () => (await call<{ data: SavedSearch[] }>('GET', `/banks/${slug}/searches`)).body.data,
+    queryFn: async () => (await call<schema.Answers['GET /banks/{bank}/searches']>('GET', `/banks/${slug}/searches`)).body.data,
   })
 export const keepSearch = (slug: string, search: { name: string; filter: string; shared: boolean }) =>
   call('POST', `/banks/${slug}/searches`, search)

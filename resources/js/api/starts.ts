@@ -1,18 +1,18 @@
 import { queryOptions } from '@tanstack/react-query'
 import { call } from './client'
-import type { PathStep } from './queries'
 import type { QuestionJson } from './question'
+import type * as schema from './schema'
 
-export type OwnStart = { id: string; name: string; question: QuestionJson }
+export type OwnStart = schema.OwnStart
 export const startsQuery = queryOptions({
   queryKey: ['starts'],
-  queryFn: async () => (await call<{ data: OwnStart[] }>('GET', '/starts')).body.data,
+  queryFn: async () => (await call<schema.Answers['GET /starts']>('GET', '/starts')).body.data,
 })
 export const keepStart = async (name: string, question: QuestionJson) =>
-  (await call<{ id: string }>('POST', '/starts', { name, question })).body.id
+  (await call<schema.Answers['POST /starts']>('POST', '/starts', { name, question })).body.id
 export const removeStart = (id: string) => call('DELETE', `/starts/${id}`)
 
 export type ReplaceWish = { find: string; with: string; case: boolean; whole: boolean; only?: number[] }
-export type FoundPlace = { path: PathStep[]; before: string; found: string; after: string }
+export type FoundPlace = schema.FoundPlace
 export const replaceIn = async (question: QuestionJson, wish: ReplaceWish) =>
-  (await call<{ question: QuestionJson; places: FoundPlace[] }>('POST', '/replace', { question, ...wish })).body
+  (await call<schema.Answers['POST /replace']>('POST', '/replace', { question, ...wish })).body

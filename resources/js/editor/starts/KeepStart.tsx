@@ -9,7 +9,7 @@ import { useToast } from '@/ui/Toasts'
 
 /** Keeps the question on the desk as a beginning of others. */
 export function KeepStart({ question, onClose }: { question: QuestionJson; onClose: () => void }) {
-  const [name, setName] = useState(question.title)
+  const [name, setName] = useState(question.title ?? '')
   const client = useQueryClient()
   const tell = useToast()
   const keep = useMutation({

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { Link } from 'react-router'
 import { call } from '@/api/client'
-import type { Page } from '@/api/queries'
+import type * as schema from '@/api/schema'
 import type { StimulusUses } from '@/api/stimuli'
 import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
@@ -14,7 +14,7 @@ export function Uses({ id, bank, uses }: { id: string; bank: string; uses: Stimu
   const filter = `stimulus=${id}`
   const found = useQuery({
     queryKey: ['bank', bank, 'questions', filter, 'some'],
-    queryFn: async () => (await call<Page>('GET', `/banks/${bank}/questions?${filter}`)).body,
+    queryFn: async () => (await call<schema.Answers['GET /banks/{bank}/questions']>('GET', `/banks/${bank}/questions?${filter}`)).body,
     enabled: uses.questions > 0,
   })
   const rows = found.data?.data.slice(0, SOME) ?? []

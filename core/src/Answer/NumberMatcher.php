@@ -29,11 +29,11 @@ final readonly class NumberMatcher
     {
         $fields = Fields::of($json, $path, ['answer', 'value', 'values', 'from', 'to', 'ends', 'tolerance'])->need('answer');
         $answer = $fields->oneOf('answer', ['value', 'set', 'range', 'otherwise'], '');
-        $values = $fields->has('value') && $answer === 'value' ? [Value::read($fields->raw('value'), "$path/value")] : [];
+        $values = $fields->has('value') && $answer === 'value' ? [Value::readNumber($fields->raw('value'), "$path/value")] : [];
         foreach ($fields->list('values', 200) as $i => $value) {
-            $values[] = Value::read($value, "$path/values/$i");
+            $values[] = Value::readNumber($value, "$path/values/$i");
         }
-        $end = fn (string $name): ?Value => $fields->raw($name) === null ? null : Value::read($fields->raw($name), "$path/$name");
+        $end = fn (string $name): ?Value => $fields->raw($name) === null ? null : Value::readNumber($fields->raw($name), "$path/$name");
 
         return new self(
             $answer,

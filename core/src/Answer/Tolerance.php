@@ -31,7 +31,7 @@ final readonly class Tolerance
 
         return new self(
             $kind,
-            Value::read($fields->has('width') ? $fields->raw('width') : '0', "$path/width"),
+            Value::readNumber($fields->has('width') ? $fields->raw('width') : '0', "$path/width"),
             $fields->int('digits', $kind === ToleranceKind::Figures ? 3 : 2, 0, 30),
             $fields->bool('written', false),
             $fields->oneOf('zeros', ['count', 'may_count'], 'may_count') === 'count',

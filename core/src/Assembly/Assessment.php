@@ -53,7 +53,7 @@ final readonly class Assessment
             $json,
             $fields->uuid(),
             $title !== '' ? $title : throw Malformed::outOfRange('/title', 'a title', ''),
-            $fields->string('language', 'und', 35),
+            $fields->language(),
             RichText::read($fields->string('instructions', '', 400000))->html(),
             $fields->intOrNull('time_limit', null, 1, 86400),
             $fields->oneOf('state', ['draft', 'ready', 'used', 'archived'], 'draft'),

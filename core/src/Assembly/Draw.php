@@ -37,6 +37,8 @@ final readonly class Draw
             $pool[Fields::asUuid($question, "$path/pool/$i")] = true;
         }
 
+        $fields->object('override', ['attempts', 'tools', 'minutes', 'shuffle'])->bool('shuffle', false);
+
         return new self(
             $fields->id(),
             $fields->string('title', '', 500),

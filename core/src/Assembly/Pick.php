@@ -51,6 +51,8 @@ final readonly class Pick
         $revision = $fields->intOrNull('revision', null, 1, 2_000_000_000);
         $variation = $fields->raw('variation');
 
+        $fields->object('override', ['attempts', 'tools', 'minutes', 'shuffle'])->bool('shuffle', false);
+
         return new self(
             $fields->id(),
             Fields::asUuid($fields->raw('question'), $fields->at('question')),

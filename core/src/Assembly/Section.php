@@ -37,6 +37,7 @@ final readonly class Section
                     ? Draw::read($entry, "$path/entries/$i")
                     : Pick::read($entry, "$path/entries/$i", $kinds);
         }
+        $fields->exact('weight', '1');
         $picks = array_values(array_filter($entries, fn (Pick|Draw $entry): bool => $entry instanceof Pick));
 
         return new self(

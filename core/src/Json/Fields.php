@@ -74,6 +74,20 @@ final readonly class Fields
         return $this->string($field, $default, 200);
     }
 
+    /**
+     * A language tag (BCP 47); und when it is not known.
+     *
+     * @throws Malformed
+     */
+    public function language(string $field = 'language'): string
+    {
+        $language = $this->string($field, 'und', 35);
+
+        return preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) === 1
+            ? $language
+            : throw Malformed::outOfRange($this->at($field), 'a language tag such as en-GB', $language);
+    }
+
     /** @throws Malformed */
     public function id(string $field = 'id'): string
     {

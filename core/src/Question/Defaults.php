@@ -25,9 +25,7 @@ final readonly class Defaults
     public static function read(mixed $json): self
     {
         $fields = Fields::of($json, '', ['language', 'points', 'shuffle', 'show', 'attempts', 'normalise']);
-        if ($fields->has('language') && preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $fields->string('language', '', 35)) !== 1) {
-            throw Malformed::outOfRange('/language', 'a language tag such as en-GB', $fields->raw('language'));
-        }
+        $fields->language();
         if ($fields->has('points')) {
             $fields->decimal('points', '1000');
         }

@@ -80,10 +80,7 @@ final readonly class Question
         foreach ($fields->list('stimuli', 20) as $i => $id) {
             $stimuli[] = Fields::asUuid($id, "/stimuli/$i");
         }
-        $language = $fields->string('language', 'und', 35);
-        if (preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) !== 1) {
-            throw Malformed::outOfRange('/language', 'a language tag such as en-GB', $language);
-        }
+        $language = $fields->language();
         $attempts = $fields->object('attempts', ['allowed', 'cost']);
         $fields->oneOf('use', ['marked', 'practice', 'survey'], 'marked');
         $tools = $fields->object('tools', ['calculator', 'ruler', 'protractor']);

@@ -97,7 +97,8 @@ final readonly class Record
     {
         $topics = [];
         foreach ($fields->list('topics', 100) as $i => $topic) {
-            if (! is_array($topic) || $topic === [] || array_filter($topic, fn (mixed $step): bool => ! is_string($step)) !== []) {
+            $isStep = fn (mixed $step): bool => is_string($step) && mb_strlen($step) <= 1000;
+            if (! is_array($topic) || $topic === [] || count($topic) > 20 || array_filter($topic, $isStep) !== $topic) {
                 throw Malformed::wrongType($fields->at("topics/$i"), 'a path of titles', $topic);
             }
             /** @var list<string> $topic */
@@ -121,7 +122,12 @@ final readonly class Record
         return $texts;
     }
 
-    private static function origin(Fields $fields): ?\stdClass
+    /**
+     * Where a question or stimulus came from.
+     *
+     * @throws Malformed
+     */
+    public static function origin(Fields $fields): ?\stdClass
     {
         $origin = $fields->raw('origin');
         if ($origin !== null) {

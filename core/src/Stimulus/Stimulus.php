@@ -11,6 +11,7 @@ use WideQuarry\Finding;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Question\Record;
 use WideQuarry\Search\SearchText;
 
 /** A well-formed stimulus: a passage, figure or table that questions name and show above themselves. Its rich text is canonical. */
@@ -38,10 +39,8 @@ final readonly class Stimulus
             ->need('title')
             ->need('language');
         $text = Reader::read($fields->string('body', '', 400000));
-        $language = $fields->string('language', 'und', 35);
-        if (preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) !== 1) {
-            throw Malformed::outOfRange('/language', 'a language tag such as en-GB', $language);
-        }
+        $language = $fields->language();
+        Record::origin($fields);
         $copy = Json::copy($json);
         assert($copy instanceof \stdClass);
         $copy->title = trim($fields->string('title', '', 500));

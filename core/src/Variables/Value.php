@@ -19,13 +19,26 @@ final readonly class Value
     {
     }
 
+    /** How long an exact number as text may be. */
+    private const NUMBER = 200;
+
+    /**
+     * A number.
+     *
+     * @throws Malformed
+     */
+    public static function readNumber(mixed $json, string $path): self
+    {
+        return self::read($json, $path, self::NUMBER);
+    }
+
     /** @throws Malformed */
-    public static function read(mixed $json, string $path): self
+    public static function read(mixed $json, string $path, int $max = 1000): self
     {
         if (is_string($json)) {
-            return mb_strlen($json) <= 1000
+            return mb_strlen($json) <= $max
                 ? new self($json, false, $path)
-                : throw Malformed::outOfRange($path, 'at most 1000 characters', $json);
+                : throw Malformed::outOfRange($path, "at most $max characters", $json);
         }
         if (! ($json instanceof \stdClass)) {
             throw Malformed::wrongType($path, 'text or {"expr": …}', $json);

@@ -163,8 +163,11 @@ final readonly class Variable
             }
         }
         foreach ($fields->list('rows') as $i => $row) {
-            if (! is_array($row) || array_filter($row, fn (mixed $cell): bool => ! is_string($cell) && ! is_bool($cell)) !== []) {
+            if (! is_array($row)) {
                 throw Malformed::wrongType($fields->at("rows/$i"), 'a list of numbers as text, or words', $row);
+            }
+            foreach ($row as $at => $cell) {
+                self::plain($cell, $fields->at("rows/$i/$at"));
             }
         }
     }
@@ -180,12 +183,22 @@ final readonly class Variable
         }
         $items = [];
         foreach ($fields->list($name) as $i => $item) {
-            $items[] =
-                is_string($item) || is_bool($item)
-                    ? $item
-                    : throw Malformed::wrongType($fields->at($name)."/$i", 'a number as text, or words', $item);
+            $items[] = $name === 'except' && is_bool($item)
+                ? throw Malformed::wrongType($fields->at("except/$i"), 'a number as text', $item)
+                : self::plain($item, $fields->at("$name/$i"));
         }
 
         return $items;
+    }
+
+    /** @throws Malformed */
+    private static function plain(mixed $value, string $path): string|bool
+    {
+        return match (true) {
+            is_bool($value) => $value,
+            ! is_string($value) => throw Malformed::wrongType($path, 'a number as text, or words', $value),
+            mb_strlen($value) > 200 => throw Malformed::outOfRange($path, 'at most 200 characters', $value),
+            default => $value,
+        };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Variables;
 
 use WideQuarry\Json\Fields;
+use WideQuarry\Json\Malformed;
 use WideQuarry\Maths\Evaluator;
 use WideQuarry\Maths\MathsProblem;
 use WideQuarry\Maths\Parser;
@@ -26,7 +27,7 @@ final readonly class Variables
         return new self([], [], 1);
     }
 
-    /** @throws \WideQuarry\Json\Malformed */
+    /** @throws Malformed */
     public static function read(mixed $json, string $path): self
     {
         if ($json === null) {
@@ -39,9 +40,12 @@ final readonly class Variables
         }
         $conditions = [];
         foreach ($fields->list('conditions', 50) as $i => $condition) {
-            $conditions[] = is_string($condition)
+            if (! is_string($condition)) {
+                throw Malformed::wrongType("$path/conditions/$i", 'text', $condition);
+            }
+            $conditions[] = mb_strlen($condition) <= 1000
                 ? $condition
-                : throw \WideQuarry\Json\Malformed::wrongType("$path/conditions/$i", 'text', $condition);
+                : throw Malformed::outOfRange("$path/conditions/$i", 'at most 1000 characters', $condition);
         }
 
         return new self($list, $conditions, $fields->int('tries', 100, 1, 1000));

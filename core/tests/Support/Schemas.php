@@ -52,6 +52,17 @@ final class Schemas
         return $error === null ? null : self::deepest($error);
     }
 
+    /** @return array<string, mixed> JSON Pointer → value, for everything in a value */
+    public static function paths(mixed $value, string $path = ''): array
+    {
+        $paths = [];
+        foreach (is_object($value) ? get_object_vars($value) : (is_array($value) ? $value : []) as $key => $item) {
+            $paths += ["$path/$key" => $item] + self::paths($item, "$path/$key");
+        }
+
+        return $paths;
+    }
+
     /** @param  list<\stdClass>  $patch operations add, replace, remove of RFC 6902 */
     public static function patched(mixed $value, array $patch): mixed
     {

@@ -18,7 +18,7 @@ final readonly class SliderSettings
     public static function read(mixed $json, string $path): self
     {
         $fields = Fields::of($json, $path, ['from', 'to', 'step', 'captions']);
-        $value = fn (string $name, string $usual): Value => Value::read($fields->has($name) ? $fields->raw($name) : $usual, "$path/$name");
+        $value = fn (string $name, string $usual): Value => Value::readNumber($fields->has($name) ? $fields->raw($name) : $usual, "$path/$name");
         $captions = $fields->object('captions', ['from', 'to']);
 
         return new self(

@@ -1,8 +1,8 @@
 # Mutation tests of the modules that compute (Pest's). Sourced by bin/test --mutate, not run.
 # Each mutation runs the tests that cover its line, so a module takes minutes. docs/developers/mutations.md says what is left and why.
 
-# The tests that are to notice: those of the module, or all where many modules lean on it.
-tests_of() { case $1 in Scoring|Answer) echo core/tests ;; *) echo "core/tests/$1" ;; esac; }
+# The tests that are to notice: those of the module itself.
+tests_of() { echo "core/tests/$1"; }
 
 coverage_driver() {
     php -m | grep -q pcov && return

@@ -95,7 +95,14 @@ it('gives JSON an integer where the number is one', function (string $value, int
     ['-3', -3],
     ['1/3', 0.333333333333],
     ['999999999999999', 999_999_999_999_999],
+    ['-999999999999999', -999_999_999_999_999],
+    'beyond what every reader of JSON keeps exactly' => ['1000000000000000', 1e15],
+    'below zero beyond it' => ['-1000000000000000', -1e15],
+    'rounded to no more than it' => ['1999999999999999.99999999999999/2', 1e15],
     ['0', 0],
+    'too small for twelve decimals' => ['1/100000000000000', 0],
+    'nearly a whole number' => ['299999999999999/100000000000000', 3],
+    'nearly one from above' => ['300000000000001/100000000000000', 3],
 ]);
 
 it('reads back what it writes, for any fraction', function (): void {

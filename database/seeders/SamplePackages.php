@@ -11,8 +11,7 @@ use WideQuarry\Parts\StandardKinds;
 
 /**
  * The packages of demo/files in every version of the open standards: clean ones, and ones broken as real ones are. They hold nothing of
- * ours beside the
- * standard. `php artisan demo:files` writes them anew; the same content gives the same bytes.
+ * ours beside the standard. `php artisan demo:files` writes them anew; the same content gives the same bytes.
  */
 final class SamplePackages
 {

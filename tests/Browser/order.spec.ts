@@ -129,7 +129,7 @@ test('a lead takes an untidy bank to everything classified and well placed', asy
     await change(
       page,
       async () => {
-        await dialog(page).getByLabel('Add to Add topics').selectOption(path)
+        await dialog(page).getByLabel('Add topics', { exact: true }).selectOption(path)
       },
       /^Changed/,
     )

@@ -20,8 +20,7 @@ use WideQuarry\Json\Json;
 
 /**
  * Begins a change of many questions, or that it is undone: few are changed at once; many, or any while another change goes on in the
- * bank, in
- * the background, one after the other.
+ * bank, in the background, one after the other.
  */
 final readonly class BeginOperation
 {

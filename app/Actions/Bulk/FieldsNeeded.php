@@ -8,8 +8,7 @@ use WideQuarry\Bulk\BulkChange;
 
 /**
  * What of each question has to be read for a change; the rest is neither read nor written. Named: the questions come from the act's own
- * log, or from
- * where they lie, and not from who asks, so that they need not be visible to them.
+ * log, or from where they lie, and not from who asks, so that they need not be visible to them.
  */
 final readonly class FieldsNeeded
 {

@@ -12,11 +12,9 @@ use WideQuarry\Bulk\QuestionState;
 use WideQuarry\Json\Json;
 
 /**
- * Makes one folder or topic of two: what lies in the first lies in the second, branches of the same name become one all the way down, and
- * the
- * first is gone. Or takes one away with all below it, where there is no second. What questions lose or get is logged, so that it can be
- * undone.
- * Begun again after a kill it goes on with whatever is still there.
+ * Makes one folder or topic of two: what lies in the first lies in the second, branches of the same name become one all the way down,
+ * and the first is gone. Or takes one away with all below it, where there is no second. What questions lose or get is logged, so that
+ * it can be undone. Begun again after a kill it goes on with whatever is still there.
  */
 final readonly class MergeNodes
 {

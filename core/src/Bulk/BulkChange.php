@@ -15,8 +15,7 @@ use WideQuarry\Question\Status;
 
 /**
  * One change for many questions: of their records, their places, their content; into the bin or out of it; home to the bank where it is
- * made.
- * Each question is changed whole or left, with a reason.
+ * made. Each question is changed whole or left, with a reason.
  */
 final readonly class BulkChange
 {

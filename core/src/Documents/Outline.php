@@ -6,8 +6,7 @@ namespace WideQuarry\Documents;
 
 /**
  * An outline as people write one: a name a line, deeper by indentation (tabs or spaces), by bullets, by numbers ("1.2.3 Basalt"), by
- * marks of
- * headings ("## Basalt"), or a whole path in a line ("Rocks > Igneous > Basalt").
+ * marks of headings ("## Basalt"), or a whole path in a line ("Rocks > Igneous > Basalt").
  */
 final class Outline
 {

@@ -10,8 +10,8 @@ use WideQuarry\Search\Splitter;
 
 /**
  * Says of two questions whether they are nearly the same in their words, without looking at both: the least hashes of their words, in
- * bands; one band in
- * common is enough. Of two sets of words that share the part j, that has the chance 1 − (1 − j⁵)⁸: 0.96 at 0.8, 0.48 at 0.6, 0.08 at 0.4.
+ * bands; one band in common is enough. Of two sets of words that share the part j, that has the chance 1 − (1 − j⁵)⁸: 0.96 at 0.8, 0.48
+ * at 0.6, 0.08 at 0.4.
  *
  * @see Broder (1997), On the resemblance and containment of documents, Compression and Complexity of Sequences, 21-29,
  *     doi:10.1109/SEQUEN.1997.666900

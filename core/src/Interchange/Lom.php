@@ -6,8 +6,7 @@ namespace WideQuarry\Interchange;
 
 /**
  * Learning object metadata (IEEE 1484.12.1) of a resource in a manifest: title, language, keywords, author, difficulty, time, rights,
- * topics and standards.
- * Namespaces and binding differ from package to package, so elements are told by their names alone.
+ * topics and standards. Namespaces and binding differ from package to package, so elements are told by their names alone.
  */
 final class Lom
 {

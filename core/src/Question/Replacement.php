@@ -11,8 +11,7 @@ use WideQuarry\Json\Json;
 
 /**
  * Words found and replaced within a question: in its title and texts, options, accepted answers and feedback, never in identifiers or
- * markup. What is
- * split by markup (half of it in italics) is found too, and replaced in the style that most of it has.
+ * markup. What is split by markup (half of it in italics) is found too, and replaced in the style that most of it has.
  *
  * @phpstan-import-type Step from PathNames
  *

@@ -38,7 +38,7 @@ final class Total
         $this->raw = $this->combined($points, $parts);
         $exact = $this->bounded($this->lessCosts($points, $attempt), $points);
         $this->max = $points;
-        if ($attempt->points !== null && ! $points->isZero()) {
+        if ($attempt->points !== null && ! $points->isZero() && ! $attempt->points->isEqualTo($points)) {
             $exact = $exact->multipliedBy($attempt->points)->dividedBy($points);
             $this->max = $attempt->points;
             $this->trace[] = [

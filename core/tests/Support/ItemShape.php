@@ -6,8 +6,8 @@ namespace WideQuarry\Tests\Support;
 
 /**
  * Whether an item has the shape that the information model of QTI gives it (2.1 and 2.2; 3.0 by the same names with hyphens): which
- * elements stand in which, in what order,
- * with which attributes; identifiers; what refers to what. Written from the standard, with nothing of the writers.
+ * elements stand in which, in what order, with which attributes; identifiers; what refers to what. Written from the standard, with
+ * nothing of the writers.
  */
 final class ItemShape
 {

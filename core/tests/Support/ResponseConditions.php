@@ -6,8 +6,7 @@ namespace WideQuarry\Tests\Support;
 
 /**
  * An evaluator of the response processing of QTI 1.2.1, written from the standard (ASI information model, 3.4 to 3.6) and in floats,
- * sharing nothing
- * with readers and writers.
+ * sharing nothing with readers and writers.
  */
 final class ResponseConditions
 {

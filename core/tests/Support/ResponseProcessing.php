@@ -6,9 +6,8 @@ namespace WideQuarry\Tests\Support;
 
 /**
  * An evaluator of response processing of QTI 2.1, 2.2 and 3.0, written from the standard alone and in floats, so that our reading and
- * writing can be
- * judged by something that shares no code with them. Names are told without `qti-` and hyphens. Values are null, or a list of strings or
- * floats.
+ * writing can be judged by something that shares no code with them. Names are told without `qti-` and hyphens. Values are null, or a
+ * list of strings or floats.
  */
 final class ResponseProcessing
 {

@@ -22,6 +22,7 @@ export function ChangeFields({ slug, draft, set, problem }: FieldsProps) {
     <Line label={label}>
       <WordsField
         label={label}
+        inputLabel={label}
         words={draft.words[name]}
         known={all}
         onAdd={(word) => set({ words: { ...draft.words, [name]: [...draft.words[name], word] } })}
@@ -33,6 +34,7 @@ export function ChangeFields({ slug, draft, set, problem }: FieldsProps) {
     <Line label={label}>
       <PathsField
         label={label}
+        inputLabel={label}
         pick={pick}
         paths={draft.paths[name]}
         all={all}

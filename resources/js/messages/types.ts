@@ -2009,6 +2009,7 @@ export type Messages = {
   tray: {
     title: string
     holds: (values: { n: number }) => string
+    ofKind: (values: { n: number; kind: Words }) => string
     put: string
     out: string
     empty: string

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Keys;
 
 /**
- * Whether a name or a text says that an answer is right: where nothing else of an item says how it is marked, its feedback often does. In
- * words of four languages;
- * what says neither is not guessed.
+ * Whether a name or a text says that an answer is right: where nothing else of an item says how it is marked, its feedback often does.
+ * In words of four languages; what says neither is not guessed.
  */
 final class CorrectnessWording
 {

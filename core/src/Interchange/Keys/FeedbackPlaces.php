@@ -8,8 +8,7 @@ use Brick\Math\BigRational;
 
 /**
  * Feedback to where it belongs, by when it is shown in everything that was tried: always, for what is right, wrong or partly right, for
- * one rule, for
- * one part, or for one thing that was given.
+ * one rule, for one part, or for one thing that was given.
  */
 final readonly class FeedbackPlaces
 {

@@ -20,9 +20,8 @@ use WideQuarry\Scoring\Scorer;
 
 /**
  * Keys from conditions, by what they do: the item is marked for responses that between them show all it can do, a key is made of what
- * came out, and
- * it is taken only if our own scorer then gives every one of them the same. So no shape of conditions is recognised by its look, and none
- * is guessed.
+ * came out, and it is taken only if our own scorer then gives every one of them the same. So no shape of conditions is recognised by
+ * its look, and none is guessed.
  */
 final class KeySearch
 {

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Patterns;
 
 /**
- * Regular expressions of XML Schema (Part 2: Datatypes, appendix F), which QTI's pattern match is written in, as shapes of our own. There
- * nothing
- * anchors since everything is anchored, `\d` and `\w` are those of Unicode, and classes can be taken from one another.
+ * Regular expressions of XML Schema (Part 2: Datatypes, appendix F), which QTI's pattern match is written in, as shapes of our own.
+ * There nothing anchors since everything is anchored, `\d` and `\w` are those of Unicode, and classes can be taken from one another.
  */
 final readonly class XsdPatternReader
 {

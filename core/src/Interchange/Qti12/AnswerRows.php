@@ -11,8 +11,7 @@ use WideQuarry\Interchange\Qti30\Xml;
 
 /**
  * Responses that each have words of their own and offer the very same answers: this format has no joining of two lists, so they are
- * written like
- * that, row by row. They become one part.
+ * written like that, row by row. They become one part.
  */
 final class AnswerRows
 {

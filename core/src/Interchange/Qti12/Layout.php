@@ -10,9 +10,8 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
 
 /**
- * A body as flows of material and responses. Words with no response among them stay HTML in one piece; where responses stand in a text it
- * is cut there,
- * and what lies in tables and lists follows one after the other.
+ * A body as flows of material and responses. Words with no response among them stay HTML in one piece; where responses stand in a text
+ * it is cut there, and what lies in tables and lists follows one after the other.
  */
 final class Layout
 {

@@ -18,8 +18,7 @@ use WideQuarry\Question\Question;
 
 /**
  * Writes a package of QTI 1.2.1: a document with everything that stands in no test, a document for every test with its items in it, our
- * own questions
- * and tests beside each document, media, a manifest.
+ * own questions and tests beside each document, media, a manifest.
  */
 final class PackageWriter
 {

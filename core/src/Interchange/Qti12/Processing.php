@@ -12,9 +12,8 @@ use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Numbers\Exact;
 
 /**
- * How an item is marked (QTI 1.2.1 ASI, 3.4): conditions one after the other, each with what it does to the score and what it shows. One
- * that holds
- * ends it, unless it says to go on.
+ * How an item is marked (QTI 1.2.1 ASI, 3.4): conditions one after the other, each with what it does to the score and what it shows.
+ * One that holds ends it, unless it says to go on.
  */
 final class Processing implements ItemMarking
 {

@@ -15,9 +15,8 @@ use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 
 /**
- * The assessments of a package, made once all its documents were read: sections may name items and banks that stand elsewhere (QTI 1.2.1
- * ASI
- * selection and ordering).
+ * The assessments of a package, made once all its documents were read: sections may name items and banks that stand elsewhere (QTI
+ * 1.2.1 ASI selection and ordering).
  *
  * @phpstan-import-type Asked from SectionPlan
  * @phpstan-import-type Entry from SectionPlan

@@ -6,8 +6,7 @@ namespace WideQuarry\Interchange\Qti2;
 
 /**
  * Elements and attributes of QTI 2.1 and 2.2 (IMS QTI ASI Information Model, 2012 and 2015) by what 3.0 calls them: the same words with
- * hyphens, and
- * `qti-` before an element. Words of HTML and MathML are the same in all versions and are not listed.
+ * hyphens, and `qti-` before an element. Words of HTML and MathML are the same in all versions and are not listed.
  */
 final class Vocabulary
 {

@@ -5,10 +5,9 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 /**
- * A qti-associate-interaction, whose choices are paired with each other, as two columns (decision 29): the right pairs, seen as the edges
- * of a graph, tell
- * which choices stand left and which right. Null where they do not, because some choices are to be paired in an odd ring, or no pair is
- * right.
+ * A qti-associate-interaction, whose choices are paired with each other, as two columns (decision 29): the right pairs, seen as the
+ * edges of a graph, tell which choices stand left and which right. Null where they do not, because some choices are to be paired in an
+ * odd ring, or no pair is right.
  */
 final readonly class Association
 {

@@ -11,8 +11,7 @@ use WideQuarry\Interchange\UnreadableFile;
 
 /**
  * The items, tests and stimuli of a package: those its manifest names, and what else lies in it and is one, because manifests are
- * missing, name
- * files by other types, or forget some.
+ * missing, name files by other types, or forget some.
  */
 final class Documents
 {

@@ -10,8 +10,7 @@ use WideQuarry\Numbers\Exact;
 
 /**
  * The value of an expression (QTI 3.0 ASI, 2.12): null, or a list of texts, exact numbers and truths; an expression with null in it is
- * null, unless it
- * says otherwise. Those that depend on chance, on the test or on what somebody else defined are not known.
+ * null, unless it says otherwise. Those that depend on chance, on the test or on what somebody else defined are not known.
  */
 final readonly class Expressions
 {

@@ -10,9 +10,8 @@ use WideQuarry\Interchange\Patterns\XsdPatternReader;
 use WideQuarry\Interchange\Qti2\OwnClasses;
 
 /**
- * An item made ready to be read: HTML that somebody escaped is HTML again, feedback inside the text becomes feedback beside it, notes for
- * markers and
- * what has no meaning on its own are taken out. Everything that is changed is said.
+ * An item made ready to be read: HTML that somebody escaped is HTML again, feedback inside the text becomes feedback beside it, notes
+ * for markers and what has no meaning on its own are taken out. Everything that is changed is said.
  */
 final class ItemNormaliser
 {

@@ -9,8 +9,7 @@ use WideQuarry\Interchange\Keys\ItemMarking;
 
 /**
  * Response processing that is carried out (QTI 3.0 ASI, 2.11 and 2.12), so that what it does can be seen where its look says nothing.
- * Numbers are
- * exact. What is not understood makes the whole of it not whole: it is never half believed.
+ * Numbers are exact. What is not understood makes the whole of it not whole: it is never half believed.
  */
 final class ResponseProcessor implements ItemMarking
 {

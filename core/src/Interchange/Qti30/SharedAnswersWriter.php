@@ -12,9 +12,8 @@ use WideQuarry\Question\Rule;
 use WideQuarry\Scoring\SharedRules;
 
 /**
- * Typed parts that share their rules, each of which earns once: a part whose answer another one has given already is put back to what an
- * answer that
- * fits nothing earns.
+ * Typed parts that share their rules, each of which earns once: a part whose answer another one has given already is put back to what
+ * an answer that fits nothing earns.
  */
 final class SharedAnswersWriter
 {

@@ -19,8 +19,7 @@ final class TypedExam
 
     /**
      * Lines that one question may take. Each line is put together with those before it, so without a limit a text that never begins a
-     * second
-     * question would take time as the square of its length.
+     * second question would take time as the square of its length.
      */
     private const LINES = 2000;
 

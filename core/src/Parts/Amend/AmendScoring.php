@@ -19,8 +19,7 @@ use WideQuarry\Scoring\TypedOutcome;
 /**
  * Scores what was amended. A fault is a piece that some rule gives credit for; n faults, each worth the credit of the best rule that
  * matches, or `find` when it was only found; x false finds. all: every fault mended for full credit and x = 0. each: max(0, sum/n −
- * cost·x/n).
- * weights: the credits added up, a fault that was only found worth `find` of its best, a false find the key's default.
+ * cost·x/n). weights: the credits added up, a fault that was only found worth `find` of its best, a false find the key's default.
  */
 final readonly class AmendScoring
 {

@@ -14,8 +14,7 @@ use WideQuarry\Question\Scheme;
 
 /**
  * A sequence marked by response processing (QTI 3.0 ASI, 2.11 and 2.12): the rank of what stands in each place becomes an outcome, and
- * the scheme
- * counts over the ranks. Ranks begin with 1; 0 is where nothing stands that was to be put in order.
+ * the scheme counts over the ranks. Ranks begin with 1; 0 is where nothing stands that was to be put in order.
  */
 final readonly class SequenceProcessing
 {
@@ -43,9 +42,8 @@ final readonly class SequenceProcessing
     }
 
     /**
-     * A sequence whose rules are those that are written here: what they rank and what they are worth is taken from them, and with one of
-     * the schemes
-     * just these rules come out again.
+     * A sequence whose rules are those that are written here: what they rank and what they are worth is taken from them, and with one
+     * of the schemes just these rules come out again.
      *
      * @param  list<\DOMElement>  $rules
      * @param  list<string>  $correct

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useId, useState } from 'react'
 import { texts } from '@/messages'
 import { Chip } from '@/ui/Chip'
 
@@ -8,6 +8,7 @@ const quiet =
 /** Words as chips with a place to type the next one. */
 export function WordsField({
   label,
+  inputLabel = texts.record.add({ what: label }),
   words,
   onAdd,
   onRemove,
@@ -15,6 +16,8 @@ export function WordsField({
   disabled,
 }: {
   label: string
+  /** What the place to type in is called; "Add to …" otherwise. */
+  inputLabel?: string
   words: string[]
   onAdd: (word: string) => void
   onRemove: (word: string) => void
@@ -22,7 +25,7 @@ export function WordsField({
   disabled?: boolean
 }) {
   const [typed, setTyped] = useState('')
-  const list = `known-${label}`
+  const list = useId()
   const add = () => {
     const word = typed.trim()
     setTyped('')
@@ -39,7 +42,7 @@ export function WordsField({
       {disabled ? null : (
         <>
           <input
-            aria-label={texts.record.add({ what: label })}
+            aria-label={inputLabel}
             placeholder={texts.record.typeToAdd}
             list={list}
             maxLength={100}
@@ -72,6 +75,7 @@ const FRESH = '\u0001new'
 
 export function PathsField({
   label,
+  inputLabel = texts.record.add({ what: label }),
   pick,
   paths,
   all,
@@ -80,6 +84,8 @@ export function PathsField({
   disabled,
 }: {
   label: string
+  /** What the list to pick from is called; "Add to …" otherwise. */
+  inputLabel?: string
   pick: string
   paths: string[][]
   all: string[][]
@@ -128,7 +134,7 @@ export function PathsField({
         />
       ) : (
         <select
-          aria-label={texts.record.add({ what: label })}
+          aria-label={inputLabel}
           className={`${quiet} !w-40 text-quiet`}
           value=""
           onChange={(event) => {

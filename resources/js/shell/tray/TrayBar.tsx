@@ -8,6 +8,7 @@ import { BinMany } from '@/bulk/BinMany'
 import { ChangeMany } from '@/bulk/ChangeMany'
 import { PlaceMany } from '@/bulk/PlaceMany'
 import { ReplaceMany } from '@/bulk/ReplaceMany'
+import { list } from '@/lib/format'
 import { texts } from '@/messages'
 import { partView } from '@/parts'
 import { kindNames } from '@/parts/words'
@@ -127,7 +128,7 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
         <strong>{title}</strong>{' '}
         {all ? null : (
           <span>
-            · {texts.points({ n: points })} · {[...kinds].map(([kind, times]) => `${times} ${kindNames[kind] ?? kind}`).join(', ')}
+            · {texts.points({ n: points })} · {list([...kinds].map(([kind, n]) => texts.tray.ofKind({ n, kind: kindNames[kind] ?? kind })))}
           </span>
         )}
       </p>

@@ -24,7 +24,7 @@ mutate() { # [modules]
         say "Breaking the lines of $module, one at a time…"
         PHP_INI_SCAN_DIR=:$ini vendor/bin/pest "$(tests_of "$module")" --mutate --everything --covered-only --parallel \
             --path="core/src/$module" >"$VAR/run/mutate-$module.log" 2>&1 || true
-        sed 's/\x1b\[[0-9;]*m//g' "$VAR/run/mutate-$module.log" | grep -A 12 'UNTESTED' || true
+        sed 's/\x1b\[[0-9;]*m//g' "$VAR/run/mutate-$module.log" | grep -A 12 'UNTESTED' | grep -vE 'Mutations:|Score:|Duration:|Parallel:' || true
         sed 's/\x1b\[[0-9;]*m//g' "$VAR/run/mutate-$module.log" | grep -E 'Mutations:|Score:' || die "See $VAR/run/mutate-$module.log."
     done
 }

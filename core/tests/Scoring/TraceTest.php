@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Brick\Math\BigRational;
 use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
 use WideQuarry\Question\Question;
 use WideQuarry\Scoring\Assignment;
 use WideQuarry\Scoring\Result;
@@ -224,3 +225,88 @@ it('assigns for the greatest gain, also where there are more places than rules',
     'more columns than rows' => [[[0, 0, 5], [0, 4, 5]], [2, 1]],
     'one' => [[[7]], [0]],
 ]);
+
+it('counts what is right, and what more of it costs', function (array $part, array $chosen, string $credit, array $counts): void {
+    $sent = asSent(Questions::score(Questions::of([$part]), ['p1' => $chosen]));
+    $step = $sent['parts'][0]['trace'][0];
+
+    expect($sent['parts'][0]['credit'])->toBe($credit)->and([$step['n'], $step['w'], $step['r'], $step['x']])->toBe($counts);
+})->with([
+    'each extra choice costs half a share: (2 − 1/2) ÷ 2' => [
+        Questions::choice(['a' => '1', 'b' => '1', 'c' => ''], ['scheme' => 'each', 'cost' => '1/2']),
+        ['a', 'b', 'c'],
+        '3/4',
+        [2, 1, 2, 1],
+    ],
+    'the cost is that of one scheme only' => [
+        Questions::choice(['a' => '1', 'b' => '1', 'c' => ''], ['scheme' => 'judge', 'cost' => '1/2']),
+        ['a', 'b', 'c'],
+        '2/3',
+        [2, 1, 2, 1],
+    ],
+    'a rule without credit is not right' => [Questions::choice(['a' => '1', 'b' => '0'], ['scheme' => 'each']), ['a'], '1', [1, 1, 1, 0]],
+]);
+
+it('keeps the score within the bounds of the question, and says so', function (): void {
+    $question = Questions::of([Questions::choice(['a' => '1', 'b' => ''], [], 4)], ['scoring' => ['low' => '1/4', 'high' => '3/4']]);
+    $low = asSent(Questions::score($question, ['p1' => ['b']]));
+    $high = asSent(Questions::score($question, ['p1' => ['a']]));
+
+    expect([$low['exact'], steps($low['trace'])])
+        ->toBe(['1', ['parts.summed value=0 of=4', 'bounds.clamped from=0 to=1']])
+        ->and([$high['exact'], steps($high['trace'])])
+        ->toBe(['3', ['parts.summed value=4 of=4', 'bounds.clamped from=4 to=3']]);
+});
+
+it('gives all or nothing by the parts that are scored', function (): void {
+    $survey = [
+        'id' => 'p2',
+        'kind' => 'survey',
+        'points' => 0,
+        'settings' => ['options' => [['id' => 'x', 'html' => '<p>x</p>']]],
+        'key' => ['rules' => []],
+    ];
+    $question = Questions::of([Questions::choice(['a' => '1', 'b' => '']), $survey], ['scoring' => ['combine' => 'all']]);
+    $sent = asSent(Questions::score($question, ['p1' => ['a'], 'p2' => ['x']]));
+
+    expect([$sent['exact'], $sent['state'], $sent['parts'][1]['state']])->toBe(['1', 'right', 'unscored']);
+});
+
+it('lets shared answers go only to places that were filled, and leaves other parts alone', function (): void {
+    $rules = [
+        ['id' => 'basalt', 'answer' => 'is', 'text' => ['Basalt']],
+        ['id' => 'other', 'credit' => '1/4', 'answer' => 'otherwise'],
+    ];
+    $first = Questions::typed('text', $rules);
+    $question = Questions::of([$first, rocks('p2', false), rocks('p3', false), Questions::choice(['a' => '1', 'b' => ''], [], 1, 'p4')], [
+        'scoring' => ['once' => [['p1', 'p2', 'p3']]],
+    ]);
+    $credits = fn (array $given): array => array_column(asSent(Questions::score($question, $given))['parts'], 'credit');
+
+    expect($credits(['p1' => 'basalt', 'p2' => 'basalt', 'p4' => ['a']]))
+        ->toBe(['1', '1/4', '0', '1'])
+        ->and($credits(['p2' => 'basalt']))
+        ->toBe(['0', '1', '0', '0'])
+        ->and($credits(['p1' => 'slate', 'p2' => 'marble', 'p3' => 'basalt']))
+        ->toBe(['1/4', '1/4', '1', '0']);
+});
+
+it('shows when each feedback is to be seen, and none for what cannot be read', function (): void {
+    $number = Questions::typed('number', [['answer' => 'value', 'value' => '3']]);
+    $feedback = ['general' => ['html' => '<p>g</p>', 'show' => 'after'], 'wrong' => ['html' => '<p>w</p>']];
+    $question = Questions::of([$number], ['feedback' => $feedback]);
+
+    expect(asSent(Questions::score($question, ['p1' => '4']))['feedback'])
+        ->toBe([
+            ['of' => 'wrong', 'show' => 'both', 'body' => [['p', [], 'w']]],
+            ['of' => 'general', 'show' => 'after', 'body' => [['p', [], 'g']]],
+        ])
+        ->and(asSent(Questions::score($question, ['p1' => 'three']))['feedback'])
+        ->toBe([]);
+});
+
+it('refuses more hints than there are, and says how many there are', function (): void {
+    $question = Questions::of([Questions::choice(['a' => '1', 'b' => ''])], ['hints' => [['id' => 'h', 'html' => '']]]);
+
+    expect(fn () => Questions::score($question, [], 1, 0, 2))->toThrow(Malformed::class, 'at most 1');
+});

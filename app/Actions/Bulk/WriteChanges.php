@@ -9,22 +9,18 @@ use App\Models\User;
 use App\Storage\ChangeLog;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Bulk\QuestionState;
+use WideQuarry\Checks\Completeness;
 use WideQuarry\Json\Json;
 use WideQuarry\Question\Approval;
 use WideQuarry\Question\Canonical;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\Record;
+use WideQuarry\Search\SearchText;
 
 /** Writes how questions stand after a change, and logs what was: record, places, bin and home as they are, content as a new revision. */
 final class WriteChanges
 {
-    /** Fields of the record whose words are searched. */
-    private const SEARCHED = ['tags', 'notes', 'source', 'author'];
-
-    /** Fields of the record that completeness looks at. */
-    private const JUDGED = ['specimens', 'origin'];
-
     public function __construct(
         private readonly PartKinds $kinds,
         private readonly WritePlaces $places,
@@ -59,12 +55,12 @@ final class WriteChanges
                 $folders[$row->id] = $after->folders;
             }
             $names = array_diff(array_keys($fields), ['topics', 'folders', 'revision']);
-            if ($revised || array_intersect($names, self::JUDGED) !== []) {
+            if ($revised || array_intersect($names, Completeness::RECORD_FIELDS) !== []) {
                 $contents[] = [$row, $after, $revised];
             } elseif ($names !== []) {
                 $record = Record::read($after->record, '');
                 $records[] = [...$this->row($row, $after), ...QuestionIndex::ofRecord($record)];
-                if (array_intersect($names, self::SEARCHED) !== []) {
+                if (array_intersect($names, SearchText::RECORD_FIELDS) !== []) {
                     $searched[$row->id] = [Record::read($before->record, ''), $record];
                 }
             }

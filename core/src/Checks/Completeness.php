@@ -24,6 +24,9 @@ use WideQuarry\Variables\RollProblem;
 /** Whether a question can be approved, and what stands in the way: a question is complete when nothing blocking is found. */
 final class Completeness
 {
+    /** Fields of a record that completeness depends on. */
+    public const RECORD_FIELDS = ['specimens', 'origin'];
+
     /** Rolls that are tried; the study of thousands comes with the variables' own desk. */
     private const SEEDS = 20;
 

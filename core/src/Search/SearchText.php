@@ -18,6 +18,9 @@ final readonly class SearchText
 
     private const LAST = 16383;
 
+    /** Fields of a record whose words are searched. */
+    public const RECORD_FIELDS = ['tags', 'standards', 'notes', 'source', 'author', 'origin'];
+
     /** @param  array<string>  $identifiers  what it is called by in other systems and in links; found, but never shown as text of it */
     private function __construct(
         public string $title,

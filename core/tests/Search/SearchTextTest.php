@@ -8,6 +8,7 @@ use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\Record;
 use WideQuarry\Search\SearchText;
+use WideQuarry\Tests\Support\Questions;
 
 it('gives the same under another record, whether it is read anew or from what was stored, for every question of the demo', function (
     array $before,
@@ -43,4 +44,25 @@ it('gives the same under another record, whether it is read anew or from what wa
     'none left' => [['tags' => ['old'], 'notes' => "Two lines\nof notes"], []],
     'others' => [['source' => 'Field book'], ['source' => 'Penhale papers', 'notes' => '']],
     'the same' => [['notes' => 'x'], ['notes' => 'x']],
+]);
+
+it('names the fields of a record that are searched, and no others', function (string $field, mixed $value): void {
+    $question = Questions::of([Questions::choice(['a' => '1', 'b' => ''])]);
+    $json = $question->toJson();
+    $json->record = (object) [$field => $value];
+    $isSearched = SearchText::of(Question::read($json, StandardKinds::all()))->vector() !== SearchText::of($question)->vector();
+
+    expect($isSearched)->toBe(in_array($field, SearchText::RECORD_FIELDS, true));
+})->with([
+    ['tags', ['word']],
+    ['standards', [(object) ['framework' => 'f', 'code' => 'word']]],
+    ['notes', 'word'],
+    ['source', 'word'],
+    ['author', 'word'],
+    ['origin', (object) ['identifier' => 'word']],
+    ['level', 'word'],
+    ['licence', 'word'],
+    ['topics', [['word']]],
+    ['purpose', ['word']],
+    ['difficulty', 3],
 ]);

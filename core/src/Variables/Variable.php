@@ -183,12 +183,20 @@ final readonly class Variable
         }
         $items = [];
         foreach ($fields->list($name) as $i => $item) {
-            $items[] = $name === 'except' && is_bool($item)
-                ? throw Malformed::wrongType($fields->at("except/$i"), 'a number as text', $item)
-                : self::plain($item, $fields->at("$name/$i"));
+            $items[] = $name === 'items' ? self::plain($item, $fields->at("items/$i")) : self::numberText($item, $fields->at("except/$i"));
         }
 
         return $items;
+    }
+
+    /** @throws Malformed */
+    private static function numberText(mixed $value, string $path): string
+    {
+        return match (true) {
+            ! is_string($value) => throw Malformed::wrongType($path, 'a number as text', $value),
+            mb_strlen($value) > 200 => throw Malformed::outOfRange($path, 'at most 200 characters', $value),
+            default => $value,
+        };
     }
 
     /** @throws Malformed */
@@ -197,7 +205,7 @@ final readonly class Variable
         return match (true) {
             is_bool($value) => $value,
             ! is_string($value) => throw Malformed::wrongType($path, 'a number as text, or words', $value),
-            mb_strlen($value) > 200 => throw Malformed::outOfRange($path, 'at most 200 characters', $value),
+            mb_strlen($value) > 1000 => throw Malformed::outOfRange($path, 'at most 1000 characters', $value),
             default => $value,
         };
     }

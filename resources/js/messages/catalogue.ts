@@ -18,8 +18,11 @@ export function bind(catalogue: Catalogue): { [key: string]: Bound } {
   )
 }
 
+/** An argument begins with a brace; what ICU quotes ('{') is text. */
+const hasArguments = (message: string): boolean => message.replace(/'\{[^']*'/g, '').includes('{')
+
 function bindMessage(message: string): Bound {
-  if (!/[{']/.test(message)) return language === 'en' ? message : pseudoText(message)
+  if (!hasArguments(message)) return /[{']/.test(message) ? String(formatOf(message).format()) : plain(message)
   // Most messages of a screen are never shown, so each is parsed when it is first wanted.
   let format: IntlMessageFormat | undefined
   return (values) => {
@@ -27,6 +30,8 @@ function bindMessage(message: string): Bound {
     return String(format.format(Object.fromEntries(Object.entries(values).map(([name, value]) => [name, inWords(value)]))))
   }
 }
+
+const plain = (message: string): string => (language === 'en' ? message : pseudoText(message))
 
 function formatOf(message: string): IntlMessageFormat {
   const elements = parse(message, { ignoreTag: true })

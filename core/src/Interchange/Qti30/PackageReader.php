@@ -281,7 +281,11 @@ final class PackageReader
                 'title' => mb_substr($root->getAttribute('title'), 0, 500),
                 'language' => $root->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'lang') ?: 'und',
                 'body' => $text?->html() ?? '',
-                'origin' => (object) ['format' => Dialects::format($bytes) ?? 'qti30', 'identifier' => $identifier, 'file' => $href],
+                'origin' => (object) [
+                    'format' => Dialects::format($bytes) ?? 'qti30',
+                    'identifier' => mb_substr($identifier, 0, 1000),
+                    'file' => mb_substr($href, 0, 1000),
+                ],
             ],
         );
     }

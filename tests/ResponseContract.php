@@ -42,7 +42,7 @@ final class ResponseContract
         if (self::$validator !== null) {
             return;
         }
-        $description = json_decode((string) json_encode(app(Description::class)->build()));
+        $description = self::closed(json_decode((string) json_encode(app(Description::class)->build())));
         self::$validator = new Validator;
         self::$validator->resolver()?->registerRaw((object) ['components' => $description->components], self::ID);
         foreach ((array) $description->paths as $path => $methods) {
@@ -55,6 +55,23 @@ final class ResponseContract
                 }
             }
         }
+    }
+
+    /** Fields that a schema does not name are not sent: what nobody described may be what somebody should not see. */
+    private static function closed(mixed $schema): mixed
+    {
+        if (is_array($schema)) {
+            return array_map(self::closed(...), $schema);
+        }
+        if (! $schema instanceof \stdClass) {
+            return $schema;
+        }
+        $closed = (object) array_map(self::closed(...), (array) $schema);
+        if (($schema->properties ?? null) instanceof \stdClass && ! isset($schema->additionalProperties)) {
+            $closed->additionalProperties = false;
+        }
+
+        return $closed;
     }
 
     /** References into the description as references to it by its address, since an answer's schema is validated on its own. */

@@ -145,7 +145,8 @@ final class ConvertController
     }
 
     #[Operation(
-        'Words found in a question, each with what stands around it, and the question with those replaced that were picked '.'(all when none are named)',
+        'Words found in a question, each with what stands around it, and the question with those replaced that were picked '
+            .'(all when none are named)',
         response: ['question' => 'QuestionJson', 'places' => 'FoundPlace[]'],
         body: [
             'question' => 'object',

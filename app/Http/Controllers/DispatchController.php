@@ -29,7 +29,8 @@ final class DispatchController
     private const FIELDS = ['format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes'];
 
     #[Operation(
-        'Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told '.'before it is fetched',
+        'Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told '
+            .'before it is fetched',
         response: ['data' => 'Dispatch'],
         body: [
             'format' => 'string',

@@ -19,7 +19,7 @@ use WideQuarry\Json\Json;
 /** Who may read, write and keep a bank. */
 final class GrantController
 {
-    #[Operation('Who has which right to a bank', response: ['data' => 'Grant[]'])]
+    #[Operation('Who has which right to a bank', response: ['data' => 'Grant[]', 'hidden' => 'HiddenUse[]'])]
     public function index(Bank $bank): JsonResponse
     {
         Gate::authorize('keep', $bank);

@@ -56,7 +56,8 @@ final class PlaceController
     }
 
     #[Operation(
-        'How many questions each value of the asked dimensions would leave (?of=kind&of=topic), with all other conditions; '.'where more than 10,000 match, from a sample unless &exact=1',
+        'How many questions each value of the asked dimensions would leave (?of=kind&of=topic), with all other conditions; '
+            .'where more than 10,000 match, from a sample unless &exact=1',
         response: 'Facets',
     )]
     public function facets(Request $request, Bank $bank, Facets $facets, QuestionSearch $search): JsonResponse

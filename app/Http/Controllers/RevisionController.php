@@ -24,7 +24,7 @@ final class RevisionController
 
     #[Operation(
         'One revision: its content, and what differs from the one before it (or from the revision named by since)',
-        response: ['content' => 'QuestionJson', 'differences' => 'Difference[]'],
+        response: ['number' => 'integer', 'content' => 'QuestionJson', 'differences' => 'Difference[]'],
     )]
     public function show(Request $request, Question $question, int $number): JsonResponse
     {

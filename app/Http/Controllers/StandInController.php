@@ -67,7 +67,7 @@ final class StandInController
         }
         $arrival = $this->desk()->receive($files->path($row->sha256), FileName::of($row->title, $row->id, "-$row->format.zip"));
 
-        return new JsonResponse(['data' => $arrival]);
+        return new JsonResponse(['data' => [...$arrival, 'interactions' => (object) $arrival['interactions']]]);
     }
 
     private function desk(): Desk

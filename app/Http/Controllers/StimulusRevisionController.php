@@ -24,7 +24,7 @@ final class StimulusRevisionController
 
     #[Operation(
         'One revision of a stimulus: its content, and what differs from the one before it (or from the revision named by since)',
-        response: ['content' => 'StimulusJson', 'differences' => 'Difference[]'],
+        response: ['number' => 'integer', 'content' => 'StimulusJson', 'differences' => 'Difference[]'],
     )]
     public function show(Request $request, Stimulus $stimulus, int $number): JsonResponse
     {

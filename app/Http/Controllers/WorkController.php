@@ -16,7 +16,8 @@ use Illuminate\Http\Response;
 final class WorkController
 {
     #[Operation(
-        'Failed imports, exports, bulk changes and specimen runs: your own, and those of banks you manage; administrators see '.'all, without their titles',
+        'Failed imports, exports, bulk changes and specimen runs: your own, and those of banks you manage; administrators see '
+            .'all, without their titles',
         response: ['data' => 'FailedWork[]'],
     )]
     public function index(Request $request): JsonResponse

@@ -7,7 +7,7 @@ import { Changes } from '@/question/Changes'
 import { Button } from '@/ui/Button'
 import { Waiting } from '@/ui/Message'
 
-type Opened<Content> = { content: Content; differences: Difference[] }
+type Opened<Content> = { number: number; content: Content; differences: Difference[] }
 // biome-ignore lint/suspicious/noExplicitAny: whatever key the query has
 type Ask<Data> = UseQueryOptions<Data, Error, Data, any>
 type Props<Content> = {

@@ -483,6 +483,7 @@ export type Messages = {
     empty: string
     emptyNext: string
     pick: string
+    toggleKey: string
     keyShown: string
     keyHidden: string
     open: string

@@ -37,8 +37,8 @@ function Table({ by, lines, all }: { by: 'kinds' | 'topics' | 'difficulties'; li
       <thead className="text-caption text-quiet">
         <tr className="border-edge border-b">
           <td />
-          <th className="text-right font-normal">{texts.assembly.totalColumns.questions}</th>
-          <th className="text-right font-normal">{texts.assembly.totalColumns.points}</th>
+          <th className="pl-3 text-right font-normal">{texts.assembly.totalColumns.questions}</th>
+          <th className="pl-3 text-right font-normal">{texts.assembly.totalColumns.points}</th>
         </tr>
       </thead>
       <tbody>

@@ -45,7 +45,7 @@ export function useBrowsing(slug: string, filter: Filter) {
     {
       id: 'key',
       group: texts.frame.groups.view,
-      title: `${texts.bank.keyShown} / ${texts.bank.keyHidden}`,
+      title: texts.bank.toggleKey,
       keys: 'k',
       single: true,
       on: single('k'),

@@ -71,7 +71,7 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
     {
       id: 'key',
       group: texts.frame.groups.view,
-      title: `${texts.bank.keyShown} / ${texts.bank.keyHidden}`,
+      title: texts.bank.toggleKey,
       keys: 'k',
       single: true,
       on: single('k'),

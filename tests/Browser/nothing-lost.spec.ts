@@ -150,7 +150,7 @@ test('an assessment changed while the server cannot be reached, and the tab clos
   })
   await context.setOffline(true) // what a page sends while it is left does not get through either
   await title.fill(`${before}, again`)
-  await expect(page.getByText('last change not saved')).toBeVisible()
+  await expect(page.getByText('changes kept in this browser')).toBeVisible()
   await page.waitForTimeout(1000)
   expect(asked).toBeLessThan(3)
   const address = page.url()

@@ -53,7 +53,7 @@ await page.getByRole('list', { name: 'Misc', exact: true }).waitFor()
 await shot(page, 'groups')
 await page.goto('/banks/rocks/order')
 await page.getByRole('treeitem', { name: /^Density/ }).focus()
-await page.keyboard.press('x')
+await page.keyboard.press('Control+x')
 await page.getByRole('treeitem', { name: /^Energy and materials/ }).focus()
 await shot(page, 'order')
 

@@ -154,15 +154,12 @@ export type Autosave<Content = QuestionJson> = { base_revision: number | null; c
 export const autosaveQuery = <Content = QuestionJson>(subject: string) =>
   queryOptions({
     queryKey: ['autosave', subject],
-    queryFn: async () => {
-      try {
-        return (await call<Autosave<Content>>('GET', `/autosaves/${encodeURIComponent(subject)}`)).body
-      } catch {
-        return null
-      }
-    },
+    // Unread is not empty: a desk that began without it would write over it.
+    queryFn: async () => (await call<Autosave<Content> | null>('GET', `/autosaves/${encodeURIComponent(subject)}`)).body,
     staleTime: 0,
     gcTime: 0,
+    refetchOnWindowFocus: false,
+    refetchOnReconnect: false,
   })
 export const keepAutosave = (subject: string, content: unknown, base: number | null) =>
   call('PUT', `/autosaves/${encodeURIComponent(subject)}`, { content, base_revision: base })

@@ -2,7 +2,7 @@ import type { QueryClient } from '@tanstack/react-query'
 import { fetchStaged, saveStaged } from '@/api/intakes'
 import { createQuestion, fetchQuestion, questionQuery, revisionsQuery, saveQuestion } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
-import type { Saved } from '@/lib/useSaving'
+import type { Saved } from '@/lib/saving/machine'
 import { texts } from '@/messages'
 import { foldersOf } from './newFolders'
 

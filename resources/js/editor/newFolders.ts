@@ -1,32 +1,24 @@
 import { useSyncExternalStore } from 'react'
+import { isTexts, storedValue, storeValue } from '@/lib/storage'
 
 /** The folders a question goes into on its first save. They are not part of the question, so they are stored beside its autosave. */
 const listeners = new Set<() => void>()
 const memory = new Map<string, string[][]>()
 const none: string[][] = []
+const isPaths = (value: unknown): value is string[][] => Array.isArray(value) && value.every(isTexts)
 const place = (subject: string) => `folders:${subject}`
 
 export function foldersOf(subject: string): string[][] {
   const known = memory.get(subject)
   if (known) return known
-  let read = none
-  try {
-    const stored: unknown = JSON.parse(localStorage.getItem(place(subject)) ?? '[]')
-    if (Array.isArray(stored) && stored.length > 0) read = stored as string[][]
-  } catch {
-    // no storage, or a foreign value: start without folders
-  }
+  const read = storedValue(place(subject), isPaths, none)
   memory.set(subject, read)
   return read
 }
 
 export function setFolders(subject: string, folders: string[][]) {
   memory.set(subject, folders)
-  try {
-    localStorage.setItem(place(subject), JSON.stringify(folders))
-  } catch {
-    // no storage: the folders last until the page is closed
-  }
+  storeValue(place(subject), folders)
   for (const listener of listeners) listener()
 }
 

@@ -28,7 +28,9 @@ export function without(content: Content, ids: string[]): Content {
 }
 
 /** What a question carries when it is dragged from a list. */
-export const QUESTION = 'application/x-wide-quarry-question'
+export const QUESTION = 'question'
+/** And what one of the outline is. */
+export const ENTRY = 'entry'
 
 /** A question at a place of a section, unless it is asked already. */
 export function inserted(content: Content, question: string, seen: number, section: string, at: number): Content {

@@ -21,6 +21,8 @@ export const day = (at: string): string => new Date(at).toLocaleDateString(local
 export const list = (words: readonly (string | null | undefined)[]): string => lists.format(words.filter((one): one is string => !!one))
 export const fileSize = (bytes: number): string =>
   bytes < 1e6 ? kilobytes.format(Math.max(1, Math.round(bytes / 1000))) : megabytes.format(bytes / 1e6)
+/** A word without case and accents, as it is looked for. */
+export const fold = (word: string): string => word.normalize('NFKD').replace(/\p{M}/gu, '').toLocaleLowerCase(locale)
 /** The order of two words as people of the language sort them. */
 export const compare = (left: string, right: string): number => letters.compare(left, right)
 

@@ -1,16 +1,10 @@
+import { storedText } from '@/lib/storage'
+
 /** The language of the interface. English is written; the others are made from it to test that every text can be translated. */
 export type Language = 'en' | 'en-XA' | 'ar-XB'
 
-const asked = (): string | null => {
-  try {
-    return localStorage.getItem('quarry.language')
-  } catch {
-    return null // storage may be forbidden
-  }
-}
-
 /** en-XA: accents and forty per cent longer. ar-XB: the same, read from right to left. Both are BCP 47 tags of private use (UTS 35). */
-export const language: Language = (['en-XA', 'ar-XB'] as const).find((one) => one === asked()) ?? 'en'
+export const language: Language = (['en-XA', 'ar-XB'] as const).find((one) => one === storedText('quarry.language')) ?? 'en'
 
 /** How numbers, dates and lists are written and sorted. */
 export const locale = 'en-GB'

@@ -426,10 +426,11 @@ export type Messages = {
     usedOthers: (values: { more: string | boolean; n: number }) => string
     goneAbout: string
     conflict: string
-    saved: string
     keeping: {
-      saving: string
-      failed: string
+      saved: string
+      typing: string
+      'only here': string
+      refused: string
     }
     kept: string
     hereOnly: (values: { title: Words }) => string

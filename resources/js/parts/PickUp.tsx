@@ -1,4 +1,5 @@
 import { createContext, type ReactNode, useContext, useEffect, useState } from 'react'
+import { type Dragged, dragSource, dropTarget } from '@/lib/drag'
 import { texts } from '@/messages'
 
 type Held = { part: string; thing: string; words: string }
@@ -35,23 +36,19 @@ export function useHand(part: string) {
   }
 }
 
-/** What a thing carries when it is dragged, and what a place does with what is dropped on it. */
-export const carry = (part: string, thing: string, from?: string) => ({
-  draggable: true,
-  onDragStart: (event: React.DragEvent) => {
-    event.dataTransfer.setData(`application/x-thing-${part.toLowerCase()}`, thing)
-    if (from !== undefined) event.dataTransfer.setData(`application/x-thing-${part.toLowerCase()}-from`, from)
-  },
-})
-export const accept = (part: string, put: (thing: string) => void) => ({
-  onDragOver: (event: React.DragEvent) => {
-    if (event.dataTransfer.types.includes(`application/x-thing-${part.toLowerCase()}`)) event.preventDefault()
-  },
-  onDrop: (event: React.DragEvent) => {
-    const thing = event.dataTransfer.getData(`application/x-thing-${part.toLowerCase()}`)
-    if (thing === '') return
-    event.preventDefault()
-    event.stopPropagation()
-    put(thing)
-  },
-})
+type Carried = Dragged & { thing: string; from?: string }
+const typeOf = (part: string) => `thing of ${part}`
+
+/** `ref={carry(…)}`: a thing that can be dragged to the places of its part; `from` is the place it lies in. */
+export const carry = (part: string, thing: string, from?: string) =>
+  dragSource({ data: { type: typeOf(part), thing, ...(from === undefined ? {} : { from }) } })
+
+/** `ref={accept(…)}`: a place for the things of a part; told what was dropped, and the place it lay in. */
+export const accept = (part: string, put: (thing: string, from?: string) => void) =>
+  dropTarget({
+    takes: (dragged) => dragged.type === typeOf(part),
+    onDrop: (dragged) => {
+      const { thing, from } = dragged as Carried
+      put(thing, from)
+    },
+  })

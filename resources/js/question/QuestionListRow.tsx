@@ -2,7 +2,7 @@ import type { QuestionRow } from '@/api/schema'
 import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
 import { Level } from '@/ui/Strata'
-import { Tick } from '@/ui/Tree'
+import { Tick } from '@/ui/Tick'
 
 export const ROW_HEIGHT = 84
 

@@ -1,5 +1,6 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { type KeyboardEvent, type ReactNode, useEffect, useRef, useState } from 'react'
+import { type KeyboardEvent, type ReactNode, useEffect, useId, useRef, useState } from 'react'
+import { both, type Dragged, dragSource, dropTarget } from '@/lib/drag'
 
 type Props<Row> = {
   label: string
@@ -14,8 +15,8 @@ type Props<Row> = {
   onSelect: (row: Row, extend: boolean) => void
   onOpen: (row: Row) => void
   onEnd: () => void
-  /** What a row carries when it is dragged out of the list: type and text. */
-  drag?: (row: Row) => [string, string]
+  /** What a row carries when it is dragged out of the list. */
+  drag?: (row: Row) => Dragged
   /** Puts a row before another, or last: by drag, and by Alt with the arrows. */
   onMove?: (row: Row, before: Row | null) => void
   draw: (row: Row, state: { active: boolean; selected: boolean }) => ReactNode
@@ -27,7 +28,6 @@ type Props<Row> = {
  */
 export function VirtualRows<Row>(props: Props<Row>) {
   const { label, rows, all, height, id, active, selected, onActive, onSelect, onOpen, onEnd, drag, onMove, draw } = props
-  const [held, setHeld] = useState<Row | null>(null)
   /** The gap a drop would fill: before this row, or behind the last one. */
   const [gap, setGap] = useState<number | null>(null)
   const box = useRef<HTMLDivElement>(null)
@@ -43,6 +43,22 @@ export function VirtualRows<Row>(props: Props<Row>) {
   useEffect(() => {
     if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' })
   }, [active])
+  const list = useId()
+  /** A row that is dragged among the others, with what it carries out of the list. */
+  const moved = (row: Row, index: number, move: (row: Row, before: Row | null) => void) =>
+    both(
+      dragSource({ data: { type: 'row', ...drag?.(row), list, row: id(row) } }),
+      dropTarget({
+        takes: (dragged) => dragged.list === list,
+        onOver: ({ y }) => setGap(y > 0.5 ? index + 1 : index),
+        onLeave: () => setGap(null),
+        onDrop: (dragged, { y }) => {
+          const from = rows.find((one) => id(one) === dragged.row)
+          const before = rows[y > 0.5 ? index + 1 : index] ?? null
+          if (from && before !== from) move(from, before)
+        },
+      }),
+    )
   const keys = (event: KeyboardEvent) => {
     const page = Math.max(1, Math.floor((box.current?.clientHeight ?? 0) / height) - 1)
     const to = { ArrowDown: at + 1, ArrowUp: at - 1, PageDown: at + page, PageUp: at - page, Home: 0, End: rows.length - 1 }[event.key]
@@ -89,28 +105,7 @@ export function VirtualRows<Row>(props: Props<Row>) {
               aria-selected={on}
               aria-setsize={all}
               aria-posinset={item.index + 1}
-              draggable={drag !== undefined || onMove !== undefined}
-              onDragStart={(event) => {
-                const [type, text] = drag?.(row) ?? ['text/plain', '']
-                event.dataTransfer.setData(type, text)
-                if (onMove) setHeld(row)
-              }}
-              onDragOver={(event) => {
-                if (!held) return
-                event.preventDefault()
-                const box = event.currentTarget.getBoundingClientRect()
-                setGap(event.clientY - box.top > box.height / 2 ? item.index + 1 : item.index)
-              }}
-              onDrop={() => {
-                const before = gap === null ? null : (rows[gap] ?? null)
-                if (held && onMove && gap !== null && before !== held) onMove(held, before)
-                setHeld(null)
-                setGap(null)
-              }}
-              onDragEnd={() => {
-                setHeld(null)
-                setGap(null)
-              }}
+              {...(onMove ? { ref: moved(row, item.index, onMove) } : drag ? { ref: dragSource({ data: drag(row) }) } : {})}
               className={`absolute inset-x-0 cursor-pointer ${gap === item.index ? 'shadow-[0_-2px_0_var(--color-accent)]' : gap === item.index + 1 && gap === rows.length ? 'shadow-[inset_0_-2px_0_var(--color-accent)]' : ''}`}
               style={{ height: item.size, transform: `translateY(${item.start}px)` }}
               onClick={(event) => {

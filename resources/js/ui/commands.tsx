@@ -1,4 +1,5 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react'
+import { storedText, storeText } from '@/lib/storage'
 import type { CommandEntry } from './CommandList'
 
 /** A command of a screen. `keys` is shown; `on` says which key press it is. */
@@ -17,7 +18,7 @@ const Commands = createContext<Store | null>(null)
 
 export function CommandsProvider({ children }: { children: ReactNode }) {
   const [all, setAll] = useState(new Map<string, ScreenCommand[]>())
-  const [singleKeys, setSingle] = useState(() => localStorage.getItem('single-keys') !== 'no')
+  const [singleKeys, setSingle] = useState(() => storedText('single-keys') !== 'no')
   const [shown, show] = useState<'commands' | 'keys' | null>(null)
   const store = useMemo<Store>(
     () => ({
@@ -31,7 +32,7 @@ export function CommandsProvider({ children }: { children: ReactNode }) {
         }),
       singleKeys,
       setSingleKeys: (on) => {
-        localStorage.setItem('single-keys', on ? 'yes' : 'no')
+        storeText('single-keys', on ? 'yes' : 'no')
         setSingle(on)
       },
       shown,

@@ -175,8 +175,7 @@ function Bench({ start }: { start: Whole }) {
       crumbs={[{ title: texts.assembly.title, to: '/assessments' }, { title: content.title }]}
       aside={
         <>
-          {stored.bank.name},{' '}
-          <span role="status">{document.state === 'saved' ? texts.assembly.saved : texts.assembly.keeping[document.state]}</span>
+          {stored.bank.name}, <span role="status">{document.keeping === 'kept' ? '' : texts.assembly.keeping[document.keeping]}</span>
         </>
       }
       actions={

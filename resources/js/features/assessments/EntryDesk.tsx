@@ -5,7 +5,7 @@ import { assessmentQuery, fetchEntry, varyEntry } from '@/api/assembly'
 import { autosaveQuery } from '@/api/queries'
 import type { Home } from '@/editor/home'
 import { Workbench } from '@/editor/Workbench'
-import { restored, unsaved } from '@/lib/unsaved'
+import { restored, unsaved } from '@/lib/saving/unsaved'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Nothing, Waiting } from '@/ui/Message'
@@ -28,7 +28,7 @@ export function EntryDesk() {
     { title: texts.assembly.title, to: '/assessments' },
     { title: whole.data?.title ?? '…', to: back },
   ]
-  const problem = one.error ?? whole.error
+  const problem = one.error ?? whole.error ?? kept.error
   if (problem || !one.data || !whole.data || kept.isPending)
     return (
       <Shell title={texts.desk.stem} crumbs={[...crumbs, { title: '…' }]}>

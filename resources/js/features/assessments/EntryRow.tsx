@@ -1,10 +1,11 @@
 import { GripVertical } from 'lucide-react'
 import type { KeyboardEvent } from 'react'
 import type { Entry, Fact } from '@/api/assembly'
-import { isDraw } from '@/lib/assessment'
+import { ENTRY, isDraw } from '@/lib/assessment'
+import { type Dragged, dragSource, dropTarget } from '@/lib/drag'
 import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
-import type { Carry } from './useCarry'
+import type { Carry, Place } from './useCarry'
 
 type Props = {
   entry: Entry
@@ -17,6 +18,8 @@ type Props = {
   selected: boolean
   ids: string[]
   carry: Carry
+  canTake: (dragged: Dragged) => boolean
+  onAim: (place: Place, dragged: Dragged) => void
   mayWrite: boolean
   /** The bank the assessment is kept in; only others are named. */
   home: string
@@ -28,7 +31,25 @@ type Props = {
 
 /** One question in the outline: its handle, number, title, state and points. */
 export function EntryRow(props: Props) {
-  const { entry, fact, number, section, at, active, selected, ids, carry, mayWrite, home, onActive, onSelect, onPoints, onStep } = props
+  const {
+    entry,
+    fact,
+    number,
+    section,
+    at,
+    active,
+    selected,
+    ids,
+    carry,
+    canTake,
+    onAim,
+    mayWrite,
+    home,
+    onActive,
+    onSelect,
+    onPoints,
+    onStep,
+  } = props
   const draw = isDraw(entry) ? entry : null
   const title = isDraw(entry)
     ? entry.title || texts.assembly.draw
@@ -55,17 +76,16 @@ export function EntryRow(props: Props) {
         event.preventDefault()
         onStep(event.key === 'ArrowUp' ? -1 : 1)
       }}
-      onDragOver={(event) => {
-        event.preventDefault()
-        const box = event.currentTarget.getBoundingClientRect()
-        carry.aim({ section, at: event.clientY > box.top + box.height / 2 ? at + 1 : at })
-      }}
+      ref={dropTarget({ takes: canTake, onOver: ({ y }, dragged) => onAim({ section, at: y > 0.5 ? at + 1 : at }, dragged) })}
     >
       {mayWrite ? (
         <>
           <button
             type="button"
-            draggable
+            ref={dragSource({
+              data: { type: ENTRY, id: entry.id },
+              onStart: () => carry.pickUp(some, { section, at }),
+            })}
             aria-label={texts.assembly.move({ title })}
             aria-pressed={held}
             title={texts.assembly.move({ title })}
@@ -76,13 +96,6 @@ export function EntryRow(props: Props) {
               else carry.pickUp(some, { section, at })
             }}
             onKeyDown={keys}
-            onDragStart={(event) => {
-              event.dataTransfer.effectAllowed = 'move'
-              event.dataTransfer.setData('text/plain', title)
-              // A list that changes while a drag begins would end it.
-              setTimeout(() => carry.pickUp(some, { section, at }))
-            }}
-            onDragEnd={() => carry.leave()}
           >
             <GripVertical size={16} aria-hidden="true" className="mx-auto" />
           </button>

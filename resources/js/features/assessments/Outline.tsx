@@ -1,6 +1,7 @@
 import { Layers, X } from 'lucide-react'
 import { useEffect, useState } from 'react'
-import { entriesOf, gathered, inserted, isDraw, QUESTION, stepped, withoutSection, withPoints, withSection } from '@/lib/assessment'
+import { ENTRY, entriesOf, gathered, inserted, isDraw, QUESTION, stepped, withoutSection, withPoints, withSection } from '@/lib/assessment'
+import { type Dragged, dropTarget, whenDragEnds } from '@/lib/drag'
 import { forQuestions } from '@/lib/phrases'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
@@ -8,7 +9,7 @@ import { control } from '@/ui/Field'
 import { EntryRow } from './EntryRow'
 import { SectionHead } from './SectionHead'
 import { type SharedRun, sharedRuns } from './sharedRuns'
-import { type Carry, useCarry } from './useCarry'
+import { type Carry, type Place, useCarry } from './useCarry'
 import type { Document } from './useDocument'
 
 type Props = {
@@ -29,9 +30,16 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
   const { leave } = carry
   useEffect(() => {
     // What is dragged from a list beside and not dropped here is held no longer.
-    window.addEventListener('dragend', leave)
-    return () => window.removeEventListener('dragend', leave)
+    return whenDragEnds(leave)
   }, [leave])
+  const last = content.sections.at(-1)
+  const end = { section: last?.id ?? '', at: last?.entries.length ?? 0 }
+  const canTake = ({ type }: Dragged) => mayWrite && (type === QUESTION || type === ENTRY)
+  /** A question dragged from a list beside is held as soon as it is over the outline. */
+  const aim = (place: Place, dragged: Dragged) => {
+    if (!carry.held && dragged.type === QUESTION) carry.pickUp([], place)
+    else carry.aim(place)
+  }
   const selected = ids.filter((id) => all.some((entry) => entry.id === id))
   const isPage = (entry: { id: string }) => {
     const fact = stored.entries[entry.id]
@@ -47,31 +55,19 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
   const held = carry.held ? (stored.entries[carry.held.ids[0] ?? '']?.title ?? '') : ''
   return (
     <div className="flex h-full flex-col">
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: what is dragged may be dropped anywhere in the outline */}
+      {/* What is dragged may be dropped anywhere in the outline; below the last entry it becomes the last. */}
       <div
         className="min-h-0 flex-1 overflow-y-auto"
-        onDrop={(event) => {
-          event.preventDefault()
-          const from = event.dataTransfer.getData(QUESTION)
-          if (from === '') return carry.putDown()
-          const { id, revision } = JSON.parse(from)
-          const last = content.sections.at(-1)
-          const place = carry.held?.place ?? { section: last?.id ?? '', at: last?.entries.length ?? 0 }
-          carry.leave()
-          change((now) => inserted(now, id, revision, place.section, place.at))
-        }}
-        onDragEnter={(event) => {
-          event.preventDefault()
-          const last = content.sections.at(-1)
-          if (!carry.held && last && event.dataTransfer.types.includes(QUESTION))
-            carry.pickUp([], { section: last.id, at: last.entries.length })
-        }}
-        onDragOver={(event) => {
-          event.preventDefault()
-          const last = content.sections.at(-1)
-          // dropping below the last entry appends
-          if (last && event.target === event.currentTarget) carry.aim({ section: last.id, at: last.entries.length })
-        }}
+        ref={dropTarget({
+          takes: canTake,
+          onOver: (_, dragged) => aim(end, dragged),
+          onDrop: (dragged) => {
+            if (dragged.type === ENTRY) return carry.putDown()
+            const place = carry.held?.place ?? end
+            carry.leave()
+            change((now) => inserted(now, String(dragged.id), Number(dragged.revision), place.section, place.at))
+          },
+        })}
       >
         <p className="sr-only" role="status">
           {held ? texts.assembly.held({ title: held }) : ''}
@@ -112,6 +108,8 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
                       selected={selected.includes(entry.id)}
                       ids={selected}
                       carry={carry}
+                      canTake={canTake}
+                      onAim={aim}
                       mayWrite={mayWrite}
                       home={stored.bank.slug}
                       onActive={() => onActive(entry.id)}
@@ -129,10 +127,7 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
             {section.entries.length === 0 ? (
               <p
                 className="px-4 py-3 text-quiet"
-                onDragOver={(event) => {
-                  event.preventDefault()
-                  carry.aim({ section: section.id, at: 0 })
-                }}
+                ref={dropTarget({ takes: canTake, onOver: (_, dragged) => aim({ section: section.id, at: 0 }, dragged) })}
               >
                 {texts.assembly.emptySection}
               </p>

@@ -2,6 +2,7 @@ import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { banksQuery, questionsQuery } from '@/api/queries'
 import { QUESTION } from '@/lib/assessment'
+import { storedText, storeText } from '@/lib/storage'
 import { texts } from '@/messages'
 import { QuestionListRow, ROW_HEIGHT } from '@/question/QuestionListRow'
 import { useTray } from '@/shell/tray/useTray'
@@ -97,7 +98,7 @@ export function PickPane({ home, taken, draws, into, onAdd, onTakeOut }: Props) 
             onSelect={(row) => toggle(row.id)}
             onOpen={(row) => toggle(row.id)}
             onEnd={() => (pages.hasNextPage && !pages.isFetchingNextPage ? pages.fetchNextPage() : undefined)}
-            drag={(row) => [QUESTION, JSON.stringify({ id: row.id, revision: row.revision })]}
+            drag={(row) => ({ type: QUESTION, id: row.id, revision: row.revision })}
             draw={(row, state) => <QuestionListRow row={row} {...state} taken={taken.has(row.id)} />}
           />
         ) : null}
@@ -107,8 +108,8 @@ export function PickPane({ home, taken, draws, into, onAdd, onTakeOut }: Props) 
   )
 }
 
-const remember = (home: string, slug: string) => sessionStorage.setItem(`pick:${home}`, slug)
+const remember = (home: string, slug: string) => storeText(`pick:${home}`, slug, 'session')
 const remembered = (home: string, slugs: string[]) => {
-  const slug = sessionStorage.getItem(`pick:${home}`)
+  const slug = storedText(`pick:${home}`, 'session')
   return slug && (slugs.length === 0 || slugs.includes(slug)) ? slug : home
 }

@@ -2,10 +2,12 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { facetsQuery, type Trees, treesQuery } from '@/api/queries'
+import { storedText, storeText } from '@/lib/storage'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Tabs } from '@/ui/Tabs'
-import { Tree, type TreeItem } from '@/ui/Tree'
+import type { TreeItem } from '@/ui/tree/items'
+import { Tree } from '@/ui/tree/Tree'
 import { MoreFilters, useOpenSections } from './MoreFilters'
 import { Searches } from './Searches'
 import { NodeMenu, useTreeDialogs } from './TreeDialogs'
@@ -20,7 +22,7 @@ const tabs: Record<string, Dimension[]> = {
 
 /** Where questions are: trees and values with counts, several of which can be ticked. Only what is open is counted. */
 export function FilterPanel({ slug, filter, mayWrite }: { slug: string; filter: Filter; mayWrite: boolean }) {
-  const [tab, setTab] = useState(() => localStorage.getItem('where') ?? 'topic')
+  const [tab, setTab] = useState(() => storedText('where') ?? 'topic')
   const trees = useQuery(treesQuery(slug))
   const sections = useOpenSections(filter)
   const asked = tab === 'more' ? sections.open.filter((name) => !ranges.includes(name as Range)) : (tabs[tab] ?? [])
@@ -29,7 +31,7 @@ export function FilterPanel({ slug, filter, mayWrite }: { slug: string; filter: 
   const facets = counts.data?.facets ?? {}
   const missing = (name: string) => facets.no?.find((one) => one.value === name)?.count ?? 0
   const open = (id: string) => {
-    localStorage.setItem('where', id)
+    storeText('where', id)
     setTab(id)
   }
   const tree = (name: 'topic' | 'folder') => (

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Trees } from '@/api/queries'
+import { isTexts, storedValue, storeValue } from '@/lib/storage'
 import { texts } from '@/messages'
 import { RangeField } from './RangeField'
 import { type Dimension, type Filter, type Range, ranges } from './useFilter'
@@ -37,12 +38,12 @@ const isSet = (filter: Filter, name: Dimension | Range) =>
 
 /** Which sections are open, remembered, and those something is asked of; only these are counted. */
 export function useOpenSections(filter: Filter, all = false) {
-  const [open, setOpen] = useState<string[]>(() => JSON.parse(localStorage.getItem('where-open') ?? 'null') ?? first)
+  const [open, setOpen] = useState<string[]>(() => storedValue('where-open', isTexts, first))
   return {
     open: (all ? everywhere : sections).filter((name) => open.includes(name) || isSet(filter, name)) as string[],
     toggle: (name: string) => {
       const next = open.includes(name) ? open.filter((one) => one !== name) : [...open, name]
-      localStorage.setItem('where-open', JSON.stringify(next))
+      storeValue('where-open', next)
       setOpen(next)
     },
   }

@@ -9,8 +9,8 @@ import { FormDialog } from '@/ui/FormDialog'
 import { Menu } from '@/ui/Menu'
 import { MoreButton } from '@/ui/MoreButton'
 import { useToast } from '@/ui/Toasts'
-import type { TreeItem } from '@/ui/Tree'
-import { ordered } from '@/ui/treeOrder'
+import type { TreeItem } from '@/ui/tree/items'
+import { ordered } from '@/ui/tree/treeOrder'
 import { UsesList } from './order/UsesDialog'
 
 type Ask = { what: 'make'; parent: TreeItem | null } | { what: 'rename' | 'move' | 'remove'; item: TreeItem }

@@ -2,7 +2,7 @@ import { Minus } from 'lucide-react'
 import type { Trees } from '@/api/queries'
 import { number } from '@/lib/format'
 import { texts } from '@/messages'
-import { Tick } from '@/ui/Tree'
+import { Tick } from '@/ui/Tick'
 import { conditionName } from './Chips'
 import type { Dimension, Filter } from './useFilter'
 

@@ -1,6 +1,7 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { facetsQuery, questionsQuery } from '@/api/queries'
+import { storedText, storeText } from '@/lib/storage'
 import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
 import { useAtHand } from '@/shell/tray/useAtHand'
@@ -16,14 +17,14 @@ export function useBrowsing(slug: string, filter: Filter) {
   const selection = useTraySelection(rows, filter.query)
   const { taken } = useAtHand()
   const empty = useQuery({ ...facetsQuery(slug, filter.query, []), enabled: meta?.found === 0 && filter.any })
-  const [showKey, setShowKey] = useState(() => localStorage.getItem('key-shown') === 'yes')
+  const [showKey, setShowKey] = useState(() => storedText('key-shown') === 'yes')
   const [narrowing, setNarrowing] = useState(false)
   const wide = useWide(1024)
   const narrow = !useWide(768)
   // With room for it, the first question is read until another is picked.
   const active = filter.question ?? (narrow ? undefined : rows[0]?.id)
   const toggleKey = () => {
-    localStorage.setItem('key-shown', showKey ? 'no' : 'yes')
+    storeText('key-shown', showKey ? 'no' : 'yes')
     setShowKey(!showKey)
   }
   const here = texts.frame.groups.here

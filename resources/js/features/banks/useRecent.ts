@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react'
+import { isTexts, storedValue, storeValue } from '@/lib/storage'
 
 const MOST = 6
 /** So long a search rests before it counts as one. */
@@ -7,13 +8,13 @@ const RESTED = 2500
 /** The searches of a bank that one stayed with lately, the last first; kept in this browser. */
 export function useRecent(slug: string, query: string): string[] {
   const key = `recent:${slug}`
-  const [recent, setRecent] = useState<string[]>(() => JSON.parse(localStorage.getItem(key) ?? '[]'))
+  const [recent, setRecent] = useState<string[]>(() => storedValue(key, isTexts, []))
   useEffect(() => {
     if (query === '' || query.startsWith('sort=')) return
     const timer = setTimeout(() => {
       setRecent((now) => {
         const next = latest(now, query)
-        localStorage.setItem(key, JSON.stringify(next))
+        storeValue(key, next)
         return next
       })
     }, RESTED)

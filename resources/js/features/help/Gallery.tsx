@@ -13,7 +13,7 @@ import { Gap, Pick, Sentence } from '@/ui/Sentence'
 import { Level, Strata } from '@/ui/Strata'
 import { Tabs } from '@/ui/Tabs'
 import { useToast } from '@/ui/Toasts'
-import { Tree } from '@/ui/Tree'
+import { Tree } from '@/ui/tree/Tree'
 import { VirtualRows } from '@/ui/VirtualRows'
 
 const tones = [

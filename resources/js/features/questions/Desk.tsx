@@ -9,7 +9,7 @@ import { setFolders } from '@/editor/newFolders'
 import { Starts } from '@/editor/starts/Starts'
 import { Workbench } from '@/editor/Workbench'
 import { questionWith, useDefaults } from '@/lib/defaults'
-import { restored, unsaved } from '@/lib/unsaved'
+import { restored, unsaved } from '@/lib/saving/unsaved'
 import { texts } from '@/messages'
 import { pathsOf } from '@/question/record/paths'
 import { Shell } from '@/shell/Shell'
@@ -43,7 +43,7 @@ export function NewDesk() {
     { title: bank.data?.name ?? '…', to: `/banks/${slug}` },
     { title: texts.desk.fresh },
   ]
-  const problem = bank.error ?? (like ? model.error : null)
+  const problem = bank.error ?? kept.error ?? (like ? model.error : null)
   if (problem || bank.isPending || kept.isPending || (like !== null && model.isPending) || (places !== '' && trees.isPending))
     return (
       <Shell title={texts.desk.fresh} crumbs={crumbs}>
@@ -107,12 +107,14 @@ function StoredDesk({ id }: { id: string }) {
   const [another, setAnother] = useState<QuestionJson | null>(null)
   // What the desk begins with stays, also when the question is asked for again beside it.
   const [first, setFirst] = useState<{ question: QuestionJson; revision: number } | null>(null)
-  if (whole.isPending || kept.isPending || whole.isError)
+  const problem = whole.error ?? kept.error
+  if (problem || whole.isPending || kept.isPending)
     return (
       <Shell title={texts.desk.stem} crumbs={[{ title: texts.banks.title, to: '/banks' }, { title: '…' }]}>
-        {whole.isError ? <Nothing title={whole.error.message} /> : <Waiting text={texts.loading} />}
+        {problem ? <Nothing title={problem.message} /> : <Waiting text={texts.loading} />}
       </Shell>
     )
+  if (!whole.data) return null
   if (first === null) {
     setFirst({ question: whole.data.question, revision: whole.data.revision })
     return null

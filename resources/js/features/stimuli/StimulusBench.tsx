@@ -1,7 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import { ApiProblem } from '@/api/client'
 import {
   createStimulus,
   fetchStimulus,
@@ -14,16 +13,15 @@ import {
 } from '@/api/stimuli'
 import { DeskFooter } from '@/editor/DeskFooter'
 import { Revisions } from '@/editor/Revisions'
+import { useSaving } from '@/lib/saving/useSaving'
 import { useHistory } from '@/lib/useHistory'
-import { useSaving } from '@/lib/useSaving'
-import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import { ctrl, useCommands } from '@/ui/commands'
 import type { Crumb } from '@/ui/Frame'
 import { Message } from '@/ui/Message'
-import { Panes } from '@/ui/Panes'
+import { PageAndSide } from '@/ui/PageAndSide'
 import { SafeEditor } from '@/ui/SafeEditor'
 import { Tabs } from '@/ui/Tabs'
 import { useToast } from '@/ui/Toasts'
@@ -55,7 +53,6 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
   const [said, setSaid] = useState('')
   const [tab, setTab] = useState('uses')
   const [comparing, setComparing] = useState(false)
-  const wide = useWide(900)
   const media = (id: string) => `/api/v1/stimuli/${stimulus.id}/media/${id}`
   const saving = useSaving<StimulusJson>(
     stimulus,
@@ -74,20 +71,18 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
     revision,
     dirty,
   )
-  const refused = saving.save.error instanceof ApiProblem && saving.save.error.status !== 412 ? saving.save.error : null
+  const { refused } = saving
   /** @param chosen after a conflict: what to save instead of the page, and the revision it follows */
   const save = (chosen?: { content: StimulusJson; base: number }) => {
-    if (saving.save.isPending) return
-    saving.save.mutate(
-      { base: saving.revision, note: said.trim(), ...chosen },
-      {
-        onSuccess: ([, saved]) => {
-          setSaid('')
-          tell({ text: texts.stimuli.saved({ n: saved.revision }) })
-          if (back) navigate(back, { state: saving.revision === 0 ? { stimulus: saved.id } : null })
-          else if (saving.revision === 0) navigate(`/stimuli/${saved.id}`, { replace: true, flushSync: true })
-        },
+    if (saving.saving) return
+    saving.save({ note: said.trim(), ...chosen }).then(
+      (saved) => {
+        setSaid('')
+        tell({ text: texts.stimuli.saved({ n: saved.revision }) })
+        if (back) navigate(back, { state: saving.isNew ? { stimulus: saved.id } : null })
+        else if (saving.isNew) navigate(`/stimuli/${saved.id}`, { replace: true, flushSync: true })
       },
+      () => undefined, // said on the page
     )
   }
   const here = texts.frame.groups.here
@@ -104,7 +99,7 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
       : ''
   const aside = [
     saving.revision > 0 ? texts.bank.revision({ n: saving.revision }) : '',
-    saving.save.isPending ? texts.desk.saving : (texts.desk.keeping[saving.keeping] ?? ''),
+    saving.saving ? texts.desk.saving : (texts.desk.keeping[saving.keeping] ?? ''),
   ].filter((one) => one)
   const page = (
     <div className="flex h-full min-h-0 flex-col">
@@ -171,7 +166,7 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
         place={texts.desk.inBank({ bank: bank.name })}
         folders={whole?.folders ?? []}
         saveName={back ? texts.stimuli.saveBack : texts.stimuli.save({ n: saving.revision + 1 })}
-        busy={saving.save.isPending}
+        busy={saving.saving}
         history={history}
         onSave={() => save()}
         note={said}
@@ -224,28 +219,7 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
   )
   return (
     <Shell title={title} crumbs={[...crumbs, { title }]} aside={<span role="status">{aside.join(', ')}</span>}>
-      {wide ? (
-        <Panes
-          name="stimulus"
-          borderName={(pane) => texts.frame.border({ pane })}
-          panes={[
-            {
-              id: 'page',
-              label: texts.stimuli.one,
-              body: page,
-              size: Math.max(560, Math.round(window.innerWidth * 0.66)),
-              min: 480,
-              max: Math.max(560, window.innerWidth - 320),
-            },
-          ]}
-          last={beside}
-        />
-      ) : (
-        <div className="h-full overflow-y-auto">
-          {page}
-          <div className="min-h-80 border-hairline border-t">{beside}</div>
-        </div>
-      )}
+      <PageAndSide name="stimulus" label={texts.stimuli.one} page={page} side={beside} />
       {comparing && saving.conflict !== null ? (
         <StimulusConflict
           mine={stimulus}

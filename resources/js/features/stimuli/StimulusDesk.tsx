@@ -4,7 +4,7 @@ import { useLocation, useParams } from 'react-router'
 import { autosaveQuery, bankQuery } from '@/api/queries'
 import { type StimulusJson, stimulusQuery } from '@/api/stimuli'
 import { uuid7 } from '@/editor/fresh'
-import { restored, unsaved } from '@/lib/unsaved'
+import { restored, unsaved } from '@/lib/saving/unsaved'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Nothing, Waiting } from '@/ui/Message'
@@ -31,12 +31,14 @@ export function NewStimulusDesk() {
   const back = useBack()
   const [begun, setBegun] = useState<StimulusJson | null>(null)
   const crumbs = [...trail(bank.data), { title: texts.stimuli.fresh }]
-  if (bank.isError || bank.isPending || kept.isPending)
+  const problem = bank.error ?? kept.error
+  if (problem || bank.isPending || kept.isPending)
     return (
       <Shell title={texts.stimuli.fresh} crumbs={crumbs}>
-        {bank.isError ? <Nothing title={bank.error.message} /> : <Waiting text={texts.loading} />}
+        {problem ? <Nothing title={problem.message} /> : <Waiting text={texts.loading} />}
       </Shell>
     )
+  if (!bank.data) return null
   const old = begun ? null : unsaved<StimulusJson>(subject, kept.data)
   const start = begun ?? old?.content
   if (!start) {
@@ -73,12 +75,14 @@ function Stored({ id }: { id: string }) {
   const back = useBack()
   const [discarded, setDiscarded] = useState(0)
   const [first, setFirst] = useState<{ stimulus: StimulusJson; revision: number } | null>(null)
-  if (whole.isPending || kept.isPending || whole.isError)
+  const problem = whole.error ?? kept.error
+  if (problem || whole.isPending || kept.isPending)
     return (
       <Shell title={texts.stimuli.one} crumbs={[...trail(), { title: '…' }]}>
-        {whole.isError ? <Nothing title={whole.error.message} /> : <Waiting text={texts.loading} />}
+        {problem ? <Nothing title={problem.message} /> : <Waiting text={texts.loading} />}
       </Shell>
     )
+  if (!whole.data) return null
   // What the desk begins with stays, also when the stimulus is asked for again beside it.
   if (first === null) {
     setFirst({ stimulus: whole.data.stimulus, revision: whole.data.revision })

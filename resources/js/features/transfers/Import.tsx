@@ -1,9 +1,10 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { FileUp, X } from 'lucide-react'
-import { type DragEvent, type FormEvent, useId, useState } from 'react'
+import { type FormEvent, useId, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { give } from '@/api/intakes'
 import { bankQuery } from '@/api/queries'
+import { fileTarget } from '@/lib/drag'
 import { fileSize } from '@/lib/format'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
@@ -24,12 +25,7 @@ export function Import() {
     mutationFn: () => give(files, text, slug),
     onSuccess: (made) => navigate(`/intakes/${made.id}`, { replace: true }),
   })
-  const add = (more: FileList | null) => setFiles((now) => [...now, ...(more ?? [])])
-  const drop = (event: DragEvent) => {
-    event.preventDefault()
-    setOver(false)
-    add(event.dataTransfer.files)
-  }
+  const add = (more: FileList | File[] | null) => setFiles((now) => [...now, ...(more ?? [])])
   const submit = (event: FormEvent) => {
     event.preventDefault()
     if (!send.isPending) send.mutate()
@@ -53,12 +49,7 @@ export function Import() {
           <p className="text-second">{texts.intake.giveAbout}</p>
           <label
             className={`flex min-h-36 cursor-pointer flex-col items-center justify-center gap-2 rounded-ui border-2 border-dashed p-6 focus-within:outline-2 focus-within:outline-accent focus-within:outline-offset-2 ${over ? 'border-accent bg-accent-tint' : 'border-edge bg-paper'}`}
-            onDragOver={(event) => {
-              event.preventDefault()
-              setOver(true)
-            }}
-            onDragLeave={() => setOver(false)}
-            onDrop={drop}
+            ref={fileTarget({ onOver: () => setOver(true), onLeave: () => setOver(false), onDrop: add })}
           >
             <FileUp size={24} aria-hidden="true" className="text-accent" />
             <span className="text-head font-semibold">{texts.intake.drop}</span>

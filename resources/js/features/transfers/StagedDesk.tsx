@@ -5,7 +5,7 @@ import { intakeQuery, stagedOneQuery } from '@/api/intakes'
 import { autosaveQuery } from '@/api/queries'
 import { inIntake } from '@/editor/home'
 import { Workbench } from '@/editor/Workbench'
-import { restored, unsaved } from '@/lib/unsaved'
+import { restored, unsaved } from '@/lib/saving/unsaved'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Nothing, Waiting } from '@/ui/Message'
@@ -28,7 +28,7 @@ function Staged({ intake, id }: { intake: string; id: string }) {
     { title: texts.transfers.title, to: '/transfers' },
     { title: whole.data?.title ?? '…', to: `/intakes/${intake}?question=${id}` },
   ]
-  const problem = one.error ?? whole.error
+  const problem = one.error ?? whole.error ?? kept.error
   if (problem || !one.data || !whole.data || kept.isPending)
     return (
       <Shell title={texts.desk.stem} crumbs={[...crumbs, { title: '…' }]}>

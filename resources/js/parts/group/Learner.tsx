@@ -30,7 +30,7 @@ export function Learner({ part, response, onChange, disabled, result, media }: L
       type="button"
       disabled={disabled}
       aria-pressed={hand.thing === item.id}
-      {...(disabled ? {} : carry(part.id, item.id))}
+      {...(disabled ? {} : { ref: carry(part.id, item.id) })}
       onClick={(event) => {
         event.stopPropagation()
         hand.pick(item.id, treeWords(item.body))
@@ -46,7 +46,7 @@ export function Learner({ part, response, onChange, disabled, result, media }: L
       <fieldset
         aria-label={words.bank}
         className="flex min-h-12 min-w-0 flex-wrap items-center gap-2 rounded-ui border border-hairline bg-page p-2"
-        {...accept(part.id, (item) => place(item, null))}
+        ref={accept(part.id, (item) => place(item, null))}
       >
         {left.length === 0 ? <span className="px-1 font-sans text-caption text-second">{words.sorted}</span> : left.map(draw)}
         {hand.thing !== null && lies(sorted, hand.thing) !== null ? (
@@ -65,7 +65,7 @@ export function Learner({ part, response, onChange, disabled, result, media }: L
             key={group.id}
             aria-label={treeWords(group.body)}
             className={`flex min-h-28 flex-col gap-2 rounded-ui border bg-well p-2 ${hand.thing === null ? 'border-hairline' : 'border-accent border-dashed'}`}
-            {...accept(part.id, (item) => place(item, group))}
+            ref={accept(part.id, (item) => place(item, group))}
           >
             <button
               type="button"

@@ -47,7 +47,7 @@ export function Lines({ part, response, onChange, disabled, result, media }: Lea
               disabled={disabled}
               aria-pressed={hand.thing === item.id}
               aria-label={joined(treeWords(item.body), joinedTo(0, item.id, right))}
-              {...(disabled ? {} : carry(part.id, item.id))}
+              {...(disabled ? {} : { ref: carry(part.id, item.id) })}
               onClick={() => hand.pick(item.id, treeWords(item.body))}
               className={`${look} cursor-grab`}
             >
@@ -65,7 +65,7 @@ export function Lines({ part, response, onChange, disabled, result, media }: Lea
               data-right={partner.id}
               disabled={disabled}
               aria-label={joined(treeWords(partner.body), joinedTo(1, partner.id, left))}
-              {...accept(part.id, (item) => join(item, partner))}
+              ref={accept(part.id, (item) => join(item, partner))}
               onClick={() => join(hand.thing, partner)}
               className={`${look} ${hand.thing === null ? '' : 'outline-1 outline-accent outline-dashed'}`}
             >

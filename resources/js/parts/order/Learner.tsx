@@ -66,7 +66,7 @@ export function Learner(props: LearnerProps) {
             <li
               key={item.id}
               className={`flex min-h-10 items-stretch rounded-ui border bg-paper ${tone} ${hand.thing !== null && hand.thing !== item.id ? 'border-dashed' : ''}`}
-              {...accept(part.id, (thing) => set(placed(items, thing, item.id)))}
+              ref={accept(part.id, (thing) => set(placed(items, thing, item.id)))}
             >
               <button
                 type="button"
@@ -74,7 +74,7 @@ export function Learner(props: LearnerProps) {
                 disabled={disabled}
                 aria-pressed={hand.thing === item.id}
                 aria-label={words.at({ item: name, n: i + 1, of: items.length })}
-                {...(disabled ? {} : carry(part.id, item.id))}
+                {...(disabled ? {} : { ref: carry(part.id, item.id) })}
                 onClick={() => press(item.id, name)}
                 onKeyDown={(event) => keys(event, item.id)}
                 className={`cursor-grab rounded-ui px-3 py-1 text-left font-serif text-question enabled:hover:bg-well aria-pressed:bg-accent-tint aria-pressed:text-accent ${across ? '' : 'flex-1'}`}

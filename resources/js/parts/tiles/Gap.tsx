@@ -1,5 +1,6 @@
 import type { Rule } from '@/api/question'
 import { isPositive } from '@/lib/credit'
+import { both } from '@/lib/drag'
 import { texts } from '@/messages'
 import { judged, type LearnerProps } from '../definePart'
 import { Flat } from '../Flat'
@@ -49,8 +50,7 @@ export function Gap({ part, gap, response, onChange, disabled, keyOf, result, me
         disabled={disabled}
         aria-label={gapLabel(number, tile ? treeWords(tile.body) : words.empty)}
         onClick={press}
-        {...accept(part.id, put)}
-        {...(tile && !disabled ? carry(part.id, tile.id, gap) : {})}
+        ref={tile && !disabled ? both(accept(part.id, put), carry(part.id, tile.id, gap)) : accept(part.id, put)}
         className={`inline-block min-h-9 min-w-20 rounded-t-ui border-b-2 bg-well px-2 text-center font-serif text-question enabled:hover:bg-accent-tint ${hand.thing === null ? '' : 'outline-1 outline-accent outline-dashed'} ${tone}`}
       >
         {tile ? <Flat nodes={tile.body} media={media} /> : '\u00a0'}

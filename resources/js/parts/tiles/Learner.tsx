@@ -12,12 +12,13 @@ export function Learner({ part, response, onChange, disabled, media }: LearnerPr
   const tiles = part.settings.tiles as TileShown[]
   const filled = (response?.gaps as Filled | undefined) ?? {}
   const hand = useHand(part.id)
-  const back = (from: string) => onChange({ gaps: withoutGap(filled, from) })
+  /** A tile that is dragged out of its gap. */
+  const back = (_: string, from?: string) => from !== undefined && onChange({ gaps: withoutGap(filled, from) })
   return (
     <fieldset
       aria-label={part.label || words.bank}
       className="my-3 flex min-w-0 flex-wrap gap-2 rounded-ui border border-hairline bg-page p-3"
-      {...accept(`${part.id}-from`, back)}
+      ref={accept(part.id, back)}
     >
       {tiles.map((tile) => {
         const left = tile.uses === null ? null : tile.uses - used(filled, tile.id)
@@ -28,7 +29,7 @@ export function Learner({ part, response, onChange, disabled, media }: LearnerPr
             type="button"
             disabled={disabled || left === 0}
             aria-pressed={hand.thing === tile.id}
-            {...(disabled || left === 0 ? {} : carry(part.id, tile.id))}
+            {...(disabled || left === 0 ? {} : { ref: carry(part.id, tile.id) })}
             onClick={() => hand.pick(tile.id, name)}
             className="min-h-9 cursor-grab rounded-ui border border-edge bg-paper px-3 font-serif text-question hover:bg-well disabled:cursor-default disabled:border-dashed disabled:text-quiet aria-pressed:border-accent aria-pressed:bg-accent-tint aria-pressed:text-accent"
           >

@@ -1,5 +1,5 @@
 import type { TreeNodeRow } from '@/api/queries'
-import { ordered } from '@/ui/treeOrder'
+import { ordered } from '@/ui/tree/treeOrder'
 
 /** The nodes of a tree in its order, each with its path of names. */
 export const pathsOf = (nodes: TreeNodeRow[]): [string, string[]][] =>

@@ -5,6 +5,7 @@ import { assessmentQuery, makeAssessment } from '@/api/assembly'
 import { ApiProblem } from '@/api/client'
 import { banksQuery } from '@/api/queries'
 import type { Bank } from '@/api/schema'
+import { storedText, storeText } from '@/lib/storage'
 import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
@@ -25,7 +26,7 @@ export function NewAssessment({ questions, like, onClose }: Props) {
   const [bank, setBank] = useState(like?.bank ?? '')
   const [key] = useState(() => crypto.randomUUID())
   // Preselect the bank used last or one of one's own, never a shared one.
-  const last = localStorage.getItem('assessments-in') ?? ''
+  const last = storedText('assessments-in') ?? ''
   const own = banks.find((one) => one.shared_with.length === 0 && one.may_manage)?.slug ?? ''
   const chosen =
     [bank, last, own].find((slug) => banks.some((one) => one.slug === slug)) ?? (banks.length === 1 ? (banks[0]?.slug ?? '') : '')
@@ -42,7 +43,7 @@ export function NewAssessment({ questions, like, onClose }: Props) {
       client.setQueryData(assessmentQuery(made.id).queryKey, made)
       client.invalidateQueries({ queryKey: ['assessments'] })
       setAtHand(made.id)
-      localStorage.setItem('assessments-in', made.bank.slug)
+      storeText('assessments-in', made.bank.slug)
       tell({ text: texts.assembly.made({ title: made.title }) })
       onClose()
       navigate(`/assessments/${made.id}`)

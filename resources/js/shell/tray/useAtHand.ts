@@ -3,14 +3,15 @@ import { useEffect, useSyncExternalStore } from 'react'
 import { assessmentQuery } from '@/api/assembly'
 import { ApiProblem } from '@/api/client'
 import { questionsOf } from '@/lib/assessment'
+import { removeStored, storedText, storeText } from '@/lib/storage'
 
 const KEY = 'assessment-at-hand'
 const listeners = new Set<() => void>()
 
 /** The assessment one is working on: what the tray goes to, and whose questions are marked as taken in every list. */
 export function setAtHand(id: string | null) {
-  if (id === null) localStorage.removeItem(KEY)
-  else localStorage.setItem(KEY, id)
+  if (id === null) removeStored(KEY)
+  else storeText(KEY, id)
   for (const listener of listeners) listener()
 }
 
@@ -20,7 +21,7 @@ export function useAtHand() {
       listeners.add(listener)
       return () => listeners.delete(listener)
     },
-    () => localStorage.getItem(KEY),
+    () => storedText(KEY),
   )
   const { data, error } = useQuery({ ...assessmentQuery(id ?? ''), enabled: id !== null })
   useEffect(() => {

@@ -6,8 +6,8 @@ import { useMany } from '@/bulk/useMany'
 import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
-import type { TreeItem } from '@/ui/Tree'
-import { ordered } from '@/ui/treeOrder'
+import type { TreeItem } from '@/ui/tree/items'
+import { ordered } from '@/ui/tree/treeOrder'
 import { spotsFor } from './spots'
 
 const words = texts.order

@@ -1,9 +1,11 @@
-import { type DragEvent, type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
+import { type KeyboardEvent, type ReactNode, useRef } from 'react'
 import { number } from '@/lib/format'
 import { texts } from '@/messages'
-import { shownItems } from '@/ui/shownItems'
-import type { TreeItem } from '@/ui/Tree'
-import { Twisty } from '@/ui/Twisty'
+import { altShift, ctrl } from '@/ui/commands'
+import { ROOT, type TreeItem } from '@/ui/tree/items'
+import { TreeRows } from '@/ui/tree/TreeRows'
+import { Twisty } from '@/ui/tree/Twisty'
+import { type Node, useTreeModel } from '@/ui/tree/useTreeModel'
 import { type Spot, spotsFor } from './spots'
 
 const words = texts.order
@@ -23,135 +25,99 @@ type Props = {
 
 /** A tree that is put in order: by drag, by picking up and putting down, or by keys (WCAG 2.5.7). */
 export function OrderTree({ label, items, more, held, onHold, onPut, onRename, onMerge, onRemove }: Props) {
-  const [closed, setClosed] = useState<string[]>([])
-  const [at, setAt] = useState<string | null>(null)
-  // Apart from what is picked up: nothing may shift under the pointer while it drags.
-  const [dragged, setDragged] = useState<string | null>(null)
-  const [over, setOver] = useState<{ id: string; where: 'before' | 'inside' | 'after' } | null>(null)
-  const root = useRef<HTMLDivElement>(null)
-  const { shown, children } = shownItems(items, closed)
-  const current = shown.some(({ item }) => item.id === at) ? at : (shown[0]?.item.id ?? null)
+  const scroll = useRef<((node: Node) => void) | null>(null)
+  const { tree, walk } = useTreeModel({
+    items,
+    scrollTo: (node) => scroll.current?.(node),
+    drag: {
+      canDrop: () => true, // anything may get something below it; the library refuses places inside itself
+      onDrop: ([dragged], target) => {
+        if (!dragged) return
+        const parent = target.item.getId() === ROOT ? null : target.item.getId()
+        onHold(null)
+        if (!('childIndex' in target)) return onPut(dragged.getId(), { parent })
+        const siblings = target.item.getChildren().filter((one) => one.getId() !== dragged.getId())
+        onPut(dragged.getId(), { parent, before: siblings[target.insertionIndex]?.getId() ?? null })
+      },
+    },
+  })
   const spots = spotsFor(items, held)
-  const targets = spotsFor(items, dragged)
-  const shut = (id: string, on: boolean) => setClosed(on ? [...closed, id] : closed.filter((one) => one !== id))
-  const go = (id: string | null | undefined) => {
-    if (!id) return
-    setAt(id)
-    root.current?.querySelector<HTMLElement>(`[data-item="${id}"]`)?.focus()
-  }
   const put = (id: string, spot: Spot) => {
     onHold(null)
     onPut(id, spot)
   }
-  const among = (item: TreeItem, by: -1 | 1) => {
-    const siblings = children.get(item.parent ?? '') ?? []
-    const i = siblings.findIndex((one) => one.id === item.id)
-    const to = i + by
+  const among = (node: Node, by: -1 | 1) => {
+    const siblings = items.filter((one) => one.parent === node.getItemData().parent)
+    const to = node.getIndexInParent() + by
     if (to < 0 || to >= siblings.length) return
     // behind the next one is before the one after that
-    onPut(item.id, { parent: item.parent, before: siblings[by < 0 ? to : to + 1]?.id ?? null })
+    onPut(node.getId(), { parent: node.getItemData().parent, before: siblings[by < 0 ? to : to + 1]?.id ?? null })
   }
-  const keys = (event: KeyboardEvent, i: number) => {
+  const keys = (event: KeyboardEvent, node: Node) => {
     if (event.target !== event.currentTarget) return
-    const { item, branch, level } = shown[i] as (typeof shown)[number]
-    const open = branch && !closed.includes(item.id)
-    const key = event.key.length === 1 ? event.key.toLowerCase() : event.key
-    if (event.altKey && (key === 'ArrowUp' || key === 'ArrowDown')) among(item, key === 'ArrowUp' ? -1 : 1)
-    else if (event.altKey || event.ctrlKey || event.metaKey) return
-    else if (key === 'ArrowDown' || (key === 'ArrowRight' && open)) go(shown[i + 1]?.item.id)
-    else if (key === 'ArrowUp') go(shown[i - 1]?.item.id)
-    else if (key === 'Home') go(shown[0]?.item.id)
-    else if (key === 'End') go(shown.at(-1)?.item.id)
-    else if (key === 'ArrowRight' && branch) shut(item.id, false)
-    else if (key === 'ArrowLeft' && open) shut(item.id, true)
-    else if (key === 'ArrowLeft' && level > 1) go(item.parent)
+    const item = node.getItemData()
+    const { key, nativeEvent } = event
+    if (event.altKey && (key === 'ArrowUp' || key === 'ArrowDown')) among(node, key === 'ArrowUp' ? -1 : 1)
+    else if (ctrl('x')(nativeEvent)) onHold(held === item.id ? null : item.id)
+    else if (altShift('m')(nativeEvent)) onMerge(item)
     else if (held && key === 'Enter' && spots.inside(item)) put(held, event.shiftKey ? spots.before(item) : { parent: item.id })
     else if (held && key === 'Escape') onHold(null)
-    else if (key === 'x') onHold(held === item.id ? null : item.id)
     else if (key === 'F2' || (key === 'Enter' && !held)) onRename(item)
-    else if (key === 'm') onMerge(item)
     else if (key === 'Delete') onRemove(item)
-    else return
+    else if (!walk(event, node)) return
     event.preventDefault()
   }
-  const drag = (item: TreeItem) => ({
-    draggable: true,
-    onDragStart: (event: DragEvent) => {
-      event.dataTransfer.setData('text/plain', item.name)
-      event.dataTransfer.effectAllowed = 'move'
-      setDragged(item.id)
-    },
-    onDragEnd: () => {
-      setOver(null)
-      setDragged(null)
-    },
-    onDragOver: (event: DragEvent) => {
-      if (!targets.inside(item)) return
-      event.preventDefault()
-      const box = event.currentTarget.getBoundingClientRect()
-      const part = (event.clientY - box.top) / box.height
-      const where = part < 0.3 ? 'before' : part > 0.7 ? 'after' : 'inside'
-      if (over?.id !== item.id || over.where !== where) setOver({ id: item.id, where })
-    },
-    onDrop: (event: DragEvent) => {
-      event.preventDefault()
-      if (dragged && over) put(dragged, over.where === 'inside' ? { parent: item.id } : targets[over.where](item))
-      setOver(null)
-      setDragged(null)
-    },
-  })
-  const line = (item: TreeItem) =>
-    item.id === held
-      ? 'border-l-accent bg-accent-tint outline-1 outline-accent outline-dashed'
-      : over?.id === item.id && dragged
-        ? {
-            before: 'border-l-transparent shadow-[0_-2px_0_var(--color-accent)]',
-            inside: 'border-l-accent bg-accent-tint',
-            after: 'border-l-transparent shadow-[0_2px_0_var(--color-accent)]',
-          }[over.where]
-        : 'border-l-transparent'
-  /** While a node is picked up: whether it can be dropped on this one. */
+  /** While an item is picked up: whether it can be put down at this one. */
   const canTake = (item: TreeItem) => held !== null && held !== item.id && spots.inside(item)
-  return (
-    <div ref={root} role="tree" aria-label={label}>
-      {shown.map(({ item, level, branch }, i) => (
-        <div
-          key={item.id}
-          data-item={item.id}
-          role="treeitem"
-          aria-level={level}
-          aria-expanded={branch ? !closed.includes(item.id) : undefined}
-          aria-selected={item.id === held}
-          aria-label={[
-            item.name,
-            ...(canTake(item) ? [words.before, words.after, words.inside] : []), // WCAG 2.5.3: the name contains the visible text
-            words.count({ count: item.count ?? 0 }),
-          ].join(', ')}
-          tabIndex={item.id === current ? 0 : -1}
-          onFocus={() => setAt(item.id)}
-          onKeyDown={(event) => keys(event, i)}
-          {...drag(item)}
-          className={`-outline-offset-2 group flex min-h-8 cursor-grab items-center gap-2 border-b border-b-hairline border-l-3 pr-2 hover:bg-paper ${line(item)}`}
-          style={{ paddingLeft: 4 + (level - 1) * 20 }}
-        >
-          <Twisty branch={branch} closed={closed.includes(item.id)} onToggle={() => shut(item.id, !closed.includes(item.id))} />
-          <span className="min-w-0 flex-1 truncate">{item.name}</span>{' '}
-          {canTake(item) ? (
-            <span className="invisible flex gap-1 group-focus-within:visible group-focus:visible group-hover:visible">
-              <Put tabIndex={item.id === current ? 0 : -1} name={words.before} onPut={() => held && put(held, spots.before(item))} />{' '}
-              <Put tabIndex={item.id === current ? 0 : -1} name={words.after} onPut={() => held && put(held, spots.after(item))} />{' '}
-              <Put tabIndex={item.id === current ? 0 : -1} name={words.inside} onPut={() => held && put(held, { parent: item.id })} />
-            </span>
-          ) : (
-            <>
-              <span className="text-caption text-quiet">{number(item.count ?? 0)}</span>
-              {more(item, item.id === current ? 0 : -1)}
-            </>
-          )}
-        </div>
-      ))}
-    </div>
-  )
+  const row = (node: Node) => {
+    const item = node.getItemData()
+    const { onClick: _, ...props } = node.getProps()
+    const tabIndex = node.isFocused() ? 0 : -1
+    return (
+      <div
+        {...props}
+        key={item.id}
+        role="treeitem"
+        tabIndex={tabIndex}
+        data-item={item.id}
+        aria-selected={item.id === held}
+        aria-label={[
+          item.name,
+          ...(canTake(item) ? [words.before, words.after, words.inside] : []), // WCAG 2.5.3: the name contains the visible text
+          words.count({ count: item.count ?? 0 }),
+        ].join(', ')}
+        onFocus={() => node.setFocused()}
+        onKeyDown={(event) => keys(event, node)}
+        className={`-outline-offset-2 group flex min-h-8 cursor-grab items-center gap-2 border-b border-b-hairline border-l-3 pr-2 hover:bg-paper ${look(node, item.id === held)}`}
+        style={{ paddingInlineStart: 4 + node.getItemMeta().level * 20 }}
+      >
+        <Twisty node={node} />
+        <span className="min-w-0 flex-1 truncate">{item.name}</span>{' '}
+        {canTake(item) ? (
+          <span className="invisible flex gap-1 group-focus-within:visible group-focus:visible group-hover:visible">
+            <Put tabIndex={tabIndex} name={words.before} onPut={() => held && put(held, spots.before(item))} />{' '}
+            <Put tabIndex={tabIndex} name={words.after} onPut={() => held && put(held, spots.after(item))} />{' '}
+            <Put tabIndex={tabIndex} name={words.inside} onPut={() => held && put(held, { parent: item.id })} />
+          </span>
+        ) : (
+          <>
+            <span className="text-caption text-quiet">{number(item.count ?? 0)}</span>
+            {more(item, tabIndex)}
+          </>
+        )}
+      </div>
+    )
+  }
+  return <TreeRows tree={tree} label={label} height={33} scroll={scroll} row={row} />
+}
+
+/** Picked up, or where what is dragged would go. */
+function look(node: Node, held: boolean): string {
+  if (held) return 'border-l-accent bg-accent-tint outline-1 outline-accent outline-dashed'
+  if (node.isUnorderedDragTarget()) return 'border-l-accent bg-accent-tint'
+  if (node.isDragTargetAbove()) return 'border-l-transparent shadow-[0_-2px_0_var(--color-accent)]'
+  if (node.isDragTargetBelow()) return 'border-l-transparent shadow-[0_2px_0_var(--color-accent)]'
+  return 'border-l-transparent'
 }
 
 function Put({ name, tabIndex, onPut }: { name: string; tabIndex: 0 | -1; onPut: () => void }) {

@@ -8,8 +8,8 @@ import { control, Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { Message } from '@/ui/Message'
 import { useToast } from '@/ui/Toasts'
-import type { TreeItem } from '@/ui/Tree'
-import { ordered } from '@/ui/treeOrder'
+import type { TreeItem } from '@/ui/tree/items'
+import { ordered } from '@/ui/tree/treeOrder'
 
 const words = texts.order
 type Props = { slug: string; kind: TreeName; items: TreeItem[]; below: string | null; onClose: () => void }

@@ -12,7 +12,7 @@ import { Menu } from '@/ui/Menu'
 import { Message, Nothing } from '@/ui/Message'
 import { MoreButton } from '@/ui/MoreButton'
 import { useToast } from '@/ui/Toasts'
-import type { TreeItem } from '@/ui/Tree'
+import type { TreeItem } from '@/ui/tree/items'
 import { MergeDialog } from './MergeDialog'
 import { OrderTree } from './OrderTree'
 import { OutlineDialog } from './OutlineDialog'
@@ -130,13 +130,13 @@ export function TreeTab({ slug, kind, about }: { slug: string; kind: TreeName; a
                 <Menu.Item onSelect={() => show(item)}>{words.show}</Menu.Item>
                 <Menu.Item onSelect={() => setShown(item)}>{words.uses}</Menu.Item>
                 <Menu.Line />
-                <Menu.Item keys="X" onSelect={() => setHeld(item.id)}>
+                <Menu.Item keys="Ctrl X" onSelect={() => setHeld(item.id)}>
                   {words.pickUp}
                 </Menu.Item>
                 <Menu.Item keys="F2" onSelect={() => dialogs.ask({ what: 'rename', item })}>
                   {words.rename}
                 </Menu.Item>
-                <Menu.Item keys="M" onSelect={() => setMerging(item)}>
+                <Menu.Item keys="Alt Shift M" onSelect={() => setMerging(item)}>
                   {words.merge}
                 </Menu.Item>
                 <Menu.Item onSelect={() => dialogs.ask({ what: 'make', parent: item })}>{texts.tree.makeIn[kind]}</Menu.Item>

@@ -5,7 +5,7 @@ import { type NodeUses, usesQuery } from '@/api/order'
 import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Dialog } from '@/ui/Dialog'
-import type { TreeItem } from '@/ui/Tree'
+import type { TreeItem } from '@/ui/tree/items'
 
 const words = texts.order
 

@@ -1,4 +1,4 @@
-import type { TreeItem } from '@/ui/Tree'
+import type { TreeItem } from '@/ui/tree/items'
 
 /** Where something is put: in what, and before which sibling; last when null, where its name puts it when left out. */
 export type Spot = { parent: string | null; before?: string | null }

@@ -1,7 +1,7 @@
 import type { StagedRow as Row, Severity } from '@/api/intakes'
 import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
-import { Tick } from '@/ui/Tree'
+import { Tick } from '@/ui/Tick'
 
 export const STAGED_HEIGHT = 76
 const tones: [Severity, string][] = [

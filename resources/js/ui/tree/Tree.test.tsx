@@ -1,4 +1,4 @@
-import { render, screen } from '@testing-library/react'
+import { render, screen, waitFor } from '@testing-library/react'
 import userEvent from '@testing-library/user-event'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { Tree } from './Tree'
@@ -9,7 +9,8 @@ const items = [
   { id: 'c', parent: 'a', name: 'Other twig' },
   { id: 'd', parent: null, name: 'Second branch' },
 ]
-const focused = () => document.activeElement?.getAttribute('aria-label')
+/** The cursor moves a moment later, when the row is drawn. */
+const focused = (name: string) => waitFor(() => expect(document.activeElement).toHaveAttribute('aria-label', name))
 
 beforeEach(() => localStorage.clear())
 
@@ -18,24 +19,36 @@ it('is walked, opened, closed and ticked by keys, and remembers what is closed',
   const tick = vi.fn()
   const { unmount } = render(<Tree name="t" label="A tree" items={items} ticked={['b']} onTick={tick} />)
   await user.tab()
-  expect(focused()).toBe('Branch')
+  await focused('Branch')
   await user.keyboard('{ArrowRight}')
-  expect(focused()).toBe('Twig')
+  await focused('Twig')
   await user.keyboard('{ArrowLeft}')
-  expect(focused()).toBe('Branch')
+  await focused('Branch')
   await user.keyboard('{ArrowLeft}')
   expect(screen.getByRole('treeitem', { name: 'Branch' })).toHaveAttribute('aria-expanded', 'false')
   expect(screen.queryByRole('treeitem', { name: 'Twig' })).toBeNull()
   await user.keyboard('{ArrowDown}')
-  expect(focused()).toBe('Second branch')
+  await focused('Second branch')
   await user.keyboard(' ')
   expect(tick).toHaveBeenCalledWith('d')
   await user.keyboard('{Home}{ArrowRight}{End}')
-  expect(focused()).toBe('Second branch')
+  await focused('Second branch')
   await user.keyboard('{Home}{ArrowLeft}')
   unmount()
   render(<Tree name="t" label="A tree" items={items} ticked={[]} onTick={tick} />)
   expect(screen.getAllByRole('treeitem')).toHaveLength(2)
+})
+
+it('goes to the next name that begins with what is typed, in closed and open branches alike', async () => {
+  const user = userEvent.setup()
+  render(<Tree name="t" label="A tree" items={items} ticked={[]} onTick={() => undefined} />)
+  await user.tab()
+  await user.keyboard('o')
+  await focused('Other twig')
+  await user.keyboard('{Home}')
+  await focused('Branch')
+  await user.keyboard('sec')
+  await focused('Second branch')
 })
 
 it('says what is ticked, how deep it lies, and has one stop for Tab', async () => {

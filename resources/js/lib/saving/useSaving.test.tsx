@@ -29,7 +29,7 @@ afterEach(() => vi.useRealTimers())
 
 const save = (hook: ReturnType<typeof render>, request: { base: number; content?: Content }) =>
   act(async () => {
-    await hook.result.current.save.mutateAsync({ note: '', ...request }).catch(() => undefined)
+    await hook.result.current.save(request).catch(() => undefined)
   })
 
 test('keeps a change in the browser at once and on the server after a pause', async () => {
@@ -82,7 +82,9 @@ test('what was typed while a save was under way stays unsaved', async () => {
   home.save.mockReturnValueOnce(new Promise((resolve) => (stored = resolve)))
   const hook = render({ text: '' })
   hook.rerender({ content: { text: 'a' } })
-  await act(async () => hook.result.current.save.mutate({ base: 1, note: '' }))
+  act(() => {
+    hook.result.current.save({ base: 1 })
+  })
   hook.rerender({ content: { text: 'ab' } })
   await act(async () => stored({ id: 'q1', revision: 2 }))
   await act(() => vi.advanceTimersByTimeAsync(1300))
@@ -106,7 +108,9 @@ test('what was typed while a new question was saved is kept for its own page', a
   home.save.mockReturnValueOnce(new Promise((resolve) => (stored = resolve)))
   const hook = render({ text: '' }, 0)
   hook.rerender({ content: { text: 'a' } })
-  await act(async () => hook.result.current.save.mutate({ base: 0, note: '' }))
+  act(() => {
+    hook.result.current.save({ base: 0 })
+  })
   hook.rerender({ content: { text: 'ab' } })
   await act(async () => stored({ id: 'stored', revision: 1 }))
   expect(keptHere<Content>('stored')).toMatchObject({ content: { text: 'ab' }, base: 1 })

@@ -1,4 +1,4 @@
-import type { TreeItem } from './Tree'
+import type { TreeItem } from './items'
 
 /** A tree read from top to bottom, each with the path that leads to it. */
 export function ordered(items: TreeItem[], parent: string | null = null, above: string[] = []): { item: TreeItem; path: string[] }[] {

@@ -6,11 +6,13 @@ use App\Actions\Prune;
 use App\Http\Errors\Problems;
 use App\Http\Middleware\CleanInput;
 use App\Http\Middleware\SecurityHeaders;
+use App\Http\Middleware\SpeakLanguage;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use WideQuarry\Messages\Catalogue;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
@@ -22,6 +24,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class); // the front end comes from the same origin
         $middleware->statefulApi();
+        $middleware->prepend(SpeakLanguage::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->append(CleanInput::class);
         $middleware->throttleApi('api');
@@ -43,6 +46,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
     )
     ->withExceptions(fn (Exceptions $exceptions) => Problems::register($exceptions))
     ->create();
+
+Catalogue::add('app', $app->path());
 
 // bin/start writes the settings beside the data when QUARRY_VAR names another place for both
 $var = getenv('QUARRY_VAR') ?: $app->basePath('var');

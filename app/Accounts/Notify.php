@@ -9,6 +9,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Str;
+use WideQuarry\Messages\Message;
 
 /** Tells a person something, in the application and by mail. */
 final class Notify
@@ -27,7 +28,7 @@ final class Notify
             'words' => $words,
             'link' => $link,
         ]);
-        self::mail($person, $text, $words === '' ? [$text] : [$text, "They wrote:\n\n$words"], $link);
+        self::mail($person, $text, $words === '' ? [$text] : [$text, Message::of('app.accounts.they-wrote', ['words' => $words])], $link);
     }
 
     /** @param  list<string>  $paragraphs */
@@ -35,7 +36,9 @@ final class Notify
     {
         if ($person->disabled_at === null) {
             Mail::to($person->email)->queue(
-                new Letter($subject, "Hello $person->name,", $paragraphs, $link === '' ? '' : config()->string('app.url').$link),
+                new Letter($subject, Message::of('app.accounts.hello', [
+                    'name' => $person->name,
+                ]), $paragraphs, $link === '' ? '' : config()->string('app.url').$link),
             );
         }
     }

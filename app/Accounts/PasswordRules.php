@@ -6,6 +6,7 @@ namespace App\Accounts;
 
 use App\Errors\Refused;
 use App\Models\User;
+use WideQuarry\Messages\Message;
 
 /**
  * Length counts, and not being one of those that are tried first (NIST SP 800-63B, 5.1.1.2; OWASP ASVS 4.0.3, 2.1). No rules about signs
@@ -23,13 +24,11 @@ final class PasswordRules
     public static function check(string $password, User $person, string $path = '/password'): void
     {
         $why = match (true) {
-            mb_strlen($password) < self::LEAST => 'Use at least '.
-                self::LEAST.
-                ' characters. A few words in a row are easy to remember.',
-            mb_strlen($password) > self::MOST => 'Use at most '.self::MOST.' characters.',
-            self::isCommon($password) => 'This is one of the passwords that are tried first. Choose another.',
-            count(array_unique(mb_str_split(mb_strtolower($password)))) < 5 => 'Use at least five different characters.',
-            self::names($password, $person) => 'Leave your name and address out of it.',
+            mb_strlen($password) < self::LEAST => Message::of('app.accounts.use-least-characters-few', ['least' => self::LEAST]),
+            mb_strlen($password) > self::MOST => Message::of('app.accounts.use-most-characters', ['most' => self::MOST]),
+            self::isCommon($password) => Message::of('app.accounts.one-passwords-tried-first'),
+            count(array_unique(mb_str_split(mb_strtolower($password)))) < 5 => Message::of('app.accounts.use-least-five-different'),
+            self::names($password, $person) => Message::of('app.accounts.leave-your-name-address'),
             default => null,
         };
         if ($why !== null) {

@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /**
  * Creates, renames, moves and removes folders and topics. Questions are never touched: only where they are shown. Each change locks the
@@ -30,7 +31,9 @@ final class ArrangeTree
         $this->locked($tree, $bankId, $name, function () use ($tree, $bankId, $name, $parent, $id, $owner): void {
             $above = $parent === null ? '' : $this->path($tree, $bankId, $parent).'.';
             if (substr_count($above, '.') >= self::DEPTH) {
-                throw Refused::because('tree.too_deep', 'This is too deep: at most '.self::DEPTH.' levels.', '/parent');
+                throw Refused::because('tree.too_deep', Message::of('app.actions.too-deep-most-levels', [
+                    'depth' => self::DEPTH,
+                ]), '/parent');
             }
             DB::table($tree)->insert([
                 ...$owner,
@@ -83,7 +86,7 @@ final class ArrangeTree
             $old = $this->path($tree, $bankId, $id);
             $new = ($parent === null ? '' : $this->path($tree, $bankId, $parent).'.').Folders::label($id);
             if (str_starts_with("$new.", "$old.") && $new !== $old) {
-                throw Refused::because('tree.into_itself', 'It cannot be moved into something inside it.', '/parent');
+                throw Refused::because('tree.into_itself', Message::of('app.actions.cannot-moved-into-something'), '/parent');
             }
             $this->nodes($tree, $bankId)
                 ->where('id', $id)
@@ -189,7 +192,11 @@ final class ArrangeTree
     {
         $name = trim((string) preg_replace('/\s+/u', ' ', $name));
 
-        return preg_match('/[^\p{Z}\p{C}]/u', $name) !== 1 ? throw Refused::because('tree.no_name', 'It needs a name.', '/name') : $name;
+        if (preg_match('/[^\p{Z}\p{C}]/u', $name) !== 1) {
+            throw Refused::because('tree.no_name', Message::of('app.actions.needs-name'), '/name');
+        }
+
+        return $name;
     }
 
     /** @param  callable(): mixed  $do  done in a transaction, with the tree locked to its end */
@@ -200,7 +207,9 @@ final class ArrangeTree
         } catch (UniqueConstraintViolationException) {
             throw Refused::because(
                 'tree.name_taken',
-                $name === '' ? 'There is one of the same name in that place already.' : "There is \"$name\" in this place already.",
+                $name === '' ? Message::of('app.actions.one-same-name-place') : Message::of('app.actions.place-already', [
+                    'name' => $name,
+                ]),
                 '/name',
             );
         }

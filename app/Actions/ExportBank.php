@@ -13,6 +13,7 @@ use App\Storage\FileStore;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** A bank to a file in one go, as the command line does: the dispatch's own steps. */
 final readonly class ExportBank
@@ -32,10 +33,10 @@ final readonly class ExportBank
         $this->write->handle($id);
         $done = DB::table('dispatches')->where('id', $id)->first();
         if ($done?->sha256 === null) {
-            throw Refused::because('dispatch.failed', $done->problem ?? 'The file could not be written.');
+            throw Refused::because('dispatch.failed', $done->problem ?? Message::of('app.actions.file-could-written'));
         }
         if (! copy($this->files->path($done->sha256), "$file.part") || ! rename("$file.part", $file)) {
-            throw Refused::because('dispatch.failed', "$file cannot be written.");
+            throw Refused::because('dispatch.failed', Message::of('app.actions.cannot-written', ['file' => $file]));
         }
 
         return (object) ['id' => $done->receipt_id, 'body' => Json::decode($done->body)];

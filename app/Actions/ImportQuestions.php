@@ -13,6 +13,7 @@ use App\Models\Bank;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** A file into a bank without a review, as the command line does: the intake's own steps, one after the other. */
 final readonly class ImportQuestions
@@ -45,7 +46,7 @@ final readonly class ImportQuestions
             ->where('intake_id', $intake->id)
             ->first(['id', 'body']);
         if ($receipt === null) {
-            throw Refused::because('intake.failed', $intake->refresh()->problem ?? 'It was stopped half way.');
+            throw Refused::because('intake.failed', $intake->refresh()->problem ?? Message::of('app.actions.stopped-half-way'));
         }
 
         return (object) ['id' => $receipt->id, 'intake' => $intake->id, 'body' => Json::decode($receipt->body)];

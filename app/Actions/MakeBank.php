@@ -10,6 +10,7 @@ use App\Models\User;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Messages\Message;
 use WideQuarry\Sharing\Role;
 
 /** Makes a bank; who makes it keeps it. */
@@ -32,7 +33,7 @@ final class MakeBank
                 if ($try >= self::TRIES) {
                     throw Refused::conflict(
                         'bank.name_taken',
-                        'Several people are creating banks of this name right now. Try again.',
+                        Message::of('app.actions.several-people-creating-banks'),
                         '/name',
                     );
                 }

@@ -7,6 +7,7 @@ namespace App\Actions;
 use App\Errors\Refused;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** The order of questions in a folder, made by hand: the first move numbers them all as they stood. */
 final class OrderFolder
@@ -23,7 +24,7 @@ final class OrderFolder
                 ->all();
             $others = array_values(array_diff($ids, [$question]));
             if (count($others) === count($ids)) {
-                throw Refused::because('folder.not_there', 'The question is no longer in this folder.', '/question');
+                throw Refused::because('folder.not_there', Message::of('app.actions.not-in-folder'), '/question');
             }
             $at = $before === null ? false : array_search($before, $others, true);
             array_splice($others, $at === false ? count($others) : $at, 0, [$question]);

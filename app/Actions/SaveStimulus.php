@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Queries\Folders;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Stimulus\Stimulus;
 
 /** Stores a stimulus: a new one, a new revision of one, where it lies, and whether it is in the bin. */
@@ -102,9 +103,7 @@ final readonly class SaveStimulus
             if ($questions > 0) {
                 throw Refused::because(
                     'stimulus.used',
-                    $questions === 1
-                        ? 'A question uses this stimulus. Remove it there first.'
-                        : "$questions questions use this stimulus. Remove it there first.",
+                    Message::of('app.actions.stimulus-used', ['questions' => $questions]),
                 );
             }
             DB::table('stimuli')

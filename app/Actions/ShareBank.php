@@ -9,6 +9,7 @@ use App\Accounts\SecurityLog;
 use App\Errors\Refused;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Messages\Message;
 use WideQuarry\Sharing\Role;
 use WideQuarry\Sharing\Sharing;
 
@@ -26,12 +27,12 @@ final class ShareBank
         foreach ($grants as $i => $grant) {
             $who = $grant['user_id'] ?? $grant['team_id'];
             if (($grant['user_id'] === null) === ($grant['team_id'] === null) || isset($seen[$who])) {
-                throw Refused::because('grant.who', 'Each line names one person or one team, and each only once.', "/grants/$i");
+                throw Refused::because('grant.who', Message::of('app.actions.each-line-names-one'), "/grants/$i");
             }
             $seen[$who] = true;
         }
         if (! Sharing::hasManager(array_map(fn (array $grant): Role => Role::from($grant['role']), $grants))) {
-            throw Refused::because('grant.no_keeper', 'Somebody must be able to manage the bank.', '/grants');
+            throw Refused::because('grant.no_keeper', Message::of('app.actions.somebody-must-able-manage'), '/grants');
         }
         $people = array_values(array_filter(array_column($grants, 'user_id')));
         $teams = array_values(array_filter(array_column($grants, 'team_id')));
@@ -39,7 +40,7 @@ final class ShareBank
             DB::table('users')->whereIn('id', $people)->count() < count($people) ||
             DB::table('teams')->whereIn('id', $teams)->count() < count($teams)
         ) {
-            throw Refused::because('grant.gone', 'One of these people or teams no longer exists. Reload the list.', '/grants');
+            throw Refused::because('grant.gone', Message::of('app.actions.one-these-people-teams'), '/grants');
         }
         DB::transaction(function () use ($bankId, $grants, $by, $words): void {
             $before = $this->roles($bankId);
@@ -88,9 +89,17 @@ final class ShareBank
             [$old, $new] = [$before[$person->id] ?? null, $after[$person->id] ?? null];
             $text = match (true) {
                 $old === $new => null,
-                $new === null => "$by->name stopped sharing the bank “{$bank?->name}” with you.",
-                $old === null => "$by->name shared the bank “{$bank?->name}” with you: you ".Role::from($new)->label().'.',
-                default => "$by->name changed what you may do in the bank “{$bank?->name}”: you ".Role::from($new)->label().'.',
+                $new === null => Message::of('app.actions.stopped-sharing-bank-you', ['name' => $by->name, 'bank' => $bank?->name]),
+                $old === null => Message::of('app.actions.shared-bank-you-you', [
+                    'name' => $by->name,
+                    'bank' => $bank?->name,
+                    'may' => Role::from($new)->label(),
+                ]),
+                default => Message::of('app.actions.changed-you-may-do', [
+                    'name' => $by->name,
+                    'bank' => $bank?->name,
+                    'may' => Role::from($new)->label(),
+                ]),
             };
             if ($text !== null) {
                 Notify::tell($person, 'share', $text, $words, $new === null ? '' : "/banks/{$bank?->slug}");

@@ -25,6 +25,7 @@ use WideQuarry\CoreException;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Sharing\Role;
 
@@ -56,8 +57,7 @@ final readonly class QuarryConsole
                 'reindex' => $this->reindex(),
                 default => $this->fail(
                     Problem::usage(
-                        'Known are read, write, score, present, rolls, check, import, export, specimens, generate, person, backup, '.
-                            'restore, verify and reindex.',
+                        Message::of('app.console.known-read-write-score'),
                     ),
                 ),
             };
@@ -66,15 +66,15 @@ final readonly class QuarryConsole
         } catch (Refused $problem) {
             return $this->fail([
                 'type' => "urn:wide-quarry:problem:$problem->rule",
-                'title' => 'This cannot be done as it stands',
+                'title' => Message::of('app.console.cannot-done-stands'),
                 'detail' => $problem->getMessage(),
                 'path' => $problem->path === '' ? null : $problem->path,
             ]);
         } catch (QueryException|\PDOException $problem) {
             return $this->fail([
                 'type' => 'urn:wide-quarry:problem:database',
-                'title' => 'The database cannot be reached',
-                'detail' => 'Start it with bin/start, or look at DB_HOST and DB_PORT in .env. It said: '.strtok($problem->getMessage(), "\n"),
+                'title' => Message::of('app.console.database-cannot-reached'),
+                'detail' => Message::of('app.console.start-bin-start-look', ['why' => (string) strtok($problem->getMessage(), "\n")]),
                 'path' => null,
             ]);
         }
@@ -90,7 +90,7 @@ final readonly class QuarryConsole
             ! in_array($duplicates, ['skip', 'add', 'replace'], true)
         ) {
             return $this->fail(
-                Problem::usage('quarry import FILE --bank=SLUG [--folder=PATH] [--duplicates=skip|add|replace] [--as=EMAIL]'),
+                Problem::usage(Message::of('app.console.quarry-import-file-bank')),
             );
         }
         if (! is_file($file) || ! is_readable($file)) {
@@ -102,8 +102,8 @@ final readonly class QuarryConsole
             return $this->fail(
                 Problem::usage(
                     $bank === null
-                        ? 'There is no bank with this --bank.'
-                        : 'There is no person to do this as; name one who may write in the bank with --as=EMAIL.',
+                        ? Message::of('app.console.bank-bank')
+                        : Message::of('app.console.person-do-name-one'),
                 ),
             );
         }
@@ -124,15 +124,15 @@ final readonly class QuarryConsole
         if ($format === null || $out === '' || $bank === null || ! is_writable(dirname($out))) {
             return $this->fail(
                 Problem::usage(
-                    'quarry export --bank=SLUG FORMAT --out=FILE [--as=EMAIL]; the bank must be there, the format one of '.
-                        implode(', ', Formats::standard($this->kinds)->names()).
-                        ', the folder of FILE writable.',
+                    Message::of('app.console.quarry-export-bank-slug', [
+                        'list' => implode(', ', Formats::standard($this->kinds)->names()),
+                    ]),
                 ),
             );
         }
         $person = $this->actor($arguments, $bank);
         if ($person === null) {
-            return $this->fail(Problem::usage('There is no person to do this as; name one who may read the bank with --as=EMAIL.'));
+            return $this->fail(Problem::usage(Message::of('app.console.person-do-name-one-may')));
         }
         $receipt = $this->export->handle($bank, $format->name(), $out, $person);
         echo Json::encode(['receipt' => $receipt->id, 'bank' => $bank->slug, 'file' => $out, ...(array) $receipt->body])."\n";
@@ -145,7 +145,7 @@ final readonly class QuarryConsole
     {
         $bank = $this->bank($arguments);
         if ($bank === null || $arguments->unknown(['bank']) !== []) {
-            return $this->fail(Problem::usage('quarry specimens --bank=SLUG; the bank must be there.'));
+            return $this->fail(Problem::usage(Message::of('app.console.quarry-specimens-bank-slug')));
         }
         $run = $this->specimens->begin($bank->id, null);
         $this->specimens->handle($run);
@@ -180,7 +180,7 @@ final readonly class QuarryConsole
         ) {
             return $this->fail(
                 Problem::usage(
-                    'quarry generate COUNT --as=EMAIL [--seed=N]; up to 1,000,000 questions, kept by the person of this address.',
+                    Message::of('app.console.quarry-generate-count-email'),
                 ),
             );
         }
@@ -189,7 +189,7 @@ final readonly class QuarryConsole
                 ->where('slug', "large-$count")
                 ->exists()
         ) {
-            return $this->fail(Problem::usage("There is a bank large-$count already."));
+            return $this->fail(Problem::usage(Message::of('app.console.bank-large-already', ['count' => $count])));
         }
         $from = hrtime(true);
         $slug = (new LargeBankSeeder)->make((int) $count, (int) $seed, $keeper->id);
@@ -202,7 +202,7 @@ final readonly class QuarryConsole
     {
         $folder = $arguments->words[1] ?? '';
         if ($folder === '' || $arguments->unknown([]) !== []) {
-            return $this->fail(Problem::usage('quarry backup DIR; run on the same folder again, it copies only what is new.'));
+            return $this->fail(Problem::usage(Message::of('app.console.quarry-backup-dir-run')));
         }
         echo Json::encode(app(Backup::class)->handle($folder))."\n";
 
@@ -213,7 +213,7 @@ final readonly class QuarryConsole
     {
         $folder = $arguments->words[1] ?? '';
         if ($folder === '' || $arguments->unknown([]) !== []) {
-            return $this->fail(Problem::usage('quarry restore DIR, into an empty installation; start it again afterwards.'));
+            return $this->fail(Problem::usage(Message::of('app.console.quarry-restore-dir-into')));
         }
         echo Json::encode(app(Restore::class)->handle($folder))."\n";
 
@@ -243,13 +243,13 @@ final readonly class QuarryConsole
         $email = strtolower($arguments->words[2] ?? '');
         $does = $arguments->words[1] ?? '';
         if (! in_array($does, ['add', 'remove'], true) || filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
-            return $this->fail(Problem::usage('quarry person add EMAIL [--administrator] [--name=NAME], or quarry person remove EMAIL'));
+            return $this->fail(Problem::usage(Message::of('app.console.quarry-person-add-email')));
         }
         if ($does === 'remove') {
             return $this->remove($email);
         }
         if (User::query()->where('email', $email)->exists()) {
-            return $this->fail(Problem::usage("There is a person with the address $email already."));
+            return $this->fail(Problem::usage(Message::of('app.console.person-address-already', ['email' => $email])));
         }
         $password = Str::password(16, symbols: false);
         User::query()->create([
@@ -268,7 +268,7 @@ final readonly class QuarryConsole
     {
         $person = User::query()->where('email', $email)->first();
         if ($person === null) {
-            return $this->fail(Problem::usage("There is nobody with the address $email."));
+            return $this->fail(Problem::usage(Message::of('app.console.nobody-address', ['email' => $email])));
         }
         $alone = DB::select(
             <<<'SQL'
@@ -281,9 +281,7 @@ final readonly class QuarryConsole
         if ($alone !== []) {
             return $this->fail(
                 Problem::usage(
-                    'Nobody else manages '.
-                        implode(', ', array_column($alone, 'slug')).
-                        '. Hand these banks over first, on the page People.',
+                    Message::of('app.console.nobody-else-manages-hand', ['list' => implode(', ', array_column($alone, 'slug'))]),
                 ),
             );
         }

@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Approval;
 use WideQuarry\Question\Canonical;
 use WideQuarry\Question\PartKinds;
@@ -43,7 +44,7 @@ final readonly class StagedRows
             $columns['status'] = Status::Draft->value;
             $notices[] = Notice::note(
                 'status.not_complete',
-                'It was approved where it comes from, but is not complete here; it comes in as a draft.',
+                Message::of('app.indexing.approved-where-comes-complete'),
                 $file,
                 null,
                 $question->id,

@@ -6,6 +6,7 @@ namespace App\Infrastructure;
 
 use App\Errors\Refused;
 use Symfony\Component\Process\Process;
+use WideQuarry\Messages\Message;
 
 /**
  * Runs another program on one file in a folder of its own: no network where the kernel allows it, an empty environment, limits
@@ -38,7 +39,7 @@ final class Sandbox
                 if (@file_put_contents("$folder/$name", $bytes) !== strlen($bytes)) {
                     throw Refused::because(
                         'storage.full',
-                        'The server could not write the pages; its disk may be full. Tell whoever runs the server, then try again.',
+                        Message::of('app.infrastructure.server-could-write-pages'),
                     );
                 }
             }
@@ -74,8 +75,8 @@ final class Sandbox
                 throw Refused::because(
                     'print.failed',
                     $process->getExitCode() === 124
-                        ? 'This took longer than a minute and was stopped.'
-                        : 'The pages could not be made here. It was written down; nothing of yours is lost.',
+                        ? Message::of('app.infrastructure.took-longer-minute-stopped')
+                        : Message::of('app.infrastructure.pages-could-made-written'),
                 );
             }
 

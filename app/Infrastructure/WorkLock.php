@@ -6,6 +6,7 @@ namespace App\Infrastructure;
 
 use App\Errors\Refused;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Messages\Message;
 
 /**
  * One worker at a time works on one thing; the lock goes with the connection, so that one who is killed holds nothing. What was begun too
@@ -33,9 +34,7 @@ final class WorkLock
             if (self::isSpent($thing)) {
                 throw Refused::because(
                     'work.gave_up',
-                    'This failed '.
-                        self::TRIES.
-                        ' times: the server ran out of time or memory each time. Make it smaller, or try again later.',
+                    Message::of('app.infrastructure.failed-times-server-ran', ['tries' => self::TRIES]),
                 );
             }
             DB::statement(

@@ -10,6 +10,7 @@ use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
+use WideQuarry\Messages\Message;
 
 /**
  * Work that goes on in the background and is resumed after a crash. Large work has a queue of its own, people take turns, and what began
@@ -22,8 +23,6 @@ abstract class BackgroundWork implements ShouldQueue
     public const QUICK = 'quick';
 
     public const LARGE = 'large';
-
-    private const FAILED = 'Something went wrong here. The administrator can see what; nothing was lost. Try again.';
 
     private const SECONDS_UNTIL_ASKED_AGAIN = 10;
 
@@ -62,7 +61,7 @@ abstract class BackgroundWork implements ShouldQueue
     /** The worker gave up on it: three errors, or longer than its time. */
     public function failed(?\Throwable $problem): void
     {
-        $this->stopped(self::FAILED);
+        $this->stopped(Message::of('app.jobs.failed'));
     }
 
     /** What only one worker at a time does. */

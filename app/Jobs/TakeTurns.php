@@ -24,7 +24,7 @@ final class TakeTurns
                 SELECT 1 FROM jobs LEFT JOIN queue_turns AS theirs ON theirs.queue = jobs.queue
                     AND theirs.user_id::text = payload::jsonb->>'person'
                 WHERE jobs.queue = ? AND reserved_at IS NULL AND available_at <= extract(epoch
-                    FROM now()) AND payload::jsonb->>'person' <> ?
+                    FROM clock_timestamp()) AND payload::jsonb->>'person' <> ?
                     AND coalesce(theirs.served_at, '-infinity') < (SELECT served_at FROM queue_turns WHERE queue = ? AND user_id = ?)
             )
             SQL,

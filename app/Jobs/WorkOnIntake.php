@@ -9,6 +9,7 @@ use App\Actions\Intake\ReadIntake;
 use App\Actions\Intake\UndoIntake;
 use App\Models\Intake;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Messages\Message;
 
 /** Does what the state of an intake asks for: read it, import it, undo the import. Each resumes where it was stopped. */
 final class WorkOnIntake extends BackgroundWork
@@ -41,6 +42,6 @@ final class WorkOnIntake extends BackgroundWork
         Intake::query()
             ->whereKey($this->thing)
             ->whereIn('state', ['committing', 'undoing'])
-            ->update(['problem' => "$sentence What was imported so far is complete."]);
+            ->update(['problem' => Message::of('app.jobs.imported-far-complete', ['sentence' => $sentence])]);
     }
 }

@@ -7,6 +7,7 @@ namespace App\Policies;
 use App\Errors\Refused;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Messages\Message;
 
 /**
  * Looks up the ids that a person names in a request. Every id in a body goes through here: what the person may not read is
@@ -76,7 +77,7 @@ final readonly class ReadableIds
         $found = $new === [] ? [] : $this->questions(array_values(array_unique($new)));
         foreach ($new as $path => $id) {
             if (! isset($found[$id])) {
-                throw Refused::because('question.gone', 'This question does not exist, or you cannot view it.', $path);
+                throw Refused::because('question.gone', Message::of('app.policies.question-does-exist-you'), $path);
             }
         }
     }
@@ -107,7 +108,7 @@ final readonly class ReadableIds
             if ($stimulus === null) {
                 throw Refused::because(
                     'stimulus.gone',
-                    'This stimulus does not exist, or you cannot view it. Remove it here; everything else stays as you typed it.',
+                    Message::of('app.policies.stimulus-does-exist-you'),
                     $path,
                 );
             }
@@ -115,7 +116,7 @@ final readonly class ReadableIds
                 $name = is_string($stimulus->title) && $stimulus->title !== '' ? "“{$stimulus->title}”" : 'A stimulus';
                 throw Refused::because(
                     'stimulus.binned',
-                    "$name is in the bin. Remove it here, or restore it from the bin and save again.",
+                    Message::of('app.policies.bin-remove-restore-bin', ['name' => $name]),
                     $path,
                 );
             }

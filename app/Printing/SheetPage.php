@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\View;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Printing\PrintedQuestion;
 use WideQuarry\Printing\PrintedStimulus;
 use WideQuarry\Printing\PrintSettings;
@@ -113,9 +114,11 @@ final readonly class SheetPage
     public static function refusal(string $what, array $missing): string
     {
         $more = count($missing) - self::NAMED;
-        $named = implode(' ', array_slice($missing, 0, self::NAMED)).($more > 0 ? " And $more more." : '');
+        $named = implode(' ', array_slice($missing, 0, self::NAMED)).($more > 0 ? Message::of('app.printing.more', [
+            'more' => $more,
+        ]) : '');
 
-        return "This cannot be $what as it stands. $named Ask a manager of that bank to share it with you, or remove these questions.";
+        return Message::of('app.printing.cannot-stands-ask-manager', ['what' => $what, 'named' => $named]);
     }
 
     public static function settings(Assessment $assessment): PrintSettings

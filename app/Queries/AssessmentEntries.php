@@ -14,6 +14,7 @@ use WideQuarry\Assembly\Pick;
 use WideQuarry\Assembly\Totals;
 use WideQuarry\Finding;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
@@ -215,9 +216,7 @@ final readonly class AssessmentEntries
         return $n === 0
             ? []
             : [
-                "You cannot view $n of the ".
-                count($draw->pool).
-                ' questions to draw from: they are in banks that are not shared with you.',
+                Message::of('app.queries.you-cannot-view-questions', ['n' => $n, 'count' => count($draw->pool)]),
             ];
     }
 
@@ -244,10 +243,14 @@ final readonly class AssessmentEntries
                     continue;
                 }
                 $title = $binned[$entry->question] ?? '';
-                $called = "Question $number".($title === '' ? '' : " (“{$title}”)");
+                $called = Message::of('app.queries.question-numbered', [
+                    'number' => $number,
+                    'named' => $title === '' ? 'no' : 'yes',
+                    'title' => $title,
+                ]);
                 $missing[] = isset($this->hidden[$entry->question])
-                    ? "$called: you cannot view its bank."
-                    : "$called: it is not in its bank any more.";
+                    ? Message::of('app.queries.you-cannot-view-bank', ['called' => $called])
+                    : Message::of('app.queries.bank-any-more', ['called' => $called]);
             }
         }
 

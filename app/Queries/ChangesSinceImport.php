@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Messages\Message;
 
 /** What has happened since an intake to the questions it brought in or replaced. */
 final class ChangesSinceImport
@@ -40,9 +41,9 @@ final class ChangesSinceImport
     {
         return match (true) {
             $row->outcome === 'skipped', $row->now === null => null,
-            $row->now !== $row->revision => 'It was changed since.',
-            $row->changed => 'Its classification was changed since.',
-            $row->outcome === 'added' && $row->used => 'An assessment uses it.',
+            $row->now !== $row->revision => Message::of('app.queries.changed-since'),
+            $row->changed => Message::of('app.queries.classification-changed-since'),
+            $row->outcome === 'added' && $row->used => Message::of('app.queries.assessment-uses'),
             default => null,
         };
     }

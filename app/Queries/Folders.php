@@ -10,6 +10,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 
 /** Folders of a bank, and what lies in them. */
 final class Folders
@@ -31,7 +32,7 @@ final class Folders
         foreach ($fields->list($field, 100) as $i => $path) {
             $at = $fields->at("$field/$i");
             if (! is_array($path) || $path === [] || count($path) > self::DEEPEST) {
-                throw Malformed::outOfRange($at, 'the names of 1 to '.self::DEEPEST.' folders, the outermost first', $path);
+                throw Malformed::outOfRange($at, Message::of('app.queries.names-1-folders-outermost', ['deepest' => self::DEEPEST]), $path);
             }
             $paths[] = array_map(fn (int $j): string => self::name($path[$j], "$at/$j"), array_keys(array_values($path)));
         }
@@ -43,7 +44,9 @@ final class Folders
     {
         $isName = is_string($name) && mb_strlen($name) <= self::LONGEST && preg_match('/[^\p{Z}\p{C}]/u', $name) === 1;
 
-        return $isName ? trim($name) : throw Malformed::outOfRange($at, 'a name of 1 to '.self::LONGEST.' characters', $name);
+        return $isName ? trim($name) : throw Malformed::outOfRange($at, Message::of('app.queries.name-1-characters', [
+            'longest' => self::LONGEST,
+        ]), $name);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Search;
 
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Features;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Status;
@@ -192,7 +193,7 @@ final readonly class QuestionFilter
                 in_array($name, ['topic', 'folder', 'place', 'stimulus', 'by', 'editor'], true) &&
                 preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1
             ) {
-                throw Malformed::outOfRange("/$name", 'an identifier', $value);
+                throw Malformed::outOfRange("/$name", Message::of('app.search.identifier'), $value);
             }
         }
 
@@ -219,7 +220,11 @@ final readonly class QuestionFilter
                         ! checkdate((int) substr($end, 5, 2), (int) substr($end, 8, 2), (int) substr($end, 0, 4)),
                 ) !== [])
         ) {
-            throw Malformed::outOfRange("/$name", $day ? 'days such as 2026-01-31..2026-03-01' : 'amounts such as 2..5', $given);
+            throw Malformed::outOfRange(
+                "/$name",
+                $day ? Message::of('app.search.days-such-2026-01') : Message::of('app.search.amounts-such-2-5'),
+                $given,
+            );
         }
 
         return $ends;

@@ -6,6 +6,7 @@ namespace App\Search;
 
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 
 /** Pages of the questions that meet a filter, by keyset: the next page begins after the last row, whatever was added meanwhile. */
 final class QuestionSearch
@@ -158,6 +159,6 @@ final class QuestionSearch
             is_string($read[1]) &&
             preg_match('/^[0-9a-f-]{36}$/D', $read[1]) === 1
             ? [$read[0], $read[1], $read[2]]
-            : throw Malformed::outOfRange('/cursor', 'a cursor that this list gave', $cursor);
+            : throw Malformed::outOfRange('/cursor', Message::of('app.search.cursor-list-gave'), $cursor);
     }
 }

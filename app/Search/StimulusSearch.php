@@ -8,6 +8,7 @@ use App\Models\User;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Search\Query;
 
 /** Stimuli by words, bank, folder and whether any question shows them; in the order of their titles, a page at a time. */
@@ -121,7 +122,7 @@ final class StimulusSearch
             ! is_string($read[0] ?? null) ||
             preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', is_string($read[1] ?? null) ? $read[1] : '') !== 1
         ) {
-            throw Malformed::outOfRange('/cursor', 'a cursor of an earlier page', $cursor);
+            throw Malformed::outOfRange('/cursor', Message::of('app.search.cursor-earlier-page'), $cursor);
         }
 
         return [$read[0], $read[1]];

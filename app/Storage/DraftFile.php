@@ -8,13 +8,12 @@ use App\Errors\Refused;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\WritableFormat;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\UnhelpfulTitle;
 
 /** The file of an export until it is stored or thrown away. */
 final class DraftFile
 {
-    private const FULL = 'The server could not write the file; its disk may be full. Tell whoever runs the server, then try again.';
-
     /**
      * @template Result
      *
@@ -27,13 +26,13 @@ final class DraftFile
     {
         $file = @tempnam(sys_get_temp_dir(), 'export');
         if ($file === false) {
-            throw Refused::because('storage.full', self::FULL);
+            throw Refused::because('storage.full', Message::of('app.storage.file-not-written'));
         }
         try {
             try {
                 $notices = $format->write($contents, $file);
             } catch (\RuntimeException) {
-                throw Refused::because('storage.full', self::FULL);
+                throw Refused::because('storage.full', Message::of('app.storage.file-not-written'));
             }
 
             return $use($file, $notices);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Storage;
 
 use App\Errors\Refused;
+use WideQuarry\Messages\Message;
 
 /** Files people gave or will download, by hash, outside the web server's reach. */
 final readonly class FileStore
@@ -33,7 +34,7 @@ final readonly class FileStore
             ? $this->files->path($sha256)
             : throw Refused::because(
                 'file.damaged',
-                'The stored file is missing or damaged. Tell whoever runs the server, or create it again.',
+                Message::of('app.storage.stored-file-missing-damaged'),
             );
     }
 

@@ -7,6 +7,7 @@ namespace App\Storage;
 use App\Errors\Refused;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Messages\Message;
 
 /**
  * How much one person, and one bank, may hold, so that nobody fills the disk for everybody. Set with QUARRY_QUOTA_…; see
@@ -27,9 +28,7 @@ final class Quota
         if ($used + $bytes > $limit) {
             throw Refused::because(
                 'quota.person',
-                'Your imports would take more than the '.
-                    intdiv($limit, 1_000_000).
-                    ' MB that each person has. Delete imports you no longer need, then try again.',
+                Message::of('app.storage.your-imports-would-take', ['limit' => intdiv($limit, 1_000_000)]),
                 '/files',
             );
         }
@@ -47,9 +46,7 @@ final class Quota
         if ($new > 0 && $used + $new > $limit) {
             throw Refused::because(
                 'quota.bank',
-                'With its pictures and recordings the bank would take more than the '.
-                    intdiv($limit, 1_000_000).
-                    ' MB that each bank has. Choose another bank, or leave questions with large files out.',
+                Message::of('app.storage.pictures-recordings-bank-would', ['limit' => intdiv($limit, 1_000_000)]),
                 '/bank',
             );
         }
@@ -62,7 +59,7 @@ final class Quota
         if ($others >= self::AUTOSAVES) {
             throw Refused::because(
                 'quota.autosaves',
-                'You have '.self::AUTOSAVES.' unsaved drafts. Save or discard some; this one is still here in your browser.',
+                Message::of('app.storage.you-unsaved-drafts-save', ['autosaves' => self::AUTOSAVES]),
             );
         }
     }

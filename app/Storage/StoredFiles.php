@@ -6,6 +6,7 @@ namespace App\Storage;
 
 use App\Errors\Refused;
 use Illuminate\Support\Facades\Storage;
+use WideQuarry\Messages\Message;
 
 /**
  * Files named by the SHA-256 of their bytes. A file is there whole or not at all: it is written beside its place, checked, flushed to the
@@ -128,7 +129,7 @@ final readonly class StoredFiles
 
         return Refused::because(
             'storage.full',
-            'The server could not store this file; its disk may be full. Nothing was lost. Tell whoever runs the server, then try again.',
+            Message::of('app.storage.server-could-store-file'),
         );
     }
 }

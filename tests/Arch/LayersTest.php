@@ -87,6 +87,7 @@ it('asks kinds what they can do, and never which they are', function (): void {
  * docs/developers/architecture.md draws this.
  */
 const MODULES = [
+    ['Messages'],
     ['(root)', 'Random', 'Numbers', 'Content', 'Documents', 'Sharing'],
     ['Json', 'Maths'],
     ['Variables'],

@@ -9,6 +9,7 @@ use App\Accounts\SecurityLog;
 use App\Errors\Refused;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Messages\Message;
 use WideQuarry\Sharing\Role;
 
 /** Gives the banks that one person manages to another, as when somebody leaves the school. */
@@ -22,7 +23,7 @@ final class HandOver
     public function handle(User $from, User $to, User $by, string $words = ''): int
     {
         if ($from->id === $to->id || $to->disabled_at !== null) {
-            throw Refused::because('hand_over.to', 'Choose another person who can sign in.', '/to');
+            throw Refused::because('hand_over.to', Message::of('app.actions.accounts.choose-another-person-can'), '/to');
         }
         $banks = DB::transaction(function () use ($from, $to): array {
             $banks = DB::table('bank_grants')
@@ -47,7 +48,11 @@ final class HandOver
             Notify::tell(
                 $to,
                 'hand_over',
-                "$by->name handed the bank “{$bank->name}” over to you; $from->name managed it before.",
+                Message::of('app.actions.accounts.handed-bank-over-you', [
+                    'name' => $by->name,
+                    'bank' => $bank->name,
+                    'before' => $from->name,
+                ]),
                 $words,
                 "/banks/$bank->slug",
             );

@@ -10,6 +10,7 @@ use App\Errors\Refused;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Messages\Message;
 
 /** Links by mail with which somebody chooses a password: the first one after an invitation, or a new one. Each works once. */
 final readonly class PasswordLinks
@@ -22,11 +23,11 @@ final readonly class PasswordLinks
 
     public function invite(User $person, User $by, string $words): void
     {
-        $text = "$by->name invites you to Wide Quarry, where teachers write questions together. Choose a password within a week:";
+        $text = Message::of('app.actions.accounts.invites-you-wide-quarry', ['name' => $by->name]);
         Notify::mail(
             $person,
-            "$by->name invites you to Wide Quarry",
-            $words === '' ? [$text] : ["They wrote:\n\n$words", $text],
+            Message::of('app.actions.accounts.invitation-subject', ['name' => $by->name]),
+            $words === '' ? [$text] : [Message::of('app.actions.accounts.they-wrote', ['words' => $words]), $text],
             $this->link($person, 'invitation'),
         );
         SecurityLog::write('person_invited', $by, ['person' => $person->email]);
@@ -41,10 +42,9 @@ final readonly class PasswordLinks
         if ($person !== null) {
             Notify::mail(
                 $person,
-                'Choose a new password',
+                Message::of('app.actions.accounts.choose-new-password'),
                 [
-                    'Somebody, probably you, asked for a new password for Wide Quarry. This link works for an hour. If it was not '.
-                        'you, do nothing:',
+                    Message::of('app.actions.accounts.somebody-probably-you-asked'),
                 ],
                 $this->link($person, 'reset'),
             );
@@ -65,7 +65,7 @@ final readonly class PasswordLinks
                         ->where(['id' => $link->user_id, 'disabled_at' => null])
                         ->first();
             if ($person === null) {
-                throw Refused::because('password.link', 'This link was used before, or is too old. Ask for a new one.');
+                throw Refused::because('password.link', Message::of('app.actions.accounts.link-used'));
             }
             $this->set->handle($person, $password, null);
 

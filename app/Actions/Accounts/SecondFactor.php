@@ -12,6 +12,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** A second factor beside the password: codes of an authenticator app, and recovery codes for when it is lost. */
 final class SecondFactor
@@ -22,7 +23,7 @@ final class SecondFactor
     public function begin(User $person): array
     {
         if ($person->second_factor_on) {
-            throw Refused::because('second_factor.on', 'The second factor is on already. Turn it off first.');
+            throw Refused::because('second_factor.on', Message::of('app.actions.accounts.second-factor-already-turn'));
         }
         $secret = Totp::secret();
         $person->forceFill(['second_factor' => Crypt::encryptString(base64_encode($secret)), 'second_factor_step' => 0])->save();
@@ -40,7 +41,7 @@ final class SecondFactor
         if ($person->second_factor === null || $person->second_factor_on || ! $this->spend($person, $code)) {
             throw Refused::because(
                 'second_factor.wrong',
-                'This code is not right. Use the newest one that the app shows; your clock has to be right too.',
+                Message::of('app.actions.accounts.code-right-use-newest'),
                 '/code',
             );
         }
@@ -52,10 +53,9 @@ final class SecondFactor
         SecurityLog::write('second_factor_on', $person);
         Notify::mail(
             $person,
-            'Second factor turned on',
+            Message::of('app.actions.accounts.second-factor-turned'),
             [
-                'Signing in to Wide Quarry now asks for a code of your authenticator app. If you did not turn that on, change your '.
-                    'password at once:',
+                Message::of('app.actions.accounts.signing-wide-quarry-now'),
             ],
             '/forgot',
         );
@@ -69,8 +69,8 @@ final class SecondFactor
         SecurityLog::write('second_factor_off', $person);
         Notify::mail(
             $person,
-            'Second factor turned off',
-            ['Signing in to Wide Quarry no longer asks for a code. If you did not turn that off, change your password at once:'],
+            Message::of('app.actions.accounts.second-factor-turned-off'),
+            [Message::of('app.actions.accounts.signing-wide-quarry-longer')],
             '/forgot',
         );
     }
@@ -79,13 +79,13 @@ final class SecondFactor
     public function pass(User $person, string $code): void
     {
         if (trim($code) === '') {
-            throw Refused::because('session.second_factor', 'Enter the code of your authenticator app, or a recovery code.', '/code');
+            throw Refused::because('session.second_factor', Message::of('app.actions.accounts.enter-code-your-authenticator'), '/code');
         }
         if (! $this->spend($person, $code) && ! $this->recover($person, $code)) {
             SecurityLog::write('sign_in_failed', $person, ['factor' => 'second']);
             throw Refused::because(
                 'session.second_factor',
-                'This code is not right, or was used before. Use the newest one that the app shows.',
+                Message::of('app.actions.accounts.code-right-used-before'),
                 '/code',
             );
         }

@@ -9,6 +9,7 @@ use App\Accounts\PasswordRules;
 use App\Accounts\SecurityLog;
 use App\Errors\Refused;
 use App\Models\User;
+use WideQuarry\Messages\Message;
 
 /** Sets a password by the rules. Everywhere else the person is signed out, and they are told by mail. */
 final readonly class SetPassword
@@ -31,8 +32,8 @@ final readonly class SetPassword
         SecurityLog::write('password_changed', $person);
         Notify::mail(
             $person,
-            'Your password was changed',
-            ['Your password for Wide Quarry was changed just now. If that was not you, ask for a new one at once:'],
+            Message::of('app.actions.accounts.your-password-changed'),
+            [Message::of('app.actions.accounts.your-password-wide-quarry')],
             '/forgot',
         );
     }

@@ -10,6 +10,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Timebox;
+use WideQuarry\Messages\Message;
 
 /**
  * Checks who somebody says they are. A wrong password, an unknown address and a disabled account get the same sentence in the same time: a
@@ -18,8 +19,6 @@ use Illuminate\Support\Timebox;
 final readonly class SignIn
 {
     private const MICROSECONDS = 700_000;
-
-    private const REFUSED = 'This address and password do not belong together.';
 
     public function __construct(private SecondFactor $factor)
     {
@@ -43,7 +42,7 @@ final readonly class SignIn
         );
         if ($person === null) {
             SecurityLog::write('sign_in_failed', User::query()->where('email', mb_strtolower(trim($email)))->first());
-            throw Refused::because('session.refused', self::REFUSED);
+            throw Refused::because('session.refused', Message::of('app.actions.accounts.sign-in-refused'));
         }
         if ($person->second_factor_on) {
             $this->factor->pass($person, $code);

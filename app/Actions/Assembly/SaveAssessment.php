@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 
 /**
@@ -33,7 +34,7 @@ final readonly class SaveAssessment
     {
         $document = $this->read($json, $person, $like);
         if (Assessment::query()->whereKey($document->id)->exists()) {
-            throw Refused::because('assessment.exists', 'An assessment with this identifier exists already.', '/id');
+            throw Refused::because('assessment.exists', Message::of('app.actions.assembly.assessment-identifier-exists-already'), '/id');
         }
 
         return DB::transaction(function () use ($document, $bankId, $person): Assessment {
@@ -59,7 +60,7 @@ final readonly class SaveAssessment
     {
         $document = $this->read($json, $person, $assessment->document());
         if ($document->id !== $assessment->id) {
-            throw Refused::because('assessment.other_id', 'The identifier is not that of the assessment at this address.', '/id');
+            throw Refused::because('assessment.other_id', Message::of('app.actions.assembly.identifier-assessment-address'), '/id');
         }
 
         return DB::transaction(function () use ($assessment, $document, $base, $person): bool {

@@ -9,6 +9,7 @@ use App\Storage\StoredFiles;
 use App\Storage\StoredReferences;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /**
  * Copies the installation into a folder while it goes on: the database as it is at one moment (pg_dump takes one snapshot), then the
@@ -31,7 +32,7 @@ final readonly class Backup
     public function handle(string $path): array
     {
         if (! is_dir($path) && ! @mkdir($path, 0700, true)) {
-            throw Refused::because('backup.folder', "The folder $path cannot be created.");
+            throw Refused::because('backup.folder', Message::of('app.actions.backup.folder-cannot-created', ['path' => $path]));
         }
         @chmod($path, 0700); // it holds password hashes and the key
         $folder = new BackupFolder($path);
@@ -57,9 +58,9 @@ final readonly class Backup
         if ($problems !== []) {
             throw Refused::because(
                 'backup.incomplete',
-                'The backup was checked and is not complete: '.
-                    implode(', ', array_slice($problems, 0, 10)).
-                    '. Run bin/quarry verify, then the backup again.',
+                Message::of('app.actions.backup.backup-checked-complete-run', [
+                    'list' => implode(', ', array_slice($problems, 0, 10)),
+                ]),
             );
         }
 
@@ -82,8 +83,7 @@ final readonly class Backup
                     if (! @copy($store->path((string) $sha256), "$target.new") || ! @rename("$target.new", $target)) {
                         throw Refused::because(
                             'backup.file',
-                            "$name cannot be copied. bin/quarry verify says whether it is there; otherwise the disk of the backup ".
-                                'may be full.',
+                            Message::of('app.actions.backup.cannot-copied-bin-quarry', ['name' => $name]),
                         );
                     }
                 }
@@ -98,7 +98,7 @@ final readonly class Backup
     private static function write(string $path, string $text): void
     {
         if (@file_put_contents("$path.new", $text) !== strlen($text) || ! @chmod("$path.new", 0600) || ! @rename("$path.new", $path)) {
-            throw Refused::because('backup.file', "$path cannot be written. The disk may be full.");
+            throw Refused::because('backup.file', Message::of('app.actions.backup.cannot-written-disk-may', ['path' => $path]));
         }
     }
 }

@@ -6,6 +6,7 @@ namespace App\Actions\Backup;
 
 use App\Errors\Refused;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /**
  * A backup as it lies in a folder: database.dump (pg_dump's custom format), files/ and media/ by hash, key, and manifest.json, which is
@@ -42,7 +43,7 @@ final readonly class BackupFolder
             ? $manifest
             : throw Refused::because(
                 'backup.none',
-                "There is no complete backup in $this->path. Run bin/quarry backup on it again: it continues where it stopped.",
+                Message::of('app.actions.backup.complete-backup-run-bin', ['path' => $this->path]),
             );
     }
 

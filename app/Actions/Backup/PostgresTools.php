@@ -7,6 +7,7 @@ namespace App\Actions\Backup;
 use App\Errors\Refused;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
+use WideQuarry\Messages\Message;
 
 /** pg_dump and pg_restore on the application's database. */
 final class PostgresTools
@@ -16,11 +17,11 @@ final class PostgresTools
     {
         $this->run(
             ['pg_dump', '--format=custom', '--no-owner', '--no-privileges', "--file=$file.new"],
-            'The database could not be dumped',
+            Message::of('app.actions.backup.database-could-dumped'),
         );
         chmod("$file.new", 0600);
         if (! rename("$file.new", $file)) {
-            throw Refused::because('backup.file', "$file cannot be written.");
+            throw Refused::because('backup.file', Message::of('app.actions.backup.cannot-written', ['file' => $file]));
         }
     }
 
@@ -46,7 +47,7 @@ final class PostgresTools
                 '--dbname='.$this->database(),
                 $file,
             ],
-            'The database could not be restored',
+            Message::of('app.actions.backup.database-could-restored'),
         );
     }
 

@@ -8,6 +8,7 @@ use App\Errors\Refused;
 use App\Storage\StoredFiles;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Messages\Message;
 
 /** Puts a backup into an empty installation: files first, then the database in one transaction, then whatever migrations are newer. */
 final readonly class Restore
@@ -28,15 +29,14 @@ final readonly class Restore
         if (DB::table('users')->exists() || DB::table('banks')->exists()) {
             throw Refused::because(
                 'restore.not_empty',
-                'There are people or banks in this installation. A backup is restored into an empty one: start it with bin/start '.
-                    '--empty and another QUARRY_VAR or database.',
+                Message::of('app.actions.backup.people-banks-installation-backup'),
             );
         }
         $problems = $folder->problems();
         if ($problems !== []) {
             throw Refused::because(
                 'restore.incomplete',
-                'The backup is not complete: '.implode(', ', array_slice($problems, 0, 10)).'.',
+                Message::of('app.actions.backup.backup-complete', ['list' => implode(', ', array_slice($problems, 0, 10))]),
             );
         }
         foreach ($manifest->files as $name) {

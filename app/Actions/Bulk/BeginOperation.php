@@ -17,6 +17,7 @@ use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Bulk\BulkChange;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /**
  * Begins a change of many questions, or that it is undone: few are changed at once; many, or any while another change goes on in the
@@ -126,13 +127,13 @@ final readonly class BeginOperation
         $paths = $nodes->whereIn('id', [$from, $into])->pluck('path', 'id');
         if ($from === $into || count($paths) < 2) {
             if ($from === $into) {
-                throw Refused::because('tree.same', 'That is the same one.', '/into');
+                throw Refused::because('tree.same', Message::of('app.actions.bulk.same-one'), '/into');
             } else {
                 abort(404);
             }
         }
         if (str_starts_with("$paths[$into].", "$paths[$from].")) {
-            throw Refused::because('tree.into_itself', 'It cannot become one with something that lies inside it.', '/into');
+            throw Refused::because('tree.into_itself', Message::of('app.actions.bulk.cannot-become-one-something'), '/into');
         }
 
         return $this->begin(
@@ -157,10 +158,10 @@ final readonly class BeginOperation
     {
         $done = BulkOperation::find($act);
         if (in_array($done->state, ['waiting', 'running'], true)) {
-            throw Refused::because('act.running', 'This still goes on. Stop it first; what it has changed by then can be undone.');
+            throw Refused::because('act.running', Message::of('app.actions.bulk.still-goes-stop-first'));
         }
         if ($questions === null && DB::table('acts')->where('undoes', $act)->exists()) {
-            throw Refused::because('act.undone', 'This was undone already.');
+            throw Refused::because('act.undone', Message::of('app.actions.bulk.undone-already'));
         }
         $total = $questions === null ? DB::table('changes')->where('act_id', $act)->distinct()->count('question_id') : count($questions);
 
@@ -178,7 +179,7 @@ final readonly class BeginOperation
             );
         } catch (UniqueConstraintViolationException) {
             // from two windows at once
-            throw Refused::because('act.undone', 'This was undone already.');
+            throw Refused::because('act.undone', Message::of('app.actions.bulk.undone-already'));
         }
     }
 

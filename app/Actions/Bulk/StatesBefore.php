@@ -8,6 +8,7 @@ use Illuminate\Support\Facades\DB;
 use WideQuarry\Bulk\FieldRestore;
 use WideQuarry\Bulk\QuestionState;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** What an act left, put back: only where it is still as the act left it, unless a question is named. */
 final readonly class StatesBefore
@@ -62,7 +63,7 @@ final readonly class StatesBefore
     public function apply(\stdClass $row, QuestionState $now, array $before): QuestionState
     {
         if ($before['newer'] && $before['fields'] !== []) {
-            $row->note = FieldRestore::SOME_STAYS;
+            $row->note = Message::of('bulk.some-stays');
         }
         $home = $before['fields']['home'] ?? null;
         if ($home instanceof \stdClass) {

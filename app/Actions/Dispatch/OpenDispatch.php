@@ -20,6 +20,7 @@ use Illuminate\Support\Str;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 
 /** Says what is to be sent out and how: questions, a bank or a part of it, or an assessment. */
@@ -74,7 +75,7 @@ final readonly class OpenDispatch
         if ($fields->has('assessment')) {
             $assessment = Assessment::query()->where('id', Fields::asUuid($fields->raw('assessment'), '/assessment'))->first();
             if ($assessment === null || ! Gate::forUser($person)->allows('view', $assessment)) {
-                throw Refused::because('dispatch.nothing', 'There is no such assessment, or it is not yours to read.', '/assessment');
+                throw Refused::because('dispatch.nothing', Message::of('app.actions.dispatch.such-assessment-yours-read'), '/assessment');
             }
 
             $missing = AssessmentEntries::of($assessment->document(), $person, $this->kinds)->missing();
@@ -87,7 +88,7 @@ final readonly class OpenDispatch
         if ($fields->has('bank')) {
             $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
             if ($bank === null || ! Gate::forUser($person)->allows('view', $bank)) {
-                throw Refused::because('dispatch.nothing', 'There is no such bank, or it is not yours to read.', '/bank');
+                throw Refused::because('dispatch.nothing', Message::of('app.actions.dispatch.such-bank-yours-read'), '/bank');
             }
             $filter = $fields->string('filter', '', 20_000);
             $ids = $this->search->ids(Scope::bank($bank->id), QuestionFilter::fromQuery($filter));
@@ -126,12 +127,12 @@ final readonly class OpenDispatch
         return match (true) {
             $ids === [] => throw Refused::because(
                 'dispatch.nothing',
-                'There is nothing to send out: no question was named that you may read.',
+                Message::of('app.actions.dispatch.nothing-send-out-question'),
                 '/questions',
             ),
             count($ids) > self::MOST => throw Refused::because(
                 'dispatch.too_many',
-                'At most 50,000 questions go out at once. Choose a folder or a filter.',
+                Message::of('app.actions.dispatch.most-50-000-questions'),
                 '/questions',
             ),
             default => $ids,

@@ -18,6 +18,7 @@ use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
@@ -46,7 +47,7 @@ final readonly class WriteDispatch
         if (isset($what->assessment) && $assessment === null) {
             DB::table('dispatches')
                 ->where('id', $id)
-                ->update(['state' => 'failed', 'problem' => 'The assessment no longer exists.']);
+                ->update(['state' => 'failed', 'problem' => Message::of('app.actions.dispatch.assessment-longer-exists')]);
 
             return;
         }
@@ -55,7 +56,7 @@ final readonly class WriteDispatch
                 ->where('id', $id)
                 ->update([
                     'state' => 'failed',
-                    'problem' => 'You may no longer read everything in this export. Start it again with what you may read.',
+                    'problem' => Message::of('app.actions.dispatch.you-may-longer-read'),
                 ]);
 
             return;

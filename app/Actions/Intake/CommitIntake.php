@@ -15,6 +15,7 @@ use App\Storage\Quota;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Duplicates\DuplicateMatch;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /**
  * Brings the questions of an intake into its bank, chunk by chunk, under one act. What is in is marked in the transaction that
@@ -40,12 +41,12 @@ final readonly class CommitIntake
     public function begin(Intake $intake, User $person): void
     {
         if ($intake->bank_id === null && ($intake->new_bank ?? '') === '') {
-            throw Refused::because('intake.no_place', 'Choose the bank it goes to first.', '/bank');
+            throw Refused::because('intake.no_place', Message::of('app.actions.intake.choose-bank-goes-first'), '/bank');
         }
         if ($intake->bank_id !== null && ! $person->canEdit($intake->bank_id)) {
             throw Refused::because(
                 'intake.may_not_write',
-                'You cannot edit the bank this import is for. Choose another, or ask a manager of that bank.',
+                Message::of('app.actions.intake.you-cannot-edit-bank'),
                 '/bank',
             );
         }
@@ -63,8 +64,8 @@ final readonly class CommitIntake
                 throw Refused::because(
                     'intake.not_in_review',
                     match (Intake::query()->whereKey($intake->id)->value('state')) {
-                        'committing', 'committed' => 'Someone has already imported this.',
-                        default => 'This cannot be imported in its current state.',
+                        'committing', 'committed' => Message::of('app.actions.intake.already-imported'),
+                        default => Message::of('app.actions.intake.not-in-this-state'),
                     },
                 );
             }
@@ -77,7 +78,7 @@ final readonly class CommitIntake
             ->where('id', DB::table('acts')->where('id', $intake->act_id)->select('user_id'))
             ->first();
         if ($person === null) {
-            $this->back($intake, 'The person who started this import no longer exists.');
+            $this->back($intake, Message::of('app.actions.intake.person-started-import-longer'));
 
             return;
         }
@@ -85,19 +86,12 @@ final readonly class CommitIntake
             $done = DB::transaction(function () use ($intake, $person): bool {
                 $bank = $this->bank($intake, $person);
                 if ($bank === null) {
-                    $this->back(
-                        $intake,
-                        'The bank for this import no longer exists. Nothing is lost: choose another bank and import again.',
-                    );
+                    $this->back($intake, Message::of('app.actions.intake.bank-is-gone'));
 
                     return true;
                 }
                 if (! $this->mayWrite($person, $bank)) {
-                    $this->back(
-                        $intake,
-                        'You may no longer write in this bank, so the import stopped. What was imported is complete; choose '.
-                            'another bank for the rest.',
-                    );
+                    $this->back($intake, Message::of('app.actions.intake.stopped-not-yours'));
 
                     return true;
                 }

@@ -13,6 +13,7 @@ use App\Storage\FileStore;
 use App\Storage\Quota;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Messages\Message;
 
 /** Takes files in, each kept by its hash, and opens an intake for them. */
 final readonly class OpenIntake
@@ -33,10 +34,10 @@ final readonly class OpenIntake
     public function handle(array $files, User $person, ?Bank $bank = null, array $folder = []): Intake
     {
         if ($files === []) {
-            throw Refused::because('intake.nothing', 'Give at least one file, or paste some questions.', '/files');
+            throw Refused::because('intake.nothing', Message::of('app.actions.intake.give-least-one-file'), '/files');
         }
         if (count($files) > self::MOST) {
-            throw Refused::because('intake.too_many', 'At most '.self::MOST.' files at once.', '/files');
+            throw Refused::because('intake.too_many', Message::of('app.actions.intake.most-files-once', ['most' => self::MOST]), '/files');
         }
         Quota::allowUpload($person, array_sum(array_map(fn (array $file): int => (int) @filesize($file['path']), $files)));
         $kept = array_map(

@@ -11,6 +11,7 @@ use App\Models\Intake;
 use App\Models\User;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** Says where an intake goes and what happens to questions that are there already. */
 final readonly class PlaceIntake
@@ -28,13 +29,13 @@ final readonly class PlaceIntake
     public function handle(Intake $intake, Fields $place, User $person): void
     {
         if ($intake->state !== 'review') {
-            throw Refused::because('intake.not_in_review', 'Where it goes can be changed in the review only.');
+            throw Refused::because('intake.not_in_review', Message::of('app.actions.intake.where-goes-can-changed'));
         }
         $change = [];
         if ($place->has('bank') && $place->raw('bank') !== null) {
             $bank = Bank::query()->where('slug', $place->string('bank'))->first();
             if ($bank === null || ! $person->canEdit($bank->id)) {
-                throw Refused::because('intake.may_not_write', 'You cannot edit this bank.', '/bank');
+                throw Refused::because('intake.may_not_write', Message::of('app.actions.intake.bank-not-yours'), '/bank');
             }
             $change = ['bank_id' => $bank->id, 'new_bank' => null];
         } elseif ($place->has('new_bank')) {
@@ -42,7 +43,7 @@ final readonly class PlaceIntake
             $change =
                 $name !== ''
                     ? ['bank_id' => null, 'new_bank' => $name]
-                    : throw Refused::because('bank.no_name', 'The bank needs a name.', '/new_bank');
+                    : throw Refused::because('bank.no_name', Message::of('app.actions.intake.bank-needs-name'), '/new_bank');
         }
         if ($place->has('folder')) {
             $steps = array_map(fn (mixed $step): string => is_string($step) ? trim($step) : '', $place->list('folder', 20));

@@ -17,6 +17,7 @@ use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\QuestionMedia;
 
@@ -73,7 +74,7 @@ final readonly class ReadIntake
             ->update(
                 $any
                     ? ['state' => 'review']
-                    : ['state' => 'failed', 'problem' => $problem ?? 'Nothing was found to import.'],
+                    : ['state' => 'failed', 'problem' => $problem ?? Message::of('app.actions.intake.nothing-found-import')],
             );
     }
 
@@ -108,7 +109,7 @@ final readonly class ReadIntake
                     $notices = [
                         Notice::problem(
                             $problem->rule,
-                            "One question was left out: {$problem->getMessage()}",
+                            Message::of('app.actions.intake.one-question-left-out', ['why' => $problem->getMessage()]),
                             $file->name,
                             null,
                             $problem->path,

@@ -11,6 +11,7 @@ use App\Queries\StagedQuestions;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Fields;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Approval;
 use WideQuarry\Question\PlacesChange;
@@ -138,7 +139,7 @@ final readonly class ReviewIntake
         if ($intake->state !== 'review') {
             throw Refused::because(
                 'intake.not_in_review',
-                'This intake is not in review any more, so its questions cannot be changed here.',
+                Message::of('app.actions.intake.intake-review-any-more'),
             );
         }
     }

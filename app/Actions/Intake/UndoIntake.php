@@ -14,6 +14,7 @@ use App\Queries\ChangesSinceImport;
 use App\Queries\IntakeReceipt;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
@@ -39,7 +40,11 @@ final readonly class UndoIntake
         if ($intake->bank_id === null || ! $person->canEdit($intake->bank_id)) {
             throw Refused::because(
                 'intake.may_not_write',
-                $intake->bank_id === null ? 'The bank it was imported into no longer exists.' : 'You cannot edit the bank it was imported into.',
+                Message::of(
+                    $intake->bank_id === null
+                        ? 'app.actions.intake.bank-imported-into-longer'
+                        : 'app.actions.intake.you-cannot-edit-bank-imported',
+                ),
             );
         }
         DB::transaction(function () use ($intake, $person): void {
@@ -51,7 +56,7 @@ final readonly class UndoIntake
                     ->where('state', 'committed')
                     ->update(['state' => 'undoing', 'made' => Json::encode($made)]) === 0
             ) {
-                throw Refused::because('intake.not_committed', 'This intake is not in a bank, so there is nothing to undo.');
+                throw Refused::because('intake.not_committed', Message::of('app.actions.intake.nothing-to-undo'));
             }
         });
     }
@@ -64,7 +69,7 @@ final readonly class UndoIntake
             ->first();
         $bank = Bank::query()->find($intake->bank_id);
         if ($person === null || $bank === null) {
-            $intake->update(['state' => 'review', 'problem' => 'The bank it was imported into no longer exists.']);
+            $intake->update(['state' => 'review', 'problem' => Message::of('app.actions.intake.bank-imported-into-longer')]);
 
             return;
         }
@@ -76,7 +81,7 @@ final readonly class UndoIntake
                 if (! $person->canEdit($bank->id)) {
                     $intake->update([
                         'state' => 'committed',
-                        'problem' => 'You may no longer write in this bank, so undoing the import stopped.',
+                        'problem' => Message::of('app.actions.intake.undo-stopped'),
                     ]);
 
                     return null;

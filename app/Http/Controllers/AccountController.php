@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** One's own account: password and sessions. */
 final class AccountController
@@ -91,7 +92,7 @@ final class AccountController
     public static function prove(User $person, string $password, string $path): void
     {
         if (! Hash::check($password, $person->password)) {
-            throw Refused::because('password.wrong', 'This is not your current password.', $path);
+            throw Refused::because('password.wrong', Message::of('app.http.controllers.your-current-password'), $path);
         }
     }
 

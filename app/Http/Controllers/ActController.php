@@ -21,6 +21,7 @@ use Illuminate\Support\Facades\Gate;
 use WideQuarry\Bulk\BulkChange;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** What is done to many questions at once: looked at beforehand, done, followed, undone. */
 final class ActController
@@ -81,7 +82,7 @@ final class ActController
         [$target, $change, $after] = $this->asked($request, $bank);
         $replacing =
             BulkChange::read($change)->content->replacing() ??
-            throw Refused::because('act.no_words', 'Enter what to find.', '/content/replace');
+            throw Refused::because('act.no_words', Message::of('app.http.controllers.enter-find'), '/content/replace');
 
         return new JsonResponse(Json::encode($preview->places($bank, $target, $replacing, $after, User::asking($request))), json: true);
     }

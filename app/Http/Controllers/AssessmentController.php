@@ -22,6 +22,7 @@ use Illuminate\Support\Str;
 use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 final class AssessmentController
 {
@@ -64,11 +65,11 @@ final class AssessmentController
         $fields = Fields::of(Json::decode($request->getContent()), '', ['title', 'bank', 'questions', 'like']);
         $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
         if ($bank === null || ! Gate::allows('write', $bank)) {
-            throw Refused::because('assessment.bank', 'Choose a bank you can edit for this assessment.', '/bank');
+            throw Refused::because('assessment.bank', Message::of('app.http.controllers.choose-bank-you-can'), '/bank');
         }
         $title = trim($fields->string('title', '', 500));
         if ($title === '') {
-            throw Refused::because('assessment.no_title', 'The assessment needs a name.', '/title');
+            throw Refused::because('assessment.no_title', Message::of('app.http.controllers.assessment-needs-name'), '/title');
         }
         $json = Document::fresh((string) Str::uuid7(), $title);
         $original = null;
@@ -100,13 +101,13 @@ final class AssessmentController
         $content = $fields->raw('content');
         $match = IfMatch::of($request);
         if ($match === null) {
-            return Problems::json(428, 'revision.unnamed', 'Say with If-Match which version this was started from.');
+            return Problems::json(428, 'revision.unnamed', Message::of('app.http.controllers.say-match-version-started'));
         }
         if (! $save->revise($assessment, $content instanceof \stdClass ? $content : new \stdClass(), $match, User::asking($request))) {
             return Problems::json(
                 412,
                 'revision.superseded',
-                'Someone else has changed this assessment since you opened it. You are seeing their version; make your change again.',
+                Message::of('app.http.controllers.someone-else-changed-assessment'),
                 ['current_revision' => $assessment->version],
             );
         }

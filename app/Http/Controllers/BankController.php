@@ -19,6 +19,7 @@ use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Defaults;
 
 final class BankController
@@ -114,7 +115,7 @@ final class BankController
             }
         }
         if (($fresh || isset($about['name'])) && ($about['name'] ?? '') === '') {
-            throw Refused::because('bank.no_name', 'The bank needs a name.', '/name');
+            throw Refused::because('bank.no_name', Message::of('app.http.controllers.bank-needs-name'), '/name');
         }
 
         return $about;

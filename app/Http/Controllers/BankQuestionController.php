@@ -23,6 +23,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Support\Facades\Gate;
+use WideQuarry\Messages\Message;
 
 final class BankQuestionController
 {
@@ -77,7 +78,12 @@ final class BankQuestionController
 
     private static function exists(): JsonResponse
     {
-        return Problems::json(409, 'question.exists', 'A question with this identifier exists already.', ['path' => '/question/id']);
+        return Problems::json(
+            409,
+            'question.exists',
+            Message::of('app.http.controllers.question-identifier-exists-already'),
+            ['path' => '/question/id'],
+        );
     }
 
     #[Operation(

@@ -22,6 +22,7 @@ use WideQuarry\Documents\SpreadsheetCells;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Choice\TrueFalseList;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
@@ -48,7 +49,7 @@ final class ConvertController
         $chosen = $fields->list('chosen', 300);
         foreach ($chosen as $i => $field) {
             if (! is_string($field)) {
-                throw Malformed::wrongType("/chosen/$i", 'the name of a field', $field);
+                throw Malformed::wrongType("/chosen/$i", Message::of('app.http.controllers.name-field'), $field);
             }
         }
 

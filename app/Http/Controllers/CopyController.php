@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** Copies of questions, and of banks. */
 final class CopyController
@@ -68,7 +69,7 @@ final class CopyController
         $person = User::asking($request);
         $name = trim(Fields::of(Json::decode($request->getContent()), '', ['name'])->string('name', '', 200));
         if ($name === '') {
-            throw Refused::because('bank.no_name', 'The bank needs a name.', '/name');
+            throw Refused::because('bank.no_name', Message::of('app.http.controllers.bank-needs-name'), '/name');
         }
         $copy = $make->handle(
             [

@@ -20,6 +20,7 @@ use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** Questions and assessments on their way out. */
 final class DispatchController
@@ -104,7 +105,9 @@ final class DispatchController
     {
         $row = $this->row($request, $dispatch);
         if ($row->sha256 === null && $row->state === 'ready') {
-            throw Refused::because('dispatch.deleted', 'This file was deleted after '.Prune::FILE_DAYS.' days. Export it again.');
+            throw Refused::because('dispatch.deleted', Message::of('app.http.controllers.file-deleted-after-days', [
+                'fileDays' => Prune::FILE_DAYS,
+            ]));
         }
         if ($row->sha256 === null || ! DispatchRights::allow(User::asking($request), (object) Json::decode($row->what))) {
             abort(404);

@@ -22,6 +22,7 @@ use WideQuarry\Assembly\Draw;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Canonical;
 use WideQuarry\Question\Differences;
 use WideQuarry\Question\PartKinds;
@@ -90,7 +91,7 @@ final class EntryController
             return Problems::json(
                 412,
                 'revision.superseded',
-                'Someone else has changed this assessment since you opened it. Your version is still here; compare both and save again.',
+                Message::of('app.http.controllers.someone-else-changed-assessment-since'),
                 ['current_revision' => $assessment->version],
             );
         }

@@ -19,6 +19,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** People, for administrators: invited, disabled, their banks handed over. Administrators read no bank without a share. */
 final class PeopleController
@@ -57,13 +58,13 @@ final class PeopleController
         $email = mb_strtolower(trim($fields->string('email', '', 255)));
         $name = trim($fields->string('name', '', 100));
         if (filter_var($email, FILTER_VALIDATE_EMAIL) === false) {
-            throw Refused::because('person.email', 'Enter a mail address, for example ines@school.example.', '/email');
+            throw Refused::because('person.email', Message::of('app.http.controllers.enter-mail-address-example'), '/email');
         }
         if ($name === '') {
-            throw Refused::because('person.name', 'Enter a name.', '/name');
+            throw Refused::because('person.name', Message::of('app.http.controllers.enter-name'), '/name');
         }
         if (User::query()->where('email', $email)->exists()) {
-            throw Refused::because('person.exists', 'There is already an account with this address.', '/email');
+            throw Refused::because('person.exists', Message::of('app.http.controllers.already-account-address'), '/email');
         }
         $person = DB::transaction(function () use ($fields, $email, $name, $links, $request): User {
             $person = User::query()->create([
@@ -108,7 +109,11 @@ final class PeopleController
         $by = User::asking($request);
         $change = [];
         if ($fields->has('name')) {
-            $change['name'] = trim($fields->string('name', '', 100)) ?: throw Refused::because('person.name', 'Enter a name.', '/name');
+            $change['name'] = trim($fields->string('name', '', 100)) ?: throw Refused::because(
+                'person.name',
+                Message::of('app.http.controllers.enter-name'),
+                '/name',
+            );
         }
         foreach (['administrator' => 'is_administrator', 'disabled' => 'disabled_at'] as $field => $column) {
             if ($fields->has($field)) {
@@ -116,7 +121,7 @@ final class PeopleController
                 if ($person->id === $by->id && ($field === 'disabled') === $isOn) {
                     throw Refused::because(
                         'person.self',
-                        'You cannot do this to your own account; another administrator can.',
+                        Message::of('app.http.controllers.you-cannot-do-your'),
                         "/$field",
                     );
                 }
@@ -144,8 +149,8 @@ final class PeopleController
                 $person,
                 'rights',
                 $change['is_administrator'] === true
-                    ? "$by->name made you an administrator."
-                    : "$by->name removed you as an administrator.",
+                    ? Message::of('app.http.controllers.made-you-administrator', ['name' => $by->name])
+                    : Message::of('app.http.controllers.removed-you-administrator', ['name' => $by->name]),
             );
         }
         if ($fields->bool('invite', false)) {
@@ -168,7 +173,7 @@ final class PeopleController
         $fields = Fields::of(Json::decode($request->getContent()), '', ['to', 'words'])->need('to');
         $to =
             User::query()->whereKey($fields->uuid('to'))->first() ??
-            throw Refused::because('hand_over.to', 'Choose another person who can sign in.', '/to');
+            throw Refused::because('hand_over.to', Message::of('app.http.controllers.choose-another-person-can'), '/to');
 
         return new JsonResponse(['banks' => $hand->handle($person, $to, User::asking($request), $fields->string('words', '', 1000))]);
     }

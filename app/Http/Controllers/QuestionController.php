@@ -21,6 +21,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 final class QuestionController
 {
@@ -99,11 +100,11 @@ final class QuestionController
         $user = User::asking($request);
         $match = IfMatch::of($request);
         if ($match === null) {
-            return Problems::json(428, 'revision.unnamed', 'Say with If-Match which revision this was started from.');
+            return Problems::json(428, 'revision.unnamed', Message::of('app.http.controllers.say-match-revision-started'));
         }
         $content = $request->question();
         if ($content->id !== $question->id) {
-            return Problems::json(422, 'question.other_id', 'The identifier is not that of the question at this address.', [
+            return Problems::json(422, 'question.other_id', Message::of('app.http.controllers.identifier-question-address'), [
                 'path' => '/question/id',
             ]);
         }
@@ -111,7 +112,7 @@ final class QuestionController
             return Problems::json(
                 412,
                 'revision.superseded',
-                'Someone else has saved this question since you opened it. Your version is still here; compare both and save again.',
+                Message::of('app.http.controllers.someone-else-saved-question'),
                 ['current_revision' => $question->revision],
             );
         }

@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** Searches of a bank that were given a name: one's own, and those shared with its readers. */
 final class SavedSearchController
@@ -76,11 +77,13 @@ final class SavedSearchController
         }
         if ($name === '' || QuestionFilter::fromQuery($filter)->isEmpty()) {
             throw $name === ''
-                ? Refused::because('search.no_name', 'It needs a name.', '/name')
-                : Refused::because('search.empty', 'There is no condition to keep: this would list everything.', '/filter');
+                ? Refused::because('search.no_name', Message::of('app.http.controllers.needs-name'), '/name')
+                : Refused::because('search.empty', Message::of('app.http.controllers.condition-keep-would-list'), '/filter');
         }
         if (DB::table('saved_searches')->where('bank_id', $bank->id)->where('user_id', $me->id)->count() >= self::MOST) {
-            return Problems::json(422, 'search.too_many', 'There are '.self::MOST.' of them already. Throw one away first.');
+            return Problems::json(422, 'search.too_many', Message::of('app.http.controllers.them-already-throw-one', [
+                'most' => self::MOST,
+            ]));
         }
         $id = (string) Str::uuid7();
         DB::table('saved_searches')->insert([

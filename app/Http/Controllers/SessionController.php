@@ -16,6 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\Auth;
+use WideQuarry\Messages\Message;
 
 final class SessionController
 {
@@ -27,7 +28,7 @@ final class SessionController
     public function store(SignInRequest $request, SignIn $signIn): JsonResponse
     {
         if (! $request->hasSession()) {
-            return Problems::json(400, 'session.no_origin', 'Signing in starts on our own page. Programs use a personal token instead.');
+            return Problems::json(400, 'session.no_origin', Message::of('app.http.controllers.signing-starts-our-own'));
         }
         $guard = Auth::guard('web');
         assert($guard instanceof StatefulGuard);

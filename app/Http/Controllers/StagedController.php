@@ -23,6 +23,7 @@ use Illuminate\Support\Facades\Gate;
 use WideQuarry\Checks\Completeness;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Canonical;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question as CoreQuestion;
@@ -109,7 +110,7 @@ final class StagedController
             return Problems::json(
                 412,
                 'revision.superseded',
-                'Someone else has changed this question since you opened it. Your version is still here; compare both and save again.',
+                Message::of('app.http.controllers.someone-else-changed-question'),
                 ['current_revision' => $this->row($intake, $staged)->version],
             );
         }

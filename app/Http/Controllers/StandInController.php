@@ -17,6 +17,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use StandIns\ReceivingDesk\Desk;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** The receiving desk of the demo: another system in small, to which a dispatch can be handed. */
 final class StandInController
@@ -37,7 +38,7 @@ final class StandInController
     {
         $given = $request->file('package');
         if (! ($given instanceof UploadedFile) || ! $given->isValid()) {
-            abort(422, 'Hand in a package.');
+            abort(422, Message::of('app.http.controllers.hand-package'));
         }
         $arrival = $this->desk()->receive($given->getPathname(), $given->getClientOriginalName());
 

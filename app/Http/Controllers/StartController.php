@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Canonical;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
@@ -55,10 +56,12 @@ final class StartController
             ->need('question');
         $name = trim($fields->string('name', '', 200));
         if ($name === '') {
-            throw Refused::because('start.no_name', 'It needs a name.', '/name');
+            throw Refused::because('start.no_name', Message::of('app.http.controllers.needs-name'), '/name');
         }
         if ($this->mine($request)->count() >= self::MOST) {
-            return Problems::json(422, 'start.too_many', 'There are '.self::MOST.' of them already. Throw one away first.');
+            return Problems::json(422, 'start.too_many', Message::of('app.http.controllers.them-already-throw-one', [
+                'most' => self::MOST,
+            ]));
         }
         // what is of that one question stays with it: its record, and the text it was called by
         $content = Canonical::of(Question::read($fields->raw('question'), $kinds)->toJson())[0];

@@ -23,6 +23,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Stimulus\Stimulus as CoreStimulus;
 
@@ -60,7 +61,12 @@ final class StimulusController
         [$stimulus, $fields] = $this->read($request, ['stimulus', 'folders', 'note']);
         $there = Stimulus::query()->find($stimulus->id);
         if ($there !== null && Gate::allows('view', $there)) {
-            return Problems::json(409, 'stimulus.exists', 'A stimulus with this identifier exists already.', ['path' => '/stimulus/id']);
+            return Problems::json(
+                409,
+                'stimulus.exists',
+                Message::of('app.http.controllers.stimulus-identifier-exists-already'),
+                ['path' => '/stimulus/id'],
+            );
         }
         $stimulus = $stimulus->called(NewId::from($stimulus->id));
         $made = DB::transaction(function () use ($save, $stimulus, $bank, $request, $fields): bool {
@@ -74,7 +80,12 @@ final class StimulusController
 
         return $made
             ? $this->whole($stimulus->id)->setStatusCode(201)
-            : Problems::json(409, 'stimulus.exists', 'A stimulus with this identifier exists already.', ['path' => '/stimulus/id']);
+            : Problems::json(
+                409,
+                'stimulus.exists',
+                Message::of('app.http.controllers.stimulus-identifier-exists-already'),
+                ['path' => '/stimulus/id'],
+            );
     }
 
     #[Operation('One stimulus, whole; ETag is its revision', response: ['data' => 'WholeStimulus'])]
@@ -95,11 +106,11 @@ final class StimulusController
         Gate::authorize('update', $stimulus);
         $match = IfMatch::of($request);
         if ($match === null) {
-            return Problems::json(428, 'revision.unnamed', 'Say with If-Match which revision this was started from.');
+            return Problems::json(428, 'revision.unnamed', Message::of('app.http.controllers.say-match-revision-started'));
         }
         [$content, $fields] = $this->read($request, ['stimulus', 'note']);
         if ($content->id !== $stimulus->id) {
-            return Problems::json(422, 'stimulus.other_id', 'The identifier is not that of the stimulus at this address.', [
+            return Problems::json(422, 'stimulus.other_id', Message::of('app.http.controllers.identifier-stimulus-address'), [
                 'path' => '/stimulus/id',
             ]);
         }
@@ -107,7 +118,7 @@ final class StimulusController
             return Problems::json(
                 412,
                 'revision.superseded',
-                'Someone else has saved this stimulus since you opened it. Your version is still here; compare both and save again.',
+                Message::of('app.http.controllers.someone-else-saved-stimulus'),
                 ['current_revision' => $stimulus->revision],
             );
         }

@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** Teams, for administrators: banks are shared with a team, so who is in it may read them. */
 final class TeamController
@@ -64,7 +65,7 @@ final class TeamController
         if (DB::table('topics')->where('team_id', $team)->exists()) {
             throw Refused::because(
                 'team.topics',
-                'Banks of this team share its topics. Move them to the banks first, or keep the team without members.',
+                Message::of('app.http.controllers.banks-team-share-topics'),
             );
         }
         DB::table('teams')->where('id', $team)->delete();
@@ -82,17 +83,17 @@ final class TeamController
         $by = User::asking($request);
         $name = trim($fields->string('name', '', 100));
         if (($isNew || $fields->has('name')) && $name === '') {
-            throw Refused::because('team.name', 'Enter a name.', '/name');
+            throw Refused::because('team.name', Message::of('app.http.controllers.enter-name'), '/name');
         }
         if ($name !== '' && DB::table('teams')->where('name', $name)->where('id', '<>', $team)->exists()) {
-            throw Refused::because('team.exists', 'A team of this name exists already.', '/name');
+            throw Refused::because('team.exists', Message::of('app.http.controllers.team-name-exists-already'), '/name');
         }
         $members = [];
         foreach ($fields->list('members', 2000) as $i => $id) {
             $members[] = Fields::asUuid($id, "/members/$i");
         }
         if (DB::table('users')->whereIn('id', $members)->count() < count(array_unique($members))) {
-            throw Refused::because('team.gone', 'One of these people no longer has an account. Load the list again.', '/members');
+            throw Refused::because('team.gone', Message::of('app.http.controllers.one-these-people-longer'), '/members');
         }
         DB::transaction(function () use ($team, $isNew, $name, $fields, $members, $by): void {
             if ($isNew) {
@@ -115,9 +116,12 @@ final class TeamController
                 Notify::tell(
                     $person,
                     'team',
-                    in_array($person->id, $members, true)
-                        ? "$by->name added you to the team “{$called}”."
-                        : "$by->name removed you from the team “{$called}”.",
+                    Message::of(
+                        in_array($person->id, $members, true)
+                            ? 'app.http.controllers.added-to-team'
+                            : 'app.http.controllers.removed-from-team',
+                        ['by' => $by->name, 'team' => is_string($called) ? $called : ''],
+                    ),
                     '',
                     '/banks',
                 );

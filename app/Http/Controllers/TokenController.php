@@ -13,6 +13,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** Personal tokens for programs: what they may do, and until when. They never reach accounts, people or settings. */
 final class TokenController
@@ -50,11 +51,13 @@ final class TokenController
         $abilities = array_values(array_intersect(['read', 'write'], $fields->list('abilities', 2)));
         if ($name === '' || $abilities === []) {
             throw $name === ''
-                ? Refused::because('token.name', 'Enter a name, so that you know later what it is for.', '/name')
-                : Refused::because('token.abilities', 'Choose what it may do: read, write or both.', '/abilities');
+                ? Refused::because('token.name', Message::of('app.http.controllers.enter-name-you-know'), '/name')
+                : Refused::because('token.abilities', Message::of('app.http.controllers.choose-may-do-read'), '/abilities');
         }
         if ($person->tokens()->count() >= self::MOST) {
-            throw Refused::because('token.too_many', 'You have '.self::MOST.' tokens. Delete one first.');
+            throw Refused::because('token.too_many', Message::of('app.http.controllers.you-tokens-delete-one', [
+                'most' => self::MOST,
+            ]));
         }
         $token = $person->createToken($name, $abilities, now()->addDays($fields->int('days', 30, 1, self::LONGEST_DAYS)));
         SecurityLog::write('token_created', $person, ['name' => $name, 'abilities' => $abilities]);

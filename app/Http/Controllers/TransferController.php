@@ -14,6 +14,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 
 /** What came in and went out, and the receipts of it. */
 final class TransferController
@@ -110,6 +111,6 @@ final class TransferController
         return preg_match('/^\d{4}-\d\d-\d\d[T ]\d\d:\d\d:\d\d(\.\d{1,6})?([+-]\d\d(:?\d\d)?|Z)?$/D', $before) === 1 &&
             strtotime($before) !== false
             ? $before
-            : throw Malformed::outOfRange('/before', 'a time such as 2026-11-28T09:30:00Z', $before);
+            : throw Malformed::outOfRange('/before', Message::of('app.http.controllers.time-such-2026-11'), $before);
     }
 }

@@ -14,6 +14,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /** What a person has picked to do something with: it survives paging, searching and changing banks. */
 final class TrayController
@@ -78,7 +79,7 @@ final class TrayController
             if (DB::table('trays')->where('user_id', $user->id)->count() > self::MOST) {
                 throw Refused::because(
                     'tray.full',
-                    'The tray holds at most '.self::MOST.' questions. Do something with those in it first.',
+                    Message::of('app.http.controllers.tray-full', ['most' => self::MOST]),
                 );
             }
         });

@@ -11,6 +11,7 @@ use App\Queries\FailedWork;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use WideQuarry\Messages\Message;
 
 /** Work in the background that failed, with a way to try again. */
 final class WorkController
@@ -36,7 +37,7 @@ final class WorkController
             abort(404);
         }
         if (! FailedWork::again($kind, $id)) {
-            throw Refused::because('work.not_failed', 'This has not failed, or somebody has started it again already.');
+            throw Refused::because('work.not_failed', Message::of('app.http.controllers.failed-somebody-started-again'));
         }
 
         return new Response('', 204);

@@ -19,22 +19,13 @@ use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Symfony\Component\HttpKernel\Exception\ServiceUnavailableHttpException;
 use WideQuarry\CommandLine\Problem;
 use WideQuarry\CoreException;
+use WideQuarry\Messages\Message;
 
 /** Errors as application/problem+json (RFC 9457), each with a sentence. */
 final class Problems
 {
-    private const SENTENCES = [
-        401 => 'You are signed out. Sign in again; what you typed is still here.',
-        403 => 'You may not do this here.',
-        404 => 'There is nothing here, or it is not yours to see.',
-        405 => 'This cannot be done at this address.',
-        413 => 'This is larger than can be taken in.',
-        419 => 'This page has been open too long. Reload it; what you typed is saved.',
-        429 => 'That was too often. Wait a minute and try again.',
-        503 => 'The application is being worked on. Try again in a minute.',
-    ];
-
-    private const NO_DATABASE = 'The database cannot be reached. Your work is saved; try again in a minute.';
+    /** Statuses with a sentence of their own. */
+    private const SAID = [401, 403, 404, 405, 413, 419, 429, 503];
 
     /** SQLSTATE of a connection that was not made, was lost, or is refused while the server starts or stops; 7 is libpq's own. */
     private const UNREACHABLE = ['7', '08000', '08001', '08003', '08004', '08006', '57P01', '57P02', '57P03'];
@@ -47,7 +38,7 @@ final class Problems
         $exceptions->map(
             QueryException::class,
             fn (QueryException $problem): \Throwable => in_array((string) $problem->getCode(), self::UNREACHABLE, true)
-                ? new ServiceUnavailableHttpException(60, self::NO_DATABASE, $problem)
+                ? new ServiceUnavailableHttpException(60, Message::of('app.http.errors.no-database'), $problem)
                 : $problem,
         );
         $exceptions->dontReport([CoreException::class, Refused::class]);
@@ -63,7 +54,7 @@ final class Problems
         return new JsonResponse(
             [
                 'type' => "urn:wide-quarry:problem:$rule",
-                'title' => $status >= 500 ? 'Something went wrong here' : 'This cannot be done as it stands',
+                'title' => Message::of($status >= 500 ? 'app.http.errors.went-wrong' : 'app.http.errors.cannot-be-done'),
                 'status' => $status,
                 'detail' => $detail,
                 'path' => null,
@@ -99,31 +90,31 @@ final class Problems
             $state === '23505' => self::json(
                 409,
                 'conflict',
-                'Someone else did the same at the same moment. Check the current state, then try again.',
+                Message::of('app.http.errors.someone-else-did-same'),
             ),
             in_array($state, ['40001', '40P01', '55P03'], true) => self::json(
                 409,
                 'conflict',
-                'Someone else is changing the same thing. Try again in a moment.',
+                Message::of('app.http.errors.someone-else-changing-same'),
                 [],
                 ['Retry-After' => '1'],
             ),
             $state === '57014' => self::json(
                 503,
                 'too_long',
-                'This took too long and was stopped. Nothing was changed. Narrow it down, then try again.',
+                Message::of('app.http.errors.took-too-long-stopped'),
             ),
             $state === '53100' => self::json(
                 507,
                 'storage.full',
-                'The server\'s disk is full. Nothing was stored; what you typed is still here. Tell whoever runs the server.',
+                Message::of('app.http.errors.server-s-disk-full'),
             ),
             str_starts_with($state, '22') => self::json(
                 422,
                 'value',
-                'One of the values sent is outside what can be stored or compared.',
+                Message::of('app.http.errors.one-values-sent-outside'),
             ),
-            $state === '23503' => self::json(409, 'conflict', 'Something this refers to no longer exists. Load it again.'),
+            $state === '23503' => self::json(409, 'conflict', Message::of('app.http.errors.something-refers-longer-exists')),
             default => null,
         };
     }
@@ -162,11 +153,11 @@ final class Problems
             return self::json(
                 503,
                 'too_long',
-                'This took too long and was stopped. Nothing was changed. Make it smaller, then try again.',
+                Message::of('app.http.errors.took-too-long-stopped-nothing'),
             );
         }
         if ($problem instanceof FatalError && str_contains($problem->getMessage(), 'Allowed memory size')) {
-            return self::json(413, 'too_large', 'This is too large to work on at once. Make it smaller, then try again.');
+            return self::json(413, 'too_large', Message::of('app.http.errors.too-large-work-once'));
         }
         if ($problem instanceof ServiceUnavailableHttpException && $problem->getMessage() !== '') {
             return self::json(503, '503', $problem->getMessage());
@@ -180,8 +171,11 @@ final class Problems
         return self::json(
             $status,
             (string) $status,
-            self::SENTENCES[$status] ??
-                ($status >= 500 ? 'Something went wrong here. It was written down; nothing of yours is lost.' : 'This cannot be done.'),
+            Message::of(match (true) {
+                in_array($status, self::SAID, true) => "app.http.errors.status-$status",
+                $status >= 500 => 'app.http.errors.something-went-wrong-written',
+                default => 'app.http.errors.cannot-done',
+            }),
             [],
             array_map(strval(...), $headers),
         );

@@ -9,6 +9,7 @@ use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
+use WideQuarry\Messages\Message;
 
 /** For administrators only, with a second factor outside the demo; everybody else is told nothing of it. */
 final class Administrator
@@ -21,7 +22,7 @@ final class Administrator
             abort(403);
         }
         if (app()->environment('production') === true && ! $person->second_factor_on) {
-            return Problems::json(403, 'second_factor.needed', 'Administrators need a second factor. Turn it on in your account first.');
+            return Problems::json(403, 'second_factor.needed', Message::of('app.http.middleware.administrators-need-second-factor'));
         }
 
         return $next($request);

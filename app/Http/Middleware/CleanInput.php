@@ -9,6 +9,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 use WideQuarry\Json\Unstorable;
+use WideQuarry\Messages\Message;
 
 /**
  * What can never be stored is taken out at the door. Of a body it is removed, and the answer says how many characters that were
@@ -22,7 +23,7 @@ final class CleanInput
     public function handle(Request $request, Closure $next): Response
     {
         if (! self::isText(rawurldecode($request->path()))) {
-            return Problems::json(404, '404', 'There is nothing here.');
+            return Problems::json(404, '404', Message::of('app.http.middleware.nothing'));
         }
         [$json, $removed] = $request->isJson() ? Unstorable::remove($request->getContent()) : ['', 0];
         if ($removed > 0) {

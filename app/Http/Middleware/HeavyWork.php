@@ -9,6 +9,7 @@ use App\Models\User;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
+use WideQuarry\Messages\Message;
 
 /**
  * Trying, scoring, converting and printing take as much time as somebody makes their question take. They run in a PHP pool of their own
@@ -30,7 +31,7 @@ final class HeavyWork
             return Problems::json(
                 429,
                 'try.busy',
-                'Two of your requests are still being worked on. Wait a moment, then try again.',
+                Message::of('app.http.middleware.two-your-requests-still'),
                 [],
                 ['Retry-After' => '1'],
             );

@@ -10,6 +10,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\Response;
+use WideQuarry\Messages\Message;
 
 /**
  * A request that creates may carry an Idempotency-Key: sent twice, it is done once and answered the same. What it creates and the answer
@@ -31,7 +32,9 @@ final class Idempotent
             return $next($request);
         }
         if (strlen($key) > self::LONGEST || ! mb_check_encoding($key, 'UTF-8')) {
-            return Problems::json(400, 'idempotency.key', 'An Idempotency-Key is text of at most '.self::LONGEST.' bytes.');
+            return Problems::json(400, 'idempotency.key', Message::of('app.http.middleware.idempotency-key-text-most', [
+                'longest' => self::LONGEST,
+            ]));
         }
         $where = ['user_id' => $user->id, 'key' => $key];
         $fingerprint = hash('sha256', $request->method().$request->path().$request->getContent());
@@ -80,12 +83,12 @@ final class Idempotent
             $kept?->fingerprint !== $fingerprint => Problems::json(
                 422,
                 'idempotency.other_request',
-                'This key was used for another request.',
+                Message::of('app.http.middleware.key-used-another-request'),
             ),
             $kept->status === null => Problems::json(
                 409,
                 'idempotency.under_way',
-                'The same request is still being worked on.',
+                Message::of('app.http.middleware.same-request-still-being'),
                 [],
                 ['Retry-After' => '5'],
             ),

@@ -12,6 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Laravel\Sanctum\PersonalAccessToken;
 use Symfony\Component\HttpFoundation\Response;
+use WideQuarry\Messages\Message;
 
 /**
  * Whether whoever is signed in still may be: accounts are disabled, sessions ended from elsewhere, and none lasts for ever however
@@ -38,7 +39,7 @@ final class LiveSession
                 $request->session()->invalidate();
             }
 
-            return Problems::json(401, '401', 'You are signed out. Sign in again; what you typed is still here.');
+            return Problems::json(401, '401', Message::of('app.http.middleware.you-signed-out-sign'));
         }
 
         return $next($request);
@@ -72,9 +73,11 @@ final class LiveSession
         $isPrivate = $request->is('api/v1/me/*', 'api/v1/admin/*', 'api/v1/session');
 
         return match (true) {
-            $person->disabled_at !== null => Problems::json(401, '401', 'This account is disabled.'),
-            $isPrivate => Problems::json(403, 'token.private', 'A token cannot do this. Sign in yourself.'),
-            ! $token->can($needs) => Problems::json(403, 'token.ability', "This token may not $needs. Create one that may."),
+            $person->disabled_at !== null => Problems::json(401, '401', Message::of('app.http.middleware.account-disabled')),
+            $isPrivate => Problems::json(403, 'token.private', Message::of('app.http.middleware.token-cannot-do-sign')),
+            ! $token->can($needs) => Problems::json(403, 'token.ability', Message::of('app.http.middleware.token-may-create-one', [
+                'needs' => $needs,
+            ])),
             default => null,
         };
     }

@@ -9,6 +9,7 @@ use App\Models\Bank;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Gate;
+use WideQuarry\Messages\Message;
 
 /** Files of a form, or a text that was pasted. */
 final class GiveRequest extends FormRequest
@@ -33,9 +34,9 @@ final class GiveRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'files.*.file' => 'This file did not arrive whole. It may be larger than 300 MB; give it again, or in pieces.',
-            'files.*.uploaded' => 'This file did not arrive whole. It may be larger than 300 MB; give it again, or in pieces.',
-            'text.max' => 'That is more text than can be pasted at once. Give it as a file.',
+            'files.*.file' => Message::of('app.http.requests.file-did-arrive-whole'),
+            'files.*.uploaded' => Message::of('app.http.requests.file-did-arrive-whole'),
+            'text.max' => Message::of('app.http.requests.more-text-can-pasted'),
         ];
     }
 
@@ -54,7 +55,7 @@ final class GiveRequest extends FormRequest
             if (@file_put_contents($path, $text) !== strlen($text)) {
                 throw Refused::because(
                     'storage.full',
-                    'The server could not store this text; its disk may be full. It is still here: try again in a while.',
+                    Message::of('app.http.requests.server-could-store-text'),
                     '/text',
                 );
             }
@@ -77,6 +78,6 @@ final class GiveRequest extends FormRequest
 
         return $bank !== null && Gate::allows('write', $bank)
             ? $bank
-            : throw Refused::because('intake.may_not_write', 'You cannot edit this bank.', '/bank');
+            : throw Refused::because('intake.may_not_write', Message::of('app.http.requests.you-cannot-edit-bank'), '/bank');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
+use WideQuarry\Messages\Message;
 
 final class SignInRequest extends FormRequest
 {
@@ -26,6 +27,9 @@ final class SignInRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['email.required' => 'Type your address.', 'password.required' => 'Type your password.'];
+        return [
+            'email.required' => Message::of('app.http.requests.type-your-address'),
+            'password.required' => Message::of('app.http.requests.type-your-password'),
+        ];
     }
 }

@@ -6,6 +6,7 @@ namespace WideQuarry\Answer;
 
 use Brick\Math\BigRational;
 use WideQuarry\Json\Fields;
+use WideQuarry\Messages\Message;
 use WideQuarry\Variables\Roll;
 use WideQuarry\Variables\Value;
 use WideQuarry\Variables\ValueFormat;
@@ -93,9 +94,9 @@ final readonly class NumberMatcher
         if ($this->answer === 'range') {
             $without = match ($this->ends) {
                 'both' => '',
-                'from' => ', without the end',
-                'to' => ', without the beginning',
-                default => ', without the ends',
+                'from' => Message::of('answer.without-end'),
+                'to' => Message::of('answer.without-beginning'),
+                default => Message::of('answer.without-ends'),
             };
 
             return trim(
@@ -105,7 +106,7 @@ final readonly class NumberMatcher
         }
 
         return $this->answer === 'otherwise'
-            ? 'any other number'
+            ? Message::of('answer.any-other-number')
             : implode(' / ', array_map($write, $this->values)).($this->tolerance?->inWords($roll, $language) ?? '');
     }
 

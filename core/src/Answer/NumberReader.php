@@ -6,6 +6,7 @@ namespace WideQuarry\Answer;
 
 use Brick\Math\BigRational;
 use WideQuarry\Content\Unicode;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Numbers\NumberSymbols;
 
@@ -58,13 +59,13 @@ final readonly class NumberReader
     {
         $text = trim($this->plain($typed));
         if (mb_strlen($text) > self::LONGEST) {
-            return NumberReading::refused('number.too_long', 'This is too long to be one number.');
+            return NumberReading::refused('number.too_long', Message::of('answer.too-long-one-number'));
         }
         $sign = str_starts_with($text, '-') ? -1 : 1;
         $body = ltrim((string) preg_replace('/^[+-]/', '', $text));
 
         return match (true) {
-            $body === '' => NumberReading::refused('number.not_a_number', "\"$typed\" is not a number."),
+            $body === '' => NumberReading::refused('number.not_a_number', Message::of('answer.number', ['typed' => $typed])),
             preg_match('/^(.+?)\s*(%|‰)$/u', $body, $m) === 1 => $this->share($m[1], $m[2], $sign, $typed),
             str_contains($body, '/') => $this->fraction($body, $sign, $typed),
             preg_match('/^(.+?)\s*(?:[eE]|[×·*x]\s*10\s*\^?\s*)\s*\(?([+-]?\d{1,4})\)?$/u', $body, $m) === 1 => $this->scientific(
@@ -94,7 +95,7 @@ final readonly class NumberReader
     {
         $number = $this->allows('percent')
             ? $this->digits($body, $typed)
-            : NumberReading::refused('number.notation', 'A percentage is not asked for here.');
+            : NumberReading::refused('number.notation', Message::of('answer.percentage-asked'));
 
         if ($number->value === null) {
             return $number;
@@ -111,17 +112,17 @@ final readonly class NumberReader
     private function fraction(string $body, int $sign, string $typed): NumberReading
     {
         if (preg_match('~^(?:(\d{1,40})\s+)?(\d{1,40})\s*/\s*(\d{1,40})$~', $body, $m) !== 1) {
-            return NumberReading::refused('number.not_a_number', "\"$typed\" is not a number.");
+            return NumberReading::refused('number.not_a_number', Message::of('answer.number', ['typed' => $typed]));
         }
         $mixed = $m[1] !== '';
         if (! $this->allows($mixed ? 'mixed' : 'fraction')) {
             return NumberReading::refused(
                 'number.notation',
-                $mixed ? 'A mixed number is not asked for here.' : 'A fraction is not asked for here.',
+                $mixed ? Message::of('answer.mixed-number-asked') : Message::of('answer.fraction-asked'),
             );
         }
         if (trim($m[3], '0') === '') {
-            return NumberReading::refused('number.division_by_zero', 'A fraction cannot have 0 below the line.');
+            return NumberReading::refused('number.division_by_zero', Message::of('answer.fraction-cannot-0-below'));
         }
         $value = BigRational::of($m[2])
             ->dividedBy($m[3])
@@ -135,10 +136,10 @@ final readonly class NumberReader
     private function scientific(string $body, string $exponent, int $sign, string $typed): NumberReading
     {
         if (! $this->allows('scientific')) {
-            return NumberReading::refused('number.notation', 'A power of ten is not asked for here.');
+            return NumberReading::refused('number.notation', Message::of('answer.power-ten-asked'));
         }
         if (abs((int) $exponent) > 400) {
-            return NumberReading::refused('number.too_large', 'The power of ten is beyond 400.');
+            return NumberReading::refused('number.too_large', Message::of('answer.power-ten-beyond-400'));
         }
         $number = $this->digits($body, $typed);
         if ($number->value === null) {
@@ -166,7 +167,7 @@ final readonly class NumberReader
     private function digits(string $body, string $typed): NumberReading
     {
         if (preg_match("/^[\d.,' ’\u{202F}\u{2009}\u{A0}]+$/u", $body) !== 1 || preg_match('/\d/', $body) !== 1) {
-            return NumberReading::refused('number.not_a_number', "\"$typed\" is not a number.");
+            return NumberReading::refused('number.not_a_number', Message::of('answer.number', ['typed' => $typed]));
         }
         $body = strtr($body, ['’' => "'", "\u{202F}" => ' ', "\u{2009}" => ' ', "\u{A0}" => ' ']);
         $sign = $this->decimalSign($body);
@@ -180,7 +181,7 @@ final readonly class NumberReader
             };
         }
         if ($sign === null) {
-            return NumberReading::refused('number.ambiguous', "\"$typed\" could be two numbers: write it without a thousands mark.");
+            return NumberReading::refused('number.ambiguous', Message::of('answer.could-two-numbers-write', ['typed' => $typed]));
         }
 
         return $this->parsed($body, $sign, $typed);
@@ -198,13 +199,13 @@ final readonly class NumberReader
             ($grouped && preg_match("/^\d{1,3}(([., '])\d{3})(\\2\d{3})*$/", $whole) !== 1) ||
             ($part !== null && preg_match('/^\d*$/', $part) !== 1)
         ) {
-            return NumberReading::refused('number.separators', "\"$typed\" is not a number: its thousands marks do not stand in threes.");
+            return NumberReading::refused('number.separators', Message::of('answer.number-thousands-marks-do', ['typed' => $typed]));
         }
         if ($grouped && ! $this->allows('separators')) {
-            return NumberReading::refused('number.notation', 'Thousands marks are not asked for here.');
+            return NumberReading::refused('number.notation', Message::of('answer.thousands-marks-asked'));
         }
         if ($part !== null && ! $this->allows('decimal')) {
-            return NumberReading::refused('number.notation', 'A whole number or a fraction is asked for here.');
+            return NumberReading::refused('number.notation', Message::of('answer.whole-number-fraction-asked'));
         }
         $digits = ((string) preg_replace('/\D/', '', $whole)).($part ?? '');
         $value = Exact::of(((string) preg_replace('/\D/', '', $whole) ?: '0').($part === null || $part === '' ? '' : ".$part"));

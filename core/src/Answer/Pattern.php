@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Answer;
 
+use WideQuarry\Messages\Message;
+
 /**
  * A shape of answer: a regular expression with no back doors. The step limit stands in the pattern itself and the
  * just-in-time compiler is off, so that it counts the same everywhere.
@@ -27,16 +29,18 @@ final readonly class Pattern
     {
         $unescaped = (string) preg_replace('/\\\\\\\\/', '', $pattern);
         $problem = match (true) {
-            $pattern === '' => 'The shape is empty.',
-            mb_strlen($pattern) > self::LONGEST_PATTERN => 'The shape is longer than '.self::LONGEST_PATTERN.' characters.',
-            preg_match(self::REFUSED, $unescaped) === 1 => 'Callouts, recursion, \\C and verbs in brackets cannot be used in a shape.',
+            $pattern === '' => Message::of('answer.shape-empty'),
+            mb_strlen($pattern) > self::LONGEST_PATTERN => Message::of('answer.shape-longer-characters', [
+                'most' => self::LONGEST_PATTERN,
+            ]),
+            preg_match(self::REFUSED, $unescaped) === 1 => Message::of('answer.callouts-recursion-c-verbs'),
             default => null,
         };
         $body = $anchored ? "^(?:$pattern)$" : $pattern;
         $regex =
             '/(*LIMIT_MATCH='.self::STEPS.')(*LIMIT_DEPTH=2000)(*NO_JIT)'.self::delimited($body).'/uD'.($ignoreCase ? 'i' : '');
         if ($problem === null && self::quietly($regex, '') === false && preg_last_error() === PREG_INTERNAL_ERROR) {
-            $problem = 'The shape is not a regular expression that can be read.';
+            $problem = Message::of('answer.shape-regular-expression-can');
         }
 
         return new self($regex, $problem);

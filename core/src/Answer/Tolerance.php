@@ -6,6 +6,7 @@ namespace WideQuarry\Answer;
 
 use Brick\Math\BigRational;
 use WideQuarry\Json\Fields;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Variables\Roll;
 use WideQuarry\Variables\Value;
@@ -51,8 +52,8 @@ final readonly class Tolerance
         return match ($this->kind) {
             ToleranceKind::Absolute => ' ± '.$width(),
             ToleranceKind::Percent => ' ± '.$width().' %',
-            ToleranceKind::Places => ' to '.($this->digits === 1 ? '1 decimal' : "$this->digits decimals"),
-            ToleranceKind::Figures => ' to '.($this->digits === 1 ? '1 figure' : "$this->digits figures"),
+            ToleranceKind::Places => Message::of('answer.to-decimals', ['digits' => $this->digits]),
+            ToleranceKind::Figures => Message::of('answer.to-figures', ['digits' => $this->digits]),
         };
     }
 

@@ -6,6 +6,7 @@ namespace WideQuarry\Assembly;
 
 use Brick\Math\BigRational;
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 
 /** What is wrong with a draw: its pool is too small, its questions are worth different points, or are asked elsewhere too. */
 final class DrawCheck
@@ -23,21 +24,24 @@ final class DrawCheck
             $findings[] = Finding::warning(
                 'draw.small',
                 "/$draw->id",
-                'The pool has '.self::questions(count($pool)).', fewer than the '.$draw->count.' to be drawn.',
+                Message::of('assembly.pool-fewer-drawn', ['questions' => self::questions(count($pool)), 'count' => $draw->count]),
             );
         }
         if ($missing > 0) {
             $findings[] = Finding::warning(
                 'draw.gone',
                 "/$draw->id",
-                ucfirst(self::questions($missing)).' of the pool '.($missing === 1 ? 'is' : 'are').' no longer available.',
+                Message::of('assembly.pool-longer-available', [
+                    'questions' => ucfirst(self::questions($missing)),
+                    'missing' => $missing,
+                ]),
             );
         }
         if (count(array_unique(array_map(fn (BigRational $points): string => (string) $draw->points($points), $pool))) > 1) {
             $findings[] = Finding::warning(
                 'draw.unequal',
                 "/$draw->id",
-                'Its questions are worth different points, so the total depends on which are drawn. Give all of them the same.',
+                Message::of('assembly.questions-worth-different-points'),
             );
         }
         $elsewhere = array_map(fn (Pick $pick): string => $pick->question, $assessment->picks());
@@ -49,10 +53,10 @@ final class DrawCheck
             $findings[] = Finding::warning(
                 'draw.overlap',
                 "/$draw->id",
-                ucfirst(self::questions($twice)).
-                    ' of the pool '.
-                    ($twice === 1 ? 'is' : 'are').
-                    ' asked elsewhere in this assessment too, and could come twice.',
+                Message::of('assembly.pool-asked-elsewhere-assessment', [
+                    'questions' => ucfirst(self::questions($twice)),
+                    'twice' => $twice,
+                ]),
             );
         }
 
@@ -61,6 +65,6 @@ final class DrawCheck
 
     private static function questions(int $n): string
     {
-        return $n === 1 ? 'one question' : "$n questions";
+        return $n === 1 ? Message::of('assembly.one-question') : "$n questions";
     }
 }

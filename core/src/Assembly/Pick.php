@@ -7,6 +7,7 @@ namespace WideQuarry\Assembly;
 use Brick\Math\BigRational;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
@@ -78,13 +79,13 @@ final readonly class Pick
                 ? []
                 : ($json instanceof \stdClass
                     ? get_object_vars($json)
-                    : throw Malformed::wrongType($path, 'an object', $json)) as $id => $revision
+                    : throw Malformed::wrongType($path, Message::of('assembly.object'), $json)) as $id => $revision
         ) {
             $id = Fields::asUuid((string) $id, "$path/$id");
             $pins[$id] =
                 is_int($revision) && $revision > 0
                     ? $revision
-                    : throw Malformed::outOfRange("$path/$id", 'the number of a revision', $revision);
+                    : throw Malformed::outOfRange("$path/$id", Message::of('assembly.number-revision'), $revision);
         }
 
         return $pins;

@@ -7,6 +7,7 @@ namespace WideQuarry\Bulk;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Approval;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\PlacesChange;
@@ -110,10 +111,12 @@ final readonly class BulkChange
                 ? Approval::refusal($now->facts->isComplete, $now->facts->specimensFailing)
                 : null;
         $why = match (true) {
-            ! $now->isHome && ! $this->home && ! $onlyPlaces => 'It belongs to another bank; change it there.',
-            ! $now->isHome && $this->home && ! $now->facts->mayWriteHome => 'You cannot edit the bank it belongs to, so it stays there.',
-            $this->bin === true && $now->facts->uses === 1 => 'An assessment uses it. Remove it there first.',
-            $this->bin === true && $now->facts->uses > 1 => "{$now->facts->uses} assessments use it. Remove it there first.",
+            ! $now->isHome && ! $this->home && ! $onlyPlaces => Message::of('bulk.belongs-another-bank-change'),
+            ! $now->isHome && $this->home && ! $now->facts->mayWriteHome => Message::of('bulk.you-cannot-edit-bank'),
+            $this->bin === true && $now->facts->uses === 1 => Message::of('bulk.assessment-uses-remove-first'),
+            $this->bin === true && $now->facts->uses > 1 => Message::of('bulk.assessments-use-remove-first', [
+                'uses' => $now->facts->uses,
+            ]),
             default => $approval,
         };
         if ($why !== null) {

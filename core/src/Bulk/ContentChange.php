@@ -7,6 +7,7 @@ namespace WideQuarry\Bulk;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Defaults;
 use WideQuarry\Question\PartKinds;
@@ -96,11 +97,11 @@ final readonly class ContentChange
         $given = $this->fields->decimal('points', '1000');
         $total = Exact::read($given) ?? Exact::zero();
         if (($content->parts ?? []) === []) {
-            throw new QuestionSkipped('It is a text page: nothing in it earns points.');
+            throw new QuestionSkipped(Message::of('bulk.text-page-nothing-earns'));
         }
 
         return PointsChange::to($content, $total) ??
-            throw new QuestionSkipped("Its parts cannot share $given points as they shared what they had.");
+            throw new QuestionSkipped(Message::of('bulk.parts-cannot-share-points', ['given' => $given]));
     }
 
     /** Only where the kind of part knows an order that may be drawn. */

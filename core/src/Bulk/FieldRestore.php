@@ -9,8 +9,6 @@ use WideQuarry\Json\Json;
 /** How one question stood before an act, put back field by field, as far as nobody has changed it since. */
 final readonly class FieldRestore
 {
-    public const SOME_STAYS = 'Some of it was changed again since, and that stays.';
-
     /**
      * @param  array<mixed>  $fields  name → what was, of those that are still as the act left them; a revision as its content, a home as
      *     who moves it understands it

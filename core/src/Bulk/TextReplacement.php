@@ -6,6 +6,7 @@ namespace WideQuarry\Bulk;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Replacement;
 
 /**
@@ -35,7 +36,7 @@ final readonly class TextReplacement
         $fields = Fields::of($json, $path, ['find', 'with', 'case', 'whole', 'skip'])->need('find');
         $find = $fields->string('find', '', 500);
         if (trim($find) === '') {
-            throw Malformed::outOfRange("$path/find", 'something to find', $find);
+            throw Malformed::outOfRange("$path/find", Message::of('bulk.something-find'), $find);
         }
         $skip = [];
         foreach ($fields->list('skip', 10_000) as $i => $one) {

@@ -7,6 +7,7 @@ namespace WideQuarry\Checks;
 use WideQuarry\Content\Anchors;
 use WideQuarry\Content\RichText;
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Hint;
 use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
@@ -68,7 +69,10 @@ final class Completeness
                     $findings[] = Finding::blocking(
                         'specimen.failed',
                         $specimen->path,
-                        "A specimen must score $specimen->score but scores ".\WideQuarry\Numbers\Exact::number($result->score).'.',
+                        Message::of('checks.specimen-must-score-scores', [
+                            'score' => $specimen->score,
+                            'score2' => \WideQuarry\Numbers\Exact::number($result->score),
+                        ]),
                         [
                             'specimen' => $specimen->id,
                             'note' => $specimen->note,
@@ -80,7 +84,7 @@ final class Completeness
                 $findings[] = Finding::blocking(
                     'specimen.failed',
                     $specimen->path,
-                    'A specimen cannot be scored: '.$problem->getMessage(),
+                    Message::of('checks.specimen-cannot-scored', ['why' => $problem->getMessage()]),
                     ['specimen' => $specimen->id],
                 );
             }
@@ -112,7 +116,7 @@ final class Completeness
                 Finding::blocking(
                     'part.kind_unavailable',
                     "$part->path/kind",
-                    "Parts of the kind \"$part->kindName\" cannot be shown or scored yet.",
+                    Message::of('checks.parts-kind-cannot-shown', ['kind' => $part->kindName]),
                 ),
             ];
         }
@@ -165,8 +169,8 @@ final class Completeness
                     $times === 0 ? 'anchor.missing' : 'anchor.repeated',
                     '/body',
                     $times === 0
-                        ? "The part \"$part->id\" has no place in the text."
-                        : "The part \"$part->id\" stands in the text $times times.",
+                        ? Message::of('checks.part-place-text', ['id' => $part->id])
+                        : Message::of('checks.part-stands-text-times', ['id' => $part->id, 'times' => $times]),
                     ['part' => $part->id],
                 );
             }
@@ -177,11 +181,13 @@ final class Completeness
                 $findings[] = Finding::blocking(
                     'anchor.unknown',
                     '/body',
-                    "The text has a place for a part \"$id\" that does not exist.",
+                    Message::of('checks.text-place-part-does', ['id' => $id]),
                     ['part' => $id],
                 );
             } elseif ($inline && $part->kind?->isInline() === false) {
-                $findings[] = Finding::blocking('anchor.inline', '/body', "The part \"$id\" cannot stand inside a line.", [
+                $findings[] = Finding::blocking('anchor.inline', '/body', Message::of('checks.part-cannot-stand-inside', [
+                    'id' => $id,
+                ]), [
                     'part' => $id,
                 ]);
             }
@@ -191,7 +197,7 @@ final class Completeness
                 $findings[] = Finding::blocking(
                     'gap.unknown',
                     '/body',
-                    "A gap of the text waits for the tiles of a part \"$of\" that is not there.",
+                    Message::of('checks.gap-text-waits-tiles', ['of' => $of]),
                     ['gap' => $gap, 'part' => $of],
                 );
             }
@@ -201,12 +207,12 @@ final class Completeness
             $findings[] = Finding::blocking(
                 'value.unknown',
                 '/body',
-                "The text shows a value \"$name\", but there is no such variable.",
+                Message::of('checks.text-shows-value-such', ['name' => $name]),
                 ['name' => $name],
             );
         }
         if (trim($text->plain()) === '') {
-            $findings[] = Finding::blocking('body.empty', '/body', 'The question is empty.');
+            $findings[] = Finding::blocking('body.empty', '/body', Message::of('checks.question-empty'));
         }
 
         return $findings;
@@ -231,18 +237,16 @@ final class Completeness
                     $findings[] = Finding::blocking(
                         'once.part',
                         "/scoring/once/$i",
-                        self::called($question, $id).
-                            ' cannot share its answers: it must be a typed answer, and share them with one list of others only.',
+                        Message::of('checks.cannot-share-answers-must', ['called' => self::called($question, $id)]),
                     );
                 } elseif ($id !== $list[0] && $part->key->rules !== []) {
                     $findings[] = Finding::warning(
                         'once.own_rules',
                         "/scoring/once/$i",
-                        'The answers of '.
-                            self::called($question, $id).
-                            ' are not used: it shares those of '.
-                            self::called($question, $list[0]).
-                            '.',
+                        Message::of('checks.answers-used-shares-those', [
+                            'called' => self::called($question, $id),
+                            'other' => self::called($question, $list[0]),
+                        ]),
                     );
                 }
                 $used[$id] = true;
@@ -251,14 +255,14 @@ final class Completeness
         $all = array_map(fn (Part $part): string => $part->id, $question->parts);
         foreach ($scoring->gates as $i => $gate) {
             foreach (array_diff([$gate['part'], ...$gate['needs']], $all) as $id) {
-                $findings[] = Finding::blocking('gate.part', "/scoring/gates/$i", "There is no part \"$id\".");
+                $findings[] = Finding::blocking('gate.part', "/scoring/gates/$i", Message::of('checks.there-is-no-part', ['id' => $id]));
             }
         }
         if (Gates::closed($question, $all) !== []) {
             $findings[] = Finding::blocking(
                 'gate.ring',
                 '/scoring/gates',
-                'Parts wait for one another, so none of them can ever earn points.',
+                Message::of('checks.parts-wait-one-another'),
             );
         }
 
@@ -270,12 +274,16 @@ final class Completeness
     {
         $part = $question->part($id);
         if ($part === null) {
-            return "a part \"$id\" that is not there";
+            return Message::of('checks.part-not-there', ['id' => $id]);
         }
         $order = array_column(Anchors::in(RichText::read($question->body)->nodes)->parts, 0);
         $at = array_search($id, $order, true);
 
-        return $part->label !== '' ? "“{$part->label}”" : 'part '.($at === false ? "\"$id\"" : $at + 1);
+        return match (true) {
+            $part->label !== '' => "“{$part->label}”",
+            $at === false => "\"$id\"",
+            default => Message::of('checks.part', ['place' => $at + 1]),
+        };
     }
 
     /** @return list<Finding> */
@@ -286,7 +294,7 @@ final class Completeness
                 Finding::blocking(
                     'origin.untranslated',
                     '/record/origin/processing',
-                    'Something of the source could not be translated; it is kept with the question. Finish the question by hand.',
+                    Message::of('checks.something-source-could-translated'),
                 ),
             ]
             : [];

@@ -14,6 +14,7 @@ use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Presentation\Presenter;
 use WideQuarry\Question\PartKinds;
@@ -49,7 +50,7 @@ final readonly class Offline
         $arguments = Arguments::parse($given);
         $unknown = $arguments->unknown(self::OPTIONS[$command]);
         if ($unknown !== []) {
-            return $this->fail(Problem::usage("There is no option --$unknown[0] of $command."));
+            return $this->fail(Problem::usage(Message::of('commandLine.no-option', ['option' => $unknown[0], 'command' => $command])));
         }
         try {
             return match ($command) {
@@ -78,11 +79,11 @@ final readonly class Offline
     {
         $file = $arguments->words[0] ?? null;
         if ($file === null) {
-            return $this->fail(Problem::usage('Name the file to read: quarry read FILE [--media=DIR] [--lines].'));
+            return $this->fail(Problem::usage(Message::of('commandLine.read-what')));
         }
         [$path, $temporary] = $this->onDisk($file);
         try {
-            $source = new Source($path, $file === '-' ? 'standard input' : basename($file));
+            $source = new Source($path, $file === '-' ? Message::of('commandLine.standard-input') : basename($file));
             $things = Formats::standard($this->kinds)->for($source)->read($source);
             $folder = $arguments->options['media'] ?? null;
             if (isset($arguments->options['lines'])) {
@@ -136,7 +137,9 @@ final readonly class Offline
         $problem = array_values(array_filter($notices, fn (Notice $notice): bool => $notice->severity === 'problem'))[0] ?? null;
 
         return $this->fail(
-            Problem::nothingRead($problem->code ?? 'nothing_found', $problem->message ?? "Nothing that can be read was found in $name."),
+            Problem::nothingRead($problem->code ?? 'nothing_found', $problem->message ?? Message::of('commandLine.nothing-found', [
+                'name' => $name,
+            ])),
         );
     }
 
@@ -145,7 +148,7 @@ final readonly class Offline
         [$name, $file] = [...$arguments->words, null, null];
         $out = $arguments->options['out'] ?? '';
         if ($name === null || $file === null || $out === '') {
-            return $this->fail(Problem::usage('Say what to write: quarry write FORMAT FILE.json --out=FILE [--media=DIR].'));
+            return $this->fail(Problem::usage(Message::of('commandLine.write-what')));
         }
         $format = Formats::standard($this->kinds)->named($name);
         $bytes = $this->streams->contents($file);
@@ -153,13 +156,16 @@ final readonly class Offline
             return $this->fail(
                 Problem::usage(
                     $format === null
-                        ? "There is no format \"$name\". Known are ".implode(', ', Formats::standard($this->kinds)->names()).'.'
-                        : "There is no file $file that can be read.",
+                        ? Message::of('commandLine.no-format', [
+                            'name' => $name,
+                            'list' => implode(', ', Formats::standard($this->kinds)->names()),
+                        ])
+                        : Message::of('commandLine.no-file', ['file' => $file]),
                 ),
             );
         }
         if (! is_dir(dirname($out)) || ! is_writable(dirname($out))) {
-            return $this->fail(Problem::usage("$out cannot be written: its folder is not there or not writable."));
+            return $this->fail(Problem::usage(Message::of('commandLine.cannot-be-written', ['out' => $out])));
         }
         $part = "$out.part";
         try {
@@ -216,7 +222,7 @@ final readonly class Offline
         ]);
         $bytes = $this->streams->contents($arguments->words[0] ?? '');
         if ($count === false || $first === false || $bytes === null) {
-            return $this->fail(Problem::usage('Name a question: quarry rolls FILE.json --count=N --seed=S, N from 1 to 1,000,000.'));
+            return $this->fail(Problem::usage(Message::of('commandLine.rolls-of-what')));
         }
         $question = Question::read(Json::decode($bytes), $this->kinds);
         for ($seed = $first; $seed < $first + $count; $seed++) {

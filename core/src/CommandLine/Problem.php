@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\CommandLine;
 
 use WideQuarry\CoreException;
+use WideQuarry\Messages\Message;
 
 /** A problem as the command line and the API say it (RFC 9457). */
 final class Problem
@@ -18,7 +19,7 @@ final class Problem
 
         return [
             'type' => "urn:wide-quarry:problem:$rule",
-            'title' => $known ? 'This cannot be done as it stands' : 'Something went wrong here',
+            'title' => $known ? Message::of('commandLine.cannot-done-stands') : Message::of('commandLine.something-went-wrong'),
             'detail' => $problem->getMessage(),
             'path' => $path,
         ];
@@ -27,7 +28,12 @@ final class Problem
     /** @return array{type: string, title: string, detail: string, path: null} */
     public static function nothingRead(string $rule, string $detail): array
     {
-        return ['type' => "urn:wide-quarry:problem:$rule", 'title' => 'Nothing could be read', 'detail' => $detail, 'path' => null];
+        return [
+            'type' => "urn:wide-quarry:problem:$rule",
+            'title' => Message::of('commandLine.nothing-could-read'),
+            'detail' => $detail,
+            'path' => null,
+        ];
     }
 
     /** @return array{type: string, title: string, detail: string, path: null} */
@@ -35,7 +41,7 @@ final class Problem
     {
         return [
             'type' => 'urn:wide-quarry:problem:usage',
-            'title' => 'The command was not understood',
+            'title' => Message::of('commandLine.command-understood'),
             'detail' => $detail,
             'path' => null,
         ];

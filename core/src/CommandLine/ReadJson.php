@@ -8,6 +8,7 @@ use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
@@ -39,7 +40,11 @@ final readonly class ReadJson
                 $found->add(
                     PackageContents::thing(
                         $type,
-                        $thing instanceof \stdClass ? $thing : throw Malformed::wrongType("/$name/$i", 'an object', $thing),
+                        $thing instanceof \stdClass ? $thing : throw Malformed::wrongType(
+                            "/$name/$i",
+                            Message::of('commandLine.object'),
+                            $thing,
+                        ),
                     ),
                 );
             }
@@ -57,7 +62,7 @@ final readonly class ReadJson
             $found->media[] =
                 $medium !== null && $medium->sha256 === $hash
                     ? $medium
-                    : throw Malformed::outOfRange("/media/$i", 'the bytes that belong to this hash', $hash);
+                    : throw Malformed::outOfRange("/media/$i", Message::of('commandLine.bytes-belong-hash'), $hash);
         }
 
         return $found;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Content;
 
+use WideQuarry\Messages\Message;
+
 /**
  * Builds a clean tree from a DOM tree that may hold anything. Nothing is copied that the allow-list does not name.
  * Flow is a run of blocks; phrases are what stands inside a line. A block inside a line ends that line.
@@ -55,7 +57,7 @@ final class Cleaner
     private function mixed(\DOMNode $parent): array
     {
         if ($this->depth >= self::DEPTH) {
-            $this->drop('depth', 'text nested too deep');
+            $this->drop('depth', Message::of('content.text-nested-too-deep'));
 
             return [$parent->textContent];
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Content;
 
+use WideQuarry\Messages\Message;
+
 /** Something that was left out of rich text on the way in. */
 final readonly class DroppedContent
 {
@@ -14,13 +16,13 @@ final readonly class DroppedContent
     public function sentence(): string
     {
         $thing = match ($this->what) {
-            'element' => "the element <$this->name> was taken away, its text kept",
-            'content' => "the element <$this->name> was left out with all it held",
-            'attribute' => "the attribute $this->name was left out",
-            'address' => "an address that is not http, https or mailto was left out ($this->name)",
-            'markup' => "all formatting was left out, the words kept, because the text has $this->name",
-            'picture' => 'a picture that is not in the package was left out',
-            default => "$this->name was left out",
+            'element' => Message::of('content.element-taken-away-text', ['name' => $this->name]),
+            'content' => Message::of('content.element-left-out-all', ['name' => $this->name]),
+            'attribute' => Message::of('content.attribute-left-out', ['name' => $this->name]),
+            'address' => Message::of('content.address-http-https-mailto', ['name' => $this->name]),
+            'markup' => Message::of('content.all-formatting-left-out', ['name' => $this->name]),
+            'picture' => Message::of('content.picture-package-left-out'),
+            default => Message::of('content.left-out', ['name' => $this->name]),
         };
 
         return ucfirst($thing).($this->times > 1 ? ", $this->times times." : '.');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Content;
 
+use WideQuarry\Messages\Message;
+
 /**
  * How much markup one text may hold, counted before anything is parsed: parsers of HTML take time as the square of the depth and of the
  * number of attributes. Far above what people write; what lies beyond is read as plain words.
@@ -59,16 +61,16 @@ final class Limits
         while (preg_match('~<(/?)([A-Za-z][A-Za-z0-9:-]*)([^<>]*)(>?)~', $html, $tag, PREG_OFFSET_CAPTURE, $offset) === 1) {
             $offset = $tag[0][1] + strlen($tag[0][0]);
             if (substr_count($tag[3][0], '=') > self::ATTRIBUTES) {
-                return 'a tag with more than '.self::ATTRIBUTES.' attributes';
+                return Message::of('content.tag-more-attributes', ['attributes' => self::ATTRIBUTES]);
             }
             $isEnd = $tag[1][0] === '/';
             $isFlat = str_ends_with($tag[3][0], '/') || in_array(strtolower($tag[2][0]), self::FLAT, true);
             $depth = $isFlat ? $depth : max(0, $depth + ($isEnd ? -1 : 1));
             if ($depth > self::DEPTH) {
-                return 'more than '.self::DEPTH.' levels';
+                return Message::of('content.more-levels', ['depth' => self::DEPTH]);
             }
             if (! $isEnd && ++$elements > self::ELEMENTS) {
-                return 'more than '.self::ELEMENTS.' elements';
+                return Message::of('content.more-elements', ['elements' => self::ELEMENTS]);
             }
         }
 

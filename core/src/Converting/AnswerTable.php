@@ -6,6 +6,7 @@ namespace WideQuarry\Converting;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 
@@ -68,21 +69,21 @@ final class AnswerTable
                 count($row) > 40 ||
                 count($row) !== count(is_array($fields->list('rows')[0]) ? $fields->list('rows')[0] : [])
             ) {
-                throw Malformed::wrongType("/rows/$i", 'a row of cells, as long as the others', $row);
+                throw Malformed::wrongType("/rows/$i", Message::of('converting.row-cells-long-others'), $row);
             }
             $rows[] = array_map(
                 fn (mixed $cell): string => is_string($cell)
                     ? mb_substr($cell, 0, 2000)
-                    : throw Malformed::wrongType("/rows/$i", 'cells of text', $cell),
+                    : throw Malformed::wrongType("/rows/$i", Message::of('converting.cells-text'), $cell),
                 array_values($row),
             );
         }
         if ($rows === [] || $rows[0] === []) {
-            throw Malformed::outOfRange('/rows', 'at least one cell', 0);
+            throw Malformed::outOfRange('/rows', Message::of('converting.least-one-cell'), 0);
         }
         foreach ($fields->list('answers', 8000) as $i => $at) {
             if (! is_array($at) || ! is_int($at[0] ?? null) || ! is_int($at[1] ?? null) || ! isset($rows[$at[0]][$at[1]])) {
-                throw Malformed::wrongType("/answers/$i", 'a cell as [row, column]', $at);
+                throw Malformed::wrongType("/answers/$i", Message::of('converting.cell-row-column'), $at);
             }
             $answers["$at[0]:$at[1]"] = true;
         }
@@ -90,7 +91,7 @@ final class AnswerTable
             $taken[] = Fields::asId($id, "/taken/$i");
         }
         if (count($answers) + count($taken) > 200) {
-            throw Malformed::outOfRange('/answers', 'together with the other answers at most 200', count($answers));
+            throw Malformed::outOfRange('/answers', Message::of('converting.together-other-answers-most'), count($answers));
         }
 
         $forms = self::forms($kinds);

@@ -6,6 +6,7 @@ namespace WideQuarry\Converting;
 
 use Brick\Math\BigRational;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\PartKinds;
@@ -61,7 +62,7 @@ final class Conversions
     /** @throws Malformed when there is no such part, or no such way */
     public function convert(Question $question, string $id, string $to): ConvertedQuestion
     {
-        $part = $question->part($id) ?? throw Malformed::outOfRange('/part', 'the identifier of a part', $id);
+        $part = $question->part($id) ?? throw Malformed::outOfRange('/part', Message::of('converting.identifier-part'), $id);
         if (! in_array($to, $this->offers($part->kindName), true)) {
             throw Malformed::outOfRange('/to', implode(', ', $this->offers($part->kindName)) ?: 'nothing', $to);
         }
@@ -78,7 +79,7 @@ final class Conversions
             $this->forms[$to]->make($draft, PartPlaces::find($draft, $id), $answers, $json, Exact::number($part->points()));
         }
         if (isset(PartJson::settings($json)->normalise) && ($this->forms[$to] ?? null)?->normalises() !== true) {
-            $draft->lose('What was said of capitals, spaces and accents is lost.');
+            $draft->lose(Message::of('converting.said-capitals-spaces-accents'));
         }
 
         return new ConvertedQuestion($draft->json, $draft->losses);
@@ -102,7 +103,7 @@ final class Conversions
             $to->make($draft, Draft::gapPlace($gap, $id), $answers, $alone, $share);
         }
         if (isset($part->feedback)) {
-            $draft->lose('Feedback on the tiles as a whole is lost.');
+            $draft->lose(Message::of('converting.feedback-tiles-whole-lost'));
         }
         $draft->put(Draft::blockPlace($id), '');
         $draft->replace($id, []);
@@ -115,13 +116,11 @@ final class Conversions
         $stored = Exact::toPlaces($share, 4)->toBigRational();
         if (! $stored->isEqualTo($share)) {
             $draft->lose(
-                'The points cannot be shared out evenly over '.
-                    $gaps.
-                    ' gaps: together they come to '.
-                    Exact::number($stored->multipliedBy(BigRational::of($gaps))).
-                    ' instead of '.
-                    Exact::number($points).
-                    '.',
+                Message::of('converting.points-cannot-shared-out', [
+                    'gaps' => $gaps,
+                    'percent' => Exact::number($stored->multipliedBy(BigRational::of($gaps))),
+                    'points' => Exact::number($points),
+                ]),
             );
         }
 
@@ -139,7 +138,7 @@ final class Conversions
         if ($this->kinds->find($to)?->canShareAnswers() !== true) {
             $once = array_values(array_filter($question->scoring->once, fn (array $list): bool => ! in_array($id, $list, true)));
             if (count($once) < count($question->scoring->once)) {
-                $draft->lose('That it shares its answers with other places is lost.');
+                $draft->lose(Message::of('converting.shares-answers-other-places'));
                 $scoring->once = $once;
             }
         }
@@ -148,7 +147,7 @@ final class Conversions
             fn (array $gate): bool => $gate['part'] === $id || in_array($id, $gate['needs'], true),
         );
         if ($tied !== [] && ($part->kind?->fillsGaps() === true || $this->kinds->find($to)?->fillsGaps() === true)) {
-            $draft->lose('That parts wait for one another is lost where this one is concerned.');
+            $draft->lose(Message::of('converting.parts-wait-one-another'));
             $scoring->gates = array_values(
                 array_filter($question->scoring->gates, fn (array $gate): bool => ! in_array($gate, $tied, true)),
             );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange;
 
 use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Messages\Message;
 
 /** A picture, sound or film with its bytes. */
 final readonly class Medium
@@ -65,13 +66,13 @@ final readonly class Medium
             return self::fromFile($file, $zip->read($file)) ??
                 Notice::loss(
                     'media.kind',
-                    "The file $file is neither a picture nor sound nor film that can be shown, so it was left out.",
+                    Message::of('interchange.file-neither-picture-nor', ['file' => $file]),
                     $file,
                 );
         } catch (UnreadableFile) {
             return Notice::loss(
                 'media.damaged',
-                "The file $file is damaged, so it was left out. The question is here without it.",
+                Message::of('interchange.file-damaged-left-out', ['file' => $file]),
                 $file,
             );
         }
@@ -85,7 +86,7 @@ final readonly class Medium
         } catch (UnreadableFile) {
             return Notice::loss(
                 'media.damaged',
-                "The file $file is damaged, so it was left out. The question is here without it.",
+                Message::of('interchange.file-damaged-left-out', ['file' => $file]),
                 $file,
             );
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange;
 
 use WideQuarry\CoreException;
+use WideQuarry\Messages\Message;
 
 /** A file that cannot be read at all, or must not be. */
 final class UnreadableFile extends \DomainException implements CoreException
@@ -16,15 +17,14 @@ final class UnreadableFile extends \DomainException implements CoreException
 
     public static function notFound(string $name): self
     {
-        return new self('file.not_found', "There is no file $name that can be read.");
+        return new self('file.not_found', Message::of('interchange.file-can-read', ['name' => $name]));
     }
 
     public static function unknownFormat(string $name): self
     {
         return new self(
             'file.unknown_format',
-            "$name is in no open format that can be read here: it may be a form of one system alone. Ask its sender for an export ".
-                'as QTI (1.2.1, 2.1, 2.2 or 3.0), as Common Cartridge, or for plain text.',
+            Message::of('interchange.open-format-can-read', ['name' => $name]),
         );
     }
 
@@ -32,8 +32,7 @@ final class UnreadableFile extends \DomainException implements CoreException
     {
         return new self(
             'text.no_questions',
-            "No numbered question was found in $name. Number the questions 1., 2., 3., and give the text again; or ask its sender ".
-                'for a QTI package.',
+            Message::of('interchange.numbered-question-found-number', ['name' => $name]),
         );
     }
 
@@ -41,21 +40,20 @@ final class UnreadableFile extends \DomainException implements CoreException
     {
         return new self(
             'text.endless_question',
-            "What begins in line $line goes on for more than $most lines without another numbered question. Number the questions ".
-                '1., 2., 3., then import the text again.',
+            Message::of('interchange.begins-line-goes-more', ['line' => $line, 'most' => $most]),
         );
     }
 
     public static function brokenZip(string $name): self
     {
-        return new self('package.broken', "$name is not a whole ZIP package: it is cut off or damaged. Fetch it again.");
+        return new self('package.broken', Message::of('interchange.whole-zip-package-cut', ['name' => $name]));
     }
 
     public static function damaged(string $entry): self
     {
         return new self(
             'package.broken',
-            '"'.mb_strimwidth(mb_scrub($entry), 0, 80, '…').'" in the package is damaged or cut off.',
+            Message::of('interchange.package-damaged-cut-off', ['entry' => mb_strimwidth(mb_scrub($entry), 0, 80, '…')]),
             $entry,
         );
     }
@@ -64,34 +62,44 @@ final class UnreadableFile extends \DomainException implements CoreException
     {
         return new self(
             "package.$rule",
-            'The package was refused: the entry "'.mb_strimwidth(mb_scrub($entry), 0, 80, '…')."\" $why.",
+            Message::of('interchange.package-refused-entry', [
+                'entry' => mb_strimwidth(mb_scrub($entry), 0, 80, '…'),
+                'why' => $why,
+            ]),
             $entry,
         );
     }
 
     public static function tooMany(int $count, int $limit): self
     {
-        return new self('package.too_many_entries', "The package was refused: it has $count entries, more than $limit.");
+        return new self('package.too_many_entries', Message::of('interchange.package-refused-entries-more', [
+            'count' => $count,
+            'limit' => $limit,
+        ]));
     }
 
     public static function tooLarge(int $megabytes): self
     {
-        return new self('package.too_large', "The package was refused: unpacked it is larger than $megabytes MB.");
+        return new self('package.too_large', Message::of('interchange.package-refused-unpacked-larger', ['megabytes' => $megabytes]));
     }
 
     public static function xml(string $file, int $line, string $why): self
     {
-        return new self('xml.broken', "$file is not well-formed XML: line $line, $why.", $file);
+        return new self('xml.broken', Message::of('interchange.well-formed-xml-line', [
+            'file' => $file,
+            'line' => $line,
+            'why' => $why,
+        ]), $file);
     }
 
     public static function doctype(string $file): self
     {
-        return new self('xml.doctype', "$file was refused: it declares a document type with entities of its own.", $file);
+        return new self('xml.doctype', Message::of('interchange.refused-declares-document-type', ['file' => $file]), $file);
     }
 
     public static function missing(string $file): self
     {
-        return new self('package.missing', "The package has no $file.", $file);
+        return new self('package.missing', Message::of('interchange.package', ['file' => $file]), $file);
     }
 
     public static function manifest(string $why): self

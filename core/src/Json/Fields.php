@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Json;
 
+use WideQuarry\Messages\Message;
+
 /**
  * Reads one JSON object field by field and says, with the place, what does not fit.
  * Hand-written beside the JSON Schemas because scoring reads many questions a second; a test holds the two together.
@@ -22,7 +24,7 @@ final readonly class Fields
     public static function of(mixed $value, string $path, array $known): self
     {
         if (! ($value instanceof \stdClass)) {
-            throw Malformed::wrongType($path, 'an object', $value);
+            throw Malformed::wrongType($path, Message::of('json.object'), $value);
         }
         foreach (array_keys(get_object_vars($value)) as $field) {
             if (! in_array($field, $known, true)) {
@@ -65,7 +67,7 @@ final readonly class Fields
 
         return strlen($value) <= $max || mb_strlen($value) <= $max
             ? $value
-            : throw Malformed::outOfRange($this->at($field), "at most $max characters", $value);
+            : throw Malformed::outOfRange($this->at($field), Message::of('json.most-characters', ['max' => $max]), $value);
     }
 
     /** An exact number as text; whether it can be read is a finding, not an error. @throws Malformed */
@@ -85,7 +87,7 @@ final readonly class Fields
 
         return preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) === 1
             ? $language
-            : throw Malformed::outOfRange($this->at($field), 'a language tag such as en-GB', $language);
+            : throw Malformed::outOfRange($this->at($field), Message::of('json.language-tag-such-en'), $language);
     }
 
     /** @throws Malformed */
@@ -100,7 +102,7 @@ final readonly class Fields
     public static function asId(mixed $value, string $path): string
     {
         if (! is_string($value)) {
-            throw Malformed::wrongType($path, 'an identifier as text', $value);
+            throw Malformed::wrongType($path, Message::of('json.identifier-text'), $value);
         }
         if (ctype_alnum($value) && strlen($value) <= 255) {
             return $value;
@@ -110,7 +112,7 @@ final readonly class Fields
             ? $value
             : throw Malformed::outOfRange(
                 $path,
-                'an identifier of 1 to 255 characters without control characters or outer spaces',
+                Message::of('json.identifier-1-255-characters'),
                 $value,
             );
     }
@@ -128,7 +130,7 @@ final readonly class Fields
     {
         return is_string($value) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) === 1
             ? $value
-            : throw Malformed::outOfRange($path, 'a UUID in lower case', $value);
+            : throw Malformed::outOfRange($path, Message::of('json.uuid-lower-case'), $value);
     }
 
     /** @throws Malformed */
@@ -136,7 +138,7 @@ final readonly class Fields
     {
         $value = $this->has($field) ? $this->object->{$field} : $default;
 
-        return is_bool($value) ? $value : throw Malformed::wrongType($this->at($field), 'true or false', $value);
+        return is_bool($value) ? $value : throw Malformed::wrongType($this->at($field), Message::of('json.true-false'), $value);
     }
 
     /** @throws Malformed */
@@ -147,12 +149,15 @@ final readonly class Fields
             $value = (int) $value; // 1.0 is an integer in JSON Schema
         }
         if (! is_int($value)) {
-            throw Malformed::wrongType($this->at($field), 'a whole number', $value);
+            throw Malformed::wrongType($this->at($field), Message::of('json.whole-number'), $value);
         }
 
         return $value >= $min && $value <= $max
             ? $value
-            : throw Malformed::outOfRange($this->at($field), "a whole number from $min to $max", $value);
+            : throw Malformed::outOfRange($this->at($field), Message::of('json.whole-number-between', [
+                'min' => $min,
+                'max' => $max,
+            ]), $value);
     }
 
     /** @throws Malformed */
@@ -176,7 +181,7 @@ final readonly class Fields
         }
         $text = is_int($value) ? (string) $value : (string) json_encode($value);
         if (preg_match('/^\d+(\.\d{1,4})?$/D', $text) !== 1 || $value > (float) $max) {
-            throw Malformed::outOfRange($this->at($field), "a number from 0 to $max with at most 4 decimals", $value);
+            throw Malformed::outOfRange($this->at($field), Message::of('json.number-0-most-4', ['max' => $max]), $value);
         }
 
         return $text;
@@ -210,7 +215,7 @@ final readonly class Fields
 
         return count($value) <= $max
             ? array_values($value)
-            : throw Malformed::outOfRange($this->at($field), "at most $max entries", count($value));
+            : throw Malformed::outOfRange($this->at($field), Message::of('json.most-entries', ['max' => $max]), count($value));
     }
 
     /**

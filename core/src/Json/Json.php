@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Json;
 
+use WideQuarry\Messages\Message;
+
 /** JSON in and out. Objects stay objects, so that an empty one and the key "0" survive. */
 final class Json
 {
@@ -60,6 +62,6 @@ final class Json
         $start = strrpos($before, "\n");
         $near = trim(mb_strcut($text, $offset, 20));
 
-        return Malformed::syntax($line, $offset - ($start === false ? -1 : $start), $near === '' ? 'the end' : "\"$near\"");
+        return Malformed::syntax($line, $offset - ($start === false ? -1 : $start), $near === '' ? Message::of('json.end') : "\"$near\"");
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Json;
 
 use WideQuarry\CoreException;
+use WideQuarry\Messages\Message;
 
 /** Input that does not have the shape its schema asks for, or is no JSON at all. */
 final class Malformed extends \DomainException implements CoreException
@@ -17,48 +18,61 @@ final class Malformed extends \DomainException implements CoreException
 
     public static function syntax(int $line, int $column, string $found): self
     {
-        return new self('json.syntax', "This is not valid JSON: line $line, column $column, near $found.");
+        return new self('json.syntax', Message::of('json.valid-json-line-column', [
+            'line' => $line,
+            'column' => $column,
+            'found' => $found,
+        ]));
     }
 
     public static function tooDeep(int $depth): self
     {
-        return new self('json.depth', "This JSON is nested deeper than $depth levels.");
+        return new self('json.depth', Message::of('json.json-nested-deeper-levels', ['depth' => $depth]));
     }
 
     public static function notUtf8(): self
     {
-        return new self('json.encoding', 'This JSON is not UTF-8 text. Save it as UTF-8 and try again.');
+        return new self('json.encoding', Message::of('json.json-utf-8-text'));
     }
 
     public static function unknownField(string $path, string $field): self
     {
-        return new self('field.unknown', "There is no field \"$field\" here.", $path);
+        return new self('field.unknown', Message::of('json.field', ['field' => $field]), $path);
     }
 
     public static function missingField(string $path, string $field): self
     {
-        return new self('field.missing', "The field \"$field\" is missing.", $path);
+        return new self('field.missing', Message::of('json.field-missing', ['field' => $field]), $path);
     }
 
     public static function wrongType(string $path, string $expected, mixed $found): self
     {
-        return new self('field.type', "Expected $expected, found ".self::describe($found).'.', $path);
+        return new self('field.type', Message::of('json.expected-found', [
+            'expected' => $expected,
+            'found' => self::describe($found),
+        ]), $path);
     }
 
     /** @param  list<string>  $allowed */
     public static function notOneOf(string $path, array $allowed, mixed $found): self
     {
-        return new self('field.value', 'Expected one of '.implode(', ', $allowed).', found '.self::describe($found).'.', $path);
+        return new self('field.value', Message::of('json.expected-one-found', [
+            'list' => implode(', ', $allowed),
+            'found' => self::describe($found),
+        ]), $path);
     }
 
     public static function outOfRange(string $path, string $range, mixed $found): self
     {
-        return new self('field.range', "Expected $range, found ".self::describe($found).'.', $path);
+        return new self('field.range', Message::of('json.expected-range-found', [
+            'range' => $range,
+            'found' => self::describe($found),
+        ]), $path);
     }
 
     public static function repeatedId(string $path, string $id): self
     {
-        return new self('id.repeated', "The identifier \"$id\" is used twice here.", $path);
+        return new self('id.repeated', Message::of('json.identifier-used-twice', ['id' => $id]), $path);
     }
 
     /** The same problem, seen from further out. */
@@ -72,7 +86,7 @@ final class Malformed extends \DomainException implements CoreException
         return match (true) {
             is_string($found) => '"'.mb_strimwidth($found, 0, 60, '…').'"',
             is_array($found) => 'a list',
-            is_object($found) => 'an object',
+            is_object($found) => Message::of('json.object'),
             is_bool($found) => $found ? 'true' : 'false',
             $found === null => 'null',
             default => (string) json_encode($found),

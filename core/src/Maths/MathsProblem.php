@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Maths;
 
 use WideQuarry\CoreException;
+use WideQuarry\Messages\Message;
 
 /** An expression that cannot be read or worked out; $offset is where, in characters from 0. */
 final class MathsProblem extends \DomainException implements CoreException
@@ -18,47 +19,52 @@ final class MathsProblem extends \DomainException implements CoreException
     {
         return new self(
             'expression.syntax',
-            'At character '.($offset + 1).": expected $expected, found ".($found === '' ? 'the end' : "\"$found\"").'.',
+            Message::of('maths.unexpected', [
+                'offset' => $offset + 1,
+                'expected' => $expected,
+                'end' => $found === '' ? 'yes' : 'no',
+                'found' => $found,
+            ]),
             $offset,
         );
     }
 
     public static function unknownName(string $name, int $offset): self
     {
-        return new self('expression.unknown_name', "There is no variable called \"$name\" before this one.", $offset);
+        return new self('expression.unknown_name', Message::of('maths.variable-called-before-one', ['name' => $name]), $offset);
     }
 
     public static function unknownFunction(string $name, int $offset): self
     {
         return new self(
             'expression.unknown_function',
-            "The function \"$name\" cannot be worked out here. Known are round, floor, ceil, abs, min and max.",
+            Message::of('maths.function-cannot-worked-out', ['name' => $name]),
             $offset,
         );
     }
 
     public static function division(int $offset): self
     {
-        return new self('expression.division_by_zero', 'This divides by zero.', $offset);
+        return new self('expression.division_by_zero', Message::of('maths.divides-zero'), $offset);
     }
 
     public static function power(int $offset): self
     {
-        return new self('expression.power', 'A power must be a whole number from -400 to 400.', $offset);
+        return new self('expression.power', Message::of('maths.power-must-whole-number'), $offset);
     }
 
     public static function tooLarge(int $offset): self
     {
-        return new self('expression.too_large', 'A number grows beyond 4,000 digits here.', $offset);
+        return new self('expression.too_large', Message::of('maths.number-grows-beyond-4'), $offset);
     }
 
     public static function notANumber(string $what, int $offset): self
     {
-        return new self('expression.not_a_number', "$what is not a number, so it cannot be reckoned with.", $offset);
+        return new self('expression.not_a_number', Message::of('maths.number-cannot-reckoned', ['what' => $what]), $offset);
     }
 
     public static function arguments(string $name, int $offset): self
     {
-        return new self('expression.arguments', "\"$name\" was given the wrong number of values.", $offset);
+        return new self('expression.arguments', Message::of('maths.given-wrong-number-values', ['name' => $name]), $offset);
     }
 }

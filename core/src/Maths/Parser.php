@@ -9,6 +9,7 @@ use WideQuarry\Maths\Node\Literal;
 use WideQuarry\Maths\Node\Name;
 use WideQuarry\Maths\Node\Negation;
 use WideQuarry\Maths\Node\Operation;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
 /**
@@ -36,7 +37,11 @@ final class Parser
         while (trim(substr($text, $offset)) !== '') {
             $where = mb_strlen(substr($text, 0, $offset + strspn($text, " \t\r\n", $offset)));
             if (preg_match(self::TOKEN, $text, $m, PREG_UNMATCHED_AS_NULL, $offset) !== 1) {
-                throw MathsProblem::unexpected(mb_substr(ltrim(substr($text, $offset)), 0, 1), 'a number, a name or a sign', $where);
+                throw MathsProblem::unexpected(
+                    mb_substr(ltrim(substr($text, $offset)), 0, 1),
+                    Message::of('maths.number-name-sign'),
+                    $where,
+                );
             }
             $offset += strlen((string) $m[0]);
             $this->tokens[] = match (true) {
@@ -55,7 +60,7 @@ final class Parser
         $parser = new self($text);
         $node = $parser->comparison();
 
-        return $parser->tokens[$parser->at][0] === 'end' ? $node : throw $parser->unexpected('an operator or the end');
+        return $parser->tokens[$parser->at][0] === 'end' ? $node : throw $parser->unexpected(Message::of('maths.operator-end'));
     }
 
     private function comparison(): Node
@@ -89,7 +94,7 @@ final class Parser
     private function unary(): Node
     {
         if (++$this->depth > self::DEPTH) {
-            throw $this->unexpected('fewer brackets and signs inside one another');
+            throw $this->unexpected(Message::of('maths.fewer-brackets-signs-inside'));
         }
         $sign = $this->take('-', '+');
         $node = match (true) {
@@ -134,7 +139,7 @@ final class Parser
 
             return $inner;
         }
-        throw $this->unexpected('a number, a name or an opening bracket');
+        throw $this->unexpected(Message::of('maths.number-name-opening-bracket'));
     }
 
     /** @return list<Node> */

@@ -7,6 +7,7 @@ namespace WideQuarry\Parts;
 use WideQuarry\Converting\AcceptedAnswer;
 use WideQuarry\Converting\Draft;
 use WideQuarry\Converting\PartJson;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
 /** What is joined as what is sorted, and back: the partners are the groups. */
@@ -32,9 +33,9 @@ final class MatchAndGroup
                 ) > 1
             ) {
                 $draft->lose(
-                    '“'.
-                        (new AcceptedAnswer(PartJson::text($left, 'html'), '0'))->words().
-                        '” has several right partners; as an item it lies in one group, and each of them is right.',
+                    Message::of('parts.several-right-partners-item', [
+                        'words' => (new AcceptedAnswer(PartJson::text($left, 'html'), '0'))->words(),
+                    ]),
                 );
             }
         }
@@ -59,9 +60,9 @@ final class MatchAndGroup
             } else {
                 $gone[] = $item->id;
                 $draft->lose(
-                    '“'.
-                        (new AcceptedAnswer(PartJson::text($item, 'html'), '0'))->words().
-                        '” belongs in no group; on the left everything has a partner, so it is lost.',
+                    Message::of('parts.belongs-group-left-everything', [
+                        'words' => (new AcceptedAnswer(PartJson::text($item, 'html'), '0'))->words(),
+                    ]),
                 );
             }
         }

@@ -9,6 +9,7 @@ use WideQuarry\Converting\CellForm;
 use WideQuarry\Converting\Draft;
 use WideQuarry\Converting\PartJson;
 use WideQuarry\Converting\PartPlaces;
+use WideQuarry\Messages\Message;
 
 /** Options to pick one of: a choice below the text, or a drop-down in it. */
 final readonly class OptionForm implements CellForm
@@ -48,7 +49,7 @@ final readonly class OptionForm implements CellForm
     {
         $settings = PartJson::settings($part);
         if ($this->kind === 'choice' && (property_exists($settings, 'max') ? $settings->max : 1) !== 1) {
-            $draft->lose('Several options may be chosen here; afterwards only one can be.');
+            $draft->lose(Message::of('parts.several-options-may-chosen'));
         }
         $default = PartJson::text($part->key ?? null, 'default', '0');
         $rules = [];

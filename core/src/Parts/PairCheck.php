@@ -7,6 +7,7 @@ namespace WideQuarry\Parts;
 use Brick\Math\BigRational;
 use WideQuarry\Content\RichText;
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Item;
 use WideQuarry\Question\NotScorable;
@@ -37,11 +38,13 @@ final class PairCheck
                     $findings[] = Finding::blocking(
                         "$called.empty",
                         "$item->path/html",
-                        "This $called is empty. Add text or delete it.",
+                        Message::of('parts.empty-add-text-delete', ['called' => $called]),
                     );
                 }
             } elseif (isset($seen[$text])) {
-                $findings[] = Finding::blocking("$called.equal", "$item->path/html", "This $called is the same as another one.", [
+                $findings[] = Finding::blocking("$called.equal", "$item->path/html", Message::of('parts.same-another-one', [
+                    'called' => $called,
+                ]), [
                     'same_as' => $seen[$text],
                 ]);
             } else {
@@ -77,20 +80,23 @@ final class PairCheck
                     $findings[] = Finding::blocking(
                         'key.unknown',
                         "$rule->path/on",
-                        "The key names a $called[$side] \"$id\" that is not there.",
+                        Message::of('parts.key-names', ['called' => $called[$side], 'id' => $id]),
                         ['gone' => $id],
                     );
                 }
             }
             $pair = PairTarget::key($on->first, $on->second);
             if (isset($seen[$pair])) {
-                $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", 'Two rules name this pair; the first one counts.');
+                $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", Message::of('parts.two-rules-name-pair'));
             }
             $seen[$pair] = true;
             $earns = $earns || self::credit($rule)->isPositive();
         }
         if ($part->scheme !== Scheme::Person && ! $earns) {
-            return [...$findings, Finding::blocking('key.nothing_right', "$part->path/key/rules", 'Nothing is marked as right.')];
+            return [
+                ...$findings,
+                Finding::blocking('key.nothing_right', "$part->path/key/rules", Message::of('parts.nothing-marked-right')),
+            ];
         }
 
         return $findings;
@@ -110,8 +116,8 @@ final class PairCheck
         }
         $percent = Exact::number(Exact::toPlaces($sum->multipliedBy(100), 1)->toBigRational());
         $words = $sum->isLessThan(1)
-            ? "The best answer earns only $percent% of the points."
-            : "The credits of the best answer add up to $percent%; anything above 100% is ignored.";
+            ? Message::of('parts.best-answer-earns-points', ['percent' => $percent])
+            : Message::of('parts.credits-best-answer-add', ['percent' => $percent]);
 
         return [
             Finding::warning(

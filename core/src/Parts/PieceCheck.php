@@ -7,6 +7,7 @@ namespace WideQuarry\Parts;
 use WideQuarry\Content\Pieces;
 use WideQuarry\Content\RichText;
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 
 /** What an author should mend in the pieces of a text. */
 final class PieceCheck
@@ -17,15 +18,15 @@ final class PieceCheck
         $pieces = Pieces::of($html);
         $findings = [];
         if (trim(RichText::read($html)->plain()) === '') {
-            return [Finding::blocking('text.empty', $path, 'There is no text yet.')];
+            return [Finding::blocking('text.empty', $path, Message::of('parts.text-yet'))];
         }
         if (count($pieces) < $least) {
             $findings[] = Finding::blocking(
                 'pieces.too_few',
                 $path,
                 $pieces === []
-                    ? 'Nothing of the text can be picked yet: select words and make them a piece.'
-                    : 'With one piece there is nothing to choose.',
+                    ? Message::of('parts.nothing-text-can-picked')
+                    : Message::of('parts.one-piece-nothing-choose'),
             );
         }
         foreach ($pieces as $piece) {
@@ -33,15 +34,17 @@ final class PieceCheck
                 $findings[] = Finding::blocking(
                     'pieces.overlap',
                     $path,
-                    "“{$piece['words']}” lies inside another piece; pieces must not overlap.",
+                    Message::of('parts.lies-inside-another-piece', ['words' => $piece['words']]),
                     ['piece' => $piece['id']],
                 );
             } elseif ($piece['words'] === '') {
-                $findings[] = Finding::blocking('pieces.empty', $path, 'A piece has no words.', ['piece' => $piece['id']]);
+                $findings[] = Finding::blocking('pieces.empty', $path, Message::of('parts.piece-words'), ['piece' => $piece['id']]);
             }
         }
         foreach (array_keys(array_filter(array_count_values(array_column($pieces, 'id')), fn (int $times): bool => $times > 1)) as $id) {
-            $findings[] = Finding::blocking('pieces.repeated', $path, "Two pieces are called \"$id\".", ['piece' => (string) $id]);
+            $findings[] = Finding::blocking('pieces.repeated', $path, Message::of('parts.two-pieces-called', [
+                'id' => $id,
+            ]), ['piece' => (string) $id]);
         }
 
         return $findings;

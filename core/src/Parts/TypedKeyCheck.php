@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts;
 
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Scheme;
@@ -27,11 +28,11 @@ final class TypedKeyCheck
             return [];
         }
         if ($best === null || ! $best->isPositive()) {
-            return [Finding::blocking('key.nothing_right', "$part->path/key/rules", 'No answer earns credit. Mark one as right.')];
+            return [Finding::blocking('key.nothing_right', "$part->path/key/rules", Message::of('parts.answer-earns-credit-mark'))];
         }
 
         return $best->isLessThan(1)
-            ? [Finding::warning('key.full_credit_out_of_reach', "$part->path/key/rules", 'No answer earns all the points.')]
+            ? [Finding::warning('key.full_credit_out_of_reach', "$part->path/key/rules", Message::of('parts.answer-earns-all-points'))]
             : [];
     }
 }

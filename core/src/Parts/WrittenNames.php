@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts;
 
 use WideQuarry\Content\RichText;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Item;
 use WideQuarry\Question\UnreadableResponse;
 
@@ -33,7 +34,7 @@ final readonly class WrittenNames
         $folded = self::folded($called);
         $same = array_values(array_filter($this->things, fn (array $thing): bool => self::folded($thing[1]) === $folded));
         if (count($same) > 1) {
-            throw UnreadableResponse::because("More than one is called “{$called}”.");
+            throw UnreadableResponse::because(Message::of('parts.more-one-called', ['called' => $called]));
         }
         $place = match (true) {
             preg_match('/^\(?([a-z])[.):]?$/i', trim($called), $m) === 1 => ord(strtolower($m[1])) - ord('a'),
@@ -44,7 +45,7 @@ final readonly class WrittenNames
 
         return $same[0][0] ??
             ($this->things[$place][0] ??
-                ($named[0][0] ?? throw UnreadableResponse::because("There is nothing called “{$called}” here.")));
+                ($named[0][0] ?? throw UnreadableResponse::because(Message::of('parts.nothing-called', ['called' => $called]))));
     }
 
     /**
@@ -98,7 +99,7 @@ final readonly class WrittenNames
         if (preg_match('/^\s*([a-z])\s*(\d{1,2})\s*$/i', $written, $m) === 1) {
             return [$this->one($m[1]), $other->one($m[2])];
         }
-        throw UnreadableResponse::because("“{$written}” is no pair. Write two things with = between them.");
+        throw UnreadableResponse::because(Message::of('parts.pair-write-two-things', ['written' => $written]));
     }
 
     /** @return list<string> what stands between ; | or line breaks, without what is empty */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Printing;
 
+use WideQuarry\Messages\Message;
+
 /**
  * Turns what a presentation holds into markup for paper. Nothing of it runs, and nothing is fetched but what `media` names.
  *
@@ -120,7 +122,10 @@ final readonly class Paper
         }
 
         return $from === null
-            ? '<span class="spoken">[picture: '.self::text($alt === '' ? 'not there' : $alt).']</span>'
+            ? '<span class="spoken">['.self::text(Message::of('printing.missing-picture', [
+                'alt' => $alt,
+                'has' => $alt === '' ? 'nothing' : 'words',
+            ])).']</span>'
             : '<img src="'.self::text($from).'" alt="'.self::text($alt)."\"$size>";
     }
 }

@@ -11,6 +11,7 @@ use WideQuarry\Assembly\Section;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Tree;
 use WideQuarry\CoreException;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Presentation\Presenter;
 use WideQuarry\Question\Part;
@@ -88,8 +89,8 @@ final readonly class Sheet
                     '<article class="question" id="'.
                     Paper::text($pick->id).
                     "\"><span class=\"number\">$number.</span><div class=\"gone\">".
-                    Paper::text($item->title === '' ? 'A question' : "“{$item->title}”").
-                    ' is not in its bank any more.</div></article>';
+                    Paper::text(Message::of('printing.gone', ['named' => $item->title === '' ? 'no' : 'yes', 'title' => $item->title])).
+                    '</div></article>';
 
                 continue;
             }
@@ -108,6 +109,16 @@ final readonly class Sheet
         return "<section>$html</section>";
     }
 
+    private static function gone(string $message, CoreException $problem): string
+    {
+        return '<div class="gone">'.Paper::text(Message::of("printing.$message", ['why' => $problem->getMessage()])).'</div>';
+    }
+
+    private static function for(string $message, int $first, int $last): string
+    {
+        return '<p class="for">'.Paper::text(Message::of("printing.$message", ['first' => $first, 'last' => $last])).'</p>';
+    }
+
     private static function isPage(?PrintedQuestion $item): bool
     {
         return $item?->question !== null && $item->question->parts === [];
@@ -119,7 +130,7 @@ final readonly class Sheet
         try {
             $html = (new Paper($settings, $item->media))->html($this->presenter->present($item->question, $settings->seed)['body']);
         } catch (CoreException $problem) {
-            $html = '<div class="gone">This page cannot be shown yet: '.Paper::text($problem->getMessage()).'</div>';
+            $html = self::gone('page-not-shown', $problem);
         }
 
         return '<article class="page" id="'.
@@ -141,8 +152,8 @@ final readonly class Sheet
             $shared = $item->stimuli[$id];
             $for = match ($last - $number) {
                 0 => '',
-                1 => "<p class=\"for\">For questions $number and $last</p>",
-                default => "<p class=\"for\">For questions $number to $last</p>",
+                1 => self::for('for-two', $number, $last),
+                default => self::for('for-several', $number, $last),
             };
             $title = $shared->title === '' ? '' : '<p class="stimulus-title">'.Paper::text($shared->title).'</p>';
             $html .=
@@ -155,9 +166,9 @@ final readonly class Sheet
         foreach ($place['again'] as ['id' => $id, 'of' => $of]) {
             $title = $item->stimuli[$id]->title;
             $html .=
-                '<p class="again">Look again at '.
-                ($title === '' ? 'what stands' : '“'.Paper::text($title).'”').
-                " above question $of.</p>";
+                '<p class="again">'.
+                Paper::text(Message::of('printing.look-again', ['named' => $title === '' ? 'no' : 'yes', 'title' => $title, 'of' => $of])).
+                '</p>';
         }
 
         return $html;
@@ -180,7 +191,7 @@ final readonly class Sheet
             }
             $html = $paper->html($presented['body'], $parts);
         } catch (CoreException $problem) {
-            $html = '<div class="gone">This question cannot be shown yet: '.Paper::text($problem->getMessage()).'</div>';
+            $html = self::gone('question-not-shown', $problem);
         }
 
         return $this->article($item, $settings, $number, $html);
@@ -231,7 +242,9 @@ final readonly class Sheet
         $label =
             $place === null ? '' : '<span class="place">'.Paper::text($part->label !== '' ? $part->label : "($place)").'</span> ';
 
-        return "<div class=\"answers\">$label".($lines === '' ? '<em>marked by a person</em>' : "<ul>$lines</ul>").'</div>';
+        $said = $lines === '' ? '<em>'.Paper::text(Message::of('printing.marked-by-a-person')).'</em>' : "<ul>$lines</ul>";
+
+        return "<div class=\"answers\">$label$said</div>";
     }
 
     /** Exact where it can be, thirds to one decimal. */

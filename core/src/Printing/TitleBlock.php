@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Printing;
 
+use WideQuarry\Messages\Message;
+
 /** What stands at the top of a sheet. */
 final readonly class TitleBlock
 {
@@ -16,13 +18,17 @@ final readonly class TitleBlock
     {
         $school = $this->settings->school === '' ? '' : '<p class="school">'.Paper::text($this->settings->school).'</p>';
         if ($which === 'key') {
-            return "<header>$school<h1>".Paper::text($title).'</h1><p class="which">Key</p></header>';
+            $which = Paper::text(Message::of('printing.key'));
+
+            return "<header>$school<h1>".Paper::text($title)."</h1><p class=\"which\">$which</p></header>";
         }
         $fields = '';
-        foreach (['name' => 'Name', 'date' => 'Date'] as $field => $label) {
+        foreach (['name', 'date'] as $field) {
+            $label = Paper::text(Message::of("printing.$field"));
             $fields .= $this->settings->{$field} ? "<span class=\"field $field\">$label <span class=\"line\"></span></span>" : '';
         }
-        $fields .= $this->settings->score ? "<span class=\"field score\">Points <span class=\"line\"></span> of $total</span>" : '';
+        $points = Message::of('printing.points-of', ['line' => '<span class="line"></span>', 'total' => (string) $total]);
+        $fields .= $this->settings->score ? "<span class=\"field score\">$points</span>" : '';
 
         return "<header>$school<h1>".
             Paper::text($title).

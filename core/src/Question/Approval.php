@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Question;
 
+use WideQuarry\Messages\Message;
+
 /** When a question may be approved, and when an approval ends. What is approved is a revision, not whatever comes after it. */
 final class Approval
 {
@@ -16,9 +18,9 @@ final class Approval
     {
         return match (true) {
             $isComplete => null,
-            $failingSpecimens === 1 => 'One of its specimens does not score as stated, so it cannot be approved.',
-            $failingSpecimens > 1 => "$failingSpecimens of its specimens do not score as stated, so it cannot be approved.",
-            default => 'It is not complete, so it cannot be approved.',
+            $failingSpecimens === 1 => Message::of('question.one-specimens-does-score'),
+            $failingSpecimens > 1 => Message::of('question.specimens-do-score-stated', ['failing' => $failingSpecimens]),
+            default => Message::of('question.complete-cannot-approved'),
         };
     }
 

@@ -8,6 +8,7 @@ use WideQuarry\Answer\NormaliseOptions;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
 /** What new questions of a bank begin with. Whatever is not set is as the kinds have it. */
@@ -39,7 +40,7 @@ final readonly class Defaults
         $attempts->intOrNull('allowed', null, 1, 100);
         $cost = Exact::read($attempts->exact('cost', '0'));
         if ($cost === null || $cost->isNegative() || $cost->isGreaterThan(1)) {
-            throw Malformed::outOfRange('/attempts/cost', 'a share between 0 and 1', $attempts->raw('cost'));
+            throw Malformed::outOfRange('/attempts/cost', Message::of('question.share-between-0-1'), $attempts->raw('cost'));
         }
         NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass(), '/normalise');
         $copy = Json::copy($json);

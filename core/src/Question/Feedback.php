@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Question;
 
 use WideQuarry\Json\Fields;
+use WideQuarry\Messages\Message;
 
 /** Words for a learner, and when they show. */
 final readonly class Feedback
@@ -17,7 +18,7 @@ final readonly class Feedback
     public static function read(mixed $json, string $path): ?self
     {
         if ($json === '' || $json === null) {
-            return $json === null ? throw \WideQuarry\Json\Malformed::wrongType($path, '"" or an object with html', $json) : null;
+            return $json === null ? throw \WideQuarry\Json\Malformed::wrongType($path, Message::of('question.object-html'), $json) : null;
         }
         $fields = Fields::of($json, $path, ['html', 'show'])->need('html');
 

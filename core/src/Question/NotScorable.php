@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Question;
 
 use WideQuarry\CoreException;
+use WideQuarry\Messages\Message;
 
 /** A question that is well-formed but cannot be scored or shown as it stands. */
 final class NotScorable extends \DomainException implements CoreException
@@ -18,23 +19,23 @@ final class NotScorable extends \DomainException implements CoreException
     {
         return new self(
             'value.unreadable',
-            $text === '' ? 'A number is missing here.' : "\"$text\" is not an exact number such as 3/4 or 0.1.",
+            $text === '' ? Message::of('question.number-missing') : Message::of('question.exact-number-such-3', ['text' => $text]),
             $path,
         );
     }
 
     public static function kindUnavailable(string $kind, string $path): self
     {
-        return new self('part.kind_unavailable', "Parts of the kind \"$kind\" cannot be shown or scored yet.", $path);
+        return new self('part.kind_unavailable', Message::of('question.parts-kind-cannot-shown', ['kind' => $kind]), $path);
     }
 
     public static function nothingRight(string $path): self
     {
-        return new self('key.nothing_right', 'No rule earns credit, so no answer can be right.', $path);
+        return new self('key.nothing_right', Message::of('question.rule-earns-credit-answer'), $path);
     }
 
     public static function stepNotPositive(string $path): self
     {
-        return new self('scoring.step', 'The step of rounding must be above 0.', $path);
+        return new self('scoring.step', Message::of('question.step-rounding-must-above'), $path);
     }
 }

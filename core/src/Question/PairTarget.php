@@ -6,6 +6,7 @@ namespace WideQuarry\Question;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 
 /** What a rule about two things names: gap and tile, left and right, item and group. */
 final readonly class PairTarget
@@ -18,7 +19,7 @@ final readonly class PairTarget
     public static function read(mixed $json, string $path): self
     {
         if (! is_array($json) || ! array_is_list($json) || count($json) !== 2) {
-            throw Malformed::wrongType($path, 'a pair of identifiers', $json);
+            throw Malformed::wrongType($path, Message::of('question.pair-identifiers'), $json);
         }
 
         return new self(Fields::asId($json[0], "$path/0"), Fields::asId($json[1], "$path/1"));

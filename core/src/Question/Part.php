@@ -7,6 +7,7 @@ namespace WideQuarry\Question;
 use Brick\Math\BigRational;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
 /** One place in a question where the learner responds. */
@@ -46,7 +47,7 @@ final readonly class Part
         if ($kind === null) {
             foreach (['settings', 'key', 'scoring'] as $held) {
                 if ($fields->has($held) && ! ($fields->raw($held) instanceof \stdClass)) {
-                    throw Malformed::wrongType($fields->at($held), 'an object', $fields->raw($held));
+                    throw Malformed::wrongType($fields->at($held), Message::of('question.object'), $fields->raw($held));
                 }
             }
 

@@ -6,6 +6,7 @@ namespace WideQuarry\Question;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 
 /** What is to be changed of the places of a question, topics or folders: paths of names set, added or taken out. */
 final readonly class PlacesChange
@@ -32,7 +33,11 @@ final readonly class PlacesChange
                         )
                         : [];
                     $paths[$how][] =
-                        $steps !== [] ? $steps : throw Malformed::wrongType($change->at("$how/$i"), 'a path of names', $path);
+                        $steps !== [] ? $steps : throw Malformed::wrongType(
+                            $change->at("$how/$i"),
+                            Message::of('question.path-names'),
+                            $path,
+                        );
                 }
             }
         }

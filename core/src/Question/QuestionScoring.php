@@ -6,6 +6,7 @@ namespace WideQuarry\Question;
 
 use Brick\Math\BigRational;
 use WideQuarry\Json\Fields;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
 /** How part scores become the question's score. */
@@ -80,7 +81,7 @@ final readonly class QuestionScoring
         if (! is_array($list) || count($list) < $least) {
             throw \WideQuarry\Json\Malformed::wrongType(
                 $path,
-                $least > 0 ? "a list of at least $least part ids" : 'a list of part ids',
+                $least > 0 ? Message::of('question.list-least-part-ids', ['least' => $least]) : Message::of('question.list-part-ids'),
                 $list,
             );
         }

@@ -6,6 +6,7 @@ namespace WideQuarry\Question;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 
 /** Classification, status, provenance and specimens: logged field by field, not revisioned. */
 final readonly class Record
@@ -99,7 +100,7 @@ final readonly class Record
         foreach ($fields->list('topics', 100) as $i => $topic) {
             $isStep = fn (mixed $step): bool => is_string($step) && mb_strlen($step) <= 1000;
             if (! is_array($topic) || $topic === [] || count($topic) > 20 || array_filter($topic, $isStep) !== $topic) {
-                throw Malformed::wrongType($fields->at("topics/$i"), 'a path of titles', $topic);
+                throw Malformed::wrongType($fields->at("topics/$i"), Message::of('question.path-titles'), $topic);
             }
             /** @var list<string> $topic */
             $topics[] = $topic;
@@ -116,7 +117,7 @@ final readonly class Record
             $texts[] =
                 is_string($text) && $text !== '' && mb_strlen($text) <= 100
                     ? $text
-                    : throw Malformed::wrongType($fields->at("$name/$i"), 'text of 1 to 100 characters', $text);
+                    : throw Malformed::wrongType($fields->at("$name/$i"), Message::of('question.text-1-100-characters'), $text);
         }
 
         return $texts;
@@ -138,7 +139,7 @@ final readonly class Record
                 $read->string('intake');
             }
             if ($read->has('fields') && ! ($read->raw('fields') instanceof \stdClass)) {
-                throw Malformed::wrongType($read->at('fields'), 'an object', $read->raw('fields'));
+                throw Malformed::wrongType($read->at('fields'), Message::of('question.object'), $read->raw('fields'));
             }
         }
 

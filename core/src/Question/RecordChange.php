@@ -7,6 +7,7 @@ namespace WideQuarry\Question;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 
 /** What is to be changed in records: fields set, entries of lists added or taken out. Topics and folders are places, not here. */
 final readonly class RecordChange
@@ -145,7 +146,7 @@ final readonly class RecordChange
         foreach ($fields->list($name, 100) as $i => $word) {
             $clean = is_string($word) ? trim((string) preg_replace('/\s+/u', ' ', $word)) : '';
             if ($clean === '' || mb_strlen($clean) > 100) {
-                throw Malformed::outOfRange($fields->at("$name/$i"), 'text of 1 to 100 characters', $word);
+                throw Malformed::outOfRange($fields->at("$name/$i"), Message::of('question.text-1-100-characters'), $word);
             }
             $words[] = $clean;
         }

@@ -6,6 +6,7 @@ namespace WideQuarry\Question;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 
 /** The outer shape of a stored response; whether it suits its part is found when it is scored. */
 final class ResponseShape
@@ -22,7 +23,7 @@ final class ResponseShape
             $fields = Fields::of($given, $at, ['text', 'value', ...self::OBJECTS, ...self::LISTS]);
             $name = array_key_first(get_object_vars((object) $given));
             if (count(get_object_vars((object) $given)) !== 1) {
-                throw Malformed::wrongType($at, 'an object with one field, such as {"chosen": […]} or {"text": "…"}', $given);
+                throw Malformed::wrongType($at, Message::of('question.object-one-field-such'), $given);
             }
             match (true) {
                 in_array($name, self::LISTS, true) => array_map(
@@ -31,7 +32,7 @@ final class ResponseShape
                 ),
                 in_array($name, self::OBJECTS, true) => $fields->raw($name) instanceof \stdClass
                     ? null
-                    : throw Malformed::wrongType("$at/$name", 'an object', $fields->raw($name)),
+                    : throw Malformed::wrongType("$at/$name", Message::of('question.object'), $fields->raw($name)),
                 default => $fields->string((string) $name, '', 100_000),
             };
         }

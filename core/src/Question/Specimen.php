@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Question;
 
 use WideQuarry\Json\Fields;
+use WideQuarry\Messages\Message;
 use WideQuarry\Random\Seed;
 
 /** A test response with the score it must get. */
@@ -30,7 +31,7 @@ final readonly class Specimen
             ->need('score');
         $response = $fields->raw('response');
         if (! ($response instanceof \stdClass)) {
-            throw \WideQuarry\Json\Malformed::wrongType($fields->at('response'), 'an object', $response);
+            throw \WideQuarry\Json\Malformed::wrongType($fields->at('response'), Message::of('question.object'), $response);
         }
         ResponseShape::check($response, $fields->at('response'));
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Question;
 
 use WideQuarry\Content\RichText;
+use WideQuarry\Messages\Message;
 
 /** Names that say nothing of the question, as copying, old systems and haste leave them; and a better one from its words. */
 final class UnhelpfulTitle
@@ -27,7 +28,7 @@ final class UnhelpfulTitle
 
         return match (true) {
             $title !== '' => $title,
-            $words === '' => 'A question without words',
+            $words === '' => Message::of('question.question-without-words'),
             default => mb_strimwidth($words, 0, self::LONGEST, '…'),
         };
     }

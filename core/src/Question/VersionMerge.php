@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Question;
 
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 
 /**
  * Merges two versions of a question that were edited at the same time: lists the differences by field and part, and combines them.
@@ -52,7 +53,9 @@ final readonly class VersionMerge
             return $fields;
         }
         foreach ($mine as $id => $part) {
-            $this->add($fields, "part $id", (string) $id, (object) ['parts' => [$theirs[$id]]], (object) ['parts' => [$part]]);
+            $this->add($fields, Message::of('question.part', [
+                'id' => $id,
+            ]), (string) $id, (object) ['parts' => [$theirs[$id]]], (object) ['parts' => [$part]]);
         }
 
         return $fields;

@@ -7,6 +7,7 @@ namespace WideQuarry\Scoring;
 use Brick\Math\BigRational;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Random\Seed;
 
 /** One response to a question, with what came before it. */
@@ -35,7 +36,7 @@ final readonly class Attempt
     {
         $response = $fields->need('response')->raw('response');
         if (! ($response instanceof \stdClass)) {
-            throw Malformed::wrongType($fields->at('response'), 'an object: part id → what was given', $response);
+            throw Malformed::wrongType($fields->at('response'), Message::of('scoring.object-part-id-given'), $response);
         }
 
         return new self(

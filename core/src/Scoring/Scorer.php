@@ -7,6 +7,7 @@ namespace WideQuarry\Scoring;
 use Brick\Math\BigRational;
 use WideQuarry\Content\Tree;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Feedback;
 use WideQuarry\Question\NotScorable;
@@ -60,7 +61,7 @@ final class Scorer
             }
         }
         if ($attempt->hints > count($question->hints)) {
-            throw Malformed::outOfRange('/hints', 'at most '.count($question->hints), $attempt->hints);
+            throw Malformed::outOfRange('/hints', Message::of('scoring.most', ['count' => count($question->hints)]), $attempt->hints);
         }
     }
 
@@ -75,7 +76,7 @@ final class Scorer
         return match (true) {
             $response === null => PartOutcome::unanswered(),
             $response instanceof \stdClass => $kind->score($part, SharedRules::keyFor($question, $part), $response, $in),
-            default => PartOutcome::unreadable('response.shape', 'The response to a part is an object.'),
+            default => PartOutcome::unreadable('response.shape', Message::of('scoring.response-part-object')),
         };
     }
 

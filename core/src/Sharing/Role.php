@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Sharing;
 
+use WideQuarry\Messages\Message;
+
 /** What somebody may do in a bank. Each role includes the ones before it. */
 enum Role: string
 {
@@ -25,9 +27,9 @@ enum Role: string
     public function label(): string
     {
         return match ($this) {
-            self::Reader => 'can view',
-            self::Writer => 'can edit',
-            self::Keeper => 'can manage',
+            self::Reader => Message::of('sharing.can-view'),
+            self::Writer => Message::of('sharing.can-edit'),
+            self::Keeper => Message::of('sharing.can-manage'),
         };
     }
 }

@@ -6,6 +6,7 @@ namespace WideQuarry\Specimens;
 
 use WideQuarry\CoreException;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
@@ -100,7 +101,7 @@ final class ResponseTable
                     $holds === 'seed' => ($row['seed'] =
                         preg_match('/^\d{1,15}$/D', $cell) === 1
                             ? (int) $cell
-                            : throw UnreadableResponse::because("“{$cell}” is no number of a roll.")),
+                            : throw UnreadableResponse::because(Message::of('specimens.number-roll', ['cell' => $cell]))),
                     default => null,
                 };
             }
@@ -142,7 +143,9 @@ final class ResponseTable
         $share = preg_match('/^([\d.]+)\s*%$/D', $plain, $m) === 1 ? Exact::read($m[1]) : null;
         $points = $share === null ? Exact::read($plain) : $question->points()->multipliedBy($share)->dividedBy(100);
 
-        return (string) Exact::number($points ?? throw UnreadableResponse::because("“{$cell}” is no number of points."));
+        return (string) Exact::number($points ?? throw UnreadableResponse::because(Message::of('specimens.number-points', [
+            'cell' => $cell,
+        ])));
     }
 
     /** What a head says its column holds; null when it says nothing that is known. */

@@ -11,6 +11,7 @@ use WideQuarry\Finding;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Record;
 use WideQuarry\Search\SearchText;
 
@@ -74,7 +75,7 @@ final readonly class Stimulus
         return match (true) {
             $this->title !== '' => $this->title,
             $words !== '' => mb_strimwidth($words, 0, self::NAME, '…'),
-            default => 'A stimulus without words',
+            default => Message::of('stimulus.stimulus-without-words'),
         };
     }
 
@@ -96,18 +97,18 @@ final readonly class Stimulus
             $findings[] = Finding::warning(
                 'stimulus.answers',
                 '/body',
-                'A stimulus cannot contain answers. Put them in a question.',
+                Message::of('stimulus.stimulus-cannot-contain-answers'),
             );
         }
         if ($anchors->values !== []) {
             $findings[] = Finding::warning(
                 'stimulus.values',
                 '/body',
-                "It shows the value \"{$anchors->values[0]}\", but values are rolled in questions and have none here.",
+                Message::of('stimulus.shows-value-values-rolled', ['values' => $anchors->values[0]]),
             );
         }
         if (trim($this->text->plain()) === '' && $anchors->media === []) {
-            $findings[] = Finding::warning('stimulus.empty', '/body', 'It is empty.');
+            $findings[] = Finding::warning('stimulus.empty', '/body', Message::of('stimulus.empty'));
         }
 
         return $findings;

@@ -6,6 +6,7 @@ namespace WideQuarry\Variables;
 
 use WideQuarry\CoreException;
 use WideQuarry\Maths\MathsProblem;
+use WideQuarry\Messages\Message;
 
 /** Values that cannot be drawn, with the place in the question. */
 final class RollProblem extends \DomainException implements CoreException
@@ -19,34 +20,34 @@ final class RollProblem extends \DomainException implements CoreException
     {
         return new self(
             'value.unreadable',
-            $text === '' ? 'A number is missing here.' : "\"$text\" is not an exact number such as 3/4 or 0.1.",
+            $text === '' ? Message::of('variables.number-missing') : Message::of('variables.exact-number-such-3', ['text' => $text]),
             $path,
         );
     }
 
     public static function emptyRange(string $name, string $path): self
     {
-        return new self('variable.empty', "There is no value that \"$name\" could take.", $path);
+        return new self('variable.empty', Message::of('variables.value-could-take', ['name' => $name]), $path);
     }
 
     public static function stepTooSmall(string $name, string $path): self
     {
-        return new self('variable.step', "The step of \"$name\" must be above 0 and leave at most 2,000,000,000 values.", $path);
+        return new self('variable.step', Message::of('variables.step-must-above-0', ['name' => $name]), $path);
     }
 
     public static function notWhole(string $name, string $path): self
     {
-        return new self('variable.not_whole', "\"$name\" is a whole number, so its ends and its step must be whole.", $path);
+        return new self('variable.not_whole', Message::of('variables.whole-number-ends-step', ['name' => $name]), $path);
     }
 
     public static function unavailable(string $kind, string $path): self
     {
-        return new self('variable.kind_unavailable', "Variables of the kind \"$kind\" cannot be drawn yet.", $path);
+        return new self('variable.kind_unavailable', Message::of('variables.variables-kind-cannot-drawn', ['kind' => $kind]), $path);
     }
 
     public static function repeated(string $name, string $path): self
     {
-        return new self('variable.repeated', "There are two variables called \"$name\".", $path);
+        return new self('variable.repeated', Message::of('variables.two-variables-called', ['name' => $name]), $path);
     }
 
     public static function expression(MathsProblem $problem, string $path): self
@@ -56,11 +57,11 @@ final class RollProblem extends \DomainException implements CoreException
 
     public static function noCondition(string $path): self
     {
-        return new self('variable.condition', 'A condition must compare: use =, <, >, ≤, ≥ or ≠.', $path);
+        return new self('variable.condition', Message::of('variables.condition-must-compare-use'), $path);
     }
 
     public static function neverMet(int $tries, string $path): self
     {
-        return new self('variable.conditions_not_met', "In $tries tries no values met the conditions.", $path);
+        return new self('variable.conditions_not_met', Message::of('variables.tries-values-met-conditions', ['tries' => $tries]), $path);
     }
 }

@@ -10,6 +10,7 @@ use WideQuarry\Json\Malformed;
 use WideQuarry\Maths\Evaluator;
 use WideQuarry\Maths\MathsProblem;
 use WideQuarry\Maths\Parser;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
 /** A value as an author wrote it: text, or an expression over the variables. */
@@ -38,10 +39,10 @@ final readonly class Value
         if (is_string($json)) {
             return mb_strlen($json) <= $max
                 ? new self($json, false, $path)
-                : throw Malformed::outOfRange($path, "at most $max characters", $json);
+                : throw Malformed::outOfRange($path, Message::of('variables.most-characters', ['max' => $max]), $json);
         }
         if (! ($json instanceof \stdClass)) {
-            throw Malformed::wrongType($path, 'text or {"expr": …}', $json);
+            throw Malformed::wrongType($path, Message::of('variables.text'), $json);
         }
 
         return new self(
@@ -74,7 +75,7 @@ final readonly class Value
 
         return $value instanceof BigRational
             ? $value
-            : throw RollProblem::unreadable(is_string($value) ? $value : 'true or false', $this->path);
+            : throw RollProblem::unreadable(is_string($value) ? $value : Message::of('variables.true-false'), $this->path);
     }
 
     /** @throws RollProblem */

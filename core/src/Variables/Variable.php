@@ -11,6 +11,7 @@ use WideQuarry\Json\Malformed;
 use WideQuarry\Maths\Evaluator;
 use WideQuarry\Maths\MathsProblem;
 use WideQuarry\Maths\Parser;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Random\Stream;
 
@@ -50,7 +51,7 @@ final readonly class Variable
         $fields->oneOf('kind', array_keys(self::FIELDS), '');
         $name = $fields->string('name', '', 40);
         if (preg_match('/^[A-Za-z][A-Za-z0-9_]{0,39}$/D', $name) !== 1) {
-            throw Malformed::outOfRange($fields->at('name'), 'a name of letters, digits and _, a letter first', $name);
+            throw Malformed::outOfRange($fields->at('name'), Message::of('variables.name-letters-digits-letter'), $name);
         }
         foreach (array_intersect(['from', 'to', 'items', 'expr', 'columns', 'rows', 'count'], self::FIELDS[$kind]) as $needed) {
             $fields->need($needed);
@@ -159,12 +160,12 @@ final readonly class Variable
     {
         foreach ($fields->list('columns', 50) as $i => $name) {
             if (! is_string($name) || preg_match('/^[A-Za-z][A-Za-z0-9_]{0,39}$/D', $name) !== 1) {
-                throw Malformed::outOfRange($fields->at("columns/$i"), 'a name of letters, digits and _, a letter first', $name);
+                throw Malformed::outOfRange($fields->at("columns/$i"), Message::of('variables.name-letters-digits-letter'), $name);
             }
         }
         foreach ($fields->list('rows') as $i => $row) {
             if (! is_array($row)) {
-                throw Malformed::wrongType($fields->at("rows/$i"), 'a list of numbers as text, or words', $row);
+                throw Malformed::wrongType($fields->at("rows/$i"), Message::of('variables.list-numbers-text-words'), $row);
             }
             foreach ($row as $at => $cell) {
                 self::plain($cell, $fields->at("rows/$i/$at"));
@@ -193,8 +194,8 @@ final readonly class Variable
     private static function numberText(mixed $value, string $path): string
     {
         return match (true) {
-            ! is_string($value) => throw Malformed::wrongType($path, 'a number as text', $value),
-            mb_strlen($value) > 200 => throw Malformed::outOfRange($path, 'at most 200 characters', $value),
+            ! is_string($value) => throw Malformed::wrongType($path, Message::of('variables.number-text'), $value),
+            mb_strlen($value) > 200 => throw Malformed::outOfRange($path, Message::of('variables.most-200-characters'), $value),
             default => $value,
         };
     }
@@ -204,8 +205,8 @@ final readonly class Variable
     {
         return match (true) {
             is_bool($value) => $value,
-            ! is_string($value) => throw Malformed::wrongType($path, 'a number as text, or words', $value),
-            mb_strlen($value) > 1000 => throw Malformed::outOfRange($path, 'at most 1000 characters', $value),
+            ! is_string($value) => throw Malformed::wrongType($path, Message::of('variables.number-text-words'), $value),
+            mb_strlen($value) > 1000 => throw Malformed::outOfRange($path, Message::of('variables.most-1000-characters'), $value),
             default => $value,
         };
     }

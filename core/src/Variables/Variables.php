@@ -9,6 +9,7 @@ use WideQuarry\Json\Malformed;
 use WideQuarry\Maths\Evaluator;
 use WideQuarry\Maths\MathsProblem;
 use WideQuarry\Maths\Parser;
+use WideQuarry\Messages\Message;
 use WideQuarry\Random\Seed;
 
 /** The variables of a question in the order they depend on one another, and the conditions a roll must meet. */
@@ -45,7 +46,7 @@ final readonly class Variables
             }
             $conditions[] = mb_strlen($condition) <= 1000
                 ? $condition
-                : throw Malformed::outOfRange("$path/conditions/$i", 'at most 1000 characters', $condition);
+                : throw Malformed::outOfRange("$path/conditions/$i", Message::of('variables.most-1000-characters'), $condition);
         }
 
         return new self($list, $conditions, $fields->int('tries', 100, 1, 1000));

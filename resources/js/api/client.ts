@@ -1,4 +1,5 @@
 import { texts } from '@/messages'
+import { language } from '@/messages/language'
 
 /** A problem as the server says it (RFC 9457). */
 export class ApiProblem extends Error {
@@ -36,6 +37,7 @@ export async function call<T>(
       keepalive,
       headers: {
         Accept: 'application/json',
+        'Accept-Language': language,
         'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
         // A form says itself where its parts end.
         ...(body === undefined || body instanceof FormData ? {} : { 'Content-Type': 'application/json' }),

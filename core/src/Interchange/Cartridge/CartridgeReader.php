@@ -11,6 +11,7 @@ use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\Qti12\PackageReader;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Interchange\UnreadableFile;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 
 /**
@@ -23,13 +24,13 @@ final readonly class CartridgeReader
 
     /** What else a cartridge may hold (CC 1.3, 3.2). */
     private const OTHERS = [
-        'webcontent' => 'web pages and files',
+        'webcontent' => 'web-pages',
         'imswl' => 'links',
         'imsdt' => 'discussions',
-        'imsbasiclti' => 'links to other tools',
+        'imsbasiclti' => 'tools',
         'associatedcontent' => 'files',
         'assignment' => 'assignments',
-        'imsapip' => 'items of another kind',
+        'imsapip' => 'other-items',
     ];
 
     public function __construct(private PartKinds $kinds)
@@ -61,7 +62,7 @@ final readonly class CartridgeReader
             if ($file === null) {
                 yield Notice::problem(
                     'package.missing',
-                    'The manifest names "'.mb_strimwidth($href, 0, 120, '…').'", which is not in the cartridge.',
+                    Message::of('interchange.cartridge.manifest-names-cartridge', ['href' => mb_strimwidth($href, 0, 120, '…')]),
                     'imsmanifest.xml',
                     $resource->getLineNo(),
                 );
@@ -72,16 +73,16 @@ final readonly class CartridgeReader
         if ($others !== []) {
             yield Notice::note(
                 'cartridge.others',
-                'Of the rest of the cartridge nothing was taken, as it holds no questions: '.
-                    implode(', ', array_map(fn (string $name, int $n): string => "$name ($n)", array_keys($others), $others)).
-                    '.',
+                Message::of('interchange.cartridge.rest-cartridge-nothing-taken', [
+                    'list' => implode(', ', array_map(fn (string $name, int $n): string => "$name ($n)", array_keys($others), $others)),
+                ]),
                 'imsmanifest.xml',
             );
         }
         if ($documents === []) {
             yield Notice::problem(
                 'cartridge.no_questions',
-                'This cartridge has neither a question bank nor an assessment.',
+                Message::of('interchange.cartridge.cartridge-neither-question-bank'),
                 'imsmanifest.xml',
             );
         }
@@ -92,10 +93,10 @@ final readonly class CartridgeReader
     {
         foreach (self::OTHERS as $begins => $name) {
             if (str_starts_with(strtolower($type), $begins)) {
-                return $name;
+                return Message::of("interchange.cartridge.$name");
             }
         }
 
-        return 'other things';
+        return Message::of('interchange.cartridge.other-things');
     }
 }

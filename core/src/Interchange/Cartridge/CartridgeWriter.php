@@ -15,6 +15,7 @@ use WideQuarry\Interchange\Package\ZipWriter;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
@@ -127,7 +128,7 @@ final class CartridgeWriter
                 if ($entry instanceof Draw) {
                     $this->notices[] = Notice::loss(
                         'cc.draw',
-                        "A cartridge cannot draw: all questions of \"$entry->title\" are asked there.",
+                        Message::of('interchange.cartridge.cartridge-cannot-draw-all', ['title' => $entry->title]),
                     );
                 }
                 foreach ($entry instanceof Pick ? [$entry->question] : $entry->pool as $id) {
@@ -135,7 +136,7 @@ final class CartridgeWriter
                     if ($question === null) {
                         $this->notices[] = Notice::loss(
                             'cc.test_question',
-                            'A question of the test is not in its bank any more, so its place was left out.',
+                            Message::of('interchange.cartridge.question-test-bank-any'),
                         );
 
                         continue;
@@ -158,7 +159,7 @@ final class CartridgeWriter
         ) {
             $this->notices[] = Notice::loss(
                 'cc.sections',
-                'A test in a cartridge has one section without instructions: all questions are in it, in order.',
+                Message::of('interchange.cartridge.test-cartridge-one-section'),
             );
         }
         $fields =
@@ -192,7 +193,7 @@ final class CartridgeWriter
         if ($passages !== []) {
             $this->notices[] = Notice::loss(
                 'cc.stimulus_inside',
-                'Stimuli are repeated in every question that uses them: a cartridge has no stimuli of its own.',
+                Message::of('interchange.cartridge.stimuli-repeated-every-question'),
                 null,
                 null,
                 $question->id,

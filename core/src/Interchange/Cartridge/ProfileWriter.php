@@ -20,6 +20,7 @@ use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Feedback;
 use WideQuarry\Question\Part;
@@ -67,7 +68,7 @@ final class ProfileWriter
         $this->question = $question;
         $this->outward = ContentExporter::of($question, $this->files, '$IMS-CC-FILEBASE$/');
         if ($question->variables->list !== []) {
-            $this->lose('cc.templates', 'A cartridge cannot express values that vary: the question has one fixed set of values.');
+            $this->lose('cc.templates', Message::of('interchange.cartridge.cartridge-cannot-express-values'));
         }
         $part = $question->parts[0] ?? null;
         $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);
@@ -76,12 +77,12 @@ final class ProfileWriter
         if (count($question->parts) > 1) {
             $this->lose(
                 'cc.several',
-                'A question in a cartridge has one answer. This one has several, so it needs manual marking there.',
+                Message::of('interchange.cartridge.question-cartridge-one-answer'),
             );
         } elseif ($profile === 'cc.essay.v0p1' && $part !== null && $part->scheme !== Scheme::Person) {
             $this->lose(
                 'cc.kind',
-                "A part of the kind \"$part->kindName\" does not fit into a cartridge, so the question needs manual marking there.",
+                Message::of('interchange.cartridge.part-kind-does-fit', ['kind' => $part->kindName]),
             );
         }
         $response = $response !== '' ? $response : '<response_str ident="response1" rcardinality="Single"><render_fib/></response_str>';
@@ -145,7 +146,7 @@ final class ProfileWriter
         $low = $part->bound('low');
         $credit = $credit->isLessThan($low) ? $low : ($credit->isGreaterThan($part->bound('high')) ? $part->bound('high') : $credit);
         if ($credit->isNegative() && $this->question->scoring->low()->isNegative()) {
-            $this->lose('cc.below', 'In a cartridge nothing is below 0: what takes points here earns none there.');
+            $this->lose('cc.below', Message::of('interchange.cartridge.cartridge-nothing-below-0'));
         }
 
         return $credit->isNegative() ? BigRational::zero() : $credit;
@@ -196,7 +197,7 @@ final class ProfileWriter
         if ($part->scheme !== Scheme::All && count($ids) > self::SUBSETS) {
             $this->lose(
                 'cc.all_or_nothing',
-                'In a cartridge so many right answers count only together: a part of them earns nothing there.',
+                Message::of('interchange.cartridge.cartridge-many-right-answers'),
             );
         }
         $earned = [];
@@ -239,7 +240,7 @@ final class ProfileWriter
             return BigRational::zero();
         }
         if ($result->exact->isNegative()) {
-            $this->lose('cc.below', 'In a cartridge nothing is below 0: what takes points here earns none there.');
+            $this->lose('cc.below', Message::of('interchange.cartridge.cartridge-nothing-below-0'));
         }
 
         return ! $result->exact->isPositive() || ! $result->max->isPositive()
@@ -264,12 +265,12 @@ final class ProfileWriter
         foreach (self::ordered($part) as $rule) {
             $on = $rule->on;
             if (! ($on instanceof TextMatcher) || $on->texts === [] || in_array($on->answer, ['shape', 'otherwise'], true)) {
-                $this->lose('cc.rule', 'A rule of this answer cannot be said in a cartridge; it is left out there.');
+                $this->lose('cc.rule', Message::of('interchange.cartridge.rule-answer-cannot-said'));
 
                 continue;
             }
             if ($on->answer === 'slips') {
-                $this->lose('text.slips', 'Answers with slips of spelling are not accepted there.');
+                $this->lose('text.slips', Message::of('interchange.cartridge.answers-slips-spelling-accepted'));
             }
             $holds = in_array($on->answer, ['holds', 'holds_any', 'holds_all'], true);
             $contains = $contains || $holds;
@@ -296,7 +297,7 @@ final class ProfileWriter
         if ($contains) {
             $this->lose(
                 'text.word_bounds',
-                'A cartridge looks for letters, not whole words: an answer that only contains the letters will be accepted there.',
+                Message::of('interchange.cartridge.cartridge-looks-letters-whole'),
             );
         }
 
@@ -308,7 +309,7 @@ final class ProfileWriter
     {
         $spelled = [];
         if ($plain->scale !== null) {
-            $this->lose('cc.scale', 'A scale becomes a field to type a number into in a cartridge.');
+            $this->lose('cc.scale', Message::of('interchange.cartridge.scale-becomes-field-type'));
             $spelled = $this->steps($part, $plain->scale);
         }
         foreach ($plain->scale === null ? self::ordered($part) : [] as $rule) {
@@ -317,7 +318,7 @@ final class ProfileWriter
                     ? (new SpelledNumbers($this->question->language))->of($rule->on, $this->outward->roll)
                     : [];
             if ($texts === []) {
-                $this->lose('cc.rule', 'A rule of this answer cannot be said in a cartridge; it is left out there.');
+                $this->lose('cc.rule', Message::of('interchange.cartridge.rule-answer-cannot-said'));
             }
             foreach ($texts as $text) {
                 $spelled[$text] ??= $this->share($part, $this->credit($rule));
@@ -326,7 +327,7 @@ final class ProfileWriter
         if ($spelled !== []) {
             $this->lose(
                 'cc.number',
-                'A cartridge compares letters, not numbers: right numbers are listed there, and one that is written otherwise is wrong.',
+                Message::of('interchange.cartridge.cartridge-compares-letters-numbers'),
             );
         }
 
@@ -467,7 +468,7 @@ final class ProfileWriter
     private function losses(): void
     {
         if ($this->question->hints !== []) {
-            $this->lose('cc.hints', 'Hints do not go along in a cartridge.');
+            $this->lose('cc.hints', Message::of('interchange.cartridge.hints-do-go-along'));
         }
     }
 

@@ -12,6 +12,7 @@ use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Stimulus\Stimulus;
@@ -65,12 +66,14 @@ final readonly class PackReader
             ])->need('version');
             $manifest->oneOf('format', ['wide-quarry/package'], '');
             if ($manifest->int('version', 1, 1, 1000) > 1) {
-                throw UnreadableFile::manifest('The package was made by a newer version. Bring this one up to date first.');
+                throw UnreadableFile::manifest(Message::of('interchange.pack.package-made-newer-version'));
             }
 
             return $manifest;
         } catch (Malformed $problem) {
-            throw UnreadableFile::manifest("The package's manifest is no good: {$problem->getMessage()}");
+            throw UnreadableFile::manifest(Message::of('interchange.pack.package-s-manifest-good', [
+                'why' => $problem->getMessage(),
+            ]));
         }
     }
 
@@ -81,7 +84,9 @@ final readonly class PackReader
             $entry = Fields::of($entry, "/media/$i", ['id', 'sha256', 'type', 'name']);
             $hash = $entry->string('sha256');
             if (preg_match('/^[0-9a-f]{64}$/D', $hash) !== 1 || ! $zip->has("media/$hash")) {
-                yield Notice::problem('media.missing', "The file of \"{$entry->string('name')}\" is not in the package.", "media/$hash");
+                yield Notice::problem('media.missing', Message::of('interchange.pack.file-package', [
+                    'text' => $entry->string('name'),
+                ]), "media/$hash");
 
                 continue;
             }
@@ -90,7 +95,7 @@ final readonly class PackReader
             } catch (UnreadableFile) {
                 yield Notice::problem(
                     'media.damaged',
-                    "The file \"{$entry->string('name')}\" is damaged, so it was left out. The questions are here without it.",
+                    Message::of('interchange.pack.file-damaged-left-out', ['text' => $entry->string('name')]),
                     "media/$hash",
                 );
 
@@ -100,7 +105,7 @@ final readonly class PackReader
                 ? $medium
                 : Notice::problem(
                     'media.changed',
-                    "The file \"$medium->name\" is not the one that was packed, so it was left out.",
+                    Message::of('interchange.pack.file-one-packed-left', ['name' => $medium->name]),
                     "media/$hash",
                 );
         }
@@ -122,7 +127,10 @@ final readonly class PackReader
             try {
                 yield PackageContents::thing($type, $check(Json::decode($line))); // @phpstan-ignore argument.type
             } catch (Malformed $problem) {
-                yield Notice::problem($problem->rule, "One $type was left out: {$problem->getMessage()}", $file, $number, $problem->path);
+                yield Notice::problem($problem->rule, Message::of('interchange.pack.one-left-out', [
+                    'type' => $type,
+                    'why' => $problem->getMessage(),
+                ]), $file, $number, $problem->path);
             }
         }
         if ($zip->isUnlikeDeclared($file)) {

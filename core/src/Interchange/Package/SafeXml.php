@@ -6,6 +6,7 @@ namespace WideQuarry\Interchange\Package;
 
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\UnreadableFile;
+use WideQuarry\Messages\Message;
 
 /** XML without document types, entities or network; what people's systems get wrong in it is mended and said. */
 final readonly class SafeXml
@@ -47,7 +48,7 @@ final readonly class SafeXml
             throw UnreadableFile::doctype($name);
         }
         if (trim($text) === '') {
-            throw UnreadableFile::xml($name, 1, 'there is nothing in it');
+            throw UnreadableFile::xml($name, 1, Message::of('interchange.package.nothing'));
         }
         $text = $words === null ? $text : $words($text);
         try {
@@ -61,8 +62,7 @@ final readonly class SafeXml
                     ...$notices,
                     Notice::note(
                         'xml.mended',
-                        'Signs that XML does not take (names of characters from HTML, & alone, control characters) were read as '.
-                            'what they must mean.',
+                        Message::of('interchange.package.signs-xml-does-take'),
                         $name,
                     ),
                 ]);
@@ -82,7 +82,7 @@ final readonly class SafeXml
             throw UnreadableFile::xml(
                 $name,
                 max(1, $errors[0]->line ?? 1),
-                isset($errors[0]) ? rtrim(trim($errors[0]->message), '.') : 'there is nothing in it',
+                isset($errors[0]) ? rtrim(trim($errors[0]->message), '.') : Message::of('interchange.package.nothing'),
             );
         }
 
@@ -128,7 +128,7 @@ final readonly class SafeXml
             default => $said,
         };
         if (! in_array($encoding, self::ENCODINGS, true)) {
-            throw UnreadableFile::xml($name, 1, "its encoding $encoding is not one that is read here");
+            throw UnreadableFile::xml($name, 1, Message::of('interchange.package.encoding-one-read', ['encoding' => $encoding]));
         }
         $notices = [];
         $text = in_array($encoding, ['UTF-8', 'UTF8', 'US-ASCII', 'ASCII'], true)
@@ -138,7 +138,7 @@ final readonly class SafeXml
             $text = Encoding::mended($bytes);
             $notices[] = Notice::note(
                 'xml.encoding',
-                'Not all of the text is in the encoding it names; what is not was read as Windows-1252. Look at accents and signs.',
+                Message::of('interchange.package.all-text-encoding-names'),
                 $name,
             );
         }

@@ -6,6 +6,7 @@ namespace WideQuarry\Interchange\Package;
 
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\UnreadableFile;
+use WideQuarry\Messages\Message;
 
 /**
  * A ZIP package that was looked through before anything is taken out of it. Nothing is ever unpacked to a path of the
@@ -62,7 +63,7 @@ final class SafeZip
                 throw UnreadableFile::tooLarge(intdiv($limits->bytes, 1_000_000));
             }
             if (isset($entries[$stat['name']])) {
-                throw UnreadableFile::entry('repeated', $stat['name'], 'stands in it twice');
+                throw UnreadableFile::entry('repeated', $stat['name'], Message::of('interchange.package.stands-twice'));
             }
             if (! str_ends_with($stat['name'], '/')) {
                 $entries[$stat['name']] = $i;
@@ -195,7 +196,7 @@ final class SafeZip
     {
         return Notice::note(
             'package.size_differs',
-            "\"$name\" in the package is longer or shorter than the package says: someone may have changed it after packing.",
+            Message::of('interchange.package.package-longer-shorter-package', ['name' => $name]),
             $name,
         );
     }
@@ -247,7 +248,7 @@ final class SafeZip
     {
         $this->taken += $more;
         if ($ofEntry > $this->limits->entryBytes || $this->taken > 2 * $this->limits->bytes) {
-            throw UnreadableFile::entry('too_large', $name, 'is larger than it says');
+            throw UnreadableFile::entry('too_large', $name, Message::of('interchange.package.larger-says'));
         }
     }
 
@@ -260,18 +261,23 @@ final class SafeZip
         $zip->getExternalAttributesIndex($index, $system, $attributes);
         $type = $system === \ZipArchive::OPSYS_UNIX && is_int($attributes) ? ($attributes >> 16) & 0170000 : 0;
         [$rule, $why] = match (true) {
-            preg_match('~^(?:/|\\\\|[A-Za-z]:)~', $name) === 1 => ['absolute_name', 'has an absolute name'],
+            preg_match('~^(?:/|\\\\|[A-Za-z]:)~', $name) === 1 => ['absolute_name', Message::of('interchange.package.absolute-name')],
             str_contains($name, "\0") || str_contains($name, '\\') || preg_match('~(?:^|/)\.\.(?:/|$)~', $name) === 1 => [
                 'path_escape',
-                'leads out of the package',
+                Message::of('interchange.package.leads-out-package'),
             ],
-            $type !== 0 && $type !== 0100000 && $type !== 0040000 => ['link', 'is a link or a device'],
-            ($stat['encryption_method'] ?? 0) !== 0 => ['encrypted', 'is encrypted'],
-            substr_count(rtrim($name, '/'), '/') >= $limits->depth => ['too_deep', 'lies in too many folders'],
-            $size > $limits->entryBytes => ['too_large', 'is larger than '.intdiv($limits->entryBytes, 1_000_000).' MB'],
+            $type !== 0 && $type !== 0100000 && $type !== 0040000 => ['link', Message::of('interchange.package.link-device')],
+            ($stat['encryption_method'] ?? 0) !== 0 => ['encrypted', Message::of('interchange.package.encrypted')],
+            substr_count(rtrim($name, '/'), '/') >= $limits->depth => [
+                'too_deep',
+                Message::of('interchange.package.lies-too-many-folders'),
+            ],
+            $size > $limits->entryBytes => ['too_large', Message::of('interchange.package.larger-mb', [
+                'megabytes' => intdiv($limits->entryBytes, 1_000_000),
+            ])],
             $size > 1_000_000 && $size > $limits->ratio * max(1, $packed) => [
                 'compression_ratio',
-                'is packed tighter than anything honest is',
+                Message::of('interchange.package.packed-tighter-anything-honest'),
             ],
             default => ['', ''],
         };

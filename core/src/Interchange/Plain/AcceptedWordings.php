@@ -7,6 +7,7 @@ namespace WideQuarry\Interchange\Plain;
 use WideQuarry\Answer\NormaliseOptions;
 use WideQuarry\Answer\Normaliser;
 use WideQuarry\Answer\TextMatcher;
+use WideQuarry\Messages\Message;
 
 /**
  * Accepted wordings for formats that compare strings: what we ignore (articles, accents, spaces, punctuation) becomes several
@@ -113,16 +114,16 @@ final class AcceptedWordings
         $articles = Normaliser::articles($this->language);
         $lost = [
             'text.article' => $articles !== [] && $this->options->is('article', 'ignore') && (! $exact || count($articles) > self::ARTICLES)
-                    ? 'A leading article is ignored here. There only the exact words are accepted.'
+                    ? Message::of('interchange.plain.leading-article-ignored-exact')
                     : null,
             'text.punctuation' => $this->options->is('punctuation', 'ignore')
-                ? 'Punctuation is ignored here. There only the exact words are accepted, with or without their punctuation.'
+                ? Message::of('interchange.plain.punctuation-ignored-exact-words')
                 : null,
             'text.accents' => $this->options->is('accents', 'ignore')
-                ? 'Accents are ignored here. There only the exact words are accepted, with or without their accents.'
+                ? Message::of('interchange.plain.accents-ignored-exact-words')
                 : null,
             'text.spaces' => $this->options->is('spaces', 'ignore')
-                ? 'Spaces are ignored here. There only the exact words are accepted, with or without their spaces.'
+                ? Message::of('interchange.plain.spaces-ignored-exact-words')
                 : null,
         ];
         foreach (array_filter($lost) as $code => $sentence) {

@@ -6,6 +6,7 @@ namespace WideQuarry\Interchange\Qti12;
 
 use WideQuarry\Interchange\Keys\CorrectnessWording;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 
 /**
  * An item that gives no points, made to give one for what its conditions, its feedback or its metadata call right; and what was assumed.
@@ -64,7 +65,7 @@ final readonly class AssumedKey
         }
 
         return $found
-            ? 'Nothing in this question says how it is marked; what its feedback calls right was taken to be. Look at it.'
+            ? Message::of('interchange.qti12.nothing-question-says-how')
             : null;
     }
 
@@ -110,7 +111,7 @@ final readonly class AssumedKey
         }
         $this->make($condition, 'setvar', ['action' => 'Set'])->textContent = '1';
 
-        return 'Nothing in this question says how it is marked; the right answer was taken from its metadata. Look at it.';
+        return Message::of('interchange.qti12.nothing-question-says-how-marked');
     }
 
     /** @param  array<string, string>  $attributes */

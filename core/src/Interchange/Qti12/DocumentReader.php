@@ -12,6 +12,7 @@ use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Qti30\PackagedTests;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 
 /**
@@ -56,7 +57,7 @@ final class DocumentReader
             }
         }
         if ($this->count === 0 && $root->getElementsByTagName('itemref')->length === 0) {
-            yield Notice::problem('qti12.no_items', "There is no question in $this->file.", $this->file);
+            yield Notice::problem('qti12.no_items', Message::of('interchange.qti12.question', ['file' => $this->file]), $this->file);
         }
     }
 
@@ -103,7 +104,7 @@ final class DocumentReader
         if (Xml::child($element, 'selection_ordering')?->getElementsByTagName('selection_number')->length > 0) {
             yield Notice::loss(
                 'qti12.sections_drawn',
-                "The test \"$test->title\" draws some of its sections. Only questions can be drawn here, so it has all of them.",
+                Message::of('interchange.qti12.test-draws-some-sections', ['title' => $test->title]),
                 $this->file,
                 $element->getLineNo(),
             );
@@ -223,7 +224,7 @@ final class DocumentReader
         if ($again > 1 && $ident !== '') {
             yield Notice::note(
                 'qti12.twice',
-                "The identifier $ident stands for several questions; all of them were read.",
+                Message::of('interchange.qti12.identifier-stands-several-questions', ['ident' => $ident]),
                 $this->file,
                 $element->getLineNo(),
                 $id,

@@ -16,6 +16,7 @@ use WideQuarry\Interchange\Qti30\PackagedTests;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
@@ -79,8 +80,7 @@ final class ItemReader
         foreach ($this->reader->repeated() as $ident) {
             $this->lose(
                 'qti12.same_identifier',
-                "Two choices are called \"$ident\". The second has another name here, and the answer needs manual marking, because ".
-                    'nobody can tell which of the two is right.',
+                Message::of('interchange.qti12.two-choices-called-second', ['ident' => $ident]),
                 $item,
             );
         }
@@ -106,7 +106,7 @@ final class ItemReader
         } catch (Malformed $problem) {
             yield Notice::problem(
                 $problem->rule,
-                "One question was left out: {$problem->getMessage()}",
+                Message::of('interchange.qti12.one-question-left-out', ['why' => $problem->getMessage()]),
                 $this->file,
                 $item->getLineNo(),
                 $problem->path,
@@ -116,7 +116,7 @@ final class ItemReader
         } catch (\JsonException) {
             yield Notice::problem(
                 'value.absurd',
-                'One question was left out: it holds a number beyond all measure.',
+                Message::of('interchange.qti12.one-question-left-out-holds'),
                 $this->file,
                 $item->getLineNo(),
             );
@@ -167,7 +167,7 @@ final class ItemReader
             if ($this->processing->isEmpty() && $this->processing->isWhole()) {
                 $this->notices[] = Notice::note(
                     'qti12.no_key',
-                    'Nothing says how this question is marked. Add a key, or mark it manually.',
+                    Message::of('interchange.qti12.nothing-says-how-question'),
                     $this->file,
                     $item->getLineNo(),
                     $this->id,
@@ -175,7 +175,7 @@ final class ItemReader
             } else {
                 $this->lose(
                     'qti12.processing',
-                    'The marking of this question could not be translated. Its source is kept, and it needs manual marking.',
+                    Message::of('interchange.qti12.marking-question-could-translated'),
                     $item,
                 );
             }
@@ -190,7 +190,7 @@ final class ItemReader
         if ($left) {
             $this->lose(
                 'qti12.feedback',
-                'Some feedback depends on conditions that could not be translated. Its source is kept.',
+                Message::of('interchange.qti12.some-feedback-depends-conditions'),
                 $item,
             );
         }
@@ -242,7 +242,7 @@ final class ItemReader
                 if ($this->rows->isFirst($child) && $this->rows->isTable() && $this->rows->isMixed()) {
                     $this->notices[] = Notice::note(
                         'qti12.shuffle_rows',
-                        'The source shuffles the answers of each row. Here they are the columns of one table and keep their order.',
+                        Message::of('interchange.qti12.source-shuffles-answers-each'),
                         $this->file,
                         $child->getLineNo(),
                         $this->id,
@@ -314,7 +314,7 @@ final class ItemReader
         if ($response === null) {
             $this->lose(
                 'qti12.kind',
-                'There is no kind of part for an answer of this question. It needs manual marking, and its source is kept.',
+                Message::of('interchange.qti12.kind-part-answer-question'),
                 $element,
             );
             $part = ManualMarking::part($id);

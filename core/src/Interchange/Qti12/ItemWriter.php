@@ -15,6 +15,7 @@ use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Scoring\SharedRules;
@@ -49,7 +50,7 @@ final class ItemWriter
         $this->question = $question;
         $this->outward = ContentExporter::of($question, $this->files);
         if ($question->variables->list !== []) {
-            $this->lose('qti12.templates', 'QTI 1.2.1 cannot express values that vary: the item has one fixed set of values.');
+            $this->lose('qti12.templates', Message::of('interchange.qti12.qti-1-2-1'));
         }
         $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);
         foreach ($question->parts as $own) {
@@ -58,7 +59,7 @@ final class ItemWriter
             if ($plain === null) {
                 $this->lose(
                     'qti12.kind',
-                    "A part of the kind \"$part->kindName\" cannot be written to QTI 1.2.1. It becomes a field for manual marking.",
+                    Message::of('interchange.qti12.part-kind-cannot-written', ['kind' => $part->kindName]),
                 );
                 $plain = PlainPart::words(40);
             } else {
@@ -73,11 +74,11 @@ final class ItemWriter
             $this->outward->nodes(...),
         );
         if ($layout->losesLayout) {
-            $this->lose('qti12.layout', 'Answers in tables and lists follow one after the other in QTI 1.2.1.');
+            $this->lose('qti12.layout', Message::of('interchange.qti12.answers-tables-lists-follow'));
         }
         $guards = new Preconditions($question, $this->terms);
         if (! $guards->areWhole()) {
-            $this->lose('qti12.gates', 'Parts that wait for others cannot be written here: they are added up there.');
+            $this->lose('qti12.gates', Message::of('interchange.qti12.parts-wait-others-cannot'));
         }
         $this->terms = $guards->terms();
         $feedback = new FeedbackWriter($question, $this->terms, $this->material(...));
@@ -113,7 +114,7 @@ final class ItemWriter
             ))->terms();
         } catch (CoreException $problem) {
             $terms = null;
-            $this->lose('key.unready', "A key could not be written: {$problem->getMessage()}");
+            $this->lose('key.unready', Message::of('interchange.qti12.key-could-written', ['why' => $problem->getMessage()]));
         }
         if ($terms !== null) {
             $this->terms[$part->id] = $terms;
@@ -124,8 +125,7 @@ final class ItemWriter
         if ($terms?->bounded === true && count($this->question->parts) > 1) {
             $this->lose(
                 'qti12.bounds',
-                'In a question of several answers, what one of them may earn at least and at most cannot be said in QTI 1.2.1; '.
-                    'wrong choices there may cost what others earned.',
+                Message::of('interchange.qti12.question-several-answers-one'),
             );
         }
     }
@@ -328,19 +328,19 @@ final class ItemWriter
     private function questionLosses(FeedbackWriter $feedback): void
     {
         if (! SharedAnswers::areDistinct($this->question)) {
-            $this->lose('qti12.once', 'Where an answer fits several of the rules that parts share, it takes all of them there.');
+            $this->lose('qti12.once', Message::of('interchange.qti12.where-answer-fits-several'));
         }
         if (array_filter($this->question->hints, fn ($hint): bool => true) !== []) {
-            $this->lose('qti12.hints', 'Hints go along, but not what they cost.');
+            $this->lose('qti12.hints', Message::of('interchange.qti12.hints-go-along-they'));
         }
         if ($feedback->losesTime()) {
             $this->lose(
                 'qti12.feedback_time',
-                'Feedback shows after each answer there, whether it was to show during tries or after them.',
+                Message::of('interchange.qti12.feedback-shows-after-each'),
             );
         }
         if ($feedback->losesStates()) {
-            $this->lose('qti12.feedback', 'Some feedback depends on how much was earned, which QTI 1.2.1 cannot ask; it is left out.');
+            $this->lose('qti12.feedback', Message::of('interchange.qti12.some-feedback-depends-how'));
         }
     }
 

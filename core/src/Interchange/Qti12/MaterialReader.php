@@ -7,6 +7,7 @@ namespace WideQuarry\Interchange\Qti12;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 
 /** What is shown in an item as rich text: words, images, and HTML in any of the ways it is put into this format. */
 final class MaterialReader
@@ -85,7 +86,7 @@ final class MaterialReader
                     $medium?->about($this->question) ??
                     Notice::loss(
                         'media.missing',
-                        "The file $href is not in the package, so it was left out.",
+                        Message::of('interchange.qti12.file-package-left-out', ['href' => $href]),
                         $this->file,
                         null,
                         $this->question,
@@ -102,7 +103,7 @@ final class MaterialReader
     {
         $this->notices[] = Notice::loss(
             'qti12.material',
-            "Something that is neither words nor a picture ($what) was left out.",
+            Message::of('interchange.qti12.something-neither-words-nor', ['what' => $what]),
             $this->file,
             null,
             $this->question,

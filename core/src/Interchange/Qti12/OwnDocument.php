@@ -11,6 +11,7 @@ use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Stimulus\Stimulus;
@@ -35,7 +36,7 @@ final readonly class OwnDocument
             } catch (Malformed) {
                 return Notice::note(
                     'extension.broken',
-                    'Our own copy of these questions in the package cannot be read, so the document itself was imported.',
+                    Message::of('interchange.qti12.our-own-copy-these'),
                     $document,
                 );
             }
@@ -43,13 +44,12 @@ final readonly class OwnDocument
             return match (true) {
                 ! ($head instanceof \stdClass) || ($head->sha256 ?? null) !== hash('sha256', $xml) => Notice::note(
                     'extension.changed',
-                    'This document was edited after we exported it, so the edited version was imported.',
+                    Message::of('interchange.qti12.document-edited-after-we'),
                     $document,
                 ),
                 ! isset($head->stimuli) && self::namesStimuli($zip, $file) => Notice::note(
                     'extension.no_stimuli',
-                    'Our own copy of these questions in the package lacks their stimuli, so the document itself was imported, with '.
-                        'the passages in its questions.',
+                    Message::of('interchange.qti12.our-own-copy-these-questions'),
                     $document,
                 ),
                 default => new self($zip, $file, $head, $kinds),
@@ -92,7 +92,7 @@ final readonly class OwnDocument
             } catch (Malformed $problem) {
                 yield Notice::problem(
                     $problem->rule,
-                    "A stimulus was left out: {$problem->getMessage()}",
+                    Message::of('interchange.qti12.stimulus-left-out', ['why' => $problem->getMessage()]),
                     $this->file,
                     1,
                     $problem->path,
@@ -108,7 +108,7 @@ final readonly class OwnDocument
             } catch (Malformed $problem) {
                 yield Notice::problem(
                     $problem->rule,
-                    "One question was left out: {$problem->getMessage()}",
+                    Message::of('interchange.qti12.one-question-left-out', ['why' => $problem->getMessage()]),
                     $this->file,
                     $number,
                     $problem->path,
@@ -122,7 +122,9 @@ final readonly class OwnDocument
             try {
                 yield PackageContents::thing('assessment', Assessment::read($this->head->assessment, $this->kinds)->toJson());
             } catch (Malformed $problem) {
-                yield Notice::problem($problem->rule, "A test was left out: {$problem->getMessage()}", $this->file, 1, $problem->path);
+                yield Notice::problem($problem->rule, Message::of('interchange.qti12.test-left-out', [
+                    'why' => $problem->getMessage(),
+                ]), $this->file, 1, $problem->path);
             }
         }
     }

@@ -13,6 +13,7 @@ use WideQuarry\Interchange\Package\ZipWriter;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
@@ -119,7 +120,7 @@ final class PackageWriter
         if (array_intersect_key($this->passages, array_flip($question->stimuli)) !== []) {
             $this->notices[] = Notice::loss(
                 'qti12.stimulus_inside',
-                'Stimuli are repeated in every item that uses them: QTI 1.2.1 has no stimuli of its own.',
+                Message::of('interchange.qti12.stimuli-repeated-every-item'),
                 null,
                 null,
                 $question->id,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti12;
 
 use WideQuarry\Interchange\Plain\PlainPart;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Scheme;
 
@@ -40,10 +41,10 @@ final readonly class SequenceTerms
     {
         return match (true) {
             $this->places === [] && $this->part->scheme === Scheme::All => [
-                ['order.equal_ranks', 'Items of equal rank have one order there: the one they are written in.'],
+                ['order.equal_ranks', Message::of('interchange.qti12.items-equal-rank-one')],
             ],
             $this->places === [], in_array($this->part->scheme, [Scheme::Pairs, Scheme::Chain], true) => [
-                ['order.scheme', 'Parts of the right order earn nothing there: the whole order earns the points, anything else nothing.'],
+                ['order.scheme', Message::of('interchange.qti12.parts-right-order-earn')],
             ],
             default => [],
         };

@@ -13,6 +13,7 @@ use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PairTarget;
 use WideQuarry\Question\Part;
@@ -144,7 +145,7 @@ final class TermWriter
         if ($this->part->scheme === Scheme::Each && ! $this->part->bound('cost')->isZero() && ($this->plain->max ?? $n + $w) > $n) {
             $this->losses['cost'] = [
                 'choice.cost_of_extra',
-                'The cost of giving more than there are right ones cannot be said in QTI 1.2.1; giving too many costs nothing there.',
+                Message::of('interchange.qti12.cost-giving-more-right'),
             ];
         }
         $list = $base->isZero() ? [] : [[$this->answered(), $base, null]];
@@ -264,15 +265,15 @@ final class TermWriter
         match ($on->answer) {
             'holds', 'holds_all', 'holds_any' => ($this->losses['holds'] = [
                 'text.word_bounds',
-                'QTI 1.2.1 looks for letters, not whole words: an answer that only contains the letters will be accepted there.',
+                Message::of('interchange.qti12.qti-1-2-1-looks'),
             ]),
             'slips' => ($this->losses['slips'] = [
                 'text.slips',
-                'QTI 1.2.1 cannot accept spelling mistakes; only the exact words earn this credit there.',
+                Message::of('interchange.qti12.qti-1-2-1-cannot'),
             ]),
             'shape' => ($this->losses['shape'] = [
                 'text.pattern',
-                'Shapes of answers cannot be said in QTI 1.2.1; the rule is left out there.',
+                Message::of('interchange.qti12.shapes-answers-cannot-said'),
             ]),
             default => null,
         };
@@ -283,7 +284,7 @@ final class TermWriter
     private function number(NumberMatcher $on): ?string
     {
         if ($on->asksForWriting()) {
-            $this->losses['written'] = ['number.written', 'That a number is typed with just so many digits cannot be asked for there.'];
+            $this->losses['written'] = ['number.written', Message::of('interchange.qti12.number-typed-many-digits')];
         }
         $ident = Xml::escape(($this->ident)(''));
         $end = fn (string $name, BigRational $value): string => "<$name respident=\"$ident\">".ScoreFloats::float($value)."</$name>";
@@ -361,7 +362,7 @@ final class TermWriter
         if ($this->part->scheme === Scheme::Each && ! $this->part->bound('cost')->isZero() && $pairs + $wrongs > $pairs) {
             $this->losses['cost'] = [
                 'pairs.cost_of_extra',
-                'The cost of giving more answers than are right cannot be said in QTI 1.2.1; it costs nothing there.',
+                Message::of('interchange.qti12.cost-giving-more-answers'),
             ];
         }
         $list = $base->isZero() ? [] : [[Terms::any(array_map($this->answered(...), $firsts)), $base, null]];

@@ -12,6 +12,7 @@ use WideQuarry\Assembly\Section;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
@@ -133,7 +134,7 @@ final class TestWriter
         if ($question === null) {
             $this->notices[] = Notice::loss(
                 'qti12.test_question',
-                'A question of the test is not in its bank any more, so its place was left out.',
+                Message::of('interchange.qti12.question-test-bank-any'),
             );
 
             return '';
@@ -147,7 +148,7 @@ final class TestWriter
         if ($cannot) {
             $this->notices[] = Notice::loss(
                 'qti12.test_points',
-                'A question without points of its own cannot be given some by a test.',
+                Message::of('interchange.qti12.question-without-points-own'),
                 null,
                 null,
                 $question->id,

@@ -11,6 +11,7 @@ use WideQuarry\Interchange\ImportedDraw;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 
@@ -105,7 +106,9 @@ final class Tests
             try {
                 yield PackageContents::thing('assessment', Assessment::read(self::once($json), $this->kinds)->toJson());
             } catch (Malformed $problem) {
-                yield Notice::problem($problem->rule, "A test was left out: {$problem->getMessage()}", $test->file, null, $problem->path);
+                yield Notice::problem($problem->rule, Message::of('interchange.qti12.test-left-out', [
+                    'why' => $problem->getMessage(),
+                ]), $test->file, null, $problem->path);
             }
             yield from $notices;
         }
@@ -141,11 +144,11 @@ final class Tests
         if ($picks === []) {
             $notices[] = Notice::loss(
                 'qti12.pool',
-                'A part of this test draws '.
-                    ($entry['draw'] ?? 0).
-                    ' questions from '.
-                    (isset($entry['bank']) ? "\"{$entry['bank']}\"" : 'a pool').
-                    ', of which none is in this package. Ask for an export that has it too.',
+                Message::of('interchange.qti12.draws-from-no-pool', [
+                    'draw' => $entry['draw'] ?? 0,
+                    'named' => isset($entry['bank']) ? 'yes' : 'no',
+                    'bank' => $entry['bank'] ?? '',
+                ]),
                 $file,
                 $entry['line'] ?? null,
             );
@@ -154,7 +157,7 @@ final class Tests
         if ($unequal) {
             $notices[] = Notice::loss(
                 'qti12.draw_points',
-                'Questions of one draw have different weights in the test; here each counts as its bank says.',
+                Message::of('interchange.qti12.questions-one-draw-different'),
                 $file,
                 $entry['line'] ?? null,
             );
@@ -173,9 +176,9 @@ final class Tests
         if ($question === null) {
             $notices[] = Notice::loss(
                 'qti12.reference',
-                'The test asks the question "'.
-                    mb_strimwidth($asked['ref'] ?? '', 0, 80, '…').
-                    '", which is not in this package; its place was left out.',
+                Message::of('interchange.qti12.test-asks-question-package', [
+                    'ref' => mb_strimwidth($asked['ref'] ?? '', 0, 80, '…'),
+                ]),
                 $file,
                 $line,
             );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Interchange\Keys\CorrectnessWording;
+use WideQuarry\Messages\Message;
 
 /**
  * An item that does not say how it is marked, made to say what its right answers, its feedback or its metadata say; and what was assumed.
@@ -54,7 +55,7 @@ final readonly class AssumedKey
             }
         }
 
-        return $used === 0 ? null : 'Nothing says how this item is marked; the right answers it names were taken. Look at its points.';
+        return $used === 0 ? null : Message::of('interchange.qti30.nothing-says-how-item');
     }
 
     /** @param  array<string, string>  $fields */
@@ -79,7 +80,7 @@ final readonly class AssumedKey
         array_map(fn (string $value): string => ($this->make($correct, 'qti-value')->textContent = $value), $values);
         $this->answers($processing);
 
-        return 'Nothing in this item says how it is marked; the right answer was taken from its metadata. Look at it.';
+        return Message::of('interchange.qti30.nothing-item-says-how');
     }
 
     /** What says that an answer is right makes it right. */
@@ -115,7 +116,7 @@ final readonly class AssumedKey
             }
         }
 
-        return $found ? 'Nothing in this item says how it is marked; what its feedback calls right was taken to be. Look at it.' : null;
+        return $found ? Message::of('interchange.qti30.nothing-item-says-how-marked') : null;
     }
 
     private function isSingle(string $response): bool

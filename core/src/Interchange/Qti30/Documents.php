@@ -8,6 +8,7 @@ use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\UnreadableFile;
+use WideQuarry\Messages\Message;
 
 /**
  * The items, tests and stimuli of a package: those its manifest names, and what else lies in it and is one, because manifests are
@@ -60,9 +61,9 @@ final class Documents
             if ($href === null) {
                 $self->notices[] = Notice::problem(
                     'package.missing',
-                    'The manifest names "'.
-                        mb_strimwidth($resource->getAttribute('href'), 0, 120, '…').
-                        '", which is not in the package.',
+                    Message::of('interchange.qti30.manifest-names-package', [
+                        'name' => mb_strimwidth($resource->getAttribute('href'), 0, 120, '…'),
+                    ]),
                     'imsmanifest.xml',
                     $resource->getLineNo(),
                 );
@@ -80,16 +81,13 @@ final class Documents
         if ($forgotten > 0 && $zip->has('imsmanifest.xml')) {
             $self->notices[] = Notice::note(
                 'package.not_named',
-                ($forgotten === 1 ? 'One file' : "$forgotten files").
-                    ' with questions or tests that the manifest does not name as such '.
-                    ($forgotten === 1 ? 'was' : 'were').
-                    ' read as well.',
+                Message::of('interchange.qti30.questions-tests-manifest-does', ['forgotten' => $forgotten]),
                 'imsmanifest.xml',
             );
         } elseif (! $zip->has('imsmanifest.xml')) {
             $self->notices[] = Notice::note(
                 'package.no_manifest',
-                'The package has no manifest, so every question found in it was read.',
+                Message::of('interchange.qti30.package-manifest-every-question'),
             );
         }
 
@@ -116,7 +114,7 @@ final class Documents
         } catch (UnreadableFile $problem) {
             $this->notices[] = Notice::problem(
                 $problem->rule,
-                $problem->getMessage().' What lies in the package was read without it.',
+                Message::of('interchange.qti30.lies-package-read-without', ['why' => $problem->getMessage()]),
                 'imsmanifest.xml',
             );
 

@@ -8,6 +8,7 @@ use WideQuarry\Content\Reader;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Patterns\XsdPatternReader;
 use WideQuarry\Interchange\Qti2\OwnClasses;
+use WideQuarry\Messages\Message;
 
 /**
  * An item made ready to be read: HTML that somebody escaped is HTML again, feedback inside the text becomes feedback beside it, notes
@@ -48,7 +49,7 @@ final class ItemNormaliser
                 'qti-end-attempt-interaction' => $this->left(
                     $element,
                     'qti.hint_button',
-                    'A button of the item (for a hint or to end) was left out.',
+                    Message::of('interchange.qti30.button-item-hint-end'),
                 ),
                 'qti-info-control' => $this->unwrap($element),
                 default => null,
@@ -73,11 +74,10 @@ final class ItemNormaliser
                 $test->setAttribute('pattern', $meant);
                 $this->notices[] = Notice::note(
                     'qti.pattern_meant',
-                    'A pattern is written as the standard does not write it ('.
-                        mb_strimwidth($pattern, 0, 120, '…').
-                        '): it was read as '.
-                        mb_strimwidth($meant, 0, 120, '…').
-                        '.',
+                    Message::of('interchange.qti30.pattern-written-standard-does', [
+                        'pattern' => mb_strimwidth($pattern, 0, 120, '…'),
+                        'meant' => mb_strimwidth($meant, 0, 120, '…'),
+                    ]),
                     $this->file,
                     $test->getLineNo(),
                     $this->question,
@@ -111,8 +111,7 @@ final class ItemNormaliser
                     $this->ambiguous[$interaction->getAttribute('response-identifier')] = true;
                     $this->notices[] = Notice::loss(
                         'qti.same_identifier',
-                        "Two choices are called \"$id\". The second is \"$other\" here, and the answer needs manual marking, ".
-                            'because nobody can tell which of the two is right.',
+                        Message::of('interchange.qti30.two-choices-called-second', ['id' => $id, 'other' => $other]),
                         $this->file,
                         $choice->getLineNo(),
                         $this->question,
@@ -147,7 +146,7 @@ final class ItemNormaliser
         if ($met) {
             $this->notices[] = Notice::note(
                 'content.escaped',
-                'HTML that was escaped in the text was read as HTML.',
+                Message::of('interchange.qti30.html-escaped-text-read'),
                 $this->file,
                 $body->getLineNo(),
                 $this->question,

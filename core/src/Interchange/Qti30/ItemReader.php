@@ -18,6 +18,7 @@ use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\PartKinds;
@@ -71,7 +72,9 @@ final class ItemReader
         array_push($this->notices, ...array_map(fn (Notice $notice): Notice => $notice->about($this->id), $document->notices));
         $this->format = Dialects::format($xml) ?? 'qti30';
         if ($item->localName !== 'qti-assessment-item') {
-            yield Notice::problem('qti.not_an_item', "$this->file is not an assessment item.", $this->file, 1);
+            yield Notice::problem('qti.not_an_item', Message::of('interchange.qti30.assessment-item', [
+                'file' => $this->file,
+            ]), $this->file, 1);
 
             return;
         }
@@ -96,11 +99,13 @@ final class ItemReader
         try {
             yield PackageContents::thing('question', Question::read(Json::decode(Json::encode($question)), $this->kinds)->toJson());
         } catch (Malformed $problem) {
-            yield Notice::problem($problem->rule, "One item was left out: {$problem->getMessage()}", $this->file, null, $problem->path);
+            yield Notice::problem($problem->rule, Message::of('interchange.qti30.one-item-left-out', [
+                'why' => $problem->getMessage(),
+            ]), $this->file, null, $problem->path);
 
             return;
         } catch (\JsonException) {
-            yield Notice::problem('value.absurd', 'One item was left out: it holds a number beyond all measure.', $this->file);
+            yield Notice::problem('value.absurd', Message::of('interchange.qti30.one-item-left-out-holds'), $this->file);
 
             return;
         }
@@ -140,14 +145,14 @@ final class ItemReader
             $templates === null ? $this->tried($item, $declarations, $processing, $parts, $text->html(), $read) : [null, null, null];
         if ($this->unlike && $tried === null) {
             $parts = array_map(self::bare(...), $parts);
-            $this->lose('qti.key', 'The key that was read does not score as this item does, so the item needs manual marking.');
+            $this->lose('qti.key', Message::of('interchange.qti30.key-read-does-score'));
         } elseif ($tried === null && $processing->untranslated) {
             $this->lose(
                 'qti.processing',
-                'The marking of this item could not be translated. Its source is kept, and it needs manual marking.',
+                Message::of('interchange.qti30.marking-item-could-translated'),
             );
         } elseif ($tried === null && $this->ambiguous === [] && array_filter($parts, self::isUnmarked(...)) !== []) {
-            $this->lose('qti.key', 'The key of one response could not be translated; it needs manual marking.');
+            $this->lose('qti.key', Message::of('interchange.qti30.key-one-response-could'));
         }
         $parts = $tried ?? $parts;
         ManualMarking::share($parts, $this->most($item));
@@ -159,7 +164,9 @@ final class ItemReader
             } else {
                 $this->notices[] = Notice::loss(
                     'qti.stimulus',
-                    'What this item is about ('.mb_strimwidth($ref->getAttribute('href'), 0, 120, '…').') is not in the package.',
+                    Message::of('interchange.qti30.item-about-package', [
+                        'name' => mb_strimwidth($ref->getAttribute('href'), 0, 120, '…'),
+                    ]),
                     $this->file,
                     $ref->getLineNo(),
                     $this->id,
@@ -196,7 +203,7 @@ final class ItemReader
                     ($templates === null && $this->triedFeedback($item, $declarations, $question));
         $placed = ($tried !== null || $this->shared($question, $processing->once)) && $placed;
         if (! $placed) {
-            $this->lose('qti.feedback', 'Some feedback depends on something that could not be translated. The source of the item is kept.');
+            $this->lose('qti.feedback', Message::of('interchange.qti30.some-feedback-depends-something'));
         }
 
         return $question;
@@ -467,9 +474,7 @@ final class ItemReader
             if ($part === null) {
                 $this->lose(
                     'qti.kind',
-                    'There is no kind of part for '.
-                        $interaction->localName.
-                        '. The answer needs manual marking, and its source is kept.',
+                    Message::of('interchange.qti30.kind-part-answer-needs', ['name' => $interaction->localName]),
                 );
                 $choices = UnreadInteraction::choices($interaction);
                 if ($choices !== null) {
@@ -479,7 +484,7 @@ final class ItemReader
             } elseif ($interaction->localName === 'qti-associate-interaction') {
                 $this->notices[] = Notice::note(
                     'qti.associate',
-                    'The source pairs the items of one list with each other. Here that list is shown in two columns.',
+                    Message::of('interchange.qti30.source-pairs-items-one'),
                     $this->file,
                     $interaction->getLineNo(),
                     $this->id,
@@ -552,7 +557,7 @@ final class ItemReader
                         $medium?->about($this->id) ??
                         Notice::loss(
                             'media.missing',
-                            "The file $href is not in the package, so it was left out.",
+                            Message::of('interchange.qti30.file-package-left-out', ['href' => $href]),
                             $this->file,
                             null,
                             $this->id,
@@ -587,7 +592,7 @@ final class ItemReader
 
     private function loseTemplates(): void
     {
-        $this->lose('qti.templates', 'How the values of this item vary could not be translated. The source of the item is kept.');
+        $this->lose('qti.templates', Message::of('interchange.qti30.how-values-item-vary'));
     }
 
     private function lose(string $code, string $sentence): void

@@ -11,6 +11,7 @@ use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Plain\SharedAnswers;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Random\Seed;
@@ -73,10 +74,14 @@ final class ItemWriter
                         );
             } catch (CoreException $problem) {
                 $written = null;
-                $this->lose($question, 'key.unready', "A part could not be written: {$problem->getMessage()}");
+                $this->lose($question, 'key.unready', Message::of('interchange.qti30.part-could-written', [
+                    'why' => $problem->getMessage(),
+                ]));
             }
             if ($written === null) {
-                $this->lose($question, 'qti.kind', "A part of the kind \"$part->kindName\" cannot be written to QTI yet.");
+                $this->lose($question, 'qti.kind', Message::of('interchange.qti30.part-kind-cannot-written', [
+                    'kind' => $part->kindName,
+                ]));
 
                 continue;
             }
@@ -124,7 +129,7 @@ final class ItemWriter
             $this->lose(
                 $question,
                 'qti.stimulus_inside',
-                'Stimuli are repeated in every item that uses them: this version has no stimuli of its own.',
+                Message::of('interchange.qti30.stimuli-repeated-every-item'),
             );
         }
         $xml =
@@ -246,7 +251,7 @@ final class ItemWriter
             $roll = new Roll;
         }
         if ($question->variables->list !== [] && $templates === null) {
-            $this->lose($question, 'qti.templates', 'QTI cannot express how these values vary: the item has one fixed set of values.');
+            $this->lose($question, 'qti.templates', Message::of('interchange.qti30.qti-cannot-express-how'));
         }
 
         return $roll;
@@ -255,19 +260,19 @@ final class ItemWriter
     private function questionLosses(Question $question, FeedbackWriter $feedback, ScoreWriter $score): void
     {
         if (! SharedAnswers::areDistinct($question)) {
-            $this->lose($question, 'qti.once', 'Where an answer fits several of the rules that parts share, it takes all of them there.');
+            $this->lose($question, 'qti.once', Message::of('interchange.qti30.where-answer-fits-several'));
         }
         if (! $score->saysGates()) {
-            $this->lose($question, 'qti.gates', 'Parts that wait for others cannot be written here: they are added up there.');
+            $this->lose($question, 'qti.gates', Message::of('interchange.qti30.parts-wait-others-cannot'));
         }
         if ($question->hints !== []) {
-            $this->lose($question, 'qti.hints', 'Hints are not written to QTI.');
+            $this->lose($question, 'qti.hints', Message::of('interchange.qti30.hints-written-qti'));
         }
         if ($feedback->losesTime()) {
             $this->lose(
                 $question,
                 'qti.feedback_time',
-                'Feedback shows after each answer there, whether it was to show during tries or after them.',
+                Message::of('interchange.qti30.feedback-shows-after-each'),
             );
         }
     }

@@ -16,6 +16,7 @@ use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Stimulus\Stimulus;
@@ -70,7 +71,7 @@ final class PackageReader
             yield from (new PackagedTests($this->kinds, $read))->read($zip, (string) $href);
         }
         if ($documents->items === []) {
-            yield Notice::problem('qti.no_items', 'There is no assessment item in this package.', 'imsmanifest.xml');
+            yield Notice::problem('qti.no_items', Message::of('interchange.qti30.assessment-item-package'), 'imsmanifest.xml');
         }
     }
 
@@ -118,14 +119,14 @@ final class PackageReader
         } catch (Malformed) {
             return Notice::note(
                 'extension.broken',
-                'Our own copy of this question in the package cannot be read, so the item itself was imported.',
+                Message::of('interchange.qti30.our-own-copy-question'),
                 $href,
             );
         }
         if (! ($kept instanceof \stdClass) || ! isset($kept->sha256, $kept->question) || $kept->sha256 !== hash('sha256', $xml)) {
             return Notice::note(
                 'extension.changed',
-                'This item was changed since it was written here, so it was read as it is now.',
+                Message::of('interchange.qti30.item-changed-since-written'),
                 $href,
             );
         }
@@ -136,8 +137,7 @@ final class PackageReader
         ) {
             return Notice::note(
                 'extension.no_stimuli',
-                'Our own copy of this question in the package lacks its stimuli, so the item itself was imported, with the passage '.
-                    'in its text.',
+                Message::of('interchange.qti30.our-own-copy-question-package'),
                 $href,
             );
         }
@@ -175,7 +175,9 @@ final class PackageReader
             try {
                 $stimulus = Stimulus::read($json);
             } catch (Malformed $problem) {
-                yield Notice::problem($problem->rule, "A stimulus was left out: {$problem->getMessage()}", $href, null, $problem->path);
+                yield Notice::problem($problem->rule, Message::of('interchange.qti30.stimulus-left-out', [
+                    'why' => $problem->getMessage(),
+                ]), $href, null, $problem->path);
 
                 continue;
             }
@@ -192,10 +194,7 @@ final class PackageReader
             $id = is_string($kept->question->id ?? null) ? $kept->question->id : null;
             yield Notice::loss(
                 'qti.stimulus',
-                (count($missing) === 1 ? 'A stimulus' : count($missing).' stimuli').
-                    ' of this question '.
-                    (count($missing) === 1 ? 'is' : 'are').
-                    ' not in the package.',
+                Message::of('interchange.qti30.question-package', ['count' => count($missing)]),
                 $href,
                 null,
                 $id,
@@ -223,7 +222,9 @@ final class PackageReader
         try {
             yield PackageContents::thing('question', Question::read($kept->question, $this->kinds)->toJson());
         } catch (Malformed $problem) {
-            yield Notice::problem($problem->rule, "One question was left out: {$problem->getMessage()}", $href, null, $problem->path);
+            yield Notice::problem($problem->rule, Message::of('interchange.qti30.one-question-left-out', [
+                'why' => $problem->getMessage(),
+            ]), $href, null, $problem->path);
         }
     }
 
@@ -263,7 +264,7 @@ final class PackageReader
                 yield $medium ??
                     Notice::loss(
                         'media.missing',
-                        "The file {$image->getAttribute('src')} is not in the package, so it was left out.",
+                        Message::of('interchange.qti30.picture-not-in-package', ['name' => $image->getAttribute('src')]),
                         $href,
                     );
             }

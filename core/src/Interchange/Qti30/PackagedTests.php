@@ -12,6 +12,7 @@ use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 
@@ -39,7 +40,9 @@ final readonly class PackagedTests
             yield from $reader->notices;
             yield PackageContents::thing('assessment', Assessment::read($json, $this->kinds)->toJson());
         } catch (UnreadableFile|Malformed $problem) {
-            yield Notice::problem($problem->rule, "A test was left out: {$problem->getMessage()}", $href);
+            yield Notice::problem($problem->rule, Message::of('interchange.qti30.test-left-out', [
+                'why' => $problem->getMessage(),
+            ]), $href);
         }
     }
 

@@ -12,6 +12,7 @@ use WideQuarry\Interchange\ImportedDraw;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
 /**
@@ -82,14 +83,14 @@ final class TestReader
             $at = [...array_values($within), ...$parts][0];
             $this->notices[] = Notice::loss(
                 'qti.test_time',
-                'Time limits of parts, sections and single questions were left out: here a test has one time limit.',
+                Message::of('interchange.qti30.time-limits-parts-sections'),
                 $this->file,
                 $at->getLineNo(),
             );
         } elseif ($isSum && count($parts) > 1) {
             $this->notices[] = Notice::loss(
                 'qti.test_time',
-                'Each part of the test has its own time limit. Here the whole test gets their sum.',
+                Message::of('interchange.qti30.each-part-test-own'),
                 $this->file,
                 $parts[0]->getLineNo(),
             );
@@ -136,16 +137,16 @@ final class TestReader
                     ? $this->draw($element, $child, $section)
                     : ($this->notices[] = Notice::loss(
                         'qti.test_selection',
-                        'A section of the test draws '.
-                            $child->getAttribute('select').
-                            ' of its sections. Only questions can be drawn here, so it has all of them.',
+                        Message::of('interchange.qti30.section-test-draws-sections', [
+                            'name' => $child->getAttribute('select'),
+                        ]),
                         $this->file,
                         $child->getLineNo(),
                     )),
                 'qti-ordering' => $select === null && $child->getAttribute('shuffle') === 'true' ? ($section->shuffle = true) : null,
                 'qti-pre-condition', 'qti-branch-rule', 'qti-template-default' => ($this->notices[] = Notice::loss(
                     'qti.test_rule',
-                    "A rule of the test ({$child->localName}) was left out: questions stand in one order for everybody.",
+                    Message::of('interchange.qti30.rule-test-left-out', ['name' => $child->localName]),
                     $this->file,
                     $child->getLineNo(),
                 )),
@@ -171,7 +172,7 @@ final class TestReader
         if ($select->getAttribute('with-replacement') === 'true') {
             $this->notices[] = Notice::loss(
                 'qti.test_replacement',
-                'A section of the test may ask one question twice; here each is drawn once at most.',
+                Message::of('interchange.qti30.section-test-may-ask'),
                 $this->file,
                 $select->getLineNo(),
             );
@@ -187,7 +188,7 @@ final class TestReader
         if ($unequal) {
             $this->notices[] = Notice::loss(
                 'qti.test_draw_points',
-                'Questions of one draw have different weights in the test; here each counts as its bank says.',
+                Message::of('interchange.qti30.questions-one-draw-different'),
                 $this->file,
                 $element->getLineNo(),
             );
@@ -201,7 +202,7 @@ final class TestReader
         if (! str_contains(' '.$rubric->getAttribute('view').' ', ' candidate ')) {
             $this->notices[] = Notice::loss(
                 'qti.test_rubric',
-                'A note that is not meant for learners was left out of the test.',
+                Message::of('interchange.qti30.note-meant-learners-left'),
                 $this->file,
                 $rubric->getLineNo(),
             );
@@ -223,7 +224,7 @@ final class TestReader
         if ($item === null) {
             $this->notices[] = Notice::loss(
                 'qti.test_item',
-                'The test asks '.$ref->getAttribute('href').', which could not be read; its place was left out.',
+                Message::of('interchange.qti30.test-asks-could-read', ['name' => $ref->getAttribute('href')]),
                 $this->file,
                 $ref->getLineNo(),
             );

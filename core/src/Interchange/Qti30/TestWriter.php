@@ -10,6 +10,7 @@ use WideQuarry\Assembly\Draw;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Assembly\Section;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Question;
 
 /** An assessment as a QTI 3.0 test: one part, its sections, a reference to an item for each pick, weights where points differ. */
@@ -119,7 +120,7 @@ final class TestWriter
         if ($item === null) {
             $this->notices[] = Notice::loss(
                 'qti.test_question',
-                'A question of the test is not in its bank any more, so its place was left out.',
+                Message::of('interchange.qti30.question-test-bank-any'),
             );
 
             return '';
@@ -134,7 +135,7 @@ final class TestWriter
         if ($weight === null) {
             $this->notices[] = Notice::loss(
                 'qti.test_points',
-                'A question without points of its own cannot be given some by a test.',
+                Message::of('interchange.qti30.question-without-points-own'),
                 null,
                 null,
                 $question,

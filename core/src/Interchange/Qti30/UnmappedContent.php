@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Messages\Message;
 
 /** Reports what an item contains that a question has no place for. */
 final class UnmappedContent
@@ -21,10 +22,11 @@ final class UnmappedContent
         'qti-context-declaration',
     ];
 
+    /** Elements whose loss is told in a message of its own. */
     private const NAMED = [
-        'qti-stylesheet' => 'A style sheet of the item was left out.',
-        'qti-catalog-info' => 'Other forms of the item for learners who need them (its catalogue) were left out.',
-        'qti-companion-materials-info' => 'Tools that the item asks for, such as a calculator or a ruler, were left out.',
+        'qti-stylesheet' => 'style-sheet-left-out',
+        'qti-catalog-info' => 'catalogue-left-out',
+        'qti-companion-materials-info' => 'tools-left-out',
     ];
 
     /** @return list<Notice> */
@@ -40,11 +42,13 @@ final class UnmappedContent
                 continue;
             }
             if (isset(self::NAMED[$name])) {
-                $tell('qti.left_out', self::NAMED[$name], $child);
+                $tell('qti.left_out', Message::of('interchange.qti30.'.self::NAMED[$name]), $child);
             } else {
                 $tell(
                     'qti.unknown_element',
-                    'Something that the standard does not know ('.mb_strimwidth($child->nodeName, 0, 80, '…').') was left out.',
+                    Message::of('interchange.qti30.something-standard-does-know', [
+                        'name' => mb_strimwidth($child->nodeName, 0, 80, '…'),
+                    ]),
                     $child,
                 );
             }
@@ -57,7 +61,7 @@ final class UnmappedContent
                 ! self::isWholeSet($element) &&
                 ! in_array($element->parentNode?->localName, ['qti-choice-interaction', 'qti-order-interaction'], true)
             ) {
-                $tell('qti.fixed', 'Some items were fixed in place. Here all of them are shuffled.', $element);
+                $tell('qti.fixed', Message::of('interchange.qti30.some-items-fixed-place'), $element);
             } elseif (
                 $element->localName === 'qti-match-interaction' &&
                 $element->getAttribute('shuffle') === 'true' &&
@@ -66,7 +70,7 @@ final class UnmappedContent
             ) {
                 $notices['rows'] ??= Notice::note(
                     'qti.shuffle_rows',
-                    'The source shuffles both sides. Here only the right side is shuffled.',
+                    Message::of('interchange.qti30.source-shuffles-both-sides'),
                     $file,
                     $element->getLineNo(),
                     $question,

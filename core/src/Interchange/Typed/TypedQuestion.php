@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Typed;
 
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\FieldWidth;
 
 /** A recognised question as JSON of ours, with the signs it was recognised by and what is missing. */
@@ -45,7 +46,7 @@ final readonly class TypedQuestion
             ];
         }
 
-        return new self((object) $json, ['its number', ...$signs], $missing);
+        return new self((object) $json, [Message::of('interchange.typed.number'), ...$signs], $missing);
     }
 
     /** @return array{list<\stdClass>, string, list<string>, list<string>} */
@@ -57,14 +58,18 @@ final readonly class TypedQuestion
             $marked !== null => [$marked],
             default => null,
         };
-        $sign = $block->ticked !== [] ? 'ticked boxes' : ($answer !== null ? $where : 'a mark at one option');
+        $sign = match (true) {
+            $block->ticked !== [] => Message::of('interchange.typed.ticked-boxes'),
+            $answer !== null => $where,
+            default => Message::of('interchange.typed.mark-one-option'),
+        };
         $missing = match (true) {
             $block->ticked !== [] && $answer !== null && TypedAnswer::options($answer, $block->options) !== $block->ticked => [
-                "The ticked boxes were taken as right; the answer \"$answer\" says otherwise and was not used.",
+                Message::of('interchange.typed.ticked-boxes-taken-right', ['answer' => $answer]),
             ],
             $right !== null => [],
-            $answer !== null => ["The answer \"$answer\" names none of its options, so no option is right yet."],
-            default => ['No answer was found, so no option is right yet.'],
+            $answer !== null => [Message::of('interchange.typed.answer-names-none-options', ['answer' => $answer])],
+            default => [Message::of('interchange.typed.answer-found-option-right')],
         };
 
         return [
@@ -85,12 +90,12 @@ final readonly class TypedQuestion
             ),
             $block->stem,
         );
-        $missing = $truth === null ? ['No answer was found, so neither true nor false is right yet.'] : [];
+        $missing = $truth === null ? [Message::of('interchange.typed.answer-found-neither-true')] : [];
 
         return [
             [self::options($block, ['True', 'False'], $truth === null ? [] : [$truth ? 0 : 1])],
             self::body(array_values(array_filter($stem, fn (string $line): bool => $line !== ''))).'<div data-part="p1"></div>',
-            ['true or false', ...$truth === null ? [] : [$where]],
+            [Message::of('interchange.typed.true-false'), ...$truth === null ? [] : [$where]],
             $missing,
         ];
     }
@@ -103,11 +108,15 @@ final readonly class TypedQuestion
         $given = $answer === null ? [] : ($gaps > 1 ? array_map(trim(...), preg_split('/\s*[;,]\s*/u', $answer) ?: []) : [$answer]);
         if ($answer !== null && count($given) !== max(1, (int) $gaps)) {
             return self::unkeyed($block, $body, (int) $gaps, [
-                "There are $gaps gaps but ".count($given)." answers in \"$answer\", so none was taken.",
+                Message::of('interchange.typed.gaps-answers-none-taken', [
+                    'gaps' => (int) $gaps,
+                    'count' => count($given),
+                    'answer' => $answer,
+                ]),
             ]);
         }
         if ($answer === null) {
-            return self::unkeyed($block, $body, (int) $gaps, ['No answer was found, so it needs manual marking.']);
+            return self::unkeyed($block, $body, (int) $gaps, [Message::of('interchange.typed.answer-found-needs-manual')]);
         }
         $parts = [];
         foreach ($given as $i => $one) {

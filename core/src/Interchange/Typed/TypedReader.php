@@ -11,6 +11,7 @@ use WideQuarry\Interchange\Package\Encoding;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\UnreadableFile;
+use WideQuarry\Messages\Message;
 
 /** Turns a typed exam into questions: headings become groups and topics, instructions stimuli of what follows them. */
 final class TypedReader
@@ -34,7 +35,7 @@ final class TypedReader
             $text = Encoding::mended($bytes);
             yield Notice::note(
                 'text.encoding',
-                'The text is not in UTF-8; it was read as Windows-1252. Look at accents and signs.',
+                Message::of('interchange.typed.text-utf-8-read'),
                 $source->name,
             );
         }
@@ -108,7 +109,7 @@ final class TypedReader
                 if ($block->answer !== null && $other !== $block->answer) {
                     yield Notice::note(
                         'text.two_answers',
-                        "The answer below this question was taken; the key says \"$other\".",
+                        Message::of('interchange.typed.answer-below-question-taken', ['other' => $other]),
                         $file,
                         $block->line,
                         is_string($json->id) ? $json->id : null,
@@ -134,16 +135,17 @@ final class TypedReader
         foreach ([...$unused, ...$waiting, ...$exam->unused] as $line) {
             yield Notice::loss(
                 'text.unused',
-                'This line was not used, because it belongs to no question and is not an answer: "'.
-                    mb_strimwidth($line, 0, 200, '…').
-                    '"',
+                Message::of('interchange.typed.line-used-because-belongs', ['line' => mb_strimwidth($line, 0, 200, '…')]),
                 $file,
             );
         }
         foreach ($exam->skipped as [$from, $to, $line]) {
             yield Notice::note(
                 'text.number_skipped',
-                $from === $to ? "There is no question $from." : "There are no questions $from to $to.",
+                $from === $to ? Message::of('interchange.typed.question', ['from' => $from]) : Message::of('interchange.typed.questions', [
+                    'from' => $from,
+                    'to' => $to,
+                ]),
                 $file,
                 $line,
             );
@@ -151,7 +153,7 @@ final class TypedReader
         foreach (array_diff_key($exam->key, $used) as $number => $answer) {
             yield Notice::loss(
                 'text.key_alone',
-                "The key has an answer to question $number, \"$answer\", but there is no such question.",
+                Message::of('interchange.typed.key-answer-question-such', ['number' => $number, 'answer' => $answer]),
                 $file,
             );
         }
@@ -160,7 +162,7 @@ final class TypedReader
     private function question(Block $block, TypedExam $exam, string $id, ?int $marked): TypedQuestion
     {
         $answer = $block->answer ?? ($exam->key[$block->number] ?? null);
-        $where = $block->answer !== null ? 'an answer line' : 'the key';
+        $where = $block->answer !== null ? Message::of('interchange.typed.answer-line') : Message::of('interchange.typed.key');
         if ($marked !== null) {
             $block = $block->with([
                 'options' => array_map(

@@ -8,6 +8,7 @@ use WideQuarry\Answer\Normaliser;
 use WideQuarry\Answer\TextMatcher;
 use WideQuarry\Content\Pieces;
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\PieceCheck;
 use WideQuarry\Parts\TypedKeyCheck;
 use WideQuarry\Question\Part;
@@ -28,7 +29,7 @@ final class AmendCheck
             $on = $rule->on;
             assert($on instanceof TextMatcher);
             if ($on->piece === null || ! isset($words[$on->piece])) {
-                $findings[] = Finding::blocking('key.unknown', "$rule->path/on", 'The key mends a piece that is not in the text.', [
+                $findings[] = Finding::blocking('key.unknown', "$rule->path/on", Message::of('parts.amend.key-mends-piece-text'), [
                     'gone' => $on->piece,
                 ]);
 
@@ -39,7 +40,7 @@ final class AmendCheck
                 $findings[] = Finding::blocking(
                     'rule.empty',
                     "$rule->path/on/text",
-                    "Say what is right instead of “{$words[$on->piece]}”.",
+                    Message::of('parts.amend.say-right-instead', ['words' => $words[$on->piece]]),
                 );
             }
             foreach ($on->texts as $text) {
@@ -47,7 +48,7 @@ final class AmendCheck
                     $findings[] = Finding::blocking(
                         'amend.same',
                         "$rule->path/on/text",
-                        "“{$words[$on->piece]}” stands in the text already: what is right has to differ from the fault.",
+                        Message::of('parts.amend.stands-text-already-right', ['words' => $words[$on->piece]]),
                     );
                 }
             }
@@ -56,7 +57,7 @@ final class AmendCheck
             $findings[] = Finding::warning(
                 'amend.only_faults',
                 $path,
-                'Everything that can be picked is a fault, so there is nothing to find. Let every word be picked.',
+                Message::of('parts.amend.everything-can-picked-fault'),
             );
         }
 

@@ -9,6 +9,7 @@ use WideQuarry\Answer\TextMatcher;
 use WideQuarry\Content\Pieces;
 use WideQuarry\Content\Tree;
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\PrintedPieces;
@@ -69,7 +70,7 @@ final class AmendKind implements Kind
     {
         $amends = $response->amends ?? null;
         if (! ($amends instanceof \stdClass)) {
-            return PartOutcome::unreadable('response.shape', 'The response to a text to mend is {"amends": {piece id: what was typed}}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.amend.response-text-mend-amends'));
         }
         $settings = self::settings($part);
         $words = array_column(Pieces::of($settings->text), 'words', 'id');
@@ -77,10 +78,10 @@ final class AmendKind implements Kind
         $given = [];
         foreach (get_object_vars($amends) as $id => $typed) {
             if (! isset($words[$id])) {
-                return PartOutcome::unreadable('amend.unknown_piece', "There is no piece \"$id\" in the text.");
+                return PartOutcome::unreadable('amend.unknown_piece', Message::of('parts.amend.piece-text', ['id' => $id]));
             }
             if (! is_string($typed)) {
-                return PartOutcome::unreadable('response.shape', 'What is typed for a piece is text.');
+                return PartOutcome::unreadable('response.shape', Message::of('parts.amend.typed-piece-text'));
             }
             if ($normaliser->apply($typed) !== $normaliser->apply($words[$id])) {
                 // the same again mends nothing and blames nothing
@@ -154,11 +155,11 @@ final class AmendKind implements Kind
             [$wrong, $right] = WrittenNames::sides(
                 strtr($piece, ['->' => '→', '=' => '→']),
                 '→',
-                "“{$piece}” mends nothing. Write the wrong word, an arrow (->) and the right one.",
+                Message::of('parts.amend.mends-nothing-write-wrong', ['piece' => $piece]),
             );
             $id = $pieces->one($wrong);
             $amends[$id] = isset($amends[$id])
-                ? throw UnreadableResponse::because('“'.trim($wrong).'” is mended twice.')
+                ? throw UnreadableResponse::because(Message::of('parts.amend.mended-twice', ['wrong' => trim($wrong)]))
                 : trim($right);
         }
 

@@ -11,6 +11,7 @@ use WideQuarry\Interchange\Qti30\MappingDefaults;
 use WideQuarry\Interchange\Qti30\Marking;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Part;
 
 /**
@@ -21,10 +22,11 @@ final class AmendMapping implements KindMapping
 {
     use MappingDefaults;
 
-    private const LOSS = [
-        'amend.by_hand',
-        'Correcting a text cannot be scored there: the text is shown above a field and needs manual marking.',
-    ];
+    /** @return array{string, string} */
+    private static function byHand(): array
+    {
+        return ['amend.by_hand', Message::of('parts.amend.marked-manually')];
+    }
 
     public function shape(): null
     {
@@ -48,7 +50,7 @@ final class AmendMapping implements KindMapping
 
     public function plain(Part $part, WriteContext $in): PlainPart
     {
-        return PlainPart::byHand($this->text($part), [self::LOSS]);
+        return PlainPart::byHand($this->text($part), [self::byHand()]);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart
@@ -59,7 +61,7 @@ final class AmendMapping implements KindMapping
                 $content($this->text($part)).
                 "</div><qti-extended-text-interaction response-identifier=\"$response\" expected-lines=\"3\"/>",
             '',
-            [self::LOSS],
+            [self::byHand()],
         );
     }
 

@@ -6,6 +6,7 @@ namespace WideQuarry\Parts\Choice;
 
 use WideQuarry\Content\RichText;
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
@@ -29,7 +30,7 @@ final class ChoiceCheck
                 ),
             ) < 2
         ) {
-            $findings[] = Finding::blocking('choice.too_few_options', $at, 'A choice needs at least two options.');
+            $findings[] = Finding::blocking('choice.too_few_options', $at, Message::of('parts.choice.choice-needs-least-two'));
         }
         $words = [];
         foreach ($settings->options as $i => $option) {
@@ -38,11 +39,16 @@ final class ChoiceCheck
                 continue; // a row left empty is dropped when it is stored
             }
             if ($text === '') {
-                $findings[] = Finding::blocking('choice.empty_option', "$at/$i/html", 'This option is empty. Add text or delete it.');
+                $findings[] = Finding::blocking('choice.empty_option', "$at/$i/html", Message::of('parts.choice.option-empty-add-text'));
             } elseif (isset($words[$text])) {
-                $findings[] = Finding::blocking('choice.equal_options', "$at/$i/html", 'This option is the same as another one.', [
-                    'same_as' => $words[$text],
-                ]);
+                $findings[] = Finding::blocking(
+                    'choice.equal_options',
+                    "$at/$i/html",
+                    Message::of('parts.choice.option-same-another-one'),
+                    [
+                        'same_as' => $words[$text],
+                    ],
+                );
             }
             $words[$text] ??= $option['id'];
         }
@@ -50,7 +56,7 @@ final class ChoiceCheck
             $findings[] = Finding::blocking(
                 'choice.min_above_max',
                 "$part->path/settings/min",
-                "At least $settings->min and at most $settings->max cannot both hold.",
+                Message::of('parts.choice.least-most-cannot-both', ['min' => $settings->min, 'max' => $settings->max]),
             );
         }
 
@@ -70,13 +76,13 @@ final class ChoiceCheck
                 $findings[] = Finding::blocking(
                     'key.unknown_option',
                     "$rule->path/on",
-                    "The key names \"$on\", but there is no such option.",
+                    Message::of('parts.choice.key-names-such-option', ['on' => $on]),
                 );
             } elseif (isset($seen["=$on"])) {
                 $findings[] = Finding::blocking(
                     'key.listed_twice',
                     "$rule->path/on",
-                    'Two rules name this option; the first one counts.',
+                    Message::of('parts.choice.two-rules-name-option'),
                 );
             }
             $seen["=$on"] = true;
@@ -97,16 +103,16 @@ final class ChoiceCheck
         }
         $path = "$part->path/key/rules";
         if ($part->scheme !== Scheme::Person && $right === 0) {
-            $findings[] = Finding::blocking('key.nothing_right', $path, 'No option is marked as right.');
+            $findings[] = Finding::blocking('key.nothing_right', $path, Message::of('parts.choice.option-marked-right'));
         } elseif ($part->scheme === Scheme::Weights && $best->isLessThan(1)) {
-            $findings[] = Finding::warning('key.full_credit_out_of_reach', $path, 'No answer earns all the points.', [
+            $findings[] = Finding::warning('key.full_credit_out_of_reach', $path, Message::of('parts.choice.answer-earns-all-points'), [
                 'best' => Exact::text($best),
             ]);
         } elseif ($settings->max !== null && $right > $settings->max && $part->scheme !== Scheme::Weights) {
             $findings[] = Finding::blocking(
                 'choice.more_right_than_max',
                 "$part->path/settings/max",
-                "$right options are right, but at most $settings->max may be chosen.",
+                Message::of('parts.choice.options-right-most-may', ['right' => $right, 'max' => $settings->max]),
             );
         }
 

@@ -9,6 +9,7 @@ use WideQuarry\Content\Tree;
 use WideQuarry\Converting\AnswerForm;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Json\Fields;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\OptionForm;
@@ -68,22 +69,28 @@ final class ChoiceKind implements Kind
         $settings = self::settings($part->settings);
         $chosen = $response->chosen ?? null;
         if (! is_array($chosen) || ! self::areTexts($chosen)) {
-            return PartOutcome::unreadable('response.shape', 'The response to a choice is {"chosen": [option ids]}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.choice.response-choice'));
         }
         $given = array_values(array_unique($chosen));
         $unknown = array_values(array_diff($given, $settings->ids()));
         if ($unknown !== []) {
-            return PartOutcome::unreadable('choice.unknown_option', "There is no option \"$unknown[0]\".");
+            return PartOutcome::unreadable('choice.unknown_option', Message::of('parts.choice.option', ['unknown' => $unknown[0]]));
         }
         $count = count($given);
         if ($count === 0) {
             return PartOutcome::unanswered();
         }
         if ($settings->max !== null && $count > $settings->max) {
-            return PartOutcome::unreadable('choice.too_many', "At most $settings->max may be chosen; $count were.");
+            return PartOutcome::unreadable('choice.too_many', Message::of('parts.choice.most-may-chosen', [
+                'max' => $settings->max,
+                'count' => $count,
+            ]));
         }
         if ($count < $settings->min) {
-            return PartOutcome::unreadable('choice.too_few', "At least $settings->min must be chosen; $count were.");
+            return PartOutcome::unreadable('choice.too_few', Message::of('parts.choice.least-must-chosen', [
+                'min' => $settings->min,
+                'count' => $count,
+            ]));
         }
 
         return $part->scheme === Scheme::Person

@@ -9,6 +9,7 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Converting\ConvertedQuestion;
 use WideQuarry\Converting\Draft;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
@@ -30,14 +31,14 @@ final class TrueFalseList
     public static function join(array $questions, string $id): ConvertedQuestion
     {
         if (count($questions) < 2) {
-            throw Malformed::outOfRange('/questions', 'at least two questions', count($questions));
+            throw Malformed::outOfRange('/questions', Message::of('parts.choice.least-two-questions'), count($questions));
         }
         $options = $rules = $losses = [];
         $points = Exact::zero();
         foreach ($questions as $i => $question) {
             [$part, $isTrue] =
                 self::verdict($question) ??
-                throw Malformed::outOfRange("/questions/$i", 'a question with the two options true and false', $question->name());
+                throw Malformed::outOfRange("/questions/$i", Message::of('parts.choice.question-two-options-true'), $question->name());
             $option = 'o'.($i + 1);
             $options[] = (object) ['id' => $option, 'html' => self::statement($question, $part)];
             if ($isTrue) {
@@ -49,14 +50,14 @@ final class TrueFalseList
                 $part->feedback !== [] ||
                 array_filter($part->key->rules, fn ($rule): bool => $rule->feedback !== null) !== []
             ) {
-                $losses[] = "What “{$question->name()}” says to a right or wrong answer is lost.";
+                $losses[] = Message::of('parts.choice.says-right-wrong-answer', ['name' => $question->name()]);
             }
             if ($question->hints !== []) {
-                $losses[] = "The hints of “{$question->name()}” are lost.";
+                $losses[] = Message::of('parts.choice.hints-lost', ['name' => $question->name()]);
             }
         }
         if ($rules === []) {
-            $losses[] = 'None of the statements is true; a list to tick needs one that is.';
+            $losses[] = Message::of('parts.choice.none-statements-true-list');
         }
         $first = $questions[0]->toJson();
         $json = (object) [
@@ -65,7 +66,7 @@ final class TrueFalseList
             'id' => $id,
             'title' => '',
             'language' => $questions[0]->language,
-            'body' => '<p>Which of these statements are true?</p>'.Draft::blockPlace('p1'),
+            'body' => '<p>'.Message::of('parts.choice.which-are-true').'</p>'.Draft::blockPlace('p1'),
             'stimuli' => $questions[0]->stimuli,
             'parts' => [
                 (object) [
@@ -110,22 +111,22 @@ final class TrueFalseList
             ! ($part->settings instanceof ChoiceSettings) ||
             $part->settings->max === 1
         ) {
-            throw Malformed::outOfRange('/parts', 'one list of statements of which several may be picked', count($question->parts));
+            throw Malformed::outOfRange('/parts', Message::of('parts.choice.one-list-statements-several'), count($question->parts));
         }
         $share = Exact::toPlaces($part->points()->dividedBy(count($part->settings->options)), 4)->toBigRational();
         $losses = $share->multipliedBy(BigRational::of(count($part->settings->options)))->isEqualTo($part->points())
             ? []
-            : ['The points cannot be shared out evenly: each question gets '.Exact::number($share).'.'];
+            : [Message::of('parts.choice.points-cannot-shared-out', ['share' => Exact::number($share)])];
         if ($part->scheme !== Scheme::Judge) {
-            $losses[] = 'Here the statements are counted together; afterwards each is marked for itself.';
+            $losses[] = Message::of('parts.choice.statements-counted-together-afterwards');
         }
         if ($question->hints !== [] || $question->feedback !== [] || $part->feedback !== []) {
-            $losses[] = 'Hints and feedback on the whole list are lost.';
+            $losses[] = Message::of('parts.choice.hints-feedback-whole-list');
         }
         $stem = trim(
             str_replace([Draft::blockPlace($part->id), Draft::inlinePlace($part->id)], '', RichText::read($question->body)->html()),
         );
-        $losses[] = 'The text above the list (“'.mb_substr(RichText::read($stem)->plain(), 0, 60).'”) gives way to “True or false?”.';
+        $losses[] = Message::of('parts.choice.text-above-list-gives', ['plain' => mb_substr(RichText::read($stem)->plain(), 0, 60)]);
         $questions = [];
         foreach ($part->settings->options as $option) {
             $rule = array_values(array_filter($part->key->rules, fn ($rule): bool => $rule->on === $option['id']))[0] ?? null;
@@ -151,7 +152,7 @@ final class TrueFalseList
                 'title' => '',
                 'language' => $question->language,
                 'stimuli' => $question->stimuli,
-                'body' => '<p>True or false?</p>'.
+                'body' => '<p>'.Message::of('parts.choice.true-or-false').'</p>'.
                     (str_starts_with($statement, '<p') ? $statement : "<p>$statement</p>").
                     Draft::blockPlace('p1'),
                 'parts' => [

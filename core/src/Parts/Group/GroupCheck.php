@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Group;
 
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\MaximumMatching;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Question\Item;
@@ -24,10 +25,14 @@ final class GroupCheck
             ...PairCheck::key($part, array_column($settings->items, 'id'), array_column($settings->groups, 'id'), ['item', 'group']),
         ];
         if (Item::filled($settings->items) === []) {
-            $findings[] = Finding::blocking('group.no_items', "$part->path/settings/items", 'There is nothing to sort yet.');
+            $findings[] = Finding::blocking('group.no_items', "$part->path/settings/items", Message::of('parts.group.nothing-sort-yet'));
         }
         if (count(Item::filled($settings->groups)) < 2) {
-            $findings[] = Finding::blocking('group.too_few_groups', "$part->path/settings/groups", 'Sorting needs at least two groups.');
+            $findings[] = Finding::blocking(
+                'group.too_few_groups',
+                "$part->path/settings/groups",
+                Message::of('parts.group.sorting-needs-least-two'),
+            );
         }
 
         return [
@@ -38,9 +43,12 @@ final class GroupCheck
                 "$part->path/key/rules",
                 PairTarget::earning($part),
                 $settings->groups,
-                fn (Item $group, int $needed): string => PairCheck::words($group).
-                    " holds $group->limit, but $needed items belong in it.",
-                'Not every item fits into a right group: some group holds too few.',
+                fn (Item $group, int $needed): string => Message::of('parts.group.holds-items-belong', [
+                    'words' => PairCheck::words($group),
+                    'limit' => $group->limit,
+                    'needed' => $needed,
+                ]),
+                Message::of('parts.group.every-item-fits-into'),
             ),
         ];
     }

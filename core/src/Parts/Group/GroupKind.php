@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Group;
 
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\MatchAndGroup;
@@ -67,26 +68,29 @@ final class GroupKind implements Kind
         $settings = self::settings($part);
         $sorted = $response->groups ?? null;
         if (! ($sorted instanceof \stdClass)) {
-            return PartOutcome::unreadable('response.shape', 'The response to groups is {"groups": {group id: [item ids]}}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.group.response-groups-groups'));
         }
         $given = [];
         foreach (get_object_vars($sorted) as $id => $items) {
             $group = Item::find($settings->groups, (string) $id);
             if ($group === null) {
-                return PartOutcome::unreadable('group.unknown_group', "There is no group \"$id\".");
+                return PartOutcome::unreadable('group.unknown_group', Message::of('parts.group.group', ['id' => $id]));
             }
             if (! is_array($items) || array_filter($items, is_string(...)) !== $items) {
-                return PartOutcome::unreadable('response.shape', 'A group holds a list of identifiers.');
+                return PartOutcome::unreadable('response.shape', Message::of('parts.group.group-holds-list-identifiers'));
             }
             if ($group->limit !== null && count(array_unique($items)) > $group->limit) {
-                return PartOutcome::unreadable('group.full', "The group \"$group->id\" holds $group->limit items at most.");
+                return PartOutcome::unreadable('group.full', Message::of('parts.group.group-holds-items-most', [
+                    'id' => $group->id,
+                    'limit' => $group->limit,
+                ]));
             }
             foreach (array_unique($items) as $item) {
                 if (Item::find($settings->items, $item) === null) {
-                    return PartOutcome::unreadable('group.unknown_item', "There is no item \"$item\".");
+                    return PartOutcome::unreadable('group.unknown_item', Message::of('parts.group.item', ['item' => $item]));
                 }
                 if (isset($given["=$item"])) {
-                    return PartOutcome::unreadable('group.twice', "The item \"$item\" lies in two groups.");
+                    return PartOutcome::unreadable('group.twice', Message::of('parts.group.item-lies-two-groups', ['item' => $item]));
                 }
                 $given["=$item"] = [$item, $group->id];
             }
@@ -155,7 +159,9 @@ final class GroupKind implements Kind
         $settings = self::settings($part);
         $groups = [];
         foreach (WrittenNames::pieces($written) as $piece) {
-            [$group, $items] = WrittenNames::sides($piece, ':', "“{$piece}” names no group. Write a group, a colon and what lies in it.");
+            [$group, $items] = WrittenNames::sides($piece, ':', Message::of('parts.group.names-group-write-group', [
+                'piece' => $piece,
+            ]));
             $id = WrittenNames::items($settings->groups)->one($group);
             $groups[$id] = [...$groups[$id] ?? [], ...WrittenNames::items($settings->items)->several($items)]; // a group may be named twice
         }

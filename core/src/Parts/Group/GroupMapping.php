@@ -15,6 +15,7 @@ use WideQuarry\Interchange\Qti30\PairReader;
 use WideQuarry\Interchange\Qti30\PairWriter;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Item;
 use WideQuarry\Question\Part;
 
@@ -86,7 +87,7 @@ final class GroupMapping implements KindMapping
             false,
             true,
             false,
-            $limited ? [['pairs.limits', 'How many things a group holds is not held to there.']] : [],
+            $limited ? [['pairs.limits', Message::of('parts.group.how-many-things-group')]] : [],
         );
     }
 

@@ -6,6 +6,7 @@ namespace WideQuarry\Parts\Highlight;
 
 use WideQuarry\Content\Pieces;
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\PieceCheck;
 use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
@@ -27,11 +28,11 @@ final class HighlightCheck
                 $findings[] = Finding::blocking(
                     'key.unknown',
                     "$rule->path/on",
-                    "The key names a piece \"$on\" that is not in the text.",
+                    Message::of('parts.highlight.key-names-piece-text', ['on' => $on]),
                     ['gone' => $on],
                 );
             } elseif (isset($seen["=$on"])) {
-                $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", 'Two rules name this piece; the first one counts.');
+                $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", Message::of('parts.highlight.two-rules-name-piece'));
             }
             $seen["=$on"] = true;
             try {
@@ -41,19 +42,23 @@ final class HighlightCheck
             }
         }
         if ($part->scheme !== Scheme::Person && $right === 0) {
-            $findings[] = Finding::blocking('key.nothing_right', "$part->path/key/rules", 'No piece is marked as right.');
+            $findings[] = Finding::blocking(
+                'key.nothing_right',
+                "$part->path/key/rules",
+                Message::of('parts.highlight.piece-marked-right'),
+            );
         }
         if ($settings->max !== null && $settings->min > $settings->max) {
             $findings[] = Finding::blocking(
                 'highlight.min_above_max',
                 "$part->path/settings/min",
-                "At least $settings->min and at most $settings->max cannot both hold.",
+                Message::of('parts.highlight.least-most-cannot-both', ['min' => $settings->min, 'max' => $settings->max]),
             );
         } elseif ($settings->max !== null && $right > $settings->max && $part->scheme !== Scheme::Weights) {
             $findings[] = Finding::blocking(
                 'highlight.more_right_than_max',
                 "$part->path/settings/max",
-                "$right pieces are right, but at most $settings->max may be picked.",
+                Message::of('parts.highlight.pieces-right-most-may', ['right' => $right, 'max' => $settings->max]),
             );
         }
 

@@ -8,6 +8,7 @@ use WideQuarry\Content\Pieces;
 use WideQuarry\Content\Tree;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Json\Fields;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\PrintedPieces;
@@ -68,7 +69,7 @@ final class HighlightKind implements Kind
         $settings = self::settings($part);
         $chosen = $response->chosen ?? null;
         if (! is_array($chosen) || array_filter($chosen, is_string(...)) !== $chosen) {
-            return PartOutcome::unreadable('response.shape', 'The response to words that are picked is {"chosen": [piece ids]}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.highlight.response-words-picked'));
         }
         $given = array_values(array_unique($chosen));
         $pieces = array_column(Pieces::of($settings->text), 'id');
@@ -76,15 +77,17 @@ final class HighlightKind implements Kind
         $count = count($given);
 
         return match (true) {
-            $unknown !== [] => PartOutcome::unreadable('highlight.unknown_piece', "There is no piece \"$unknown[0]\" in the text."),
+            $unknown !== [] => PartOutcome::unreadable('highlight.unknown_piece', Message::of('parts.highlight.piece-text', [
+                'unknown' => $unknown[0],
+            ])),
             $count === 0 => PartOutcome::unanswered(),
             $settings->max !== null && $count > $settings->max => PartOutcome::unreadable(
                 'highlight.too_many',
-                "At most $settings->max may be picked; $count were.",
+                Message::of('parts.highlight.most-may-picked', ['max' => $settings->max, 'count' => $count]),
             ),
             $count < $settings->min => PartOutcome::unreadable(
                 'highlight.too_few',
-                "At least $settings->min must be picked; $count were.",
+                Message::of('parts.highlight.least-must-picked', ['min' => $settings->min, 'count' => $count]),
             ),
             $part->scheme === Scheme::Person => PartOutcome::needsMarking(),
             default => SetScoring::score($part, $given, $pieces, fn (Rule $rule): string => is_string($rule->on) ? $rule->on : ''),

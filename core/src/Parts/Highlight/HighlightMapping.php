@@ -16,6 +16,7 @@ use WideQuarry\Interchange\Qti30\PickWriter;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Part;
 
 /** qti-hottext-interaction. */
@@ -87,7 +88,7 @@ final class HighlightMapping implements KindMapping
             false,
             false,
             (string) preg_replace('~<span data-piece="[^"]*">(.*?)</span>~s', '$1', $settings->text),
-            [['highlight.list', 'Words to pick are listed below the text there.']],
+            [['highlight.list', Message::of('parts.highlight.words-pick-listed-below')]],
         );
     }
 

@@ -6,6 +6,7 @@ namespace WideQuarry\Parts\Match;
 
 use Brick\Math\BigRational;
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Question\Item;
@@ -30,7 +31,7 @@ final class MatchCheck
                 $findings[] = Finding::blocking(
                     'match.too_few',
                     "$part->path/settings/$side",
-                    $side === 'left' ? 'There is nothing to join yet.' : 'With fewer than two partners there is nothing to choose.',
+                    $side === 'left' ? Message::of('parts.match.nothing-join-yet') : Message::of('parts.match.fewer-two-partners-nothing'),
                 );
             }
         }
@@ -44,7 +45,7 @@ final class MatchCheck
                 $findings[] = Finding::blocking(
                     'match.no_partner',
                     "$item->path/html",
-                    PairCheck::words($item).' has no partner. Give it one, or take it away.',
+                    Message::of('parts.match.partner-give-one-take', ['words' => PairCheck::words($item)]),
                 );
             }
         }
@@ -71,10 +72,11 @@ final class MatchCheck
                     $findings[] = Finding::blocking(
                         'match.joined_too_often',
                         "$item->path/uses",
-                        PairCheck::words($item).
-                            " has $needed right partners, but may be joined ".
-                            ($item->limit === 1 ? 'once' : "$item->limit times").
-                            '.',
+                        Message::of('parts.match.right-partners-may-joined', [
+                            'words' => PairCheck::words($item),
+                            'needed' => $needed,
+                            'limit' => $item->limit,
+                        ]),
                     );
                 }
             }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Match;
 
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\MatchAndGroup;
@@ -66,13 +67,13 @@ final class MatchKind implements Kind
         $settings = self::settings($part);
         $pairs = $response->pairs ?? null;
         if (! is_array($pairs)) {
-            return PartOutcome::unreadable('response.shape', 'The response to a match is {"pairs": [[left id, right id]]}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.match.response-match'));
         }
         $given = [];
         $times = [[], []];
         foreach ($pairs as $pair) {
             if (! is_array($pair) || ! array_is_list($pair) || count($pair) !== 2 || ! is_string($pair[0]) || ! is_string($pair[1])) {
-                return PartOutcome::unreadable('response.shape', 'A pair is a list of two identifiers.');
+                return PartOutcome::unreadable('response.shape', Message::of('parts.match.pair-list-two-identifiers'));
             }
             $given[PairTarget::key($pair[0], $pair[1])] = [$pair[0], $pair[1]];
         }
@@ -80,11 +81,16 @@ final class MatchKind implements Kind
             foreach ([$settings->left, $settings->right] as $side => $items) {
                 $item = Item::find($items, $pair[$side]);
                 if ($item === null) {
-                    return PartOutcome::unreadable('match.unknown', "There is nothing \"$pair[$side]\" to join.");
+                    return PartOutcome::unreadable('match.unknown', Message::of('parts.match.nothing-join', [
+                        'pair' => $pair[$side],
+                    ]));
                 }
                 $times[$side]["=$item->id"] = ($times[$side]["=$item->id"] ?? 0) + 1;
                 if ($item->limit !== null && $times[$side]["=$item->id"] > $item->limit) {
-                    return PartOutcome::unreadable('match.too_often', "\"$item->id\" may be joined $item->limit times at most.");
+                    return PartOutcome::unreadable('match.too_often', Message::of('parts.match.may-joined-times-most', [
+                        'id' => $item->id,
+                        'limit' => $item->limit,
+                    ]));
                 }
             }
         }

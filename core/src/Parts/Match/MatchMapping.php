@@ -16,6 +16,7 @@ use WideQuarry\Interchange\Qti30\PairReader;
 use WideQuarry\Interchange\Qti30\PairWriter;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Item;
 use WideQuarry\Question\Part;
 
@@ -116,7 +117,7 @@ final class MatchMapping implements KindMapping
             $several,
             false,
             false,
-            $limited ? [['pairs.limits', 'How often an answer may be used is not held to there.']] : [],
+            $limited ? [['pairs.limits', Message::of('parts.match.how-often-answer-may')]] : [],
         );
     }
 

@@ -8,6 +8,7 @@ use WideQuarry\Converting\AnswerForm;
 use WideQuarry\Finding;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Json\Fields;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
@@ -71,14 +72,14 @@ final class MenuKind implements Kind
     {
         $chosen = $response->chosen ?? null;
         if (! is_array($chosen) || ! array_is_list($chosen) || count($chosen) > 1 || array_filter($chosen, is_string(...)) !== $chosen) {
-            return PartOutcome::unreadable('response.shape', 'The response to a drop-down is {"chosen": [option id]}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.menu.response-drop-down'));
         }
         if ($chosen === []) {
             return PartOutcome::unanswered();
         }
         $ids = array_column(self::settings($part)->options, 'id');
         if (! in_array($chosen[0], $ids, true)) {
-            return PartOutcome::unreadable('menu.unknown_option', "There is no option \"$chosen[0]\".");
+            return PartOutcome::unreadable('menu.unknown_option', Message::of('parts.menu.option', ['chosen' => $chosen[0]]));
         }
 
         return $part->scheme === Scheme::Person
@@ -129,13 +130,13 @@ final class MenuKind implements Kind
                 $findings[] = Finding::blocking(
                     'key.unknown_option',
                     "$rule->path/on",
-                    "The key names \"$on\", but there is no such option.",
+                    Message::of('parts.menu.key-names-such-option', ['on' => $on]),
                 );
             } elseif (isset($named["=$on"])) {
                 $findings[] = Finding::blocking(
                     'key.listed_twice',
                     "$rule->path/on",
-                    'Two rules name this option; the first one counts.',
+                    Message::of('parts.menu.two-rules-name-option'),
                 );
             }
             $named["=$on"] = true;
@@ -149,15 +150,20 @@ final class MenuKind implements Kind
             $findings[] = Finding::blocking(
                 'menu.too_few_options',
                 "$part->path/settings/options",
-                'A drop-down needs at least two options.',
+                Message::of('parts.menu.drop-down-needs-least'),
             );
         }
         if ($part->scheme !== Scheme::Person && ! $best->isPositive()) {
-            $findings[] = Finding::blocking('key.nothing_right', "$part->path/key/rules", 'No option is marked as right.');
+            $findings[] = Finding::blocking('key.nothing_right', "$part->path/key/rules", Message::of('parts.menu.option-marked-right'));
         } elseif ($part->scheme === Scheme::Weights && $best->isLessThan(1)) {
-            $findings[] = Finding::warning('key.full_credit_out_of_reach', "$part->path/key/rules", 'No answer earns all the points.', [
-                'best' => Exact::text($best),
-            ]);
+            $findings[] = Finding::warning(
+                'key.full_credit_out_of_reach',
+                "$part->path/key/rules",
+                Message::of('parts.menu.answer-earns-all-points'),
+                [
+                    'best' => Exact::text($best),
+                ],
+            );
         }
 
         return [...PairCheck::items($options, 'option', $named), ...$findings];

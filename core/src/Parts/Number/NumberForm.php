@@ -9,6 +9,7 @@ use WideQuarry\Converting\CellForm;
 use WideQuarry\Converting\Draft;
 use WideQuarry\Converting\PartJson;
 use WideQuarry\Converting\PartPlaces;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
 /** A number that is typed. */
@@ -34,12 +35,12 @@ final class NumberForm implements CellForm
             $on = $rule->on ?? null;
             $value = $on instanceof \stdClass ? $on->value ?? null : null;
             if (PartJson::text($on, 'answer') !== 'value' || ! is_string($value)) {
-                $draft->lose('Answers that are ranges, sets, or worked out from values are lost.');
+                $draft->lose(Message::of('parts.number.answers-ranges-sets-worked'));
 
                 continue;
             }
             if (isset($on->tolerance)) {
-                $draft->lose('How near an answer has to be is lost: it has to be given as it stands.');
+                $draft->lose(Message::of('parts.number.how-near-answer-lost'));
             }
             $answers[] = new AcceptedAnswer(
                 htmlspecialchars($value, ENT_NOQUOTES),
@@ -58,7 +59,7 @@ final class NumberForm implements CellForm
         foreach ($answers as $answer) {
             $number = strtr($answer->words(), ['−' => '-']);
             if (Exact::read($number) === null) {
-                $draft->lose("“{$answer->words()}” is no number, so it is lost.");
+                $draft->lose(Message::of('parts.number.number-lost', ['words' => $answer->words()]));
             } elseif (! $answer->isSilent()) {
                 $rules[] = [
                     'id' => 'r'.(count($rules) + 1),

@@ -11,6 +11,7 @@ use WideQuarry\Answer\NumberReading;
 use WideQuarry\Converting\AnswerForm;
 use WideQuarry\Finding;
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
@@ -70,7 +71,7 @@ final class NumberKind implements Kind
     {
         $text = $response->text ?? null;
         if (! is_string($text)) {
-            return PartOutcome::unreadable('response.shape', 'The response to a number is {"text": "…"}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.number.response-number'));
         }
         if (trim($text) === '') {
             return PartOutcome::unanswered();
@@ -84,7 +85,9 @@ final class NumberKind implements Kind
         }
         $reading = $this->meant($reading, $key, $in);
         if ($reading === null) {
-            return PartOutcome::unreadable('number.ambiguous', "\"$text\" could be two numbers: write it without a thousands mark.");
+            return PartOutcome::unreadable('number.ambiguous', Message::of('parts.number.could-two-numbers-write', [
+                'text' => $text,
+            ]));
         }
         assert($reading->value !== null);
         $trace = [['step' => 'number.read', 'typed' => $text, 'value' => Exact::text($reading->value), 'notation' => $reading->notation]];
@@ -180,13 +183,13 @@ final class NumberKind implements Kind
             $findings[] = Finding::blocking(
                 'number.units_unavailable',
                 "$part->path/settings/units/policy",
-                'Answers with a unit cannot be marked yet.',
+                Message::of('parts.number.answers-unit-cannot-marked'),
             );
         }
         foreach ($part->key->rules as $rule) {
             assert($rule->on instanceof NumberMatcher);
             if ($rule->on->isEmpty()) {
-                $findings[] = Finding::blocking('rule.empty', "$rule->path/on", 'This rule names no number.');
+                $findings[] = Finding::blocking('rule.empty', "$rule->path/on", Message::of('parts.number.rule-names-number'));
             }
             foreach ($rule->on->values() as $value) {
                 try {

@@ -16,6 +16,7 @@ use WideQuarry\Interchange\Qti30\NumberTest;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Numbers\NumberSymbols;
 use WideQuarry\Parts\TypedChain;
@@ -111,7 +112,7 @@ final class NumberMapping implements KindMapping
         $test = function (Rule $rule) use ($response, $in, &$losses): ?string {
             assert($rule->on instanceof NumberMatcher);
             if ($rule->on->asksForWriting()) {
-                $losses['written'] = ['number.written', 'That a number is typed with just so many digits cannot be asked for in QTI.'];
+                $losses['written'] = ['number.written', Message::of('parts.number.number-typed-many-digits')];
             }
 
             return (new NumberConditions($in->roll, $in->templates))->of($rule->on, "<qti-variable identifier=\"$response\"/>");

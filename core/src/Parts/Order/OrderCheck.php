@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Order;
 
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Scheme;
@@ -26,8 +27,8 @@ final class OrderCheck
                 'order.too_few',
                 $at,
                 count($loose) === 1
-                    ? 'A sequence of one is in order already: add what it is to be ordered with.'
-                    : 'There is nothing to put in order yet.',
+                    ? Message::of('parts.order.sequence-one-order-already')
+                    : Message::of('parts.order.nothing-put-order-yet'),
             );
         }
         if ($part->scheme === Scheme::Person) {
@@ -35,24 +36,26 @@ final class OrderCheck
         }
         $path = "$part->path/key/rules";
         if (count($part->key->rules) > 1) {
-            $findings[] = Finding::blocking('order.one_rule', $path, 'The right order is one rule; there are several.');
+            $findings[] = Finding::blocking('order.one_rule', $path, Message::of('parts.order.right-order-one-rule'));
         }
         foreach (array_diff($ranks->flat(), array_column($settings->items, 'id')) as $gone) {
-            $findings[] = Finding::blocking('key.unknown', $path, "The key names an item \"$gone\" that is not there.", [
+            $findings[] = Finding::blocking('key.unknown', $path, Message::of('parts.order.key-names-item', ['gone' => $gone]), [
                 'gone' => $gone,
             ]);
         }
         $twice = array_keys(array_filter(array_count_values($ranks->flat()), fn (int $times): bool => $times > 1));
         if ($twice !== []) {
-            $findings[] = Finding::blocking('key.listed_twice', $path, "The item \"$twice[0]\" stands in the right order twice.");
+            $findings[] = Finding::blocking('key.listed_twice', $path, Message::of('parts.order.item-stands-right-order', [
+                'twice' => $twice[0],
+            ]));
         }
         $missing = array_values(array_diff($loose, $ranks->flat()));
         if ($missing !== [] && count($loose) > 1) {
-            $findings[] = Finding::blocking('order.no_rank', $path, 'The right order does not say where every item belongs.', [
+            $findings[] = Finding::blocking('order.no_rank', $path, Message::of('parts.order.right-order-does-say'), [
                 'items' => $missing,
             ]);
         } elseif (count($loose) > 1 && count(array_unique($ranks->of($loose))) < 2) {
-            $findings[] = Finding::blocking('order.all_equal', $path, 'All items have the same rank, so every order is right.');
+            $findings[] = Finding::blocking('order.all_equal', $path, Message::of('parts.order.all-items-same-rank'));
         }
 
         return $findings;

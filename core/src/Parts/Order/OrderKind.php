@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Order;
 
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
@@ -66,15 +67,17 @@ final class OrderKind implements Kind
     {
         $sequence = $response->sequence ?? null;
         if (! is_array($sequence) || ! array_is_list($sequence) || array_filter($sequence, is_string(...)) !== $sequence) {
-            return PartOutcome::unreadable('response.shape', 'The response to an order is {"sequence": [item ids]}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.order.response-order'));
         }
         $loose = self::settings($part)->loose();
         $unknown = array_values(array_diff($sequence, $loose));
         if ($unknown !== []) {
-            return PartOutcome::unreadable('order.unknown_item', "There is nothing \"$unknown[0]\" to put in order.");
+            return PartOutcome::unreadable('order.unknown_item', Message::of('parts.order.nothing-put-order', [
+                'unknown' => $unknown[0],
+            ]));
         }
         if (count(array_unique($sequence)) < count($sequence)) {
-            return PartOutcome::unreadable('order.twice', 'An item is in the sequence twice.');
+            return PartOutcome::unreadable('order.twice', Message::of('parts.order.item-sequence-twice'));
         }
         if ($sequence === []) {
             return PartOutcome::unanswered();

@@ -17,6 +17,7 @@ use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Item;
 use WideQuarry\Question\Part;
@@ -112,7 +113,7 @@ final class OrderMapping implements KindMapping, KnowsOwnRules
             PlainPart::items($settings->items),
             $on instanceof Ranks ? $on->ranks : [],
             $settings->given,
-            $settings->given === [] ? [] : [['order.given', 'Items that are given have to be put in their place there.']],
+            $settings->given === [] ? [] : [['order.given', Message::of('parts.order.items-given-put-their')]],
         );
     }
 
@@ -126,15 +127,15 @@ final class OrderMapping implements KindMapping, KnowsOwnRules
         $losses = $processing->isWhole()
             ? []
             : ($part->scheme === Scheme::All
-                ? [['order.equal_ranks', 'Items of equal rank have one order in QTI: the one they are written in.']]
+                ? [['order.equal_ranks', Message::of('parts.order.items-equal-rank-one')]]
                 : [
                     [
                         'order.scheme',
-                        'Parts of this order earn nothing in QTI: the whole order earns the points there, anything else nothing.',
+                        Message::of('parts.order.parts-order-earn-nothing'),
                     ],
                 ]);
         if ($settings->from.$settings->to !== '') {
-            $losses[] = ['order.caption', 'What the beginning and the end of the sequence mean is not written.'];
+            $losses[] = ['order.caption', Message::of('parts.order.beginning-end-sequence-mean')];
         }
         $correct =
             $part->scheme === Scheme::Person || $ranks->flat() === []

@@ -6,6 +6,7 @@ namespace WideQuarry\Parts\Order;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
 
 /** The right order: items of equal rank together. */
 final readonly class Ranks
@@ -19,12 +20,12 @@ final readonly class Ranks
     public static function read(mixed $json, string $path): self
     {
         if (! is_array($json) || ! array_is_list($json)) {
-            throw Malformed::wrongType($path, 'a list of ranks', $json);
+            throw Malformed::wrongType($path, Message::of('parts.order.list-ranks'), $json);
         }
         $ranks = [];
         foreach ($json as $i => $rank) {
             if (! is_array($rank) || ! array_is_list($rank) || $rank === []) {
-                throw Malformed::wrongType("$path/$i", 'a rank: a list of identifiers', $rank);
+                throw Malformed::wrongType("$path/$i", Message::of('parts.order.rank-list-identifiers'), $rank);
             }
             $ranks[] = array_map(fn (mixed $id, int $j): string => Fields::asId($id, "$path/$i/$j"), $rank, array_keys($rank));
         }

@@ -8,6 +8,7 @@ use WideQuarry\Answer\NumberMatcher;
 use WideQuarry\Answer\NumberReading;
 use WideQuarry\Finding;
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
@@ -70,14 +71,14 @@ final class SliderKind implements Kind
     {
         $given = $response->value ?? null;
         if (! is_string($given)) {
-            return PartOutcome::unreadable('response.shape', 'The response to a scale is {"value": "…"}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.slider.response-scale'));
         }
         if (trim($given) === '') {
             return PartOutcome::unanswered();
         }
         $value = Exact::read($given);
         if ($value === null || ! Scale::of(self::settings($part), $in->roll, $part->path)->holds($value)) {
-            return PartOutcome::unreadable('slider.off_scale', "\"$given\" does not lie on the scale.");
+            return PartOutcome::unreadable('slider.off_scale', Message::of('parts.slider.does-lie-scale', ['given' => $given]));
         }
         if ($part->scheme === Scheme::Person) {
             return PartOutcome::needsMarking();
@@ -144,7 +145,7 @@ final class SliderKind implements Kind
                 Finding::blocking(
                     'slider.no_scale',
                     "$part->path/settings/step",
-                    'This is no scale: it needs an end above its beginning, and a step above nothing that fits between them.',
+                    Message::of('parts.slider.scale-needs-end-above'),
                 ),
             ];
         }
@@ -152,15 +153,19 @@ final class SliderKind implements Kind
             $findings[] = Finding::warning(
                 'slider.uneven',
                 "$part->path/settings/to",
-                'The steps do not come out at the end of the scale, so the end cannot be set.',
+                Message::of('parts.slider.steps-do-come-out'),
             );
         }
         foreach ($part->key->rules as $rule) {
             assert($rule->on instanceof NumberMatcher);
             if ($rule->on->isEmpty()) {
-                $findings[] = Finding::blocking('rule.empty', "$rule->path/on", 'This rule names no number.');
+                $findings[] = Finding::blocking('rule.empty', "$rule->path/on", Message::of('parts.slider.rule-names-number'));
             } elseif ($rule->credit()->isPositive() && $rule->on->answer !== 'otherwise' && ! $this->canBeSet($rule->on, $scale, $in)) {
-                $findings[] = Finding::blocking('slider.out_of_reach', "$rule->path/on", 'No value of the scale meets this rule.');
+                $findings[] = Finding::blocking(
+                    'slider.out_of_reach',
+                    "$rule->path/on",
+                    Message::of('parts.slider.value-scale-meets-rule'),
+                );
             }
         }
 
@@ -187,7 +192,9 @@ final class SliderKind implements Kind
         $value = strtr(trim($written), [',' => '.', '−' => '-']);
 
         return (object) [
-            'value' => Exact::read($value) === null ? throw UnreadableResponse::because("“{$written}” is no number.") : $value,
+            'value' => Exact::read($value) === null ? throw UnreadableResponse::because(Message::of('parts.slider.number', [
+                'written' => $written,
+            ])) : $value,
         ];
     }
 

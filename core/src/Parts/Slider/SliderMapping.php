@@ -17,6 +17,7 @@ use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\TypedChain;
 use WideQuarry\Question\Part;
@@ -124,7 +125,7 @@ final class SliderMapping implements KindMapping
             $first === null
                 ? ''
                 : '<qti-correct-response><qti-value>'.ScoreFloats::float($first).'</qti-value></qti-correct-response>';
-        $losses = $settings->low.$settings->high === '' ? [] : [['slider.captions', 'What the ends of the scale mean is not written.']];
+        $losses = $settings->low.$settings->high === '' ? [] : [['slider.captions', Message::of('parts.slider.ends-scale-mean-written')]];
 
         return new WrittenPart(
             "<qti-response-declaration identifier=\"$response\" cardinality=\"single\" ".

@@ -7,6 +7,7 @@ namespace WideQuarry\Parts\Survey;
 use WideQuarry\Finding;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Json\Fields;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\PairCheck;
@@ -66,17 +67,19 @@ final class SurveyKind implements Kind
         $settings = self::settings($part);
         $chosen = $response->chosen ?? null;
         if (! is_array($chosen) || array_filter($chosen, is_string(...)) !== $chosen) {
-            return PartOutcome::unreadable('response.shape', 'The response to a survey is {"chosen": [option ids]}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.survey.response-survey'));
         }
         $unknown = array_values(array_diff($chosen, $settings->ids()));
         $max = $settings->scale === null ? $settings->max : 1;
 
         return match (true) {
-            $unknown !== [] => PartOutcome::unreadable('survey.unknown_option', "There is no answer \"$unknown[0]\"."),
+            $unknown !== [] => PartOutcome::unreadable('survey.unknown_option', Message::of('parts.survey.answer', [
+                'unknown' => $unknown[0],
+            ])),
             $chosen === [] => PartOutcome::unanswered(),
             $max !== null && count(array_unique($chosen)) > $max => PartOutcome::unreadable(
                 'survey.too_many',
-                "At most $max may be chosen; ".count(array_unique($chosen)).' were.',
+                Message::of('parts.survey.most-may-chosen', ['max' => $max, 'count' => count(array_unique($chosen))]),
             ),
             default => PartOutcome::unscored(),
         };
@@ -137,27 +140,27 @@ final class SurveyKind implements Kind
             $findings[] = Finding::blocking(
                 'survey.no_scale',
                 "$part->path/settings/scale",
-                'A scale needs an end above its beginning, and a hundred steps at most.',
+                Message::of('parts.survey.scale-needs-end-above'),
             );
         } elseif ($settings->scale === null && count($settings->ids()) < 2) {
             $findings[] = Finding::blocking(
                 'survey.too_few_options',
                 "$part->path/settings/options",
-                'An opinion needs at least two answers to choose from.',
+                Message::of('parts.survey.opinion-needs-least-two'),
             );
         }
         if ($part->key->rules !== []) {
             $findings[] = Finding::blocking(
                 'survey.key',
                 "$part->path/key/rules",
-                'Nothing is right or wrong in a survey, so it has no key.',
+                Message::of('parts.survey.nothing-right-wrong-survey'),
             );
         }
         if ($part->points()->isPositive()) {
             $findings[] = Finding::warning(
                 'survey.points',
                 "$part->path/points",
-                'A survey earns no points. Set its points to 0.',
+                Message::of('parts.survey.survey-earns-points-set'),
             );
         }
 
@@ -192,7 +195,7 @@ final class SurveyKind implements Kind
             'chosen' => [
                 in_array($step, $settings->ids(), true)
                     ? $step
-                    : throw UnreadableResponse::because("“{$written}” is no step of the scale."),
+                    : throw UnreadableResponse::because(Message::of('parts.survey.step-scale', ['written' => $written])),
             ],
         ];
     }

@@ -6,6 +6,7 @@ namespace WideQuarry\Parts\Text;
 
 use WideQuarry\Answer\PatternExample;
 use WideQuarry\Answer\TextMatcher;
+use WideQuarry\Messages\Message;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Printing\PrintedAnswer;
 use WideQuarry\Question\Part;
@@ -24,8 +25,8 @@ final class PrintedText
         $example = PatternExample::of($on->pattern, $on->anchored, $on->case !== 'keep');
 
         return $example === null
-            ? 'an answer of the pattern <code>'.Paper::text($on->pattern).'</code>'
-            : 'an answer like “'.Paper::text($example).'”';
+            ? Message::of('parts.text.answer-of-pattern', ['pattern' => '<code>'.Paper::text($on->pattern).'</code>'])
+            : Message::of('parts.text.answer-like', ['text' => Paper::text($example)]);
     }
 
     /** @param  array<mixed>  $presented */
@@ -58,12 +59,12 @@ final class PrintedText
             $answers[] = new PrintedAnswer(
                 match ($on->answer) {
                     'is' => $words,
-                    'holds' => "has “{$words}” in it",
-                    'holds_all' => "has all of: $words",
-                    'holds_any' => "has one of: $words",
-                    'slips' => "$words, with ".($on->slips === 1 ? 'one slip' : "up to $on->slips slips"),
+                    'holds' => Message::of('parts.text.has-in-it', ['words' => $words]),
+                    'holds_all' => Message::of('parts.text.all', ['words' => $words]),
+                    'holds_any' => Message::of('parts.text.one', ['words' => $words]),
+                    'slips' => Message::of('parts.text.with-slips', ['words' => $words, 'slips' => $on->slips]),
                     'shape' => self::shape($on),
-                    default => 'anything else',
+                    default => Message::of('parts.text.anything-else'),
                 },
                 $rule->credit(),
             );

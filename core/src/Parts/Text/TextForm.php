@@ -9,6 +9,7 @@ use WideQuarry\Converting\CellForm;
 use WideQuarry\Converting\Draft;
 use WideQuarry\Converting\PartJson;
 use WideQuarry\Converting\PartPlaces;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\FieldWidth;
 
 /** Words that are typed. */
@@ -33,23 +34,26 @@ final class TextForm implements CellForm
             $texts = $on instanceof \stdClass && is_array($on->text ?? null) ? $on->text : [];
             $words = array_values(array_filter($texts, is_string(...)));
             if (count($words) < count($texts)) {
-                $draft->lose('Answers that are worked out from values cannot be offered to pick from.');
+                $draft->lose(Message::of('parts.text.answers-worked-out-values'));
             }
             if (! in_array($how, ['is', 'slips', 'holds', 'holds_any', 'holds_all'], true) || $words === []) {
                 $draft->lose(
                     $how === 'otherwise'
-                        ? 'What is said of any other answer is lost.'
-                        : 'Answers that are known by their shape are lost.',
+                        ? Message::of('parts.text.said-any-other-answer')
+                        : Message::of('parts.text.answers-known-their-shape'),
                 );
 
                 continue;
             }
             if ($how !== 'is') {
-                $draft->lose('That an answer may hold more words, or have slips of spelling, is lost: it has to be picked as it stands.');
+                $draft->lose(Message::of('parts.text.answer-may-hold-more'));
             }
             $more = $how === 'holds_all' ? 0 : count($words) - 1;
             if ($more > 0) {
-                $draft->lose('Other wordings of “'.$words[0].'” are lost: '.implode(', ', array_slice($words, 1)).'.');
+                $draft->lose(Message::of('parts.text.other-wordings-lost', [
+                    'words' => $words[0],
+                    'list' => implode(', ', array_slice($words, 1)),
+                ]));
             }
             $answers[] = new AcceptedAnswer(
                 htmlspecialchars($how === 'holds_all' ? implode(' ', $words) : $words[0], ENT_NOQUOTES),
@@ -68,8 +72,8 @@ final class TextForm implements CellForm
         if ($silent > 0) {
             $draft->lose(
                 $silent === 1
-                    ? 'One wrong answer to pick is lost: what is typed has none.'
-                    : "$silent wrong answers to pick are lost: what is typed has none.",
+                    ? Message::of('parts.text.one-wrong-answer-pick')
+                    : Message::of('parts.text.wrong-answers-pick-lost', ['silent' => $silent]),
             );
         }
         $longest = 0;
@@ -80,7 +84,7 @@ final class TextForm implements CellForm
                 continue;
             }
             if (! str_contains(htmlspecialchars_decode($answer->html), $words)) {
-                $draft->lose("“{$words}” loses its form: what is typed has no pictures and no raised or lowered letters.");
+                $draft->lose(Message::of('parts.text.loses-form-typed-pictures', ['words' => $words]));
             }
             $longest = max($longest, mb_strlen($words));
             $rules[] = [

@@ -9,6 +9,7 @@ use WideQuarry\Answer\TextMatcher;
 use WideQuarry\Converting\AnswerForm;
 use WideQuarry\Finding;
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\TypedKeyCheck;
@@ -67,7 +68,7 @@ final class TextKind implements Kind
     {
         $text = $response->text ?? null;
         if (! is_string($text)) {
-            return PartOutcome::unreadable('response.shape', 'The response to typed words is {"text": "…"}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.text.response-typed-words'));
         }
         if (trim($text) === '') {
             return PartOutcome::unanswered();
@@ -115,11 +116,11 @@ final class TextKind implements Kind
                     $findings[] = Finding::warning(
                         'shape.slow',
                         "$on->path/pattern",
-                        'This shape gives up on some answers: it can be tried in too many ways.',
+                        Message::of('parts.text.shape-gives-up-some'),
                     );
                 }
             } elseif ($on->answer !== 'otherwise' && $on->texts === []) {
-                $findings[] = Finding::blocking('rule.empty', "$on->path/text", 'This rule names no answer.');
+                $findings[] = Finding::blocking('rule.empty', "$on->path/text", Message::of('parts.text.rule-names-answer'));
             }
         }
 

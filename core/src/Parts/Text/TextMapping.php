@@ -21,6 +21,7 @@ use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\TypedChain;
 use WideQuarry\Question\Part;
@@ -153,7 +154,7 @@ final class TextMapping implements KindMapping
         if ($on->answer === 'slips') {
             $losses['slips'] = [
                 'text.slips',
-                'QTI cannot accept spelling mistakes; only the exact words earn this credit there.',
+                Message::of('parts.text.qti-cannot-accept-spelling'),
             ];
         }
         $pattern = fn (?string $expression): ?string => $expression === null
@@ -168,7 +169,7 @@ final class TextMapping implements KindMapping
         );
         $shape = $on->answer === 'shape' ? $pattern(XsdPatternWriter::pattern($on->pattern, $on->anchored, $ignoreCase)) : null;
         if ($on->answer === 'shape' && $shape === null) {
-            $losses['shape'] = ['text.pattern', 'A shape of answers cannot be said as QTI writes them; its rule is left out there.'];
+            $losses['shape'] = ['text.pattern', Message::of('parts.text.shape-answers-cannot-said')];
         }
 
         return match ($on->answer) {

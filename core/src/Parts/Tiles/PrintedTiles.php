@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Tiles;
 
+use WideQuarry\Messages\Message;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Printing\PrintedAnswer;
 use WideQuarry\Question\PairTarget;
@@ -20,12 +21,17 @@ final class PrintedTiles
                 $paper->inline($tile['body']).
                 ($tile['uses'] === 1
                     ? ''
-                    : ' <span class="times">'.($tile['uses'] === null ? '(as often as you like)' : "×&#8239;$tile[uses]").'</span>').
+                    : ' <span class="times">'.self::times($tile['uses']).'</span>').
                 '</li>',
             self::tiles($presented),
         );
 
         return '<ul class="bank">'.implode('', $tiles).'</ul>';
+    }
+
+    private static function times(?int $uses): string
+    {
+        return $uses === null ? Paper::text(Message::of('parts.tiles.any-number')) : "×&#8239;$uses";
     }
 
     /**

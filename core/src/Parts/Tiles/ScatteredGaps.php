@@ -9,6 +9,7 @@ use WideQuarry\Interchange\Qti30\Identifiers;
 use WideQuarry\Interchange\Qti30\ScoredResponse;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Item;
 use WideQuarry\Question\PairTarget;
@@ -49,14 +50,14 @@ final readonly class ScatteredGaps
         $losses = [
             [
                 'tiles.scattered',
-                'Tiles whose gaps stand among other answers are written as drop-downs: how often a tile may be used is not held to there.',
+                Message::of('parts.tiles.tiles-whose-gaps-stand'),
             ],
         ];
         $scheme = $this->part->scheme;
         if (in_array($scheme, [Scheme::Balance, Scheme::Judge], true)) {
             $losses[] = [
                 'tiles.scattered_scheme',
-                'How gaps filled wrongly are weighed is not written: each right gap earns its share there.',
+                Message::of('parts.tiles.how-gaps-filled-wrongly'),
             ];
             $scheme = Scheme::Each;
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Tiles;
 
 use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\MaximumMatching;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Question\Item;
@@ -32,25 +33,31 @@ final class TilesCheck
         ];
         $filled = count(Item::filled($tiles));
         if ($filled === 0) {
-            $findings[] = Finding::blocking('tiles.none', $at, 'There is no tile yet.');
+            $findings[] = Finding::blocking('tiles.none', $at, Message::of('parts.tiles.tile-yet'));
         } elseif ($filled > self::MANY) {
-            $findings[] = Finding::warning('tiles.many', $at, "$filled tiles are more than anybody can look through.");
+            $findings[] = Finding::warning('tiles.many', $at, Message::of('parts.tiles.tiles-more-anybody-can', [
+                'filled' => $filled,
+            ]));
         }
         if ($gaps === []) {
             return [
                 ...$findings,
-                Finding::blocking('tiles.no_gaps', $part->path, 'No gap of the text takes these tiles. Select a word and make it a gap.'),
+                Finding::blocking('tiles.no_gaps', $part->path, Message::of('parts.tiles.gap-text-takes-these')),
             ];
         }
         foreach (array_keys(array_filter(array_count_values($gaps), fn (int $times): bool => $times > 1)) as $gap) {
-            $findings[] = Finding::blocking('gap.repeated', $part->path, "The gap \"$gap\" stands in the text twice.", [
+            $findings[] = Finding::blocking('gap.repeated', $part->path, Message::of('parts.tiles.gap-stands-text-twice', [
+                'gap' => $gap,
+            ]), [
                 'gap' => (string) $gap,
             ]);
         }
         $credits = PairCheck::credits($part);
         $open = array_filter($gaps, fn (string $gap): bool => ! isset($credits["=$gap"]));
         foreach ($part->scheme === Scheme::Person || $credits === [] ? [] : $open as $i => $gap) {
-            $findings[] = Finding::warning('gap.no_tile', $part->path, 'Gap '.($i + 1).' has no right tile: it has to stay empty.', [
+            $findings[] = Finding::warning('gap.no_tile', $part->path, Message::of('parts.tiles.gap-right-tile-stay', [
+                'i' => $i + 1,
+            ]), [
                 'gap' => $gap,
             ]);
         }
@@ -63,11 +70,12 @@ final class TilesCheck
                 "$part->path/key/rules",
                 PairTarget::earning($part),
                 $tiles,
-                fn (Item $tile, int $needed): string => PairCheck::words($tile).
-                    " is the answer of $needed gaps, but may be used ".
-                    ($tile->limit === 1 ? 'once' : "$tile->limit times").
-                    '. Let it be used more often.',
-                'Not every gap can have a right tile at once: some tile is needed more often than it may be used.',
+                fn (Item $tile, int $needed): string => Message::of('parts.tiles.answer-gaps-may-used', [
+                    'words' => PairCheck::words($tile),
+                    'needed' => $needed,
+                    'limit' => $tile->limit,
+                ]),
+                Message::of('parts.tiles.every-gap-can-right'),
             ),
         ];
     }

@@ -8,6 +8,7 @@ use WideQuarry\Converting\AcceptedAnswer;
 use WideQuarry\Converting\AnswerForm;
 use WideQuarry\Converting\Draft;
 use WideQuarry\Converting\PartJson;
+use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
 /** A gap that takes a tile. All gaps of a question take theirs from one set of tiles. */
@@ -76,7 +77,7 @@ final class TilesForm implements AnswerForm
             }
             if (! $answer->isSilent()) {
                 if ($answer->isRight() && $answer->credit !== '1') {
-                    $draft->lose('Answers that earn a part of the points earn all of them as tiles.');
+                    $draft->lose(Message::of('parts.tiles.answers-earn-part-points'));
                 }
                 $rules[] = (object) array_filter(
                     [

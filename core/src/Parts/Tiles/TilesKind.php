@@ -6,6 +6,7 @@ namespace WideQuarry\Parts\Tiles;
 
 use WideQuarry\Converting\AnswerForm;
 use WideQuarry\Interchange\Qti30\KindMapping;
+use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\PairScoring;
@@ -66,7 +67,7 @@ final class TilesKind implements Kind
     {
         $filled = $response->gaps ?? null;
         if (! ($filled instanceof \stdClass)) {
-            return PartOutcome::unreadable('response.shape', 'The response to tiles is {"gaps": {gap id: tile id}}.');
+            return PartOutcome::unreadable('response.shape', Message::of('parts.tiles.response-tiles-gaps'));
         }
         $tiles = self::settings($part)->tiles;
         $gaps = $in->gaps->of($part->id);
@@ -75,18 +76,21 @@ final class TilesKind implements Kind
         foreach (get_object_vars($filled) as $gap => $id) {
             $gap = (string) $gap;
             if (! in_array($gap, $gaps, true)) {
-                return PartOutcome::unreadable('tiles.unknown_gap', "There is no gap \"$gap\".");
+                return PartOutcome::unreadable('tiles.unknown_gap', Message::of('parts.tiles.gap', ['gap' => $gap]));
             }
             $tile = is_string($id) ? Item::find($tiles, $id) : null;
             if ($tile === null) {
                 return PartOutcome::unreadable(
                     'tiles.unknown_tile',
-                    is_string($id) ? "There is no tile \"$id\"." : 'A gap holds the identifier of a tile.',
+                    is_string($id) ? Message::of('parts.tiles.tile', ['id' => $id]) : Message::of('parts.tiles.gap-holds-identifier-tile'),
                 );
             }
             $times["=$tile->id"] = ($times["=$tile->id"] ?? 0) + 1;
             if ($tile->limit !== null && $times["=$tile->id"] > $tile->limit) {
-                return PartOutcome::unreadable('tiles.used_up', "The tile \"$tile->id\" may be used $tile->limit times at most.");
+                return PartOutcome::unreadable('tiles.used_up', Message::of('parts.tiles.tile-may-used-times', [
+                    'id' => $tile->id,
+                    'limit' => $tile->limit,
+                ]));
             }
             $given[] = [$gap, $tile->id];
         }
@@ -147,7 +151,7 @@ final class TilesKind implements Kind
         $given = array_map(trim(...), explode(str_contains($written, ';') || count($gaps) === 1 ? ';' : ',', $written));
         if (count($given) > count($gaps)) {
             throw UnreadableResponse::because(
-                count($given).' tiles were written for '.(count($gaps) === 1 ? 'one gap.' : count($gaps).' gaps.'),
+                Message::of('parts.tiles.tiles-written', ['count' => count($given), 'count2' => count($gaps)]),
             );
         }
         $filled = [];

@@ -16,6 +16,7 @@ use WideQuarry\Interchange\Qti30\PairWriter;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\Item;
 use WideQuarry\Question\Part;
 
@@ -97,7 +98,7 @@ final class TilesMapping implements KindMapping
             false,
             true,
             true,
-            $limited ? [['pairs.limits', 'How often a tile may be used is not held to there: each gap is a list of all tiles.']] : [],
+            $limited ? [['pairs.limits', Message::of('parts.tiles.how-often-tile-may')]] : [],
         );
     }
 

@@ -24,7 +24,7 @@ abstract class TestCase extends Base
     /** For tests that send more requests than a person may. */
     public function withoutThrottle(): void
     {
-        \Illuminate\Support\Facades\Cache::store('array')->flush();
+        \Illuminate\Support\Facades\Cache::store('array')->clear();
     }
 
     /** Types and functions go with the tables, so that the tests can be run again on the same database. */

@@ -101,7 +101,7 @@ const MODULES = [
 ];
 
 it('lets modules of the core use only those above them', function (): void {
-    $row = [];
+    $row = $uses = [];
     foreach (MODULES as $i => $modules) {
         $row += array_fill_keys($modules, $i);
     }

@@ -358,7 +358,7 @@ it('prunes what nobody needs, and nothing else', function (): void {
 
 it('never shows questions in the log', function (): void {
     $world = new World;
-    Illuminate\Support\Facades\Log::spy();
+    $log = Illuminate\Support\Facades\Log::spy();
     $problem = new Illuminate\Database\QueryException(
         'pgsql',
         'INSERT INTO revisions (content) VALUES (?)',
@@ -366,7 +366,7 @@ it('never shows questions in the log', function (): void {
         new PDOException("SQLSTATE[23514]: Check violation: 7 ERROR:  new row violates check\nDETAIL:  Failing row contains (zirkonit)."),
     );
     report($problem);
-    Illuminate\Support\Facades\Log::shouldHaveReceived('error')
+    $log->shouldHaveReceived('error')
         ->once()
         ->withArgs(fn (string $message, array $context): bool => ! str_contains((string) json_encode([$message, $context]), 'zirkonit'));
 });

@@ -61,7 +61,7 @@ final class Installation
             dirname(__DIR__, 2),
             $this->environment,
             timeout: null,
-        ); // @phpstan-ignore argument.type
+        );
         $this->process->start();
         $this->until(fn (): bool => str_contains($this->said(), 'Ctrl-C') || ! ($this->process?->isRunning() ?? false), 'starting', 180);
 
@@ -87,7 +87,7 @@ final class Installation
     /** bin/quarry in this installation. @return array<string, mixed> what it printed */
     public function quarry(string ...$words): array
     {
-        $process = new Process(['bin/quarry', ...$words], dirname(__DIR__, 2), $this->environment, timeout: 300); // @phpstan-ignore argument.type
+        $process = new Process(['bin/quarry', ...$words], dirname(__DIR__, 2), $this->environment, timeout: 300);
         $process->run();
 
         return json_decode($process->getOutput() === '' ? $process->getErrorOutput() : $process->getOutput(), true) ?? [

@@ -7,6 +7,7 @@ namespace WideQuarry\Tests\Support;
 use Brick\Math\BigRational;
 use WideQuarry\Answer\NumberReader;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Parts\Order\Ranks;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 
@@ -102,7 +103,9 @@ final class Held
             return $part->kindName === 'order' ? [] : null;
         }
         $sequence = $given->sequence;
-        foreach ($part->key->rules[0]->on->flat() as $place => $id) {
+        $ranks = $part->key->rules[0]->on;
+        assert($ranks instanceof Ranks);
+        foreach ($ranks->flat() as $place => $id) {
             in_array($id, $part->settings->given, true) && array_splice($sequence, $place, 0, [$id]);
         }
 

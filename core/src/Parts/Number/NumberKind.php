@@ -15,6 +15,7 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\NumberRuleCheck;
 use WideQuarry\Parts\TypedKeyCheck;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Question\Key;
@@ -25,7 +26,6 @@ use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Scoring\TypedOutcome;
-use WideQuarry\Variables\RollProblem;
 
 /** The learner types a number. Response: {"text": "2.5"}. Units come later. */
 final class NumberKind implements Kind
@@ -188,16 +188,10 @@ final class NumberKind implements Kind
         }
         foreach ($part->key->rules as $rule) {
             assert($rule->on instanceof NumberMatcher);
-            if ($rule->on->isEmpty()) {
-                $findings[] = Finding::blocking('rule.empty', "$rule->path/on", Message::of('parts.number.rule-names-number'));
-            }
-            foreach ($rule->on->values() as $value) {
-                try {
-                    $value->number($in->roll);
-                } catch (RollProblem $problem) {
-                    $findings[] = Finding::blocking($problem->rule, $problem->path, $problem->getMessage());
-                }
-            }
+            array_push(
+                $findings,
+                ...NumberRuleCheck::findings($rule, $rule->on, $in, Message::of('parts.number.rule-names-number')),
+            );
         }
 
         return $findings;

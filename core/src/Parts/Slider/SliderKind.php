@@ -12,6 +12,7 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\NumberRuleCheck;
 use WideQuarry\Parts\TypedKeyCheck;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Printing\PrintedAnswer;
@@ -158,9 +159,10 @@ final class SliderKind implements Kind
         }
         foreach ($part->key->rules as $rule) {
             assert($rule->on instanceof NumberMatcher);
-            if ($rule->on->isEmpty()) {
-                $findings[] = Finding::blocking('rule.empty', "$rule->path/on", Message::of('parts.slider.rule-names-number'));
-            } elseif ($rule->credit()->isPositive() && $rule->on->answer !== 'otherwise' && ! $this->canBeSet($rule->on, $scale, $in)) {
+            $missing = NumberRuleCheck::findings($rule, $rule->on, $in, Message::of('parts.slider.rule-names-number'));
+            array_push($findings, ...$missing);
+            $mustBeSet = $missing === [] && $rule->credit()->isPositive() && $rule->on->answer !== 'otherwise';
+            if ($mustBeSet && ! $this->canBeSet($rule->on, $scale, $in)) {
                 $findings[] = Finding::blocking(
                     'slider.out_of_reach',
                     "$rule->path/on",

@@ -17,6 +17,23 @@ final class Facets
     /** One question in so many is counted where many match: those whose identifiers end so, which is chance and never changes. */
     private const SAMPLE = 16;
 
+    /** Dimensions whose values stand in a column of the question, or in a list there. */
+    private const COLUMNS = [
+        'kind' => "unnest(CASE WHEN questions.kinds = '{}' THEN '{page}' ELSE questions.kinds END)",
+        'tag' => 'unnest(questions.tags)',
+        'purpose' => 'unnest(questions.purpose)',
+        'has' => 'unnest(questions.has)',
+        'author' => 'questions.author',
+        'level' => 'questions.level',
+        'licence' => 'questions.licence',
+        'source' => 'questions.source',
+        'work' => 'questions.work',
+        'language' => 'questions.language',
+        'marks' => 'questions.marking',
+        'status' => 'questions.status',
+        'difficulty' => 'questions.difficulty::text',
+    ];
+
     /** @param  int  $exactUpTo  matches up to which every one is counted */
     public function __construct(
         private readonly QuestionSearch $search = new QuestionSearch,
@@ -39,79 +56,21 @@ final class Facets
         if ($sampled) {
             $query->whereRaw('get_byte(uuid_send(questions.id), 15) < 256 / '.self::SAMPLE);
         }
-        $rows = match ($dimension) {
-            'kind' => $this->grouped($query, "unnest(CASE WHEN questions.kinds = '{}' THEN '{page}' ELSE questions.kinds END)"),
-            'tag' => $this->grouped($query, 'unnest(questions.tags)'),
-            'purpose' => $this->grouped($query, 'unnest(questions.purpose)'),
-            'has' => $this->grouped($query, 'unnest(questions.has)'),
-            'author', 'level', 'licence', 'source', 'work' => $this->grouped(
-                $query->where("questions.$dimension", '<>', ''),
-                "questions.$dimension",
-            ),
-            'by' => array_values(
+        $column = self::COLUMNS[$dimension] ?? null;
+        $rows = $column !== null ? $this->grouped(self::without($query, $dimension), $column) : match ($dimension) {
+            'by' => $this->people($query->join('users', 'users.id', '=', 'questions.created_by'), 'count(*)'),
+            'editor' => $this->people(
                 $query
-                    ->join('users', 'users.id', '=', 'questions.created_by')
-                    ->selectRaw('users.id AS value, users.name, count(*) AS count')
-                    ->groupBy('users.id', 'users.name')
-                    ->orderByRaw('3 DESC, 2')
-                    ->limit(self::MOST)
-                    ->get()
-                    ->all(),
+                    ->join('revisions', 'revisions.question_id', '=', 'questions.id')
+                    ->where('revisions.number', '>', 1)
+                    ->join('users', 'users.id', '=', 'revisions.author_id'),
+                'count(DISTINCT questions.id)',
             ),
-            'editor' => array_values(
-                $query
-                    ->join(
-                        'revisions',
-                        fn (JoinClause $join) => $join
-                            ->on('revisions.question_id', '=', 'questions.id')
-                            ->where('revisions.number', '>', 1),
-                    )
-                    ->join('users', 'users.id', '=', 'revisions.author_id')
-                    ->selectRaw('users.id AS value, users.name, count(DISTINCT questions.id) AS count')
-                    ->groupBy('users.id', 'users.name')
-                    ->orderByRaw('3 DESC, 2')
-                    ->limit(self::MOST)
-                    ->get()
-                    ->all(),
-            ),
-            'language' => $this->grouped($query, 'questions.language'),
-            'marks' => $this->grouped($query->where('questions.marking', '<>', ''), 'questions.marking'),
-            'status' => $this->grouped($query, 'questions.status'),
-            'difficulty' => $this->grouped($query->whereNotNull('questions.difficulty'), 'questions.difficulty::text'),
             'is' => $this->flags($query),
             'no' => $this->missing($query),
-            'topic' => $scope->isOne
-                ? $this->under('topics', 'question_topics', 'topic_id', Topics::owner($scope->banks[0]), $query)
-                : [],
-            'place' => $scope->isOne
-                ? array_values(
-                    $query
-                        ->join('placements', 'placements.question_id', '=', 'questions.id')
-                        ->join(
-                            'folders',
-                            fn (JoinClause $join) => $join
-                                ->on('folders.id', '=', 'placements.folder_id')
-                                ->where('folders.bank_id', $scope->banks[0]),
-                        )
-                        ->selectRaw('folders.id AS value, count(*) AS count')
-                        ->groupBy('folders.id')
-                        ->get()
-                        ->all(),
-                )
-                : [],
             'titled' => $this->titled($scope, $query),
-            'folder' => $scope->isOne ? $this->under('folders', 'placements', 'folder_id', ['bank_id' => $scope->banks[0]], $query) : [],
-            'bank' => array_values(
-                $query
-                    ->join('banks', 'banks.id', '=', 'questions.bank_id')
-                    ->selectRaw('banks.slug AS value, banks.name, count(*) AS count')
-                    ->groupBy('banks.slug', 'banks.name')
-                    ->orderByRaw('3 DESC, 2')
-                    ->limit(self::MOST)
-                    ->get()
-                    ->all(),
-            ),
-            default => [],
+            'bank' => $this->banks($query),
+            default => $scope->isOne ? $this->places($dimension, $scope->banks[0], $query) : [],
         };
 
         return array_map(
@@ -122,6 +81,68 @@ final class Facets
             ],
             $rows,
         );
+    }
+
+    /** Values that do not count as one. */
+    private static function without(Builder $query, string $dimension): Builder
+    {
+        return match ($dimension) {
+            'difficulty' => $query->whereNotNull('questions.difficulty'),
+            'marks' => $query->where('questions.marking', '<>', ''),
+            'author', 'level', 'licence', 'source', 'work' => $query->where("questions.$dimension", '<>', ''),
+            default => $query,
+        };
+    }
+
+    /** @return list<\stdClass> */
+    private function people(Builder $query, string $count): array
+    {
+        return array_values(
+            $query
+                ->selectRaw("users.id AS value, users.name, $count AS count")
+                ->groupBy('users.id', 'users.name')
+                ->orderByRaw('3 DESC, 2')
+                ->limit(self::MOST)
+                ->get()
+                ->all(),
+        );
+    }
+
+    /** @return list<\stdClass> */
+    private function banks(Builder $query): array
+    {
+        return array_values(
+            $query
+                ->join('banks', 'banks.id', '=', 'questions.bank_id')
+                ->selectRaw('banks.slug AS value, banks.name, count(*) AS count')
+                ->groupBy('banks.slug', 'banks.name')
+                ->orderByRaw('3 DESC, 2')
+                ->limit(self::MOST)
+                ->get()
+                ->all(),
+        );
+    }
+
+    /** @return list<\stdClass> of the trees of one bank */
+    private function places(string $dimension, string $bank, Builder $query): array
+    {
+        return match ($dimension) {
+            'topic' => $this->under('topics', 'question_topics', 'topic_id', Topics::owner($bank), $query),
+            'folder' => $this->under('folders', 'placements', 'folder_id', ['bank_id' => $bank], $query),
+            'place' => array_values(
+                $query
+                    ->join('placements', 'placements.question_id', '=', 'questions.id')
+                    ->join(
+                        'folders',
+                        fn (JoinClause $join) => $join->on('folders.id', '=', 'placements.folder_id')->where('folders.bank_id', $bank),
+                    )
+                    ->selectRaw('folders.id AS value, count(*) AS count')
+                    ->groupBy('folders.id')
+                    ->get()
+                    ->all(),
+            ),
+            default => [],
+        };
     }
 
     /** To two figures, as far as a sample goes. */

@@ -6,9 +6,10 @@ use PhpParser\Node;
 use PhpParser\NodeFinder;
 use PhpParser\ParserFactory;
 
-// What is left to improve may shrink, never grow: lower a number here when you have improved something.
-const LONG_METHODS = 113; // of core and app, over 40 lines
-const COMPLEX_METHODS = 70; // of core and app, over 15 branches (cyclomatic complexity, McCabe 1976)
+const LONGEST_METHOD = 40; // lines
+const MOST_BRANCHES = 15; // cyclomatic complexity
+/** How many of long-methods.php are waiting to be split: it may fall, never rise. */
+const WAITING = 27;
 const LONG_LINES = 44; // of core and app, over 140: a string or a type that cannot be broken
 
 /** @return list<string> */
@@ -41,23 +42,25 @@ function complexity(Node\Stmt\ClassMethod $method): int
     return 1 + count((new NodeFinder)->find($method->stmts ?? [], $isBranch));
 }
 
-it('keeps methods short and plain', function (): void {
+it('keeps methods short and plain, or says why not', function (): void {
     $parser = (new ParserFactory)->createForNewestSupportedVersion();
-    $long = $complex = [];
+    $reasons = require __DIR__.'/long-methods.php';
+    $found = [];
     foreach (sourceFiles() as $file) {
         $tree = $parser->parse((string) file_get_contents($file)) ?? [];
+        $class = preg_replace('#^.*?/(?:core/src/|(?=app/))|\.php$#', '', str_replace('/../..', '', $file));
         foreach ((new NodeFinder)->findInstanceOf($tree, Node\Stmt\ClassMethod::class) as $method) {
-            $name = basename($file, '.php').'::'.$method->name;
-            if ($method->getEndLine() - $method->getStartLine() >= 40) {
-                $long[] = $name;
-            }
-            if (complexity($method) > 15) {
-                $complex[] = $name;
+            $lines = $method->getEndLine() - $method->getStartLine() + 1;
+            if ($lines > LONGEST_METHOD || complexity($method) > MOST_BRANCHES) {
+                $found["$class::$method->name"] = true;
             }
         }
     }
+    $waiting = array_filter($reasons, fn (string $reason): bool => $reason === NOT_YET);
 
-    expect(count($long))->toBeLessThanOrEqual(LONG_METHODS)->and(count($complex))->toBeLessThanOrEqual(COMPLEX_METHODS);
+    expect(array_keys(array_diff_key($found, $reasons)))->toBe([], 'long without a reason')
+        ->and(array_keys(array_diff_key($reasons, $found)))->toBe([], 'short now: take it out of long-methods.php')
+        ->and(count($waiting))->toBeLessThanOrEqual(WAITING);
 });
 
 it('keeps lines under 140', function (): void {

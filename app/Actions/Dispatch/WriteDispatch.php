@@ -42,22 +42,16 @@ final readonly class WriteDispatch
             return;
         }
         $what = Json::decode($dispatch->what);
+        assert($what instanceof \stdClass);
         $along = new ExportOptions($what->key, $what->feedback, $what->classification, $what->notes);
         $assessment = isset($what->assessment) ? Assessment::query()->where('id', $what->assessment)->first() : null;
         if (isset($what->assessment) && $assessment === null) {
-            DB::table('dispatches')
-                ->where('id', $id)
-                ->update(['state' => 'failed', 'problem' => Message::of('app.actions.dispatch.assessment-longer-exists')]);
+            self::fail($id, Message::of('app.actions.dispatch.assessment-longer-exists'));
 
             return;
         }
         if (! DispatchRights::allow($person, $what)) {
-            DB::table('dispatches')
-                ->where('id', $id)
-                ->update([
-                    'state' => 'failed',
-                    'problem' => Message::of('app.actions.dispatch.you-may-longer-read'),
-                ]);
+            self::fail($id, Message::of('app.actions.dispatch.you-may-longer-read'));
 
             return;
         }
@@ -74,29 +68,21 @@ final readonly class WriteDispatch
             $assessment === null
                 ? null
                 : array_values(array_intersect($assessment->document()->questions(), array_column($found->questions, 'id')));
-        $by = array_count_values(array_map(fn (Notice $notice): string => $notice->severity, $notices));
-        $names = DraftFile::names($found, array_slice($notices, 0, self::NAMED));
-        $body = [
-            'questions' => count($found->questions),
-            'stimuli' => count($found->stimuli),
-            'media' => count($found->media),
-            'assessments' => count($found->assessments),
-            'format' => $dispatch->format,
-            'sha256' => $kept['sha256'],
-            'bytes' => $kept['bytes'],
-            ...$this->totals($found),
-            'along' => [
-                'key' => $what->key,
-                'feedback' => $what->feedback,
-                'classification' => $what->classification,
-                'notes' => $what->notes,
-            ],
-            'counts' => ['note' => $by['note'] ?? 0, 'loss' => $by['loss'] ?? 0, 'problem' => $by['problem'] ?? 0],
-            'notices' => array_map(
-                fn (Notice $notice): array => [...$notice->jsonSerialize(), 'title' => $names[$notice->question ?? ''] ?? null],
-                array_slice($notices, 0, self::NAMED),
-            ),
-        ];
+        $body = ['format' => $dispatch->format, ...$this->receipt($found, $notices, $what, $kept)];
+        self::finish($dispatch, $what, $body, $kept);
+    }
+
+    private static function fail(string $id, string $problem): void
+    {
+        DB::table('dispatches')->where('id', $id)->update(['state' => 'failed', 'problem' => $problem]);
+    }
+
+    /**
+     * @param  array<string, mixed>  $body
+     * @param  array{sha256: string, bytes: int}  $kept
+     */
+    private static function finish(\stdClass $dispatch, \stdClass $what, array $body, array $kept): void
+    {
         DB::transaction(function () use ($dispatch, $what, $body, $kept): void {
             $receipt = (string) Str::uuid7();
             DB::table('receipts')->insert([
@@ -119,6 +105,39 @@ final readonly class WriteDispatch
                     'updated_at' => now(),
                 ]);
         });
+    }
+
+    /**
+     * @param  list<Notice>  $notices
+     * @param  array{sha256: string, bytes: int}  $kept
+     * @return array<string, mixed>
+     */
+    private function receipt(PackageContents $found, array $notices, \stdClass $what, array $kept): array
+    {
+        $by = array_count_values(array_map(fn (Notice $notice): string => $notice->severity, $notices));
+        $shown = array_slice($notices, 0, self::NAMED);
+        $names = DraftFile::names($found, $shown);
+
+        return [
+            'questions' => count($found->questions),
+            'stimuli' => count($found->stimuli),
+            'media' => count($found->media),
+            'assessments' => count($found->assessments),
+            'sha256' => $kept['sha256'],
+            'bytes' => $kept['bytes'],
+            ...$this->totals($found),
+            'along' => [
+                'key' => $what->key,
+                'feedback' => $what->feedback,
+                'classification' => $what->classification,
+                'notes' => $what->notes,
+            ],
+            'counts' => ['note' => $by['note'] ?? 0, 'loss' => $by['loss'] ?? 0, 'problem' => $by['problem'] ?? 0],
+            'notices' => array_map(
+                fn (Notice $notice): array => [...$notice->jsonSerialize(), 'title' => $names[$notice->question ?? ''] ?? null],
+                $shown,
+            ),
+        ];
     }
 
     /**

@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
 use WideQuarry\Assembly\Draw;
 use WideQuarry\Assembly\Pick;
+use WideQuarry\Assembly\Section;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
@@ -115,6 +116,14 @@ final class CartridgeWriter
         );
     }
 
+    /** Sections, or instructions above them: a cartridge has one section without. */
+    private static function hasMoreThanOneSection(Assessment $assessment): bool
+    {
+        $instructed = array_filter($assessment->sections, fn (Section $section): bool => $section->instructions !== '');
+
+        return count($assessment->sections) > 1 || $instructed !== [] || $assessment->instructions !== '';
+    }
+
     /**
      * @param  array<string, Question>  $questions
      * @return array<string, Question> those that stand in it
@@ -126,41 +135,27 @@ final class CartridgeWriter
         foreach ($assessment->sections as $section) {
             foreach ($section->entries as $entry) {
                 if ($entry instanceof Draw) {
-                    $this->notices[] = Notice::loss(
-                        'cc.draw',
-                        Message::of('interchange.cartridge.cartridge-cannot-draw-all', ['title' => $entry->title]),
-                    );
+                    $sentence = Message::of('interchange.cartridge.cartridge-cannot-draw-all', ['title' => $entry->title]);
+                    $this->notices[] = Notice::loss('cc.draw', $sentence);
                 }
                 foreach ($entry instanceof Pick ? [$entry->question] : $entry->pool as $id) {
-                    $question = $entry instanceof Pick ? $entry->variation ?? ($questions[$id] ?? null) : $questions[$id] ?? null;
+                    $question = ($entry instanceof Pick ? $entry->variation : null) ?? $questions[$id] ?? null;
                     if ($question === null) {
-                        $this->notices[] = Notice::loss(
-                            'cc.test_question',
-                            Message::of('interchange.cartridge.question-test-bank-any'),
-                        );
+                        $sentence = Message::of('interchange.cartridge.question-test-bank-any');
+                        $this->notices[] = Notice::loss('cc.test_question', $sentence);
 
                         continue;
                     }
-                    $items .= $this->item(
-                        $question,
-                        isset($asked[$id]) ? "Q-$id-".substr(Ids::of($entry->id), 0, 8) : "Q-$id",
-                        $entry->points($question->points()),
-                    );
+                    $name = isset($asked[$id]) ? "Q-$id-".substr(Ids::of($entry->id), 0, 8) : "Q-$id";
+                    $items .= $this->item($question, $name, $entry->points($question->points()));
                     if (isset($questions[$id])) {
                         $asked[$id] = $questions[$id];
                     }
                 }
             }
         }
-        if (
-            count($assessment->sections) > 1 ||
-            array_filter($assessment->sections, fn ($section): bool => $section->instructions !== '') !== [] ||
-            $assessment->instructions !== ''
-        ) {
-            $this->notices[] = Notice::loss(
-                'cc.sections',
-                Message::of('interchange.cartridge.test-cartridge-one-section'),
-            );
+        if (self::hasMoreThanOneSection($assessment)) {
+            $this->notices[] = Notice::loss('cc.sections', Message::of('interchange.cartridge.test-cartridge-one-section'));
         }
         $fields =
             ProfileWriter::field('cc_profile', 'cc.exam.v0p1').

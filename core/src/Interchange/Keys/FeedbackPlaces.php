@@ -227,42 +227,63 @@ final readonly class FeedbackPlaces
     /** A rule that earns nothing of its own, with what it says; where it stands already, it says the same. */
     private function added(\stdClass $question, string $id, \stdClass $on, string $said): bool
     {
+        $key = self::keyOf($question, self::keyOwner($question, $id));
+        if ($key === null) {
+            return false;
+        }
+        $rules = array_values(array_filter(is_array($key->rules) ? $key->rules : [], fn (mixed $rule): bool => $rule instanceof \stdClass));
+        $there = array_filter($rules, fn (\stdClass $rule): bool => $rule->on == $on);
+        if ($there === []) {
+            $key->rules = self::withSaying($rules, $on, $said, is_string($key->default ?? null) ? $key->default : '0');
+
+            return true;
+        }
+        $says = fn (\stdClass $rule): bool => ($rule->feedback ?? null) instanceof \stdClass && $rule->feedback->html === $said;
+
+        return array_filter($there, $says) !== [];
+    }
+
+    /** The part whose rules a part uses: its own, or that of those which share answers. */
+    private static function keyOwner(\stdClass $question, string $id): string
+    {
         $once = $question->scoring instanceof \stdClass && is_array($question->scoring->once ?? null) ? $question->scoring->once : [];
         foreach ($once as $list) {
             $id = is_array($list) && in_array($id, $list, true) && is_string($list[0]) ? $list[0] : $id;
         }
-        foreach (is_array($question->parts) ? $question->parts : [] as $part) {
-            if (
-                ! ($part instanceof \stdClass) ||
-                $part->id !== $id ||
-                ! ($part->key instanceof \stdClass) ||
-                ! is_array($part->key->rules)
-            ) {
-                continue;
-            }
-            $there = array_filter($part->key->rules, fn (mixed $rule): bool => $rule instanceof \stdClass && $rule->on == $on);
-            $last = $part->key->rules[count($part->key->rules) - 1] ?? null;
-            // what takes all comes last
-            $at = count($part->key->rules) - ($last instanceof \stdClass && $last->on == (object) ['answer' => 'otherwise'] ? 1 : 0);
-            if ($there === []) {
-                array_splice($part->key->rules, $at, 0, [
-                    (object) [
-                        'id' => 'r'.(count($part->key->rules) + 1),
-                        'on' => $on,
-                        'credit' => is_string($part->key->default ?? null) ? $part->key->default : '0',
-                        'feedback' => (object) ['html' => $said, 'show' => 'both'],
-                    ],
-                ]);
-            }
 
-            return $there === [] ||
-                array_filter(
-                    $there,
-                    fn (\stdClass $rule): bool => ($rule->feedback ?? null) instanceof \stdClass && $rule->feedback->html === $said,
-                ) !== [];
+        return $id;
+    }
+
+    private static function keyOf(\stdClass $question, string $id): ?\stdClass
+    {
+        foreach (is_array($question->parts) ? $question->parts : [] as $part) {
+            if ($part instanceof \stdClass && $part->id === $id && $part->key instanceof \stdClass) {
+                return $part->key;
+            }
         }
 
-        return false;
+        return null;
+    }
+
+    /**
+     * A rule that earns no more than the default and says something; what takes all comes last.
+     *
+     * @param  list<\stdClass>  $rules
+     * @return list<\stdClass>
+     */
+    private static function withSaying(array $rules, \stdClass $on, string $said, string $default): array
+    {
+        $last = $rules[count($rules) - 1] ?? null;
+        $takesAll = $last !== null && $last->on == (object) ['answer' => 'otherwise'];
+        $rule = (object) [
+            'id' => 'r'.(count($rules) + 1),
+            'on' => $on,
+            'credit' => $default,
+            'feedback' => (object) ['html' => $said, 'show' => 'both'],
+        ];
+        array_splice($rules, count($rules) - ($takesAll ? 1 : 0), 0, [$rule]);
+
+        return $rules;
     }
 
     private function withRule(\stdClass $question, string $id, string $option, string $said): bool

@@ -7,6 +7,7 @@ namespace WideQuarry\Interchange\Qti12;
 use WideQuarry\Assembly\Assessment;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\KeptMedia;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Json;
@@ -74,58 +75,40 @@ final readonly class OwnDocument
     /** @return iterable<\stdClass|Medium|Notice> */
     public function read(): iterable
     {
-        foreach (is_array($this->head->media ?? null) ? $this->head->media : [] as $entry) {
-            if (
-                $entry instanceof \stdClass &&
-                is_string($entry->id ?? null) &&
-                is_string($entry->file ?? null) &&
-                is_string($entry->type ?? null) &&
-                is_string($entry->name ?? null) &&
-                $this->zip->has($entry->file)
-            ) {
-                yield Medium::kept($this->zip, $entry->id, $entry->type, $entry->name, $entry->file);
-            }
+        foreach (KeptMedia::in($this->head->media ?? null, $this->zip) as ['id' => $id, 'type' => $type, 'name' => $name, 'file' => $file]) {
+            yield Medium::kept($this->zip, $id, $type, $name, $file);
         }
         foreach (is_array($this->head->stimuli ?? null) ? $this->head->stimuli : [] as $stimulus) {
-            try {
-                yield PackageContents::thing('stimulus', Stimulus::read($stimulus)->toJson());
-            } catch (Malformed $problem) {
-                yield Notice::problem(
-                    $problem->rule,
-                    Message::of('interchange.qti12.stimulus-left-out', ['why' => $problem->getMessage()]),
-                    $this->file,
-                    1,
-                    $problem->path,
-                );
-            }
+            yield $this->thing('stimulus', fn (): \stdClass => Stimulus::read($stimulus)->toJson(), 'stimulus-left-out', 1);
         }
         foreach ($this->zip->lines($this->file) as $number => $line) {
-            if ($number === 1 || $line === '') {
-                continue;
-            }
-            try {
-                yield PackageContents::thing('question', Question::read(Json::decode($line), $this->kinds)->toJson());
-            } catch (Malformed $problem) {
-                yield Notice::problem(
-                    $problem->rule,
-                    Message::of('interchange.qti12.one-question-left-out', ['why' => $problem->getMessage()]),
-                    $this->file,
-                    $number,
-                    $problem->path,
-                );
+            if ($number > 1 && $line !== '') {
+                $read = fn (): \stdClass => Question::read(Json::decode($line), $this->kinds)->toJson();
+                yield $this->thing('question', $read, 'one-question-left-out', $number);
             }
         }
         if ($this->zip->isUnlikeDeclared($this->file)) {
             yield $this->zip->sizeNotice($this->file);
         }
         if (isset($this->head->assessment)) {
-            try {
-                yield PackageContents::thing('assessment', Assessment::read($this->head->assessment, $this->kinds)->toJson());
-            } catch (Malformed $problem) {
-                yield Notice::problem($problem->rule, Message::of('interchange.qti12.test-left-out', [
-                    'why' => $problem->getMessage(),
-                ]), $this->file, 1, $problem->path);
-            }
+            $read = fn (): \stdClass => Assessment::read($this->head->assessment, $this->kinds)->toJson();
+            yield $this->thing('assessment', $read, 'test-left-out', 1);
+        }
+    }
+
+    /**
+     * @param  'assessment'|'question'|'stimulus'  $type
+     * @param  \Closure(): \stdClass  $read
+     * @param  string  $left  the message that says that it was left out
+     */
+    private function thing(string $type, \Closure $read, string $left, int $line): \stdClass|Notice
+    {
+        try {
+            return PackageContents::thing($type, $read());
+        } catch (Malformed $problem) {
+            $sentence = Message::of("interchange.qti12.$left", ['why' => $problem->getMessage()]);
+
+            return Notice::problem($problem->rule, $sentence, $this->file, $line, $problem->path);
         }
     }
 }

@@ -121,11 +121,7 @@ final class ItemReader
         } elseif ($templates !== null) {
             $this->loseTemplates();
         }
-        $declarations = [];
-        foreach (Xml::children($item, 'qti-response-declaration') as $element) {
-            $declaration = Declaration::read($element);
-            $declarations[$declaration->id] = $declaration;
-        }
+        $declarations = self::declarations($item);
         $processing = new Processing(Xml::child($item, 'qti-response-processing'), $declarations, new Mappings($this->kinds));
         $body = Xml::child($item, 'qti-item-body') ?? new \DOMElement('empty');
         [$parts, $points] = $this->parts($body, $declarations, $processing, $item->getAttribute('adaptive') === 'true');
@@ -143,37 +139,11 @@ final class ItemReader
         $read = (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points, ...$this->bounds($processing, $parts)];
         [$tried, $scoring, $translation] =
             $templates === null ? $this->tried($item, $declarations, $processing, $parts, $text->html(), $read) : [null, null, null];
-        if ($this->unlike && $tried === null) {
-            $parts = array_map(self::bare(...), $parts);
-            $this->lose('qti.key', Message::of('interchange.qti30.key-read-does-score'));
-        } elseif ($tried === null && $processing->untranslated) {
-            $this->lose(
-                'qti.processing',
-                Message::of('interchange.qti30.marking-item-could-translated'),
-            );
-        } elseif ($tried === null && $this->ambiguous === [] && array_filter($parts, self::isUnmarked(...)) !== []) {
-            $this->lose('qti.key', Message::of('interchange.qti30.key-one-response-could'));
+        if ($tried === null) {
+            $parts = $this->unkeyed($parts, $processing);
         }
         $parts = $tried ?? $parts;
         ManualMarking::share($parts, $this->most($item));
-        $used = [];
-        foreach (Xml::children($item, 'qti-assessment-stimulus-ref') as $ref) {
-            $file = SafeZip::resolve($this->file, $ref->getAttribute('href'));
-            if ($file !== null && isset($stimuli[$file])) {
-                $used[] = $stimuli[$file];
-            } else {
-                $this->notices[] = Notice::loss(
-                    'qti.stimulus',
-                    Message::of('interchange.qti30.item-about-package', [
-                        'name' => mb_strimwidth($ref->getAttribute('href'), 0, 120, '…'),
-                    ]),
-                    $this->file,
-                    $ref->getLineNo(),
-                    $this->id,
-                );
-            }
-        }
-
         $question = (object) [
             'format' => Question::FORMAT,
             'version' => 1,
@@ -181,20 +151,11 @@ final class ItemReader
             'title' => mb_substr($lom->title !== '' ? $lom->title : $item->getAttribute('title'), 0, 500),
             'language' => $this->language($item),
             'body' => (new \WideQuarry\Content\RichText($text->nodes))->html(),
-            'stimuli' => $used,
+            'stimuli' => $this->stimuli($item, $stimuli),
             ...$templates?->isWhole() === true ? ['variables' => $templates->toJson()] : [],
             'parts' => $parts,
             'scoring' => $scoring ?? $read,
-            'record' => (object) [
-                ...(array) $lom->record,
-                'status' => 'draft',
-                'origin' => (object) [
-                    'format' => $this->format,
-                    'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000),
-                    'file' => mb_substr($this->file, 0, 1000),
-                    'fields' => (object) $lom->fields,
-                ],
-            ],
+            'record' => $this->record($item, $lom),
         ];
         $placed =
             $translation !== null
@@ -207,6 +168,75 @@ final class ItemReader
         }
 
         return $question;
+    }
+
+    /** @return array<string, Declaration> by their identifiers */
+    private static function declarations(\DOMElement $item): array
+    {
+        $declarations = [];
+        foreach (Xml::children($item, 'qti-response-declaration') as $element) {
+            $declaration = Declaration::read($element);
+            $declarations[$declaration->id] = $declaration;
+        }
+
+        return $declarations;
+    }
+
+    /**
+     * The parts as far as their key could be read from declarations alone, and what could not.
+     *
+     * @param  list<\stdClass>  $parts
+     * @return list<\stdClass>
+     */
+    private function unkeyed(array $parts, Processing $processing): array
+    {
+        if ($this->unlike) {
+            $this->lose('qti.key', Message::of('interchange.qti30.key-read-does-score'));
+
+            return array_map(self::bare(...), $parts);
+        }
+        if ($processing->untranslated) {
+            $this->lose('qti.processing', Message::of('interchange.qti30.marking-item-could-translated'));
+        } elseif ($this->ambiguous === [] && array_filter($parts, self::isUnmarked(...)) !== []) {
+            $this->lose('qti.key', Message::of('interchange.qti30.key-one-response-could'));
+        }
+
+        return $parts;
+    }
+
+    /**
+     * @param  array<string, string>  $known  file in the package → id
+     * @return list<string> ids of those the item names
+     */
+    private function stimuli(\DOMElement $item, array $known): array
+    {
+        $used = [];
+        foreach (Xml::children($item, 'qti-assessment-stimulus-ref') as $ref) {
+            $file = SafeZip::resolve($this->file, $ref->getAttribute('href'));
+            if ($file !== null && isset($known[$file])) {
+                $used[] = $known[$file];
+            } else {
+                $name = mb_strimwidth($ref->getAttribute('href'), 0, 120, '…');
+                $sentence = Message::of('interchange.qti30.item-about-package', ['name' => $name]);
+                $this->notices[] = Notice::loss('qti.stimulus', $sentence, $this->file, $ref->getLineNo(), $this->id);
+            }
+        }
+
+        return $used;
+    }
+
+    private function record(\DOMElement $item, Lom $lom): \stdClass
+    {
+        return (object) [
+            ...(array) $lom->record,
+            'status' => 'draft',
+            'origin' => (object) [
+                'format' => $this->format,
+                'identifier' => mb_substr($item->getAttribute('identifier'), 0, 1000),
+                'file' => mb_substr($this->file, 0, 1000),
+                'fields' => (object) $lom->fields,
+            ],
+        ];
     }
 
     /**

@@ -12,6 +12,7 @@ use WideQuarry\CoreException;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Plain\SharedAnswers;
 use WideQuarry\Messages\Message;
+use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Random\Seed;
@@ -54,30 +55,54 @@ final class ItemWriter
             $templates,
         );
         $values = $templates?->printed() ?? $in->roll->written;
-        $declarations = '';
-        $responses = $sent = [];
         $score = new ScoreWriter($question);
         $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $values));
+        $sent = $this->parts($question, $in, $values, $score);
+        foreach ($sent as $i => [$part, $response, $written]) {
+            $feedback->part($part, $response, $written, $i + 1, $score->taken()[$part->id] ?? '');
+        }
+        if ($sent !== []) {
+            $feedback->question($question, array_column($sent, 1), $score->isAddedUp());
+        }
+        $this->questionLosses($question, $feedback, $score);
+        if ($passages !== []) {
+            $this->lose($question, 'qti.stimulus_inside', Message::of('interchange.qti30.stimuli-repeated-every-item'));
+        }
+        $rules = $score->rules().$feedback->conditions();
+        $xml =
+            self::head($question).
+            implode('', array_map(fn (array $one): string => $one[2]->declaration, $sent)).
+            $score->declarations().
+            self::outcomes($question).
+            $feedback->declaration().
+            $templates?->declarations().
+            ($templates?->processing() ?? '').
+            self::references($question, $stimuli).
+            '<qti-item-body>'.$this->passages($passages).$this->body($question, $values).'</qti-item-body>'.
+            ($rules === '' ? '' : "<qti-response-processing>$rules</qti-response-processing>").
+            $feedback->modals().
+            "</qti-assessment-item>\n";
+
+        return new WrittenItem(
+            $xml,
+            array_values(array_unique([...QuestionMedia::in($passages), ...QuestionMedia::of($question)])),
+            $this->notices,
+        );
+    }
+
+    /**
+     * Writes what the parts have for themselves: declarations, interactions, gaps, scores.
+     *
+     * @param  array<string, string|Element>  $values
+     * @return array<int, array{Part, string, WrittenPart}> place → part, response identifier, what was written
+     */
+    private function parts(Question $question, WriteContext $in, array $values, ScoreWriter $score): array
+    {
+        $sent = [];
         foreach ($question->parts as $i => $own) {
             $part = $own->withKey(SharedRules::keyFor($question, $own));
-            $mapping = Mappings::of($part->kind);
             $response = 'RESPONSE'.($i === 0 ? '' : $i + 1);
-            try {
-                $written =
-                    $part->kind === null
-                        ? null
-                        : $mapping?->write(
-                            $part,
-                            $response,
-                            $in,
-                            fn (string $html): string => self::content($html, $this->files, $values),
-                        );
-            } catch (CoreException $problem) {
-                $written = null;
-                $this->lose($question, 'key.unready', Message::of('interchange.qti30.part-could-written', [
-                    'why' => $problem->getMessage(),
-                ]));
-            }
+            $written = $this->part($question, $part, $response, $in, $values);
             if ($written === null) {
                 $this->lose($question, 'qti.kind', Message::of('interchange.qti30.part-kind-cannot-written', [
                     'kind' => $part->kindName,
@@ -92,71 +117,75 @@ final class ItemWriter
             if ($written->gaps !== [] && ! in_array($part->id, $in->scattered, true)) {
                 $this->around[$part->id] = $response;
             }
-            $responses[] = $response;
             $sent[$i] = [$part, $response, $written];
-            $declarations .= $written->declaration;
             $score->add($part, $response, $written);
             foreach ($written->losses as [$code, $sentence]) {
                 $this->lose($question, $code, $sentence);
             }
         }
-        foreach ($sent as $i => [$part, $response, $written]) {
-            $feedback->part($part, $response, $written, $i + 1, $score->taken()[$part->id] ?? '');
+
+        return $sent;
+    }
+
+    /** @param  array<string, string|Element>  $values */
+    private function part(Question $question, Part $part, string $response, WriteContext $in, array $values): ?WrittenPart
+    {
+        if ($part->kind === null) {
+            return null;
         }
-        if ($responses !== []) {
-            $feedback->question($question, $responses, $score->isAddedUp());
+        try {
+            return Mappings::of($part->kind)?->write(
+                $part,
+                $response,
+                $in,
+                fn (string $html): string => self::content($html, $this->files, $values),
+            );
+        } catch (CoreException $problem) {
+            $this->lose($question, 'key.unready', Message::of('interchange.qti30.part-could-written', ['why' => $problem->getMessage()]));
+
+            return null;
         }
-        $this->questionLosses($question, $feedback, $score);
+    }
+
+    private static function head(Question $question): string
+    {
+        return '<?xml version="1.0" encoding="UTF-8"?>'.
+            "\n".
+            '<qti-assessment-item xmlns="'.
+            Qti30Format::NAMESPACE.
+            "\" identifier=\"Q-$question->id\" title=\"".
+            Xml::escape($question->title).
+            "\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">";
+    }
+
+    private static function outcomes(Question $question): string
+    {
         $max = ScoreFloats::float($question->points());
-        $rules = $score->rules().$feedback->conditions();
-        $processing = $rules === '' ? '' : "<qti-response-processing>$rules</qti-response-processing>";
-        $refs = implode(
+
+        return "<qti-outcome-declaration identifier=\"SCORE\" cardinality=\"single\" base-type=\"float\" normal-maximum=\"$max\">".
+            '<qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration>'.
+            '<qti-outcome-declaration identifier="MAXSCORE" cardinality="single" base-type="float"><qti-default-value>'.
+            "<qti-value>$max</qti-value></qti-default-value></qti-outcome-declaration>";
+    }
+
+    /** @param  list<string>  $stimuli  those that are in the package */
+    private static function references(Question $question, array $stimuli): string
+    {
+        return implode(
             '',
             array_map(
                 fn (string $id): string => "<qti-assessment-stimulus-ref identifier=\"S-$id\" href=\"../stimuli/$id.xml\"/>",
                 array_values(array_intersect($question->stimuli, $stimuli)),
             ),
         );
-        $body =
-            implode(
-                '',
-                array_map(
-                    fn (string $html): string => '<div class="stimulus">'.self::content($html, $this->files).'</div>',
-                    $passages,
-                ),
-            ).$this->body($question, $values);
-        if ($passages !== []) {
-            $this->lose(
-                $question,
-                'qti.stimulus_inside',
-                Message::of('interchange.qti30.stimuli-repeated-every-item'),
-            );
-        }
-        $xml =
-            '<?xml version="1.0" encoding="UTF-8"?>'.
-            "\n".
-            '<qti-assessment-item xmlns="'.
-            Qti30Format::NAMESPACE.
-            "\" identifier=\"Q-$question->id\" title=\"".
-            Xml::escape($question->title).
-            "\" adaptive=\"false\" time-dependent=\"false\" xml:lang=\"$question->language\">".
-            $declarations.
-            $score->declarations().
-            "<qti-outcome-declaration identifier=\"SCORE\" cardinality=\"single\" base-type=\"float\" normal-maximum=\"$max\">".
-                '<qti-default-value><qti-value>0</qti-value></qti-default-value></qti-outcome-declaration>'.
-                '<qti-outcome-declaration identifier="MAXSCORE" cardinality="single" base-type="float"><qti-default-value>'.
-                "<qti-value>$max</qti-value></qti-default-value></qti-outcome-declaration>".
-            $feedback->declaration().
-            $templates?->declarations().
-            ($templates?->processing() ?? '').
-            "$refs<qti-item-body>$body</qti-item-body>$processing".
-            $feedback->modals().
-            "</qti-assessment-item>\n";
+    }
 
-        return new WrittenItem(
-            $xml,
-            array_values(array_unique([...QuestionMedia::in($passages), ...QuestionMedia::of($question)])),
-            $this->notices,
+    /** @param  list<string>  $passages */
+    private function passages(array $passages): string
+    {
+        return implode(
+            '',
+            array_map(fn (string $html): string => '<div class="stimulus">'.self::content($html, $this->files).'</div>', $passages),
         );
     }
 

@@ -9,6 +9,7 @@ use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Keys\KeySearch;
 use WideQuarry\Interchange\Keys\Probe;
 use WideQuarry\Interchange\Keys\Response;
+use WideQuarry\Interchange\Qti30\Operators\Numeric;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 
@@ -167,7 +168,7 @@ final readonly class KeyInference
         if ($test->localName !== 'qti-equal' || ! in_array($test->getAttribute('tolerance-mode'), ['absolute', 'relative'], true)) {
             return [];
         }
-        [$low, $high] = Expressions::widths($test, $number);
+        [$low, $high] = Numeric::widths($test, $number);
         if ($test->getAttribute('tolerance-mode') === 'absolute' || (Xml::children($test)[0] ?? null)?->localName !== 'qti-variable') {
             return [$number->minus($low), $number->plus($high), $number->minus($high), $number->plus($low)];
         }

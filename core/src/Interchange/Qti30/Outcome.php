@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 use Brick\Math\BigRational;
+use WideQuarry\Interchange\Qti30\Operators\Values;
 
 /** An outcome declaration: what it begins with, and a table it may be looked up in (QTI 3.0 ASI, qti-outcome-declaration). */
 final readonly class Outcome
@@ -33,20 +34,20 @@ final readonly class Outcome
         foreach (Xml::children($element) as $child) {
             if ($child->localName === 'qti-default-value') {
                 $default = array_map(
-                    fn (\DOMElement $value): mixed => Expressions::typed($value->textContent, $type),
+                    fn (\DOMElement $value): mixed => Values::typed($value->textContent, $type),
                     Xml::children($child, 'qti-value'),
                 );
             } elseif (in_array($child->localName, ['qti-match-table', 'qti-interpolation-table'], true)) {
                 $exact = $child->localName === 'qti-match-table';
                 $otherwise = $child->hasAttribute('default-value')
-                    ? Expressions::typed($child->getAttribute('default-value'), $type)
+                    ? Values::typed($child->getAttribute('default-value'), $type)
                     : null;
                 foreach (Xml::children($child) as $entry) {
-                    $from = Expressions::typed($entry->getAttribute('source-value'), 'float');
+                    $from = Values::typed($entry->getAttribute('source-value'), 'float');
                     if ($from instanceof BigRational) {
                         $table[] = [
                             $from,
-                            Expressions::typed($entry->getAttribute('target-value'), $type),
+                            Values::typed($entry->getAttribute('target-value'), $type),
                             $entry->getAttribute('include-boundary') !== 'false',
                         ];
                     }

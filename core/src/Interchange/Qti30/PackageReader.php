@@ -9,6 +9,7 @@ use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Lom;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\KeptMedia;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\PackageContents;
@@ -171,21 +172,7 @@ final class PackageReader
      */
     private function mine(\stdClass $kept, SafeZip $zip, string $href, array $stimuli): iterable
     {
-        foreach (is_array($kept->stimuli ?? null) ? $kept->stimuli : [] as $json) {
-            try {
-                $stimulus = Stimulus::read($json);
-            } catch (Malformed $problem) {
-                yield Notice::problem($problem->rule, Message::of('interchange.qti30.stimulus-left-out', [
-                    'why' => $problem->getMessage(),
-                ]), $href, null, $problem->path);
-
-                continue;
-            }
-            if (! isset($this->given[$stimulus->id])) {
-                $this->given[$stimulus->id] = true;
-                yield PackageContents::thing('stimulus', $stimulus->toJson());
-            }
-        }
+        yield from $this->keptStimuli($kept, $href);
         $missing = $this->missing($kept, $stimuli);
         if ($missing !== [] && $kept->question instanceof \stdClass && is_array($kept->question->stimuli)) {
             $kept->question->stimuli = array_values(
@@ -200,25 +187,7 @@ final class PackageReader
                 $id,
             );
         }
-        foreach (is_array($kept->media ?? null) ? $kept->media : [] as $entry) {
-            if (
-                $entry instanceof \stdClass &&
-                is_string($entry->id ?? null) &&
-                is_string($entry->file ?? null) &&
-                is_string($entry->type ?? null) &&
-                is_string($entry->name ?? null) &&
-                $zip->has($entry->file) &&
-                ! isset($this->given[$entry->id])
-            ) {
-                $this->given[$entry->id] = true;
-                $medium = Medium::kept($zip, $entry->id, $entry->type, $entry->name, $entry->file);
-                if ($medium instanceof Medium) {
-                    $this->waiting[] = $medium;
-                } else {
-                    yield $medium;
-                }
-            }
-        }
+        yield from $this->keptMedia($kept, $zip);
         try {
             yield PackageContents::thing('question', Question::read($kept->question, $this->kinds)->toJson());
         } catch (Malformed $problem) {
@@ -238,6 +207,58 @@ final class PackageReader
         return (new ItemReader($this->kinds, $href, Ids::of('qti30', $href, hash('sha256', $xml)), $medium))->read($xml, $lom, $stimuli);
     }
 
+    /** @return iterable<\stdClass|Notice> */
+    private function keptStimuli(\stdClass $kept, string $href): iterable
+    {
+        foreach (is_array($kept->stimuli ?? null) ? $kept->stimuli : [] as $json) {
+            try {
+                $stimulus = Stimulus::read($json);
+            } catch (Malformed $problem) {
+                $sentence = Message::of('interchange.qti30.stimulus-left-out', ['why' => $problem->getMessage()]);
+                yield Notice::problem($problem->rule, $sentence, $href, null, $problem->path);
+
+                continue;
+            }
+            if (! isset($this->given[$stimulus->id])) {
+                $this->given[$stimulus->id] = true;
+                yield PackageContents::thing('stimulus', $stimulus->toJson());
+            }
+        }
+    }
+
+    /** @return iterable<Notice> */
+    private function keptMedia(\stdClass $kept, SafeZip $zip): iterable
+    {
+        foreach (KeptMedia::in($kept->media ?? null, $zip) as ['id' => $id, 'type' => $type, 'name' => $name, 'file' => $file]) {
+            if (isset($this->given[$id])) {
+                continue;
+            }
+            $this->given[$id] = true;
+            $medium = Medium::kept($zip, $id, $type, $name, $file);
+            if ($medium instanceof Medium) {
+                $this->waiting[] = $medium;
+            } else {
+                yield $medium;
+            }
+        }
+    }
+
+    /** @return iterable<Notice> pictures that are missing; the others are named by their media */
+    private function pictures(\DOMElement $body, SafeZip $zip, string $href): iterable
+    {
+        foreach (Xml::all($body, 'img') as $image) {
+            $medium = $this->medium($zip, $href, $image->getAttribute('src'));
+            if ($medium instanceof Medium) {
+                $image->setAttribute('data-media', $medium->id);
+                $image->removeAttribute('src');
+
+                continue;
+            }
+            $sentence = Message::of('interchange.qti30.picture-not-in-package', ['name' => $image->getAttribute('src')]);
+            yield $medium ?? Notice::loss('media.missing', $sentence, $href);
+        }
+    }
+
     /**
      * @param  array<string, string>  $stimuli  file → our id; added to
      * @return iterable<\stdClass|Medium|Notice>
@@ -255,20 +276,7 @@ final class PackageReader
         $body = Xml::child($root, 'qti-stimulus-body');
         $identifier = $root->getAttribute('identifier');
         $id = preg_match('/^S-([0-9a-f-]{36})$/D', $identifier, $m) === 1 ? $m[1] : Ids::of('qti30', $href, $identifier);
-        foreach ($body === null ? [] : Xml::all($body, 'img') as $image) {
-            $medium = $this->medium($zip, $href, $image->getAttribute('src'));
-            if ($medium instanceof Medium) {
-                $image->setAttribute('data-media', $medium->id);
-                $image->removeAttribute('src');
-            } else {
-                yield $medium ??
-                    Notice::loss(
-                        'media.missing',
-                        Message::of('interchange.qti30.picture-not-in-package', ['name' => $image->getAttribute('src')]),
-                        $href,
-                    );
-            }
-        }
+        yield from $body === null ? [] : $this->pictures($body, $zip, $href);
         $text = $body === null ? null : Reader::ofDom($body);
         foreach ($text->dropped ?? [] as $dropped) {
             yield Notice::loss('content.dropped', $dropped->sentence(), $href);

@@ -6,6 +6,7 @@ namespace WideQuarry\Interchange\Qti30;
 
 use Brick\Math\BigRational;
 use WideQuarry\Interchange\Keys\ItemMarking;
+use WideQuarry\Interchange\Qti30\Operators\Values;
 
 /**
  * Response processing that is carried out (QTI 3.0 ASI, 2.11 and 2.12), so that what it does can be seen where its look says nothing.
@@ -88,7 +89,7 @@ final class ResponseProcessor implements ItemMarking
             $this->values[$id] =
                 $values === []
                     ? null
-                    : array_map(fn (string $value): mixed => Expressions::typed($value, $declaration->baseType), $values);
+                    : array_map(fn (string $value): mixed => Values::typed($value, $declaration->baseType), $values);
         }
         $this->program ??= $this->processing === null ? [] : $this->compiled($this->processing);
         $this->follow($this->program);

@@ -68,18 +68,7 @@ final class TypedReader
             } elseif ($block->kind === 'instruction') {
                 $waiting[] = implode(' ', $block->stem);
                 $stimulus = Ids::of('text', $hash, "instruction $i");
-                yield PackageContents::thing(
-                    'stimulus',
-                    (object) [
-                        'id' => $stimulus,
-                        'title' => '',
-                        'language' => 'und',
-                        'body' => implode(
-                            '',
-                            array_map(fn (string $line): string => '<p>'.htmlspecialchars($line, ENT_NOQUOTES).'</p>', $block->stem),
-                        ),
-                    ],
-                );
+                yield PackageContents::thing('stimulus', self::stimulus($stimulus, $block));
             } else {
                 $typed = $this->question($block, $exam, Ids::of('text', $hash, "$i"), $marks[$i] ?? null);
                 $waiting = [];
@@ -88,74 +77,88 @@ final class TypedReader
                 if ($stimulus !== null) {
                     $json->stimuli = [$stimulus];
                 }
-                $json->record = (object) [
-                    'origin' => (object) [
-                        'format' => 'text',
-                        'identifier' => substr($hash, 0, 12)."#$i",
-                        'file' => mb_strimwidth($file, 0, 500),
-                        'fields' => (object) [
-                            'number' => "$block->number",
-                            'line' => "$block->line",
-                            'signs' => implode(', ', $typed->signs),
-                        ],
-                    ],
-                ];
+                $json->record = (object) ['origin' => self::origin($typed, $block, $file, substr($hash, 0, 12)."#$i")];
                 if ($heading !== '') {
                     $json->record->topics = [[mb_substr($heading, 0, 200)]];
                     $groups[$heading][] = $json->id;
                 }
                 yield PackageContents::thing('question', $json);
-                $other = $exam->key[$block->number] ?? $block->answer;
-                if ($block->answer !== null && $other !== $block->answer) {
-                    yield Notice::note(
-                        'text.two_answers',
-                        Message::of('interchange.typed.answer-below-question-taken', ['other' => $other]),
-                        $file,
-                        $block->line,
-                        is_string($json->id) ? $json->id : null,
-                    );
-                }
-                foreach ($typed->missing as $sentence) {
-                    yield Notice::note('text.missing', $sentence, $file, $block->line, is_string($json->id) ? $json->id : null);
-                }
+                yield from self::notices($typed, $block, $exam, $file);
             }
         }
         foreach ($groups as $title => $questions) {
-            yield PackageContents::thing(
-                'group',
-                (object) [
-                    'id' => 'g-'.substr(hash('sha256', "$title"), 0, 12),
-                    'parent' => null,
-                    'kind' => 'heading',
-                    'title' => "$title",
-                    'questions' => $questions,
-                ],
-            );
+            yield PackageContents::thing('group', self::group("$title", $questions));
         }
-        foreach ([...$unused, ...$waiting, ...$exam->unused] as $line) {
-            yield Notice::loss(
-                'text.unused',
-                Message::of('interchange.typed.line-used-because-belongs', ['line' => mb_strimwidth($line, 0, 200, '…')]),
-                $file,
-            );
+        yield from self::left([...$unused, ...$waiting, ...$exam->unused], $exam, $used, $file);
+    }
+
+    private static function stimulus(string $id, Block $block): \stdClass
+    {
+        $paragraphs = array_map(fn (string $line): string => '<p>'.htmlspecialchars($line, ENT_NOQUOTES).'</p>', $block->stem);
+
+        return (object) ['id' => $id, 'title' => '', 'language' => 'und', 'body' => implode('', $paragraphs)];
+    }
+
+    private static function origin(TypedQuestion $typed, Block $block, string $file, string $identifier): \stdClass
+    {
+        return (object) [
+            'format' => 'text',
+            'identifier' => $identifier,
+            'file' => mb_strimwidth($file, 0, 500),
+            'fields' => (object) [
+                'number' => "$block->number",
+                'line' => "$block->line",
+                'signs' => implode(', ', $typed->signs),
+            ],
+        ];
+    }
+
+    /** @param  list<mixed>  $questions  their ids */
+    private static function group(string $title, array $questions): \stdClass
+    {
+        return (object) [
+            'id' => 'g-'.substr(hash('sha256', $title), 0, 12),
+            'parent' => null,
+            'kind' => 'heading',
+            'title' => $title,
+            'questions' => $questions,
+        ];
+    }
+
+    /** @return iterable<Notice> what is to be said of one question */
+    private static function notices(TypedQuestion $typed, Block $block, TypedExam $exam, string $file): iterable
+    {
+        $id = is_string($typed->json->id) ? $typed->json->id : null;
+        $other = $exam->key[$block->number] ?? $block->answer;
+        if ($block->answer !== null && $other !== $block->answer) {
+            $sentence = Message::of('interchange.typed.answer-below-question-taken', ['other' => $other]);
+            yield Notice::note('text.two_answers', $sentence, $file, $block->line, $id);
+        }
+        foreach ($typed->missing as $sentence) {
+            yield Notice::note('text.missing', $sentence, $file, $block->line, $id);
+        }
+    }
+
+    /**
+     * What belongs to no question.
+     *
+     * @param  list<string>  $lines
+     * @param  array<int, true>  $used  number of a question → true
+     * @return iterable<Notice>
+     */
+    private static function left(array $lines, TypedExam $exam, array $used, string $file): iterable
+    {
+        foreach ($lines as $line) {
+            $sentence = Message::of('interchange.typed.line-used-because-belongs', ['line' => mb_strimwidth($line, 0, 200, '…')]);
+            yield Notice::loss('text.unused', $sentence, $file);
         }
         foreach ($exam->skipped as [$from, $to, $line]) {
-            yield Notice::note(
-                'text.number_skipped',
-                $from === $to ? Message::of('interchange.typed.question', ['from' => $from]) : Message::of('interchange.typed.questions', [
-                    'from' => $from,
-                    'to' => $to,
-                ]),
-                $file,
-                $line,
-            );
+            $key = $from === $to ? 'interchange.typed.question' : 'interchange.typed.questions';
+            yield Notice::note('text.number_skipped', Message::of($key, ['from' => $from, 'to' => $to]), $file, $line);
         }
         foreach (array_diff_key($exam->key, $used) as $number => $answer) {
-            yield Notice::loss(
-                'text.key_alone',
-                Message::of('interchange.typed.key-answer-question-such', ['number' => $number, 'answer' => $answer]),
-                $file,
-            );
+            $sentence = Message::of('interchange.typed.key-answer-question-such', ['number' => $number, 'answer' => $answer]);
+            yield Notice::loss('text.key_alone', $sentence, $file);
         }
     }
 

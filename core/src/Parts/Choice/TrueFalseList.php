@@ -13,6 +13,7 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\Rule;
 use WideQuarry\Question\Scheme;
 
 /** A run of true–false questions as one list of statements that are each judged, and such a list as a run of questions. */
@@ -45,22 +46,12 @@ final class TrueFalseList
                 $rules[] = (object) ['id' => 'r'.(count($rules) + 1), 'on' => $option, 'credit' => '1'];
             }
             $points = $points->plus($part->points());
-            if (
-                $question->feedback !== [] ||
-                $part->feedback !== [] ||
-                array_filter($part->key->rules, fn ($rule): bool => $rule->feedback !== null) !== []
-            ) {
-                $losses[] = Message::of('parts.choice.says-right-wrong-answer', ['name' => $question->name()]);
-            }
-            if ($question->hints !== []) {
-                $losses[] = Message::of('parts.choice.hints-lost', ['name' => $question->name()]);
-            }
+            array_push($losses, ...self::lost($question, $part));
         }
         if ($rules === []) {
             $losses[] = Message::of('parts.choice.none-statements-true-list');
         }
-        $first = $questions[0]->toJson();
-        $json = (object) [
+        $list = (object) [
             'format' => Question::FORMAT,
             'version' => 1,
             'id' => $id,
@@ -68,32 +59,11 @@ final class TrueFalseList
             'language' => $questions[0]->language,
             'body' => '<p>'.Message::of('parts.choice.which-are-true').'</p>'.Draft::blockPlace('p1'),
             'stimuli' => $questions[0]->stimuli,
-            'parts' => [
-                (object) [
-                    'id' => 'p1',
-                    'kind' => 'choice',
-                    'label' => '',
-                    'points' => Exact::number($points),
-                    'settings' => (object) [
-                        'options' => $options,
-                        'min' => 0,
-                        'max' => null,
-                        'layout' => 'column',
-                        'labels' => 'A',
-                        'shuffle' => true,
-                    ],
-                    'key' => (object) ['rules' => $rules, 'default' => '0'],
-                    'scoring' => (object) ['scheme' => 'judge'],
-                ],
-            ],
-        ];
-        $record = ($first->record ?? null) instanceof \stdClass ? $first->record : new \stdClass();
-        $json->record = (object) [
-            'status' => 'draft',
-            ...array_intersect_key((array) $record, ['topics' => 1, 'tags' => 1, 'level' => 1, 'difficulty' => 1, 'licence' => 1]),
+            'parts' => [self::toTick($options, $rules, Exact::number($points))],
+            'record' => self::record($questions[0]),
         ];
 
-        return new ConvertedQuestion($json, $losses);
+        return new ConvertedQuestion($list, $losses);
     }
 
     /**
@@ -127,68 +97,124 @@ final class TrueFalseList
             str_replace([Draft::blockPlace($part->id), Draft::inlinePlace($part->id)], '', RichText::read($question->body)->html()),
         );
         $losses[] = Message::of('parts.choice.text-above-list-gives', ['plain' => mb_substr(RichText::read($stem)->plain(), 0, 60)]);
-        $questions = [];
-        foreach ($part->settings->options as $option) {
-            $rule = array_values(array_filter($part->key->rules, fn ($rule): bool => $rule->on === $option['id']))[0] ?? null;
-            $isTrue = $rule?->credit()->isPositive() === true;
-            $json = $question->toJson();
-            $record = ($json->record ?? null) instanceof \stdClass ? (array) $json->record : [];
-            $statement = RichText::read($option['html'])->html();
-            $feedback =
-                $rule?->feedback === null
-                    ? []
-                    : [
-                        (object) [
-                            'id' => 'r2',
-                            'on' => 'a',
-                            'credit' => $isTrue ? '1' : '0',
-                            'feedback' => (object) ['html' => $rule->feedback->html, 'show' => $rule->feedback->show],
-                        ],
-                    ];
-            $questions[] = (object) [
-                'format' => Question::FORMAT,
-                'version' => 1,
-                'id' => $id(),
-                'title' => '',
-                'language' => $question->language,
-                'stimuli' => $question->stimuli,
-                'body' => '<p>'.Message::of('parts.choice.true-or-false').'</p>'.
-                    (str_starts_with($statement, '<p') ? $statement : "<p>$statement</p>").
-                    Draft::blockPlace('p1'),
-                'parts' => [
-                    (object) [
-                        'id' => 'p1',
-                        'kind' => 'choice',
-                        'label' => '',
-                        'points' => Exact::number($share),
-                        'settings' => (object) [
-                            'options' => [
-                                (object) ['id' => 'a', 'html' => '<p>true</p>'],
-                                (object) ['id' => 'b', 'html' => '<p>false</p>'],
-                            ],
-                            'min' => 0,
-                            'max' => 1,
-                            'layout' => 'row',
-                            'labels' => 'none',
-                            'shuffle' => false,
-                        ],
-                        'key' => (object) [
-                            'rules' => $isTrue && $feedback !== []
-                                    ? $feedback
-                                    : [(object) ['id' => 'r1', 'on' => $isTrue ? 'a' : 'b', 'credit' => '1'], ...$feedback],
-                            'default' => '0',
-                        ],
-                        'scoring' => (object) ['scheme' => 'weights'],
-                    ],
-                ],
-                'record' => (object) [
-                    'status' => 'draft',
-                    ...array_intersect_key($record, ['topics' => 1, 'tags' => 1, 'level' => 1, 'difficulty' => 1, 'licence' => 1]),
-                ],
-            ];
-        }
+        $questions = array_map(
+            fn (array $option): \stdClass => self::trueOrFalse($question, $part, $option, $id(), Exact::number($share)),
+            $part->settings->options,
+        );
 
         return [$questions, $losses];
+    }
+
+    /** @param  array{id: string, html: string}  $option  the statement */
+    private static function trueOrFalse(Question $question, Part $part, array $option, string $id, int|float $points): \stdClass
+    {
+        $rule = array_values(array_filter($part->key->rules, fn (Rule $rule): bool => $rule->on === $option['id']))[0] ?? null;
+        $statement = RichText::read($option['html'])->html();
+        $body = Message::of('parts.choice.true-or-false');
+
+        return (object) [
+            'format' => Question::FORMAT,
+            'version' => 1,
+            'id' => $id,
+            'title' => '',
+            'language' => $question->language,
+            'stimuli' => $question->stimuli,
+            'body' => "<p>$body</p>".(str_starts_with($statement, '<p') ? $statement : "<p>$statement</p>").Draft::blockPlace('p1'),
+            'parts' => [
+                (object) [
+                    'id' => 'p1',
+                    'kind' => 'choice',
+                    'label' => '',
+                    'points' => $points,
+                    'settings' => (object) [
+                        'options' => [
+                            (object) ['id' => 'a', 'html' => '<p>true</p>'],
+                            (object) ['id' => 'b', 'html' => '<p>false</p>'],
+                        ],
+                        'min' => 0,
+                        'max' => 1,
+                        'layout' => 'row',
+                        'labels' => 'none',
+                        'shuffle' => false,
+                    ],
+                    'key' => (object) ['rules' => self::verdictRules($rule), 'default' => '0'],
+                    'scoring' => (object) ['scheme' => 'weights'],
+                ],
+            ],
+            'record' => self::record($question),
+        ];
+    }
+
+    /** What a question hands on to those made of it: all but what is its own. */
+    private static function record(Question $question): \stdClass
+    {
+        $record = ($question->toJson()->record ?? null) instanceof \stdClass ? (array) $question->toJson()->record : [];
+
+        return (object) [
+            'status' => 'draft',
+            ...array_intersect_key($record, ['topics' => 1, 'tags' => 1, 'level' => 1, 'difficulty' => 1, 'licence' => 1]),
+        ];
+    }
+
+    /**
+     * @param  list<\stdClass>  $statements
+     * @param  list<\stdClass>  $rules
+     */
+    private static function toTick(array $statements, array $rules, int|float $points): \stdClass
+    {
+        return (object) [
+            'id' => 'p1',
+            'kind' => 'choice',
+            'label' => '',
+            'points' => $points,
+            'settings' => (object) [
+                'options' => $statements,
+                'min' => 0,
+                'max' => null,
+                'layout' => 'column',
+                'labels' => 'A',
+                'shuffle' => true,
+            ],
+            'key' => (object) ['rules' => $rules, 'default' => '0'],
+            'scoring' => (object) ['scheme' => 'judge'],
+        ];
+    }
+
+    /** @return list<string> what a question loses as a line of a list */
+    private static function lost(Question $question, Part $part): array
+    {
+        $losses = [];
+        $says = array_filter($part->key->rules, fn (Rule $rule): bool => $rule->feedback !== null) !== [];
+        if ($says || $question->feedback !== [] || $part->feedback !== []) {
+            $losses[] = Message::of('parts.choice.says-right-wrong-answer', ['name' => $question->name()]);
+        }
+        if ($question->hints !== []) {
+            $losses[] = Message::of('parts.choice.hints-lost', ['name' => $question->name()]);
+        }
+
+        return $losses;
+    }
+
+    /**
+     * What was said of ticking the statement is said of calling it true.
+     *
+     * @return list<\stdClass>
+     */
+    private static function verdictRules(?Rule $ticked): array
+    {
+        $isTrue = $ticked?->credit()->isPositive() === true;
+        $right = (object) ['id' => 'r1', 'on' => $isTrue ? 'a' : 'b', 'credit' => '1'];
+        if ($ticked?->feedback === null) {
+            return [$right];
+        }
+        $said = (object) [
+            'id' => 'r2',
+            'on' => 'a',
+            'credit' => $isTrue ? '1' : '0',
+            'feedback' => (object) ['html' => $ticked->feedback->html, 'show' => $ticked->feedback->show],
+        ];
+
+        return $isTrue ? [$said] : [$right, $said];
     }
 
     /** @return array{Part, bool}|null the part, and whether its statement is true */

@@ -38,19 +38,9 @@ final class TilesForm implements AnswerForm
 
     public function make(Draft $draft, string $place, array $answers, \stdClass $old, int|float $points): void
     {
-        $set =
-            array_values(array_filter($draft->parts(), fn (\stdClass $part): bool => $part->kind === 'tiles' && $part !== $old))[0] ??
-            null;
+        $set = $this->setBeside($draft, $old);
         $isNew = $set === null;
-        $set ??= PartJson::part(
-            $draft->freshPart(),
-            'tiles',
-            (object) ['label' => ''],
-            0,
-            ['tiles' => [], 'shuffle' => true],
-            [],
-            ['scheme' => 'each', 'cost' => '1'],
-        );
+        $set ??= $this->freshSet($draft);
         $id = PartJson::text($set, 'id');
         $gap = $draft->freshGap($id);
         $tiles = PartJson::list($set->settings, 'tiles');
@@ -59,22 +49,7 @@ final class TilesForm implements AnswerForm
             if ($answer->words() === '' && ! str_contains($answer->html, '<img')) {
                 continue;
             }
-            $known =
-                array_values(
-                    array_filter(
-                        $tiles,
-                        fn (\stdClass $tile): bool => mb_strtolower((new AcceptedAnswer(PartJson::text($tile, 'html'), '0'))->words()) ===
-                            mb_strtolower($answer->words()),
-                    ),
-                )[0] ?? null;
-            $uses = $known !== null && property_exists($known, 'uses') ? $known->uses : 1;
-            if ($known !== null && $answer->isRight() && is_int($uses)) {
-                $known->uses = max($uses, $this->needed($rules, PartJson::text($known, 'id')) + 1);
-            }
-            if ($known === null) {
-                $known = (object) ['id' => self::fresh($tiles, 't'), 'html' => $answer->html, 'uses' => 1];
-                $tiles[] = $known;
-            }
+            $tile = $this->tile($tiles, $rules, $answer);
             if (! $answer->isSilent()) {
                 if ($answer->isRight() && $answer->credit !== '1') {
                     $draft->lose(Message::of('parts.tiles.answers-earn-part-points'));
@@ -82,7 +57,7 @@ final class TilesForm implements AnswerForm
                 $rules[] = (object) array_filter(
                     [
                         'id' => self::fresh($rules, 'k'),
-                        'on' => [$gap, $known->id],
+                        'on' => [$gap, $tile->id],
                         'credit' => $answer->isRight() ? '1' : '0',
                         'feedback' => $answer->feedback,
                     ],
@@ -100,6 +75,51 @@ final class TilesForm implements AnswerForm
         }
         $oldId = PartJson::text($old, 'id');
         $draft->replace($oldId, $isNew ? [$set] : []);
+    }
+
+    /** The tiles that the question has already. */
+    private function setBeside(Draft $draft, \stdClass $old): ?\stdClass
+    {
+        $others = array_filter($draft->parts(), fn (\stdClass $part): bool => $part->kind === 'tiles' && $part !== $old);
+
+        return array_values($others)[0] ?? null;
+    }
+
+    private function freshSet(Draft $draft): \stdClass
+    {
+        return PartJson::part(
+            $draft->freshPart(),
+            'tiles',
+            (object) ['label' => ''],
+            0,
+            ['tiles' => [], 'shuffle' => true],
+            [],
+            ['scheme' => 'each', 'cost' => '1'],
+        );
+    }
+
+    /**
+     * The tile with the words of an answer: one that is there, usable once more where the answer needs it, or a new one.
+     *
+     * @param  list<\stdClass>  $tiles
+     * @param  list<\stdClass>  $rules
+     */
+    private function tile(array &$tiles, array $rules, AcceptedAnswer $answer): \stdClass
+    {
+        $words = mb_strtolower($answer->words());
+        foreach ($tiles as $tile) {
+            if (mb_strtolower((new AcceptedAnswer(PartJson::text($tile, 'html'), '0'))->words()) !== $words) {
+                continue;
+            }
+            $uses = property_exists($tile, 'uses') ? $tile->uses : 1;
+            if ($answer->isRight() && is_int($uses)) {
+                $tile->uses = max($uses, $this->needed($rules, PartJson::text($tile, 'id')) + 1);
+            }
+
+            return $tile;
+        }
+
+        return $tiles[] = (object) ['id' => self::fresh($tiles, 't'), 'html' => $answer->html, 'uses' => 1];
     }
 
     /** @param  list<\stdClass>  $rules */

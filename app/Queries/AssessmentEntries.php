@@ -112,64 +112,77 @@ final readonly class AssessmentEntries
         $binned = $this->binned();
         $facts = [];
         foreach ($this->assessment->picks() as $pick) {
-            $row = $this->rows[$pick->question] ?? null;
-            $varied =
-                $pick->variation === null
-                    ? []
-                    : ['title' => $pick->variation->title !== '' ? $pick->variation->title : $row->title ?? ''];
-            $facts[$pick->id] = [
-                'gone' => $row === null && ! isset($this->hidden[$pick->question]),
-                'hidden' => isset($this->hidden[$pick->question]),
-                'title' => $varied['title'] ?? ($row->title ?? ($binned[$pick->question] ?? '')),
-                'stem' => $row->stem ?? '',
-                'kinds' => $row === null ? [] : PostgresArray::read($row->kinds),
-                'points' => Exact::number($this->points($pick)),
-                'difficulty' => $row->difficulty ?? null,
-                'status' => $row->status ?? null,
-                'revision' => $row->revision ?? null,
-                'varies' => $row->has_variables ?? false,
-                'complete' => $row->is_complete ?? false,
-                'bank' => $row->bank ?? null,
-                'bank_name' => $row->bank_name ?? null,
-                'changed' => $row !== null && $pick->changedSince($row->revision),
-                'varied' => $pick->variation !== null,
-                'stimuli' => $row === null && $pick->variation === null
-                        ? []
-                        : array_map(
-                            fn (string $id): array => ['id' => $id, 'title' => $this->stimuli[$id] ?? ''],
-                            $pick->variation->stimuli ?? ($row->stimuli ?? []),
-                        ),
-            ];
+            $facts[$pick->id] = $this->ofPick($pick, $binned[$pick->question] ?? '');
         }
-
         foreach ($this->assessment->draws() as $draw) {
-            $there = $this->pool($draw);
-            $facts[$draw->id] = [
-                'gone' => false,
-                'hidden' => false,
-                'title' => $draw->title,
-                'stem' => '',
-                'kinds' => ['draw'],
-                'points' => $there === [] ? 0 : Exact::number($draw->points($there[array_key_first($there)])),
-                'difficulty' => null,
-                'status' => null,
-                'revision' => null,
-                'varies' => false,
-                'complete' => true,
-                'bank' => null,
-                'bank_name' => null,
-                'changed' => false,
-                'varied' => false,
-                'stimuli' => [],
-                'pool' => count($there),
-                'findings' => [
-                    ...array_map(fn (Finding $finding): string => $finding->message, DrawCheck::of($draw, $this->assessment, $there)),
-                    ...$this->hiddenIn($draw),
-                ],
-            ];
+            $facts[$draw->id] = $this->ofDraw($draw);
         }
 
         return $facts;
+    }
+
+    /** @return array<string, mixed> */
+    private function ofPick(Pick $pick, string $binned): array
+    {
+        $row = $this->rows[$pick->question] ?? null;
+        $varied =
+            $pick->variation === null
+                ? []
+                : ['title' => $pick->variation->title !== '' ? $pick->variation->title : $row->title ?? ''];
+
+        return [
+            'gone' => $row === null && ! isset($this->hidden[$pick->question]),
+            'hidden' => isset($this->hidden[$pick->question]),
+            'title' => $varied['title'] ?? ($row->title ?? $binned),
+            'stem' => $row->stem ?? '',
+            'kinds' => $row === null ? [] : PostgresArray::read($row->kinds),
+            'points' => Exact::number($this->points($pick)),
+            'difficulty' => $row->difficulty ?? null,
+            'status' => $row->status ?? null,
+            'revision' => $row->revision ?? null,
+            'varies' => $row->has_variables ?? false,
+            'complete' => $row->is_complete ?? false,
+            'bank' => $row->bank ?? null,
+            'bank_name' => $row->bank_name ?? null,
+            'changed' => $row !== null && $pick->changedSince($row->revision),
+            'varied' => $pick->variation !== null,
+            'stimuli' => $row === null && $pick->variation === null
+                    ? []
+                    : array_map(
+                        fn (string $id): array => ['id' => $id, 'title' => $this->stimuli[$id] ?? ''],
+                        $pick->variation->stimuli ?? ($row->stimuli ?? []),
+                    ),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private function ofDraw(Draw $draw): array
+    {
+        $there = $this->pool($draw);
+
+        return [
+            'gone' => false,
+            'hidden' => false,
+            'title' => $draw->title,
+            'stem' => '',
+            'kinds' => ['draw'],
+            'points' => $there === [] ? 0 : Exact::number($draw->points($there[array_key_first($there)])),
+            'difficulty' => null,
+            'status' => null,
+            'revision' => null,
+            'varies' => false,
+            'complete' => true,
+            'bank' => null,
+            'bank_name' => null,
+            'changed' => false,
+            'varied' => false,
+            'stimuli' => [],
+            'pool' => count($there),
+            'findings' => [
+                ...array_map(fn (Finding $finding): string => $finding->message, DrawCheck::of($draw, $this->assessment, $there)),
+                ...$this->hiddenIn($draw),
+            ],
+        ];
     }
 
     /**

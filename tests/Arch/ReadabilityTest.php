@@ -9,7 +9,7 @@ use PhpParser\ParserFactory;
 const LONGEST_METHOD = 40; // lines
 const MOST_BRANCHES = 15; // cyclomatic complexity
 /** How many of long-methods.php are waiting to be split: it may fall, never rise. */
-const WAITING = 27;
+const WAITING = 14;
 const LONG_LINES = 44; // of core and app, over 140: a string or a type that cannot be broken
 
 /** @return list<string> */

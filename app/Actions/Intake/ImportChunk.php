@@ -40,6 +40,41 @@ final readonly class ImportChunk
     }
 
     /**
+     * What each staged question is to be called: by its own id, unless that is taken.
+     *
+     * @param  list<object{id: string, source_id: string}&\stdClass>  $rows
+     * @param  array<string, string>  $places
+     * @return list<array{staged: string, target: string, folder: string|null}>
+     */
+    private static function targets(array $rows, array $places): array
+    {
+        $taken = array_flip(DB::table('questions')->whereIn('id', array_column($rows, 'source_id'))->pluck('id')->all());
+        $targets = [];
+        foreach ($rows as $row) {
+            $target = isset($taken[$row->source_id]) ? (string) Str::uuid7() : $row->source_id;
+            $taken[$target] = true;
+            $targets[] = ['staged' => $row->id, 'target' => $target, 'folder' => $places[$row->id] ?? null];
+        }
+
+        return $targets;
+    }
+
+    /** The stimuli of the new questions, as far as the person may read them. */
+    private static function stimuli(string $given, string $list, User $person): void
+    {
+        DB::statement(
+            <<<SQL
+                WITH named AS (SELECT DISTINCT target, one.id::uuid AS stimulus FROM $given
+                    JOIN revisions ON revisions.question_id = target AND revisions.number = 1 CROSS
+                    JOIN LATERAL jsonb_array_elements_text(coalesce(revisions.content->'stimuli',
+                    '[]')) AS one (id)) INSERT INTO question_stimuli (question_id, stimulus_id) SELECT target, stimulus FROM named
+                    WHERE stimulus IN (SELECT id FROM readable_stimuli(?, (SELECT array_agg(DISTINCT stimulus) FROM named)))
+                SQL,
+            [$list, $person->id],
+        );
+    }
+
+    /**
      * @param  list<\stdClass>  $rows
      * @param  array<string, string>  $replace  what to write instead of what in the JSON of a content
      * @param  array<string, string>  $places  staged question → folder
@@ -49,13 +84,7 @@ final readonly class ImportChunk
         if ($rows === []) {
             return;
         }
-        $taken = array_flip(DB::table('questions')->whereIn('id', array_column($rows, 'source_id'))->pluck('id')->all());
-        $targets = [];
-        foreach ($rows as $row) {
-            $target = isset($taken[$row->source_id]) ? (string) Str::uuid7() : $row->source_id;
-            $taken[$target] = true;
-            $targets[] = ['staged' => $row->id, 'target' => $target, 'folder' => $places[$row->id] ?? null];
-        }
+        $targets = self::targets($rows, $places);
         $columns = implode(', ', QuestionIndex::COLUMNS);
         [$content, $bound] = self::renamed($replace);
         $given =
@@ -78,16 +107,7 @@ final readonly class ImportChunk
                 SQL,
             [...$bound, $person->id, $list],
         );
-        DB::statement(
-            <<<SQL
-                WITH named AS (SELECT DISTINCT target, one.id::uuid AS stimulus FROM $given
-                    JOIN revisions ON revisions.question_id = target AND revisions.number = 1 CROSS
-                    JOIN LATERAL jsonb_array_elements_text(coalesce(revisions.content->'stimuli',
-                    '[]')) AS one (id)) INSERT INTO question_stimuli (question_id, stimulus_id) SELECT target, stimulus FROM named
-                    WHERE stimulus IN (SELECT id FROM readable_stimuli(?, (SELECT array_agg(DISTINCT stimulus) FROM named)))
-                SQL,
-            [$list, $person->id],
-        );
+        self::stimuli($given, $list, $person);
         DB::statement(
             <<<SQL
                 INSERT INTO question_search (question_id, words, answers, rest)

@@ -78,7 +78,10 @@ final readonly class ReadIntake
             );
     }
 
-    /** @return bool false when it was asked to stop */
+    /**
+     * @param  object{id: string, name: string, sha256: string, things: int}&\stdClass  $file
+     * @return bool false when it was asked to stop
+     */
     private function file(Intake $intake, \stdClass $file): bool
     {
         $source = new Source($this->files->path($file->sha256), $file->name);
@@ -100,32 +103,12 @@ final readonly class ReadIntake
                 continue; // staged before it was stopped
             }
             $place = ['intake_id' => $intake->id, 'file_id' => $file->id, 'position' => $position];
-            if ($thing instanceof \stdClass && $thing->type === 'question') {
-                try {
-                    [$row, $notices] = $this->rows->row($thing->value, $file->name, $media);
+            if ($thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass) {
+                [$row, $notices] = $this->question($thing->value, $file->name, $media);
+                if ($row !== null) {
                     $chunk['staged_questions'][] = [...$row, ...$place, 'number' => ++$number];
-                } catch (Malformed $problem) {
-                    // the others come in without it
-                    $notices = [
-                        Notice::problem(
-                            $problem->rule,
-                            Message::of('app.actions.intake.one-question-left-out', ['why' => $problem->getMessage()]),
-                            $file->name,
-                            null,
-                            $problem->path,
-                        ),
-                    ];
                 }
-                foreach ($notices as $i => $notice) {
-                    // notices of ours stand between the file's own things
-                    $chunk['staged_things'][] = [
-                        ...$place,
-                        'position' => -($position * 100 + $i),
-                        'type' => 'notice',
-                        'question' => $notice->question,
-                        'value' => Json::encode($notice),
-                    ];
-                }
+                array_push($chunk['staged_things'], ...self::notices($notices, $place));
             } else {
                 $chunk['staged_things'][] = [...$place, ...$this->thing($thing, $media)];
             }
@@ -138,6 +121,55 @@ final readonly class ReadIntake
         if (! $this->flush($intake->id, $file->id, $chunk, $position, $source)) {
             return false;
         }
+        self::group($file->id);
+        DB::table('intake_files')
+            ->where('id', $file->id)
+            ->update(['state' => 'read', 'bytes_read' => DB::raw('bytes_all')]);
+
+        return true;
+    }
+
+    /**
+     * @param  array<string, string>  $media
+     * @return array{array<string, mixed>|null, list<Notice>} the row, where it can be read, and what is to be said
+     */
+    private function question(\stdClass $question, string $file, array $media): array
+    {
+        try {
+            return $this->rows->row($question, $file, $media);
+        } catch (Malformed $problem) {
+            // the others come in without it
+            $sentence = Message::of('app.actions.intake.one-question-left-out', ['why' => $problem->getMessage()]);
+
+            return [null, [Notice::problem($problem->rule, $sentence, $file, null, $problem->path)]];
+        }
+    }
+
+    /**
+     * Notices of ours stand between the file's own things.
+     *
+     * @param  list<Notice>  $notices
+     * @param  array{intake_id: string, file_id: string, position: int}  $place
+     * @return list<array<string, mixed>>
+     */
+    private static function notices(array $notices, array $place): array
+    {
+        return array_map(
+            fn (Notice $notice, int $i): array => [
+                ...$place,
+                'position' => -($place['position'] * 100 + $i),
+                'type' => 'notice',
+                'question' => $notice->question,
+                'value' => Json::encode($notice),
+            ],
+            $notices,
+            array_keys($notices),
+        );
+    }
+
+    /** Names of each staged question the group of the file that it is in. */
+    private static function group(string $file): void
+    {
         DB::statement(
             <<<'SQL'
                 UPDATE staged_questions SET grp = named.id
@@ -146,13 +178,8 @@ final readonly class ReadIntake
                     WHEN 'array' THEN things.value->'questions' ELSE '[]' END) AS one (id) WHERE file_id = ? AND type = 'group'
                     ORDER BY one.id, position) AS named WHERE file_id = ? AND source_id::text = named.question
                 SQL,
-            [$file->id, $file->id],
+            [$file, $file],
         );
-        DB::table('intake_files')
-            ->where('id', $file->id)
-            ->update(['state' => 'read', 'bytes_read' => DB::raw('bytes_all')]);
-
-        return true;
     }
 
     /** What media are called that other files of the intake brought. */

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Accounts\Notify;
-use App\Accounts\SecurityLog;
-use App\Actions\Accounts\EndSessions;
+use App\Actions\Accounts\ChangePerson;
 use App\Actions\Accounts\HandOver;
 use App\Actions\Accounts\PasswordLinks;
 use App\Errors\Refused;
@@ -92,73 +90,10 @@ final class PeopleController
         ],
         status: 204,
     )]
-    public function update(
-        Request $request,
-        User $person,
-        PasswordLinks $links,
-        EndSessions $end,
-        \App\Actions\Accounts\SecondFactor $factor,
-    ): Response {
-        $fields = Fields::of(Json::decode($request->getContent()), '', [
-            'name',
-            'administrator',
-            'disabled',
-            'invite',
-            'second_factor_off',
-        ]);
-        $by = User::asking($request);
-        $change = [];
-        if ($fields->has('name')) {
-            $change['name'] = trim($fields->string('name', '', 100)) ?: throw Refused::because(
-                'person.name',
-                Message::of('app.http.controllers.enter-name'),
-                '/name',
-            );
-        }
-        foreach (['administrator' => 'is_administrator', 'disabled' => 'disabled_at'] as $field => $column) {
-            if ($fields->has($field)) {
-                $isOn = $fields->bool($field, false);
-                if ($person->id === $by->id && ($field === 'disabled') === $isOn) {
-                    throw Refused::because(
-                        'person.self',
-                        Message::of('app.http.controllers.you-cannot-do-your'),
-                        "/$field",
-                    );
-                }
-                $change[$column] = $field === 'disabled' ? ($isOn ? now() : null) : $isOn;
-                SecurityLog::write(
-                    $field === 'disabled'
-                        ? ($isOn
-                            ? 'person_disabled'
-                            : 'person_enabled')
-                        : ($isOn
-                            ? 'administrator_made'
-                            : 'administrator_removed'),
-                    $by,
-                    ['person' => $person->email],
-                );
-            }
-        }
-        $person->forceFill($change)->save();
-        if (($change['disabled_at'] ?? null) !== null) {
-            $end->handle($person, null);
-            $person->tokens()->delete();
-        }
-        if (array_key_exists('is_administrator', $change)) {
-            Notify::tell(
-                $person,
-                'rights',
-                $change['is_administrator'] === true
-                    ? Message::of('app.http.controllers.made-you-administrator', ['name' => $by->name])
-                    : Message::of('app.http.controllers.removed-you-administrator', ['name' => $by->name]),
-            );
-        }
-        if ($fields->bool('invite', false)) {
-            $links->invite($person, $by, '');
-        }
-        if ($fields->bool('second_factor_off', false)) {
-            $factor->off($person);
-        }
+    public function update(Request $request, User $person, ChangePerson $change): Response
+    {
+        $known = ['name', 'administrator', 'disabled', 'invite', 'second_factor_off'];
+        $change->handle($person, Fields::of(Json::decode($request->getContent()), '', $known), User::asking($request));
 
         return new Response('', 204);
     }

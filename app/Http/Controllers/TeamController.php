@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Accounts\Notify;
 use App\Accounts\SecurityLog;
+use App\Actions\SaveTeam;
 use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
@@ -21,6 +21,10 @@ use WideQuarry\Messages\Message;
 /** Teams, for administrators: banks are shared with a team, so who is in it may read them. */
 final class TeamController
 {
+    public function __construct(private readonly SaveTeam $save)
+    {
+    }
+
     #[Operation('All teams with their members', response: ['data' => 'Team[]'])]
     public function index(): JsonResponse
     {
@@ -80,57 +84,16 @@ final class TeamController
         if ($isNew) {
             $fields->need('name');
         }
-        $by = User::asking($request);
-        $name = trim($fields->string('name', '', 100));
-        if (($isNew || $fields->has('name')) && $name === '') {
-            throw Refused::because('team.name', Message::of('app.http.controllers.enter-name'), '/name');
-        }
-        if ($name !== '' && DB::table('teams')->where('name', $name)->where('id', '<>', $team)->exists()) {
-            throw Refused::because('team.exists', Message::of('app.http.controllers.team-name-exists-already'), '/name');
-        }
         $members = [];
         foreach ($fields->list('members', 2000) as $i => $id) {
             $members[] = Fields::asUuid($id, "/members/$i");
         }
-        if (DB::table('users')->whereIn('id', $members)->count() < count(array_unique($members))) {
-            throw Refused::because('team.gone', Message::of('app.http.controllers.one-these-people-longer'), '/members');
-        }
-        DB::transaction(function () use ($team, $isNew, $name, $fields, $members, $by): void {
-            if ($isNew) {
-                DB::table('teams')->insert(['id' => $team, 'name' => $name]);
-            } elseif ($name !== '') {
-                DB::table('teams')
-                    ->where('id', $team)
-                    ->update(['name' => $name, 'updated_at' => now()]);
-            }
-            if (! $fields->has('members')) {
-                return;
-            }
-            $before = DB::table('memberships')->where('team_id', $team)->lockForUpdate()->pluck('user_id')->all();
-            DB::table('memberships')->where('team_id', $team)->delete();
-            DB::table('memberships')->insert(
-                array_map(fn (string $id): array => ['team_id' => $team, 'user_id' => $id], array_values(array_unique($members))),
-            );
-            $called = DB::table('teams')->where('id', $team)->value('name');
-            foreach (User::query()->findMany([...array_diff($members, $before), ...array_diff($before, $members)]) as $person) {
-                Notify::tell(
-                    $person,
-                    'team',
-                    Message::of(
-                        in_array($person->id, $members, true)
-                            ? 'app.http.controllers.added-to-team'
-                            : 'app.http.controllers.removed-from-team',
-                        ['by' => $by->name, 'team' => is_string($called) ? $called : ''],
-                    ),
-                    '',
-                    '/banks',
-                );
-            }
-            SecurityLog::write('team_changed', $by, [
-                'team' => $called,
-                'added' => count(array_diff($members, $before)),
-                'removed' => count(array_diff($before, $members)),
-            ]);
-        });
+        $this->save->handle(
+            $team,
+            $isNew,
+            $fields->has('name') ? trim($fields->string('name', '', 100)) : null,
+            $fields->has('members') ? $members : null,
+            User::asking($request),
+        );
     }
 }

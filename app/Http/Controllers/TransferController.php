@@ -74,24 +74,21 @@ final class TransferController
             ->get(['number', 'title', 'outcome', 'question_id'])
             ->all();
 
+        $title = is_string($row->title) ? $row->title : '';
         if ($request->query('download') === 'csv' && $body instanceof \stdClass) {
-            $csv = ReceiptTable::csv(
-                is_string($row->title) ? $row->title : '',
-                (string) $row->created_at,
-                $body,
-                $row->intake_id === null ? [] : array_values($questions),
-            );
+            $listed = $row->intake_id === null ? [] : array_values($questions);
+            $csv = ReceiptTable::csv($title, (string) $row->created_at, $body, $listed);
 
-            return new Response($csv, 200, [
-                'Content-Type' => 'text/csv; charset=utf-8',
-                'Content-Disposition' => FileName::attachment('receipt '.(is_string($row->title) ? $row->title : ''), $receipt, '.csv'),
-            ]);
+            return self::file($csv, 'text/csv; charset=utf-8', FileName::attachment("receipt $title", $receipt, '.csv'));
         }
+        $json = Json::pretty($row->intake_id === null ? $whole : [...$whole, 'questions' => $questions])."\n";
 
-        return new Response(Json::pretty($row->intake_id === null ? $whole : [...$whole, 'questions' => $questions])."\n", 200, [
-            'Content-Type' => 'application/json',
-            'Content-Disposition' => FileName::attachment('receipt '.(is_string($row->title) ? $row->title : ''), $receipt, '.json'),
-        ]);
+        return self::file($json, 'application/json', FileName::attachment("receipt $title", $receipt, '.json'));
+    }
+
+    private static function file(string $content, string $type, string $disposition): Response
+    {
+        return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => $disposition]);
     }
 
     private function mine(): string

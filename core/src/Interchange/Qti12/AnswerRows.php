@@ -98,17 +98,37 @@ final class AnswerRows
         $left = array_map(fn (\DOMElement $row): string => trim($row->getAttribute('ident')), $this->rows);
         $right = array_map(strval(...), array_keys($this->labels[0]));
         $own = array_map(fn (array $labels): array => array_map(strval(...), array_keys($labels)), $this->labels);
-        $probes = [];
-        foreach ($this->rows as $i => $row) {
-            foreach ($this->reader->probes($row) as $probe) {
-                $at = array_search($probe->value, $own[$i], true);
-                if ($at !== false) {
-                    $probes[] = new Probe('equal', "$left[$i]\t$right[$at]");
-                }
-            }
-        }
+        $probes = $this->probes($left, $right, $own);
         $asked = fn (array $given): array => self::chosen($given, $left, $right, $own); // @phpstan-ignore argument.type
-        $settings = (object) [
+        $settings = $this->settings($left, $right);
+        // where a row takes one answer, wrong rows may count, not wrong pairs: then the rows are sorted, not joined
+        $sorted = $this->several
+            ? null
+            : new Response($this->id, 'group', self::groups($settings), AnswerShape::Pairs, $left, false, $probes, $right, $asked);
+        $responses[] = new Response(
+            $this->id,
+            'match',
+            $settings,
+            AnswerShape::Pairs,
+            $left,
+            $this->several,
+            $probes,
+            $right,
+            $asked,
+            $sorted,
+        );
+
+        return $this->id;
+    }
+
+    /**
+     * @param  list<string>  $left
+     * @param  list<string>  $right
+     * @return object{left: list<\stdClass>, right: list<\stdClass>, by: string, shuffle: bool}&\stdClass
+     */
+    private function settings(array $left, array $right): \stdClass
+    {
+        return (object) [
             'left' => array_map(
                 fn (\DOMElement $row, string $id): \stdClass => (object) [
                     'id' => $id,
@@ -126,44 +146,40 @@ final class AnswerRows
             'by' => $this->several ? 'grid' : 'menus',
             'shuffle' => ! $this->several && $this->isMixed(),
         ];
-        // where a row takes one answer, wrong rows may count, not wrong pairs: then the rows are sorted, not joined
-        $sorted = $this->several
-            ? null
-            : new Response(
-                $this->id,
-                'group',
-                (object) [
-                    'items' => array_map(
-                        fn (\stdClass $one): \stdClass => (object) ['id' => $one->id, 'html' => $one->html],
-                        $settings->left,
-                    ),
-                    'groups' => array_map(
-                        fn (\stdClass $one): \stdClass => (object) ['id' => $one->id, 'html' => $one->html, 'max' => null],
-                        $settings->right,
-                    ),
-                    'shuffle' => false,
-                ],
-                AnswerShape::Pairs,
-                $left,
-                false,
-                $probes,
-                $right,
-                $asked,
-            );
-        $responses[] = new Response(
-            $this->id,
-            'match',
-            $settings,
-            AnswerShape::Pairs,
-            $left,
-            $this->several,
-            $probes,
-            $right,
-            $asked,
-            $sorted,
-        );
+    }
 
-        return $this->id;
+    /** @param  object{left: list<\stdClass>, right: list<\stdClass>}&\stdClass  $settings  of a match */
+    private static function groups(\stdClass $settings): \stdClass
+    {
+        return (object) [
+            'items' => array_map(fn (\stdClass $one): \stdClass => (object) ['id' => $one->id, 'html' => $one->html], $settings->left),
+            'groups' => array_map(
+                fn (\stdClass $one): \stdClass => (object) ['id' => $one->id, 'html' => $one->html, 'max' => null],
+                $settings->right,
+            ),
+            'shuffle' => false,
+        ];
+    }
+
+    /**
+     * @param  list<string>  $left
+     * @param  list<string>  $right
+     * @param  array<list<string>>  $own  the answers of each row, in its own order
+     * @return list<Probe>
+     */
+    private function probes(array $left, array $right, array $own): array
+    {
+        $probes = [];
+        foreach ($this->rows as $i => $row) {
+            foreach ($this->reader->probes($row) as $probe) {
+                $at = array_search($probe->value, $own[$i], true);
+                if ($at !== false) {
+                    $probes[] = new Probe('equal', "$left[$i]\t$right[$at]");
+                }
+            }
+        }
+
+        return $probes;
     }
 
     /**

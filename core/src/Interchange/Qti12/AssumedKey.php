@@ -69,6 +69,19 @@ final readonly class AssumedKey
             : null;
     }
 
+    /** @return array<string, string> identifier → words */
+    private static function options(\DOMElement $response): array
+    {
+        $options = [];
+        foreach (Xml::all($response) as $label) {
+            if ($label->localName === 'response_label') {
+                $options[$label->getAttribute('ident')] = $label->textContent;
+            }
+        }
+
+        return $options;
+    }
+
     /** @param  array<string, string>  $fields */
     private function metadata(array $fields): ?string
     {
@@ -82,17 +95,8 @@ final readonly class AssumedKey
         if (count($responses) !== 1 || $entry === null) {
             return null;
         }
-        $options = [];
-        foreach (Xml::all($responses[0]) as $label) {
-            if ($label->localName === 'response_label') {
-                $options[$label->getAttribute('ident')] = $label->textContent;
-            }
-        }
-        $right =
-            $options === []
-                ? (preg_split('/\s*\|\s*/', $entry, -1, PREG_SPLIT_NO_EMPTY) ?:
-                [])
-                : CorrectnessWording::options($entry, $options);
+        $options = self::options($responses[0]);
+        $right = $options === [] ? preg_split('/\s*\|\s*/', $entry, -1, PREG_SPLIT_NO_EMPTY) ?: [] : CorrectnessWording::options($entry, $options);
         $several = $responses[0]->getAttribute('rcardinality') === 'Multiple';
         if ($right === [] || ($options !== [] && count($right) > 1 && ! $several)) {
             return null;
@@ -102,11 +106,8 @@ final readonly class AssumedKey
         foreach ($options === [] ? $right : array_map(strval(...), array_keys($options)) as $value) {
             $isRight = in_array($value, $right, true);
             if ($isRight || $several) {
-                $this->make($isRight ? $asks : $this->make($asks, 'not'), 'varequal', [
-                    'respident' => $responses[0]->getAttribute('ident'),
-                ])->textContent = $value;
-            } else {
-
+                $asked = ['respident' => $responses[0]->getAttribute('ident')];
+                $this->make($isRight ? $asks : $this->make($asks, 'not'), 'varequal', $asked)->textContent = $value;
             }
         }
         $this->make($condition, 'setvar', ['action' => 'Set'])->textContent = '1';

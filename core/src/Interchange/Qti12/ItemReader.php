@@ -78,53 +78,41 @@ final class ItemReader
             'parts' => array_map($this->part(...), $this->responses),
         ];
         foreach ($this->reader->repeated() as $ident) {
-            $this->lose(
-                'qti12.same_identifier',
-                Message::of('interchange.qti12.two-choices-called-second', ['ident' => $ident]),
-                $item,
-            );
+            $this->lose('qti12.same_identifier', Message::of('interchange.qti12.two-choices-called-second', ['ident' => $ident]), $item);
         }
         $question = $this->reader->repeated() === [] ? $this->keyed($question, $item) : $question;
         if (! $this->inPercent) {
             ManualMarking::share(is_array($question->parts) ? $question->parts : [], $this->processing->most());
-        }
-        if ($this->inPercent) {
+        } else {
             self::worth($question, $metadata->fields['cc_weighting'] ?? '1');
         }
-        $origin = (object) [
-            'format' => $this->format,
-            'identifier' => mb_substr($item->getAttribute('ident'), 0, 1000),
-            'file' => mb_substr($this->file, 0, 1000),
-            'fields' => (object) $metadata->fields,
-        ];
-        if ($this->untranslated) {
-            $origin->processing = mb_strcut(Xml::source($item), 0, 900_000);
-        }
-        $question->record = (object) [...(array) $metadata->record, 'status' => 'draft', 'origin' => $origin];
+        $question->record = (object) [...(array) $metadata->record, 'status' => 'draft', 'origin' => $this->origin($item, $metadata)];
         try {
             yield PackageContents::thing('question', Question::read(Json::decode(Json::encode($question)), $this->kinds)->toJson());
         } catch (Malformed $problem) {
-            yield Notice::problem(
-                $problem->rule,
-                Message::of('interchange.qti12.one-question-left-out', ['why' => $problem->getMessage()]),
-                $this->file,
-                $item->getLineNo(),
-                $problem->path,
-            );
+            $sentence = Message::of('interchange.qti12.one-question-left-out', ['why' => $problem->getMessage()]);
+            yield Notice::problem($problem->rule, $sentence, $this->file, $item->getLineNo(), $problem->path);
 
             return;
         } catch (\JsonException) {
-            yield Notice::problem(
-                'value.absurd',
-                Message::of('interchange.qti12.one-question-left-out-holds'),
-                $this->file,
-                $item->getLineNo(),
-            );
+            $sentence = Message::of('interchange.qti12.one-question-left-out-holds');
+            yield Notice::problem('value.absurd', $sentence, $this->file, $item->getLineNo());
 
             return;
         }
         yield from $this->notices;
         yield from $this->material->notices;
+    }
+
+    private function origin(\DOMElement $item, Metadata $metadata): \stdClass
+    {
+        return (object) [
+            'format' => $this->format,
+            'identifier' => mb_substr($item->getAttribute('ident'), 0, 1000),
+            'file' => mb_substr($this->file, 0, 1000),
+            'fields' => (object) $metadata->fields,
+            ...$this->untranslated ? ['processing' => mb_strcut(Xml::source($item), 0, 900_000)] : [],
+        ];
     }
 
     private function part(Response $response): \stdClass

@@ -71,23 +71,8 @@ final class Tests
         foreach ($this->tests as $n => $test) {
             $title = mb_substr($test->title !== '' ? $test->title : ($test->ident !== '' ? $test->ident : 'Test'), 0, 500);
             $json = Assessment::fresh(Ids::of('qti12', $test->file, 'test', "$test->ident $n"), $title);
-            $sections = [];
             $notices = [];
-            foreach ($test->sections as $i => $section) {
-                $entries = [];
-                foreach ($section->entries as $e => $entry) {
-                    array_push($entries, ...$this->entry($entry, 's'.($i + 1).'-'.($e + 1), $test, $notices));
-                }
-                if ($entries !== [] || $section->instructions !== '') {
-                    $sections[] = (object) [
-                        'id' => 's'.($i + 1),
-                        'title' => mb_substr($section->title, 0, 500),
-                        ...$section->instructions === '' ? [] : ['instructions' => $section->instructions],
-                        ...$section->shuffle ? ['shuffle' => true] : [],
-                        'entries' => $entries,
-                    ];
-                }
-            }
+            $sections = $this->sections($test, $notices);
             if ($sections === []) {
                 continue; // a folder that calls itself a test
             }
@@ -112,6 +97,32 @@ final class Tests
             }
             yield from $notices;
         }
+    }
+
+    /**
+     * @param  list<Notice>  $notices
+     * @return list<\stdClass> those that ask or say something
+     */
+    private function sections(TestPlan $test, array &$notices): array
+    {
+        $sections = [];
+        foreach ($test->sections as $i => $section) {
+            $entries = [];
+            foreach ($section->entries as $e => $entry) {
+                array_push($entries, ...$this->entry($entry, 's'.($i + 1).'-'.($e + 1), $test, $notices));
+            }
+            if ($entries !== [] || $section->instructions !== '') {
+                $sections[] = (object) [
+                    'id' => 's'.($i + 1),
+                    'title' => mb_substr($section->title, 0, 500),
+                    ...$section->instructions === '' ? [] : ['instructions' => $section->instructions],
+                    ...$section->shuffle ? ['shuffle' => true] : [],
+                    'entries' => $entries,
+                ];
+            }
+        }
+
+        return $sections;
     }
 
     /**

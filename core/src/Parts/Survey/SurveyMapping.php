@@ -42,35 +42,10 @@ final class SurveyMapping implements KindMapping
     public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): \stdClass
     {
         $choices = Xml::children($interaction, 'qti-simple-choice');
-        $max = (int) (Xml::attribute($interaction, 'max-choices') ?? 1);
-        if ($interaction->getAttribute('data-opinion') === 'scale') {
-            $numbers = array_map(
-                fn (\DOMElement $choice): int => (int) strtr($choice->getAttribute('identifier'), ['n_' => '-', 'n' => '']),
-                $choices,
-            );
-            $numbers = $numbers === [] ? [0] : $numbers;
-            $settings = [
-                'options' => [],
-                'scale' => (object) [
-                    'from' => min($numbers),
-                    'to' => max($numbers),
-                    'captions' => (object) [
-                        'from' => self::caption($choices[0] ?? null),
-                        'to' => self::caption(array_slice($choices, -1)[0] ?? null),
-                    ],
-                ],
-                'max' => 1,
-            ];
-        } else {
-            $settings = [
-                'options' => array_map(
-                    fn (\DOMElement $choice): array => ['id' => $choice->getAttribute('identifier'), 'html' => $content($choice)],
-                    $choices,
-                ),
-                'scale' => null,
-                'max' => $max > 0 ? $max : null,
-            ];
-        }
+        $settings =
+            $interaction->getAttribute('data-opinion') === 'scale'
+                ? self::scale($choices)
+                : self::options($choices, (int) (Xml::attribute($interaction, 'max-choices') ?? 1), $content);
 
         return (object) [
             'kind' => 'survey',
@@ -78,6 +53,43 @@ final class SurveyMapping implements KindMapping
             'settings' => (object) $settings,
             'key' => (object) ['rules' => []],
             'scoring' => new \stdClass(),
+        ];
+    }
+
+    /**
+     * @param  list<\DOMElement>  $choices
+     * @return array<string, mixed>
+     */
+    private static function scale(array $choices): array
+    {
+        $numbers = array_map(
+            fn (\DOMElement $choice): int => (int) strtr($choice->getAttribute('identifier'), ['n_' => '-', 'n' => '']),
+            $choices,
+        );
+        $numbers = $numbers === [] ? [0] : $numbers;
+        $captions = ['from' => self::caption($choices[0] ?? null), 'to' => self::caption(array_slice($choices, -1)[0] ?? null)];
+
+        return [
+            'options' => [],
+            'scale' => (object) ['from' => min($numbers), 'to' => max($numbers), 'captions' => (object) $captions],
+            'max' => 1,
+        ];
+    }
+
+    /**
+     * @param  list<\DOMElement>  $choices
+     * @param  \Closure(\DOMElement): string  $content
+     * @return array<string, mixed>
+     */
+    private static function options(array $choices, int $max, \Closure $content): array
+    {
+        return [
+            'options' => array_map(
+                fn (\DOMElement $choice): array => ['id' => $choice->getAttribute('identifier'), 'html' => $content($choice)],
+                $choices,
+            ),
+            'scale' => null,
+            'max' => $max > 0 ? $max : null,
         ];
     }
 

@@ -22,15 +22,17 @@ final class Assignment
         $rows = count($gain);
         $columns = count($gain[0] ?? []);
         $zero = Exact::zero();
-        $u = array_fill(0, $rows + 1, $zero);
-        $v = array_fill(0, $columns + 1, $zero);
-        $row = array_fill(0, $columns + 1, 0); // the row (from 1) that holds each column
+        // Rows and columns count from 1; 0 stands for none.
+        $u = array_fill_keys(range(0, $rows), $zero);
+        $places = range(0, $columns);
+        $v = array_fill_keys($places, $zero);
+        $row = array_fill_keys($places, 0); // the row that holds each column
         for ($i = 1; $i <= $rows; $i++) {
             $row[0] = $i;
             $column = 0;
-            $least = array_fill(0, $columns + 1, null);
-            $came = array_fill(0, $columns + 1, 0);
-            $used = array_fill(0, $columns + 1, false);
+            $least = array_fill_keys($places, null);
+            $came = array_fill_keys($places, 0);
+            $used = array_fill_keys($places, false);
             do {
                 $used[$column] = true;
                 $delta = null;

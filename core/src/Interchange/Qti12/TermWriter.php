@@ -313,17 +313,25 @@ final class TermWriter
         return $sequence->terms();
     }
 
-    private function pairs(): Terms
+    /** @return array<string, array<string, Rule>> first → second → rule */
+    private function pairRules(): array
     {
-        /** @var array<string, array<string, Rule>> $rules first → second → rule */
         $rules = [];
         foreach ($this->part->key->rules as $rule) {
             if ($rule->on instanceof PairTarget) {
                 $rules[$rule->on->first][$rule->on->second] ??= $rule;
             }
         }
-        $firsts = array_column($this->plain->options, 'id');
-        $seconds = array_column($this->plain->seconds, 'id');
+
+        return $rules;
+    }
+
+    /**
+     * @param  array<string, array<string, Rule>>  $rules
+     * @return array<string, list<string>> first → its right partners
+     */
+    private static function rightOf(array $rules): array
+    {
         $right = [];
         foreach ($rules as $first => $of) {
             $good = array_map(strval(...), array_keys(array_filter($of, fn (Rule $rule): bool => $rule->credit()->isPositive())));
@@ -331,6 +339,16 @@ final class TermWriter
                 $right[$first] = $good;
             }
         }
+
+        return $right;
+    }
+
+    private function pairs(): Terms
+    {
+        $rules = $this->pairRules();
+        $firsts = array_column($this->plain->options, 'id');
+        $seconds = array_column($this->plain->seconds, 'id');
+        $right = self::rightOf($rules);
         $met = fn (string $first): string => Terms::any(
             array_map(fn (string $second): string => $this->equal($second, $first), $right[$first] ?? []),
         );

@@ -128,16 +128,11 @@ final class Tests
     /**
      * @param  Entry  $entry
      * @param  list<Notice>  $notices
-     * @return list<\stdClass>
+     * @return list<\stdClass> what it draws from
      */
-    private function entry(array $entry, string $id, TestPlan $test, array &$notices): array
+    private function pool(array $entry, string $id, TestPlan $test, array &$notices): array
     {
         $file = $test->file;
-        if (isset($entry['asked'])) {
-            $pick = $this->pick($entry['asked'], $id, $test, $notices, $file, $entry['line'] ?? null);
-
-            return $pick === null ? [] : [$pick];
-        }
         $picks = [];
         foreach (
             isset($entry['bank'])
@@ -164,6 +159,24 @@ final class Tests
                 $entry['line'] ?? null,
             );
         }
+
+        return $picks;
+    }
+
+    /**
+     * @param  Entry  $entry
+     * @param  list<Notice>  $notices
+     * @return list<\stdClass>
+     */
+    private function entry(array $entry, string $id, TestPlan $test, array &$notices): array
+    {
+        $file = $test->file;
+        if (isset($entry['asked'])) {
+            $pick = $this->pick($entry['asked'], $id, $test, $notices, $file, $entry['line'] ?? null);
+
+            return $pick === null ? [] : [$pick];
+        }
+        $picks = $this->pool($entry, $id, $test, $notices);
         [$entries, $unequal] = ImportedDraw::of($id, $entry['title'] ?? '', $entry['draw'] ?? 1, $picks, [], $this->points);
         if ($unequal) {
             $notices[] = Notice::loss(

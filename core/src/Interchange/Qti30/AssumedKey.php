@@ -83,8 +83,8 @@ final readonly class AssumedKey
         return Message::of('interchange.qti30.nothing-item-says-how');
     }
 
-    /** What says that an answer is right makes it right. */
-    private function feedback(\DOMElement $processing): ?string
+    /** @return list<string> identifiers of the feedback that says that an answer is right */
+    private function rightFeedback(): array
     {
         $right = [];
         foreach (Xml::children($this->item, 'qti-modal-feedback') as $modal) {
@@ -93,6 +93,14 @@ final readonly class AssumedKey
                 $right[] = $id;
             }
         }
+
+        return $right;
+    }
+
+    /** What says that an answer is right makes it right. */
+    private function feedback(\DOMElement $processing): ?string
+    {
+        $right = $this->rightFeedback();
         $found = false;
         foreach ($right === [] ? [] : Xml::all($processing) as $set) {
             $value = $set->localName === 'qti-set-outcome-value' ? Xml::children($set)[0] ?? null : null;

@@ -475,6 +475,52 @@ final class ItemReader
                 : 'und');
     }
 
+    /** The place of a part in the text. */
+    private function anchor(\DOMElement $body, string $id, string $kind): \DOMElement
+    {
+        $name = $this->kinds->find($kind)?->isInline() === true ? 'span' : 'div';
+        $anchor = ($body->ownerDocument ?? new \DOMDocument)->createElement($name);
+        $anchor->setAttribute('data-part', $id);
+
+        return $anchor;
+    }
+
+    /** What a kind makes of an interaction; without its marking where that cannot be read, null where no kind takes it. */
+    private function interaction(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking): ?\stdClass
+    {
+        foreach ((new Mappings($this->kinds))->all() as $mapping) {
+            if (! $mapping->takes($interaction, $declaration)) {
+                continue;
+            }
+            if ($interaction->localName === 'qti-associate-interaction') {
+                $this->notices[] = Notice::note(
+                    'qti.associate',
+                    Message::of('interchange.qti30.source-pairs-items-one'),
+                    $this->file,
+                    $interaction->getLineNo(),
+                    $this->id,
+                );
+            }
+
+            return $mapping->read($interaction, $declaration, $marking, $this->inside(...)) ??
+                $mapping->read($interaction, $declaration, null, $this->inside(...));
+        }
+
+        return null;
+    }
+
+    /** Its choices stay as text, and a person marks it. */
+    private function unread(\DOMElement $interaction, string $id): \stdClass
+    {
+        $this->lose('qti.kind', Message::of('interchange.qti30.kind-part-answer-needs', ['name' => $interaction->localName]));
+        $choices = UnreadInteraction::choices($interaction);
+        if ($choices !== null) {
+            $interaction->parentNode?->insertBefore($choices, $interaction->nextSibling);
+        }
+
+        return ManualMarking::part($id);
+    }
+
     /**
      * @param  array<string, Declaration>  $declarations
      * @return array{list<\stdClass>, array<string, string>}
@@ -488,47 +534,16 @@ final class ItemReader
                 continue;
             }
             $id = $interaction->getAttribute('response-identifier');
-            $declaration = $declarations[$id] ?? null;
-            $mapping =
-                array_values(
-                    array_filter(
-                        (new Mappings($this->kinds))->all(),
-                        fn (KindMapping $mapping): bool => $mapping->takes($interaction, $declaration),
-                    ),
-                )[0] ?? null;
             $prompt = Xml::child($interaction, 'qti-prompt');
-            $marking = $adaptive || $processing->untranslated || isset($this->ambiguous[$id]) ? null : $processing->markings[$id] ?? null;
+            $isRead = ! $adaptive && ! $processing->untranslated && ! isset($this->ambiguous[$id]);
             $part =
-                $mapping?->read($interaction, $declaration, $marking, $this->inside(...)) ??
-                $mapping?->read($interaction, $declaration, null, $this->inside(...));
-            if ($part === null) {
-                $this->lose(
-                    'qti.kind',
-                    Message::of('interchange.qti30.kind-part-answer-needs', ['name' => $interaction->localName]),
-                );
-                $choices = UnreadInteraction::choices($interaction);
-                if ($choices !== null) {
-                    $interaction->parentNode?->insertBefore($choices, $interaction->nextSibling);
-                }
-                $part = ManualMarking::part($id);
-            } elseif ($interaction->localName === 'qti-associate-interaction') {
-                $this->notices[] = Notice::note(
-                    'qti.associate',
-                    Message::of('interchange.qti30.source-pairs-items-one'),
-                    $this->file,
-                    $interaction->getLineNo(),
-                    $this->id,
-                );
-            }
+                $this->interaction($interaction, $declarations[$id] ?? null, $isRead ? $processing->markings[$id] ?? null : null) ??
+                $this->unread($interaction, $id);
             assert($part->scoring instanceof \stdClass && is_string($part->kind));
             $low = $low || (is_string($part->scoring->low ?? null) && str_starts_with($part->scoring->low, '-'));
             $kind = $part->kind;
             $parts[] = (object) [...get_object_vars($part), 'id' => $id];
-            $anchor = ($body->ownerDocument ?? new \DOMDocument)->createElement(
-                $this->kinds->find($kind)?->isInline() === true ? 'span' : 'div',
-            );
-            $anchor->setAttribute('data-part', $id);
-            $this->replace($interaction, $anchor, $prompt);
+            $this->replace($interaction, $this->anchor($body, $id, $kind), $prompt);
         }
 
         return [$parts, $low ? ['low' => '-1000'] : []];

@@ -61,17 +61,8 @@ final class PairReader
         $map = $declaration->map ?? [];
         $values = array_map(fn (array $entry): BigRational => Exact::read($entry['value']) ?? Exact::zero(), $map);
         $good = array_values(array_filter($values, fn (BigRational $value): bool => $value->isPositive()));
-        $best = [];
-        foreach ($map as $i => $entry) {
-            // of one gap or item only the best can be had
-            $first = $this->on($entry['key'])[0];
-            $best["=$first"] = isset($best["=$first"]) && $best["=$first"]->isGreaterThan($values[$i]) ? $best["=$first"] : $values[$i];
-        }
-        $sum = array_reduce(
-            $best,
-            fn (BigRational $sum, BigRational $value): BigRational => $value->isPositive() ? $sum->plus($value) : $sum,
-            Exact::zero(),
-        );
+        $best = $this->bestOfEach($map, $values);
+        $sum = self::positive($best);
         $points = $declaration->upper === null ? $sum : Exact::read($declaration->upper) ?? $sum;
         if (! $points->isPositive()) {
             return null;
@@ -81,28 +72,16 @@ final class PairReader
             count($best) === count($good) &&
             array_filter($good, fn (BigRational $value): bool => ! self::near($value, $good[0])) === [];
         $default = Exact::read($declaration->default) ?? Exact::zero();
-        if (
-            $alike &&
-            $default->isZero() &&
-            ($marking->extra[0] ?? count($good)) === count($good) &&
-            self::near($good[0]->multipliedBy(count($good)), $points)
-        ) {
-            return $made($points, $this->rules(array_map(fn (array $entry): array => [$entry['key'], '1'], $map)), [
-                'scheme' => 'each',
-                'cost' => $marking->extra === null
-                        ? '0'
-                        : Exact::text(Exact::of(ScoreFloats::share($marking->extra[1], $points))->multipliedBy(count($good))),
-            ]);
+        $isEach = $alike && $default->isZero() && ($marking->extra[0] ?? count($good)) === count($good);
+        if ($isEach && self::near($good[0]->multipliedBy(count($good)), $points)) {
+            $rules = $this->rules(array_map(fn (array $entry): array => [$entry['key'], '1'], $map));
+
+            return $made($points, $rules, ['scheme' => 'each', 'cost' => self::cost($marking, $points, count($good))]);
         }
         if ($marking->extra !== null) {
             return null;
         }
-        $lowest = array_reduce(
-            $values,
-            fn (BigRational $low, BigRational $value): BigRational => $value->isNegative() ? $low->plus($value) : $low,
-            Exact::zero(),
-        );
-        $low = $declaration->lower === null ? Exact::text($lowest->dividedBy($points)) : ScoreFloats::share($declaration->lower, $points);
+        $low = PickReader::low($map, $declaration->lower, $points);
 
         return $made(
             $points,
@@ -110,6 +89,42 @@ final class PairReader
             ['scheme' => 'weights', 'low' => $low, 'high' => '1'],
             ScoreFloats::share($declaration->default, $points),
         );
+    }
+
+    /** What one pair too many costs, as a share of what a right one earns. */
+    private static function cost(Marking $marking, BigRational $points, int $right): string
+    {
+        return $marking->extra === null
+            ? '0'
+            : Exact::text(Exact::of(ScoreFloats::share($marking->extra[1], $points))->multipliedBy($right));
+    }
+
+    /** @param  array<BigRational>  $values */
+    private static function positive(array $values): BigRational
+    {
+        return array_reduce(
+            $values,
+            fn (BigRational $sum, BigRational $value): BigRational => $value->isPositive() ? $sum->plus($value) : $sum,
+            Exact::zero(),
+        );
+    }
+
+    /**
+     * Of one gap or item only the best can be had.
+     *
+     * @param  list<array{key: string, value: string, sensitive: bool}>  $map
+     * @param  array<BigRational>  $values
+     * @return array<string, BigRational>
+     */
+    private function bestOfEach(array $map, array $values): array
+    {
+        $best = [];
+        foreach ($map as $i => $entry) {
+            $first = '='.$this->on($entry['key'])[0];
+            $best[$first] = isset($best[$first]) && $best[$first]->isGreaterThan($values[$i]) ? $best[$first] : $values[$i];
+        }
+
+        return $best;
     }
 
     /**

@@ -49,41 +49,13 @@ final class PickReader
             return null;
         }
         if ($extra !== null) {
-            $right = array_values(
-                array_filter($map, fn (array $entry): bool => (Exact::read($entry['value']) ?? Exact::zero())->isPositive()),
-            );
-            $shares = array_map(fn (array $entry): BigRational => Exact::of(ScoreFloats::share($entry['value'], $points)), $right);
-            $alike = array_filter($shares, fn (BigRational $share): bool => ! $share->multipliedBy($extra[0])->isEqualTo(1)) === [];
-
-            return ! $alike || count($right) !== $extra[0] || count($reach) < count($map) || $declaration->default !== '0'
-                ? null
-                : $this->made(
-                    $kind,
-                    $points,
-                    $settings,
-                    array_map(
-                        fn (array $entry, int $i): array => ['id' => 'r'.($i + 1), 'on' => $entry['key'], 'credit' => '1'],
-                        $right,
-                        array_keys($right),
-                    ),
-                    [
-                        'scheme' => 'each',
-                        'cost' => Exact::text(Exact::of(ScoreFloats::share($extra[1], $points))->multipliedBy($extra[0])),
-                    ],
-                );
+            return count($reach) < count($map) ? null : $this->each($kind, $declaration, $settings, $extra, $points);
         }
         $rules = [];
         foreach ($map as $i => $entry) {
             $rules[] = ['id' => 'r'.($i + 1), 'on' => $entry['key'], 'credit' => ScoreFloats::share($entry['value'], $points)];
         }
-        $lowest = array_reduce(
-            $map,
-            fn (BigRational $low, array $entry): BigRational => ($value = Exact::read($entry['value']) ?? Exact::zero())->isNegative()
-                ? $low->plus($value)
-                : $low,
-            Exact::zero(),
-        );
-        $low = $declaration->lower === null ? Exact::text($lowest->dividedBy($points)) : ScoreFloats::share($declaration->lower, $points);
+        $low = self::low($map, $declaration->lower, $points);
         $high = $declaration->upper === null ? Exact::text($sum->dividedBy($points)) : '1';
 
         return $this->made(
@@ -94,6 +66,51 @@ final class PickReader
             ['scheme' => 'weights', 'low' => $low, 'high' => $high],
             ScoreFloats::share($declaration->default, $points),
         );
+    }
+
+    /**
+     * Right ones that all earn the same, and a cost for more than there are.
+     *
+     * @param  array<string, mixed>  $settings
+     * @param  array{int, string}  $extra  how many are right, and what one more costs
+     */
+    private function each(string $kind, Declaration $declaration, array $settings, array $extra, BigRational $points): ?\stdClass
+    {
+        $right = array_values(
+            array_filter($declaration->map ?? [], fn (array $entry): bool => (Exact::read($entry['value']) ?? Exact::zero())->isPositive()),
+        );
+        $shares = array_map(fn (array $entry): BigRational => Exact::of(ScoreFloats::share($entry['value'], $points)), $right);
+        $alike = array_filter($shares, fn (BigRational $share): bool => ! $share->multipliedBy($extra[0])->isEqualTo(1)) === [];
+        if (! $alike || count($right) !== $extra[0] || $declaration->default !== '0') {
+            return null;
+        }
+        $rules = array_map(
+            fn (array $entry, int $i): array => ['id' => 'r'.($i + 1), 'on' => $entry['key'], 'credit' => '1'],
+            $right,
+            array_keys($right),
+        );
+        $cost = Exact::of(ScoreFloats::share($extra[1], $points))->multipliedBy($extra[0]);
+
+        return $this->made($kind, $points, $settings, $rules, ['scheme' => 'each', 'cost' => Exact::text($cost)]);
+    }
+
+    /**
+     * The least that a mapping can give, as a share of the points: its bound, or all that takes points together.
+     *
+     * @param  list<array{key: string, value: string, sensitive: bool}>  $map
+     */
+    public static function low(array $map, ?string $bound, BigRational $points): string
+    {
+        if ($bound !== null) {
+            return ScoreFloats::share($bound, $points);
+        }
+        $lowest = Exact::zero();
+        foreach ($map as $entry) {
+            $value = Exact::read($entry['value']) ?? Exact::zero();
+            $lowest = $value->isNegative() ? $lowest->plus($value) : $lowest;
+        }
+
+        return Exact::text($lowest->dividedBy($points));
     }
 
     /**

@@ -38,6 +38,18 @@ final class MenuMapping implements KindMapping
             ($declaration === null || $declaration->cardinality === 'single');
     }
 
+    /** @param  list<array{key: string, value: string, sensitive: bool}>  $map */
+    private static function best(array $map): BigRational
+    {
+        $best = Exact::zero();
+        foreach ($map as $entry) {
+            $value = Exact::read($entry['value']) ?? Exact::zero();
+            $best = $value->isGreaterThan($best) ? $value : $best;
+        }
+
+        return $best;
+    }
+
     public function read(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking, \Closure $content): ?\stdClass
     {
         $options = array_map(
@@ -60,15 +72,7 @@ final class MenuMapping implements KindMapping
             return $declaration->correct === [] || ! $points->isPositive() ? null : $made($points, [[$declaration->correct[0], '1']]);
         }
         $map = $declaration->map ?? [];
-        $best = array_reduce(
-            $map,
-            fn (BigRational $best, array $entry): BigRational => ($value = Exact::read($entry['value']) ?? Exact::zero())->isGreaterThan(
-                $best,
-            )
-                ? $value
-                : $best,
-            Exact::zero(),
-        );
+        $best = self::best($map);
         $points = $declaration->upper === null ? $best : Exact::read($declaration->upper) ?? $best;
 
         return $marking->by !== 'map' || $marking->added !== '0' || ! $points->isPositive()

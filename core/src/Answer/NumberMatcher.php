@@ -90,7 +90,7 @@ final readonly class NumberMatcher
     /** As it stands on a key: "2.65 ± 0.05", "from 3 to 4". @throws \WideQuarry\Variables\RollProblem */
     public function inWords(Roll $roll, string $language): string
     {
-        $write = fn (?Value $value): string => $value === null ? '' : ValueFormat::plain()->write($value->number($roll), $language);
+        $write = fn (Value $value): string => ValueFormat::plain()->write($value->number($roll), $language);
         if ($this->answer === 'range') {
             $without = match ($this->ends) {
                 'both' => '',
@@ -99,10 +99,12 @@ final readonly class NumberMatcher
                 default => Message::of('answer.without-ends'),
             };
 
-            return trim(
-                ($this->from === null ? 'up to ' : 'from '.$write($this->from).' ').
-                    ($this->to === null ? 'on' : ($this->from === null ? '' : 'to ').$write($this->to)),
-            ).$without;
+            return match (true) {
+                $this->from === null && $this->to === null => '',
+                $this->from === null => Message::of('answer.up-to', ['to' => $write($this->to)]),
+                $this->to === null => Message::of('answer.from-on', ['from' => $write($this->from)]),
+                default => Message::of('answer.from-to', ['from' => $write($this->from), 'to' => $write($this->to)]),
+            }.$without;
         }
 
         return $this->answer === 'otherwise'

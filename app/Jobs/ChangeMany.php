@@ -13,7 +13,7 @@ final class ChangeMany extends BackgroundWork
 {
     protected function lock(): string
     {
-        $bank = DB::table('acts')->where('id', $this->thing)->value('bank_id');
+        $bank = DB::table('bulk_operations')->where('id', $this->thing)->value('bank_id');
 
         return 'acts:'.(is_string($bank) ? $bank : '');
     }

@@ -25,7 +25,7 @@ use WideQuarry\Json\Json;
  * @property 'skip'|'add'|'replace' $duplicates
  * @property bool $regroup whether groups of the source become folders
  * @property string $group_names JSON: group → what it is to be called
- * @property string|null $act_id
+ * @property string|null $operation_id
  * @property string $made JSON
  * @property \Illuminate\Support\Carbon $created_at
  * @property \Illuminate\Support\Carbon $updated_at

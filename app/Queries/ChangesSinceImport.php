@@ -21,9 +21,9 @@ final class ChangesSinceImport
             <<<'SQL'
             SELECT staged.id, staged.number, staged.title, staged.outcome, staged.question_id, staged.revision, staged.before,
                 questions.revision AS now,
-                EXISTS (SELECT 1 FROM changes WHERE question_id = staged.question_id AND act_id IS DISTINCT FROM ?::uuid
+                EXISTS (SELECT 1 FROM changes WHERE question_id = staged.question_id AND operation_id IS DISTINCT FROM ?::uuid
                     AND id > coalesce((SELECT max(id) FROM changes AS own
-                        WHERE own.question_id = staged.question_id AND own.act_id = ?::uuid), 0)) AS changed,
+                        WHERE own.question_id = staged.question_id AND own.operation_id = ?::uuid), 0)) AS changed,
                 (counted_uses(staged.question_id) > 0) AS used
             FROM staged_questions AS staged LEFT JOIN questions ON questions.id = staged.question_id
             WHERE staged.intake_id = ? AND staged.number > ? AND staged.outcome IS NOT NULL ORDER BY staged.number LIMIT ?

@@ -36,7 +36,7 @@ final class FailedWork
                         WHERE intake_id = intakes.id AND intake_files.state = 'failed'))
                         OR (state IN ('committing', 'undoing') AND problem IS NOT NULL)
                 UNION ALL SELECT 'dispatch', id, title, user_id, bank_id, problem, updated_at FROM dispatches WHERE state = 'failed'
-                UNION ALL SELECT 'act', id, '', user_id, bank_id, NULL, coalesce(finished_at, created_at) FROM acts
+                UNION ALL SELECT 'act', id, '', user_id, bank_id, NULL, coalesce(finished_at, created_at) FROM bulk_operations
                     WHERE state = 'failed' AND what IS NOT NULL
                 UNION ALL SELECT 'specimens', id, '', user_id, bank_id, NULL, coalesce(finished_at, created_at) FROM specimen_runs
                     WHERE state = 'failed'
@@ -107,7 +107,7 @@ final class FailedWork
     private static function act(string $id): bool
     {
         if (
-            DB::table('acts')
+            DB::table('bulk_operations')
                 ->where('id', $id)
                 ->where('state', 'failed')
                 ->whereNotNull('what')
@@ -115,7 +115,7 @@ final class FailedWork
         ) {
             return false;
         }
-        $act = DB::table('acts')->where('id', $id)->first();
+        $act = DB::table('bulk_operations')->where('id', $id)->first();
         WorkLock::again($id);
         ChangeMany::dispatch($id, $act?->user_id);
 

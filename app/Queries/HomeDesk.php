@@ -129,11 +129,11 @@ final class HomeDesk
         return array_values(
             DB::select(
                 <<<'SQL'
-                SELECT acts.id AS act, acts.kind, acts.changed, users.name AS person, banks.name AS bank, acts.created_at AS at
-                FROM acts JOIN banks ON banks.id = acts.bank_id
-                    JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader' JOIN users ON users.id = acts.user_id
-                WHERE acts.user_id <> ? AND acts.total > 1 AND acts.changed > 0 AND acts.created_at > now() - make_interval(days => ?)
-                    ORDER BY acts.id DESC LIMIT ?
+                SELECT operation.id AS act, operation.kind, operation.changed, users.name AS person, banks.name AS bank, operation.created_at AS at
+                FROM bulk_operations AS operation JOIN banks ON banks.id = operation.bank_id
+                    JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader' JOIN users ON users.id = operation.user_id
+                WHERE operation.user_id <> ? AND operation.total > 1 AND operation.changed > 0 AND operation.created_at > now() - make_interval(days => ?)
+                    ORDER BY operation.id DESC LIMIT ?
                 SQL,
                 [$person->id, $person->id, self::DAYS, self::SOME],
             ),

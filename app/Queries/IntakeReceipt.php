@@ -24,7 +24,7 @@ final class IntakeReceipt
             'result' => self::result($intake),
         ];
         if ($kind === 'undo') {
-            $committed = DB::table('receipts')->where('act_id', $intake->act_id)->value('body');
+            $committed = DB::table('receipts')->where('operation_id', $intake->operation_id)->value('body');
             $before = is_string($committed) ? Json::decode($committed)->result : null;
             $body['taken_back'] = [
                 'added' => ($before->added ?? 0) - $body['result']['added'],
@@ -38,7 +38,7 @@ final class IntakeReceipt
             'intake_id' => $intake->id,
             'user_id' => $person->id,
             'bank_id' => $bank->id,
-            'act_id' => $act,
+            'operation_id' => $act,
             'title' => $intake->title,
             'body' => Json::encode($body),
         ]);
@@ -161,7 +161,7 @@ final class IntakeReceipt
     private static function left(Intake $intake): array
     {
         $left = [];
-        foreach (ChangesSinceImport::rows($intake->id, (string) $intake->act_id, 0, 1_000_000) as $row) {
+        foreach (ChangesSinceImport::rows($intake->id, (string) $intake->operation_id, 0, 1_000_000) as $row) {
             if ($row->outcome !== 'skipped' && $row->question_id !== null) {
                 $left[] = ['id' => $row->question_id, 'title' => $row->title, 'why' => $row->why ?? ''];
             }

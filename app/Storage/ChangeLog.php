@@ -54,10 +54,10 @@ final class ChangeLog
         foreach (array_chunk($rows, 5000) as $some) {
             DB::insert(
                 <<<'SQL'
-                    INSERT INTO changes (question_id, field, before, after, user_id, act_id)
+                    INSERT INTO changes (question_id, field, before, after, user_id, operation_id)
                         SELECT question, field, before, after, ?, ?
                         FROM jsonb_to_recordset(?::jsonb) AS one (question uuid, field text, before jsonb, after jsonb)
-                        ON CONFLICT (act_id, question_id, field) WHERE act_id IS NOT NULL DO UPDATE SET after = excluded.after
+                        ON CONFLICT (operation_id, question_id, field) WHERE operation_id IS NOT NULL DO UPDATE SET after = excluded.after
                     SQL,
                 [$user, $act, Json::encode($some)],
             );

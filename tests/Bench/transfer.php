@@ -101,7 +101,7 @@ $reset = function () use ($bank, &$staged): void {
     DB::table('staged_questions')
         ->where('intake_id', $staged->id)
         ->update(['outcome' => null, 'question_id' => null, 'revision' => null]);
-    $staged->update(['state' => 'review', 'made' => '{}', 'act_id' => null]);
+    $staged->update(['state' => 'review', 'made' => '{}', 'operation_id' => null]);
     DB::statement('VACUUM ANALYZE staged_questions');
 };
 $commit();

@@ -110,7 +110,7 @@ it('shows beforehand exactly what it then does', function (array $change): void 
         $fields = array_filter($logged[$one['id']]['fields'], fn (array $field): bool => $field['field'] !== 'revision');
         expect(array_values($fields))->toEqualCanonicalizing($one['fields']);
     }
-    expect(DB::table('changes')->where('act_id', $done['act'])->where('field', 'revision')->count())->toBe(
+    expect(DB::table('changes')->where('operation_id', $done['act'])->where('field', 'revision')->count())->toBe(
         count(array_filter($preview['sample'], fn (array $one): bool => $one['differences'] !== [])),
     );
 })->with([
@@ -154,9 +154,9 @@ it('goes on where a worker was killed, and does nothing twice', function (): voi
     expect([$done['state'], $done['changed']])->toBe(['done', ChangeChunk::SIZE + 31]);
     // the same as it stands when a worker died after its first chunk
     $ids = DB::table('questions')->orderBy('id')->pluck('id')->all();
-    DB::table('changes')->where('act_id', $done['act'])->where('question_id', '>', $ids[ChangeChunk::SIZE - 1])->delete();
+    DB::table('changes')->where('operation_id', $done['act'])->where('question_id', '>', $ids[ChangeChunk::SIZE - 1])->delete();
     DB::update("UPDATE questions SET tags = '{}', record = '{}' WHERE id > ?", [$ids[ChangeChunk::SIZE - 1]]);
-    DB::table('acts')
+    DB::table('bulk_operations')
         ->where('id', $done['act'])
         ->update([
             'state' => 'running',
@@ -169,7 +169,7 @@ it('goes on where a worker was killed, and does nothing twice', function (): voi
     $act = BulkOperation::find($done['act']);
     expect([$act->state, $act->done, $act->changed])
         ->toBe(['done', ChangeChunk::SIZE + 31, ChangeChunk::SIZE + 31])
-        ->and(DB::table('changes')->where('act_id', $done['act'])->count())
+        ->and(DB::table('changes')->where('operation_id', $done['act'])->count())
         ->toBe(ChangeChunk::SIZE + 31)
         ->and(undone($done['act'])['changed'])
         ->toBe(ChangeChunk::SIZE + 31)
@@ -180,7 +180,7 @@ it('goes on where a worker was killed, and does nothing twice', function (): voi
 it('lets a second act in the same bank wait its turn, and one that was stopped go on', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
-    DB::table('acts')->insert([
+    DB::table('bulk_operations')->insert([
         'id' => ($first = (string) Str::uuid7()),
         'user_id' => $world->people['keeper']->id,
         'kind' => 'change',
@@ -439,7 +439,7 @@ it('copies no copies when it goes on after a kill', function (): void {
     sort($ids);
     $this->actingAs($world->people['writer']);
     config(['queue.default' => 'null']);
-    DB::table('acts')->insert([
+    DB::table('bulk_operations')->insert([
         'id' => ($other = (string) Str::uuid7()),
         'kind' => 'change',
         'bank_id' => $world->bank->id,
@@ -447,7 +447,7 @@ it('copies no copies when it goes on after a kill', function (): void {
     ]); // so that it waits
     $act = ask('POST', '/banks/rocks/copies', ['filter' => ''])->json('act');
     BulkOperation::ended($other, 'done');
-    DB::table('acts')
+    DB::table('bulk_operations')
         ->where('id', $act)
         ->update(['created_at' => '2026-02-01', 'state' => 'running', 'last' => $ids[0]]); // killed after the first
     DB::table('questions')

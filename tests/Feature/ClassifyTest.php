@@ -20,7 +20,7 @@ it('classifies many in one act, logs each field, and undoes only what is still a
         ->toBe(3)
         ->and(DB::table('questions')->whereIn('id', $ids)->pluck('tags')->unique()->all())
         ->toBe(['{Keep,new}'])
-        ->and(DB::table('changes')->where('act_id', $act['act'])->count())
+        ->and(DB::table('changes')->where('operation_id', $act['act'])->count())
         ->toBe(12)
         ->and(ask('GET', "/questions/$ids[0]")->json('data.question.record.topics'))
         ->toBe([['Rocks', 'Basalt']])

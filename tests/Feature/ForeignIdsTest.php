@@ -65,7 +65,7 @@ function hiddenState(string $bank): string
             'SELECT * FROM folders WHERE bank_id = ?',
             'SELECT * FROM topics WHERE bank_id = ?',
             'SELECT * FROM assessments WHERE bank_id = ?',
-            'SELECT id, kind FROM acts WHERE bank_id = ?',
+            'SELECT id, kind FROM bulk_operations WHERE bank_id = ?',
             'SELECT revisions.* FROM revisions JOIN questions ON id = question_id WHERE bank_id = ?',
             'SELECT placements.* FROM placements JOIN folders ON id = folder_id WHERE bank_id = ?',
             'SELECT placements.* FROM placements JOIN questions ON id = question_id WHERE bank_id = ?',

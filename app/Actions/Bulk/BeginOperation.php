@@ -160,10 +160,13 @@ final readonly class BeginOperation
         if (in_array($done->state, ['waiting', 'running'], true)) {
             throw Refused::because('act.running', Message::of('app.actions.bulk.still-goes-stop-first'));
         }
-        if ($questions === null && DB::table('acts')->where('undoes', $act)->exists()) {
+        if ($questions === null && DB::table('bulk_operations')->where('undoes', $act)->exists()) {
             throw Refused::because('act.undone', Message::of('app.actions.bulk.undone-already'));
         }
-        $total = $questions === null ? DB::table('changes')->where('act_id', $act)->distinct()->count('question_id') : count($questions);
+        $total =
+            $questions === null
+                ? DB::table('changes')->where('operation_id', $act)->distinct()->count('question_id')
+                : count($questions);
 
         try {
             return $this->begin(
@@ -189,7 +192,7 @@ final readonly class BeginOperation
         $act = BulkOperation::begin($kind, $person, [...$columns, 'state' => 'waiting']);
         $waits =
             $columns['total'] > BulkOperation::AT_ONCE ||
-            DB::table('acts')
+            DB::table('bulk_operations')
                 ->where('bank_id', $bankId)
                 ->where('id', '<>', $act)
                 ->whereIn('state', ['waiting', 'running'])
@@ -218,7 +221,7 @@ final readonly class BeginOperation
     public function resume(string $act): void
     {
         if (
-            DB::table('acts')
+            DB::table('bulk_operations')
                 ->where('id', $act)
                 ->whereIn('state', ['stopped', 'failed'])
                 ->whereNotNull('what')

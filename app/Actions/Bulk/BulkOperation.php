@@ -25,7 +25,7 @@ final class BulkOperation
     public static function begin(string $kind, User $person, array $more = []): string
     {
         $id = (string) Str::uuid7();
-        DB::table('acts')->insert(['id' => $id, 'user_id' => $person->id, 'kind' => $kind, ...$more]);
+        DB::table('bulk_operations')->insert(['id' => $id, 'user_id' => $person->id, 'kind' => $kind, ...$more]);
 
         return $id;
     }
@@ -33,7 +33,7 @@ final class BulkOperation
     /** @return \stdClass the columns, what decoded */
     public static function find(string $id): \stdClass
     {
-        $act = DB::table('acts')->where('id', $id)->first() ?? abort(404);
+        $act = DB::table('bulk_operations')->where('id', $id)->first() ?? abort(404);
         $act->what = is_string($act->what) ? Json::decode($act->what) : null;
 
         return $act;
@@ -41,7 +41,7 @@ final class BulkOperation
 
     public static function ended(string $id, string $state): void
     {
-        DB::table('acts')
+        DB::table('bulk_operations')
             ->where('id', $id)
             ->whereIn('state', ['waiting', 'running'])
             ->update(['state' => $state, 'finished_at' => now()]);

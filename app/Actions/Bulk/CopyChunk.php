@@ -54,7 +54,7 @@ final class CopyChunk
             );
             DB::insert(
                 <<<'SQL'
-                    INSERT INTO act_left (act_id, question_id, why) SELECT ?, id, why
+                    INSERT INTO bulk_skips (operation_id, question_id, why) SELECT ?, id, why
                         FROM jsonb_to_recordset(?::jsonb) AS one (id uuid, why text) ON CONFLICT DO NOTHING
                     SQL,
                 [$act, Json::encode($left)],
@@ -75,7 +75,7 @@ final class CopyChunk
                 $person->id,
                 $act,
             );
-            DB::update('UPDATE acts SET done = done + ?, changed = changed + ?, last = ? WHERE id = ?', [
+            DB::update('UPDATE bulk_operations SET done = done + ?, changed = changed + ?, last = ? WHERE id = ?', [
                 count($ids),
                 count($new),
                 $ids[count($ids) - 1] ?? null,

@@ -32,14 +32,15 @@ final readonly class MergeNodes
         if ($from !== null && ! isset($act->what->branch)) {
             // a retry after a crash already has the snapshot
             $act->what->branch = BranchSnapshot::of($tree, (string) $from->id);
-            DB::table('acts')
+            DB::table('bulk_operations')
                 ->where('id', $act->id)
                 ->update(['what' => Json::encode($act->what)]);
         }
         $this->all($act, $from, $person, $goesOn);
         // a question that lay in several of the nodes counts once
         DB::update(
-            'UPDATE acts SET changed = (SELECT count(DISTINCT question_id) FROM changes WHERE act_id = acts.id), done = total WHERE id = ?',
+            'UPDATE bulk_operations SET done = total, '.
+                'changed = (SELECT count(DISTINCT question_id) FROM changes WHERE operation_id = bulk_operations.id) WHERE id = ?',
             [$act->id],
         );
     }

@@ -32,7 +32,7 @@ final readonly class RunOperation
     public function handle(string $id): void
     {
         if (
-            DB::table('acts')
+            DB::table('bulk_operations')
                 ->where('id', $id)
                 ->whereIn('state', ['waiting', 'running'])
                 ->update(['state' => 'running']) === 0
@@ -72,7 +72,7 @@ final readonly class RunOperation
 
     private function undo(\stdClass $act, User $person): void
     {
-        $fields = DB::table('changes')->where('act_id', $act->what->undoes)->distinct()->pluck('field')->all();
+        $fields = DB::table('changes')->where('operation_id', $act->what->undoes)->distinct()->pluck('field')->all();
         $needs = FieldsNeeded::toRestore(array_values(array_filter($fields, is_string(...))));
         $last = $act->last;
         // acts of one question had no bank once; then it is where that question lives
@@ -80,7 +80,7 @@ final readonly class RunOperation
             $act->bank_id ??
             (string) DB::table('changes')
                 ->join('questions', 'questions.id', '=', 'question_id')
-                ->where('act_id', $act->what->undoes)
+                ->where('operation_id', $act->what->undoes)
                 ->value('bank_id');
         while ($this->mayGoOn($act, $person) && $this->goesOn($act->id)) {
             [$ids, $befores] = $this->restoring->next($act->what->undoes, $last, $act->what->ids ?? null);
@@ -104,7 +104,7 @@ final readonly class RunOperation
     /** Restores the branch after the questions, which may have recreated part of it. */
     private function regrow(\stdClass $act): void
     {
-        $done = Json::decode((string) (DB::table('acts')->where('id', $act->what->undoes)->value('what') ?? '{}'));
+        $done = Json::decode((string) (DB::table('bulk_operations')->where('id', $act->what->undoes)->value('what') ?? '{}'));
         if (
             $done instanceof \stdClass &&
             is_array($done->branch ?? null) &&
@@ -137,7 +137,8 @@ final readonly class RunOperation
                 <<<'SQL'
                     SELECT questions.bank_id, array_to_json(array_agg(questions.id ORDER BY questions.id)) AS ids FROM questions
                         JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id AND mine.role <> 'reader'
-                        WHERE questions.id = ANY (?::uuid[]) AND questions.id NOT IN (SELECT question_id FROM act_left WHERE act_id = ?)
+                        WHERE questions.id = ANY (?::uuid[])
+                            AND questions.id NOT IN (SELECT question_id FROM bulk_skips WHERE operation_id = ?)
                         GROUP BY 1
                     SQL,
                 [$person->id, '{'.implode(',', $originals).'}', $act],
@@ -200,6 +201,6 @@ final readonly class RunOperation
 
     private function goesOn(string $id): bool
     {
-        return DB::table('acts')->where('id', $id)->value('state') === 'running';
+        return DB::table('bulk_operations')->where('id', $id)->value('state') === 'running';
     }
 }

@@ -29,7 +29,8 @@ final readonly class StatesBefore
         $newer = $only === null ? self::NEWER : 'false';
         $rows = DB::select(
             "SELECT question_id, json_object_agg(field, before) FILTER (WHERE NOT $newer) AS fields, bool_or($newer) AS newer FROM ".
-                "changes WHERE act_id = ? AND question_id > coalesce(?::uuid, '00000000-0000-0000-0000-000000000000') AND (?::uuid[] ".
+                'changes WHERE operation_id = ? AND '.
+                "question_id > coalesce(?::uuid, '00000000-0000-0000-0000-000000000000') AND (?::uuid[] ".
                 'IS NULL OR question_id = ANY (?::uuid[])) GROUP BY question_id ORDER BY question_id LIMIT '.
                 ChangeChunk::SIZE,
             [$act, $after, ...array_fill(0, 2, $only === null ? null : '{'.implode(',', $only).'}')],

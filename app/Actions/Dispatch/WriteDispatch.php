@@ -90,7 +90,7 @@ final readonly class WriteDispatch
                 'kind' => 'dispatch',
                 'user_id' => $dispatch->user_id,
                 'bank_id' => $dispatch->bank_id,
-                'act_id' => $dispatch->id,
+                'operation_id' => $dispatch->id,
                 'title' => $dispatch->title,
                 'body' => Json::encode($body),
             ]);

@@ -59,7 +59,7 @@ final readonly class CommitIntake
                 Intake::query()
                     ->whereKey($intake->id)
                     ->where('state', 'review')
-                    ->update(['state' => 'committing', 'act_id' => $act, 'problem' => null]) === 0
+                    ->update(['state' => 'committing', 'operation_id' => $act, 'problem' => null]) === 0
             ) {
                 throw Refused::because(
                     'intake.not_in_review',
@@ -75,7 +75,7 @@ final readonly class CommitIntake
     public function handle(Intake $intake): void
     {
         $person = User::query()
-            ->where('id', DB::table('acts')->where('id', $intake->act_id)->select('user_id'))
+            ->where('id', DB::table('bulk_operations')->where('id', $intake->operation_id)->select('user_id'))
             ->first();
         if ($person === null) {
             $this->back($intake, Message::of('app.actions.intake.person-started-import-longer'));
@@ -148,7 +148,7 @@ final readonly class CommitIntake
     {
         $this->assessments->make($intake, $bank, $person);
         $intake->update(['state' => 'committed']);
-        IntakeReceipt::write('intake', $intake, $person, $bank, (string) $intake->act_id);
+        IntakeReceipt::write('intake', $intake, $person, $bank, (string) $intake->operation_id);
     }
 
     private function back(Intake $intake, string $problem): void

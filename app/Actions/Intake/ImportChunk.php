@@ -31,7 +31,7 @@ final readonly class ImportChunk
         $places = $this->surroundings->places($intake, $bank, [...$by['added'], ...$by['replaced']]);
         $this->add($bank, $person, $by['added'], $replace, $places);
         foreach ($by['replaced'] as $row) {
-            $this->replace($row, $person, (string) $intake->act_id, $replace, $places[$row->id] ?? null);
+            $this->replace($row, $person, (string) $intake->operation_id, $replace, $places[$row->id] ?? null);
         }
         DB::table('staged_questions')
             ->whereIn('id', array_column($by['skipped'], 'id'))

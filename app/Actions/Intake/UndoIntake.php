@@ -49,7 +49,7 @@ final readonly class UndoIntake
         }
         DB::transaction(function () use ($intake, $person): void {
             $made = $intake->made();
-            $made->undo = BulkOperation::begin('undo', $person, ['undoes' => $intake->act_id]);
+            $made->undo = BulkOperation::begin('undo', $person, ['undoes' => $intake->operation_id]);
             if (
                 Intake::query()
                     ->whereKey($intake->id)
@@ -65,7 +65,7 @@ final readonly class UndoIntake
     {
         $undo = $intake->made()->undo ?? null;
         $person = User::query()
-            ->where('id', DB::table('acts')->where('id', $undo)->select('user_id'))
+            ->where('id', DB::table('bulk_operations')->where('id', $undo)->select('user_id'))
             ->first();
         $bank = Bank::query()->find($intake->bank_id);
         if ($person === null || $bank === null) {
@@ -86,7 +86,7 @@ final readonly class UndoIntake
 
                     return null;
                 }
-                $rows = ChangesSinceImport::rows($intake->id, (string) $intake->act_id, $after, self::CHUNK);
+                $rows = ChangesSinceImport::rows($intake->id, (string) $intake->operation_id, $after, self::CHUNK);
                 $this->takeBack(array_values(array_filter($rows, fn (\stdClass $row): bool => $row->why === null)), $person);
 
                 return $rows === [] ? null : $rows[count($rows) - 1]->number;
@@ -98,7 +98,7 @@ final readonly class UndoIntake
         DB::transaction(function () use ($intake, $person, $bank, $undo): void {
             IntakeReceipt::write('undo', $intake, $person, $bank, $undo);
             $this->surroundings->takeOut($intake, $bank);
-            $intake->update(['state' => 'review', 'act_id' => null]);
+            $intake->update(['state' => 'review', 'operation_id' => null]);
         });
     }
 

@@ -91,7 +91,7 @@ final class ActController
     public function index(Request $request, Bank $bank): JsonResponse
     {
         Gate::authorize('write', $bank);
-        $acts = DB::table('acts')
+        $acts = DB::table('bulk_operations')
             ->where('bank_id', $bank->id)
             ->whereNotNull('what')
             ->where(fn ($query) => $query->where('total', '>', 1)->orWhereIn('kind', ['copy', 'merge', 'remove']))
@@ -121,7 +121,7 @@ final class ActController
             SELECT questions.id, questions.title, json_agg(json_build_object('field', field, 'before', before, 'after', after)
                 ORDER BY field) AS fields
             FROM changes JOIN questions ON questions.id = question_id JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id
-            WHERE act_id = ? AND question_id > ? GROUP BY questions.id ORDER BY questions.id LIMIT ?
+            WHERE operation_id = ? AND question_id > ? GROUP BY questions.id ORDER BY questions.id LIMIT ?
             SQL,
             [User::asking($request)->id, $act, $after, self::PAGE],
         );
@@ -161,16 +161,16 @@ final class ActController
     public function undo(Request $request, string $act, BeginOperation $begin): JsonResponse
     {
         $person = User::asking($request);
-        $stored = DB::table('acts')->where('id', $act)->where('user_id', $person->id)->exists();
+        $stored = DB::table('bulk_operations')->where('id', $act)->where('user_id', $person->id)->exists();
         if (! $stored) {
             abort(404);
         }
         // Places are those of the act's bank; everything else is written where a question lives, or lived.
         $banks = DB::select(
             <<<'SQL'
-                SELECT bank_id FROM acts WHERE id = ? UNION SELECT questions.bank_id FROM changes
-                    JOIN questions ON questions.id = question_id WHERE act_id = ? AND field NOT IN ('topics', 'folders') UNION
-                    SELECT (before->>'bank')::uuid FROM changes WHERE act_id = ? AND field = 'home'
+                SELECT bank_id FROM bulk_operations WHERE id = ? UNION SELECT questions.bank_id FROM changes
+                    JOIN questions ON questions.id = question_id WHERE operation_id = ? AND field NOT IN ('topics', 'folders') UNION
+                    SELECT (before->>'bank')::uuid FROM changes WHERE operation_id = ? AND field = 'home'
                 SQL,
             [$act, $act, $act],
         );
@@ -192,7 +192,7 @@ final class ActController
     /** Who may write in the bank follows what is done there. */
     private function readable(string $act): void
     {
-        $bank = Bank::query()->find(DB::table('acts')->where('id', $act)->whereNotNull('what')->value('bank_id')) ?? abort(404);
+        $bank = Bank::query()->find(DB::table('bulk_operations')->where('id', $act)->whereNotNull('what')->value('bank_id')) ?? abort(404);
         Gate::authorize('write', $bank);
     }
 

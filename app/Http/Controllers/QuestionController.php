@@ -77,7 +77,7 @@ final class QuestionController
             ->where('question_id', $question->id)
             ->orderByDesc('changes.id')
             ->limit(200)
-            ->get(['field', 'before', 'after', 'users.name AS person', 'changes.created_at AS at', 'act_id AS act']);
+            ->get(['field', 'before', 'after', 'users.name AS person', 'changes.created_at AS at', 'operation_id AS act']);
 
         return new JsonResponse([
             'data' => $rows->map(

@@ -17,8 +17,8 @@ final class ActResource
     public static function of(string $id, User $person): array
     {
         $left = DB::select(
-            'SELECT questions.id, questions.title, why FROM act_left JOIN questions ON questions.id = question_id JOIN '.
-                'bank_roles(?) AS mine ON mine.bank_id = questions.bank_id WHERE act_id = ? ORDER BY questions.title LIMIT '.
+            'SELECT questions.id, questions.title, why FROM bulk_skips JOIN questions ON questions.id = question_id JOIN '.
+                'bank_roles(?) AS mine ON mine.bank_id = questions.bank_id WHERE operation_id = ? ORDER BY questions.title LIMIT '.
                 self::SOME,
             [$person->id, $id],
         );
@@ -34,12 +34,12 @@ final class ActResource
     {
         $rows = DB::select(
             <<<'SQL'
-            SELECT acts.id AS act, acts.kind, banks.slug AS bank, users.name AS person, acts.user_id, acts.state, acts.total,
-                acts.done, acts.changed, (SELECT count(*) FROM act_left WHERE act_id = acts.id) AS left_count,
-                acts.what->'change' AS what, acts.what->>'undoes' AS undoes, EXISTS (SELECT 1 FROM acts AS back
-                    WHERE back.undoes = acts.id) AS undone, acts.created_at, acts.finished_at
-            FROM acts LEFT JOIN banks ON banks.id = acts.bank_id LEFT JOIN users ON users.id = acts.user_id
-                WHERE acts.id = ANY (?::uuid[]) ORDER BY acts.id DESC
+            SELECT operation.id AS act, operation.kind, banks.slug AS bank, users.name AS person, operation.user_id, operation.state, operation.total,
+                operation.done, operation.changed, (SELECT count(*) FROM bulk_skips WHERE operation_id = operation.id) AS left_count,
+                operation.what->'change' AS what, operation.what->>'undoes' AS undoes, EXISTS (SELECT 1 FROM bulk_operations AS back
+                    WHERE back.undoes = operation.id) AS undone, operation.created_at, operation.finished_at
+            FROM bulk_operations AS operation LEFT JOIN banks ON banks.id = operation.bank_id LEFT JOIN users ON users.id = operation.user_id
+                WHERE operation.id = ANY (?::uuid[]) ORDER BY operation.id DESC
             SQL,
             ['{'.implode(',', $ids).'}'],
         );

@@ -96,7 +96,10 @@ final readonly class AssumedKey
             return null;
         }
         $options = self::options($responses[0]);
-        $right = $options === [] ? preg_split('/\s*\|\s*/', $entry, -1, PREG_SPLIT_NO_EMPTY) ?: [] : CorrectnessWording::options($entry, $options);
+        $right =
+            $options === []
+                ? preg_split('/\s*\|\s*/', $entry, -1, PREG_SPLIT_NO_EMPTY) ?: []
+                : CorrectnessWording::options($entry, $options);
         $several = $responses[0]->getAttribute('rcardinality') === 'Multiple';
         if ($right === [] || ($options !== [] && count($right) > 1 && ! $several)) {
             return null;

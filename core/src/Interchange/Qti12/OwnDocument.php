@@ -75,8 +75,8 @@ final readonly class OwnDocument
     /** @return iterable<\stdClass|Medium|Notice> */
     public function read(): iterable
     {
-        foreach (KeptMedia::in($this->head->media ?? null, $this->zip) as ['id' => $id, 'type' => $type, 'name' => $name, 'file' => $file]) {
-            yield Medium::kept($this->zip, $id, $type, $name, $file);
+        foreach (KeptMedia::in($this->head->media ?? null, $this->zip) as $entry) {
+            yield Medium::kept($this->zip, $entry['id'], $entry['type'], $entry['name'], $entry['file']);
         }
         foreach (is_array($this->head->stimuli ?? null) ? $this->head->stimuli : [] as $stimulus) {
             yield $this->thing('stimulus', fn (): \stdClass => Stimulus::read($stimulus)->toJson(), 'stimulus-left-out', 1);

@@ -30,6 +30,12 @@ arch('nobody but the edge knows a stand-in')
     ->expect('StandIns')
     ->toOnlyBeUsedIn(['StandIns', 'App\Http']);
 arch('requests are requests')->expect('App\Http\Requests')->toExtend('Illuminate\Foundation\Http\FormRequest')->toHaveSuffix('Request');
+it('keeps SQL out of controllers', function (): void {
+    foreach (glob(__DIR__.'/../../app/Http/Controllers/*.php') ?: [] as $file) {
+        expect((string) file_get_contents($file))->not->toMatch('/DB::(select|scalar|statement|insert|update|delete)\(/', basename($file));
+    }
+});
+
 arch('models hold no actions')->expect('App\Models')->not->toUse('App\Actions');
 
 it('keeps kinds apart from one another', function (): void {

@@ -12,6 +12,7 @@ use App\Http\OpenApi\Operation;
 use App\Http\Resources\ActResource;
 use App\Models\Bank;
 use App\Models\User;
+use App\Queries\BulkHistory;
 use App\Search\QuestionFilter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -116,15 +117,7 @@ final class ActController
     {
         $this->readable($act);
         $after = Fields::asUuid($request->query('after') ?? '00000000-0000-0000-0000-000000000000', '/after');
-        $rows = DB::select(
-            <<<'SQL'
-            SELECT questions.id, questions.title, json_agg(json_build_object('field', field, 'before', before, 'after', after)
-                ORDER BY field) AS fields
-            FROM changes JOIN questions ON questions.id = question_id JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id
-            WHERE operation_id = ? AND question_id > ? GROUP BY questions.id ORDER BY questions.id LIMIT ?
-            SQL,
-            [User::asking($request)->id, $act, $after, self::PAGE],
-        );
+        $rows = BulkHistory::changes($act, User::asking($request), $after, self::PAGE);
 
         return new JsonResponse([
             'data' => array_map(
@@ -166,15 +159,7 @@ final class ActController
             abort(404);
         }
         // Places are those of the act's bank; everything else is written where a question lives, or lived.
-        $banks = DB::select(
-            <<<'SQL'
-                SELECT bank_id FROM bulk_operations WHERE id = ? UNION SELECT questions.bank_id FROM changes
-                    JOIN questions ON questions.id = question_id WHERE operation_id = ? AND field NOT IN ('topics', 'folders') UNION
-                    SELECT (before->>'bank')::uuid FROM changes WHERE operation_id = ? AND field = 'home'
-                SQL,
-            [$act, $act, $act],
-        );
-        foreach (Bank::query()->whereIn('id', array_filter(array_column($banks, 'bank_id')))->get() as $bank) {
+        foreach (Bank::query()->whereIn('id', BulkHistory::banks($act))->get() as $bank) {
             Gate::authorize('write', $bank);
         }
         $fields = Fields::of(Json::decode($request->getContent()), '', ['questions']);

@@ -14,9 +14,9 @@ use App\Models\Assessment;
 use App\Models\Bank;
 use App\Models\User;
 use App\Policies\ReadableIds;
+use App\Queries\Assessments;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use WideQuarry\Assembly\Assessment as Document;
@@ -29,18 +29,7 @@ final class AssessmentController
     #[Operation('The assessments one may read, the last changed first', response: ['data' => 'AssessmentRow[]'])]
     public function index(Request $request): JsonResponse
     {
-        $rows = DB::select(
-            <<<'SQL'
-            SELECT assessments.id, assessments.title, assessments.state, banks.slug AS bank, banks.name AS bank_name,
-                role >= 'writer' AS may_write, assessments.updated_at,
-                assessments.asked AS questions, banks.archived_at IS NOT NULL AS archived
-            FROM assessments JOIN banks ON banks.id = assessments.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
-            ORDER BY assessments.updated_at DESC LIMIT 500
-            SQL,
-            [User::asking($request)->id],
-        );
-
-        return new JsonResponse(['data' => $rows]);
+        return new JsonResponse(['data' => Assessments::readable(User::asking($request))]);
     }
 
     #[Operation(

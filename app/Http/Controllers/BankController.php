@@ -10,11 +10,10 @@ use App\Http\OpenApi\Operation;
 use App\Http\Resources\BankResource;
 use App\Models\Bank;
 use App\Models\User;
-use Illuminate\Database\Eloquent\Builder;
+use App\Queries\ReadableBanks;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -29,7 +28,7 @@ final class BankController
     #[Operation('The banks one may read', response: ['data' => 'Bank[]'])]
     public function index(Request $request): AnonymousResourceCollection
     {
-        return BankResource::collection($this->readable($request)->orderByRaw('name COLLATE by_name')->limit(500)->get());
+        return BankResource::collection(ReadableBanks::of(User::asking($request))->orderByRaw('name COLLATE by_name')->limit(500)->get());
     }
 
     #[Operation('One bank', response: ['data' => 'Bank'])]
@@ -37,7 +36,7 @@ final class BankController
     {
         Gate::authorize('view', $bank);
 
-        return new BankResource($this->readable($request)->findOrFail($bank->id));
+        return new BankResource(ReadableBanks::of(User::asking($request))->findOrFail($bank->id));
     }
 
     #[Operation(
@@ -58,7 +57,7 @@ final class BankController
         $user = User::asking($request);
         $bank = $make->handle($this->about($request, true), $user);
 
-        return (new BankResource($this->readable($request)->findOrFail($bank->id)))->response()->setStatusCode(201);
+        return (new BankResource(ReadableBanks::of(User::asking($request))->findOrFail($bank->id)))->response()->setStatusCode(201);
     }
 
     #[Operation(
@@ -96,7 +95,7 @@ final class BankController
         }
         $bank->save();
 
-        return new BankResource($this->readable($request)->findOrFail($bank->id));
+        return new BankResource(ReadableBanks::of(User::asking($request))->findOrFail($bank->id));
     }
 
     private function fields(Request $request): Fields
@@ -119,46 +118,5 @@ final class BankController
         }
 
         return $about;
-    }
-
-    /** @return Builder<Bank> one query, with counts by status and who else reads them */
-    private function readable(Request $request): Builder
-    {
-        $user = User::asking($request);
-
-        $query = Bank::query()->withCasts(['shared_with' => 'array', 'keepers' => 'array']);
-        $query
-            ->joinSub(
-                DB::query()
-                    ->selectRaw('bank_id, role AS my_role')
-                    ->fromRaw('bank_roles(?)', [$user->id]),
-                'mine',
-                'mine.bank_id',
-                '=',
-                'banks.id',
-            )
-            ->select(['banks.*', 'mine.my_role'])
-            ->selectRaw('(SELECT count(*) FROM questions WHERE questions.bank_id = banks.id AND binned_at IS NULL) AS question_count')
-            ->selectRaw(
-                <<<'SQL'
-                    (SELECT jsonb_object_agg(status, times) FROM (SELECT status, count(*) AS times FROM questions
-                        WHERE questions.bank_id = banks.id AND binned_at IS NULL GROUP BY status) AS counted) AS strata
-                    SQL,
-            )
-            ->selectRaw(
-                <<<'SQL'
-                    (SELECT array_to_json(array_agg(users.name ORDER BY users.name)) FROM bank_grants
-                        JOIN users ON users.id = bank_grants.user_id
-                        WHERE bank_grants.bank_id = banks.id AND bank_grants.role = 'keeper') AS keepers
-                    SQL,
-            )
-            ->selectRaw(
-                <<<'SQL'
-                    (SELECT coalesce(jsonb_agg(teams.name ORDER BY teams.name), '[]') FROM bank_grants
-                        JOIN teams ON teams.id = bank_grants.team_id WHERE bank_grants.bank_id = banks.id) AS shared_with
-                    SQL,
-            );
-
-        return $query;
     }
 }

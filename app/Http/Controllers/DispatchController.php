@@ -13,6 +13,7 @@ use App\Http\OpenApi\Operation;
 use App\Jobs\WriteOut;
 use App\Models\User;
 use App\Policies\DispatchRights;
+use App\Queries\Transfers;
 use App\Storage\FileStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -50,8 +51,7 @@ final class DispatchController
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', self::FIELDS);
         $id = $open->handle($fields, User::asking($request));
-        $count = DB::scalar("SELECT coalesce(jsonb_array_length(what->'questions'), 0) FROM dispatches WHERE id = ?", [$id]);
-        WriteOut::dispatch($id, User::asking($request)->id, $count > self::LARGE);
+        WriteOut::dispatch($id, User::asking($request)->id, Transfers::size($id) > self::LARGE);
 
         return $this->show($request, $id)->setStatusCode(201);
     }

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\OpenApi\Operation;
 use App\Models\Bank;
 use App\Models\User;
+use App\Queries\Tags;
 use App\Queries\Topics;
 use App\Search\Facets;
 use App\Search\Nearest;
@@ -44,15 +45,7 @@ final class PlaceController
     {
         Gate::authorize('view', $bank);
 
-        return new JsonResponse([
-            'data' => DB::select(
-                <<<'SQL'
-                    SELECT tag, count(*) AS count FROM questions CROSS JOIN LATERAL unnest(tags) AS tag
-                        WHERE bank_id = ? AND binned_at IS NULL GROUP BY tag ORDER BY tag COLLATE by_name LIMIT 5000
-                    SQL,
-                [$bank->id],
-            ),
-        ]);
+        return new JsonResponse(['data' => Tags::of($bank)]);
     }
 
     #[Operation(

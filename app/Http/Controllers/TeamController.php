@@ -9,6 +9,7 @@ use App\Actions\SaveTeam;
 use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
+use App\Queries\Teams;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -28,18 +29,7 @@ final class TeamController
     #[Operation('All teams with their members', response: ['data' => 'Team[]'])]
     public function index(): JsonResponse
     {
-        $rows = DB::select(
-            <<<'SQL'
-            SELECT teams.id, teams.name, (SELECT count(*) FROM bank_grants WHERE team_id = teams.id) AS banks,
-                (SELECT coalesce(jsonb_agg(jsonb_build_object('id', users.id, 'name', users.name) ORDER BY users.name), '[]')
-                    FROM memberships JOIN users ON users.id = user_id WHERE team_id = teams.id) AS members
-            FROM teams ORDER BY teams.name COLLATE by_name LIMIT 1000
-            SQL,
-        );
-
-        return new JsonResponse([
-            'data' => array_map(fn (\stdClass $row): array => [...(array) $row, 'members' => json_decode($row->members)], $rows),
-        ]);
+        return new JsonResponse(['data' => Teams::all()]);
     }
 
     #[Operation('Create a team', response: ['data' => 'Created'], body: ['name' => 'string', 'members' => 'uuid[]?'], status: 201)]

@@ -8,6 +8,7 @@ use App\Http\Files\FileName;
 use App\Http\Files\ReceiptTable;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
+use App\Queries\Transfers;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -19,30 +20,10 @@ use WideQuarry\Messages\Message;
 /** What came in and went out, and the receipts of it. */
 final class TransferController
 {
-    private const MINE = '(user_id = ? OR bank_id IN (SELECT bank_id FROM bank_roles(?) WHERE role >= \'writer\'))';
-
     #[Operation('Intakes and dispatches one may see, the newest first; of: in or out, before: a time', response: ['data' => 'Transfer[]'])]
     public function index(Request $request): JsonResponse
     {
-        $user = User::asking($request);
-        $rows = DB::select(
-            <<<SQL
-            SELECT moved.*, users.name AS person, banks.name AS bank FROM (
-                SELECT id, 'in' AS direction, title, state, problem, user_id, bank_id, created_at, updated_at, (SELECT count(*)
-                    FROM staged_questions WHERE intake_id = intakes.id) AS questions, NULL::uuid AS receipt
-                FROM intakes WHERE {$this->mine()}
-                UNION ALL
-                SELECT id, 'out', title, state, problem, user_id, bank_id, created_at, updated_at, coalesce((body->>'questions')::int,
-                    0), receipt_id FROM dispatches WHERE user_id = ?
-            ) AS moved LEFT JOIN users ON users.id = moved.user_id LEFT JOIN banks ON banks.id = moved.bank_id
-            WHERE moved.created_at < coalesce(?::timestamptz, 'infinity') ORDER BY created_at DESC LIMIT 100
-            SQL,
-            [$user->id, $user->id, $user->id, $this->before($request)],
-        );
-
-        return new JsonResponse([
-            'data' => array_map(fn (\stdClass $row): array => array_diff_key((array) $row, ['user_id' => 1, 'bank_id' => 1]), $rows),
-        ]);
+        return new JsonResponse(['data' => Transfers::of(User::asking($request), $this->before($request))]);
     }
 
     #[Operation('A receipt; with ?download as a file', response: ['data' => 'AnyReceipt'])]
@@ -52,7 +33,7 @@ final class TransferController
         $row =
             DB::table('receipts')
                 ->where('id', $receipt)
-                ->whereRaw(self::MINE, [$user->id, $user->id])
+                ->whereRaw(Transfers::MINE, [$user->id, $user->id])
                 ->first() ?? abort(404);
         $body = Json::decode(is_string($row->body) ? $row->body : '{}');
         $whole = [
@@ -89,11 +70,6 @@ final class TransferController
     private static function file(string $content, string $type, string $disposition): Response
     {
         return new Response($content, 200, ['Content-Type' => $type, 'Content-Disposition' => $disposition]);
-    }
-
-    private function mine(): string
-    {
-        return self::MINE;
     }
 
     private function before(Request $request): ?string

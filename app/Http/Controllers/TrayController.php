@@ -6,9 +6,9 @@ namespace App\Http\Controllers;
 
 use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
-use App\Infrastructure\PostgresArray;
 use App\Models\User;
 use App\Policies\ReadableIds;
+use App\Queries\Tray;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -24,30 +24,7 @@ final class TrayController
     #[Operation('What lies in one’s tray, in the order it was put there', response: ['data' => 'TrayRow[]'])]
     public function show(Request $request): JsonResponse
     {
-        $user = User::asking($request);
-        $rows = DB::select(
-            <<<'SQL'
-            SELECT questions.id, questions.title, questions.kinds, questions.points, banks.slug AS bank, banks.name AS bank_name,
-                mine.role >= 'writer' AS may_write
-            FROM trays JOIN questions ON questions.id = trays.question_id JOIN banks ON banks.id = questions.bank_id LEFT
-                JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
-            WHERE trays.user_id = ? AND EXISTS (SELECT 1 FROM visible_questions(?) AS visible
-                WHERE visible.id = questions.id OFFSET 0) ORDER BY trays.position
-            SQL,
-            [$user->id, $user->id, $user->id],
-        );
-
-        return new JsonResponse([
-            'data' => array_map(
-                fn (\stdClass $row): array => [
-                    ...(array) $row,
-                    'kinds' => PostgresArray::read($row->kinds),
-                    'points' => (float) $row->points,
-                    'may_write' => $row->may_write === true,
-                ],
-                $rows,
-            ),
-        ]);
+        return new JsonResponse(['data' => Tray::of(User::asking($request))]);
     }
 
     #[Operation(

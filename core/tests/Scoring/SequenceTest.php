@@ -29,6 +29,8 @@ it('judges a sequence as the formulas say', function (Scheme $scheme, array $ran
     'joins: equal ranks in any order' => [Scheme::Joins, $tied, 'ACBD', '1'],
     'chain: A B C after D' => [Scheme::Chain, $four, 'DABC', '2/3'],
     'chain: back to front' => [Scheme::Chain, $four, 'DCBA', '0'],
+    'chain: nothing given' => [Scheme::Chain, $four, '', '0'],
+    'pairs: nothing given' => [Scheme::Pairs, $four, '', '0'],
     'chain: equal ranks' => [Scheme::Chain, $tied, 'CBAD', '2/3'],
     'positions: C and D' => [Scheme::Positions, $four, 'BACD', '1/2'],
     'positions: none' => [Scheme::Positions, $four, 'DABC', '0'],

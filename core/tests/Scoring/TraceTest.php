@@ -269,7 +269,8 @@ it('gives all or nothing by the parts that are scored', function (): void {
     $question = Questions::of([Questions::choice(['a' => '1', 'b' => '']), $survey], ['scoring' => ['combine' => 'all']]);
     $sent = asSent(Questions::score($question, ['p1' => ['a'], 'p2' => ['x']]));
 
-    expect([$sent['exact'], $sent['state'], $sent['parts'][1]['state']])->toBe(['1', 'right', 'unscored']);
+    expect([$sent['exact'], $sent['state'], $sent['parts'][1]['state'], $sent['parts'][1]['trace']])
+        ->toBe(['1', 'right', 'unscored', [['step' => 'answer.opinion']]]);
 });
 
 it('lets shared answers go only to places that were filled, and leaves other parts alone', function (): void {
@@ -288,7 +289,9 @@ it('lets shared answers go only to places that were filled, and leaves other par
         ->and($credits(['p2' => 'basalt']))
         ->toBe(['0', '1', '0', '0'])
         ->and($credits(['p1' => 'slate', 'p2' => 'marble', 'p3' => 'basalt']))
-        ->toBe(['1/4', '1/4', '1', '0']);
+        ->toBe(['1/4', '1/4', '1', '0'])
+        ->and($credits(['p1' => 'slate', 'p2' => 'marble', 'p3' => 'gneiss']))
+        ->toBe(['1/4', '1/4', '1/4', '0']);
 });
 
 it('shows when each feedback is to be seen, and none for what cannot be read', function (): void {

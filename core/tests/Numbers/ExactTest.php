@@ -105,6 +105,28 @@ it('gives JSON an integer where the number is one', function (string $value, int
     'nearly one from above' => ['300000000000001/100000000000000', 3],
 ]);
 
+it('reads numbers of up to 400 characters and exponents of up to 400', function (string $text, bool $isRead): void {
+    expect(Exact::read($text) !== null)->toBe($isRead);
+})->with([
+    '400 digits' => [str_repeat('7', 400), true],
+    '401 digits' => [str_repeat('7', 401), false],
+    'ten to the 400' => ['1e400', true],
+    'ten to the 401' => ['1e401', false],
+    'ten to the -400' => ['1e-400', true],
+    'ten to the -401' => ['1e-401', false],
+]);
+
+it('gives JSON integers below ten to the fifteenth, where every float is exact', function (string $value, int|float $number): void {
+    expect(Exact::number(Exact::of($value)))->toBe($number);
+})->with([
+    ['999999999999999', 999_999_999_999_999],
+    ['-999999999999999', -999_999_999_999_999],
+    ['1000000000000000', 1e15],
+    ['2.0000000000001', 2],
+    ['0.5', 0.5],
+    ['-1/3', -0.333333333333],
+]);
+
 it('reads back what it writes, for any fraction', function (): void {
     $stream = Seed::of(16)->stream('property', 'exact');
     for ($i = 0; $i < 300; $i++) {

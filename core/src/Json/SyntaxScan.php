@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace WideQuarry\Json;
 
-use WideQuarry\Messages\Message;
-
 /** Finds where a text stops being JSON (RFC 8259); used only once PHP's own decoder has refused it. */
 final class SyntaxScan
 {
@@ -40,7 +38,7 @@ final class SyntaxScan
         if ($m[1] !== null && in_array($wants, ['value', 'value or ]'], true)) {
             $open[] = $m[1];
 
-            return $m[1] === '{' ? Message::of('json.key') : Message::of('json.value');
+            return $m[1] === '{' ? 'key or }' : 'value or ]';
         }
         if ($m[2] !== null && (($wants === 'comma' || str_contains($wants, ' or ')) && $inside === ($m[2] === '}' ? '{' : '['))) {
             array_pop($open);

@@ -5,6 +5,8 @@ declare(strict_types=1);
 use PhpParser\Node;
 use PhpParser\NodeFinder;
 use PhpParser\ParserFactory;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Catalogue;
 use WideQuarry\Messages\Language;
 use WideQuarry\Messages\Message;
@@ -175,4 +177,21 @@ it('speaks the language of its reader', function (): void {
     } finally {
         Catalogue::speak(Language::English);
     }
+});
+
+it('reads and writes the same in every language: only what is said changes', function (): void {
+    $broken = '{"question": {"id": 1, "x": [1, 2}}';
+    $said = [];
+    foreach (Language::cases() as $language) {
+        Catalogue::speak($language);
+        try {
+            Json::decode($broken);
+        } catch (Malformed $problem) {
+            $said[$language->value] = [$problem->rule, preg_match_all('/\d+/', $problem->getMessage(), $m) ? $m[0] : []];
+        } finally {
+            Catalogue::speak(Language::English);
+        }
+    }
+
+    expect(array_unique($said, SORT_REGULAR))->toHaveCount(1)->and($said)->toHaveCount(3);
 });

@@ -30,7 +30,8 @@ export function useTreeModel({ items, name, scrollTo, drag }: Options) {
     state: { expandedItems: expanded },
     setExpandedItems: (change) => {
       const open = new Set(typeof change === 'function' ? change(expanded) : change)
-      const now = data.branches.filter((id) => !open.has(id))
+      // What is closed and not shown now, because only a part of the tree is, stays closed.
+      const now = [...closed.filter((id) => !data.branches.includes(id)), ...data.branches.filter((id) => !open.has(id))]
       setClosed(now)
       if (key !== null) storeValue(key, now)
     },

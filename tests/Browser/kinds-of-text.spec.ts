@@ -129,6 +129,7 @@ test('a scale set by keys, and an opinion that nothing judges', async ({ page })
   await page.getByLabel('from', { exact: true }).fill('1')
   await page.getByLabel('The answer 1: value').fill('4')
   const scale = tryPane(page).getByRole('slider')
+  await expect(scale).toHaveAttribute('max', '9') // 1 to 10 now, counted in steps
   await expect(scale).toHaveAttribute('aria-valuetext', 'not set yet')
   await scale.focus()
   await page.keyboard.press('Home')

@@ -39,9 +39,12 @@ final readonly class Offline
 
     private PartKinds $kinds;
 
+    private RepeatedQuestion $questions;
+
     public function __construct(private Streams $streams)
     {
         $this->kinds = StandardKinds::all();
+        $this->questions = new RepeatedQuestion($this->kinds);
     }
 
     /** @param  list<string>  $given without the command itself */
@@ -57,12 +60,12 @@ final readonly class Offline
                 'read' => $this->read($arguments),
                 'write' => $this->write($arguments),
                 'score' => $this->eachLine(
-                    fn (Fields $line): mixed => (new Scorer)->score($this->question($line), Attempt::read($line)),
+                    fn (Fields $line): mixed => (new Scorer)->score($this->questions->of($line), Attempt::read($line)),
                     ['question', 'response', 'seed', 'earlier_wrong', 'hints', 'ref'],
                 ),
                 'present' => $this->eachLine(
                     fn (Fields $line): mixed => (new Presenter)->present(
-                        $this->question($line),
+                        $this->questions->of($line),
                         Seed::of($line->int('seed', 1, 0, Seed::MAX)),
                     ),
                     ['question', 'seed', 'ref'],
@@ -197,7 +200,7 @@ final readonly class Offline
             }
             $ref = null;
             try {
-                $json = Json::decode($line);
+                $json = $this->questions->decoded($line);
                 $ref = $json instanceof \stdClass ? $json->ref ?? null : null;
                 $result = $do(Fields::of($json, '', $known));
                 $this->streams->line(
@@ -270,11 +273,6 @@ final readonly class Offline
         $json = Json::decode((string) file_get_contents($path));
 
         return $json instanceof \stdClass && is_array($json->questions ?? null) ? array_values($json->questions) : [$json];
-    }
-
-    private function question(Fields $line): Question
-    {
-        return Question::read($line->need('question')->raw('question'), $this->kinds);
     }
 
     /** @return array{string, bool} a path, and whether it is a temporary copy of standard input */

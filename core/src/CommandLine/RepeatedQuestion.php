@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\CommandLine;
+
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Question\PartKinds;
+use WideQuarry\Question\Question;
+
+/**
+ * The questions of lines of answers. Most lines repeat the question of the line before, byte for byte: it is read once. For that a line
+ * has to begin with its question; any other is read as a whole.
+ */
+final class RepeatedQuestion
+{
+    private const BEGINNING = '{"question":';
+
+    /** One token that opens, closes or hides brackets (RFC 8259). */
+    private const TOKEN = '/"(?:[^"\\\\]++|\\\\.)*+"|[{}\[\]]/s';
+
+    /** How lines begin that have the question that is known. */
+    private string $beginning = '';
+
+    private ?Question $known = null;
+
+    private string $line = '';
+
+    private bool $isRepeated = false;
+
+    public function __construct(private readonly PartKinds $kinds)
+    {
+    }
+
+    /**
+     * A line; where it repeats the question of the line before, without that.
+     *
+     * @throws Malformed
+     */
+    public function decoded(string $line): mixed
+    {
+        $this->line = $line;
+        $rest = $this->known !== null && str_starts_with($line, $this->beginning) ? self::rest($line, strlen($this->beginning)) : null;
+        $this->isRepeated = $rest !== null;
+
+        return $rest ?? Json::decode($line);
+    }
+
+    /**
+     * The question of the line that was decoded last.
+     *
+     * @throws Malformed
+     */
+    public function of(Fields $line): Question
+    {
+        if ($this->isRepeated && $this->known !== null) {
+            return $this->known;
+        }
+        $question = Question::read($line->need('question')->raw('question'), $this->kinds);
+        $end = str_starts_with($this->line, self::BEGINNING) ? self::endOfObject($this->line, strlen(self::BEGINNING)) : null;
+        $isWhole = $end !== null && self::rest($this->line, $end) !== null;
+        [$this->known, $this->beginning] = $isWhole ? [$question, substr($this->line, 0, $end)] : [null, ''];
+
+        return $question;
+    }
+
+    /**
+     * What a line says besides its question.
+     *
+     * @return \stdClass|null null where it names a second question, which would count, or does not go on as an object does
+     */
+    private static function rest(string $line, int $end): ?\stdClass
+    {
+        $next = $line[$end] ?? '';
+        if ($next !== ',' && $next !== '}') {
+            return null;
+        }
+        try {
+            $rest = Json::decode('{'.substr($line, $next === ',' ? $end + 1 : $end));
+        } catch (Malformed) {
+            return null; // read as a whole, it says where it is wrong
+        }
+
+        return $rest instanceof \stdClass && ! property_exists($rest, 'question') ? $rest : null;
+    }
+
+    /** @return int|null the offset behind the object that begins at an offset; null where none does */
+    private static function endOfObject(string $line, int $at): ?int
+    {
+        $depth = 0;
+        while (preg_match(self::TOKEN, $line, $m, PREG_OFFSET_CAPTURE, $at) === 1) {
+            [$token, $offset] = $m[0];
+            $at = $offset + strlen($token);
+            $depth += match ($token) {
+                '{', '[' => 1,
+                '}', ']' => -1,
+                default => 0,
+            };
+            if ($depth <= 0) {
+                return $token === '}' && $depth === 0 ? $at : null;
+            }
+        }
+
+        return null;
+    }
+}

@@ -15,7 +15,7 @@ export type SaveRequest<Content> = { note?: string; content?: Content; base?: nu
 /** Runs the machine: does what it asks for, and tells it what came of it. */
 export class Runner<Content> {
   private timers: Partial<Record<'paused' | 'rested', ReturnType<typeof setTimeout>>> = {}
-  /** Drafts reach the server in the order in which they were typed. */
+  /** Drafts are kept and forgotten on the server in the order asked for: a late forgetting must not take a newer draft away. */
   private drafts: Promise<unknown> = Promise.resolve()
   private sending: Promise<Saved> = Promise.reject(new Error('Nothing was sent.'))
 
@@ -64,7 +64,7 @@ export class Runner<Content> {
         )
         return
       case 'forget draft':
-        forgetAutosave(effect.subject).catch(() => undefined)
+        this.drafts = this.drafts.then(() => forgetAutosave(effect.subject).catch(() => undefined))
         return
       case 'wait':
         clearTimeout(this.timers[effect.event])

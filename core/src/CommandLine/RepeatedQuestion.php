@@ -83,7 +83,9 @@ final class RepeatedQuestion
             return null; // read as a whole, it says where it is wrong
         }
 
-        return $rest instanceof \stdClass && ! property_exists($rest, 'question') ? $rest : null;
+        $isEmpty = (array) $rest === []; // after a comma, which JSON does not allow there
+
+        return $rest instanceof \stdClass && ! property_exists($rest, 'question') && ! ($isEmpty && $next === ',') ? $rest : null;
     }
 
     /** @return int|null the offset behind the object that begins at an offset; null where none does */

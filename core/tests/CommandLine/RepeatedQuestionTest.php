@@ -53,6 +53,7 @@ it('scores lines that repeat a question as it scores each alone', function (arra
         "{\"question\":$choice,\"response\":{\"p1\":{\"chosen\":[\"b\"]}}}",
         "{\"question\":$choice",
         "{\"question\":$choice,",
+        "{\"question\":$choice,}",
         "{\"question\":$choice}}",
         "{\"question\":$choice 1}",
         "{\"question\":$choice,\"response\":{\"p1\":{\"chosen\":[\"b\"]}}} x",

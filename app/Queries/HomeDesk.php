@@ -129,10 +129,13 @@ final class HomeDesk
         return array_values(
             DB::select(
                 <<<'SQL'
-                SELECT operation.id AS act, operation.kind, operation.changed, users.name AS person, banks.name AS bank, operation.created_at AS at
+                SELECT operation.id AS act, operation.kind, operation.changed, users.name AS person, banks.name AS bank,
+                    operation.created_at AS at
                 FROM bulk_operations AS operation JOIN banks ON banks.id = operation.bank_id
-                    JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader' JOIN users ON users.id = operation.user_id
-                WHERE operation.user_id <> ? AND operation.total > 1 AND operation.changed > 0 AND operation.created_at > now() - make_interval(days => ?)
+                    JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader'
+                    JOIN users ON users.id = operation.user_id
+                WHERE operation.user_id <> ? AND operation.total > 1 AND operation.changed > 0
+                    AND operation.created_at > now() - make_interval(days => ?)
                     ORDER BY operation.id DESC LIMIT ?
                 SQL,
                 [$person->id, $person->id, self::DAYS, self::SOME],

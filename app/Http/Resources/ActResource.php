@@ -34,11 +34,12 @@ final class ActResource
     {
         $rows = DB::select(
             <<<'SQL'
-            SELECT operation.id AS act, operation.kind, banks.slug AS bank, users.name AS person, operation.user_id, operation.state, operation.total,
-                operation.done, operation.changed, (SELECT count(*) FROM bulk_skips WHERE operation_id = operation.id) AS left_count,
+            SELECT operation.id AS act, operation.kind, banks.slug AS bank, users.name AS person, operation.user_id,
+                operation.state, operation.total, operation.done, operation.changed, (SELECT count(*) FROM bulk_skips WHERE operation_id = operation.id) AS left_count,
                 operation.what->'change' AS what, operation.what->>'undoes' AS undoes, EXISTS (SELECT 1 FROM bulk_operations AS back
                     WHERE back.undoes = operation.id) AS undone, operation.created_at, operation.finished_at
-            FROM bulk_operations AS operation LEFT JOIN banks ON banks.id = operation.bank_id LEFT JOIN users ON users.id = operation.user_id
+            FROM bulk_operations AS operation LEFT JOIN banks ON banks.id = operation.bank_id
+                LEFT JOIN users ON users.id = operation.user_id
                 WHERE operation.id = ANY (?::uuid[]) ORDER BY operation.id DESC
             SQL,
             ['{'.implode(',', $ids).'}'],

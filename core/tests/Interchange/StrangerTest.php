@@ -215,7 +215,10 @@ it('announces every specimen that a stranger scores otherwise, for the right rea
 function strangersPage(int $total, array $counts, array $codes): string
 {
     ksort($codes);
-    $page = "# What a stranger reads\n\nMade by `core/tests/Interchange/StrangerTest.php`; do not edit. The demo banks hold $total specimens: answers with the score their author expects. Each question is sent out in\nevery open format, our own JSON beside it is taken away, and the file is read back. So many specimens then score the same:\n\n| format | the same | of |\n|---|---|---|\n";
+    $page =
+        "# What a stranger reads\n\nMade by `core/tests/Interchange/StrangerTest.php`; do not edit. The demo banks hold $total specimens: ".
+            "answers with the\nscore their author expects. Each question is sent out in every open format, our own JSON beside it is taken ".
+            "away, and the file is\nread back. So many specimens then score the same:\n\n| format | the same | of |\n|---|---|---|\n";
     foreach (OPEN_FORMATS as $format => $title) {
         $page .= "| $title | ".($counts[$format] ?? 0)." | $total |\n";
     }

@@ -51,7 +51,7 @@ it('gives an answer the points the case says', function (string $kind, stdClass 
     expect([(string) $result->exact, $result->state])->toBe([$case->score, $case->state]);
 })->with(kindCases());
 
-it('reads the part a desk begins with, says at its fields what is missing, and does not break on it', function (string $kind, stdClass $case): void {
+it('reads the part an author begins with and says at its fields what is missing', function (string $kind, stdClass $case): void {
     $question = Question::read(questionOf($case->fresh), StandardKinds::all());
     $findings = (new Completeness)->findings($question);
 

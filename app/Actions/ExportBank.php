@@ -33,7 +33,7 @@ final readonly class ExportBank
         $this->write->handle($id);
         $done = DB::table('dispatches')->where('id', $id)->first();
         if ($done?->sha256 === null) {
-            throw Refused::because('dispatch.failed', $done->problem ?? Message::of('app.actions.file-could-written'));
+            throw Refused::because('dispatch.failed', $done->problem ?? Message::of('app.actions.file-could-not-be-written'));
         }
         if (! copy($this->files->path($done->sha256), "$file.part") || ! rename("$file.part", $file)) {
             throw Refused::because('dispatch.failed', Message::of('app.actions.cannot-written', ['file' => $file]));

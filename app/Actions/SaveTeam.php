@@ -30,7 +30,7 @@ final class SaveTeam
         }
         $members = $members === null ? null : array_values(array_unique($members));
         if ($members !== null && DB::table('users')->whereIn('id', $members)->count() < count($members)) {
-            throw Refused::because('team.gone', Message::of('app.actions.one-these-people-longer'), '/members');
+            throw Refused::because('team.gone', Message::of('app.actions.people-no-longer-there'), '/members');
         }
         DB::transaction(function () use ($team, $isNew, $name, $members, $by): void {
             if ($isNew) {

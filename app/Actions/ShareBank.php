@@ -40,7 +40,7 @@ final class ShareBank
             DB::table('users')->whereIn('id', $people)->count() < count($people) ||
             DB::table('teams')->whereIn('id', $teams)->count() < count($teams)
         ) {
-            throw Refused::because('grant.gone', Message::of('app.actions.one-these-people-teams'), '/grants');
+            throw Refused::because('grant.gone', Message::of('app.actions.people-or-teams-no-longer-there'), '/grants');
         }
         DB::transaction(function () use ($bankId, $grants, $by, $words): void {
             $before = $this->roles($bankId);

@@ -102,8 +102,8 @@ final readonly class QuarryConsole
             return $this->fail(
                 Problem::usage(
                     $bank === null
-                        ? Message::of('app.console.bank-bank')
-                        : Message::of('app.console.person-do-name-one'),
+                        ? Message::of('app.console.no-such-bank')
+                        : Message::of('app.console.no-person-who-may-write'),
                 ),
             );
         }
@@ -132,7 +132,7 @@ final readonly class QuarryConsole
         }
         $person = $this->actor($arguments, $bank);
         if ($person === null) {
-            return $this->fail(Problem::usage(Message::of('app.console.person-do-name-one-may')));
+            return $this->fail(Problem::usage(Message::of('app.console.no-person-who-may-read')));
         }
         $receipt = $this->export->handle($bank, $format->name(), $out, $person);
         echo Json::encode(['receipt' => $receipt->id, 'bank' => $bank->slug, 'file' => $out, ...(array) $receipt->body])."\n";

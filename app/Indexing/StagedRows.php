@@ -44,7 +44,7 @@ final readonly class StagedRows
             $columns['status'] = Status::Draft->value;
             $notices[] = Notice::note(
                 'status.not_complete',
-                Message::of('app.indexing.approved-where-comes-complete'),
+                Message::of('app.indexing.approved-elsewhere-not-complete-here'),
                 $file,
                 null,
                 $question->id,

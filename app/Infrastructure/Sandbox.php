@@ -39,7 +39,7 @@ final class Sandbox
                 if (@file_put_contents("$folder/$name", $bytes) !== strlen($bytes)) {
                     throw Refused::because(
                         'storage.full',
-                        Message::of('app.infrastructure.server-could-write-pages'),
+                        Message::of('app.infrastructure.server-could-not-write-pages'),
                     );
                 }
             }
@@ -76,7 +76,7 @@ final class Sandbox
                     'print.failed',
                     $process->getExitCode() === 124
                         ? Message::of('app.infrastructure.took-longer-minute-stopped')
-                        : Message::of('app.infrastructure.pages-could-made-written'),
+                        : Message::of('app.infrastructure.pages-could-not-be-made'),
                 );
             }
 

@@ -77,7 +77,7 @@ final readonly class ReadableIds
         $found = $new === [] ? [] : $this->questions(array_values(array_unique($new)));
         foreach ($new as $path => $id) {
             if (! isset($found[$id])) {
-                throw Refused::because('question.gone', Message::of('app.policies.question-does-exist-you'), $path);
+                throw Refused::because('question.gone', Message::of('app.policies.question-does-not-exist'), $path);
             }
         }
     }
@@ -108,7 +108,7 @@ final readonly class ReadableIds
             if ($stimulus === null) {
                 throw Refused::because(
                     'stimulus.gone',
-                    Message::of('app.policies.stimulus-does-exist-you'),
+                    Message::of('app.policies.stimulus-does-not-exist'),
                     $path,
                 );
             }

@@ -263,7 +263,7 @@ final readonly class AssessmentEntries
                 ]);
                 $missing[] = isset($this->hidden[$entry->question])
                     ? Message::of('app.queries.you-cannot-view-bank', ['called' => $called])
-                    : Message::of('app.queries.bank-any-more', ['called' => $called]);
+                    : Message::of('app.queries.not-in-bank-any-more', ['called' => $called]);
             }
         }
 

@@ -129,7 +129,7 @@ final readonly class StoredFiles
 
         return Refused::because(
             'storage.full',
-            Message::of('app.storage.server-could-store-file'),
+            Message::of('app.storage.server-could-not-store-file'),
         );
     }
 }

@@ -52,7 +52,7 @@ it('imports and exports by name, with the problems of a command in one sentence'
         ->and(json_decode($result->errorOutput())->detail)
         ->toContain($says);
 })->with([
-    'an unknown command' => [['polish'], 'Known are'],
+    'an unknown command' => [['polish'], 'The commands are'],
     'a file that is not there' => [['import', '/nowhere.zip', '--bank=rocks'], 'nowhere.zip'],
     'a bank that is not there' => [['import', 'composer.json', '--bank=gone'], 'no bank'],
     'an unknown way with duplicates' => [['import', 'composer.json', '--bank=rocks', '--duplicates=maybe'], 'skip|add|replace'],

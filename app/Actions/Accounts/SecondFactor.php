@@ -41,7 +41,7 @@ final class SecondFactor
         if ($person->second_factor === null || $person->second_factor_on || ! $this->spend($person, $code)) {
             throw Refused::because(
                 'second_factor.wrong',
-                Message::of('app.actions.accounts.code-right-use-newest'),
+                Message::of('app.actions.accounts.code-not-right'),
                 '/code',
             );
         }
@@ -85,7 +85,7 @@ final class SecondFactor
             SecurityLog::write('sign_in_failed', $person, ['factor' => 'second']);
             throw Refused::because(
                 'session.second_factor',
-                Message::of('app.actions.accounts.code-right-used-before'),
+                Message::of('app.actions.accounts.code-not-right-or-used-before'),
                 '/code',
             );
         }

@@ -60,7 +60,7 @@ final readonly class SaveAssessment
     {
         $document = $this->read($json, $person, $assessment->document());
         if ($document->id !== $assessment->id) {
-            throw Refused::because('assessment.other_id', Message::of('app.actions.assembly.identifier-assessment-address'), '/id');
+            throw Refused::because('assessment.other_id', Message::of('app.actions.assembly.identifier-not-assessment-address'), '/id');
         }
 
         return DB::transaction(function () use ($assessment, $document, $base, $person): bool {

@@ -58,7 +58,7 @@ final readonly class Backup
         if ($problems !== []) {
             throw Refused::because(
                 'backup.incomplete',
-                Message::of('app.actions.backup.backup-checked-complete-run', [
+                Message::of('app.actions.backup.backup-checked-not-complete-run', [
                     'list' => implode(', ', array_slice($problems, 0, 10)),
                 ]),
             );

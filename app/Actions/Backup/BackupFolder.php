@@ -43,7 +43,7 @@ final readonly class BackupFolder
             ? $manifest
             : throw Refused::because(
                 'backup.none',
-                Message::of('app.actions.backup.complete-backup-run-bin', ['path' => $this->path]),
+                Message::of('app.actions.backup.no-complete-backup', ['path' => $this->path]),
             );
     }
 

@@ -17,7 +17,7 @@ final class PostgresTools
     {
         $this->run(
             ['pg_dump', '--format=custom', '--no-owner', '--no-privileges', "--file=$file.new"],
-            Message::of('app.actions.backup.database-could-dumped'),
+            Message::of('app.actions.backup.database-could-not-be-dumped'),
         );
         chmod("$file.new", 0600);
         if (! rename("$file.new", $file)) {
@@ -47,7 +47,7 @@ final class PostgresTools
                 '--dbname='.$this->database(),
                 $file,
             ],
-            Message::of('app.actions.backup.database-could-restored'),
+            Message::of('app.actions.backup.database-could-not-be-restored'),
         );
     }
 

@@ -36,7 +36,7 @@ final readonly class Restore
         if ($problems !== []) {
             throw Refused::because(
                 'restore.incomplete',
-                Message::of('app.actions.backup.backup-complete', ['list' => implode(', ', array_slice($problems, 0, 10))]),
+                Message::of('app.actions.backup.backup-not-complete', ['list' => implode(', ', array_slice($problems, 0, 10))]),
             );
         }
         foreach ($manifest->files as $name) {

@@ -75,7 +75,7 @@ final readonly class OpenDispatch
         if ($fields->has('assessment')) {
             $assessment = Assessment::query()->where('id', Fields::asUuid($fields->raw('assessment'), '/assessment'))->first();
             if ($assessment === null || ! Gate::forUser($person)->allows('view', $assessment)) {
-                throw Refused::because('dispatch.nothing', Message::of('app.actions.dispatch.such-assessment-yours-read'), '/assessment');
+                throw Refused::because('dispatch.nothing', Message::of('app.actions.dispatch.no-such-assessment'), '/assessment');
             }
 
             $missing = AssessmentEntries::of($assessment->document(), $person, $this->kinds)->missing();
@@ -88,7 +88,7 @@ final readonly class OpenDispatch
         if ($fields->has('bank')) {
             $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
             if ($bank === null || ! Gate::forUser($person)->allows('view', $bank)) {
-                throw Refused::because('dispatch.nothing', Message::of('app.actions.dispatch.such-bank-yours-read'), '/bank');
+                throw Refused::because('dispatch.nothing', Message::of('app.actions.dispatch.no-such-bank'), '/bank');
             }
             $filter = $fields->string('filter', '', 20_000);
             $ids = $this->search->ids(Scope::bank($bank->id), QuestionFilter::fromQuery($filter));

@@ -46,12 +46,12 @@ final readonly class WriteDispatch
         $along = new ExportOptions($what->key, $what->feedback, $what->classification, $what->notes);
         $assessment = isset($what->assessment) ? Assessment::query()->where('id', $what->assessment)->first() : null;
         if (isset($what->assessment) && $assessment === null) {
-            self::fail($id, Message::of('app.actions.dispatch.assessment-longer-exists'));
+            self::fail($id, Message::of('app.actions.dispatch.assessment-no-longer-exists'));
 
             return;
         }
         if (! DispatchRights::allow($person, $what)) {
-            self::fail($id, Message::of('app.actions.dispatch.you-may-longer-read'));
+            self::fail($id, Message::of('app.actions.dispatch.you-may-no-longer'));
 
             return;
         }

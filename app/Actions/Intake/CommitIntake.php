@@ -78,7 +78,7 @@ final readonly class CommitIntake
             ->where('id', DB::table('bulk_operations')->where('id', $intake->operation_id)->select('user_id'))
             ->first();
         if ($person === null) {
-            $this->back($intake, Message::of('app.actions.intake.person-started-import-longer'));
+            $this->back($intake, Message::of('app.actions.intake.person-started-import-no-longer-exists'));
 
             return;
         }

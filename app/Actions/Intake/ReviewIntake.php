@@ -139,7 +139,7 @@ final readonly class ReviewIntake
         if ($intake->state !== 'review') {
             throw Refused::because(
                 'intake.not_in_review',
-                Message::of('app.actions.intake.intake-review-any-more'),
+                Message::of('app.actions.intake.intake-not-in-review'),
             );
         }
     }

@@ -42,7 +42,7 @@ final readonly class UndoIntake
                 'intake.may_not_write',
                 Message::of(
                     $intake->bank_id === null
-                        ? 'app.actions.intake.bank-imported-into-longer'
+                        ? 'app.actions.intake.bank-imported-into-no-longer-exists'
                         : 'app.actions.intake.you-cannot-edit-bank-imported',
                 ),
             );
@@ -69,7 +69,7 @@ final readonly class UndoIntake
             ->first();
         $bank = Bank::query()->find($intake->bank_id);
         if ($person === null || $bank === null) {
-            $intake->update(['state' => 'review', 'problem' => Message::of('app.actions.intake.bank-imported-into-longer')]);
+            $intake->update(['state' => 'review', 'problem' => Message::of('app.actions.intake.bank-imported-into-no-longer-exists')]);
 
             return;
         }

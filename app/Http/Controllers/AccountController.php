@@ -92,7 +92,7 @@ final class AccountController
     public static function prove(User $person, string $password, string $path): void
     {
         if (! Hash::check($password, $person->password)) {
-            throw Refused::because('password.wrong', Message::of('app.http.controllers.your-current-password'), $path);
+            throw Refused::because('password.wrong', Message::of('app.http.controllers.not-your-current-password'), $path);
         }
     }
 

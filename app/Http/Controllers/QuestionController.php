@@ -104,7 +104,7 @@ final class QuestionController
         }
         $content = $request->question();
         if ($content->id !== $question->id) {
-            return Problems::json(422, 'question.other_id', Message::of('app.http.controllers.identifier-question-address'), [
+            return Problems::json(422, 'question.other_id', Message::of('app.http.controllers.identifier-not-question-address'), [
                 'path' => '/question/id',
             ]);
         }

@@ -78,7 +78,7 @@ final class SavedSearchController
         if ($name === '' || QuestionFilter::fromQuery($filter)->isEmpty()) {
             throw $name === ''
                 ? Refused::because('search.no_name', Message::of('app.http.controllers.needs-name'), '/name')
-                : Refused::because('search.empty', Message::of('app.http.controllers.condition-keep-would-list'), '/filter');
+                : Refused::because('search.empty', Message::of('app.http.controllers.no-condition-to-keep'), '/filter');
         }
         if (DB::table('saved_searches')->where('bank_id', $bank->id)->where('user_id', $me->id)->count() >= self::MOST) {
             return Problems::json(422, 'search.too_many', Message::of('app.http.controllers.them-already-throw-one', [

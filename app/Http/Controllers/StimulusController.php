@@ -110,7 +110,7 @@ final class StimulusController
         }
         [$content, $fields] = $this->read($request, ['stimulus', 'note']);
         if ($content->id !== $stimulus->id) {
-            return Problems::json(422, 'stimulus.other_id', Message::of('app.http.controllers.identifier-stimulus-address'), [
+            return Problems::json(422, 'stimulus.other_id', Message::of('app.http.controllers.identifier-not-stimulus-address'), [
                 'path' => '/stimulus/id',
             ]);
         }

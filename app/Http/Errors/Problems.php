@@ -114,7 +114,7 @@ final class Problems
                 'value',
                 Message::of('app.http.errors.one-values-sent-outside'),
             ),
-            $state === '23503' => self::json(409, 'conflict', Message::of('app.http.errors.something-refers-longer-exists')),
+            $state === '23503' => self::json(409, 'conflict', Message::of('app.http.errors.something-refers-no-longer-exists')),
             default => null,
         };
     }

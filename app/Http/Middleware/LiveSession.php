@@ -75,7 +75,7 @@ final class LiveSession
         return match (true) {
             $person->disabled_at !== null => Problems::json(401, '401', Message::of('app.http.middleware.account-disabled')),
             $isPrivate => Problems::json(403, 'token.private', Message::of('app.http.middleware.token-cannot-do-sign')),
-            ! $token->can($needs) => Problems::json(403, 'token.ability', Message::of('app.http.middleware.token-may-create-one', [
+            ! $token->can($needs) => Problems::json(403, 'token.ability', Message::of('app.http.middleware.token-may-not', [
                 'needs' => $needs,
             ])),
             default => null,

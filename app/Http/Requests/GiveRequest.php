@@ -34,8 +34,8 @@ final class GiveRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'files.*.file' => Message::of('app.http.requests.file-did-arrive-whole'),
-            'files.*.uploaded' => Message::of('app.http.requests.file-did-arrive-whole'),
+            'files.*.file' => Message::of('app.http.requests.file-did-not-arrive-whole'),
+            'files.*.uploaded' => Message::of('app.http.requests.file-did-not-arrive-whole'),
             'text.max' => Message::of('app.http.requests.more-text-can-pasted'),
         ];
     }
@@ -55,7 +55,7 @@ final class GiveRequest extends FormRequest
             if (@file_put_contents($path, $text) !== strlen($text)) {
                 throw Refused::because(
                     'storage.full',
-                    Message::of('app.http.requests.server-could-store-text'),
+                    Message::of('app.http.requests.server-could-not-store-text'),
                     '/text',
                 );
             }

@@ -65,7 +65,7 @@ final readonly class NumberReader
         $body = ltrim((string) preg_replace('/^[+-]/', '', $text));
 
         return match (true) {
-            $body === '' => NumberReading::refused('number.not_a_number', Message::of('answer.number', ['typed' => $typed])),
+            $body === '' => NumberReading::refused('number.not_a_number', Message::of('answer.not-a-number', ['typed' => $typed])),
             preg_match('/^(.+?)\s*(%|‰)$/u', $body, $m) === 1 => $this->share($m[1], $m[2], $sign, $typed),
             str_contains($body, '/') => $this->fraction($body, $sign, $typed),
             preg_match('/^(.+?)\s*(?:[eE]|[×·*x]\s*10\s*\^?\s*)\s*\(?([+-]?\d{1,4})\)?$/u', $body, $m) === 1 => $this->scientific(
@@ -95,7 +95,7 @@ final readonly class NumberReader
     {
         $number = $this->allows('percent')
             ? $this->digits($body, $typed)
-            : NumberReading::refused('number.notation', Message::of('answer.percentage-asked'));
+            : NumberReading::refused('number.notation', Message::of('answer.percentage-not-asked'));
 
         if ($number->value === null) {
             return $number;
@@ -112,13 +112,13 @@ final readonly class NumberReader
     private function fraction(string $body, int $sign, string $typed): NumberReading
     {
         if (preg_match('~^(?:(\d{1,40})\s+)?(\d{1,40})\s*/\s*(\d{1,40})$~', $body, $m) !== 1) {
-            return NumberReading::refused('number.not_a_number', Message::of('answer.number', ['typed' => $typed]));
+            return NumberReading::refused('number.not_a_number', Message::of('answer.not-a-number', ['typed' => $typed]));
         }
         $mixed = $m[1] !== '';
         if (! $this->allows($mixed ? 'mixed' : 'fraction')) {
             return NumberReading::refused(
                 'number.notation',
-                $mixed ? Message::of('answer.mixed-number-asked') : Message::of('answer.fraction-asked'),
+                $mixed ? Message::of('answer.mixed-number-not-asked') : Message::of('answer.fraction-not-asked'),
             );
         }
         if (trim($m[3], '0') === '') {
@@ -136,7 +136,7 @@ final readonly class NumberReader
     private function scientific(string $body, string $exponent, int $sign, string $typed): NumberReading
     {
         if (! $this->allows('scientific')) {
-            return NumberReading::refused('number.notation', Message::of('answer.power-ten-asked'));
+            return NumberReading::refused('number.notation', Message::of('answer.power-ten-not-asked'));
         }
         if (abs((int) $exponent) > 400) {
             return NumberReading::refused('number.too_large', Message::of('answer.power-ten-beyond-400'));
@@ -167,7 +167,7 @@ final readonly class NumberReader
     private function digits(string $body, string $typed): NumberReading
     {
         if (preg_match("/^[\d.,' ’\u{202F}\u{2009}\u{A0}]+$/u", $body) !== 1 || preg_match('/\d/', $body) !== 1) {
-            return NumberReading::refused('number.not_a_number', Message::of('answer.number', ['typed' => $typed]));
+            return NumberReading::refused('number.not_a_number', Message::of('answer.not-a-number', ['typed' => $typed]));
         }
         $body = strtr($body, ['’' => "'", "\u{202F}" => ' ', "\u{2009}" => ' ', "\u{A0}" => ' ']);
         $sign = $this->decimalSign($body);
@@ -199,10 +199,10 @@ final readonly class NumberReader
             ($grouped && preg_match("/^\d{1,3}(([., '])\d{3})(\\2\d{3})*$/", $whole) !== 1) ||
             ($part !== null && preg_match('/^\d*$/', $part) !== 1)
         ) {
-            return NumberReading::refused('number.separators', Message::of('answer.number-thousands-marks-do', ['typed' => $typed]));
+            return NumberReading::refused('number.separators', Message::of('answer.thousands-marks-not-in-threes', ['typed' => $typed]));
         }
         if ($grouped && ! $this->allows('separators')) {
-            return NumberReading::refused('number.notation', Message::of('answer.thousands-marks-asked'));
+            return NumberReading::refused('number.notation', Message::of('answer.thousands-marks-not-asked'));
         }
         if ($part !== null && ! $this->allows('decimal')) {
             return NumberReading::refused('number.notation', Message::of('answer.whole-number-fraction-asked'));

@@ -40,7 +40,7 @@ final readonly class Pattern
         $regex =
             '/(*LIMIT_MATCH='.self::STEPS.')(*LIMIT_DEPTH=2000)(*NO_JIT)'.self::delimited($body).'/uD'.($ignoreCase ? 'i' : '');
         if ($problem === null && self::quietly($regex, '') === false && preg_last_error() === PREG_INTERNAL_ERROR) {
-            $problem = Message::of('answer.shape-regular-expression-can');
+            $problem = Message::of('answer.shape-not-regular-expression');
         }
 
         return new self($regex, $problem);

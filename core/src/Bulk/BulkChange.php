@@ -113,10 +113,7 @@ final readonly class BulkChange
         $why = match (true) {
             ! $now->isHome && ! $this->home && ! $onlyPlaces => Message::of('bulk.belongs-another-bank-change'),
             ! $now->isHome && $this->home && ! $now->facts->mayWriteHome => Message::of('bulk.you-cannot-edit-bank'),
-            $this->bin === true && $now->facts->uses === 1 => Message::of('bulk.assessment-uses-remove-first'),
-            $this->bin === true && $now->facts->uses > 1 => Message::of('bulk.assessments-use-remove-first', [
-                'uses' => $now->facts->uses,
-            ]),
+            $this->bin === true && $now->facts->uses > 0 => Message::of('bulk.assessments-use-it', ['uses' => $now->facts->uses]),
             default => $approval,
         };
         if ($why !== null) {

@@ -12,7 +12,7 @@ final class QuestionSkipped extends \DomainException implements CoreException
 {
     public static function notLent(): self
     {
-        return new self(Message::of('bulk.bank-does-lend-questions'));
+        return new self(Message::of('bulk.bank-does-not-lend-questions'));
     }
 
     public static function clash(string $name): self

@@ -169,7 +169,7 @@ final class Completeness
                     $times === 0 ? 'anchor.missing' : 'anchor.repeated',
                     '/body',
                     $times === 0
-                        ? Message::of('checks.part-place-text', ['id' => $part->id])
+                        ? Message::of('checks.part-without-place', ['id' => $part->id])
                         : Message::of('checks.part-stands-text-times', ['id' => $part->id, 'times' => $times]),
                     ['part' => $part->id],
                 );
@@ -181,7 +181,7 @@ final class Completeness
                 $findings[] = Finding::blocking(
                     'anchor.unknown',
                     '/body',
-                    Message::of('checks.text-place-part-does', ['id' => $id]),
+                    Message::of('checks.text-place-part-does-not-exist', ['id' => $id]),
                     ['part' => $id],
                 );
             } elseif ($inline && $part->kind?->isInline() === false) {
@@ -207,7 +207,7 @@ final class Completeness
             $findings[] = Finding::blocking(
                 'value.unknown',
                 '/body',
-                Message::of('checks.text-shows-value-such', ['name' => $name]),
+                Message::of('checks.text-shows-value-no-such-variable', ['name' => $name]),
                 ['name' => $name],
             );
         }
@@ -243,7 +243,7 @@ final class Completeness
                     $findings[] = Finding::warning(
                         'once.own_rules',
                         "/scoring/once/$i",
-                        Message::of('checks.answers-used-shares-those', [
+                        Message::of('checks.answers-not-used-shares', [
                             'called' => self::called($question, $id),
                             'other' => self::called($question, $list[0]),
                         ]),
@@ -262,7 +262,7 @@ final class Completeness
             $findings[] = Finding::blocking(
                 'gate.ring',
                 '/scoring/gates',
-                Message::of('checks.parts-wait-one-another'),
+                Message::of('checks.parts-wait-for-one-another'),
             );
         }
 
@@ -294,7 +294,7 @@ final class Completeness
                 Finding::blocking(
                     'origin.untranslated',
                     '/record/origin/processing',
-                    Message::of('checks.something-source-could-translated'),
+                    Message::of('checks.something-source-could-not-be-translated'),
                 ),
             ]
             : [];

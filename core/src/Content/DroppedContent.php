@@ -19,9 +19,9 @@ final readonly class DroppedContent
             'element' => Message::of('content.element-taken-away-text', ['name' => $this->name]),
             'content' => Message::of('content.element-left-out-all', ['name' => $this->name]),
             'attribute' => Message::of('content.attribute-left-out', ['name' => $this->name]),
-            'address' => Message::of('content.address-http-https-mailto', ['name' => $this->name]),
+            'address' => Message::of('content.address-not-http-https', ['name' => $this->name]),
             'markup' => Message::of('content.all-formatting-left-out', ['name' => $this->name]),
-            'picture' => Message::of('content.picture-package-left-out'),
+            'picture' => Message::of('content.picture-not-in-package'),
             default => Message::of('content.left-out', ['name' => $this->name]),
         };
 

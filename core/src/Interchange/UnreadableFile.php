@@ -17,14 +17,14 @@ final class UnreadableFile extends \DomainException implements CoreException
 
     public static function notFound(string $name): self
     {
-        return new self('file.not_found', Message::of('interchange.file-can-read', ['name' => $name]));
+        return new self('file.not_found', Message::of('interchange.no-readable-file', ['name' => $name]));
     }
 
     public static function unknownFormat(string $name): self
     {
         return new self(
             'file.unknown_format',
-            Message::of('interchange.open-format-can-read', ['name' => $name]),
+            Message::of('interchange.no-open-format', ['name' => $name]),
         );
     }
 
@@ -32,7 +32,7 @@ final class UnreadableFile extends \DomainException implements CoreException
     {
         return new self(
             'text.no_questions',
-            Message::of('interchange.numbered-question-found-number', ['name' => $name]),
+            Message::of('interchange.no-numbered-question-found', ['name' => $name]),
         );
     }
 
@@ -46,7 +46,7 @@ final class UnreadableFile extends \DomainException implements CoreException
 
     public static function brokenZip(string $name): self
     {
-        return new self('package.broken', Message::of('interchange.whole-zip-package-cut', ['name' => $name]));
+        return new self('package.broken', Message::of('interchange.not-a-whole-zip', ['name' => $name]));
     }
 
     public static function damaged(string $entry): self
@@ -85,7 +85,7 @@ final class UnreadableFile extends \DomainException implements CoreException
 
     public static function xml(string $file, int $line, string $why): self
     {
-        return new self('xml.broken', Message::of('interchange.well-formed-xml-line', [
+        return new self('xml.broken', Message::of('interchange.not-well-formed-xml', [
             'file' => $file,
             'line' => $line,
             'why' => $why,
@@ -99,7 +99,7 @@ final class UnreadableFile extends \DomainException implements CoreException
 
     public static function missing(string $file): self
     {
-        return new self('package.missing', Message::of('interchange.package', ['file' => $file]), $file);
+        return new self('package.missing', Message::of('interchange.package-lacks-file', ['file' => $file]), $file);
     }
 
     public static function manifest(string $why): self

@@ -18,7 +18,7 @@ final class Malformed extends \DomainException implements CoreException
 
     public static function syntax(int $line, int $column, string $found): self
     {
-        return new self('json.syntax', Message::of('json.valid-json-line-column', [
+        return new self('json.syntax', Message::of('json.not-valid-json', [
             'line' => $line,
             'column' => $column,
             'found' => $found,
@@ -32,12 +32,12 @@ final class Malformed extends \DomainException implements CoreException
 
     public static function notUtf8(): self
     {
-        return new self('json.encoding', Message::of('json.json-utf-8-text'));
+        return new self('json.encoding', Message::of('json.not-utf-8'));
     }
 
     public static function unknownField(string $path, string $field): self
     {
-        return new self('field.unknown', Message::of('json.field', ['field' => $field]), $path);
+        return new self('field.unknown', Message::of('json.no-field', ['field' => $field]), $path);
     }
 
     public static function missingField(string $path, string $field): self

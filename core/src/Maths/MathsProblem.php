@@ -31,7 +31,7 @@ final class MathsProblem extends \DomainException implements CoreException
 
     public static function unknownName(string $name, int $offset): self
     {
-        return new self('expression.unknown_name', Message::of('maths.variable-called-before-one', ['name' => $name]), $offset);
+        return new self('expression.unknown_name', Message::of('maths.no-variable-before', ['name' => $name]), $offset);
     }
 
     public static function unknownFunction(string $name, int $offset): self
@@ -60,7 +60,7 @@ final class MathsProblem extends \DomainException implements CoreException
 
     public static function notANumber(string $what, int $offset): self
     {
-        return new self('expression.not_a_number', Message::of('maths.number-cannot-reckoned', ['what' => $what]), $offset);
+        return new self('expression.not_a_number', Message::of('maths.not-a-number', ['what' => $what]), $offset);
     }
 
     public static function arguments(string $name, int $offset): self

@@ -60,7 +60,7 @@ final class MatchAndGroup
             } else {
                 $gone[] = $item->id;
                 $draft->lose(
-                    Message::of('parts.belongs-group-left-everything', [
+                    Message::of('parts.belongs-in-no-group', [
                         'words' => (new AcceptedAnswer(PartJson::text($item, 'html'), '0'))->words(),
                     ]),
                 );

@@ -80,7 +80,7 @@ final class PairCheck
                     $findings[] = Finding::blocking(
                         'key.unknown',
                         "$rule->path/on",
-                        Message::of('parts.key-names', ['called' => $called[$side], 'id' => $id]),
+                        Message::of('parts.key-names-nothing-there', ['called' => $called[$side], 'id' => $id]),
                         ['gone' => $id],
                     );
                 }

@@ -18,7 +18,7 @@ final class PieceCheck
         $pieces = Pieces::of($html);
         $findings = [];
         if (trim(RichText::read($html)->plain()) === '') {
-            return [Finding::blocking('text.empty', $path, Message::of('parts.text-yet'))];
+            return [Finding::blocking('text.empty', $path, Message::of('parts.no-text-yet'))];
         }
         if (count($pieces) < $least) {
             $findings[] = Finding::blocking(
@@ -38,7 +38,7 @@ final class PieceCheck
                     ['piece' => $piece['id']],
                 );
             } elseif ($piece['words'] === '') {
-                $findings[] = Finding::blocking('pieces.empty', $path, Message::of('parts.piece-words'), ['piece' => $piece['id']]);
+                $findings[] = Finding::blocking('pieces.empty', $path, Message::of('parts.piece-without-words'), ['piece' => $piece['id']]);
             }
         }
         foreach (array_keys(array_filter(array_count_values(array_column($pieces, 'id')), fn (int $times): bool => $times > 1)) as $id) {

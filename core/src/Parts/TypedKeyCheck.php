@@ -28,11 +28,11 @@ final class TypedKeyCheck
             return [];
         }
         if ($best === null || ! $best->isPositive()) {
-            return [Finding::blocking('key.nothing_right', "$part->path/key/rules", Message::of('parts.answer-earns-credit-mark'))];
+            return [Finding::blocking('key.nothing_right', "$part->path/key/rules", Message::of('parts.no-answer-earns-credit'))];
         }
 
         return $best->isLessThan(1)
-            ? [Finding::warning('key.full_credit_out_of_reach', "$part->path/key/rules", Message::of('parts.answer-earns-all-points'))]
+            ? [Finding::warning('key.full_credit_out_of_reach', "$part->path/key/rules", Message::of('parts.no-answer-earns-all-points'))]
             : [];
     }
 }

@@ -99,7 +99,7 @@ final readonly class WrittenNames
         if (preg_match('/^\s*([a-z])\s*(\d{1,2})\s*$/i', $written, $m) === 1) {
             return [$this->one($m[1]), $other->one($m[2])];
         }
-        throw UnreadableResponse::because(Message::of('parts.pair-write-two-things', ['written' => $written]));
+        throw UnreadableResponse::because(Message::of('parts.not-a-pair', ['written' => $written]));
     }
 
     /** @return list<string> what stands between ; | or line breaks, without what is empty */

@@ -18,9 +18,8 @@ final class Approval
     {
         return match (true) {
             $isComplete => null,
-            $failingSpecimens === 1 => Message::of('question.one-specimens-does-score'),
-            $failingSpecimens > 1 => Message::of('question.specimens-do-score-stated', ['failing' => $failingSpecimens]),
-            default => Message::of('question.complete-cannot-approved'),
+            $failingSpecimens > 0 => Message::of('question.specimens-do-not-score', ['failing' => $failingSpecimens]),
+            default => Message::of('question.not-complete'),
         };
     }
 

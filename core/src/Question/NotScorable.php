@@ -19,7 +19,7 @@ final class NotScorable extends \DomainException implements CoreException
     {
         return new self(
             'value.unreadable',
-            $text === '' ? Message::of('question.number-missing') : Message::of('question.exact-number-such-3', ['text' => $text]),
+            $text === '' ? Message::of('question.number-missing') : Message::of('question.not-an-exact-number', ['text' => $text]),
             $path,
         );
     }
@@ -31,7 +31,7 @@ final class NotScorable extends \DomainException implements CoreException
 
     public static function nothingRight(string $path): self
     {
-        return new self('key.nothing_right', Message::of('question.rule-earns-credit-answer'), $path);
+        return new self('key.nothing_right', Message::of('question.no-rule-earns-credit'), $path);
     }
 
     public static function stepNotPositive(string $path): self

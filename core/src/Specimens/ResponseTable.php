@@ -101,7 +101,7 @@ final class ResponseTable
                     $holds === 'seed' => ($row['seed'] =
                         preg_match('/^\d{1,15}$/D', $cell) === 1
                             ? (int) $cell
-                            : throw UnreadableResponse::because(Message::of('specimens.number-roll', ['cell' => $cell]))),
+                            : throw UnreadableResponse::because(Message::of('specimens.not-a-roll', ['cell' => $cell]))),
                     default => null,
                 };
             }
@@ -143,7 +143,7 @@ final class ResponseTable
         $share = preg_match('/^([\d.]+)\s*%$/D', $plain, $m) === 1 ? Exact::read($m[1]) : null;
         $points = $share === null ? Exact::read($plain) : $question->points()->multipliedBy($share)->dividedBy(100);
 
-        return (string) Exact::number($points ?? throw UnreadableResponse::because(Message::of('specimens.number-points', [
+        return (string) Exact::number($points ?? throw UnreadableResponse::because(Message::of('specimens.not-points', [
             'cell' => $cell,
         ])));
     }

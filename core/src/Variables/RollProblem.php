@@ -20,14 +20,14 @@ final class RollProblem extends \DomainException implements CoreException
     {
         return new self(
             'value.unreadable',
-            $text === '' ? Message::of('variables.number-missing') : Message::of('variables.exact-number-such-3', ['text' => $text]),
+            $text === '' ? Message::of('variables.number-missing') : Message::of('variables.not-an-exact-number', ['text' => $text]),
             $path,
         );
     }
 
     public static function emptyRange(string $name, string $path): self
     {
-        return new self('variable.empty', Message::of('variables.value-could-take', ['name' => $name]), $path);
+        return new self('variable.empty', Message::of('variables.no-value-could-take', ['name' => $name]), $path);
     }
 
     public static function stepTooSmall(string $name, string $path): self
@@ -62,6 +62,6 @@ final class RollProblem extends \DomainException implements CoreException
 
     public static function neverMet(int $tries, string $path): self
     {
-        return new self('variable.conditions_not_met', Message::of('variables.tries-values-met-conditions', ['tries' => $tries]), $path);
+        return new self('variable.conditions_not_met', Message::of('variables.no-values-met-conditions', ['tries' => $tries]), $path);
     }
 }

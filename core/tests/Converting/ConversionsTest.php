@@ -162,7 +162,7 @@ it('names what cannot be carried', function (Question $question, string $to, arr
     'words that are no number' => [
         asked($inline, [Questions::typed('text', [['answer' => 'is', 'text' => ['7']], ['answer' => 'is', 'text' => ['seven']]])]),
         'number',
-        ['“seven” is no number, so it is lost.'],
+        ['“seven” is not a number, so it is lost.'],
     ],
     'an item of no group' => [
         Pairs::of('group', ['i1', 'i2', 'i3'], ['g1', 'g2'], ['i1 g1', 'i2 g2']),

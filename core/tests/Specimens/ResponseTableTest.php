@@ -139,17 +139,17 @@ it('says what cannot be a response of a kind', function (array $part, string $wr
     'words for a slider' => [
         ['kind' => 'slider', 'settings' => ['from' => '0', 'to' => '10', 'step' => '1']],
         'half',
-        '“half” is no number.',
+        '“half” is not a number.',
     ],
     'a step the scale does not have' => [
         ['kind' => 'survey', 'settings' => ['scale' => ['from' => 3, 'to' => 7]]],
         '1',
-        '“1” is no step of the scale.',
+        '“1” is not a step of the scale.',
     ],
     'a pair of one' => [
         ['kind' => 'match', 'settings' => ['left' => $things('slate'), 'right' => $things('metamorphic')]],
         'slate',
-        '“slate” is no pair. Write two things with = between them.',
+        '“slate” is not a pair. Write two things with = between them.',
     ],
     'an item without its group' => [
         ['kind' => 'group', 'settings' => ['items' => $things('wind'), 'groups' => $things('renewable')]],

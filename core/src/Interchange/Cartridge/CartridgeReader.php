@@ -62,7 +62,7 @@ final readonly class CartridgeReader
             if ($file === null) {
                 yield Notice::problem(
                     'package.missing',
-                    Message::of('interchange.cartridge.manifest-names-cartridge', ['href' => mb_strimwidth($href, 0, 120, '…')]),
+                    Message::of('interchange.cartridge.manifest-names-not-in-cartridge', ['href' => mb_strimwidth($href, 0, 120, '…')]),
                     'imsmanifest.xml',
                     $resource->getLineNo(),
                 );

@@ -141,7 +141,7 @@ final class CartridgeWriter
                 foreach ($entry instanceof Pick ? [$entry->question] : $entry->pool as $id) {
                     $question = ($entry instanceof Pick ? $entry->variation : null) ?? $questions[$id] ?? null;
                     if ($question === null) {
-                        $sentence = Message::of('interchange.cartridge.question-test-bank-any');
+                        $sentence = Message::of('interchange.cartridge.question-test-not-in-bank');
                         $this->notices[] = Notice::loss('cc.test_question', $sentence);
 
                         continue;

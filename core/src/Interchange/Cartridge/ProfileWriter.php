@@ -82,7 +82,7 @@ final class ProfileWriter
         } elseif ($profile === 'cc.essay.v0p1' && $part !== null && $part->scheme !== Scheme::Person) {
             $this->lose(
                 'cc.kind',
-                Message::of('interchange.cartridge.part-kind-does-fit', ['kind' => $part->kindName]),
+                Message::of('interchange.cartridge.part-kind-does-not-fit-into', ['kind' => $part->kindName]),
             );
         }
         $response = $response !== '' ? $response : '<response_str ident="response1" rcardinality="Single"><render_fib/></response_str>';
@@ -270,7 +270,7 @@ final class ProfileWriter
                 continue;
             }
             if ($on->answer === 'slips') {
-                $this->lose('text.slips', Message::of('interchange.cartridge.answers-slips-spelling-accepted'));
+                $this->lose('text.slips', Message::of('interchange.cartridge.answers-slips-spelling-not-accepted'));
             }
             $holds = in_array($on->answer, ['holds', 'holds_any', 'holds_all'], true);
             $contains = $contains || $holds;
@@ -327,7 +327,7 @@ final class ProfileWriter
         if ($spelled !== []) {
             $this->lose(
                 'cc.number',
-                Message::of('interchange.cartridge.cartridge-compares-letters-numbers'),
+                Message::of('interchange.cartridge.cartridge-compares-letters-not-numbers'),
             );
         }
 
@@ -468,7 +468,7 @@ final class ProfileWriter
     private function losses(): void
     {
         if ($this->question->hints !== []) {
-            $this->lose('cc.hints', Message::of('interchange.cartridge.hints-do-go-along'));
+            $this->lose('cc.hints', Message::of('interchange.cartridge.hints-do-not-go-along'));
         }
     }
 

@@ -71,7 +71,7 @@ final readonly class PackReader
 
             return $manifest;
         } catch (Malformed $problem) {
-            throw UnreadableFile::manifest(Message::of('interchange.pack.package-s-manifest-good', [
+            throw UnreadableFile::manifest(Message::of('interchange.pack.manifest-cannot-be-used', [
                 'why' => $problem->getMessage(),
             ]));
         }
@@ -84,7 +84,7 @@ final readonly class PackReader
             $entry = Fields::of($entry, "/media/$i", ['id', 'sha256', 'type', 'name']);
             $hash = $entry->string('sha256');
             if (preg_match('/^[0-9a-f]{64}$/D', $hash) !== 1 || ! $zip->has("media/$hash")) {
-                yield Notice::problem('media.missing', Message::of('interchange.pack.file-package', [
+                yield Notice::problem('media.missing', Message::of('interchange.pack.file-not-in-package', [
                     'text' => $entry->string('name'),
                 ]), "media/$hash");
 
@@ -105,7 +105,7 @@ final readonly class PackReader
                 ? $medium
                 : Notice::problem(
                     'media.changed',
-                    Message::of('interchange.pack.file-one-packed-left', ['name' => $medium->name]),
+                    Message::of('interchange.pack.file-not-one-packed', ['name' => $medium->name]),
                     "media/$hash",
                 );
         }

@@ -62,7 +62,7 @@ final readonly class SafeXml
                     ...$notices,
                     Notice::note(
                         'xml.mended',
-                        Message::of('interchange.package.signs-xml-does-take'),
+                        Message::of('interchange.package.signs-xml-does-not-take'),
                         $name,
                     ),
                 ]);
@@ -128,7 +128,7 @@ final readonly class SafeXml
             default => $said,
         };
         if (! in_array($encoding, self::ENCODINGS, true)) {
-            throw UnreadableFile::xml($name, 1, Message::of('interchange.package.encoding-one-read', ['encoding' => $encoding]));
+            throw UnreadableFile::xml($name, 1, Message::of('interchange.package.encoding-not-read-here', ['encoding' => $encoding]));
         }
         $notices = [];
         $text = in_array($encoding, ['UTF-8', 'UTF8', 'US-ASCII', 'ASCII'], true)
@@ -138,7 +138,7 @@ final readonly class SafeXml
             $text = Encoding::mended($bytes);
             $notices[] = Notice::note(
                 'xml.encoding',
-                Message::of('interchange.package.all-text-encoding-names'),
+                Message::of('interchange.package.not-all-text'),
                 $name,
             );
         }

@@ -57,7 +57,7 @@ final class DocumentReader
             }
         }
         if ($this->count === 0 && $root->getElementsByTagName('itemref')->length === 0) {
-            yield Notice::problem('qti12.no_items', Message::of('interchange.qti12.question', ['file' => $this->file]), $this->file);
+            yield Notice::problem('qti12.no_items', Message::of('interchange.qti12.no-question-in-file', ['file' => $this->file]), $this->file);
         }
     }
 

@@ -163,7 +163,7 @@ final class ItemReader
             } else {
                 $this->lose(
                     'qti12.processing',
-                    Message::of('interchange.qti12.marking-question-could-translated'),
+                    Message::of('interchange.qti12.marking-question-could-not-be-translated'),
                     $item,
                 );
             }
@@ -178,7 +178,7 @@ final class ItemReader
         if ($left) {
             $this->lose(
                 'qti12.feedback',
-                Message::of('interchange.qti12.some-feedback-depends-conditions'),
+                Message::of('interchange.qti12.some-feedback-depends-conditions-could-not-be-translated'),
                 $item,
             );
         }
@@ -302,7 +302,7 @@ final class ItemReader
         if ($response === null) {
             $this->lose(
                 'qti12.kind',
-                Message::of('interchange.qti12.kind-part-answer-question'),
+                Message::of('interchange.qti12.no-kind-part-answer'),
                 $element,
             );
             $part = ManualMarking::part($id);

@@ -50,7 +50,7 @@ final class ItemWriter
         $this->question = $question;
         $this->outward = ContentExporter::of($question, $this->files);
         if ($question->variables->list !== []) {
-            $this->lose('qti12.templates', Message::of('interchange.qti12.qti-1-2-1'));
+            $this->lose('qti12.templates', Message::of('interchange.qti12.values-that-vary'));
         }
         $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);
         foreach ($question->parts as $own) {
@@ -114,7 +114,7 @@ final class ItemWriter
             ))->terms();
         } catch (CoreException $problem) {
             $terms = null;
-            $this->lose('key.unready', Message::of('interchange.qti12.key-could-written', ['why' => $problem->getMessage()]));
+            $this->lose('key.unready', Message::of('interchange.qti12.key-could-not-be-written', ['why' => $problem->getMessage()]));
         }
         if ($terms !== null) {
             $this->terms[$part->id] = $terms;

@@ -86,7 +86,7 @@ final class MaterialReader
                     $medium?->about($this->question) ??
                     Notice::loss(
                         'media.missing',
-                        Message::of('interchange.qti12.file-package-left-out', ['href' => $href]),
+                        Message::of('interchange.qti12.file-not-in-package', ['href' => $href]),
                         $this->file,
                         null,
                         $this->question,

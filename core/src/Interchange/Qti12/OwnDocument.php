@@ -37,7 +37,7 @@ final readonly class OwnDocument
             } catch (Malformed) {
                 return Notice::note(
                     'extension.broken',
-                    Message::of('interchange.qti12.our-own-copy-these'),
+                    Message::of('interchange.qti12.our-own-copy-questions-in-package-cannot-read'),
                     $document,
                 );
             }

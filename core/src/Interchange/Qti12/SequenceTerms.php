@@ -44,7 +44,7 @@ final readonly class SequenceTerms
                 ['order.equal_ranks', Message::of('interchange.qti12.items-equal-rank-one')],
             ],
             $this->places === [], in_array($this->part->scheme, [Scheme::Pairs, Scheme::Chain], true) => [
-                ['order.scheme', Message::of('interchange.qti12.parts-right-order-earn')],
+                ['order.scheme', Message::of('interchange.qti12.parts-right-order-earn-nothing')],
             ],
             default => [],
         };

@@ -265,7 +265,7 @@ final class TermWriter
         match ($on->answer) {
             'holds', 'holds_all', 'holds_any' => ($this->losses['holds'] = [
                 'text.word_bounds',
-                Message::of('interchange.qti12.qti-1-2-1-looks'),
+                Message::of('interchange.qti12.qti-1-2-1-looks-letters-not-whole-words'),
             ]),
             'slips' => ($this->losses['slips'] = [
                 'text.slips',

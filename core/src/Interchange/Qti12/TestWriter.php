@@ -134,7 +134,7 @@ final class TestWriter
         if ($question === null) {
             $this->notices[] = Notice::loss(
                 'qti12.test_question',
-                Message::of('interchange.qti12.question-test-bank-any'),
+                Message::of('interchange.qti12.question-test-not-in-bank'),
             );
 
             return '';

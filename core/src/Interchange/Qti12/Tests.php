@@ -200,7 +200,7 @@ final class Tests
         if ($question === null) {
             $notices[] = Notice::loss(
                 'qti12.reference',
-                Message::of('interchange.qti12.test-asks-question-package', [
+                Message::of('interchange.qti12.test-asks-question-not-in-package', [
                     'ref' => mb_strimwidth($asked['ref'] ?? '', 0, 80, '…'),
                 ]),
                 $file,

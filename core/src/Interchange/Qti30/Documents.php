@@ -61,7 +61,7 @@ final class Documents
             if ($href === null) {
                 $self->notices[] = Notice::problem(
                     'package.missing',
-                    Message::of('interchange.qti30.manifest-names-package', [
+                    Message::of('interchange.qti30.manifest-names-not-in-package', [
                         'name' => mb_strimwidth($resource->getAttribute('href'), 0, 120, '…'),
                     ]),
                     'imsmanifest.xml',
@@ -87,7 +87,7 @@ final class Documents
         } elseif (! $zip->has('imsmanifest.xml')) {
             $self->notices[] = Notice::note(
                 'package.no_manifest',
-                Message::of('interchange.qti30.package-manifest-every-question'),
+                Message::of('interchange.qti30.package-no-manifest-every'),
             );
         }
 

@@ -74,7 +74,7 @@ final class ItemNormaliser
                 $test->setAttribute('pattern', $meant);
                 $this->notices[] = Notice::note(
                     'qti.pattern_meant',
-                    Message::of('interchange.qti30.pattern-written-standard-does', [
+                    Message::of('interchange.qti30.pattern-written-standard-does-not-write', [
                         'pattern' => mb_strimwidth($pattern, 0, 120, '…'),
                         'meant' => mb_strimwidth($meant, 0, 120, '…'),
                     ]),

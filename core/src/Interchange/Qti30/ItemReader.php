@@ -72,7 +72,7 @@ final class ItemReader
         array_push($this->notices, ...array_map(fn (Notice $notice): Notice => $notice->about($this->id), $document->notices));
         $this->format = Dialects::format($xml) ?? 'qti30';
         if ($item->localName !== 'qti-assessment-item') {
-            yield Notice::problem('qti.not_an_item', Message::of('interchange.qti30.assessment-item', [
+            yield Notice::problem('qti.not_an_item', Message::of('interchange.qti30.not-assessment', [
                 'file' => $this->file,
             ]), $this->file, 1);
 
@@ -164,7 +164,7 @@ final class ItemReader
                     ($templates === null && $this->triedFeedback($item, $declarations, $question));
         $placed = ($tried !== null || $this->shared($question, $processing->once)) && $placed;
         if (! $placed) {
-            $this->lose('qti.feedback', Message::of('interchange.qti30.some-feedback-depends-something'));
+            $this->lose('qti.feedback', Message::of('interchange.qti30.some-feedback-depends-something-could-not-be-translated'));
         }
 
         return $question;
@@ -191,14 +191,14 @@ final class ItemReader
     private function unkeyed(array $parts, Processing $processing): array
     {
         if ($this->unlike) {
-            $this->lose('qti.key', Message::of('interchange.qti30.key-read-does-score'));
+            $this->lose('qti.key', Message::of('interchange.qti30.key-read-does-not-score'));
 
             return array_map(self::bare(...), $parts);
         }
         if ($processing->untranslated) {
-            $this->lose('qti.processing', Message::of('interchange.qti30.marking-item-could-translated'));
+            $this->lose('qti.processing', Message::of('interchange.qti30.marking-item-could-not-be-translated'));
         } elseif ($this->ambiguous === [] && array_filter($parts, self::isUnmarked(...)) !== []) {
-            $this->lose('qti.key', Message::of('interchange.qti30.key-one-response-could'));
+            $this->lose('qti.key', Message::of('interchange.qti30.key-one-response-could-not-be-translated'));
         }
 
         return $parts;
@@ -217,7 +217,7 @@ final class ItemReader
                 $used[] = $known[$file];
             } else {
                 $name = mb_strimwidth($ref->getAttribute('href'), 0, 120, '…');
-                $sentence = Message::of('interchange.qti30.item-about-package', ['name' => $name]);
+                $sentence = Message::of('interchange.qti30.what-item-about-not-in-package', ['name' => $name]);
                 $this->notices[] = Notice::loss('qti.stimulus', $sentence, $this->file, $ref->getLineNo(), $this->id);
             }
         }
@@ -602,7 +602,7 @@ final class ItemReader
                         $medium?->about($this->id) ??
                         Notice::loss(
                             'media.missing',
-                            Message::of('interchange.qti30.file-package-left-out', ['href' => $href]),
+                            Message::of('interchange.qti30.file-not-in-package', ['href' => $href]),
                             $this->file,
                             null,
                             $this->id,
@@ -637,7 +637,7 @@ final class ItemReader
 
     private function loseTemplates(): void
     {
-        $this->lose('qti.templates', Message::of('interchange.qti30.how-values-item-vary'));
+        $this->lose('qti.templates', Message::of('interchange.qti30.how-values-item-vary-could-not-be-translated'));
     }
 
     private function lose(string $code, string $sentence): void

@@ -141,7 +141,7 @@ final class ItemWriter
                 fn (string $html): string => self::content($html, $this->files, $values),
             );
         } catch (CoreException $problem) {
-            $this->lose($question, 'key.unready', Message::of('interchange.qti30.part-could-written', ['why' => $problem->getMessage()]));
+            $this->lose($question, 'key.unready', Message::of('interchange.qti30.part-could-not-be-written', ['why' => $problem->getMessage()]));
 
             return null;
         }
@@ -295,7 +295,7 @@ final class ItemWriter
             $this->lose($question, 'qti.gates', Message::of('interchange.qti30.parts-wait-others-cannot'));
         }
         if ($question->hints !== []) {
-            $this->lose($question, 'qti.hints', Message::of('interchange.qti30.hints-written-qti'));
+            $this->lose($question, 'qti.hints', Message::of('interchange.qti30.hints-not-written-qti'));
         }
         if ($feedback->losesTime()) {
             $this->lose(

@@ -72,7 +72,7 @@ final class PackageReader
             yield from (new PackagedTests($this->kinds, $read))->read($zip, (string) $href);
         }
         if ($documents->items === []) {
-            yield Notice::problem('qti.no_items', Message::of('interchange.qti30.assessment-item-package'), 'imsmanifest.xml');
+            yield Notice::problem('qti.no_items', Message::of('interchange.qti30.no-assessment-item'), 'imsmanifest.xml');
         }
     }
 
@@ -120,7 +120,7 @@ final class PackageReader
         } catch (Malformed) {
             return Notice::note(
                 'extension.broken',
-                Message::of('interchange.qti30.our-own-copy-question'),
+                Message::of('interchange.qti30.our-own-copy-question-in-package-cannot-read'),
                 $href,
             );
         }

@@ -202,7 +202,7 @@ final class TestReader
         if (! str_contains(' '.$rubric->getAttribute('view').' ', ' candidate ')) {
             $this->notices[] = Notice::loss(
                 'qti.test_rubric',
-                Message::of('interchange.qti30.note-meant-learners-left'),
+                Message::of('interchange.qti30.note-not-meant-learners'),
                 $this->file,
                 $rubric->getLineNo(),
             );
@@ -224,7 +224,7 @@ final class TestReader
         if ($item === null) {
             $this->notices[] = Notice::loss(
                 'qti.test_item',
-                Message::of('interchange.qti30.test-asks-could-read', ['name' => $ref->getAttribute('href')]),
+                Message::of('interchange.qti30.test-asks-what-could-not-be-read', ['name' => $ref->getAttribute('href')]),
                 $this->file,
                 $ref->getLineNo(),
             );

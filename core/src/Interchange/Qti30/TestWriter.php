@@ -120,7 +120,7 @@ final class TestWriter
         if ($item === null) {
             $this->notices[] = Notice::loss(
                 'qti.test_question',
-                Message::of('interchange.qti30.question-test-bank-any'),
+                Message::of('interchange.qti30.question-test-not-in-bank'),
             );
 
             return '';

@@ -46,7 +46,7 @@ final class UnmappedContent
             } else {
                 $tell(
                     'qti.unknown_element',
-                    Message::of('interchange.qti30.something-standard-does-know', [
+                    Message::of('interchange.qti30.something-standard-does-not-know', [
                         'name' => mb_strimwidth($child->nodeName, 0, 80, '…'),
                     ]),
                     $child,

@@ -65,11 +65,11 @@ final readonly class TypedQuestion
         };
         $missing = match (true) {
             $block->ticked !== [] && $answer !== null && TypedAnswer::options($answer, $block->options) !== $block->ticked => [
-                Message::of('interchange.typed.ticked-boxes-taken-right', ['answer' => $answer]),
+                Message::of('interchange.typed.ticked-boxes-taken-right-answer-says-otherwise-not-used', ['answer' => $answer]),
             ],
             $right !== null => [],
             $answer !== null => [Message::of('interchange.typed.answer-names-none-options', ['answer' => $answer])],
-            default => [Message::of('interchange.typed.answer-found-option-right')],
+            default => [Message::of('interchange.typed.no-answer-no-option')],
         };
 
         return [
@@ -90,7 +90,7 @@ final readonly class TypedQuestion
             ),
             $block->stem,
         );
-        $missing = $truth === null ? [Message::of('interchange.typed.answer-found-neither-true')] : [];
+        $missing = $truth === null ? [Message::of('interchange.typed.no-answer-true-or-false')] : [];
 
         return [
             [self::options($block, ['True', 'False'], $truth === null ? [] : [$truth ? 0 : 1])],

@@ -35,7 +35,7 @@ final class TypedReader
             $text = Encoding::mended($bytes);
             yield Notice::note(
                 'text.encoding',
-                Message::of('interchange.typed.text-utf-8-read'),
+                Message::of('interchange.typed.not-utf-8'),
                 $source->name,
             );
         }
@@ -149,15 +149,15 @@ final class TypedReader
     private static function left(array $lines, TypedExam $exam, array $used, string $file): iterable
     {
         foreach ($lines as $line) {
-            $sentence = Message::of('interchange.typed.line-used-because-belongs', ['line' => mb_strimwidth($line, 0, 200, '…')]);
+            $sentence = Message::of('interchange.typed.line-not-used-because', ['line' => mb_strimwidth($line, 0, 200, '…')]);
             yield Notice::loss('text.unused', $sentence, $file);
         }
         foreach ($exam->skipped as [$from, $to, $line]) {
-            $key = $from === $to ? 'interchange.typed.question' : 'interchange.typed.questions';
+            $key = $from === $to ? 'interchange.typed.no-such-question' : 'interchange.typed.no-such-questions';
             yield Notice::note('text.number_skipped', Message::of($key, ['from' => $from, 'to' => $to]), $file, $line);
         }
         foreach (array_diff_key($exam->key, $used) as $number => $answer) {
-            $sentence = Message::of('interchange.typed.key-answer-question-such', ['number' => $number, 'answer' => $answer]);
+            $sentence = Message::of('interchange.typed.key-answer-question-no-such-question', ['number' => $number, 'answer' => $answer]);
             yield Notice::loss('text.key_alone', $sentence, $file);
         }
     }

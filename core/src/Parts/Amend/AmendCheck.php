@@ -29,7 +29,7 @@ final class AmendCheck
             $on = $rule->on;
             assert($on instanceof TextMatcher);
             if ($on->piece === null || ! isset($words[$on->piece])) {
-                $findings[] = Finding::blocking('key.unknown', "$rule->path/on", Message::of('parts.amend.key-mends-piece-text'), [
+                $findings[] = Finding::blocking('key.unknown', "$rule->path/on", Message::of('parts.amend.key-mends-no-piece'), [
                     'gone' => $on->piece,
                 ]);
 

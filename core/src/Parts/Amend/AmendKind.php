@@ -78,7 +78,7 @@ final class AmendKind implements Kind
         $given = [];
         foreach (get_object_vars($amends) as $id => $typed) {
             if (! isset($words[$id])) {
-                return PartOutcome::unreadable('amend.unknown_piece', Message::of('parts.amend.piece-text', ['id' => $id]));
+                return PartOutcome::unreadable('amend.unknown_piece', Message::of('parts.amend.no-piece-in-text', ['id' => $id]));
             }
             if (! is_string($typed)) {
                 return PartOutcome::unreadable('response.shape', Message::of('parts.amend.typed-piece-text'));

@@ -25,7 +25,7 @@ final class AmendMapping implements KindMapping
     /** @return array{string, string} */
     private static function byHand(): array
     {
-        return ['amend.by_hand', Message::of('parts.amend.marked-manually')];
+        return ['amend.by_hand', Message::of('parts.amend.cannot-be-scored-there')];
     }
 
     public function shape(): null

@@ -76,7 +76,7 @@ final class ChoiceCheck
                 $findings[] = Finding::blocking(
                     'key.unknown_option',
                     "$rule->path/on",
-                    Message::of('parts.choice.key-names-such-option', ['on' => $on]),
+                    Message::of('parts.choice.key-names-no-option', ['on' => $on]),
                 );
             } elseif (isset($seen["=$on"])) {
                 $findings[] = Finding::blocking(
@@ -103,9 +103,9 @@ final class ChoiceCheck
         }
         $path = "$part->path/key/rules";
         if ($part->scheme !== Scheme::Person && $right === 0) {
-            $findings[] = Finding::blocking('key.nothing_right', $path, Message::of('parts.choice.option-marked-right'));
+            $findings[] = Finding::blocking('key.nothing_right', $path, Message::of('parts.choice.no-option-marked-right'));
         } elseif ($part->scheme === Scheme::Weights && $best->isLessThan(1)) {
-            $findings[] = Finding::warning('key.full_credit_out_of_reach', $path, Message::of('parts.choice.answer-earns-all-points'), [
+            $findings[] = Finding::warning('key.full_credit_out_of_reach', $path, Message::of('parts.choice.no-answer-earns-all-points'), [
                 'best' => Exact::text($best),
             ]);
         } elseif ($settings->max !== null && $right > $settings->max && $part->scheme !== Scheme::Weights) {

@@ -74,7 +74,7 @@ final class ChoiceKind implements Kind
         $given = array_values(array_unique($chosen));
         $unknown = array_values(array_diff($given, $settings->ids()));
         if ($unknown !== []) {
-            return PartOutcome::unreadable('choice.unknown_option', Message::of('parts.choice.option', ['unknown' => $unknown[0]]));
+            return PartOutcome::unreadable('choice.unknown_option', Message::of('parts.choice.no-option', ['unknown' => $unknown[0]]));
         }
         $count = count($given);
         if ($count === 0) {

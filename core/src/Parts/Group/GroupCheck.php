@@ -48,7 +48,7 @@ final class GroupCheck
                     'limit' => $group->limit,
                     'needed' => $needed,
                 ]),
-                Message::of('parts.group.every-item-fits-into'),
+                Message::of('parts.group.not-every-item-fits'),
             ),
         ];
     }

@@ -74,7 +74,7 @@ final class GroupKind implements Kind
         foreach (get_object_vars($sorted) as $id => $items) {
             $group = Item::find($settings->groups, (string) $id);
             if ($group === null) {
-                return PartOutcome::unreadable('group.unknown_group', Message::of('parts.group.group', ['id' => $id]));
+                return PartOutcome::unreadable('group.unknown_group', Message::of('parts.group.no-group', ['id' => $id]));
             }
             if (! is_array($items) || array_filter($items, is_string(...)) !== $items) {
                 return PartOutcome::unreadable('response.shape', Message::of('parts.group.group-holds-list-identifiers'));
@@ -87,7 +87,7 @@ final class GroupKind implements Kind
             }
             foreach (array_unique($items) as $item) {
                 if (Item::find($settings->items, $item) === null) {
-                    return PartOutcome::unreadable('group.unknown_item', Message::of('parts.group.item', ['item' => $item]));
+                    return PartOutcome::unreadable('group.unknown_item', Message::of('parts.group.no', ['item' => $item]));
                 }
                 if (isset($given["=$item"])) {
                     return PartOutcome::unreadable('group.twice', Message::of('parts.group.item-lies-two-groups', ['item' => $item]));
@@ -159,7 +159,7 @@ final class GroupKind implements Kind
         $settings = self::settings($part);
         $groups = [];
         foreach (WrittenNames::pieces($written) as $piece) {
-            [$group, $items] = WrittenNames::sides($piece, ':', Message::of('parts.group.names-group-write-group', [
+            [$group, $items] = WrittenNames::sides($piece, ':', Message::of('parts.group.names-no-group', [
                 'piece' => $piece,
             ]));
             $id = WrittenNames::items($settings->groups)->one($group);

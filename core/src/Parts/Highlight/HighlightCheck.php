@@ -28,7 +28,7 @@ final class HighlightCheck
                 $findings[] = Finding::blocking(
                     'key.unknown',
                     "$rule->path/on",
-                    Message::of('parts.highlight.key-names-piece-text', ['on' => $on]),
+                    Message::of('parts.highlight.key-names-piece-not-in-text', ['on' => $on]),
                     ['gone' => $on],
                 );
             } elseif (isset($seen["=$on"])) {
@@ -45,7 +45,7 @@ final class HighlightCheck
             $findings[] = Finding::blocking(
                 'key.nothing_right',
                 "$part->path/key/rules",
-                Message::of('parts.highlight.piece-marked-right'),
+                Message::of('parts.highlight.no-piece-marked-right'),
             );
         }
         if ($settings->max !== null && $settings->min > $settings->max) {

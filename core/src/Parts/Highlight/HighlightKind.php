@@ -77,7 +77,7 @@ final class HighlightKind implements Kind
         $count = count($given);
 
         return match (true) {
-            $unknown !== [] => PartOutcome::unreadable('highlight.unknown_piece', Message::of('parts.highlight.piece-text', [
+            $unknown !== [] => PartOutcome::unreadable('highlight.unknown_piece', Message::of('parts.highlight.no-piece-in-text', [
                 'unknown' => $unknown[0],
             ])),
             $count === 0 => PartOutcome::unanswered(),

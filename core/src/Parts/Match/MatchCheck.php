@@ -45,7 +45,7 @@ final class MatchCheck
                 $findings[] = Finding::blocking(
                     'match.no_partner',
                     "$item->path/html",
-                    Message::of('parts.match.partner-give-one-take', ['words' => PairCheck::words($item)]),
+                    Message::of('parts.match.no-partner', ['words' => PairCheck::words($item)]),
                 );
             }
         }

@@ -79,7 +79,7 @@ final class MenuKind implements Kind
         }
         $ids = array_column(self::settings($part)->options, 'id');
         if (! in_array($chosen[0], $ids, true)) {
-            return PartOutcome::unreadable('menu.unknown_option', Message::of('parts.menu.option', ['chosen' => $chosen[0]]));
+            return PartOutcome::unreadable('menu.unknown_option', Message::of('parts.menu.no-option', ['chosen' => $chosen[0]]));
         }
 
         return $part->scheme === Scheme::Person
@@ -130,7 +130,7 @@ final class MenuKind implements Kind
                 $findings[] = Finding::blocking(
                     'key.unknown_option',
                     "$rule->path/on",
-                    Message::of('parts.menu.key-names-such-option', ['on' => $on]),
+                    Message::of('parts.menu.key-names-no-option', ['on' => $on]),
                 );
             } elseif (isset($named["=$on"])) {
                 $findings[] = Finding::blocking(
@@ -154,12 +154,12 @@ final class MenuKind implements Kind
             );
         }
         if ($part->scheme !== Scheme::Person && ! $best->isPositive()) {
-            $findings[] = Finding::blocking('key.nothing_right', "$part->path/key/rules", Message::of('parts.menu.option-marked-right'));
+            $findings[] = Finding::blocking('key.nothing_right', "$part->path/key/rules", Message::of('parts.menu.no-option-marked-right'));
         } elseif ($part->scheme === Scheme::Weights && $best->isLessThan(1)) {
             $findings[] = Finding::warning(
                 'key.full_credit_out_of_reach',
                 "$part->path/key/rules",
-                Message::of('parts.menu.answer-earns-all-points'),
+                Message::of('parts.menu.no-answer-earns-all-points'),
                 [
                     'best' => Exact::text($best),
                 ],

@@ -59,7 +59,7 @@ final class NumberForm implements CellForm
         foreach ($answers as $answer) {
             $number = strtr($answer->words(), ['−' => '-']);
             if (Exact::read($number) === null) {
-                $draft->lose(Message::of('parts.number.number-lost', ['words' => $answer->words()]));
+                $draft->lose(Message::of('parts.number.not-a-number-lost', ['words' => $answer->words()]));
             } elseif (! $answer->isSilent()) {
                 $rules[] = [
                     'id' => 'r'.(count($rules) + 1),

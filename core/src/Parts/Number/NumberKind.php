@@ -190,7 +190,7 @@ final class NumberKind implements Kind
             assert($rule->on instanceof NumberMatcher);
             array_push(
                 $findings,
-                ...NumberRuleCheck::findings($rule, $rule->on, $in, Message::of('parts.number.rule-names-number')),
+                ...NumberRuleCheck::findings($rule, $rule->on, $in, Message::of('parts.number.rule-names-no-number')),
             );
         }
 

@@ -39,7 +39,7 @@ final class OrderCheck
             $findings[] = Finding::blocking('order.one_rule', $path, Message::of('parts.order.right-order-one-rule'));
         }
         foreach (array_diff($ranks->flat(), array_column($settings->items, 'id')) as $gone) {
-            $findings[] = Finding::blocking('key.unknown', $path, Message::of('parts.order.key-names-item', ['gone' => $gone]), [
+            $findings[] = Finding::blocking('key.unknown', $path, Message::of('parts.order.key-names-no-item', ['gone' => $gone]), [
                 'gone' => $gone,
             ]);
         }
@@ -51,7 +51,7 @@ final class OrderCheck
         }
         $missing = array_values(array_diff($loose, $ranks->flat()));
         if ($missing !== [] && count($loose) > 1) {
-            $findings[] = Finding::blocking('order.no_rank', $path, Message::of('parts.order.right-order-does-say'), [
+            $findings[] = Finding::blocking('order.no_rank', $path, Message::of('parts.order.right-order-does-not-say'), [
                 'items' => $missing,
             ]);
         } elseif (count($loose) > 1 && count(array_unique($ranks->of($loose))) < 2) {

@@ -135,7 +135,7 @@ final class OrderMapping implements KindMapping, KnowsOwnRules
                     ],
                 ]);
         if ($settings->from.$settings->to !== '') {
-            $losses[] = ['order.caption', Message::of('parts.order.beginning-end-sequence-mean')];
+            $losses[] = ['order.caption', Message::of('parts.order.captions-not-written')];
         }
         $correct =
             $part->scheme === Scheme::Person || $ranks->flat() === []

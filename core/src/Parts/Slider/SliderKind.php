@@ -79,7 +79,7 @@ final class SliderKind implements Kind
         }
         $value = Exact::read($given);
         if ($value === null || ! Scale::of(self::settings($part), $in->roll, $part->path)->holds($value)) {
-            return PartOutcome::unreadable('slider.off_scale', Message::of('parts.slider.does-lie-scale', ['given' => $given]));
+            return PartOutcome::unreadable('slider.off_scale', Message::of('parts.slider.does-not-lie-on-scale', ['given' => $given]));
         }
         if ($part->scheme === Scheme::Person) {
             return PartOutcome::needsMarking();
@@ -154,19 +154,19 @@ final class SliderKind implements Kind
             $findings[] = Finding::warning(
                 'slider.uneven',
                 "$part->path/settings/to",
-                Message::of('parts.slider.steps-do-come-out'),
+                Message::of('parts.slider.steps-do-not-come-out'),
             );
         }
         foreach ($part->key->rules as $rule) {
             assert($rule->on instanceof NumberMatcher);
-            $missing = NumberRuleCheck::findings($rule, $rule->on, $in, Message::of('parts.slider.rule-names-number'));
+            $missing = NumberRuleCheck::findings($rule, $rule->on, $in, Message::of('parts.slider.rule-names-no-number'));
             array_push($findings, ...$missing);
             $mustBeSet = $missing === [] && $rule->credit()->isPositive() && $rule->on->answer !== 'otherwise';
             if ($mustBeSet && ! $this->canBeSet($rule->on, $scale, $in)) {
                 $findings[] = Finding::blocking(
                     'slider.out_of_reach',
                     "$rule->path/on",
-                    Message::of('parts.slider.value-scale-meets-rule'),
+                    Message::of('parts.slider.no-value-meets-rule'),
                 );
             }
         }
@@ -194,7 +194,7 @@ final class SliderKind implements Kind
         $value = strtr(trim($written), [',' => '.', '−' => '-']);
 
         return (object) [
-            'value' => Exact::read($value) === null ? throw UnreadableResponse::because(Message::of('parts.slider.number', [
+            'value' => Exact::read($value) === null ? throw UnreadableResponse::because(Message::of('parts.slider.not-a-number', [
                 'written' => $written,
             ])) : $value,
         ];

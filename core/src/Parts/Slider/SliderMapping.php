@@ -125,7 +125,7 @@ final class SliderMapping implements KindMapping
             $first === null
                 ? ''
                 : '<qti-correct-response><qti-value>'.ScoreFloats::float($first).'</qti-value></qti-correct-response>';
-        $losses = $settings->low.$settings->high === '' ? [] : [['slider.captions', Message::of('parts.slider.ends-scale-mean-written')]];
+        $losses = $settings->low.$settings->high === '' ? [] : [['slider.captions', Message::of('parts.slider.captions-not-written')]];
 
         return new WrittenPart(
             "<qti-response-declaration identifier=\"$response\" cardinality=\"single\" ".

@@ -73,7 +73,7 @@ final class SurveyKind implements Kind
         $max = $settings->scale === null ? $settings->max : 1;
 
         return match (true) {
-            $unknown !== [] => PartOutcome::unreadable('survey.unknown_option', Message::of('parts.survey.answer', [
+            $unknown !== [] => PartOutcome::unreadable('survey.unknown_option', Message::of('parts.survey.no-answer', [
                 'unknown' => $unknown[0],
             ])),
             $chosen === [] => PartOutcome::unanswered(),
@@ -160,7 +160,7 @@ final class SurveyKind implements Kind
             $findings[] = Finding::warning(
                 'survey.points',
                 "$part->path/points",
-                Message::of('parts.survey.survey-earns-points-set'),
+                Message::of('parts.survey.survey-earns-no-points'),
             );
         }
 
@@ -195,7 +195,7 @@ final class SurveyKind implements Kind
             'chosen' => [
                 in_array($step, $settings->ids(), true)
                     ? $step
-                    : throw UnreadableResponse::because(Message::of('parts.survey.step-scale', ['written' => $written])),
+                    : throw UnreadableResponse::because(Message::of('parts.survey.not-a-step', ['written' => $written])),
             ],
         ];
     }

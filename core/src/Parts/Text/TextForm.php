@@ -34,7 +34,7 @@ final class TextForm implements CellForm
             $texts = $on instanceof \stdClass && is_array($on->text ?? null) ? $on->text : [];
             $words = array_values(array_filter($texts, is_string(...)));
             if (count($words) < count($texts)) {
-                $draft->lose(Message::of('parts.text.answers-worked-out-values'));
+                $draft->lose(Message::of('parts.text.answers-worked-out-from-values-cannot-offered-pick'));
             }
             if (! in_array($how, ['is', 'slips', 'holds', 'holds_any', 'holds_all'], true) || $words === []) {
                 $draft->lose(
@@ -72,7 +72,7 @@ final class TextForm implements CellForm
         if ($silent > 0) {
             $draft->lose(
                 $silent === 1
-                    ? Message::of('parts.text.one-wrong-answer-pick')
+                    ? Message::of('parts.text.one-wrong-answer-pick-lost-what-typed-none')
                     : Message::of('parts.text.wrong-answers-pick-lost', ['silent' => $silent]),
             );
         }

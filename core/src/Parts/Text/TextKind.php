@@ -120,7 +120,7 @@ final class TextKind implements Kind
                     );
                 }
             } elseif ($on->answer !== 'otherwise' && $on->texts === []) {
-                $findings[] = Finding::blocking('rule.empty', "$on->path/text", Message::of('parts.text.rule-names-answer'));
+                $findings[] = Finding::blocking('rule.empty', "$on->path/text", Message::of('parts.text.rule-names-no-answer'));
             }
         }
 

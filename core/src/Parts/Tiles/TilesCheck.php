@@ -33,7 +33,7 @@ final class TilesCheck
         ];
         $filled = count(Item::filled($tiles));
         if ($filled === 0) {
-            $findings[] = Finding::blocking('tiles.none', $at, Message::of('parts.tiles.tile-yet'));
+            $findings[] = Finding::blocking('tiles.none', $at, Message::of('parts.tiles.no-tile-yet'));
         } elseif ($filled > self::MANY) {
             $findings[] = Finding::warning('tiles.many', $at, Message::of('parts.tiles.tiles-more-anybody-can', [
                 'filled' => $filled,
@@ -42,7 +42,7 @@ final class TilesCheck
         if ($gaps === []) {
             return [
                 ...$findings,
-                Finding::blocking('tiles.no_gaps', $part->path, Message::of('parts.tiles.gap-text-takes-these')),
+                Finding::blocking('tiles.no_gaps', $part->path, Message::of('parts.tiles.no-gap-takes-these-tiles')),
             ];
         }
         foreach (array_keys(array_filter(array_count_values($gaps), fn (int $times): bool => $times > 1)) as $gap) {
@@ -55,7 +55,7 @@ final class TilesCheck
         $credits = PairCheck::credits($part);
         $open = array_filter($gaps, fn (string $gap): bool => ! isset($credits["=$gap"]));
         foreach ($part->scheme === Scheme::Person || $credits === [] ? [] : $open as $i => $gap) {
-            $findings[] = Finding::warning('gap.no_tile', $part->path, Message::of('parts.tiles.gap-right-tile-stay', [
+            $findings[] = Finding::warning('gap.no_tile', $part->path, Message::of('parts.tiles.gap-no-right-tile', [
                 'i' => $i + 1,
             ]), [
                 'gap' => $gap,
@@ -75,7 +75,7 @@ final class TilesCheck
                     'needed' => $needed,
                     'limit' => $tile->limit,
                 ]),
-                Message::of('parts.tiles.every-gap-can-right'),
+                Message::of('parts.tiles.not-every-gap-can'),
             ),
         ];
     }

@@ -76,13 +76,13 @@ final class TilesKind implements Kind
         foreach (get_object_vars($filled) as $gap => $id) {
             $gap = (string) $gap;
             if (! in_array($gap, $gaps, true)) {
-                return PartOutcome::unreadable('tiles.unknown_gap', Message::of('parts.tiles.gap', ['gap' => $gap]));
+                return PartOutcome::unreadable('tiles.unknown_gap', Message::of('parts.tiles.no-gap', ['gap' => $gap]));
             }
             $tile = is_string($id) ? Item::find($tiles, $id) : null;
             if ($tile === null) {
                 return PartOutcome::unreadable(
                     'tiles.unknown_tile',
-                    is_string($id) ? Message::of('parts.tiles.tile', ['id' => $id]) : Message::of('parts.tiles.gap-holds-identifier-tile'),
+                    is_string($id) ? Message::of('parts.tiles.no-tile', ['id' => $id]) : Message::of('parts.tiles.gap-holds-identifier-tile'),
                 );
             }
             $times["=$tile->id"] = ($times["=$tile->id"] ?? 0) + 1;

@@ -1,6 +1,7 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
 import { type KeyboardEvent, type ReactNode, useEffect, useId, useRef, useState } from 'react'
 import { both, type Dragged, dragSource, dropTarget } from '@/lib/drag'
+import { useAhead } from './useAhead'
 
 type Props<Row> = {
   label: string
@@ -34,6 +35,11 @@ export function VirtualRows<Row>(props: Props<Row>) {
   const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => box.current, estimateSize: () => height, overscan: 8 })
   const items = virtual.getVirtualItems()
   const at = rows.findIndex((row) => id(row) === active)
+  const ahead = useAhead(active)
+  const activate = (row: Row, extend: boolean) => {
+    ahead.ask(id(row))
+    onActive(row, extend)
+  }
   const bottom = items.at(-1)?.index ?? 0
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked for when the last drawn row nears the end
   useEffect(() => {
@@ -60,6 +66,7 @@ export function VirtualRows<Row>(props: Props<Row>) {
       }),
     )
   const keys = (event: KeyboardEvent) => {
+    const at = rows.findIndex((row) => id(row) === ahead.latest())
     const page = Math.max(1, Math.floor((box.current?.clientHeight ?? 0) / height) - 1)
     const to = { ArrowDown: at + 1, ArrowUp: at - 1, PageDown: at + page, PageUp: at - page, Home: 0, End: rows.length - 1 }[event.key]
     const row = rows[at]
@@ -72,7 +79,7 @@ export function VirtualRows<Row>(props: Props<Row>) {
     if (to !== undefined) {
       event.preventDefault()
       const target = rows[Math.max(0, Math.min(rows.length - 1, to))]
-      if (target) onActive(target, event.shiftKey)
+      if (target) activate(target, event.shiftKey)
     } else if (row && event.key === ' ') {
       event.preventDefault()
       onSelect(row, event.shiftKey)
@@ -111,7 +118,7 @@ export function VirtualRows<Row>(props: Props<Row>) {
               onClick={(event) => {
                 if ((event.target as HTMLElement).closest('[data-tick]')) onSelect(row, event.shiftKey)
                 else if (event.ctrlKey || event.metaKey) onSelect(row, false)
-                else onActive(row, event.shiftKey)
+                else activate(row, event.shiftKey)
               }}
               onDoubleClick={() => onOpen(row)}
             >

@@ -1,5 +1,4 @@
-import { type InfiniteData, type UseInfiniteQueryResult, useMutation, useQueryClient } from '@tanstack/react-query'
-import { orderInFolder } from '@/api/order'
+import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query'
 import type { Page, Trees } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { useAct } from '@/bulk/useAct'
@@ -10,12 +9,12 @@ import { QuestionListRow, ROW_HEIGHT } from '@/question/QuestionListRow'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Nothing } from '@/ui/Message'
-import { useToast } from '@/ui/Toasts'
 import { VirtualRows } from '@/ui/VirtualRows'
 import { Chips } from './Chips'
 import { GroupedRows } from './GroupedRows'
 import { NothingFound } from './NothingFound'
 import type { Filter } from './useFilter'
+import { useOrderByHand } from './useOrderByHand'
 
 type Props = {
   slug: string
@@ -59,17 +58,10 @@ export function ListPane({
   withBank,
 }: Props) {
   const meta = pages.data?.pages[0]?.meta
-  const client = useQueryClient()
-  const tell = useToast()
   const restore = useAct(slug)
   const place = filter.values('place')[0] ?? ''
   const own = filter.sort === 'own' && place !== '' && mayWrite
-  const order = useMutation({
-    mutationFn: ({ row, before }: { row: QuestionRow; before: QuestionRow | null }) =>
-      orderInFolder(slug, place, row.id, before?.id ?? null),
-    onSettled: () => client.invalidateQueries({ queryKey: ['bank', slug, 'questions'] }),
-    onError: (problem) => tell({ text: problem.message, look: 'problem' }),
-  })
+  const order = useOrderByHand(slug, place, filter.query)
   const [found, of] = foundOf(meta?.found ?? 0, meta?.of ?? 0)
   return (
     <div className="flex h-full flex-col">

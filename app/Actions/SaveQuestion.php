@@ -119,7 +119,7 @@ final readonly class SaveQuestion
         QuestionIndex::stimuli($question, $author?->id);
         QuestionIndex::words($question);
         if ($withTopics) {
-            Topics::put($question->id, $question->record->topics, $bankId);
+            Topics::put($question->id, $question->record->classification->topics, $bankId);
         }
     }
 

@@ -119,19 +119,19 @@ final class QuestionIndex
     /** @return array<string, mixed> the columns that come from the record alone */
     public static function ofRecord(Record $record): array
     {
-        $origin = $record->origin ?? new \stdClass();
+        $origin = $record->provenance->origin ?? new \stdClass();
 
         return [
-            'status' => $record->status,
-            'difficulty' => $record->difficulty,
-            'tags' => self::array($record->tags),
-            'level' => $record->level,
-            'purpose' => self::array($record->purpose),
-            'licence' => $record->licence,
-            'author' => $record->author,
-            'minutes' => $record->minutes,
-            'source' => $record->source,
-            'work' => $record->work,
+            'status' => $record->status->value,
+            'difficulty' => $record->classification->difficulty,
+            'tags' => self::array($record->classification->tags),
+            'level' => $record->classification->level,
+            'purpose' => self::array($record->classification->purpose),
+            'licence' => $record->provenance->licence,
+            'author' => $record->provenance->author,
+            'minutes' => $record->classification->minutes,
+            'source' => $record->provenance->source,
+            'work' => $record->provenance->work,
             'origin_format' => is_string($origin->format ?? null) ? $origin->format : null,
             'origin_identifier' => is_string($origin->identifier ?? null) ? $origin->identifier : null,
         ];

@@ -100,8 +100,6 @@ return [
     'Printing/Paper::element' => CASES,
     'Question/EmptyRows::ofPart' => CASES,
     'Question/Part::read' => FIELDS,
-    'Question/Question::read' => FIELDS,
-    'Question/Record::read' => FIELDS,
     'Scoring/Assignment::best' => ALGORITHM,
     'Scoring/SharedRules::assign' => ALGORITHM,
     'app/Actions/Bulk/BranchSnapshot::restore' => FIELDS,

@@ -77,9 +77,13 @@ test('ten questions in a row without leaving the keyboard, typing on while each 
   await page.keyboard.press('1')
   await writing(page, 'Question')
   // The way of a save is slow: what is typed meanwhile belongs to the next question.
+  let stored = 0
   await page.route('**/api/v1/banks/*/questions', async (route) => {
     await new Promise((done) => setTimeout(done, 400))
     await route.continue()
+  })
+  page.on('response', (response) => {
+    if (response.request().method() === 'POST' && response.url().endsWith('/questions') && response.ok()) stored++
   })
   for (let i = 1; i <= 10; i++) {
     await page.keyboard.type(`${mark} number ${i}: which is right?`)
@@ -94,6 +98,7 @@ test('ten questions in a row without leaving the keyboard, typing on while each 
     await page.keyboard.press('Control+Enter')
   }
   await expect(stem(page)).not.toContainText('which', { ignoreCase: true })
+  await expect.poll(() => stored).toBe(10)
   await page.goto(`/banks/tams-drafts?words=${mark}`)
   await expect(page.getByText('10 of')).toBeVisible()
   await row(page, new RegExp(`${mark} number 7`)).click()

@@ -87,7 +87,7 @@ final class WriteChanges
     {
         QuestionIndex::manyWords(QuestionIndex::searchUnder($records));
         $texts = array_map(
-            fn (array $both): string => implode("\n", [...$both[1]->tags, $both[1]->notes, $both[1]->source, $both[1]->author]),
+            fn (array $both): string => implode("\n", [...$both[1]->classification->tags, $both[1]->notes, $both[1]->provenance->source, $both[1]->provenance->author]),
             array_values($records),
         );
         QuestionIndex::noteTexts(array_values(array_unique($texts)), $bankId);

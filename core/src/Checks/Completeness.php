@@ -289,7 +289,7 @@ final class Completeness
     /** @return list<Finding> */
     private function origin(Question $question): array
     {
-        return isset($question->record->origin->processing)
+        return isset($question->record->provenance->origin->processing)
             ? [
                 Finding::blocking(
                     'origin.untranslated',

@@ -17,6 +17,8 @@ final readonly class Question
 {
     public const FORMAT = 'wide-quarry/question';
 
+    private const FEEDBACK = ['right', 'partly', 'wrong', 'general'];
+
     private const FIELDS = [
         'format',
         'version',
@@ -38,31 +40,66 @@ final readonly class Question
         'record',
     ];
 
-    /**
-     * @param  list<Part>  $parts
-     * @param  list<string>  $stimuli
-     * @param  list<Hint>  $hints
-     * @param  array<string, Feedback>  $feedback  by right, partly, wrong, general
-     */
-    private function __construct(
-        private \stdClass $json,
-        public string $id,
-        public string $title,
-        public string $language,
-        public string $body,
-        public array $stimuli,
-        public array $parts,
-        public Variables $variables,
-        public NormaliseOptions $normalise,
-        public QuestionScoring $scoring,
-        public array $feedback,
-        public array $hints,
-        public ?int $attempts,
-        private string $attemptCost,
-        public \stdClass $tools,
-        public ?int $timeLimit,
-        public Record $record,
-    ) {
+    public string $id;
+
+    public string $title;
+
+    public string $language;
+
+    public string $body;
+
+    /** @var list<string> */
+    public array $stimuli;
+
+    /** @var list<Part> */
+    public array $parts;
+
+    public Variables $variables;
+
+    public NormaliseOptions $normalise;
+
+    public QuestionScoring $scoring;
+
+    /** @var array<string, Feedback> by right, partly, wrong, general */
+    public array $feedback;
+
+    /** @var list<Hint> */
+    public array $hints;
+
+    /** @var int|null as many as one likes */
+    public ?int $attempts;
+
+    private string $attemptCost;
+
+    /** calculator, ruler, protractor */
+    public \stdClass $tools;
+
+    /** @var int|null seconds */
+    public ?int $timeLimit;
+
+    public Record $record;
+
+    /** @throws Malformed */
+    private function __construct(private \stdClass $json, Fields $fields, PartKinds $kinds)
+    {
+        $this->id = $fields->uuid();
+        $this->title = $fields->string('title', '', 500);
+        $this->language = $fields->language();
+        $this->body = $fields->string('body', '', 400000);
+        $this->stimuli = self::stimuli($fields);
+        $this->parts = self::parts($fields, $kinds);
+        $this->variables = Variables::read($fields->raw('variables'), '/variables');
+        $this->normalise = NormaliseOptions::read(self::given($fields, 'normalise'), '/normalise');
+        $this->scoring = QuestionScoring::read(self::given($fields, 'scoring'));
+        $this->feedback = Feedback::readSet($fields->object('feedback', self::FEEDBACK), self::FEEDBACK);
+        $this->hints = self::hints($fields);
+        $attempts = $fields->object('attempts', ['allowed', 'cost']);
+        $this->attempts = $attempts->intOrNull('allowed', null, 1, 100);
+        $this->attemptCost = $attempts->exact('cost', '0');
+        $this->tools = self::tools($fields);
+        $this->timeLimit = $fields->intOrNull('time_limit', null, 1, 86400);
+        $fields->oneOf('use', ['marked', 'practice', 'survey'], 'marked');
+        $this->record = Record::read(self::given($fields, 'record'), '/record');
     }
 
     /** @throws Malformed naming the path of what does not fit the schema */
@@ -71,48 +108,9 @@ final readonly class Question
         $fields = Fields::of($json, '', self::FIELDS)->need('format')->need('version')->need('id')->need('body')->need('parts');
         $fields->oneOf('format', [self::FORMAT], '');
         $fields->int('version', 0, 1, 1);
-        $parts = self::parts($fields, $kinds);
-        $hints = [];
-        foreach ($fields->list('hints', 20) as $i => $hint) {
-            $hints[] = Hint::read($hint, "/hints/$i");
-        }
-        $stimuli = [];
-        foreach ($fields->list('stimuli', 20) as $i => $id) {
-            $stimuli[] = Fields::asUuid($id, "/stimuli/$i");
-        }
-        $language = $fields->language();
-        $attempts = $fields->object('attempts', ['allowed', 'cost']);
-        $fields->oneOf('use', ['marked', 'practice', 'survey'], 'marked');
-        $tools = $fields->object('tools', ['calculator', 'ruler', 'protractor']);
-        $tools->oneOf('calculator', ['none', 'basic', 'scientific'], 'none');
-        $tools->bool('ruler', false);
-        $tools->bool('protractor', false);
         assert($json instanceof \stdClass);
 
-        return new self(
-            $json,
-            $fields->uuid(),
-            $fields->string('title', '', 500),
-            $language,
-            $fields->string('body', '', 400000),
-            $stimuli,
-            $parts,
-            Variables::read($fields->raw('variables'), '/variables'),
-            NormaliseOptions::read($fields->has('normalise') ? $fields->raw('normalise') : new \stdClass(), '/normalise'),
-            QuestionScoring::read($fields->has('scoring') ? $fields->raw('scoring') : new \stdClass()),
-            Feedback::readSet($fields->object('feedback', ['right', 'partly', 'wrong', 'general']), [
-                'right',
-                'partly',
-                'wrong',
-                'general',
-            ]),
-            $hints,
-            $attempts->intOrNull('allowed', null, 1, 100),
-            $attempts->exact('cost', '0'),
-            is_object($json->tools ?? null) ? (object) (array) $json->tools : new \stdClass(),
-            $fields->intOrNull('time_limit', null, 1, 86400),
-            Record::read($fields->has('record') ? $fields->raw('record') : new \stdClass(), '/record'),
-        );
+        return new self($json, $fields, $kinds);
     }
 
     public function part(string $id): ?Part
@@ -160,6 +158,52 @@ final readonly class Question
         unset($json->record);
 
         return $json;
+    }
+
+    private static function given(Fields $fields, string $name): mixed
+    {
+        return $fields->has($name) ? $fields->raw($name) : new \stdClass();
+    }
+
+    /**
+     * @return list<string>
+     *
+     * @throws Malformed
+     */
+    private static function stimuli(Fields $fields): array
+    {
+        $stimuli = [];
+        foreach ($fields->list('stimuli', 20) as $i => $id) {
+            $stimuli[] = Fields::asUuid($id, "/stimuli/$i");
+        }
+
+        return $stimuli;
+    }
+
+    /**
+     * @return list<Hint>
+     *
+     * @throws Malformed
+     */
+    private static function hints(Fields $fields): array
+    {
+        $hints = [];
+        foreach ($fields->list('hints', 20) as $i => $hint) {
+            $hints[] = Hint::read($hint, "/hints/$i");
+        }
+
+        return $hints;
+    }
+
+    /** @throws Malformed */
+    private static function tools(Fields $fields): \stdClass
+    {
+        $tools = $fields->object('tools', ['calculator', 'ruler', 'protractor']);
+        $tools->oneOf('calculator', ['none', 'basic', 'scientific'], 'none');
+        $tools->bool('ruler', false);
+        $tools->bool('protractor', false);
+
+        return (object) (array) self::given($fields, 'tools');
     }
 
     /**

@@ -85,7 +85,13 @@ final readonly class SearchText
         return implode(
             "\n",
             array_filter(
-                [...$record->tags, ...$record->codes, $record->notes, $record->source, $record->author],
+                [
+                    ...$record->classification->tags,
+                    ...$record->classification->codes,
+                    $record->notes,
+                    $record->provenance->source,
+                    $record->provenance->author,
+                ],
                 fn (string $text): bool => $text !== '',
             ),
         );
@@ -94,7 +100,7 @@ final readonly class SearchText
     /** @return array<string> */
     private static function identifiers(string $id, Record $record): array
     {
-        return array_filter([$id, $record->origin->identifier ?? null], is_string(...));
+        return array_filter([$id, $record->provenance->origin->identifier ?? null], is_string(...));
     }
 
     /** Of a text alone, as a stimulus is. */

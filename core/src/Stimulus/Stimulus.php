@@ -12,7 +12,7 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
-use WideQuarry\Question\Record;
+use WideQuarry\Question\Provenance;
 use WideQuarry\Search\SearchText;
 
 /** A well-formed stimulus: a passage, figure or table that questions name and show above themselves. Its rich text is canonical. */
@@ -41,7 +41,7 @@ final readonly class Stimulus
             ->need('language');
         $text = Reader::read($fields->string('body', '', 400000));
         $language = $fields->language();
-        Record::origin($fields);
+        Provenance::origin($fields);
         $copy = Json::copy($json);
         assert($copy instanceof \stdClass);
         $copy->title = trim($fields->string('title', '', 500));

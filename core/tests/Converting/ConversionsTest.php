@@ -280,7 +280,7 @@ it('makes a run of true–false questions one judged list, and takes it apart ag
         ->toBe([])
         ->and((string) $list->points())
         ->toBe('3')
-        ->and($list->record->topics)
+        ->and($list->record->classification->topics)
         ->toBe([['Rocks']])
         ->and(earns($list, ['p1' => ['chosen' => ['o1', 'o3']]]))
         ->toBe('3')

@@ -196,7 +196,7 @@ it('keeps what it has no kind for as a part that a person marks, worth what the 
         ->and($question->body)
         ->toContain($kept)
         ->toContain('data-part=')
-        ->and($question->record->origin->processing)
+        ->and($question->record->provenance->origin->processing)
         ->toContain('R')
         ->and(array_intersect(['qti.kind', 'qti12.kind'], Packages::codes($found)))
         ->not->toBe([]);

@@ -247,7 +247,7 @@ it('never guesses a key, and keeps the source of what it cannot translate', func
         ),
     )
         ->toContain($code)
-        ->and($question->record->origin->processing)
+        ->and($question->record->provenance->origin->processing)
         ->toBe($xml)
         ->and(array_map(fn (Finding $finding): string => $finding->code, (new Completeness)->findings($question)))
         ->toContain('origin.untranslated');

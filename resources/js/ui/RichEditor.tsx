@@ -1,6 +1,7 @@
 import type { Editor } from '@tiptap/core'
 import { EditorContent, useEditor } from '@tiptap/react'
 import { useEffect, useLayoutEffect, useRef } from 'react'
+import { Echoes } from '@/lib/echoes'
 import { type BarWords, EditorBar } from './EditorBar'
 import { type AnchorWords, extensions, nameAnchors } from './editorExtensions'
 import type { KeptView } from './keptNodes'
@@ -49,7 +50,7 @@ export function RichEditor({
 }: Props) {
   const latest = useRef({ onChange, words, ...calls })
   latest.current = { onChange, words, ...calls }
-  const last = useRef(html)
+  const echoes = useRef(new Echoes(html))
   const editor = useEditor({
     extensions: extensions(
       {
@@ -86,8 +87,9 @@ export function RichEditor({
       },
     },
     onUpdate: ({ editor: changed }) => {
-      last.current = changed.isEmpty ? '' : changed.getHTML()
-      latest.current.onChange(last.current)
+      const html = changed.isEmpty ? '' : changed.getHTML()
+      echoes.current.say(html)
+      latest.current.onChange(html)
     },
   })
   // Before the next key can be pressed: the editor's own way waits for a frame, and what is typed meanwhile would be lost.
@@ -102,10 +104,7 @@ export function RichEditor({
     if (words) editor.commands.insertContent({ type: 'text', text: words })
   }, [editor, focusAt, startsWith])
   useEffect(() => {
-    if (editor && html !== last.current && isMounted(editor)) {
-      last.current = html
-      editor.commands.setContent(html, { emitUpdate: false })
-    }
+    if (editor && isMounted(editor) && echoes.current.takes(html)) editor.commands.setContent(html, { emitUpdate: false })
   }, [editor, html])
   useEffect(() => {
     if (editor && isMounted(editor)) editor.view.dom.setAttribute('aria-label', label)

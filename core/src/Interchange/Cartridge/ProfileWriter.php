@@ -122,7 +122,7 @@ final class ProfileWriter
             return $essay;
         }
         $answer = match ($plain->shape) {
-            AnswerShape::Picks => $plain->several ? $this->several($plain, $part) : $this->one($plain, $part),
+            AnswerShape::Picks => $plain->limits->several ? $this->several($plain, $part) : $this->one($plain, $part),
             AnswerShape::Words => $this->words($plain, $part),
             AnswerShape::Number => $this->numbers($plain, $part),
             default => $essay,
@@ -203,7 +203,7 @@ final class ProfileWriter
         $earned = [];
         foreach ($part->scheme === Scheme::All || count($ids) > self::SUBSETS ? [] : range(1, (1 << count($ids)) - 1) as $mask) {
             $set = array_values(array_filter($ids, fn (int $i): bool => (($mask >> $i) & 1) === 1, ARRAY_FILTER_USE_KEY));
-            if ($plain->max === null || count($set) <= $plain->max) {
+            if ($plain->limits->max === null || count($set) <= $plain->limits->max) {
                 $earned[] = [$this->exactly($ids, $set), $this->scored($part, $set)];
             }
         }
@@ -275,7 +275,7 @@ final class ProfileWriter
             $holds = in_array($on->answer, ['holds', 'holds_any', 'holds_all'], true);
             $contains = $contains || $holds;
             $case = ($on->case === null ? $plain->ignoresCase() : $on->case === 'ignore') ? 'No' : 'Yes';
-            $wordings = new AcceptedWordings($plain->normalise ?? $this->question->normalise, $this->question->language);
+            $wordings = new AcceptedWordings($plain->field->normalise ?? $this->question->normalise, $this->question->language);
             $texts = $wordings->of(
                 $on,
                 array_map(fn ($text): string => $text->words($this->outward->roll, $this->question->language), $on->texts),
@@ -308,11 +308,11 @@ final class ProfileWriter
     private function numbers(PlainPart $plain, Part $part): array
     {
         $spelled = [];
-        if ($plain->scale !== null) {
+        if ($plain->field->scale !== null) {
             $this->lose('cc.scale', Message::of('interchange.cartridge.scale-becomes-field-type'));
-            $spelled = $this->steps($part, $plain->scale);
+            $spelled = $this->steps($part, $plain->field->scale);
         }
-        foreach ($plain->scale === null ? self::ordered($part) : [] as $rule) {
+        foreach ($plain->field->scale === null ? self::ordered($part) : [] as $rule) {
             $texts =
                 $rule->on instanceof NumberMatcher
                     ? (new SpelledNumbers($this->question->language))->of($rule->on, $this->outward->roll)
@@ -365,7 +365,7 @@ final class ProfileWriter
     private function choice(PlainPart $plain, string $cardinality): string
     {
         return "<response_lid ident=\"response1\" rcardinality=\"$cardinality\"><render_choice shuffle=\"".
-            ($plain->shuffle ? 'Yes' : 'No').
+            ($plain->limits->shuffle ? 'Yes' : 'No').
             '">'.
             implode(
                 '',

@@ -153,19 +153,19 @@ final class ItemWriter
 
         return $text.
             match ($plain->shape) {
-                AnswerShape::Picks => $this->lid($id, '', $plain->options, $plain->several, $plain->max, $plain->shuffle),
+                AnswerShape::Picks => $this->lid($id, '', $plain->options, $plain->limits->several, $plain->limits->max, $plain->limits->shuffle),
                 AnswerShape::Words => '<response_str ident="'.
                     Xml::escape($id).
                     '" rcardinality="Single"><render_fib fibtype="String"'.
-                    ($plain->width > 0 ? " columns=\"$plain->width\"" : '').
+                    ($plain->field->width > 0 ? " columns=\"{$plain->field->width}\"" : '').
                     '/></response_str>',
                 AnswerShape::Number => '<response_num ident="'.
                     Xml::escape($id).
                     '" rcardinality="Single" numtype="Decimal">'.
-                    ($plain->scale === null
-                        ? '<render_fib fibtype="Decimal"'.($plain->width > 0 ? " columns=\"$plain->width\"" : '').'/>'
-                        : "<render_slider lowerbound=\"{$plain->scale[0]}\" upperbound=\"{$plain->scale[1]}\" ".
-                            "step=\"{$plain->scale[2]}\"/>").
+                    ($plain->field->scale === null
+                        ? '<render_fib fibtype="Decimal"'.($plain->field->width > 0 ? " columns=\"{$plain->field->width}\"" : '').'/>'
+                        : "<render_slider lowerbound=\"{$plain->field->scale[0]}\" upperbound=\"{$plain->field->scale[1]}\" ".
+                            "step=\"{$plain->field->scale[2]}\"/>").
                     '</response_num>',
                 AnswerShape::Sequence => $this->lid($id, '', $plain->options, false, null, true, 'Ordered'),
                 AnswerShape::Pairs => implode(
@@ -175,7 +175,7 @@ final class ItemWriter
                             $this->ident($id, $plain, $first['id']),
                             $this->html($first['html']),
                             $plain->seconds,
-                            $plain->several,
+                            $plain->limits->several,
                             null,
                             false,
                         ),

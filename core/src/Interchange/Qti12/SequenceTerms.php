@@ -21,12 +21,12 @@ final readonly class SequenceTerms
     /** @param  \Closure(string, int): string  $equal  the condition that a thing stands in a place */
     public function __construct(private Part $part, PlainPart $plain, private \Closure $equal)
     {
-        $ranks = array_map(fn (array $rank): array => array_values(array_diff($rank, $plain->given)), $plain->ranks);
+        $ranks = array_map(fn (array $rank): array => array_values(array_diff($rank, $plain->order->given)), $plain->order->ranks);
         $this->ranks = array_values(array_filter($ranks));
-        $flat = array_merge([], ...$plain->ranks);
+        $flat = array_merge([], ...$plain->order->ranks);
         $tied = array_filter($this->ranks, fn (array $rank): bool => count($rank) > 1) !== [];
         $places = [];
-        foreach (count($flat) === count($plain->options) && ! ($tied && $plain->given !== []) ? $flat : [] as $i => $id) {
+        foreach (count($flat) === count($plain->options) && ! ($tied && $plain->order->given !== []) ? $flat : [] as $i => $id) {
             foreach ($this->ranks as $number => $rank) {
                 if (in_array($id, $rank, true)) {
                     $places[$i + 1] = $number;

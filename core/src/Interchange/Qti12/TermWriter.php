@@ -42,7 +42,7 @@ final class TermWriter
             return null;
         }
         $terms = match ($this->plain->shape) {
-            AnswerShape::Picks => $this->plain->several ? $this->picks() : $this->pick(),
+            AnswerShape::Picks => $this->plain->limits->several ? $this->picks() : $this->pick(),
             AnswerShape::Words => $this->chain(
                 fn (Rule $rule): ?string => $rule->on instanceof TextMatcher ? $this->word($rule->on) : null,
             ),
@@ -142,7 +142,7 @@ final class TermWriter
             Scheme::Each => [$share(1, $n), Exact::zero(), Exact::zero()],
             default => [null, null, Exact::zero()],
         };
-        if ($this->part->scheme === Scheme::Each && ! $this->part->bound('cost')->isZero() && ($this->plain->max ?? $n + $w) > $n) {
+        if ($this->part->scheme === Scheme::Each && ! $this->part->bound('cost')->isZero() && ($this->plain->limits->max ?? $n + $w) > $n) {
             $this->losses['cost'] = [
                 'choice.cost_of_extra',
                 Message::of('interchange.qti12.cost-giving-more-right'),
@@ -247,7 +247,7 @@ final class TermWriter
     private function word(TextMatcher $on): ?string
     {
         $ignore = $on->case === null ? $this->plain->ignoresCase() : $on->case === 'ignore';
-        $wordings = new AcceptedWordings($this->plain->normalise ?? $this->in->normalise, $this->in->language);
+        $wordings = new AcceptedWordings($this->plain->field->normalise ?? $this->in->normalise, $this->in->language);
         $words = $wordings->of($on, array_map(fn ($text): string => $text->words($this->in->roll, $this->in->language), $on->texts));
         foreach ($wordings->losses() as $loss) {
             $this->losses[$loss[0]] = $loss;
@@ -352,12 +352,12 @@ final class TermWriter
         $met = fn (string $first): string => Terms::any(
             array_map(fn (string $second): string => $this->equal($second, $first), $right[$first] ?? []),
         );
-        $pairs = $this->plain->byFirst ? count($right) : array_sum(array_map(count(...), $right));
-        $wrongs = ($this->plain->byFirst ? count($firsts) : count($firsts) * count($seconds)) - $pairs;
+        $pairs = $this->plain->limits->byFirst ? count($right) : array_sum(array_map(count(...), $right));
+        $wrongs = ($this->plain->limits->byFirst ? count($firsts) : count($firsts) * count($seconds)) - $pairs;
         $whole = Terms::all([
             ...array_merge(
                 ...array_map(
-                    fn (int|string $first, array $good): array => $this->plain->several
+                    fn (int|string $first, array $good): array => $this->plain->limits->several
                         ? array_map(fn (string $second): string => $this->equal($second, (string) $first), $good)
                         : [$met((string) $first)],
                     array_keys($right),
@@ -391,7 +391,7 @@ final class TermWriter
                     $list[] = [$this->equal((string) $second, $first), $value, $rule];
                 }
             }
-            if (! $bad->isZero() && ($good === null || ! $this->plain->byFirst || ! isset($right[$first]))) {
+            if (! $bad->isZero() && ($good === null || ! $this->plain->limits->byFirst || ! isset($right[$first]))) {
                 // of what has a place, a wrong one is no more than not right
                 array_push(
                     $list,
@@ -422,7 +422,7 @@ final class TermWriter
         );
         $tests = array_map(fn (string $second): string => $this->equal($second, $first), $others);
 
-        return $tests === [] ? [] : ($this->plain->several ? $tests : [Terms::any($tests)]);
+        return $tests === [] ? [] : ($this->plain->limits->several ? $tests : [Terms::any($tests)]);
     }
 
     /**
@@ -437,7 +437,7 @@ final class TermWriter
     {
         $extra = [];
         foreach ($firsts as $first) {
-            if ($this->plain->several) {
+            if ($this->plain->limits->several) {
                 $others = array_values(array_diff($seconds, $right[$first] ?? []));
                 if ($others !== []) {
                     $extra[] = Terms::any(array_map(fn (string $second): string => $this->equal($second, $first), $others));

@@ -235,7 +235,6 @@ test('a teacher finds one question in 50,000 by three different ways', async ({ 
     return list.data[Math.floor(list.data.length / 2)] as { id: string; title: string; tags: string[] }
   })
   const row = page.locator(`#row-${one.id}`)
-  const from = performance.now()
 
   // By words, one of them misspelt.
   await page.goto('/banks/large-50000')
@@ -269,7 +268,6 @@ test('a teacher finds one question in 50,000 by three different ways', async ({ 
   await expect(row).toBeVisible()
   await row.click()
   await expect(page.getByRole('heading', { level: 2, name: one.title })).toBeVisible()
-  expect(performance.now() - from).toBeLessThan(60_000)
 })
 
 test('many are changed in the background, with how far it is, and by keyboard alone', async ({ page }) => {

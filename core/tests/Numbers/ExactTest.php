@@ -68,6 +68,12 @@ it('rounds to significant figures, keeping zeros that count', function (string $
     ['1234', 2, '1200'],
     ['0.012345', 3, '0.0123'],
     ['9.996', 3, '10.0'],
+    ['9.5', 1, '10'],
+    ['1', 1, '1'],
+    ['0.1', 1, '0.1'],
+    ['0.95', 1, '1'],
+    ['123', 3, '123'],
+    ['-1234.5', 5, '-1234.5'],
     ['0.09996', 3, '0.100'],
     ['2', 3, '2.00'],
     ['-0.0005', 1, '-0.0005'],
@@ -85,6 +91,8 @@ it('rounds to the nearest multiple of a step', function (string $value, string $
     ['7.24', '0.5', '7'],
     ['1', '1/3', '1'],
     ['10', '4', '12'],
+    ['10', '10', '10'],
+    ['0', '3', '0'],
 ]);
 
 it('gives JSON an integer where the number is one', function (string $value, int|float $number): void {

@@ -46,6 +46,7 @@ use App\Http\Controllers\TrayController;
 use App\Http\Controllers\WorkController;
 use App\Http\Middleware\Administrator;
 use App\Http\Middleware\HeavyWork;
+use App\Http\Middleware\StopOvertaken;
 use App\Http\Middleware\Idempotent;
 use App\Http\Middleware\LiveSession;
 use Illuminate\Support\Facades\Route;
@@ -92,7 +93,14 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('banks/{bank:slug}/grants', [GrantController::class, 'index']);
     Route::put('banks/{bank:slug}/grants', [GrantController::class, 'update']);
     Route::get('banks/{bank:slug}/trees', [PlaceController::class, 'trees']);
-    Route::get('banks/{bank:slug}/facets', [PlaceController::class, 'facets']);
+    Route::middleware(StopOvertaken::class)->group(function (): void {
+        Route::get('banks/{bank:slug}/questions', [BankQuestionController::class, 'index']);
+        Route::get('banks/{bank:slug}/count', [BankQuestionController::class, 'count']);
+        Route::get('banks/{bank:slug}/facets', [PlaceController::class, 'facets']);
+        Route::get('questions', [BankQuestionController::class, 'everywhere']);
+        Route::get('count', [BankQuestionController::class, 'countEverywhere']);
+        Route::get('facets', [PlaceController::class, 'everywhere']);
+    });
     Route::post('banks/{bank:slug}/acts', [ActController::class, 'store']);
     Route::get('banks/{bank:slug}/acts', [ActController::class, 'index']);
     Route::post('banks/{bank:slug}/acts/preview', [ActController::class, 'preview']);
@@ -121,10 +129,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
         ->whereIn('tree', ['folders', 'topics'])
         ->whereUuid('node');
     Route::get('banks/{bank:slug}', [BankController::class, 'show']);
-    Route::get('banks/{bank:slug}/questions', [BankQuestionController::class, 'index']);
     Route::post('banks/{bank:slug}/questions', [BankQuestionController::class, 'store'])->middleware(Idempotent::class);
-    Route::get('questions', [BankQuestionController::class, 'everywhere']);
-    Route::get('facets', [PlaceController::class, 'everywhere']);
     Route::get('questions/{question}', [QuestionController::class, 'show'])->whereUuid('question');
     Route::get('questions/{question}/changes', [QuestionController::class, 'changes'])->whereUuid('question');
     Route::get('questions/{question}/revisions', [RevisionController::class, 'index'])->whereUuid('question');

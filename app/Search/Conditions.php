@@ -15,15 +15,15 @@ final class Conditions
      * The questions of a scope that meet a filter.
      *
      * @param  string|null  $except  a dimension that is left out, for its own facet
-     * @param  bool  $few  whether few questions have the words; see words()
+     * @param  WordPlan|null  $plan  null to find out
      */
-    public static function on(Scope $scope, QuestionFilter $filter, ?string $except = null, bool $few = true): Builder
+    public static function on(Scope $scope, QuestionFilter $filter, ?string $except = null, ?WordPlan $plan = null): Builder
     {
         $query = DB::table('questions');
         $scope->on($query);
         $query->whereRaw($filter->inBin() ? 'questions.binned_at IS NOT NULL' : 'questions.binned_at IS NULL');
         if (! $filter->words->isEmpty()) {
-            self::words($query, $filter, $few);
+            self::words($query, $filter, $plan ?? (new Breadth)->plan($filter));
         } elseif (trim($filter->typed) !== '') {
             $query->whereRaw('false'); // only marks were typed, and no question has them
         }
@@ -44,14 +44,11 @@ final class Conditions
         return $query;
     }
 
-    /**
-     * Few matches are found by their words first and then sorted; with many, the order's own index is walked until the page
-     * is full. The planner cannot tell which, so it is told: OFFSET 0 keeps it from turning the first into the second.
-     */
-    private static function words(Builder $query, QuestionFilter $filter, bool $few): void
+    /** The planner cannot tell which plan is right, so it is told: OFFSET 0 keeps it from turning the first two into the last. */
+    private static function words(Builder $query, QuestionFilter $filter, WordPlan $plan): void
     {
         $tsquery = Stems::tsquery($filter->words);
-        if (! $few) {
+        if ($plan === WordPlan::OrderFirst) {
             $query
                 ->join('question_search AS found', 'found.question_id', '=', 'questions.id')
                 ->whereRaw('found.words @@ ?::tsquery', [$tsquery]);
@@ -61,6 +58,10 @@ final class Conditions
         $query->joinSub(
             DB::table('question_search')
                 ->select($filter->sort === 'best' ? ['question_id', 'words'] : ['question_id'])
+                ->when(
+                    $plan === WordPlan::TitlesFirst,
+                    fn (Builder $titles): Builder => $titles->whereRaw(Breadth::TITLE.' @@ ?::tsquery', [$tsquery]),
+                )
                 ->whereRaw('words @@ ?::tsquery', [$tsquery])
                 ->offset(0),
             'found',

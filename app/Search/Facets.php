@@ -43,7 +43,7 @@ final class Facets
 
     public function isSampled(Scope $scope, QuestionFilter $filter): bool
     {
-        return $this->search->exceeds($scope, $filter, $this->exactUpTo);
+        return $this->search->countUpTo($scope, $filter, $this->exactUpTo) === null;
     }
 
     /**
@@ -52,7 +52,7 @@ final class Facets
      */
     public function of(string $dimension, Scope $scope, QuestionFilter $filter, bool $sampled = false): array
     {
-        $query = Conditions::on($scope, $filter, $dimension, few: ! $sampled);
+        $query = Conditions::on($scope, $filter, $dimension);
         if ($sampled) {
             $query->whereRaw('get_byte(uuid_send(questions.id), 15) < 256 / '.self::SAMPLE);
         }

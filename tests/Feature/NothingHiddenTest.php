@@ -169,6 +169,7 @@ it('lets nothing of a bank that one may not read be seen anywhere', function ():
     $answered = array_keys(array_filter($seen, fn (array $statuses): bool => in_array(200, $statuses, true)));
     expect($answered)->toContain(
         'api/v1/questions',
+        'api/v1/count',
         'api/v1/facets',
         'api/v1/stimuli/{stimulus}',
         'api/v1/questions/{question}',

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Queries\Folders;
+use App\Search\Breadth;
 use App\Search\Facets;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
@@ -299,6 +300,38 @@ it('narrows to one folder alone, to a topic by its title anywhere, to who change
         ->and(collect(ask('GET', '/facets?of=titled')->json('facets.titled'))->firstWhere('value', 'Metamorphic rocks')['count'])
         ->toBe(2);
 });
+
+it('puts titles first, then the most relevant or, of many, the newest, and leaves nothing out', function (int $many, bool $ranks): void {
+    $world = library();
+    mt_srand(7);
+    foreach (range(1, 150) as $i) {
+        $stem = '<p>'.str_repeat('A gneiss. ', mt_rand(1, 4)).'</p><div data-part="p1"></div>';
+        $id = $world->add(mt_rand(1, 10) === 1 ? "Gneiss $i" : "Bands $i", $stem);
+        // Some at the same moment, so that identifiers decide.
+        DB::table('questions')->where('id', $id)->update(['updated_at' => '2026-11-'.mt_rand(1, 28).' 12:00:00+00']);
+    }
+    app()->bind(Breadth::class, fn (): Breadth => new Breadth($many));
+    $order = $ranks ? "ts_rank(words, 'gneiss'::tsquery) DESC" : 'updated_at DESC';
+    $right = DB::table('questions')->join('question_search', 'question_id', '=', 'id')
+        ->whereRaw("title LIKE 'Gneiss %' OR title LIKE 'Bands %'")
+        ->orderByRaw("title LIKE 'Gneiss %' DESC, $order, id")
+        ->pluck('id')
+        ->all();
+
+    $found = [];
+    $cursor = '';
+    do {
+        $page = ask('GET', "/banks/rocks/questions?words=gneiss$cursor")->json();
+        $found = [...$found, ...array_column($page['data'], 'id')];
+        $cursor = "&cursor={$page['meta']['next_cursor']}";
+    } while ($page['meta']['next_cursor'] !== null);
+
+    expect($found)->toBe($right)->and(count($found))->toBe(150);
+})->with([
+    'few are ranked' => [1000, true],
+    'many, few of them in titles' => [100, false],
+    'many, also in titles' => [5, false],
+]);
 
 it('reckons counts of many from a sample, and counts them all when asked', function (): void {
     $world = library();

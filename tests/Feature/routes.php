@@ -90,6 +90,7 @@ return [
         fn (World $w): array => ['/banks/rocks/questions', $fresh()],
     ],
     'GET api/v1/questions' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/questions?words=slate', null]],
+    'GET api/v1/count' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/count?words=slate', null]],
     'GET api/v1/facets' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/facets?of=bank', null]],
     'GET api/v1/questions/{question}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/questions/$w->question", null]],
     'PUT api/v1/questions/{question}' => [
@@ -206,6 +207,7 @@ return [
         fn (World $w): array => ['/banks/rocks/grants', ['grants' => [['person' => $w->people['keeper']->id, 'role' => 'keeper']]]],
     ],
     'GET api/v1/banks/{bank}/trees' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/trees', null]],
+    'GET api/v1/banks/{bank}/count' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/count?words=slate', null]],
     'GET api/v1/banks/{bank}/facets' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ['/banks/rocks/facets?of=kind&of=topic', null],

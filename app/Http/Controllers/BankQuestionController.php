@@ -27,8 +27,11 @@ use WideQuarry\Messages\Message;
 
 final class BankQuestionController
 {
+    /** A list waits for counts as long as they are short. */
+    private const COUNTED = 10_000;
+
     #[Operation(
-        'Questions of a bank that meet a filter, 60 a page; the first page counts them',
+        'Questions of a bank that meet a filter, 60 a page; the first page counts them up to 10,000 (null beyond: see the count)',
         response: 'QuestionPage',
     )]
     public function index(Request $request, Bank $bank, QuestionSearch $search): AnonymousResourceCollection
@@ -50,6 +53,31 @@ final class BankQuestionController
         return self::page($request, $search, Scope::readableBy(User::asking($request), $filter->inBin()), $filter);
     }
 
+    #[Operation('How many questions of a bank meet a filter', response: ['found' => 'integer', 'of' => 'integer'])]
+    public function count(Request $request, Bank $bank, QuestionSearch $search): JsonResponse
+    {
+        $filter = self::filter($request);
+        Gate::authorize($filter->inBin() ? 'write' : 'view', $bank);
+
+        return self::counts($search, Scope::bank($bank->id), $filter);
+    }
+
+    #[Operation('How many questions of every bank one may read meet a filter', response: ['found' => 'integer', 'of' => 'integer'])]
+    public function countEverywhere(Request $request, QuestionSearch $search): JsonResponse
+    {
+        $filter = self::filter($request);
+
+        return self::counts($search, Scope::readableBy(User::asking($request), $filter->inBin()), $filter);
+    }
+
+    private static function counts(QuestionSearch $search, Scope $scope, QuestionFilter $filter): JsonResponse
+    {
+        return new JsonResponse([
+            'found' => $search->count($scope, $filter),
+            'of' => $search->count($scope, QuestionFilter::fromQuery('')),
+        ]);
+    }
+
     private static function filter(Request $request): QuestionFilter
     {
         return QuestionFilter::fromQuery($request->server->getString('QUERY_STRING'));
@@ -63,14 +91,13 @@ final class BankQuestionController
     ): AnonymousResourceCollection {
         $cursor = $request->query('cursor');
         $cursor = is_string($cursor) && $cursor !== '' ? $cursor : null;
-        $found = $cursor === null ? $search->count($scope, $filter) : null;
-        [$rows, $next] = $search->page($scope, $filter, $cursor, $found);
+        [$rows, $next] = $search->page($scope, $filter, $cursor);
 
         return QuestionRowResource::collection(QuestionRows::of($rows, $filter->words))->additional([
             'meta' => [
                 'next_cursor' => $next,
-                'found' => $found,
-                'of' => $cursor === null ? $search->count($scope, QuestionFilter::fromQuery('')) : null,
+                'found' => $cursor === null ? $search->countUpTo($scope, $filter, self::COUNTED) : null,
+                'of' => $cursor === null ? $search->countUpTo($scope, QuestionFilter::fromQuery(''), self::COUNTED) : null,
                 'cut' => $filter->words->cut,
             ],
         ]);

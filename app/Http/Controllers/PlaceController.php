@@ -102,7 +102,7 @@ final class PlaceController
      */
     private function meant(Scope $scope, QuestionFilter $filter, QuestionSearch $search): ?array
     {
-        $words = $filter->words->isEmpty() || $search->count($scope, $filter) > 0 ? null : Nearest::to($scope->banks, $filter->typed);
+        $words = $filter->words->isEmpty() || $search->countUpTo($scope, $filter, 0) === null ? null : Nearest::to($scope->banks, $filter->typed);
         $count = $words === null ? 0 : $search->count($scope, $filter->saying($words));
 
         return $words === null || $count === 0 ? null : ['words' => $words, 'count' => $count];
@@ -115,7 +115,7 @@ final class PlaceController
      */
     private function without(Scope $scope, QuestionFilter $filter, QuestionSearch $search): array
     {
-        if ($filter->isEmpty() || $search->count($scope, $filter) > 0) {
+        if ($filter->isEmpty() || $search->countUpTo($scope, $filter, 0) === null) {
             return [];
         }
         $counts = [];

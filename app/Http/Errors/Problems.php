@@ -69,6 +69,9 @@ final class Problems
     private static function log(QueryException $problem): void
     {
         $first = strtok($problem->getPrevious()?->getMessage() ?? '', "\n");
+        if (str_contains((string) $first, 'due to user request')) {
+            return; // overtaken by the next words (StopOvertaken)
+        }
         $place =
             array_values(
                 array_filter($problem->getTrace(), fn (array $step): bool => str_starts_with($step['file'] ?? '', app_path())),

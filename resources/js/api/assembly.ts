@@ -11,7 +11,7 @@ export const trayQuery = queryOptions({
 })
 /** @param leaving  sent while the page is left, and not waited for */
 export const changeTray = async (change: { add?: string[]; remove?: string[]; clear?: boolean }, leaving = false) =>
-  (await call<schema.Answers['PATCH /tray']>('PATCH', '/tray', change, {}, leaving)).body.data
+  (await call<schema.Answers['PATCH /tray']>('PATCH', '/tray', change, {}, { keepalive: leaving })).body.data
 
 /** One question. */
 export type Pick = schema.PickedQuestion

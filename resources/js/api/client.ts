@@ -27,7 +27,7 @@ export async function call<T>(
   path: string,
   body?: unknown,
   headers: Record<string, string> = {},
-  keepalive = false,
+  { keepalive = false, signal }: { keepalive?: boolean; signal?: AbortSignal } = {},
 ): Promise<Reply<T>> {
   if (method !== 'GET' && cookie('XSRF-TOKEN') === '') await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' })
   const send = () =>
@@ -35,6 +35,7 @@ export async function call<T>(
       method,
       credentials: 'same-origin',
       keepalive,
+      signal,
       headers: {
         Accept: 'application/json',
         'Accept-Language': language,
@@ -44,7 +45,8 @@ export async function call<T>(
         ...headers,
       },
       body: body === undefined ? undefined : body instanceof FormData ? body : JSON.stringify(body),
-    }).catch(() => {
+    }).catch((problem) => {
+      if (signal?.aborted) throw problem // nobody waits for it any more
       throw new ApiProblem(0, 'offline', texts.problem.offline, null, {})
     })
   let response = await send()

@@ -27,6 +27,10 @@ export const bankQuery = (slug: string) =>
 /** A bank, or everything one may read where none is named. */
 const within = (slug: string) => (slug === '' ? '' : `/banks/${slug}`)
 
+/** This page, and a list on it: the server stops a search that its next one overtakes. */
+const page = Math.random().toString(36).slice(2)
+const overtaking = (list: string) => ({ 'Quarry-Search': `${page}-${list}` })
+
 /** What stood there stays until the new comes, but never under the name of another bank: a click would take what is not meant. */
 const keptOf =
   (slug: string) =>
@@ -39,13 +43,19 @@ export const findByName = async (words: string, most: number) =>
   (await call<schema.Answers['GET /questions']>('GET', `/questions?words=${encodeURIComponent(words)}&sort=best`)).body.data
     .slice(0, most)
     .map((row) => ({ id: row.id, title: row.title || row.title_marks.map(([words]) => words).join('') }))
-export const questionsQuery = (slug: string, filter: string) =>
+export const questionsQuery = (slug: string, filter: string, isTheList = false) =>
   infiniteQueryOptions({
     queryKey: ['bank', slug, 'questions', filter],
-    queryFn: async ({ pageParam }) => {
+    queryFn: async ({ pageParam, signal }) => {
       const query = [filter, pageParam === '' ? '' : `cursor=${encodeURIComponent(pageParam)}`].filter((one) => one !== '').join('&')
       return (
-        await call<schema.Answers['GET /banks/{bank}/questions']>('GET', `${within(slug)}/questions${query === '' ? '' : `?${query}`}`)
+        await call<schema.Answers['GET /banks/{bank}/questions']>(
+          'GET',
+          `${within(slug)}/questions${query === '' ? '' : `?${query}`}`,
+          undefined,
+          isTheList ? overtaking('list') : {},
+          { signal },
+        )
       ).body
     },
     initialPageParam: '',
@@ -53,15 +63,30 @@ export const questionsQuery = (slug: string, filter: string) =>
     placeholderData: keptOf(slug),
   })
 
+/** How many a filter finds, and of how many: asked for where the list has not counted them. */
+export const countQuery = (slug: string, filter: string) =>
+  queryOptions({
+    queryKey: ['bank', slug, 'questions', filter, 'count'],
+    queryFn: async ({ signal }) =>
+      (
+        await call<schema.Answers['GET /banks/{bank}/count']>('GET', `${within(slug)}/count?${filter}`, undefined, overtaking('count'), {
+          signal,
+        })
+      ).body,
+  })
+
 export type Facets = schema.Facets
 export const facetsQuery = (slug: string, filter: string, of: string[], exact = false) =>
   queryOptions({
     queryKey: ['bank', slug, 'facets', filter, of.join(), exact],
-    queryFn: async () =>
+    queryFn: async ({ signal }) =>
       (
         await call<schema.Answers['GET /banks/{bank}/facets']>(
           'GET',
           `${within(slug)}/facets?${[...of.map((one) => `of=${one}`), ...(exact ? ['exact=1'] : []), filter].filter((one) => one !== '').join('&')}`,
+          undefined,
+          overtaking(`facets-${of.join('-')}`),
+          { signal },
         )
       ).body,
     placeholderData: keptOf(slug),

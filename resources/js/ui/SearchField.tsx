@@ -1,12 +1,13 @@
 import { Search } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
+import { Echoes } from '@/lib/echoes'
 
 /** The one search field. What is typed is looked for after a short pause, and at once by Enter. */
 export function SearchField({
   label,
   value,
   onChange,
-  pause = 250,
+  pause = 80,
 }: {
   label: string
   value: string
@@ -15,17 +16,18 @@ export function SearchField({
 }) {
   const [typed, setTyped] = useState(value)
   const told = useRef(value)
+  const echoes = useRef(new Echoes(value))
   const call = useRef(onChange)
   call.current = onChange
   useEffect(() => {
-    if (value !== told.current) {
-      told.current = value
-      setTyped(value)
-    }
+    if (!echoes.current.takes(value)) return
+    told.current = value
+    setTyped(value)
   }, [value])
   const tell = (words: string) => {
     if (words === told.current) return
     told.current = words
+    echoes.current.say(words)
     call.current(words)
   }
   // biome-ignore lint/correctness/useExhaustiveDependencies: only what is typed starts the pause

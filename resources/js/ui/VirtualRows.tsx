@@ -6,8 +6,8 @@ import { useAhead } from './useAhead'
 type Props<Row> = {
   label: string
   rows: Row[]
-  /** How many there are in all, also those not loaded yet. */
-  all: number
+  /** How many there are in all, also those not loaded yet; undefined while nobody has counted. */
+  all: number | undefined
   height: number
   id: (row: Row) => string
   active: string | undefined
@@ -43,7 +43,7 @@ export function VirtualRows<Row>(props: Props<Row>) {
   const bottom = items.at(-1)?.index ?? 0
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked for when the last drawn row nears the end
   useEffect(() => {
-    if (rows.length > 0 && rows.length < all && bottom >= rows.length - 10) onEnd()
+    if (rows.length > 0 && (all === undefined || rows.length < all) && bottom >= rows.length - 10) onEnd()
   }, [bottom, rows.length, all])
   // biome-ignore lint/correctness/useExhaustiveDependencies: only when another row becomes the active one
   useEffect(() => {
@@ -110,7 +110,7 @@ export function VirtualRows<Row>(props: Props<Row>) {
               id={`row-${id(row)}`}
               role="option"
               aria-selected={on}
-              aria-setsize={all}
+              aria-setsize={all ?? -1}
               aria-posinset={item.index + 1}
               {...(onMove ? { ref: moved(row, item.index, onMove) } : drag ? { ref: dragSource({ data: drag(row) }) } : {})}
               className={`absolute inset-x-0 cursor-pointer ${gap === item.index ? 'shadow-[0_-2px_0_var(--color-accent)]' : gap === item.index + 1 && gap === rows.length ? 'shadow-[inset_0_-2px_0_var(--color-accent)]' : ''}`}

@@ -89,7 +89,7 @@ export function PickPane({ home, taken, draws, into, onAdd, onTakeOut }: Props) 
           <VirtualRows
             label={texts.bank.list}
             rows={rows}
-            all={pages.data?.pages[0]?.meta.found ?? rows.length}
+            all={pages.data?.pages[0]?.meta.found ?? undefined}
             height={ROW_HEIGHT}
             id={(row) => row.id}
             active={active}

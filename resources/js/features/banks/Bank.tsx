@@ -26,7 +26,7 @@ export function Bank() {
   const bank = useQuery(bankQuery(slug))
   const trees = useQuery(treesQuery(slug))
   const browsing = useBrowsing(slug, filter)
-  const { meta, selection } = browsing
+  const { found, selection } = browsing
   const [dialog, setDialog] = useState<BankDialog | null>(null)
   const mayWrite = bank.data?.may_write === true
   const keeps = bank.data?.may_manage
@@ -89,7 +89,7 @@ export function Bank() {
       tray={{
         slug,
         mayWrite,
-        found: meta?.found ?? 0,
+        found: found ?? 0,
         filter: filter.query,
         all: selection.all,
         onAll: selection.selectAll,

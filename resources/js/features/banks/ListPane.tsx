@@ -23,6 +23,9 @@ type Props = {
   trees: Trees | undefined
   pages: UseInfiniteQueryResult<InfiniteData<Page>>
   rows: QuestionRow[]
+  /** How many there are, and of how many; undefined until they are counted. */
+  found: number | undefined
+  of: number | undefined
   active: string | undefined
   selection: Selection
   /** Questions that the assessment at hand has. */
@@ -47,6 +50,8 @@ export function ListPane({
   trees,
   pages,
   rows,
+  found,
+  of,
   active,
   selection,
   taken,
@@ -62,16 +67,16 @@ export function ListPane({
   const place = filter.values('place')[0] ?? ''
   const own = filter.sort === 'own' && place !== '' && mayWrite
   const order = useOrderByHand(slug, place, filter.query)
-  const [found, of] = foundOf(meta?.found ?? 0, meta?.of ?? 0)
+  const [howMany, ofAll] = found === undefined || of === undefined ? [] : foundOf(found, of)
   return (
     <div className="flex h-full flex-col">
       <div className="flex flex-none flex-col gap-2 border-hairline border-b px-3 py-2">
         <Chips filter={filter} trees={trees} />
         <div className="flex flex-wrap items-center gap-2">
           <p className="flex-1" aria-live="polite">
-            {meta && meta.found !== null ? (
+            {meta && howMany !== undefined ? (
               <>
-                <strong>{found}</strong> {of}
+                <strong>{howMany}</strong> {ofAll}
                 {meta.cut ? <span className="block text-attention">{texts.bank.cut}</span> : null}
               </>
             ) : (
@@ -79,9 +84,9 @@ export function ListPane({
             )}
           </p>
           {onNarrow ? <Button onClick={onNarrow}>{texts.bank.narrow}</Button> : null}
-          {filter.values('is').includes('binned') && mayWrite && (meta?.found ?? 0) > 0 ? (
+          {filter.values('is').includes('binned') && mayWrite && (found ?? 0) > 0 ? (
             <Button onClick={() => restore.mutate({ target: { filter: filter.query }, change: { bin: false } })}>
-              {texts.acts.bin.backAll({ count: meta?.found ?? 0 })}
+              {texts.acts.bin.backAll({ count: found ?? 0 })}
             </Button>
           ) : null}
           <select
@@ -148,7 +153,7 @@ export function ListPane({
           <VirtualRows
             label={texts.bank.list}
             rows={rows}
-            all={meta?.found ?? rows.length}
+            all={found}
             height={ROW_HEIGHT}
             id={(row) => row.id}
             active={active}

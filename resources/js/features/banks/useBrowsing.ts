@@ -1,6 +1,6 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
-import { facetsQuery, questionsQuery } from '@/api/queries'
+import { countQuery, facetsQuery, questionsQuery } from '@/api/queries'
 import { storedText, storeText } from '@/lib/storage'
 import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
@@ -11,9 +11,13 @@ import type { Filter } from './useFilter'
 
 /** Looking through the questions that meet a filter, of a bank or ('') of all one may read: the list, what is picked, what is read. */
 export function useBrowsing(slug: string, filter: Filter) {
-  const pages = useInfiniteQuery(questionsQuery(slug, filter.query))
+  const pages = useInfiniteQuery(questionsQuery(slug, filter.query, true))
   const rows = useMemo(() => pages.data?.pages.flatMap((page) => page.data) ?? [], [pages.data])
   const meta = pages.data?.pages[0]?.meta
+  const isUncounted = meta !== undefined && !pages.isPlaceholderData && (meta.found === null || meta.of === null)
+  const counted = useQuery({ ...countQuery(slug, filter.query), enabled: isUncounted })
+  const found = meta?.found ?? counted.data?.found
+  const of = meta?.of ?? counted.data?.of
   const selection = useTraySelection(rows, filter.query)
   const { taken } = useAtHand()
   const empty = useQuery({ ...facetsQuery(slug, filter.query, []), enabled: meta?.found === 0 && filter.any })
@@ -55,7 +59,7 @@ export function useBrowsing(slug: string, filter: Filter) {
   ]
   return {
     commands,
-    meta,
+    found,
     rows,
     selection,
     active,
@@ -68,6 +72,8 @@ export function useBrowsing(slug: string, filter: Filter) {
       filter,
       pages,
       rows,
+      found,
+      of,
       active,
       selection,
       taken,

@@ -12,8 +12,9 @@ type Props<Row> = {
   id: (row: Row) => string
   active: string | undefined
   selected: string[]
-  onActive: (row: Row, extend: boolean) => void
-  onSelect: (row: Row, extend: boolean) => void
+  /** from: the row where a run of selected ones begins, as Shift was held; undefined for the first. */
+  onActive: (row: Row, extend: boolean, from: string | undefined) => void
+  onSelect: (row: Row, extend: boolean, from: string | undefined) => void
   onOpen: (row: Row) => void
   onEnd: () => void
   /** What a row carries when it is dragged out of the list. */
@@ -37,8 +38,9 @@ export function VirtualRows<Row>(props: Props<Row>) {
   const at = rows.findIndex((row) => id(row) === active)
   const ahead = useAhead(active)
   const activate = (row: Row, extend: boolean) => {
+    const from = ahead.latest()
     ahead.ask(id(row))
-    onActive(row, extend)
+    onActive(row, extend, from)
   }
   const bottom = items.at(-1)?.index ?? 0
   // biome-ignore lint/correctness/useExhaustiveDependencies: asked for when the last drawn row nears the end
@@ -82,7 +84,7 @@ export function VirtualRows<Row>(props: Props<Row>) {
       if (target) activate(target, event.shiftKey)
     } else if (row && event.key === ' ') {
       event.preventDefault()
-      onSelect(row, event.shiftKey)
+      onSelect(row, event.shiftKey, ahead.latest())
     } else if (row && event.key === 'Enter') {
       event.preventDefault()
       onOpen(row)
@@ -116,8 +118,8 @@ export function VirtualRows<Row>(props: Props<Row>) {
               className={`absolute inset-x-0 cursor-pointer ${gap === item.index ? 'shadow-[0_-2px_0_var(--color-accent)]' : gap === item.index + 1 && gap === rows.length ? 'shadow-[inset_0_-2px_0_var(--color-accent)]' : ''}`}
               style={{ height: item.size, transform: `translateY(${item.start}px)` }}
               onClick={(event) => {
-                if ((event.target as HTMLElement).closest('[data-tick]')) onSelect(row, event.shiftKey)
-                else if (event.ctrlKey || event.metaKey) onSelect(row, false)
+                if ((event.target as HTMLElement).closest('[data-tick]')) onSelect(row, event.shiftKey, ahead.latest())
+                else if (event.ctrlKey || event.metaKey) onSelect(row, false, undefined)
                 else activate(row, event.shiftKey)
               }}
               onDoubleClick={() => onOpen(row)}

@@ -158,11 +158,11 @@ export function ListPane({
             id={(row) => row.id}
             active={active}
             selected={selection.ids}
-            onActive={(row, extend) => {
-              if (extend) selection.extend(active, row.id)
+            onActive={(row, extend, from) => {
+              if (extend) selection.extend(from, row.id)
               filter.setQuestion(row.id)
             }}
-            onSelect={(row, extend) => (extend ? selection.extend(active, row.id) : selection.toggle(row.id))}
+            onSelect={(row, extend, from) => (extend ? selection.extend(from, row.id) : selection.toggle(row.id))}
             onOpen={onOpen}
             {...(own ? { onMove: (row: QuestionRow, before: QuestionRow | null) => order.mutate({ row, before }) } : {})}
             onEnd={() => (pages.hasNextPage && !pages.isFetchingNextPage ? pages.fetchNextPage() : undefined)}

@@ -91,11 +91,11 @@ export function ReviewList({ intake, address, set, pages, rows, active, selectio
             id={(row) => row.id}
             active={active}
             selected={selection.ids}
-            onActive={(row, extend) => {
-              if (extend) selection.extend(active, row.id)
+            onActive={(row, extend, from) => {
+              if (extend) selection.extend(from, row.id)
               set('question', row.id)
             }}
-            onSelect={(row, extend) => (extend ? selection.extend(active, row.id) : selection.toggle(row.id))}
+            onSelect={(row, extend, from) => (extend ? selection.extend(from, row.id) : selection.toggle(row.id))}
             onOpen={(row) => onOpen(row.id)}
             onEnd={() => (pages.hasNextPage && !pages.isFetchingNextPage ? pages.fetchNextPage() : undefined)}
             draw={(row, state) => <StagedRow row={row} {...state} />}

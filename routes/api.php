@@ -46,9 +46,9 @@ use App\Http\Controllers\TrayController;
 use App\Http\Controllers\WorkController;
 use App\Http\Middleware\Administrator;
 use App\Http\Middleware\HeavyWork;
-use App\Http\Middleware\StopOvertaken;
 use App\Http\Middleware\Idempotent;
 use App\Http\Middleware\LiveSession;
+use App\Http\Middleware\StopOvertaken;
 use Illuminate\Support\Facades\Route;
 
 Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in');

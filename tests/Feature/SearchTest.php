@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Http\Middleware\StopOvertaken;
 use App\Queries\Folders;
 use App\Search\Breadth;
 use App\Search\Facets;
 use Illuminate\Support\Facades\DB;
+use Symfony\Component\Process\Process;
 use Tests\Feature\World;
 
 /** The titles a list gives; @return list<string> */
@@ -355,6 +357,47 @@ it('reckons counts of many from a sample, and counts them all when asked', funct
         ->toBe(32)
         ->and(ask('GET', '/banks/rocks/facets?of=difficulty&words=density')->json('sampled'))
         ->toBeFalse();
+});
+
+/** A search that takes long, as another request of a list would run it. */
+function longSearch(string $name): Process
+{
+    $database = config()->array('database.connections.pgsql');
+    $script = <<<'PHP'
+        [, $dsn, $user, $password, $name] = $argv;
+        $pdo = new PDO($dsn, $user, $password);
+        $pdo->exec("SET application_name = '$name'");
+        fwrite(STDOUT, "runs\n");
+        $pdo->query('SELECT pg_sleep(60)');
+        PHP;
+    $dsn = "pgsql:host={$database['host']};port={$database['port']};dbname=".DB::getDatabaseName();
+    $process = new Process([PHP_BINARY, '-r', $script, '--', $dsn, $database['username'], $database['password'], $name], timeout: 90);
+    $process->start();
+    $process->waitUntil(fn (string $type, string $said): bool => str_contains($said, 'runs'));
+    usleep(300_000); // the statement behind the word
+
+    return $process;
+}
+
+it('stops a search that the next words overtake, and nobody else’s', function (): void {
+    $world = library();
+    $me = $world->people['reader']->id;
+    $overtaken = longSearch(StopOvertaken::name($me, 'tab-list'));
+    $others = array_map(longSearch(...), [
+        'another list of the same person' => StopOvertaken::name($me, 'tab-facets'),
+        'the same list of another person' => StopOvertaken::name($world->people['writer']->id, 'tab-list'),
+    ]);
+
+    ask('GET', '/banks/rocks/questions?words=slate', null, [StopOvertaken::HEADER => 'tab-list'])->assertStatus(200);
+
+    expect($overtaken->wait())
+        ->not->toBe(0)
+        ->and($overtaken->getOutput().$overtaken->getErrorOutput())
+        ->toContain('due to user request');
+    foreach ($others as $which => $other) {
+        expect($other->isRunning())->toBeTrue($which);
+        $other->stop(1);
+    }
 });
 
 it('keeps searches under a name, for oneself or for all readers of the bank', function (): void {

@@ -80,7 +80,7 @@ final readonly class Query
         $marked = [];
         foreach ($this->terms as $term) {
             for ($at = 0; ! $term->negated && $at <= count($words) - count($term->words); $at++) {
-                if ($this->matches($term, array_slice($words, $at, count($term->words)))) {
+                if ($this->matches($term, $words, $at)) {
                     foreach (range($at, $at + count($term->words) - 1) as $i) {
                         $marked[$i] = true;
                     }
@@ -114,18 +114,11 @@ final readonly class Query
         return false;
     }
 
-    /** @param  list<Word>  $words as many as the term has */
-    private function matches(Term $term, array $words): bool
+    /** @param  list<Word>  $words  of a text, with as many from $at on as the term has */
+    private function matches(Term $term, array $words, int $at): bool
     {
         foreach ($term->words as $i => $wanted) {
-            $prefix = $term->prefix && $i === count($term->words) - 1;
-            $found = array_filter(
-                $words[$i]->forms(),
-                fn (string $form): bool => $form === $wanted->whole ||
-                    ($prefix && str_starts_with($form, $wanted->whole)) ||
-                    ($wanted->pieces !== [$wanted->whole] && in_array($form, $wanted->pieces, true)),
-            );
-            if ($found === []) {
+            if (! $words[$at + $i]->isFoundBy($wanted, $term->prefix && $i === count($term->words) - 1)) {
                 return false;
             }
         }

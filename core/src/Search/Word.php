@@ -16,6 +16,34 @@ final readonly class Word
     {
     }
 
+    /**
+     * Whether a query's word finds this one.
+     *
+     * @param  bool  $prefix  whether that word may go on
+     */
+    public function isFoundBy(self $wanted, bool $prefix): bool
+    {
+        // Nearly every word of a text is neither this one nor in pieces.
+        if ($this->whole === $wanted->whole || ($prefix && str_starts_with($this->whole, $wanted->whole))) {
+            return true;
+        }
+        $isWantedInPieces = $wanted->pieces !== [$wanted->whole];
+        if (! $isWantedInPieces && count($this->pieces) === 1 && $this->pieces[0] === $this->whole) {
+            return false;
+        }
+        foreach ($this->forms() as $form) {
+            if (
+                $form === $wanted->whole ||
+                ($prefix && str_starts_with($form, $wanted->whole)) ||
+                ($isWantedInPieces && in_array($form, $wanted->pieces, true))
+            ) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** @return list<string> */
     public function forms(): array
     {

@@ -2,11 +2,17 @@
 
 declare(strict_types=1);
 
-// Scoring, JSON in and out: every specimen of the demo, by kind, beside reading and writing the same lines.
+// Scoring every specimen of the demo, by kind: JSON in and out, beside reading and writing the same lines; and through the core alone,
+// beside reading them.
 
 use Tests\Bench\Bench;
 use WideQuarry\CommandLine\Offline;
 use WideQuarry\CommandLine\Streams;
+use WideQuarry\Json\Fields;
+use WideQuarry\Parts\StandardKinds;
+use WideQuarry\Question\Question;
+use WideQuarry\Scoring\Attempt;
+use WideQuarry\Scoring\Scorer;
 
 require __DIR__.'/../../vendor/autoload.php';
 
@@ -57,6 +63,25 @@ function compare(Bench $bench, string $name, array $lines, float $gate): void
     );
 }
 
+/** Through the core alone: the question is read once, and the responses are those of a class. */
+function through(Bench $bench, string $kind, string $line): void
+{
+    $given = Fields::of(json_decode($line), '', ['question', 'response', 'seed']);
+    $question = Question::read($given->raw('question'), StandardKinds::all());
+    $lines = array_fill(0, LINES, $line);
+    $bench->compare(
+        "core $kind, one question",
+        function () use ($question, $given): void {
+            for ($i = 0; $i < LINES; $i++) {
+                (new Scorer)->score($question, Attempt::read($given));
+            }
+        },
+        fn () => array_map(json_decode(...), $lines),
+        GATES_OF_ONE[$kind] ?? 30,
+        LINES,
+    );
+}
+
 $bench = new Bench;
 foreach (specimenLines() as $kind => $specimens) {
     // Another question in every line, and one question in all: a class has answered it.
@@ -65,6 +90,7 @@ foreach (specimenLines() as $kind => $specimens) {
         $mixed[] = $specimens[$i * 7 % count($specimens)];
         $same[] = $specimens[0];
     }
+    through($bench, $kind, $specimens[0]);
     compare($bench, "score $kind", $mixed, GATES[$kind] ?? 30);
     compare($bench, "score $kind, one question", $same, GATES_OF_ONE[$kind] ?? 30);
 }

@@ -1,4 +1,4 @@
-// What a person waits for, in Chromium, cold: the first screen of a bank of 200,000 beside the sign-in page, the next screens,
+// What a person waits for, in Chromium: the first screen of a bank of 200,000, cold, beside the sign-in page, the next screens, words,
 // a key press to its paint in a question with 40 options, a try. BASE_URL names a running installation with that bank.
 import { chromium } from '@playwright/test'
 
@@ -12,7 +12,7 @@ let missed = false
 const context = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 } })
 const page = await context.newPage()
 await page.goto('/banks')
-await page.getByLabel('Address').fill('bench@fellmoor.example')
+await page.getByLabel('Email address').fill('bench@fellmoor.example')
 await page.getByLabel('Password').fill('limestone-7')
 await page.getByRole('button', { name: 'Sign in', exact: true }).click()
 await page.getByRole('heading', { name: 'Banks' }).waitFor()
@@ -59,25 +59,38 @@ for (let i = 0; i < ROUNDS; i++) {
   )
 }
 console.log(`next question, read                ${ms(median(next))}   aim 300 ms`)
-const words = []
-for (const word of ['slate cleavage', 'chalk uplift', 'granite age', 'coal dip', 'marble lustre']) {
-  const count = await page.locator('[aria-live=polite]').first().textContent()
-  words.push(
+// Typed letter by letter into a field that has the list of all; from the last key to the first row with that word marked.
+const WORDS = (
+  'slate granite basalt chalk schist gneiss marble limestone porosity cleavage foliation density bedding cooling weathering studied ' +
+  'foreshore borehole quarry museum fellmoor harrow penhale brisco uplift silt dolerite carn tarn flood'
+).split(' ')
+const typed = []
+for (const word of WORDS) {
+  const field = page.getByRole('searchbox')
+  await field.fill('')
+  await page.keyboard.press('Enter')
+  await page.waitForFunction(() => document.querySelectorAll('[role=option]').length > 3 && !document.querySelector('[role=option] mark'))
+  await page.keyboard.type(word.slice(0, -1), { delay: 90 })
+  typed.push(
     await timed(
-      async () => {
-        await page.getByRole('searchbox').fill(word)
-        await page.keyboard.press('Enter')
-      },
-      () => page.waitForFunction((old) => document.querySelector('p[aria-live=polite]')?.textContent !== old && document.querySelector('[role=option] mark'), count, { polling: 10 }),
+      () => page.keyboard.press(word.slice(-1)),
+      () =>
+        page.waitForFunction(
+          (word) => [...document.querySelectorAll('[role=option] mark')].some((mark) => mark.textContent.toLowerCase().includes(word)),
+          word,
+          { polling: 10 },
+        ),
     ),
   )
 }
-console.log(`words found in 200,000             ${ms(median(words))}   aim 300 ms`)
+const slow = [...typed].sort((a, b) => a - b)[Math.floor(typed.length * 0.95)]
+missed ||= slow > 250
+console.log(`words typed, answered              ${ms(median(typed))} in the middle, 95 of 100 within ${ms(slow)}   at most 250 ms   ${slow > 250 ? 'MISSED' : 'good'}`)
 
 // A question with 40 options.
 await page.goto('/banks/large-200000/write')
-const again = page.getByRole('button', { name: 'Begin with nothing' })
-const choose = page.getByRole('button', { name: /^choose/ })
+const again = page.getByRole('button', { name: 'Start blank' })
+const choose = page.getByRole('button', { name: /^choose/i })
 await again.or(choose).waitFor()
 if (await again.isVisible()) await again.click()
 await choose.click()
@@ -115,10 +128,10 @@ for (let i = 0; i < 12; i++) {
   const wait = page.waitForResponse((response) => response.url().endsWith('/score'))
   tries.push(
     await timed(
-      () => pane.getByRole('button', { name: 'Check' }).click(),
+      () => pane.getByRole('button', { name: 'Check answer' }).click(),
       async () => {
         await wait
-        await pane.getByRole('region', { name: 'Why it scored so' }).waitFor()
+        await pane.getByRole('region', { name: 'How it was scored' }).waitFor()
       },
     ),
   )
@@ -127,7 +140,7 @@ for (let i = 0; i < 12; i++) {
     await (await fetch('/api/v1/me', { headers: { Accept: 'application/json' } })).text()
     return performance.now() - start
   }))
-  const afresh = pane.getByRole('button', { name: 'Start afresh' })
+  const afresh = pane.getByRole('button', { name: 'Start again' })
   await afresh.click()
 }
 missed ||= median(tries) > 150

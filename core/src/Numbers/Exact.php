@@ -55,6 +55,30 @@ final class Exact
         return self::of('1');
     }
 
+    /**
+     * The value, or the bound it is beyond; given back as it is within them. Most bounds are 0 and 1, and most values too, so that signs
+     * and sameness say it without arithmetic.
+     */
+    public static function within(BigRational $value, BigRational $low, BigRational $high): BigRational
+    {
+        return match (true) {
+            $value === $low, $value === $high => $value, // @pest-mutate-ignore only faster
+            $low->isZero() ? $value->isNegative() : $value->isLessThan($low) => $low,
+            $value->isGreaterThan($high) => $high,
+            default => $value,
+        };
+    }
+
+    /** A product; most factors here are 0 or 1. */
+    public static function times(BigRational $value, BigRational $factor): BigRational
+    {
+        return match (true) {
+            $factor === self::one() => $value, // @pest-mutate-ignore only faster
+            $factor->isZero() => self::zero(), // @pest-mutate-ignore
+            default => $value->multipliedBy($factor)->simplified(),
+        };
+    }
+
     public static function text(BigRational $value): string
     {
         return (string) $value->simplified();
@@ -76,10 +100,13 @@ final class Exact
         return $rest->isEqualTo(1) ? (string) $value->toScale($scale) : null;
     }
 
-    /** Rounds half away from zero to a multiple of $step, which is above zero. */
+    /** Rounds half away from zero to a multiple of $step, which is above zero; what is one is given back as it is. */
     public static function toStep(BigRational $value, BigRational $step): BigRational
     {
-        $steps = $value->dividedBy($step);
+        $steps = $value->dividedBy($step)->simplified();
+        if ($steps->getDenominator()->isEqualTo(1)) { // @pest-mutate-ignore only faster
+            return $value; // @pest-mutate-ignore
+        }
 
         return $steps->toScale(0, RoundingMode::HALF_UP)->toBigRational()->multipliedBy($step)->simplified();
     }

@@ -110,7 +110,7 @@ final class Scorer
                 $part->id,
                 $state,
                 $credit,
-                $part->points()->multipliedBy($credit)->simplified(),
+                Exact::times($part->points(), $credit),
                 $part->points(),
                 array_map(fn (Rule $rule): string => $rule->id, $outcome->matched),
                 $trace,
@@ -127,11 +127,9 @@ final class Scorer
         if ($outcome->state !== 'given') {
             return [Exact::zero(), $outcome->trace];
         }
-        $low = $part->bound('low');
-        $high = $part->bound('high');
-        $credit = $outcome->credit->isLessThan($low) ? $low : ($outcome->credit->isGreaterThan($high) ? $high : $outcome->credit);
+        $credit = Exact::within($outcome->credit, $part->bound('low'), $part->bound('high'));
         $trace = $outcome->trace;
-        if (! $credit->isEqualTo($outcome->credit)) {
+        if ($credit !== $outcome->credit) {
             $trace[] = ['step' => 'credit.clamped', 'from' => Exact::text($outcome->credit), 'to' => Exact::text($credit)];
         }
 

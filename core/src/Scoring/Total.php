@@ -49,8 +49,8 @@ final class Total
             ];
         }
         $this->exact = $exact->simplified();
-        $this->score = Exact::toStep($exact, $question->scoring->step());
-        if (! $this->score->isEqualTo($this->exact)) {
+        $this->score = Exact::toStep($this->exact, $question->scoring->step());
+        if ($this->score !== $this->exact) {
             $this->trace[] = ['step' => 'rounded', 'from' => Exact::text($this->exact), 'to' => Exact::text($this->score)];
         }
     }
@@ -58,7 +58,10 @@ final class Total
     /** @param  list<PartResult>  $parts */
     private function combined(BigRational $points, array $parts): BigRational
     {
-        $sum = array_reduce($parts, fn (BigRational $sum, PartResult $part): BigRational => $sum->plus($part->score), Exact::zero());
+        $sum = isset($parts[0]) ? $parts[0]->score : Exact::zero();
+        foreach (array_slice($parts, 1) as $part) {
+            $sum = $sum->plus($part->score);
+        }
         $this->trace[] = ['step' => 'parts.summed', 'value' => Exact::text($sum), 'of' => Exact::text($points)];
         if (! $this->question->scoring->all) {
             return $sum;
@@ -92,10 +95,10 @@ final class Total
 
     private function bounded(BigRational $score, BigRational $points): BigRational
     {
-        $low = $points->multipliedBy($this->question->scoring->low());
-        $high = $points->multipliedBy($this->question->scoring->high());
-        $within = $score->isLessThan($low) ? $low : ($score->isGreaterThan($high) ? $high : $score);
-        if (! $within->isEqualTo($score)) {
+        $low = Exact::times($points, $this->question->scoring->low());
+        $high = Exact::times($points, $this->question->scoring->high());
+        $within = Exact::within($score, $low, $high);
+        if ($within !== $score) {
             $this->trace[] = ['step' => 'bounds.clamped', 'from' => Exact::text($score), 'to' => Exact::text($within)];
         }
 

@@ -95,6 +95,31 @@ it('rounds to the nearest multiple of a step', function (string $value, string $
     ['0', '3', '0'],
 ]);
 
+it('keeps a value within bounds, and gives it back as it is where it is within', function (
+    string $value,
+    string $low,
+    string $high,
+    string $within,
+): void {
+    $given = Exact::of($value);
+    $kept = Exact::within($given, Exact::of($low), Exact::of($high));
+    expect(Exact::text($kept))->toBe($within)->and($kept === $given)->toBe($value === $within);
+})->with([
+    ['1/2', '0', '1', '1/2'],
+    ['0', '0', '1', '0'],
+    ['1', '0', '1', '1'],
+    ['-1', '0', '1', '0'],
+    ['3/2', '0', '1', '1'],
+    ['-1', '-2', '1', '-1'],
+    ['-3', '-2', '1', '-2'],
+    ['1/4', '1/3', '1', '1/3'],
+    ['3', '0', '5/2', '5/2'],
+]);
+
+it('multiplies', function (string $value, string $factor, string $product): void {
+    expect(Exact::times(Exact::of($value), Exact::of($factor))->__toString())->toBe($product);
+})->with([['2', '1', '2'], ['2', '0', '0'], ['1/2', '2/3', '1/3'], ['-3', '2/1', '-6'], ['7', '4/4', '7']]);
+
 it('gives JSON an integer where the number is one', function (string $value, int|float $number): void {
     expect(Exact::number(Exact::of($value)))->toBe($number);
 })->with([

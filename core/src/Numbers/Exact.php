@@ -69,6 +69,12 @@ final class Exact
         };
     }
 
+    /** Whether a credit is all there is: 1, or more where rules add up to more. */
+    public static function isAll(BigRational $credit): bool
+    {
+        return $credit === self::one() || $credit->isGreaterThanOrEqualTo(self::one());
+    }
+
     /** A product; most factors here are 0 or 1. */
     public static function times(BigRational $value, BigRational $factor): BigRational
     {

@@ -93,7 +93,7 @@ final class Scorer
         $right = array_values(
             array_filter(
                 array_map(fn (Part $part): string => $part->id, $question->parts),
-                fn (string $id): bool => $credits[$id][0]->isGreaterThanOrEqualTo(1),
+                fn (string $id): bool => Exact::isAll($credits[$id][0]),
             ),
         );
         $closed = Gates::closed($question, $right);
@@ -133,14 +133,14 @@ final class Scorer
             $trace[] = ['step' => 'credit.clamped', 'from' => Exact::text($outcome->credit), 'to' => Exact::text($credit)];
         }
 
-        return [$credit->simplified(), $trace];
+        return [$credit === Exact::one() ? $credit : $credit->simplified(), $trace];
     }
 
     private function partState(Part $part, PartOutcome $outcome, BigRational $credit): string
     {
         return match (true) {
             $outcome->state !== 'given' => $outcome->state,
-            $credit->isGreaterThanOrEqualTo(1) => 'right',
+            Exact::isAll($credit) => 'right',
             $credit->isPositive() => 'partly',
             default => 'wrong',
         };

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Accounts\Network;
+use App\Infrastructure\KeptConnector;
 use App\Infrastructure\LimiterStore;
 use App\Infrastructure\OutboxTransport;
 use App\Infrastructure\WorkerHeartbeat;
@@ -41,6 +42,9 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         $this->app->singleton(PartKinds::class, fn (): PartKinds => StandardKinds::all());
+        if (PHP_SAPI === 'fpm-fcgi') {
+            $this->app->bind('db.connector.pgsql', KeptConnector::class);
+        }
         // before anything asks for the rate limiter, which counts in it
         $this->app->resolving(
             'cache',

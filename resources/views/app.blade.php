@@ -6,7 +6,7 @@
     <meta name="quarry-settings" content="{{ json_encode((object) $settings) }}">
     <title>Wide Quarry</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
-    @vite(['resources/css/app.css', 'resources/js/app.tsx'])
+    @vite(['resources/css/app.css', 'resources/js/early.ts', 'resources/js/app.tsx'])
 </head>
 <body>
     <div id="app"></div>

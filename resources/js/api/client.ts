@@ -1,5 +1,6 @@
 import { texts } from '@/messages'
-import { language } from '@/messages/language'
+import { early } from './early'
+import { cookie, headers } from './get'
 
 /** A problem as the server says it (RFC 9457). */
 export class ApiProblem extends Error {
@@ -14,19 +15,14 @@ export class ApiProblem extends Error {
   }
 }
 
-function cookie(name: string): string {
-  const found = document.cookie.split('; ').find((pair) => pair.startsWith(`${name}=`))
-  return found ? decodeURIComponent(found.slice(name.length + 1)) : ''
-}
-
 export type Reply<T> = { body: T; etag: string | null }
 
-/** The only fetch. */
+/** The only fetch, but for what is asked for early. */
 export async function call<T>(
   method: string,
   path: string,
   body?: unknown,
-  headers: Record<string, string> = {},
+  more: Record<string, string> = {},
   { keepalive = false, signal }: { keepalive?: boolean; signal?: AbortSignal } = {},
 ): Promise<Reply<T>> {
   if (method !== 'GET' && cookie('XSRF-TOKEN') === '') await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' })
@@ -37,19 +33,18 @@ export async function call<T>(
       keepalive,
       signal,
       headers: {
-        Accept: 'application/json',
-        'Accept-Language': language,
-        'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
+        ...headers(),
         // A form says itself where its parts end.
         ...(body === undefined || body instanceof FormData ? {} : { 'Content-Type': 'application/json' }),
-        ...headers,
+        ...more,
       },
       body: body === undefined ? undefined : body instanceof FormData ? body : JSON.stringify(body),
     }).catch((problem) => {
       if (signal?.aborted) throw problem // nobody waits for it any more
       throw new ApiProblem(0, 'offline', texts.problem.offline, null, {})
     })
-  let response = await send()
+  const begun = method === 'GET' ? early(path) : undefined
+  let response = await (begun?.catch(send) ?? send())
   if (response.status === 419) {
     await fetch('/sanctum/csrf-cookie', { credentials: 'same-origin' })
     response = await send()

@@ -8,10 +8,11 @@ import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import { useCommands } from '@/ui/commands'
 import { BrowsingPanes } from './BrowsingPanes'
+import { type Range, ranges } from './filterQuery'
 import { ListPane } from './ListPane'
 import { MoreFilters, useOpenSections } from './MoreFilters'
 import { useBrowsing } from './useBrowsing'
-import { type Range, ranges, useFilter } from './useFilter'
+import { useFilter } from './useFilter'
 
 /** Questions of every bank one may read: what to look for, list, reading. */
 export function Catalogue() {

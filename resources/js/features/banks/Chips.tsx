@@ -7,7 +7,8 @@ import { texts } from '@/messages'
 import { kindNames } from '@/parts/words'
 import { Button } from '@/ui/Button'
 import { Chip } from '@/ui/Chip'
-import { type Dimension, dimensions, type Filter, ranges } from './useFilter'
+import { type Dimension, dimensions, ranges } from './filterQuery'
+import type { Filter } from './useFilter'
 
 /** What a condition is called. */
 export function conditionName(name: Dimension, value: string, trees: Trees | undefined): string {

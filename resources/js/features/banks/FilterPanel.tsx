@@ -8,10 +8,11 @@ import { Button } from '@/ui/Button'
 import { Tabs } from '@/ui/Tabs'
 import type { TreeItem } from '@/ui/tree/items'
 import { Tree } from '@/ui/tree/Tree'
+import { type Dimension, type Range, ranges } from './filterQuery'
 import { MoreFilters, useOpenSections } from './MoreFilters'
 import { Searches } from './Searches'
 import { NodeMenu, useTreeDialogs } from './TreeDialogs'
-import { type Dimension, type Filter, type Range, ranges } from './useFilter'
+import type { Filter } from './useFilter'
 import { Values } from './Values'
 
 const tabs: Record<string, Dimension[]> = {

@@ -2,8 +2,9 @@ import { useState } from 'react'
 import type { Trees } from '@/api/queries'
 import { isTexts, storedValue, storeValue } from '@/lib/storage'
 import { texts } from '@/messages'
+import { type Dimension, type Range, ranges } from './filterQuery'
 import { RangeField } from './RangeField'
-import { type Dimension, type Filter, type Range, ranges } from './useFilter'
+import type { Filter } from './useFilter'
 import { Values } from './Values'
 
 const sections: (Dimension | Range)[] = [

@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import { texts } from '@/messages'
 import { control } from '@/ui/Field'
-import type { Filter, Range } from './useFilter'
+import type { Range } from './filterQuery'
+import type { Filter } from './useFilter'
 
 /** From and to, either of which may be left open; told when a field is left or Enter is pressed. */
 export function RangeField({ name, filter }: { name: Range; filter: Filter }) {

@@ -10,7 +10,8 @@ import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { useToast } from '@/ui/Toasts'
 import { conditionName } from './Chips'
-import { type Dimension, dimensions, type Filter } from './useFilter'
+import { type Dimension, dimensions } from './filterQuery'
+import type { Filter } from './useFilter'
 import { useRecent } from './useRecent'
 
 const words = texts.bank.searches

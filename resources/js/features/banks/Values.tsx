@@ -4,7 +4,8 @@ import { number } from '@/lib/format'
 import { texts } from '@/messages'
 import { Tick } from '@/ui/Tick'
 import { conditionName } from './Chips'
-import type { Dimension, Filter } from './useFilter'
+import type { Dimension } from './filterQuery'
+import type { Filter } from './useFilter'
 
 type ValuesProps = {
   name: Dimension

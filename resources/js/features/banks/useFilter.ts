@@ -1,45 +1,12 @@
 import { useMemo } from 'react'
 import { useAddress } from '@/lib/useAddress'
-
-export const dimensions = [
-  'kind',
-  'status',
-  'difficulty',
-  'topic',
-  'folder',
-  'place',
-  'titled',
-  'tag',
-  'author',
-  'stimulus',
-  'level',
-  'purpose',
-  'licence',
-  'language',
-  'source',
-  'work',
-  'has',
-  'marks',
-  'by',
-  'editor',
-  'bank',
-  'no',
-  'is',
-] as const
-export type Dimension = (typeof dimensions)[number]
-/** Amounts and days, from..to. */
-export const ranges = ['points', 'minutes', 'created', 'changed'] as const
-export type Range = (typeof ranges)[number]
-
-const conditions = [...dimensions, ...dimensions.map((name) => `not-${name}`), ...ranges]
+import { conditions, type Dimension, filterQuery, type Range } from './filterQuery'
 
 /** The conditions of a list, which are its address: reload, go back, share the link. */
 export function useFilter() {
   const { address, change } = useAddress()
   return useMemo(() => {
-    const query = new URLSearchParams()
-    for (const name of ['words', ...conditions, 'sort'])
-      for (const value of address.getAll(name)) if (value !== '') query.append(name, value)
+    const query = filterQuery(address)
     /** In or out of a list of values; what is in one of asked for and left out is not in the other. */
     const flip = (name: string, other: string, value: string) =>
       change((next) => {
@@ -53,7 +20,7 @@ export function useFilter() {
       })
     return {
       /** As the API takes it; two equal filters read equally. */
-      query: query.toString(),
+      query,
       words: address.get('words') ?? '',
       sort: address.get('sort') ?? (address.get('words') ? 'best' : 'title'),
       question: address.get('question') ?? undefined,
@@ -65,7 +32,7 @@ export function useFilter() {
         const [from = '', to = ''] = (address.get(name) ?? '').split('..')
         return [from, to]
       },
-      any: query.has('words') || conditions.some((name) => query.has(name)),
+      any: ['words', ...conditions].some((name) => address.getAll(name).some((value) => value !== '')),
       toggle: (name: Dimension, value: string) => flip(name, `not-${name}`, value),
       leaveOut: (name: Dimension, value: string) => flip(`not-${name}`, name, value),
       setRange: (name: Range, from: string, to: string) =>

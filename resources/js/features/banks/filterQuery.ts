@@ -1,0 +1,38 @@
+export const dimensions = [
+  'kind',
+  'status',
+  'difficulty',
+  'topic',
+  'folder',
+  'place',
+  'titled',
+  'tag',
+  'author',
+  'stimulus',
+  'level',
+  'purpose',
+  'licence',
+  'language',
+  'source',
+  'work',
+  'has',
+  'marks',
+  'by',
+  'editor',
+  'bank',
+  'no',
+  'is',
+] as const
+export type Dimension = (typeof dimensions)[number]
+/** Amounts and days, from..to. */
+export const ranges = ['points', 'minutes', 'created', 'changed'] as const
+export type Range = (typeof ranges)[number]
+
+export const conditions = [...dimensions, ...dimensions.map((name) => `not-${name}`), ...ranges]
+
+/** The conditions in an address, as the API takes them; two equal filters read equally. */
+export function filterQuery(address: URLSearchParams): string {
+  const query = new URLSearchParams()
+  for (const name of ['words', ...conditions, 'sort']) for (const value of address.getAll(name)) if (value !== '') query.append(name, value)
+  return query.toString()
+}

@@ -79,8 +79,14 @@ final class KeySearch
         if (! $this->processing->isWhole() || $this->processing->isEmpty() || $this->responses === []) {
             return null;
         }
+        $known = new KnownKeys($this->responses, $this->rows, $question);
         // less than nothing is given where some answers earn it, and only there; "all or nothing" where an answer earns nothing alone
         $below = array_filter($this->rows, fn (array $row): bool => $row['score']->isNegative()) !== [];
+        $how = $known->how();
+        $again = $how === null ? null : $this->again($known, $this->keyed($question, $how['combine'], $how['scheme'], $below));
+        if ($again !== null) {
+            return $again;
+        }
         $together =
             count($this->responses) > 1 &&
             array_filter(
@@ -94,12 +100,31 @@ final class KeySearch
             foreach ($this->schemes() as $scheme) {
                 $tried = $this->keyed($question, $combine, $scheme, $below);
                 if ($tried !== null && $this->agrees($tried)) {
+                    $known->remember($tried, $combine, $scheme, $this->outcomes);
+
                     return $tried;
                 }
             }
         }
 
         return null;
+    }
+
+    /** @return \stdClass|null the key, where the same was scored before; what it scores is known then */
+    private function again(KnownKeys $known, ?\stdClass $keyed): ?\stdClass
+    {
+        $outcomes = $keyed === null ? null : $known->outcomes($keyed);
+        if ($outcomes === null) {
+            return null;
+        }
+        try {
+            Question::read($keyed, $this->kinds); // identifiers differ, and not all can be ours
+        } catch (Malformed) {
+            return null;
+        }
+        $this->outcomes = $outcomes;
+
+        return $keyed;
     }
 
     /**

@@ -3,8 +3,7 @@
 declare(strict_types=1);
 
 // Reading a package of 5,000 questions (20,000 with --large, for its memory) in each format, or those that are named, beside parsing the
-// same XML and nothing
-// else; and how long writing as many takes.
+// same XML and nothing else; and how long writing as many takes.
 
 use Tests\Bench\Bench;
 use Tests\Bench\Packages;

@@ -59,6 +59,11 @@ if ($bank === null) {
         ->firstOrFail();
 }
 if (in_array('--prepare', $argv, true)) {
+    // Those of bin/bench crowd.
+    for ($i = 1; $i <= 20; $i++) {
+        $person = User::query()->firstOrCreate(['email' => "crowd-$i@fellmoor.example"], ['name' => "Crowd $i", 'password' => 'limestone-7']);
+        DB::table('bank_grants')->insertOrIgnore(['bank_id' => $bank->id, 'user_id' => $person->id, 'role' => 'writer']);
+    }
     exit(0);
 }
 $search = new QuestionSearch;

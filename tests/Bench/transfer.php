@@ -3,9 +3,8 @@
 declare(strict_types=1);
 
 // 5,000 questions of a QTI 3.0 package on their way through the application: staged, brought in, sent out; and of every other format in
-// and out. Staging stands beside
-// parsing the same XML, bringing in beside COPY of the same rows into copies of the tables with their indexes, sending out beside
-// zipping the same bytes.
+// and out. Staging stands beside parsing the same XML, bringing in beside COPY of the same rows into copies of the tables with their
+// indexes, sending out beside zipping the same bytes.
 
 use App\Actions\Dispatch\OpenDispatch;
 use App\Actions\Dispatch\WriteDispatch;

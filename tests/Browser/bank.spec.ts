@@ -116,6 +116,7 @@ test('a new bank, said more about, shared, found by its words, archived', async 
   await page.getByRole('button', { name: 'This bank' }).click()
   await page.getByRole('menuitem', { name: 'Archive bank' }).click()
   await page.getByRole('button', { name: 'Archive bank' }).click()
+  await expect(page.getByRole('dialog')).toHaveCount(0)
   await page.goto('/banks')
   await expect(page.getByLabel('Show 1 archived bank')).toBeVisible()
   await expect(page.getByRole('link', { name: 'Volcano club' })).toHaveCount(0)

@@ -4,7 +4,8 @@ import laravel from 'laravel-vite-plugin'
 import { defineConfig } from 'vitest/config'
 
 // Component tests need no entry points, and the Laravel plugin refuses to start a server where CI is set.
-const entries = process.env.VITEST ? [] : [laravel({ input: ['resources/css/app.css', 'resources/js/early.ts', 'resources/js/app.tsx'], refresh: false })]
+const input = ['resources/css/app.css', 'resources/js/early.ts', 'resources/js/app.tsx']
+const entries = process.env.VITEST ? [] : [laravel({ input, refresh: false })]
 
 export default defineConfig({
   plugins: [...entries, react(), tailwindcss()],

@@ -21,6 +21,7 @@ use App\Policies\BankPolicy;
 use App\Policies\IntakePolicy;
 use App\Policies\QuestionPolicy;
 use App\Policies\StimulusPolicy;
+use App\Search\Breadth;
 use Illuminate\Cache\CacheManager;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Cache\Repository;
@@ -41,6 +42,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        $this->app->scoped(Breadth::class); // what it found out serves the whole request
         $this->app->singleton(PartKinds::class, fn (): PartKinds => StandardKinds::all());
         if (PHP_SAPI === 'fpm-fcgi') {
             $this->app->bind('db.connector.pgsql', KeptConnector::class);

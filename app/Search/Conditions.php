@@ -11,21 +11,33 @@ use Illuminate\Support\Facades\DB;
 /** Builds SQL from a filter. Rights stand in the scope. */
 final class Conditions
 {
+    /** One question in so many is of the sample. */
+    public const SAMPLE = 16;
+
     /**
      * The questions of a scope that meet a filter.
      *
      * @param  string|null  $except  a dimension that is left out, for its own facet
      * @param  WordPlan|null  $plan  null to find out
+     * @param  bool  $sampled  only the questions of the sample: those whose identifiers end so, which is chance and never changes
      */
-    public static function on(Scope $scope, QuestionFilter $filter, ?string $except = null, ?WordPlan $plan = null): Builder
-    {
+    public static function on(
+        Scope $scope,
+        QuestionFilter $filter,
+        ?string $except = null,
+        ?WordPlan $plan = null,
+        bool $sampled = false,
+    ): Builder {
         $query = DB::table('questions');
         $scope->on($query);
         $query->whereRaw($filter->inBin() ? 'questions.binned_at IS NOT NULL' : 'questions.binned_at IS NULL');
         if (! $filter->words->isEmpty()) {
-            self::words($query, $filter, $plan ?? (new Breadth)->plan($filter));
+            self::words($query, $filter, $plan ?? (new Breadth)->plan($filter, $sampled) ?? WordPlan::WordsFirst, $sampled);
         } elseif (trim($filter->typed) !== '') {
             $query->whereRaw('false'); // only marks were typed, and no question has them
+        }
+        if ($sampled) {
+            $query->whereRaw(self::sample('questions.id'));
         }
         foreach ($filter->values as $name => $values) {
             if ($values !== [] && $name !== $except) {
@@ -44,14 +56,20 @@ final class Conditions
         return $query;
     }
 
+    private static function sample(string $id): string
+    {
+        return "get_byte(uuid_send($id), 15) < 256 / ".self::SAMPLE;
+    }
+
     /** The planner cannot tell which plan is right, so it is told: OFFSET 0 keeps it from turning the first two into the last. */
-    private static function words(Builder $query, QuestionFilter $filter, WordPlan $plan): void
+    private static function words(Builder $query, QuestionFilter $filter, WordPlan $plan, bool $sampled): void
     {
         $tsquery = Stems::tsquery($filter->words);
-        if ($plan === WordPlan::OrderFirst) {
+        if ($plan === WordPlan::OrderFirst || $plan === WordPlan::Any) {
             $query
                 ->join('question_search AS found', 'found.question_id', '=', 'questions.id')
-                ->whereRaw('found.words @@ ?::tsquery', [$tsquery]);
+                // IS TRUE keeps the words' index out of it
+                ->whereRaw('(found.words @@ ?::tsquery)'.($plan === WordPlan::OrderFirst ? ' IS TRUE' : ''), [$tsquery]);
 
             return;
         }
@@ -63,6 +81,7 @@ final class Conditions
                     fn (Builder $titles): Builder => $titles->whereRaw(Breadth::TITLE.' @@ ?::tsquery', [$tsquery]),
                 )
                 ->whereRaw('words @@ ?::tsquery', [$tsquery])
+                ->when($sampled, fn (Builder $some): Builder => $some->whereRaw(self::sample('question_id')))
                 ->offset(0),
             'found',
             'found.question_id',

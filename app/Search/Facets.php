@@ -14,9 +14,6 @@ final class Facets
 {
     private const MOST = 60;
 
-    /** One question in so many is counted where many match: those whose identifiers end so, which is chance and never changes. */
-    private const SAMPLE = 16;
-
     /** Dimensions whose values stand in a column of the question, or in a list there. */
     private const COLUMNS = [
         'kind' => "unnest(CASE WHEN questions.kinds = '{}' THEN '{page}' ELSE questions.kinds END)",
@@ -38,12 +35,40 @@ final class Facets
     public function __construct(
         private readonly QuestionSearch $search = new QuestionSearch,
         private readonly int $exactUpTo = 10_000,
+        private readonly Breadth $breadth = new Breadth,
     ) {
     }
 
     public function isSampled(Scope $scope, QuestionFilter $filter): bool
     {
+        $estimate = Breadth::estimate(Conditions::on($scope, $filter, plan: WordPlan::Any));
+        if ($estimate < $this->exactUpTo / 2 || $estimate > $this->exactUpTo * 2) {
+            return $estimate > $this->exactUpTo;
+        }
+
         return $this->search->countUpTo($scope, $filter, $this->exactUpTo) === null;
+    }
+
+    /**
+     * Several dimensions at once: which questions meet the filter is found out once, for all that it sets no condition on.
+     *
+     * @param  list<string>  $dimensions
+     * @param  bool  $sampled  whether counts are reckoned from a sample
+     * @return array<string, list<array{value: string, count: int, name?: string}>> by dimension
+     */
+    public function several(array $dimensions, Scope $scope, QuestionFilter $filter, bool $sampled): array
+    {
+        $free = array_values(array_filter($dimensions, fn (string $name): bool => ($filter->values[$name] ?? []) === []));
+        $found = count($free) < 2 ? null : $this->ids($this->meeting($scope, $filter, null, $sampled));
+        $counts = [];
+        foreach ($dimensions as $dimension) {
+            $counts[$dimension] =
+                $found !== null && in_array($dimension, $free, true)
+                    ? $this->counted($dimension, $scope, self::those($found), $sampled)
+                    : $this->of($dimension, $scope, $filter, $sampled);
+        }
+
+        return $counts;
     }
 
     /**
@@ -52,10 +77,28 @@ final class Facets
      */
     public function of(string $dimension, Scope $scope, QuestionFilter $filter, bool $sampled = false): array
     {
-        $query = Conditions::on($scope, $filter, $dimension);
-        if ($sampled) {
-            $query->whereRaw('get_byte(uuid_send(questions.id), 15) < 256 / '.self::SAMPLE);
-        }
+        return $this->counted($dimension, $scope, $this->meeting($scope, $filter, $dimension, $sampled), $sampled);
+    }
+
+    private static function those(string $ids): Builder
+    {
+        return DB::table('questions')->whereRaw('questions.id = ANY (?::uuid[])', [$ids]);
+    }
+
+    /** As an array of PostgreSQL. */
+    private function ids(Builder $query): string
+    {
+        return '{'.$query->pluck('questions.id')->implode(',').'}';
+    }
+
+    private function meeting(Scope $scope, QuestionFilter $filter, ?string $except, bool $sampled): Builder
+    {
+        return Conditions::on($scope, $filter, $except, $this->breadth->plan($filter, $sampled), $sampled);
+    }
+
+    /** @return list<array{value: string, count: int, name?: string}> */
+    private function counted(string $dimension, Scope $scope, Builder $query, bool $sampled): array
+    {
         $column = self::COLUMNS[$dimension] ?? null;
         $rows = $column !== null ? $this->grouped(self::without($query, $dimension), $column) : match ($dimension) {
             'by' => $this->people($query->join('users', 'users.id', '=', 'questions.created_by'), 'count(*)'),
@@ -148,7 +191,7 @@ final class Facets
     /** To two figures, as far as a sample goes. */
     private static function about(int $counted): int
     {
-        $count = $counted * self::SAMPLE;
+        $count = $counted * Conditions::SAMPLE;
 
         return (int) round($count, $count > 99 ? 2 - strlen((string) $count) : 0);
     }

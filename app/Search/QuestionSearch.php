@@ -124,6 +124,6 @@ final class QuestionSearch
 
         return $inTitle === null
             ? $query
-            : $query->whereRaw(($inTitle ? '' : 'NOT ').Breadth::TITLE.' @@ ?::tsquery', [Stems::tsquery($filter->words)]);
+            : $query->whereRaw('('.Breadth::TITLE.' @@ ?::tsquery) IS '.($inTitle ? 'TRUE' : 'NOT TRUE'), [Stems::tsquery($filter->words)]);
     }
 }

@@ -15,4 +15,7 @@ enum WordPlan
 
     /** The order first, each row's words looked at on the way until the page is full: right where they are many. */
     case OrderFirst;
+
+    /** As PostgreSQL thinks best: right for counting, where many have them. */
+    case Any;
 }

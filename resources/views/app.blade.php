@@ -7,7 +7,8 @@
     <title>Wide Quarry</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
     @foreach (['atkinson-hyperlegible-next', 'source-serif-4'] as $font)
-    <link rel="preload" as="font" type="font/woff2" crossorigin href="{{ Vite::asset("node_modules/@fontsource-variable/$font/files/$font-latin-wght-normal.woff2") }}">
+    <link rel="preload" as="font" type="font/woff2" crossorigin
+        href="{{ Vite::asset("node_modules/@fontsource-variable/$font/files/$font-latin-wght-normal.woff2") }}">
     @endforeach
     @vite(['resources/css/app.css', 'resources/js/early.ts', 'resources/js/app.tsx'])
 </head>

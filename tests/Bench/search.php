@@ -61,7 +61,10 @@ if ($bank === null) {
 if (in_array('--prepare', $argv, true)) {
     // Those of bin/bench crowd.
     for ($i = 1; $i <= 20; $i++) {
-        $person = User::query()->firstOrCreate(['email' => "crowd-$i@fellmoor.example"], ['name' => "Crowd $i", 'password' => 'limestone-7']);
+        $person = User::query()->firstOrCreate(
+            ['email' => "crowd-$i@fellmoor.example"],
+            ['name' => "Crowd $i", 'password' => 'limestone-7'],
+        );
         DB::table('bank_grants')->insertOrIgnore(['bank_id' => $bank->id, 'user_id' => $person->id, 'role' => 'writer']);
     }
     exit(0);
@@ -115,8 +118,8 @@ function percentile(array $times, float $share): float
 
 $list = function (QuestionFilter $filter) use ($bank): void {
     $search = new QuestionSearch; // as every request has its own
-    $search->countUpTo(Scope::bank($bank->id), $filter, 2_000);
-    $search->countUpTo(Scope::bank($bank->id), QuestionFilter::fromQuery(''), 2_000);
+    $search->countUpTo(Scope::bank($bank->id), $filter, 1_000);
+    $search->countUpTo(Scope::bank($bank->id), QuestionFilter::fromQuery(''), 1_000);
     QuestionRows::of($search->page(Scope::bank($bank->id), $filter, null)[0], $filter->words);
 };
 $ours = $theirs = $facets = $found = $each = [];

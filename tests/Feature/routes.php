@@ -207,7 +207,10 @@ return [
         fn (World $w): array => ['/banks/rocks/grants', ['grants' => [['person' => $w->people['keeper']->id, 'role' => 'keeper']]]],
     ],
     'GET api/v1/banks/{bank}/trees' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/trees', null]],
-    'GET api/v1/banks/{bank}/count' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/count?words=slate', null]],
+    'GET api/v1/banks/{bank}/count' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ['/banks/rocks/count?words=slate', null],
+    ],
     'GET api/v1/banks/{bank}/facets' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ['/banks/rocks/facets?of=kind&of=topic', null],

@@ -87,8 +87,13 @@ final class WriteChanges
     {
         QuestionIndex::manyWords(QuestionIndex::searchUnder($records));
         $texts = array_map(
-            fn (array $both): string => implode("\n", [...$both[1]->classification->tags, $both[1]->notes, $both[1]->provenance->source, $both[1]->provenance->author]),
-            array_values($records),
+            fn (Record $after): string => implode("\n", [
+                ...$after->classification->tags,
+                $after->notes,
+                $after->provenance->source,
+                $after->provenance->author,
+            ]),
+            array_column($records, 1),
         );
         QuestionIndex::noteTexts(array_values(array_unique($texts)), $bankId);
     }

@@ -28,10 +28,10 @@ use WideQuarry\Messages\Message;
 final class BankQuestionController
 {
     /** A list waits for counts as long as they are short. */
-    private const COUNTED = 2_000;
+    private const COUNTED = 1_000;
 
     #[Operation(
-        'Questions of a bank that meet a filter, 60 a page; the first page counts them up to 2,000 (null beyond: see the count)',
+        'Questions of a bank that meet a filter, 60 a page; the first page counts them up to 1,000 (null beyond: see the count)',
         response: 'QuestionPage',
     )]
     public function index(Request $request, Bank $bank, QuestionSearch $search): AnonymousResourceCollection

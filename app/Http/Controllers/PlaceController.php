@@ -79,16 +79,15 @@ final class PlaceController
         $query = $request->server->getString('QUERY_STRING');
         preg_match_all('/(?:^|&)of(?:%5B%5D|\[\])?=([a-z]+)/', $query, $asked);
         $sampled = $asked[1] !== [] && preg_match('/(?:^|&)exact=1(?:&|$)/', $query) !== 1 && $facets->isSampled($scope, $filter);
-        $counts = [];
-        foreach (array_unique($asked[1]) as $dimension) {
+        $dimensions = array_values(array_unique($asked[1]));
+        foreach ($dimensions as $dimension) {
             if (! in_array($dimension, QuestionFilter::DIMENSIONS, true)) {
                 throw Malformed::notOneOf('/of', QuestionFilter::DIMENSIONS, $dimension);
             }
-            $counts[$dimension] = $facets->of($dimension, $scope, $filter, $sampled);
         }
 
         return new JsonResponse([
-            'facets' => (object) $counts,
+            'facets' => (object) $facets->several($dimensions, $scope, $filter, $sampled),
             'sampled' => $sampled,
             'without' => (object) $this->without($scope, $filter, $search),
             'meant' => $this->meant($scope, $filter, $search),
@@ -102,7 +101,8 @@ final class PlaceController
      */
     private function meant(Scope $scope, QuestionFilter $filter, QuestionSearch $search): ?array
     {
-        $words = $filter->words->isEmpty() || $search->countUpTo($scope, $filter, 0) === null ? null : Nearest::to($scope->banks, $filter->typed);
+        $isFound = $filter->words->isEmpty() || $search->countUpTo($scope, $filter, 0) === null;
+        $words = $isFound ? null : Nearest::to($scope->banks, $filter->typed);
         $count = $words === null ? 0 : $search->count($scope, $filter->saying($words));
 
         return $words === null || $count === 0 ? null : ['words' => $words, 'count' => $count];

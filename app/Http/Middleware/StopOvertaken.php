@@ -24,7 +24,10 @@ final class StopOvertaken
         $list = $request->headers->get(self::HEADER) ?? '';
         if (preg_match('/^[\w-]{1,200}$/D', $list) === 1) {
             $name = self::name(User::asking($request)->id, $list);
-            Sql::rows('SELECT pg_cancel_backend(pid) FROM pg_stat_activity WHERE application_name = ? AND pid <> pg_backend_pid()', [$name]);
+            Sql::rows(
+                'SELECT pg_cancel_backend(pid) FROM pg_stat_activity WHERE application_name = ? AND pid <> pg_backend_pid()',
+                [$name],
+            );
             Sql::rows("SELECT set_config('application_name', ?, false)", [$name]);
         }
 

@@ -61,7 +61,9 @@ final class KnownKeys
     {
         $known = self::$known[$this->asked] ?? null;
 
-        return $known !== null && $known['key'] === $this->key($keyed) ? $this->renamed($known['outcomes'], array_flip($this->numbers())) : null;
+        return $known !== null && $known['key'] === $this->key($keyed)
+            ? $this->renamed($known['outcomes'], array_flip($this->numbers()))
+            : null;
     }
 
     /** @param  Outcomes  $outcomes */
@@ -79,7 +81,10 @@ final class KnownKeys
     /** @return array<string, string> response → its number */
     private function numbers(): array
     {
-        return array_combine(array_map(fn (Response $one): string => $one->id, $this->responses), array_map(strval(...), array_keys($this->responses)));
+        return array_combine(
+            array_map(fn (Response $one): string => $one->id, $this->responses),
+            array_map(strval(...), array_keys($this->responses)),
+        );
     }
 
     /**

@@ -153,7 +153,14 @@ final class ItemWriter
 
         return $text.
             match ($plain->shape) {
-                AnswerShape::Picks => $this->lid($id, '', $plain->options, $plain->limits->several, $plain->limits->max, $plain->limits->shuffle),
+                AnswerShape::Picks => $this->lid(
+                    $id,
+                    '',
+                    $plain->options,
+                    $plain->limits->several,
+                    $plain->limits->max,
+                    $plain->limits->shuffle,
+                ),
                 AnswerShape::Words => '<response_str ident="'.
                     Xml::escape($id).
                     '" rcardinality="Single"><render_fib fibtype="String"'.

@@ -66,7 +66,7 @@ test('a new colleague, from the invitation to the end of the account', async ({ 
     await page.getByLabel('Add a person or team').selectOption({ label: 'Ada Quill' })
     await page.getByLabel('Message to the people affected').fill('For unit 3')
     await page.getByRole('button', { name: 'Save', exact: true }).click()
-    await expect(page.getByRole('dialog')).toHaveCount(0)
+    await expect(page.getByText('Sharing updated.').first()).toBeVisible()
     await ada.goto('/account')
     await expect(ada.getByRole('link', { name: /Orla Penhale shared the bank/ })).toBeVisible()
     await expect(ada.getByText('“For unit 3”')).toBeVisible()

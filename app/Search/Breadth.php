@@ -14,10 +14,10 @@ use Illuminate\Support\Facades\DB;
  */
 final class Breadth
 {
-    /** So many times the bound, and even a bad estimate is right. */
+    /** An estimate this many times the bound is right even when it is poor. */
     private const SURELY = 3;
 
-    /** So many times the bound, and it is quicker to look at the sample first. */
+    /** From this many times the bound on, going through the sample is quicker than going through the matches. */
     private const SAMPLED = 15;
 
     /** The words of titles, which have an index of their own. */
@@ -26,7 +26,7 @@ final class Breadth
     /** @var array<string, bool> a list asks for the same words several times */
     private array $known = [];
 
-    /** @param  int  $many  more than so many are too many to rank while somebody waits */
+    /** @param  int  $many  more matches than this take too long to rank while somebody waits */
     public function __construct(private readonly int $many = 4_000)
     {
     }
@@ -49,7 +49,7 @@ final class Breadth
         return self::estimate($having) < $this->many * self::SAMPLED ? WordPlan::WordsFirst : WordPlan::OrderFirst;
     }
 
-    /** In all banks: the answer chooses a plan, and what ranks within what has the words in its title. */
+    /** Counted over all banks, as it only decides how to search and what to sort by. */
     public function of(QuestionFilter $filter): bool
     {
         if ($filter->words->isEmpty()) {
@@ -85,7 +85,9 @@ final class Breadth
         // OFFSET 0 keeps the bound from turning the words' index into a walk over the table.
         return DB::scalar(
             <<<SQL
-                SELECT count(*) FROM (SELECT FROM (SELECT FROM question_search WHERE $vector @@ ?::tsquery OFFSET 0) AS found LIMIT ?) AS bounded
+                SELECT count(*) FROM (
+                    SELECT FROM (SELECT FROM question_search WHERE $vector @@ ?::tsquery OFFSET 0) AS found LIMIT ?
+                ) AS bounded
                 SQL,
             [$tsquery, $this->many + 1],
         ) > $this->many;

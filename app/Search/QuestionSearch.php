@@ -55,7 +55,7 @@ final class QuestionSearch
             if ($inTitle === true && $from?->inTitle === false) {
                 continue;
             }
-            $query = $this->part($scope, $filter, $isBroad, $inTitle)->select(self::COLUMNS);
+            $query = $this->matching($scope, $filter, $isBroad, $inTitle)->select(self::COLUMNS);
             Order::of($filter, $isBroad)->on($query, $from?->inTitle === $inTitle ? $from : null);
             foreach ($query->limit(self::PAGE + 1 - count($rows))->get() as $row) {
                 $row->in_title = $inTitle; // the last of a page may have it, and the one after it not
@@ -115,7 +115,7 @@ final class QuestionSearch
     }
 
     /** @param  bool|null  $inTitle  only those with, or without, all the words in their titles; null for all */
-    private function part(Scope $scope, QuestionFilter $filter, bool $isBroad, ?bool $inTitle): Builder
+    private function matching(Scope $scope, QuestionFilter $filter, bool $isBroad, ?bool $inTitle): Builder
     {
         if ($inTitle && $isBroad && ! $this->breadth->inTitles($filter)) {
             return Conditions::on($scope, $filter, plan: WordPlan::TitlesFirst);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Search;
 
-/** How questions with certain words are come by. */
+/** How questions with certain words are found. */
 enum WordPlan
 {
     /** Those with the words first, then sorted: right where they are few. */

@@ -85,7 +85,10 @@ for (const word of WORDS) {
 }
 const slow = [...typed].sort((a, b) => a - b)[Math.floor(typed.length * 0.95)]
 missed ||= slow > 250
-console.log(`words typed, answered              ${ms(median(typed))} in the middle, 95 of 100 within ${ms(slow)}   at most 250 ms   ${slow > 250 ? 'MISSED' : 'good'}`)
+console.log(
+  `words typed, answered              ${ms(median(typed))} in the middle, 95 of 100 within ${ms(slow)}   at most 250 ms   ` +
+    `${slow > 250 ? 'MISSED' : 'good'}`,
+)
 
 // A question with 40 options.
 await page.goto('/banks/large-200000/write')

@@ -31,7 +31,7 @@ final class BankQuestionController
     private const COUNTED = 1_000;
 
     #[Operation(
-        'Questions of a bank that meet a filter, 60 a page; the first page counts them up to 1,000 (null beyond: see the count)',
+        'Questions of a bank that meet a filter, 60 a page; the first page counts up to 1,000 of them, and gives null for more',
         response: 'QuestionPage',
     )]
     public function index(Request $request, Bank $bank, QuestionSearch $search): AnonymousResourceCollection

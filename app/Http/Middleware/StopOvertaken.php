@@ -11,8 +11,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Somebody who types asks again before the last search is answered, and nobody waits for that one any more. Requests of one list in one
- * tab name it (Quarry-Search); a request stops what the database still does for those before it.
+ * A person who is typing asks again before the last search is answered, and nobody needs that answer any more. Requests for the same
+ * list in the same tab carry its name (Quarry-Search); each stops the searches before it that are still running in the database.
  */
 final class StopOvertaken
 {
@@ -25,13 +25,24 @@ final class StopOvertaken
         if (preg_match('/^[\w-]{1,200}$/D', $list) === 1) {
             $name = self::name(User::asking($request)->id, $list);
             Sql::rows(
-                'SELECT pg_cancel_backend(pid) FROM pg_stat_activity WHERE application_name = ? AND pid <> pg_backend_pid()',
+                <<<'SQL'
+                    SELECT pg_cancel_backend(pid) FROM pg_stat_activity
+                    WHERE application_name = ? AND state = 'active' AND pid <> pg_backend_pid()
+                    SQL,
                 [$name],
             );
             Sql::rows("SELECT set_config('application_name', ?, false)", [$name]);
         }
 
         return $next($request);
+    }
+
+    /** The connection is kept, and its next request is another one's. */
+    public function terminate(Request $request): void
+    {
+        if ($request->headers->has(self::HEADER)) {
+            rescue(fn (): array => Sql::rows("SELECT set_config('application_name', '', false)"));
+        }
     }
 
     /** Of one person's list: nobody can stop anybody else's. */

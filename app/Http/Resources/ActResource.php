@@ -35,7 +35,8 @@ final class ActResource
         $rows = DB::select(
             <<<'SQL'
             SELECT operation.id AS act, operation.kind, banks.slug AS bank, users.name AS person, operation.user_id,
-                operation.state, operation.total, operation.done, operation.changed, (SELECT count(*) FROM bulk_skips WHERE operation_id = operation.id) AS left_count,
+                operation.state, operation.total, operation.done, operation.changed,
+                (SELECT count(*) FROM bulk_skips WHERE operation_id = operation.id) AS left_count,
                 operation.what->'change' AS what, operation.what->>'undoes' AS undoes, EXISTS (SELECT 1 FROM bulk_operations AS back
                     WHERE back.undoes = operation.id) AS undone, operation.created_at, operation.finished_at
             FROM bulk_operations AS operation LEFT JOIN banks ON banks.id = operation.bank_id

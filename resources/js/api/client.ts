@@ -1,5 +1,5 @@
 import { texts } from '@/messages'
-import { early } from './early'
+import { early, forgetEarly } from './early'
 import { cookie, headers } from './get'
 
 /** A problem as the server says it (RFC 9457). */
@@ -43,6 +43,7 @@ export async function call<T>(
       if (signal?.aborted) throw problem // nobody waits for it any more
       throw new ApiProblem(0, 'offline', texts.problem.offline, null, {})
     })
+  if (method !== 'GET') forgetEarly()
   const begun = method === 'GET' ? early(path) : undefined
   let response = await (begun?.catch(send) ?? send())
   if (response.status === 419) {

@@ -11,6 +11,9 @@ export function askEarly(path: string, ask: (path: string) => Promise<Response>)
   answers.set(path, { at: performance.now(), response })
 }
 
+/** After a change, what was read before it may be untrue. */
+export const forgetEarly = () => answers.clear()
+
 export function early(path: string): Promise<Response> | undefined {
   const answer = answers.get(path)
   answers.delete(path)

@@ -2,13 +2,14 @@ import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import laravel from 'laravel-vite-plugin'
 import { defineConfig } from 'vitest/config'
+import { messages } from './resources/js/messages/vitePlugin'
 
 // Component tests need no entry points, and the Laravel plugin refuses to start a server where CI is set.
 const input = ['resources/css/app.css', 'resources/js/early.ts', 'resources/js/app.tsx']
 const entries = process.env.VITEST ? [] : [laravel({ input, refresh: false })]
 
 export default defineConfig({
-  plugins: [...entries, react(), tailwindcss()],
+  plugins: [...entries, messages(), react(), tailwindcss()],
   resolve: { alias: { '@': new URL('./resources/js', import.meta.url).pathname } },
   build: { sourcemap: false },
   test: {

@@ -1,13 +1,12 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode, Suspense } from 'react'
 import { createRoot } from 'react-dom/client'
-import { RouterProvider } from 'react-router/dom'
 import { ApiProblem } from './api/client'
 import { useKeepFocus } from './lib/useKeepFocus'
 import { applyScheme } from './lib/useScheme'
 import { texts } from './messages'
 import { applyLanguage } from './messages/language'
-import { router } from './routes'
+import { Screens } from './routes'
 import { CommandsProvider } from './ui/commands'
 import { Waiting } from './ui/Message'
 import { Toasts } from './ui/Toasts'
@@ -42,7 +41,7 @@ createRoot(root).render(
         <CommandsProvider>
           <KeepFocus />
           <Suspense fallback={<Waiting text={texts.loading} />}>
-            <RouterProvider router={router} />
+            <Screens />
           </Suspense>
         </CommandsProvider>
       </Toasts>

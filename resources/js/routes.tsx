@@ -1,5 +1,7 @@
 import { Suspense } from 'react'
-import { createBrowserRouter, Navigate, Outlet, type RouteObject } from 'react-router'
+import { ErrorBoundary } from 'react-error-boundary'
+import { BrowserRouter, Navigate, type RouteObject, useRoutes } from 'react-router'
+import { loadAhead } from './lib/lazily'
 import { lazyAgain } from './lib/lazyAgain'
 import { texts } from './messages'
 import { type Screen, screens } from './screens'
@@ -19,11 +21,12 @@ function route({ path, load }: Screen): RouteObject {
   return {
     path,
     element: (
-      <Suspense fallback={<Waiting text={texts.loading} />}>
-        <Screen />
-      </Suspense>
+      <ErrorBoundary key={path} fallback={<Broken />}>
+        <Suspense fallback={<Waiting text={texts.loading} />}>
+          <Screen />
+        </Suspense>
+      </ErrorBoundary>
     ),
-    errorElement: <Broken />,
   }
 }
 
@@ -52,18 +55,21 @@ const routes: RouteObject[] = [
   },
 ]
 
-/** What stays while screens change. */
-function Layout() {
+const Routes = () => useRoutes(routes)
+
+/** The screen of the address, and what stays while screens change. */
+export function Screens() {
   return (
-    <>
-      <Outlet />
-      <CommandPalette />
-    </>
+    <BrowserRouter>
+      <ErrorBoundary fallback={<Broken />}>
+        <Routes />
+        <CommandPalette />
+      </ErrorBoundary>
+    </BrowserRouter>
   )
 }
 
-export const router = createBrowserRouter([{ element: <Layout />, errorElement: <Broken />, children: routes }])
-
 setTimeout(() => {
   for (const { path, load } of screens) if (common.includes(path)) load().catch(() => undefined)
+  loadAhead()
 }, FIRST)

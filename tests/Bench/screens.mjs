@@ -1,5 +1,6 @@
 // What a person waits for, in Chromium: the first screen of a bank of 200,000, cold, beside the sign-in page, the next screens, words,
 // a key press to its paint in a question with 40 options, a try. BASE_URL names a running installation with that bank.
+import { gzipSync } from 'node:zlib'
 import { chromium } from '@playwright/test'
 
 const base = process.env.BASE_URL ?? 'http://127.0.0.1:8080'
@@ -18,26 +19,35 @@ await page.getByRole('button', { name: 'Sign in', exact: true }).click()
 await page.getByRole('heading', { name: 'Banks' }).waitFor()
 const state = await context.storageState()
 
-/** From a fresh browser to something to read. */
+/** From a fresh browser to something to read, and how many kB of scripts (gzip) it took. */
+let scripts = 0
 async function cold(path, signedIn, seen) {
   const fresh = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 }, ...(signedIn ? { storageState: state } : {}) })
   const tab = await fresh.newPage()
+  const bodies = []
+  tab.on('response', (answer) => answer.url().endsWith('.js') && bodies.push(answer.body()))
   const start = performance.now()
   await tab.goto(path, { waitUntil: 'commit' })
   await seen(tab).waitFor()
   const took = performance.now() - start
+  scripts = (await Promise.all(bodies)).reduce((sum, body) => sum + gzipSync(body).length, 0) / 1000
   await fresh.close()
   return took
 }
 const first = []
 const signIn = []
+let load = 0
 for (let i = 0; i < ROUNDS; i++) {
   first.push(await cold('/banks/large-200000', true, (tab) => tab.getByRole('listbox', { name: 'Questions' }).getByRole('option').nth(3)))
+  if (i === 0) load = scripts
   signIn.push(await cold('/sign-in', false, (tab) => tab.getByRole('button', { name: 'Sign in', exact: true })))
 }
 const ratio = median(first) / median(signIn)
 missed ||= ratio > 3
 console.log(`first screen of 200,000            ${ms(median(first))}   yardstick (sign-in) ${ms(median(signIn))}   ratio ${ratio.toFixed(1)} of at most 3   ${ratio > 3 ? 'MISSED' : 'good'}`)
+
+missed ||= load > 240
+console.log(`its scripts, gzip                  ${load.toFixed(0)} kB of at most 240   ${load > 240 ? 'MISSED' : 'good'}`)
 
 await page.goto('/banks/large-200000')
 await page.getByRole('listbox', { name: 'Questions' }).getByRole('option').nth(3).waitFor()

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { type BulkChange, type Preview, previewQuery, type Target } from '@/api/acts'
-import { previewSummary } from '@/lib/phrases'
+import { previewSummary } from '@/lib/phrases/acts'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
 import { texts } from '@/messages'
 import { Changes } from '@/question/Changes'

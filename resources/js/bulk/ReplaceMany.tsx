@@ -1,7 +1,7 @@
 import { useInfiniteQuery } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { changeMany, placesQuery, type Target } from '@/api/acts'
-import { placesFound } from '@/lib/phrases'
+import { placesFound } from '@/lib/phrases/acts'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
 import { texts } from '@/messages'
 import { placeInQuestion } from '@/question/placeInQuestion'

@@ -33,7 +33,7 @@ export function AddStimulus({ bank, taken, onAdd, onWrite, onClose }: Props) {
           placeholder={texts.stimuli.addHint}
           className="w-full rounded-ui border border-edge bg-paper px-3 py-2 placeholder:text-quiet"
         />
-        <Command.List className="mt-2 max-h-[46vh] overflow-y-auto" label={texts.stimuli.title}>
+        <Command.List className="mt-2 max-h-[46vh] overflow-y-auto" label={texts.bank.stimuli}>
           {found.isPending ? <Waiting text={texts.loading} /> : null}
           {found.isSuccess ? (
             <Command.Empty className="p-4 text-quiet">{words ? texts.stimuli.addNothing : texts.stimuli.none}</Command.Empty>

@@ -1,7 +1,7 @@
 import { Trash2 } from 'lucide-react'
 import { useState } from 'react'
 import type { Hint, Part, QuestionJson } from '@/api/question'
-import { settingsSummary } from '@/lib/phrases'
+import { settingsSummary } from '@/lib/phrases/desk'
 import { texts } from '@/messages'
 import { Credit } from '@/parts/Credit'
 import { FeedbackField } from '@/parts/FeedbackField'

@@ -4,8 +4,6 @@ type Words = string | number | readonly string[]
 export type Messages = {
   account: {
     title: string
-    manage: string
-    settings: string
     forgot: string
     forgotTitle: string
     forgotAbout: string
@@ -80,7 +78,6 @@ export type Messages = {
     notifications: {
       title: string
       none: string
-      unread: (values: { n: number }) => string
       wrote: (values: { words: Words }) => string
     }
   }
@@ -402,7 +399,6 @@ export type Messages = {
     reading: string
     readingBody: string
     addAll: (values: { n: number }) => string
-    taken: string
     atHand: (values: { title: Words }) => string
     pickEntry: string
     edit: string
@@ -666,6 +662,14 @@ export type Messages = {
     rangeTo: (values: { what: Words; to: Words }) => string
     rangeAt: (values: { what: Words; at: Words }) => string
     showThem: string
+    order: string
+    runSpecimens: string
+    defaults: string
+    specimensFail: (values: { failing: number; of: number }) => string
+    taken: string
+    ofStimulus: (values: { title: Words }) => string
+    stimuliHere: string
+    stimuli: string
   }
   banks: {
     title: string
@@ -894,7 +898,6 @@ export type Messages = {
       cc13: string
       pack: string
     } & Record<string, string>
-    kept: string
     keptAbout: string
     keptCells: {
       whole: string
@@ -995,6 +998,11 @@ export type Messages = {
     cancel: string
     save: string
     gallery: string
+    account: string
+    accountSettings: string
+    unread: (values: { n: number }) => string
+    people: string
+    formats: string
   }
   help: {
     title: string
@@ -1206,7 +1214,6 @@ export type Messages = {
     skips: (values: { n: number }) => string
   }
   order: {
-    title: string
     tabs: {
       topics: string
       folders: string
@@ -1481,7 +1488,6 @@ export type Messages = {
     } & Record<string, string>
   }
   people: {
-    title: string
     tabs: {
       people: string
       teams: string
@@ -1677,7 +1683,6 @@ export type Messages = {
     roll: (values: { n: number }) => string
     after: (values: { n: number }) => string
     hints: (values: { n: number }) => string
-    fail: (values: { failing: number; of: number }) => string
     fromTable: string
     table: {
       title: string
@@ -1709,7 +1714,6 @@ export type Messages = {
       partAlone: (values: { n: number }) => string
     }
     run: {
-      title: string
       about: string
       start: string
       again: string
@@ -1791,7 +1795,6 @@ export type Messages = {
     agreeTo: string
     or: string
     defaults: {
-      title: string
       about: string
       language: string
       points: string
@@ -1827,8 +1830,6 @@ export type Messages = {
     typedAhead: (values: { text: Words }) => string
   }
   stimuli: {
-    title: string
-    ofBank: string
     one: string
     fresh: string
     about: string
@@ -1904,7 +1905,6 @@ export type Messages = {
       history: string
     } & Record<string, string>
     restoredHere: (values: { n: number }) => string
-    filterName: (values: { title: Words }) => string
     forTwo: (values: { title: Words; from: number; to: number }) => string
     forOne: (values: { title: Words; n: number }) => string
   }

@@ -45,10 +45,10 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
         <span className="flex h-4 flex-wrap gap-x-3 overflow-hidden text-caption text-second">
           <span>{kindWords(row.kinds)}</span>
           <span className={row.status === 'approved' ? 'text-accent' : ''}>{texts.status[row.status]}</span>
-          {taken ? <strong className="text-information">{texts.assembly.taken}</strong> : null}
+          {taken ? <strong className="text-information">{texts.bank.taken}</strong> : null}
           {row.has_variables ? <span>{texts.bank.varies}</span> : null}
           {row.specimens_failing > 0 ? (
-            <strong className="text-problem">{texts.specimens.fail({ failing: row.specimens_failing, of: row.specimens })}</strong>
+            <strong className="text-problem">{texts.bank.specimensFail({ failing: row.specimens_failing, of: row.specimens })}</strong>
           ) : null}
           {row.is_complete || row.specimens_failing > 0 ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
           {row.named ? null : <span className="text-attention">{texts.bank.mute}</span>}

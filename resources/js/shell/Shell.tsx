@@ -3,6 +3,7 @@ import { type ReactNode, useEffect, useState } from 'react'
 import { Navigate, useLocation, useNavigate } from 'react-router'
 import { ApiProblem } from '@/api/client'
 import { meQuery, signOut } from '@/api/queries'
+import { lazily } from '@/lib/lazily'
 import { nextPane } from '@/lib/useKeepFocus'
 import { useScheme } from '@/lib/useScheme'
 import { texts } from '@/messages'
@@ -16,10 +17,10 @@ import { Message, Waiting } from '@/ui/Message'
 import { SearchField } from '@/ui/SearchField'
 import { useToast } from '@/ui/Toasts'
 import { helpFor } from './pageFor'
-import { SignInForm } from './SignInForm'
 import { TrayBar, type TrayScope } from './tray/TrayBar'
 
 export type ShellSearch = { label: string; value: string; onChange: (words: string) => void }
+const SignInForm = lazily(() => import('./SignInForm'), 'SignInForm')
 type Props = {
   title: string
   crumbs: Crumb[]
@@ -92,11 +93,11 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
       on: (event) => event.key === 'F1',
       run: () => navigate(helpFor(here.pathname)),
     },
-    { id: 'formats', group: texts.frame.groups.go, title: texts.dispatch.kept, run: () => navigate('/help/formats') },
-    { id: 'account', group: texts.frame.groups.go, title: texts.account.manage, run: () => navigate('/account') },
+    { id: 'formats', group: texts.frame.groups.go, title: texts.frame.formats, run: () => navigate('/help/formats') },
+    { id: 'account', group: texts.frame.groups.go, title: texts.frame.account, run: () => navigate('/account') },
     { id: 'work', group: texts.frame.groups.go, title: texts.work.title, run: () => navigate('/work') },
     ...(me.data?.is_administrator
-      ? [{ id: 'people', group: texts.frame.groups.go, title: texts.people.title, run: () => navigate('/people') }]
+      ? [{ id: 'people', group: texts.frame.groups.go, title: texts.frame.people, run: () => navigate('/people') }]
       : []),
     ...(settings.gallery
       ? [{ id: 'gallery', group: texts.frame.groups.go, title: texts.frame.gallery, run: () => navigate('/gallery') }]
@@ -134,7 +135,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
                   aria-label={[
                     texts.frame.person({ name: me.data.name }),
                     initials(me.data.name),
-                    ...(me.data.unread > 0 ? [texts.account.notifications.unread({ n: me.data.unread })] : []),
+                    ...(me.data.unread > 0 ? [texts.frame.unread({ n: me.data.unread })] : []),
                   ].join(', ')}
                   title={texts.frame.person({ name: me.data.name })}
                   className="relative flex size-8 flex-none items-center justify-center rounded-full bg-information text-caption font-bold text-page"
@@ -150,12 +151,12 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
               }
             >
               <Menu.Label>{me.data.name}</Menu.Label>
-              <Menu.Item onSelect={() => navigate('/account')}>{texts.account.settings}</Menu.Item>
+              <Menu.Item onSelect={() => navigate('/account')}>{texts.frame.accountSettings}</Menu.Item>
               {me.data.unread > 0 ? (
-                <Menu.Item onSelect={() => navigate('/account')}>{texts.account.notifications.unread({ n: me.data.unread })}</Menu.Item>
+                <Menu.Item onSelect={() => navigate('/account')}>{texts.frame.unread({ n: me.data.unread })}</Menu.Item>
               ) : null}
               <Menu.Item onSelect={() => navigate('/work')}>{texts.work.title}</Menu.Item>
-              {me.data.is_administrator ? <Menu.Item onSelect={() => navigate('/people')}>{texts.people.title}</Menu.Item> : null}
+              {me.data.is_administrator ? <Menu.Item onSelect={() => navigate('/people')}>{texts.frame.people}</Menu.Item> : null}
               <Menu.Line />
               <Menu.Item onSelect={() => show('keys')} keys="?">
                 {texts.frame.keys}
@@ -163,7 +164,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
               <Menu.Item onSelect={() => navigate(helpFor(here.pathname))} keys="F1">
                 {texts.help.title}
               </Menu.Item>
-              <Menu.Item onSelect={() => navigate('/help/formats')}>{texts.dispatch.kept}</Menu.Item>
+              <Menu.Item onSelect={() => navigate('/help/formats')}>{texts.frame.formats}</Menu.Item>
               <Menu.Line />
               <Menu.Label>{texts.frame.scheme}</Menu.Label>
               <Menu.Choice value={scheme} options={Object.entries(texts.frame.schemes)} onChange={setScheme} />

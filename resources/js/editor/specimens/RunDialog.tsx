@@ -31,7 +31,7 @@ export function RunDialog({ slug, mayWrite, onClose }: { slug: string; mayWrite:
     <Dialog
       open
       onClose={onClose}
-      title={words.title}
+      title={texts.bank.runSpecimens}
       about={words.about}
       closeName={texts.frame.close}
       actions={

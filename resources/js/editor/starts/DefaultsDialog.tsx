@@ -50,7 +50,7 @@ export function DefaultsDialog({ bank, onClose }: { bank: Bank; onClose: () => v
   return (
     <FormDialog
       onClose={onClose}
-      title={words.title}
+      title={texts.bank.defaults}
       about={words.about}
       go={texts.frame.save}
       disabled={save.isPending}

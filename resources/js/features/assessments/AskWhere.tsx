@@ -1,6 +1,6 @@
 import { useNavigate } from 'react-router'
 import type { WholeEntry } from '@/api/assembly'
-import { changesEverywhere } from '@/lib/phrases'
+import { changesEverywhere } from '@/lib/phrases/assembly'
 import { texts } from '@/messages'
 import { Dialog } from '@/ui/Dialog'
 

@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { bankQuery, treesQuery } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
-import { sharedWith } from '@/lib/phrases'
+import { sharedWith } from '@/lib/phrases/banks'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
@@ -60,13 +60,13 @@ export function Bank() {
       : []),
     ...(mayWrite
       ? [
-          { id: 'order', group: texts.frame.groups.go, title: texts.order.title, run: () => navigate(`/banks/${slug}/order`) },
+          { id: 'order', group: texts.frame.groups.go, title: texts.bank.order, run: () => navigate(`/banks/${slug}/order`) },
           { id: 'acts', group: texts.frame.groups.go, title: texts.acts.title, run: () => navigate(`/banks/${slug}/acts`) },
           { id: 'bin', group: texts.frame.groups.go, title: texts.acts.bin.open, run: () => navigate(`/banks/${slug}?is=binned`) },
         ]
       : []),
-    { id: 'stimuli', group: texts.frame.groups.go, title: texts.stimuli.title, run: () => navigate(`/banks/${slug}/stimuli`) },
-    { id: 'specimens', group: here, title: texts.specimens.run.title, run: () => setDialog('specimens') },
+    { id: 'stimuli', group: texts.frame.groups.go, title: texts.bank.stimuli, run: () => navigate(`/banks/${slug}/stimuli`) },
+    { id: 'specimens', group: here, title: texts.bank.runSpecimens, run: () => setDialog('specimens') },
     ...(keeps ? [{ id: 'share', group: here, title: texts.banks.share, run: () => setDialog('share') }] : []),
   ])
   const where = <FilterPanel slug={slug} filter={filter} mayWrite={mayWrite} />
@@ -99,17 +99,17 @@ export function Bank() {
         <>
           {keeps ? <Button onClick={() => setDialog('share')}>{texts.banks.share}</Button> : null}
           <Menu.Root align="end" button={<Button>{texts.banks.about}</Button>}>
-            <Menu.Item onSelect={() => navigate(`/banks/${slug}/stimuli`)}>{texts.stimuli.title}</Menu.Item>
+            <Menu.Item onSelect={() => navigate(`/banks/${slug}/stimuli`)}>{texts.bank.stimuli}</Menu.Item>
             <Menu.Item
               onSelect={() => navigate(`/dispatches/new?bank=${slug}${filter.any ? `&filter=${encodeURIComponent(filter.query)}` : ''}`)}
             >
               {filter.any ? texts.bank.sendFound : texts.bank.sendAll}
             </Menu.Item>
-            <Menu.Item onSelect={() => setDialog('specimens')}>{texts.specimens.run.title}</Menu.Item>
+            <Menu.Item onSelect={() => setDialog('specimens')}>{texts.bank.runSpecimens}</Menu.Item>
             {mayWrite ? (
               <>
                 <Menu.Line />
-                <Menu.Item onSelect={() => navigate(`/banks/${slug}/order`)}>{texts.order.title}</Menu.Item>
+                <Menu.Item onSelect={() => navigate(`/banks/${slug}/order`)}>{texts.bank.order}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}/acts`)}>{texts.acts.title}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}?is=binned`)}>{texts.acts.bin.open}</Menu.Item>
               </>
@@ -118,7 +118,7 @@ export function Bank() {
             {keeps ? <Menu.Line /> : null}
             {keeps ? (
               <>
-                <Menu.Item onSelect={() => setDialog('defaults')}>{texts.starts.defaults.title}</Menu.Item>
+                <Menu.Item onSelect={() => setDialog('defaults')}>{texts.bank.defaults}</Menu.Item>
                 <Menu.Item onSelect={() => setDialog('about')}>{texts.banks.settings}</Menu.Item>
                 <Menu.Item onSelect={() => setDialog('archive')}>
                   {bank.data?.archived ? texts.banks.unarchive : texts.banks.archive}

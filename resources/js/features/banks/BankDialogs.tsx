@@ -1,10 +1,12 @@
 import type { Bank } from '@/api/schema'
-import { RunDialog } from '@/editor/specimens/RunDialog'
-import { DefaultsDialog } from '@/editor/starts/DefaultsDialog'
-import { AboutDialog } from './AboutDialog'
-import { ArchiveDialog } from './ArchiveDialog'
-import { CopyBankDialog } from './CopyBankDialog'
-import { ShareDialog } from './ShareDialog'
+import { lazily } from '@/lib/lazily'
+
+const RunDialog = lazily(() => import('@/editor/specimens/RunDialog'), 'RunDialog')
+const DefaultsDialog = lazily(() => import('@/editor/starts/DefaultsDialog'), 'DefaultsDialog')
+const AboutDialog = lazily(() => import('./AboutDialog'), 'AboutDialog')
+const ArchiveDialog = lazily(() => import('./ArchiveDialog'), 'ArchiveDialog')
+const CopyBankDialog = lazily(() => import('./CopyBankDialog'), 'CopyBankDialog')
+const ShareDialog = lazily(() => import('./ShareDialog'), 'ShareDialog')
 
 export type BankDialog = 'share' | 'copy' | 'about' | 'archive' | 'specimens' | 'defaults'
 

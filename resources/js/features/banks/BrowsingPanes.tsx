@@ -1,10 +1,12 @@
 import type { ReactNode } from 'react'
+import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { Dialog } from '@/ui/Dialog'
 import { ListAndReading } from '@/ui/ListAndReading'
-import { Nothing } from '@/ui/Message'
-import { Reading } from './Reading'
+import { Nothing, Waiting } from '@/ui/Message'
 import type { useBrowsing } from './useBrowsing'
+
+const Reading = lazily(() => import('./Reading'), 'Reading', <Waiting text={texts.loading} />)
 
 /** Where to look, the list and what is read of it; where there is no room, where to look is a dialog. */
 export function BrowsingPanes({

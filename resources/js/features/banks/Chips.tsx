@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { everybody } from '@/api/actions'
 import { banksQuery, type Trees } from '@/api/queries'
 import { stimulusQuery } from '@/api/stimuli'
-import { range } from '@/lib/phrases'
+import { range } from '@/lib/phrases/banks'
 import { texts } from '@/messages'
 import { kindNames } from '@/parts/words'
 import { Button } from '@/ui/Button'
@@ -78,7 +78,7 @@ function Condition({ title, out, onRemove }: ConditionProps & { title: string })
 
 function StimulusChip(props: ConditionProps) {
   const whole = useQuery(stimulusQuery(props.value))
-  return <Condition {...props} title={texts.stimuli.filterName({ title: whole.data?.name ?? '…' })} />
+  return <Condition {...props} title={texts.bank.ofStimulus({ title: whole.data?.name ?? '…' })} />
 }
 
 function PersonChip({ say, ...props }: ConditionProps & { say: (name: string) => string }) {

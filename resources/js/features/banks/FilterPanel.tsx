@@ -76,7 +76,7 @@ export function FilterPanel({ slug, filter, mayWrite }: { slug: string; filter: 
       ) : null}
       <Searches slug={slug} filter={filter} trees={trees.data} mayWrite={mayWrite} />
       <Link to={`/banks/${slug}/stimuli`} className="flex-none border-hairline border-t px-4 py-2 text-accent hover:bg-paper">
-        {texts.stimuli.ofBank}
+        {texts.bank.stimuliHere}
       </Link>
     </div>
   )

@@ -2,7 +2,8 @@ import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query
 import type { Page, Trees } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { useAct } from '@/bulk/useAct'
-import { foundOf } from '@/lib/phrases'
+import { lazily } from '@/lib/lazily'
+import { foundOf } from '@/lib/phrases/banks'
 import type { Selection } from '@/lib/useSelection'
 import { texts } from '@/messages'
 import { QuestionListRow, ROW_HEIGHT } from '@/question/QuestionListRow'
@@ -11,10 +12,11 @@ import { Button } from '@/ui/Button'
 import { Nothing } from '@/ui/Message'
 import { VirtualRows } from '@/ui/VirtualRows'
 import { Chips } from './Chips'
-import { GroupedRows } from './GroupedRows'
 import { NothingFound } from './NothingFound'
 import type { Filter } from './useFilter'
 import { useOrderByHand } from './useOrderByHand'
+
+const GroupedRows = lazily(() => import('./GroupedRows'), 'GroupedRows')
 
 type Props = {
   slug: string

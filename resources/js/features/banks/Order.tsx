@@ -20,14 +20,18 @@ export function Order() {
   const tab = address.get('tab') ?? 'topics'
   return (
     <Shell
-      title={words.title}
-      crumbs={[{ title: texts.banks.title, to: '/banks' }, { title: bank.data?.name ?? '…', to: `/banks/${slug}` }, { title: words.title }]}
+      title={texts.bank.order}
+      crumbs={[
+        { title: texts.banks.title, to: '/banks' },
+        { title: bank.data?.name ?? '…', to: `/banks/${slug}` },
+        { title: texts.bank.order },
+      ]}
     >
       {bank.isError ? <Nothing title={bank.error.message} /> : null}
       {bank.data && !mayWrite ? <Nothing title={texts.order.readers} /> : null}
       {bank.data && mayWrite ? (
         <Tabs
-          label={words.title}
+          label={texts.bank.order}
           value={tab}
           onChange={(to) => change((next) => (to === 'topics' ? next.delete('tab') : next.set('tab', to)))}
           tabs={[

@@ -50,7 +50,7 @@ export function Help() {
           <ul className="mt-3 border-hairline border-t pt-3">
             <li>
               <Link to="/help/formats" className="block px-4 py-1 text-accent hover:bg-paper">
-                {texts.dispatch.kept}
+                {texts.frame.formats}
               </Link>
             </li>
             <li>

@@ -17,8 +17,8 @@ export function People() {
   const [inviting, setInviting] = useState(false)
   return (
     <Shell
-      title={words.title}
-      crumbs={[{ title: words.title }]}
+      title={texts.frame.people}
+      crumbs={[{ title: texts.frame.people }]}
       actions={
         <Button look="primary" onClick={() => setInviting(true)}>
           {words.invite}
@@ -26,7 +26,7 @@ export function People() {
       }
     >
       <Tabs
-        label={words.title}
+        label={texts.frame.people}
         value={search.get('tab') ?? 'people'}
         onChange={(tab) => setSearch(tab === 'people' ? {} : { tab }, { replace: true })}
         tabs={[

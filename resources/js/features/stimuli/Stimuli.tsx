@@ -127,11 +127,11 @@ export function Stimuli() {
   )
   return (
     <Shell
-      title={texts.stimuli.title}
+      title={texts.bank.stimuli}
       crumbs={[
         { title: texts.banks.title, to: '/banks' },
         { title: bank.data?.name ?? '…', to: `/banks/${slug}` },
-        { title: texts.stimuli.title },
+        { title: texts.bank.stimuli },
       ]}
       search={{ label: texts.stimuli.find, value: words, onChange: (next) => set('words', next) }}
       actions={

@@ -13,7 +13,7 @@ import { StimulusBench } from './StimulusBench'
 const trail = (bank?: { slug: string; name: string }, stimulus?: string) => [
   { title: texts.banks.title, to: '/banks' },
   { title: bank?.name ?? '…', to: `/banks/${bank?.slug ?? ''}` },
-  { title: texts.stimuli.title, to: `/banks/${bank?.slug ?? ''}/stimuli${stimulus ? `?stimulus=${stimulus}` : ''}` },
+  { title: texts.bank.stimuli, to: `/banks/${bank?.slug ?? ''}/stimuli${stimulus ? `?stimulus=${stimulus}` : ''}` },
 ]
 
 /** The question one came from, to go back to. */

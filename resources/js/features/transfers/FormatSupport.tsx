@@ -24,9 +24,9 @@ export function FormatSupport() {
     (a, b) => Number(rows.findIndex((one) => one.kind === a.kind)) - rows.findIndex((one) => one.kind === b.kind),
   )
   return (
-    <Shell title={words.kept} crumbs={[{ title: texts.transfers.title, to: '/transfers' }, { title: words.kept }]}>
+    <Shell title={texts.frame.formats} crumbs={[{ title: texts.transfers.title, to: '/transfers' }, { title: texts.frame.formats }]}>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls is reached by keyboard too */}
-      <section className="h-full overflow-auto p-6 max-md:p-4" aria-label={words.kept} tabIndex={0}>
+      <section className="h-full overflow-auto p-6 max-md:p-4" aria-label={texts.frame.formats} tabIndex={0}>
         <p className="mb-3 max-w-180 text-second">{words.keptAbout}</p>
         <dl className="mb-4 flex flex-wrap gap-x-6 gap-y-1">
           {Object.entries(words.keptMeans).map(([name, about]) => (

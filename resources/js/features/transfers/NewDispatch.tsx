@@ -58,7 +58,7 @@ export function NewDispatch() {
                 <legend className="mb-1 flex w-full justify-between text-caption text-second">
                   {words.format}
                   <Link to="/help/formats" className="text-accent hover:underline">
-                    {words.kept}
+                    {texts.frame.formats}
                   </Link>
                 </legend>
                 {Object.entries(words.formats).map(([key, name]) => (

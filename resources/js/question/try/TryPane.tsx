@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { QuestionJson, Specimen } from '@/api/question'
-import { triesLeft } from '@/lib/phrases'
+import { triesLeft } from '@/lib/phrases/desk'
 import { texts } from '@/messages'
 import { partView } from '@/parts'
 import { PickUp } from '@/parts/PickUp'

@@ -1,26 +1,20 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import type { Target } from '@/api/acts'
 import { assessmentsQuery, type TrayRow } from '@/api/assembly'
 import { banksQuery } from '@/api/queries'
-import { BinMany } from '@/bulk/BinMany'
-import { ChangeMany } from '@/bulk/ChangeMany'
-import { PlaceMany } from '@/bulk/PlaceMany'
-import { ReplaceMany } from '@/bulk/ReplaceMany'
+import type { ManyAsked, ManyWhat } from '@/bulk/Many'
 import { list } from '@/lib/format'
+import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
-import { partView } from '@/parts'
 import { kindNames } from '@/parts/words'
 import { Menu } from '@/ui/Menu'
 import { useToast } from '@/ui/Toasts'
-import { JoinJudged } from './JoinJudged'
-import { NewAssessment } from './NewAssessment'
 import { useAddTo } from './useAddTo'
 import { useAtHand } from './useAtHand'
 import { useTray } from './useTray'
 
-/** What a bank's list adds: everything that matches may be meant instead of what is ticked. */
+/** ManyWhat a bank's list adds: everything that matches may be meant instead of what is ticked. */
 export type TrayScope = {
   slug: string
   mayWrite: boolean
@@ -30,8 +24,9 @@ export type TrayScope = {
   onAll: () => void
   onNotAll: () => void
 }
-type What = 'change' | 'place' | 'replace' | 'bin'
-type Doing = { what: What; slug: string; target: Target; count: number; atHome: boolean }
+const Many = lazily(() => import('@/bulk/Many'), 'Many')
+const JoinJudged = lazily(() => import('./JoinJudged'), 'JoinJudged')
+const NewAssessment = lazily(() => import('./NewAssessment'), 'NewAssessment')
 const button = 'min-h-8 rounded-ui border border-on-bar/40 px-3 font-semibold hover:bg-on-bar hover:text-bar'
 
 /** The tray, at the bottom of every screen while something lies in it. */
@@ -41,7 +36,7 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
   const navigate = useNavigate()
   const hand = useAtHand().assessment
   const add = useAddTo()
-  const [doing, setDoing] = useState<Doing | null>(null)
+  const [doing, setDoing] = useState<ManyAsked | null>(null)
   const [making, setMaking] = useState(false)
   const known = useQuery({ ...banksQuery, enabled: tray.rows.length > 0 }).data ?? []
   if (tray.rows.length === 0) return null
@@ -54,7 +49,7 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
   for (const row of tray.rows) for (const kind of row.kinds) kinds.set(kind, (kinds.get(kind) ?? 0) + 1)
   const title = all ? texts.bank.allMatching({ n: scope?.found ?? 0 }) : texts.tray.holds({ n })
   const banks = [...new Map(tray.rows.filter((row) => row.may_write).map((row) => [row.bank, row.bank_name]))]
-  const begin = (what: What, slug: string) => {
+  const begin = (what: ManyWhat, slug: string) => {
     // Placing takes whatever lies in the tray; all else is done where a question lives.
     const ids = tray.rows.filter((row) => what === 'place' || row.bank === slug).map((row) => row.id)
     const atHome = all || tray.rows.every((row) => row.bank === slug)
@@ -64,7 +59,7 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
         : { what, slug, target: { ids }, count: ids.length, atHome },
     )
   }
-  const most = (names: [What, string][]) => (
+  const most = (names: [ManyWhat, string][]) => (
     <Menu.Root
       align="end"
       button={
@@ -91,7 +86,7 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
     </Menu.Root>
   )
   const may = all && scope ? scope.mayWrite : banks.length > 0
-  const act = (what: What, name: string) => {
+  const act = (what: ManyWhat, name: string) => {
     if (!may) return null
     if (banks.length < 2 || all)
       return (
@@ -153,8 +148,8 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
           {texts.acts.place.menu}
         </button>
       ) : null}
-      {!all && n > 1 && banks[0] && tray.rows.every((row) => row.kinds.length === 1 && partView(row.kinds[0] ?? '')?.joinsStatements) ? (
-        <JoinJudged questions={tray.ids} bank={banks[0][0]} className={button} />
+      {!all && n > 1 && banks[0] && tray.rows.every((row) => row.kinds.length === 1) ? (
+        <JoinJudged questions={tray.ids} kinds={kinds} bank={banks[0][0]} className={button} />
       ) : null}
       {may || !all
         ? most(
@@ -169,18 +164,10 @@ export function TrayBar({ scope }: { scope?: TrayScope | undefined }) {
       <button type="button" className="min-h-8 underline" onClick={empty}>
         {texts.tray.empty}
       </button>
-      {doing ? <Many doing={doing} onClose={() => setDoing(null)} /> : null}
+      {doing ? <Many asked={doing} onClose={() => setDoing(null)} /> : null}
       {making ? <NewAssessment questions={tray.ids} onClose={() => setMaking(false)} /> : null}
     </section>
   )
-}
-
-function Many({ doing: { what, atHome, ...rest }, onClose }: { doing: Doing; onClose: () => void }) {
-  const props = { ...rest, onClose }
-  if (what === 'change') return <ChangeMany {...props} />
-  if (what === 'place') return <PlaceMany {...props} atHome={atHome} />
-  if (what === 'replace') return <ReplaceMany {...props} />
-  return <BinMany {...props} />
 }
 
 /** Which assessment the tray goes to. */

@@ -1,7 +1,7 @@
 import { useMutation } from '@tanstack/react-query'
 import { type DispatchBody, deliver } from '@/api/dispatches'
 import { rounded } from '@/lib/format'
-import { differences } from '@/lib/phrases'
+import { differences } from '@/lib/phrases/transfers'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Message } from '@/ui/Message'

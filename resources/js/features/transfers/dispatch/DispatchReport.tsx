@@ -1,6 +1,6 @@
 import type { DispatchBody } from '@/api/dispatches'
 import { fileSize, moment } from '@/lib/format'
-import { exportHolds } from '@/lib/phrases'
+import { exportHolds } from '@/lib/phrases/transfers'
 import { texts } from '@/messages'
 import { Message } from '@/ui/Message'
 

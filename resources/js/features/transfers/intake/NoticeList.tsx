@@ -1,5 +1,5 @@
 import type { Notice } from '@/api/intakes'
-import { placeInFile } from '@/lib/phrases'
+import { placeInFile } from '@/lib/phrases/transfers'
 import { texts } from '@/messages'
 
 const tones = { problem: 'text-problem', loss: 'text-attention', note: 'text-information' }

@@ -1,17 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { fileSize, list, percent, rounded } from './format'
-import {
-  changesEverywhere,
-  differences,
-  exportHolds,
-  followed,
-  forQuestions,
-  foundOf,
-  importEffects,
-  placesFound,
-  previewSummary,
-  range,
-} from './phrases'
+import { fileSize, list, percent, rounded } from '../format'
+import { placesFound, previewSummary } from './acts'
+import { changesEverywhere, forQuestions } from './assembly'
+import { foundOf, range } from './banks'
+import { followed } from './desk'
+import { differences, exportHolds, importEffects } from './transfers'
 
 describe('sentences from several messages', () => {
   it.each([

@@ -21,8 +21,14 @@ final class RepeatedQuestion
     /** One token that opens, closes or hides brackets (RFC 8259). */
     private const TOKEN = '/"(?:[^"\\\\]++|\\\\.)*+"|[{}\[\]]/s';
 
-    /** How lines begin that have the question that is known. */
-    private string $beginning = '';
+    /** Lines that differ before this many bytes have other questions: no need to look for where the question ends. */
+    private const ALIKE = 200;
+
+    /** How lines begin that have the question that is known; "" where that cannot be told, null while nobody has asked. */
+    private ?string $beginning = null;
+
+    /** The line the known question was read from. */
+    private string $source = '';
 
     private ?Question $known = null;
 
@@ -42,7 +48,11 @@ final class RepeatedQuestion
     public function decoded(string $line): mixed
     {
         $this->line = $line;
-        $rest = $this->known !== null && str_starts_with($line, $this->beginning) ? self::rest($line, strlen($this->beginning)) : null;
+        $rest = null;
+        if ($this->known !== null && strncmp($line, $this->source, self::ALIKE) === 0) {
+            $begins = $this->beginning ??= self::beginning($this->source);
+            $rest = $begins !== '' && str_starts_with($line, $begins) ? self::rest($line, strlen($begins)) : null;
+        }
         $this->isRepeated = $rest !== null;
 
         return $rest ?? Json::decode($line);
@@ -58,12 +68,18 @@ final class RepeatedQuestion
         if ($this->isRepeated && $this->known !== null) {
             return $this->known;
         }
-        $question = Question::read($line->need('question')->raw('question'), $this->kinds);
-        $end = str_starts_with($this->line, self::BEGINNING) ? self::endOfObject($this->line, strlen(self::BEGINNING)) : null;
-        $isWhole = $end !== null && self::rest($this->line, $end) !== null;
-        [$this->known, $this->beginning] = $isWhole ? [$question, substr($this->line, 0, $end)] : [null, ''];
+        $this->known = Question::read($line->need('question')->raw('question'), $this->kinds);
+        [$this->source, $this->beginning] = [$this->line, null];
 
-        return $question;
+        return $this->known;
+    }
+
+    /** A line up to the end of its question; "" where it does not begin with one. */
+    private static function beginning(string $line): string
+    {
+        $end = str_starts_with($line, self::BEGINNING) ? self::endOfObject($line, strlen(self::BEGINNING)) : null;
+
+        return $end !== null && self::rest($line, $end) !== null ? substr($line, 0, $end) : '';
     }
 
     /**

@@ -42,11 +42,11 @@ final class Assignment
                         continue;
                     }
                     $slack = $gain[$row[$column] - 1][$j - 1]->negated()->minus($u[$row[$column]])->minus($v[$j]);
-                    if ($least[$j] === null || $slack->isLessThan($least[$j])) {
+                    if ($least[$j] === null || Exact::compare($slack, $least[$j]) < 0) {
                         $least[$j] = $slack;
                         $came[$j] = $column;
                     }
-                    if ($delta === null || $least[$j]->isLessThan($delta)) {
+                    if ($delta === null || Exact::compare($least[$j], $delta) < 0) {
                         $delta = $least[$j];
                         $next = $j;
                     }

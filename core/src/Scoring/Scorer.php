@@ -133,7 +133,7 @@ final class Scorer
             $trace[] = ['step' => 'credit.clamped', 'from' => Exact::text($outcome->credit), 'to' => Exact::text($credit)];
         }
 
-        return [$credit === Exact::one() ? $credit : $credit->simplified(), $trace];
+        return [Exact::simplified($credit), $trace];
     }
 
     private function partState(Part $part, PartOutcome $outcome, BigRational $credit): string

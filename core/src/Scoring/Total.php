@@ -48,7 +48,7 @@ final class Total
                 'value' => Exact::text($exact),
             ];
         }
-        $this->exact = $exact->simplified();
+        $this->exact = Exact::simplified($exact);
         $this->score = Exact::toStep($this->exact, $question->scoring->step());
         if ($this->score !== $this->exact) {
             $this->trace[] = ['step' => 'rounded', 'from' => Exact::text($this->exact), 'to' => Exact::text($this->score)];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Keys;
 
 use Brick\Math\BigRational;
+use WideQuarry\Numbers\Exact;
 
 /**
  * Feedback to where it belongs, by when it is shown in everything that was tried: always, for what is right, wrong or partly right, for
@@ -77,10 +78,10 @@ final readonly class FeedbackPlaces
         $at = fn (\Closure $is): array => array_keys(array_filter($rows, fn (array $row): bool => $is($row['score']) === true));
 
         return match ($state) {
-            'right' => $when === $at(fn (BigRational $score): bool => $score->isEqualTo($most)),
+            'right' => $when === $at(fn (BigRational $score): bool => Exact::compare($score, $most) === 0),
             'wrong' => $when === $at(fn (BigRational $score): bool => ! $score->isPositive()) ||
-                $when === $at(fn (BigRational $score): bool => ! $score->isEqualTo($most)),
-            default => $when === $at(fn (BigRational $score): bool => $score->isPositive() && ! $score->isEqualTo($most)),
+                $when === $at(fn (BigRational $score): bool => Exact::compare($score, $most) !== 0),
+            default => $when === $at(fn (BigRational $score): bool => $score->isPositive() && Exact::compare($score, $most) !== 0),
         };
     }
 

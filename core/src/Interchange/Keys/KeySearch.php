@@ -147,13 +147,13 @@ final class KeySearch
         }
         $lowest = array_reduce(
             $gains,
-            fn (?BigRational $low, BigRational $gain): BigRational => $low === null || $gain->isLessThan($low) ? $gain : $low,
+            fn (?BigRational $low, BigRational $gain): BigRational => $low === null || Exact::compare($gain, $low) < 0 ? $gain : $low,
         );
         $sets = [];
         foreach (
             [
                 fn (BigRational $gain): bool => $gain->isPositive(),
-                fn (BigRational $gain): bool => $lowest !== null && $gain->isGreaterThan($lowest),
+                fn (BigRational $gain): bool => $lowest !== null && Exact::compare($gain, $lowest) > 0,
             ] as $seems
         ) {
             array_push($sets, ...$response->around(array_map(strval(...), array_keys(array_filter($gains, $seems)))));
@@ -199,7 +199,7 @@ final class KeySearch
     {
         return array_reduce(
             $this->rows,
-            fn (BigRational $most, array $row): BigRational => $row['score']->isGreaterThan($most) ? $row['score'] : $most,
+            fn (BigRational $most, array $row): BigRational => Exact::compare($row['score'], $most) > 0 ? $row['score'] : $most,
             Exact::zero(),
         );
     }
@@ -241,7 +241,7 @@ final class KeySearch
             foreach ($this->tries[$response->id] as $value) {
                 $all[] = $given = array_replace($blank, [$response->id => $value]);
                 $score = $this->processing->run($this->asked($given))[0];
-                if ($score->isGreaterThan($top)) {
+                if (Exact::compare($score, $top) > 0) {
                     [$top, $best[$response->id]] = [$score, $value];
                 }
             }
@@ -281,7 +281,7 @@ final class KeySearch
             }
             $points = array_reduce(
                 $gains,
-                fn (BigRational $most, array $gain): BigRational => $gain[1]->isGreaterThan($most) ? $gain[1] : $most,
+                fn (BigRational $most, array $gain): BigRational => Exact::compare($gain[1], $most) > 0 ? $gain[1] : $most,
                 Exact::zero(),
             );
             if ($response === null || $points->isZero()) {
@@ -326,7 +326,7 @@ final class KeySearch
         foreach ($this->rows as $row) {
             $alone = count(array_filter($row['given'])) - ($row['given'][$response->id] === [] ? 0 : 1) === 0;
             $value = implode("\n", $row['given'][$response->id]);
-            if (($combine === 'all' || $alone) && (! isset($best[$value]) || $row['score']->isGreaterThan($best[$value]))) {
+            if (($combine === 'all' || $alone) && (! isset($best[$value]) || Exact::compare($row['score'], $best[$value]) > 0)) {
                 $best[$value] = $row['score'];
             }
         }
@@ -452,7 +452,7 @@ final class KeySearch
     {
         $best = [[], Exact::zero()];
         foreach ($this->gains($response, 'sum', $nothing) as $gain) {
-            $best = $gain[1]->isGreaterThan($best[1]) ? $gain : $best;
+            $best = Exact::compare($gain[1], $best[1]) > 0 ? $gain : $best;
         }
 
         return $best[0] === [] ? $response->guess() : $best[0];
@@ -500,7 +500,7 @@ final class KeySearch
     /** Points have four decimals: thirds of one are as near as that. */
     private function isSame(Result $result, int $row): bool
     {
-        return $result->exact->isEqualTo($this->rows[$row]['score']) ||
+        return Exact::compare($result->exact, $this->rows[$row]['score']) === 0 ||
             $result->exact->minus($this->rows[$row]['score'])->abs()->isLessThanOrEqualTo(self::NEAR);
     }
 

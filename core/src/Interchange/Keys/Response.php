@@ -241,7 +241,7 @@ final readonly class Response
             return [];
         }
         $steps = [];
-        for ($at = $from; $at->isLessThanOrEqualTo($to); $at = $at->plus($step)) {
+        for ($at = $from; Exact::compare($at, $to) <= 0; $at = $at->plus($step)) {
             $steps[] = Exact::decimal($at) ?? Exact::text($at);
         }
 

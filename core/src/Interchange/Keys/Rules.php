@@ -43,7 +43,7 @@ final class Rules
      */
     private static function right(array $gains, BigRational $points): ?array
     {
-        $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
+        $best = array_values(array_filter($gains, fn (array $gain): bool => Exact::compare($gain[1], $points) === 0));
 
         return count($best) !== 1
             ? null
@@ -60,7 +60,7 @@ final class Rules
      */
     private static function sequence(array $gains, BigRational $points): ?array
     {
-        $best = array_column(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)), 0);
+        $best = array_column(array_filter($gains, fn (array $gain): bool => Exact::compare($gain[1], $points) === 0), 0);
         $ranks = [];
         foreach ($best[0] ?? [] as $i => $item) {
             $before = $best[0][$i - 1] ?? '';
@@ -111,7 +111,7 @@ final class Rules
      */
     private static function joined(array $gains, BigRational $points): ?array
     {
-        $best = array_values(array_filter($gains, fn (array $gain): bool => $gain[1]->isEqualTo($points)));
+        $best = array_values(array_filter($gains, fn (array $gain): bool => Exact::compare($gain[1], $points) === 0));
         $alone =
             count($best) === 1
                 ? []
@@ -156,7 +156,7 @@ final class Rules
         foreach ($gains as [$set, $gain]) {
             sort($set);
             $earned[implode("\n", $set)] = $gain;
-            $best = $best === null && $gain->isEqualTo($points) ? $set : $best;
+            $best = $best === null && Exact::compare($gain, $points) === 0 ? $set : $best;
         }
         if ($best === null) {
             return null;
@@ -279,7 +279,7 @@ final class Rules
             $gain = $earned[$text] ?? Exact::zero();
             $fewer = array_filter(
                 [...array_map(fn (string $value): array => [[$value], $earned[$value] ?? Exact::zero()], $values), ...$met],
-                fn (array $one): bool => array_diff($one[0], $values) === [] && $one[1]->isGreaterThanOrEqualTo($gain),
+                fn (array $one): bool => array_diff($one[0], $values) === [] && Exact::compare($one[1], $gain) >= 0,
             );
             $met[] = [$values, $gain];
             if ($gain->isPositive() && $fewer === []) {
@@ -328,7 +328,7 @@ final class Rules
             if ($at[$i][1]->isZero()) {
                 continue;
             }
-            for ($j = $i; isset($at[$j + 1]) && $at[$j + 1][1]->isEqualTo($at[$i][1]); $j++);
+            for ($j = $i; isset($at[$j + 1]) && Exact::compare($at[$j + 1][1], $at[$i][1]) === 0; $j++);
             [$first, $last] = [isset($limits[$write($at[$i][0])]), isset($limits[$write($at[$j][0])])];
             $from = $first ? $at[$i][0] : $at[$i - 1][0] ?? null;
             $to = $last ? $at[$j][0] : $at[$j + 1][0] ?? null;

@@ -127,7 +127,7 @@ final readonly class Condition
     private function compares(string $value): bool
     {
         [$given, $limit] = [Exact::read(trim($value)), Exact::read($this->value)];
-        $order = $given === null || $limit === null ? null : $given->compareTo($limit);
+        $order = $given === null || $limit === null ? null : Exact::compare($given, $limit);
 
         return $order !== null &&
             match ($this->name) {

@@ -85,8 +85,8 @@ final class Processing implements ItemMarking
                 break;
             }
         }
-        $score = $this->most !== null && $score->isGreaterThan($this->most) ? $this->most : $score;
-        $score = $this->least !== null && $score->isLessThan($this->least) ? $this->least : $score;
+        $score = $this->most !== null && Exact::compare($score, $this->most) > 0 ? $this->most : $score;
+        $score = $this->least !== null && Exact::compare($score, $this->least) < 0 ? $this->least : $score;
 
         return [$score, array_values(array_unique($shown))];
     }

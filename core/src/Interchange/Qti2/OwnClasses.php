@@ -41,6 +41,11 @@ final class OwnClasses
         return (string) preg_replace('~<ol(?: (?:start|type)="[^"]*")+>~', '<ol>', $xml);
     }
 
+    public static function areIn(string $xml): bool
+    {
+        return str_contains($xml, self::BEFORE);
+    }
+
     /** Gives an item back what stands in classes. */
     public static function raise(\DOMElement $item): void
     {

@@ -135,7 +135,7 @@ final class FeedbackReader
             $rule = (object) (array) $rule;
             if (
                 ($wanted !== null && $rule->on == $wanted) ||
-                ($test !== null && isset($chain[$i]) && $chain[$i][0]->C14N() === $test->C14N())
+                ($test !== null && isset($chain[$i]) && Xml::same($chain[$i][0], $test))
             ) {
                 $rule->feedback = (object) ['html' => $html];
                 $rules[$i] = $rule;

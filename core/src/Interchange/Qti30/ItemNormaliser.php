@@ -7,7 +7,6 @@ namespace WideQuarry\Interchange\Qti30;
 use WideQuarry\Content\Reader;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Patterns\XsdPatternReader;
-use WideQuarry\Interchange\Qti2\OwnClasses;
 use WideQuarry\Messages\Message;
 
 /**
@@ -37,7 +36,6 @@ final class ItemNormaliser
         if ($body === null) {
             return;
         }
-        OwnClasses::raise($item);
         $this->patterns($item);
         $this->unescape($body);
         $this->feedback($item, $body);

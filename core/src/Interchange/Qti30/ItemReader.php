@@ -16,6 +16,7 @@ use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\Qti2\OwnClasses;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
@@ -77,6 +78,9 @@ final class ItemReader
             ]), $this->file, 1);
 
             return;
+        }
+        if (OwnClasses::areIn($xml)) {
+            OwnClasses::raise($item);
         }
         $prepared = new ItemNormaliser($this->file, $this->id);
         $prepared->of($item);

@@ -11,8 +11,8 @@ final class Xml
     public static function children(\DOMElement $parent, string $name = ''): array
     {
         $children = [];
-        foreach ($parent->childNodes as $child) {
-            if ($child instanceof \DOMElement && ($name === '' || $child->localName === $name)) {
+        for ($child = $parent->firstElementChild; $child !== null; $child = $child->nextElementSibling) {
+            if ($name === '' || $child->localName === $name) {
                 $children[] = $child;
             }
         }
@@ -21,32 +21,63 @@ final class Xml
     }
 
     /**
-     * All elements within one, in the order of the document. A live list of the DOM is walked anew for each of them, which takes long in
-     * large documents.
+     * All elements within one, in the order of the document. From element to element the DOM goes without PHP meeting the texts between;
+     * a live list of the DOM is walked anew for each of them, which takes long in large documents.
      *
      * @return list<\DOMElement>
      */
     public static function all(\DOMElement $within, string $name = '*'): array
     {
         $found = [];
-        $node = $within->firstChild;
-        while ($node !== null) {
-            if ($node instanceof \DOMElement && ($name === '*' || $node->localName === $name)) {
-                $found[] = $node;
-            }
-            $next = $node->firstChild ?? $node->nextSibling;
-            for ($up = $node->parentNode; $next === null && $up !== null && $up !== $within; $up = $up->parentNode) {
-                $next = $up->nextSibling;
-            }
-            $node = $next;
-        }
+        self::collect($within, $name, $found);
 
         return $found;
     }
 
+    /** @param  list<\DOMElement>  $found */
+    private static function collect(\DOMElement $within, string $name, array &$found): void
+    {
+        for ($child = $within->firstElementChild; $child !== null; $child = $child->nextElementSibling) {
+            if ($name === '*' || $child->localName === $name) {
+                $found[] = $child;
+            }
+            self::collect($child, $name, $found);
+        }
+    }
+
+    /** Whether two elements say the same: names, attributes, and what is within them, apart from blank text. */
+    public static function same(\DOMElement $one, \DOMElement $other): bool
+    {
+        if ($one->localName !== $other->localName || $one->attributes->length !== $other->attributes->length) {
+            return false;
+        }
+        foreach ($one->attributes as $attribute) {
+            if (self::attribute($other, $attribute->name) !== $attribute->value) {
+                return false;
+            }
+        }
+        [$within, $there] = [self::children($one), self::children($other)];
+        if ($within === [] && $there === []) {
+            return trim($one->textContent) === trim($other->textContent);
+        }
+        foreach ($within as $i => $child) {
+            if (! isset($there[$i]) || ! self::same($child, $there[$i])) {
+                return false;
+            }
+        }
+
+        return count($within) === count($there);
+    }
+
     public static function child(\DOMElement $parent, string $name): ?\DOMElement
     {
-        return self::children($parent, $name)[0] ?? null;
+        for ($child = $parent->firstElementChild; $child !== null; $child = $child->nextElementSibling) {
+            if ($child->localName === $name) {
+                return $child;
+            }
+        }
+
+        return null;
     }
 
     public static function attribute(\DOMElement $element, string $name): ?string

@@ -171,3 +171,17 @@ it('reads back what it writes, for any fraction', function (): void {
         expect($rounded->minus($value)->abs()->isLessThanOrEqualTo('1/2000'))->toBeTrue();
     }
 });
+
+it('compares, however long the numbers are', function (string $one, string $other, int $order): void {
+    expect(Exact::compare(Exact::of($one), Exact::of($other)))->toBe($order)
+        ->and(Exact::compare(Exact::of($other), Exact::of($one)))->toBe(-$order);
+})->with([
+    ['1/3', '2/6', 0],
+    ['1/3', '1/2', -1],
+    ['-1/2', '-1/3', -1],
+    ['0', '-0.001', 1],
+    ['0.1', '1e-1', 0],
+    'nine digits each' => ['999999998/999999999', '999999997/999999998', 1],
+    'ten digits, whose products no integer holds' => ['9999999998/9999999999', '9999999997/9999999998', 1],
+    'far beyond an integer' => ['1e40', '1e41', -1],
+]);

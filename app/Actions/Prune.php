@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Actions\Backup\Backup;
+use App\Actions\Media\ReceivePieces;
 use App\Storage\StoredFiles;
 use App\Storage\StoredReferences;
 use Illuminate\Support\Facades\DB;
@@ -55,6 +56,7 @@ final class Prune
                 SQL,
             [self::FILE_DAYS],
         );
+        $deleted['uploads'] = ReceivePieces::sweep(self::GRACE);
         $deleted['files'] = $this->files();
 
         return $deleted;

@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Errors\Refused;
+use App\Indexing\QuestionIndex;
 use App\Jobs\ReindexShowing;
 use App\Models\User;
 use App\Queries\Folders;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
+use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Stimulus\Stimulus;
 
 /** Stores a stimulus: a new one, a new revision of one, where it lies, and whether it is in the bin. */
@@ -133,6 +135,7 @@ final readonly class SaveStimulus
             'body' => $stimulus->text->html(),
             'stem' => mb_substr(strtr($stimulus->text->plain(), ["\n" => ' ']), 0, self::STEM),
             'words' => $words,
+            'media' => QuestionIndex::array(QuestionMedia::in($stimulus->text->html())),
         ];
     }
 

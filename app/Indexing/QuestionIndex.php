@@ -15,6 +15,7 @@ use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Features;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Question\Record;
 use WideQuarry\Question\UnhelpfulTitle;
 use WideQuarry\Search\SearchText;
@@ -51,6 +52,7 @@ final class QuestionIndex
         'source',
         'work',
         'named',
+        'media',
     ];
 
     private const STEM = 400;
@@ -112,6 +114,7 @@ final class QuestionIndex
             'marking' => Features::marking($question),
             // untitled questions are named by their first words
             'named' => trim($question->title) === '' || ! UnhelpfulTitle::saysNothing($question->title),
+            'media' => self::array(QuestionMedia::of($question)),
             ...self::ofRecord($question->record),
         ];
     }

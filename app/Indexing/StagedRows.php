@@ -86,7 +86,7 @@ final readonly class StagedRows
                         fingerprint text, near integer[],
                     status text, difficulty smallint, tags text[], level text, purpose text[], licence text, author text,
                         origin_format text, origin_identifier text, language text, has text[], marking text, minutes numeric, source text,
-                        work text, named boolean)
+                        work text, named boolean, media text[])
                 ON CONFLICT (file_id, position) DO NOTHING
                 SQL,
                 [Json::encode(self::arrays($rows))],
@@ -151,7 +151,7 @@ final readonly class StagedRows
     private static function arrays(array $rows): array
     {
         return array_map(function (array $row): array {
-            foreach (['kinds', 'tags', 'purpose', 'has', 'near'] as $name) {
+            foreach (['kinds', 'tags', 'purpose', 'has', 'near', 'media'] as $name) {
                 $row[$name] = \App\Infrastructure\PostgresArray::read(is_string($row[$name]) ? $row[$name] : '{}');
             }
 

@@ -28,44 +28,12 @@ final class Sandbox
      * @param  callable(string): Result  $take  takes what was made out of the folder
      * @return Result
      *
-     * @throws Refused
+     * @throws Refused when the program fails
      */
     public static function run(array $files, array $command, callable $take): mixed
     {
-        $folder = sys_get_temp_dir().'/quarry-confined-'.bin2hex(random_bytes(8));
-        mkdir($folder, 0700);
-        try {
-            foreach ($files as $name => $bytes) {
-                if (@file_put_contents("$folder/$name", $bytes) !== strlen($bytes)) {
-                    throw Refused::because(
-                        'storage.full',
-                        Message::of('app.infrastructure.server-could-not-write-pages'),
-                    );
-                }
-            }
-            $limits = ['prlimit', '--core=0', '--nofile=4096', '--fsize='.self::OUTPUT, '--cpu='.self::SECONDS];
-            $alone = self::unshares() ? ['unshare', '--user', '--map-root-user', '--net'] : [];
-            $process = new Process(
-                [
-                    ...[
-                        'timeout',
-                        '--kill-after=2',
-                        (string) self::SECONDS,
-                        'env',
-                        '-i',
-                        'PATH=/usr/bin:/bin',
-                        "HOME=$folder",
-                        "TMPDIR=$folder",
-                        'LANG=C.UTF-8',
-                    ],
-                    ...$alone,
-                    ...$limits,
-                    ...array_map(fn (string $word): string => str_replace('{}', $folder, $word), $command),
-                ],
-                $folder,
-                timeout: self::SECONDS + 5,
-            );
-            $process->run();
+        return self::within($files, function (string $folder) use ($command, $take): mixed {
+            $process = self::process($folder, $command, null);
             if (! $process->isSuccessful()) {
                 logger()->error('A confined program failed.', [
                     'command' => $command[0],
@@ -81,9 +49,79 @@ final class Sandbox
             }
 
             return $take($folder);
+        });
+    }
+
+    /**
+     * Runs programs one after the other on files that may be anything: that one fails is no error of ours.
+     *
+     * @template Result
+     *
+     * @param  array<string, string>  $files  name → bytes
+     * @param  list<list<string>>  $commands  in which {} stands for the folder
+     * @param  callable(string): Result  $take
+     * @param  int  $memory  bytes that each may have
+     * @return Result|null null when one failed
+     */
+    public static function try(array $files, array $commands, callable $take, int $memory): mixed
+    {
+        return self::within($files, function (string $folder) use ($commands, $take, $memory): mixed {
+            foreach ($commands as $command) {
+                if (! self::process($folder, $command, $memory)->isSuccessful()) {
+                    return null;
+                }
+            }
+
+            return $take($folder);
+        });
+    }
+
+    /**
+     * @template Result
+     *
+     * @param  array<string, string>  $files
+     * @param  callable(string): Result  $work
+     * @return Result
+     */
+    private static function within(array $files, callable $work): mixed
+    {
+        $folder = sys_get_temp_dir().'/quarry-confined-'.bin2hex(random_bytes(8));
+        mkdir($folder, 0700);
+        try {
+            foreach ($files as $name => $bytes) {
+                if (@file_put_contents("$folder/$name", $bytes) !== strlen($bytes)) {
+                    throw Refused::because(
+                        'storage.full',
+                        Message::of('app.infrastructure.server-could-not-write-pages'),
+                    );
+                }
+            }
+
+            return $work($folder);
         } finally {
             self::remove($folder);
         }
+    }
+
+    /** @param  list<string>  $command */
+    private static function process(string $folder, array $command, ?int $memory): Process
+    {
+        $limits = ['prlimit', '--core=0', '--nofile=4096', '--fsize='.self::OUTPUT, '--cpu='.self::SECONDS];
+        $process = new Process(
+            [
+                ...['timeout', '--kill-after=2', (string) self::SECONDS],
+                ...['env', '-i', 'PATH=/usr/bin:/bin', "HOME=$folder", "TMPDIR=$folder", 'LANG=C.UTF-8'],
+                ...self::unshares() ? ['unshare', '--user', '--map-root-user', '--net'] : [],
+                ...$limits,
+                ...$memory === null ? [] : ["--data=$memory"],
+                ...array_map(fn (string $word): string => str_replace('{}', $folder, $word), $command),
+            ],
+            $folder,
+            timeout: self::SECONDS + 5,
+        );
+        $process->run();
+
+        return $process;
     }
 
     private static function unshares(): bool

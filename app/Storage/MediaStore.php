@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Storage;
 
 use App\Errors\Refused;
+use App\Models\Medium as StoredMedium;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Json\Json;
@@ -50,6 +51,33 @@ final readonly class MediaStore
     }
 
     /**
+     * A medium of a bank as it is shown: the narrowest copy that is at least so wide, or the medium itself.
+     *
+     * @param  int  $width  0 for the medium itself
+     * @return array{bytes: string, type: string, name: string}|null null when the bank has none of this name, or its file is damaged
+     */
+    public function shown(string $bankId, string $id, int $width): ?array
+    {
+        $medium = StoredMedium::in($bankId)->where('id', $id)->first(['sha256', 'type', 'name']);
+        if ($medium === null) {
+            return null;
+        }
+        $copy = $width <= 0
+            ? null
+            : DB::table('media_sizes')
+                ->where('sha256', $medium->sha256)
+                ->where('width', '>=', $width)
+                ->whereNotNull('file')
+                ->orderBy('width')
+                ->value('file');
+        $bytes = is_string($copy) ? $this->bytes($copy) : null;
+        $type = $bytes === null ? $medium->type : 'image/webp';
+        $bytes ??= $this->bytes($medium->sha256);
+
+        return $bytes === null ? null : ['bytes' => $bytes, 'type' => $type, 'name' => $medium->name];
+    }
+
+    /**
      * The media that some questions show, for another bank: rows for the same bytes.
      *
      * @param  list<string>  $questions
@@ -60,8 +88,8 @@ final readonly class MediaStore
         if ($named !== []) {
             DB::insert(
                 <<<'SQL'
-                INSERT INTO media (id, bank_id, sha256, type, name, bytes)
-                SELECT media.id, ?, sha256, type, name, bytes FROM media
+                INSERT INTO media (id, bank_id, sha256, type, name, bytes, width, height, seconds, alt, given_sha256)
+                SELECT media.id, ?, sha256, type, name, bytes, width, height, seconds, alt, given_sha256 FROM media
                     JOIN jsonb_array_elements_text(?::jsonb) AS one (id) ON one.id = media.id
                 WHERE bank_id = ? ON CONFLICT DO NOTHING
                 SQL,

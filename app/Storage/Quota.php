@@ -37,17 +37,22 @@ final class Quota
     /** @throws Refused when the pictures and recordings of an import do not fit into a bank */
     public static function allowMedia(string $bankId, string $intakeId): void
     {
-        $limit = config()->integer('app.quota.bank_mb') * 1_000_000;
-        $used = (int) DB::table('media')->where('bank_id', $bankId)->sum('bytes');
         $new = (int) DB::scalar(
             "SELECT coalesce(sum((value->>'bytes')::bigint), 0) FROM staged_things WHERE intake_id = ? AND type = 'medium'",
             [$intakeId],
         );
-        if ($new > 0 && $used + $new > $limit) {
+        self::allowBytes($bankId, $new, '/bank');
+    }
+
+    /** @throws Refused when so many bytes more do not fit into a bank */
+    public static function allowBytes(string $bankId, int $new, string $path = '/file'): void
+    {
+        $limit = config()->integer('app.quota.bank_mb') * 1_000_000;
+        if ($new > 0 && (int) DB::table('media')->where('bank_id', $bankId)->sum('bytes') + $new > $limit) {
             throw Refused::because(
                 'quota.bank',
                 Message::of('app.storage.pictures-recordings-bank-would', ['limit' => intdiv($limit, 1_000_000)]),
-                '/bank',
+                $path,
             );
         }
     }

@@ -10,7 +10,11 @@ use Illuminate\Support\Facades\DB;
 final class StoredReferences
 {
     private const QUERIES = [
-        'media' => ['SELECT sha256 FROM media', "SELECT value->>'sha256' FROM staged_things WHERE type = 'medium'"],
+        'media' => [
+            'SELECT sha256 FROM media',
+            "SELECT value->>'sha256' FROM staged_things WHERE type = 'medium'",
+            'SELECT file FROM media_sizes WHERE sha256 IN (SELECT sha256 FROM media)',
+        ],
         'files' => [
             "SELECT sha256 FROM intake_files WHERE state <> 'failed'",
             'SELECT sha256 FROM dispatches WHERE sha256 IS NOT NULL',

@@ -95,7 +95,7 @@ it('asks kinds what they can do, and never which they are', function (): void {
 const MODULES = [
     ['Messages'],
     ['(root)', 'Random', 'Numbers', 'Content', 'Documents', 'Sharing'],
-    ['Json', 'Maths'],
+    ['Json', 'Maths', 'Media'],
     ['Variables'],
     ['Answer'],
     ['Question'],

@@ -126,7 +126,6 @@ return [
     'app/Http/Errors/Problems::respond' => CASES,
     'app/Http/Files/ReceiptTable::csv' => FIELDS,
     'app/Http/Resources/IntakeResource::toArray' => FIELDS,
-    'app/Infrastructure/Sandbox::run' => ORDER,
     'app/Printing/SheetPage::html' => DOCUMENT,
     'app/Queries/AssessmentEntries::ofPick' => FIELDS,
     'app/Queries/HomeDesk::begun' => QUERY,

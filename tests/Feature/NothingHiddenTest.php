@@ -105,6 +105,7 @@ function seams(): array
             'receipt' => [$world->receipt()],
             'dispatch' => [$world->dispatch()],
             'print' => [(string) Str::uuid7()],
+            'upload' => [$world->upload()],
         ],
     ];
 }

@@ -77,6 +77,21 @@ final class World
         app(SaveQuestion::class)->create(Question::read(self::json(), StandardKinds::all()), $this->bank->id, null);
     }
 
+    /** A file that the writer has begun to send. */
+    public function upload(): string
+    {
+        $id = (string) Str::uuid7();
+        DB::table('uploads')->insert([
+            'id' => $id,
+            'bank_id' => $this->bank->id,
+            'user_id' => $this->people['writer']->id,
+            'name' => 'a.png',
+            'bytes' => 100,
+        ]);
+
+        return $id;
+    }
+
     public function folder(string $name = 'F'): string
     {
         return (string) Folders::at([$name], $this->bank->id);

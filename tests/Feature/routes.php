@@ -169,6 +169,31 @@ return [
         [401, 404, 404, 404, 404, 404, 404],
         fn (World $w): array => ['/banks/rocks/media/gone', null],
     ],
+    'POST api/v1/banks/{bank}/uploads' => [
+        [401, 404, 403, 201, 201, 403, 404],
+        fn (World $w): array => ['/banks/rocks/uploads', ['name' => 'a.mp4', 'bytes' => 9_000_000]],
+    ],
+    'GET api/v1/uploads/{upload}' => [[401, 404, 404, 200, 404, 404, 404], fn (World $w): array => ["/uploads/{$w->upload()}", null]],
+    'PUT api/v1/uploads/{upload}' => [[401, 404, 404, 200, 404, 404, 404], fn (World $w): array => ["/uploads/{$w->upload()}?from=0", null]],
+    'POST api/v1/uploads/{upload}/finish' => [
+        [401, 404, 404, 409, 404, 404, 404],
+        fn (World $w): array => ["/uploads/{$w->upload()}/finish", new stdClass()],
+    ],
+    'DELETE api/v1/uploads/{upload}' => [[401, 404, 404, 204, 404, 404, 404], fn (World $w): array => ["/uploads/{$w->upload()}", null]],
+    'GET api/v1/banks/{bank}/media' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/media', null]],
+    'POST api/v1/banks/{bank}/media' => [[401, 404, 403, 422, 422, 403, 404], fn (World $w): array => ['/banks/rocks/media', new stdClass()]],
+    'PATCH api/v1/banks/{bank}/media/{medium}' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ['/banks/rocks/media/m1', ['name' => 'Beds', 'alt' => 'Three beds']],
+    ],
+    'GET api/v1/banks/{bank}/media/{medium}/about' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ['/banks/rocks/media/m1/about', null],
+    ],
+    'GET api/v1/banks/{bank}/media/{medium}/uses' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ['/banks/rocks/media/m1/uses', null],
+    ],
     'POST api/v1/lines' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/lines', ['text' => "A) x\nB) y"]]],
     'POST api/v1/record' => [
         [401, 200, 200, 200, 200, 200, 200],

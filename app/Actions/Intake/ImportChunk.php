@@ -11,11 +11,13 @@ use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
 use App\Queries\Topics;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Json;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\QuestionMedia;
 
 /** Some hundred staged questions on their way into a bank: new ones by copying rows, replaced ones as revisions. */
 final readonly class ImportChunk
@@ -57,6 +59,25 @@ final readonly class ImportChunk
         }
 
         return $targets;
+    }
+
+    /**
+     * The media of new questions by the names they have in the bank.
+     *
+     * @param  list<string>  $questions
+     */
+    private static function media(array $questions): void
+    {
+        $contents = DB::table('questions')
+            ->join('revisions', fn (JoinClause $join) => $join->on('question_id', 'questions.id')->on('number', 'revision'))
+            ->whereIn('questions.id', $questions)
+            ->where('media', '<>', '{}')
+            ->pluck('content', 'questions.id');
+        foreach ($contents as $id => $content) {
+            DB::table('questions')
+                ->where('id', $id)
+                ->update(['media' => QuestionIndex::array(QuestionMedia::in(Json::decode((string) $content)))]);
+        }
     }
 
     /** The stimuli of the new questions, as far as the person may read them. */
@@ -107,6 +128,9 @@ final readonly class ImportChunk
                 SQL,
             [...$bound, $person->id, $list],
         );
+        if ($replace !== []) {
+            self::media(array_column($targets, 'target'));
+        }
         self::stimuli($given, $list, $person);
         DB::statement(
             <<<SQL
@@ -165,7 +189,7 @@ final readonly class ImportChunk
         $stored = DB::table('questions')
             ->join(
                 'revisions',
-                fn ($join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'),
+                fn (JoinClause $join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'),
             )
             ->where('questions.id', $row->duplicate_of)
             ->first(['questions.id', 'revision', 'record', 'content']);

@@ -4,33 +4,123 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Media\AddMedium;
+use App\Actions\Media\ChangeMedium;
+use App\Http\Errors\Problems;
 use App\Http\OpenApi\Operation;
 use App\Models\Bank;
+use App\Models\User;
+use App\Queries\MediaLibrary;
 use App\Storage\MediaStore;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Gate;
 use Symfony\Component\HttpFoundation\HeaderUtils;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Media\MediaLimits;
+use WideQuarry\Messages\Message;
 
+/** The library of a bank: pictures, recordings, films and captions. */
 final class MediaController
 {
-    #[Operation('The bytes of a picture, sound or film')]
-    public function __invoke(Bank $bank, string $medium, MediaStore $store): Response
+    #[Operation(
+        'Media of a bank (?words, ?kind=image, audio, video or text, ?only=used, unused, no-alt or binned), the newest first, 60 a page',
+        response: 'MediaPage',
+    )]
+    public function index(Request $request, Bank $bank, MediaLibrary $library): JsonResponse
     {
         Gate::authorize('view', $bank);
-        $found = DB::table('media')->where('bank_id', $bank->id)->where('id', $medium)->first();
-        $bytes = is_string($found?->sha256) ? $store->bytes($found->sha256) : null;
-        if ($found === null || $bytes === null || ! is_string($found->type)) {
-            abort(404);
-        }
+        $text = fn (string $name): string => is_string($value = $request->query($name)) ? mb_scrub(str_replace("\0", '', $value)) : '';
 
-        return self::answer($bytes, $found->type, is_string($found->name) ? $found->name : '');
+        return new JsonResponse(
+            $library->page($bank->id, [
+                'words' => $text('words'),
+                'kind' => $text('kind'),
+                'only' => $text('only'),
+                'cursor' => $text('cursor'),
+            ]),
+        );
     }
 
-    /** Shown when it is picture, sound or film, fetched otherwise; nothing in it runs. */
-    public static function answer(string $bytes, string $type, string $name): Response
+    #[Operation(
+        'Take a file into the library (multipart: file, and alt where it is known); 200 when the bank has the same file already',
+        response: ['data' => 'Medium', 'is_new' => 'boolean'],
+        status: 201,
+    )]
+    public function store(Request $request, Bank $bank, AddMedium $add, MediaLibrary $library): JsonResponse
     {
-        $shown = preg_match('~^(image|audio|video)/~', $type) === 1;
+        Gate::authorize('write', $bank);
+        $file = $request->file('file');
+        $path = $file instanceof UploadedFile && $file->isValid() ? $file->path() : '';
+        $bytes = $path === '' ? false : @file_get_contents($path);
+        if (! ($file instanceof UploadedFile) || $bytes === false) {
+            return Problems::json(422, 'media.missing', Message::of('app.http.controllers.medium-did-not-arrive'), ['path' => '/file']);
+        }
+        $alt = $request->input('alt');
+        $words = is_string($alt) ? mb_scrub(str_replace("\0", '', $alt)) : null;
+        [$id, $isNew] = $add->handle($bank->id, User::asking($request), $bytes, mb_scrub($file->getClientOriginalName()), $words);
+
+        return new JsonResponse(['data' => $library->one($bank->id, $id), 'is_new' => $isNew], $isNew ? 201 : 200);
+    }
+
+    #[Operation('The bytes of a picture, sound or film; ?width=480, 960 or 1920 for a narrower copy where there is one')]
+    public function show(Request $request, Bank $bank, string $medium, MediaStore $store): Response
+    {
+        Gate::authorize('view', $bank);
+
+        return self::answer($store->shown($bank->id, $medium, $request->integer('width')) ?? abort(404));
+    }
+
+    #[Operation('What the library knows of a medium', response: ['data' => 'Medium'])]
+    public function about(Bank $bank, string $medium, MediaLibrary $library): JsonResponse
+    {
+        Gate::authorize('view', $bank);
+
+        return new JsonResponse(['data' => $library->one($bank->id, $medium) ?? abort(404)]);
+    }
+
+    #[Operation('The questions and stimuli of the bank that show a medium, and where in them', response: ['data' => 'MediumUses'])]
+    public function uses(Bank $bank, string $medium, MediaLibrary $library): JsonResponse
+    {
+        Gate::authorize('view', $bank);
+        $library->one($bank->id, $medium) ?? abort(404);
+
+        return new JsonResponse(['data' => $library->uses($bank->id, $medium)]);
+    }
+
+    #[Operation(
+        'Rename a medium, say what a picture shows (alt; null for not said, empty for decoration), put it into the bin or take it out',
+        response: ['data' => 'Medium'],
+        body: ['name' => 'string?', 'alt' => 'string?', 'binned' => 'boolean?'],
+    )]
+    public function update(Request $request, Bank $bank, string $medium, ChangeMedium $change, MediaLibrary $library): JsonResponse
+    {
+        Gate::authorize('write', $bank);
+        $library->one($bank->id, $medium) ?? abort(404);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['name', 'alt', 'binned']);
+        $change->handle(
+            $bank->id,
+            $medium,
+            $fields->has('name') ? $fields->string('name', '', MediaLimits::NAME) : null,
+            $fields->raw('alt') === null ? ($fields->has('alt') ? null : false) : $fields->string('alt', '', MediaLimits::ALT),
+            $fields->has('binned') ? $fields->bool('binned', false) : null,
+        );
+
+        return new JsonResponse(['data' => $library->one($bank->id, $medium)]);
+    }
+
+    /**
+     * Shown when it is picture, sound or film, fetched otherwise; nothing in it runs.
+     *
+     * @param  array{bytes: string, type: string, name: string}  $medium
+     */
+    public static function answer(array $medium): Response
+    {
+        ['bytes' => $bytes, 'type' => $type, 'name' => $name] = $medium;
+        $shown = preg_match('~^(image|audio|video)/|^text/vtt$~', $type) === 1;
 
         return new Response($bytes, 200, [
             'Content-Type' => $shown ? $type : 'application/octet-stream',

@@ -159,7 +159,11 @@ final class StagedController
         $known = is_string($value) ? Json::decode($value) : abort(404);
         assert($known instanceof \stdClass);
 
-        return MediaController::answer($store->bytes($known->sha256) ?? abort(404), $known->type, $known->name);
+        return MediaController::answer([
+            'bytes' => $store->bytes($known->sha256) ?? abort(404),
+            'type' => (string) $known->type,
+            'name' => (string) $known->name,
+        ]);
     }
 
     private function row(Intake $intake, string $staged): \stdClass

@@ -150,13 +150,9 @@ final class StimulusController
     }
 
     #[Operation('The bytes of a picture in a stimulus')]
-    public function medium(Stimulus $stimulus, string $medium, MediaStore $store): Response
+    public function medium(Request $request, Stimulus $stimulus, string $medium, MediaStore $store): Response
     {
         Gate::authorize('view', $stimulus);
-        $found = DB::table('media')
-            ->where('bank_id', $stimulus->bank_id)
-            ->where('id', $medium)
-            ->first(['sha256', 'type', 'name']);
         // through a stimulus one reads its own pictures, not all of its bank
         $named = DB::table('stimulus_revisions')
             ->where('stimulus_id', $stimulus->id)
@@ -164,9 +160,9 @@ final class StimulusController
             ->pluck('content')
             ->contains(fn (mixed $content): bool => in_array($medium, QuestionMedia::in(Json::decode((string) $content)), true));
 
-        return $found === null || ! $named
-            ? abort(404)
-            : MediaController::answer($store->bytes($found->sha256) ?? abort(404), $found->type, $found->name);
+        $shown = $named ? $store->shown($stimulus->bank_id, $medium, $request->integer('width')) : null;
+
+        return MediaController::answer($shown ?? abort(404));
     }
 
     private function whole(string $id): JsonResponse

@@ -58,10 +58,9 @@ final readonly class ReadJson
                 : ($file !== null && is_file($file)
                     ? file_get_contents($file)
                     : false);
-            $medium = $bytes === false ? null : Medium::of($entry->id(), $entry->string('type'), $entry->string('name'), $bytes);
             $found->media[] =
-                $medium !== null && $medium->sha256 === $hash
-                    ? $medium
+                $bytes !== false && hash('sha256', $bytes) === $hash
+                    ? Medium::of($entry->id(), $entry->string('type'), $entry->string('name'), $bytes)
                     : throw Malformed::outOfRange("/media/$i", Message::of('commandLine.bytes-belong-hash'), $hash);
         }
 

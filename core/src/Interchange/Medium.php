@@ -5,25 +5,18 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange;
 
 use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Media\MediaType;
+use WideQuarry\Media\Svg;
+use WideQuarry\Media\UnusableMedium;
 use WideQuarry\Messages\Message;
 
 /** A picture, sound or film with its bytes. */
 final readonly class Medium
 {
-    private const TYPES = [
-        'png' => 'image/png',
-        'jpg' => 'image/jpeg',
-        'jpeg' => 'image/jpeg',
-        'gif' => 'image/gif',
-        'webp' => 'image/webp',
-        'svg' => 'image/svg+xml',
-        'mp3' => 'audio/mpeg',
-        'ogg' => 'audio/ogg',
-        'wav' => 'audio/x-wav',
-        'mp4' => 'video/mp4',
-        'webm' => 'video/webm',
-        'vtt' => 'text/vtt',
-    ];
+    /** What endings say, where a file is not at hand; some have two names. */
+    private const ENDINGS = ['jpeg' => 'image/jpeg', 'oga' => 'audio/ogg', 'm4v' => 'video/mp4'];
+
+    private const DRAWING = 'image/svg+xml';
 
     private function __construct(
         public string $id,
@@ -34,25 +27,26 @@ final readonly class Medium
     ) {
     }
 
+    /** Drawings are cleaned whoever sends them; what is no drawing after all is kept as bytes that nobody shows. */
     public static function of(string $id, string $type, string $name, string $bytes): self
     {
+        if ($type === self::DRAWING) {
+            try {
+                $bytes = Svg::clean($bytes)->bytes;
+            } catch (UnusableMedium) {
+                $type = 'application/octet-stream';
+            }
+        }
+
         return new self($id, hash('sha256', $bytes), $type, $name, $bytes);
     }
 
     /** @return self|null null when the bytes are neither picture, sound nor film, whatever the name says */
     public static function fromFile(string $name, string $bytes): ?self
     {
-        $named = self::TYPES[strtolower(pathinfo($name, PATHINFO_EXTENSION))] ?? null;
-        $found = (new \finfo(FILEINFO_MIME_TYPE))->buffer($bytes);
-        $type =
-            in_array($named, ['image/svg+xml', 'text/vtt'], true) && is_string($found) && str_starts_with($found, 'text/')
-                ? $named
-                : $found;
-        if (
-            ! is_string($type) ||
-            ! (in_array($type, self::TYPES, true) || $type === 'audio/ogg') ||
-            ($named !== null && explode('/', $named)[0] !== explode('/', $type)[0])
-        ) {
+        $named = self::typeNamed($name, '');
+        $type = MediaType::of($bytes);
+        if ($type === null || ($named !== '/*' && explode('/', $named)[0] !== explode('/', $type)[0])) {
             return null;
         }
 
@@ -94,13 +88,16 @@ final readonly class Medium
 
     public static function extension(string $type): string
     {
-        return array_search($type, self::TYPES, true) ?: 'bin';
+        return MediaType::ENDINGS[$type] ?? 'bin';
     }
 
     /** What a file is by its name alone. @param  string  $otherwise  where the name does not say: image, audio or video */
     public static function typeNamed(string $name, string $otherwise): string
     {
-        return self::TYPES[strtolower(pathinfo($name, PATHINFO_EXTENSION))] ?? "$otherwise/*";
+        $ending = strtolower(pathinfo($name, PATHINFO_EXTENSION));
+        $type = array_search($ending, MediaType::ENDINGS, true);
+
+        return $type === false ? self::ENDINGS[$ending] ?? "$otherwise/*" : $type;
     }
 
     /** @return array{id: string, sha256: string, type: string, name: string} */

@@ -35,6 +35,33 @@ final class QuestionMedia
     }
 
     /**
+     * Where a question shows a medium.
+     *
+     * @param  \stdClass  $content  decoded JSON
+     * @return list<'text'|'answers'|'feedback'|'hints'> each once
+     */
+    public static function places(\stdClass $content, string $medium): array
+    {
+        $places = [];
+        foreach ((array) $content as $field => $value) {
+            foreach ($field === 'parts' && is_array($value) ? $value : [$value] as $part) {
+                foreach ($part instanceof \stdClass && $field === 'parts' ? (array) $part : [$field => $part] as $name => $inner) {
+                    if (in_array($medium, self::in($inner), true)) {
+                        $places[] = match (true) {
+                            $name === 'hints' => 'hints',
+                            $name === 'feedback' || $name === 'key' => 'feedback',
+                            $name === 'settings' => 'answers',
+                            default => 'text',
+                        };
+                    }
+                }
+            }
+        }
+
+        return array_values(array_unique($places));
+    }
+
+    /**
      * Content in which media have new names.
      *
      * @param  array<string, string>  $names  old → new

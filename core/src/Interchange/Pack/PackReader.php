@@ -91,7 +91,7 @@ final readonly class PackReader
                 continue;
             }
             try {
-                $medium = Medium::of($entry->id(), $entry->string('type'), $entry->string('name'), $zip->read("media/$hash"));
+                $bytes = $zip->read("media/$hash");
             } catch (UnreadableFile) {
                 yield Notice::problem(
                     'media.damaged',
@@ -101,11 +101,11 @@ final readonly class PackReader
 
                 continue;
             }
-            yield $medium->sha256 === $hash
-                ? $medium
+            yield hash('sha256', $bytes) === $hash
+                ? Medium::of($entry->id(), $entry->string('type'), $entry->string('name'), $bytes)
                 : Notice::problem(
                     'media.changed',
-                    Message::of('interchange.pack.file-not-one-packed', ['name' => $medium->name]),
+                    Message::of('interchange.pack.file-not-one-packed', ['name' => $entry->string('name')]),
                     "media/$hash",
                 );
         }

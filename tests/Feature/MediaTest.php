@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Tests\Feature\World;
+use WideQuarry\Media\MediaLimits;
+
+/** A picture as a camera gives it: turned on its side, and telling where it was. */
+function photograph(int $width = 1200, int $height = 800): string
+{
+    $image = imagecreatetruecolor($width, $height);
+    imagefilledrectangle($image, 0, 0, (int) ($width / 2), $height, (int) imagecolorallocate($image, 180, 120, 60));
+    ob_start();
+    imagejpeg($image);
+    $jpeg = (string) ob_get_clean();
+    // Exif (CIPA DC-008): one directory with the orientation, "rotate by 90°", and the owner's name
+    $ascii = "Tam Orde\0\0";
+    $tiff = 'MM'.pack('nN', 42, 8).pack('n', 2).
+        pack('nnNnn', 0x0112, 3, 1, 6, 0).
+        pack('nnNN', 0x013B, 2, strlen($ascii), 38).
+        pack('N', 0).$ascii;
+    $exif = "Exif\0\0$tiff";
+
+    return "\xFF\xD8\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
+}
+
+function picture(int $width, int $height): string
+{
+    ob_start();
+    imagepng(imagecreatetruecolor($width, $height));
+
+    return (string) ob_get_clean();
+}
+
+function addMedium(string $bytes, string $name, array $more = [], string $bank = 'rocks'): TestResponse
+{
+    return test()->withHeaders(['Accept' => 'application/json', 'Referer' => 'http://127.0.0.1:8090'])
+        ->post("/api/v1/banks/$bank/media", ['file' => UploadedFile::fake()->createWithContent($name, $bytes), ...$more]);
+}
+
+it('takes a photograph the right way up, without what the camera wrote into it', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $medium = addMedium(photograph(), "Beds\u{202E}.JPG", ['alt' => ' Beds that dip to the left '])->assertStatus(201)->json('data');
+
+    expect($medium)
+        ->toMatchArray([
+            'type' => 'image/jpeg',
+            'name' => 'Beds.jpg',
+            'width' => 800,
+            'height' => 1200,
+            'alt' => 'Beds that dip to the left',
+            'uses' => 0,
+            'sizes' => ['made' => 1, 'of' => 1],
+        ]);
+    $bytes = ask('GET', "/banks/rocks/media/{$medium['id']}")->assertOk()->getContent();
+    expect(hash('sha256', (string) $bytes))->toBe($medium['sha256'])->and($bytes)->not->toContain('Tam Orde')->not->toContain('Exif');
+    $small = ask('GET', "/banks/rocks/media/{$medium['id']}?width=480")->assertOk();
+    expect($small->headers->get('Content-Type'))->toBe('image/webp')
+        ->and(array_slice((array) getimagesizefromstring((string) $small->getContent()), 0, 2))
+        ->toBe([480, 720]);
+    // wider than any copy: the picture itself
+    expect(ask('GET', "/banks/rocks/media/{$medium['id']}?width=960")->headers->get('Content-Type'))->toBe('image/jpeg');
+});
+
+it('keeps the bytes of a picture that needs nothing', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $bytes = picture(40, 30);
+
+    expect(addMedium($bytes, 'a.png')->json('data'))->toMatchArray(['sha256' => hash('sha256', $bytes), 'sizes' => ['made' => 0, 'of' => 0]]);
+});
+
+it('knows a file the bank has, also by the bytes it came with, and takes it out of the bin', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $bytes = photograph();
+    $id = addMedium($bytes, 'first.jpg')->json('data.id');
+    ask('PATCH', "/banks/rocks/media/$id", ['binned' => true])->assertOk()->assertJsonPath('data.binned', true);
+    addMedium($bytes, 'second.jpg')
+        ->assertOk()
+        ->assertJsonPath('is_new', false)
+        ->assertJsonPath('data.id', $id)
+        ->assertJsonPath('data.name', 'first.jpg')
+        ->assertJsonPath('data.binned', false);
+
+    expect(DB::table('media')->where('type', 'image/jpeg')->count())->toBe(1);
+});
+
+it('cleans a drawing on its way in', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $id = addMedium('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>1</script><path d="M0 0"/></svg>', 'a.svg')
+        ->assertStatus(201)
+        ->json('data.id');
+
+    expect(ask('GET', "/banks/rocks/media/$id")->assertOk()->getContent())->toContain('<path')->not->toContain('script');
+});
+
+it('refuses what is no medium, with a sentence at the file', function (string $bytes, string $rule): void {
+    $this->actingAs((new World)->people['writer']);
+    addMedium($bytes, 'a.png')->assertStatus(422)->assertJsonPath('type', "urn:wide-quarry:problem:$rule")->assertJsonPath('path', '/file');
+
+    expect(DB::table('media')->count())->toBe(1); // the World's own
+})->with([
+    'text' => ['Hello', 'media.kind'],
+    'a page' => ['<html><body>x</body></html>', 'media.kind'],
+    'a cut-off picture' => [substr(picture(300, 300), 0, 200), 'media.damaged'],
+    'a picture whose data is broken' => [substr_replace(picture(300, 300), str_repeat("\xFF", 60), 50, 60), 'media.damaged'],
+]);
+
+it('does not fill a bank beyond what it may hold', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    config(['app.quota.bank_mb' => 0]);
+
+    addMedium(picture(40, 30), 'a.png')->assertStatus(422)->assertJsonPath('type', 'urn:wide-quarry:problem:quota.bank');
+});
+
+it('lists, searches and counts uses', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $beds = addMedium(picture(40, 30), 'Folded beds.png', ['alt' => 'An anticline'])->json('data.id');
+    $map = addMedium(picture(41, 30), 'Map.png')->json('data.id');
+    $world->add('With a picture', "<p><img data-media=\"$beds\" alt=\"An anticline\"></p><div data-part=\"p1\"></div>");
+    $world->shared(null, 'Fig', "<p><img data-media=\"$beds\" alt=\"An anticline\"></p>");
+    $ids = fn (string $query): array => array_column(ask('GET', "/banks/rocks/media?$query")->assertOk()->json('data'), 'id');
+
+    expect($ids(''))->toEqualCanonicalizing([$map, $beds, 'm1'])
+        ->and($ids('words=anticline'))->toBe([$beds])
+        ->and($ids('words=FOLD%20bed'))->toBe([$beds])
+        ->and($ids('words=100%25'))->toBe([])
+        ->and($ids('only=used'))->toBe([$beds])
+        ->and($ids('only=unused&words=map'))->toBe([$map])
+        ->and($ids('only=no-alt'))->toEqualCanonicalizing([$map, 'm1'])
+        ->and($ids('kind=audio'))->toBe([]);
+    $uses = ask('GET', "/banks/rocks/media/$beds/uses")->assertOk()->json('data');
+    expect(array_column($uses['questions'], 'name'))->toBe(['With a picture'])
+        ->and($uses['questions'][0])
+        ->toMatchArray(['revision' => 1, 'places' => ['text']])
+        ->and(array_column($uses['stimuli'], 'name'))
+        ->toBe(['Fig']);
+    ask('GET', "/banks/rocks/media/$map/uses")->assertJsonPath('data.questions', []);
+});
+
+it('pages through a library without a gap or a double', function (): void {
+    $world = new World;
+    DB::table('media')->insert(array_map(fn (int $i): array => [
+        'bank_id' => $world->bank->id,
+        'id' => "p$i",
+        'sha256' => str_repeat('1', 64),
+        'type' => 'image/png',
+        'name' => "p$i.png",
+        'bytes' => 1,
+        'created_at' => '2026-11-01 10:00:0'.($i % 3),
+    ], range(1, 130)));
+    $this->actingAs($world->people['reader']);
+    $met = [];
+    for ($cursor = ''; $cursor !== null; $cursor = $page['meta']['next_cursor']) {
+        $page = ask('GET', "/banks/rocks/media?cursor=$cursor")->assertOk()->json();
+        array_push($met, ...array_column($page['data'], 'id'));
+    }
+
+    expect(count($met))->toBe(131)->and(count(array_unique($met)))->toBe(131)->and($page['meta']['found'])->toBe(131);
+    ask('GET', '/banks/rocks/media?cursor=nonsense')->assertStatus(422)->assertJsonPath('path', '/cursor');
+});
+
+it('changes what the library says of a medium', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $path = '/banks/rocks/media/'.addMedium(picture(40, 30), 'a.png', ['alt' => 'x'])->json('data.id');
+
+    ask('PATCH', $path, ['name' => 'Beds/at ../Marl Hill.png'])->assertJsonPath('data.name', 'Marl Hill.png')->assertJsonPath('data.alt', 'x');
+    ask('PATCH', $path, ['alt' => ''])->assertJsonPath('data.alt', '');
+    ask('PATCH', $path, ['alt' => null])->assertJsonPath('data.alt', null);
+    ask('PATCH', $path, ['name' => str_repeat('x', MediaLimits::NAME + 1)])->assertStatus(422)->assertJsonPath('path', '/name');
+    ask('PATCH', '/banks/rocks/media/gone', ['alt' => 'x'])->assertNotFound();
+});
+
+it('takes a file in pieces, and goes on after one was lost', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $bytes = picture(400, 300).str_repeat('x', 1000);
+    $upload = ask('POST', '/banks/rocks/uploads', ['name' => 'beds.png', 'bytes' => strlen($bytes), 'alt' => 'Beds'])
+        ->assertStatus(201)
+        ->json('data.id');
+    $piece = fn (int $from, string $some): TestResponse => ask('PUT', "/uploads/$upload?from=$from", $some, [
+        'Content-Type' => 'application/octet-stream',
+    ]);
+
+    $piece(0, substr($bytes, 0, 500))->assertOk()->assertJsonPath('data.received', 500);
+    $piece(600, substr($bytes, 600, 100))->assertStatus(409); // a piece in between is missing
+    $piece(0, substr($bytes, 0, 500))->assertOk()->assertJsonPath('data.received', 500); // the answer was lost
+    ask('POST', "/uploads/$upload/finish", new stdClass())->assertStatus(409)->assertJsonPath('path', '/from');
+    ask('GET', "/uploads/$upload")->assertJsonPath('data.received', 500);
+    $piece(400, substr($bytes, 400))->assertOk()->assertJsonPath('data.received', strlen($bytes));
+    $piece(strlen($bytes), 'more')->assertStatus(422);
+    $medium = ask('POST', "/uploads/$upload/finish", new stdClass())->assertStatus(201)->json('data');
+
+    expect($medium)->toMatchArray(['name' => 'beds.png', 'width' => 400, 'alt' => 'Beds', 'sha256' => hash('sha256', $bytes)]);
+    ask('GET', "/uploads/$upload")->assertNotFound();
+});
+
+it('refuses a file that would be too large before a byte of it was sent', function (): void {
+    $this->actingAs((new World)->people['writer']);
+
+    ask('POST', '/banks/rocks/uploads', ['name' => 'a.mp4', 'bytes' => 10 ** 9])
+        ->assertStatus(422)
+        ->assertJsonPath('type', 'urn:wide-quarry:problem:media.large');
+});

@@ -56,8 +56,9 @@ final readonly class ReceivePieces
      */
     public function take(string $id, int $from, string $bytes): Upload
     {
-        return DB::transaction(function () use ($id, $from, $bytes): Upload {
-            $upload = Upload::query()->lockForUpdate()->findOrFail($id);
+        DB::transaction(function () use ($id, $from, $bytes): void {
+            DB::table('uploads')->where('id', $id)->lockForUpdate()->value('id');
+            $upload = Upload::query()->findOrFail($id);
             if ($from > $upload->received) {
                 throw Refused::conflict('upload.gap', Message::of('app.actions.media.gap', ['received' => $upload->received]), '/from');
             }
@@ -69,9 +70,9 @@ final readonly class ReceivePieces
                 $this->write($upload, $new);
                 $upload->update(['received' => $upload->received + strlen($new), 'updated_at' => now()]);
             }
-
-            return $upload;
         });
+
+        return Upload::query()->findOrFail($id);
     }
 
     /**
@@ -122,7 +123,7 @@ final readonly class ReceivePieces
         // a piece that was written but never answered is written over
         $isWritten =
             $file !== false &&
-            @ftruncate($file, $upload->received) &&
+            @ftruncate($file, max(0, $upload->received)) &&
             @fseek($file, $upload->received) === 0 &&
             @fwrite($file, $bytes) === strlen($bytes) &&
             @fflush($file) &&

@@ -17,6 +17,8 @@ export class ApiProblem extends Error {
 
 export type Reply<T> = { body: T; etag: string | null }
 
+const BYTES = 'application/octet-stream'
+
 /** The only fetch, but for what is asked for early. */
 export async function call<T>(
   method: string,
@@ -35,10 +37,10 @@ export async function call<T>(
       headers: {
         ...headers(),
         // A form says itself where its parts end.
-        ...(body === undefined || body instanceof FormData ? {} : { 'Content-Type': 'application/json' }),
+        ...(body === undefined || body instanceof FormData ? {} : { 'Content-Type': body instanceof Blob ? BYTES : 'application/json' }),
         ...more,
       },
-      body: body === undefined ? undefined : body instanceof FormData ? body : JSON.stringify(body),
+      body: body === undefined || body instanceof FormData || body instanceof Blob ? body : JSON.stringify(body),
     }).catch((problem) => {
       if (signal?.aborted) throw problem // nobody waits for it any more
       throw new ApiProblem(0, 'offline', texts.problem.offline, null, {})

@@ -670,6 +670,7 @@ export type Messages = {
     ofStimulus: (values: { title: Words }) => string
     stimuliHere: string
     stimuli: string
+    media: string
   }
   banks: {
     title: string
@@ -794,15 +795,6 @@ export type Messages = {
     finishedByHand: string
     blocking: string
     warnings: string
-    bar: {
-      label: string
-      bold: string
-      italic: string
-      sub: string
-      sup: string
-      list: string
-      numbers: string
-    }
     table: string
     addPart: string
     changeKind: string
@@ -1212,6 +1204,69 @@ export type Messages = {
     adds: (values: { n: number }) => string
     replaces: (values: { n: number }) => string
     skips: (values: { n: number }) => string
+  }
+  media: {
+    title: string
+    find: string
+    list: string
+    upload: string
+    uploading: (values: { done: number; of: number }) => string
+    added: (values: { n: number }) => string
+    known: (values: { name: Words; as: Words }) => string
+    refused: (values: { name: Words; why: Words }) => string
+    drop: string
+    about: string
+    limits: (values: { picture: Words; pixels: Words; sound: Words; film: Words }) => string
+    none: string
+    noneFound: string
+    noneBinned: string
+    found: (values: { n: number }) => string
+    more: string
+    kind: string
+    kinds: {
+      '': string
+      image: string
+      audio: string
+      video: string
+      text: string
+    } & Record<string, string>
+    which: string
+    only: {
+      '': string
+      used: string
+      unused: string
+      'no-alt': string
+      binned: string
+    } & Record<string, string>
+    look: string
+    looks: {
+      grid: string
+      list: string
+    } & Record<string, string>
+    pick: string
+    details: string
+    name: string
+    save: string
+    saved: string
+    altUsual: string
+    pixels: (values: { width: Words; height: Words }) => string
+    seconds: (values: { seconds: Words }) => string
+    sizing: (values: { made: Words; of: Words }) => string
+    usedIn: string
+    uses: (values: { n: number }) => string
+    moreUses: string
+    revision: (values: { n: Words }) => string
+    places: {
+      text: string
+      answers: string
+      feedback: string
+      hints: string
+    } & Record<string, string>
+    download: string
+    bin: string
+    binned: (values: { name: Words }) => string
+    restore: string
+    restored: (values: { name: Words }) => string
   }
   order: {
     tabs: {
@@ -1653,6 +1708,117 @@ export type Messages = {
     numbered: (values: { name: Words; n: number }) => string
     named: (values: { name: Words; words: Words }) => string
   }
+  rich: {
+    bar: {
+      label: string
+      bold: string
+      italic: string
+      underline: string
+      strike: string
+      sub: string
+      sup: string
+      code: string
+      list: string
+      numbers: string
+      link: string
+      picture: string
+      table: string
+      symbols: string
+      more: string
+    }
+    style: {
+      label: string
+      text: string
+      h3: string
+      h4: string
+      h5: string
+      quote: string
+      pre: string
+    }
+    clear: string
+    direction: {
+      label: string
+      auto: string
+      ltr: string
+      rtl: string
+    }
+    language: {
+      label: string
+      about: string
+      none: string
+      wrong: string
+    }
+    lists: {
+      '1': string
+      label: string
+      a: string
+      A: string
+      i: string
+      I: string
+      start: string
+    }
+    link: {
+      title: string
+      address: string
+      words: string
+      go: string
+      change: string
+      remove: string
+      wrong: string
+    }
+    symbols: {
+      recent: string
+      groups: {
+        maths: string
+        greek: string
+        arrows: string
+        units: string
+        letters: string
+      }
+    }
+    table: {
+      make: string
+      rowAfter: string
+      rowBefore: string
+      columnAfter: string
+      columnBefore: string
+      noRow: string
+      noColumn: string
+      heads: string
+      merge: string
+      split: string
+      none: string
+      where: string
+    }
+    picture: {
+      title: string
+      choose: string
+      upload: string
+      uploading: (values: { n: number }) => string
+      limits: (values: { mb: Words; pixels: Words }) => string
+      search: string
+      none: string
+      nothing: string
+      more: string
+      alt: string
+      altAbout: string
+      decorative: string
+      width: string
+      own: (values: { width: Words; height: Words }) => string
+      insert: string
+      save: string
+      remove: string
+      handle: string
+      noted: string
+      undescribed: string
+      refused: (values: { name: Words; why: Words }) => string
+      known: (values: { name: Words; as: Words }) => string
+      notPictures: string
+    }
+    paste: {
+      dropped: (values: { n: number }) => string
+    }
+  }
   signIn: {
     title: string
     email: string
@@ -1928,14 +2094,6 @@ export type Messages = {
     put: (values: { n: number }) => string
     all: string
     cell: (values: { words: Words; row: number; column: number }) => string
-    where: string
-    commands: {
-      row: string
-      column: string
-      noRow: string
-      noColumn: string
-      none: string
-    }
     answers: (values: { n: number }) => string
     pointsOfAll: string
     show: string

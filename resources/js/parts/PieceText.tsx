@@ -54,7 +54,7 @@ export function PieceText({ value, label, placeholder, media, make, prefix, wron
         view={{ media, table: texts.desk.table }}
         placeholder={placeholder}
         keptNote={texts.desk.keptText}
-        bar={texts.desk.bar}
+        bar="full"
         more={(editor) => (
           <>
             <span className="mx-1 h-4 w-px bg-hairline" />

@@ -49,8 +49,21 @@ function Text({ className = '', ...rest }: ComponentProps<'input'>) {
   )
 }
 
+function Area({ className = '', ...rest }: ComponentProps<'textarea'>) {
+  const ids = useIds('Area')
+  return (
+    <textarea
+      id={ids.control}
+      aria-invalid={ids.problem ? true : undefined}
+      aria-describedby={ids.problem ?? undefined}
+      className={`${control} ${className}`}
+      {...rest}
+    />
+  )
+}
+
 function Choice({ className = '', ...rest }: ComponentProps<'select'>) {
   return <select id={useIds('Choice').control} className={`${control} ${className}`} {...rest} />
 }
 
-export const Field = { Root, Label, Text, Choice }
+export const Field = { Root, Label, Text, Area, Choice }

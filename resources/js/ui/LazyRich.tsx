@@ -1,5 +1,6 @@
 import { useRef, useState } from 'react'
 import { htmlTree } from './htmlTree'
+import { useMediaDesk } from './media'
 import { RichTree } from './RichTree'
 import { SafeEditor } from './SafeEditor'
 
@@ -8,6 +9,7 @@ type Props = React.ComponentProps<typeof SafeEditor>
 /** A rich text that becomes an editor when it is gone into: a question with forty options needs no eighty editors. */
 export function LazyRich(props: Props) {
   const [editing, setEditing] = useState(props.autoFocus === true)
+  const desk = useMediaDesk()
   const pressed = useRef<{ left: number; top: number } | null>(null)
   const still = (
     // biome-ignore lint/a11y/useSemanticElements: what stands here is rich text, which no textarea holds
@@ -25,7 +27,7 @@ export function LazyRich(props: Props) {
       {props.value === '' ? (
         <span className="text-quiet">{props.placeholder}</span>
       ) : (
-        <RichTree nodes={htmlTree(props.value)} media={props.view?.media} />
+        <RichTree nodes={htmlTree(props.value)} media={props.view?.media ?? desk?.address} />
       )}
     </div>
   )

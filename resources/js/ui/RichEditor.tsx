@@ -1,22 +1,26 @@
 import type { Editor } from '@tiptap/core'
 import { EditorContent, useEditor } from '@tiptap/react'
-import { useEffect, useLayoutEffect, useRef } from 'react'
+import { useContext, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Echoes } from '@/lib/echoes'
-import { type BarWords, EditorBar } from './EditorBar'
+import { texts } from '@/messages'
 import { type AnchorWords, extensions, nameAnchors } from './editorExtensions'
-import type { KeptView } from './keptNodes'
+import { type MediaDesk, MediaDeskContext } from './media'
 import { plainTables } from './pastedTables'
+import { pictureOf } from './rich/pictureNode'
+import { type RichAction, Toolbar } from './rich/Toolbar'
+import { uploadHere } from './rich/uploading'
 
 type Props = {
   value: string
   onChange: (html: string) => void
   label: string
   words: AnchorWords
-  view?: KeptView
-  /** Names of the buttons; without them there is no bar. */
-  bar?: BarWords
-  /** More at the end of the bar. */
+  view?: { media: (id: string) => string; table: string }
+  /** Always there and in full, or small and with the cursor. */
+  bar?: 'full' | 'small'
+  /** More at the end of the bar, and in its menu of tables. */
   more?: (editor: Editor) => React.ReactNode
+  tables?: (editor: Editor) => React.ReactNode
   onEnter?: () => void
   onKey?: (event: KeyboardEvent) => boolean
   /** A slash typed where a block is empty: what can be put in there. */
@@ -39,8 +43,9 @@ export function RichEditor({
   label,
   words,
   view,
-  bar,
+  bar = 'small',
   more,
+  tables,
   autoFocus,
   begin: startsWith,
   focusAt,
@@ -48,9 +53,13 @@ export function RichEditor({
   className = '',
   ...calls
 }: Props) {
-  const latest = useRef({ onChange, words, ...calls })
-  latest.current = { onChange, words, ...calls }
+  const desk = useContext(MediaDeskContext)
+  const [asked, ask] = useState<RichAction | null>(null)
+  const [isIn, setIn] = useState(false)
+  const latest = useRef({ onChange, words, desk, ...calls })
+  latest.current = { onChange, words, desk, ...calls }
   const echoes = useRef(new Echoes(html))
+  const editorRef = useRef<Editor | null>(null)
   const editor = useEditor({
     extensions: extensions(
       {
@@ -58,6 +67,11 @@ export function RichEditor({
         gap: (gap, of) => latest.current.words.gap?.(gap, of) ?? gap,
       },
       view,
+      {
+        media: view?.media ?? desk?.address ?? (() => ''),
+        words: texts.rich.picture,
+        describe: (on, at) => askAbout(on, at, latest.current.desk),
+      },
     ),
     content: html,
     editorProps: {
@@ -78,10 +92,33 @@ export function RichEditor({
           latest.current.onEnter()
           return true
         }
+        const action = event.altKey && event.shiftKey ? actions[event.code] : undefined
+        if (action && (action !== 'picture' || latest.current.desk)) {
+          ask(action)
+          return true
+        }
         return latest.current.onKey?.(event) ?? false
       },
       transformPastedHTML: plainTables,
-      handlePaste: (_, event) => {
+      handleDrop: (on, event, _, moved) => {
+        const files = moved ? [] : filesOf(event.dataTransfer)
+        const place = on.posAtCoords({ left: event.clientX, top: event.clientY })
+        if (files.length === 0 || !place || !editorRef.current || !latest.current.desk) return false
+        uploadHere(editorRef.current, latest.current.desk, files, place.pos, texts.rich.picture.uploading({ n: files.length }))
+        return true
+      },
+      handlePaste: (on, event) => {
+        const files = filesOf(event.clipboardData)
+        if (files.length > 0 && editorRef.current && latest.current.desk) {
+          uploadHere(
+            editorRef.current,
+            latest.current.desk,
+            files,
+            on.state.selection.from,
+            texts.rich.picture.uploading({ n: files.length }),
+          )
+          return true
+        }
         const text = event.clipboardData?.getData('text/plain') ?? ''
         return /\S[^\S\n]*\r?\n\s*\S/.test(text) && (latest.current.onPasteLines?.(text) ?? false)
       },
@@ -92,6 +129,7 @@ export function RichEditor({
       latest.current.onChange(html)
     },
   })
+  editorRef.current = editor
   // Before the next key can be pressed: the editor's own way waits for a frame, and what is typed meanwhile would be lost.
   const begin = useRef(autoFocus)
   useLayoutEffect(() => {
@@ -113,11 +151,40 @@ export function RichEditor({
     if (editor && isMounted(editor)) nameAnchors(editor.view.dom, words)
   })
   if (!editor) return null
+  const toolbar = <Toolbar editor={editor} size={bar} asked={asked} onAsk={ask} more={more?.(editor)} tables={tables?.(editor)} />
   return (
-    <div>
-      {bar ? <EditorBar editor={editor} words={bar} more={more?.(editor)} /> : null}
+    // biome-ignore lint/a11y/noStaticElementInteractions: it only looks whether the focus is within
+    <div className="relative" onFocus={() => setIn(true)} onBlur={(event) => setIn(event.currentTarget.contains(event.relatedTarget))}>
+      {bar === 'full' ? toolbar : null}
+      {bar === 'small' && (isIn || asked !== null) ? (
+        <div className="-right-28 absolute bottom-full z-20 mb-0.5 max-lg:right-0">{toolbar}</div>
+      ) : null}
       <EditorContent editor={editor} className={`question-text ${html === '' ? 'is-empty' : ''}`} />
     </div>
+  )
+}
+
+/** Alt Shift and a letter. */
+const actions: Record<string, RichAction> = { KeyL: 'link', KeyP: 'picture', KeyS: 'symbols' }
+
+/** Files, unless words came along, as from a spreadsheet that adds a picture of its cells. */
+function filesOf(transfer: DataTransfer | null): File[] {
+  if (!transfer || transfer.types.includes('text/html')) return []
+  return [...transfer.files]
+}
+
+async function askAbout(editor: Editor, at: number, desk: MediaDesk | null) {
+  const node = editor.state.doc.nodeAt(at)
+  if (!desk || node?.type.name !== 'picture') return
+  const said = await desk.describe(pictureOf(node))
+  if (editor.isDestroyed) return
+  editor.commands.focus()
+  if (said === null || editor.state.doc.nodeAt(at)?.attrs.id !== node.attrs.id) return
+  const tr = editor.state.tr
+  editor.view.dispatch(
+    said === 'gone'
+      ? tr.delete(at, at + 1)
+      : tr.setNodeMarkup(at, undefined, { ...said, height: said.width === node.attrs.width ? node.attrs.height : null }),
   )
 }
 

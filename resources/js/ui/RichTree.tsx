@@ -1,4 +1,5 @@
 import { createElement, Fragment, type ReactNode } from 'react'
+import { sizes, srcSet } from './media'
 
 type Node = string | [string, Record<string, string>, ...unknown[]]
 
@@ -24,6 +25,13 @@ export function RichTree({ nodes, part, gap, piece, media }: Props) {
   return <>{nodes.map((node, i) => draw(node, `${i}`, { part, gap, piece, media }))}</>
 }
 
+/** Narrower copies are offered where the author set a width; without one a browser would take the copy's width for it. */
+function source(address: string, name: string, width: string | undefined): Record<string, string> {
+  return name === 'img' && width !== undefined && address !== ''
+    ? { src: address, srcSet: srcSet(address), sizes: sizes(Number(width)) }
+    : { src: address }
+}
+
 function draw(node: Node, key: string, slots: Pick<Props, 'part' | 'gap' | 'piece' | 'media'>): ReactNode {
   if (typeof node === 'string') return <Fragment key={key}>{node}</Fragment>
   const [name, attributes, ...children] = node
@@ -34,7 +42,7 @@ function draw(node: Node, key: string, slots: Pick<Props, 'part' | 'gap' | 'piec
   if (!allowed.has(name)) return null
   const props: Record<string, string> = { key }
   for (const [attribute, value] of Object.entries(attributes)) {
-    if (attribute === 'data-media') props.src = slots.media?.(value) ?? ''
+    if (attribute === 'data-media') Object.assign(props, source(slots.media?.(value) ?? '', name, attributes.width))
     else if (!attribute.startsWith('on') && attribute !== 'style') props[names[attribute] ?? attribute] = value
   }
   if (name === 'a') props.rel = 'noopener noreferrer'

@@ -1,6 +1,9 @@
 import { Extension, Mark, mergeAttributes, Node } from '@tiptap/core'
 import StarterKit from '@tiptap/starter-kit'
 import { type KeptView, keptNodes } from './keptNodes'
+import { clearFormatting } from './rich/clearFormatting'
+import { type PictureView, pictureNode } from './rich/pictureNode'
+import { uploading } from './rich/uploading'
 import { tableNodes } from './tableNodes'
 
 /** Words for the anchors drawn inside the text. */
@@ -12,6 +15,9 @@ const script = (name: 'sub' | 'sup') =>
     parseHTML: () => [{ tag: name }],
     renderHTML: ({ HTMLAttributes }) => [name, HTMLAttributes, 0],
     excludes: name === 'sub' ? 'sup' : 'sub',
+    addKeyboardShortcuts() {
+      return { [name === 'sub' ? 'Mod-,' : 'Mod-.']: () => this.editor.commands.toggleMark(name) }
+    },
   })
 
 const anchor = (name: string, tag: 'div' | 'span', words: AnchorWords) =>
@@ -114,6 +120,14 @@ const passage = Mark.create({
   renderHTML: ({ HTMLAttributes }) => ['span', HTMLAttributes, 0],
 })
 
+/** Back to plain words. */
+const clearing = Extension.create({
+  name: 'clearing',
+  addKeyboardShortcuts() {
+    return { 'Mod-\\': () => clearFormatting(this.editor) }
+  },
+})
+
 /** Words of a text that can be picked. Two never overlap: a mark excludes itself. */
 const piece = Mark.create({
   name: 'piece',
@@ -125,9 +139,9 @@ const piece = Mark.create({
   renderHTML: ({ HTMLAttributes }) => ['span', HTMLAttributes, 0],
 })
 
-const nothing: KeptView = { media: () => '', table: '' }
+const nothing: PictureView = { media: () => '', words: { handle: '', decorative: '', undescribed: '' } }
 
-export function extensions(words: AnchorWords, view: KeptView = nothing) {
+export function extensions(words: AnchorWords, view: KeptView = { table: '' }, pictures: PictureView = nothing) {
   return [
     StarterKit.configure({
       horizontalRule: false,
@@ -145,7 +159,10 @@ export function extensions(words: AnchorWords, view: KeptView = nothing) {
     tongues,
     passage,
     piece,
+    clearing,
     ...tableNodes,
     ...keptNodes(view),
+    pictureNode(pictures),
+    uploading,
   ]
 }

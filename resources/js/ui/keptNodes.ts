@@ -1,11 +1,11 @@
 import { Node } from '@tiptap/core'
 
-/** What the editor cannot change (formulas, pictures, tables, sound) stands in the text as one piece, unchanged. */
-const inlineKept = ['math', 'img[data-media]', 'audio[data-media]', 'video[data-media]']
+/** What the editor cannot change (formulas, sound, tables of another shape) stands in the text as one piece, unchanged. */
+const inlineKept = ['math', 'audio[data-media]', 'video[data-media]']
 const blockKept = ['table']
 
-/** How a kept piece is shown in the editor, and the address of a medium. */
-export type KeptView = { media: (id: string) => string; table: string }
+/** How a kept piece is shown in the editor. */
+export type KeptView = { table: string }
 
 const kept = (name: string, selectors: string[], inline: boolean, view: KeptView) =>
   Node.create({
@@ -36,17 +36,6 @@ const kept = (name: string, selectors: string[], inline: boolean, view: KeptView
   })
 
 function drawn(source: Element, view: KeptView): globalThis.Node {
-  const id = source.getAttribute('data-media')
-  if (id !== null && source.localName === 'img') {
-    const picture = document.createElement('img')
-    picture.src = view.media(id)
-    picture.alt = source.getAttribute('alt') ?? ''
-    for (const side of ['width', 'height']) {
-      const size = source.getAttribute(side)
-      if (size) picture.setAttribute(side, size)
-    }
-    return picture
-  }
   if (source.namespaceURI === 'http://www.w3.org/1998/Math/MathML') return document.importNode(source, true)
   const words = document.createElement('span')
   words.textContent =

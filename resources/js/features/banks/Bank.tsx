@@ -66,6 +66,7 @@ export function Bank() {
         ]
       : []),
     { id: 'stimuli', group: texts.frame.groups.go, title: texts.bank.stimuli, run: () => navigate(`/banks/${slug}/stimuli`) },
+    { id: 'media', group: texts.frame.groups.go, title: texts.bank.media, run: () => navigate(`/banks/${slug}/media`) },
     { id: 'specimens', group: here, title: texts.bank.runSpecimens, run: () => setDialog('specimens') },
     ...(keeps ? [{ id: 'share', group: here, title: texts.banks.share, run: () => setDialog('share') }] : []),
   ])
@@ -100,6 +101,7 @@ export function Bank() {
           {keeps ? <Button onClick={() => setDialog('share')}>{texts.banks.share}</Button> : null}
           <Menu.Root align="end" button={<Button>{texts.banks.about}</Button>}>
             <Menu.Item onSelect={() => navigate(`/banks/${slug}/stimuli`)}>{texts.bank.stimuli}</Menu.Item>
+            <Menu.Item onSelect={() => navigate(`/banks/${slug}/media`)}>{texts.bank.media}</Menu.Item>
             <Menu.Item
               onSelect={() => navigate(`/dispatches/new?bank=${slug}${filter.any ? `&filter=${encodeURIComponent(filter.query)}` : ''}`)}
             >

@@ -12,6 +12,7 @@ import {
   type WholeStimulus,
 } from '@/api/stimuli'
 import { DeskFooter } from '@/editor/DeskFooter'
+import { MediaDeskProvider } from '@/editor/media/MediaDeskProvider'
 import { Revisions } from '@/editor/Revisions'
 import { useSaving } from '@/lib/saving/useSaving'
 import { useHistory } from '@/lib/useHistory'
@@ -21,6 +22,7 @@ import { Button } from '@/ui/Button'
 import { ctrl, useCommands } from '@/ui/commands'
 import type { Crumb } from '@/ui/Frame'
 import { Message } from '@/ui/Message'
+import { useMedia } from '@/ui/media'
 import { PageAndSide } from '@/ui/PageAndSide'
 import { SafeEditor } from '@/ui/SafeEditor'
 import { Tabs } from '@/ui/Tabs'
@@ -53,7 +55,7 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
   const [said, setSaid] = useState('')
   const [tab, setTab] = useState('uses')
   const [comparing, setComparing] = useState(false)
-  const media = (id: string) => `/api/v1/stimuli/${stimulus.id}/media/${id}`
+  const media = useMedia(bank.slug)
   const saving = useSaving<StimulusJson>(
     stimulus,
     {
@@ -139,17 +141,19 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
               onChange={(event) => history.change((now) => ({ ...now, language: event.target.value }), 'language')}
             />
           </div>
-          <SafeEditor
-            keptNote={texts.desk.keptText}
-            value={stimulus.body}
-            label={texts.stimuli.text}
-            words={{ part: (id) => id }}
-            view={{ media, table: texts.desk.table }}
-            placeholder={texts.stimuli.textHint}
-            bar={texts.desk.bar}
-            onChange={(body) => history.change((now) => ({ ...now, body }), 'body')}
-            className="min-h-60"
-          />
+          <MediaDeskProvider bank={bank.slug}>
+            <SafeEditor
+              keptNote={texts.desk.keptText}
+              value={stimulus.body}
+              label={texts.stimuli.text}
+              words={{ part: (id) => id }}
+              view={{ media, table: texts.desk.table }}
+              placeholder={texts.stimuli.textHint}
+              bar="full"
+              onChange={(body) => history.change((now) => ({ ...now, body }), 'body')}
+              className="min-h-60"
+            />
+          </MediaDeskProvider>
           {(whole?.findings ?? []).map((finding) => (
             <p key={finding.code} className="text-attention text-caption">
               {finding.message}

@@ -1,0 +1,100 @@
+import type { Editor } from '@tiptap/core'
+import { Ellipsis } from 'lucide-react'
+import { useState } from 'react'
+import { texts } from '@/messages'
+import { Field } from '../Field'
+import { FormDialog } from '../FormDialog'
+import { Menu } from '../Menu'
+import { useToast } from '../Toasts'
+import { clearFormatting } from './clearFormatting'
+import { ToolButton } from './Toolbar'
+
+const words = texts.rich
+const LANGUAGE = /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/
+
+/** What is wanted now and then: direction, language, numbering, no formatting at all. */
+export function MoreMenu({ editor }: { editor: Editor }) {
+  const tell = useToast()
+  const [open, setOpen] = useState(false)
+  const [naming, setNaming] = useState(false)
+  const block = () => (editor.isActive('heading') ? 'heading' : 'paragraph')
+  const direct = (dir: string) =>
+    editor
+      .chain()
+      .focus()
+      .updateAttributes(block(), { dir: dir === 'auto' ? null : dir })
+      .run()
+  const name = () => {
+    if (editor.state.selection.empty) tell({ text: words.language.none, look: 'problem' })
+    else setNaming(true)
+  }
+  return (
+    <>
+      <Menu.Root
+        open={open}
+        onOpen={setOpen}
+        onClosed={() => editor.commands.focus()}
+        button={<ToolButton name={words.bar.more} icon={Ellipsis} />}
+      >
+        <Menu.Item keys="Ctrl \" onSelect={() => clearFormatting(editor)}>
+          {words.clear}
+        </Menu.Item>
+        <Menu.Item onSelect={name}>{words.language.label}</Menu.Item>
+        <Menu.Line />
+        <Menu.Label>{words.direction.label}</Menu.Label>
+        <Menu.Choice
+          value={editor.getAttributes(block()).dir ?? 'auto'}
+          options={[
+            ['auto', words.direction.auto],
+            ['ltr', words.direction.ltr],
+            ['rtl', words.direction.rtl],
+          ]}
+          onChange={direct}
+        />
+        {editor.isActive('orderedList') ? (
+          <>
+            <Menu.Line />
+            <Menu.Label>{words.lists.label}</Menu.Label>
+            <Menu.Choice
+              value={editor.getAttributes('orderedList').type ?? '1'}
+              options={(['1', 'a', 'A', 'i', 'I'] as const).map((type) => [type, words.lists[type]])}
+              onChange={(type) =>
+                editor
+                  .chain()
+                  .focus()
+                  .updateAttributes('orderedList', { type: type === '1' ? null : type })
+                  .run()
+              }
+            />
+          </>
+        ) : null}
+      </Menu.Root>
+      {naming ? <LanguageDialog editor={editor} onClose={() => setNaming(false)} /> : null}
+    </>
+  )
+}
+
+function LanguageDialog({ editor, onClose }: { editor: Editor; onClose: () => void }) {
+  const [lang, setLang] = useState<string>(editor.getAttributes('passage').lang ?? '')
+  const [problem, setProblem] = useState<string | null>(null)
+  return (
+    <FormDialog
+      title={words.language.label}
+      about={words.language.about}
+      go={texts.frame.save}
+      onClose={onClose}
+      onSubmit={() => {
+        const code = lang.trim()
+        if (code !== '' && !LANGUAGE.test(code)) return setProblem(words.language.wrong)
+        onClose()
+        if (code === '') editor.chain().focus().unsetMark('passage').run()
+        else editor.chain().focus().setMark('passage', { lang: code }).run()
+      }}
+    >
+      <Field.Root problem={problem}>
+        <Field.Label hidden>{words.language.label}</Field.Label>
+        <Field.Text value={lang} maxLength={35} onChange={(event) => setLang(event.target.value)} />
+      </Field.Root>
+    </FormDialog>
+  )
+}

@@ -1,0 +1,73 @@
+import type { Editor } from '@tiptap/core'
+import {
+  addColumnAfter,
+  addColumnBefore,
+  addRowAfter,
+  addRowBefore,
+  deleteColumn,
+  deleteRow,
+  deleteTable,
+  mergeCells,
+  splitCell,
+  toggleHeaderCell,
+} from '@tiptap/pm/tables'
+import { Table } from 'lucide-react'
+import { type ReactNode, useState } from 'react'
+import { texts } from '@/messages'
+import { Menu } from '../Menu'
+import { useToast } from '../Toasts'
+import { ToolButton } from './Toolbar'
+
+const words = texts.rich.table
+const commands = {
+  rowAfter: addRowAfter,
+  rowBefore: addRowBefore,
+  columnAfter: addColumnAfter,
+  columnBefore: addColumnBefore,
+  heads: toggleHeaderCell,
+  merge: mergeCells,
+  split: splitCell,
+  noRow: deleteRow,
+  noColumn: deleteColumn,
+  none: deleteTable,
+}
+const cell = (type: 'tableHeader' | 'tableCell') => ({ type })
+const row = (type: 'tableHeader' | 'tableCell') => ({ type: 'tableRow', content: [cell(type), cell(type), cell(type)] })
+const fresh = { type: 'table', content: [row('tableHeader'), row('tableCell'), row('tableCell')] }
+
+/** Tables: a new one, its rows, columns and cells. `children` are what else a place can do with them. */
+export function TableTools({ editor, children }: { editor: Editor; children?: ReactNode }) {
+  const tell = useToast()
+  const [open, setOpen] = useState(false)
+  const make = () => {
+    const at = editor.state.selection.from
+    editor
+      .chain()
+      .focus()
+      .insertContent(fresh)
+      .setTextSelection(at + 4)
+      .run()
+  }
+  return (
+    <Menu.Root
+      open={open}
+      onOpen={setOpen}
+      onClosed={() => editor.commands.focus()}
+      button={<ToolButton name={texts.rich.bar.table} icon={Table} />}
+    >
+      <Menu.Item onSelect={make}>{words.make}</Menu.Item>
+      {children}
+      <Menu.Line />
+      {(Object.keys(commands) as (keyof typeof commands)[]).map((name) => (
+        <Menu.Item
+          key={name}
+          onSelect={() => {
+            if (!commands[name](editor.state, editor.view.dispatch)) tell({ text: words.where, look: 'problem' })
+          }}
+        >
+          {words[name]}
+        </Menu.Item>
+      ))}
+    </Menu.Root>
+  )
+}

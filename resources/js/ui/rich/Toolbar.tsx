@@ -1,0 +1,127 @@
+import type { Editor } from '@tiptap/core'
+import { useEditorState } from '@tiptap/react'
+import {
+  Bold,
+  Code,
+  Image,
+  Italic,
+  Link2,
+  List,
+  ListOrdered,
+  type LucideIcon,
+  Strikethrough,
+  Subscript,
+  Superscript,
+  Underline,
+} from 'lucide-react'
+import { type ComponentProps, type ReactNode, useState } from 'react'
+import { texts } from '@/messages'
+import { type Picture, useMediaDesk } from '../media'
+import { LinkDialog } from './LinkDialog'
+import { MoreMenu } from './MoreMenu'
+import { StyleMenu } from './StyleMenu'
+import { SymbolMenu } from './SymbolMenu'
+import { TableTools } from './TableTools'
+import { insertPictures } from './uploading'
+
+const words = texts.rich.bar
+export type RichAction = 'link' | 'picture' | 'symbols'
+type Props = {
+  editor: Editor
+  /** In full above a long text; only what a few words need above an option or feedback. */
+  size: 'full' | 'small'
+  asked: RichAction | null
+  onAsk: (asked: RichAction | null) => void
+  /** What else a place offers. */
+  more?: ReactNode
+  /** More things to do with tables. */
+  tables?: ReactNode
+}
+type Toggle = { name: keyof typeof words; icon: LucideIcon; keys: string; is: string; run: (editor: Editor) => void }
+
+const chain = (editor: Editor) => editor.chain().focus()
+const marks: Toggle[] = [
+  { name: 'bold', icon: Bold, keys: 'Ctrl B', is: 'bold', run: (editor) => chain(editor).toggleBold().run() },
+  { name: 'italic', icon: Italic, keys: 'Ctrl I', is: 'italic', run: (editor) => chain(editor).toggleItalic().run() },
+  { name: 'underline', icon: Underline, keys: 'Ctrl U', is: 'underline', run: (editor) => chain(editor).toggleUnderline().run() },
+  { name: 'strike', icon: Strikethrough, keys: 'Ctrl Shift S', is: 'strike', run: (editor) => chain(editor).toggleStrike().run() },
+  { name: 'sub', icon: Subscript, keys: 'Ctrl ,', is: 'sub', run: (editor) => chain(editor).toggleMark('sub').run() },
+  { name: 'sup', icon: Superscript, keys: 'Ctrl .', is: 'sup', run: (editor) => chain(editor).toggleMark('sup').run() },
+  { name: 'code', icon: Code, keys: 'Ctrl E', is: 'code', run: (editor) => chain(editor).toggleCode().run() },
+]
+const lists: Toggle[] = [
+  { name: 'list', icon: List, keys: 'Ctrl Shift 8', is: 'bulletList', run: (editor) => chain(editor).toggleBulletList().run() },
+  { name: 'numbers', icon: ListOrdered, keys: 'Ctrl Shift 7', is: 'orderedList', run: (editor) => chain(editor).toggleOrderedList().run() },
+]
+const few = ['bold', 'italic', 'sub', 'sup']
+
+/** Formatting, what can be put in, and whatever else a place offers: the same everywhere, shorter where there is little room. */
+export function Toolbar({ editor, size, asked, onAsk, more, tables }: Props) {
+  const desk = useMediaDesk()
+  const full = size === 'full'
+  const shown = full ? [...marks, ...lists] : marks.filter((one) => few.includes(one.name))
+  const on = useEditorState({
+    editor,
+    selector: ({ editor: now }) => Object.fromEntries([...marks, ...lists].map(({ name, is }) => [name, now.isActive(is)])),
+  })
+  return (
+    <div
+      role="toolbar"
+      aria-label={words.label}
+      className={
+        full
+          ? 'sticky -top-4 z-10 -mx-1 mb-2 flex flex-wrap items-center gap-0.5 border-hairline border-b bg-paper px-1 py-1'
+          : 'flex items-center gap-0.5 rounded-ui border border-hairline bg-paper p-0.5 shadow-float'
+      }
+    >
+      {full ? <StyleMenu editor={editor} /> : null}
+      {shown.map(({ name, icon, keys, run }) => (
+        <ToolButton key={name} name={words[name]} keys={keys} icon={icon} pressed={on[name] === true} onClick={() => run(editor)} />
+      ))}
+      {full ? <Border /> : null}
+      <ToolButton name={words.link} keys="Alt Shift L" icon={Link2} onClick={() => onAsk('link')} />
+      {desk ? <ToolButton name={words.picture} keys="Alt Shift P" icon={Image} onClick={() => onAsk('picture')} /> : null}
+      <SymbolMenu editor={editor} open={asked === 'symbols'} onOpen={(open) => onAsk(open ? 'symbols' : null)} />
+      {full ? <TableTools editor={editor}>{tables}</TableTools> : null}
+      {full ? <MoreMenu editor={editor} /> : null}
+      {more}
+      {asked === 'link' ? <LinkDialog editor={editor} onClose={() => onAsk(null)} /> : null}
+      {asked === 'picture' && desk ? <AskPicture editor={editor} onDone={() => onAsk(null)} choose={desk.choose} /> : null}
+    </div>
+  )
+}
+
+/** Asks once, when it is drawn. */
+function AskPicture({ editor, choose, onDone }: { editor: Editor; choose: () => Promise<Picture | null>; onDone: () => void }) {
+  useState(() => {
+    choose().then((picture) => {
+      onDone()
+      if (editor.isDestroyed) return
+      if (picture) insertPictures(editor, [picture])
+      else editor.commands.focus()
+    })
+    return null
+  })
+  return null
+}
+
+export const Border = () => <span className="mx-1 h-4 w-px bg-hairline" />
+
+type ButtonProps = ComponentProps<'button'> & { name: string; keys?: string; icon: LucideIcon; pressed?: boolean }
+const face =
+  'flex min-h-7 min-w-7 items-center justify-center rounded-ui px-1.5 text-second hover:bg-well aria-pressed:bg-accent-tint aria-pressed:text-accent'
+
+export function ToolButton({ name, keys, icon: Icon, pressed, ...rest }: ButtonProps) {
+  return (
+    <button
+      type="button"
+      aria-label={name}
+      title={keys ? `${name} (${keys})` : name}
+      {...(pressed === undefined ? {} : { 'aria-pressed': pressed })}
+      className={face}
+      {...rest}
+    >
+      <Icon size={16} aria-hidden="true" />
+    </button>
+  )
+}

@@ -108,6 +108,7 @@ final class Conditions
             'tag' => ['questions.tags && ?::text[]', [$list]],
             'purpose' => ['questions.purpose && ?::text[]', [$list]],
             'has' => ['questions.has && ?::text[]', [$list]],
+            'medium' => ['questions.media && ?::text[]', [$list]],
             'status', 'author', 'level', 'licence', 'language', 'source', 'work' => ["questions.$name = ANY (?::text[])", [$list]],
             'marks' => ['questions.marking = ANY (?::text[])', [$list]],
             'difficulty' => ['questions.difficulty = ANY (?::smallint[])', [$list]],

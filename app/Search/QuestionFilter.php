@@ -29,6 +29,7 @@ final readonly class QuestionFilter
         'place',
         'titled',
         'stimulus',
+        'medium',
         'level',
         'purpose',
         'licence',

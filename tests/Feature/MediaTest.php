@@ -205,3 +205,28 @@ it('refuses a file that would be too large before a byte of it was sent', functi
         ->assertStatus(422)
         ->assertJsonPath('type', 'urn:wide-quarry:problem:media.large');
 });
+
+it('puts a new file in the place of another in every question, as one act that can be undone', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $old = addMedium(picture(40, 30), 'old.png')->json('data.id');
+    $new = addMedium(picture(41, 30), 'new.png')->json('data.id');
+    $ids = array_map(
+        fn (string $title): string => $world->add($title, "<p><img data-media=\"$old\" alt=\"Beds\" width=\"30\"></p><div data-part=\"p1\"></div>"),
+        ['One', 'Two'],
+    );
+    $uses = fn (string $id): int => ask('GET', "/banks/rocks/media/$id/about")->json('data.uses');
+    $change = fn (string $to): array => ['filter' => "medium=$old", 'content' => ['media' => ['from' => $old, 'to' => $to]]];
+
+    ask('POST', '/banks/rocks/acts/preview', $change($new))->assertOk()->assertJsonPath('changes', 2);
+    ask('POST', '/banks/rocks/acts', $change('another'))->assertStatus(422)->assertJsonPath('path', '/content/media/to');
+    $act = ask('POST', '/banks/rocks/acts', $change($new))->assertOk()->json('act');
+    expect([$uses($old), $uses($new)])->toBe([0, 2])
+        ->and(ask('GET', "/questions/$ids[0]")->json('data.revision'))
+        ->toBe(2)
+        ->and(ask('GET', "/questions/$ids[0]")->json('data.question.body'))
+        ->toContain("<img alt=\"Beds\" data-media=\"$new\" width=\"30\"/>");
+    ask('POST', "/acts/$act/undo", new stdClass())->assertOk();
+
+    expect([$uses($old), $uses($new)])->toBe([2, 0]);
+});

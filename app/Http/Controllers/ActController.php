@@ -11,6 +11,7 @@ use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\ActResource;
 use App\Models\Bank;
+use App\Models\Medium;
 use App\Models\User;
 use App\Queries\BulkHistory;
 use App\Search\QuestionFilter;
@@ -197,6 +198,10 @@ final class ActController
         assert($json instanceof \stdClass);
         $change = (object) array_intersect_key((array) $json, array_flip(BulkChange::FIELDS));
         $after = $fields->raw('after') === null ? null : $fields->uuid('after');
+        $medium = BulkChange::read($change)->content->newMedium();
+        if ($medium !== null && Medium::in($bank->id)->where('id', $medium)->doesntExist()) {
+            throw Refused::because('media.unknown', Message::of('app.http.controllers.bank-has-no-such-medium'), '/content/media/to');
+        }
         if ($fields->has('filter')) {
             $from = $fields->has('from') ? Bank::query()->where('slug', $fields->string('from', '', 100))->first() ?? abort(404) : $bank;
             $filter = $fields->string('filter', '', 20_000);

@@ -13,12 +13,13 @@ use WideQuarry\Question\Defaults;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\PointsChange;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Question\UnhelpfulTitle;
 
 /** What is to be changed of the content of many questions; what is not named stays. */
 final readonly class ContentChange
 {
-    private const FIELDS = ['points', 'shuffle', 'attempts', 'show', 'language', 'names', 'replace'];
+    private const FIELDS = ['points', 'shuffle', 'attempts', 'show', 'language', 'names', 'replace', 'media'];
 
     private function __construct(private Fields $fields, private ?TextReplacement $replacing)
     {
@@ -26,7 +27,8 @@ final readonly class ContentChange
 
     /**
      * @param  mixed  $json  {"points": 2, "shuffle": true, "attempts": {"allowed": 3, "cost": "1/5"}, "show": "after", "language": "en-GB",
-     *                       "names": true (those that say nothing, from the content), "replace": {"find","with","case","whole","skip"}}
+     *                       "names": true (those that say nothing, from the content), "replace": {"find","with","case","whole","skip"},
+     *                       "media": {"from","to"} (one medium in the place of another, wherever it stands)}
      *
      * @throws Malformed
      */
@@ -41,6 +43,10 @@ final readonly class ContentChange
             throw $problem->under($path);
         }
         $fields->bool('names', true);
+        if ($fields->has('media')) {
+            $media = $fields->object('media', ['from', 'to']);
+            [$media->id('from'), $media->id('to')];
+        }
 
         return new self($fields, $fields->has('replace') ? TextReplacement::read($fields->raw('replace'), "$path/replace") : null);
     }
@@ -54,6 +60,12 @@ final readonly class ContentChange
         }
 
         return true;
+    }
+
+    /** @return string|null the medium that takes another's place */
+    public function newMedium(): ?string
+    {
+        return $this->fields->has('media') ? $this->fields->object('media', ['from', 'to'])->id('to') : null;
     }
 
     public function replacing(): ?TextReplacement
@@ -72,6 +84,10 @@ final readonly class ContentChange
         $after = Json::copy($content);
         assert($after instanceof \stdClass);
         $after = $this->replacing?->in($after)['question'] ?? $after;
+        if ($this->fields->has('media')) {
+            $media = $this->fields->object('media', ['from', 'to']);
+            $after = QuestionMedia::renamed($after, [$media->id('from') => $media->id('to')]);
+        }
         $after = $this->fields->has('points') ? $this->points($after) : $after;
         foreach (['attempts', 'language'] as $field) {
             if ($this->fields->has($field)) {

@@ -98,10 +98,27 @@ final class Differences
 
             return;
         }
+        if (is_string($value) && in_array($name, self::RICH, true) && ($media = self::media($value)) !== '') {
+            $flat[implode("\t", [...$path, 'media'])] = $media;
+        }
         $words = self::words($value, is_string($name) ? $name : '');
         if ($words !== '') {
             $flat[implode("\t", $path)] = $words;
         }
+    }
+
+    /** The pictures and recordings of a text, which its words do not tell apart: each by the beginning of its id, and its width. */
+    private static function media(string $html): string
+    {
+        preg_match_all('/<(?:img|audio|video)\b[^>]*>/', str_contains($html, 'data-media') ? $html : '', $tags);
+        $said = array_map(function (string $tag): string {
+            preg_match('/data-media="([^"]{1,8})/', $tag, $id);
+            preg_match('/ width="(\d+)"/', $tag, $width);
+
+            return ($id[1] ?? '').(isset($width[1]) ? " ($width[1] px)" : '');
+        }, $tags[0]);
+
+        return implode(', ', $said);
     }
 
     /** @return list<string> the fields of an object in the order in which a question is read */

@@ -7,7 +7,7 @@ const words = texts.acts.summary
 /** What a change was of, in a few words. */
 export function summary(what: BulkChange | null): string {
   if (what === null) return ''
-  const { replace, names, ...content } = what.content ?? {}
+  const { replace, names, media, ...content } = what.content ?? {}
   return [
     ...(what.bin === undefined ? [] : [what.bin ? words.binned : words.restored]),
     ...(what.home ? [words.home] : []),
@@ -16,6 +16,7 @@ export function summary(what: BulkChange | null): string {
     ...(what.folders ? [words.folders] : []),
     ...(replace ? [words.words({ find: replace.find, by: replace.with })] : []),
     ...(names ? [words.names] : []),
+    ...(media ? [words.media] : []),
     ...Object.keys(content).map((field) => words.content[field] ?? field),
   ].join(', ')
 }

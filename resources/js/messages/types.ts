@@ -252,6 +252,7 @@ export type Messages = {
         show: string
         language: string
       } & Record<string, string>
+      media: string
     }
     left: (values: { count: number }) => string
     putBack: string
@@ -585,6 +586,7 @@ export type Messages = {
       minutes: string
       created: string
       changed: string
+      medium: string
     } & Record<string, string>
     no: {
       topic: string
@@ -671,6 +673,7 @@ export type Messages = {
     stimuliHere: string
     stimuli: string
     media: string
+    showsMedium: (values: { name: Words }) => string
   }
   banks: {
     title: string
@@ -1267,6 +1270,15 @@ export type Messages = {
     binned: (values: { name: Words }) => string
     restore: string
     restored: (values: { name: Words }) => string
+    replace: string
+    replaceTitle: (values: { name: Words }) => string
+    replaceAbout: string
+    replaceBy: string
+    replaceGo: (values: { n: number }) => string
+    replaceStimuli: (values: { n: number }) => string
+    replaceSame: string
+    replaceKind: string
+    showIn: string
   }
   order: {
     tabs: {
@@ -1704,6 +1716,7 @@ export type Messages = {
       missing_feedback: string
       wrong_credit: string
       wrong_feedback: string
+      media: string
     } & Record<string, string>
     numbered: (values: { name: Words; n: number }) => string
     named: (values: { name: Words; words: Words }) => string

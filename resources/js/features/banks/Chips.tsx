@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { everybody } from '@/api/actions'
+import { mediumQuery } from '@/api/media'
 import { banksQuery, type Trees } from '@/api/queries'
 import { stimulusQuery } from '@/api/stimuli'
 import { range } from '@/lib/phrases/banks'
@@ -26,12 +27,13 @@ export function conditionName(name: Dimension, value: string, trees: Trees | und
 }
 
 /** Every active condition, each with its way out. */
-export function Chips({ filter, trees }: { filter: Filter; trees: Trees | undefined }) {
+export function Chips({ filter, slug, trees }: { filter: Filter; slug: string; trees: Trees | undefined }) {
   if (!filter.any) return null
   const chip = (name: Dimension, value: string, out: boolean) => {
     const props = { name, value, out, trees, onRemove: () => (out ? filter.leaveOut(name, value) : filter.toggle(name, value)) }
     const key = `${out ? 'not ' : ''}${name} ${value}`
     if (name === 'stimulus') return <StimulusChip key={key} {...props} />
+    if (name === 'medium') return <MediumChip key={key} slug={slug} {...props} />
     if (name === 'by') return <PersonChip key={key} {...props} say={(name) => texts.bank.madeBy({ name })} />
     if (name === 'editor') return <PersonChip key={key} {...props} say={(name) => texts.bank.changedBy({ name })} />
     if (name === 'bank') return <BankChip key={key} {...props} />
@@ -66,6 +68,11 @@ export function Chips({ filter, trees }: { filter: Filter; trees: Trees | undefi
 }
 
 type ConditionProps = { value: string; out: boolean; onRemove: () => void }
+
+function MediumChip({ slug, ...chip }: ConditionProps & { slug: string }) {
+  const medium = useQuery({ ...mediumQuery(slug, chip.value), enabled: slug !== '' }).data
+  return <Condition {...chip} title={texts.bank.showsMedium({ name: medium?.name ?? chip.value })} />
+}
 
 function Condition({ title, out, onRemove }: ConditionProps & { title: string }) {
   const said = out ? texts.bank.not({ what: title }) : title

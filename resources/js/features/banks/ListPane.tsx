@@ -73,7 +73,7 @@ export function ListPane({
   return (
     <div className="flex h-full flex-col">
       <div className="flex flex-none flex-col gap-2 border-hairline border-b px-3 py-2">
-        <Chips filter={filter} trees={trees} />
+        <Chips filter={filter} slug={slug} trees={trees} />
         <div className="flex flex-wrap items-center gap-2">
           <p className="flex-1" aria-live="polite">
             {meta && howMany !== undefined ? (

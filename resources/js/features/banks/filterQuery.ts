@@ -9,6 +9,7 @@ export const dimensions = [
   'tag',
   'author',
   'stimulus',
+  'medium',
   'level',
   'purpose',
   'licence',

@@ -7,6 +7,7 @@ import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Field } from '@/ui/Field'
 import { useToast } from '@/ui/Toasts'
+import { ReplaceMedium } from './ReplaceMedium'
 
 const words = texts.media
 type Change = Parameters<typeof changeMedium>[2]
@@ -19,6 +20,7 @@ export function MediumDetails({ bank, medium, mayWrite }: { bank: string; medium
   const [name, setName] = useState(medium.name)
   const [alt, setAlt] = useState(medium.alt ?? '')
   const [decorative, setDecorative] = useState(medium.alt === '')
+  const [replacing, setReplacing] = useState(false)
   const isPicture = medium.type.startsWith('image/')
   const address = mediaAddress(bank, medium.id)
   const change = useMutation({
@@ -102,6 +104,7 @@ export function MediumDetails({ bank, medium, mayWrite }: { bank: string; medium
           >
             {words.download}
           </a>
+          {mayWrite && uses && uses.questions.length > 0 ? <Button onClick={() => setReplacing(true)}>{words.replace}</Button> : null}
           {mayWrite ? <Button onClick={() => bin(!medium.binned)}>{medium.binned ? words.restore : words.bin}</Button> : null}
         </div>
       </form>
@@ -128,8 +131,24 @@ export function MediumDetails({ bank, medium, mayWrite }: { bank: string; medium
             </li>
           ))}
         </ul>
+        {uses && uses.questions.length > 1 ? (
+          <p className="pt-2">
+            <Link className="text-accent underline" to={`/banks/${bank}?medium=${encodeURIComponent(medium.id)}`}>
+              {words.showIn}
+            </Link>
+          </p>
+        ) : null}
         {uses?.more ? <p className="text-caption text-quiet">{words.moreUses}</p> : null}
       </div>
+      {replacing && uses ? (
+        <ReplaceMedium
+          bank={bank}
+          medium={medium}
+          questions={medium.uses - uses.stimuli.length}
+          stimuli={uses.stimuli.length}
+          onClose={() => setReplacing(false)}
+        />
+      ) : null}
     </section>
   )
 }

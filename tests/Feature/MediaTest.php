@@ -230,3 +230,25 @@ it('puts a new file in the place of another in every question, as one act that c
 
     expect([$uses($old), $uses($new)])->toBe([2, 0]);
 });
+
+it('finds a medium that does not exist, and says nothing of banks one may not read', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = $world->add('With a picture', '<p><img data-media="m1" alt="x"> <img data-media="gone" alt="y"></p><div data-part="p1"></div>');
+    $missing = fn (array $findings): array => array_column(
+        array_filter($findings, fn (array $one): bool => $one['code'] === 'media.missing'),
+        'path',
+    );
+    $whole = json_decode((string) ask('GET', "/questions/$id")->getContent(), flags: JSON_THROW_ON_ERROR)->data;
+    $presented = fn (?string $bank): array => ask('POST', '/present', ['question' => $whole->question, ...$bank === null ? [] : ['bank' => $bank]])
+        ->assertOk()
+        ->json('findings');
+
+    expect($missing(ask('GET', "/questions/$id")->json('data.findings')))->toBe(['/body'])
+        ->and($missing($presented('rocks')))
+        ->toBe(['/body'])
+        ->and($missing($presented(null)))
+        ->toBe([]);
+    $this->flushSession()->actingAs($world->people['stranger']);
+    expect($missing($presented('rocks')))->toBe([]);
+});

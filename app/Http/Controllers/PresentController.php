@@ -6,10 +6,12 @@ namespace App\Http\Controllers;
 
 use App\Http\Input\TryRequest;
 use App\Http\OpenApi\Operation;
+use App\Models\Bank;
+use App\Queries\QuestionFindings;
 use App\Queries\Stimuli;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use WideQuarry\Checks\Completeness;
+use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Json;
 use WideQuarry\Presentation\Presenter;
 use WideQuarry\Random\Seed;
@@ -17,12 +19,13 @@ use WideQuarry\Random\Seed;
 /** What a learner would see of a question that need not be saved. */
 final class PresentController
 {
-    #[Operation('Draw a question as a learner sees it', response: 'Presented', body: ['question' => 'object', 'seed' => 'integer?'])]
+    #[Operation('Draw a question as a learner sees it', response: 'Presented', body: ['question' => 'object', 'seed' => 'integer?', 'bank' => 'string?'])]
     public function __invoke(Request $request, Presenter $presenter, TryRequest $try): JsonResponse
     {
-        [$question, $fields, $person] = $try->read($request, ['question', 'seed']);
+        [$question, $fields, $person] = $try->read($request, ['question', 'seed', 'bank']);
         $seed = Seed::of($fields->int('seed', 1, 0, Seed::MAX));
-        $completeness = new Completeness;
+        $bank = $fields->has('bank') ? Bank::query()->where('slug', $fields->string('bank', '', 100))->first() : null;
+        $bank = $bank !== null && Gate::allows('view', $bank) ? $bank->id : null;
         $stimuli = Stimuli::shown($question->stimuli, $person);
 
         return new JsonResponse(
@@ -40,7 +43,7 @@ final class PresentController
                         $stimuli,
                     ),
                 ),
-                'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
+                'findings' => QuestionFindings::of($question, $bank),
                 'roll' => $question->variables->roll($seed, $question->language),
             ]),
             json: true,

@@ -12,6 +12,7 @@ use App\Http\Resources\StagedRowResource;
 use App\Indexing\StagedRows;
 use App\Models\Intake;
 use App\Models\Question;
+use App\Queries\QuestionFindings;
 use App\Queries\StagedQuestions;
 use App\Storage\MediaStore;
 use Illuminate\Http\JsonResponse;
@@ -20,7 +21,6 @@ use Illuminate\Http\Resources\Json\AnonymousResourceCollection;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use WideQuarry\Checks\Completeness;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
@@ -59,7 +59,6 @@ final class StagedController
         $row = $this->row($intake, $staged);
         $json = StagedRows::json($row);
         $question = CoreQuestion::read($json, $kinds);
-        $completeness = new Completeness;
 
         return new JsonResponse(
             Json::encode([
@@ -72,7 +71,7 @@ final class StagedController
                     'decision' => $row->decision,
                     'outcome' => $row->outcome,
                     'question_id' => $row->question_id,
-                    'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
+                    'findings' => QuestionFindings::of($question, null),
                     'notices' => DB::table('staged_things')
                         ->where('intake_id', $intake->id)
                         ->where('type', 'notice')

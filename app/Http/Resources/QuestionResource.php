@@ -7,10 +7,10 @@ namespace App\Http\Resources;
 use App\Models\Question;
 use App\Models\User;
 use App\Queries\Folders;
+use App\Queries\QuestionFindings;
 use App\Queries\QuestionUses;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
-use WideQuarry\Checks\Completeness;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question as CoreQuestion;
 use WideQuarry\Question\UnhelpfulTitle;
@@ -28,7 +28,6 @@ final class QuestionResource extends JsonResource
         $user = $request->user();
         $json = $this->json();
         $question = CoreQuestion::read($json, app(PartKinds::class));
-        $completeness = new Completeness;
 
         return [
             'id' => $this->id,
@@ -37,7 +36,7 @@ final class QuestionResource extends JsonResource
             'may_write' => $user instanceof User && $user->can('update', $this->resource),
             'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name],
             'question' => $json,
-            'findings' => [...$completeness->findings($question), ...$completeness->failingSpecimens($question)],
+            'findings' => QuestionFindings::of($question, $this->bank_id),
             'folders' => Folders::paths([$this->id], $this->bank_id)[$this->id] ?? [],
             'places' => $user instanceof User ? Folders::places($this->id, $user) : [],
             'binned' => $this->binned_at !== null,

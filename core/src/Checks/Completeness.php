@@ -9,6 +9,7 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Finding;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\Hint;
+use WideQuarry\Question\MediaFindings;
 use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
@@ -51,7 +52,13 @@ final class Completeness
             );
         }
 
-        return [...$findings, ...$this->body($question), ...$this->scoring($question), ...$this->origin($question)];
+        return [
+            ...$findings,
+            ...$this->body($question),
+            ...$this->scoring($question),
+            ...$this->origin($question),
+            ...MediaFindings::undescribed($question->content()),
+        ];
     }
 
     /** @return list<Finding> with what each specimen scored instead */

@@ -12,6 +12,7 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
+use WideQuarry\Question\MediaFindings;
 use WideQuarry\Question\Provenance;
 use WideQuarry\Search\SearchText;
 
@@ -111,6 +112,6 @@ final readonly class Stimulus
             $findings[] = Finding::warning('stimulus.empty', '/body', Message::of('stimulus.empty'));
         }
 
-        return $findings;
+        return [...$findings, ...MediaFindings::undescribed($this->text->html(), '/body')];
     }
 }

@@ -138,10 +138,12 @@ export const questionQuery = (id: string) => queryOptions({ queryKey: ['question
 /** What a stimulus is called beside its text, and the address its pictures are below. */
 export type ShownStimulus = schema.ShownStimulus
 export type Presented = schema.Presented
-export const presentationQuery = (question: QuestionJson, seed: number) =>
+/** @param bank whose media are looked for, '' for none */
+export const presentationQuery = (question: QuestionJson, seed: number, bank: string) =>
   queryOptions({
-    queryKey: ['present', JSON.stringify(question), seed],
-    queryFn: async () => (await call<schema.Answers['POST /present']>('POST', '/present', { question, seed })).body,
+    queryKey: ['present', JSON.stringify(question), seed, bank],
+    queryFn: async () =>
+      (await call<schema.Answers['POST /present']>('POST', '/present', { question, seed, ...(bank === '' ? {} : { bank }) })).body,
     retry: false,
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 30_000,

@@ -170,7 +170,7 @@ export function Page({ question, findings, bank, refused, begin, change }: Props
                 setGapping(true)
                 return true
               }}
-              onChange={(body) => change((now) => ({ ...now, body }), 'body')}
+              onChange={(body, isStep) => change((now) => ({ ...now, body }), isStep ? '' : 'body')}
               className="min-h-16"
             />
           </div>

@@ -1,11 +1,10 @@
-import { useQuery } from '@tanstack/react-query'
 import { useDeferredValue, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { presentationQuery } from '@/api/queries'
 import type { QuestionJson } from '@/api/question'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
 import { useHistory } from '@/lib/useHistory'
 import { texts } from '@/messages'
+import { usePresentation } from '@/question/try/usePresentation'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import type { Crumb } from '@/ui/Frame'
@@ -53,7 +52,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
   const close = () => setDialog(null)
   const record = useRecord(question, home.slug, apart, history.change, home.choosesFolders && !apart ? home.subject : null)
   const tried = useDeferredValue(useDebouncedValue({ ...question, record: record.record }, 250))
-  const shown = useQuery(presentationQuery(tried, 1))
+  const shown = usePresentation(tried, 1, home.slug)
   const findings = shown.data?.findings ?? []
   const untouched = revision === 0 && !dirty
   const quiet = useQuietFindings(findings, shown.isPlaceholderData, question, untouched && !note)

@@ -7,12 +7,14 @@ import { type AnchorWords, extensions, nameAnchors } from './editorExtensions'
 import { type MediaDesk, MediaDeskContext } from './media'
 import { plainTables } from './pastedTables'
 import { pictureOf } from './rich/pictureNode'
+import { STEP } from './rich/step'
 import { type RichAction, Toolbar } from './rich/Toolbar'
 import { uploadHere } from './rich/uploading'
 
 type Props = {
   value: string
-  onChange: (html: string) => void
+  /** isStep: to be undone by itself, not with what was typed around it. */
+  onChange: (html: string, isStep: boolean) => void
   label: string
   words: AnchorWords
   view?: { media: (id: string) => string; table: string }
@@ -123,10 +125,10 @@ export function RichEditor({
         return /\S[^\S\n]*\r?\n\s*\S/.test(text) && (latest.current.onPasteLines?.(text) ?? false)
       },
     },
-    onUpdate: ({ editor: changed }) => {
+    onUpdate: ({ editor: changed, transaction }) => {
       const html = changed.isEmpty ? '' : changed.getHTML()
       echoes.current.say(html)
-      latest.current.onChange(html)
+      latest.current.onChange(html, transaction.getMeta(STEP) === true)
     },
   })
   editorRef.current = editor
@@ -180,7 +182,7 @@ async function askAbout(editor: Editor, at: number, desk: MediaDesk | null) {
   if (editor.isDestroyed) return
   editor.commands.focus()
   if (said === null || editor.state.doc.nodeAt(at)?.attrs.id !== node.attrs.id) return
-  const tr = editor.state.tr
+  const tr = editor.state.tr.setMeta(STEP, true)
   editor.view.dispatch(
     said === 'gone'
       ? tr.delete(at, at + 1)

@@ -109,7 +109,7 @@ export function Library() {
           ))}
         </select>
       </div>
-      <section className="min-h-0 flex-1 overflow-y-auto p-4" aria-label={words.list}>
+      <div className="min-h-0 flex-1 overflow-y-auto p-4">
         <Asked query={found} />
         {found.data && rows.length === 0 ? (
           <Nothing title={empty}>
@@ -127,7 +127,7 @@ export function Library() {
             <Button onClick={() => found.fetchNextPage()}>{words.more}</Button>
           </p>
         ) : null}
-      </section>
+      </div>
     </div>
   )
   return (

@@ -55,7 +55,9 @@ export function ReplaceMedium({ bank, medium, questions, stimuli, onClose }: Pro
         className="grid grid-cols-2 gap-6 max-md:grid-cols-1"
       >
         <div className="flex flex-col gap-3">
-          <FileButton label={words.replaceBy} onFiles={([file]) => file && take(file)} />
+          <p>
+            <FileButton label={words.replaceBy} onFiles={([file]) => file && take(file)} />
+          </p>
           {problem ? <Message look="problem">{problem}</Message> : null}
           {by?.type.startsWith('image/') ? (
             <img src={`${mediaAddress(bank, by.id)}?width=480`} alt={by.name} className="max-h-56 max-w-full self-start object-contain" />

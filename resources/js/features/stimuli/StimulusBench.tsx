@@ -150,7 +150,7 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
               view={{ media, table: texts.desk.table }}
               placeholder={texts.stimuli.textHint}
               bar="full"
-              onChange={(body) => history.change((now) => ({ ...now, body }), 'body')}
+              onChange={(body, isStep) => history.change((now) => ({ ...now, body }), isStep ? '' : 'body')}
               className="min-h-60"
             />
           </MediaDeskProvider>

@@ -28,7 +28,7 @@ type Props = {
 
 /** The question as a learner meets it: drawn from the presentation, scored by the core. */
 export function TryPane({ question, bank, showKey, onSpecimen, bench, now }: Props) {
-  const attempt = useTry(question, now)
+  const attempt = useTry(question, bank, now)
   const [phone, setPhone] = useState(false)
   const media = useMedia(bank)
   if (attempt.shown.isPending) return <Waiting text={texts.loading} />

@@ -43,7 +43,7 @@ beforeEach(() => {
 afterEach(() => vi.unstubAllGlobals())
 
 const start = async (now?: () => QuestionJson) => {
-  const { result } = renderHook(() => useTry(question, now), { wrapper })
+  const { result } = renderHook(() => useTry(question, 'rocks', now), { wrapper })
   await waitFor(() => expect(result.current.shown.data).toBeDefined())
   return result
 }

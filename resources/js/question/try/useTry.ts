@@ -1,7 +1,8 @@
-import { useMutation, useQuery } from '@tanstack/react-query'
+import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
-import { presentationQuery, score } from '@/api/queries'
+import { score } from '@/api/queries'
 import type { QuestionJson, Responses, Result, Roll } from '@/api/question'
+import { usePresentation } from './usePresentation'
 
 export type ValueChange = { name: string; before: string; after: string }
 
@@ -10,7 +11,7 @@ export type ValueChange = { name: string; before: string; after: string }
  *
  * @param now the question as it is at this moment, where `question` follows it at a distance
  */
-export function useTry(question: QuestionJson, now: () => QuestionJson = () => question) {
+export function useTry(question: QuestionJson, bank: string, now: () => QuestionJson = () => question) {
   const [seed, setSeed] = useState(1)
   const [response, setResponse] = useState<Responses>({})
   const [wrong, setWrong] = useState(0)
@@ -19,7 +20,7 @@ export function useTry(question: QuestionJson, now: () => QuestionJson = () => q
   const [finished, setFinished] = useState(false)
   const [answerShown, setAnswerShown] = useState(false)
   const [before, setBefore] = useState<Roll | null>(null)
-  const shown = useQuery(presentationQuery(question, seed))
+  const shown = usePresentation(question, seed, bank)
   const allowed = question.attempts?.allowed ?? null
   const check = useMutation({
     // What is scored is handed over when it is asked for: what was given a moment before is not missed.

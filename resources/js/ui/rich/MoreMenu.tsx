@@ -33,7 +33,7 @@ export function MoreMenu({ editor }: { editor: Editor }) {
       <Menu.Root
         open={open}
         onOpen={setOpen}
-        onClosed={() => editor.commands.focus()}
+        onClosed={() => editor.view.focus()}
         button={<ToolButton name={words.bar.more} icon={Ellipsis} />}
       >
         <Menu.Item keys="Ctrl \" onSelect={() => clearFormatting(editor)}>

@@ -4,6 +4,7 @@ import { Popover } from 'radix-ui'
 import { useState } from 'react'
 import { isTexts, storedValue, storeValue } from '@/lib/storage'
 import { texts } from '@/messages'
+import { insertHere } from './insertHere'
 import { ToolButton } from './Toolbar'
 
 const words = texts.rich.symbols
@@ -25,7 +26,7 @@ export function SymbolMenu({ editor, open, onOpen }: { editor: Editor; open: boo
     storeValue(RECENT, next)
     setRecent(next)
     onOpen(false)
-    editor.chain().focus().insertContent(sign).run()
+    insertHere(editor, sign)
   }
   const shown = [...(recent.length > 0 ? [[words.recent, recent] as const] : []), ...named()]
   return (
@@ -40,7 +41,7 @@ export function SymbolMenu({ editor, open, onOpen }: { editor: Editor; open: boo
           collisionPadding={8}
           onCloseAutoFocus={(event) => {
             event.preventDefault()
-            editor.commands.focus()
+            editor.view.focus()
           }}
           className="z-30 max-h-[60vh] w-88 overflow-y-auto rounded-ui border border-hairline bg-paper p-3 text-ink shadow-float"
         >

@@ -16,6 +16,7 @@ import { type ReactNode, useState } from 'react'
 import { texts } from '@/messages'
 import { Menu } from '../Menu'
 import { useToast } from '../Toasts'
+import { insertHere } from './insertHere'
 import { ToolButton } from './Toolbar'
 
 const words = texts.rich.table
@@ -35,24 +36,29 @@ const cell = (type: 'tableHeader' | 'tableCell') => ({ type })
 const row = (type: 'tableHeader' | 'tableCell') => ({ type: 'tableRow', content: [cell(type), cell(type), cell(type)] })
 const fresh = { type: 'table', content: [row('tableHeader'), row('tableCell'), row('tableCell')] }
 
+/** Where the first cell behind a place begins. */
+function firstCell(editor: Editor, from: number): number {
+  let found: number | undefined
+  editor.state.doc.nodesBetween(Math.max(0, from - 1), editor.state.doc.content.size, (node, at) => {
+    if (found === undefined && node.type.name === 'tableHeader' && at >= from - 1) found = at + 1
+    return found === undefined
+  })
+  return found ?? from
+}
+
 /** Tables: a new one, its rows, columns and cells. `children` are what else a place can do with them. */
 export function TableTools({ editor, children }: { editor: Editor; children?: ReactNode }) {
   const tell = useToast()
   const [open, setOpen] = useState(false)
   const make = () => {
-    const at = editor.state.selection.from
-    editor
-      .chain()
-      .focus()
-      .insertContent(fresh)
-      .setTextSelection(at + 4)
-      .run()
+    const at = insertHere(editor, fresh)
+    editor.commands.setTextSelection(firstCell(editor, at))
   }
   return (
     <Menu.Root
       open={open}
       onOpen={setOpen}
-      onClosed={() => editor.commands.focus()}
+      onClosed={() => editor.view.focus()}
       button={<ToolButton name={texts.rich.bar.table} icon={Table} />}
     >
       <Menu.Item onSelect={make}>{words.make}</Menu.Item>

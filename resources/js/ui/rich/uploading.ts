@@ -3,6 +3,8 @@ import { Extension } from '@tiptap/core'
 import { Plugin, PluginKey } from '@tiptap/pm/state'
 import { Decoration, DecorationSet } from '@tiptap/pm/view'
 import type { MediaDesk, Picture } from '../media'
+import { insertHere } from './insertHere'
+import { STEP } from './step'
 
 /** Where pictures will stand that are on their way: marks that move with the text and are no part of it. */
 const key = new PluginKey<DecorationSet>('uploading')
@@ -34,7 +36,7 @@ export const uploading = Extension.create({
 const content = (pictures: Picture[]) => pictures.map(({ id, alt, width }) => ({ type: 'picture', attrs: { id, alt, width } }))
 
 /** Puts pictures in where the cursor is. */
-export const insertPictures = (editor: Editor, pictures: Picture[]) => editor.chain().focus().insertContent(content(pictures)).run()
+export const insertPictures = (editor: Editor, pictures: Picture[]) => insertHere(editor, content(pictures))
 
 /** Uploads files; the pictures stand where they were put, whatever is typed meanwhile. */
 export async function uploadHere(editor: Editor, desk: MediaDesk, files: File[], at: number, words: string) {
@@ -44,5 +46,5 @@ export async function uploadHere(editor: Editor, desk: MediaDesk, files: File[],
   if (editor.isDestroyed) return
   const [mark] = key.getState(editor.state)?.find(undefined, undefined, (spec) => spec.id === id) ?? []
   editor.view.dispatch(editor.state.tr.setMeta(key, { remove: id }))
-  if (mark && pictures.length > 0) editor.chain().insertContentAt(mark.from, content(pictures)).run()
+  if (mark && pictures.length > 0) editor.chain().setMeta(STEP, true).insertContentAt(mark.from, content(pictures)).run()
 }

@@ -13,9 +13,15 @@ export default defineConfig({
   resolve: { alias: { '@': new URL('./resources/js', import.meta.url).pathname } },
   build: { sourcemap: false },
   test: {
-    environment: 'jsdom',
-    include: ['resources/js/**/*.test.{ts,tsx}'],
-    setupFiles: ['resources/js/test-setup.ts'],
+    // A page is only made for those that look at one: making it takes longer than most tests.
+    environment: 'node',
+    projects: [
+      { extends: true, test: { name: 'logic', include: ['resources/js/**/*.test.ts'] } },
+      {
+        extends: true,
+        test: { name: 'screen', include: ['resources/js/**/*.test.tsx'], environment: 'jsdom', setupFiles: ['resources/js/test-setup.ts'] },
+      },
+    ],
     // A machine busy with the other groups of tests may take its time.
     testTimeout: 60_000,
   },

@@ -169,7 +169,7 @@ final readonly class NumberReader
         if (preg_match("/^[\d.,' ’\u{202F}\u{2009}\u{A0}]+$/u", $body) !== 1 || preg_match('/\d/', $body) !== 1) {
             return NumberReading::refused('number.not_a_number', Message::of('answer.not-a-number', ['typed' => $typed]));
         }
-        $body = strtr($body, ['’' => "'", "\u{202F}" => ' ', "\u{2009}" => ' ', "\u{A0}" => ' ']);
+        $body = strtr($body, ['’' => "'"]); // wide, thin and no-break spaces are plain ones since plain()
         $sign = $this->decimalSign($body);
         if ($sign === null && preg_match('/^[1-9]\d{0,2}([.,])\d{3}$/', $body, $m) === 1) {
             return match (

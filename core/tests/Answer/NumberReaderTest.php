@@ -21,6 +21,9 @@ it('reads numbers as people type them', function (string $typed, string $value, 
     'thousands' => ['1,234,567', '1234567'],
     'thousands and decimals' => ['1,234.5', '2469/2'],
     'narrow space' => ["12\u{202F}345", '12345'],
+    'no-break space' => ["12\u{A0}345", '12345'],
+    'thin space' => ["12\u{2009}345.5", '24691/2'],
+    'curly apostrophe' => ["12’345.5", '24691/2'],
     'apostrophe' => ["12'345.5", '24691/2'],
     'comma in English' => ['1,234', '1234'],
     'comma that can only be decimal' => ['2,5', '5/2'],
@@ -170,6 +173,11 @@ it('compares with tolerance', function (array $on, string $typed, bool $right): 
     'significant figures rounded' => [
         ['answer' => 'value', 'value' => '0.012345', 'tolerance' => ['kind' => 'figures', 'digits' => 3]],
         '1.23e-2',
+        true,
+    ],
+    'one significant figure' => [
+        ['answer' => 'value', 'value' => '0.2', 'tolerance' => ['kind' => 'figures', 'digits' => 1]],
+        '0.16',
         true,
     ],
     'written with just so many' => [

@@ -6,6 +6,7 @@ const pages: [RegExp, string][] = [
   [/^\/banks\/[^/]+\/order/, 'Organising a bank'],
   [/^\/banks\/[^/]+\/acts|^\/acts/, 'Many at once'],
   [/^\/banks\/[^/]+\/stimuli|^\/stimuli/, 'Stimuli'],
+  [/^\/banks\/[^/]+\/media/, 'Pictures and other media'],
   [/^\/banks\/.+|^\/find/, 'A bank: filters, list, question'],
   [/^\/banks/, 'Banks'],
   [/^\/questions/, 'Writing'],

@@ -122,7 +122,6 @@ return [
     'app/Actions/Intake/ReviewIntake::contents' => CHECKS,
     'app/Actions/SaveQuestion::revise' => ORDER,
     'app/Http/Controllers/SavedSearchController::store' => FIELDS,
-    'app/Http/Controllers/StagedController::show' => FIELDS,
     'app/Http/Errors/Problems::respond' => CASES,
     'app/Http/Files/ReceiptTable::csv' => FIELDS,
     'app/Http/Resources/IntakeResource::toArray' => FIELDS,

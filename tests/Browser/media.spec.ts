@@ -1,5 +1,5 @@
 import { expect, type Page, test } from '@playwright/test'
-import { accessible, signIn, stem, tryPane, write } from './helpers'
+import { accessible, paste, signIn, stem, tryPane, write } from './helpers'
 
 /** A drawing that no other run has given to the bank. */
 const drawing = (colour: string) =>
@@ -94,4 +94,24 @@ test('a picture is pasted, described, made smaller, found in the library, and re
   await page.getByRole('button', { name: 'Upload files' }).click()
   await (await next).setFiles({ name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('only words') })
   await expect(page.getByText('“notes.png” was not added. This is not a picture').first()).toBeVisible()
+})
+
+test('a page copied from elsewhere keeps its words and the pictures that came along', async ({ page }) => {
+  await signIn(page, 'tam')
+  await write(page, 'tams-drafts', /^type a word/, '')
+  const png = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg=='
+  await paste(page, {
+    'text/plain': 'Slate splits',
+    'text/html': `<html><body><p style="color:red"><b>Slate</b> splits H<sub>2</sub>O
+      <img src="data:image/png;base64,${png}" alt="A thin section"><img src="https://x.example/a.png"> into sheets.</p>
+      <ul><li>clay</li><li>mica</li></ul><script>alert(1)</script></body></html>`,
+  })
+  await expect(page.getByText('A picture on another server was left out.').first()).toBeVisible()
+  const text = stem(page)
+  await expect(text.getByRole('img', { name: 'A thin section' })).toBeVisible()
+  await expect(text.locator('b, strong').first()).toHaveText('Slate')
+  await expect(text.locator('sub')).toHaveText('2')
+  await expect(text.getByRole('listitem')).toHaveText(['clay', 'mica'])
+  await expect(text).toContainText('into sheets.')
+  await expect(tryPane(page).getByRole('img', { name: 'A thin section' })).toBeVisible()
 })

@@ -1,4 +1,6 @@
 import { useState } from 'react'
+import { useLocation } from 'react-router'
+import { isPublic } from '@/lib/isPublic'
 import { texts } from '@/messages'
 import { CommandList } from '@/ui/CommandList'
 import { ctrl, single, useCommandStore, useCommands } from '@/ui/commands'
@@ -6,22 +8,23 @@ import { useNamed } from '@/ui/useNamed'
 import { KeyList } from './KeyList'
 
 /**
- * The list of commands and the list of keys. It is mounted above the screens, so that what is typed into it while a screen changes is
- * not lost; on screens without a frame, such as signing in, there are no commands to list.
+ * The list of commands and the list of keys. It is mounted above the screens and asks only for the address, so that a key pressed or a word
+ * typed while a screen is being loaded is not lost; before signing in there are no commands to list.
  */
 export function CommandPalette() {
   const { all, shown, show } = useCommandStore()
+  const { pathname } = useLocation()
   const [typed, setTyped] = useState('')
   const named = useNamed(shown === 'commands' ? typed : '')
   const group = texts.frame.groups.view
   useCommands(
     'palette',
-    all.has('frame')
-      ? [
+    isPublic(pathname)
+      ? []
+      : [
           { id: 'commands', group, title: texts.frame.commands, keys: 'Ctrl K', on: ctrl('k'), run: () => show('commands') },
           { id: 'keys', group, title: texts.frame.keys, keys: '?', single: true, on: single('?'), run: () => show('keys') },
-        ]
-      : [],
+        ],
   )
   return (
     <>

@@ -6,10 +6,12 @@ import { texts } from '@/messages'
 import { type AnchorWords, extensions, nameAnchors } from './editorExtensions'
 import { type MediaDesk, MediaDeskContext } from './media'
 import { plainTables } from './pastedTables'
+import { pastedPictures } from './rich/pastedPictures'
 import { pictureOf } from './rich/pictureNode'
 import { STEP } from './rich/step'
 import { type RichAction, Toolbar } from './rich/Toolbar'
-import { uploadHere } from './rich/uploading'
+import { pasteWithPictures, uploadHere } from './rich/uploading'
+import { useToast } from './Toasts'
 
 type Props = {
   value: string
@@ -58,8 +60,9 @@ export function RichEditor({
   const desk = useContext(MediaDeskContext)
   const [asked, ask] = useState<RichAction | null>(null)
   const [isIn, setIn] = useState(false)
-  const latest = useRef({ onChange, words, desk, ...calls })
-  latest.current = { onChange, words, desk, ...calls }
+  const tell = useToast()
+  const latest = useRef({ onChange, words, desk, tell, ...calls })
+  latest.current = { onChange, words, desk, tell, ...calls }
   const echoes = useRef(new Echoes(html))
   const editorRef = useRef<Editor | null>(null)
   const editor = useEditor({
@@ -119,6 +122,13 @@ export function RichEditor({
             on.state.selection.from,
             texts.rich.picture.uploading({ n: files.length }),
           )
+          return true
+        }
+        const pasted = pastedPictures(event.clipboardData?.getData('text/html') ?? '')
+        if (pasted && pasted.dropped > 0) latest.current.tell({ text: texts.rich.paste.dropped({ n: pasted.dropped }) })
+        if (pasted && pasted.embedded.length > 0 && editorRef.current && latest.current.desk) {
+          const words = texts.rich.picture.uploading({ n: pasted.embedded.length })
+          pasteWithPictures(editorRef.current, latest.current.desk, pasted, words)
           return true
         }
         const text = event.clipboardData?.getData('text/plain') ?? ''

@@ -23,8 +23,8 @@ export type MediaDesk = {
   choose: () => Promise<Picture | null>
   /** What one shows, and how large; null when nothing changed, 'gone' when it is to be taken out. */
   describe: (picture: Picture) => Promise<Picture | 'gone' | null>
-  /** Files that were pasted or dropped, uploaded; those that were refused are told and left out. */
-  upload: (files: File[]) => Promise<Picture[]>
+  /** Files that were pasted or dropped, uploaded; null for those that were refused, which is told. @param alts what they show, where it came along */
+  upload: (files: File[], alts?: (string | null)[]) => Promise<(Picture | null)[]>
 }
 
 export const MediaDeskContext = createContext<MediaDesk | null>(null)

@@ -48,13 +48,13 @@ export function MediaDeskProvider({ bank, children }: { bank: string; children: 
         return medium ? asPicture(await settle(medium)) : null
       },
       describe: (picture) => new Promise((resolve) => ask({ what: 'describe', picture, isNew: false, answer: answer(resolve) })),
-      upload: async (files) => {
-        const pictures: Picture[] = []
-        for (const file of files) {
+      upload: async (files, alts = []) => {
+        const pictures: (Picture | null)[] = []
+        for (const [i, file] of files.entries()) {
           const medium = await send(file)
+          const alt = alts[i] ?? null
           // what is given up here is in the library, but not in the text
-          const picture = medium ? asPicture(await settle(medium)) : null
-          if (picture) pictures.push(picture)
+          pictures.push(medium === null ? null : alt ? { ...pictureOf(medium), alt } : asPicture(await settle(medium)))
         }
         return pictures
       },

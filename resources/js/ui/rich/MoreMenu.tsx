@@ -7,7 +7,7 @@ import { FormDialog } from '../FormDialog'
 import { Menu } from '../Menu'
 import { useToast } from '../Toasts'
 import { clearFormatting } from './clearFormatting'
-import { ToolButton } from './Toolbar'
+import { ToolButton } from './ToolButton'
 
 const words = texts.rich
 const LANGUAGE = /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/

@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { isTexts, storedValue, storeValue } from '@/lib/storage'
 import { texts } from '@/messages'
 import { insertHere } from './insertHere'
-import { ToolButton } from './Toolbar'
+import { ToolButton } from './ToolButton'
 
 const words = texts.rich.symbols
 const groups: Record<keyof typeof words.groups, string> = {

@@ -17,7 +17,7 @@ import { texts } from '@/messages'
 import { Menu } from '../Menu'
 import { useToast } from '../Toasts'
 import { insertHere } from './insertHere'
-import { ToolButton } from './Toolbar'
+import { ToolButton } from './ToolButton'
 
 const words = texts.rich.table
 const commands = {

@@ -14,7 +14,7 @@ import {
   Superscript,
   Underline,
 } from 'lucide-react'
-import { type ComponentProps, type ReactNode, useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import { texts } from '@/messages'
 import { type Picture, useMediaDesk } from '../media'
 import { LinkDialog } from './LinkDialog'
@@ -22,6 +22,7 @@ import { MoreMenu } from './MoreMenu'
 import { StyleMenu } from './StyleMenu'
 import { SymbolMenu } from './SymbolMenu'
 import { TableTools } from './TableTools'
+import { ToolButton, Tools } from './ToolButton'
 import { insertPictures } from './uploading'
 
 const words = texts.rich.bar
@@ -65,9 +66,9 @@ export function Toolbar({ editor, size, asked, onAsk, more, tables }: Props) {
     selector: ({ editor: now }) => Object.fromEntries([...marks, ...lists].map(({ name, is }) => [name, now.isActive(is)])),
   })
   return (
-    <div
-      role="toolbar"
-      aria-label={words.label}
+    <Tools
+      first={words.bold}
+      label={words.label}
       className={
         full
           ? 'sticky -top-4 z-10 -mx-1 mb-2 flex flex-wrap items-center gap-0.5 border-hairline border-b bg-paper px-1 py-1'
@@ -87,7 +88,7 @@ export function Toolbar({ editor, size, asked, onAsk, more, tables }: Props) {
       {more}
       {asked === 'link' ? <LinkDialog editor={editor} onClose={() => onAsk(null)} /> : null}
       {asked === 'picture' && desk ? <AskPicture editor={editor} onDone={() => onAsk(null)} choose={desk.choose} /> : null}
-    </div>
+    </Tools>
   )
 }
 
@@ -106,22 +107,3 @@ function AskPicture({ editor, choose, onDone }: { editor: Editor; choose: () => 
 }
 
 export const Border = () => <span className="mx-1 h-4 w-px bg-hairline" />
-
-type ButtonProps = ComponentProps<'button'> & { name: string; keys?: string; icon: LucideIcon; pressed?: boolean }
-const face =
-  'flex min-h-7 min-w-7 items-center justify-center rounded-ui px-1.5 text-second hover:bg-well aria-pressed:bg-accent-tint aria-pressed:text-accent'
-
-export function ToolButton({ name, keys, icon: Icon, pressed, ...rest }: ButtonProps) {
-  return (
-    <button
-      type="button"
-      aria-label={name}
-      title={keys ? `${name} (${keys})` : name}
-      {...(pressed === undefined ? {} : { 'aria-pressed': pressed })}
-      className={face}
-      {...rest}
-    >
-      <Icon size={16} aria-hidden="true" />
-    </button>
-  )
-}

@@ -25,5 +25,6 @@ describe('credit typed as a percentage', () => {
 })
 
 describe('plain words in rich text', () => {
+  it('are those of a picture too', () => expect(toWords('<p>Bed <img alt="Large grains" data-media="m"/></p>')).toBe('Bed Large grains'))
   it.each(['a < b & c', 'two  spaces', '“quotes”', ''])('gives %j back as it was', (words) => expect(toWords(toHtml(words))).toBe(words))
 })

@@ -2,8 +2,11 @@
 export const toHtml = (words: string): string =>
   words === '' ? '' : `<p>${words.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;')}</p>`
 
+/** What a rich text says; a picture says its alternative text. */
 export function toWords(html: string): string {
-  return new DOMParser().parseFromString(html, 'text/html').body.textContent ?? ''
+  const { body } = new DOMParser().parseFromString(html, 'text/html')
+  for (const picture of body.querySelectorAll('img')) picture.replaceWith(picture.alt)
+  return body.textContent ?? ''
 }
 
 /** Credit as a percentage typed by an author, kept as an exact fraction. */

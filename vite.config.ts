@@ -2,7 +2,7 @@ import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import laravel from 'laravel-vite-plugin'
 import { defineConfig } from 'vitest/config'
-import { messages } from './resources/js/messages/vitePlugin'
+import { messages } from './resources/js/messages/vitePlugin.ts'
 
 // Component tests need no entry points, and the Laravel plugin refuses to start a server where CI is set.
 const input = ['resources/css/app.css', 'resources/js/early.ts', 'resources/js/app.tsx']

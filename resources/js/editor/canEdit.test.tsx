@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { canEdit } from '@/ui/canEdit'
+import { canEdit, editable } from '@/ui/canEdit'
 import { plainTables } from '@/ui/pastedTables'
+import { runsOf } from '@/ui/rich/runsOf'
 import { uuid7 } from './fresh'
 
 describe('what the editor gives back as it got it', () => {
@@ -15,10 +16,30 @@ describe('what the editor gives back as it got it', () => {
     '<p>A bed <img alt="x" data-media="m1" height="4" width="5"></p>',
     '<p>So <math><mfrac><mi>m</mi><mi data-value="v"></mi></mfrac></math> it is.</p>',
     '<table><caption>c</caption><tbody><tr><th scope="row">a</th><td>1</td></tr></tbody></table>',
+    '<p>some <em>words with <strong>weight</strong> inside</em></p>',
+    '<p><u><s>x</s></u> and <code>a<sub>2</sub></code></p>',
+    '<ol start="3" type="a"><li>a</li><li lang="fr">b</li></ol>',
   ])('is edited: %s', (html) => expect(canEdit(html)).toBe(true))
 
   it.each(['<p>x <ruby>y</ruby></p>', '<p>a <audio data-captions="c1"></audio></p>'])('is kept: %s', (html) =>
     expect(canEdit(html)).toBe(false),
+  )
+})
+
+describe('a text with a block the editor does not know', () => {
+  const strange = '<blockquote><p>a <span class="x"><sup><sub>b</sub></sup></span></p></blockquote>'
+
+  it('keeps that block as one piece, and the others can be edited', () => {
+    const shown = editable(`<p>before</p>${strange}<div data-part="p1"></div>`)
+    expect(shown).toMatch(/^<p>before<\/p><kept-source token="[0-9a-f]+" source="[^"]+"><\/kept-source><div data-part="p1"><\/div>$/)
+  })
+
+  it('is not taken for one when it is pasted', () => {
+    expect(canEdit('<kept-source source="<p>x</p>"></kept-source>')).toBe(false)
+  })
+
+  it.each(['<p>a</p>', '<p>words that <em>differ</em></p>', '<pre>a  b</pre>'])('is not the same as another: %s', (html) =>
+    expect(runsOf(html)).not.toBe(runsOf('<p>words that differ</p><pre>a b</pre>')),
   )
 })
 

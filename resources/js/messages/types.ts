@@ -1831,6 +1831,10 @@ export type Messages = {
     paste: {
       dropped: (values: { n: number }) => string
     }
+    kept: {
+      about: string
+      source: string
+    }
   }
   signIn: {
     title: string

@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs'
 import type { Plugin } from 'vite'
-import { compileMessages } from './compile'
+import { compileMessages } from './compile.ts'
 
 const folder = new URL('./en/', import.meta.url).pathname
 /** The texts of app.json are wanted everywhere; the others by the modules that name them. */

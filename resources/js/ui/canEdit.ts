@@ -1,26 +1,27 @@
 import { generateHTML, generateJSON } from '@tiptap/core'
 import { extensions } from './editorExtensions'
+import { wrapSource } from './rich/keptSource'
+import { runsOf } from './rich/runsOf'
 
 const known = extensions({ part: (id) => id })
 
-/** Whether the editor gives a text back as it got it. Anything else it would lose, so such a text is shown and left alone. */
+/** Whether the editor gives a text back as it got it: the same blocks, and in them the same words with the same marks. */
 export function canEdit(html: string): boolean {
   try {
-    return plain(generateHTML(generateJSON(html, known), known)) === plain(html)
+    return runsOf(generateHTML(generateJSON(html, known), known)) === runsOf(html)
   } catch {
     return false
   }
 }
 
-/** The same text in one form, whatever is told by outer tags alone. */
-function plain(html: string): string {
-  const body = new DOMParser().parseFromString(html, 'text/html').body
-  for (const item of body.querySelectorAll('li > p:only-child')) item.replaceWith(...item.childNodes)
-  const blocks = body.querySelectorAll('p:empty')
-  for (const block of blocks) block.remove()
-  const text = body.innerHTML
-    .replace(/\s+/g, ' ')
-    .replace(/ ?(<\/?(?:p|li|ul|ol|div|h[3-5]|blockquote)\b[^>]*>) ?/g, '$1')
-    .trim()
-  return text.startsWith('<') && /^<(p|div|h\d|ul|ol|pre|blockquote|table)/.test(text) ? text : `<p>${text}</p>`
+/**
+ * A text for the editor, in which every block that it would not give back stands as one piece, unchanged; null where even that would
+ * lose something.
+ */
+export function editable(html: string): string | null {
+  if (canEdit(html)) return html
+  const { body } = new DOMParser().parseFromString(html, 'text/html')
+  for (const block of [...body.children]) if (!canEdit(block.outerHTML)) block.replaceWith(wrapSource(block))
+  const wrapped = body.innerHTML
+  return runsOf(generateHTML(generateJSON(wrapped, known), known)) === runsOf(html) ? wrapped : null
 }

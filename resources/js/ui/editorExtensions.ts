@@ -1,7 +1,9 @@
 import { Extension, Mark, mergeAttributes, Node } from '@tiptap/core'
 import StarterKit from '@tiptap/starter-kit'
+import { texts } from '@/messages'
 import { type KeptView, keptNodes } from './keptNodes'
 import { clearFormatting } from './rich/clearFormatting'
+import { keptSource } from './rich/keptSource'
 import { type PictureView, pictureNode } from './rich/pictureNode'
 import { uploading } from './rich/uploading'
 import { tableNodes } from './tableNodes'
@@ -19,6 +21,16 @@ const script = (name: 'sub' | 'sup') =>
       return { [name === 'sub' ? 'Mod-,' : 'Mod-.']: () => this.editor.commands.toggleMark(name) }
     },
   })
+
+/** Code may have other marks in it, as in a₂. */
+const code = Mark.create({
+  name: 'code',
+  parseHTML: () => [{ tag: 'code' }],
+  renderHTML: ({ HTMLAttributes }) => ['code', HTMLAttributes, 0],
+  addKeyboardShortcuts() {
+    return { 'Mod-e': () => this.editor.commands.toggleMark('code') }
+  },
+})
 
 const anchor = (name: string, tag: 'div' | 'span', words: AnchorWords) =>
   Node.create({
@@ -145,11 +157,13 @@ export function extensions(words: AnchorWords, view: KeptView = { table: '' }, p
   return [
     StarterKit.configure({
       horizontalRule: false,
+      code: false,
       heading: { levels: [3, 4, 5] },
       link: { openOnClick: false, HTMLAttributes: { target: null, rel: null, class: null } },
       trailingNode: false,
       undoRedo: false, // the whole question has one history
     }),
+    code,
     script('sub'),
     script('sup'),
     anchor('partBlock', 'div', words),
@@ -162,6 +176,7 @@ export function extensions(words: AnchorWords, view: KeptView = { table: '' }, p
     clearing,
     ...tableNodes,
     ...keptNodes(view),
+    keptSource(texts.rich.kept),
     pictureNode(pictures),
     uploading,
   ]

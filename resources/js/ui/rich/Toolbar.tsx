@@ -48,7 +48,7 @@ const marks: Toggle[] = [
   { name: 'strike', icon: Strikethrough, keys: 'Ctrl Shift S', is: 'strike', run: (editor) => chain(editor).toggleStrike().run() },
   { name: 'sub', icon: Subscript, keys: 'Ctrl ,', is: 'sub', run: (editor) => chain(editor).toggleMark('sub').run() },
   { name: 'sup', icon: Superscript, keys: 'Ctrl .', is: 'sup', run: (editor) => chain(editor).toggleMark('sup').run() },
-  { name: 'code', icon: Code, keys: 'Ctrl E', is: 'code', run: (editor) => chain(editor).toggleCode().run() },
+  { name: 'code', icon: Code, keys: 'Ctrl E', is: 'code', run: (editor) => chain(editor).toggleMark('code').run() },
 ]
 const lists: Toggle[] = [
   { name: 'list', icon: List, keys: 'Ctrl Shift 8', is: 'bulletList', run: (editor) => chain(editor).toggleBulletList().run() },

@@ -27,7 +27,8 @@ final readonly class MediaLibrary
     ];
 
     private const USED = <<<'SQL'
-        (SELECT count(*) FROM questions WHERE questions.media @> ARRAY[media.id] AND questions.bank_id = media.bank_id AND binned_at IS NULL)
+        (SELECT count(*) FROM questions WHERE questions.media @> ARRAY[media.id] AND questions.bank_id = media.bank_id
+                AND binned_at IS NULL)
             + (SELECT count(*) FROM stimuli WHERE stimuli.media @> ARRAY[media.id] AND stimuli.bank_id = media.bank_id)
         SQL;
 

@@ -19,7 +19,11 @@ use WideQuarry\Random\Seed;
 /** What a learner would see of a question that need not be saved. */
 final class PresentController
 {
-    #[Operation('Draw a question as a learner sees it', response: 'Presented', body: ['question' => 'object', 'seed' => 'integer?', 'bank' => 'string?'])]
+    #[Operation(
+        'Draw a question as a learner sees it',
+        response: 'Presented',
+        body: ['question' => 'object', 'seed' => 'integer?', 'bank' => 'string?'],
+    )]
     public function __invoke(Request $request, Presenter $presenter, TryRequest $try): JsonResponse
     {
         [$question, $fields, $person] = $try->read($request, ['question', 'seed', 'bank']);

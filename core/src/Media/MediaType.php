@@ -32,6 +32,9 @@ final class MediaType
         'video/mp4' => ['isom', 'iso2', 'iso4', 'iso5', 'iso6', 'mp41', 'mp42', 'avc1', 'M4V ', 'dash', 'f4v '],
     ];
 
+    /** The root of SVG, after what may stand before it. */
+    private const DRAWING = '/^(?:<\?xml[^>]*\?>\s*)?(?:<!--.*?-->\s*)*(?:<!DOCTYPE[^>]*>\s*)?(?:<!--.*?-->\s*)*<(?:\w+:)?svg[\s>]/s';
+
     /** @return string|null null when it is none of the types we take */
     public static function of(string $bytes): ?string
     {
@@ -48,7 +51,7 @@ final class MediaType
             str_starts_with($bytes, "\x1A\x45\xDF\xA3") => str_contains(substr($bytes, 0, 64), 'webm') ? 'video/webm' : null,
             substr($bytes, 4, 4) === 'ftyp' => self::brand($bytes),
             preg_match('/^WEBVTT(?:[ \t\r\n]|$)/D', $text) === 1 => 'text/vtt',
-            preg_match('/^(?:<\?xml[^>]*\?>\s*)?(?:<!--.*?-->\s*)*(?:<!DOCTYPE[^>]*>\s*)?(?:<!--.*?-->\s*)*<(?:\w+:)?svg[\s>]/s', $text) === 1 => 'image/svg+xml',
+            preg_match(self::DRAWING, $text) === 1 => 'image/svg+xml',
             default => null,
         };
     }

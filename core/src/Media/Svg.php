@@ -84,8 +84,9 @@ final class Svg
     private function element(\DOMElement $source, int $depth): ?\DOMElement
     {
         $name = $source->localName === 'a' ? 'g' : (string) $source->localName; // a link that leads nowhere is a group
-        if (! in_array($source->namespaceURI, [self::NAMESPACE, null], true) || ! isset(SvgAllowList::ELEMENTS[$name]) || $depth > self::DEPTH) {
-            if (! isset(SvgAllowList::UNSEEN[$name]) && in_array($source->namespaceURI, [self::NAMESPACE, null], true)) {
+        $isDrawing = in_array($source->namespaceURI, [self::NAMESPACE, null], true);
+        if (! $isDrawing || ! isset(SvgAllowList::ELEMENTS[$name]) || $depth > self::DEPTH) {
+            if ($isDrawing && ! isset(SvgAllowList::UNSEEN[$name])) {
                 $this->dropped[] = mb_strimwidth($name, 0, 60);
             }
 

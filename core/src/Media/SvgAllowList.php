@@ -43,6 +43,8 @@ final class SvgAllowList
         'word-spacing', 'writing-mode',
     ];
 
+    private const UNMISSED = '/^(?:data-|aria-|enable-background$|xmlns|baseProfile$|contentScriptType$|tabindex$|focusable$)/';
+
     private const XLINK = 'http://www.w3.org/1999/xlink';
 
     private const XML = 'http://www.w3.org/XML/1998/namespace';
@@ -70,7 +72,7 @@ final class SvgAllowList
     public static function isMissed(\DOMAttr $attribute): bool
     {
         return in_array($attribute->namespaceURI, [null, self::XLINK], true) &&
-            preg_match('/^(?:data-|aria-|enable-background$|xmlns|baseProfile$|contentScriptType$|tabindex$|focusable$)/', $attribute->nodeName) !== 1;
+            preg_match(self::UNMISSED, $attribute->nodeName) !== 1;
     }
 
     /** @return string|null a style sheet or declarations that load nothing; null for any other */

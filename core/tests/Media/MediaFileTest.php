@@ -29,7 +29,9 @@ function wav(int $seconds): string
 {
     $data = str_repeat("\0", 8000 * $seconds);
 
-    return 'RIFF'.pack('V', 36 + strlen($data)).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, 8000, 8000, 1, 8).'data'.pack('V', strlen($data)).$data;
+    $format = pack('VvvVVvv', 16, 1, 1, 8000, 8000, 1, 8);
+
+    return 'RIFF'.pack('V', 36 + strlen($data))."WAVEfmt $format".'data'.pack('V', strlen($data)).$data;
 }
 
 /** Boxes of ISO/IEC 14496-12. */

@@ -9,7 +9,9 @@ $content = (object) [
     'body' => '<p>Beds <img alt="Three beds" data-media="m1"/> and <img data-media="m2"/><img data-media="m3" width="4"/></p>',
     'parts' => [
         (object) [
-            'settings' => (object) ['options' => [(object) ['html' => '<img alt="" data-media="m1"/>'], (object) ['html' => '<img data-media="m4"/>']]],
+            'settings' => (object) [
+                'options' => [(object) ['html' => '<img alt="" data-media="m1"/>'], (object) ['html' => '<img data-media="m4"/>']],
+            ],
             'feedback' => (object) ['right' => (object) ['html' => '<p><audio data-media="m5"></audio></p>']],
         ],
     ],

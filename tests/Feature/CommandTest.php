@@ -96,7 +96,7 @@ it('skips, adds or replaces what is there already', function (string $duplicates
         ->toBe($questions + 1)
         ->and(DB::table('questions')->max('revision'))
         ->toBe($revision);
-})->with(['skip' => ['skip', [0, 0, 12], 12, 1], 'add' => ['add', [12, 0, 0], 24, 1], 'replace' => ['replace', [0, 12, 0], 12, 2]]);
+})->with(['skip' => ['skip', [0, 0, 20], 20, 1], 'add' => ['add', [20, 0, 0], 40, 1], 'replace' => ['replace', [0, 20, 0], 20, 2]]);
 
 it('refuses to start on a port in use, or with a flag it does not know', function (array $flags, string $says): void {
     $socket = stream_socket_server('tcp://127.0.0.1:0');

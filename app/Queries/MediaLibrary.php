@@ -32,6 +32,12 @@ final readonly class MediaLibrary
             + (SELECT count(*) FROM stimuli WHERE stimuli.media @> ARRAY[media.id] AND stimuli.bank_id = media.bank_id)
         SQL;
 
+    /** All that a bank's questions and stimuli show, at one go: asked for each medium, thousands would be looked up. */
+    private const SHOWN = <<<'SQL'
+        SELECT unnest(media) FROM questions WHERE bank_id = ? AND media <> '{}' AND binned_at IS NULL
+        UNION SELECT unnest(media) FROM stimuli WHERE bank_id = ? AND media <> '{}'
+        SQL;
+
     /**
      * @param  array{words: string, kind: string, only: string, cursor: string}  $asked  kind: image, audio, video or text; only: used,
      *     unused, no-alt or binned
@@ -161,8 +167,8 @@ final readonly class MediaLibrary
             $query->whereNull('binned_at');
         }
         match ($asked['only']) {
-            'used' => $query->whereRaw(self::USED.' > 0'),
-            'unused' => $query->whereRaw(self::USED.' = 0'),
+            'used' => $query->whereRaw('id IN ('.self::SHOWN.')', [$bankId, $bankId]),
+            'unused' => $query->whereRaw('id NOT IN ('.self::SHOWN.')', [$bankId, $bankId]),
             'no-alt' => $query->whereNull('alt')->whereLike('type', 'image/%', caseSensitive: true),
             default => null,
         };

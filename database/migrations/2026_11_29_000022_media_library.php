@@ -44,6 +44,7 @@ return new class extends Migration
             UPDATE staged_questions SET media = pg_temp.media_in(content::text) WHERE content::text ~ '"media": "|data-(media|captions)=';
             UPDATE stimuli SET media = pg_temp.media_in(to_json(body)::text) WHERE body ~ 'data-(media|captions)=';
 
+            CREATE INDEX questions_with_media ON questions (bank_id) WHERE media <> '{}';
             CREATE INDEX questions_media ON questions USING gin (media);
             CREATE INDEX stimuli_media ON stimuli USING gin (media);
             SQL);

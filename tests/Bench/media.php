@@ -73,7 +73,7 @@ foreach (['first page of a library of 5,000' => $asked, 'its words' => [...$aske
         $name,
         fn (): array => $library->page($bank->id, $query),
         fn () => DB::table('media')->where('bank_id', $bank->id)->orderByDesc('created_at')->limit(60)->get(),
-        12,
+        30,
         1,
     );
 }

@@ -475,6 +475,8 @@ it('brings pictures and stimuli along, and names a stimulus anew where its name 
     $here = ask('GET', "/questions/$question->id")->json('data.question.stimuli.0');
     expect(ask('GET', '/banks/rocks/media/m7')->headers->get('Content-Type'))
         ->toBe('image/png')
+        ->and(ask('GET', '/banks/rocks/media/m7/about')->json('data'))
+        ->toMatchArray(['width' => 1, 'height' => 1, 'alt' => 'A bed', 'uses' => 1])
         ->and($here)
         ->not->toBe($stimulus)
         ->and(DB::table('stimuli')->where('id', $here)->value('body'))

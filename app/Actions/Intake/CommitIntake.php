@@ -6,6 +6,7 @@ namespace App\Actions\Intake;
 
 use App\Actions\Bulk\BulkOperation;
 use App\Actions\MakeBank;
+use App\Actions\Media\DescribeImported;
 use App\Errors\Refused;
 use App\Models\Bank;
 use App\Models\Intake;
@@ -30,6 +31,7 @@ final readonly class CommitIntake
         private ImportChunk $chunk,
         private MakeBank $make,
         private ImportedAssessments $assessments,
+        private DescribeImported $describe,
     ) {
     }
 
@@ -148,6 +150,7 @@ final readonly class CommitIntake
     {
         $this->assessments->make($intake, $bank, $person);
         $intake->update(['state' => 'committed']);
+        $this->describe->handle($bank->id);
         IntakeReceipt::write('intake', $intake, $person, $bank, (string) $intake->operation_id);
     }
 

@@ -56,6 +56,8 @@ final class Prune
                 SQL,
             [self::FILE_DAYS],
         );
+        // a picture that comes again is to get its copies again
+        $deleted['media_sizes'] = DB::delete('DELETE FROM media_sizes WHERE sha256 NOT IN (SELECT sha256 FROM media)');
         $deleted['uploads'] = ReceivePieces::sweep(self::GRACE);
         $deleted['files'] = $this->files();
 

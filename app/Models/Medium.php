@@ -21,7 +21,6 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $height
  * @property float|null $seconds
  * @property string|null $alt null when nobody said, '' when it only decorates
- * @property string|null $replaced_by
  * @property string|null $binned_at
  * @property string $created_at
  * @property int $uses where the query counts them

@@ -22,8 +22,11 @@ final readonly class MediaLibrary
 
     private const USES = 200;
 
+    /** Words that are looked for; more of them narrow nothing and cost time. */
+    private const WORDS = 10;
+
     private const COLUMNS = [
-        'id', 'sha256', 'type', 'name', 'bytes', 'width', 'height', 'seconds', 'alt', 'created_at', 'binned_at', 'replaced_by',
+        'id', 'sha256', 'type', 'name', 'bytes', 'width', 'height', 'seconds', 'alt', 'created_at', 'binned_at',
     ];
 
     private const USED = <<<'SQL'
@@ -143,7 +146,6 @@ final readonly class MediaLibrary
             'sizes' => ['made' => min($row->sizes, count($widths)), 'of' => count($widths)],
             'created_at' => $row->created_at,
             'binned' => $row->binned_at !== null,
-            'replaced_by' => $row->replaced_by,
         ];
     }
 
@@ -154,7 +156,7 @@ final readonly class MediaLibrary
     private function query(string $bankId, array $asked): Builder
     {
         $query = Medium::in($bankId);
-        foreach (array_filter(preg_split('/\s+/u', trim($asked['words'])) ?: []) as $word) {
+        foreach (array_slice(array_filter(preg_split('/\s+/u', trim($asked['words'])) ?: []), 0, self::WORDS) as $word) {
             $like = '%'.addcslashes(mb_substr($word, 0, 100), '%_\\').'%';
             $query->where(fn (Builder $either) => $either->whereRaw('name ILIKE ?', [$like])->orWhereRaw('alt ILIKE ?', [$like]));
         }

@@ -12,7 +12,7 @@ return new class extends Migration
         DB::unprepared(<<<'SQL'
             -- alt: null when nobody gave one, '' when the picture only decorates. given_sha256: of the file as it came, where it was changed on the way in.
             ALTER TABLE media ADD width integer, ADD height integer, ADD seconds numeric(10, 2), ADD alt text, ADD given_sha256 text,
-                ADD created_by uuid REFERENCES users ON DELETE SET NULL, ADD binned_at timestamptz, ADD replaced_by text;
+                ADD created_by uuid REFERENCES users ON DELETE SET NULL, ADD binned_at timestamptz;
             CREATE INDEX media_bank ON media (bank_id, created_at DESC, id);
             CREATE INDEX media_given ON media (bank_id, given_sha256) WHERE given_sha256 IS NOT NULL;
             CREATE INDEX media_sha256 ON media (sha256);

@@ -198,6 +198,25 @@ it('takes a file in pieces, and goes on after one was lost', function (): void {
     ask('GET', "/uploads/$upload")->assertNotFound();
 });
 
+it('keeps a file that has arrived while the bank is full, and gives up what can never be a medium', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $arrived = function (string $bytes): string {
+        $id = ask('POST', '/banks/rocks/uploads', ['name' => 'a.png', 'bytes' => strlen($bytes)])->json('data.id');
+        ask('PUT', "/uploads/$id?from=0", $bytes, ['Content-Type' => 'application/octet-stream'])->assertOk();
+
+        return $id;
+    };
+    $picture = $arrived(picture(40, 30));
+    $words = $arrived('only words');
+    config(['app.quota.bank_mb' => 0]);
+    ask('POST', "/uploads/$picture/finish", new stdClass())->assertStatus(422)->assertJsonPath('type', 'urn:wide-quarry:problem:quota.bank');
+    config(['app.quota.bank_mb' => 20_000]);
+    ask('POST', "/uploads/$picture/finish", new stdClass())->assertStatus(201);
+    ask('POST', "/uploads/$words/finish", new stdClass())->assertStatus(422);
+
+    ask('GET', "/uploads/$words")->assertNotFound();
+});
+
 it('refuses a file that would be too large before a byte of it was sent', function (): void {
     $this->actingAs((new World)->people['writer']);
 

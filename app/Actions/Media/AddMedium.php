@@ -88,6 +88,6 @@ final readonly class AddMedium
     {
         Medium::in($bankId)
             ->where('id', $id)
-            ->update(['binned_at' => null, 'replaced_by' => null]);
+            ->update(['binned_at' => null]);
     }
 }

@@ -13,6 +13,7 @@ use Illuminate\Support\Facades\Storage;
 use Illuminate\Support\Str;
 use WideQuarry\Media\MediaFile;
 use WideQuarry\Media\MediaLimits;
+use WideQuarry\Media\UnusableMedium;
 use WideQuarry\Messages\Message;
 
 /**
@@ -76,11 +77,13 @@ final readonly class ReceivePieces
     }
 
     /**
-     * The file is whole: it becomes a medium.
+     * The file is whole: it becomes a medium. Where the bank or the disk is full it stays as it arrived, to be tried again; only what can
+     * never be a medium is given up.
      *
      * @return array{string, bool} the medium, and whether it is new
      *
      * @throws Refused
+     * @throws UnusableMedium
      */
     public function finish(Upload $upload, User $person): array
     {
@@ -89,10 +92,14 @@ final readonly class ReceivePieces
         }
         $bytes = (string) @file_get_contents(self::path($upload->id));
         try {
-            return $this->add->handle($upload->bank_id, $person, $bytes, $upload->name, $upload->alt);
-        } finally {
+            $medium = $this->add->handle($upload->bank_id, $person, $bytes, $upload->name, $upload->alt);
+        } catch (UnusableMedium $problem) {
             self::forget($upload->id);
+            throw $problem;
         }
+        self::forget($upload->id);
+
+        return $medium;
     }
 
     public static function forget(string $id): void

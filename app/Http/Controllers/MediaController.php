@@ -20,6 +20,7 @@ use Illuminate\Support\Facades\Gate;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Media\MediaFile;
 use WideQuarry\Media\MediaLimits;
 use WideQuarry\Messages\Message;
 
@@ -55,6 +56,9 @@ final class MediaController
         Gate::authorize('write', $bank);
         $file = $request->file('file');
         $path = $file instanceof UploadedFile && $file->isValid() ? $file->path() : '';
+        if ($path !== '') {
+            MediaFile::allowBytes('video/mp4', (int) @filesize($path)); // the most anything may have, before it is read
+        }
         $bytes = $path === '' ? false : @file_get_contents($path);
         if (! ($file instanceof UploadedFile) || $bytes === false) {
             return Problems::json(422, 'media.missing', Message::of('app.http.controllers.medium-did-not-arrive'), ['path' => '/file']);

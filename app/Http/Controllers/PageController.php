@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\OpenApi\Description;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
+use WideQuarry\Media\MediaLimits;
 
 /** The one page of the front end, and the description of the API. */
 final class PageController
@@ -45,6 +46,7 @@ final class PageController
         $demo = [
             ...config('app.demo') === true ? ['demo' => true] : [],
             ...app()->environment('production') === true ? [] : ['gallery' => true],
+            'media' => ['bytes' => MediaLimits::BYTES, 'pixels' => MediaLimits::PIXELS, 'atOnce' => MediaLimits::AT_ONCE],
         ];
 
         return new Response(view('app', ['settings' => $demo])->render(), $isKnown ? 200 : 404, ['Cache-Control' => 'no-store']);

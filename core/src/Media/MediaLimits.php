@@ -7,8 +7,8 @@ namespace WideQuarry\Media;
 /** How large a medium may be: the one place that says so, to the server, to the person and to the programs that work on it. */
 final class MediaLimits
 {
-    /** Bytes by the first half of a type. */
-    public const BYTES = ['image' => 25_000_000, 'audio' => 60_000_000, 'video' => 250_000_000, 'text' => 1_000_000];
+    /** Bytes by the first half of a type. A request holds a file whole, within 256 MB. */
+    public const BYTES = ['image' => 25_000_000, 'audio' => 60_000_000, 'video' => 100_000_000, 'text' => 1_000_000];
 
     /** Above so many bytes a file is sent in pieces, so that a line that drops costs one piece. */
     public const AT_ONCE = 8_000_000;

@@ -1,4 +1,5 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query'
+import { settings } from '@/settings'
 import { call } from './client'
 import type * as schema from './schema'
 
@@ -6,8 +7,6 @@ export type Medium = schema.Medium
 export type MediaPage = schema.MediaPage
 export type MediumUses = schema.MediumUses
 
-/** Above so many bytes a file goes in pieces (MediaLimits::AT_ONCE). */
-const AT_ONCE = 8_000_000
 /** A piece that did not arrive is sent again, each time after a longer wait. */
 const WAITS = [1000, 3000, 10_000, 30_000]
 
@@ -44,7 +43,7 @@ export const changeMedium = async (bank: string, id: string, change: { name?: st
 
 /** Takes a file into the library; a large one in pieces, so that a line that drops costs one of them. */
 export async function addMedium(bank: string, file: File): Promise<{ medium: Medium; isNew: boolean }> {
-  if (file.size > AT_ONCE) return inPieces(bank, file)
+  if (file.size > (settings.media?.atOnce ?? Number.POSITIVE_INFINITY)) return inPieces(bank, file)
   const form = new FormData()
   form.append('file', file)
   const { body } = await call<schema.Answers['POST /banks/{bank}/media']>('POST', `/banks/${bank}/media`, form)

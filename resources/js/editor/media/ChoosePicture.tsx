@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { addMedium, type Medium, mediaAddress, mediaQuery } from '@/api/media'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
 import { texts } from '@/messages'
+import { mediaLimits } from '@/settings'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
@@ -52,7 +53,7 @@ export function ChoosePicture({ bank, onPick }: { bank: string; onPick: (picked:
           onFiles={([file]) => file && send(file)}
         />
       </form>
-      <p className="mb-3 text-caption text-quiet">{words.limits({ mb: 25, pixels: 40 })}</p>
+      <p className="mb-3 text-caption text-quiet">{words.limits({ mb: mediaLimits.image, pixels: mediaLimits.pixels })}</p>
       {problem ? <Message look="problem">{problem}</Message> : null}
       <Asked query={found} />
       {found.data && rows.length === 0 ? <p className="py-6 text-center text-quiet">{sought === '' ? words.none : words.nothing}</p> : null}

@@ -8,6 +8,7 @@ import { fileTarget } from '@/lib/drag'
 import { storedText, storeText } from '@/lib/storage'
 import { useAddress } from '@/lib/useAddress'
 import { texts } from '@/messages'
+import { mediaLimits } from '@/settings'
 import { Shell } from '@/shell/Shell'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
@@ -116,7 +117,14 @@ export function Library() {
             {empty === words.none ? (
               <>
                 <p>{words.about}</p>
-                <p className="mt-2 text-caption text-quiet">{words.limits({ picture: 25, pixels: 40, sound: 60, film: 250 })}</p>
+                <p className="mt-2 text-caption text-quiet">
+                  {words.limits({
+                    picture: mediaLimits.image,
+                    pixels: mediaLimits.pixels,
+                    sound: mediaLimits.audio,
+                    film: mediaLimits.video,
+                  })}
+                </p>
               </>
             ) : null}
           </Nothing>

@@ -1246,7 +1246,6 @@ export type Messages = {
       grid: string
       list: string
     } & Record<string, string>
-    pick: string
     details: string
     name: string
     save: string

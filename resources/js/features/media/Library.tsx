@@ -152,7 +152,7 @@ export function Library() {
           name="media"
           label={words.list}
           page={list}
-          side={picked ? <MediumDetails key={picked.id} bank={slug} medium={picked} mayWrite={mayWrite} /> : <Nothing title={words.pick} />}
+          side={picked ? <MediumDetails key={picked.id} bank={slug} medium={picked} mayWrite={mayWrite} /> : null}
         />
       )}
     </Shell>

@@ -8,6 +8,7 @@ use App\Http\Controllers\AssessmentController;
 use App\Http\Controllers\AutosaveController;
 use App\Http\Controllers\BankController;
 use App\Http\Controllers\BankQuestionController;
+use App\Http\Controllers\CaptionsController;
 use App\Http\Controllers\ConvertController;
 use App\Http\Controllers\CopyController;
 use App\Http\Controllers\DeskController;
@@ -173,6 +174,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::patch('banks/{bank:slug}/media/{medium}', [MediaController::class, 'update']);
     Route::get('banks/{bank:slug}/media/{medium}/about', [MediaController::class, 'about']);
     Route::get('banks/{bank:slug}/media/{medium}/uses', [MediaController::class, 'uses']);
+    Route::post('banks/{bank:slug}/media/{medium}/captions', [CaptionsController::class, 'store'])->middleware('throttle:give');
     Route::get('tray', [TrayController::class, 'show']);
     Route::patch('tray', [TrayController::class, 'update']);
     Route::get('assessments', [AssessmentController::class, 'index']);

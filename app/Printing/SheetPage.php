@@ -36,6 +36,9 @@ final readonly class SheetPage
         ['Atkinson Hyperlegible Next', 600, 'normal', 'atkinson-hyperlegible-next-600-normal'],
     ];
 
+    /** For sheets with formulas alone: it is larger than all the others. */
+    private const MATHS = ['STIX Two Math', 400, 'normal', 'stix-two-math-400-normal'];
+
     public function __construct(private PartKinds $kinds, private Sheet $sheet, private MediaStore $store)
     {
     }
@@ -87,11 +90,13 @@ final readonly class SheetPage
             );
         }
 
+        $body = $this->sheet->body($which, $document, $items, $settings);
+
         return View::make('print.sheet', [
             'title' => $document->title,
             'footer' => self::cssString($document->title.($which === 'key' ? ' – key' : '')),
             'language' => $document->language,
-            'body' => $this->sheet->body($which, $document, $items, $settings),
+            'body' => $body,
             'fonts' => array_map(
                 fn (array $font): array => [
                     ...array_slice($font, 0, 3),
@@ -99,7 +104,7 @@ final readonly class SheetPage
                         ? 'data:font/woff2;base64,'.base64_encode((string) file_get_contents(public_path("fonts/$font[3].woff2")))
                         : "/fonts/$font[3].woff2",
                 ],
-                self::FONTS,
+                str_contains($body, '<math') ? [...self::FONTS, self::MATHS] : self::FONTS,
             ),
             'images' => $whole ? 'data:' : "'self'",
             'fontsFrom' => $whole ? 'data:' : "'self'",

@@ -160,8 +160,13 @@ final readonly class MediaLibrary
             $like = '%'.addcslashes(mb_substr($word, 0, 100), '%_\\').'%';
             $query->where(fn (Builder $either) => $either->whereRaw('name ILIKE ?', [$like])->orWhereRaw('alt ILIKE ?', [$like]));
         }
-        if (in_array($asked['kind'], ['image', 'audio', 'video', 'text'], true)) {
-            $query->whereLike('type', "{$asked['kind']}/%", caseSensitive: true);
+        $kinds = array_intersect(explode(',', $asked['kind'], 5), ['image', 'audio', 'video', 'text']);
+        if ($kinds !== []) {
+            $query->where(function (Builder $either) use ($kinds): void {
+                foreach ($kinds as $kind) {
+                    $either->orWhereLike('type', "$kind/%", caseSensitive: true);
+                }
+            });
         }
         if ($asked['only'] === 'binned') {
             $query->whereNotNull('binned_at');

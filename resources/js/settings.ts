@@ -4,7 +4,7 @@ type Settings = {
   demo?: boolean
   gallery?: boolean
   /** How large a medium may be, and above what size it is sent in pieces (core/src/Media/MediaLimits.php). */
-  media?: { bytes: { image: number; audio: number; video: number }; pixels: number; atOnce: number }
+  media?: { bytes: { image: number; audio: number; video: number }; pixels: number; seconds: number; atOnce: number }
 }
 
 /** What the server says about this installation. */
@@ -17,4 +17,5 @@ export const mediaLimits = {
   audio: (settings.media?.bytes.audio ?? 0) / MILLION,
   video: (settings.media?.bytes.video ?? 0) / MILLION,
   pixels: (settings.media?.pixels ?? 0) / MILLION,
+  minutes: (settings.media?.seconds ?? 0) / 60,
 }

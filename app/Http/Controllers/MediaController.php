@@ -28,7 +28,7 @@ use WideQuarry\Messages\Message;
 final class MediaController
 {
     #[Operation(
-        'Media of a bank (?words, ?kind=image, audio, video or text, ?only=used, unused, no-alt or binned), the newest first, 60 a page',
+        'Media of a bank (?words, ?kind=image, audio, video or text, several with commas, ?only=used, unused, no-alt or binned), the newest first, 60 a page',
         response: 'MediaPage',
     )]
     public function index(Request $request, Bank $bank, MediaLibrary $library): JsonResponse
@@ -126,7 +126,11 @@ final class MediaController
         ['bytes' => $bytes, 'type' => $type, 'name' => $name] = $medium;
         $shown = preg_match('~^(image|audio|video)/|^text/vtt$~', $type) === 1;
 
-        return new Response($bytes, 200, [
+        $part = preg_match('~^(audio|video)/~', $type) === 1 ? self::range($bytes) : null;
+
+        return new Response($part === null ? $bytes : $part['bytes'], $part === null ? 200 : 206, [
+            ...$part === null ? [] : ['Content-Range' => $part['range']],
+            'Accept-Ranges' => 'bytes',
             'Content-Type' => $shown ? $type : 'application/octet-stream',
             'Cache-Control' => 'private, max-age=31536000, immutable',
             'Content-Disposition' => HeaderUtils::makeDisposition(
@@ -136,5 +140,21 @@ final class MediaController
             ),
             'Content-Security-Policy' => "default-src 'none'; style-src 'unsafe-inline'; sandbox",
         ]);
+    }
+
+    /**
+     * The part of sound or film that a player asks for (RFC 9110, 14.2): it goes to a place in it without having heard what is before.
+     *
+     * @return array{bytes: string, range: string}|null null when it asks for all of it, for several parts, or for what is not there
+     */
+    private static function range(string $bytes): ?array
+    {
+        if (preg_match('/^bytes=(\d{1,15})-(\d{0,15})$/D', (string) request()->headers->get('Range'), $m) !== 1) {
+            return null;
+        }
+        $size = strlen($bytes);
+        [$from, $to] = [(int) $m[1], $m[2] === '' ? $size - 1 : min((int) $m[2], $size - 1)];
+
+        return $from > $to ? null : ['bytes' => substr($bytes, $from, $to - $from + 1), 'range' => "bytes $from-$to/$size"];
     }
 }

@@ -46,7 +46,12 @@ final class PageController
         $demo = [
             ...config('app.demo') === true ? ['demo' => true] : [],
             ...app()->environment('production') === true ? [] : ['gallery' => true],
-            'media' => ['bytes' => MediaLimits::BYTES, 'pixels' => MediaLimits::PIXELS, 'atOnce' => MediaLimits::AT_ONCE],
+            'media' => [
+                'bytes' => MediaLimits::BYTES,
+                'pixels' => MediaLimits::PIXELS,
+                'seconds' => MediaLimits::SECONDS,
+                'atOnce' => MediaLimits::AT_ONCE,
+            ],
         ];
 
         return new Response(view('app', ['settings' => $demo])->render(), $isKnown ? 200 : 404, ['Cache-Control' => 'no-store']);

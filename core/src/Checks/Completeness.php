@@ -58,6 +58,7 @@ final class Completeness
             ...$this->scoring($question),
             ...$this->origin($question),
             ...MediaFindings::undescribed($question->content()),
+            ...MediaFindings::unheard($question->content()),
         ];
     }
 

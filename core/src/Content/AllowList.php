@@ -18,6 +18,8 @@ final class AllowList
         'h5' => [],
         'pre' => [],
         'blockquote' => [],
+        'hr' => [],
+        'figure' => ['data-align'],
         'ul' => [],
         'ol' => ['start', 'type'],
         'table' => [],
@@ -34,22 +36,23 @@ final class AllowList
         'code' => [],
         'br' => [],
         'a' => ['href'],
-        'img' => ['data-media', 'alt', 'width', 'height'],
-        'audio' => ['data-media', 'data-captions'],
-        'video' => ['data-media', 'data-captions', 'width', 'height'],
+        'img' => ['data-media', 'data-view', 'alt', 'width', 'height'],
+        'audio' => ['data-media', 'data-captions', 'data-transcript', 'data-plays', 'title'],
+        'video' => ['data-media', 'data-captions', 'data-transcript', 'data-plays', 'title', 'width', 'height'],
         'span' => ['data-part', 'data-gap', 'data-of', 'data-piece'],
         'var' => ['data-value'],
     ];
 
-    /** Parts of tables and lists, allowed only in their place. */
+    /** Parts of tables, lists and figures, allowed only in their place. */
     public const INNER = [
         'li' => [],
         'caption' => [],
+        'figcaption' => [],
         'thead' => [],
         'tbody' => [],
         'tr' => [],
-        'th' => ['scope', 'colspan', 'rowspan'],
-        'td' => ['colspan', 'rowspan'],
+        'th' => ['scope', 'colspan', 'rowspan', 'data-colwidth'],
+        'td' => ['colspan', 'rowspan', 'data-colwidth'],
     ];
 
     public const MATHS = [
@@ -105,6 +108,7 @@ final class AllowList
         'accent',
         'accentunder',
         'linethickness',
+        'columnalign',
         'columnspan',
         'rowspan',
         'width',
@@ -172,7 +176,6 @@ final class AllowList
         'tfoot' => 'tbody',
         'cite' => 'em',
         'dfn' => 'em',
-        'figcaption' => 'p',
     ];
 
     /** Only hold other things together; taken away without a word. */
@@ -188,7 +191,6 @@ final class AllowList
         'footer',
         'aside',
         'nav',
-        'figure',
         'center',
         'font',
         'colgroup',
@@ -197,5 +199,5 @@ final class AllowList
         'wbr',
     ];
 
-    public const VOID = ['br', 'img'];
+    public const VOID = ['br', 'img', 'hr'];
 }

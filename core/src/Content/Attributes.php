@@ -9,25 +9,52 @@ final class Attributes
 {
     private const SAFE_MATHS = '/^[A-Za-z0-9 .,%+\-#|()\[\]{}<>\x{2016}\x{2329}\x{232A}\x{27E8}\x{27E9}]{0,60}$/u';
 
+    /** Whole numbers: least and most. */
+    private const WHOLE = [
+        'width' => [1, 20_000],
+        'height' => [1, 20_000],
+        'colspan' => [1, 200],
+        'rowspan' => [1, 200],
+        'start' => [0, 100_000],
+        'data-plays' => [1, 20],
+    ];
+
+    private const NAME = '/^[^\s\p{Cc}]([^\p{Cc}]*[^\s\p{Cc}])?$/uD';
+
+    /** Values of one shape, and how long they may be. */
+    private const SHAPES = [
+        'data-part' => [self::NAME, 255],
+        'data-gap' => [self::NAME, 255],
+        'data-of' => [self::NAME, 255],
+        'data-piece' => [self::NAME, 255],
+        'data-media' => [self::NAME, 255],
+        'data-captions' => [self::NAME, 255],
+        'data-value' => ['/^[A-Za-z][A-Za-z0-9_]{0,39}$/D', 40],
+        'data-align' => ['/^(left|center|right)$/D', 6],
+        'data-colwidth' => ['/^[1-9]\d{0,3}(,[1-9]\d{0,3}){0,199}$/D', 1000],
+        'scope' => ['/^(row|col|rowgroup|colgroup)$/D', 10],
+        'type' => ['/^[1aAiI]$/D', 1],
+        'dir' => ['/^(ltr|rtl|auto)$/D', 4],
+        'lang' => ['/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', 35],
+    ];
+
+    /** Words, and how many characters of them are kept. */
+    private const WORDS = ['alt' => 2000, 'title' => 300];
+
     /** @return string|null the value as it is kept; null when it may not pass */
     public static function clean(string $name, string $value): ?string
     {
-        return match ($name) {
-            'href' => self::address($value),
-            'data-part', 'data-gap', 'data-of', 'data-piece', 'data-media', 'data-captions' => self::matching(
-                '/^[^\s\p{Cc}]([^\p{Cc}]*[^\s\p{Cc}])?$/uD',
-                $value,
-                255,
+        return match (true) {
+            isset(self::SHAPES[$name]) => self::matching(self::SHAPES[$name][0], $value, self::SHAPES[$name][1]),
+            isset(self::WHOLE[$name]) => self::whole($value, ...self::WHOLE[$name]),
+            isset(self::WORDS[$name]) => mb_strimwidth($value, 0, self::WORDS[$name]),
+            $name === 'href' => self::address($value),
+            $name === 'data-view' => PictureView::read($value)?->written(),
+            $name === 'data-transcript' => self::matching(
+                '/^[^\p{Cc}]*(?:\n[^\p{Cc}]*)*$/uD',
+                strtr($value, ["\r\n" => "\n", "\r" => "\n", "\t" => ' ']),
+                Limits::TRANSCRIPT,
             ),
-            'data-value' => self::matching('/^[A-Za-z][A-Za-z0-9_]{0,39}$/D', $value, 40),
-            'width', 'height' => self::whole($value, 1, 20000),
-            'colspan', 'rowspan' => self::whole($value, 1, 200),
-            'start' => self::whole($value, 0, 100000),
-            'scope' => self::matching('/^(row|col|rowgroup|colgroup)$/D', $value, 10),
-            'type' => self::matching('/^[1aAiI]$/D', $value, 1),
-            'dir' => self::matching('/^(ltr|rtl|auto)$/D', $value, 4),
-            'lang' => self::matching('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $value, 35),
-            'alt' => mb_strimwidth($value, 0, 2000),
             default => null,
         };
     }

@@ -90,6 +90,8 @@ final class Cleaner
             $name === 'math' => (new MathsCleaner($this))->formula($source),
             $name === 'ul', $name === 'ol' => $this->list($source, $name),
             $name === 'table' => (new TableCleaner($this, $this->mixed(...)))->table($source),
+            $name === 'figure' => (new FigureCleaner($this, $this->mixed(...)))->figure($source),
+            $name === 'hr' => [new Element('hr')],
             $name === 'pre' => [new Element('pre', $this->attributes($source, $name), ParagraphLines::kept($this->mixed($source)))],
             isset(AllowList::PHRASE[$name]) => $this->phrase($source, $name),
             $name === 'div' && $source->hasAttribute('data-part') => $this->anchor($source, $name),
@@ -206,9 +208,6 @@ final class Cleaner
                     $this->drop('attribute', $key);
                 }
             }
-        }
-        if ($name === 'img') {
-            $kept['alt'] ??= '';
         }
         ksort($kept);
 

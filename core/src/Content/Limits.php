@@ -12,6 +12,9 @@ use WideQuarry\Messages\Message;
  */
 final class Limits
 {
+    /** Characters of what is said in a recording. */
+    public const TRANSCRIPT = 20_000;
+
     private const DEPTH = 100;
 
     private const ELEMENTS = 20_000;

@@ -39,6 +39,10 @@ final class PlainText
         return match (true) {
             $element->name === 'br' => "\n",
             $element->name === 'img' => $element->attribute('alt') ?? '',
+            $element->name === 'audio', $element->name === 'video' => implode(
+                "\n",
+                array_filter([$element->attribute('title'), $element->attribute('data-transcript')]),
+            ),
             $element->name === 'annotation' => '',
             $element->name === 'var' => '⟨'.$element->attribute('data-value').'⟩',
             $element->name === 'mi' && $element->attribute('data-value') !== null => '⟨'.$element->attribute('data-value').'⟩',
@@ -47,7 +51,7 @@ final class PlainText
                 '/'.
                 self::raw([$element->children[1]]),
             in_array($element->name, ['td', 'th'], true) => self::raw($element->children).' ',
-            isset(AllowList::BLOCK[$element->name]) || in_array($element->name, ['li', 'tr', 'caption'], true) => "\n".
+            isset(AllowList::BLOCK[$element->name]) || in_array($element->name, ['li', 'tr', 'caption', 'figcaption'], true) => "\n".
                 self::raw($element->children).
                 "\n",
             default => self::raw($element->children),

@@ -6,6 +6,9 @@ namespace WideQuarry\Content;
 
 final class Serialiser
 {
+    /** Elements without content (HTML, 13.1.2), `track` for packages. */
+    private const VOID = [...AllowList::VOID, 'track'];
+
     /** @param  list<Element|string>  $nodes */
     public static function html(array $nodes): string
     {
@@ -35,7 +38,7 @@ final class Serialiser
                 '"';
         }
 
-        return in_array($element->name, AllowList::VOID, true)
+        return in_array($element->name, self::VOID, true)
             ? "$html/>"
             : "$html>".self::html($element->children)."</$element->name>";
     }

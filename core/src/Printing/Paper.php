@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Printing;
 
+use WideQuarry\Content\PictureView;
 use WideQuarry\Messages\Message;
 
 /**
@@ -15,8 +16,8 @@ final readonly class Paper
 {
     private const VOID = ['br', 'img', 'hr', 'col', 'wbr'];
 
-    /** Elements that stand on paper as something else. */
-    private const SPOKEN = ['audio' => 'sound', 'video' => 'film'];
+    /** Elements that paper can only name. */
+    private const HEARD = ['audio', 'video'];
 
     /** @param  \Closure(string): ?string  $media  medium → where its picture is; null when there is none */
     public function __construct(public PrintSettings $settings, private \Closure $media)
@@ -105,6 +106,12 @@ final readonly class Paper
             }
         }
 
+        $written .= match (true) {
+            $name === 'figure' && is_string($attributes['data-align'] ?? null) => ' class="align-'.self::text($attributes['data-align']).'"',
+            is_string($attributes['data-colwidth'] ?? null) => ' style="width:'.(int) $attributes['data-colwidth'].'px"',
+            default => '',
+        };
+
         return in_array($name, self::VOID, true) ? "<$name$written>" : "<$name$written>".$this->html($children, $parts)."</$name>";
     }
 
@@ -112,20 +119,43 @@ final readonly class Paper
     private function medium(string $name, string $medium, array $attributes): string
     {
         $alt = is_string($attributes['alt'] ?? null) ? $attributes['alt'] : '';
-        if (isset(self::SPOKEN[$name])) {
-            return '<span class="spoken">['.self::SPOKEN[$name].($alt === '' ? '' : ': '.self::text($alt)).']</span>';
+        if (in_array($name, self::HEARD, true)) {
+            $title = is_string($attributes['title'] ?? null) ? $attributes['title'] : '';
+
+            return self::instead(Message::of('printing.recording', [
+                'kind' => $name,
+                'title' => $title,
+                'has' => $title === '' ? 'nothing' : 'words',
+            ]));
         }
         $from = ($this->media)($medium);
-        $size = '';
-        foreach (['width', 'height'] as $side) {
-            $size .= is_string($attributes[$side] ?? null) && ctype_digit($attributes[$side]) ? " $side=\"$attributes[$side]\"" : '';
+        if ($from === null) {
+            return self::instead(Message::of('printing.missing-picture', ['alt' => $alt, 'has' => $alt === '' ? 'nothing' : 'words']));
         }
 
-        return $from === null
-            ? '<span class="spoken">['.self::text(Message::of('printing.missing-picture', [
-                'alt' => $alt,
-                'has' => $alt === '' ? 'nothing' : 'words',
-            ])).']</span>'
-            : '<img src="'.self::text($from).'" alt="'.self::text($alt)."\"$size>";
+        return self::picture($from, $alt, array_filter($attributes, is_string(...)));
+    }
+
+    private static function instead(string $words): string
+    {
+        return '<span class="spoken">['.self::text($words).']</span>';
+    }
+
+    /** @param  array<string>  $attributes  width, height, data-view */
+    private static function picture(string $from, string $alt, array $attributes): string
+    {
+        $picture = '<img src="'.self::text($from).'" alt="'.self::text($alt).'"';
+        $view = PictureView::read($attributes['data-view'] ?? '');
+        if ($view !== null) {
+            ['box' => $box, 'picture' => $inside] = $view->css();
+            $width = (int) ($attributes['width'] ?? $view->width);
+
+            return "<span class=\"viewed\" style=\"width:{$width}px;$box\">$picture style=\"$inside\"></span>";
+        }
+        foreach (['width', 'height'] as $side) {
+            $picture .= ctype_digit($attributes[$side] ?? '') ? " $side=\"$attributes[$side]\"" : '';
+        }
+
+        return "$picture>";
     }
 }

@@ -29,6 +29,24 @@ final class MediaFindings
     }
 
     /**
+     * Recordings that nobody can read (WCAG 1.2.1, 1.2.2).
+     *
+     * @return list<Finding>
+     */
+    public static function unheard(mixed $content, string $path = ''): array
+    {
+        $findings = [];
+        foreach (self::texts($content, $path) as $place => $html) {
+            $count = (int) preg_match_all('/<(?:audio|video)\b(?![^>]*\sdata-(?:captions|transcript)=)[^>]*\sdata-media=/', $html);
+            if ($count > 0) {
+                $findings[] = Finding::warning('media.unheard', $place, Message::of('question.recording-unheard', ['n' => $count]));
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
      * References to media that do not exist.
      *
      * @param  list<string>  $there

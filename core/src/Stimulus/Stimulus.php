@@ -112,6 +112,10 @@ final readonly class Stimulus
             $findings[] = Finding::warning('stimulus.empty', '/body', Message::of('stimulus.empty'));
         }
 
-        return [...$findings, ...MediaFindings::undescribed($this->text->html(), '/body')];
+        return [
+            ...$findings,
+            ...MediaFindings::undescribed($this->text->html(), '/body'),
+            ...MediaFindings::unheard($this->text->html(), '/body'),
+        ];
     }
 }

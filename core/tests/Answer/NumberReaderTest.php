@@ -195,3 +195,16 @@ it('compares with tolerance', function (array $on, string $typed, bool $right): 
     'a range without its ends' => [['answer' => 'range', 'from' => '1', 'to' => '2', 'ends' => 'none'], '2', false],
     'a range open to one side' => [['answer' => 'range', 'from' => '1', 'to' => null, 'ends' => 'from'], '1e30', true],
 ]);
+
+it('has nothing to say of a number it could read, and names what it could not', function (): void {
+    $lone = (new NumberReader('und'))->read('1,234');
+    $two = (new NumberReader('und'))->read('1,234.567.890,1');
+
+    expect([$lone->sentence, $lone->alone()->sentence, (new NumberReader('en'))->read('-5 %')->sentence])->toBe(['', '', ''])
+        ->and($lone->grouped)
+        ->not->toBeNull()
+        ->and($lone->alone()->grouped)
+        ->toBeNull()
+        ->and($two->sentence)
+        ->toContain('1,234.567.890,1');
+});

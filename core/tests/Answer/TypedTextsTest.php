@@ -12,6 +12,7 @@ use WideQuarry\Answer\TextMatcher;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Variables\Roll;
+use WideQuarry\Variables\Value;
 
 /** The same by its definition: no piece is edited twice (optimal string alignment), every way tried. */
 function editsByDefinition(string $a, string $b): int
@@ -176,3 +177,36 @@ it('knows whether a rule names a number at all, and as it was written', function
     [['answer' => 'range', 'to' => '3'], false, ['3']],
     [['answer' => 'otherwise'], false, []],
 ]);
+
+it('lists every value of a number that has to be readable', function (array $on, array $values): void {
+    $matcher = NumberMatcher::read(json_decode((string) json_encode($on)), '');
+    $written = array_map(fn (Value $value): string => $value->source(), $matcher->values());
+
+    expect($written)->toBe($values)->and(array_is_list($matcher->values()))->toBeTrue();
+})->with([
+    'one' => [['answer' => 'value', 'value' => '3'], ['3']],
+    'a width' => [['answer' => 'value', 'value' => '3', 'tolerance' => ['kind' => 'percent', 'width' => '2']], ['3', '2']],
+    'digits are no value' => [['answer' => 'value', 'value' => '3', 'tolerance' => ['kind' => 'places', 'digits' => 2]], ['3']],
+    'a range open below' => [['answer' => 'range', 'to' => '9', 'ends' => 'both'], ['9']],
+    'a range' => [['answer' => 'range', 'from' => '1', 'to' => '9', 'ends' => 'both'], ['1', '9']],
+]);
+
+it('knows whether the way a number is written counts', function (mixed $tolerance, bool $counts): void {
+    $on = (object) ['answer' => 'value', 'value' => '3', ...$tolerance === null ? [] : ['tolerance' => (object) $tolerance]];
+    expect(NumberMatcher::read($on, '')->asksForWriting())->toBe($counts);
+})->with([
+    'no tolerance' => [null, false],
+    'only near enough' => [['kind' => 'places', 'digits' => 2, 'written' => false], false],
+    'and so written' => [['kind' => 'places', 'digits' => 2, 'written' => true], true],
+]);
+
+it('refuses shapes and answers that are longer than it looks at', function (): void {
+    expect(Pattern::of(str_repeat('a', 500), true, false)->problem)
+        ->toBeNull()
+        ->and(Pattern::of(str_repeat('a', 501), true, false)->problem)
+        ->toContain('500')
+        ->and(Pattern::of('a+', true, false)->matches(str_repeat('a', 4000)))
+        ->toBeTrue()
+        ->and(Pattern::of('a+', true, false)->matches(str_repeat('a', 4001)))
+        ->toBeFalse();
+});

@@ -41,6 +41,14 @@ export const mediumUsesQuery = (bank: string, id: string) =>
 export const changeMedium = async (bank: string, id: string, change: { name?: string; alt?: string | null; binned?: boolean }) =>
   (await call<schema.Answers['PATCH /banks/{bank}/media/{medium}']>('PATCH', at(bank, id), change)).body.data
 
+/** Captions for a recording, from a transcript whose lines begin with their times. */
+export async function makeCaptions(bank: string, recording: string, transcript: string): Promise<{ medium: Medium }> {
+  const { body } = await call<schema.Answers['POST /banks/{bank}/media/{medium}/captions']>('POST', `${at(bank, recording)}/captions`, {
+    transcript,
+  })
+  return { medium: body.data }
+}
+
 /** Takes a file into the library; a large one in pieces, so that a line that drops costs one of them. */
 export async function addMedium(bank: string, file: File): Promise<{ medium: Medium; isNew: boolean }> {
   if (file.size > (settings.media?.atOnce ?? Number.POSITIVE_INFINITY)) return inPieces(bank, file)

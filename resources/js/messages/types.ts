@@ -1737,6 +1737,9 @@ export type Messages = {
       table: string
       symbols: string
       more: string
+      recording: string
+      equation: string
+      rule: string
     }
     style: {
       label: string
@@ -1804,13 +1807,10 @@ export type Messages = {
     }
     picture: {
       title: string
-      choose: string
       upload: string
       uploading: (values: { n: number }) => string
       limits: (values: { mb: Words; pixels: Words }) => string
       search: string
-      none: string
-      nothing: string
       more: string
       alt: string
       altAbout: string
@@ -1826,6 +1826,32 @@ export type Messages = {
       refused: (values: { name: Words; why: Words }) => string
       known: (values: { name: Words; as: Words }) => string
       notPictures: string
+      caption: string
+      another: string
+      crop: {
+        go: string
+        done: string
+        label: string
+        left: string
+        top: string
+        width: string
+        height: string
+        whole: string
+      }
+      stands: {
+        label: string
+        line: string
+        left: string
+        center: string
+        right: string
+        about: string
+      }
+      choose: {
+        title: string
+        wrong: string
+        none: string
+        nothing: string
+      }
     }
     paste: {
       dropped: (values: { n: number }) => string
@@ -1833,6 +1859,114 @@ export type Messages = {
     kept: {
       about: string
       source: string
+    }
+    recording: {
+      audio: string
+      video: string
+      captions: string
+      transcript: string
+      plays: (values: { n: number }) => string
+      left: (values: { n: number; of: number }) => string
+      insert: {
+        audio: string
+        video: string
+      }
+      about: {
+        audio: string
+        video: string
+      }
+      save: string
+      another: string
+      title: string
+      titleAbout: string
+      transcriptAbout: string
+      noCaptions: string
+      make: string
+      upload: string
+      none: string
+      notCaptions: string
+      playsLabel: string
+      unlimited: string
+      unheard: string
+      unheardAbout: string
+      choose: {
+        title: string
+        wrong: string
+        none: string
+        nothing: string
+        limits: (values: { audio: Words; video: Words; minutes: Words }) => string
+      }
+    }
+    equation: {
+      title: string
+      field: string
+      tex: string
+      insert: string
+      change: string
+      block: string
+      preview: string
+      values: string
+      unfilled: string
+      wrong: (values: { why: Words }) => string
+      groups: {
+        basics: string
+        letters: string
+        signs: string
+        chemistry: string
+      }
+      keys: {
+        fraction: string
+        power: string
+        index: string
+        root: string
+        nthRoot: string
+        brackets: string
+        absolute: string
+        mean: string
+        vector: string
+        sum: string
+        integral: string
+        matrix: string
+        alpha: string
+        beta: string
+        gamma: string
+        delta: string
+        epsilon: string
+        theta: string
+        lambda: string
+        mu: string
+        pi: string
+        rho: string
+        sigma: string
+        phi: string
+        omega: string
+        Delta: string
+        Sigma: string
+        Omega: string
+        times: string
+        dot: string
+        division: string
+        plusMinus: string
+        notEqual: string
+        atMost: string
+        atLeast: string
+        approximately: string
+        proportional: string
+        infinity: string
+        element: string
+        perpendicular: string
+        parallel: string
+        degree: string
+        isotope: string
+        symbol: string
+        count: string
+        positive: string
+        negative: string
+        reacts: string
+        equilibrium: string
+        gas: string
+        solid: string
+      }
     }
   }
   signIn: {

@@ -14,7 +14,7 @@ type Props = {
   actions?: ReactNode
 }
 
-const FIELD = 'form :is(input:not([type="radio"]:not(:checked)), select, textarea)'
+const FIELD = 'form :is(math-field, input:not([type="radio"]:not(:checked)), select, textarea)'
 
 /** Something to settle before going on; Escape leaves it. A form begins in its first field; the focus goes back to where it came from. */
 export function Dialog({ open, onClose, title, about, wide, closeName, children, actions }: Props) {

@@ -1,4 +1,5 @@
 import type { Editor } from '@tiptap/core'
+import { NodeSelection } from '@tiptap/pm/state'
 import { EditorContent, useEditor } from '@tiptap/react'
 import { useContext, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Echoes } from '@/lib/echoes'
@@ -7,7 +8,7 @@ import { type AnchorWords, extensions, nameAnchors } from './editorExtensions'
 import { type MediaDesk, MediaDeskContext } from './media'
 import { plainTables } from './pastedTables'
 import { pastedPictures } from './rich/pastedPictures'
-import { pictureOf } from './rich/pictureNode'
+import { changePlaced, placedOf } from './rich/placed'
 import { STEP } from './rich/step'
 import { type RichAction, Toolbar } from './rich/Toolbar'
 import { pasteWithPictures, uploadHere } from './rich/uploading'
@@ -75,7 +76,11 @@ export function RichEditor({
       {
         media: view?.media ?? desk?.address ?? (() => ''),
         words: texts.rich.picture,
-        describe: (on, at) => askAbout(on, at, latest.current.desk),
+        describe: (on, at) => {
+          if (on.state.doc.nodeAt(at)?.type.name !== 'equation') return askAbout(on, at, latest.current.desk)
+          on.view.dispatch(on.state.tr.setSelection(NodeSelection.create(on.state.doc, at)))
+          ask('equation')
+        },
       },
     ),
     content: html,
@@ -98,7 +103,7 @@ export function RichEditor({
           return true
         }
         const action = event.altKey && event.shiftKey ? actions[event.code] : undefined
-        if (action && (action !== 'picture' || latest.current.desk)) {
+        if (action && (!ofLibrary.includes(action) || latest.current.desk)) {
           ask(action)
           return true
         }
@@ -177,7 +182,14 @@ export function RichEditor({
 }
 
 /** Alt Shift and a letter. */
-const actions: Record<string, RichAction> = { KeyL: 'link', KeyP: 'picture', KeyS: 'symbols' }
+const actions: Record<string, RichAction> = {
+  KeyL: 'link',
+  KeyP: 'picture',
+  KeyR: 'recording',
+  KeyE: 'equation',
+  KeyS: 'symbols',
+}
+const ofLibrary: RichAction[] = ['picture', 'recording']
 
 /** Files, unless words came along, as from a spreadsheet that adds a picture of its cells. */
 function filesOf(transfer: DataTransfer | null): File[] {
@@ -187,17 +199,13 @@ function filesOf(transfer: DataTransfer | null): File[] {
 
 async function askAbout(editor: Editor, at: number, desk: MediaDesk | null) {
   const node = editor.state.doc.nodeAt(at)
-  if (!desk || node?.type.name !== 'picture') return
-  const said = await desk.describe(pictureOf(node))
+  const placed = node && placedOf(node)
+  if (!desk || !node || !placed) return
+  const said = await desk.describe(placed)
   if (editor.isDestroyed) return
   editor.commands.focus()
   if (said === null || editor.state.doc.nodeAt(at)?.attrs.id !== node.attrs.id) return
-  const tr = editor.state.tr.setMeta(STEP, true)
-  editor.view.dispatch(
-    said === 'gone'
-      ? tr.delete(at, at + 1)
-      : tr.setNodeMarkup(at, undefined, { ...said, height: said.width === node.attrs.width ? node.attrs.height : null }),
-  )
+  changePlaced(editor, at, editor.state.doc.nodeAt(at) ?? node, said)
 }
 
 function isMounted(editor: Editor): boolean {

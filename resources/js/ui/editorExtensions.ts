@@ -1,10 +1,14 @@
 import { Extension, Mark, mergeAttributes, Node } from '@tiptap/core'
 import StarterKit from '@tiptap/starter-kit'
 import { texts } from '@/messages'
-import { type KeptView, keptNodes } from './keptNodes'
+import { type KeptView, keptTable } from './keptTable'
 import { clearFormatting } from './rich/clearFormatting'
+import { equationNode } from './rich/equation/equationNode'
+import { figureNode } from './rich/figureNode'
 import { keptSource } from './rich/keptSource'
-import { type PictureView, pictureNode } from './rich/pictureNode'
+import type { PictureView } from './rich/pictureBox'
+import { pictureNode } from './rich/pictureNode'
+import { recordingNode } from './rich/recordingNode'
 import { uploading } from './rich/uploading'
 import { tableNodes } from './tableNodes'
 
@@ -156,7 +160,6 @@ const nothing: PictureView = { media: () => '', words: { handle: '', decorative:
 export function extensions(words: AnchorWords, view: KeptView = { table: '' }, pictures: PictureView = nothing) {
   return [
     StarterKit.configure({
-      horizontalRule: false,
       code: false,
       heading: { levels: [3, 4, 5] },
       link: { openOnClick: false, HTMLAttributes: { target: null, rel: null, class: null } },
@@ -175,9 +178,12 @@ export function extensions(words: AnchorWords, view: KeptView = { table: '' }, p
     piece,
     clearing,
     ...tableNodes,
-    ...keptNodes(view),
+    keptTable(view),
     keptSource(texts.rich.kept),
     pictureNode(pictures),
+    equationNode(pictures),
+    figureNode({ ...pictures, caption: texts.rich.picture.caption }),
+    recordingNode({ ...pictures, recording: texts.rich.recording }),
     uploading,
   ]
 }

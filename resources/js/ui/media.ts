@@ -3,28 +3,49 @@ import { createContext, useContext } from 'react'
 /** Where pictures come from, where that is not the bank. */
 export const MediaFrom = createContext<((id: string) => string) | null>(null)
 
+/** Whether a recording may be played only as often as the question says: where it is answered, not where it is written. */
+export const PlaysLimited = createContext(false)
+
 export function useMedia(bank: string): (id: string) => string {
   return useContext(MediaFrom) ?? ((id) => `/api/v1/banks/${bank}/media/${id}`)
 }
 
 /** A picture as it stands in a text. */
 export type Picture = {
+  kind: 'picture'
   id: string
   /** null when nobody said what it shows, '' when it only decorates. */
   alt: string | null
   /** CSS pixels; null for its own width. */
   width: number | null
+  /** The part that is shown (pictureView.ts); null for all of it. */
+  view: string | null
+  /** Where a figure with a caption stands; null for a picture in a line of text. */
+  figure: 'left' | 'center' | 'right' | null
 }
 
-/** What an editor asks for when a picture is put in: dialogs and the server are above this floor. */
+/** Sound or film as it stands in a text. */
+export type Recorded = {
+  kind: 'audio' | 'video'
+  id: string
+  title: string | null
+  /** The medium with its captions (WebVTT). */
+  captions: string | null
+  transcript: string | null
+  /** How often it may be played; null for as often as one likes. */
+  plays: number | null
+}
+export type Placed = Picture | Recorded
+
+/** What an editor asks for when something of the library is put in: dialogs and the server are above this floor. */
 export type MediaDesk = {
   address: (id: string) => string
   /** Lets one be chosen or uploaded; null when that was given up. */
-  choose: () => Promise<Picture | null>
-  /** What one shows, and how large; null when nothing changed, 'gone' when it is to be taken out. */
-  describe: (picture: Picture) => Promise<Picture | 'gone' | null>
+  choose: (kind: 'picture' | 'recording') => Promise<Placed | null>
+  /** What one is, and how it stands; null when nothing changed, 'gone' when it is to be taken out. */
+  describe: (placed: Placed) => Promise<Placed | 'gone' | null>
   /** Files that were pasted or dropped, uploaded; null for those that were refused, which is told. @param alts what they show, where it came along */
-  upload: (files: File[], alts?: (string | null)[]) => Promise<(Picture | null)[]>
+  upload: (files: File[], alts?: (string | null)[]) => Promise<(Placed | null)[]>
 }
 
 export const MediaDeskContext = createContext<MediaDesk | null>(null)

@@ -13,6 +13,7 @@ use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\PackedMedia;
 use WideQuarry\Interchange\Plain\AcceptedWordings;
 use WideQuarry\Interchange\Plain\ContentExporter;
 use WideQuarry\Interchange\Plain\PlainPart;
@@ -20,6 +21,7 @@ use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Feedback;
@@ -467,6 +469,9 @@ final class ProfileWriter
 
     private function losses(): void
     {
+        foreach (PackedMedia::losses(Json::encode($this->question->content())) as [$code, $sentence]) {
+            $this->lose($code, $sentence);
+        }
         if ($this->question->hints !== []) {
             $this->lose('cc.hints', Message::of('interchange.cartridge.hints-do-not-go-along'));
         }

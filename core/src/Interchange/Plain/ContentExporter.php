@@ -8,6 +8,7 @@ use WideQuarry\Content\Element;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
+use WideQuarry\Interchange\Package\PackedMedia;
 use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Variables\Roll;
@@ -55,10 +56,7 @@ final readonly class ContentExporter
                 $value !== null => $node->name === 'mi'
                     ? new Element('mn', [], [$this->roll->written[$value] ?? $value])
                     : $this->roll->written[$value] ?? $value,
-                $media !== null => new Element($node->name, [
-                    ...array_diff_key($node->attributes, ['data-media' => 1, 'data-captions' => 1]),
-                    'src' => $this->before.($this->files[$media] ?? "media/$media"),
-                ]),
+                $media !== null => PackedMedia::element($node, $this->files, $this->before),
                 default => $node->withChildren($this->nodes($node->children)),
             };
         }, $nodes);

@@ -8,6 +8,7 @@ use WideQuarry\Content\Gaps;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\PackedMedia;
 use WideQuarry\Interchange\Plain\ContentExporter;
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Plain\SharedAnswers;
@@ -15,6 +16,7 @@ use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
@@ -334,6 +336,9 @@ final class ItemWriter
 
     private function questionLosses(FeedbackWriter $feedback): void
     {
+        foreach (PackedMedia::losses(Json::encode($this->question->content())) as [$code, $sentence]) {
+            $this->lose($code, $sentence);
+        }
         if (! SharedAnswers::areDistinct($this->question)) {
             $this->lose('qti12.once', Message::of('interchange.qti12.where-answer-fits-several'));
         }

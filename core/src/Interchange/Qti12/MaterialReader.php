@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti12;
 
+use Masterminds\HTML5;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\MediaLinks;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Messages\Message;
 
@@ -31,8 +33,15 @@ final class MaterialReader
             $html .= match ($child->localName) {
                 'mattext', 'matemtext' => $this->text($child),
                 'matbreak' => '<br>',
-                'matimage' => $this->image($child->getAttribute('uri'), $child->getAttribute('label')),
-                'mataudio', 'matvideo', 'matapplet', 'matapplication' => $this->left((string) $child->localName),
+                'matimage' => $this->shown(
+                    'img',
+                    ['src' => $child->getAttribute('uri'), 'alt' => $child->getAttribute('label')],
+                ),
+                'mataudio', 'matvideo' => $this->shown(
+                    substr((string) $child->localName, 3),
+                    ['src' => $child->getAttribute('uri'), 'title' => $child->getAttribute('label')],
+                ),
+                'matapplet', 'matapplication' => $this->left((string) $child->localName),
                 'material', 'flow', 'flow_mat', 'flow_label', 'altmaterial' => self::block(
                     $this->inside($child),
                     (string) $child->localName,
@@ -70,33 +79,56 @@ final class MaterialReader
                 ? html_entity_decode($html, ENT_QUOTES | ENT_HTML5)
                 : $html; // escaped twice
 
-        return (string) preg_replace_callback(
-            '/<img\b[^>]*>/i',
-            fn (array $m): string => $this->image(self::attribute($m[0], 'src'), self::attribute($m[0], 'alt')),
-            $html,
-        );
+        return stripos($html, '<audio') === false && stripos($html, '<video') === false && stripos($html, '<object') === false
+            ? (string) preg_replace_callback('/<img\b[^>]*>/i', fn (array $m): string => $this->shown('img', self::attributes($m[0])), $html)
+            : $this->recordings($html);
     }
 
-    private function image(string $href, string $alt): string
+    /** Markup with players in it, which have parts of their own. */
+    private function recordings(string $html): string
     {
+        $document = new \DOMDocument;
+        $root = $document->createElement('div');
+        $root->appendChild($document->importNode((new HTML5(['disable_html_ns' => true]))->loadHTMLFragment($html), true));
+        foreach (MediaLinks::resolve($root, $this->medium) as [$href, $notice]) {
+            $this->missing($href, $notice);
+        }
+
+        return implode('', array_map(fn (\DOMNode $node): string => (string) $document->saveXML($node), iterator_to_array($root->childNodes)));
+    }
+
+    /** @param  array<string, string>  $attributes  of the element, with `src` */
+    private function shown(string $name, array $attributes): string
+    {
+        $href = $attributes['src'] ?? '';
         $medium = $href === '' ? null : ($this->medium)($href);
         if (! ($medium instanceof Medium)) {
-            if ($href !== '') {
-                $this->notices[] =
-                    $medium?->about($this->question) ??
-                    Notice::loss(
-                        'media.missing',
-                        Message::of('interchange.qti12.file-not-in-package', ['href' => $href]),
-                        $this->file,
-                        null,
-                        $this->question,
-                    );
-            }
+            $this->missing($href, $medium);
 
             return '';
         }
+        $written = '';
+        foreach (['data-media' => $medium->id, ...array_diff_key($attributes, ['src' => 1])] as $attribute => $value) {
+            $written .= " $attribute=\"".htmlspecialchars($value).'"';
+        }
 
-        return '<img data-media="'.htmlspecialchars($medium->id).'" alt="'.htmlspecialchars($alt).'">';
+        return $name === 'img' ? "<img$written/>" : "<$name$written></$name>";
+    }
+
+    private function missing(string $href, ?Notice $notice): void
+    {
+        if ($href === '') {
+            return;
+        }
+        $this->notices[] =
+            $notice?->about($this->question) ??
+            Notice::loss(
+                'media.missing',
+                Message::of('interchange.qti12.file-not-in-package', ['href' => $href]),
+                $this->file,
+                null,
+                $this->question,
+            );
     }
 
     private function left(string $what): string
@@ -119,10 +151,15 @@ final class MaterialReader
             : "<p>$html</p>";
     }
 
-    private static function attribute(string $tag, string $name): string
+    /** @return array<string, string> those of a picture that are ours to keep */
+    private static function attributes(string $tag): array
     {
-        return preg_match('/\b'.$name.'\s*=\s*(?:"([^"]*)"|\'([^\']*)\')/i', $tag, $m) === 1
-            ? html_entity_decode($m[1] !== '' ? $m[1] : $m[2] ?? '', ENT_QUOTES | ENT_HTML5)
-            : '';
+        preg_match_all('/\s(src|alt|width|height|data-view)\s*=\s*(?:"([^"]*)"|\'([^\']*)\')/i', $tag, $found, PREG_SET_ORDER);
+        $attributes = [];
+        foreach ($found as $one) {
+            $attributes[strtolower($one[1])] ??= html_entity_decode(($one[2] ?? '') !== '' ? $one[2] : $one[3] ?? '', ENT_QUOTES | ENT_HTML5);
+        }
+
+        return $attributes;
     }
 }

@@ -12,6 +12,9 @@ final class OwnClasses
 {
     private const BEFORE = 'quarry-';
 
+    /** A figure and its caption, and what they are there. */
+    private const FIGURE = ['figure' => 'div', 'figcaption' => 'p'];
+
     private const WORDS = ['u' => 'underlined', 's' => 'struck'];
 
     /** The attributes of an element of 3.0 with classes in place of data. */
@@ -38,7 +41,31 @@ final class OwnClasses
             $xml,
         );
 
-        return (string) preg_replace('~<ol(?: (?:start|type)="[^"]*")+>~', '<ol>', $xml);
+        $xml = (string) preg_replace('~<ol(?: (?:start|type)="[^"]*")+>~', '<ol>', $xml);
+        $xml = strtr($xml, ['</figure>' => '</div>', '</figcaption>' => '</p>']);
+
+        return (string) preg_replace_callback(
+            '~<(figure|figcaption|img|t[dh])((?: [a-z:-]+="[^"]*")*+)(/?)>~',
+            fn (array $m): string => '<'.(self::FIGURE[$m[1]] ?? $m[1]).self::withClasses($m[1], $m[2])."$m[3]>",
+            $xml,
+        );
+    }
+
+    /** The attributes of an element of HTML, with those that 2.x does not know as classes. */
+    private static function withClasses(string $name, string $attributes): string
+    {
+        $classes = isset(self::FIGURE[$name]) ? [self::BEFORE.$name] : [];
+        $attributes = (string) preg_replace_callback(
+            '/ data-(align|view|colwidth)="([a-z0-9 ,]+)"/',
+            function (array $m) use (&$classes): string {
+                $classes[] = self::BEFORE."$m[1]-".strtr($m[2], ' ,', '__');
+
+                return '';
+            },
+            $attributes,
+        );
+
+        return $classes === [] ? $attributes : "$attributes class=\"".implode(' ', $classes).'"';
     }
 
     public static function areIn(string $xml): bool
@@ -53,22 +80,33 @@ final class OwnClasses
             './/*[contains(@class, "'.self::BEFORE.'")]',
             $item,
         );
+        $renamed = [];
         foreach ($found === false ? [] : iterator_to_array($found, false) as $element) {
             assert($element instanceof \DOMElement);
             foreach (explode(' ', $element->getAttribute('class')) as $class) {
                 $word = array_search(substr($class, strlen(self::BEFORE)), self::WORDS, true);
                 if (str_starts_with($class, self::BEFORE) && $word !== false && $element->localName === 'span') {
                     self::renamed($element, $word);
+                } elseif (preg_match('/^'.self::BEFORE.'(figure|figcaption)$/D', $class, $m) === 1) {
+                    $renamed[] = [$element, $m[1]];
+                } elseif (preg_match('/^'.self::BEFORE.'(align|view|colwidth)-([a-z0-9_]+)$/D', $class, $m) === 1) {
+                    $element->setAttribute("data-$m[1]", strtr($m[2], '_', $m[1] === 'view' ? ' ' : ','));
                 } elseif (preg_match('/^'.self::BEFORE.'(opinion|by|sort)-([a-z]+)$/D', $class, $m) === 1) {
                     $element->setAttribute("data-$m[1]", $m[2]);
                 }
             }
+        }
+        foreach ($renamed as [$element, $name]) {
+            self::renamed($element, $name);
         }
     }
 
     private static function renamed(\DOMElement $element, string $name): void
     {
         $new = ($element->ownerDocument ?? new \DOMDocument)->createElement($name);
+        if ($element->hasAttribute('data-align')) {
+            $new->setAttribute('data-align', $element->getAttribute('data-align'));
+        }
         while ($element->firstChild !== null) {
             $new->appendChild($element->firstChild);
         }

@@ -13,6 +13,7 @@ use WideQuarry\Interchange\Lom;
 use WideQuarry\Interchange\ManualMarking;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\MediaLinks;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\PackageContents;
@@ -129,7 +130,7 @@ final class ItemReader
         $processing = new Processing(Xml::child($item, 'qti-response-processing'), $declarations, new Mappings($this->kinds));
         $body = Xml::child($item, 'qti-item-body') ?? new \DOMElement('empty');
         [$parts, $points] = $this->parts($body, $declarations, $processing, $item->getAttribute('adaptive') === 'true');
-        $this->images($body);
+        $this->media($body);
         $text = Reader::ofDom($body);
         foreach ($text->dropped as $dropped) {
             $this->notices[] = Notice::loss('content.dropped', $dropped->sentence(), $this->file, null, $this->id);
@@ -580,7 +581,7 @@ final class ItemReader
 
     private function inside(\DOMElement $element): string
     {
-        $this->images($element);
+        $this->media($element);
         $text = Reader::ofDom($element);
         foreach ($text->dropped as $dropped) {
             $this->notices[] = Notice::loss('content.dropped', $dropped->sentence(), $this->file, null, $this->id);
@@ -589,54 +590,19 @@ final class ItemReader
         return $text->html();
     }
 
-    private function images(\DOMElement $element): void
+    private function media(\DOMElement $element): void
     {
-        foreach (Xml::all($element, 'object') as $object) {
-            $this->embedded($object);
+        foreach (MediaLinks::resolve($element, $this->medium) as [$href, $notice]) {
+            $this->notices[] =
+                $notice?->about($this->id) ??
+                Notice::loss(
+                    'media.missing',
+                    Message::of('interchange.qti30.file-not-in-package', ['href' => $href]),
+                    $this->file,
+                    null,
+                    $this->id,
+                );
         }
-        foreach (['img' => 'src', 'audio' => 'src', 'video' => 'src'] as $name => $attribute) {
-            foreach (Xml::all($element, $name) as $node) {
-                $href = $node->getAttribute($attribute);
-                $medium = $href === '' || $node->hasAttribute('data-media') ? null : ($this->medium)($href);
-                if ($medium instanceof Medium) {
-                    $node->setAttribute('data-media', $medium->id);
-                    $node->removeAttribute($attribute);
-                } elseif ($href !== '') {
-                    $this->notices[] =
-                        $medium?->about($this->id) ??
-                        Notice::loss(
-                            'media.missing',
-                            Message::of('interchange.qti30.file-not-in-package', ['href' => $href]),
-                            $this->file,
-                            null,
-                            $this->id,
-                        );
-                    $node->removeAttribute($attribute);
-                }
-            }
-        }
-    }
-
-    /** What earlier versions embed as an object is a picture, sound or film. */
-    private function embedded(\DOMElement $object): void
-    {
-        $name =
-            ['image' => 'img', 'audio' => 'audio', 'video' => 'video'][explode('/', strtolower($object->getAttribute('type')))[0]] ??
-            null;
-        if ($name === null || $object->parentNode === null) {
-            return;
-        }
-        $made = ($object->ownerDocument ?? new \DOMDocument)->createElement($name);
-        $made->setAttribute('src', $object->getAttribute('data'));
-        foreach (['width', 'height'] as $size) {
-            if ($object->hasAttribute($size)) {
-                $made->setAttribute($size, $object->getAttribute($size));
-            }
-        }
-        if ($name === 'img') {
-            $made->setAttribute('alt', trim($object->textContent));
-        }
-        $object->parentNode->replaceChild($made, $object);
     }
 
     private function loseTemplates(): void

@@ -10,7 +10,9 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\Package\PackedMedia;
 use WideQuarry\Interchange\Plain\SharedAnswers;
+use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
@@ -246,10 +248,7 @@ final class ItemWriter
             $out[] = match (true) {
                 is_string($node) => $node,
                 $value !== null => self::shown($node->name, $value, $values[$value] ?? $value),
-                $media !== null => new Element($node->name, [
-                    ...array_diff_key($node->attributes, ['data-media' => 1, 'data-captions' => 1]),
-                    'src' => '../'.($files[$media] ?? "media/$media"),
-                ]),
+                $media !== null => PackedMedia::element($node, $files, '../'),
                 $node->name === 'math' => new Element(
                     'math',
                     [...$node->attributes, 'xmlns' => 'http://www.w3.org/1998/Math/MathML'],
@@ -288,6 +287,9 @@ final class ItemWriter
 
     private function questionLosses(Question $question, FeedbackWriter $feedback, ScoreWriter $score): void
     {
+        foreach (PackedMedia::losses(Json::encode($question->content())) as [$code, $sentence]) {
+            $this->lose($question, $code, $sentence);
+        }
         if (! SharedAnswers::areDistinct($question)) {
             $this->lose($question, 'qti.once', Message::of('interchange.qti30.where-answer-fits-several'));
         }

@@ -10,6 +10,7 @@ use WideQuarry\Interchange\Lom;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\KeptMedia;
+use WideQuarry\Interchange\Package\MediaLinks;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\PackageContents;
@@ -243,19 +244,12 @@ final class PackageReader
         }
     }
 
-    /** @return iterable<Notice> pictures that are missing; the others are named by their media */
-    private function pictures(\DOMElement $body, SafeZip $zip, string $href): iterable
+    /** @return iterable<Notice> media that are missing; the others are named */
+    private function media(\DOMElement $body, SafeZip $zip, string $href): iterable
     {
-        foreach (Xml::all($body, 'img') as $image) {
-            $medium = $this->medium($zip, $href, $image->getAttribute('src'));
-            if ($medium instanceof Medium) {
-                $image->setAttribute('data-media', $medium->id);
-                $image->removeAttribute('src');
-
-                continue;
-            }
-            $sentence = Message::of('interchange.qti30.picture-not-in-package', ['name' => $image->getAttribute('src')]);
-            yield $medium ?? Notice::loss('media.missing', $sentence, $href);
+        $missing = MediaLinks::resolve($body, fn (string $path): Medium|Notice|null => $this->medium($zip, $href, $path));
+        foreach ($missing as [$path, $notice]) {
+            yield $notice ?? Notice::loss('media.missing', Message::of('interchange.qti30.file-not-in-package', ['href' => $path]), $href);
         }
     }
 
@@ -276,7 +270,7 @@ final class PackageReader
         $body = Xml::child($root, 'qti-stimulus-body');
         $identifier = $root->getAttribute('identifier');
         $id = preg_match('/^S-([0-9a-f-]{36})$/D', $identifier, $m) === 1 ? $m[1] : Ids::of('qti30', $href, $identifier);
-        yield from $body === null ? [] : $this->pictures($body, $zip, $href);
+        yield from $body === null ? [] : $this->media($body, $zip, $href);
         $text = $body === null ? null : Reader::ofDom($body);
         foreach ($text->dropped ?? [] as $dropped) {
             yield Notice::loss('content.dropped', $dropped->sentence(), $href);

@@ -14,6 +14,7 @@ use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Json;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\QuestionMedia;
 
 /** Writes a package of QTI 3.0, 2.2 or 2.1: an item per question, our own question beside it, media, a manifest. */
 final class PackageWriter
@@ -202,7 +203,16 @@ final class PackageWriter
             ),
         );
 
-        return $this->resource("S-$id", $this->edition->type('stimulus'), $path, Lom::write($title, new \stdClass()), [$path], []);
+        $media = array_values(array_intersect_key($this->files, array_flip(QuestionMedia::in($body))));
+
+        return $this->resource(
+            "S-$id",
+            $this->edition->type('stimulus'),
+            $path,
+            Lom::write($title, new \stdClass()),
+            [$path, ...$media],
+            [],
+        );
     }
 
     /**

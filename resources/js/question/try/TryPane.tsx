@@ -8,7 +8,7 @@ import { StimulusText } from '@/question/StimulusText'
 import { Button } from '@/ui/Button'
 import { htmlTree } from '@/ui/htmlTree'
 import { Message, Waiting } from '@/ui/Message'
-import { useMedia } from '@/ui/media'
+import { PlaysLimited, useMedia } from '@/ui/media'
 import { RichTree } from '@/ui/RichTree'
 import { Outcome } from './Outcome'
 import { Rolls } from './Rolls'
@@ -66,89 +66,91 @@ export function TryPane({ question, bank, showKey, onSpecimen, bench, now }: Pro
     return given && View ? <View {...given} gap={gap} /> : null
   }
   return (
-    <form
-      className={`flex flex-col gap-3 ${phone ? 'mx-auto w-97.5 max-w-full rounded-ui border border-edge p-4' : ''}`}
-      onSubmit={(event) => {
-        event.preventDefault()
-        if (!attempt.finished) attempt.check()
-      }}
-    >
-      {attempt.shown.data.stimuli.map((one, i) => (
-        <StimulusText key={one.id} nodes={shown.stimuli[i] ?? []} title={one.title} language={one.language} media={one.media} />
-      ))}
-      <div className="question-text" lang={shown.language} dir="auto">
-        <PickUp>
-          <RichTree nodes={shown.body} part={draw} gap={drawGap} media={media} />
-        </PickUp>
-      </div>
-      {withKey
-        ? question.parts.map((part) => {
-            const Key = partView(part.kind)?.Key
-            return Key ? <Key key={part.id} part={part} /> : null
-          })
-        : null}
-      {hints.slice(0, attempt.hints).map((hint) => (
-        <div key={hint.id} className="feedback-text rounded-ui bg-well px-3 py-2">
-          <RichTree nodes={htmlTree(hint.html)} media={media} />
+    <PlaysLimited value={true}>
+      <form
+        className={`flex flex-col gap-3 ${phone ? 'mx-auto w-97.5 max-w-full rounded-ui border border-edge p-4' : ''}`}
+        onSubmit={(event) => {
+          event.preventDefault()
+          if (!attempt.finished) attempt.check()
+        }}
+      >
+        {attempt.shown.data.stimuli.map((one, i) => (
+          <StimulusText key={one.id} nodes={shown.stimuli[i] ?? []} title={one.title} language={one.language} media={one.media} />
+        ))}
+        <div className="question-text" lang={shown.language} dir="auto">
+          <PickUp>
+            <RichTree nodes={shown.body} part={draw} gap={drawGap} media={media} />
+          </PickUp>
         </div>
-      ))}
-      {question.parts.length > 0 ? (
-        <div className="flex flex-wrap items-center gap-2">
-          {attempt.finished ? null : result ? (
-            // Two buttons, not one that changes: it would submit in the very click that asks for another try.
-            <Button key="again" onClick={attempt.again}>
-              {texts.try.again}
-            </Button>
-          ) : (
-            <Button key="check" type="submit">
-              {texts.try.check}
-            </Button>
-          )}
-          {!attempt.finished && attempt.hints < hints.length ? (
-            <Button onClick={attempt.hint}>{texts.try.hint({ left: hints.length - attempt.hints })}</Button>
-          ) : null}
-          {attempt.finished ? null : <Button onClick={attempt.finish}>{texts.try.finish}</Button>}
-          {attempt.finished || result ? <Button onClick={attempt.fresh}>{texts.try.fresh}</Button> : null}
-          {showKey ? null : (
-            <Button aria-pressed={attempt.answerShown} onClick={attempt.showAnswer}>
-              {attempt.answerShown ? texts.try.hideAnswer : texts.try.showAnswer}
-            </Button>
-          )}
-          {bench ? (
-            <Button look="quiet" className="!px-1" aria-pressed={phone} onClick={() => setPhone(!phone)}>
-              {phone ? texts.try.fullWidth : texts.try.phone}
-            </Button>
-          ) : null}
-        </div>
-      ) : null}
-      {attempt.allowed !== null && !attempt.finished ? (
-        <p className="text-caption text-second">{triesLeft(attempt.wrong, attempt.allowed)}</p>
-      ) : null}
-      {attempt.checking.isError ? <Message look="problem">{attempt.checking.error.message}</Message> : null}
-      <div aria-live="polite">
-        {result ? <Outcome result={result} question={question} shown={shown} finished={attempt.finished} /> : null}
-      </div>
-      {result && onSpecimen ? (
-        <Button
-          look="quiet"
-          className="self-end"
-          onClick={() =>
-            onSpecimen({
-              response: attempt.response,
-              score: String(result.score),
-              seed: attempt.seed,
-              ...(attempt.hints > 0 ? { hints: attempt.hints } : {}),
-              ...(earlier(attempt.wrong, result.counts && result.state !== 'right') > 0
-                ? { earlier_wrong: earlier(attempt.wrong, result.counts && result.state !== 'right') }
-                : {}),
+        {withKey
+          ? question.parts.map((part) => {
+              const Key = partView(part.kind)?.Key
+              return Key ? <Key key={part.id} part={part} /> : null
             })
-          }
-        >
-          {texts.specimens.keep}
-        </Button>
-      ) : null}
-      <Rolls attempt={attempt} question={question} withSeed={bench === true} />
-    </form>
+          : null}
+        {hints.slice(0, attempt.hints).map((hint) => (
+          <div key={hint.id} className="feedback-text rounded-ui bg-well px-3 py-2">
+            <RichTree nodes={htmlTree(hint.html)} media={media} />
+          </div>
+        ))}
+        {question.parts.length > 0 ? (
+          <div className="flex flex-wrap items-center gap-2">
+            {attempt.finished ? null : result ? (
+              // Two buttons, not one that changes: it would submit in the very click that asks for another try.
+              <Button key="again" onClick={attempt.again}>
+                {texts.try.again}
+              </Button>
+            ) : (
+              <Button key="check" type="submit">
+                {texts.try.check}
+              </Button>
+            )}
+            {!attempt.finished && attempt.hints < hints.length ? (
+              <Button onClick={attempt.hint}>{texts.try.hint({ left: hints.length - attempt.hints })}</Button>
+            ) : null}
+            {attempt.finished ? null : <Button onClick={attempt.finish}>{texts.try.finish}</Button>}
+            {attempt.finished || result ? <Button onClick={attempt.fresh}>{texts.try.fresh}</Button> : null}
+            {showKey ? null : (
+              <Button aria-pressed={attempt.answerShown} onClick={attempt.showAnswer}>
+                {attempt.answerShown ? texts.try.hideAnswer : texts.try.showAnswer}
+              </Button>
+            )}
+            {bench ? (
+              <Button look="quiet" className="!px-1" aria-pressed={phone} onClick={() => setPhone(!phone)}>
+                {phone ? texts.try.fullWidth : texts.try.phone}
+              </Button>
+            ) : null}
+          </div>
+        ) : null}
+        {attempt.allowed !== null && !attempt.finished ? (
+          <p className="text-caption text-second">{triesLeft(attempt.wrong, attempt.allowed)}</p>
+        ) : null}
+        {attempt.checking.isError ? <Message look="problem">{attempt.checking.error.message}</Message> : null}
+        <div aria-live="polite">
+          {result ? <Outcome result={result} question={question} shown={shown} finished={attempt.finished} /> : null}
+        </div>
+        {result && onSpecimen ? (
+          <Button
+            look="quiet"
+            className="self-end"
+            onClick={() =>
+              onSpecimen({
+                response: attempt.response,
+                score: String(result.score),
+                seed: attempt.seed,
+                ...(attempt.hints > 0 ? { hints: attempt.hints } : {}),
+                ...(earlier(attempt.wrong, result.counts && result.state !== 'right') > 0
+                  ? { earlier_wrong: earlier(attempt.wrong, result.counts && result.state !== 'right') }
+                  : {}),
+              })
+            }
+          >
+            {texts.specimens.keep}
+          </Button>
+        ) : null}
+        <Rolls attempt={attempt} question={question} withSeed={bench === true} />
+      </form>
+    </PlaysLimited>
   )
 }
 

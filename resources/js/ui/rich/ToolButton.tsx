@@ -29,7 +29,7 @@ export function Tools({ first, label, className, children }: { first: string; la
 
 type ButtonProps = ComponentProps<'button'> & { name: string; keys?: string; icon: LucideIcon; pressed?: boolean }
 const face =
-  'flex min-h-7 min-w-7 items-center justify-center rounded-ui px-1.5 text-second hover:bg-well aria-pressed:bg-accent-tint aria-pressed:text-accent'
+  'flex min-h-7 min-w-6 items-center justify-center rounded-ui px-1 text-second hover:bg-well aria-pressed:bg-accent-tint aria-pressed:text-accent'
 
 export function ToolButton({ name, keys, icon: Icon, pressed, ...rest }: ButtonProps) {
   const { current, set } = useContext(Current)

@@ -1,6 +1,7 @@
 import type { Editor } from '@tiptap/core'
 import { useEditorState } from '@tiptap/react'
 import {
+  AudioLines,
   Bold,
   Code,
   Image,
@@ -9,24 +10,27 @@ import {
   List,
   ListOrdered,
   type LucideIcon,
+  Sigma,
   Strikethrough,
   Subscript,
   Superscript,
   Underline,
 } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
+import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
-import { type Picture, useMediaDesk } from '../media'
+import { type Placed, useMediaDesk } from '../media'
 import { LinkDialog } from './LinkDialog'
 import { MoreMenu } from './MoreMenu'
+import { insertPlaced } from './placed'
 import { StyleMenu } from './StyleMenu'
 import { SymbolMenu } from './SymbolMenu'
 import { TableTools } from './TableTools'
 import { ToolButton, Tools } from './ToolButton'
-import { insertPictures } from './uploading'
 
+const EquationDialog = lazily(() => import('./equation/EquationDialog'), 'EquationDialog')
 const words = texts.rich.bar
-export type RichAction = 'link' | 'picture' | 'symbols'
+export type RichAction = 'link' | 'picture' | 'recording' | 'equation' | 'symbols'
 type Props = {
   editor: Editor
   /** In full above a long text; only what a few words need above an option or feedback. */
@@ -60,6 +64,11 @@ const few = ['bold', 'italic', 'sub', 'sup']
 export function Toolbar({ editor, size, asked, onAsk, more, tables }: Props) {
   const desk = useMediaDesk()
   const full = size === 'full'
+  // The text is gone into first, so that it has the focus again when what is asked for is closed.
+  const ask = (what: RichAction) => {
+    editor.view.focus()
+    onAsk(what)
+  }
   const shown = full ? [...marks, ...lists] : marks.filter((one) => few.includes(one.name))
   const on = useEditorState({
     editor,
@@ -80,25 +89,30 @@ export function Toolbar({ editor, size, asked, onAsk, more, tables }: Props) {
         <ToolButton key={name} name={words[name]} keys={keys} icon={icon} pressed={on[name] === true} onClick={() => run(editor)} />
       ))}
       {full ? <Border /> : null}
-      <ToolButton name={words.link} keys="Alt Shift L" icon={Link2} onClick={() => onAsk('link')} />
-      {desk ? <ToolButton name={words.picture} keys="Alt Shift P" icon={Image} onClick={() => onAsk('picture')} /> : null}
+      <ToolButton name={words.link} keys="Alt Shift L" icon={Link2} onClick={() => ask('link')} />
+      {desk ? <ToolButton name={words.picture} keys="Alt Shift P" icon={Image} onClick={() => ask('picture')} /> : null}
+      {desk && full ? <ToolButton name={words.recording} keys="Alt Shift R" icon={AudioLines} onClick={() => ask('recording')} /> : null}
+      <ToolButton name={words.equation} keys="Alt Shift E" icon={Sigma} onClick={() => ask('equation')} />
       <SymbolMenu editor={editor} open={asked === 'symbols'} onOpen={(open) => onAsk(open ? 'symbols' : null)} />
       {full ? <TableTools editor={editor}>{tables}</TableTools> : null}
       {full ? <MoreMenu editor={editor} /> : null}
       {more}
       {asked === 'link' ? <LinkDialog editor={editor} onClose={() => onAsk(null)} /> : null}
-      {asked === 'picture' && desk ? <AskPicture editor={editor} onDone={() => onAsk(null)} choose={desk.choose} /> : null}
+      {(asked === 'picture' || asked === 'recording') && desk ? (
+        <AskMedium key={asked} editor={editor} onDone={() => onAsk(null)} choose={() => desk.choose(asked)} />
+      ) : null}
+      {asked === 'equation' ? <EquationDialog editor={editor} onClose={() => onAsk(null)} /> : null}
     </Tools>
   )
 }
 
 /** Asks once, when it is drawn. */
-function AskPicture({ editor, choose, onDone }: { editor: Editor; choose: () => Promise<Picture | null>; onDone: () => void }) {
+function AskMedium({ editor, choose, onDone }: { editor: Editor; choose: () => Promise<Placed | null>; onDone: () => void }) {
   useState(() => {
-    choose().then((picture) => {
+    choose().then((placed) => {
       onDone()
       if (editor.isDestroyed) return
-      if (picture) insertPictures(editor, [picture])
+      if (placed) insertPlaced(editor, [placed])
       else editor.commands.focus()
     })
     return null

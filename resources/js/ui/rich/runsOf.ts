@@ -15,7 +15,7 @@ export function runsOf(html: string): string {
   return inline ? `<p>${contentOf(body)}</p>` : contentOf(body)
 }
 
-const isBlock = (element: Element) => /^(?:p|div|h\d|ul|ol|li|pre|blockquote|table)$/.test(element.localName)
+const isBlock = (element: Element) => /^(?:p|div|h[1-6r]|ul|ol|li|pre|blockquote|table|figure|figcaption)$/.test(element.localName)
 
 function contentOf(parent: Element): string {
   const runs: Run[] = []
@@ -31,7 +31,7 @@ function contentOf(parent: Element): string {
     ? said
     : said
         .replace(/\s+/g, ' ')
-        .replace(/ ?(<\/?(?:p|li|ul|ol|div|h[3-5]|blockquote)\b[^>]*>) ?/g, '$1')
+        .replace(/ ?(<\/?(?:p|li|ul|ol|div|h[3-5r]|figure|figcaption|blockquote)\b[^>]*>) ?/g, '$1')
         .trim()
 }
 

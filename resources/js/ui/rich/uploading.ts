@@ -2,10 +2,10 @@ import type { Editor } from '@tiptap/core'
 import { Extension } from '@tiptap/core'
 import { Plugin, PluginKey } from '@tiptap/pm/state'
 import { Decoration, DecorationSet } from '@tiptap/pm/view'
-import type { MediaDesk, Picture } from '../media'
+import type { MediaDesk } from '../media'
 import { plainTables } from '../pastedTables'
-import { insertHere } from './insertHere'
 import { fileOf, type PastedPictures } from './pastedPictures'
+import { contentOf } from './placed'
 import { STEP } from './step'
 
 /** Where pictures will stand that are on their way: marks that move with the text and are no part of it. */
@@ -35,11 +35,6 @@ export const uploading = Extension.create({
   ],
 })
 
-const content = (pictures: Picture[]) => pictures.map(({ id, alt, width }) => ({ type: 'picture', attrs: { id, alt, width } }))
-
-/** Puts pictures in where the cursor is. */
-export const insertPictures = (editor: Editor, pictures: Picture[]) => insertHere(editor, content(pictures))
-
 /** Marks a place; gives back where it has moved to, and takes the mark away. */
 function mark(editor: Editor, at: number, words: string): () => number | null {
   const id = {}
@@ -57,7 +52,7 @@ export async function uploadHere(editor: Editor, desk: MediaDesk, files: File[],
   const moved = mark(editor, at, words)
   const pictures = (await desk.upload(files)).filter((one) => one !== null)
   const place = moved()
-  if (place !== null && pictures.length > 0) editor.chain().setMeta(STEP, true).insertContentAt(place, content(pictures)).run()
+  if (place !== null && pictures.length > 0) editor.chain().setMeta(STEP, true).insertContentAt(place, contentOf(pictures)).run()
 }
 
 /** Puts HTML in whose pictures came along, each uploaded first and standing where it stood. */
@@ -75,7 +70,7 @@ export async function pasteWithPictures(editor: Editor, desk: MediaDesk, pasted:
   )
   for (const [i, { picture }] of known.entries()) {
     const now = uploaded[i]
-    if (!now) continue
+    if (now?.kind !== 'picture') continue
     const ours = document.createElement('img')
     ours.setAttribute('data-media', now.id)
     if (now.alt !== null) ours.setAttribute('alt', now.alt)

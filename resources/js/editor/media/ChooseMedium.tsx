@@ -1,4 +1,5 @@
 import { useInfiniteQuery, useQueryClient } from '@tanstack/react-query'
+import { AudioLines } from 'lucide-react'
 import { useState } from 'react'
 import { addMedium, type Medium, mediaAddress, mediaQuery } from '@/api/media'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
@@ -12,15 +13,19 @@ import { Message } from '@/ui/Message'
 import { FileButton } from './FileButton'
 
 const words = texts.rich.picture
+const kinds = { picture: ['image'], recording: ['audio', 'video'] }
+type Props = { bank: string; kind: 'picture' | 'recording'; onPick: (picked: Medium | null) => void }
 
-/** A picture of the library, or one that is uploaded here. */
-export function ChoosePicture({ bank, onPick }: { bank: string; onPick: (picked: Medium | null) => void }) {
+/** A picture or recording of the library, or one that is uploaded here. */
+export function ChooseMedium({ bank, kind, onPick }: Props) {
+  const isFit = (medium: Medium) => kinds[kind].some((one) => medium.type.startsWith(`${one}/`))
+  const said = texts.rich[kind].choose
   const client = useQueryClient()
   const [typed, setTyped] = useState('')
   const [busy, setBusy] = useState(false)
   const [problem, setProblem] = useState<string | null>(null)
   const sought = useDebouncedValue(typed, 150)
-  const found = useInfiniteQuery(mediaQuery(bank, `kind=image&words=${encodeURIComponent(sought)}`))
+  const found = useInfiniteQuery(mediaQuery(bank, `kind=${kinds[kind].join(',')}&words=${encodeURIComponent(sought)}`))
   const rows = found.data?.pages.flatMap((page) => page.data) ?? []
   const send = async (file: File) => {
     setBusy(true)
@@ -28,15 +33,15 @@ export function ChoosePicture({ bank, onPick }: { bank: string; onPick: (picked:
     try {
       const { medium } = await addMedium(bank, file)
       client.invalidateQueries({ queryKey: ['bank', bank, 'media'] })
-      if (medium.type.startsWith('image/')) return onPick(medium)
-      setProblem(words.notPictures)
+      if (isFit(medium)) return onPick(medium)
+      setProblem(said.wrong)
     } catch (refused) {
       setProblem(words.refused({ name: file.name, why: refused instanceof Error ? refused.message : '' }))
     }
     setBusy(false)
   }
   return (
-    <Dialog open wide onClose={() => onPick(null)} title={words.choose} closeName={texts.frame.close}>
+    <Dialog open wide onClose={() => onPick(null)} title={said.title} closeName={texts.frame.close}>
       <form className="mb-3 flex flex-wrap items-center gap-3" onSubmit={(event) => event.preventDefault()}>
         <input
           type="search"
@@ -48,15 +53,19 @@ export function ChoosePicture({ bank, onPick }: { bank: string; onPick: (picked:
         />
         <FileButton
           label={busy ? words.uploading({ n: 1 }) : words.upload}
-          accept="image/*"
+          accept={kinds[kind].map((one) => `${one}/*`).join(',')}
           disabled={busy}
           onFiles={([file]) => file && send(file)}
         />
       </form>
-      <p className="mb-3 text-caption text-quiet">{words.limits({ mb: mediaLimits.image, pixels: mediaLimits.pixels })}</p>
+      <p className="mb-3 text-caption text-quiet">
+        {kind === 'picture'
+          ? words.limits({ mb: mediaLimits.image, pixels: mediaLimits.pixels })
+          : texts.rich.recording.choose.limits({ audio: mediaLimits.audio, video: mediaLimits.video, minutes: mediaLimits.minutes })}
+      </p>
       {problem ? <Message look="problem">{problem}</Message> : null}
       <Asked query={found} />
-      {found.data && rows.length === 0 ? <p className="py-6 text-center text-quiet">{sought === '' ? words.none : words.nothing}</p> : null}
+      {found.data && rows.length === 0 ? <p className="py-6 text-center text-quiet">{sought === '' ? said.none : said.nothing}</p> : null}
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(148px,1fr))] gap-3">
         {rows.map((medium) => (
           <li key={medium.id}>
@@ -66,16 +75,26 @@ export function ChoosePicture({ bank, onPick }: { bank: string; onPick: (picked:
               onClick={() => onPick(medium)}
             >
               <span className="flex h-28 w-full items-center justify-center bg-well p-1">
-                <img
-                  src={`${mediaAddress(bank, medium.id)}?width=480`}
-                  alt=""
-                  loading="lazy"
-                  className="max-h-full max-w-full object-contain"
-                />
+                {kind === 'picture' ? (
+                  <img
+                    src={`${mediaAddress(bank, medium.id)}?width=480`}
+                    alt=""
+                    loading="lazy"
+                    className="max-h-full max-w-full object-contain"
+                  />
+                ) : (
+                  <AudioLines size={32} className="text-quiet" aria-hidden="true" />
+                )}
               </span>
               <span className="block w-full truncate px-2 pt-1 font-semibold">{medium.name}</span>
               <span className="line-clamp-2 px-2 pb-1.5 text-caption text-second">
-                {medium.alt === null ? words.undescribed : medium.alt === '' ? words.noted : medium.alt}
+                {kind === 'recording'
+                  ? medium.type
+                  : medium.alt === null
+                    ? words.undescribed
+                    : medium.alt === ''
+                      ? words.noted
+                      : medium.alt}
               </span>
             </button>
           </li>

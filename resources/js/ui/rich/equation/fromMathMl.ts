@@ -1,0 +1,21 @@
+import { MathMLToLaTeX } from 'mathml-to-latex'
+
+const VALUE = /\\?(?:text|mathrm)?\{?QUARRYVALUE(\d+)END\}?/g
+
+/** The TeX of a formula: what was kept beside it, or as near as its MathML says. */
+export function fromMathMl(source: string): string {
+  const math = new DOMParser().parseFromString(source, 'text/html').querySelector('math')
+  const kept = math?.querySelector('annotation[encoding="application/x-tex"]')?.textContent
+  if (!math || kept) return kept ?? ''
+  const names: string[] = []
+  for (const value of math.querySelectorAll('mi[data-value]')) {
+    names.push(value.getAttribute('data-value') ?? '')
+    value.textContent = `QUARRYVALUE${names.length - 1}END`
+  }
+  try {
+    const xml = new XMLSerializer().serializeToString(math)
+    return MathMLToLaTeX.convert(xml).replace(VALUE, (_, at: string) => `\\val{${names[Number(at)]}}`)
+  } catch {
+    return ''
+  }
+}

@@ -1,0 +1,67 @@
+/** What the keypad puts in: TeX with #? for an empty place and #@ for what is selected, and TeX for the face of its key. */
+export type Key = { tex: string; face?: string; name: string }
+export type KeyGroup = 'basics' | 'letters' | 'signs' | 'chemistry'
+
+const plain = (tex: string, name: string): Key => ({ tex, name })
+
+export const keypad: Record<KeyGroup, Key[]> = {
+  basics: [
+    { tex: '\\frac{#@}{#?}', face: '\\frac{a}{b}', name: 'fraction' },
+    { tex: '#@^{#?}', face: 'a^{n}', name: 'power' },
+    { tex: '#@_{#?}', face: 'a_{n}', name: 'index' },
+    { tex: '\\sqrt{#0}', face: '\\sqrt{a}', name: 'root' },
+    { tex: '\\sqrt[#?]{#0}', face: '\\sqrt[n]{a}', name: 'nthRoot' },
+    { tex: '\\left(#0\\right)', face: '(a)', name: 'brackets' },
+    { tex: '\\left|#0\\right|', face: '|a|', name: 'absolute' },
+    { tex: '\\overline{#0}', face: '\\overline{a}', name: 'mean' },
+    { tex: '\\vec{#0}', face: '\\vec{a}', name: 'vector' },
+    { tex: '\\sum_{#?}^{#?}', face: '\\sum', name: 'sum' },
+    { tex: '\\int_{#?}^{#?}', face: '\\int', name: 'integral' },
+    { tex: '\\begin{pmatrix}#?&#?\\\\#?&#?\\end{pmatrix}', face: '\\begin{pmatrix}a&b\\\\c&d\\end{pmatrix}', name: 'matrix' },
+  ],
+  letters: [
+    'alpha',
+    'beta',
+    'gamma',
+    'delta',
+    'epsilon',
+    'theta',
+    'lambda',
+    'mu',
+    'pi',
+    'rho',
+    'sigma',
+    'phi',
+    'omega',
+    'Delta',
+    'Sigma',
+    'Omega',
+  ].map((name) => plain(`\\${name}`, name)),
+  signs: [
+    plain('\\times', 'times'),
+    plain('\\cdot', 'dot'),
+    plain('\\div', 'division'),
+    plain('\\pm', 'plusMinus'),
+    plain('\\neq', 'notEqual'),
+    plain('\\leq', 'atMost'),
+    plain('\\geq', 'atLeast'),
+    plain('\\approx', 'approximately'),
+    plain('\\propto', 'proportional'),
+    plain('\\infty', 'infinity'),
+    plain('\\in', 'element'),
+    plain('\\perp', 'perpendicular'),
+    plain('\\parallel', 'parallel'),
+    { tex: '^{\\circ}', face: '{}^{\\circ}', name: 'degree' },
+  ],
+  chemistry: [
+    { tex: '{}^{#?}_{#?}\\mathrm{#0}', face: '{}^{A}_{Z}\\mathrm{X}', name: 'isotope' },
+    { tex: '\\mathrm{#0}', face: '\\mathrm{X}', name: 'symbol' },
+    { tex: '#@_{#?}', face: '\\mathrm{X}_{n}', name: 'count' },
+    { tex: '#@^{#?+}', face: '\\mathrm{X}^{n+}', name: 'positive' },
+    { tex: '#@^{#?-}', face: '\\mathrm{X}^{n-}', name: 'negative' },
+    plain('\\rightarrow', 'reacts'),
+    plain('\\rightleftharpoons', 'equilibrium'),
+    plain('\\uparrow', 'gas'),
+    plain('\\downarrow', 'solid'),
+  ],
+}

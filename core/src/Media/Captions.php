@@ -59,7 +59,7 @@ final class Captions
             if ($cue !== null && $last !== null && $cue['from'] < $last['from']) {
                 throw self::problem('captions.back', 'media.captions-back', $at + 1);
             }
-            $more = $cue === null ? [...$last, 'words' => "$last[words]\n$line"] : null;
+            $more = $cue === null ? ['from' => $last['from'], 'end' => $last['end'], 'words' => $last['words']."\n$line"] : null;
             array_push($cues, ...array_filter($more === null ? [$last, $cue] : [$more]));
         }
 

@@ -1,5 +1,6 @@
 import { texts } from '@/messages'
 import { altShift, ctrl, useCommands } from '@/ui/commands'
+import { keysOfWriting } from '@/ui/rich/keys'
 import { toPlace } from './places'
 
 type Acts = {
@@ -16,6 +17,7 @@ type Acts = {
 /** What can be done on the desk, with its keys. */
 export function useDeskCommands({ save, another, undo, redo, replace, keepStart, duplicate, showTab }: Acts) {
   const group = texts.frame.groups.here
+  useCommands('writing', keysOfWriting())
   useCommands('desk', [
     { id: 'save', group, title: texts.desk.saveKey, keys: 'Ctrl S', on: ctrl('s'), run: save },
     ...(another ? [{ id: 'another', group, title: another.title, keys: 'Ctrl Enter', on: ctrl('enter'), run: another.run }] : []),

@@ -986,6 +986,7 @@ export type Messages = {
       go: string
       here: string
       view: string
+      writing: string
     }
     goBanks: string
     goTransfers: string
@@ -1771,6 +1772,7 @@ export type Messages = {
       i: string
       I: string
       start: string
+      first: string
     }
     link: {
       title: string
@@ -1804,6 +1806,11 @@ export type Messages = {
       split: string
       none: string
       where: string
+      caption: string
+      captionTitle: string
+      width: string
+      widthTitle: string
+      widthAbout: string
     }
     picture: {
       title: string

@@ -31,7 +31,10 @@ export function CommandPalette() {
       <CommandList
         open={shown === 'commands'}
         onClose={() => show(null)}
-        commands={[...all.values()].reverse().flat()}
+        commands={[...all.values()]
+          .reverse()
+          .flat()
+          .filter((one) => !one.isKeyOnly)}
         found={named}
         onType={setTyped}
         words={{ title: texts.frame.commands, placeholder: texts.frame.commandsHint, nothing: texts.frame.noCommand }}

@@ -2,7 +2,8 @@ import { Command, defaultFilter } from 'cmdk'
 import { Dialog } from 'radix-ui'
 import { groupBy } from '@/lib/groupBy'
 
-export type CommandEntry = { id: string; title: string; group: string; keys?: string; run: () => void }
+/** isKeyOnly: done by its keys alone, where the cursor is; it stands in the list of keys and not among the commands. */
+export type CommandEntry = { id: string; title: string; group: string; keys?: string; isKeyOnly?: boolean; run: () => void }
 
 /** Everything that can be done here, found by typing. */
 export function CommandList({

@@ -136,11 +136,12 @@ const passage = Mark.create({
   renderHTML: ({ HTMLAttributes }) => ['span', HTMLAttributes, 0],
 })
 
-/** Back to plain words. */
+/** Back to plain words, and a line across. */
 const clearing = Extension.create({
   name: 'clearing',
   addKeyboardShortcuts() {
-    return { 'Mod-\\': () => clearFormatting(this.editor) }
+    const rule = () => this.editor.commands.setHorizontalRule()
+    return { 'Mod-\\': () => clearFormatting(this.editor), 'Mod-Shift--': rule, 'Mod-_': rule }
   },
 })
 

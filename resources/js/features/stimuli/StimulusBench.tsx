@@ -24,6 +24,7 @@ import type { Crumb } from '@/ui/Frame'
 import { Message } from '@/ui/Message'
 import { useMedia } from '@/ui/media'
 import { PageAndSide } from '@/ui/PageAndSide'
+import { keysOfWriting } from '@/ui/rich/keys'
 import { SafeEditor } from '@/ui/SafeEditor'
 import { Tabs } from '@/ui/Tabs'
 import { useToast } from '@/ui/Toasts'
@@ -88,6 +89,7 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
     )
   }
   const here = texts.frame.groups.here
+  useCommands('writing', keysOfWriting())
   useCommands('stimulus', [
     { id: 'save', group: here, title: texts.desk.saveKey, keys: 'Ctrl S', on: ctrl('s'), run: () => save() },
     { id: 'undo', group: here, title: texts.desk.undo, keys: 'Ctrl Z', on: ctrl('z'), run: () => history.undo() },

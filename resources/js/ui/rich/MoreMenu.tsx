@@ -7,6 +7,8 @@ import { FormDialog } from '../FormDialog'
 import { Menu } from '../Menu'
 import { useToast } from '../Toasts'
 import { clearFormatting } from './clearFormatting'
+import { formatKeys } from './keys'
+import { NumberDialog } from './NumberDialog'
 import { ToolButton } from './ToolButton'
 
 const words = texts.rich
@@ -17,6 +19,7 @@ export function MoreMenu({ editor }: { editor: Editor }) {
   const tell = useToast()
   const [open, setOpen] = useState(false)
   const [naming, setNaming] = useState(false)
+  const [starting, setStarting] = useState(false)
   const block = () => (editor.isActive('heading') ? 'heading' : 'paragraph')
   const direct = (dir: string) =>
     editor
@@ -38,6 +41,9 @@ export function MoreMenu({ editor }: { editor: Editor }) {
       >
         <Menu.Item keys="Ctrl \" onSelect={() => clearFormatting(editor)}>
           {words.clear}
+        </Menu.Item>
+        <Menu.Item keys={formatKeys.rule} onSelect={() => editor.chain().focus().setHorizontalRule().run()}>
+          {words.bar.rule}
         </Menu.Item>
         <Menu.Item onSelect={name}>{words.language.label}</Menu.Item>
         <Menu.Line />
@@ -66,9 +72,26 @@ export function MoreMenu({ editor }: { editor: Editor }) {
                   .run()
               }
             />
+            <Menu.Item onSelect={() => setStarting(true)}>{words.lists.start}</Menu.Item>
           </>
         ) : null}
       </Menu.Root>
+      {starting ? (
+        <NumberDialog
+          title={words.lists.first}
+          value={editor.getAttributes('orderedList').start ?? 1}
+          least={0}
+          most={100_000}
+          onSave={(start) =>
+            editor
+              .chain()
+              .focus()
+              .updateAttributes('orderedList', { start: start ?? 1 })
+              .run()
+          }
+          onClose={() => setStarting(false)}
+        />
+      ) : null}
       {naming ? <LanguageDialog editor={editor} onClose={() => setNaming(false)} /> : null}
     </>
   )

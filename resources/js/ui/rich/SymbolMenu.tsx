@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { isTexts, storedValue, storeValue } from '@/lib/storage'
 import { texts } from '@/messages'
 import { insertHere } from './insertHere'
+import { formatKeys } from './keys'
 import { ToolButton } from './ToolButton'
 
 const words = texts.rich.symbols
@@ -32,7 +33,7 @@ export function SymbolMenu({ editor, open, onOpen }: { editor: Editor; open: boo
   return (
     <Popover.Root open={open} onOpenChange={onOpen}>
       <Popover.Trigger asChild>
-        <ToolButton name={texts.rich.bar.symbols} keys="Alt Shift S" icon={Omega} />
+        <ToolButton name={texts.rich.bar.symbols} keys={formatKeys.symbols} icon={Omega} />
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

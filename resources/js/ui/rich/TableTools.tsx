@@ -14,9 +14,13 @@ import {
 import { Table } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
 import { texts } from '@/messages'
+import { Field } from '../Field'
+import { FormDialog } from '../FormDialog'
 import { Menu } from '../Menu'
 import { useToast } from '../Toasts'
+import { columnWidth, hasTable, setColumnWidth, tableAround } from './columns'
 import { insertHere } from './insertHere'
+import { NumberDialog } from './NumberDialog'
 import { ToolButton } from './ToolButton'
 
 const words = texts.rich.table
@@ -50,11 +54,16 @@ function firstCell(editor: Editor, from: number): number {
 export function TableTools({ editor, children }: { editor: Editor; children?: ReactNode }) {
   const tell = useToast()
   const [open, setOpen] = useState(false)
+  const [asked, ask] = useState<'caption' | 'width' | null>(null)
+  const inTable = (what: 'caption' | 'width') => {
+    if (hasTable(editor)) ask(what)
+    else tell({ text: words.where, look: 'problem' })
+  }
   const make = () => {
     const at = insertHere(editor, fresh)
     editor.commands.setTextSelection(firstCell(editor, at))
   }
-  return (
+  const menu = (
     <Menu.Root
       open={open}
       onOpen={setOpen}
@@ -74,6 +83,47 @@ export function TableTools({ editor, children }: { editor: Editor; children?: Re
           {words[name]}
         </Menu.Item>
       ))}
+      <Menu.Line />
+      <Menu.Item onSelect={() => inTable('caption')}>{words.caption}</Menu.Item>
+      <Menu.Item onSelect={() => inTable('width')}>{words.width}</Menu.Item>
     </Menu.Root>
+  )
+  return (
+    <>
+      {menu}
+      {asked === 'width' ? (
+        <NumberDialog
+          title={words.widthTitle}
+          about={words.widthAbout}
+          value={columnWidth(editor)}
+          least={20}
+          most={2000}
+          onSave={(width) => setColumnWidth(editor, width)}
+          onClose={() => ask(null)}
+        />
+      ) : null}
+      {asked === 'caption' ? <CaptionDialog editor={editor} onClose={() => ask(null)} /> : null}
+    </>
+  )
+}
+
+function CaptionDialog({ editor, onClose }: { editor: Editor; onClose: () => void }) {
+  const [at] = useState(() => tableAround(editor))
+  const [caption, setCaption] = useState<string>(at?.node.attrs.caption ?? '')
+  return (
+    <FormDialog
+      title={words.captionTitle}
+      go={texts.frame.save}
+      onClose={onClose}
+      onSubmit={() => {
+        onClose()
+        if (at) editor.view.dispatch(editor.state.tr.setNodeMarkup(at.pos, undefined, { caption: caption.trim() || null }))
+      }}
+    >
+      <Field.Root>
+        <Field.Label hidden>{words.captionTitle}</Field.Label>
+        <Field.Text value={caption} maxLength={1000} onChange={(event) => setCaption(event.target.value)} />
+      </Field.Root>
+    </FormDialog>
   )
 }

@@ -20,6 +20,7 @@ import { type ReactNode, useState } from 'react'
 import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { type Placed, useMediaDesk } from '../media'
+import { formatKeys } from './keys'
 import { LinkDialog } from './LinkDialog'
 import { MoreMenu } from './MoreMenu'
 import { insertPlaced } from './placed'
@@ -42,21 +43,21 @@ type Props = {
   /** More things to do with tables. */
   tables?: ReactNode
 }
-type Toggle = { name: keyof typeof words; icon: LucideIcon; keys: string; is: string; run: (editor: Editor) => void }
+type Toggle = { name: keyof typeof formatKeys; icon: LucideIcon; is: string; run: (editor: Editor) => void }
 
 const chain = (editor: Editor) => editor.chain().focus()
 const marks: Toggle[] = [
-  { name: 'bold', icon: Bold, keys: 'Ctrl B', is: 'bold', run: (editor) => chain(editor).toggleBold().run() },
-  { name: 'italic', icon: Italic, keys: 'Ctrl I', is: 'italic', run: (editor) => chain(editor).toggleItalic().run() },
-  { name: 'underline', icon: Underline, keys: 'Ctrl U', is: 'underline', run: (editor) => chain(editor).toggleUnderline().run() },
-  { name: 'strike', icon: Strikethrough, keys: 'Ctrl Shift S', is: 'strike', run: (editor) => chain(editor).toggleStrike().run() },
-  { name: 'sub', icon: Subscript, keys: 'Ctrl ,', is: 'sub', run: (editor) => chain(editor).toggleMark('sub').run() },
-  { name: 'sup', icon: Superscript, keys: 'Ctrl .', is: 'sup', run: (editor) => chain(editor).toggleMark('sup').run() },
-  { name: 'code', icon: Code, keys: 'Ctrl E', is: 'code', run: (editor) => chain(editor).toggleMark('code').run() },
+  { name: 'bold', icon: Bold, is: 'bold', run: (editor) => chain(editor).toggleBold().run() },
+  { name: 'italic', icon: Italic, is: 'italic', run: (editor) => chain(editor).toggleItalic().run() },
+  { name: 'underline', icon: Underline, is: 'underline', run: (editor) => chain(editor).toggleUnderline().run() },
+  { name: 'strike', icon: Strikethrough, is: 'strike', run: (editor) => chain(editor).toggleStrike().run() },
+  { name: 'sub', icon: Subscript, is: 'sub', run: (editor) => chain(editor).toggleMark('sub').run() },
+  { name: 'sup', icon: Superscript, is: 'sup', run: (editor) => chain(editor).toggleMark('sup').run() },
+  { name: 'code', icon: Code, is: 'code', run: (editor) => chain(editor).toggleMark('code').run() },
 ]
 const lists: Toggle[] = [
-  { name: 'list', icon: List, keys: 'Ctrl Shift 8', is: 'bulletList', run: (editor) => chain(editor).toggleBulletList().run() },
-  { name: 'numbers', icon: ListOrdered, keys: 'Ctrl Shift 7', is: 'orderedList', run: (editor) => chain(editor).toggleOrderedList().run() },
+  { name: 'list', icon: List, is: 'bulletList', run: (editor) => chain(editor).toggleBulletList().run() },
+  { name: 'numbers', icon: ListOrdered, is: 'orderedList', run: (editor) => chain(editor).toggleOrderedList().run() },
 ]
 const few = ['bold', 'italic', 'sub', 'sup']
 
@@ -85,14 +86,23 @@ export function Toolbar({ editor, size, asked, onAsk, more, tables }: Props) {
       }
     >
       {full ? <StyleMenu editor={editor} /> : null}
-      {shown.map(({ name, icon, keys, run }) => (
-        <ToolButton key={name} name={words[name]} keys={keys} icon={icon} pressed={on[name] === true} onClick={() => run(editor)} />
+      {shown.map(({ name, icon, run }) => (
+        <ToolButton
+          key={name}
+          name={words[name]}
+          keys={formatKeys[name]}
+          icon={icon}
+          pressed={on[name] === true}
+          onClick={() => run(editor)}
+        />
       ))}
       {full ? <Border /> : null}
-      <ToolButton name={words.link} keys="Alt Shift L" icon={Link2} onClick={() => ask('link')} />
-      {desk ? <ToolButton name={words.picture} keys="Alt Shift P" icon={Image} onClick={() => ask('picture')} /> : null}
-      {desk && full ? <ToolButton name={words.recording} keys="Alt Shift R" icon={AudioLines} onClick={() => ask('recording')} /> : null}
-      <ToolButton name={words.equation} keys="Alt Shift E" icon={Sigma} onClick={() => ask('equation')} />
+      <ToolButton name={words.link} keys={formatKeys.link} icon={Link2} onClick={() => ask('link')} />
+      {desk ? <ToolButton name={words.picture} keys={formatKeys.picture} icon={Image} onClick={() => ask('picture')} /> : null}
+      {desk && full ? (
+        <ToolButton name={words.recording} keys={formatKeys.recording} icon={AudioLines} onClick={() => ask('recording')} />
+      ) : null}
+      <ToolButton name={words.equation} keys={formatKeys.equation} icon={Sigma} onClick={() => ask('equation')} />
       <SymbolMenu editor={editor} open={asked === 'symbols'} onOpen={(open) => onAsk(open ? 'symbols' : null)} />
       {full ? <TableTools editor={editor}>{tables}</TableTools> : null}
       {full ? <MoreMenu editor={editor} /> : null}

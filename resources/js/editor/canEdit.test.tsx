@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { canEdit, editable } from '@/ui/canEdit'
-import { plainTables } from '@/ui/pastedTables'
+import { plainTables } from '@/ui/rich/paste/tables'
 import { runsOf } from '@/ui/rich/runsOf'
 import { uuid7 } from './fresh'
 

@@ -1861,7 +1861,12 @@ export type Messages = {
       }
     }
     paste: {
-      dropped: (values: { n: number }) => string
+      leftOut: (values: { what: Words }) => string
+      long: string
+      changed: string
+      pictures: (values: { n: number }) => string
+      embedded: (values: { n: number }) => string
+      fields: (values: { n: number }) => string
     }
     kept: {
       about: string

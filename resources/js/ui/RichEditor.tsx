@@ -3,11 +3,12 @@ import { NodeSelection } from '@tiptap/pm/state'
 import { EditorContent, useEditor } from '@tiptap/react'
 import { useContext, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Echoes } from '@/lib/echoes'
+import { list } from '@/lib/format'
 import { texts } from '@/messages'
 import { type AnchorWords, extensions, nameAnchors } from './editorExtensions'
 import { type MediaDesk, MediaDeskContext } from './media'
-import { plainTables } from './pastedTables'
-import { pastedPictures } from './rich/pastedPictures'
+import { isComplete, type LeftOut, readPasted } from './rich/paste/pasted'
+import { plainTables } from './rich/paste/tables'
 import { changePlaced, placedOf } from './rich/placed'
 import { STEP } from './rich/step'
 import { type RichAction, Toolbar } from './rich/Toolbar'
@@ -66,6 +67,32 @@ export function RichEditor({
   latest.current = { onChange, words, desk, tell, ...calls }
   const echoes = useRef(new Echoes(html))
   const editorRef = useRef<Editor | null>(null)
+  const pasting = useRef(false)
+  /** HTML from elsewhere, and one line that says what of it was left out. */
+  const pasteHtml = (html: string, event: ClipboardEvent): boolean => {
+    const [on, { desk, tell }] = [editorRef.current, latest.current]
+    const pasted = readPasted(html)
+    if (!on) return false
+    if (!pasted) {
+      tell({ text: texts.rich.paste.long, look: 'problem' })
+      return true
+    }
+    const before = on.state.doc
+    if (pasted.pictures.length > 0 && desk) pasteWithPictures(on, desk, pasted, texts.rich.picture.uploading({ n: pasted.pictures.length }))
+    else {
+      pasting.current = true // it asks the handler below once more
+      on.view.pasteHTML(pasted.body.innerHTML, event)
+      pasting.current = false
+    }
+    const after = on.state.doc
+    if (isComplete(pasted.leftOut)) return true
+    const undo = () => {
+      if (on.isDestroyed || !on.state.doc.eq(after)) return tell({ text: texts.rich.paste.changed })
+      on.view.dispatch(on.state.tr.setMeta(STEP, true).replaceWith(0, on.state.doc.content.size, before.content))
+    }
+    tell({ text: leftOutWords(pasted.leftOut), ...(pasted.pictures.length > 0 ? {} : { undo }) })
+    return true
+  }
   const editor = useEditor({
     extensions: extensions(
       {
@@ -118,6 +145,7 @@ export function RichEditor({
         return true
       },
       handlePaste: (on, event) => {
+        if (pasting.current) return false
         const files = filesOf(event.clipboardData)
         if (files.length > 0 && editorRef.current && latest.current.desk) {
           uploadHere(
@@ -129,21 +157,17 @@ export function RichEditor({
           )
           return true
         }
-        const pasted = pastedPictures(event.clipboardData?.getData('text/html') ?? '')
-        if (pasted && pasted.dropped > 0) latest.current.tell({ text: texts.rich.paste.dropped({ n: pasted.dropped }) })
-        if (pasted && pasted.embedded.length > 0 && editorRef.current && latest.current.desk) {
-          const words = texts.rich.picture.uploading({ n: pasted.embedded.length })
-          pasteWithPictures(editorRef.current, latest.current.desk, pasted, words)
-          return true
-        }
+        const html = event.clipboardData?.getData('text/html') ?? ''
         const text = event.clipboardData?.getData('text/plain') ?? ''
-        return /\S[^\S\n]*\r?\n\s*\S/.test(text) && (latest.current.onPasteLines?.(text) ?? false)
+        const isLines = /\S[^\S\n]*\r?\n\s*\S/.test(text)
+        if (!/<img\b/i.test(html) && isLines && latest.current.onPasteLines?.(text)) return true
+        return html !== '' && !html.includes('data-pm-slice') && pasteHtml(html, event)
       },
     },
     onUpdate: ({ editor: changed, transaction }) => {
       const html = changed.isEmpty ? '' : changed.getHTML()
       echoes.current.say(html)
-      latest.current.onChange(html, transaction.getMeta(STEP) === true)
+      latest.current.onChange(html, transaction.getMeta(STEP) === true || transaction.getMeta('uiEvent') === 'paste')
     },
   })
   editorRef.current = editor
@@ -179,6 +203,13 @@ export function RichEditor({
       <EditorContent editor={editor} className={`question-text ${html === '' ? 'is-empty' : ''}`} />
     </div>
   )
+}
+
+/** One line that names what of a paste was left out. */
+function leftOutWords(leftOut: LeftOut): string {
+  const said = texts.rich.paste
+  const kinds = (['pictures', 'embedded', 'fields'] as const).filter((kind) => leftOut[kind] > 0)
+  return said.leftOut({ what: list(kinds.map((kind) => said[kind]({ n: leftOut[kind] }))) })
 }
 
 /** Alt Shift and a letter. */

@@ -3,8 +3,8 @@ import { Extension } from '@tiptap/core'
 import { Plugin, PluginKey } from '@tiptap/pm/state'
 import { Decoration, DecorationSet } from '@tiptap/pm/view'
 import type { MediaDesk } from '../media'
-import { plainTables } from '../pastedTables'
-import { fileOf, type PastedPictures } from './pastedPictures'
+import type { Pasted } from './paste/pasted'
+import { fileOf } from './paste/pictures'
 import { contentOf } from './placed'
 import { STEP } from './step'
 
@@ -56,11 +56,11 @@ export async function uploadHere(editor: Editor, desk: MediaDesk, files: File[],
 }
 
 /** Puts HTML in whose pictures came along, each uploaded first and standing where it stood. */
-export async function pasteWithPictures(editor: Editor, desk: MediaDesk, pasted: PastedPictures, words: string) {
+export async function pasteWithPictures(editor: Editor, desk: MediaDesk, pasted: Pasted, words: string) {
   const { from, to } = editor.state.selection
   if (from !== to) editor.commands.deleteRange({ from, to })
   const moved = mark(editor, from, words)
-  const known = pasted.embedded.flatMap((picture, i) => {
+  const known = pasted.pictures.flatMap((picture, i) => {
     const file = fileOf(picture, i)
     return file ? [{ picture, file }] : []
   })
@@ -79,5 +79,5 @@ export async function pasteWithPictures(editor: Editor, desk: MediaDesk, pasted:
   }
   for (const picture of pasted.body.querySelectorAll('img:not([data-media])')) picture.remove()
   const place = moved()
-  if (place !== null) editor.chain().setMeta(STEP, true).insertContentAt(place, plainTables(pasted.body.innerHTML)).run()
+  if (place !== null) editor.chain().setMeta(STEP, true).insertContentAt(place, pasted.body.innerHTML).run()
 }

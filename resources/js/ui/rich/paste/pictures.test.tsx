@@ -1,20 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { fileOf, pastedPictures } from './pastedPictures'
+import { fileOf } from './pictures'
 
 const picture = (src: string, alt = '') => Object.assign(document.createElement('img'), { src, alt })
-
-describe('pictures in what is pasted', () => {
-  it.each(['', '<p>words</p>', '<p><img data-media="m1" alt="ours"></p>'])('none: %s', (html) => expect(pastedPictures(html)).toBeNull())
-
-  it('are told apart: those that came along, and those that are elsewhere', () => {
-    const found = pastedPictures(
-      '<p>Beds <img src="data:image/png;base64,AAAA" alt="x"><img src="https://x.example/a.png"><img src="file:///C:/a.png"><img data-media="m1"></p>',
-    )
-    expect(found?.embedded).toHaveLength(1)
-    expect(found?.dropped).toBe(2)
-    expect(found?.body.querySelectorAll('img')).toHaveLength(2)
-  })
-})
 
 describe('the file of a picture', () => {
   it.each([

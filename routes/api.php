@@ -27,6 +27,7 @@ use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PresentController;
 use App\Http\Controllers\PrintController;
 use App\Http\Controllers\QuestionController;
+use App\Http\Controllers\QuestionMediumController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\SavedSearchController;
@@ -133,6 +134,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('banks/{bank:slug}', [BankController::class, 'show']);
     Route::post('banks/{bank:slug}/questions', [BankQuestionController::class, 'store'])->middleware(Idempotent::class);
     Route::get('questions/{question}', [QuestionController::class, 'show'])->whereUuid('question');
+    Route::get('questions/{question}/media/{medium}', [QuestionMediumController::class, 'show'])->whereUuid('question');
     Route::get('questions/{question}/changes', [QuestionController::class, 'changes'])->whereUuid('question');
     Route::get('questions/{question}/revisions', [RevisionController::class, 'index'])->whereUuid('question');
     Route::get('questions/{question}/revisions/{number}', [RevisionController::class, 'show'])

@@ -53,6 +53,16 @@ final class Pictures
     }
 
     /**
+     * The picture without notes and profiles, where it has any; others are not drawn for it.
+     *
+     * @throws UnusableMedium when it cannot be drawn
+     */
+    public static function tidied(MediaFile $file): MediaFile
+    {
+        return isset(self::OPTIONS[$file->type]) && self::tells($file) ? self::prepare($file) : $file;
+    }
+
+    /**
      * Narrower copies.
      *
      * @param  list<int>  $widths

@@ -86,7 +86,12 @@ final readonly class SheetPage
                 $entries->points($pick),
                 is_string($title) ? $title : '',
                 self::ofQuestion($question, $stimuli),
-                fn (string $id): ?string => $bank === null ? null : ($whole ? $this->inline($bank, $id) : "/api/v1/banks/$bank/media/$id"),
+                fn (string $id): ?string => match (true) {
+                    $bank === null => null,
+                    $whole => $this->inline($bank, $id),
+                    $pick->variation !== null => "/api/v1/banks/$bank/media/$id",
+                    default => "/api/v1/questions/$pick->question/media/$id", // its bank may be one that this person may not read
+                },
             );
         }
 

@@ -145,6 +145,12 @@ final class Conditions
         };
     }
 
+    /** A picture or recording is named that the bank does not have, or has in its bin. */
+    public const UNSEEN = <<<'SQL'
+        (questions.media <> '{}' AND EXISTS (SELECT 1 FROM unnest(questions.media) AS named (id) WHERE NOT EXISTS
+            (SELECT 1 FROM media WHERE media.bank_id = questions.bank_id AND media.id = named.id AND media.binned_at IS NULL)))
+        SQL;
+
     private static function is(string $value): string
     {
         $used = 'questions.uses > 0';
@@ -155,6 +161,7 @@ final class Conditions
             'shares' => 'EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)',
             'specimens' => 'questions.specimens > 0',
             'failing' => 'questions.specimens_failing > 0',
+            'unseen' => self::UNSEEN,
             'used' => $used,
             'unused' => "NOT $used",
             'binned' => 'true', // every condition says which side of the bin is meant; see on()

@@ -236,13 +236,13 @@ final class Facets
     {
         $row = $query
             ->selectRaw(
-                <<<'SQL'
+                str_replace('{{unseen}}', Conditions::UNSEEN, <<<'SQL'
                 count(*) FILTER (WHERE questions.has_variables) AS varies, count(*) FILTER (WHERE NOT questions.is_complete) AS incomplete,
                 count(*) FILTER (WHERE questions.specimens > 0) AS specimens,
-                    count(*) FILTER (WHERE questions.specimens_failing > 0) AS failing,
+                    count(*) FILTER (WHERE questions.specimens_failing > 0) AS failing, count(*) FILTER (WHERE {{unseen}}) AS unseen,
                 count(*) FILTER (WHERE EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = questions.id)) AS shares,
                 count(*) FILTER (WHERE questions.uses > 0) AS used
-                SQL,
+                SQL),
             )
             ->first();
 
@@ -253,6 +253,7 @@ final class Facets
             'failing',
             'shares',
             'used',
+            'unseen',
         ]);
     }
 

@@ -183,7 +183,7 @@ final readonly class QuestionFilter
             'has' => Features::NAMES,
             'marks' => Features::MARKING,
             'no' => self::MISSING,
-            'is' => ['varies', 'incomplete', 'complete', 'shares', 'specimens', 'failing', 'used', 'unused', 'binned'],
+            'is' => ['varies', 'incomplete', 'complete', 'shares', 'specimens', 'failing', 'unseen', 'used', 'unused', 'binned'],
             default => null,
         };
         foreach ($values as $value) {

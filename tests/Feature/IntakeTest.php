@@ -532,6 +532,41 @@ it('keeps pictures apart that have one name, in the bank and among the files', f
     );
 });
 
+it('treats media of a package as those that are uploaded, and says which are missing', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    // a JPEG with Exif (orientation, then nothing), and a PNG that claims what no program should draw
+    ob_start();
+    imagejpeg(imagecreatetruecolor(60, 40));
+    $jpeg = (string) ob_get_clean();
+    $exif = "Exif\0\0MM".pack('nN', 42, 8).pack('n', 1).pack('nnNnn', 0x0112, 3, 1, 6, 0).pack('N', 0);
+    $photograph = "\xFF\xD8\xFF\xE1".pack('n', strlen($exif) + 2).$exif.substr($jpeg, 2);
+    ob_start();
+    imagepng(imagecreatetruecolor(2, 2));
+    $png = (string) ob_get_clean();
+    $head = 'IHDR'.pack('NN', 100_000, 100_000).substr($png, 24, 5);
+    $bomb = substr($png, 0, 12).$head.pack('N', crc32($head)).substr($png, 33);
+    $content = new PackageContents;
+    $content->media = [Medium::of('photo', 'image/jpeg', 'photo.jpg', $photograph), Medium::of('bomb', 'image/png', 'bomb.png', $bomb)];
+    $content->questions = several(2);
+    $content->questions[0]->body = '<p>See <img alt="a" data-media="photo"/></p><div data-part="p1"></div>';
+    $content->questions[1]->body = '<p>See <img alt="a" data-media="bomb"/></p><div data-part="p1"></div>';
+    $file = (string) tempnam(sys_get_temp_dir(), 'media');
+    (new PackWriter)->write($content, $file);
+    give([upload($file)], ['bank' => 'rocks'])->assertStatus(201);
+    $things = DB::table('staged_things')->orderBy('position')->get(['type', 'question', 'value']);
+    $media = $things->where('type', 'medium')->map(fn (stdClass $thing): mixed => Json::decode($thing->value))->values();
+    $said = $things->where('type', 'notice')->mapWithKeys(fn (stdClass $thing): array => [Json::decode($thing->value)->code => $thing->question]);
+
+    expect($media->pluck('name')->all())->toBe(['photo.jpg'])
+        ->and(getimagesizefromstring((string) app(MediaStore::class)->bytes($media[0]->sha256))[0])
+        ->toBe(40)
+        ->and((string) app(MediaStore::class)->bytes($media[0]->sha256))
+        ->not->toContain('Exif')
+        ->and($said->all())
+        ->toBe(['media.missing' => $content->questions[1]->id, 'media.pixels' => null]);
+});
+
 it('makes an assessment ask the question that stands for its twin', function (): void {
     $world = new World;
     [$first, $second] = several(2);

@@ -271,3 +271,65 @@ it('finds a medium that does not exist, and says nothing of banks one may not re
     $this->flushSession()->actingAs($world->people['stranger']);
     expect($missing($presented('rocks')))->toBe([]);
 });
+
+/** Sound of one channel at 8 kHz, so many seconds of silence (RIFF, WAVE). */
+function sound(int $seconds): string
+{
+    $data = str_repeat("\x80", 8000 * $seconds);
+
+    return 'RIFF'.pack('V', strlen($data) + 36).'WAVEfmt '.pack('VvvVVvv', 16, 1, 1, 8000, 8000, 1, 8).'data'.pack('V', strlen($data)).$data;
+}
+
+it('makes captions of a transcript with times, and names the line without one', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $sound = addMedium(sound(3), 'tide.wav')->assertStatus(201)->json('data');
+    $captions = ask('POST', "/banks/rocks/media/$sound[id]/captions", ['transcript' => "0:00 High water.\n0:01 Low water & more."])
+        ->assertStatus(201)
+        ->json('data');
+
+    expect($captions)->toMatchArray(['type' => 'text/vtt', 'name' => 'tide.vtt'])
+        ->and(ask('GET', "/banks/rocks/media/$captions[id]")->getContent())
+        ->toBe("WEBVTT\n\n00:00:00.000 --> 00:00:01.000\nHigh water.\n\n00:00:01.000 --> 00:00:03.000\nLow water &amp; more.\n");
+    ask('POST', "/banks/rocks/media/$sound[id]/captions", ['transcript' => "0:00 a\n0:05 b\n0:03 c"])
+        ->assertStatus(422)
+        ->assertJsonPath('type', 'urn:wide-quarry:problem:captions.back')
+        ->assertJsonPath('detail', 'Line 3 has a time before the one above it. Times go forward.');
+    ask('POST', "/banks/rocks/media/$sound[id]/captions", ['transcript' => str_repeat('a', 20_001)])->assertStatus(422);
+    ask('POST', '/banks/rocks/media/gone/captions', ['transcript' => '0:00 a'])->assertStatus(404);
+});
+
+it('gives a part of a recording to a player that goes to a place in it', function (string $range, int $status, ?string $part): void {
+    $this->actingAs((new World)->people['writer']);
+    $id = addMedium(sound(1), 'tide.wav')->json('data.id');
+    $answer = ask('GET', "/banks/rocks/media/$id", null, ['Range' => $range]);
+
+    expect($answer->getStatusCode())->toBe($status)->and($answer->headers->get('Content-Range'))->toBe($part);
+    if ($part !== null) {
+        preg_match('/(\d+)-(\d+)/', $part, $m);
+        expect($answer->getContent())->toBe(substr(sound(1), (int) $m[1], $m[2] - $m[1] + 1));
+    }
+})->with([
+    'from a place' => ['bytes=8000-', 206, 'bytes 8000-8043/8044'],
+    'between two' => ['bytes=0-43', 206, 'bytes 0-43/8044'],
+    'beyond the end' => ['bytes=8000-99999', 206, 'bytes 8000-8043/8044'],
+    'from beyond the end' => ['bytes=9000-', 200, null],
+    'backwards' => ['bytes=9-3', 200, null],
+    'several' => ['bytes=0-1,5-6', 200, null],
+    'nonsense' => ['bytes=-', 200, null],
+]);
+
+it('shows the media of a question where it is read, and no others of its bank', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    [$shown, $other] = [addMedium(picture(20, 10), 'a.png')->json('data.id'), addMedium(picture(30, 10), 'b.png')->json('data.id')];
+    $question = World::json();
+    $question->body = "<p>See <img alt=\"a\" data-media=\"$shown\"/></p>".$question->body;
+    ask('PUT', "/questions/$world->question", ['question' => $question], ['If-Match' => '"1"'])->assertOk();
+
+    ask('GET', "/questions/$world->question/media/$shown")->assertOk();
+    ask('GET', "/questions/$world->question/media/$other")->assertStatus(404);
+    app('auth')->forgetGuards();
+    $this->flushSession();
+    $this->actingAs($world->people['stranger']->fresh());
+    ask('GET', "/questions/$world->question/media/$shown")->assertStatus(404);
+});

@@ -165,6 +165,10 @@ return [
         fn (World $w): array => ['/autosaves/new:rocks', ['content' => ['a' => 1]]],
     ],
     'DELETE api/v1/autosaves/{subject}' => [[401, 204, 204, 204, 204, 204, 204], fn (World $w): array => ['/autosaves/new:rocks', null]],
+    'GET api/v1/questions/{question}/media/{medium}' => [
+        [401, 404, 404, 404, 404, 404, 404],
+        fn (World $w): array => ["/questions/$w->question/media/gone", null],
+    ],
     'GET api/v1/banks/{bank}/media/{medium}' => [
         [401, 404, 404, 404, 404, 404, 404],
         fn (World $w): array => ['/banks/rocks/media/gone', null],

@@ -66,6 +66,7 @@ final readonly class ReadIntake
             ->orderBy('position')
             ->value('problem');
         if ($any) {
+            self::missingMedia($intake->id, $intake->bank_id);
             $this->judge->handle($intake->id, $intake->bank_id);
         }
         Intake::query()
@@ -167,6 +168,36 @@ final readonly class ReadIntake
         );
     }
 
+    /** Says of each question which names a medium that neither the files nor the bank have. */
+    private static function missingMedia(string $intake, ?string $bank): void
+    {
+        /** @var list<object{file_id: string, position: int, source_id: string}&\stdClass> $rows */
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT file_id, position, source_id FROM staged_questions WHERE intake_id = ? AND media <> '{}' AND EXISTS
+                (SELECT 1 FROM unnest(media) AS named (id) WHERE id NOT IN (SELECT value->>'id' FROM staged_things
+                WHERE staged_things.intake_id = ? AND type = 'medium') AND id NOT IN (SELECT id FROM media WHERE bank_id = ?))
+            SQL,
+            [$intake, $intake, $bank],
+        );
+        $sentence = Message::of('question.medium-missing');
+        foreach (array_chunk($rows, 1000) as $some) {
+            DB::table('staged_things')->insertOrIgnore(
+                array_map(
+                    fn (\stdClass $row): array => [
+                        'intake_id' => $intake,
+                        'file_id' => $row->file_id,
+                        'position' => -($row->position * 100 + 99),
+                        'type' => 'notice',
+                        'question' => $row->source_id,
+                        'value' => Json::encode(Notice::loss('media.missing', $sentence, null, null, $row->source_id)),
+                    ],
+                    $some,
+                ),
+            );
+        }
+    }
+
     /** Names of each staged question the group of the file that it is in. */
     private static function group(string $file): void
     {
@@ -202,6 +233,9 @@ final readonly class ReadIntake
      */
     private function thing(\stdClass|Medium|Notice $thing, array $media): array
     {
+        if ($thing instanceof Medium) {
+            $thing = ImportedMedium::of($thing);
+        }
         if ($thing instanceof Medium) {
             $this->media->keep($thing);
 

@@ -46,7 +46,8 @@ final readonly class FigureCleaner
         $line = [];
         foreach (ParagraphLines::paragraphs($words, false) as $block) {
             if ($block instanceof Element) {
-                array_push($line, ...$line === [] ? [] : [new Element('br')], ...$block->name === 'p' ? $block->children : [PlainText::of([$block])]);
+                $words = $block->name === 'p' ? $block->children : [PlainText::of([$block])];
+                array_push($line, ...$line === [] ? [] : [new Element('br')], ...$words);
             }
         }
 

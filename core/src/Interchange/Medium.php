@@ -100,6 +100,12 @@ final readonly class Medium
         return $type === false ? self::ENDINGS[$ending] ?? "$otherwise/*" : $type;
     }
 
+    /** The same medium after a program worked on it. */
+    public function with(string $bytes): self
+    {
+        return new self($this->id, hash('sha256', $bytes), $this->type, $this->name, $bytes);
+    }
+
     /** @return array{id: string, sha256: string, type: string, name: string} */
     public function describe(): array
     {

@@ -31,7 +31,8 @@ final class Captions
         $written = "WEBVTT\n";
         foreach ($cues as $i => $cue) {
             $end = $cue['end'] ?? $cues[$i + 1]['from'] ?? self::last($cue['from'], $cue['words'], $seconds);
-            $written .= "\n".self::time($cue['from']).' --> '.self::time(max($end, $cue['from'] + 0.001))."\n".self::plain($cue['words'])."\n";
+            $times = self::time($cue['from']).' --> '.self::time(max($end, $cue['from'] + 0.001));
+            $written .= "\n$times\n".self::plain($cue['words'])."\n";
         }
 
         return $written;
@@ -44,6 +45,7 @@ final class Captions
      */
     private static function cues(string $transcript): array
     {
+        /** @var list<array{from: float, end: float|null, words: string}> $cues */
         $cues = [];
         $lines = explode("\n", str_replace(["\r\n", "\r"], "\n", $transcript));
         foreach ($lines as $at => $line) {

@@ -107,7 +107,7 @@ final readonly class Paper
         }
 
         $written .= match (true) {
-            $name === 'figure' && is_string($attributes['data-align'] ?? null) => ' class="align-'.self::text($attributes['data-align']).'"',
+            is_string($attributes['data-align'] ?? null) => ' class="align-'.self::text($attributes['data-align']).'"',
             is_string($attributes['data-colwidth'] ?? null) => ' style="width:'.(int) $attributes['data-colwidth'].'px"',
             default => '',
         };

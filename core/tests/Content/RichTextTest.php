@@ -37,6 +37,30 @@ it('writes one canonical form', function (string $html, string $canonical): void
         '<math><semantics><mfrac><mi>m</mi><mi>V</mi></mfrac><annotation encoding="application/x-tex">\frac{m}{V}</annotation>'.
             '</semantics></math>',
     ],
+    'a figure with a caption of several paragraphs' => [
+        '<figure data-align="center"><p><img data-media="m1" alt="x"></p><figcaption><p>a</p><p><b>b</b></p></figcaption></figure>',
+        '<figure data-align="center"><img alt="x" data-media="m1"/><figcaption>a<br/><strong>b</strong></figcaption></figure>',
+    ],
+    'a figure of something else comes apart' => [
+        '<figure><table><tr><td>a</table><figcaption>b</figcaption></figure>',
+        '<table><tbody><tr><td>a</td></tr></tbody></table><p>b</p>',
+    ],
+    'a figure of two pictures comes apart' => [
+        '<figure><img data-media="m1" alt=""><img data-media="m2" alt=""><figcaption>b</figcaption></figure>',
+        '<p><img alt="" data-media="m1"/><img alt="" data-media="m2"/></p><p>b</p>',
+    ],
+    'a caption alone' => ['<figcaption>a</figcaption>', '<p>a</p>'],
+    'a picture nobody described stays so' => ['<img data-media="m1">', '<img data-media="m1"/>'],
+    'a line ends what stands before it' => ['<p>a<hr>b</p>', '<p>a</p><hr/><p>b</p>'],
+    'a part of a picture' => [
+        '<img data-media="m1" alt="" data-view="1 2 3 4 10 20">',
+        '<img alt="" data-media="m1" data-view="1 2 3 4 10 20"/>',
+    ],
+    'all of a picture' => ['<img data-media="m1" alt="" data-view="0 0 10 20 10 20">', '<img alt="" data-media="m1"/>'],
+    'lines of a transcript' => [
+        "<audio data-media=\"m1\" data-transcript=\"a\r\nb\tc\"></audio>",
+        '<audio data-media="m1" data-transcript="a&#10;b c"></audio>',
+    ],
     'links' => ['<a href=" https://x.example/?a=1&b=2 ">l</a>', '<a href="https://x.example/?a=1&amp;b=2">l</a>'],
     'named entities' => ['<p>a&nbsp;b &deg;</p>', "<p>a\u{A0}b °</p>"],
 ]);
@@ -46,6 +70,8 @@ it('reads the words alone', function (string $html, string $plain): void {
 })->with([
     'blocks are lines' => ['<p>a</p><ul><li>b</li><li>c</li></ul>', "a\nb\nc"],
     'parts, gaps and values' => ['<p>x <span data-part="p1"></span> is <var data-value="m"></var></p>', 'x … is ⟨m⟩'],
+    'a figure and its caption' => ['<figure><img data-media="m1" alt="Beds"><figcaption>At Fell Nab</figcaption></figure>', "Beds\nAt Fell Nab"],
+    'what is said in a recording' => ['<audio data-media="m1" title="Tides" data-transcript="One&#10;two"></audio>', "Tides\nOne\ntwo"],
     'formulas without their TeX' => [
         '<math><semantics><mfrac><mi>m</mi><mi>V</mi></mfrac><annotation encoding="application/x-tex">\frac mV</annotation>'.
             '</semantics></math>',

@@ -20,9 +20,14 @@ it('makes captions of a transcript with times', function (string $transcript, ?f
     'each until the next, the last as long as it is read' => [
         "0:01 High water.\n0:04 Low water is at twenty past three in the afternoon.",
         null,
-        [['00:00:01.000', '00:00:04.000', 'High water.'], ['00:00:04.000', '00:00:08.000', 'Low water is at twenty past three in the afternoon.']],
+        [
+            ['00:00:01.000', '00:00:04.000', 'High water.'],
+            ['00:00:04.000', '00:00:08.000', 'Low water is at twenty past three in the afternoon.'],
+        ],
     ],
-    'no longer than the recording' => ['0:01 One two three four five six seven', 2.5, [['00:00:01.000', '00:00:02.500', 'One two three four five six seven']]],
+    'no longer than the recording' => ['0:01 One two three four five six', 2.5, [
+        ['00:00:01.000', '00:00:02.500', 'One two three four five six'],
+    ]],
     'brackets, hours, parts of a second' => [
         "[01:02:03.5] One\n(1:02:04) – Two",
         null,
@@ -32,11 +37,17 @@ it('makes captions of a transcript with times', function (string $transcript, ?f
         ['00:00:00.000', '00:00:05.000', "One\ntwo\nthree"],
         ['00:00:05.000', '00:00:06.000', 'Four'],
     ]],
-    'subtitles of another program' => ["1\r\n00:00:01,000 --> 00:00:02,250\r\nOne\r\n\r\n2\r\n00:00:05,000 --> 00:00:06,000\r\nTwo\r\n", null, [
-        ['00:00:01.000', '00:00:02.250', 'One'],
-        ['00:00:05.000', '00:00:06.000', 'Two'],
+    'subtitles of another program' => [
+        "1\r\n00:00:01,000 --> 00:00:02,250\r\nOne\r\n\r\n2\r\n00:00:05,000 --> 00:00:06,000\r\nTwo\r\n",
+        null,
+        [
+            ['00:00:01.000', '00:00:02.250', 'One'],
+            ['00:00:05.000', '00:00:06.000', 'Two'],
+        ],
+    ],
+    'WebVTT itself, with settings' => ["WEBVTT\n\n00:01.000 --> 00:02.000 align:start line:0\nOne", null, [
+        ['00:00:01.000', '00:00:02.000', 'One'],
     ]],
-    'WebVTT itself, with settings' => ["WEBVTT\n\n00:01.000 --> 00:02.000 align:start line:0\nOne", null, [['00:00:01.000', '00:00:02.000', 'One']]],
     'signs that mean something there' => ['0:00 a < b & c --> d', 2.0, [['00:00:00.000', '00:00:02.000', 'a &lt; b &amp; c --&gt; d']]],
 ]);
 

@@ -636,6 +636,7 @@ export type Messages = {
       used: string
       unused: string
       binned: string
+      unseen: string
     } & Record<string, string>
     noTopics: string
     noTopicsUsed: string
@@ -950,6 +951,32 @@ export type Messages = {
     assessmentCount: (values: { n: number }) => string
     stimulusCount: (values: { n: number }) => string
     mediaCount: (values: { n: number }) => string
+    keptTexts: {
+      title: string
+      about: string
+      kept: string
+      lost: string
+      of: {
+        picture: string
+        figure: string
+        align: string
+        view: string
+        recording: string
+        title: string
+        captions: string
+        transcript: string
+        plays: string
+        equation: string
+        table: string
+        column: string
+        rule: string
+        blocks: string
+        lists: string
+        marks: string
+        links: string
+        language: string
+      }
+    }
   }
   frame: {
     search: string

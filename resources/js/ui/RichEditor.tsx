@@ -125,7 +125,8 @@ export function RichEditor({
           latest.current.onSlash()
           return true
         }
-        if (event.key === 'Enter' && !event.shiftKey && !event.ctrlKey && !event.altKey && latest.current.onEnter) {
+        const isThing = view.state.selection instanceof NodeSelection // it has an Enter of its own
+        if (event.key === 'Enter' && !isThing && !event.shiftKey && !event.ctrlKey && !event.altKey && latest.current.onEnter) {
           latest.current.onEnter()
           return true
         }

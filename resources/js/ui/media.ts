@@ -6,8 +6,10 @@ export const MediaFrom = createContext<((id: string) => string) | null>(null)
 /** Whether a recording may be played only as often as the question says: where it is answered, not where it is written. */
 export const PlaysLimited = createContext(false)
 
-export function useMedia(bank: string): (id: string) => string {
-  return useContext(MediaFrom) ?? ((id) => `/api/v1/banks/${bank}/media/${id}`)
+/** @param question  stored, and read where it is placed, perhaps by somebody who may not read its own bank */
+export function useMedia(bank: string, question?: string): (id: string) => string {
+  const from = question === undefined ? `banks/${bank}` : `questions/${question}`
+  return useContext(MediaFrom) ?? ((id) => `/api/v1/${from}/media/${encodeURIComponent(id)}`)
 }
 
 /** A picture as it stands in a text. */

@@ -79,9 +79,13 @@ final class MaterialReader
                 ? html_entity_decode($html, ENT_QUOTES | ENT_HTML5)
                 : $html; // escaped twice
 
-        return stripos($html, '<audio') === false && stripos($html, '<video') === false && stripos($html, '<object') === false
-            ? (string) preg_replace_callback('/<img\b[^>]*>/i', fn (array $m): string => $this->shown('img', self::attributes($m[0])), $html)
-            : $this->recordings($html);
+        return preg_match('/<(?:audio|video|object)\b/i', $html) === 1
+            ? $this->recordings($html)
+            : (string) preg_replace_callback(
+                '/<img\b[^>]*>/i',
+                fn (array $m): string => $this->shown('img', self::attributes($m[0])),
+                $html,
+            );
     }
 
     /** Markup with players in it, which have parts of their own. */
@@ -94,7 +98,9 @@ final class MaterialReader
             $this->missing($href, $notice);
         }
 
-        return implode('', array_map(fn (\DOMNode $node): string => (string) $document->saveXML($node), iterator_to_array($root->childNodes)));
+        $written = fn (\DOMNode $node): string => (string) $document->saveXML($node);
+
+        return implode('', array_map($written, iterator_to_array($root->childNodes)));
     }
 
     /** @param  array<string, string>  $attributes  of the element, with `src` */
@@ -157,7 +163,8 @@ final class MaterialReader
         preg_match_all('/\s(src|alt|width|height|data-view)\s*=\s*(?:"([^"]*)"|\'([^\']*)\')/i', $tag, $found, PREG_SET_ORDER);
         $attributes = [];
         foreach ($found as $one) {
-            $attributes[strtolower($one[1])] ??= html_entity_decode(($one[2] ?? '') !== '' ? $one[2] : $one[3] ?? '', ENT_QUOTES | ENT_HTML5);
+            $value = ($one[2] ?? '') !== '' ? $one[2] : $one[3] ?? '';
+            $attributes[strtolower($one[1])] ??= html_entity_decode($value, ENT_QUOTES | ENT_HTML5);
         }
 
         return $attributes;

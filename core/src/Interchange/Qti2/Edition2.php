@@ -95,8 +95,10 @@ final readonly class Edition2 implements Edition
         return $this->minor >= 2
             ? $xml
             : (string) preg_replace_callback(
-                '~<(audio|video)\b[^>]*\bsrc="([^"]*)"[^>]*>.*?</\1>~s',
-                fn (array $m): string => '<object data="'.$m[2].'" type="'.Medium::typeNamed($m[2], $m[1]).'"></object>',
+                '~<(audio|video)\b([^>]*)\bsrc="([^"]*)"([^>]*)>.*?</\1>~s',
+                fn (array $m): string => '<object data="'.$m[3].'" type="'.Medium::typeNamed($m[3], $m[1]).'">'.
+                    (preg_match('/ title="([^"]*)"/', " $m[2] $m[4]", $title) === 1 ? $title[1] : '').
+                    '</object>',
                 $xml,
             );
     }

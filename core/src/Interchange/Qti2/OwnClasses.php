@@ -41,11 +41,10 @@ final class OwnClasses
             $xml,
         );
 
-        $xml = (string) preg_replace('~<ol(?: (?:start|type)="[^"]*")+>~', '<ol>', $xml);
         $xml = strtr($xml, ['</figure>' => '</div>', '</figcaption>' => '</p>']);
 
         return (string) preg_replace_callback(
-            '~<(figure|figcaption|img|t[dh])((?: [a-z:-]+="[^"]*")*+)(/?)>~',
+            '~<(figure|figcaption|img|ol|t[dh])((?: [a-z:-]+="[^"]*")*+)(/?)>~',
             fn (array $m): string => '<'.(self::FIGURE[$m[1]] ?? $m[1]).self::withClasses($m[1], $m[2])."$m[3]>",
             $xml,
         );
@@ -56,7 +55,7 @@ final class OwnClasses
     {
         $classes = isset(self::FIGURE[$name]) ? [self::BEFORE.$name] : [];
         $attributes = (string) preg_replace_callback(
-            '/ data-(align|view|colwidth)="([a-z0-9 ,]+)"/',
+            $name === 'ol' ? '/ (start|type)="([A-Za-z0-9]+)"/' : '/ data-(align|view|colwidth)="([a-z0-9 ,]+)"/',
             function (array $m) use (&$classes): string {
                 $classes[] = self::BEFORE."$m[1]-".strtr($m[2], ' ,', '__');
 
@@ -89,6 +88,8 @@ final class OwnClasses
                     self::renamed($element, $word);
                 } elseif (preg_match('/^'.self::BEFORE.'(figure|figcaption)$/D', $class, $m) === 1) {
                     $renamed[] = [$element, $m[1]];
+                } elseif (preg_match('/^'.self::BEFORE.'(start|type)-([A-Za-z0-9]+)$/D', $class, $m) === 1 && $element->localName === 'ol') {
+                    $element->setAttribute($m[1], $m[2]);
                 } elseif (preg_match('/^'.self::BEFORE.'(align|view|colwidth)-([a-z0-9_]+)$/D', $class, $m) === 1) {
                     $element->setAttribute("data-$m[1]", strtr($m[2], '_', $m[1] === 'view' ? ' ' : ','));
                 } elseif (preg_match('/^'.self::BEFORE.'(opinion|by|sort)-([a-z]+)$/D', $class, $m) === 1) {

@@ -58,7 +58,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
           <details>
             <summary className="cursor-pointer text-accent">{texts.assembly.was}</summary>
             <div className="mt-2 rounded-ui bg-paper p-3">
-              <TryPane question={before} bank={whole.data.bank ?? ''} showKey />
+              <TryPane stored question={before} bank={whole.data.bank ?? ''} showKey />
             </div>
           </details>
           {mayWrite ? (
@@ -92,7 +92,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
           </Button>
         </p>
       ) : null}
-      <TryPane key={`${id} ${stored.version}`} question={question} bank={whole.data.bank ?? ''} showKey={showKey} />
+      <TryPane stored={!fact.varied} key={`${id} ${stored.version}`} question={question} bank={whole.data.bank ?? ''} showKey={showKey} />
       <UsedIn uses={uses} here={stored.id} />
       {asking ? (
         <AskWhere

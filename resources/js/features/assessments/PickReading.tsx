@@ -20,7 +20,7 @@ export function PickReading({ id, taken, onToggle }: { id: string; taken: boolea
       <section aria-label={texts.assembly.readingBody} tabIndex={0} className="-outline-offset-2 min-h-0 flex-1 overflow-y-auto p-3">
         {whole.isError ? <Message look="problem">{whole.error.message}</Message> : null}
         {whole.isPending ? <Waiting text={texts.loading} /> : null}
-        {whole.data ? <TryPane question={whole.data.question} bank={whole.data.bank.slug} showKey /> : null}
+        {whole.data ? <TryPane stored question={whole.data.question} bank={whole.data.bank.slug} showKey /> : null}
       </section>
     </section>
   )

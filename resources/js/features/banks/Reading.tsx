@@ -88,7 +88,7 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
         </div>
       ) : null}
       <div className="flex-1 px-10 py-6 max-lg:px-6 max-md:px-4">
-        <TryPane question={question} bank={bank.slug} showKey={showKey} />
+        <TryPane stored question={question} bank={bank.slug} showKey={showKey} />
       </div>
       <section aria-label={texts.record.title} className="border-hairline border-t bg-page px-10 py-4 max-lg:px-6 max-md:px-4">
         <RecordForm key={id} slug={bank.slug} record={record} folders={folders} disabled={!may_write || binned} wide onChange={act} />

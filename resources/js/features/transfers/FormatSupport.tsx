@@ -3,6 +3,7 @@ import { texts } from '@/messages'
 import { kindNames } from '@/parts/words'
 import { Shell } from '@/shell/Shell'
 import table from '../../../../docs/kept.json'
+import { TextSupport } from './TextSupport'
 
 const words = texts.dispatch
 type Cell = { out: string; in: string; kind: string; said: string[] }
@@ -105,6 +106,7 @@ export function FormatSupport() {
             })}
           </tbody>
         </table>
+        <TextSupport />
       </section>
     </Shell>
   )

@@ -24,6 +24,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
   const table = useRef<HTMLTableElement>(null)
   const [focused, setFocused] = useState<string | null>(null)
   const several = settings.max !== 1
+  const isCards = settings.layout !== 'column' && options.some((one) => one.html.includes('<img'))
   const scheme = String(part.scoring?.scheme ?? (several ? 'all' : 'weights'))
   const sign = signs[settings.labels] ?? (() => '')
   const now = useRef({ part, onChange })
@@ -73,8 +74,8 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
         />
       }
     >
-      <table ref={table} className="w-full border-collapse max-sm:block">
-        <thead className="max-sm:sr-only">
+      <table ref={table} className={`w-full border-collapse ${isCards ? 'block' : 'max-sm:block'}`}>
+        <thead className={isCards ? 'sr-only' : 'max-sm:sr-only'}>
           <tr className="text-left text-caption text-second">
             <th className="w-10 px-2 py-1 font-normal">{texts.parts.key}</th>
             <th className="px-2 py-1 font-semibold">{texts.parts.option}</th>
@@ -83,7 +84,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
             <td className="w-16" />
           </tr>
         </thead>
-        <tbody className="max-sm:block">
+        <tbody className={isCards ? 'grid grid-cols-[repeat(auto-fill,minmax(min(280px,100%),1fr))] gap-3 p-3' : 'max-sm:block'}>
           {options.map((option, i) => (
             <OptionRow
               key={option.id}
@@ -92,6 +93,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
               sign={sign(i)}
               rule={rules.find((one) => one.on === option.id)}
               first={i === 0}
+              isCard={isCards}
               shuffled={settings.shuffle}
               wrong={problem(`/settings/options/${i}/html`)}
               autoFocus={focused === option.id}

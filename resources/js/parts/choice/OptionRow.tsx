@@ -13,6 +13,8 @@ type Props = {
   sign: string
   rule: Rule<string> | undefined
   first: boolean
+  /** With a picture, side by side with the others, as a learner sees it. */
+  isCard: boolean
   shuffled: boolean
   wrong: string | undefined
   autoFocus: boolean
@@ -29,11 +31,29 @@ type Props = {
 }
 
 const words = { part: (id: string) => id }
+/** Where the cells of an option stand: beside one another, on a phone in two lines, on a card around its picture. */
+const places = {
+  row: {
+    row: 'border-t max-sm:grid max-sm:grid-cols-[2.75rem_minmax(0,1fr)_auto]',
+    text: 'sm:min-w-40',
+    credit: 'max-sm:col-start-3 max-sm:row-start-1',
+    feedback: 'max-sm:col-start-2 max-sm:row-start-2',
+    buttons: 'max-sm:col-start-3 max-sm:row-start-2',
+  },
+  card: {
+    row: 'grid grid-cols-[2.75rem_minmax(0,1fr)_auto] grid-rows-[auto_1fr_auto] rounded-ui border',
+    text: 'col-span-3 col-start-1 row-start-2',
+    credit: 'col-start-2 row-start-1',
+    feedback: 'col-span-3 col-start-1 row-start-3',
+    buttons: 'col-start-3 row-start-1',
+  },
+}
 
 /** One option: whether it is the key, its text, what it earns and says, whether it stays in its place. */
 export function OptionRow(props: Props) {
   const { option, name, sign, rule, wrong } = props
   const isKey = rule?.credit === '1'
+  const at = props.isCard ? places.card : places.row
   const keys = (event: KeyboardEvent) => {
     if (event.altKey && !event.shiftKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown'))
       props.onMove(event.key === 'ArrowUp' ? -1 : 1)
@@ -42,9 +62,7 @@ export function OptionRow(props: Props) {
     return true
   }
   return (
-    <tr
-      className={`border-hairline border-t align-top max-sm:grid max-sm:grid-cols-[2.75rem_minmax(0,1fr)_auto] ${isKey ? 'bg-accent-tint' : ''}`}
-    >
+    <tr className={`border-hairline align-top ${at.row} ${isKey ? 'bg-accent-tint' : ''}`}>
       <td className="px-2 py-1.5">
         <button
           type="button"
@@ -57,7 +75,7 @@ export function OptionRow(props: Props) {
           {sign || (isKey ? '✓' : '·')}
         </button>
       </td>
-      <td className="px-2 py-1.5 sm:min-w-40" data-option="">
+      <td className={`px-2 py-1.5 ${at.text}`} data-option="">
         <LazyRich
           value={option.html}
           label={name}
@@ -72,13 +90,13 @@ export function OptionRow(props: Props) {
         />
         {wrong ? <p className="text-caption text-problem">{wrong}</p> : null}
       </td>
-      <td className="whitespace-nowrap px-2 py-1.5 text-right max-sm:col-start-3 max-sm:row-start-1">
+      <td className={`whitespace-nowrap px-2 py-1.5 text-right ${at.credit}`}>
         <Credit value={rule?.credit ?? '0'} label={name} onChange={props.onCredit} />
       </td>
-      <td className="px-2 py-1.5 max-sm:col-start-2 max-sm:row-start-2">
+      <td className={`px-2 py-1.5 ${at.feedback}`}>
         <FeedbackField withShow value={rule?.feedback} label={`${texts.parts.feedback}: ${name}`} onChange={props.onFeedback} />
       </td>
-      <td className="whitespace-nowrap px-1 py-1.5 text-right max-sm:col-start-3 max-sm:row-start-2">
+      <td className={`whitespace-nowrap px-1 py-1.5 text-right ${at.buttons}`}>
         {props.shuffled ? (
           <button
             type="button"

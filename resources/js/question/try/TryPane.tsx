@@ -17,6 +17,8 @@ import { useTry } from './useTry'
 type Props = {
   question: QuestionJson
   bank: string
+  /** As it is stored, and read where it is placed: its media come with it. */
+  stored?: boolean
   showKey?: boolean
   /** Keeps the response as a specimen, where that may be done. */
   onSpecimen?: (specimen: Omit<Specimen, 'id'>) => void
@@ -27,10 +29,10 @@ type Props = {
 }
 
 /** The question as a learner meets it: drawn from the presentation, scored by the core. */
-export function TryPane({ question, bank, showKey, onSpecimen, bench, now }: Props) {
+export function TryPane({ question, bank, stored, showKey, onSpecimen, bench, now }: Props) {
   const attempt = useTry(question, bank, now)
   const [phone, setPhone] = useState(false)
-  const media = useMedia(bank)
+  const media = useMedia(bank, stored ? question.id : undefined)
   if (attempt.shown.isPending) return <Waiting text={texts.loading} />
   if (!attempt.shown.data || attempt.shown.isError)
     return (

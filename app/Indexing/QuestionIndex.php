@@ -98,7 +98,7 @@ final class QuestionIndex
     /** @return array<string, mixed> the columns that need no check of the question */
     public static function plain(Question $question): array
     {
-        $stem = mb_substr(str_replace("\n", ' ', RichText::read($question->body)->plain()), 0, self::STEM);
+        $stem = mb_substr(str_replace("\n", ' ', RichText::read($question->body)->plain(false)), 0, self::STEM);
         $kinds = array_values(array_unique(array_map(fn (Part $part): string => $part->kindName, $question->parts)));
 
         return [

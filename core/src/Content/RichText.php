@@ -43,8 +43,9 @@ final readonly class RichText
         return Serialiser::html($this->nodes);
     }
 
-    public function plain(): string
+    /** @param  bool  $spoken  with what is said in recordings, which is looked for and not shown */
+    public function plain(bool $spoken = true): string
     {
-        return PlainText::of($this->nodes);
+        return PlainText::of($this->nodes, $spoken);
     }
 }

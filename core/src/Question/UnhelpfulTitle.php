@@ -24,7 +24,7 @@ final class UnhelpfulTitle
     /** What a question is called in lists and sentences: its title, or else its first words. */
     public static function of(string $title, string $body): string
     {
-        $words = $title === '' ? trim((string) preg_replace('/\s+/u', ' ', RichText::read($body)->plain())) : '';
+        $words = $title === '' ? trim((string) preg_replace('/\s+/u', ' ', RichText::read($body)->plain(false))) : '';
 
         return match (true) {
             $title !== '' => $title,

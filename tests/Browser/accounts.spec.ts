@@ -1,6 +1,6 @@
 import { createHmac } from 'node:crypto'
-import { expect, type Page, test } from '@playwright/test'
 import { accessible, signIn } from './helpers'
+import { expect, type Page, test } from './test'
 
 /** A code of RFC 6238 for a key in base 32, as an authenticator app shows it. @param later steps of 30 seconds from now */
 function code(key: string, later = 0): string {

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { accessible, row, signIn, tabTo } from './helpers'
+import { expect, test } from './test'
 
 test('by mouse: words, facets, chips, their way out, and the address', async ({ page }) => {
   await signIn(page, 'orla')

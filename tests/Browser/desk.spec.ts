@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
 import { accessible, into, paste, row, signIn, stem, tabTo, tryPane, write } from './helpers'
+import { expect, type Page, test } from './test'
 
 const scored = (page: Page, text: string) => expect(page.getByRole('region', { name: 'How it was scored' }).getByText(text)).toBeVisible()
 

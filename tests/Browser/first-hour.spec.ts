@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
-import { expect, type Page, test } from '@playwright/test'
 import { accessible, into, signIn, stem, tryPane, write } from './helpers'
+import { expect, type Page, test } from './test'
 
 const focused = (page: Page) => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.tagName)
 const dialog = (page: Page) => page.getByRole('dialog')

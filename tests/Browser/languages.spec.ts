@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
 import { signIn } from './helpers'
+import { expect, type Page, test } from './test'
 
 /** The main screens, by where they are. Questions and assessments are the first of their lists. */
 const screens = [

@@ -1,5 +1,6 @@
-import { expect, type Page, test } from '@playwright/test'
-import { accessible, paste, signIn, stem, tryPane, write } from './helpers'
+import { readFileSync } from 'node:fs'
+import { accessible, paste, signIn, stem, tabTo, tryPane, write } from './helpers'
+import { expect, type Page, test } from './test'
 
 /** A drawing that no other run has given to the bank. */
 const drawing = (colour: string) =>
@@ -106,7 +107,7 @@ test('a page copied from elsewhere keeps its words and the pictures that came al
       <img src="data:image/png;base64,${png}" alt="A thin section"><img src="https://x.example/a.png"> into sheets.</p>
       <ul><li>clay</li><li>mica</li></ul><script>alert(1)</script></body></html>`,
   })
-  await expect(page.getByText('A picture on another server was left out.').first()).toBeVisible()
+  await expect(page.getByText('Left out: a picture on another server.').first()).toBeVisible()
   const text = stem(page)
   await expect(text.getByRole('img', { name: 'A thin section' })).toBeVisible()
   await expect(text.locator('b, strong').first()).toHaveText('Slate')
@@ -114,4 +115,216 @@ test('a page copied from elsewhere keeps its words and the pictures that came al
   await expect(text.getByRole('listitem')).toHaveText(['clay', 'mica'])
   await expect(text).toContainText('into sheets.')
   await expect(tryPane(page).getByRole('img', { name: 'A thin section' })).toBeVisible()
+})
+
+/** Sound of one channel at 8 kHz, so many seconds of silence (RIFF, WAVE). */
+function sound(seconds: number): Buffer {
+  const data = Buffer.alloc(8000 * seconds, 0x80)
+  const head = Buffer.from('RIFF....WAVEfmt ....................data....', 'latin1')
+  head.writeUInt32LE(data.length + 36, 4)
+  head.writeUInt32LE(16, 16)
+  head.writeUInt16LE(1, 20)
+  head.writeUInt16LE(1, 22)
+  head.writeUInt32LE(8000, 24)
+  head.writeUInt32LE(8000, 28)
+  head.writeUInt16LE(1, 32)
+  head.writeUInt16LE(8, 34)
+  head.writeUInt32LE(data.length, 40)
+  return Buffer.concat([head, data])
+}
+
+/** The roles that Chromium gives the mathematics on a page, in its order. */
+async function mathRoles(page: Page): Promise<string[]> {
+  const client = await page.context().newCDPSession(page)
+  const { nodes } = await client.send('Accessibility.getFullAXTree')
+  return nodes.map((node) => String(node.role?.value ?? '')).filter((role) => /^math/i.test(role))
+}
+
+test('by mouse: a figure with a caption, only a part of it shown, an equation, and sound with captions', async ({ page }) => {
+  await signIn(page, 'tam')
+  await write(page, 'tams-drafts', /^type a word/, 'What is this? ')
+  await pasteFile(page, `Section ${Date.now()}.svg`, drawing('#b9a27c'))
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Alternative text').fill('A section')
+  await dialog.getByLabel('Place', { exact: true }).selectOption('figure, in the middle')
+  await dialog.getByRole('button', { name: 'Show only a part' }).click()
+  await dialog.getByLabel('Width', { exact: true }).fill('400')
+  await dialog.getByLabel('Height', { exact: true }).fill('200')
+  await accessible(page)
+  await dialog.getByRole('button', { name: 'Insert picture' }).click()
+  await stem(page).locator('figcaption').click()
+  await page.keyboard.type('Cut across the valley')
+  await expect(tryPane(page).getByRole('figure')).toContainText('Cut across the valley')
+  const shown = tryPane(page).locator('.viewed')
+  const box = await shown.boundingBox()
+  expect((box?.width ?? 0) / (box?.height ?? 1)).toBeCloseTo(2, 1)
+  // Out of the figure, to a line below it.
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('Its density is ')
+  await page.getByRole('button', { name: 'Equation', exact: true }).click()
+  await expect(dialog.locator('math-field')).toBeFocused()
+  await dialog.getByRole('button', { name: 'Fraction', exact: true }).click()
+  await page.keyboard.type('m')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('V')
+  await expect(dialog.getByLabel('TeX')).toHaveValue('\\frac{m}{V}')
+  await accessible(page)
+  await dialog.getByLabel('TeX').fill('\\frac{m}{')
+  await expect(dialog.getByText('This TeX cannot be read.')).toBeVisible()
+  await expect(dialog.getByRole('button', { name: 'Insert equation' })).toHaveAttribute('aria-disabled', 'true')
+  await dialog.getByLabel('TeX').fill('\\frac{m}{V}')
+  await dialog.getByRole('button', { name: 'Insert equation' }).click()
+  await expect(tryPane(page).locator('math mfrac')).toHaveCount(1)
+  expect(await mathRoles(page)).toContain('MathMLFraction')
+
+  // Edited again by Enter on it: the same TeX stands there.
+  await stem(page).locator('.equation-node').click()
+  await page.keyboard.press('Enter')
+  await expect(dialog.getByLabel('TeX')).toHaveValue('\\frac{m}{V}')
+  await dialog.getByRole('button', { name: 'Chemistry' }).click()
+  await dialog.getByLabel('TeX').fill('\\ce{^{14}_{6}C}')
+  await dialog.getByRole('button', { name: 'Change equation' }).click()
+  await expect(tryPane(page).locator('math mprescripts')).toHaveCount(1)
+  await page.keyboard.press('Control+z')
+  await expect(tryPane(page).locator('math mfrac')).toHaveCount(1)
+
+  await page.keyboard.press('Control+End')
+  await page.getByRole('button', { name: 'Sound or film' }).click()
+  const chosen = page.waitForEvent('filechooser')
+  await dialog.getByRole('button', { name: 'Upload a file' }).click()
+  await (await chosen).setFiles({ name: 'tide.wav', mimeType: 'audio/wav', buffer: sound(2) })
+  await expect(dialog.getByText('There are neither captions nor a transcript yet.')).toBeVisible()
+  await dialog.getByLabel('Title').fill('Tides at Saltwick')
+  await dialog.getByLabel('Transcript').fill('High water is at nine.')
+  await dialog.getByRole('button', { name: 'Make captions' }).click()
+  await expect(dialog.getByText('Line 1 has no time before it.')).toBeVisible()
+  await dialog.getByLabel('Transcript').fill('0:00 High water is at nine.\n0:01 Low water is at three.')
+  await dialog.getByRole('button', { name: 'Make captions' }).click()
+  await expect(dialog.getByText('Captions: tide.vtt')).toBeVisible()
+  await dialog.getByLabel('How often it may be played').fill('1')
+  await accessible(page)
+  await dialog.getByRole('button', { name: 'Insert sound' }).click()
+  const player = tryPane(page).locator('audio')
+  await expect(player).toHaveAttribute('aria-label', 'Tides at Saltwick')
+  await expect(tryPane(page).getByText('1 of 1 play left')).toBeVisible()
+  await player.evaluate((element) => (element as HTMLAudioElement).play())
+  await expect(tryPane(page).getByText('Played once: no more plays')).toBeVisible()
+  await expect(player).not.toHaveAttribute('controls')
+  await tryPane(page).getByRole('button', { name: 'Transcript' }).click()
+  await expect(tryPane(page).getByText('0:01 Low water is at three.')).toBeVisible()
+  await accessible(page)
+})
+
+test('by keyboard alone: a picture of the library, its caption, an equation and a table', async ({ page }) => {
+  const name = `Fold ${Date.now() % 1_000_000}`
+  await signIn(page, 'tam')
+  await write(page, 'tams-drafts', /^type a word/, 'What is ')
+  await pasteFile(page, `${name}.svg`, drawing('#33566b'))
+  await expect(page.getByLabel('Alternative text')).toBeFocused()
+  await page.keyboard.press('Escape') // it is in the library, and not in the text
+
+  await page.keyboard.press('Control+End')
+  await page.keyboard.press('Alt+Shift+P')
+  await expect(page.getByRole('searchbox', { name: 'Search by name' })).toBeFocused()
+  await page.keyboard.type(name)
+  await expect(page.getByRole('dialog').getByRole('listitem')).toHaveCount(1)
+  const card = page.getByRole('dialog').getByRole('button', { name: new RegExp(name) })
+  for (let i = 0; i < 5 && !(await card.evaluate((button) => button === document.activeElement)); i++) await page.keyboard.press('Tab')
+  await page.keyboard.press('Enter')
+  await expect(page.getByLabel('Alternative text')).toBeFocused()
+  await page.keyboard.type('A fold in three beds')
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Tab')
+  await expect(page.getByRole('dialog').getByLabel('Place', { exact: true })).toBeFocused()
+  await page.keyboard.press('ArrowDown')
+  await tabTo(page, 'Insert picture')
+  await page.keyboard.press('Enter')
+  await expect(stem(page).locator('figure')).toBeVisible()
+  await page.keyboard.type('At Fell Nab')
+  await expect(stem(page).locator('figcaption')).toHaveText('At Fell Nab')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('Its angle: ')
+  await page.keyboard.press('Alt+Shift+E')
+  await expect(page.locator('math-field')).toBeFocused()
+  await page.keyboard.type('tan a=1/2')
+  await page.keyboard.press('Enter')
+  await expect(stem(page).locator('.equation-node math mfrac')).toHaveCount(1)
+
+  // The bar is one stop before the text; arrows go along it.
+  await tabTo(page, /^(?:Bold|Picture|Equation|Table)$/, true)
+  const table = page.getByRole('button', { name: 'Table', exact: true })
+  for (let i = 0; i < 20 && !(await table.evaluate((button) => button === document.activeElement)); i++)
+    await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('menuitem', { name: 'New table' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('bed')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('angle')
+  await expect(stem(page).getByRole('columnheader', { name: 'angle' })).toBeVisible()
+  await expect(tryPane(page).getByRole('img', { name: 'A fold in three beds' })).toBeVisible()
+})
+
+test('a choice of four pictures: cards with letter, key and credit, the same for the learner', async ({ page }) => {
+  await signIn(page, 'tam')
+  await write(page, 'tams-drafts', /^choose/, 'Which bed is the oldest?')
+  await page
+    .getByRole('button', { name: /^Settings/ })
+    .first()
+    .click()
+  await page.getByRole('combobox').filter({ hasText: 'in a grid' }).first().selectOption('in a grid')
+  await page.keyboard.press('Escape')
+  for (const [i, colour] of ['#8a6f4e', '#b9a27c', '#33566b', '#5c5f63'].entries()) {
+    await page.getByRole('textbox', { name: `Option ${'ABCD'[i]}`, exact: true }).click()
+    await pasteFile(page, `bed ${i} ${Date.now()}.svg`, drawing(colour))
+    await page.getByLabel('Alternative text').fill(`Bed ${i + 1}`)
+    await page.getByRole('button', { name: 'Insert picture' }).click()
+    await expect(tryPane(page).getByRole('img', { name: `Bed ${i + 1}` })).toBeVisible()
+  }
+  const [first, second] = await Promise.all(
+    [0, 1].map((i) =>
+      page
+        .locator('[data-option]')
+        .nth(i)
+        .boundingBox()
+        .then((box) => box?.y ?? -1),
+    ),
+  )
+  expect(first).toBe(second)
+  await page.getByRole('button', { name: 'Option C is the key' }).click()
+  await expect(page.getByRole('textbox', { name: /Credit.*Option C|Option C.*credit/i })).toBeVisible()
+  await tryPane(page).getByRole('radio').nth(0).check()
+  await tryPane(page).getByRole('button', { name: 'Check answer' }).click()
+  await accessible(page)
+})
+
+test('a page copied from Writer, and one copied in the browser, keep what they say', async ({ page }) => {
+  await signIn(page, 'tam')
+  await write(page, 'tams-drafts', /^type a word/, '')
+  const html = readFileSync('resources/js/ui/rich/paste/recorded/writer.html', 'utf8')
+  await paste(page, { 'text/plain': 'Tides at Saltwick', 'text/html': html })
+  await expect(stem(page).getByRole('heading', { name: 'Tides at Saltwick' })).toBeVisible()
+  await expect(stem(page).getByRole('columnheader', { name: 'Height (m)' })).toBeVisible()
+  await expect(stem(page).getByRole('listitem').filter({ hasText: 'weaker' }).last()).toBeVisible()
+  await expect(page.getByText('Left out: a picture on another server.').first()).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).last().click()
+  await expect(stem(page).getByRole('heading')).toHaveCount(0)
+
+  // What Chromium itself puts on the clipboard.
+  await page.context().grantPermissions(['clipboard-read', 'clipboard-write'])
+  const other = await page.context().newPage()
+  await other.setContent(
+    '<h1>Rocks</h1><p>Slate <b>splits</b> into <i>sheets</i>, H<sub>2</sub>O does not.</p><ul><li>clay</li><li>mica</li></ul>',
+  )
+  await other.keyboard.press('Control+a')
+  await other.keyboard.press('Control+c')
+  await page.bringToFront()
+  await stem(page).click()
+  await page.keyboard.press('Control+End')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Control+v')
+  await expect(stem(page).getByRole('heading', { name: 'Rocks' })).toBeVisible()
+  await expect(stem(page).locator('strong')).toHaveText('splits')
+  await expect(stem(page).locator('em')).toHaveText('sheets')
+  await expect(stem(page).locator('sub')).toHaveText('2')
+  await expect(stem(page).getByRole('listitem')).toHaveText(['clay', 'mica'])
 })

@@ -1,6 +1,6 @@
 import { join } from 'node:path'
-import { expect, type Page, test } from '@playwright/test'
 import { accessible, signIn } from './helpers'
+import { expect, type Page, test } from './test'
 
 const list = (page: Page) => page.getByRole('listbox', { name: 'Questions found' })
 

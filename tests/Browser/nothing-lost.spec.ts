@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { accessible, into, paste, row, signIn, stem, tryPane, write } from './helpers'
+import { expect, test } from './test'
 
 const kept = (page: import('@playwright/test').Page) =>
   page.waitForResponse((response) => response.url().includes('/autosaves/') && response.request().method() === 'PUT' && response.ok())

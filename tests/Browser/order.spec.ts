@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
 import { accessible, signIn, tabTo } from './helpers'
+import { expect, type Page, test } from './test'
 
 /** Everything a filter finds, meant for what is done next. */
 async function all(page: Page, query: string, found: RegExp) {

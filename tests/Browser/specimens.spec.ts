@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { accessible, into, paste, row, signIn, tryPane, write } from './helpers'
+import { expect, test } from './test'
 
 test('responses from a table guard a question: one that does not hold shows everywhere and keeps it from being approved', async ({
   page,

@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test'
 import { accessible, paste, signIn, stem, tabTo, tryPane, write } from './helpers'
+import { expect, test } from './test'
 
 test('a stimulus written for a question, shared with another, changed for both, and not thrown away under them', async ({ page }) => {
   const pond = `Pond${Date.now() % 1_000_000}` // its own, also when the test runs again

@@ -2,8 +2,8 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
 import { accessible, into, ownEnvironment, row, signIn, tryPane, write } from './helpers'
+import { expect, test } from './test'
 
 const quarry = (...given: string[]) => JSON.parse(execFileSync('bin/quarry', given, { encoding: 'utf8', env: ownEnvironment() }))
 

@@ -1,8 +1,8 @@
 import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { expect, type Page, test } from '@playwright/test'
 import { accessible, into, signIn } from './helpers'
+import { expect, type Page, test } from './test'
 
 const demo = (name: string) => join('demo/files', name)
 const list = (page: Page) => page.getByRole('listbox', { name: 'Questions found' })

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from '@playwright/test'
 import { accessible, row, signIn, stem, tryPane, write } from './helpers'
+import { expect, type Page, test } from './test'
 
 /** Counts what is pressed besides the text; a combination is one press. */
 function counting(page: Page) {

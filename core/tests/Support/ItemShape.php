@@ -27,7 +27,7 @@ final class ItemShape
         'inlineChoiceInteraction gap hottext printedVariable object audio video';
 
     private const BLOCK = 'p h1 h2 h3 h4 h5 h6 pre blockquote ul ol table div choiceInteraction orderInteraction matchInteraction '.
-        'extendedTextInteraction sliderInteraction gapMatchInteraction hottextInteraction object audio video img math';
+        'extendedTextInteraction sliderInteraction gapMatchInteraction hottextInteraction object audio video img math hr';
 
     private const VALUES = 'baseValue variable correct mapResponse sum product subtract divide power roundTo mathOperator min max '.
         'multiple ordered index randomInteger random containerSize isNull match member contains not and or equal '.
@@ -50,22 +50,23 @@ final class ItemShape
         'setCorrectResponse' => ['identifier!', self::VALUES],
         'itemBody' => ['', self::BLOCK],
         'div' => ['class', self::BLOCK.' '.self::INLINE],
-        'p' => ['', self::INLINE],
+        'p' => ['class', self::INLINE],
+        'hr' => ['', ''],
         'h3' => ['', self::INLINE],
         'h4' => ['', self::INLINE],
         'h5' => ['', self::INLINE],
         'pre' => ['', self::INLINE],
         'blockquote' => ['', self::BLOCK],
         'ul' => ['', 'li'],
-        'ol' => ['', 'li'],
+        'ol' => ['class', 'li'],
         'li' => ['', self::BLOCK.' '.self::INLINE],
         'table' => ['', 'caption thead tbody'],
         'caption' => ['', self::INLINE],
         'thead' => ['', 'tr'],
         'tbody' => ['', 'tr'],
         'tr' => ['', 'th td'],
-        'th' => ['scope colspan rowspan', self::BLOCK.' '.self::INLINE],
-        'td' => ['colspan rowspan', self::BLOCK.' '.self::INLINE],
+        'th' => ['scope colspan rowspan class', self::BLOCK.' '.self::INLINE],
+        'td' => ['colspan rowspan class', self::BLOCK.' '.self::INLINE],
         'strong' => ['', self::INLINE],
         'em' => ['', self::INLINE],
         'sub' => ['', self::INLINE],
@@ -74,7 +75,7 @@ final class ItemShape
         'span' => ['class', self::INLINE],
         'a' => ['href!', self::INLINE],
         'br' => ['', ''],
-        'img' => ['src! alt! width height', ''],
+        'img' => ['src! alt! width height class', ''],
         'printedVariable' => ['identifier! format', ''],
         'choiceInteraction' => ['responseIdentifier! shuffle! maxChoices! minChoices orientation class', 'prompt simpleChoice'],
         'orderInteraction' => ['responseIdentifier! shuffle! orientation class', 'prompt simpleChoice'],
@@ -163,8 +164,8 @@ final class ItemShape
                 self::ELEMENTS[$name] ?? (in_array($name, explode(' ', self::VALUES), true) ? ['', self::VALUES] : [null, '']);
             if ($attributes === null || ($name !== $e->localName) !== ($version === '3.0' && str_starts_with($e->localName, 'qti-'))) {
                 $later = match ($e->localName) {
-                    'audio', 'video' => $version !== '2.1',
-                    'qti-content-body', 'u', 's', 'track', 'source' => $version === '3.0',
+                    'audio', 'video', 'track', 'source' => $version !== '2.1', // 2.2 took them over from HTML 5
+                    'qti-content-body', 'u', 's', 'figure', 'figcaption' => $version === '3.0',
                     'object' => true,
                     default => false,
                 };
@@ -193,7 +194,7 @@ final class ItemShape
             }
             foreach (self::children($e) as $child) {
                 $inner === '*' ||
-                    in_array(self::name($child), [...explode(' ', $inner), 'u', 's', 'contentBody'], true) ||
+                    in_array(self::name($child), [...explode(' ', $inner), 'u', 's', 'contentBody', 'figure'], true) ||
                     ($wrong[] = self::name($child)." in $name");
             }
             isset(self::TAKES[$name]) &&

@@ -80,35 +80,47 @@ final readonly class PackReader
     /** @return iterable<Medium|Notice> */
     private function media(SafeZip $zip, Fields $manifest): iterable
     {
-        foreach ($manifest->list('media', 100_000) as $i => $entry) {
-            $entry = Fields::of($entry, "/media/$i", ['id', 'sha256', 'type', 'name']);
-            $hash = $entry->string('sha256');
-            if (preg_match('/^[0-9a-f]{64}$/D', $hash) !== 1 || ! $zip->has("media/$hash")) {
-                yield Notice::problem('media.missing', Message::of('interchange.pack.file-not-in-package', [
-                    'text' => $entry->string('name'),
-                ]), "media/$hash");
+        try {
+            $list = $manifest->list('media', 100_000);
+        } catch (Malformed $problem) {
+            yield self::leftOut($problem);
 
-                continue;
-            }
-            try {
-                $bytes = $zip->read("media/$hash");
-            } catch (UnreadableFile) {
-                yield Notice::problem(
-                    'media.damaged',
-                    Message::of('interchange.pack.file-damaged-left-out', ['text' => $entry->string('name')]),
-                    "media/$hash",
-                );
-
-                continue;
-            }
-            yield hash('sha256', $bytes) === $hash
-                ? Medium::of($entry->id(), $entry->string('type'), $entry->string('name'), $bytes)
-                : Notice::problem(
-                    'media.changed',
-                    Message::of('interchange.pack.file-not-one-packed', ['name' => $entry->string('name')]),
-                    "media/$hash",
-                );
+            return;
         }
+        foreach ($list as $i => $entry) {
+            try {
+                $medium = $this->medium($zip, Fields::of($entry, "/media/$i", ['id', 'sha256', 'type', 'name']));
+            } catch (Malformed $problem) {
+                $medium = self::leftOut($problem);
+            }
+            yield $medium;
+        }
+    }
+
+    private static function leftOut(Malformed $problem): Notice
+    {
+        $sentence = Message::of('interchange.pack.one-left-out', ['type' => 'medium', 'why' => $problem->getMessage()]);
+
+        return Notice::problem($problem->rule, $sentence, 'package.json', null, $problem->path);
+    }
+
+    /** @throws Malformed */
+    private function medium(SafeZip $zip, Fields $entry): Medium|Notice
+    {
+        [$hash, $name, $type, $id] = [$entry->string('sha256'), $entry->string('name'), $entry->string('type'), $entry->id()];
+        $file = "media/$hash";
+        if (preg_match('/^[0-9a-f]{64}$/D', $hash) !== 1 || ! $zip->has($file)) {
+            return Notice::problem('media.missing', Message::of('interchange.pack.file-not-in-package', ['text' => $name]), $file);
+        }
+        try {
+            $bytes = $zip->read($file);
+        } catch (UnreadableFile) {
+            return Notice::problem('media.damaged', Message::of('interchange.pack.file-damaged-left-out', ['text' => $name]), $file);
+        }
+
+        return hash('sha256', $bytes) === $hash
+            ? Medium::of($id, $type, $name, $bytes)
+            : Notice::problem('media.changed', Message::of('interchange.pack.file-not-one-packed', ['name' => $name]), $file);
     }
 
     /**

@@ -25,10 +25,15 @@ export function MediaDeskProvider({ bank, children }: { bank: string; children: 
   const tell = useToast()
   const [asked, ask] = useState<Asked | null>(null)
   const latest = useRef({ tell, client })
+  const waiting = useRef<(() => void) | null>(null)
   latest.current = { tell, client }
   const desk = useMemo<MediaDesk>(() => {
-    const answer = <T,>(resolve: (given: T) => void) => {
-      return (given: T) => {
+    // One thing is asked at a time: what is asked next gives up what was asked before.
+    const answer = <T,>(resolve: (given: T | null) => void) => {
+      waiting.current?.()
+      waiting.current = () => resolve(null)
+      return (given: T | null) => {
+        waiting.current = null
         ask(null)
         resolve(given)
       }
@@ -37,9 +42,10 @@ export function MediaDeskProvider({ bank, children }: { bank: string; children: 
       new Promise<Medium | null>((resolve) => ask({ what: 'choose', kind, answer: answer(resolve) }))
     /** Asks what it is, and again where another one is taken in its place. */
     const described = async (placed: Placed, isNew: boolean): Promise<Answer> => {
-      const said = await new Promise<Answer | { replace: Placed }>((resolve) =>
-        ask({ what: 'describe', placed, isNew, answer: answer(resolve), replace: (now) => answer(resolve)({ replace: now }) }),
-      )
+      const said = await new Promise<Answer | { replace: Placed }>((resolve) => {
+        const say = answer<Answer | { replace: Placed }>(resolve)
+        ask({ what: 'describe', placed, isNew, answer: say, replace: (now) => say({ replace: now }) })
+      })
       if (said === null || said === 'gone' || !('replace' in said)) return said
       const other = await chosen(placed.kind === 'picture' ? 'picture' : 'recording')
       return described(other === null ? said.replace : instead(said.replace, other), isNew)

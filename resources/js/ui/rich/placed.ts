@@ -1,5 +1,6 @@
 import type { Content, Editor } from '@tiptap/core'
 import type { Node as PmNode } from '@tiptap/pm/model'
+import { TextSelection } from '@tiptap/pm/state'
 import type { Picture, Placed } from '../media'
 import { insertHere } from './insertHere'
 import { STEP } from './step'
@@ -25,8 +26,17 @@ const typeOf = (placed: Placed) => (placed.kind !== 'picture' ? 'recording' : pl
 
 export const contentOf = (placed: Placed[]): Content => placed.map((one) => ({ type: typeOf(one), attrs: attrsOf(one) }))
 
-/** Puts them in where the cursor is. */
-export const insertPlaced = (editor: Editor, placed: Placed[]) => insertHere(editor, contentOf(placed))
+/** Puts them in where the cursor is; of a figure the caption is written next. */
+export function insertPlaced(editor: Editor, placed: Placed[]) {
+  const from = insertHere(editor, contentOf(placed))
+  const { doc, tr } = editor.state
+  let caption: number | null = null
+  doc.nodesBetween(Math.max(0, from - 1), Math.min(doc.content.size, from + 3), (node, at) => {
+    if (node.type.name === 'figure' && at >= from - 1) caption ??= at + 1
+    return caption === null
+  })
+  if (caption !== null) editor.view.dispatch(tr.setSelection(TextSelection.create(doc, caption)))
+}
 
 /** Another picture or other words in the place of one, as a step of its own. What a figure says in its caption is never lost. */
 export function changePlaced(editor: Editor, at: number, node: PmNode, said: Placed | 'gone') {

@@ -36,12 +36,13 @@ export function EquationDialog({ editor, onClose }: { editor: Editor; onClose: (
   const insert = (text: string) => {
     field.current?.executeCommand(['insert', text, { focus: true, selectionMode: 'placeholder' }])
   }
-  const submit = () => {
-    if (made.source === null) return
+  const submit = (now = tex) => {
+    const { source } = read(now, isBlock)
+    if (source === null) return
     onClose()
-    if (!before) insertHere(editor, { type: 'equation', attrs: { source: made.source } })
+    if (!before) insertHere(editor, { type: 'equation', attrs: { source } })
     else if (editor.state.doc.nodeAt(before.at)?.type.name === 'equation') {
-      editor.view.dispatch(editor.state.tr.setMeta(STEP, true).setNodeMarkup(before.at, undefined, { source: made.source }))
+      editor.view.dispatch(editor.state.tr.setMeta(STEP, true).setNodeMarkup(before.at, undefined, { source }))
       editor.view.focus()
     }
   }
@@ -51,7 +52,7 @@ export function EquationDialog({ editor, onClose }: { editor: Editor; onClose: (
       title={words.title}
       go={before ? words.change : words.insert}
       onClose={onClose}
-      onSubmit={submit}
+      onSubmit={() => submit()}
       disabled={made.source === null}
     >
       <MathField label={words.field} value={tex} onChange={setTex} onSubmit={submit} field={field} />
@@ -68,11 +69,13 @@ export function EquationDialog({ editor, onClose }: { editor: Editor; onClose: (
             key={key.name}
             type="button"
             title={words.keys[key.name as keyof typeof words.keys]}
-            aria-label={words.keys[key.name as keyof typeof words.keys]}
             className="question-text flex min-h-10 min-w-11 items-center justify-center rounded-ui border border-hairline bg-paper px-2 hover:border-accent"
             onClick={() => insert(key.tex)}
           >
-            <RichTree nodes={face(key.face ?? key.tex)} />
+            <span className="sr-only">{words.keys[key.name as keyof typeof words.keys]}</span>
+            <span aria-hidden="true">
+              <RichTree nodes={face(key.face ?? key.tex)} />
+            </span>
           </button>
         ))}
       </fieldset>

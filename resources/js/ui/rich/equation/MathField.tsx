@@ -12,7 +12,7 @@ type Props = {
   label: string
   value: string
   onChange: (tex: string) => void
-  onSubmit: () => void
+  onSubmit: (tex: string) => void
   field: RefObject<MathfieldElement | null>
 }
 
@@ -31,7 +31,7 @@ export function MathField({ label, value, onChange, onSubmit, field }: Props) {
     made.addEventListener('keydown', (event) => {
       if (event.key === 'Enter' && !event.shiftKey) {
         event.preventDefault()
-        latest.current.onSubmit()
+        latest.current.onSubmit(made.getValue('latex')) // what was typed last has not come round yet
       }
     })
     made.menuItems = []

@@ -7,7 +7,11 @@ const SPACING = ['rowspacing', 'columnspacing', 'style', 'class']
  * they belong to, so that they are read aloud as scripts of it; scripts before a symbol become mmultiscripts (MathML Core 3.4.3).
  */
 export function tidy(root: Element) {
-  for (const element of root.querySelectorAll('*')) for (const name of SPACING) element.removeAttribute(name)
+  for (const element of root.querySelectorAll('*')) {
+    const kept = [...element.attributes].filter((one) => !SPACING.includes(one.name)).sort((a, b) => (a.name < b.name ? -1 : 1))
+    for (const name of element.getAttributeNames()) element.removeAttribute(name)
+    for (const { name, value } of kept) element.setAttribute(name, value) // in the order in which rich text keeps them
+  }
   for (const style of root.querySelectorAll('mtd > mstyle')) style.replaceWith(...style.childNodes)
   const all = [...root.querySelectorAll(SCRIPTS)].map((scripts) => ({ scripts, side: sideOf(scripts) }))
   for (const phantom of root.querySelectorAll('mphantom')) phantom.remove()

@@ -11,6 +11,7 @@ use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Search\SearchText;
 
 /**
@@ -238,12 +239,18 @@ final class LargeBankSeeder extends Seeder
             array_push(
                 $patterns,
                 ...$read instanceof \stdClass && is_array($read->questions)
-                    ? array_values(array_filter($read->questions, fn (mixed $one): bool => $one instanceof \stdClass))
+                    ? array_values(array_filter($read->questions, fn (mixed $one): bool => $one instanceof \stdClass && self::isPlain($one)))
                     : [],
             );
         }
 
         return $patterns;
+    }
+
+    /** Pictures are in banks of their own; and what is measured stays the same mix as before. */
+    private static function isPlain(\stdClass $question): bool
+    {
+        return QuestionMedia::in($question) === [] && ! str_contains(Json::encode($question), '<math');
     }
 
     /** @return list<string> twenty branches of five twigs */

@@ -79,7 +79,7 @@ test('the whole line as one teacher: in, together, on paper, out and back', asyn
   await page.getByRole('button', { name: 'Import 7 questions' }).click()
   await expect(page.getByRole('region', { name: 'Added' }).getByRole('link', { name: 'The face of the quarry' })).toBeVisible()
   await page.getByRole('button', { name: /^Go to Rocks/ }).click()
-  await expect(page.getByText('27 questions')).toBeVisible()
+  await expect(page.getByText('28 questions')).toBeVisible()
 
   // An exam as it was typed.
   await give(page, [], readFileSync(demo('minerals-test.txt'), 'utf8'))
@@ -99,9 +99,9 @@ test('the whole line as one teacher: in, together, on paper, out and back', asyn
     .nth(5)
     .click({ modifiers: ['Shift'] })
   await page.goto('/banks/rocks?words=quarry+visit')
-  await expect(page.getByText('2 of 27 questions')).toBeVisible()
+  await expect(page.getByText('2 of 28 questions')).toBeVisible()
   for (let i = 0; i < 2; i++) await page.locator('[data-tick]').nth(i).click()
-  await expect(page.getByText('2 of 27 questions')).toBeVisible()
+  await expect(page.getByText('2 of 28 questions')).toBeVisible()
   await page.getByRole('searchbox').fill('')
   await expect(page.getByRole('option', { name: /A code for the sample/ })).toBeVisible()
   for (const i of [0, 1, 2, 3]) await page.locator('[data-tick]').nth(i).click()

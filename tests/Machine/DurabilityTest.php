@@ -22,7 +22,7 @@ it('loses nothing that was acknowledged', function (): void {
         $questions[$i]['id'] = $ines->ask('POST', "/banks/$slug/questions", ['question' => $question])->json('data.id');
     }
     $revisions = array_fill(0, 6, 1);
-    $kept = $imports = $acts = [];
+    $kept = $imports = $acts = $media = [];
     $number = 0;
     for ($round = 0; $round < $rounds; $round++) {
         $part = ['postgres', 'postgres', "php-fpm-$here->port", 'worker-quick', 'worker-any'][mt_rand(0, 4)];
@@ -32,6 +32,7 @@ it('loses nothing that was acknowledged', function (): void {
             $requests = [
                 ['POST', '/intakes', ['text' => Questions::exam(30, "stone$number"), 'bank' => $slug]],
                 ['POST', "/banks/$slug/acts", ['filter' => '', 'record' => ['tags' => ['add' => ["t$number"]]]]],
+                ['POST', "/banks/$slug/media", ['medium' => ["p$number.png", Questions::picture($number)]]],
             ];
             $requests = $step === 1 ? $requests : [];
             foreach ($questions as $i => $question) {
@@ -58,6 +59,8 @@ it('loses nothing that was acknowledged', function (): void {
                     $kept[$request[1]] = $request[2]['question']['title'];
                 } elseif ($isDone && $request[1] === '/intakes') {
                     $imports[] = $answers[$at]->json('data.id');
+                } elseif ($isDone && str_ends_with($request[1], '/media')) {
+                    $media[$answers[$at]->json('data.id')] = $answers[$at]->json('data.sha256');
                 } elseif ($isDone) {
                     $acts[] = $answers[$at]->json('act');
                 }
@@ -70,6 +73,10 @@ it('loses nothing that was acknowledged', function (): void {
     foreach ($imports as $import) {
         $here->until(fn (): bool => $ines->ask('GET', "/intakes/$import")->json('data.state') === 'review', "import $import", 150);
         expect($ines->ask('GET', "/intakes/$import")->json('data.found'))->toBe(30);
+    }
+    expect(count($media))->toBeGreaterThan($rounds / 2);
+    foreach ($media as $medium => $sha256) {
+        expect(hash('sha256', $ines->ask('GET', "/banks/$slug/media/$medium")->body))->toBe($sha256);
     }
     foreach ($acts as $act) {
         $here->until(

@@ -41,6 +41,9 @@ it('stores whole files or none on a full disk, and says so', function (): void {
             ->toContain('disk');
         $upload = $ines->ask('POST', '/intakes', ['text' => Questions::exam(200), 'bank' => $slug]);
         expect($upload->status)->toBe(422)->and($upload->json('detail'))->toContain('disk');
+        $picture = ['medium' => ['noise.png', Questions::picture(7, 200)]];
+        $refused = $ines->ask('POST', "/banks/$slug/media", $picture);
+        expect($refused->status)->toBeGreaterThanOrEqual(422)->and($refused->json('detail'))->toContain('disk');
         // typing and saving need no files, so they go on
         expect($ines->ask('PUT', '/autosaves/new:full', ['content' => ['a' => 1]])->status)
             ->toBe(204)
@@ -61,6 +64,8 @@ it('stores whole files or none on a full disk, and says so', function (): void {
             ->and(hash('sha256', $file->body))
             ->toBe($ines->ask('GET', "/dispatches/$export")->json('data.body.sha256'))
             ->and($ines->ask('POST', '/intakes', ['text' => Questions::exam(2), 'bank' => $slug])->status)
+            ->toBe(201)
+            ->and($ines->ask('POST', "/banks/$slug/media", $picture)->status)
             ->toBe(201);
     } finally {
         $here->stop();

@@ -64,7 +64,8 @@ final class Person
             'X-XSRF-TOKEN' => $this->token,
             ...$headers,
         ];
-        if (is_array($body) && isset($body['files'])) {
+        $form = self::form($body);
+        if ($form !== null) {
             unset($headers['Content-Type']);
         }
         curl_setopt_array($handle, [
@@ -78,14 +79,20 @@ final class Person
             curl_setopt(
                 $handle,
                 CURLOPT_POSTFIELDS,
-                is_array($body) && isset($body['files'])
-                    ? ['files[]' => $body['files']]
-                    : (is_string($body)
-                        ? $body
-                        : (string) json_encode($body)),
+                $form ?? (is_string($body) ? $body : (string) json_encode($body)),
             );
 
         return $handle;
+    }
+
+    /** @return array<string, mixed>|null fields of a form: a file for an import, or [name, bytes] of a medium; null for JSON */
+    private static function form(mixed $body): ?array
+    {
+        return match (true) {
+            is_array($body) && isset($body['files']) => ['files[]' => $body['files']],
+            is_array($body) && isset($body['medium']) => ['file' => new \CURLStringFile($body['medium'][1], $body['medium'][0])],
+            default => null,
+        };
     }
 
     private function answer(\CurlHandle $handle, string $whole): Answer

@@ -36,4 +36,18 @@ final class Questions
             ),
         );
     }
+
+    /** A picture that no other number gives. */
+    public static function picture(int $number, int $side = 12): string
+    {
+        $chance = new \Random\Randomizer(new \Random\Engine\Mt19937($number));
+        $image = imagecreatetruecolor($side, $side);
+        for ($at = 0; $at < $side * $side; $at++) {
+            imagesetpixel($image, $at % $side, intdiv($at, $side), $chance->getInt(0, 0xFFFFFF));
+        }
+        ob_start();
+        imagepng($image);
+
+        return (string) ob_get_clean();
+    }
 }

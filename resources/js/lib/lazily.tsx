@@ -21,6 +21,12 @@ export function lazily<Module, Name extends keyof Module>(
   return Lazily as ReturnType<typeof lazily<Module, Name>>
 }
 
+/** A module that is wanted when something is done: fetched then, or before that when nothing else is to do. */
+export function later<Module>(load: () => Promise<Module>): () => Promise<Module> {
+  loads.push(load)
+  return load
+}
+
 /** Fetches what may be shown next, so that it opens at once, without a connection too. */
 export function loadAhead() {
   for (const load of loads) load().catch(() => undefined) // asked for again when it is shown

@@ -4,10 +4,11 @@ import { EditorContent, useEditor } from '@tiptap/react'
 import { useContext, useEffect, useLayoutEffect, useRef, useState } from 'react'
 import { Echoes } from '@/lib/echoes'
 import { list } from '@/lib/format'
+import { later } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { type AnchorWords, extensions, nameAnchors } from './editorExtensions'
 import { type MediaDesk, MediaDeskContext } from './media'
-import { isComplete, type LeftOut, readPasted } from './rich/paste/pasted'
+import type { LeftOut } from './rich/paste/pasted'
 import { plainTables } from './rich/paste/tables'
 import { changePlaced, placedOf } from './rich/placed'
 import { STEP } from './rich/step'
@@ -42,6 +43,8 @@ type Props = {
   className?: string
 }
 
+const pasteReader = later(() => import('./rich/paste/pasted'))
+
 /** A known rich text editor with our anchors and values. */
 export function RichEditor({
   value: html,
@@ -69,14 +72,12 @@ export function RichEditor({
   const editorRef = useRef<Editor | null>(null)
   const pasting = useRef(false)
   /** HTML from elsewhere, and one line that says what of it was left out. */
-  const pasteHtml = (html: string, event: ClipboardEvent): boolean => {
+  const pasteHtml = async (html: string, event: ClipboardEvent) => {
+    const { isComplete, readPasted } = await pasteReader()
     const [on, { desk, tell }] = [editorRef.current, latest.current]
     const pasted = readPasted(html)
-    if (!on) return false
-    if (!pasted) {
-      tell({ text: texts.rich.paste.long, look: 'problem' })
-      return true
-    }
+    if (!on || on.isDestroyed) return
+    if (!pasted) return tell({ text: texts.rich.paste.long, look: 'problem' })
     const before = on.state.doc
     if (pasted.pictures.length > 0 && desk) pasteWithPictures(on, desk, pasted, texts.rich.picture.uploading({ n: pasted.pictures.length }))
     else {
@@ -85,13 +86,12 @@ export function RichEditor({
       pasting.current = false
     }
     const after = on.state.doc
-    if (isComplete(pasted.leftOut)) return true
+    if (isComplete(pasted.leftOut)) return
     const undo = () => {
       if (on.isDestroyed || !on.state.doc.eq(after)) return tell({ text: texts.rich.paste.changed })
       on.view.dispatch(on.state.tr.setMeta(STEP, true).replaceWith(0, on.state.doc.content.size, before.content))
     }
     tell({ text: leftOutWords(pasted.leftOut), ...(pasted.pictures.length > 0 ? {} : { undo }) })
-    return true
   }
   const editor = useEditor({
     extensions: extensions(
@@ -162,7 +162,9 @@ export function RichEditor({
         const text = event.clipboardData?.getData('text/plain') ?? ''
         const isLines = /\S[^\S\n]*\r?\n\s*\S/.test(text)
         if (!/<img\b/i.test(html) && isLines && latest.current.onPasteLines?.(text)) return true
-        return html !== '' && !html.includes('data-pm-slice') && pasteHtml(html, event)
+        if (html === '' || html.includes('data-pm-slice')) return false
+        pasteHtml(html, event)
+        return true
       },
     },
     onUpdate: ({ editor: changed, transaction }) => {

@@ -1,18 +1,17 @@
 import type { Editor } from '@tiptap/core'
 import { Ellipsis } from 'lucide-react'
 import { useState } from 'react'
+import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
-import { Field } from '../Field'
-import { FormDialog } from '../FormDialog'
 import { Menu } from '../Menu'
 import { useToast } from '../Toasts'
 import { clearFormatting } from './clearFormatting'
 import { formatKeys } from './keys'
-import { NumberDialog } from './NumberDialog'
 import { ToolButton } from './ToolButton'
 
 const words = texts.rich
-const LANGUAGE = /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/
+const NumberDialog = lazily(() => import('./NumberDialog'), 'NumberDialog')
+const LanguageDialog = lazily(() => import('./LanguageDialog'), 'LanguageDialog')
 
 /** What is wanted now and then: direction, language, numbering, no formatting at all. */
 export function MoreMenu({ editor }: { editor: Editor }) {
@@ -94,30 +93,5 @@ export function MoreMenu({ editor }: { editor: Editor }) {
       ) : null}
       {naming ? <LanguageDialog editor={editor} onClose={() => setNaming(false)} /> : null}
     </>
-  )
-}
-
-function LanguageDialog({ editor, onClose }: { editor: Editor; onClose: () => void }) {
-  const [lang, setLang] = useState<string>(editor.getAttributes('passage').lang ?? '')
-  const [problem, setProblem] = useState<string | null>(null)
-  return (
-    <FormDialog
-      title={words.language.label}
-      about={words.language.about}
-      go={texts.frame.save}
-      onClose={onClose}
-      onSubmit={() => {
-        const code = lang.trim()
-        if (code !== '' && !LANGUAGE.test(code)) return setProblem(words.language.wrong)
-        onClose()
-        if (code === '') editor.chain().focus().unsetMark('passage').run()
-        else editor.chain().focus().setMark('passage', { lang: code }).run()
-      }}
-    >
-      <Field.Root problem={problem}>
-        <Field.Label hidden>{words.language.label}</Field.Label>
-        <Field.Text value={lang} maxLength={35} onChange={(event) => setLang(event.target.value)} />
-      </Field.Root>
-    </FormDialog>
   )
 }

@@ -13,16 +13,16 @@ import {
 } from '@tiptap/pm/tables'
 import { Table } from 'lucide-react'
 import { type ReactNode, useState } from 'react'
+import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
-import { Field } from '../Field'
-import { FormDialog } from '../FormDialog'
 import { Menu } from '../Menu'
 import { useToast } from '../Toasts'
-import { columnWidth, hasTable, setColumnWidth, tableAround } from './columns'
+import { columnWidth, hasTable, setColumnWidth } from './columns'
 import { insertHere } from './insertHere'
-import { NumberDialog } from './NumberDialog'
 import { ToolButton } from './ToolButton'
 
+const NumberDialog = lazily(() => import('./NumberDialog'), 'NumberDialog')
+const CaptionDialog = lazily(() => import('./CaptionDialog'), 'CaptionDialog')
 const words = texts.rich.table
 const commands = {
   rowAfter: addRowAfter,
@@ -104,26 +104,5 @@ export function TableTools({ editor, children }: { editor: Editor; children?: Re
       ) : null}
       {asked === 'caption' ? <CaptionDialog editor={editor} onClose={() => ask(null)} /> : null}
     </>
-  )
-}
-
-function CaptionDialog({ editor, onClose }: { editor: Editor; onClose: () => void }) {
-  const [at] = useState(() => tableAround(editor))
-  const [caption, setCaption] = useState<string>(at?.node.attrs.caption ?? '')
-  return (
-    <FormDialog
-      title={words.captionTitle}
-      go={texts.frame.save}
-      onClose={onClose}
-      onSubmit={() => {
-        onClose()
-        if (at) editor.view.dispatch(editor.state.tr.setNodeMarkup(at.pos, undefined, { caption: caption.trim() || null }))
-      }}
-    >
-      <Field.Root>
-        <Field.Label hidden>{words.captionTitle}</Field.Label>
-        <Field.Text value={caption} maxLength={1000} onChange={(event) => setCaption(event.target.value)} />
-      </Field.Root>
-    </FormDialog>
   )
 }

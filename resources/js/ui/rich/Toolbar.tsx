@@ -21,7 +21,6 @@ import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { type Placed, useMediaDesk } from '../media'
 import { formatKeys } from './keys'
-import { LinkDialog } from './LinkDialog'
 import { MoreMenu } from './MoreMenu'
 import { insertPlaced } from './placed'
 import { StyleMenu } from './StyleMenu'
@@ -29,6 +28,7 @@ import { SymbolMenu } from './SymbolMenu'
 import { TableTools } from './TableTools'
 import { ToolButton, Tools } from './ToolButton'
 
+const LinkDialog = lazily(() => import('./LinkDialog'), 'LinkDialog')
 const EquationDialog = lazily(() => import('./equation/EquationDialog'), 'EquationDialog')
 const words = texts.rich.bar
 export type RichAction = 'link' | 'picture' | 'recording' | 'equation' | 'symbols'

@@ -1,6 +1,8 @@
 import { MathMLToLaTeX } from 'mathml-to-latex'
 
-const VALUE = /\\?(?:text|mathrm)?\{?QUARRYVALUE(\d+)END\}?/g
+const VALUE = /QUARRYVALUE(\d+)END/g
+/** Names of several letters come as words in braces of their own. */
+const WORDS = /\\(?:text|mathrm|textrm|operatorname)\{\s*(QUARRYVALUE\d+END)\s*\}/g
 
 /** The TeX of a formula: what was kept beside it, or as near as its MathML says. */
 export function fromMathMl(source: string): string {
@@ -14,7 +16,9 @@ export function fromMathMl(source: string): string {
   }
   try {
     const xml = new XMLSerializer().serializeToString(math)
-    return MathMLToLaTeX.convert(xml).replace(VALUE, (_, at: string) => `\\val{${names[Number(at)]}}`)
+    return MathMLToLaTeX.convert(xml)
+      .replace(WORDS, '$1')
+      .replace(VALUE, (_, at: string) => `\\val{${names[Number(at)]}}`)
   } catch {
     return ''
   }

@@ -1,5 +1,6 @@
 import katex from 'katex'
 import 'katex/contrib/mhchem'
+import { cleanFormula } from '../paste/formulas'
 import { tidy } from './tidy'
 
 /** TeX that cannot be read; what is wrong stands in `reason`, in the words of the library that reads it. */
@@ -12,6 +13,7 @@ export class UnreadableTex extends Error {
 export const LONGEST = 2000
 /** Macros that call themselves end here. */
 const EXPANSIONS = 500
+const REFUSED = '#badbad'
 const VALUE = /\\val\s*\{([A-Za-z][A-Za-z0-9_]{0,39})\}/g
 const MARK = /^QUARRY\((.+)\)$/
 
@@ -24,6 +26,9 @@ export function toMathMl(tex: string, isBlock: boolean): string {
   const semantics = math?.querySelector('semantics')
   const annotation = math?.querySelector('annotation')
   if (!math || !semantics || !annotation) throw new UnreadableTex('')
+  // what may not stand in it, such as a link, is marked so
+  const refused = math.querySelector(`[mathcolor="${REFUSED}"]`)
+  if (refused) throw new UnreadableTex(refused.textContent ?? '')
   for (const text of math.querySelectorAll('mtext')) {
     const [, name] = MARK.exec(text.textContent ?? '') ?? []
     if (name === undefined) continue
@@ -33,6 +38,7 @@ export function toMathMl(tex: string, isBlock: boolean): string {
   }
   annotation.textContent = typed
   tidy(semantics)
+  cleanFormula(math)
   for (const name of math.getAttributeNames()) math.removeAttribute(name)
   if (isBlock) math.setAttribute('display', 'block')
   return math.outerHTML
@@ -46,6 +52,7 @@ function rendered(tex: string): string {
       throwOnError: true,
       strict: false,
       trust: false,
+      errorColor: REFUSED,
       maxExpand: EXPANSIONS,
       maxSize: 20,
     })

@@ -20,7 +20,7 @@ const ELEMENTS = new Set(
 )
 /** As the core keeps them (Content\AllowList). */
 const ATTRIBUTES = new Set(
-  'display mathvariant displaystyle scriptlevel stretchy fence separator lspace rspace minsize maxsize symmetric largeop movablelimits form accent accentunder linethickness columnalign columnspan rowspan encoding'.split(
+  'display mathvariant displaystyle scriptlevel stretchy fence separator lspace rspace minsize maxsize symmetric largeop movablelimits form accent accentunder linethickness columnalign columnspan rowspan encoding data-value'.split(
     ' ',
   ),
 )
@@ -30,7 +30,12 @@ export function formulas(body: HTMLElement) {
   for (const omml of [...body.querySelectorAll('*')].filter(isOmml)) omml.replaceWith(ommlToMathMl(omml))
   // MathML in a namespace of its own, as <mml:math>, is unknown to a parser of HTML.
   for (const named of [...body.querySelectorAll('*')].filter((one) => /^\w+:math$/.test(one.localName))) named.replaceWith(plain(named))
-  for (const math of body.querySelectorAll('math')) for (const inner of [math, ...math.querySelectorAll('*')]) clean(inner)
+  for (const math of body.querySelectorAll('math')) cleanFormula(math)
+}
+
+/** Only what rich text keeps of a formula. */
+export function cleanFormula(math: Element) {
+  for (const inner of [math, ...math.querySelectorAll('*')]) clean(inner)
 }
 
 function plain(from: Element): Element {

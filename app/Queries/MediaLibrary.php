@@ -42,7 +42,7 @@ final readonly class MediaLibrary
         SQL;
 
     /**
-     * @param  array{words: string, kind: string, only: string, cursor: string}  $asked  kind: image, audio, video or text; only: used,
+     * @param  array{words: string, kind: string, only: string, larger: int, cursor: string}  $asked  kind: image, audio, video or text; only: used,
      *     unused, no-alt or binned
      * @return array{data: list<array<string, mixed>>, meta: array{next_cursor: string|null, found: int}}
      *
@@ -150,7 +150,7 @@ final readonly class MediaLibrary
     }
 
     /**
-     * @param  array{words: string, kind: string, only: string, cursor: string}  $asked
+     * @param  array{words: string, kind: string, only: string, larger: int, cursor: string}  $asked
      * @return Builder<Medium>
      */
     private function query(string $bankId, array $asked): Builder
@@ -167,6 +167,9 @@ final readonly class MediaLibrary
                     $either->orWhereLike('type', "$kind/%", caseSensitive: true);
                 }
             });
+        }
+        if ($asked['larger'] > 0) {
+            $query->where('bytes', '>', $asked['larger']);
         }
         if ($asked['only'] === 'binned') {
             $query->whereNotNull('binned_at');

@@ -145,10 +145,10 @@ final class Conditions
         };
     }
 
-    /** A picture or recording is named that the bank does not have, or has in its bin. */
+    /** A picture or recording is named that the bank does not have. One in its bin is shown all the same. */
     public const UNSEEN = <<<'SQL'
         (questions.media <> '{}' AND EXISTS (SELECT 1 FROM unnest(questions.media) AS named (id) WHERE NOT EXISTS
-            (SELECT 1 FROM media WHERE media.bank_id = questions.bank_id AND media.id = named.id AND media.binned_at IS NULL)))
+            (SELECT 1 FROM media WHERE media.bank_id = questions.bank_id AND media.id = named.id)))
         SQL;
 
     private static function is(string $value): string

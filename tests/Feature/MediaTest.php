@@ -132,7 +132,10 @@ it('lists, searches and counts uses', function (): void {
         ->and($ids('only=used'))->toBe([$beds])
         ->and($ids('only=unused&words=map'))->toBe([$map])
         ->and($ids('only=no-alt'))->toEqualCanonicalizing([$map, 'm1'])
-        ->and($ids('kind=audio'))->toBe([]);
+        ->and($ids('kind=audio'))->toBe([])
+        ->and($ids('kind=audio,image&words=map'))->toBe([$map])
+        ->and($ids('larger=1000000'))->toBe([])
+        ->and($ids('larger=10&words=map'))->toBe([$map]);
     $uses = ask('GET', "/banks/rocks/media/$beds/uses")->assertOk()->json('data');
     expect(array_column($uses['questions'], 'name'))->toBe(['With a picture'])
         ->and($uses['questions'][0])
@@ -245,9 +248,29 @@ it('puts a new file in the place of another in every question, as one act that c
         ->toBe(2)
         ->and(ask('GET', "/questions/$ids[0]")->json('data.question.body'))
         ->toContain("<img alt=\"Beds\" data-media=\"$new\" width=\"30\"/>");
+    // somebody else, who still saw the old one, changes nothing any more
+    $third = addMedium(picture(42, 30), 'third.png')->json('data.id');
+    $late = ask('POST', '/banks/rocks/acts', $change($third));
+    expect($late->json('changed') ?? 0)->toBe(0)->and([$uses($old), $uses($new), $uses($third)])->toBe([0, 2, 0]);
     ask('POST', "/acts/$act/undo", new stdClass())->assertOk();
 
     expect([$uses($old), $uses($new)])->toBe([2, 0]);
+});
+
+it('goes on showing a medium that is put into the bin while a question shows it', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = addMedium(picture(40, 30), 'beds.png')->json('data.id');
+    $question = $world->add('Shown', "<p><img data-media=\"$id\" alt=\"Beds\"></p><div data-part=\"p1\"></div>");
+    $gone = $world->add('Not there', '<p><img data-media="gone" alt="Beds"></p><div data-part="p1"></div>');
+    ask('PATCH', "/banks/rocks/media/$id", ['binned' => true])->assertOk();
+
+    ask('GET', "/questions/$question/media/$id")->assertOk();
+    expect(array_column(ask('GET', '/banks/rocks/media?only=binned')->json('data'), 'id'))->toBe([$id])
+        ->and(array_column(ask('GET', "/questions/$question")->json('data.findings'), 'code'))
+        ->not->toContain('media.missing')
+        ->and(array_column(ask('GET', '/banks/rocks/questions?is=unseen')->json('data'), 'id'))
+        ->toBe([$gone]);
 });
 
 it('finds a medium that does not exist, and says nothing of banks one may not read', function (): void {

@@ -28,7 +28,8 @@ use WideQuarry\Messages\Message;
 final class MediaController
 {
     #[Operation(
-        'Media of a bank (?words, ?kind=image, audio, video or text, several with commas, ?only=used, unused, no-alt or binned), the newest first, 60 a page',
+        'Media of a bank (?words, ?kind=image, audio, video or text, several with commas, '.
+            '?only=used, unused, no-alt or binned, ?larger=bytes), the newest first, 60 a page',
         response: 'MediaPage',
     )]
     public function index(Request $request, Bank $bank, MediaLibrary $library): JsonResponse
@@ -41,6 +42,7 @@ final class MediaController
                 'words' => $text('words'),
                 'kind' => $text('kind'),
                 'only' => $text('only'),
+                'larger' => min(1_000_000_000, max(0, $request->integer('larger'))), // bytes
                 'cursor' => $text('cursor'),
             ]),
         );

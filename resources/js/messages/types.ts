@@ -1306,6 +1306,9 @@ export type Messages = {
     replaceSame: string
     replaceKind: string
     showIn: string
+    size: string
+    anySize: string
+    larger: (values: { size: Words }) => string
   }
   order: {
     tabs: {

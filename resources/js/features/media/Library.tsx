@@ -5,6 +5,7 @@ import { addMedium, mediaQuery } from '@/api/media'
 import { bankQuery } from '@/api/queries'
 import { FileButton } from '@/editor/media/FileButton'
 import { fileTarget } from '@/lib/drag'
+import { fileSize } from '@/lib/format'
 import { storedText, storeText } from '@/lib/storage'
 import { useAddress } from '@/lib/useAddress'
 import { texts } from '@/messages'
@@ -30,7 +31,7 @@ export function Library() {
   const bank = useQuery(bankQuery(slug))
   const { address, set } = useAddress()
   const get = (name: string) => address.get(name) ?? ''
-  const asked = new URLSearchParams({ words: get('words'), kind: get('kind'), only: get('only') }).toString()
+  const asked = new URLSearchParams({ words: get('words'), kind: get('kind'), only: get('only'), larger: get('larger') }).toString()
   const found = useInfiniteQuery(mediaQuery(slug, asked))
   const rows = found.data?.pages.flatMap((page) => page.data) ?? []
   const [look, setLook] = useState(() => (storedText('media') === 'list' ? 'list' : 'grid'))
@@ -63,7 +64,8 @@ export function Library() {
     const files = [...event.clipboardData.files]
     if (mayWrite && files.length > 0) upload(files)
   }
-  const empty = get('only') === 'binned' ? words.noneBinned : get('words') || get('kind') || get('only') ? words.noneFound : words.none
+  const empty =
+    get('only') === 'binned' ? words.noneBinned : get('words') || get('kind') || get('only') || get('larger') ? words.noneFound : words.none
   const list = (
     <div
       ref={mayWrite ? fileTarget({ onOver: () => setOver(true), onLeave: () => setOver(false), onDrop: upload }) : undefined}
@@ -91,6 +93,13 @@ export function Library() {
           {Object.entries(words.only).map(([key, title]) => (
             <option key={key} value={key}>
               {title}
+            </option>
+          ))}
+        </select>
+        <select aria-label={words.size} className={select} value={get('larger')} onChange={(event) => set('larger', event.target.value)}>
+          {['', '100000', '1000000', '5000000', '20000000'].map((bytes) => (
+            <option key={bytes} value={bytes}>
+              {bytes === '' ? words.anySize : words.larger({ size: fileSize(Number(bytes)) })}
             </option>
           ))}
         </select>

@@ -15,8 +15,9 @@ export type PictureView = {
 
 export const LEAST = 16
 export const MOST = 2000
-/** + and − change the width by so much. */
+/** + and − change the width by so much, Alt and an arrow by so many pixels. */
 const STEP = 1.1
+const PIXELS = 10
 
 const hasWidth = (node: PmNode | null | undefined) => node?.type.name === 'picture' || node?.type.name === 'figure'
 
@@ -35,20 +36,28 @@ export function pictureKeys(editor: Editor, name: 'picture' | 'figure', view: Pi
     const { selection } = editor.state
     return selection instanceof NodeSelection && selection.node.type.name === name ? selection : null
   }
-  const wider = (by: number) => () => {
-    const at = selected()
-    if (!at) return false
-    const shown = editor.view.nodeDOM(at.from)
-    const now = at.node.attrs.width ?? (shown instanceof HTMLElement ? (shown.querySelector('img')?.offsetWidth ?? 300) : 300)
-    return setWidth(editor, at.from, now * by)
-  }
+  const wider =
+    (by: number, more = 0) =>
+    () => {
+      const at = selected()
+      if (!at) return false
+      const shown = editor.view.nodeDOM(at.from)
+      const now = at.node.attrs.width ?? (shown instanceof HTMLElement ? (shown.querySelector('img')?.offsetWidth ?? 300) : 300)
+      return setWidth(editor, at.from, now * by + more)
+    }
   const describe = () => {
     const at = selected()
     if (!at || !view.describe) return false
     view.describe(editor, at.from)
     return true
   }
-  return { Enter: describe, '+': wider(STEP), '-': wider(1 / STEP) }
+  return {
+    Enter: describe,
+    '+': wider(STEP),
+    '-': wider(1 / STEP),
+    'Alt-ArrowRight': wider(1, PIXELS),
+    'Alt-ArrowLeft': wider(1, -PIXELS),
+  }
 }
 
 /** A picture with a handle for its width, as it stands in a text that is being written. */

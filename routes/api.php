@@ -176,6 +176,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::patch('banks/{bank:slug}/media/{medium}', [MediaController::class, 'update']);
     Route::get('banks/{bank:slug}/media/{medium}/about', [MediaController::class, 'about']);
     Route::get('banks/{bank:slug}/media/{medium}/uses', [MediaController::class, 'uses']);
+    Route::post('banks/{bank:slug}/media/{medium}/stimuli', [MediaController::class, 'replaceInStimuli'])->middleware('throttle:give');
     Route::post('banks/{bank:slug}/media/{medium}/captions', [CaptionsController::class, 'store'])->middleware('throttle:give');
     Route::get('tray', [TrayController::class, 'show']);
     Route::patch('tray', [TrayController::class, 'update']);

@@ -257,6 +257,24 @@ it('puts a new file in the place of another in every question, as one act that c
     expect([$uses($old), $uses($new)])->toBe([2, 0]);
 });
 
+it('puts a new file in the place of another in stimuli too, and takes it back in those alone', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    [$old, $new] = [addMedium(picture(40, 30), 'old.png')->json('data.id'), addMedium(picture(41, 30), 'new.png')->json('data.id')];
+    $shown = $world->shared(null, 'Shown', "<p><img alt=\"Beds\" data-media=\"$old\"/></p>");
+    $other = $world->shared(null, 'Other', "<p><img alt=\"Beds\" data-media=\"$new\"/></p>");
+
+    ask('POST', "/banks/rocks/media/$old/stimuli", ['to' => 'gone'])->assertStatus(422)->assertJsonPath('path', '/to');
+    ask('POST', "/banks/rocks/media/$old/stimuli", ['to' => $new])->assertOk()->assertExactJson(['data' => [$shown]]);
+    expect(ask('GET', "/stimuli/$shown")->json('data.stimulus.body'))->toContain($new)
+        ->and(ask('GET', "/stimuli/$shown")->json('data.revision'))
+        ->toBe(2);
+    ask('POST', "/banks/rocks/media/$new/stimuli", ['to' => $old, 'stimuli' => [$shown]])->assertExactJson(['data' => [$shown]]);
+    expect(ask('GET', "/stimuli/$shown")->json('data.stimulus.body'))->toContain($old)
+        ->and(ask('GET', "/stimuli/$other")->json('data.revision'))
+        ->toBe(1);
+});
+
 it('goes on showing a medium that is put into the bin while a question shows it', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);

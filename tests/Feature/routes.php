@@ -194,6 +194,10 @@ return [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ['/banks/rocks/media/m1/about', null],
     ],
+    'POST api/v1/banks/{bank}/media/{medium}/stimuli' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ['/banks/rocks/media/m1/stimuli', ['to' => 'm1']],
+    ],
     'POST api/v1/banks/{bank}/media/{medium}/captions' => [
         [401, 404, 403, 422, 422, 403, 404],
         fn (World $w): array => ['/banks/rocks/media/m1/captions', ['transcript' => 'no time']],

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Media\AddMedium;
 use App\Actions\Media\ChangeMedium;
+use App\Actions\Media\ReplaceInStimuli;
 use App\Http\Errors\Problems;
 use App\Http\OpenApi\Operation;
 use App\Models\Bank;
@@ -17,6 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -116,6 +118,32 @@ final class MediaController
         );
 
         return new JsonResponse(['data' => $library->one($bank->id, $medium)]);
+    }
+
+    #[Operation(
+        'Put another medium in the place of one in the stimuli of the bank (to; stimuli: these alone, to take it back); gives those changed',
+        response: ['data' => 'string[]'],
+        body: ['to' => 'string', 'stimuli' => 'string[]?'],
+    )]
+    public function replaceInStimuli(
+        Request $request,
+        Bank $bank,
+        string $medium,
+        ReplaceInStimuli $replace,
+        MediaLibrary $library,
+    ): JsonResponse {
+        Gate::authorize('write', $bank);
+        $library->one($bank->id, $medium) ?? abort(404);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['to', 'stimuli'])->need('to');
+        $to = $fields->string('to', '', 255);
+        if ($library->one($bank->id, $to) === null) {
+            return Problems::json(422, 'media.missing', Message::of('question.medium-missing'), ['path' => '/to']);
+        }
+        $only = $fields->has('stimuli') ? array_filter($fields->list('stimuli', 1000), Str::isUuid(...)) : null;
+
+        $only = $only === null ? null : array_values(array_filter($only, is_string(...)));
+
+        return new JsonResponse(['data' => $replace->handle($bank->id, $medium, $to, User::asking($request), $only)]);
     }
 
     /**

@@ -41,6 +41,15 @@ export const mediumUsesQuery = (bank: string, id: string) =>
 export const changeMedium = async (bank: string, id: string, change: { name?: string; alt?: string | null; binned?: boolean }) =>
   (await call<schema.Answers['PATCH /banks/{bank}/media/{medium}']>('PATCH', at(bank, id), change)).body.data
 
+/** Another medium in the place of one in the stimuli of a bank; gives those that changed. @param only these alone, to take it back */
+export async function replaceInStimuli(bank: string, from: string, to: string, only?: string[]): Promise<string[]> {
+  const { body } = await call<schema.Answers['POST /banks/{bank}/media/{medium}/stimuli']>('POST', `${at(bank, from)}/stimuli`, {
+    to,
+    ...(only ? { stimuli: only } : {}),
+  })
+  return body.data
+}
+
 /** Captions for a recording, from a transcript whose lines begin with their times. */
 export async function makeCaptions(bank: string, recording: string, transcript: string): Promise<{ medium: Medium }> {
   const { body } = await call<schema.Answers['POST /banks/{bank}/media/{medium}/captions']>('POST', `${at(bank, recording)}/captions`, {

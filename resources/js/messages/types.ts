@@ -1309,6 +1309,7 @@ export type Messages = {
     size: string
     anySize: string
     larger: (values: { size: Words }) => string
+    replacedStimuli: (values: { n: number }) => string
   }
   order: {
     tabs: {

@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { changeMany } from '@/api/acts'
-import { addMedium, changeMedium, type Medium, mediaAddress } from '@/api/media'
+import { addMedium, changeMedium, type Medium, mediaAddress, replaceInStimuli } from '@/api/media'
 import { MaybeFollow } from '@/bulk/MaybeFollow'
 import { PreviewPane, usePreview } from '@/bulk/PreviewPane'
 import { useMany } from '@/bulk/useMany'
@@ -9,6 +9,7 @@ import { FileButton } from '@/editor/media/FileButton'
 import { texts } from '@/messages'
 import { FormDialog } from '@/ui/FormDialog'
 import { Message } from '@/ui/Message'
+import { useToast } from '@/ui/Toasts'
 
 const words = texts.media
 type Props = { bank: string; medium: Medium; questions: number; stimuli: number; onClose: () => void }
@@ -16,6 +17,7 @@ type Props = { bank: string; medium: Medium; questions: number; stimuli: number;
 /** A new file in the place of one, in every question that shows it: looked at first, done as one act that can be undone. */
 export function ReplaceMedium({ bank, medium, questions, stimuli, onClose }: Props) {
   const client = useQueryClient()
+  const tell = useToast()
   const [by, setBy] = useState<Medium | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const target = { filter: `medium=${encodeURIComponent(medium.id)}` }
@@ -26,7 +28,13 @@ export function ReplaceMedium({ bank, medium, questions, stimuli, onClose }: Pro
     const act = await changeMany(bank, target, change ?? {})
     // the new file goes by what the old one was called and said, unless it says something itself
     await changeMedium(bank, by.id, { name: medium.name, ...(by.alt === null ? { alt: medium.alt } : {}) })
-    if (stimuli === 0) await changeMedium(bank, medium.id, { binned: true })
+    if (stimuli > 0) {
+      const changed = await replaceInStimuli(bank, medium.id, by.id)
+      const undo = () =>
+        replaceInStimuli(bank, by.id, medium.id, changed).then(() => client.invalidateQueries({ queryKey: ['bank', bank] }))
+      tell({ text: words.replacedStimuli({ n: changed.length }), undo })
+    }
+    await changeMedium(bank, medium.id, { binned: true })
     client.invalidateQueries({ queryKey: ['bank', bank] })
     return act
   }
@@ -64,7 +72,7 @@ export function ReplaceMedium({ bank, medium, questions, stimuli, onClose }: Pro
           ) : by ? (
             <p>{by.name}</p>
           ) : null}
-          {stimuli > 0 ? <p className="text-attention">{words.replaceStimuli({ n: stimuli })}</p> : null}
+          {stimuli > 0 ? <p className="text-second">{words.replaceStimuli({ n: stimuli })}</p> : null}
         </div>
         <div className="flex flex-col gap-3">
           {many.problem ? <Message look="problem">{many.problem}</Message> : null}

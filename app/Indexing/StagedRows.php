@@ -39,8 +39,9 @@ final readonly class StagedRows
             $dropped,
         );
         $columns = QuestionIndex::columns($question);
-        if ($columns['is_complete'] === false && Approval::isApproved($clean->record)) {
-            Approval::withdraw($clean->record);
+        $given = $clean->record ?? null; // nobody has to send one
+        if ($columns['is_complete'] === false && $given instanceof \stdClass && Approval::isApproved($given)) {
+            Approval::withdraw($given);
             $columns['status'] = Status::Draft->value;
             $notices[] = Notice::note(
                 'status.not_complete',

@@ -6,7 +6,7 @@ test('by mouse: words, facets, chips, their way out, and the address', async ({ 
   await page.goto('/banks/rocks')
   await expect(page.getByText('21 questions')).toBeVisible()
   await page.getByRole('searchbox').fill('slate')
-  await expect(page.getByText('2 of 21 questions')).toBeVisible()
+  await expect(page.getByText('3 of 21 questions')).toBeVisible()
   await expect(
     page
       .getByRole('option', { name: /Why slate splits/ })

@@ -129,6 +129,14 @@ describe('equations', () => {
   ])('of a page: %s', (_, html, expected) => expect(mathOf(html)).toBe(expected))
 })
 
+describe('handlers', () => {
+  it('are gone before anything else is done', () => {
+    const html =
+      '<p onclick="x()">a <b style="font-weight:normal" onmouseover="x()"><img src="data:image/png;base64,AAAA" ONERROR="x()"></b></p>'
+    expect(readPasted(html)?.body.innerHTML).not.toMatch(/ on\w+=/i)
+  })
+})
+
 describe('too much', () => {
   it('is refused before it is parsed', () => {
     expect(readPasted(`<p>${'word '.repeat(1_100_000)}</p>`)).toBeNull()

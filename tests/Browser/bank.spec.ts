@@ -15,7 +15,7 @@ test('by mouse: words, facets, chips, their way out, and the address', async ({ 
   ).toHaveText('slate')
   await page.getByRole('tab', { name: 'More' }).click()
   await page.getByRole('button', { name: /^choice \d/ }).click()
-  await expect(page.getByText('1 of 21 questions')).toBeVisible()
+  await expect(page.getByText('2 of 21 questions')).toBeVisible()
   expect(new URL(page.url()).search).toContain('kind=choice')
   await page.reload()
   await expect(page.getByRole('button', { name: 'Remove filter choice' })).toBeVisible()

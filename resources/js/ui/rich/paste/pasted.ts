@@ -31,7 +31,7 @@ export function readPasted(html: string): Pasted | null {
   // Parsed without being part of a page: nothing in it runs or loads.
   const { body } = new DOMParser().parseFromString(source, 'text/html')
   for (const silent of body.querySelectorAll(SILENT)) silent.remove()
-  // Before any element of it comes near the page, whose policy would report each handler.
+  // Nothing that could run comes near the page, whatever is done with the rest.
   for (const one of body.querySelectorAll('*'))
     for (const name of one.getAttributeNames()) if (name.toLowerCase().startsWith('on')) one.removeAttribute(name)
   if ((body.textContent?.length ?? 0) > LONGEST) return null

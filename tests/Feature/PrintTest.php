@@ -171,3 +171,47 @@ it('writes the title into the foot of each page as it is', function (string $tit
     ['</style><script>', '\3C \2F style\3E \3C script\3E '],
     ['Größe 5', 'Größe 5'],
 ]);
+
+it('prints formulas in the type for them, a part of a picture as large as its author said, and names a recording', function (): void {
+    $world = new World;
+    $wide = Medium::of(
+        'm-wide',
+        'image/png',
+        'wide.png',
+        (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', true),
+    );
+    app(MediaStore::class)->put($world->bank->id, $wide);
+    $plain = $world->add('Plain', '<p>Which?</p><div data-part="p1"></div>');
+    $rich = $world->add(
+        'Rich',
+        '<figure data-align="center"><img alt="A bed" data-media="m-wide" data-view="0 0 50 50 100 100" width="144"/>'.
+            '<figcaption>At Fell Nab</figcaption></figure><p>Listen. <audio data-media="m-tide" title="Tides"></audio></p>'.
+            '<p>So <math><semantics><mfrac><mi>m</mi><mi>V</mi></mfrac><annotation encoding="application/x-tex">\frac{m}{V}</annotation>'.
+            '</semantics></math> it is.</p><div data-part="p1"></div>',
+    );
+    $this->actingAs($world->people['writer']);
+    $sheet = function (string $question) use ($world): array {
+        $id = ask('POST', '/assessments', ['title' => 'Sheet', 'bank' => 'rocks', 'questions' => [$question]])->json('data.id');
+        $made = app(PrintAssessment::class)->handle(Assessment::query()->findOrFail($id), $world->people['writer'], 'learner');
+        $pdf = app(FileStore::class)->path((string) DB::table('prints')->where('id', $made['id'])->value('sha256'));
+
+        return [
+            Process::run(['pdffonts', $pdf])->output(),
+            Process::run(['pdftotext', '-layout', $pdf, '-'])->output(),
+            Process::run(['pdftocairo', '-svg', $pdf, '-'])->output(),
+        ];
+    };
+    [$fonts, $text, $drawn] = $sheet($rich);
+
+    expect($fonts)->toContain('STIXTwoMath')
+        ->and($text)
+        ->toContain('At Fell Nab')
+        ->toContain('[sound: Tides]')
+        ->not->toContain('frac')
+        ->and($sheet($plain)[0])
+        ->not->toContain('STIX');
+    // 144 CSS pixels are 1.5 inches, 108 points: the box that cuts the picture
+    preg_match_all('/<clipPath[^>]*>\s*<path[^>]*d="M ([\d.]+) ([\d.]+) L ([\d.]+) [\d.]+ L [\d.]+ ([\d.]+)/', $drawn, $boxes, PREG_SET_ORDER);
+    $sizes = array_map(fn (array $box): array => [round($box[3] - $box[1]), round(abs($box[4] - $box[2]))], $boxes);
+    expect($sizes)->toContain([108.0, 108.0]);
+});

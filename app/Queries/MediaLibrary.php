@@ -42,8 +42,8 @@ final readonly class MediaLibrary
         SQL;
 
     /**
-     * @param  array{words: string, kind: string, only: string, larger: int, cursor: string}  $asked  kind: image, audio, video or text; only: used,
-     *     unused, no-alt or binned
+     * @param  array{words: string, kind: string, only: string, larger: int, cursor: string}  $asked
+     *     kind: image, audio, video or text, several with commas; only: used, unused, no-alt or binned; larger: than so many bytes, or 0
      * @return array{data: list<array<string, mixed>>, meta: array{next_cursor: string|null, found: int}}
      *
      * @throws Malformed

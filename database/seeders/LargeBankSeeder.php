@@ -239,7 +239,9 @@ final class LargeBankSeeder extends Seeder
             array_push(
                 $patterns,
                 ...$read instanceof \stdClass && is_array($read->questions)
-                    ? array_values(array_filter($read->questions, fn (mixed $one): bool => $one instanceof \stdClass && self::isPlain($one)))
+                    ? array_values(
+                        array_filter($read->questions, fn (mixed $one): bool => $one instanceof \stdClass && self::isPlain($one)),
+                    )
                     : [],
             );
         }

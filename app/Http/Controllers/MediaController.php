@@ -121,7 +121,7 @@ final class MediaController
     }
 
     #[Operation(
-        'Put another medium in the place of one in the stimuli of the bank (to; stimuli: these alone, to take it back); gives those changed',
+        'Put another medium in the place of one in the stimuli of the bank (stimuli: in these alone, to take it back); gives those changed',
         response: ['data' => 'string[]'],
         body: ['to' => 'string', 'stimuli' => 'string[]?'],
     )]

@@ -19,4 +19,14 @@ it('cuts a picture in a box of the right shape', function (string $written, stri
 
 it('is none of what is not a part', function (string $written): void {
     expect(PictureView::read($written))->toBeNull();
-})->with(['', '1 2 3', '0 0 10 10 10 10', '5 0 6 5 10 10', '0 0 0 5 10 10', '-1 0 5 5 10 10', '0 0 5 5 10 10 ', '0 0 5 5 200000 10', "0 0 5 5 10 10\n"]);
+})->with([
+    '',
+    '1 2 3',
+    '0 0 10 10 10 10',
+    '5 0 6 5 10 10',
+    '0 0 0 5 10 10',
+    '-1 0 5 5 10 10',
+    '0 0 5 5 10 10 ',
+    '0 0 5 5 200000 10',
+    "0 0 5 5 10 10\n",
+]);

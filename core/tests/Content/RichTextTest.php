@@ -70,7 +70,10 @@ it('reads the words alone', function (string $html, string $plain): void {
 })->with([
     'blocks are lines' => ['<p>a</p><ul><li>b</li><li>c</li></ul>', "a\nb\nc"],
     'parts, gaps and values' => ['<p>x <span data-part="p1"></span> is <var data-value="m"></var></p>', 'x … is ⟨m⟩'],
-    'a figure and its caption' => ['<figure><img data-media="m1" alt="Beds"><figcaption>At Fell Nab</figcaption></figure>', "Beds\nAt Fell Nab"],
+    'a figure and its caption' => [
+        '<figure><img data-media="m1" alt="Beds"><figcaption>At Fell Nab</figcaption></figure>',
+        "Beds\nAt Fell Nab",
+    ],
     'what is said in a recording' => ['<audio data-media="m1" title="Tides" data-transcript="One&#10;two"></audio>', "Tides\nOne\ntwo"],
     'formulas without their TeX' => [
         '<math><semantics><mfrac><mi>m</mi><mi>V</mi></mfrac><annotation encoding="application/x-tex">\frac mV</annotation>'.

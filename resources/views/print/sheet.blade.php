@@ -15,7 +15,9 @@
 * { box-sizing: border-box; }
 html { font: {{ $large ? '15pt/1.5' : '11.5pt/1.42' }} 'Source Serif 4', 'STIX Two Text', serif; color: #000; }
 body { margin: 0; overflow-wrap: break-word; }
-math { font-family: 'STIX Two Math', math; font-size: 1.05em; } mtable[columnalign^='left'] mtd { text-align: left; } mtable[columnalign^='right'] mtd { text-align: right; }
+math { font-family: 'STIX Two Math', math; font-size: 1.05em; }
+mtable[columnalign^='left'] mtd { text-align: left; }
+mtable[columnalign^='right'] mtd { text-align: right; }
 h1, h2, .school, .fields, .points, .number, .which, .place { font-family: 'Atkinson Hyperlegible Next', sans-serif; }
 header { margin-bottom: 6mm; border-bottom: 0.6pt solid #000; padding-bottom: 3mm; }
 h1 { font-size: 1.45em; line-height: 1.2; margin: 0 0 2mm; font-weight: 600; }
@@ -38,8 +40,13 @@ p, ul, ol, table, .options { margin: 0 0 2mm; }
 .again { break-after: avoid; }
 .page { margin: 0 0 5mm; }
 img { max-width: 100%; height: auto; max-height: 200mm; }
-figure { margin: 0 0 2mm; break-inside: avoid; } figure.align-center { text-align: center; } figure.align-right { text-align: right; } figcaption { font-size: 0.88em; margin-top: 1mm; } hr { border: 0; border-top: 0.5pt solid #666; margin: 3mm 0; } caption { text-align: left; font-size: 0.88em; padding-bottom: 1mm; }
-.viewed { display: inline-block; overflow: hidden; max-width: 100%; vertical-align: bottom; } .viewed img { display: block; max-width: none; max-height: none; }
+figure { margin: 0 0 2mm; break-inside: avoid; }
+figure.align-center { text-align: center; } figure.align-right { text-align: right; }
+figcaption { font-size: 0.88em; margin-top: 1mm; }
+hr { border: 0; border-top: 0.5pt solid #666; margin: 3mm 0; }
+caption { text-align: left; font-size: 0.88em; padding-bottom: 1mm; }
+.viewed { display: inline-block; overflow: hidden; max-width: 100%; vertical-align: bottom; }
+.viewed img { display: block; max-width: none; max-height: none; }
 table { border-collapse: collapse; max-width: 100%; } td, th { border: 0.5pt solid #666; padding: 1mm 2mm; }
 .options { list-style: none; padding: 0; display: grid; grid-template-columns: repeat(var(--columns), minmax(0, 1fr)); gap: {{ 1.4 * $room }}mm 4mm; }
 .options li { display: flex; gap: 0.45em; break-inside: avoid; }

@@ -88,7 +88,10 @@ final class OwnClasses
                     self::renamed($element, $word);
                 } elseif (preg_match('/^'.self::BEFORE.'(figure|figcaption)$/D', $class, $m) === 1) {
                     $renamed[] = [$element, $m[1]];
-                } elseif (preg_match('/^'.self::BEFORE.'(start|type)-([A-Za-z0-9]+)$/D', $class, $m) === 1 && $element->localName === 'ol') {
+                } elseif (
+                    $element->localName === 'ol' &&
+                    preg_match('/^'.self::BEFORE.'(start|type)-([A-Za-z0-9]+)$/D', $class, $m) === 1
+                ) {
                     $element->setAttribute($m[1], $m[2]);
                 } elseif (preg_match('/^'.self::BEFORE.'(align|view|colwidth)-([a-z0-9_]+)$/D', $class, $m) === 1) {
                     $element->setAttribute("data-$m[1]", strtr($m[2], '_', $m[1] === 'view' ? ' ' : ','));

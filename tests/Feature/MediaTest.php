@@ -265,6 +265,13 @@ it('puts a new file in the place of another in stimuli too, and takes it back in
     $other = $world->shared(null, 'Other', "<p><img alt=\"Beds\" data-media=\"$new\"/></p>");
 
     ask('POST', "/banks/rocks/media/$old/stimuli", ['to' => 'gone'])->assertStatus(422)->assertJsonPath('path', '/to');
+    $sound = addMedium(sound(1), 'tide.wav')->json('data.id');
+    foreach (["/banks/rocks/media/$old/stimuli" => ['to' => $sound], '/banks/rocks/acts' => [
+        'filter' => "medium=$old",
+        'content' => ['media' => ['from' => $old, 'to' => $sound]],
+    ]] as $path => $body) {
+        ask('POST', $path, $body)->assertStatus(422)->assertJsonPath('type', 'urn:wide-quarry:problem:media.other_kind');
+    }
     ask('POST', "/banks/rocks/media/$old/stimuli", ['to' => $new])->assertOk()->assertExactJson(['data' => [$shown]]);
     expect(ask('GET', "/stimuli/$shown")->json('data.stimulus.body'))->toContain($new)
         ->and(ask('GET', "/stimuli/$shown")->json('data.revision'))
@@ -334,9 +341,12 @@ it('makes captions of a transcript with times, and names the line without one', 
     ask('POST', "/banks/rocks/media/$sound[id]/captions", ['transcript' => "0:00 a\n0:05 b\n0:03 c"])
         ->assertStatus(422)
         ->assertJsonPath('type', 'urn:wide-quarry:problem:captions.back')
-        ->assertJsonPath('detail', 'Line 3 has a time before the one above it. Times go forward.');
+        ->assertJsonPath('detail', 'Line 3 is earlier than the line above it. Times must go forward.');
     ask('POST', "/banks/rocks/media/$sound[id]/captions", ['transcript' => str_repeat('a', 20_001)])->assertStatus(422);
     ask('POST', '/banks/rocks/media/gone/captions', ['transcript' => '0:00 a'])->assertStatus(404);
+    ask('POST', "/banks/rocks/media/$captions[id]/captions", ['transcript' => '0:00 a'])
+        ->assertStatus(422)
+        ->assertJsonPath('detail', 'Only sound and film have captions.');
 });
 
 it('gives a part of a recording to a player that goes to a place in it', function (string $range, int $status, ?string $part): void {

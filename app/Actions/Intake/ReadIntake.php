@@ -98,6 +98,9 @@ final readonly class ReadIntake
         $flushed = microtime(true);
         foreach ($format->read($source) as $thing) {
             if ($thing instanceof Medium) {
+                $thing = ImportedMedium::of($thing); // before it is named: names go by the bytes that are kept
+            }
+            if ($thing instanceof Medium) {
                 $media[$thing->id] = $names->for($thing->id, $thing->sha256);
             }
             if ($position++ < $file->things) {
@@ -233,9 +236,6 @@ final readonly class ReadIntake
      */
     private function thing(\stdClass|Medium|Notice $thing, array $media): array
     {
-        if ($thing instanceof Medium) {
-            $thing = ImportedMedium::of($thing);
-        }
         if ($thing instanceof Medium) {
             $this->media->keep($thing);
 

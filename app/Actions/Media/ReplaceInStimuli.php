@@ -17,7 +17,7 @@ use WideQuarry\Stimulus\Stimulus;
 /** Puts one medium in the place of another in the stimuli of a bank: a new revision of each, or of none. */
 final readonly class ReplaceInStimuli
 {
-    /** More are asked for again: what is done is not found any more. */
+    /** In one request; asked again, it goes on with the rest. */
     private const MOST = 1000;
 
     public function __construct(private SaveStimulus $save)

@@ -7,11 +7,11 @@ namespace App\Http\Controllers;
 use App\Actions\Bulk\BeginOperation;
 use App\Actions\Bulk\BulkOperation;
 use App\Actions\Bulk\PreviewOperation;
+use App\Actions\Media\AllowReplacement;
 use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\ActResource;
 use App\Models\Bank;
-use App\Models\Medium;
 use App\Models\User;
 use App\Queries\BulkHistory;
 use App\Search\QuestionFilter;
@@ -198,9 +198,9 @@ final class ActController
         assert($json instanceof \stdClass);
         $change = (object) array_intersect_key((array) $json, array_flip(BulkChange::FIELDS));
         $after = $fields->raw('after') === null ? null : $fields->uuid('after');
-        $medium = BulkChange::read($change)->content->newMedium();
-        if ($medium !== null && Medium::in($bank->id)->where('id', $medium)->doesntExist()) {
-            throw Refused::because('media.unknown', Message::of('app.http.controllers.bank-has-no-such-medium'), '/content/media/to');
+        $media = BulkChange::read($change)->content->replacedMedium();
+        if ($media !== null) {
+            AllowReplacement::in($bank->id, $media['from'], $media['to'], '/content/media/to');
         }
         if ($fields->has('filter')) {
             $from = $fields->has('from') ? Bank::query()->where('slug', $fields->string('from', '', 100))->first() ?? abort(404) : $bank;

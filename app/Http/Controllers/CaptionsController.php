@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Media\AddMedium;
+use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Models\Bank;
 use App\Models\User;
@@ -16,12 +17,14 @@ use WideQuarry\Content\Limits;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Media\Captions;
+use WideQuarry\Media\MediaType;
+use WideQuarry\Messages\Message;
 
-/** Captions made of a transcript with times. */
+/** Captions made from a transcript with times. */
 final class CaptionsController
 {
     #[Operation(
-        'Make captions (WebVTT) for a recording of a transcript whose lines begin with their times; they are a medium of the bank',
+        'Make captions (WebVTT) for a recording from a transcript whose lines start with their times; they become a medium of the bank',
         response: ['data' => 'Medium', 'is_new' => 'boolean'],
         body: ['transcript' => 'string'],
         status: 201,
@@ -30,6 +33,9 @@ final class CaptionsController
     {
         Gate::authorize('write', $bank);
         $recording = $library->one($bank->id, $medium) ?? abort(404);
+        if (! is_string($recording['type']) || ! in_array(MediaType::kind($recording['type']), ['audio', 'video'], true)) {
+            throw Refused::because('captions.no_recording', Message::of('app.http.controllers.captions-need-recording'));
+        }
         $transcript = Fields::of(Json::decode($request->getContent()), '', ['transcript'])
             ->need('transcript')
             ->string('transcript', '', Limits::TRANSCRIPT);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Media\AddMedium;
+use App\Actions\Media\AllowReplacement;
 use App\Actions\Media\ChangeMedium;
 use App\Actions\Media\ReplaceInStimuli;
 use App\Http\Errors\Problems;
@@ -29,6 +30,9 @@ use WideQuarry\Messages\Message;
 /** The library of a bank: pictures, recordings, films and captions. */
 final class MediaController
 {
+    /** The most bytes of a recording in one part of it. */
+    private const PART = 32_000_000;
+
     #[Operation(
         'Media of a bank (?words, ?kind=image, audio, video or text, several with commas, '.
             '?only=used, unused, no-alt or binned, ?larger=bytes), the newest first, 60 a page',
@@ -136,12 +140,8 @@ final class MediaController
         $library->one($bank->id, $medium) ?? abort(404);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['to', 'stimuli'])->need('to');
         $to = $fields->string('to', '', 255);
-        if ($library->one($bank->id, $to) === null) {
-            return Problems::json(422, 'media.missing', Message::of('question.medium-missing'), ['path' => '/to']);
-        }
-        $only = $fields->has('stimuli') ? array_filter($fields->list('stimuli', 1000), Str::isUuid(...)) : null;
-
-        $only = $only === null ? null : array_values(array_filter($only, is_string(...)));
+        AllowReplacement::in($bank->id, $medium, $to, '/to');
+        $only = $fields->has('stimuli') ? array_values(array_filter($fields->list('stimuli', 1000), Str::isUuid(...))) : null;
 
         return new JsonResponse(['data' => $replace->handle($bank->id, $medium, $to, User::asking($request), $only)]);
     }
@@ -173,7 +173,8 @@ final class MediaController
     }
 
     /**
-     * The part of sound or film that a player asks for (RFC 9110, 14.2): it goes to a place in it without having heard what is before.
+     * The part of sound or film that a player asks for (RFC 9110, 14.2): it goes to a place in it without having heard what is before. A
+     * large part is cut short, since it stands in memory beside the whole; the player asks for the rest (15.3.7).
      *
      * @return array{bytes: string, range: string}|null null when it asks for all of it, for several parts, or for what is not there
      */
@@ -183,7 +184,8 @@ final class MediaController
             return null;
         }
         $size = strlen($bytes);
-        [$from, $to] = [(int) $m[1], $m[2] === '' ? $size - 1 : min((int) $m[2], $size - 1)];
+        $from = (int) $m[1];
+        $to = min($m[2] === '' ? $size : (int) $m[2], $size - 1, $from + self::PART - 1);
 
         return $from > $to ? null : ['bytes' => substr($bytes, $from, $to - $from + 1), 'range' => "bytes $from-$to/$size"];
     }

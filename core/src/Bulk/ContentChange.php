@@ -62,10 +62,12 @@ final readonly class ContentChange
         return true;
     }
 
-    /** @return string|null the medium that takes another's place */
-    public function newMedium(): ?string
+    /** @return array{from: string, to: string}|null the medium that is replaced, and the one that takes its place */
+    public function replacedMedium(): ?array
     {
-        return $this->fields->has('media') ? $this->fields->object('media', ['from', 'to'])->id('to') : null;
+        $media = $this->fields->has('media') ? $this->fields->object('media', ['from', 'to']) : null;
+
+        return $media === null ? null : ['from' => $media->id('from'), 'to' => $media->id('to')];
     }
 
     public function replacing(): ?TextReplacement
@@ -84,9 +86,9 @@ final readonly class ContentChange
         $after = Json::copy($content);
         assert($after instanceof \stdClass);
         $after = $this->replacing?->in($after)['question'] ?? $after;
-        if ($this->fields->has('media')) {
-            $media = $this->fields->object('media', ['from', 'to']);
-            $after = QuestionMedia::renamed($after, [$media->id('from') => $media->id('to')]);
+        $media = $this->replacedMedium();
+        if ($media !== null) {
+            $after = QuestionMedia::renamed($after, [$media['from'] => $media['to']]);
         }
         $after = $this->fields->has('points') ? $this->points($after) : $after;
         foreach (['attempts', 'language'] as $field) {

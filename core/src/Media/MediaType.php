@@ -56,6 +56,12 @@ final class MediaType
         };
     }
 
+    /** image, audio, video or text: what can stand for one another. */
+    public static function kind(string $type): string
+    {
+        return explode('/', $type)[0];
+    }
+
     private static function riff(string $bytes, string $form): bool
     {
         return str_starts_with($bytes, 'RIFF') && substr($bytes, 8, 4) === $form;

@@ -16,7 +16,7 @@ use WideQuarry\Tests\Support\Questions;
 // What every format keeps of the content of texts when the package is read without our own files beside the items, as it would be by
 // another system: kept in docs/kept-texts.json, which the help shows. QUARRY_WRITE=1 writes it anew.
 
-const TEXT_FORMATS = ['pack', 'qti30', 'qti22', 'qti21', 'qti12', 'cc13'];
+const TEXT_FORMATS = ['qti30', 'qti22', 'qti21', 'qti12', 'cc13', 'pack'];
 
 function lily(): Medium
 {
@@ -114,7 +114,7 @@ it('keeps in every format what docs/kept-texts.json says', function () use ($pie
         'docs/kept-texts.json is not what the formats do now. Run this test with QUARRY_WRITE=1, and look at what changed.',
     );
     foreach ($rows as $row) {
-        expect($row['in'][0])->toBeTrue("our own package keeps $row[what]");
+        expect($row['in'][5])->toBeTrue("our own package keeps $row[what]");
     }
 });
 

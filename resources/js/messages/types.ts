@@ -1898,6 +1898,7 @@ export type Messages = {
       pictures: (values: { n: number }) => string
       embedded: (values: { n: number }) => string
       fields: (values: { n: number }) => string
+      homeless: (values: { n: number }) => string
     }
     kept: {
       about: string

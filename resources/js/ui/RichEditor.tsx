@@ -79,6 +79,7 @@ export function RichEditor({
     if (!on || on.isDestroyed) return
     if (!pasted) return tell({ text: texts.rich.paste.long, look: 'problem' })
     const before = on.state.doc
+    const leftOut = { ...pasted.leftOut, homeless: desk ? 0 : pasted.pictures.length }
     if (pasted.pictures.length > 0 && desk) pasteWithPictures(on, desk, pasted, texts.rich.picture.uploading({ n: pasted.pictures.length }))
     else {
       pasting.current = true // it asks the handler below once more
@@ -86,12 +87,12 @@ export function RichEditor({
       pasting.current = false
     }
     const after = on.state.doc
-    if (isComplete(pasted.leftOut)) return
+    if (isComplete(leftOut)) return
     const undo = () => {
       if (on.isDestroyed || !on.state.doc.eq(after)) return tell({ text: texts.rich.paste.changed })
       on.view.dispatch(on.state.tr.setMeta(STEP, true).replaceWith(0, on.state.doc.content.size, before.content))
     }
-    tell({ text: leftOutWords(pasted.leftOut), ...(pasted.pictures.length > 0 ? {} : { undo }) })
+    tell({ text: leftOutWords(leftOut), ...(desk && pasted.pictures.length > 0 ? {} : { undo }) })
   }
   const editor = useEditor({
     extensions: extensions(
@@ -211,7 +212,7 @@ export function RichEditor({
 /** One line that names what of a paste was left out. */
 function leftOutWords(leftOut: LeftOut): string {
   const said = texts.rich.paste
-  const kinds = (['pictures', 'embedded', 'fields'] as const).filter((kind) => leftOut[kind] > 0)
+  const kinds = (['pictures', 'homeless', 'embedded', 'fields'] as const).filter((kind) => leftOut[kind] > 0)
   return said.leftOut({ what: list(kinds.map((kind) => said[kind]({ n: leftOut[kind] }))) })
 }
 

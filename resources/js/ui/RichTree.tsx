@@ -1,5 +1,6 @@
 import { createElement, Fragment, type ReactNode } from 'react'
 import { lazily } from '@/lib/lazily'
+import { mathElements } from './mathElements'
 import { sizes, srcSet } from './media'
 import { readView, viewStyles } from './pictureView'
 
@@ -10,11 +11,11 @@ type Node = string | [string, Record<string, string>, ...unknown[]]
 const names: Record<string, string> = { colspan: 'colSpan', rowspan: 'rowSpan' }
 
 /** Elements that may be drawn; the server sends no others, and this does not take its word for it. */
-const allowed = new Set(
-  'p h3 h4 h5 ul ol li hr figure figcaption table caption thead tbody tr th td strong em u s sub sup code pre blockquote br a img audio video span div var math mrow mi mn mo ms mtext mspace mfrac msqrt mroot msub msup msubsup munder mover munderover mmultiscripts mprescripts mtable mtr mtd mstyle mpadded mphantom merror semantics annotation'.split(
-    ' ',
-  ),
-)
+const allowed = new Set([
+  ...'p h3 h4 h5 ul ol li hr figure figcaption table caption thead tbody tr th td'.split(' '),
+  ...'strong em u s sub sup code pre blockquote br a img audio video span div var'.split(' '),
+  ...mathElements,
+])
 
 type Props = {
   nodes: Node[]

@@ -75,7 +75,8 @@ export const figureNode = (view: PictureView & { caption: string }) =>
         dom.append(box.dom, contentDOM)
         contentDOM.dataset.words = view.caption
         const draw = (now: PmNode) => {
-          dom.className = now.attrs.align ? `align-${now.attrs.align}` : ''
+          // one by one: the editor has a class of its own here, for what is selected
+          for (const place of ['left', 'center', 'right']) dom.classList.toggle(`align-${place}`, now.attrs.align === place)
           contentDOM.dataset.empty = String(now.content.size === 0)
           box.draw(now)
         }

@@ -1,3 +1,4 @@
+import { mathElements } from '../../mathElements'
 import { isOmml, ommlToMathMl } from './omml'
 
 /** Office writes its equations into a comment for itself, and a picture of each for everybody else. */
@@ -13,11 +14,7 @@ export const shownFormulas = (html: string): string =>
     : html
 
 const MATHML = 'http://www.w3.org/1998/Math/MathML'
-const ELEMENTS = new Set(
-  'math mrow mi mn mo ms mtext mspace mfrac msqrt mroot msub msup msubsup munder mover munderover mmultiscripts mprescripts mtable mtr mtd mstyle mpadded mphantom merror semantics annotation'.split(
-    ' ',
-  ),
-)
+const ELEMENTS = new Set(mathElements)
 /** As the core keeps them (Content\AllowList). */
 const ATTRIBUTES = new Set(
   'display mathvariant displaystyle scriptlevel stretchy fence separator lspace rspace minsize maxsize symmetric largeop movablelimits form accent accentunder linethickness columnalign columnspan rowspan encoding data-value'.split(

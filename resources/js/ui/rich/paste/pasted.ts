@@ -5,7 +5,14 @@ import { plainTables } from './tables'
 import { wordLists } from './wordLists'
 
 /** What is left out of what is pasted, by kind. */
-export type LeftOut = { pictures: number; embedded: number; fields: number }
+export type LeftOut = {
+  /** On other servers. */
+  pictures: number
+  /** That came along, where there is no bank to keep them. */
+  homeless: number
+  embedded: number
+  fields: number
+}
 export type Pasted = {
   body: HTMLElement
   /** Pictures that came along and have to be uploaded. */
@@ -36,7 +43,7 @@ export function readPasted(html: string): Pasted | null {
     for (const name of one.getAttributeNames()) if (name.toLowerCase().startsWith('on')) one.removeAttribute(name)
   if ((body.textContent?.length ?? 0) > LONGEST) return null
   const { embedded, elsewhere } = embeddedPictures(body)
-  const leftOut = { pictures: elsewhere.length, embedded: 0, fields: 0 }
+  const leftOut = { pictures: elsewhere.length, homeless: 0, embedded: 0, fields: 0 }
   for (const one of elsewhere) one.remove()
   formulas(body)
   for (const one of body.querySelectorAll(EMBEDDED)) {
@@ -63,4 +70,4 @@ function renamed(element: Element, name: string) {
   element.replaceWith(made)
 }
 
-export const isComplete = ({ pictures, embedded, fields }: LeftOut): boolean => pictures + embedded + fields === 0
+export const isComplete = (leftOut: LeftOut): boolean => Object.values(leftOut).every((count) => count === 0)

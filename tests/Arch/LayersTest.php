@@ -95,13 +95,14 @@ it('asks kinds what they can do, and never which they are', function (): void {
 const MODULES = [
     ['Messages'],
     ['(root)', 'Random', 'Numbers', 'Content', 'Documents', 'Sharing'],
-    ['Json', 'Maths', 'Media'],
+    ['Json', 'Maths', 'Media', 'Geometry'],
     ['Variables'],
     ['Answer'],
     ['Question'],
     ['Scoring', 'Search', 'Assembly'],
     ['Presentation', 'Checks', 'Specimens', 'Stimulus', 'Duplicates', 'Converting'],
     ['Printing', 'Bulk', 'Interchange'],
+    ['Pictures'],
     ['Parts'],
     ['CommandLine'],
 ];

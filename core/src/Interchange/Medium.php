@@ -100,6 +100,23 @@ final readonly class Medium
         return $type === false ? self::ENDINGS[$ending] ?? "$otherwise/*" : $type;
     }
 
+    /** @return array{int, int}|null width and height in pixels; null where it is no picture, or has no size of its own */
+    public function size(): ?array
+    {
+        if ($this->type === self::DRAWING) {
+            try {
+                $drawing = Svg::clean($this->bytes);
+            } catch (UnusableMedium) {
+                return null;
+            }
+
+            return $drawing->width > 0 && $drawing->height > 0 ? [$drawing->width, $drawing->height] : null;
+        }
+        $size = str_starts_with($this->type, 'image/') ? @getimagesizefromstring($this->bytes) : false;
+
+        return $size === false ? null : [$size[0], $size[1]];
+    }
+
     /** The same medium after a program worked on it. */
     public function with(string $bytes): self
     {

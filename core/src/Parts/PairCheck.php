@@ -74,7 +74,10 @@ final class PairCheck
         ];
         foreach ($part->key->rules as $rule) {
             $on = $rule->on;
-            assert($on instanceof PairTarget);
+            $earns = $earns || self::credit($rule)->isPositive();
+            if (! ($on instanceof PairTarget)) {
+                continue; // about typed words
+            }
             foreach ([$on->first, $on->second] as $side => $id) {
                 if (! isset($known[$side]["=$id"])) {
                     $findings[] = Finding::blocking(
@@ -90,7 +93,6 @@ final class PairCheck
                 $findings[] = Finding::blocking('key.listed_twice', "$rule->path/on", Message::of('parts.two-rules-name-pair'));
             }
             $seen[$pair] = true;
-            $earns = $earns || self::credit($rule)->isPositive();
         }
         if ($part->scheme !== Scheme::Person && ! $earns) {
             return [

@@ -23,11 +23,12 @@ final class PairScoring
      */
     public static function each(Part $part, array $given, int $possible): PartOutcome
     {
-        $right = count(array_filter(self::rules($part), fn (Rule $rule): bool => $rule->credit()->isPositive()));
-        $matched = self::matched($part, $given);
+        $rules = self::rules($part);
+        $right = count(array_filter($rules, fn (Rule $rule): bool => $rule->credit()->isPositive()));
+        $matched = self::matched($rules, $given);
         $r = count(array_filter($matched, fn (Rule $rule): bool => $rule->credit()->isPositive()));
 
-        return self::counted($part, $given, $matched, $right, max(0, $possible - $right), $r, count($given) - $r);
+        return self::counted($part, $rules, $given, $matched, $right, max(0, $possible - $right), $r, count($given) - $r);
     }
 
     /**
@@ -40,14 +41,47 @@ final class PairScoring
      */
     public static function byFirst(Part $part, array $given, array $things): PartOutcome
     {
+        $rules = self::rules($part);
         $placeable = [];
-        foreach (self::rules($part) as $rule) {
+        foreach ($rules as $rule) {
             if ($rule->credit()->isPositive() && $rule->on instanceof PairTarget) {
                 $placeable['='.$rule->on->first] = true;
             }
         }
+
+        return self::firsts($part, $given, $things, $rules, $placeable);
+    }
+
+    /**
+     * The same where the second thing is typed, so that the rules that hold were found before.
+     *
+     * @param  list<array{string, string}>  $given  thing and what was typed
+     * @param  list<string>  $things
+     * @param  array<string, Rule>  $matched  the rule that decides, by PairTarget::key()
+     * @param  array<string, bool>  $placeable  things that have something right, behind "="
+     *
+     * @throws NotScorable
+     */
+    public static function typed(Part $part, array $given, array $things, array $matched, array $placeable): PartOutcome
+    {
+        $rules = [];
+        foreach ($matched as $pair => $rule) {
+            $rules["=$pair"] = $rule;
+        }
+
+        return self::firsts($part, $given, $things, $rules, $placeable);
+    }
+
+    /**
+     * @param  list<array{string, string}>  $given
+     * @param  list<string>  $things
+     * @param  array<string, Rule>  $rules  by pair
+     * @param  array<string, bool>  $placeable
+     */
+    private static function firsts(Part $part, array $given, array $things, array $rules, array $placeable): PartOutcome
+    {
         $n = count(array_filter($things, fn (string $thing): bool => isset($placeable["=$thing"])));
-        $matched = self::matched($part, $given);
+        $matched = self::matched($rules, $given);
         $r = count(array_filter($matched, fn (Rule $rule): bool => $rule->credit()->isPositive()));
         // Under `each`, all that is given beyond n has its cost; the other schemes count what belongs nowhere.
         $x =
@@ -55,15 +89,24 @@ final class PairScoring
                 ? count($given) - $r
                 : count(array_filter($given, fn (array $pair): bool => ! isset($placeable["=$pair[0]"])));
 
-        return self::counted($part, $given, $matched, $n, count($things) - $n, $r, $x);
+        return self::counted($part, $rules, $given, $matched, $n, count($things) - $n, $r, $x);
     }
 
     /**
+     * @param  array<string, Rule>  $rules  by pair
      * @param  list<array{string, string}>  $given
      * @param  list<Rule>  $matched
      */
-    private static function counted(Part $part, array $given, array $matched, int $n, int $w, int $r, int $x): PartOutcome
-    {
+    private static function counted(
+        Part $part,
+        array $rules,
+        array $given,
+        array $matched,
+        int $n,
+        int $w,
+        int $r,
+        int $x,
+    ): PartOutcome {
         if ($part->scheme === Scheme::Person) {
             return PartOutcome::needsMarking();
         }
@@ -75,18 +118,18 @@ final class PairScoring
                 ? SetScoring::weighed($part, count($given), $matched)
                 : SetScoring::counted($part, $matched, $n, $w, $r, $x);
 
-        return PartOutcome::given($outcome->credit, $outcome->matched, [self::judged($part, $given), ...$outcome->trace]);
+        return PartOutcome::given($outcome->credit, $outcome->matched, [self::judged($rules, $given), ...$outcome->trace]);
     }
 
     /**
      * Which of what was given is right: what marks them on the screen.
      *
+     * @param  array<string, Rule>  $rules  by pair
      * @param  list<array{string, string}>  $given
      * @return array<string, mixed>
      */
-    private static function judged(Part $part, array $given): array
+    private static function judged(array $rules, array $given): array
     {
-        $rules = self::rules($part);
         $judged = ['step' => 'pairs.judged', 'right' => [], 'wrong' => []];
         foreach ($given as [$first, $second]) {
             $isRight = ($rules['='.PairTarget::key($first, $second)] ?? null)?->credit()->isPositive() === true;
@@ -97,13 +140,12 @@ final class PairScoring
     }
 
     /**
+     * @param  array<string, Rule>  $rules  by pair
      * @param  list<array{string, string}>  $given
      * @return list<Rule>
      */
-    private static function matched(Part $part, array $given): array
+    private static function matched(array $rules, array $given): array
     {
-        $rules = self::rules($part);
-
         return array_values(array_filter(array_map(fn (array $pair): ?Rule => $rules['='.PairTarget::key(...$pair)] ?? null, $given)));
     }
 

@@ -8,11 +8,14 @@ use WideQuarry\Parts\Amend\AmendKind;
 use WideQuarry\Parts\Choice\ChoiceKind;
 use WideQuarry\Parts\Group\GroupKind;
 use WideQuarry\Parts\Highlight\HighlightKind;
+use WideQuarry\Parts\Label\LabelKind;
 use WideQuarry\Parts\Match\MatchKind;
 use WideQuarry\Parts\Menu\MenuKind;
 use WideQuarry\Parts\Number\NumberKind;
 use WideQuarry\Parts\Order\OrderKind;
+use WideQuarry\Parts\Point\PointKind;
 use WideQuarry\Parts\Slider\SliderKind;
+use WideQuarry\Parts\Spot\SpotKind;
 use WideQuarry\Parts\Survey\SurveyKind;
 use WideQuarry\Parts\Text\TextKind;
 use WideQuarry\Parts\Tiles\TilesKind;
@@ -37,6 +40,9 @@ final class StandardKinds
             new HighlightKind,
             new SliderKind,
             new AmendKind,
+            new SpotKind,
+            new PointKind,
+            new LabelKind,
         );
     }
 }

@@ -24,6 +24,12 @@ final readonly class Paper
     {
     }
 
+    /** Where the picture of a medium is; null when there is none. */
+    public function pictureOf(string $medium): ?string
+    {
+        return ($this->media)($medium);
+    }
+
     /**
      * @param  list<Node>  $nodes
      * @param  array<string, string>  $parts  part → its markup, part, tab and gap → the gap's

@@ -35,9 +35,8 @@ final readonly class Key
             if (isset($rules[$id])) {
                 throw Malformed::repeatedId("$at/id", $id);
             }
-            $rule->string('note');
             $feedback = $rule->has('feedback') ? Feedback::read($rule->raw('feedback'), "$at/feedback") : null;
-            $rules[$id] = new Rule($id, $readOn($rule->raw('on'), "$at/on"), $rule->exact('credit', '0'), $feedback, $at);
+            $rules[$id] = new Rule($id, $readOn($rule->raw('on'), "$at/on"), $rule->exact('credit', '0'), $feedback, $at, $rule->string('note'));
         }
 
         return new self(array_values($rules), $fields->exact('default', '0'), $path);
@@ -51,6 +50,16 @@ final readonly class Key
     public function only(\Closure $keep): self
     {
         return new self(array_values(array_filter($this->rules, $keep)), $this->default, $this->path);
+    }
+
+    /**
+     * The same key with other rules.
+     *
+     * @param  \Closure(Rule): ?Rule  $changed  null leaves a rule out
+     */
+    public function map(\Closure $changed): self
+    {
+        return new self(array_values(array_filter(array_map($changed, $this->rules))), $this->default, $this->path);
     }
 
     /** @throws NotScorable */

@@ -17,7 +17,14 @@ final readonly class Rule
         private string $credit,
         public ?Feedback $feedback,
         public string $path,
+        public string $note = '',
     ) {
+    }
+
+    /** The same rule about something else. */
+    public function about(object|string $on): self
+    {
+        return new self($this->id, $on, $this->credit, $this->feedback, $this->path, $this->note);
     }
 
     /** @throws NotScorable when the credit is no exact number */

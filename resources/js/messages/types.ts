@@ -1667,6 +1667,92 @@ export type Messages = {
       grants_changed: string
     } & Record<string, string>
   }
+  picture: {
+    tools: string
+    toolNames: {
+      select: string
+      rectangle: string
+      circle: string
+      ellipse: string
+      polygon: string
+      target: string
+    }
+    hints: {
+      select: string
+      rectangle: string
+      circle: string
+      ellipse: string
+      polygon: string
+      target: string
+    }
+    polygonHint: string
+    keysHint: string
+    duplicate: string
+    remove: string
+    align: string
+    alignSeveral: string
+    lining: {
+      left: string
+      middle: string
+      right: string
+      top: string
+      centre: string
+      bottom: string
+      across: string
+      down: string
+    }
+    smaller: string
+    larger: string
+    fit: string
+    zoom: (values: { n: number }) => string
+    thing: (values: { n: number; name: string | boolean; kind: string | boolean }) => string
+    nowAt: (values: { x: number; y: number }) => string
+    dropHere: string
+    noLibrary: string
+    choose: string
+    exchange: string
+    scale: string
+    keepPlaces: string
+    otherSize: (values: { now: Words; before: Words }) => string
+    shows: string
+    showsHint: string
+    units: (values: { width: number; height: number }) => string
+    form: string
+    corners: string
+    numbers: {
+      left: string
+      top: string
+      right: string
+      bottom: string
+      x: string
+      y: string
+      r: string
+      rx: string
+      ry: string
+    }
+    isRight: (values: { what: Words }) => string
+    select: (values: { what: Words }) => string
+    nameOf: (values: { what: Words }) => string
+    coordinates: (values: { what: Words }) => string
+    up: (values: { what: Words }) => string
+    down: (values: { what: Words }) => string
+    notDrawn: string
+    small: (values: { size: number }) => string
+    behind: (values: { n: number }) => string
+    overlaps: (values: { list: Words }) => string
+    nested: (values: { list: Words }) => string
+    area: (values: { n: number }) => string
+    crosshair: string
+    crosshairHint: string
+    place: (values: { x: number; y: number; width: number; height: number }) => string
+    marked: (values: { n: number; x: number; y: number }) => string
+    taken: string
+    marks: (values: { n: number }) => string
+    full: string
+    clear: string
+    mark: (values: { n: number }) => string
+    noPicture: string
+  }
   problem: {
     title: string
     offline: string
@@ -2327,6 +2413,9 @@ export type Messages = {
     rounded: (values: { to: Words }) => string
     'amend.only_found': (values: { credit: Words }) => string
     'answer.unchanged': string
+    'spots.judged': string
+    'points.judged': string
+    'place.judged': (values: { verdict: string | boolean; name: Words }) => string
   } & Record<string, unknown>
   transfers: {
     remove: (values: { title: Words }) => string
@@ -2532,6 +2621,48 @@ export type Messages = {
       isRight: (values: { piece: Words }) => string
       none: string
     }
+    label: {
+      name: string
+      start: string
+      hint: string
+      puts: string
+      learner: string
+      target: (values: { n: number }) => string
+      targetHint: string
+      label: (values: { n: number }) => string
+      by: string
+      ways: {
+        placing: string
+        menu: string
+        typing: string
+      } & Record<string, string>
+      desk: string
+      addTarget: string
+      add: string
+      noTargets: string
+      targets: string
+      labels: string
+      belongs: string
+      right: (values: { tile: Words; gap: number }) => string
+      gone: string
+      distractor: string
+      uses: string
+      times: (values: { n: number }) => string
+      anyTimes: string
+      left: (values: { n: number }) => string
+      place: (values: { n: number; name: string | boolean; label: Words }) => string
+      pick: string
+      type: string
+      empty: string
+      rules: string
+      addRule: string
+      typedRule: (values: { n: number }) => string
+      typedHint: string
+      box: string
+      line: string
+      x: string
+      y: string
+    }
     match: {
       name: string
       start: string
@@ -2618,6 +2749,20 @@ export type Messages = {
       last: string
       choose: string
     }
+    point: {
+      name: string
+      start: string
+      hint: string
+      places: string
+      learner: (values: { max: number }) => string
+      area: (values: { n: number }) => string
+      areaHint: string
+      add: string
+      none: string
+      desk: string
+      max: string
+      order: string
+    }
     slider: {
       name: string
       start: string
@@ -2628,6 +2773,30 @@ export type Messages = {
       step: string
       meaning: string
       notSet: string
+    }
+    spot: {
+      name: string
+      start: string
+      hint: string
+      picks: string
+      learner: string
+      learnerMarks: string
+      region: (values: { n: number }) => string
+      regionHint: string
+      show: string
+      shows: {
+        outlined: string
+        hidden: string
+      }
+      add: string
+      none: string
+      desk: string
+      hiddenHint: string
+      noName: string
+      outside: (values: { n: number }) => string
+      places: (values: { n: number }) => string
+      chosen: (values: { list: Words }) => string
+      rest: string
     }
     survey: {
       name: string

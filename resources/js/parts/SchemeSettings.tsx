@@ -4,10 +4,10 @@ import { texts } from '@/messages'
 import { Credit } from './Credit'
 import { SettingChoice } from './PartCard'
 
-type Props = { part: Part; onChange: (part: Part, place: string) => void; usual?: string }
+type Props = { part: Part; onChange: (part: Part, place: string) => void; usual?: string; only?: string[] }
 
 /** How several right things become one credit, with its formula; the cost of what is given too much. */
-export function SchemeSettings({ part, onChange, usual = 'each' }: Props) {
+export function SchemeSettings({ part, onChange, usual = 'each', only }: Props) {
   const scheme = String(part.scoring?.scheme ?? usual)
   const set = (changed: Record<string, unknown>) => onChange({ ...part, scoring: { ...part.scoring, ...changed } }, '')
   return (
@@ -15,7 +15,7 @@ export function SchemeSettings({ part, onChange, usual = 'each' }: Props) {
       <SettingChoice
         label={texts.parts.schemeOfPairs}
         value={scheme}
-        options={Object.entries(texts.parts.schemes)}
+        options={Object.entries(texts.parts.schemes).filter(([name]) => !only || only.includes(name))}
         onChange={(value) => onChange(withShares({ ...part, scoring: { ...part.scoring, scheme: value } }), '')}
       />
       {scheme === 'each' ? (

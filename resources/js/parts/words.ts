@@ -13,6 +13,9 @@ const order = [
   'highlight',
   'amend',
   'slider',
+  'label',
+  'spot',
+  'point',
   'survey',
 ] as const satisfies readonly (keyof typeof texts.kind)[]
 

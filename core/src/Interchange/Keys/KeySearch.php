@@ -512,6 +512,7 @@ final class KeySearch
                 $response->{$one->id} = Mappings::of($this->kinds->find($one->kind))?->toResponse(
                     $this->rows[$row]['given'][$one->id],
                     $question->language,
+                    $one->settings,
                 );
             }
         }

@@ -13,6 +13,9 @@ final class MediaLinks
 {
     private const OBJECTS = ['image' => 'img', 'audio' => 'audio', 'video' => 'video'];
 
+    /** Width and height in pixels with a space between; empty until they are known. */
+    public const MEASURED = 'data-measured';
+
     /** How a player looks is for who shows it; that it begins by itself is never kept. */
     private const PLAYER = ['controls', 'preload', 'autoplay', 'loop', 'muted', 'poster', 'playsinline', 'crossorigin'];
 
@@ -52,8 +55,18 @@ final class MediaLinks
         $found = $medium($href);
         if ($found instanceof Medium) {
             $element->setAttribute($to, $found->id);
+            self::sized($element, $found);
         } else {
             $missing[] = [$href, $found];
+        }
+    }
+
+    /** How large a picture is, for whoever asked by this attribute of what it stands in. */
+    private static function sized(\DOMElement $element, Medium $medium): void
+    {
+        $holder = $element->parentNode;
+        if ($holder instanceof \DOMElement && $holder->hasAttribute(self::MEASURED)) {
+            $holder->setAttribute(self::MEASURED, implode(' ', $medium->size() ?? []));
         }
     }
 

@@ -95,12 +95,20 @@ final readonly class PlainPart
      * @param  list<array{id: string, html: string}>  $seconds
      * @param  bool  $inline  whether the first things are gaps in the text
      * @param  list<array{string, string}>  $losses
+     * @param  string  $text  rich text that is shown above
      */
-    public static function pairs(array $firsts, array $seconds, bool $several, bool $byFirst, bool $inline, array $losses = []): self
-    {
+    public static function pairs(
+        array $firsts,
+        array $seconds,
+        bool $several,
+        bool $byFirst,
+        bool $inline,
+        array $losses = [],
+        string $text = '',
+    ): self {
         $limits = new PlainLimits(several: $several, byFirst: $byFirst);
 
-        return new self(AnswerShape::Pairs, $firsts, $seconds, $limits, inline: $inline, losses: $losses);
+        return new self(AnswerShape::Pairs, $firsts, $seconds, $limits, inline: $inline, text: $text, losses: $losses);
     }
 
     /**

@@ -10,6 +10,7 @@ final readonly class Declaration
     /**
      * @param  list<string>  $correct
      * @param  list<array{key: string, value: string, sensitive: bool}>|null  $map  null when there is no mapping
+     * @param  list<\DOMElement>|null  $areas  entries of an area mapping, whose default and bounds then are those here
      */
     private function __construct(
         public string $id,
@@ -20,6 +21,7 @@ final readonly class Declaration
         public string $default,
         public ?string $lower,
         public ?string $upper,
+        public ?array $areas = null,
     ) {
     }
 
@@ -45,10 +47,20 @@ final readonly class Declaration
         );
     }
 
+    /**
+     * The same response asked for as pairs.
+     *
+     * @param  list<string>  $correct
+     */
+    public function asPairs(array $correct): self
+    {
+        return new self($this->id, 'multiple', 'directedPair', $correct, null, '0', null, null);
+    }
+
     public static function read(\DOMElement $element): self
     {
         $correct = [];
-        $map = null;
+        $map = $areas = null;
         $default = '0';
         $bounds = [null, null];
         foreach (Xml::children($element) as $child) {
@@ -63,6 +75,10 @@ final readonly class Declaration
                     ],
                     Xml::children($child, 'qti-map-entry'),
                 );
+            } elseif ($child->localName === 'qti-area-mapping') {
+                $areas = Xml::children($child, 'qti-area-map-entry');
+            }
+            if (in_array($child->localName, ['qti-mapping', 'qti-area-mapping'], true)) {
                 $default = Xml::attribute($child, 'default-value') ?? '0';
                 $bounds = [Xml::attribute($child, 'lower-bound'), Xml::attribute($child, 'upper-bound')];
             }
@@ -75,7 +91,9 @@ final readonly class Declaration
             $correct,
             $map,
             $default,
-            ...$bounds,
+            $bounds[0],
+            $bounds[1],
+            $areas,
         );
     }
 }

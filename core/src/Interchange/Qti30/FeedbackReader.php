@@ -163,12 +163,15 @@ final class FeedbackReader
     }
 
     /**
-     * The option or pair a test asks for: match(variable, value) of one, member(value, variable) of several.
+     * The option, pair or area a test asks for: match(variable, value) of one, member(value, variable) of several, inside(variable).
      *
-     * @return string|array{string, string}|null
+     * @return string|array{string, string}|\stdClass|null
      */
-    private function thing(\DOMElement $test, string $kind): string|array|null
+    private function thing(\DOMElement $test, string $kind): string|array|\stdClass|null
     {
+        if ($test->localName === 'qti-inside') {
+            return Mappings::of($this->kinds->find($kind))?->on($test->getAttribute('shape').' '.$test->getAttribute('coords'));
+        }
         $value = Xml::child($test, 'qti-base-value');
 
         return $value !== null &&

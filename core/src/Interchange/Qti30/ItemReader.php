@@ -354,7 +354,7 @@ final class ItemReader
                 $correct = $declarations[$part->id]->correct ?? [];
                 $mapping = Mappings::of($part->kind);
                 if ($mapping?->shape() === AnswerShape::Number && $correct !== []) {
-                    $response->{$part->id} = $mapping->toResponse($correct, $question->language);
+                    $response->{$part->id} = $mapping->toResponse($correct, $question->language, new \stdClass);
                 }
             }
             $result = (new Scorer)->score($question, new Attempt($response, Seed::of(1)));

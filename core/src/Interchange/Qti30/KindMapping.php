@@ -14,9 +14,10 @@ interface KindMapping
     /**
      * What a rule is about whose value stands so in a test of the standard; null where rules are known by their tests alone.
      *
-     * @return string|array{string, string}|null
+     * @param  string  $value  an identifier, a pair of them, or a shape and its coordinates
+     * @return string|array{string, string}|\stdClass|null
      */
-    public function on(string $value): string|array|null;
+    public function on(string $value): string|array|\stdClass|null;
 
     /** Whether an interaction element is one of this kind. */
     public function takes(\DOMElement $interaction, ?Declaration $declaration): bool;
@@ -52,8 +53,9 @@ interface KindMapping
      * A response as this kind takes it.
      *
      * @param  list<string>  $given  identifiers, typed texts, or pairs of identifiers with a tab between
+     * @param  \stdClass  $settings  of the part
      */
-    public function toResponse(array $given, string $language): \stdClass;
+    public function toResponse(array $given, string $language, \stdClass $settings): \stdClass;
 
     /** The part for formats that know little. */
     public function plain(Part $part, WriteContext $in): PlainPart;

@@ -34,7 +34,7 @@ trait MappingDefaults
         return false;
     }
 
-    public function toResponse(array $given, string $language): \stdClass
+    public function toResponse(array $given, string $language, \stdClass $settings): \stdClass
     {
         return (object) ['chosen' => $given];
     }

@@ -75,7 +75,7 @@ final class Processing
     {
         $by = match ($name) {
             'match_correct' => 'correct',
-            'map_response' => 'map',
+            'map_response', 'map_response_point' => 'map',
             default => null,
         };
         if ($by === null || ! isset($this->responses['RESPONSE'])) {
@@ -116,7 +116,7 @@ final class Processing
         foreach ($terms as $term) {
             $id = $term->getAttribute('identifier');
             $known = match ($term->localName) {
-                'qti-map-response' => $this->mark($id, new Marking('map'), $set->getAttribute('identifier')),
+                'qti-map-response', 'qti-map-response-point' => $this->mark($id, new Marking('map'), $set->getAttribute('identifier')),
                 'qti-variable' => isset($this->setBy[$id]) || str_starts_with($id, 'SCORE'),
                 'qti-base-value' => $this->constant($terms, trim($term->textContent)),
                 default => false,

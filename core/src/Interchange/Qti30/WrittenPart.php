@@ -27,6 +27,24 @@ final readonly class WrittenPart
     ) {
     }
 
+    /**
+     * The same with more that could not be said.
+     *
+     * @param  list<array{string, string}>  $losses
+     */
+    public function losing(array $losses): self
+    {
+        return new self(
+            $this->declaration,
+            $this->interaction,
+            $this->processing,
+            [...$this->losses, ...$losses],
+            $this->matches,
+            $this->gaps,
+            $this->outcomes,
+        );
+    }
+
     /** Whether its score is a sum of floats, not one that is set. */
     public function isAddedUp(): bool
     {

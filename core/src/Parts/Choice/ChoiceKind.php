@@ -13,6 +13,7 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\OptionForm;
+use WideQuarry\Parts\SpotAndChoice;
 use WideQuarry\Parts\WrittenNames;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Question\Key;
@@ -139,6 +140,11 @@ final class ChoiceKind implements Kind
     public function answerForm(): AnswerForm
     {
         return new OptionForm('choice');
+    }
+
+    public function conversions(): array
+    {
+        return ['spot' => SpotAndChoice::toSpot(...)];
     }
 
     public function mapping(): KindMapping

@@ -39,7 +39,7 @@ final class GroupMapping implements KindMapping
         return false;
     }
 
-    public function toResponse(array $given, string $language): \stdClass
+    public function toResponse(array $given, string $language, \stdClass $settings): \stdClass
     {
         $groups = [];
         foreach (self::pairs($given) as [$item, $group]) {

@@ -8,6 +8,7 @@ use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\LabelAndMatch;
 use WideQuarry\Parts\MatchAndGroup;
 use WideQuarry\Parts\PairScoring;
 use WideQuarry\Parts\ShuffledItems;
@@ -142,7 +143,7 @@ final class MatchKind implements Kind
 
     public function conversions(): array
     {
-        return ['group' => MatchAndGroup::toGroups(...)];
+        return ['group' => MatchAndGroup::toGroups(...), 'label' => LabelAndMatch::toLabel(...)];
     }
 
     public function mapping(): KindMapping

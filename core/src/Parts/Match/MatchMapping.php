@@ -49,7 +49,7 @@ final class MatchMapping implements KindMapping
         return false;
     }
 
-    public function toResponse(array $given, string $language): \stdClass
+    public function toResponse(array $given, string $language, \stdClass $settings): \stdClass
     {
         return (object) ['pairs' => self::pairs($given)];
     }

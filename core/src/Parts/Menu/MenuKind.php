@@ -12,6 +12,7 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\LabelAndFields;
 use WideQuarry\Parts\OptionForm;
 use WideQuarry\Parts\PairCheck;
 use WideQuarry\Parts\WrittenNames;
@@ -177,6 +178,11 @@ final class MenuKind implements Kind
     public function answerForm(): AnswerForm
     {
         return new OptionForm('menu');
+    }
+
+    public function conversions(): array
+    {
+        return ['label' => LabelAndFields::fromMenu(...)];
     }
 
     public function mapping(): KindMapping

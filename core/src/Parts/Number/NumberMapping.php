@@ -43,7 +43,7 @@ final class NumberMapping implements KindMapping
         return true;
     }
 
-    public function toResponse(array $given, string $language): \stdClass
+    public function toResponse(array $given, string $language, \stdClass $settings): \stdClass
     {
         return (object) ['text' => str_replace('.', NumberSymbols::of($language)->decimal, $given[0] ?? '')];
     }

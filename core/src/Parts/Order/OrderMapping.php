@@ -38,7 +38,7 @@ final class OrderMapping implements KindMapping, KnowsOwnRules
         return [self::identifiers($settings, 'items'), []];
     }
 
-    public function toResponse(array $given, string $language): \stdClass
+    public function toResponse(array $given, string $language, \stdClass $settings): \stdClass
     {
         return (object) ['sequence' => $given];
     }

@@ -38,7 +38,7 @@ final class SliderMapping implements KindMapping
         return [[], []];
     }
 
-    public function toResponse(array $given, string $language): \stdClass
+    public function toResponse(array $given, string $language, \stdClass $settings): \stdClass
     {
         return (object) ['value' => $given[0] ?? ''];
     }

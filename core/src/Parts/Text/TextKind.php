@@ -12,6 +12,7 @@ use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\LabelAndFields;
 use WideQuarry\Parts\TypedKeyCheck;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Question\Key;
@@ -141,6 +142,11 @@ final class TextKind implements Kind
     public function answerForm(): AnswerForm
     {
         return new TextForm;
+    }
+
+    public function conversions(): array
+    {
+        return ['label' => LabelAndFields::fromText(...)];
     }
 
     public function mapping(): KindMapping

@@ -42,7 +42,7 @@ final class TextMapping implements KindMapping
         return [[], []];
     }
 
-    public function toResponse(array $given, string $language): \stdClass
+    public function toResponse(array $given, string $language, \stdClass $settings): \stdClass
     {
         return (object) ['text' => $given[0] ?? ''];
     }

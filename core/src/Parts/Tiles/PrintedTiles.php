@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Tiles;
 
-use WideQuarry\Messages\Message;
+use WideQuarry\Parts\PrintedBank;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Printing\PrintedAnswer;
 use WideQuarry\Question\PairTarget;
@@ -16,22 +16,7 @@ final class PrintedTiles
     /** @param  array<mixed>  $presented */
     public function part(array $presented, Paper $paper): string
     {
-        $tiles = array_map(
-            fn (array $tile): string => '<li>'.
-                $paper->inline($tile['body']).
-                ($tile['uses'] === 1
-                    ? ''
-                    : ' <span class="times">'.self::times($tile['uses']).'</span>').
-                '</li>',
-            self::tiles($presented),
-        );
-
-        return '<ul class="bank">'.implode('', $tiles).'</ul>';
-    }
-
-    private static function times(?int $uses): string
-    {
-        return $uses === null ? Paper::text(Message::of('parts.tiles.any-number')) : "×&#8239;$uses";
+        return PrintedBank::of(self::tiles($presented), $paper);
     }
 
     /**

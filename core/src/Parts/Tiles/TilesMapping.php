@@ -45,7 +45,7 @@ final class TilesMapping implements KindMapping
         return true;
     }
 
-    public function toResponse(array $given, string $language): \stdClass
+    public function toResponse(array $given, string $language, \stdClass $settings): \stdClass
     {
         return (object) ['gaps' => (object) array_column(self::pairs($given), 1, 0)];
     }

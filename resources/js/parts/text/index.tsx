@@ -4,8 +4,8 @@ import { texts } from '@/messages'
 import { definePart } from '../definePart'
 import { typedFromWord } from '../fromWord'
 import { RuleKey } from '../RuleKey'
+import type { TypedOn } from '../TextRule'
 import { TypedLearner } from '../TypedLearner'
-import type { TypedOn } from './Editor'
 
 const written = (wording: string | { expr: string }): string => (typeof wording === 'string' ? wording : `= ${wording.expr}`)
 

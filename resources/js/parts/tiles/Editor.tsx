@@ -8,17 +8,17 @@ import { toHtml } from '../html'
 import { moved } from '../moved'
 import { PairFeedback } from '../PairFeedback'
 import { PartCard, useCardPlace } from '../PartCard'
-import { type PairRule, type Row, without } from '../pairKey'
+import { type Placed, PlacedRow } from '../PlacedRow'
+import { type PairRule, without } from '../pairKey'
 import { SchemeSettings } from '../SchemeSettings'
 import { ShuffleSetting } from '../ShuffleSetting'
 import { usePart } from '../useRows'
 import { withRows } from '../withRows'
 import { withRules } from '../withRules'
-import { TileRow } from './TileRow'
 
 const words = texts.kind.tiles
 
-export type Tile = Row & { uses?: number | null }
+type Tile = Placed
 
 /** The tiles with the gaps each is right in; those that are right in none are too many, on purpose. */
 export function Editor({ part, onChange, problem, media }: EditorProps) {
@@ -56,10 +56,11 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     >
       <ul ref={list}>
         {tiles.map((one, i) => (
-          <TileRow
+          <PlacedRow
             key={one.id}
+            words={words}
+            name={words.tile({ n: i + 1 })}
             tile={one}
-            n={i + 1}
             gaps={gaps}
             rules={rules}
             weighed={part.scoring?.scheme === 'weights'}

@@ -75,7 +75,8 @@ function ruleCalled(rule: string, id: string, question: QuestionJson, shown: Pre
   const rules = question.parts.find((one) => one.id === (shared ?? id))?.key?.rules ?? question.parts.flatMap((one) => one.key?.rules ?? [])
   const at = rules.findIndex((one) => one.id === rule)
   const view = part && partView(part.kind)
-  const settings = shown.parts.find((one) => one.id === id)?.settings ?? {}
+  // what is not shown to learners, such as hidden regions, is named all the same
+  const settings = { ...part?.settings, ...shown.parts.find((one) => one.id === id)?.settings }
   const sign = view?.ruleSign?.(rules[at], settings)
   return (
     (rules[at] && view?.ruleNamed?.(rules[at], settings)) ??

@@ -1,16 +1,28 @@
 import { texts } from '@/messages'
-import { Credit } from '../Credit'
-import { FeedbackField } from '../FeedbackField'
-import { isRight, type PairRule, rightOf, withPair, withPairRule } from '../pairKey'
-import { RemoveButton } from '../RemoveButton'
-import { RowText } from '../RowText'
-import type { Tile } from './Editor'
+import { Credit } from './Credit'
+import { FeedbackField } from './FeedbackField'
+import { isRight, type PairRule, type Row, rightOf, withPair, withPairRule } from './pairKey'
+import { RemoveButton } from './RemoveButton'
+import { RowText } from './RowText'
 
-const words = texts.kind.tiles
+export type Placed = Row & { uses?: number | null }
+
+/** How a kind calls the thing and the places it goes to. */
+type Words = {
+  belongs: string
+  distractor: string
+  gone: string
+  uses: string
+  anyTimes: string
+  times: (values: { n: number }) => string
+  right: (values: { tile: string; gap: number }) => string
+}
 
 type Props = {
-  tile: Tile
-  n: number
+  words: Words
+  name: string
+  tile: Placed
+  /** The places it can go to. */
   gaps: string[]
   rules: PairRule[]
   weighed: boolean
@@ -26,9 +38,8 @@ type Props = {
   onRemove: () => void
 }
 
-/** A tile: its words, how often it may be used, the gaps it is right in, and what each of those earns and says. */
-export function TileRow({ tile, n, gaps, rules, weighed, autoFocus, wrong, media, ...on }: Props) {
-  const name = words.tile({ n })
+/** A tile or label: its words, how often it may be used, the places it is right at, and what each of those earns and says. */
+export function PlacedRow({ words, name, tile, gaps, rules, weighed, autoFocus, wrong, media, ...on }: Props) {
   const own = rules.filter((rule) => rule.on[1] === tile.id)
   const gone = own.filter((rule) => !gaps.includes(rule.on[0]))
   const placed = own.some(isRight)

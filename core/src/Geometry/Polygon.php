@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Geometry;
+
+use Brick\Math\BigRational;
+
+/** A polygon, by the even-odd rule where its outline crosses itself. */
+final readonly class Polygon implements Shape
+{
+    /** Lines on which a middle is looked for, as shares of its height. */
+    private const LINES = ['1/2', '1/3', '2/3', '1/5', '4/5', '1/17', '16/17'];
+
+    private Box $box;
+
+    /** @param  non-empty-list<Point>  $corners */
+    public function __construct(private array $corners)
+    {
+        $this->box = Box::around($corners);
+    }
+
+    /** By the edges that a ray to the right crosses (Shimrat 1962, Algorithm 112); a place on an edge is found before. */
+    public function holds(Point $point): bool
+    {
+        if (count($this->corners) < 3 || ! $this->box->holds($point)) {
+            return false;
+        }
+        $isInside = false;
+        $from = $this->corners[count($this->corners) - 1];
+        $above = $from->compareHeight($point);
+        foreach ($this->corners as $to) {
+            $next = $to->compareHeight($point);
+            if ($above !== $next || $next === 0) {
+                $turn = Point::turn($from, $to, $point);
+                if ($turn === 0 && Box::around([$from, $to])->holds($point)) {
+                    return true;
+                }
+                if (($above > 0) !== ($next > 0) && ($turn > 0) === ($next > $above)) {
+                    $isInside = ! $isInside;
+                }
+            }
+            [$from, $above] = [$to, $next];
+        }
+
+        return $isInside;
+    }
+
+    public function box(): Box
+    {
+        return $this->box;
+    }
+
+    public function hasArea(): bool
+    {
+        $first = $this->corners[0];
+        for ($i = 2; $i < count($this->corners); $i++) {
+            if (Point::turn($first, $this->corners[$i - 1], $this->corners[$i]) !== 0) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    public function crossesItself(): bool
+    {
+        $count = count($this->corners);
+        for ($i = 0; $i < $count; $i++) {
+            for ($j = $i + 2; $j < $count; $j++) {
+                if (($i !== 0 || $j !== $count - 1) && $this->doCross($i, $j)) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
+    }
+
+    public function outline(): array
+    {
+        return $this->corners;
+    }
+
+    /** The middle of the widest piece of a line across it. */
+    public function middle(): Point
+    {
+        foreach (self::LINES as $share) {
+            $y = $this->box->from->y->plus($this->box->height()->multipliedBy($share));
+            $crossings = $this->crossingsAt($y);
+            $widest = null;
+            for ($i = 0; $i + 1 < count($crossings); $i += 2) {
+                $width = $crossings[$i + 1]->minus($crossings[$i]);
+                if ($width->isPositive() && ($widest === null || $width->isGreaterThan($widest[0]))) {
+                    $widest = [$width, $crossings[$i]];
+                }
+            }
+            if ($widest !== null) {
+                return new Point($widest[1]->plus($widest[0]->dividedBy(2))->simplified(), $y->simplified());
+            }
+        }
+
+        return $this->corners[0];
+    }
+
+    /** @return list<BigRational> from left to right */
+    private function crossingsAt(BigRational $y): array
+    {
+        $crossings = [];
+        foreach ($this->corners as $i => $to) {
+            $from = $this->corners[$i === 0 ? count($this->corners) - 1 : $i - 1];
+            if ($from->y->isGreaterThan($y) !== $to->y->isGreaterThan($y)) {
+                $share = $y->minus($from->y)->dividedBy($to->y->minus($from->y));
+                $crossings[] = $from->x->plus($to->x->minus($from->x)->multipliedBy($share));
+            }
+        }
+        usort($crossings, fn (BigRational $a, BigRational $b): int => $a->compareTo($b));
+
+        return $crossings;
+    }
+
+    /** Whether two edges that are not next to each other meet. */
+    private function doCross(int $i, int $j): bool
+    {
+        [$a, $b] = [$this->corners[$i], $this->corners[($i + 1) % count($this->corners)]];
+        [$c, $d] = [$this->corners[$j], $this->corners[($j + 1) % count($this->corners)]];
+        if (! Box::around([$a, $b])->meets(Box::around([$c, $d]))) {
+            return false;
+        }
+        [$one, $two] = [Point::turn($a, $b, $c), Point::turn($a, $b, $d)];
+        [$three, $four] = [Point::turn($c, $d, $a), Point::turn($c, $d, $b)];
+
+        return $one * $two <= 0 && $three * $four <= 0;
+    }
+}

@@ -1,0 +1,96 @@
+import { useState } from 'react'
+import { texts } from '@/messages'
+import { Button } from '@/ui/Button'
+import { control } from '@/ui/Field'
+import { Message } from '@/ui/Message'
+import { ChoosePicture, useChoosePicture } from '@/ui/picture/ChoosePicture'
+import { PictureDesk } from '@/ui/picture/PictureDesk'
+import type { PartPicture } from '@/ui/picture/picture'
+import { type Form, formScaled, type Thing, type Tool } from '@/ui/picture/things'
+
+const words = texts.picture
+
+type Props = {
+  picture: PartPicture | null
+  /** With the forms where they were scaled to another picture. */
+  onPicture: (picture: PartPicture, forms: Map<string, Form>, place: string) => void
+  media: (id: string) => string
+  problem: string | undefined
+  label: string
+  things: Thing[]
+  tools: Exclude<Tool, 'select'>[]
+  selected: string[]
+  onSelect: (ids: string[]) => void
+  onForms: (forms: Map<string, Form>, place: string) => void
+  onAdd: (form: Form, byKey: boolean) => void
+  onRemove: (ids: string[]) => void
+  onDuplicate: (ids: string[]) => void
+}
+
+/** The picture of a part with what is on it: chosen, described, exchanged, drawn on. */
+export function PictureOfPart({ picture, onPicture, media, problem, ...desk }: Props) {
+  const from = useChoosePicture()
+  const [before, setBefore] = useState<PartPicture | null>(null)
+  if (!picture)
+    return (
+      <>
+        <ChoosePicture onPicture={(chosen) => onPicture(chosen, new Map(), '')} />
+        {problem ? <p className="px-3 pb-2 text-caption text-problem">{problem}</p> : null}
+      </>
+    )
+  const exchange = async () => {
+    const chosen = await from.choose()
+    if (!chosen) return
+    setBefore(desk.things.length > 0 && (chosen.width !== picture.width || chosen.height !== picture.height) ? picture : null)
+    onPicture({ ...chosen, alt: chosen.alt === '' ? picture.alt : chosen.alt }, new Map(), '')
+  }
+  const scale = () => {
+    if (!before) return
+    const [byX, byY] = [picture.width / before.width, picture.height / before.height]
+    onPicture(picture, new Map(desk.things.map((one) => [one.id, formScaled(one.form, byX, byY)])), '')
+    setBefore(null)
+  }
+  return (
+    <>
+      {before ? (
+        <div className="p-2">
+          <Message
+            look="attention"
+            actions={
+              <>
+                <Button onClick={scale}>{words.scale}</Button>
+                <Button onClick={() => setBefore(null)}>{words.keepPlaces}</Button>
+              </>
+            }
+          >
+            {words.otherSize({ before: `${before.width} × ${before.height}`, now: `${picture.width} × ${picture.height}` })}
+          </Message>
+        </div>
+      ) : null}
+      <PictureDesk
+        {...desk}
+        picture={picture}
+        src={media(picture.media)}
+        more={
+          from.isThere ? (
+            <Button look="quiet" className="!px-1" onClick={exchange}>
+              {words.exchange} …
+            </Button>
+          ) : null
+        }
+      />
+      <label className="flex flex-wrap items-center gap-2 border-hairline border-b px-3 py-1.5">
+        <span className="text-caption text-second">{words.shows}</span>
+        <input
+          className={`${control} min-w-48 flex-1`}
+          maxLength={1000}
+          placeholder={words.showsHint}
+          value={picture.alt}
+          onChange={(event) => onPicture({ ...picture, alt: event.target.value }, new Map(), 'alt')}
+        />
+        <span className="text-caption text-quiet">{words.units({ width: picture.width, height: picture.height })}</span>
+        {problem ? <span className="w-full text-caption text-problem">{problem}</span> : null}
+      </label>
+    </>
+  )
+}

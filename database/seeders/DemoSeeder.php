@@ -86,6 +86,12 @@ final class DemoSeeder extends Seeder
             ['Earth department' => 'writer', 'Year 9' => 'reader'],
             ['orla' => 'keeper', 'ines' => 'writer'],
         ],
+        'diagrams' => [
+            'Diagrams and places',
+            'Pictures to label, to pick on and to mark',
+            ['Earth department' => 'writer', 'Year 9' => 'reader'],
+            ['orla' => 'keeper', 'callum' => 'writer'],
+        ],
         'old-system' => [
             'From the old system',
             'As it arrived: names, tags and folders have grown for ten years',
@@ -106,6 +112,10 @@ final class DemoSeeder extends Seeder
             'Practical › On paper' => ['Maps and sections', 'Rivers', 'Weather and climate'],
             'Practical › In the hand' => ['Minerals', 'Deep time'],
             'Practical › To read' => ['Field skills'],
+        ],
+        'diagrams' => [
+            'Labels and places › Inside the Earth' => ['Volcanoes and earthquakes', 'The Earth inside'],
+            'Labels and places › On the ground' => ['Maps and sections', 'Landscapes'],
         ],
         'rocks' => [
             'Year 9 › Rock cycle' => ['Igneous rocks', 'Metamorphic rocks', 'Sedimentary rocks'],

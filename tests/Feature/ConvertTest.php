@@ -15,7 +15,7 @@ it('offers what a part can become, with what each would lose, and stores nothing
     $leastFirst = $losses;
     sort($leastFirst);
     expect(array_column($offers, 'to'))
-        ->toEqualCanonicalizing(['menu', 'text', 'number', 'tiles'])
+        ->toEqualCanonicalizing(['menu', 'text', 'number', 'tiles', 'spot'])
         ->and($losses)
         ->toBe($leastFirst)
         ->and($offers[0]['question']['parts'][0]['kind'])

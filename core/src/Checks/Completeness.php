@@ -46,7 +46,8 @@ final class Completeness
                 ...array_values(
                     array_filter(
                         $this->part($part, $in),
-                        fn (Finding $finding): bool => ! ($shares && $finding->code === 'key.nothing_right'),
+                        fn (Finding $finding): bool => ! ($shares && $finding->code === 'key.nothing_right') &&
+                            ! ($finding->code === 'picture.by_sight_alone' && $question->scoring->insteadOf($part->id) !== null),
                     ),
                 ),
             );
@@ -227,6 +228,26 @@ final class Completeness
     }
 
     /** @return list<Finding> */
+    private static function alternatives(Question $question): array
+    {
+        $findings = [];
+        $used = [];
+        foreach ($question->scoring->instead as $i => ['part' => $id, 'for' => $for]) {
+            $part = $question->part($id);
+            if ($part === null || $question->part($for) === null || $id === $for || isset($used[$id]) || isset($used[$for])) {
+                $findings[] = Finding::blocking('instead.part', "/scoring/instead/$i", Message::of('checks.instead-of-what'));
+            } elseif (! $part->points()->isZero()) {
+                $findings[] = Finding::blocking('instead.points', "$part->path/points", Message::of('checks.instead-has-no-points', [
+                    'called' => self::called($question, $for),
+                ]));
+            }
+            $used += [$id => true, $for => true];
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
     private function scoring(Question $question): array
     {
         $scoring = $question->scoring;
@@ -266,6 +287,7 @@ final class Completeness
                 $findings[] = Finding::blocking('gate.part', "/scoring/gates/$i", Message::of('checks.there-is-no-part', ['id' => $id]));
             }
         }
+        array_push($findings, ...self::alternatives($question));
         if (Gates::closed($question, $all) !== []) {
             $findings[] = Finding::blocking(
                 'gate.ring',

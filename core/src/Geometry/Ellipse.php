@@ -30,7 +30,8 @@ final readonly class Ellipse implements Shape
         [$rx, $ry] = [$this->rx->toFloat(), $this->ry->toFloat()];
         $x = ($point->nearX - $this->centre->nearX) * $ry;
         $y = ($point->nearY - $this->centre->nearY) * $rx;
-        $size = ((abs($point->nearX) + abs($this->centre->nearX)) * $ry) ** 2 + ((abs($point->nearY) + abs($this->centre->nearY)) * $rx) ** 2;
+        $size = ((abs($point->nearX) + abs($this->centre->nearX)) * $ry) ** 2 +
+            ((abs($point->nearY) + abs($this->centre->nearY)) * $rx) ** 2;
         $over = $x ** 2 + $y ** 2 - ($rx * $ry) ** 2;
         if (abs($over) > self::DOUBT * ($size + ($rx * $ry) ** 2)) {
             return $over < 0;

@@ -13,7 +13,7 @@ final class Shapes
     public const NAMES = ['circle' => 3, 'ellipse' => 4, 'rectangle' => 4, 'polygon' => null];
 
     /**
-     * @param  list<BigRational>  $at  circle: x, y, r; ellipse: x, y, rx, ry; rectangle: left, top, right, bottom; polygon: x1, y1, x2, y2 …
+     * @param  list<BigRational>  $at  circle: x, y, r; ellipse: x, y, rx, ry; rectangle: left, top, right, bottom; polygon: x1, y1, x2 …
      * @return Shape|null null when there are too few numbers, or too many
      */
     public static function of(string $shape, array $at): ?Shape

@@ -35,7 +35,10 @@ final class LabelAndFields
             $words['='.PartJson::text($label, 'id')] = (new AcceptedAnswer(PartJson::text($label, 'html'), '0'))->words();
         }
         self::split($draft, $part, 'text', fn (string $target): array => [
-            array_filter(['width' => 16, 'normalise' => PartJson::settings($part)->normalise ?? null], fn (mixed $value): bool => $value !== null),
+            array_filter(
+                ['width' => 16, 'normalise' => PartJson::settings($part)->normalise ?? null],
+                fn (mixed $value): bool => $value !== null,
+            ),
             self::about($part, $target, function (mixed $on) use ($words): ?\stdClass {
                 if ($on instanceof \stdClass) {
                     $on = clone $on;
@@ -92,7 +95,7 @@ final class LabelAndFields
         $parts = [];
         $list = '';
         foreach ($targets as $i => $target) {
-            $new = $i === 0 ? $id : $draft->freshPart();
+            $new = $i === 0 ? $id : self::fresh($draft, $parts);
             $old = clone $part;
             if (count($targets) > 1) {
                 unset($old->feedback);
@@ -100,13 +103,19 @@ final class LabelAndFields
             [$settings, $rules] = $made(PartJson::text($target, 'id'));
             $json = PartJson::part($new, $kind, $old, $points, $settings, $rules, ['scheme' => 'weights']);
             $parts[] = $json;
-            $draft->replace($id, $i === 0 ? [$json] : [...array_filter($draft->parts(), fn (\stdClass $one): bool => $one->id === $id), $json]);
             $list .= '<li><p>'.PlainRegions::name(PartJson::text($target, 'label'), $i).' '.Draft::inlinePlace($new).'</p></li>';
         }
         $draft->put(Draft::blockPlace($id), $list === '' ? '' : "<ol>$list</ol>");
-        if ($parts === []) {
-            $draft->replace($id, []);
-        }
+        $draft->replace($id, $parts);
+    }
+
+    /** @param  list<\stdClass>  $made  parts that are not in the draft yet */
+    private static function fresh(Draft $draft, array $made): string
+    {
+        $taken = array_map(fn (\stdClass $part): mixed => $part->id, [...$draft->parts(), ...$made]);
+        for ($n = 1; in_array("p$n", $taken, true); $n++);
+
+        return "p$n";
     }
 
     /**

@@ -18,10 +18,11 @@ final readonly class PictureCheck
     /** A target that a finger finds (WCAG 2.2, 2.5.8), in CSS pixels. */
     private const TARGET = 24;
 
-    /** How wide a picture is shown on a small telephone: 390 CSS pixels less what stands around it. */
-    private const NARROW = 342;
+    /** How wide a picture is shown on a small phone at most, 390 CSS pixels less what stands around it, and at least. */
+    private const NARROW = [320, 342];
 
-    public function __construct(private ?Picture $picture, private Roll $roll)
+    /** @param  int  $least  CSS pixels an area is across at least, where it is shown on a small phone */
+    public function __construct(private ?Picture $picture, private Roll $roll, private int $least = self::TARGET)
     {
     }
 
@@ -81,7 +82,11 @@ final readonly class PictureCheck
         return match (true) {
             ! $shape->hasArea() => Finding::blocking('region.empty', "$path/at", Message::of('pictures.no-area')),
             $shape->crossesItself() => Finding::warning('region.crosses_itself', "$path/at", Message::of('pictures.crosses-itself')),
-            $box !== null && ! $box->meets($shape->box()) => Finding::blocking('region.outside', "$path/at", Message::of('pictures.outside')),
+            $box !== null && ! $box->meets($shape->box()) => Finding::blocking(
+                'region.outside',
+                "$path/at",
+                Message::of('pictures.outside'),
+            ),
             $box !== null && ! ($box->holds($shape->box()->from) && $box->holds($shape->box()->to)) => Finding::warning(
                 'region.partly_outside',
                 "$path/at",
@@ -89,7 +94,7 @@ final readonly class PictureCheck
             ),
             $covering !== null => Finding::warning('region.covered', "$path/at", Message::of('pictures.covered', ['by' => $covering + 1])),
             $this->isSmall($shape->box()) => Finding::warning('region.small', "$path/at", Message::of('pictures.too-small', [
-                'size' => self::TARGET,
+                'size' => $this->least,
             ])),
             default => null,
         };
@@ -117,9 +122,8 @@ final readonly class PictureCheck
         if ($this->picture === null) {
             return false;
         }
-        // in CSS pixels where the picture is shown as wide as a telephone allows
-        $scale = min(1, self::NARROW / $this->picture->width);
+        $scale = min(max($this->picture->width, self::NARROW[0]), self::NARROW[1]) / $this->picture->width;
 
-        return min($box->width()->toFloat(), $box->height()->toFloat()) * $scale < self::TARGET;
+        return min($box->width()->toFloat(), $box->height()->toFloat()) * $scale < $this->least;
     }
 }

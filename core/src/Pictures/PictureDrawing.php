@@ -54,9 +54,11 @@ final class PictureDrawing
             'right' => [2.5, '#000', ''],
             default => [1.25, '#000', ' stroke-dasharray="'.$this->size(2).' '.$this->size(2).'"'],
         };
-        foreach ([['#fff', $width + 2, '', 0.0], ['#000', $width, $dash, $look === 'dashed' ? 0.0 : 0.12]] as [$stroke, $line, $dashes, $inside]) {
+        $filled = $look === 'dashed' ? 0.0 : 0.12;
+        foreach ([['#fff', $width + 2, '', 0.0], ['#000', $width, $dash, $filled]] as [$stroke, $line, $dashes, $inside]) {
             // white below black, so that the line is seen on any ground
-            $this->drawn .= "$shape fill=\"$fill\" fill-opacity=\"$inside\" stroke=\"$stroke\" stroke-width=\"{$this->size($line)}\"$dashes/>";
+            $this->drawn .= "$shape fill=\"$fill\" fill-opacity=\"$inside\" stroke=\"$stroke\" ".
+                "stroke-width=\"{$this->size($line)}\"$dashes/>";
         }
     }
 
@@ -64,7 +66,8 @@ final class PictureDrawing
     public function mark(Point $at, string $sign): void
     {
         [$x, $y] = [self::number($at->x), self::number($at->y)];
-        $this->drawn .= "<circle cx=\"$x\" cy=\"$y\" r=\"{$this->size(9.5)}\" fill=\"#fff\" stroke=\"#000\" stroke-width=\"{$this->size(1)}\"/>".
+        $this->drawn .= "<circle cx=\"$x\" cy=\"$y\" r=\"{$this->size(9.5)}\" fill=\"#fff\" stroke=\"#000\" ".
+            "stroke-width=\"{$this->size(1)}\"/>".
             "<text x=\"$x\" y=\"$y\" dy=\".35em\" text-anchor=\"middle\" font-size=\"{$this->size(12)}\" font-weight=\"600\">".
             Paper::text($sign).'</text>';
     }
@@ -84,7 +87,9 @@ final class PictureDrawing
         [$width, $height] = [$this->picture->width, $this->picture->height];
         $picture = $this->from === null
             ? "<rect width=\"$width\" height=\"$height\" fill=\"none\" stroke=\"#000\" stroke-width=\"{$this->size(1)}\"/>".
-                "<text x=\"{$this->size(10)}\" y=\"{$this->size(24)}\" font-size=\"{$this->size(12)}\">".Paper::text($this->picture->alt).'</text>'
+                "<text x=\"{$this->size(10)}\" y=\"{$this->size(24)}\" font-size=\"{$this->size(12)}\">".
+                Paper::text($this->picture->alt).
+                '</text>'
             : '<image href="'.Paper::text($this->from)."\" width=\"$width\" height=\"$height\"/>";
 
         return '<svg class="picture" role="img" aria-label="'.Paper::text($this->picture->alt)."\" viewBox=\"0 0 $width $height\" width=\"".

@@ -51,7 +51,8 @@ final class PictureInText
             fn (string $side): string => is_int($picture->{$side} ?? null) ? " $side=\"{$picture->{$side}}\"" : '',
             ['height', 'width'],
         );
-        $html = '<p><img alt="'.htmlspecialchars($alt, ENT_COMPAT).'" data-media="'.htmlspecialchars($picture->media, ENT_COMPAT)."\"$size[0]$size[1]></p>";
+        $html = '<p><img alt="'.htmlspecialchars($alt, ENT_COMPAT).'" data-media="'.
+            htmlspecialchars($picture->media, ENT_COMPAT)."\"$size[0]$size[1]></p>";
         $draft->put(Draft::blockPlace($part), $html.Draft::blockPlace($part));
     }
 

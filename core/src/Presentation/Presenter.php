@@ -20,7 +20,7 @@ final class Presenter
 {
     /**
      * @param  array<string, string>  $stimuli  id → rich text; those the question names are shown in its order
-     * @return array{format: string, version: int, language: string, seed: int, body: list<Node>, stimuli: list<list<Node>>, parts: list<array{id: string, kind: string, label: string, settings: \stdClass}>, hints: int, attempts: int|null, tools: \stdClass, time_limit: int|null} as core/schema/presentation.json
+     * @return array{format: string, version: int, language: string, seed: int, body: list<Node>, stimuli: list<list<Node>>, parts: list<array{id: string, kind: string, label: string, settings: \stdClass, instead?: string}>, hints: int, attempts: int|null, tools: \stdClass, time_limit: int|null} as core/schema/presentation.json
      *
      * @throws NotScorable|\WideQuarry\Variables\RollProblem
      */
@@ -41,7 +41,13 @@ final class Presenter
             'seed' => $seed->value,
             'body' => Tree::of($question->body, $in->roll->written),
             'stimuli' => array_map(fn (string $html): array => Tree::of($html), $shown),
-            'parts' => array_map(fn (Part $part): array => $this->part($part, $in, $seed), $question->parts),
+            'parts' => array_map(
+                fn (Part $part): array => [
+                    ...$this->part($part, $in, $seed),
+                    ...$question->scoring->insteadOf($part->id) === null ? [] : ['instead' => $question->scoring->insteadOf($part->id)],
+                ],
+                $question->parts,
+            ),
             'hints' => count($question->hints),
             'attempts' => $question->attempts,
             'tools' => $question->tools,

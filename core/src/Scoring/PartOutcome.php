@@ -58,6 +58,12 @@ final readonly class PartOutcome
         return new self('unscored', Exact::zero(), [], [['step' => 'answer.opinion']], []);
     }
 
+    /** The same for another part, whose own rules did not match. @param  string  $part  that was answered */
+    public function instead(string $part): self
+    {
+        return new self($this->state, $this->credit, [], [['step' => 'instead.answered', 'part' => $part]], []);
+    }
+
     public static function needsMarking(): self
     {
         return new self('needs_marking', Exact::zero(), [], [['step' => 'answer.for_a_person']], []);

@@ -33,7 +33,7 @@ final class Scorer
         foreach ($question->parts as $part) {
             $outcomes[$part->id] = $this->outcome($question, $part, $attempt, $in);
         }
-        $parts = $this->results($question, SharedRules::settle($question, $outcomes), $in);
+        $parts = $this->results($question, Alternatives::settle($question, SharedRules::settle($question, $outcomes)), $in);
         $total = new Total($question, $attempt, $parts);
         $states = array_column(array_filter($parts, fn (PartResult $part): bool => $part->state !== 'unscored'), 'state');
         $needsMarking = in_array('needs_marking', $states, true);

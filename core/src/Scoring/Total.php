@@ -66,7 +66,11 @@ final class Total
         if (! $this->question->scoring->all) {
             return $sum;
         }
-        $right = array_filter($parts, fn (PartResult $part): bool => ! in_array($part->state, ['right', 'unscored'], true)) === [];
+        $right = array_filter(
+            $parts,
+            fn (PartResult $part): bool => ! in_array($part->state, ['right', 'unscored'], true) &&
+                ! $this->question->scoring->isInstead($part->id),
+        ) === [];
         $this->trace[] = ['step' => 'parts.all_or_nothing', 'right' => $right];
 
         return $right ? $points : Exact::zero();

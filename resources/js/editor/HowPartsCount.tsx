@@ -8,6 +8,7 @@ import { PartPicks } from './PartPicks'
 import { withShared } from './shared'
 
 type Gate = { part: string; needs: string[] }
+type Instead = { part: string; for: string }
 type Props = {
   question: QuestionJson
   /** The parts in the order of the text, and what each is called. */
@@ -19,14 +20,25 @@ type Props = {
 
 /** How the parts make up the score, as sentences: added up or all or nothing, answers shared, parts that wait for others. */
 export function HowPartsCount({ question, parts, called, change, problem }: Props) {
-  const scoring = (question.scoring ?? {}) as { combine?: string; once?: string[][]; gates?: Gate[] }
+  const scoring = (question.scoring ?? {}) as { combine?: string; once?: string[][]; gates?: Gate[]; instead?: Instead[] }
   const once = scoring.once ?? []
   const gates = scoring.gates ?? []
+  const instead = scoring.instead ?? []
   const set = (changed: Record<string, unknown>, place = '') =>
     change((now) => ({ ...now, scoring: { ...now.scoring, ...changed } }), place)
   const share = (lists: string[][]) => change((now) => withShared(now, lists), '')
   const setOnce = (i: number, list: string[]) => share(once.map((one, at) => (at === i ? list : one)))
   const setGate = (i: number, changed: Partial<Gate>) => set({ gates: gates.map((one, at) => (at === i ? { ...one, ...changed } : one)) })
+  /** A part that is asked instead of another one has no points of its own. */
+  const setInstead = (next: Instead[]) =>
+    change(
+      (now) => ({
+        ...now,
+        parts: now.parts.map((part) => (next.some((one) => one.part === part.id) ? { ...part, points: 0 } : part)),
+        scoring: { ...now.scoring, instead: next },
+      }),
+      '',
+    )
   const typed = parts.filter((part) => partView(part.kind)?.canShareAnswers)
   const free = typed.filter((part) => !once.some((list) => list.includes(part.id)))
   const wrong = (path: string) => (problem(path) ? <p className="w-full text-caption text-problem">{problem(path)}</p> : null)
@@ -85,6 +97,28 @@ export function HowPartsCount({ question, parts, called, change, problem }: Prop
         </div>
       ))}
       {gates.length === 0 ? wrong('/scoring/gates') : null}
+      {instead.map((one, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: a replacement is known by its place
+        <div key={i} className="flex flex-wrap items-center gap-x-2 border-hairline border-t pt-1">
+          <div className="flex flex-1 flex-wrap items-center gap-2">
+            <Pick
+              aria-label={texts.desk.insteadPart({ n: i + 1 })}
+              value={one.part}
+              options={parts.map((part) => [part.id, called(part.id)])}
+              onChange={(part) => setInstead(instead.map((other, at) => (at === i ? { ...other, part } : other)))}
+            />
+            <span>{texts.desk.insteadFor}</span>
+            <Pick
+              aria-label={texts.desk.insteadForPart({ n: i + 1 })}
+              value={one.for}
+              options={parts.map((part) => [part.id, called(part.id)])}
+              onChange={(to) => setInstead(instead.map((other, at) => (at === i ? { ...other, for: to } : other)))}
+            />
+          </div>
+          <RemoveButton name={texts.desk.insteadOf({ n: i + 1 })} onClick={() => set({ instead: instead.filter((_, at) => at !== i) })} />
+          {wrong(`/scoring/instead/${i}`)}
+        </div>
+      ))}
       <div className="flex flex-wrap gap-3">
         {free.length > 1 ? (
           <Button look="quiet" className="!px-0" onClick={() => share([...once, free.slice(0, 2).map((part) => part.id)])}>
@@ -98,6 +132,15 @@ export function HowPartsCount({ question, parts, called, change, problem }: Prop
             onClick={() => set({ gates: [...gates, { part: parts[1]?.id ?? '', needs: [parts[0]?.id ?? ''] }] })}
           >
             {texts.desk.addGate}
+          </Button>
+        ) : null}
+        {parts.length > 1 ? (
+          <Button
+            look="quiet"
+            className="!px-0"
+            onClick={() => setInstead([...instead, { part: parts[1]?.id ?? '', for: parts[0]?.id ?? '' }])}
+          >
+            {texts.desk.addInstead}
           </Button>
         ) : null}
       </div>

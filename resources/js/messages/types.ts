@@ -868,6 +868,11 @@ export type Messages = {
     hintCount: (values: { n: number }) => string
     attemptCount: (values: { n: number }) => string
     noneSet: string
+    insteadPart: (values: { n: number }) => string
+    insteadFor: string
+    insteadForPart: (values: { n: number }) => string
+    insteadOf: (values: { n: number }) => string
+    addInstead: string
   }
   dispatch: {
     title: string
@@ -1737,8 +1742,6 @@ export type Messages = {
     up: (values: { what: Words }) => string
     down: (values: { what: Words }) => string
     notDrawn: string
-    small: (values: { size: number }) => string
-    behind: (values: { n: number }) => string
     overlaps: (values: { list: Words }) => string
     nested: (values: { list: Words }) => string
     area: (values: { n: number }) => string
@@ -2416,6 +2419,7 @@ export type Messages = {
     'spots.judged': string
     'points.judged': string
     'place.judged': (values: { verdict: string | boolean; name: Words }) => string
+    'instead.answered': string
   } & Record<string, unknown>
   transfers: {
     remove: (values: { title: Words }) => string
@@ -2528,6 +2532,8 @@ export type Messages = {
     why: string
     unavailable: string
     noTries: string
+    inWords: string
+    onPicture: string
   }
   work: {
     title: string
@@ -2662,6 +2668,7 @@ export type Messages = {
       line: string
       x: string
       y: string
+      labelHere: string
     }
     match: {
       name: string
@@ -2762,6 +2769,7 @@ export type Messages = {
       desk: string
       max: string
       order: string
+      nameHere: string
     }
     slider: {
       name: string
@@ -2797,6 +2805,7 @@ export type Messages = {
       places: (values: { n: number }) => string
       chosen: (values: { list: Words }) => string
       rest: string
+      nameHere: string
     }
     survey: {
       name: string

@@ -66,7 +66,7 @@ export function AreaRow({ number, name, label, selected, right, credit, area, si
         aria-label={words.nameOf({ what: label })}
         placeholder={row.hint}
         maxLength={1000}
-        className="min-h-7 w-44 rounded-t-ui border-transparent border-b-2 bg-transparent px-1 hover:border-edge focus:border-accent focus:bg-paper"
+        className="min-h-7 w-44 rounded-t-ui border-transparent border-b-2 bg-transparent px-1 placeholder:text-quiet hover:border-edge focus:border-accent focus:bg-paper"
         value={name}
         onChange={(event) => row.onName(event.target.value)}
       />

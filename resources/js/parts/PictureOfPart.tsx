@@ -4,7 +4,7 @@ import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Message } from '@/ui/Message'
 import { ChoosePicture, useChoosePicture } from '@/ui/picture/ChoosePicture'
-import { PictureDesk } from '@/ui/picture/PictureDesk'
+import { type Naming, PictureDesk } from '@/ui/picture/PictureDesk'
 import type { PartPicture } from '@/ui/picture/picture'
 import { type Form, formScaled, type Thing, type Tool } from '@/ui/picture/things'
 
@@ -22,9 +22,10 @@ type Props = {
   selected: string[]
   onSelect: (ids: string[]) => void
   onForms: (forms: Map<string, Form>, place: string) => void
-  onAdd: (form: Form, byKey: boolean) => void
+  onAdd: (form: Form, byKey: boolean) => string
   onRemove: (ids: string[]) => void
   onDuplicate: (ids: string[]) => void
+  naming: Naming
 }
 
 /** The picture of a part with what is on it: chosen, described, exchanged, drawn on. */
@@ -67,30 +68,26 @@ export function PictureOfPart({ picture, onPicture, media, problem, ...desk }: P
           </Message>
         </div>
       ) : null}
-      <PictureDesk
-        {...desk}
-        picture={picture}
-        src={media(picture.media)}
-        more={
-          from.isThere ? (
-            <Button look="quiet" className="!px-1" onClick={exchange}>
-              {words.exchange} …
-            </Button>
-          ) : null
-        }
-      />
-      <label className="flex flex-wrap items-center gap-2 border-hairline border-b px-3 py-1.5">
-        <span className="text-caption text-second">{words.shows}</span>
-        <input
-          className={`${control} min-w-48 flex-1`}
-          maxLength={1000}
-          placeholder={words.showsHint}
-          value={picture.alt}
-          onChange={(event) => onPicture({ ...picture, alt: event.target.value }, new Map(), 'alt')}
-        />
+      <PictureDesk {...desk} picture={picture} src={media(picture.media)} />
+      <div className="flex flex-wrap items-center gap-2 border-hairline border-b px-3 py-1.5">
+        <label className="flex min-w-64 flex-1 items-center gap-2">
+          <span className="text-caption text-second">{words.shows}</span>
+          <input
+            className={`${control} min-w-0 flex-1`}
+            maxLength={1000}
+            placeholder={words.showsHint}
+            value={picture.alt}
+            onChange={(event) => onPicture({ ...picture, alt: event.target.value }, new Map(), 'alt')}
+          />
+        </label>
         <span className="text-caption text-quiet">{words.units({ width: picture.width, height: picture.height })}</span>
+        {from.isThere ? (
+          <Button look="quiet" className="!px-1" onClick={exchange}>
+            {words.exchange} …
+          </Button>
+        ) : null}
         {problem ? <span className="w-full text-caption text-problem">{problem}</span> : null}
-      </label>
+      </div>
     </>
   )
 }

@@ -44,6 +44,8 @@ export type MediaDesk = {
   address: (id: string) => string
   /** Lets one be chosen or uploaded; null when that was given up. */
   choose: (kind: 'picture' | 'recording') => Promise<Placed | null>
+  /** A picture as it is in the library, chosen or of a file; null when that was given up or refused. */
+  picture: (file?: File) => Promise<{ id: string; alt: string | null; width: number | null; height: number | null } | null>
   /** What one is, and how it stands; null when nothing changed, 'gone' when it is to be taken out. */
   describe: (placed: Placed) => Promise<Placed | 'gone' | null>
   /** Files that were pasted or dropped, uploaded; null for those that were refused, which is told. @param alts what they show, where it came along */

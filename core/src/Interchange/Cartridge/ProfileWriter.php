@@ -72,11 +72,12 @@ final class ProfileWriter
         if ($question->variables->list !== []) {
             $this->lose('cc.templates', Message::of('interchange.cartridge.cartridge-cannot-express-values'));
         }
-        $part = $question->parts[0] ?? null;
+        $parts = array_values(array_filter($question->parts, fn (Part $one): bool => ! $question->scoring->isInstead($one->id)));
+        $part = $parts[0] ?? null;
         $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);
-        $plain = $part === null || count($question->parts) > 1 ? null : Mappings::of($part->kind)?->plain($part, $in);
+        $plain = $part === null || count($parts) > 1 ? null : Mappings::of($part->kind)?->plain($part, $in);
         [$profile, $response, $earned] = $part === null || $plain === null ? ['cc.essay.v0p1', '', []] : $this->answer($part, $plain);
-        if (count($question->parts) > 1) {
+        if (count($parts) > 1) {
             $this->lose(
                 'cc.several',
                 Message::of('interchange.cartridge.question-cartridge-one-answer'),
@@ -453,10 +454,15 @@ final class ProfileWriter
     {
         $text = $plain === null || $plain->text === '' ? '' : $plain->text;
 
+        $body = Serialiser::html(RichText::read($this->question->body)->nodes);
+        foreach ($this->question->scoring->instead as ['part' => $id]) {
+            $body = str_replace('<div data-part="'.Xml::escape($id).'"></div>', '', $body);
+        }
+
         return (string) preg_replace(
             ['~<div data-part="[^"]*"></div>~', '~<span data-(?:part|gap)="[^"]*"(?: data-of="[^"]*")?></span>~'],
             [$text, '_____'],
-            Serialiser::html(RichText::read($this->question->body)->nodes),
+            $body,
         );
     }
 
@@ -471,6 +477,9 @@ final class ProfileWriter
     {
         foreach (PackedMedia::losses(Json::encode($this->question->content())) as [$code, $sentence]) {
             $this->lose($code, $sentence);
+        }
+        if ($this->question->scoring->instead !== []) {
+            $this->lose('qti.instead', Message::of('interchange.qti30.parts-instead-of-others'));
         }
         if ($this->question->hints !== []) {
             $this->lose('cc.hints', Message::of('interchange.cartridge.hints-do-not-go-along'));

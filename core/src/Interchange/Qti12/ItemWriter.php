@@ -56,6 +56,9 @@ final class ItemWriter
         }
         $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);
         foreach ($question->parts as $own) {
+            if ($question->scoring->isInstead($own->id)) {
+                continue; // told as a loss of the question
+            }
             $part = $own->withKey(SharedRules::keyFor($question, $own));
             $plain = Mappings::of($part->kind)?->plain($part, $in);
             if ($plain === null) {
@@ -341,6 +344,9 @@ final class ItemWriter
         }
         if (! SharedAnswers::areDistinct($this->question)) {
             $this->lose('qti12.once', Message::of('interchange.qti12.where-answer-fits-several'));
+        }
+        if ($this->question->scoring->instead !== []) {
+            $this->lose('qti.instead', Message::of('interchange.qti30.parts-instead-of-others'));
         }
         if (array_filter($this->question->hints, fn ($hint): bool => true) !== []) {
             $this->lose('qti12.hints', Message::of('interchange.qti12.hints-go-along-they'));

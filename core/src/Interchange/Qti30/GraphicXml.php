@@ -13,6 +13,9 @@ final class GraphicXml
     /** Where the picture is kept once it was taken out of the item, so that it is not shown twice. */
     private const READ = 'data-picture-read';
 
+    /** Around the picture of an interaction; what is named so does not go into the text. */
+    private const HOLDER = 'qti-picture-read';
+
     private const WIDEST = 20000;
 
     /**
@@ -40,18 +43,23 @@ final class GraphicXml
             if (! $isPicture) {
                 continue;
             }
-            $holder = ($shown->ownerDocument ?? new \DOMDocument)->createElement('div');
+            $holder = ($shown->ownerDocument ?? new \DOMDocument)->createElement(self::HOLDER);
             $holder->setAttribute(MediaLinks::MEASURED, '');
             $interaction->replaceChild($holder, $shown);
             $holder->appendChild($shown);
             $content($holder);
             $image = Xml::all($holder, 'img')[0] ?? null;
             $own = [...explode(' ', $holder->getAttribute(MediaLinks::MEASURED)), '', ''];
-            $size = [self::pixels($image?->getAttribute('width') ?? '', $own[0]), self::pixels($image?->getAttribute('height') ?? '', $own[1])];
+            $size = [
+                self::pixels($image?->getAttribute('width') ?? '', $own[0]),
+                self::pixels($image?->getAttribute('height') ?? '', $own[1]),
+            ];
             if ($image === null || ! $image->hasAttribute('data-media') || $size[0] === null || $size[1] === null) {
-                return null; // it stays, and is shown in the text
+                // it stays, and is shown in the text
+                $interaction->replaceChild($holder->firstChild ?? $shown, $holder);
+
+                return null;
             }
-            $interaction->removeChild($holder);
 
             return [
                 'media' => $image->getAttribute('data-media'),

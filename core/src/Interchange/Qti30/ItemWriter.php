@@ -102,6 +102,11 @@ final class ItemWriter
     {
         $sent = [];
         foreach ($question->parts as $i => $own) {
+            if ($question->scoring->isInstead($own->id)) {
+                $this->interactions[$own->id] = ''; // told as a loss of the question
+
+                continue;
+            }
             $part = $own->withKey(SharedRules::keyFor($question, $own));
             $response = 'RESPONSE'.($i === 0 ? '' : $i + 1);
             $written = $this->part($question, $part, $response, $in, $values);
@@ -295,6 +300,9 @@ final class ItemWriter
         }
         if (! $score->saysGates()) {
             $this->lose($question, 'qti.gates', Message::of('interchange.qti30.parts-wait-others-cannot'));
+        }
+        if ($question->scoring->instead !== []) {
+            $this->lose($question, 'qti.instead', Message::of('interchange.qti30.parts-instead-of-others'));
         }
         if ($question->hints !== []) {
             $this->lose($question, 'qti.hints', Message::of('interchange.qti30.hints-not-written-qti'));

@@ -41,9 +41,12 @@ final readonly class TypedAsPlaced
             if ($words === []) {
                 return null;
             }
-            $made["typed-$rule->id"] = new Item("typed-$rule->id", htmlspecialchars($words[0], ENT_NOQUOTES), 1, $rule->path);
+            // the same words at two targets are one label that is used twice
+            $key = mb_strtolower($words[0]);
+            $known = $made[$key] ?? new Item("typed-$rule->id", htmlspecialchars($words[0], ENT_NOQUOTES), 0, $rule->path);
+            $made[$key] = new Item($known->id, $known->html, $known->limit + 1, $known->path);
 
-            return $rule->about(PairTarget::read([$on->piece, "typed-$rule->id"], "$rule->path/on"));
+            return $rule->about(PairTarget::read([$on->piece, $known->id], "$rule->path/on"));
         });
 
         return new self(

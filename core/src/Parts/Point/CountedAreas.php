@@ -81,7 +81,8 @@ final readonly class CountedAreas
             return "<qti-response-condition>$null<qti-response-else-if><qti-equal tolerance-mode=\"exact\">$sum{$float($n)}</qti-equal>".
                 "{$set($float($points))}</qti-response-else-if></qti-response-condition>";
         }
-        $wrong = '<qti-integer-to-float><qti-truncate><qti-divide>'.$sum.$float(self::ELSE).'</qti-divide></qti-truncate></qti-integer-to-float>';
+        $wrong = '<qti-integer-to-float><qti-truncate><qti-divide>'.$sum.$float(self::ELSE).
+            '</qti-divide></qti-truncate></qti-integer-to-float>';
         $right = "<qti-subtract>$sum<qti-product>{$float(self::ELSE)}$wrong</qti-product></qti-subtract>";
         $over = "<qti-max>{$float(0)}<qti-subtract><qti-sum>$right$wrong</qti-sum>{$float($n)}</qti-subtract></qti-max>";
         $share = "<qti-subtract>$right<qti-product>{$float($cost)}$over</qti-product></qti-subtract>";
@@ -100,14 +101,19 @@ final readonly class CountedAreas
     {
         $values = array_map(fn (\DOMElement $value): string => trim($value->textContent), Xml::all($rule, 'qti-base-value'));
         $isAll = Xml::all($rule, 'qti-equal') !== [];
-        [$points, $n, $cost] = $isAll ? [$values[2] ?? '', $values[1] ?? '', '0'] : [$values[1] ?? '', $values[count($values) - 1] ?? '', ''];
+        [$points, $n] = $isAll ? [$values[2] ?? '', $values[1] ?? ''] : [$values[1] ?? '', $values[count($values) - 1] ?? ''];
         foreach ($isAll ? ['0'] : array_unique($values) as $tried) {
             // the cost is one of its numbers: the one by which the rule is written so
             $written = is_numeric($points) && ctype_digit($n) && is_numeric($tried)
                 ? self::counted($response, $isAll, $points, (int) $n, $tried)
                 : '';
             if ($written !== '' && Xml::source($rule) === self::source($written)) {
-                return (object) ['points' => $points, 'scheme' => $isAll ? 'all' : 'each', 'n' => (int) $n, ...$isAll ? [] : ['cost' => $tried]];
+                return (object) [
+                    'points' => $points,
+                    'scheme' => $isAll ? 'all' : 'each',
+                    'n' => (int) $n,
+                    ...$isAll ? [] : ['cost' => $tried],
+                ];
             }
         }
 

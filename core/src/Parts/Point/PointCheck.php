@@ -17,10 +17,13 @@ use WideQuarry\Scoring\ScoringContext;
 /** What an author should mend in areas that points are placed in. */
 final class PointCheck
 {
+    /** Half of a target that is pressed: a point is placed with a glass above the finger. */
+    private const LEAST = 12;
+
     /** @return list<Finding> */
     public function findings(Part $part, PointSettings $settings, ScoringContext $in): array
     {
-        $check = new PictureCheck($settings->picture, $in->roll);
+        $check = new PictureCheck($settings->picture, $in->roll, self::LEAST);
         $findings = [
             ...$check->picture("$part->path/settings"),
             ...$check->areas(

@@ -100,29 +100,11 @@ final class PointKind implements Kind
     {
         $rules = $part->key->rules;
         $shapes = array_map(fn (Rule $rule): ?Shape => self::area($rule)->in($in->roll), $rules);
-        $given = $judged = [];
-        foreach ($points as $point) {
-            $first = Region::first($shapes, $point);
-            $given[] = $first === null ? "\t".$point->key() : $rules[$first]->id; // no identifier holds a tab
-            $judged[] = [
-                'x' => Exact::number($point->x),
-                'y' => Exact::number($point->y),
-                ...$first === null ? [] : ['rule' => $rules[$first]->id],
-                'right' => $first !== null && $rules[$first]->credit()->isPositive(),
-            ];
-        }
-        $said = array_map(
-            function (array $point) use ($rules): array {
-                $at = array_search($point['rule'] ?? null, array_map(fn (Rule $rule): string => $rule->id, $rules), true);
-                $name = is_int($at) && $rules[$at]->note !== '' ? $rules[$at]->note : Message::of('parts.point.area-number', [
-                    'number' => (int) $at + 1,
-                ]);
-
-                return $at === false
-                    ? ['step' => 'place.judged', 'name' => '', 'verdict' => 'outside']
-                    : ['step' => 'place.judged', 'name' => $name, 'verdict' => $point['right'] ? 'right' : 'wrong'];
-            },
-            $judged,
+        $first = array_map(fn (Point $point): ?int => Region::first($shapes, $point), $points);
+        $given = array_map(
+            fn (?int $at, Point $point): string => $at === null ? "\t".$point->key() : $rules[$at]->id, // no identifier holds a tab
+            $first,
+            $points,
         );
         $outcome = SetScoring::score(
             $part,
@@ -130,8 +112,34 @@ final class PointKind implements Kind
             array_map(fn (Rule $rule): string => $rule->id, $rules),
             fn (Rule $rule): string => $rule->id,
         );
+        $marks = array_map(fn (?int $at, Point $point): array => self::mark($at === null ? null : $rules[$at], $point), $first, $points);
+        $said = array_map(fn (?int $at): array => self::said($at, $rules), $first);
 
-        return PartOutcome::given($outcome->credit, $outcome->matched, [['step' => 'points.judged', 'points' => $judged], ...$said, ...$outcome->trace]);
+        return PartOutcome::given($outcome->credit, $outcome->matched, [
+            ['step' => 'points.judged', 'points' => $marks],
+            ...$said,
+            ...$outcome->trace,
+        ]);
+    }
+
+    /** @return array<string, mixed> where a point lies, and whether that is right */
+    private static function mark(?Rule $rule, Point $point): array
+    {
+        return ['x' => Exact::number($point->x), 'y' => Exact::number($point->y), 'right' => $rule?->credit()->isPositive() === true];
+    }
+
+    /**
+     * @param  list<Rule>  $rules
+     * @return array<string, string> a step of the trace that names the area
+     */
+    private static function said(?int $at, array $rules): array
+    {
+        if ($at === null) {
+            return ['step' => 'place.judged', 'name' => '', 'verdict' => 'outside'];
+        }
+        $name = $rules[$at]->note === '' ? Message::of('parts.point.area-number', ['number' => $at + 1]) : $rules[$at]->note;
+
+        return ['step' => 'place.judged', 'name' => $name, 'verdict' => $rules[$at]->credit()->isPositive() ? 'right' : 'wrong'];
     }
 
     public function present(Part $part, ScoringContext $in, Seed $seed): array

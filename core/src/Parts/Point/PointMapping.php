@@ -47,7 +47,8 @@ final class PointMapping implements KindMapping, KnowsOwnRules
     public function takes(\DOMElement $interaction, ?Declaration $declaration): bool
     {
         return $interaction->localName === 'qti-select-point-interaction' &&
-            ($declaration === null || ($declaration->baseType === 'point' && in_array($declaration->cardinality, ['single', 'multiple'], true)));
+            ($declaration === null || $declaration->baseType === 'point') &&
+            in_array($declaration->cardinality ?? 'single', ['single', 'multiple'], true);
     }
 
     public function known(array $rules, int $at, Declaration $declaration): ?array
@@ -93,7 +94,10 @@ final class PointMapping implements KindMapping, KnowsOwnRules
         $picture = $settings->picture === null ? '' : $content(GraphicXml::html($settings->picture->shown()));
         $most = $settings->max ?? 0;
         $chosen = array_map(
-            fn (Rule $rule): array => [$rule, '<qti-inside '.$this->area($rule, $in)."><qti-variable identifier=\"$response\"/></qti-inside>"],
+            fn (Rule $rule): array => [
+                $rule,
+                '<qti-inside '.$this->area($rule, $in)."><qti-variable identifier=\"$response\"/></qti-inside>",
+            ],
             $part->key->rules,
         );
 

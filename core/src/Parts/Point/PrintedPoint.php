@@ -46,7 +46,8 @@ final class PrintedPoint
             $number = (string) (count($answers) + 1);
             $drawing->area(PointKind::area($rule)->shown($in->roll), Exact::isAll($rule->credit()) ? 'right' : 'partly');
             $drawing->mark(self::top($shape), $number);
-            $answers[] = new PrintedAnswer("<strong>$number</strong> ".Paper::text(Message::of('parts.point.inside-area')), $rule->credit());
+            $name = $rule->note === '' ? Message::of('parts.point.inside-area') : $rule->note;
+            $answers[] = new PrintedAnswer("<strong>$number</strong> ".Paper::text($name), $rule->credit());
         }
 
         return $answers === [] ? [] : [new PrintedAnswer($drawing->svg(), Exact::one()), ...$answers];

@@ -11,6 +11,7 @@ use WideQuarry\Pictures\Region;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Printing\PrintedAnswer;
 use WideQuarry\Question\Part;
+use WideQuarry\Question\Scheme;
 use WideQuarry\Scoring\ScoringContext;
 
 /** A picture to put crosses on: with outlines and numbers, or bare; the key has the regions drawn in. */
@@ -48,7 +49,8 @@ final class PrintedSpot
                 continue;
             }
             $number++;
-            $drawing->area($region->area->shown($in->roll), Exact::isAll($rule->credit()) || count(SpotKey::right($part)) > 1 ? 'right' : 'partly');
+            $isRight = Exact::isAll($rule->credit()) || $part->scheme !== Scheme::Weights;
+            $drawing->area($region->area->shown($in->roll), $isRight ? 'right' : 'partly');
             $drawing->mark($shape->middle(), (string) $number);
             $answers[] = new PrintedAnswer("<strong>$number</strong> ".Paper::text(self::called($region)), $rule->credit());
         }

@@ -21,6 +21,10 @@ final class SpotCheck
         $path = "$part->path/settings";
         $check = new PictureCheck($settings->picture, $in->roll);
         $findings = [...$check->picture($path), ...$this->regions($settings, $check, $path), ...$this->key($part, $settings)];
+        if ($settings->isHidden) {
+            // dropped by Completeness where another part may be answered instead
+            $findings[] = Finding::warning('picture.by_sight_alone', $path, Message::of('parts.spot.only-by-sight'));
+        }
         if ($settings->max !== null && $settings->min > $settings->max) {
             $findings[] = Finding::blocking('spot.min_above_max', "$path/min", Message::of('parts.spot.least-most-cannot-both', [
                 'min' => $settings->min,

@@ -64,6 +64,10 @@ export function MediaDeskProvider({ bank, children }: { bank: string; children: 
         const medium = await chosen(kind)
         return medium && settle(medium)
       },
+      picture: async (file) => {
+        const medium = await (file ? send(file) : chosen('picture'))
+        return medium?.type.startsWith('image/') ? medium : null
+      },
       describe: (placed) => described(placed, false),
       upload: async (files, alts = []) => {
         const placed: (Placed | null)[] = []

@@ -52,8 +52,8 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     edit.put({ labels: labels.map((one) => (one.id === id ? { ...one, ...changed } : one)) }, {}, place)
 
   /** A target comes with a label that is right there, to be typed at once. */
-  const add = (form: Form) => {
-    if (isArea(form)) return
+  const add = (form: Form, byKey: boolean) => {
+    if (isArea(form)) return ''
     const target: Target = { id: freshId(now(), 't'), ...placesOf(form), label: '' }
     const made = label(labels)
     edit.put(
@@ -61,7 +61,13 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       { key: { ...edit.current().key, rules: [...nowRules(), { id: freshId(nowRules(), 'k'), on: [target.id, made.id], credit: '1' }] } },
     )
     select([target.id])
-    edit.focus(made.id)
+    if (byKey) edit.focus(made.id)
+    return target.id
+  }
+  /** The label that is right at a target, as it is typed on the picture. */
+  const labelAt = (id: string) => {
+    const ids = pairs.filter((rule) => rule.on[0] === id && isPositive(rule.credit)).map((rule) => rule.on[1])
+    return labels.find((one) => ids.includes(one.id))
   }
   const remove = (ids: string[]) => {
     const kept = nowRules().filter(
@@ -140,6 +146,14 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
         onAdd={add}
         onRemove={remove}
         onDuplicate={duplicate}
+        naming={{
+          label: words.labelHere,
+          of: (id) => toWords(labelAt(id)?.html ?? ''),
+          onName: (id, typed) => {
+            const found = labelAt(id)
+            if (found) setLabel(found.id, { html: toHtml(typed) }, found.id)
+          },
+        }}
       />
       {picture && targets.length === 0 ? <p className="px-3 py-2 text-quiet">{words.noTargets}</p> : null}
       <ul ref={targetList} aria-label={words.targets}>
@@ -175,7 +189,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       </ul>
       {picture ? (
         <footer className="border-hairline border-b px-1 py-1">
-          <Button look="quiet" onClick={() => add(formFresh('target', size, targets.length))}>
+          <Button look="quiet" onClick={() => add(formFresh('target', size, targets.length), true)}>
             {words.addTarget}
           </Button>
         </footer>

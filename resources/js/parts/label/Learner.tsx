@@ -68,9 +68,9 @@ function Labelled({ part, response, onChange, disabled, keyOf, result, media, pi
             <g key={target.id}>
               {target.box ? (
                 <>
-                  <line x1={bx} y1={by_} x2={x} y2={y} className="stroke-white/85" strokeWidth={4} vectorEffect="non-scaling-stroke" />
+                  <line x1={bx} y1={by_} x2={x} y2={y} className="stroke-[#fff]/85" strokeWidth={4} vectorEffect="non-scaling-stroke" />
                   <line x1={bx} y1={by_} x2={x} y2={y} className="stroke-[#1f2528]" strokeWidth={1.5} vectorEffect="non-scaling-stroke" />
-                  <circle cx={x} cy={y} r={3.5 * stage.unit} className="fill-[#1f2528] stroke-white" strokeWidth={stage.unit} />
+                  <circle cx={x} cy={y} r={3.5 * stage.unit} className="fill-[#1f2528] stroke-[#fff]" strokeWidth={stage.unit} />
                 </>
               ) : null}
               {on ? null : (

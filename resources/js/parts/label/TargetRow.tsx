@@ -67,7 +67,7 @@ export function TargetRow({ number, target, right, selected, wrong, onSelect, on
         aria-label={texts.picture.nameOf({ what: label })}
         placeholder={words.targetHint}
         maxLength={1000}
-        className="min-h-7 min-w-40 flex-1 rounded-t-ui border-transparent border-b-2 bg-transparent px-1 hover:border-edge focus:border-accent focus:bg-paper"
+        className="min-h-7 min-w-40 flex-1 rounded-t-ui border-transparent border-b-2 bg-transparent px-1 placeholder:text-quiet hover:border-edge focus:border-accent focus:bg-paper"
         value={target.label ?? ''}
         onChange={(event) => onTarget({ label: event.target.value }, 'label')}
       />

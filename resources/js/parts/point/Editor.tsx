@@ -31,10 +31,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
   const list = useRef<HTMLUListElement>(null)
   const [selected, select] = useState<string[]>([])
   const size = picture ?? { width: 800, height: 600 }
-  const said = remarks(
-    rules.map((rule) => rule.on),
-    size,
-  )
+  const said = remarks(rules.map((rule) => rule.on))
   const now = () => (edit.current().key?.rules ?? []) as AreaRule[]
   const set = (next: AreaRule[], place = '') => onChange(withRules(edit.current(), next), place)
   const put = (id: string, changed: Partial<AreaRule>, place: string) => {
@@ -42,15 +39,17 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     set(changed.on ? innerFirst(next) : next, `${id} ${place}`)
   }
   const nameOf = (rule: AreaRule, i: number) => rule.note || words.area({ n: i + 1 })
-  const add = (form: Form) => {
-    if (!isArea(form)) return
+  const add = (form: Form, byKey: boolean) => {
+    if (!isArea(form)) return ''
     const made: AreaRule = { id: freshId(now(), 'r'), on: { shape: form.shape, at: written(form.n) }, credit: creditOf(form, now()) }
     const next = innerFirst([...now(), made])
     set(next)
     select([made.id])
-    requestAnimationFrame(() =>
-      list.current?.querySelectorAll<HTMLElement>('[data-area]')[next.indexOf(made)]?.querySelector<HTMLElement>('input')?.focus(),
-    )
+    if (byKey)
+      requestAnimationFrame(() =>
+        list.current?.querySelectorAll<HTMLElement>('[data-area]')[next.indexOf(made)]?.querySelector<HTMLElement>('input')?.focus(),
+      )
+    return made.id
   }
   const remove = (ids: string[]) => {
     set(now().filter((one) => !ids.includes(one.id)))
@@ -105,6 +104,11 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
         onAdd={add}
         onRemove={remove}
         onDuplicate={duplicate}
+        naming={{
+          label: words.nameHere,
+          of: (id) => rules.find((one) => one.id === id)?.note ?? '',
+          onName: (id, note) => put(id, { note }, 'note'),
+        }}
       />
       {picture && rules.length === 0 ? <p className="px-3 py-2 text-quiet">{words.none}</p> : null}
       {rules.length > 1 ? <p className="border-hairline border-b px-3 py-1 text-caption text-quiet">{words.order}</p> : null}
@@ -141,7 +145,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       </ul>
       {picture ? (
         <footer className="px-1 py-1">
-          <Button look="quiet" onClick={() => add({ shape: 'circle', n: fresh('circle', size, rules.length) })}>
+          <Button look="quiet" onClick={() => add({ shape: 'circle', n: fresh('circle', size, rules.length) }, true)}>
             {words.add}
           </Button>
         </footer>

@@ -34,19 +34,20 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
   const list = useRef<HTMLUListElement>(null)
   const [selected, select] = useState<string[]>([])
   const size = picture ?? { width: 800, height: 600 }
-  const said = remarks(regions, size)
+  const said = remarks(regions)
   const rule = (id: string) => rules.find((one) => one.on === id)
   const nameOf = (region: Region, i: number) => region.label || words.region({ n: i + 1 })
   const now = () => (edit.current().settings?.regions ?? []) as Region[]
   const set = (next: Rule<string>[], place = '') => onChange(withRules(edit.current(), next), place)
   const put = (id: string, changed: Partial<Region>, place: string) =>
     edit.put({ regions: now().map((one) => (one.id === id ? { ...one, ...changed } : one)) }, {}, `${id} ${place}`)
-  const add = (form: Form) => {
-    if (!isArea(form)) return
+  const add = (form: Form, byKey: boolean) => {
+    if (!isArea(form)) return ''
     const made: Region = { id: freshId(now(), 's'), shape: form.shape, at: written(form.n), label: '' }
     edit.put({ regions: [...now(), made] })
     select([made.id])
-    focusName(now().length)
+    if (byKey) focusName(now().length)
+    return made.id
   }
   const focusName = (i: number) =>
     requestAnimationFrame(() => list.current?.querySelectorAll<HTMLElement>('[data-area]')[i]?.querySelector<HTMLElement>('input')?.focus())
@@ -128,6 +129,11 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
         onAdd={add}
         onRemove={remove}
         onDuplicate={duplicate}
+        naming={{
+          label: words.nameHere,
+          of: (id) => regions.find((one) => one.id === id)?.label ?? '',
+          onName: (id, label) => put(id, { label }, 'label'),
+        }}
       />
       {picture && regions.length === 0 ? <p className="px-3 py-2 text-quiet">{words.none}</p> : null}
       <ul ref={list}>
@@ -163,7 +169,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       </ul>
       {picture ? (
         <footer className="px-1 py-1">
-          <Button look="quiet" onClick={() => add({ shape: 'rectangle', n: fresh('rectangle', size, regions.length) })}>
+          <Button look="quiet" onClick={() => add({ shape: 'rectangle', n: fresh('rectangle', size, regions.length) }, true)}>
             {words.add}
           </Button>
         </footer>

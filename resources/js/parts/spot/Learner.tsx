@@ -112,14 +112,14 @@ function Regions({ part, response, onChange, disabled, result, picture, src, lab
                       : 'fill-[#0e6a5b]/30'
                     : right
                       ? 'fill-[#0e6a5b]/15'
-                      : 'fill-white/10 hover:fill-white/35'
+                      : 'fill-[#fff]/10 hover:fill-[#fff]/35'
                 }
               />
               <Outlined shape={region.shape} n={n} tone={tone} {...(on || right || wrong ? {} : { dash: '5 3' })} />
               {on ? (
                 <g className="pointer-events-none" transform={`translate(${x} ${y}) scale(${stage.unit})`}>
                   <circle r={11} className={wrong ? 'fill-[#9c2b36]' : 'fill-[#0e6a5b]'} />
-                  <path d={wrong ? 'M-4-4L4 4M4-4L-4 4' : 'M-5 0L-1.5 4L5-4'} className="fill-none stroke-white" strokeWidth={2.5} />
+                  <path d={wrong ? 'M-4-4L4 4M4-4L-4 4' : 'M-5 0L-1.5 4L5-4'} className="fill-none stroke-[#fff]" strokeWidth={2.5} />
                 </g>
               ) : null}
             </g>

@@ -31,6 +31,7 @@ type Props = {
 /** The question as a learner meets it: drawn from the presentation, scored by the core. */
 export function TryPane({ question, bank, stored, showKey, onSpecimen, bench, now }: Props) {
   const attempt = useTry(question, bank, now)
+  const [inWords, setInWords] = useState<string[]>([])
   const [phone, setPhone] = useState(false)
   const media = useMedia(bank, stored ? question.id : undefined)
   if (attempt.shown.isPending) return <Waiting text={texts.loading} />
@@ -61,7 +62,29 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, bench, no
   const view = (id: string) => partView(shown.parts.find((one) => one.id === id)?.kind ?? '')
   const draw = (id: string) => {
     const [given, View] = [props(id), view(id)?.Learner]
-    return given && View ? <View {...given} /> : null
+    if (!given || !View) return null
+    const other = shown.parts.find((one) => one.instead === id)
+    const { instead } = given.part
+    const isInWords = instead !== undefined && inWords.includes(instead)
+    // what is asked instead is shown when it is wanted, and beside the key
+    if (other && !withKey && !inWords.includes(id)) return null
+    if (instead === undefined || withKey) return <View {...given} />
+    return (
+      <>
+        {isInWords ? null : <View {...given} />}
+        <Button
+          look="quiet"
+          className="!px-0 font-sans"
+          disabled={attempt.finished}
+          onClick={() => {
+            attempt.answer(isInWords ? instead : id, undefined)
+            setInWords(isInWords ? inWords.filter((one) => one !== instead) : [...inWords, instead])
+          }}
+        >
+          {isInWords ? texts.try.onPicture : texts.try.inWords}
+        </Button>
+      </>
+    )
   }
   const drawGap = (gap: string, of: string) => {
     const [given, View] = [props(of), view(of)?.Gap]

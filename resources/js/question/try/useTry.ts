@@ -55,9 +55,11 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
     check: () => check.mutate({ response, wrong }),
     /** What the last roll changed; null when nothing was rolled. */
     changes: before && roll && !shown.isPlaceholderData ? changed(before, roll) : null,
-    answer: (part: string, given: Record<string, unknown>) => {
+    /** @param given  undefined where it is taken back */
+    answer: (part: string, given: Record<string, unknown> | undefined) => {
       setResult(null)
-      setResponse({ ...response, [part]: given })
+      const { [part]: _, ...rest } = response
+      setResponse(given === undefined ? rest : { ...rest, [part]: given })
     },
     hint: () => setHints(hints + 1),
     again: () => setResult(null),

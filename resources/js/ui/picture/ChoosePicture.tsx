@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { fileTarget } from '@/lib/drag'
 import { texts } from '@/messages'
 import { Button } from '../Button'
-import { type Placed, useMediaDesk } from '../media'
+import { useMediaDesk } from '../media'
 import { measure, type PartPicture } from './picture'
 
 const words = texts.picture
@@ -11,16 +11,13 @@ const words = texts.picture
 /** Asks for a picture of the bank; null when that was given up. What one shows is taken along from the library. */
 export function useChoosePicture() {
   const desk = useMediaDesk()
-  const made = async (placed: Placed | null | undefined): Promise<PartPicture | null> => {
-    if (!desk || placed?.kind !== 'picture') return null
-    const size = await measure(desk.address(placed.id))
-    return { media: placed.id, alt: placed.alt ?? '', ...size }
+  const made = async (file?: File): Promise<PartPicture | null> => {
+    const medium = await desk?.picture(file)
+    if (!desk || !medium) return null
+    const size = medium.width && medium.height ? { width: medium.width, height: medium.height } : await measure(desk.address(medium.id))
+    return { media: medium.id, alt: medium.alt ?? '', ...size }
   }
-  return {
-    isThere: desk !== null,
-    choose: async () => made(await desk?.choose('picture')),
-    upload: async (files: File[]) => made((await desk?.upload(files))?.[0]),
-  }
+  return { isThere: desk !== null, choose: () => made(), upload: made }
 }
 
 /** Where there is no picture yet: choose one, or drop a file. */
@@ -34,7 +31,8 @@ export function ChoosePicture({ onPicture }: { onPicture: (picture: PartPicture)
         onOver: () => setOver(true),
         onLeave: () => setOver(false),
         onDrop: (files) => {
-          from.upload(files.filter((file) => file.type.startsWith('image/')).slice(0, 1)).then(take)
+          const [file] = files
+          if (file) from.upload(file).then(take)
         },
       })}
       className={`m-3 flex min-h-44 flex-col items-center justify-center gap-2 rounded-ui border-2 border-dashed p-6 text-center ${over ? 'border-accent bg-accent-tint' : 'border-edge bg-well'}`}

@@ -13,7 +13,7 @@ export function Lens({ picture, src, at, unit }: { picture: PartPicture; src: st
   return (
     <span
       aria-hidden="true"
-      className="pointer-events-none absolute z-10 rounded-full border-2 border-[#1f2528] bg-white shadow-float"
+      className="pointer-events-none absolute z-10 rounded-full border-2 border-[#1f2528] bg-[#fff] shadow-float"
       style={{
         width: GLASS,
         height: GLASS,

@@ -4,7 +4,7 @@ import type { Spot } from './area'
 export function Mark({ at, unit, children, filled }: { at: Spot; unit: number; children: string | number; filled?: boolean }) {
   return (
     <g className="pointer-events-none" transform={`translate(${at.x} ${at.y}) scale(${unit})`}>
-      <circle r={10} className={filled ? 'fill-accent stroke-white' : 'fill-white stroke-[#1f2528]'} strokeWidth={1.25} />
+      <circle r={10} className={filled ? 'fill-accent stroke-[#fff]' : 'fill-[#fff] stroke-[#1f2528]'} strokeWidth={1.25} />
       <text
         textAnchor="middle"
         dy="0.35em"

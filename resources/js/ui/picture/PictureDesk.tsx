@@ -2,6 +2,7 @@ import { Circle, Copy, Maximize, Minus, MousePointer2, Pentagon, Plus, Square, T
 import { type KeyboardEvent, type ReactNode, useRef, useState } from 'react'
 import { texts } from '@/messages'
 import { Align } from './Align'
+import { NameHere } from './NameHere'
 import type { PartPicture } from './picture'
 import { Outlined } from './Shape'
 import { lined } from './snap'
@@ -24,12 +25,14 @@ type Props = {
   onSelect: (ids: string[]) => void
   onForms: (forms: Map<string, Form>, place: string) => void
   /** Told where it was drawn; made of nothing, by key, it lies in the middle. */
-  onAdd: (form: Form, byKey: boolean) => void
+  onAdd: (form: Form, byKey: boolean) => string
   onRemove: (ids: string[]) => void
   onDuplicate: (ids: string[]) => void
-  /** More for the bar above the picture. */
-  more?: ReactNode
+  /** What is typed right on the picture once something is drawn. */
+  naming: Naming
 }
+
+export type Naming = { label: string; of: (id: string) => string; onName: (id: string, name: string) => void }
 
 /** A picture to draw on: areas and targets are drawn, moved, reshaped, lined up; everything also by keys. */
 export function PictureDesk(props: Props) {
@@ -38,6 +41,7 @@ export function PictureDesk(props: Props) {
   const [zoom, setZoom] = useState(1)
   const [space, setSpace] = useState(false)
   const [said, setSaid] = useState('')
+  const [naming, setNaming] = useState<string | null>(null)
   const { ref, element, unit } = useStage(picture)
   const scroll = useRef<HTMLDivElement>(null)
   const gesture = useGesture({
@@ -50,7 +54,7 @@ export function PictureDesk(props: Props) {
     onSelect,
     onForms,
     onAdd: (form) => {
-      props.onAdd(form, false)
+      setNaming(props.onAdd(form, false))
       setTool('select')
     },
   })
@@ -60,7 +64,12 @@ export function PictureDesk(props: Props) {
   })
   const chosen = things.filter((one) => selected.includes(one.id))
   const stop = chosen[0]?.id ?? things[0]?.id
-  const focus = (id: string) => element.current?.querySelector<SVGElement>(`[data-thing="${CSS.escape(id)}"]`)?.focus()
+  const leave = () => {
+    if (naming !== null) requestAnimationFrame(() => focus(naming))
+    setNaming(null)
+  }
+  const focus = (id: string) =>
+    element.current?.querySelector<SVGElement>(`[data-thing="${CSS.escape(id)}"]`)?.focus({ preventScroll: true })
 
   const by = (dx: number, dy: number) => {
     if (chosen.length === 0) return
@@ -115,6 +124,7 @@ export function PictureDesk(props: Props) {
       if (after) requestAnimationFrame(() => focus(after.id))
     } else if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd')
       props.onDuplicate(selected.includes(here) ? selected : [here])
+    else if (event.key === 'F2') setNaming(here)
     else if (next !== undefined) {
       const to = things[Math.min(Math.max(next, 0), things.length - 1)]
       if (to) {
@@ -149,7 +159,10 @@ export function PictureDesk(props: Props) {
               onClick={(event) => {
                 // pressed by key it cannot be drawn: it is put into the middle, to be moved by keys
                 if (one !== 'select' && event.detail === 0) props.onAdd(formFresh(one, picture, things.length), true)
-                else setTool(one)
+                else {
+                  gesture.cancel()
+                  setTool(one)
+                }
               }}
             >
               <Icon size={16} aria-hidden="true" className={one === 'ellipse' ? 'scale-y-70' : ''} />
@@ -181,7 +194,6 @@ export function PictureDesk(props: Props) {
         <span className="w-12 text-center text-caption text-second">{words.zoom({ n: zoom })}</span>
         {bar(words.larger, <Plus size={16} aria-hidden="true" />, () => closer(1), zoom === ZOOMS.at(-1))}
         {bar(words.fit, <Maximize size={16} aria-hidden="true" />, () => setZoom(1), zoom === 1)}
-        <span className="ml-auto flex flex-wrap items-center gap-2">{props.more}</span>
       </div>
       <div
         ref={scroll}
@@ -198,20 +210,30 @@ export function PictureDesk(props: Props) {
             aspectRatio: `${picture.width} / ${picture.height}`,
           }}
         >
-          <img src={src} alt={picture.alt} draggable={false} className="absolute inset-0 size-full select-none bg-white" />
+          <img src={src} alt={picture.alt} draggable={false} className="absolute inset-0 size-full select-none bg-[#fff]" />
           {/* biome-ignore lint/a11y/useSemanticElements: a drawing cannot be a fieldset */}
           <svg
             ref={ref}
+            tabIndex={-1}
             role="group"
             aria-label={props.label}
             viewBox={`0 0 ${picture.width} ${picture.height}`}
             className={`absolute inset-0 size-full overflow-visible ${space ? 'cursor-grab' : tool === 'select' ? '' : 'cursor-crosshair'}`}
             style={{ touchAction: tool === 'select' ? 'manipulation' : 'none' }}
-            onPointerDown={(event) => gesture.on.begin(event, space)}
+            onPointerDown={(event) => {
+              // keys go to what is drawn; a thing takes the focus itself
+              if (event.target instanceof Element && (tool !== 'select' || !event.target.closest('[data-thing]')))
+                event.currentTarget.focus({ preventScroll: true })
+              gesture.on.begin(event, space)
+            }}
             onPointerMove={gesture.on.move}
             onPointerUp={gesture.on.end}
             onPointerCancel={gesture.cancel}
-            onDoubleClick={() => gesture.closePolygon(gesture.corners)}
+            onDoubleClick={(event) => {
+              if (gesture.corners.length > 0) gesture.closePolygon(gesture.corners)
+              else if (tool === 'select' && event.target instanceof Element)
+                setNaming(event.target.closest<SVGElement>('[data-thing]')?.dataset.thing ?? null)
+            }}
           >
             {/* the first is tried first, so it lies on top */}
             {[...shown].reverse().map((thing) => (
@@ -256,7 +278,7 @@ export function PictureDesk(props: Props) {
                     cx={x}
                     cy={y}
                     r={(i === 0 ? 6 : 4) * unit}
-                    className="fill-white stroke-[#0e6a5b]"
+                    className="fill-[#fff] stroke-[#0e6a5b]"
                     strokeWidth={1.5 * unit}
                   />
                 ))}
@@ -286,6 +308,7 @@ export function PictureDesk(props: Props) {
               />
             ) : null}
           </svg>
+          <NameHere key={naming} thing={things.find((one) => one.id === naming)} size={picture} naming={props.naming} onDone={leave} />
         </div>
       </div>
       <p role="status" className="sr-only">

@@ -19,7 +19,7 @@ export function PictureShown({ picture, src, stage, svg, children, over }: Props
       className="relative mx-auto"
       style={{ width: `min(100%, ${Math.max(picture.width, 320)}px)`, aspectRatio: `${picture.width} / ${picture.height}` }}
     >
-      <img src={src} alt={picture.alt} draggable={false} className="absolute inset-0 size-full select-none rounded-ui bg-white" />
+      <img src={src} alt={picture.alt} draggable={false} className="absolute inset-0 size-full select-none rounded-ui bg-[#fff]" />
       {/* biome-ignore lint/a11y/noSvgWithoutTitle: it is named, or hidden, by whoever shows it */}
       <svg
         ref={stage.ref}

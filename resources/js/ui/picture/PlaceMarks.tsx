@@ -147,7 +147,7 @@ export function PlaceMarks({ picture, src, label, marks, max, disabled, tones, o
         {marks.map(([x, y], i) => (
           <g key={`${x} ${y}`}>
             {[
-              ['stroke-white', 6],
+              ['stroke-[#fff]', 6],
               [strokes[tones[i] ?? 'none'], 2.5],
             ].map(([stroke, width]) => (
               <path

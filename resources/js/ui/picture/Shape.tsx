@@ -19,7 +19,7 @@ export function Shape({ shape, n, ...rest }: Props) {
 export function Outlined({ shape, n, tone, dash }: { shape: ShapeName; n: number[]; tone: string; dash?: string }) {
   return (
     <>
-      <Shape shape={shape} n={n} className="fill-none stroke-white/85" strokeWidth={4} vectorEffect="non-scaling-stroke" />
+      <Shape shape={shape} n={n} className="fill-none stroke-[#fff]/85" strokeWidth={4} vectorEffect="non-scaling-stroke" />
       <Shape
         shape={shape}
         n={n}

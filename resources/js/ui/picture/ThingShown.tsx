@@ -5,7 +5,7 @@ import { Outlined, Shape } from './Shape'
 import { isArea, type Thing } from './things'
 
 const tones = { right: 'stroke-[#0e6a5b]', partly: 'stroke-[#8f5c10]', plain: 'stroke-[#1f2528]' }
-const fills = { right: 'fill-[#0e6a5b]/15', partly: 'fill-[#8f5c10]/15', plain: 'fill-white/10' }
+const fills = { right: 'fill-[#0e6a5b]/15', partly: 'fill-[#8f5c10]/15', plain: 'fill-[#fff]/10' }
 
 type Props = { thing: Thing; unit: number; selected: boolean; label: string; isStop: boolean }
 
@@ -54,7 +54,7 @@ export const ThingShown = memo(function ThingShown({ thing, unit, selected, labe
             y1={at.y}
             x2={form.at.x}
             y2={form.at.y}
-            className="stroke-white/85"
+            className="stroke-[#fff]/85"
             strokeWidth={4}
             vectorEffect="non-scaling-stroke"
           />
@@ -90,7 +90,7 @@ function Handle({ x, y, unit, thing, handle, small }: HandleProps) {
         y={y - half}
         width={2 * half}
         height={2 * half}
-        className={small ? 'fill-[#1f2528] stroke-white' : 'fill-white stroke-[#0e6a5b]'}
+        className={small ? 'fill-[#1f2528] stroke-[#fff]' : 'fill-[#fff] stroke-[#0e6a5b]'}
         strokeWidth={1.5 * unit}
       />
     </g>

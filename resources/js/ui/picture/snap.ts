@@ -2,7 +2,7 @@ import type { Box, Size } from './area'
 
 export type Guide = { x: number } | { y: number }
 
-/** How far a box that is moved has to go to stand level with another or with the picture, where that is near; and the lines that show it. */
+/** How far a moved box has to go to stand level with another or with the picture, where that is near, and lines that show it. */
 export function snapped(box: Box, others: Box[], picture: Size, near: number): { dx: number; dy: number; guides: Guide[] } {
   const lines = (of: Box, across: boolean) =>
     across ? [of.left, (of.left + of.right) / 2, of.right] : [of.top, (of.top + of.bottom) / 2, of.bottom]

@@ -11,7 +11,7 @@ use WideQuarry\Numbers\Exact;
 final readonly class Point
 {
     /** What is as near as this, for its size, is compared exactly; floats have 2⁻⁵³. */
-    private const DOUBT = 1e-12;
+    public const DOUBT = 1e-12;
 
     public float $nearX;
 

@@ -14,10 +14,18 @@ final readonly class Polygon implements Shape
 
     private Box $box;
 
+    /** @var list<float> heights of the corners, for a first look */
+    private array $heights;
+
+    /** How far off a float may be among these corners. */
+    private float $doubt;
+
     /** @param  non-empty-list<Point>  $corners */
     public function __construct(private array $corners)
     {
         $this->box = Box::around($corners);
+        $this->heights = array_map(fn (Point $corner): float => $corner->nearY, $corners);
+        $this->doubt = Point::DOUBT * max(array_map(abs(...), $this->heights));
     }
 
     /** By the edges that a ray to the right crosses (Shimrat 1962, Algorithm 112); a place on an edge is found before. */
@@ -29,8 +37,10 @@ final readonly class Polygon implements Shape
         $isInside = false;
         $from = $this->corners[count($this->corners) - 1];
         $above = $from->compareHeight($point);
-        foreach ($this->corners as $to) {
-            $next = $to->compareHeight($point);
+        $doubt = $this->doubt + Point::DOUBT * abs($point->nearY);
+        foreach ($this->corners as $i => $to) {
+            $apart = $this->heights[$i] - $point->nearY;
+            $next = $apart > $doubt ? 1 : ($apart < -$doubt ? -1 : $to->compareHeight($point));
             if ($above !== $next || $next === 0) {
                 $turn = Point::turn($from, $to, $point);
                 if ($turn === 0 && Box::around([$from, $to])->holds($point)) {

@@ -109,7 +109,12 @@ final readonly class PictureCheck
     {
         $tried = [$shape->middle(), ...$shape->outline()];
         foreach ($before as $i => $other) {
-            if (array_filter($tried, fn (Point $point): bool => ! $other->holds($point)) === []) {
+            $around = $other->box();
+            if (
+                $around->holds($shape->box()->from) &&
+                $around->holds($shape->box()->to) &&
+                array_filter($tried, fn (Point $point): bool => ! $other->holds($point)) === []
+            ) {
                 return $i;
             }
         }

@@ -14,25 +14,31 @@ use WideQuarry\Printing\Paper;
  */
 final class PictureDrawing
 {
-    /** As wide as the text of a page, in CSS pixels. */
-    private const WIDEST = 620;
+    /** As wide as the text of a page, and as high as leaves room for the question, in CSS pixels. */
+    private const ASKED = [620, 640];
 
-    /** As high as leaves room for the question. */
-    private const HIGHEST = 640;
+    /** In the key it is for looking up. */
+    private const IN_KEY = [400, 420];
 
     private string $drawn = '';
 
     /** Picture units in a CSS pixel of the page. */
     private readonly float $unit;
 
-    public function __construct(private readonly Picture $picture, private readonly ?string $from)
+    /** @param  array{int, int}  $most  how wide and high it may be */
+    private function __construct(private readonly Picture $picture, private readonly ?string $from, array $most)
     {
-        $this->unit = max(1, $picture->width / self::WIDEST, $picture->height / self::HIGHEST);
+        $this->unit = max(1, $picture->width / $most[0], $picture->height / $most[1]);
     }
 
-    public static function on(Paper $paper, Picture $picture): self
+    public static function asked(Paper $paper, Picture $picture): self
     {
-        return new self($picture, $paper->pictureOf($picture->media));
+        return new self($picture, $paper->pictureOf($picture->media), self::ASKED);
+    }
+
+    public static function inKey(Paper $paper, Picture $picture): self
+    {
+        return new self($picture, $paper->pictureOf($picture->media), self::IN_KEY);
     }
 
     /**

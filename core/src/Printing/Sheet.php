@@ -183,7 +183,8 @@ final readonly class Sheet
             $parts = [];
             foreach ($item->question->parts as $i => $part) {
                 $drawn = (array) $presented['parts'][$i]['settings'];
-                $parts[$part->id] = $part->kind instanceof PrintableKind ? $part->kind->onPaper($part, $drawn, $paper) : '';
+                $isAsked = $part->kind instanceof PrintableKind && ! $item->question->scoring->isInstead($part->id);
+                $parts[$part->id] = $isAsked ? $part->kind->onPaper($part, $drawn, $paper) : '';
                 $gaps = is_array($drawn['gaps'] ?? null) ? array_values(array_filter($drawn['gaps'], is_string(...))) : [];
                 foreach ($gaps as $j => $gap) {
                     $parts["$part->id\t$gap"] = $paper->gap(count($gaps) > 1 ? $j + 1 : null);
@@ -204,13 +205,14 @@ final readonly class Sheet
             $presented = $this->presenter->present($item->question, $settings->seed);
             $in = $this->circumstances($item, $settings);
             $html = '';
-            foreach ($item->question->parts as $i => $part) {
+            $asked = array_filter($item->question->parts, fn (Part $one): bool => ! $item->question->scoring->isInstead($one->id));
+            foreach ($asked as $i => $part) {
                 $html .= $this->answers(
                     $part,
                     (array) $presented['parts'][$i]['settings'],
                     $in,
                     new Paper($settings, $item->media),
-                    count($item->question->parts) > 1 ? $i + 1 : null,
+                    count($asked) > 1 ? $i + 1 : null,
                 );
             }
         } catch (CoreException $problem) {

@@ -27,9 +27,9 @@ final class ItemShape
         'inlineChoiceInteraction gap hottext printedVariable object audio video';
 
     private const BLOCK = 'p h1 h2 h3 h4 h5 h6 pre blockquote ul ol table div choiceInteraction orderInteraction matchInteraction '.
-        'extendedTextInteraction sliderInteraction gapMatchInteraction hottextInteraction object audio video img math hr';
+        'hotspotInteraction selectPointInteraction graphicGapMatchInteraction extendedTextInteraction sliderInteraction gapMatchInteraction hottextInteraction object audio video img math hr';
 
-    private const VALUES = 'baseValue variable correct mapResponse sum product subtract divide power roundTo mathOperator min max '.
+    private const VALUES = 'baseValue variable correct mapResponse mapResponsePoint inside truncate integerToFloat sum product subtract divide power roundTo mathOperator min max '.
         'multiple ordered index randomInteger random containerSize isNull match member contains not and or equal '.
         'equalRounded gt gte lt lte stringMatch substring patternMatch null default';
 
@@ -88,6 +88,17 @@ final class ItemShape
         'gap' => ['identifier!', ''],
         'hottextInteraction' => ['responseIdentifier! maxChoices! minChoices class', 'prompt '.self::BLOCK],
         'hottext' => ['identifier!', self::INLINE],
+        'hotspotInteraction' => ['responseIdentifier! maxChoices! minChoices class', 'prompt object img hotspotChoice'],
+        'hotspotChoice' => ['identifier! shape! coords! hotspotLabel', ''],
+        'selectPointInteraction' => ['responseIdentifier! maxChoices! minChoices', 'prompt object img'],
+        'graphicGapMatchInteraction' => [
+            'responseIdentifier! maxAssociations class',
+            'prompt object img gapImg gapText associableHotspot',
+        ],
+        'gapImg' => ['identifier! matchMax! objectLabel', 'object'],
+        'associableHotspot' => ['identifier! shape! coords! matchMax! hotspotLabel class', ''],
+        'areaMapping' => ['defaultValue lowerBound upperBound', 'areaMapEntry'],
+        'areaMapEntry' => ['shape! coords! mappedValue!', ''],
         'textEntryInteraction' => ['responseIdentifier! expectedLength patternMask', ''],
         'extendedTextInteraction' => ['responseIdentifier! expectedLines expectedLength format', 'prompt'],
         'inlineChoiceInteraction' => ['responseIdentifier! shuffle!', 'inlineChoice'],
@@ -104,6 +115,8 @@ final class ItemShape
         'variable' => ['identifier!', ''],
         'correct' => ['identifier!', ''],
         'mapResponse' => ['identifier!', ''],
+        'mapResponsePoint' => ['identifier!', ''],
+        'inside' => ['shape! coords!', self::VALUES],
         'default' => ['identifier!', ''],
         'null' => ['', ''],
         'equal' => ['toleranceMode! tolerance includeLowerBound includeUpperBound', self::VALUES],
@@ -186,7 +199,8 @@ final class ItemShape
                             $attribute->nodeName === 'max-associations' ||
                             in_array($name, ['ol'], true))) ||
                     $short === 'lang';
-                $allowed = $allowed && ! ($version === '2.1' && $name === 'choiceInteraction' && $short === 'orientation');
+                $allowed = $allowed && ! ($version === '2.1' && in_array($short, ['orientation', 'maxAssociations'], true) &&
+                    in_array($name, ['choiceInteraction', 'graphicGapMatchInteraction'], true));
                 $allowed || ($wrong[] = "$name has $attribute->nodeName");
             }
             foreach (explode(' ', $attributes) as $must) {

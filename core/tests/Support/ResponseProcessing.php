@@ -178,6 +178,9 @@ final class ResponseProcessing
             'null' => null,
             'mapresponse' => $this->mapped($e->getAttribute('identifier')),
             'mapresponsepoint' => $this->mappedPoints($e->getAttribute('identifier')),
+            'inside' => [
+                array_filter($of(0) ?? [], fn (string|float $point): bool => $this->lies($e, (string) $point)) === [] ? 'false' : 'true',
+            ],
             'multiple', 'ordered' => array_merge(...array_map(fn (\DOMElement $arg): array => $this->value($arg) ?? [], $args)) ?: null,
             'containersize' => [(float) count($of(0) ?? [])],
             'index' => isset(($of(0) ?? [])[(int) $e->getAttribute('n') - 1]) ? [$of(0)[(int) $e->getAttribute('n') - 1]] : null,
@@ -298,13 +301,8 @@ final class ResponseProcessing
             [$x, $y] = array_map(floatval(...), explode(' ', (string) $point));
             $area = null;
             foreach (self::children($map) as $i => $entry) {
-                $c = array_map(floatval(...), explode(',', $entry->getAttribute('coords')));
-                $in = match ($entry->getAttribute('shape')) {
-                    'circle' => ($x - $c[0]) ** 2 + ($y - $c[1]) ** 2 <= $c[2] ** 2,
-                    'rect' => $x >= $c[0] && $y >= $c[1] && $x <= $c[2] && $y <= $c[3],
-                    default => $entry->getAttribute('shape') === 'default',
-                };
-                if ($in) {
+                $coords = array_map(floatval(...), explode(',', $entry->getAttribute('coords')));
+                if (Places::lies($entry->getAttribute('shape'), $coords, $x, $y)) {
                     $area = $i;
                     break;
                 }
@@ -319,6 +317,13 @@ final class ResponseProcessing
         }
 
         return [$this->bounded($map, $sum)];
+    }
+
+    private function lies(\DOMElement $area, string $point): bool
+    {
+        [$x, $y] = array_map(floatval(...), explode(' ', $point));
+
+        return Places::lies($area->getAttribute('shape'), array_map(floatval(...), explode(',', $area->getAttribute('coords'))), $x, $y);
     }
 
     private function bounded(\DOMElement $map, float $sum): float

@@ -2398,7 +2398,7 @@ export type Messages = {
     'answer.for_a_person': string
     'rule.matched': (values: { rule: Words; credit: Words }) => string
     'default.applied': (values: { times: number; credit: Words }) => string
-    'scheme.counted': (values: { r: Words; n: Words; x: Words; w: Words; credit: Words }) => string
+    'scheme.counted': (values: { r: Words; n: Words; w: number; x: Words; credit: Words }) => string
     'slips.counted': (values: { slips: number; rule: Words }) => string
     'slips.nearer_to_another': (values: { other: Words; rule: Words }) => string
     'number.read': (values: { value: Words }) => string
@@ -2420,6 +2420,7 @@ export type Messages = {
     'points.judged': string
     'place.judged': (values: { verdict: string | boolean; name: Words }) => string
     'instead.answered': string
+    'label.judged': (values: { right: string | boolean; label: Words; target: Words }) => string
   } & Record<string, unknown>
   transfers: {
     remove: (values: { title: Words }) => string
@@ -2534,6 +2535,7 @@ export type Messages = {
     noTries: string
     inWords: string
     onPicture: string
+    insteadOf: string
   }
   work: {
     title: string

@@ -58,6 +58,9 @@ table { border-collapse: collapse; max-width: 100%; } td, th { border: 0.5pt sol
 .pick { white-space: normal; } .pick .or { color: #666; }
 .bank { list-style: none; display: flex; flex-wrap: wrap; gap: 1.5mm 3mm; padding: 2mm 3mm; border: 0.5pt solid #666; break-inside: avoid; }
 .bank li { padding: 0 2mm; } .bank .times { color: #444; font-size: 0.8em; }
+svg.picture { display: block; max-width: 100%; height: auto; break-inside: avoid; font-family: inherit; }
+.on-picture { margin: 1.5mm 0; break-inside: avoid; } .on-picture figcaption { font-size: 0.85em; margin: 1mm 0 0; }
+.to-fill { list-style: none; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(14em, 1fr)); gap: {{ 1.4 * $room }}mm 6mm; }
 .join { display: grid; grid-template-columns: 1fr 1fr; gap: 0 22mm; break-inside: avoid; } .join ul { list-style: none; padding: 0; margin: 0; }
 .join li { display: flex; gap: 0.45em; align-items: baseline; padding: {{ 1.1 * $room }}mm 0; } .join .option { flex: 1; }
 .dot { flex: none; width: 0.5em; height: 0.5em; border: 0.7pt solid #000; align-self: center; }

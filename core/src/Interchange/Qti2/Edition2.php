@@ -18,6 +18,7 @@ final readonly class Edition2 implements Edition
         1 => [
             'choice-interaction' => ['orientation' => true],
             'gap-match-interaction' => ['max-associations' => true],
+            'graphic-gap-match-interaction' => ['max-associations' => true],
             'rubric-block' => ['use' => true],
         ],
         2 => ['gap-match-interaction' => ['max-associations' => true]],
@@ -90,7 +91,7 @@ final readonly class Edition2 implements Edition
             $xml,
         );
 
-        $xml = OwnClasses::html($xml);
+        $xml = OwnClasses::html(GraphicObjects::in($xml, $this->minor >= 2));
 
         return $this->minor >= 2
             ? $xml

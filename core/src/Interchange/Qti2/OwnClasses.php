@@ -20,12 +20,12 @@ final class OwnClasses
     /** The attributes of an element of 3.0 with classes in place of data. */
     public static function from(string $attributes): string
     {
-        preg_match_all('/ data-([a-z]+)="([a-z]+)"/', $attributes, $m, PREG_SET_ORDER);
+        preg_match_all('/ data-([a-z]+)="([a-z]+|[\d.,-]+)"/', $attributes, $m, PREG_SET_ORDER);
         if ($m === []) {
             return $attributes;
         }
-        $classes = implode(' ', array_map(fn (array $one): string => self::BEFORE."$one[1]-$one[2]", $m));
-        $attributes = (string) preg_replace('/ data-[a-z]+="[a-z]+"/', '', $attributes);
+        $classes = implode(' ', array_map(fn (array $one): string => self::BEFORE."$one[1]-".strtr($one[2], ',', '_'), $m));
+        $attributes = (string) preg_replace('/ data-[a-z]+="(?:[a-z]+|[\d.,-]+)"/', '', $attributes);
 
         return str_contains($attributes, ' class="')
             ? str_replace(' class="', " class=\"$classes ", $attributes)
@@ -95,8 +95,8 @@ final class OwnClasses
                     $element->setAttribute($m[1], $m[2]);
                 } elseif (preg_match('/^'.self::BEFORE.'(align|view|colwidth)-([a-z0-9_]+)$/D', $class, $m) === 1) {
                     $element->setAttribute("data-$m[1]", strtr($m[2], '_', $m[1] === 'view' ? ' ' : ','));
-                } elseif (preg_match('/^'.self::BEFORE.'(opinion|by|sort)-([a-z]+)$/D', $class, $m) === 1) {
-                    $element->setAttribute("data-$m[1]", $m[2]);
+                } elseif (preg_match('/^'.self::BEFORE.'(opinion|by|sort|shuffle|to)-([a-z\d._-]+)$/D', $class, $m) === 1) {
+                    $element->setAttribute("data-$m[1]", strtr($m[2], '_', ','));
                 }
             }
         }

@@ -50,9 +50,46 @@ final class ItemNormaliser
                     Message::of('interchange.qti30.button-item-hint-end'),
                 ),
                 'qti-info-control' => $this->unwrap($element),
+                'qti-graphic-associate-interaction' => $this->namePlaces($element),
                 default => null,
             };
         }
+    }
+
+    /** Places of a picture that are joined in pairs are read as their names, below the picture. */
+    private function namePlaces(\DOMElement $interaction): void
+    {
+        $document = $interaction->ownerDocument ?? new \DOMDocument;
+        $words = $document->createElement('qti-associate-interaction');
+        foreach (iterator_to_array($interaction->attributes ?? new \ArrayIterator, false) as $attribute) {
+            $words->setAttribute($attribute->nodeName, (string) $attribute->nodeValue);
+        }
+        $number = 0;
+        foreach (Xml::children($interaction) as $child) {
+            if ($child->localName !== 'qti-associable-hotspot') {
+                $words->appendChild($child);
+
+                continue;
+            }
+            $number++;
+            $choice = $document->createElement('qti-simple-associable-choice');
+            foreach (['identifier', 'match-max'] as $attribute) {
+                $choice->setAttribute($attribute, $child->getAttribute($attribute));
+            }
+            $label = trim($child->getAttribute('hotspot-label'));
+            $paragraph = $document->createElement('p');
+            $paragraph->textContent = $label === '' ? Message::of('interchange.qti30.place-number', ['number' => $number]) : $label;
+            $choice->appendChild($paragraph);
+            $words->appendChild($choice);
+        }
+        $interaction->parentNode?->replaceChild($words, $interaction);
+        $this->notices[] = Notice::loss(
+            'qti.graphic_associate',
+            Message::of('interchange.qti30.places-joined-by-names'),
+            $this->file,
+            $interaction->getLineNo(),
+            $this->question,
+        );
     }
 
     /** The standard's expressions are anchored without saying so; those of other languages are often written into it. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Label;
 
 use WideQuarry\Answer\TextMatcher;
+use WideQuarry\Content\RichText;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
@@ -95,9 +96,38 @@ final class LabelKind implements Kind
         return match (true) {
             $problem !== null => $problem,
             $given === [] => PartOutcome::unanswered(),
-            $settings->isTyped() => (new TypedLabels($part, $settings, $in))->outcome($given),
-            default => PairScoring::byFirst($part, $given, $settings->ids()),
+            $settings->isTyped() => $this->named((new TypedLabels($part, $settings, $in))->outcome($given), $settings),
+            default => $this->named(PairScoring::byFirst($part, $given, $settings->ids()), $settings),
         };
+    }
+
+    /** The outcome with what was right and what was not in words, in the order of the targets. */
+    private function named(PartOutcome $outcome, LabelSettings $settings): PartOutcome
+    {
+        $judged = $outcome->trace[0] ?? [];
+        $said = [];
+        foreach ($settings->targets as $i => $target) {
+            foreach (['right' => true, 'wrong' => false] as $verdict => $isRight) {
+                foreach (is_array($judged[$verdict] ?? null) ? $judged[$verdict] : [] as $pair) {
+                    [$at, $label] = is_array($pair) ? [...$pair, '', ''] : ['', ''];
+                    if ($at === $target->id && is_string($label)) {
+                        $item = Item::find($settings->labels, $label);
+                        $said[] = [
+                            'step' => 'label.judged',
+                            'target' => $target->label === '' ? (string) ($i + 1) : ($i + 1)." ($target->label)",
+                            'label' => $item === null ? $label : RichText::read($item->html)->plain(),
+                            'right' => $isRight,
+                        ];
+                    }
+                }
+            }
+        }
+
+        return $said === [] ? $outcome : PartOutcome::given($outcome->credit, $outcome->matched, [
+            ...array_slice($outcome->trace, 0, 1),
+            ...$said,
+            ...array_slice($outcome->trace, 1),
+        ]);
     }
 
     /** @param  list<array{string, string}>  $given */

@@ -108,7 +108,7 @@ final class LabelMapping implements KindMapping
             'targets' => $targets,
             'labels' => $labels,
             'by' => in_array($by, ['menu', 'typing'], true) ? $by : 'placing',
-            'shuffle' => $interaction->getAttribute('shuffle') === 'true',
+            'shuffle' => in_array('true', [$interaction->getAttribute('shuffle'), $interaction->getAttribute('data-shuffle')], true),
         ], $declaration, $marking);
     }
 
@@ -176,11 +176,11 @@ final class LabelMapping implements KindMapping
         ));
         $picture = $settings->picture === null ? '' : $content(GraphicXml::html($settings->picture->shown()));
         $by = $settings->by === 'placing' ? '' : " data-by=\"$settings->by\"";
-        $order = $settings->shuffle ? ' shuffle="true"' : '';
+        $order = $settings->shuffle ? ' data-shuffle="true"' : '';
 
         return (new PairWriter($typed->part, true, $settings->ids(), array_column($typed->labels, 'id'), true))->write(
             $response,
-            '<'.self::GAPS." response-identifier=\"$response\"$by$order>$picture$labels$targets</".self::GAPS.'>',
+            '<'.self::GAPS." response-identifier=\"$response\" max-associations=\"0\"$by$order>$picture$labels$targets</".self::GAPS.'>',
         )->losing($typed->losses);
     }
 

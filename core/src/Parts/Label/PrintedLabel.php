@@ -8,7 +8,6 @@ use WideQuarry\Answer\TextMatcher;
 use WideQuarry\Content\Tree;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\PrintedBank;
-use WideQuarry\Pictures\Picture;
 use WideQuarry\Pictures\PictureDrawing;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Printing\PrintedAnswer;
@@ -35,7 +34,7 @@ final class PrintedLabel
         }
 
         return '<figure class="on-picture">'.
-            $this->numbered($settings, $settings->picture, $paper, new Roll).
+            $this->numbered($settings, PictureDrawing::asked($paper, $settings->picture), new Roll).
             '</figure>'.
             PrintedBank::of($presented['labels'] ?? [], $paper).
             "<ul class=\"to-fill\">$lines</ul>";
@@ -59,7 +58,7 @@ final class PrintedLabel
 
         return $answers === []
             ? []
-            : [new PrintedAnswer($this->numbered($settings, $settings->picture, $paper, $in->roll), Exact::one()), ...$answers];
+            : [new PrintedAnswer($this->numbered($settings, PictureDrawing::inKey($paper, $settings->picture), $in->roll), Exact::one()), ...$answers];
     }
 
     private function right(Rule $rule, string $target, LabelSettings $settings, ScoringContext $in, Paper $paper): ?string
@@ -79,9 +78,8 @@ final class PrintedLabel
         ));
     }
 
-    private function numbered(LabelSettings $settings, Picture $picture, Paper $paper, Roll $roll): string
+    private function numbered(LabelSettings $settings, PictureDrawing $drawing, Roll $roll): string
     {
-        $drawing = PictureDrawing::on($paper, $picture);
         foreach ($settings->targets as $i => $target) {
             $box = $target->box($roll);
             if ($box !== null) {

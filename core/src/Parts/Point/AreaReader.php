@@ -61,7 +61,7 @@ final readonly class AreaReader
 
         return $points === null || $right !== $own->n
             ? null
-            : $this->made($points, $rules, ['scheme' => $own->scheme, ...isset($own->cost) ? ['cost' => $own->cost] : []]);
+            : $this->made($points, $rules, ['scheme' => $own->scheme, ...isset($own->cost) && is_string($own->cost) ? ['cost' => ScoreFloats::share($own->cost, Exact::one())] : []]);
     }
 
     /** @param  list<array{on: \stdClass, value: string}>  $areas */

@@ -74,22 +74,39 @@ final readonly class CountedAreas
     private static function counted(string $response, bool $all, string $points, int $n, string $cost): string
     {
         $float = fn (string|int $value): string => "<qti-base-value base-type=\"float\">$value</qti-base-value>";
-        $set = fn (string $value): string => "<qti-set-outcome-value identifier=\"SCORE_$response\">$value</qti-set-outcome-value>";
+        $set = fn (string $value, string $of = 'SCORE'): string => "<qti-set-outcome-value identifier=\"{$of}_$response\">".
+            "$value</qti-set-outcome-value>";
         $sum = "<qti-map-response-point identifier=\"$response\"/>";
         $null = "<qti-response-if><qti-is-null><qti-variable identifier=\"$response\"/></qti-is-null>{$set($float('0'))}</qti-response-if>";
         if ($all) {
             return "<qti-response-condition>$null<qti-response-else-if><qti-equal tolerance-mode=\"exact\">$sum{$float($n)}</qti-equal>".
                 "{$set($float($points))}</qti-response-else-if></qti-response-condition>";
         }
-        $wrong = '<qti-integer-to-float><qti-truncate><qti-divide>'.$sum.$float(self::ELSE).
-            '</qti-divide></qti-truncate></qti-integer-to-float>';
-        $right = "<qti-subtract>$sum<qti-product>{$float(self::ELSE)}$wrong</qti-product></qti-subtract>";
-        $over = "<qti-max>{$float(0)}<qti-subtract><qti-sum>$right$wrong</qti-sum>{$float($n)}</qti-subtract></qti-max>";
-        $share = "<qti-subtract>$right<qti-product>{$float($cost)}$over</qti-product></qti-subtract>";
+        $missed = "<qti-variable identifier=\"MISSED_$response\"/>";
+        $hit = "<qti-variable identifier=\"HIT_$response\"/>";
+        $over = "<qti-max>{$float(0)}<qti-subtract><qti-sum>$hit$missed</qti-sum>{$float($n)}</qti-subtract></qti-max>";
+        $share = "<qti-subtract>$hit<qti-product>{$float($cost)}$over</qti-product></qti-subtract>";
 
         return "<qti-response-condition>$null<qti-response-else>".
+            $set(self::whole("<qti-divide>$sum{$float(self::ELSE)}</qti-divide>"), 'MISSED').
+            $set("<qti-subtract>$sum<qti-product>{$float(self::ELSE)}$missed</qti-product></qti-subtract>", 'HIT').
             $set("<qti-divide><qti-product>{$float($points)}<qti-max>{$float(0)}$share</qti-max></qti-product>{$float($n)}</qti-divide>").
             '</qti-response-else></qti-response-condition>';
+    }
+
+    private static function whole(string $value): string
+    {
+        return "<qti-integer-to-float><qti-truncate>$value</qti-truncate></qti-integer-to-float>";
+    }
+
+    /** Declarations of what is counted on the way. */
+    public function outcomes(): string
+    {
+        return $this->part->scheme !== Scheme::Each ? '' : implode('', array_map(
+            fn (string $name): string => "<qti-outcome-declaration identifier=\"{$name}_$this->response\" ".
+                'cardinality="single" base-type="float"/>',
+            ['MISSED', 'HIT'],
+        ));
     }
 
     /**
@@ -101,7 +118,7 @@ final readonly class CountedAreas
     {
         $values = array_map(fn (\DOMElement $value): string => trim($value->textContent), Xml::all($rule, 'qti-base-value'));
         $isAll = Xml::all($rule, 'qti-equal') !== [];
-        [$points, $n] = $isAll ? [$values[2] ?? '', $values[1] ?? ''] : [$values[1] ?? '', $values[count($values) - 1] ?? ''];
+        [$points, $n] = $isAll ? [$values[2] ?? '', $values[1] ?? ''] : [$values[3] ?? '', $values[count($values) - 1] ?? ''];
         foreach ($isAll ? ['0'] : array_unique($values) as $tried) {
             // the cost is one of its numbers: the one by which the rule is written so
             $written = is_numeric($points) && ctype_digit($n) && is_numeric($tried)

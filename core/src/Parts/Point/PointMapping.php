@@ -109,6 +109,7 @@ final class PointMapping implements KindMapping, KnowsOwnRules
             $mapping === '' ? '' : $counted->processing(),
             [],
             $isSingle ? [$chosen] : array_map(fn (array $one): array => [$one], $chosen),
+            outcomes: $mapping === '' ? '' : $counted->outcomes(),
         );
     }
 

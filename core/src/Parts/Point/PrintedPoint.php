@@ -24,7 +24,7 @@ final class PrintedPoint
         }
 
         return '<figure class="on-picture">'.
-            PictureDrawing::on($paper, $settings->picture)->svg().
+            PictureDrawing::asked($paper, $settings->picture)->svg().
             '<figcaption>'.
             Paper::text(Message::of('parts.point.mark-with-crosses', ['max' => $settings->max ?? 0])).
             '</figcaption></figure>';
@@ -36,7 +36,7 @@ final class PrintedPoint
         if ($settings->picture === null) {
             return [];
         }
-        $drawing = PictureDrawing::on($paper, $settings->picture);
+        $drawing = PictureDrawing::inKey($paper, $settings->picture);
         $answers = [];
         foreach ($part->key->rules as $rule) {
             $shape = PointKind::area($rule)->in($in->roll);

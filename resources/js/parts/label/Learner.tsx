@@ -31,6 +31,7 @@ function Labelled({ part, response, onChange, disabled, keyOf, result, media, pi
   const rules = ((keyOf?.key?.rules ?? []) as Rule[]).filter((rule) => isPositive(rule.credit))
   const slot = (target: TargetShown, i: number) => (
     <Slot
+      isNumbered={on !== null}
       part={part.id}
       target={target}
       number={i + 1}
@@ -83,7 +84,7 @@ function Labelled({ part, response, onChange, disabled, keyOf, result, media, pi
         })}
       </PictureShown>
       {on ? null : (
-        <ol className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(min(100%,15rem),1fr))] gap-2">
+        <ol className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(min(100%,13rem),1fr))] gap-2">
           {targets.map((target, i) => (
             <li key={target.id} className="flex min-w-0 items-center gap-2">
               <span aria-hidden="true" className="min-w-5 text-right font-sans font-semibold text-second">

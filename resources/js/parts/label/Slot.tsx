@@ -14,6 +14,8 @@ type Props = {
   part: string
   target: TargetShown
   number: number
+  /** Whether its number stands in it, not beside it. */
+  isNumbered: boolean
   by: string
   labels: LabelShown[]
   placed: Placed
@@ -26,7 +28,7 @@ type Props = {
 }
 
 /** Where the label of one target stands: taken and put down, picked from a menu, or typed. */
-export function Slot({ part, target, number, by, labels, placed, disabled, rules, result, media, onPlaced }: Props) {
+export function Slot({ part, target, number, isNumbered, by, labels, placed, disabled, rules, result, media, onPlaced }: Props) {
   const hand = useHand(part)
   const now = placed[target.id] ?? ''
   const label = labels.find((one) => one.id === now)
@@ -85,7 +87,7 @@ export function Slot({ part, target, number, by, labels, placed, disabled, rules
           }}
           className={`${box} leading-tight ${label ? '' : 'border-dashed'} ${hand.thing === null ? '' : 'outline-2 outline-accent outline-dashed'}`}
         >
-          {label ? <Flat nodes={label.body} media={media} /> : <span className="text-quiet">{number}</span>}
+          {label ? <Flat nodes={label.body} media={media} /> : <span className="text-quiet">{isNumbered ? number : '\u00a0'}</span>}
         </button>
       )}
       <Right target={target.id} rules={rules} labels={labels} media={media} />

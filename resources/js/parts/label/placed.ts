@@ -22,7 +22,7 @@ export function withLabel(placed: Placed, target: string, label: LabelShown): Pl
 export const WIDTH = 136
 export const HEIGHT = 38
 /** Less than this, in pixels, leaves no room for labels on the picture. */
-const LEAST = 520
+const LEAST = 440
 
 type Laid = { left: number; top: number }
 

@@ -21,6 +21,8 @@ export function Learner(props: LearnerProps) {
   const rules = (keyOf?.key?.rules ?? []) as Rule<string>[]
   const shown = ((keyOf ? keyOf.settings?.regions : part.settings.regions) ?? []) as Region[]
   const isRight = (id: string) => rules.some((rule) => rule.on === id && isPositive(rule.credit))
+  const isPartly = (id: string) =>
+    keyOf?.scoring?.scheme === 'weights' && rules.some((rule) => rule.on === id && isPositive(rule.credit) && rule.credit !== '1')
   const label = part.label || (part.settings.show === 'hidden' ? words.learnerMarks : words.learner)
   if (!picture) return <p className="my-3 text-quiet">{texts.picture.noPicture}</p>
   if (part.settings.show === 'hidden') {
@@ -38,7 +40,11 @@ export function Learner(props: LearnerProps) {
           tones={marks.map(() => tone)}
           onMarks={(at) => onChange({ at })}
         >
-          {keyOf ? shown.filter((region) => isRight(region.id)).map((region) => <KeyArea key={region.id} area={region} />) : null}
+          {keyOf
+            ? shown
+                .filter((region) => isRight(region.id))
+                .map((region) => <KeyArea key={region.id} area={region} isPartly={isPartly(region.id)} />)
+            : null}
         </PlaceMarks>
       </fieldset>
     )

@@ -68,6 +68,13 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, bench, no
     const isInWords = instead !== undefined && inWords.includes(instead)
     // what is asked instead is shown when it is wanted, and beside the key
     if (other && !withKey && !inWords.includes(id)) return null
+    if (other && withKey)
+      return (
+        <>
+          <p className="font-sans text-caption text-second">{texts.try.insteadOf}</p>
+          <View {...given} />
+        </>
+      )
     if (instead === undefined || withKey) return <View {...given} />
     return (
       <>

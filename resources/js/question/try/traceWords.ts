@@ -5,7 +5,7 @@ type Step = { step: string } & Record<string, unknown>
 
 /** Steps whose values are points; "credit.clamped" has shares of the credit instead. */
 const ofPoints = ['parts.summed', 'bounds.clamped', 'points.scaled', 'rounded']
-const counts = ['times', 'slips', 'n', 'x']
+const counts = ['times', 'slips', 'n', 'x', 'w']
 
 /** A step of the scoring in words; nothing for steps that say nothing, and for those this version does not know. */
 export function traceWords(step: Step): string | undefined {

@@ -7,7 +7,7 @@ import type { PartPicture } from './picture'
 import { Outlined } from './Shape'
 import { lined } from './snap'
 import { ThingShown } from './ThingShown'
-import { around, type Form, formBox, formFresh, formShifted, isArea, type Thing, type Tool, within } from './things'
+import { around, type Form, formBox, formFresh, formShifted, isArea, marksOf, type Thing, type Tool, within } from './things'
 import { useGesture } from './useGesture'
 import { useStage } from './useStage'
 
@@ -62,6 +62,7 @@ export function PictureDesk(props: Props) {
     const form = gesture.live.get(thing.id)
     return form ? { ...thing, form } : thing
   })
+  const marks = marksOf(shown, unit)
   const chosen = things.filter((one) => selected.includes(one.id))
   const stop = chosen[0]?.id ?? things[0]?.id
   const leave = () => {
@@ -240,6 +241,7 @@ export function PictureDesk(props: Props) {
               <ThingShown
                 key={thing.id}
                 thing={thing}
+                mark={marks.get(thing.id) ?? { x: 0, y: 0 }}
                 unit={unit}
                 selected={selected.includes(thing.id)}
                 isStop={thing.id === stop}

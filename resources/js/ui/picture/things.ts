@@ -1,4 +1,4 @@
-import { type Box, boxOf, fresh, type ShapeName, type Size, type Spot, scaled, shifted } from './area'
+import { type Box, boxOf, fresh, middle, type ShapeName, type Size, type Spot, scaled, shifted } from './area'
 
 /** The form of something on a picture: an area, or a target with the place its box stands in. */
 export type Form = { shape: ShapeName; n: number[] } | { at: Spot; box: Spot | null }
@@ -49,4 +49,19 @@ export function formFresh(tool: Exclude<Tool, 'select'>, size: Size, aside: numb
   if (tool !== 'target') return { shape: tool, n: fresh(tool, size, aside) }
   const step = (aside % 5) * 0.04
   return { at: { x: Math.round(size.width * (0.5 + step)), y: Math.round(size.height * (0.5 + step)) }, box: null }
+}
+
+/** Where the number of each thing stands: in its middle, or on its upper edge where another number stands there already. */
+export function marksOf(things: Thing[], unit: number): Map<string, Spot> {
+  const marks = new Map<string, Spot>()
+  for (const { id, form } of things) {
+    if (!isArea(form)) {
+      marks.set(id, form.box ?? form.at)
+      continue
+    }
+    const centre = middle(form.shape, form.n)
+    const isTaken = [...marks.values()].some((other) => Math.hypot(other.x - centre.x, other.y - centre.y) < 20 * unit)
+    marks.set(id, isTaken ? { x: centre.x, y: boxOf(form.shape, form.n).top } : centre)
+  }
+  return marks
 }

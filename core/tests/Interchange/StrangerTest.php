@@ -10,6 +10,7 @@ use WideQuarry\Json\Json;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Question\Specimen;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
@@ -64,6 +65,9 @@ function reasons(): array
 
     return [
         'amend.by_hand' => $has('amend'),
+        'label.typed' => $says('"by":"typing"'),
+        'point.by_hand' => $has('point'),
+        'qti.instead' => fn (Question $question, Specimen $one): bool => isset($one->response->p2),
         'text.slips' => $asks('slips'),
         'text.pattern' => $asks('shape'),
         'text.word_bounds' => $asks('holds', 'holds_all', 'holds_any'),
@@ -93,11 +97,12 @@ function reasons(): array
 }
 
 /** @return array{Question|null, list<string>} how it is read back, and the losses that were announced */
-function asAStranger(Question $question, array $stimuli, string $format): array
+function asAStranger(Question $question, array $stimuli, array $media, string $format): array
 {
     $content = new PackageContents;
     $content->questions = [$question->toJson()];
     $content->stimuli = $stimuli;
+    $content->media = $media;
     $file = (string) tempnam(sys_get_temp_dir(), 'far');
     $notices = Formats::standard(StandardKinds::all())->named($format)->write($content, $file);
     $zip = new ZipArchive;
@@ -156,6 +161,7 @@ it('announces every specimen that a stranger scores otherwise, for the right rea
     foreach (glob(dirname(__DIR__, 3).'/database/demo/*.json') ?: [] as $bank) {
         $demo = Json::decode((string) file_get_contents($bank));
         $stimuli = array_column($demo->stimuli ?? [], null, 'id');
+        $media = demo(basename($bank, '.json'))->media;
         foreach ($demo->questions ?? [] as $json) {
             $question = Questions::read($json);
             $specimens = $question->record->specimens;
@@ -167,6 +173,7 @@ it('announces every specimen that a stranger scores otherwise, for the right rea
                 [$read, $losses] = asAStranger(
                     $question,
                     array_values(array_intersect_key($stimuli, array_flip($question->stimuli))),
+                    array_values(array_filter($media, fn ($one): bool => in_array($one->id, QuestionMedia::of($question), true))),
                     $format,
                 );
                 foreach ($specimens as $one) {

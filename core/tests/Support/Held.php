@@ -10,6 +10,7 @@ use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Order\Ranks;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
+use WideQuarry\Variables\Roll;
 
 /** Responses as systems of other formats hold them, and back as a question that was read from there takes them. */
 final class Held
@@ -23,14 +24,14 @@ final class Held
     {
         $held = [];
         foreach ($question->parts as $i => $part) {
-            $given = $response->{$part->id} ?? null;
+            $given = self::placed($question, $part, $response->{$part->id} ?? null);
             if ($given !== null) {
                 $held['RESPONSE'.($i === 0 ? '' : $i + 1)] =
                     self::sequence($part, $given) ??
                     (self::pairs(
                         $part->kindName,
                         $given,
-                        fn (string $first, string $second): string => $part->kindName === 'tiles' ? "$second $first" : "$first $second",
+                        fn (string $first, string $second): string => in_array($part->kindName, ['tiles', 'label'], true) ? "$second $first" : "$first $second",
                     ) ??
                         self::simple($part->kindName, $given));
             }
@@ -48,7 +49,7 @@ final class Held
     {
         $held = [];
         foreach ($question->parts as $part) {
-            $given = $response->{$part->id} ?? null;
+            $given = self::placed($question, $part, $response->{$part->id} ?? null);
             $pairs =
                 $given === null
                     ? []
@@ -86,6 +87,12 @@ final class Held
                 'match' => (object) ['pairs' => array_map(fn (array $pair): array => array_slice($pair, 0, 2), $pairs)],
                 'group' => Pairs::given('group', array_map(fn (array $pair): string => "$pair[0] $pair[1]", $pairs))->p1,
                 'tiles' => (object) ['gaps' => (object) array_column($pairs, 0, 1)],
+                'label' => (object) ['labels' => (object) array_column($pairs, 0, 1)],
+                'spot' => (object) ($part->settings->isHidden ? ['at' => self::inside($part, $own)] : ['spots' => $own]),
+                'point' => (object) ['points' => array_map(
+                    fn (string $at): array => array_map(fn (string $one): float => (float) $one, explode(' ', $at)),
+                    $own,
+                )],
                 'order' => (object) ['sequence' => array_values(array_diff($own, $part->settings->given))],
                 'slider' => (object) ['value' => $own[0]],
                 'text', 'number' => (object) ['text' => $own[0]],
@@ -94,6 +101,32 @@ final class Held
         }
 
         return $response;
+    }
+
+    /**
+     * @param  list<string>  $regions
+     * @return list<array{float, float}> a place in each
+     */
+    private static function inside(Part $part, array $regions): array
+    {
+        $shapes = array_column(array_map(fn ($region): array => [$region->id, $region->in(new Roll)], $part->settings->regions), 1, 0);
+
+        return array_map(
+            fn (string $id): array => [$shapes[$id]->middle()->x->toFloat(), $shapes[$id]->middle()->y->toFloat()],
+            $regions,
+        );
+    }
+
+    /** Places on hidden regions, as the regions they lie in: elsewhere these are picked. */
+    private static function placed(Question $question, Part $part, ?\stdClass $given): ?\stdClass
+    {
+        if (! isset($given->at)) {
+            return $given;
+        }
+        $settings = array_column($question->toJson()->parts, 'settings', 'id')[$part->id];
+        $regions = array_map(fn (array $at): ?string => Places::first($settings->regions, $at[0], $at[1]), $given->at);
+
+        return (object) ['spots' => array_values(array_filter($regions))];
     }
 
     /** @return list<string>|null what is given stands in its place there */
@@ -122,6 +155,11 @@ final class Held
                 (array) $given->gaps,
                 array_keys((array) $given->gaps),
             ),
+            'label' => array_map(
+                fn (string $label, int|string $target): mixed => $write((string) $target, $label),
+                (array) $given->labels,
+                array_keys((array) $given->labels),
+            ),
             'group' => array_merge(
                 ...array_map(
                     fn (array $items, int|string $group): array => array_map(
@@ -147,6 +185,8 @@ final class Held
                 ),
             ],
             'choice', 'menu', 'highlight', 'survey' => $given->chosen,
+            'spot' => $given->spots,
+            'point' => array_map(fn (array $at): string => "$at[0] $at[1]", $given->points),
             'amend' => [implode(' ', (array) $given->amends)],
             default => [trim($given->text)],
         };

@@ -88,6 +88,9 @@ final class ProfileWriter
                 Message::of('interchange.cartridge.part-kind-does-not-fit-into', ['kind' => $part->kindName]),
             );
         }
+        if ($plain?->picture !== null && $profile !== 'cc.essay.v0p1') {
+            $this->lose('spot.names', Message::of('interchange.cartridge.names-of-regions'));
+        }
         $response = $response !== '' ? $response : '<response_str ident="response1" rcardinality="Single"><render_fib/></response_str>';
         $text = implode('', $passages).$this->body($plain);
         $this->losses();

@@ -131,7 +131,10 @@ final readonly class Response
             }
         }
 
-        return self::unlike($sets);
+        $most = $this->settings->max ?? null;
+
+        // more than may be picked is never given, so that nobody knows what it earns
+        return self::unlike(is_int($most) ? array_filter($sets, fn (array $set): bool => count($set) <= $most) : $sets);
     }
 
     /**

@@ -7,6 +7,7 @@ namespace WideQuarry\Interchange\Plain;
 use WideQuarry\Answer\NormaliseOptions;
 use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Question\Item;
+use WideQuarry\Question\Part;
 
 /**
  * A part for formats that know no more than choosing, typing, numbers, an order and pairs: what is offered there, under the part's own
@@ -19,6 +20,7 @@ final readonly class PlainPart
      * @param  list<array{id: string, html: string}>  $seconds
      * @param  string  $text  rich text that is shown above
      * @param  list<array{string, string}>  $losses  code and sentence
+     * @param  Part|null  $as  how it is marked there, where that differs
      */
     private function __construct(
         public AnswerShape $shape,
@@ -31,6 +33,8 @@ final readonly class PlainPart
         public string $text = '',
         public array $losses = [],
         public bool $byHand = false,
+        public ?PlainPicture $picture = null,
+        public ?Part $as = null,
     ) {
     }
 
@@ -38,6 +42,7 @@ final readonly class PlainPart
      * @param  list<array{id: string, html: string, fixed?: bool}>  $options
      * @param  int|null  $max  null for as many as there are
      * @param  list<array{string, string}>  $losses
+     * @param  PlainPicture|null  $picture  on which the options lie, where a format knows such; elsewhere the text is shown
      */
     public static function picks(
         array $options,
@@ -46,10 +51,11 @@ final readonly class PlainPart
         bool $inline = false,
         string $text = '',
         array $losses = [],
+        ?PlainPicture $picture = null,
     ): self {
         $limits = new PlainLimits(several: $max !== 1, max: $max, shuffle: $shuffle);
 
-        return new self(AnswerShape::Picks, $options, limits: $limits, inline: $inline, text: $text, losses: $losses);
+        return new self(AnswerShape::Picks, $options, limits: $limits, inline: $inline, text: $text, losses: $losses, picture: $picture);
     }
 
     public static function words(int $width, ?NormaliseOptions $normalise = null): self
@@ -105,10 +111,11 @@ final readonly class PlainPart
         bool $inline,
         array $losses = [],
         string $text = '',
+        ?Part $as = null,
     ): self {
         $limits = new PlainLimits(several: $several, byFirst: $byFirst);
 
-        return new self(AnswerShape::Pairs, $firsts, $seconds, $limits, inline: $inline, text: $text, losses: $losses);
+        return new self(AnswerShape::Pairs, $firsts, $seconds, $limits, inline: $inline, text: $text, losses: $losses, as: $as);
     }
 
     /**

@@ -7,10 +7,12 @@ namespace WideQuarry\Interchange\Qti12;
 use WideQuarry\Content\Gaps;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Keys\AnswerShape;
+use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\PackedMedia;
 use WideQuarry\Interchange\Plain\ContentExporter;
 use WideQuarry\Interchange\Plain\PlainPart;
+use WideQuarry\Interchange\Plain\PlainPicture;
 use WideQuarry\Interchange\Plain\SharedAnswers;
 use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
@@ -68,7 +70,7 @@ final class ItemWriter
                 );
                 $plain = PlainPart::words(40);
             } else {
-                $this->marking($part, $plain, $in);
+                $this->marking($plain->as ?? $part, $plain, $in);
             }
             $this->plain[$part->id] = $plain;
         }
@@ -154,6 +156,9 @@ final class ItemWriter
         if ($gap !== null) {
             return $this->lid($this->ident($id, $plain, $gap), '', $plain->seconds, false, null, false);
         }
+        if ($plain->picture !== null) {
+            return $this->hotspot($id, $plain, $plain->picture);
+        }
         $text = $plain->text === '' ? '' : $this->material($this->outward->html($plain->text));
 
         return $text.
@@ -232,6 +237,33 @@ final class ItemWriter
             '"'.
             ($several && $max !== null ? " maxnumber=\"$max\"" : '').
             ">$labels</render_choice></response_lid>";
+    }
+
+    private function hotspot(string $ident, PlainPart $plain, PlainPicture $picture): string
+    {
+        $labels = '';
+        foreach ($plain->options as $option) {
+            $area = $picture->areas[$option['id']] ?? null;
+            [$kind, $numbers] = $area === null ? ['Bounded', ''] : HotspotAreas::write($area['shape'], $area['at']);
+            $labels .= '<response_label ident="'.Xml::escape($option['id'])."\" rarea=\"$kind\">$numbers".
+                $this->material($this->html($option['html'])).
+                '</response_label>';
+        }
+        $most = $plain->limits->several && $plain->limits->max !== null ? " maxnumber=\"{$plain->limits->max}\"" : '';
+
+        return '<response_lid ident="'.Xml::escape($ident).'" rcardinality="'.($plain->limits->several ? 'Multiple' : 'Single').'">'.
+            "<render_hotspot$most>{$this->image($picture)}$labels</render_hotspot></response_lid>";
+    }
+
+    private function image(PlainPicture $picture): string
+    {
+        $attributes = '';
+        foreach (['src' => 'uri', 'alt' => 'label', 'width' => 'width', 'height' => 'height'] as $from => $to) {
+            $attributes .= preg_match("~ $from=\"([^\"]*)\"~", $this->html($picture->html), $m) === 1 ? " $to=\"$m[1]\"" : '';
+        }
+        $type = Medium::typeNamed(preg_match('~ uri="([^"]*)"~', $attributes, $m) === 1 ? $m[1] : '', 'image');
+
+        return "<material><matimage imagtype=\"$type\"$attributes/></material>";
     }
 
     private function html(string $html): string

@@ -53,6 +53,12 @@ final class MaterialReader
         return $html;
     }
 
+    /** A picture as rich text; empty where there is none. */
+    public function picture(\DOMElement $image): string
+    {
+        return $this->shown('img', ['src' => $image->getAttribute('uri'), 'alt' => $image->getAttribute('label')]);
+    }
+
     private function text(\DOMElement $element): string
     {
         $marked =

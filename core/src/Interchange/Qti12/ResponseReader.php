@@ -44,6 +44,7 @@ final readonly class ResponseReader
         $choice = Xml::child($element, 'render_choice');
         $field = Xml::child($element, 'render_fib');
         $slider = Xml::child($element, 'render_slider');
+        $hotspot = Xml::child($element, 'render_hotspot');
 
         return match (true) {
             $element->localName === 'response_grp' => $choice === null ? null : $this->groups($id, $element, $choice),
@@ -53,6 +54,7 @@ final readonly class ResponseReader
                 $choice,
             ),
             $choice !== null => $this->choice($id, $element, $choice),
+            $hotspot !== null && $element->localName === 'response_lid' => $this->hotspot($id, $element, $hotspot),
             $field !== null && count(Xml::children($field, 'response_label')) <= 1 => $this->typed($id, $element, $field),
             $slider !== null && $element->localName === 'response_num' => $this->slider($id, $element, $slider),
             default => null,
@@ -130,6 +132,43 @@ final readonly class ResponseReader
             ];
 
         return new Response($id, $inline ? 'menu' : 'choice', $settings, AnswerShape::Picks, $ids, $several, $this->probes($element));
+    }
+
+    /** Areas of a picture, which is the first of its material; a picture without a size cannot have places. */
+    private function hotspot(string $id, \DOMElement $element, \DOMElement $render): ?Response
+    {
+        $image = Xml::all($render, 'matimage')[0] ?? Xml::all($element, 'matimage')[0] ?? null;
+        $size = array_map(fn (string $side): int => (int) ($image?->getAttribute($side) ?? 0), ['width', 'height']);
+        $html = $image === null ? '' : $this->material->picture($image);
+        $regions = [];
+        foreach (Xml::all($render, 'response_label') as $label) {
+            $area = HotspotAreas::read($label);
+            if ($area === null) {
+                return null;
+            }
+            $name = mb_substr(trim(strip_tags($this->material->inside($label))), 0, 1000);
+            $regions[] = (object) ['id' => trim($label->getAttribute('ident')), ...$area, 'label' => $name];
+        }
+        $ids = array_map(fn (\stdClass $region): string => $region->id, $regions);
+        $isSized = min($size) >= 1 && max($size) <= 20000;
+        if ($image === null || preg_match('/data-media="([^"]*)"/', $html, $m) !== 1 || ! $isSized || array_unique($ids) !== $ids) {
+            return null;
+        }
+        $several = strcasecmp($element->getAttribute('rcardinality'), 'multiple') === 0;
+        $most = $render->getAttribute('maxnumber');
+        $settings = (object) [
+            'picture' => (object) [
+                'media' => html_entity_decode($m[1], ENT_QUOTES | ENT_HTML5),
+                'alt' => mb_substr($image->getAttribute('label'), 0, 1000),
+                'width' => $size[0],
+                'height' => $size[1],
+            ],
+            'regions' => $regions,
+            'show' => 'outlined',
+            'max' => $several ? (ctype_digit($most) && (int) $most > 1 ? (int) $most : null) : 1,
+        ];
+
+        return new Response($id, 'spot', $settings, AnswerShape::Picks, $ids, $several, $this->probes($element));
     }
 
     /** Whether words go on behind it, with none of its own before, or others stand beside it: a gap in a sentence. */

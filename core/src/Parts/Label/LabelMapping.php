@@ -157,6 +157,7 @@ final class LabelMapping implements KindMapping
             false,
             [...$losses, ...$typed->losses],
             PlainRegions::picture($settings->picture),
+            $typed->part,
         );
     }
 

@@ -6,6 +6,7 @@ namespace WideQuarry\Parts\Spot;
 
 use WideQuarry\Geometry\Shape;
 use WideQuarry\Interchange\Plain\PlainPart;
+use WideQuarry\Interchange\Plain\PlainPicture;
 use WideQuarry\Interchange\Qti30\Areas;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\GraphicXml;
@@ -103,6 +104,11 @@ final class SpotMapping implements KindMapping
     public function plain(Part $part, WriteContext $in): PlainPart
     {
         $settings = self::settings($part);
+        $picture = PlainRegions::picture($settings->picture);
+        $areas = [];
+        foreach ($settings->regions as $region) {
+            $areas[$region->id] = ['shape' => $region->area->shape, 'at' => $region->area->numbers($in->roll)];
+        }
 
         return PlainPart::picks(
             array_map(
@@ -113,8 +119,9 @@ final class SpotMapping implements KindMapping
             $settings->max,
             false,
             false,
-            PlainRegions::picture($settings->picture),
-            [['spot.names', Message::of('parts.spot.names-of-regions')]],
+            $picture,
+            $settings->isHidden ? [['spot.hidden', Message::of('parts.spot.hidden-is-not-said')]] : [],
+            $settings->picture === null ? null : new PlainPicture($picture, $areas),
         );
     }
 

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use WideQuarry\Interchange\Formats;
+use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
@@ -10,6 +11,7 @@ use WideQuarry\Json\Json;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Scorer;
@@ -23,6 +25,8 @@ use WideQuarry\Tests\Support\ResponseProcessing;
 // nothing with
 // them; kept in docs/kept.json, which the help and docs/users/formats.md show. QUARRY_WRITE=1 writes both anew.
 
+const KEPT_PICTURE = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+
 const FORMATS = ['qti30', 'qti22', 'qti21', 'qti12', 'cc13', 'pack'];
 
 /**
@@ -34,6 +38,9 @@ function sentAway(Question $question, string $format): array
     $formats = Formats::standard(StandardKinds::all());
     $content = new PackageContents;
     $content->questions = [$question->toJson()];
+    foreach (QuestionMedia::of($question) as $id) {
+        $content->media[] = Medium::of($id, 'image/png', "$id.png", base64_decode(KEPT_PICTURE));
+    }
     $file = (string) tempnam(sys_get_temp_dir(), 'kept');
     $notices = $formats->named($format)->write($content, $file);
     $item = '';

@@ -26,7 +26,14 @@ final class KeptCases
         ];
         $cases = [];
         foreach (
-            [...self::picked(), ...self::typed(), ...self::paired(), ...self::ordered(), ...self::others()] as [$kind, $by, $question, $responses]
+            [
+                ...self::picked(),
+                ...self::typed(),
+                ...self::paired(),
+                ...self::ordered(),
+                ...self::onPictures(),
+                ...self::others(),
+            ] as [$kind, $by, $question, $responses]
         ) {
             [$scheme, $more] = [...explode(', ', $by, 2), ''];
             $by = $named[$by] ?? (isset($named[$scheme]) ? "$named[$scheme], $more" : $by);
@@ -37,6 +44,50 @@ final class KeptCases
                 'responses' => [new \stdClass(), ...$responses],
             ];
         }
+
+        return $cases;
+    }
+
+    /** @return list<array{string, string, Question, list<\stdClass>}> */
+    private static function onPictures(): array
+    {
+        $spots = array_map(
+            fn (int $mask): \stdClass => (object) ['p1' => (object) ['spots' => array_values(
+                array_filter(['s1', 's2', 's3'], fn (int $i): bool => (($mask >> $i) & 1) === 1, ARRAY_FILTER_USE_KEY),
+            )]],
+            range(1, 7),
+        );
+        $points = array_map(
+            fn (array $at): \stdClass => (object) ['p1' => (object) ['points' => $at]],
+            [[[100, 100]], [[300, 100]], [[500, 100]], [[9, 9]], [[100, 100], [300, 100]], [[100, 100], [9, 9]]],
+        );
+        $labels = array_map(
+            fn (array $of): \stdClass => (object) ['p1' => (object) ['labels' => (object) $of]],
+            [['t1' => 'x1'], ['t1' => 'x2'], ['t1' => 'x1', 't2' => 'x2'], ['t1' => 'x1', 't2' => 'x2', 't3' => 'x3'], ['t3' => 'x4']],
+        );
+        $circle = fn (int $x): array => ['shape' => 'circle', 'at' => [(string) $x, '100', '20']];
+        $areas = [[$circle(100), '1'], [$circle(300), '1'], [$circle(500), '0']];
+        $shares = [[$circle(100), '1'], [$circle(300), '1/2'], [$circle(500), '-1/4']];
+        $two = ['s1' => '1', 's2' => '1'];
+        $cases = [
+            ['spot', 'one right', OnPictures::spot(['s1' => '1'], ['max' => 1]), [$spots[0], $spots[1], $spots[3]]],
+            ['spot', 'weights', OnPictures::spot(['s1' => '1', 's2' => '1/2'], ['max' => 1]), [$spots[0], $spots[1], $spots[3]]],
+            ['point', 'one place', OnPictures::point([$areas[0]]), [$points[0], $points[3]]],
+            ['point', 'weights', OnPictures::point($shares, null, ['scheme' => 'weights', 'low' => '-1']), $points],
+        ];
+        foreach (['all', 'each', 'balance', 'judge'] as $scheme) {
+            $cost = $scheme === 'each' ? ['cost' => '0'] : [];
+            $cases[] = ['spot', $scheme, OnPictures::spot($two, ['max' => null], ['scheme' => $scheme, ...$cost]), $spots];
+            $cases[] = ['label', $scheme, OnPictures::label([], null, ['scheme' => $scheme, ...$cost]), $labels];
+        }
+        foreach (['all', 'each'] as $scheme) {
+            $cases[] = ['point', $scheme, OnPictures::point($areas, null, ['scheme' => $scheme]), $points];
+        }
+        $thirds = array_map(
+            fn (int $i): array => ['id' => "k$i", 'on' => ["t$i", "x$i"], 'credit' => '1/3'],
+            [1, 2, 3],
+        );
+        $cases[] = ['label', 'weights', OnPictures::label([], $thirds, ['scheme' => 'weights']), $labels];
 
         return $cases;
     }

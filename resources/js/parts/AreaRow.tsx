@@ -54,10 +54,10 @@ export function AreaRow({ number, name, label, selected, right, credit, area, si
           ? {
               'aria-pressed': right,
               onClick: row.onRight,
-              'aria-label': words.isRight({ what: label }),
+              'aria-label': `${number} ${words.isRight({ what: label })}`,
               title: words.isRight({ what: label }),
             }
-          : { 'aria-label': words.select({ what: label }), onClick: row.onSelect })}
+          : { 'aria-label': `${number} ${words.select({ what: label })}`, onClick: row.onSelect })}
         className={`min-h-7 min-w-7 rounded-full border text-caption ${right ? 'border-accent bg-accent text-on-accent' : 'border-edge text-second hover:border-accent'}`}
       >
         {number}

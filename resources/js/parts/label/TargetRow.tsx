@@ -57,7 +57,7 @@ export function TargetRow({ number, target, right, selected, wrong, onSelect, on
     >
       <button
         type="button"
-        aria-label={texts.picture.select({ what: label })}
+        aria-label={`${number} ${texts.picture.select({ what: label })}`}
         onClick={onSelect}
         className={`min-h-7 min-w-7 rounded-full border text-caption ${right === '' ? 'border-edge text-second' : 'border-accent bg-accent text-on-accent'}`}
       >

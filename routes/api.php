@@ -208,6 +208,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('transfers', [TransferController::class, 'index']);
     Route::get('receipts/{receipt}', [TransferController::class, 'receipt'])->whereUuid('receipt');
     Route::post('intakes', [IntakeController::class, 'store'])->middleware('throttle:give');
+    Route::post('banks/{bank:slug}/reread', [IntakeController::class, 'again'])->middleware('throttle:give');
     Route::get('intakes/{intake}', [IntakeController::class, 'show'])->whereUuid('intake');
     Route::patch('intakes/{intake}', [IntakeController::class, 'update'])->whereUuid('intake');
     Route::delete('intakes/{intake}', [IntakeController::class, 'destroy'])->whereUuid('intake');

@@ -26,6 +26,8 @@ use WideQuarry\Json\Json;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
 
+const ONE_PIXEL = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+
 /** @return list<stdClass> $count different questions */
 function several(int $count, array $topics = [['Rocks', 'Slate']]): array
 {
@@ -447,10 +449,7 @@ it('brings pictures and stimuli along, and names a stimulus anew where its name 
             'm7',
             'image/png',
             'bed.png',
-            (string) base64_decode(
-                'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
-                true,
-            ),
+            (string) base64_decode(ONE_PIXEL, true),
         ),
     ];
     $file = (string) tempnam(sys_get_temp_dir(), 'pictures');
@@ -687,4 +686,56 @@ it('takes turns by person in each queue', function (): void {
     expect([$waiting($first), $waiting($second)])->toBe([2, 1]);
     $run();
     expect($waiting($second))->toBe(0);
+});
+
+it('reads kept sources again, as new revisions of what can be translated by now', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    expect(ask('POST', '/banks/rocks/reread', new stdClass())->assertStatus(422)->json('detail'))->toContain('everything was translated');
+
+    $bytes = (string) base64_decode(ONE_PIXEL, true);
+    $medium = substr(hash('sha256', $bytes), 0, 32); // as an intake names it
+    app(MediaStore::class)->put($world->bank->id, Medium::of($medium, 'image/png', 'bed.png', $bytes));
+    $item = fn (string $interaction): string => <<<XML
+        <qti-assessment-item xmlns="http://www.imsglobal.org/xsd/imsqtiasi_v3p0" identifier="bed" title="Beds" time-dependent="false">
+        <qti-response-declaration identifier="RESPONSE" cardinality="single" base-type="identifier">
+        <qti-correct-response><qti-value>A</qti-value></qti-correct-response></qti-response-declaration>
+        <qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/>
+        <qti-item-body>$interaction</qti-item-body>
+        <qti-response-processing template="https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/match_correct.xml"/>
+        </qti-assessment-item>
+        XML;
+    $hotspot = '<qti-hotspot-interaction response-identifier="RESPONSE" max-choices="1"><qti-prompt>Where is the fault?</qti-prompt>'.
+        '<img src="../pictures/scan%2017.png" alt="Beds" width="400" height="300"/>'.
+        '<qti-hotspot-choice identifier="A" shape="rect" coords="10,10,60,60"/>'.
+        '<qti-hotspot-choice identifier="B" shape="rect" coords="100,10,160,60"/></qti-hotspot-interaction>';
+    $kept = fn (string $xml): array => [
+        'record' => (object) ['origin' => (object) ['format' => 'qti30', 'identifier' => 'bed', 'processing' => $xml]],
+    ];
+    $picture = "<p>Where is the fault? <img data-media=\"$medium\" alt=\"Beds\"/></p><div data-part=\"p1\"></div>";
+    $translated = $world->add('Beds', $picture, $kept($item($hotspot)));
+    $unread = $world->add('Tool', '<p>Use it.</p><div data-part="p1"></div>', $kept($item(
+        '<qti-portable-custom-interaction response-identifier="RESPONSE" module="m" custom-interaction-type-identifier="x"/>',
+    )));
+
+    $intake = ask('POST', '/banks/rocks/reread', new stdClass())->assertStatus(201)->json('data');
+    expect($intake['duplicates'])->toBe('replace');
+    expect(array_column(ask('GET', "/intakes/$intake[id]/questions")->json('data'), 'title'))->toBe(['Beds']);
+    expect(ask('POST', "/intakes/$intake[id]/commit", new stdClass())->json('data.state'))->toBe('committed');
+    $now = fn (string $id): array => ask('GET', "/questions/$id")->json('data');
+    expect($now($translated)['question']['parts'][0]['kind'])
+        ->toBe('spot')
+        ->and($now($translated)['question']['parts'][0]['settings']['picture']['media'])
+        ->toBe($medium)
+        ->and($now($translated)['question']['record']['origin'])
+        ->not->toHaveKey('processing')
+        ->and($now($translated)['revision'])
+        ->toBe(2)
+        ->and($now($unread)['revision'])
+        ->toBe(1);
+
+    // what nobody can read yet stays as it is, and is said
+    expect(ask('POST', '/banks/rocks/reread', new stdClass())->assertStatus(422)->json('detail'))->toContain('still cannot be translated');
+    ask('POST', "/intakes/$intake[id]/undo", new stdClass())->assertOk();
+    expect($now($translated)['question']['parts'][0]['kind'])->toBe('choice');
 });

@@ -7,12 +7,14 @@ namespace App\Http\Controllers;
 use App\Actions\Intake\CommitIntake;
 use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\PlaceIntake;
+use App\Actions\Intake\RereadSources;
 use App\Actions\Intake\UndoIntake;
 use App\Http\OpenApi\Operation;
 use App\Http\Requests\GiveRequest;
 use App\Http\Resources\IntakeResource;
 use App\Infrastructure\WorkLock;
 use App\Jobs\WorkOnIntake;
+use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
 use Illuminate\Http\JsonResponse;
@@ -33,6 +35,16 @@ final class IntakeController
     public function store(GiveRequest $request, OpenIntake $open): JsonResponse
     {
         $intake = $open->handle($request->given(), User::asking($request), $request->bank());
+        WorkOnIntake::begin($intake);
+
+        return (new IntakeResource($intake->refresh()))->response()->setStatusCode(201);
+    }
+
+    #[Operation('Read the kept sources of a bank again', response: ['data' => 'Intake'], status: 201)]
+    public function again(Request $request, Bank $bank, RereadSources $reread): JsonResponse
+    {
+        Gate::authorize('write', $bank);
+        $intake = $reread->handle($bank, User::asking($request));
         WorkOnIntake::begin($intake);
 
         return (new IntakeResource($intake->refresh()))->response()->setStatusCode(201);

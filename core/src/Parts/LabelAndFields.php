@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use WideQuarry\Converting\AcceptedAnswer;
 use WideQuarry\Converting\Draft;
 use WideQuarry\Converting\PartJson;
+use WideQuarry\Converting\PartPlaces;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Pictures\PictureInText;
@@ -174,9 +175,7 @@ final class LabelAndFields
         if ($by === 'typing' && $normalise !== null) {
             $settings['normalise'] = $normalise;
         }
-        $draft->replace($id, [
-            PartJson::part($id, 'label', $part, Exact::number(PartJson::points($part)), $settings, $rules, ['scheme' => 'weights']),
-        ]);
-        $draft->outOfLine(Draft::inlinePlace($id), Draft::blockPlace($id));
+        $new = PartJson::part($id, 'label', $part, Exact::number(PartJson::points($part)), $settings, $rules, ['scheme' => 'weights']);
+        PartPlaces::settle($draft, PartPlaces::find($draft, $id), $part, $new, false);
     }
 }

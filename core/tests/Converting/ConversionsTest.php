@@ -18,6 +18,7 @@ use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Scorer;
+use WideQuarry\Tests\Support\OnPictures;
 use WideQuarry\Tests\Support\Pairs;
 use WideQuarry\Tests\Support\Questions;
 
@@ -356,4 +357,98 @@ it('makes cells answers, whose words are what is right', function (string $kind,
     ['text', ['p2' => ['text' => '1'], 'p3' => ['text' => '7']]],
     ['number', ['p2' => ['text' => '1.0'], 'p3' => ['text' => '7']]],
     ['menu', ['p2' => ['chosen' => ['o1']], 'p3' => ['chosen' => ['o2']]]],
+]);
+
+$onPicture = '<p>Where? <img data-media="m1" alt="A cliff" width="800" height="500"/></p><div data-part="p1"></div>';
+
+it('carries regions and labels of a picture to plain parts', function (Question $question, string $to, array $losses, array $scores): void {
+    [$new, $lost] = converted($question, $to);
+    expect($lost)->toBe($losses)->and($new->toJson()->body)->toContain('data-media="m1"');
+    foreach ($scores as [$response, $score]) {
+        expect(earns($new, $response))->toBe($score);
+    }
+})->with([
+    'regions as options' => [
+        OnPictures::spot(['s1' => '1', 's2' => '1/2'], ['max' => 1], ['scheme' => 'weights']),
+        'choice',
+        ['Where the regions lie is lost; they are picked by their names.'],
+        [
+            [['p1' => ['chosen' => ['s1']]], '1'],
+            [['p1' => ['chosen' => ['s2']]], '1/2'],
+            [['p1' => ['chosen' => ['s3']]], '0'],
+        ],
+    ],
+    'hidden regions, whose names give them away' => [
+        OnPictures::spot(['s1' => '1'], ['max' => 1, 'show' => 'hidden']),
+        'choice',
+        [
+            'Where the regions lie is lost; they are picked by their names.',
+            'Hidden regions are named in the list of options.',
+        ],
+        [[['p1' => ['chosen' => ['s1']]], '1']],
+    ],
+    'labels as pairs' => [
+        OnPictures::label(),
+        'match',
+        ['Where the targets lie is lost; they are called by their names.'],
+        [
+            [['p1' => ['pairs' => [['t1', 'x1'], ['t2', 'x2'], ['t3', 'x3']]]], '1'],
+            [['p1' => ['pairs' => [['t1', 'x2'], ['t2', 'x1'], ['t3', 'x3']]]], '1/3'],
+        ],
+    ],
+    'labels as menus, a part for each target' => [
+        OnPictures::label(scoring: ['scheme' => 'each']),
+        'menu',
+        [
+            'Where the targets lie is lost; they are called by their names.',
+            'The points cannot be shared out evenly: each of 3 parts gets 0.3333.',
+        ],
+        [[['p1' => ['chosen' => ['x1']], 'p2' => ['chosen' => ['x2']], 'p3' => ['chosen' => ['x1']]], '3333/5000']],
+    ],
+    'labels as fields, their words the key' => [
+        OnPictures::label(scoring: ['scheme' => 'each']),
+        'text',
+        [
+            'Where the targets lie is lost; they are called by their names.',
+            'The points cannot be shared out evenly: each of 3 parts gets 0.3333.',
+        ],
+        [[['p1' => ['text' => 'crater'], 'p2' => ['text' => 'moraine'], 'p3' => ['text' => 'chamber']], '3333/5000']],
+    ],
+]);
+
+it('lays options and pairs on the picture of the text, each at a place of its own', function (array $part, string $to, array $scores) use (
+    $onPicture,
+): void {
+    [$new, $losses] = converted(asked($onPicture, [$part]), $to);
+    $settings = json_decode(Json::encode($new->toJson()->parts[0]->settings), true);
+    $places = array_map(fn (array $one): string => implode(' ', $one['at']), $settings[$to === 'spot' ? 'regions' : 'targets']);
+    expect($settings['picture'])
+        ->toMatchArray(['media' => 'm1', 'alt' => 'A cliff', 'width' => 800, 'height' => 500])
+        ->and($new->toJson()->body)
+        ->not->toContain('<img')
+        ->and(array_unique($places))
+        ->toBe($places)
+        ->and($losses)
+        ->toHaveCount(1);
+    foreach ($scores as [$response, $score]) {
+        expect(earns($new, $response))->toBe($score);
+    }
+})->with([
+    'options' => [$choice, 'spot', [[['p1' => ['spots' => ['a']]], '2'], [['p1' => ['spots' => ['b']]], '1']]],
+    'a menu' => [
+        [
+            'id' => 'p1',
+            'kind' => 'menu',
+            'points' => 1,
+            'settings' => ['options' => [['id' => 'a', 'html' => 'slate'], ['id' => 'b', 'html' => 'mud']]],
+            'key' => ['rules' => [['id' => 'r1', 'on' => 'a', 'credit' => '1']]],
+        ],
+        'label',
+        [[['p1' => ['labels' => ['t1' => 'a']]], '1'], [['p1' => ['labels' => ['t1' => 'b']]], '0']],
+    ],
+    'typed words with their rules' => [
+        Questions::typed('text', [['answer' => 'is', 'text' => ['slate', 'a slate']]], 2),
+        'label',
+        [[['p1' => ['labels' => ['t1' => 'A slate']]], '2'], [['p1' => ['labels' => ['t1' => 'mud']]], '0']],
+    ],
 ]);

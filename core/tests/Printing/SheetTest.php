@@ -12,6 +12,7 @@ use WideQuarry\Printing\PrintedStimulus;
 use WideQuarry\Printing\PrintSettings;
 use WideQuarry\Printing\Sheet;
 use WideQuarry\Question\Question;
+use WideQuarry\Tests\Support\OnPictures;
 
 /** A question of one part, or of a body of its own. */
 function onPaper(string $kind, array $settings, array $rules, string $body = '', array $more = []): Question
@@ -307,3 +308,45 @@ it('writes a share in percent, with one place where it has no end', function (st
     $rules = [['id' => 'r1', 'on' => 'a', 'credit' => '1'], ['id' => 'r2', 'on' => 'b', 'credit' => $credit]];
     expect(sheet('key', [onPaper('choice', $options('slate', 'schist'), $rules)]))->toContain("($shown %)");
 })->with([['1/3', '33.3'], ['2/3', '66.7'], ['0.125', '12.5'], ['0.5', '50']]);
+
+it('draws the key of a picture, and on the sheet only what learners may see', function (
+    Question $question,
+    array $asked,
+    array $notAsked,
+    array $key,
+): void {
+    $sheet = sheet('learner', [$question]);
+    expect($sheet)->toContain('<svg', '<image href="/m1.png"', ...$asked);
+    foreach ($notAsked as $hidden) {
+        expect($sheet)->not->toContain($hidden);
+    }
+    expect(sheet('key', [$question]))->toContain('<svg', ...$key);
+})->with([
+    'outlined regions, without their names' => [
+        OnPictures::spot(['s1' => '1'], ['max' => 1]),
+        ['<rect x="0" y="0" width="100" height="100"', '<circle cx="100" cy="50" r="50"', '<polygon points="300 0 400 0 350 100"'],
+        ['the vent'],
+        ['<rect x="0" y="0" width="100" height="100"', 'the vent'],
+    ],
+    'hidden regions are on the key alone' => [
+        OnPictures::spot(['s1' => '1'], ['max' => 1, 'show' => 'hidden']),
+        [],
+        ['<rect', '<polygon', 'the vent'],
+        ['<rect x="0" y="0" width="100" height="100"', 'the vent'],
+    ],
+    'areas for points' => [
+        OnPictures::point([
+            [['shape' => 'ellipse', 'at' => ['120', '80', '10', '5']], '1'],
+            [['shape' => 'circle', 'at' => ['120', '80', '40']], '1/2'],
+        ]),
+        [],
+        ['<ellipse', 'cx="120"'],
+        ['<ellipse cx="120" cy="80" rx="10" ry="5"', '<circle cx="120" cy="80" r="40"', '50 %'],
+    ],
+    'labels to write at their places' => [
+        OnPictures::label(),
+        ['crater', 'moraine'],
+        [],
+        ['crater', 'chamber'],
+    ],
+]);

@@ -48,6 +48,9 @@ export const give = async (files: File[], text: string, bank: string | null) => 
   if (bank) form.append('bank', bank)
   return (await call<schema.Answers['POST /intakes']>('POST', '/intakes', form)).body.data
 }
+/** Reads again the sources that questions of a bank kept because they could not be translated. */
+export const reread = async (bank: string) =>
+  (await call<schema.Answers['POST /banks/{bank}/reread']>('POST', `/banks/${bank}/reread`)).body.data
 export const dropIntake = (id: string) => call('DELETE', `/intakes/${id}`)
 export type PlaceChange = {
   bank?: string

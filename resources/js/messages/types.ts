@@ -666,6 +666,7 @@ export type Messages = {
     rangeAt: (values: { what: Words; at: Words }) => string
     showThem: string
     order: string
+    reread: string
     runSpecimens: string
     defaults: string
     specimensFail: (values: { failing: number; of: number }) => string
@@ -2802,7 +2803,6 @@ export type Messages = {
       none: string
       desk: string
       hiddenHint: string
-      noName: string
       outside: (values: { n: number }) => string
       places: (values: { n: number }) => string
       chosen: (values: { list: Words }) => string

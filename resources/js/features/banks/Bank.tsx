@@ -1,6 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
+import { reread } from '@/api/intakes'
 import { bankQuery, treesQuery } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { sharedWith } from '@/lib/phrases/banks'
@@ -10,6 +11,7 @@ import { Button } from '@/ui/Button'
 import { single, useCommands } from '@/ui/commands'
 import { Menu } from '@/ui/Menu'
 import { Nothing } from '@/ui/Message'
+import { useToast } from '@/ui/Toasts'
 import { type BankDialog, BankDialogs } from './BankDialogs'
 import { BrowsingPanes } from './BrowsingPanes'
 import { FilterPanel } from './FilterPanel'
@@ -36,6 +38,12 @@ export function Bank() {
     if (!may_write) filter.setQuestion(row.id)
     else navigate(`/questions/${row.id}`)
   }
+  const tell = useToast()
+  const readAgain = () =>
+    reread(slug).then(
+      (intake) => navigate(`/intakes/${intake.id}`),
+      (refused: Error) => tell({ text: refused.message, look: 'problem' }),
+    )
   const here = texts.frame.groups.here
   useCommands('bank', [
     ...(mayWrite
@@ -63,6 +71,7 @@ export function Bank() {
           { id: 'order', group: texts.frame.groups.go, title: texts.bank.order, run: () => navigate(`/banks/${slug}/order`) },
           { id: 'acts', group: texts.frame.groups.go, title: texts.acts.title, run: () => navigate(`/banks/${slug}/acts`) },
           { id: 'bin', group: texts.frame.groups.go, title: texts.acts.bin.open, run: () => navigate(`/banks/${slug}?is=binned`) },
+          { id: 'reread', group: here, title: texts.bank.reread, run: readAgain },
         ]
       : []),
     { id: 'stimuli', group: texts.frame.groups.go, title: texts.bank.stimuli, run: () => navigate(`/banks/${slug}/stimuli`) },
@@ -114,6 +123,7 @@ export function Bank() {
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}/order`)}>{texts.bank.order}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}/acts`)}>{texts.acts.title}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}?is=binned`)}>{texts.acts.bin.open}</Menu.Item>
+                <Menu.Item onSelect={readAgain}>{texts.bank.reread}</Menu.Item>
               </>
             ) : null}
             <Menu.Item onSelect={() => setDialog('copy')}>{texts.banks.copy}</Menu.Item>

@@ -70,7 +70,24 @@ const desk = async (bank, words, name, then) => {
   await shot(page, name)
 }
 const pane = page.getByRole('region', { name: 'Try', exact: true })
-await desk('maps', '"which one is an anticline"', 'picture-options')
+await desk('diagrams', '"where a river eats its bank"', 'picture-regions', async () => {
+  const drawing = page.getByRole('group', { name: 'Regions on the picture' })
+  await drawing.locator('[data-thing]').nth(1).focus()
+  await page.keyboard.press('Enter')
+  await drawing.evaluate((svg) => svg.closest('[data-scroll]').parentElement.scrollIntoView({ block: 'start' }))
+})
+await desk('diagrams', '"parts of a volcano"', 'picture-labels', async () => {
+  for (const [label, place] of [
+    ['crater', 1],
+    ['magma chamber', 3],
+  ]) {
+    await pane.getByRole('button', { name: label, exact: true }).click()
+    await pane
+      .getByRole('button', { name: new RegExp(`^(Place|Target) ${place}|^${place}`) })
+      .first()
+      .click()
+  }
+})
 await desk('field-maths', '"the gas from limestone"', 'equation', async () => {
   await page.locator('.equation-node').first().click()
   await page.keyboard.press('Enter')
@@ -123,6 +140,28 @@ await page.getByRole('img', { name: /^Page 1 of/ }).waitFor()
 await page.getByRole('link', { name: 'Download PDF' }).waitFor()
 await shot(page, 'print')
 
+// A picture with its key drawn in, as it is printed.
+const onPaper = await page.evaluate(async () => {
+  const token = decodeURIComponent(/XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? '')
+  const headers = { Accept: 'application/json', 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token }
+  const ask = async (method, path, body, more = {}) =>
+    (await fetch(`/api/v1${path}`, { method, headers: { ...headers, ...more }, body: body && JSON.stringify(body) })).json()
+  const { data } = await ask('GET', '/banks/diagrams/questions?limit=100')
+  const made = (await ask('POST', '/assessments', { bank: 'diagrams', title: 'Reading pictures' })).data
+  const titles = ['Where a river eats its bank', 'Find the gap in time']
+  const entries = titles.map((title, i) => ({ id: `e${i}`, question: data.find((row) => row.title === title).id, seen: 1 }))
+  const content = { ...made.content, sections: [{ id: 's1', title: '', entries }] }
+  await ask('PUT', `/assessments/${made.id}`, { content }, { 'If-Match': `"${made.version}"` })
+  return made.id
+})
+await page.goto(`/assessments/${onPaper}`)
+await page.getByRole('button', { name: 'Print' }).click()
+await page.getByRole('radio', { name: 'Answer key' }).click()
+await page.waitForTimeout(1500)
+await page.getByRole('img', { name: /^Page 1 of/ }).waitFor()
+await page.getByRole('link', { name: 'Download PDF' }).waitFor()
+await shot(page, 'picture-key')
+
 // Pools of an old package, which become draws, go out as 2.1, and arrive.
 await page.goto('/intakes/new')
 await page.locator('input[type=file]').setInputFiles('demo/files/old-quizzes-with-pools-1.2.zip')
@@ -139,13 +178,6 @@ await page.getByRole('button', { name: /^2\.–5\. Fossils/ }).click()
 await page.getByRole('button', { name: 'Show a sample draw' }).click()
 await page.getByText('In this sample: 4 questions').waitFor()
 await page.frameLocator('iframe').locator('article.question').first().waitFor()
-await page.goto('/people')
-await page.getByRole('row', { name: /Inés Varga/ }).waitFor()
-await shot(page, 'people')
-await page.goto('/help/formats')
-await page.getByRole('heading', { name: 'What each format preserves' }).waitFor()
-await shot(page, 'formats')
-
 await page.setViewportSize({ width: 390, height: 800 })
 await page.goto('/banks/rocks')
 await row(page, /index fossil/).click()

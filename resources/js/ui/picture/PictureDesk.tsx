@@ -154,7 +154,8 @@ export function PictureDesk(props: Props) {
               <ThingShown
                 key={thing.id}
                 thing={thing}
-                mark={marks.get(thing.id) ?? { x: 0, y: 0 }}
+                markX={marks.get(thing.id)?.x ?? 0}
+                markY={marks.get(thing.id)?.y ?? 0}
                 unit={unit}
                 selected={selected.includes(thing.id)}
                 isStop={thing.id === stop}

@@ -1,5 +1,5 @@
 import { memo } from 'react'
-import { handlesOf, type Spot } from './area'
+import { handlesOf } from './area'
 import { Mark } from './Mark'
 import { Outlined, Shape } from './Shape'
 import { isArea, type Thing } from './things'
@@ -7,10 +7,11 @@ import { isArea, type Thing } from './things'
 const tones = { right: 'stroke-[#0e6a5b]', partly: 'stroke-[#8f5c10]', plain: 'stroke-[#1f2528]' }
 const fills = { right: 'fill-[#0e6a5b]/15', partly: 'fill-[#8f5c10]/15', plain: 'fill-[#fff]/10' }
 
-type Props = { thing: Thing; mark: Spot; unit: number; selected: boolean; label: string; isStop: boolean }
+/** The mark's place in numbers: an object would be another at every move of the pointer, and all things would be drawn again. */
+type Props = { thing: Thing; markX: number; markY: number; unit: number; selected: boolean; label: string; isStop: boolean }
 
 /** One thing on the picture. What it listens to is told by its data, so that a hundred of them need no listeners of their own. */
-export const ThingShown = memo(function ThingShown({ thing, mark, unit, selected, label, isStop }: Props) {
+export const ThingShown = memo(function ThingShown({ thing, markX, markY, unit, selected, label, isStop }: Props) {
   const { form } = thing
   const common = {
     'data-thing': thing.id,
@@ -33,7 +34,7 @@ export const ThingShown = memo(function ThingShown({ thing, mark, unit, selected
         />
         <Shape shape={form.shape} n={form.n} className={fills[thing.tone]} />
         <Outlined shape={form.shape} n={form.n} tone={tones[thing.tone]} {...(selected ? { dash: '6 3' } : {})} />
-        <Mark at={mark} unit={unit} filled={thing.tone === 'right'}>
+        <Mark at={{ x: markX, y: markY }} unit={unit} filled={thing.tone === 'right'}>
           {thing.number}
         </Mark>
         {selected

@@ -555,7 +555,9 @@ it('treats media of a package as those that are uploaded, and says which are mis
     give([upload($file)], ['bank' => 'rocks'])->assertStatus(201);
     $things = DB::table('staged_things')->orderBy('position')->get(['type', 'question', 'value']);
     $media = $things->where('type', 'medium')->map(fn (stdClass $thing): mixed => Json::decode($thing->value))->values();
-    $said = $things->where('type', 'notice')->mapWithKeys(fn (stdClass $thing): array => [Json::decode($thing->value)->code => $thing->question]);
+    $said = $things
+        ->where('type', 'notice')
+        ->mapWithKeys(fn (stdClass $thing): array => [Json::decode($thing->value)->code => $thing->question]);
 
     expect($media->pluck('name')->all())->toBe(['photo.jpg'])
         ->and(getimagesizefromstring((string) app(MediaStore::class)->bytes($media[0]->sha256))[0])

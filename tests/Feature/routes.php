@@ -418,7 +418,10 @@ return [
     'GET api/v1/transfers' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/transfers', null]],
     'GET api/v1/receipts/{receipt}' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => ["/receipts/{$w->receipt()}", null]],
     'POST api/v1/intakes' => [[401, 422, 422, 422, 422, 422, 422], fn (World $w): array => ['/intakes', new stdClass()]],
-    'POST api/v1/banks/{bank}/reread' => [[401, 404, 403, 422, 422, 403, 404], fn (World $w): array => ['/banks/rocks/reread', new stdClass()]],
+    'POST api/v1/banks/{bank}/reread' => [
+        [401, 404, 403, 422, 422, 403, 404],
+        fn (World $w): array => ['/banks/rocks/reread', new stdClass()],
+    ],
     'GET api/v1/intakes/{intake}' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => ["/intakes/{$w->intake()->id}", null]],
     'PATCH api/v1/intakes/{intake}' => [
         [401, 404, 404, 200, 200, 404, 404],

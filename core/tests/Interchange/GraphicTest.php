@@ -203,3 +203,92 @@ it('keeps what it cannot read for somebody to mark, with the picture in the text
     'no picture' => ['<qti-select-point-interaction response-identifier="R" max-choices="1"/>'],
     'a picture that is not there' => ['<qti-select-point-interaction response-identifier="R" max-choices="1"><img src="gone.png" alt=""/></qti-select-point-interaction>'],
 ]);
+
+/**
+ * An item of 1.2.1 in which points are placed on a picture of 400 × 300.
+ *
+ * @param  list<array{string, string, string}>  $steps  condition, what it adds, whether it goes on
+ */
+function placed12(array $steps, string $cardinality = 'Single', string $labels = '', int $sides = 400): PackageContents
+{
+    $conditions = implode('', array_map(
+        fn (array $step): string => "<respcondition continue=\"$step[2]\"><conditionvar>$step[0]</conditionvar>".
+            "<setvar action=\"Add\" varname=\"SCORE\">$step[1]</setvar></respcondition>",
+        $steps,
+    ));
+
+    return Packages::read([
+        'imsmanifest.xml' => Packages::manifest(['q.xml' => 'imsqti_xmlv1p2']),
+        'media/m.png' => base64_decode(PNG),
+        'q.xml' => '<?xml version="1.0"?><questestinterop><item ident="i1" title="T"><presentation>'.
+            "<response_xy ident=\"r1\" rcardinality=\"$cardinality\"><material><mattext>Where?</mattext></material><render_hotspot><material>".
+            "<matimage imagtype=\"image/png\" uri=\"media/m.png\" label=\"A cliff\" width=\"$sides\" height=\"300\"/></material>$labels".
+            '</render_hotspot></response_xy></presentation><resprocessing><outcomes><decvar varname="SCORE" vartype="Decimal"/></outcomes>'.
+            "$conditions</resprocessing></item></questestinterop>",
+    ]);
+}
+
+$inside = fn (string $kind, string $at): string => "<varinside respident=\"r1\" areatype=\"$kind\">$at</varinside>";
+
+// Scores are worked out by hand from the conditions of the item.
+it('reads points of 1.2.1 with the areas they are judged by', function (PackageContents $found, string $kind, array $scores): void {
+    expect(array_map(fn ($notice): string => $notice->code, $found->notices))->toBe([]);
+    $part = $found->questions[0]->parts[0];
+    expect($part->kind)->toBe($kind)->and($part->settings->picture)->toMatchObject(['alt' => 'A cliff', 'width' => 400]);
+    $question = Questions::read($found->questions[0]);
+    foreach ($scores as [$points, $score]) {
+        $given = (object) ['r1' => (object) [$kind === 'spot' ? 'at' : 'points' => $points]];
+        expect((string) (new Scorer)->score($question, new Attempt($given, Seed::of(1)))->exact)->toBe($score, json_encode($points));
+    }
+})->with([
+    'one area' => [
+        placed12([[$inside('Ellipse', '100,100,40,20'), '2', 'No']]),
+        'point',
+        [[[[120, 100]], '2'], [[[121, 100]], '0'], [[[100, 110]], '2'], [[], '0']],
+    ],
+    'a closer one earns more, whichever is asked first' => [
+        placed12([[$inside('Rectangle', '0,0,200,200'), '1', 'Yes'], [$inside('Rectangle', '50,50,10,10'), '2', 'Yes']]),
+        'point',
+        [[[[55, 55]], '3'], [[[150, 150]], '1'], [[[201, 10]], '0']],
+    ],
+    'a hole that earns nothing' => [
+        placed12([[$inside('Rectangle', '50,50,10,10'), '0', 'No'], [$inside('Bounded', '0,0 200,0 200,200 0,200'), '1', 'No']]),
+        'point',
+        [[[[55, 55]], '0'], [[[150, 150]], '1']],
+    ],
+    'an area that is a label' => [
+        placed12(
+            [['<varequal respident="r1">A</varequal>', '1', 'No']],
+            labels: '<response_label ident="A" rarea="Rectangle">10,10,50,50</response_label>'.
+                '<response_label ident="B" rarea="Rectangle">100,10,50,50</response_label>',
+        ),
+        'point',
+        [[[[20, 20]], '1'], [[[120, 20]], '0']],
+    ],
+    'several points, all or nothing' => [
+        placed12(
+            [["<and>{$inside('Rectangle', '0,0,50,50')}{$inside('Rectangle', '100,0,50,50')}</and>", '1', 'No']],
+            'Multiple',
+        ),
+        'point',
+        [[[[20, 20], [120, 20]], '1'], [[[20, 20]], '0']],
+    ],
+]);
+
+it('keeps points of 1.2.1 for marking where areas cannot say what they earn', function (PackageContents $found, string $code): void {
+    $part = $found->questions[0]->parts[0];
+    expect(array_map(fn ($notice): string => $notice->code, $found->notices))
+        ->toContain($code)
+        ->and($part->scoring->scheme)
+        ->toBe('person')
+        ->and($found->questions[0]->record->origin->processing)
+        ->toContain('response_xy');
+})->with([
+    'two that overlap and add up' => [
+        placed12([[$inside('Rectangle', '0,0,100,100'), '1', 'Yes'], [$inside('Rectangle', '50,50,100,100'), '1', 'Yes']]),
+        'qti12.kind',
+    ],
+    'all that is not inside' => [placed12([['<not>'.$inside('Rectangle', '0,0,9,9').'</not>', '1', 'No']]), 'qti12.processing'],
+    'a picture without a size' => [placed12([[$inside('Rectangle', '0,0,9,9'), '1', 'No']], sides: 0), 'qti12.kind'],
+    'numbers that are none' => [placed12([[$inside('Rectangle', 'a,b,9,9'), '1', 'No']]), 'qti12.kind'],
+]);

@@ -84,6 +84,19 @@ final class ResponseConditions
         return [$score, $shown];
     }
 
+    /** A rectangle by its corner and size, an ellipse by its middle and size, anything else by its corners (ASI 1.2.1, rarea). */
+    private static function lies(\DOMElement $test, string $at): bool
+    {
+        $n = array_map(floatval(...), explode(',', $test->textContent));
+        [$x, $y] = array_map(floatval(...), explode(' ', $at));
+
+        return match ($test->getAttribute('areatype')) {
+            'Rectangle' => Places::lies('rectangle', [$n[0], $n[1], $n[0] + $n[2], $n[1] + $n[3]], $x, $y),
+            'Ellipse' => Places::lies('ellipse', [$n[0], $n[1], $n[2] / 2, $n[3] / 2], $x, $y),
+            default => Places::lies('polygon', $n, $x, $y),
+        };
+    }
+
     /** @param  array<string, list<string>>  $responses */
     private static function holds(\DOMElement $test, array $responses): bool
     {
@@ -108,6 +121,7 @@ final class ResponseConditions
             'other' => true,
             'unanswered' => $given === [],
             'varequal' => in_array($wanted, array_map($folded, $given), true),
+            'varinside' => array_filter($given, fn (string $at): bool => self::lies($test, $at)) !== [],
             'varsubstring' => array_filter($given, fn (string $one): bool => str_contains($folded($one), $wanted)) !== [],
             'vargte' => $number(fn (float $a, float $b): bool => $a >= $b - 1e-9),
             'vargt' => $number(fn (float $a, float $b): bool => $a > $b + 1e-12),

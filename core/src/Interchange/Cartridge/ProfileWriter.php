@@ -124,7 +124,7 @@ final class ProfileWriter
     private function answer(Part $part, PlainPart $plain): array
     {
         $essay = ['cc.essay.v0p1', '', []];
-        if ($plain->byHand || $part->scheme === Scheme::Person || $part->key->rules === []) {
+        if ($plain->byHand || $plain->picture?->isPlaced === true || $part->scheme === Scheme::Person || $part->key->rules === []) {
             return $essay;
         }
         $answer = match ($plain->shape) {

@@ -52,10 +52,20 @@ final readonly class PlainPart
         string $text = '',
         array $losses = [],
         ?PlainPicture $picture = null,
+        ?Part $as = null,
     ): self {
         $limits = new PlainLimits(several: $max !== 1, max: $max, shuffle: $shuffle);
 
-        return new self(AnswerShape::Picks, $options, limits: $limits, inline: $inline, text: $text, losses: $losses, picture: $picture);
+        return new self(
+            AnswerShape::Picks,
+            $options,
+            limits: $limits,
+            inline: $inline,
+            text: $text,
+            losses: $losses,
+            picture: $picture,
+            as: $as,
+        );
     }
 
     public static function words(int $width, ?NormaliseOptions $normalise = null): self

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti12;
 
+use WideQuarry\Geometry\Shape;
+use WideQuarry\Geometry\Shapes;
 use WideQuarry\Interchange\Keys\Probe;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Numbers\Exact;
@@ -18,12 +20,24 @@ final readonly class Condition
 
     private const JOINS = ['and', 'or', 'not', 'conditionvar'];
 
-    private const TESTS = ['varequal', 'varsubstring', 'vargt', 'vargte', 'varlt', 'varlte', 'varsubset', 'unanswered', 'other'];
+    private const TESTS = [
+        'varequal',
+        'varsubstring',
+        'vargt',
+        'vargte',
+        'varlt',
+        'varlte',
+        'varsubset',
+        'varinside',
+        'unanswered',
+        'other',
+    ];
 
     /**
      * @param  string  $name  of a join or a test
      * @param  list<self>  $inner
      * @param  int  $place  of an answer given in steps, from 1; 0 for any
+     * @param  \stdClass|null  $area  that a point is to lie in: shape, at
      */
     private function __construct(
         public string $name,
@@ -33,6 +47,8 @@ final readonly class Condition
         public bool $case,
         private string $how,
         private int $place = 0,
+        public ?\stdClass $area = null,
+        private ?Shape $shape = null,
     ) {
     }
 
@@ -57,6 +73,12 @@ final readonly class Condition
             return null;
         }
 
+        $area = $name === 'varinside' ? HotspotAreas::of($element->getAttribute('areatype'), $element->textContent) : null;
+        $shape = $area === null ? null : Shapes::of($area['shape'], array_map(Exact::of(...), $area['at']));
+        if ($name === 'varinside' && $shape === null) {
+            return null;
+        }
+
         return new self(
             $name,
             [],
@@ -65,6 +87,8 @@ final readonly class Condition
             strcasecmp($element->getAttribute('case'), 'yes') === 0,
             $element->getAttribute('setmatch'),
             (int) $place,
+            $area === null ? null : (object) $area,
+            $shape,
         );
     }
 
@@ -85,6 +109,7 @@ final readonly class Condition
                 $values,
                 fn (string $value): bool => str_contains($this->folded($value), $this->folded($this->value)),
             ) !== [],
+            'varinside' => array_filter($values, $this->isInside(...)) !== [],
             'varequal' => array_filter($values, fn (string $value): bool => $this->equals($value)) !== [],
             default => array_filter($values, fn (string $value): bool => $this->compares($value)) !== [],
         };
@@ -106,6 +131,13 @@ final readonly class Condition
     public function tests(): array
     {
         return $this->inner === [] ? [$this] : array_merge(...array_map(fn (self $one): array => $one->tests(), $this->inner));
+    }
+
+    private function isInside(string $value): bool
+    {
+        $point = PlacedPoints::point($value);
+
+        return $point !== null && $this->shape?->holds($point) === true;
     }
 
     private function equals(string $value): bool

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti12;
 
 use Brick\Math\BigRational;
+use WideQuarry\Geometry\Box;
+use WideQuarry\Geometry\Shapes;
 use WideQuarry\Interchange\Qti30\Areas;
 use WideQuarry\Numbers\Exact;
 
@@ -21,6 +23,13 @@ final class HotspotAreas
         foreach ($label->childNodes as $node) {
             $text .= $node instanceof \DOMText ? $node->textContent : '';
         }
+
+        return self::of($label->getAttribute('rarea') ?: 'ellipse', $text);
+    }
+
+    /** @return array{shape: string, at: list<string>}|null null where it cannot be read */
+    public static function of(string $kind, string $text): ?array
+    {
         $n = array_map(Exact::read(...), preg_split('/[\s,;]+/', trim($text), -1, PREG_SPLIT_NO_EMPTY) ?: []);
         $at = array_values(array_filter($n));
         if (count($at) !== count($n)) {
@@ -28,16 +37,22 @@ final class HotspotAreas
         }
         $half = fn (BigRational $size): BigRational => $size->dividedBy(2);
 
-        return match (strtolower($label->getAttribute('rarea') ?: 'ellipse').' '.count($at)) {
+        return match (strtolower($kind).' '.count($at)) {
             'rectangle 4' => self::area('rectangle', [$at[0], $at[1], $at[0]->plus($at[2]), $at[1]->plus($at[3])]),
             'ellipse 4' => $at[2]->isEqualTo($at[3])
                 ? self::area('circle', [$at[0], $at[1], $half($at[2])])
                 : self::area('ellipse', [$at[0], $at[1], $half($at[2]), $half($at[3])]),
             'ellipse 3' => self::area('circle', $at),
-            default => strcasecmp($label->getAttribute('rarea'), 'bounded') === 0 && count($at) >= 6 && count($at) % 2 === 0
+            default => strcasecmp($kind, 'bounded') === 0 && count($at) >= 6 && count($at) % 2 === 0
                 ? self::area('polygon', $at)
                 : null,
         };
+    }
+
+    /** @param  array{shape: string, at: list<BigRational>}  $area */
+    public static function box(array $area): ?Box
+    {
+        return Shapes::of($area['shape'], $area['at'])?->box();
     }
 
     /**

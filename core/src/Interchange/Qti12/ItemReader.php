@@ -20,6 +20,7 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\Scheme;
 
 /** One item to one question. */
 final class ItemReader
@@ -182,6 +183,12 @@ final class ItemReader
                 $item,
             );
         }
+        $schemes = array_map(fn (Scheme $scheme): string => $scheme->value, $this->kinds->find('point')?->schemes() ?? []);
+        foreach (is_array($question->parts) ? $question->parts : [] as $part) {
+            if ($part instanceof \stdClass && in_array($part->id, $this->reader->placedParts(), true)) {
+                PlacedPoints::asPoints($part, [...$schemes, Scheme::Person->value]);
+            }
+        }
 
         return $question;
     }
@@ -246,7 +253,7 @@ final class ItemReader
                 [$before, $behind] = $this->around($child);
                 $run .= $before;
                 $part = $this->response($child);
-                if (in_array($part->kind, ['choice', 'order', 'match', 'slider'], true)) {
+                if ($this->kinds->find($part->kind)?->isInline() === false) {
                     [$html, $run] = [
                         $html.self::paragraph($run).'<div data-part="'.htmlspecialchars($part->id).'"></div>',
                         $behind,

@@ -242,7 +242,7 @@ final class ItemWriter
     private function hotspot(string $ident, PlainPart $plain, PlainPicture $picture): string
     {
         $labels = '';
-        foreach ($plain->options as $option) {
+        foreach ($picture->isPlaced ? [] : $plain->options as $option) {
             $area = $picture->areas[$option['id']] ?? null;
             [$kind, $numbers] = $area === null ? ['Bounded', ''] : HotspotAreas::write($area['shape'], $area['at']);
             $labels .= '<response_label ident="'.Xml::escape($option['id'])."\" rarea=\"$kind\">$numbers".
@@ -251,8 +251,10 @@ final class ItemWriter
         }
         $most = $plain->limits->several && $plain->limits->max !== null ? " maxnumber=\"{$plain->limits->max}\"" : '';
 
-        return '<response_lid ident="'.Xml::escape($ident).'" rcardinality="'.($plain->limits->several ? 'Multiple' : 'Single').'">'.
-            "<render_hotspot$most>{$this->image($picture)}$labels</render_hotspot></response_lid>";
+        $name = $picture->isPlaced ? 'response_xy' : 'response_lid';
+
+        return "<$name ident=\"".Xml::escape($ident).'" rcardinality="'.($plain->limits->several ? 'Multiple' : 'Single').'">'.
+            "<render_hotspot$most>{$this->image($picture)}$labels</render_hotspot></$name>";
     }
 
     private function image(PlainPicture $picture): string

@@ -105,6 +105,12 @@ final class Processing implements ItemMarking
         return array_map(fn (Condition $test): Probe => $test->probe(), $this->tests($response));
     }
 
+    /** @return list<\stdClass> the areas that tests want points of a response to lie in: shape, at */
+    public function areas(string $response): array
+    {
+        return array_values(array_filter(array_map(fn (Condition $test): ?\stdClass => $test->area, $this->tests($response))));
+    }
+
     private function step(\DOMElement $element, string $score): void
     {
         $conditions = Xml::child($element, 'conditionvar');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti12;
 
+use Brick\Math\BigRational;
 use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Keys\Probe;
 use WideQuarry\Interchange\Keys\Response;
@@ -16,10 +17,14 @@ final readonly class ResponseReader
     /** @var \ArrayObject<int, string> */
     private \ArrayObject $repeated;
 
+    /** @var \ArrayObject<int, string> */
+    private \ArrayObject $placed;
+
     /** @param  \Closure(string): string  $clean  rich text as we keep it */
     public function __construct(private Processing $processing, private MaterialReader $material, private \Closure $clean)
     {
         $this->repeated = new \ArrayObject;
+        $this->placed = new \ArrayObject;
     }
 
     /** @return list<string> duplicate identifiers */
@@ -55,6 +60,7 @@ final readonly class ResponseReader
             ),
             $choice !== null => $this->choice($id, $element, $choice),
             $hotspot !== null && $element->localName === 'response_lid' => $this->hotspot($id, $element, $hotspot),
+            $hotspot !== null && $element->localName === 'response_xy' => $this->placed($id, $element, $hotspot),
             $field !== null && count(Xml::children($field, 'response_label')) <= 1 => $this->typed($id, $element, $field),
             $slider !== null && $element->localName === 'response_num' => $this->slider($id, $element, $slider),
             default => null,
@@ -134,12 +140,77 @@ final readonly class ResponseReader
         return new Response($id, $inline ? 'menu' : 'choice', $settings, AnswerShape::Picks, $ids, $several, $this->probes($element));
     }
 
-    /** Areas of a picture, which is the first of its material; a picture without a size cannot have places. */
+    /** Areas of a picture that are picked. */
     private function hotspot(string $id, \DOMElement $element, \DOMElement $render): ?Response
     {
-        $image = Xml::all($render, 'matimage')[0] ?? Xml::all($element, 'matimage')[0] ?? null;
-        $size = array_map(fn (string $side): int => (int) ($image?->getAttribute($side) ?? 0), ['width', 'height']);
-        $html = $image === null ? '' : $this->material->picture($image);
+        $picture = $this->picture($element, $render);
+        $regions = $this->regions($render);
+        $ids = array_map(fn (\stdClass $region): string => self::text($region->id), $regions ?? []);
+        if ($picture === null || $regions === null || array_unique($ids) !== $ids) {
+            return null;
+        }
+        [$several, $max] = self::most($element, $render);
+        $settings = (object) ['picture' => $picture, 'regions' => $regions, 'show' => 'outlined', 'max' => $max];
+
+        return new Response($id, 'spot', $settings, AnswerShape::Picks, $ids, $several, $this->probes($element));
+    }
+
+    /** Points that are placed on a picture, tried out as picks of the areas they lie in; ItemReader makes them points again. */
+    private function placed(string $id, \DOMElement $element, \DOMElement $render): ?Response
+    {
+        $picture = $this->picture($element, $render);
+        $ident = trim($element->getAttribute('ident'));
+        $areas = $this->regions($render) ?? [];
+        foreach ($this->processing->areas($ident) as $i => $area) {
+            if (array_filter($areas, fn (\stdClass $one): bool => [$one->shape, $one->at] === [$area->shape, $area->at]) === []) {
+                $areas[] = (object) ['id' => 'area-'.($i + 1), 'shape' => $area->shape, 'at' => $area->at, 'label' => ''];
+            }
+        }
+        $found = PlacedPoints::find($areas, fn (array $points): BigRational => $this->processing->run([$ident => $points])[0]);
+        if ($picture === null || $found === null) {
+            return null;
+        }
+        [$several, $max] = self::most($element, $render);
+        $settings = (object) ['picture' => $picture, 'regions' => $found->regions, 'show' => 'outlined', 'max' => $max];
+        $ids = array_map(fn (\stdClass $region): string => self::text($region->id), $found->regions);
+        $this->placed->append($id);
+
+        return new Response(
+            $id,
+            'spot',
+            $settings,
+            AnswerShape::Picks,
+            $ids,
+            $several,
+            [],
+            // by its place, and by the label it lies in
+            asked: fn (array $given): array => [$id => [...$found->given($given), ...$given]],
+        );
+    }
+
+    private static function text(mixed $value): string
+    {
+        return is_string($value) ? $value : '';
+    }
+
+    /** @return list<string> parts whose answer is placed on a picture */
+    public function placedParts(): array
+    {
+        return array_values(array_filter((array) $this->placed, is_string(...)));
+    }
+
+    /** @return array{bool, int|null} whether several may be given, and at most how many */
+    private static function most(\DOMElement $element, \DOMElement $render): array
+    {
+        $several = strcasecmp($element->getAttribute('rcardinality'), 'multiple') === 0;
+        $most = $render->getAttribute('maxnumber');
+
+        return [$several, $several ? (ctype_digit($most) && (int) $most > 1 ? (int) $most : null) : 1];
+    }
+
+    /** @return list<\stdClass>|null id, shape, at, label; null where one cannot be read */
+    private function regions(\DOMElement $render): ?array
+    {
         $regions = [];
         foreach (Xml::all($render, 'response_label') as $label) {
             $area = HotspotAreas::read($label);
@@ -149,26 +220,26 @@ final readonly class ResponseReader
             $name = mb_substr(trim(strip_tags($this->material->inside($label))), 0, 1000);
             $regions[] = (object) ['id' => trim($label->getAttribute('ident')), ...$area, 'label' => $name];
         }
-        $ids = array_map(fn (\stdClass $region): string => $region->id, $regions);
+
+        return $regions;
+    }
+
+    /** The first picture of its material; one without a size cannot have places. */
+    private function picture(\DOMElement $element, \DOMElement $render): ?\stdClass
+    {
+        $image = Xml::all($render, 'matimage')[0] ?? Xml::all($element, 'matimage')[0] ?? null;
+        $size = array_map(fn (string $side): int => (int) ($image?->getAttribute($side) ?? 0), ['width', 'height']);
+        $html = $image === null ? '' : $this->material->picture($image);
         $isSized = min($size) >= 1 && max($size) <= 20000;
-        if ($image === null || preg_match('/data-media="([^"]*)"/', $html, $m) !== 1 || ! $isSized || array_unique($ids) !== $ids) {
-            return null;
-        }
-        $several = strcasecmp($element->getAttribute('rcardinality'), 'multiple') === 0;
-        $most = $render->getAttribute('maxnumber');
-        $settings = (object) [
-            'picture' => (object) [
+
+        return $image === null || preg_match('/data-media="([^"]*)"/', $html, $m) !== 1 || ! $isSized
+            ? null
+            : (object) [
                 'media' => html_entity_decode($m[1], ENT_QUOTES | ENT_HTML5),
                 'alt' => mb_substr($image->getAttribute('label'), 0, 1000),
                 'width' => $size[0],
                 'height' => $size[1],
-            ],
-            'regions' => $regions,
-            'show' => 'outlined',
-            'max' => $several ? (ctype_digit($most) && (int) $most > 1 ? (int) $most : null) : 1,
-        ];
-
-        return new Response($id, 'spot', $settings, AnswerShape::Picks, $ids, $several, $this->probes($element));
+            ];
     }
 
     /** Whether words go on behind it, with none of its own before, or others stand beside it: a gap in a sentence. */

@@ -63,7 +63,37 @@ final class TermWriter
 
     private function equal(string $value, string $first = '', string $more = ''): string
     {
+        if ($this->plain->picture?->isPlaced === true) {
+            return $this->inside($value, $this->plain->picture->areas);
+        }
+
         return '<varequal respident="'.Xml::escape(($this->ident)($first))."\"$more>".Xml::escape($value).'</varequal>';
+    }
+
+    /**
+     * A point lies in an area, and in none that is tried before it.
+     *
+     * @param  array<string, array{shape: string, at: list<BigRational>}>  $areas
+     */
+    private function inside(string $id, array $areas): string
+    {
+        $test = function (string $area) use ($areas): string {
+            [$kind, $numbers] = HotspotAreas::write($areas[$area]['shape'], $areas[$area]['at']);
+
+            return '<varinside respident="'.Xml::escape(($this->ident)(''))."\" areatype=\"$kind\">$numbers</varinside>";
+        };
+        $own = HotspotAreas::box($areas[$id]);
+        $before = [];
+        foreach ($areas as $other => $area) {
+            if ((string) $other === $id) {
+                break;
+            }
+            if ($own !== null && HotspotAreas::box($area)?->meets($own) === true) {
+                $before[] = $test((string) $other);
+            }
+        }
+
+        return $before === [] ? $test($id) : Terms::all([$test($id), Terms::not(Terms::any($before))]);
     }
 
     private function answered(string $first = ''): string

@@ -17,8 +17,6 @@ use WideQuarry\Interchange\Qti30\Marking;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Interchange\Qti30\Xml;
-use WideQuarry\Messages\Message;
-use WideQuarry\Pictures\PlainRegions;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
 
@@ -72,10 +70,7 @@ final class PointMapping implements KindMapping, KnowsOwnRules
 
     public function plain(Part $part, WriteContext $in): PlainPart
     {
-        return PlainPart::byHand(
-            PlainRegions::picture(self::settings($part)->picture),
-            [['point.by_hand', Message::of('parts.point.cannot-be-placed-there')]],
-        );
+        return PlainPoints::of($part, self::settings($part), $in->roll);
     }
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart

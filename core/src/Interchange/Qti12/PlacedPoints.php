@@ -107,8 +107,10 @@ final readonly class PlacedPoints
         $rules = [];
         foreach ($settings->regions as $i => $region) {
             assert($region instanceof \stdClass);
-            $own = array_values(array_filter($key->rules, fn (mixed $rule): bool => $rule instanceof \stdClass && $rule->on === $region->id));
+            $about = fn (mixed $rule): bool => $rule instanceof \stdClass && $rule->on === $region->id;
+            $own = array_values(array_filter($key->rules, $about));
             $rule = $own[0] ?? (object) ['credit' => '0']; // it may be a hole in a larger one
+            assert($rule instanceof \stdClass);
             $rule->id = 'r'.($i + 1);
             $rule->on = (object) ['shape' => $region->shape, 'at' => $region->at];
             if ($region->label !== '') {
@@ -161,7 +163,8 @@ final readonly class PlacedPoints
     private static function shape(\stdClass $area): ?Shape
     {
         assert(is_string($area->shape) && is_array($area->at));
-        $shape = Shapes::of($area->shape, array_map(fn (mixed $n): BigRational => Exact::of(is_string($n) ? $n : '0'), array_values($area->at)));
+        $at = array_map(fn (mixed $n): BigRational => Exact::of(is_string($n) ? $n : '0'), array_values($area->at));
+        $shape = Shapes::of($area->shape, $at);
 
         return $shape !== null && $shape->hasArea() ? $shape : null;
     }

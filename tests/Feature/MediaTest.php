@@ -298,6 +298,27 @@ it('goes on showing a medium that is put into the bin while a question shows it'
         ->toBe([$gone]);
 });
 
+it('finds the picture of a part that does not exist, and can be asked for it', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = $world->add('On a picture', more: ['parts' => [(object) [
+        'id' => 'p1',
+        'kind' => 'spot',
+        'points' => 1,
+        'settings' => (object) [
+            'picture' => (object) ['media' => 'gone', 'alt' => 'Beds', 'width' => 400, 'height' => 300],
+            'regions' => [(object) ['id' => 's1', 'shape' => 'rectangle', 'at' => ['0', '0', '90', '90'], 'label' => 'slate']],
+            'max' => 1,
+        ],
+        'key' => (object) ['rules' => [(object) ['id' => 'r1', 'on' => 's1', 'credit' => '1']]],
+    ]]]);
+
+    expect(array_column(ask('GET', "/questions/$id")->json('data.findings'), 'path', 'code'))
+        ->toHaveKey('media.missing', '/parts/0/settings/picture')
+        ->and(array_column(ask('GET', '/banks/rocks/questions?is=unseen')->json('data'), 'id'))
+        ->toBe([$id]);
+});
+
 it('finds a medium that does not exist, and says nothing of banks one may not read', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);

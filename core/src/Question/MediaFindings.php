@@ -57,7 +57,7 @@ final class MediaFindings
         return array_map(
             fn (string $id): Finding => Finding::warning(
                 'media.missing',
-                self::placeOf($content, $id),
+                self::placeOf($content, $id) ?? '',
                 Message::of('question.medium-missing'),
                 ['medium' => $id],
             ),
@@ -65,15 +65,23 @@ final class MediaFindings
         );
     }
 
-    private static function placeOf(\stdClass $content, string $id): string
+    /** The text that names a medium, or the picture that is one; null where nothing does. */
+    private static function placeOf(mixed $value, string $id, string $path = ''): ?string
     {
-        foreach (self::texts($content, '') as $place => $html) {
-            if (in_array($id, QuestionMedia::in($html), true)) {
+        $isHere = is_string($value)
+            ? in_array($id, QuestionMedia::in($value), true)
+            : $value instanceof \stdClass && ($value->media ?? null) === $id;
+        if ($isHere) {
+            return $path;
+        }
+        foreach (is_array($value) || $value instanceof \stdClass ? (array) $value : [] as $name => $inner) {
+            $place = self::placeOf($inner, $id, $path.'/'.strtr((string) $name, ['~' => '~0', '/' => '~1']));
+            if ($place !== null) {
                 return $place;
             }
         }
 
-        return '';
+        return null;
     }
 
     /** @return iterable<string, string> JSON Pointer → rich text that names a medium */

@@ -33,6 +33,6 @@ it('says where a medium is named that does not exist', function () use ($content
     expect($at(MediaFindings::missing($content, ['m1', 'm2', 'm3'])))->toBe([
         ['/parts/0/settings/options/1/html', false],
         ['/parts/0/feedback/right/html', false],
-        ['', false],
+        ['/background', false],
     ])->and(MediaFindings::missing($content, ['m1', 'm2', 'm3', 'm4', 'm5', 'm6']))->toBe([]);
 });

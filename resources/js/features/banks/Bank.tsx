@@ -42,7 +42,7 @@ export function Bank() {
   const readAgain = () =>
     reread(slug).then(
       (intake) => navigate(`/intakes/${intake.id}`),
-      (refused: Error) => tell({ text: refused.message, look: 'problem' }),
+      (refused: Error) => tell({ text: refused.message }),
     )
   const here = texts.frame.groups.here
   useCommands('bank', [

@@ -1,4 +1,4 @@
-import { type BrowserContext, expect, type Page } from '@playwright/test'
+import { type BrowserContext, expect, type Locator, type Page } from '@playwright/test'
 import axe, { type AxeResults } from 'axe-core'
 
 /** What the command line is told to be in the application that this worker's tests look at. */
@@ -110,3 +110,12 @@ export const paste = (page: Page, data: Record<string, string>) =>
     for (const [type, text] of Object.entries(given)) clipboard.setData(type, text)
     document.activeElement?.dispatchEvent(new ClipboardEvent('paste', { clipboardData: clipboard, bubbles: true, cancelable: true }))
   }, data)
+
+/** Drags by the mouse in steps: on a busy machine one move alone can be over before the browser has begun to drag. */
+export async function dragOnto(page: Page, from: Locator, to: Locator, position: { x: number; y: number }) {
+  await from.hover()
+  await page.mouse.down()
+  await to.hover({ position, force: true })
+  await to.hover({ position: { x: position.x + 1, y: position.y }, force: true })
+  await page.mouse.up()
+}

@@ -1,7 +1,7 @@
 import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { accessible, into, signIn } from './helpers'
+import { accessible, dragOnto, into, signIn } from './helpers'
 import { expect, type Page, test } from './test'
 
 const demo = (name: string) => join('demo/files', name)
@@ -125,13 +125,13 @@ test('the whole line as one teacher: in, together, on paper, out and back', asyn
   await page.keyboard.press('ArrowDown')
   await page.keyboard.press('Enter')
   await expect(moves.nth(2)).toHaveAttribute('aria-label', first ?? '')
-  await moves.nth(2).dragTo(moves.nth(0), { targetPosition: { x: 4, y: 2 } })
+  await dragOnto(page, moves.nth(2), moves.nth(0), { x: 4, y: 2 })
   await expect(moves.nth(0)).toHaveAttribute('aria-label', first ?? '')
   // From the list beside it, by drag.
   await page.getByRole('tab', { name: 'Add' }).click()
   await page.getByLabel('From bank').selectOption('maps')
   const pick = page.getByRole('listbox', { name: 'Questions', exact: true }).getByRole('option', { name: /Close contours/ })
-  await pick.dragTo(moves.nth(1), { targetPosition: { x: 4, y: 2 } })
+  await dragOnto(page, pick, moves.nth(1), { x: 4, y: 2 })
   await expect(moves).toHaveCount(13)
   await expect(pick).toContainText('added')
   await page.keyboard.press('Control+z')

@@ -21,10 +21,15 @@ use WideQuarry\Question\PartKinds;
  */
 final readonly class RereadSources
 {
-    private const CHUNK = 100;
+    /** Few at once: their media are in memory together. */
+    private const CHUNK = 10;
 
-    /** More than this wait for the next time. */
-    private const MOST = 2000;
+    /** One call takes so many questions, bytes and seconds at most; what is read is not kept any more, so the next call goes on. */
+    private const MOST = 500;
+
+    private const BYTES = 60_000_000;
+
+    private const SECONDS = 15;
 
     public function __construct(private ExportCollector $collect, private OpenIntake $open, private PartKinds $kinds)
     {
@@ -38,11 +43,14 @@ final readonly class RereadSources
             ->whereNull('binned_at')
             ->whereRaw("jsonb_exists(record->'origin', 'processing')")
             ->orderBy('id')
-            ->limit(self::MOST)
             ->pluck('id')
             ->all();
         $sources = new KeptSources($this->kinds);
+        $end = microtime(true) + self::SECONDS;
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
+            if ($sources->count >= self::MOST || $sources->bytes >= self::BYTES || microtime(true) > $end) {
+                break;
+            }
             $sources->add($this->collect->questions(array_values(array_filter($chunk, is_string(...))), new ExportOptions));
         }
         if ($sources->count === 0) {

@@ -35,6 +35,9 @@ final class KeptSources
     /** How many questions there are in them. */
     public int $count = 0;
 
+    /** How large they are together, before they are packed. */
+    public int $bytes = 0;
+
     public function __construct(private readonly PartKinds $kinds)
     {
     }
@@ -59,6 +62,7 @@ final class KeptSources
             $resource = "<resource identifier=\"R-$question->id\" type=\"$type\" href=\"$name\"><file href=\"$name\"/></resource>";
             if ($this->isReadNow($files, $resource)) {
                 $this->files[$family] = [...$this->files[$family] ?? [], ...$files];
+                $this->bytes += array_sum(array_map(strlen(...), $files));
                 $this->resources[$family] = ($this->resources[$family] ?? '').$resource;
                 $this->count++;
             }

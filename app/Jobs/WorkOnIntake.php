@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Actions\Intake\CommitIntake;
 use App\Actions\Intake\ReadIntake;
+use App\Actions\Intake\RereadSources;
 use App\Actions\Intake\UndoIntake;
 use App\Models\Intake;
 use Illuminate\Support\Facades\DB;
@@ -19,18 +20,26 @@ final class WorkOnIntake extends BackgroundWork
     public static function begin(Intake $intake): void
     {
         $bytes = DB::table('intake_files')->where('intake_id', $intake->id)->sum('bytes');
-        self::dispatch($intake->id, $intake->user_id, $bytes > self::LARGE_FILE);
+        self::dispatch($intake->id, $intake->user_id, $bytes > self::LARGE_FILE || $intake->gathers);
     }
 
     protected function work(): void
     {
         $intake = Intake::query()->find($this->thing);
         match ($intake?->state) {
-            'reading' => app(ReadIntake::class)->handle($intake),
+            'reading' => self::read($intake),
             'committing' => app(CommitIntake::class)->handle($intake),
             'undoing' => app(UndoIntake::class)->handle($intake),
             default => null,
         };
+    }
+
+    private static function read(Intake $intake): void
+    {
+        if ($intake->gathers) {
+            app(RereadSources::class)->gather($intake);
+        }
+        app(ReadIntake::class)->handle($intake);
     }
 
     protected function stopped(string $sentence): void

@@ -25,6 +25,7 @@ use WideQuarry\Json\Json;
  * @property 'skip'|'add'|'replace' $duplicates
  * @property bool $regroup whether groups of the source become folders
  * @property string $group_names JSON: group → what it is to be called
+ * @property bool $gathers whether the kept sources of its bank are still to become its files
  * @property string|null $operation_id
  * @property string $made JSON
  * @property \Illuminate\Support\Carbon $created_at
@@ -79,6 +80,6 @@ final class Intake extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stop_asked' => 'boolean', 'regroup' => 'boolean'];
+        return ['stop_asked' => 'boolean', 'regroup' => 'boolean', 'gathers' => 'boolean'];
     }
 }

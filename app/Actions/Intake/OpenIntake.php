@@ -39,14 +39,7 @@ final readonly class OpenIntake
         if (count($files) > self::MOST) {
             throw Refused::because('intake.too_many', Message::of('app.actions.intake.most-files-once', ['most' => self::MOST]), '/files');
         }
-        Quota::allowUpload($person, array_sum(array_map(fn (array $file): int => (int) @filesize($file['path']), $files)));
-        $kept = array_map(
-            fn (array $file): array => [
-                'name' => mb_strimwidth(basename(strtr(mb_scrub($file['name']), '\\', '/')) ?: 'file', 0, 200, '…'),
-                ...$this->files->put($file['path']),
-            ],
-            $files,
-        );
+        $kept = $this->kept($files, $person);
 
         return DB::transaction(function () use ($kept, $person, $bank, $folder): Intake {
             $title = $kept[0]['name'].(count($kept) > 1 ? ' and '.(count($kept) - 1).' more' : '');
@@ -56,16 +49,58 @@ final readonly class OpenIntake
                 'bank_id' => $bank?->id,
                 'folder' => QuestionIndex::array($folder),
             ]);
-            foreach ($kept as $position => $file) {
-                DB::table('intake_files')->insert([
-                    'id' => (string) Str::uuid7(),
-                    'intake_id' => $intake->id,
-                    'position' => $position,
-                    ...$file,
-                ]);
-            }
+            self::insert($intake, $kept);
 
             return $intake->refresh();
         });
+    }
+
+    /**
+     * Gives files to an intake that was opened before they were there.
+     *
+     * @param  non-empty-list<array{path: string, name: string}>  $files
+     * @param  array<string, mixed>  $change  of the intake, with them
+     *
+     * @throws Refused
+     */
+    public function files(Intake $intake, array $files, User $person, array $change): void
+    {
+        $kept = $this->kept($files, $person);
+        DB::transaction(function () use ($intake, $kept, $change): void {
+            self::insert($intake, $kept);
+            $intake->update($change);
+        });
+    }
+
+    /**
+     * @param  non-empty-list<array{path: string, name: string}>  $files
+     * @return non-empty-list<array{name: string, sha256: string, bytes: int}>
+     *
+     * @throws Refused
+     */
+    private function kept(array $files, User $person): array
+    {
+        Quota::allowUpload($person, array_sum(array_map(fn (array $file): int => (int) @filesize($file['path']), $files)));
+
+        return array_map(
+            fn (array $file): array => [
+                'name' => mb_strimwidth(basename(strtr(mb_scrub($file['name']), '\\', '/')) ?: 'file', 0, 200, '…'),
+                ...$this->files->put($file['path']),
+            ],
+            $files,
+        );
+    }
+
+    /** @param  list<array{name: string, sha256: string, bytes: int}>  $kept */
+    private static function insert(Intake $intake, array $kept): void
+    {
+        foreach ($kept as $position => $file) {
+            DB::table('intake_files')->insert([
+                'id' => (string) Str::uuid7(),
+                'intake_id' => $intake->id,
+                'position' => $position,
+                ...$file,
+            ]);
+        }
     }
 }

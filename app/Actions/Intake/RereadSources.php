@@ -9,66 +9,88 @@ use App\Errors\Refused;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use WideQuarry\Interchange\ExportOptions;
 use WideQuarry\Interchange\KeptSources;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 
 /**
- * Opens an intake of all questions of a bank whose source was kept for want of a translation, and can be translated now: they are
- * reviewed, brought in as new revisions and taken back like any others.
+ * An intake of all questions of a bank whose source was kept for want of a translation, and can be translated now: they are reviewed,
+ * brought in as new revisions and taken back like any others. Finding them means to translate all, which is done in the background.
  */
 final readonly class RereadSources
 {
-    /** Few at once: their media are in memory together. */
-    private const CHUNK = 10;
-
-    /** One call takes so many questions, bytes and seconds at most; what is read is not kept any more, so the next call goes on. */
-    private const MOST = 500;
-
+    /** A package of them is no larger than this, but for its last question. */
     private const BYTES = 60_000_000;
-
-    private const SECONDS = 15;
 
     public function __construct(private ExportCollector $collect, private OpenIntake $open, private PartKinds $kinds)
     {
     }
 
-    /** @throws Refused where there is none */
-    public function handle(Bank $bank, User $person): Intake
+    /** @throws Refused where no question has kept its source */
+    public function open(Bank $bank, User $person): Intake
     {
-        $ids = DB::table('questions')
-            ->where('bank_id', $bank->id)
-            ->whereNull('binned_at')
-            ->whereRaw("jsonb_exists(record->'origin', 'processing')")
-            ->orderBy('id')
-            ->pluck('id')
-            ->all();
-        $sources = new KeptSources($this->kinds);
-        $end = microtime(true) + self::SECONDS;
-        foreach (array_chunk($ids, self::CHUNK) as $chunk) {
-            if ($sources->count >= self::MOST || $sources->bytes >= self::BYTES || microtime(true) > $end) {
-                break;
-            }
-            $sources->add($this->collect->questions(array_values(array_filter($chunk, is_string(...))), new ExportOptions));
+        if (self::kept($bank->id)->doesntExist()) {
+            throw self::none(0);
         }
-        if ($sources->count === 0) {
-            throw Refused::because('intake.no_kept_source', Message::of('app.actions.intake.no-kept-source', ['count' => count($ids)]));
-        }
-        $written = $sources->write(fn (): string => (string) tempnam(sys_get_temp_dir(), 'kept'));
-        try {
-            $files = array_map(
-                fn (string $file, string $family): array => ['path' => $file, 'name' => "kept-sources-$family.zip"],
-                $written,
-                array_keys($written),
-            );
-            $intake = $this->open->handle($files, $person, $bank);
-        } finally {
-            array_map(unlink(...), $written);
-        }
-        $intake->update(['duplicates' => 'replace']);
 
-        return $intake->refresh();
+        return Intake::query()->create([
+            'user_id' => $person->id,
+            'title' => Message::of('app.actions.intake.kept-sources', ['bank' => $bank->name]),
+            'bank_id' => $bank->id,
+            'duplicates' => 'replace',
+            'gathers' => true,
+        ])->refresh();
+    }
+
+    /**
+     * Makes packages of what can be translated: the files of the intake. Stopped before its end, it begins again.
+     *
+     * @throws Refused where there is nothing of that kind
+     */
+    public function gather(Intake $intake): void
+    {
+        $person = User::query()->find($intake->user_id);
+        $bank = $intake->bank;
+        $mayWrite = $person !== null && $bank !== null && Gate::forUser($person)->allows('write', $bank);
+        $ids = $mayWrite ? self::kept($bank->id)->orderBy('id')->pluck('id')->all() : [];
+        $sources = new KeptSources($this->kinds);
+        $written = [];
+        $write = function () use ($sources, &$written): void {
+            foreach ($sources->write(fn (): string => (string) tempnam(sys_get_temp_dir(), 'kept')) as $family => $path) {
+                $written[] = ['path' => $path, 'name' => 'kept-sources-'.(count($written) + 1)."-$family.zip"];
+            }
+        };
+        try {
+            foreach (array_filter($ids, is_string(...)) as $id) {
+                $sources->add($this->collect->questions([$id], new ExportOptions)); // one by one: its media are in memory
+                if ($sources->bytes > self::BYTES) {
+                    $write();
+                }
+            }
+            $write();
+            if ($written === [] || $person === null) {
+                throw self::none(count($ids));
+            }
+            $this->open->files($intake, $written, $person, ['gathers' => false]);
+        } finally {
+            array_map(unlink(...), array_column($written, 'path'));
+        }
+    }
+
+    private static function kept(string $bank): Builder
+    {
+        return DB::table('questions')
+            ->where('bank_id', $bank)
+            ->whereNull('binned_at')
+            ->whereRaw("jsonb_exists(record->'origin', 'processing')");
+    }
+
+    private static function none(int $count): Refused
+    {
+        return Refused::because('intake.no_kept_source', Message::of('app.actions.intake.no-kept-source', ['count' => $count]));
     }
 }

@@ -44,7 +44,7 @@ final class IntakeController
     public function again(Request $request, Bank $bank, RereadSources $reread): JsonResponse
     {
         Gate::authorize('write', $bank);
-        $intake = $reread->handle($bank, User::asking($request));
+        $intake = $reread->open($bank, User::asking($request));
         WorkOnIntake::begin($intake);
 
         return (new IntakeResource($intake->refresh()))->response()->setStatusCode(201);

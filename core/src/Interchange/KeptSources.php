@@ -32,10 +32,7 @@ final class KeptSources
     /** @var array<string, string> family → resources of its manifest */
     private array $resources = [];
 
-    /** How many questions there are in them. */
-    public int $count = 0;
-
-    /** How large they are together, before they are packed. */
+    /** How large the files of the next packages are. */
     public int $bytes = 0;
 
     public function __construct(private readonly PartKinds $kinds)
@@ -64,13 +61,12 @@ final class KeptSources
                 $this->files[$family] = [...$this->files[$family] ?? [], ...$files];
                 $this->bytes += array_sum(array_map(strlen(...), $files));
                 $this->resources[$family] = ($this->resources[$family] ?? '').$resource;
-                $this->count++;
             }
         }
     }
 
     /**
-     * Writes the packages.
+     * Writes packages of what was added since the last time.
      *
      * @param  \Closure(): string  $file  a place for one
      * @return array<string, string> family → the file
@@ -82,6 +78,7 @@ final class KeptSources
             $written[$family] = $file();
             self::zip($written[$family], $files, $this->resources[$family]);
         }
+        [$this->files, $this->resources, $this->bytes] = [[], [], 0];
 
         return $written;
     }

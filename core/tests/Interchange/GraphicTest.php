@@ -290,5 +290,12 @@ it('keeps points of 1.2.1 for marking where areas cannot say what they earn', fu
     ],
     'all that is not inside' => [placed12([['<not>'.$inside('Rectangle', '0,0,9,9').'</not>', '1', 'No']]), 'qti12.processing'],
     'a picture without a size' => [placed12([[$inside('Rectangle', '0,0,9,9'), '1', 'No']], sides: 0), 'qti12.kind'],
+    'an area of more than a thousand corners' => [
+        placed12([[$inside('Bounded', implode(' ', array_map(
+            fn (int $i): string => round(200 + 100 * cos($i / 160)).','.round(150 + 100 * sin($i / 160)),
+            range(0, 1000),
+        ))), '1', 'No']]),
+        'qti12.kind',
+    ],
     'numbers that are none' => [placed12([[$inside('Rectangle', 'a,b,9,9'), '1', 'No']]), 'qti12.kind'],
 ]);

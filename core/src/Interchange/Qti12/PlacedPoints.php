@@ -16,8 +16,10 @@ use WideQuarry\Numbers\Exact;
  */
 final readonly class PlacedPoints
 {
-    /** More areas than this are not tried out. */
+    /** More areas than this, or more corners of all together, are not tried out. */
     private const MOST = 40;
+
+    private const CORNERS = 1000;
 
     /** So many places along each side of an area are tried, besides its middle and its corners. */
     private const GRID = 16;
@@ -39,16 +41,17 @@ final readonly class PlacedPoints
      */
     public static function find(array $areas, \Closure $score): ?self
     {
+        $corners = array_sum(array_map(fn (\stdClass $area): int => is_array($area->at) ? intdiv(count($area->at), 2) : 0, $areas));
+        if ($areas === [] || count($areas) > self::MOST || $corners > self::CORNERS) {
+            return null;
+        }
         $drawn = [];
-        foreach (count($areas) > self::MOST ? [] : $areas as $area) {
+        foreach ($areas as $area) {
             $shape = self::shape($area);
             if ($shape === null) {
                 return null;
             }
             $drawn[] = [$area, $shape, $shape->box()->width()->multipliedBy($shape->box()->height())];
-        }
-        if ($drawn === []) {
-            return null;
         }
         usort($drawn, fn (array $a, array $b): int => $a[2]->compareTo($b[2]));
         $shapes = array_column($drawn, 1);

@@ -371,7 +371,7 @@ it('carries regions and labels of a picture to plain parts', function (Question 
     'regions as options' => [
         OnPictures::spot(['s1' => '1', 's2' => '1/2'], ['max' => 1], ['scheme' => 'weights']),
         'choice',
-        ['Where the regions lie is lost; they are picked by their names.'],
+        ['The positions of the regions are lost. Their names become options.'],
         [
             [['p1' => ['chosen' => ['s1']]], '1'],
             [['p1' => ['chosen' => ['s2']]], '1/2'],
@@ -382,15 +382,15 @@ it('carries regions and labels of a picture to plain parts', function (Question 
         OnPictures::spot(['s1' => '1'], ['max' => 1, 'show' => 'hidden']),
         'choice',
         [
-            'Where the regions lie is lost; they are picked by their names.',
-            'Hidden regions are named in the list of options.',
+            'The positions of the regions are lost. Their names become options.',
+            'The names of hidden regions are shown as options.',
         ],
         [[['p1' => ['chosen' => ['s1']]], '1']],
     ],
     'labels as pairs' => [
         OnPictures::label(),
         'match',
-        ['Where the targets lie is lost; they are called by their names.'],
+        ['The positions of the targets are lost. Their names are shown in a list.'],
         [
             [['p1' => ['pairs' => [['t1', 'x1'], ['t2', 'x2'], ['t3', 'x3']]]], '1'],
             [['p1' => ['pairs' => [['t1', 'x2'], ['t2', 'x1'], ['t3', 'x3']]]], '1/3'],
@@ -400,7 +400,7 @@ it('carries regions and labels of a picture to plain parts', function (Question 
         OnPictures::label(scoring: ['scheme' => 'each']),
         'menu',
         [
-            'Where the targets lie is lost; they are called by their names.',
+            'The positions of the targets are lost. Their names are shown in a list.',
             'The points cannot be shared out evenly: each of 3 parts gets 0.3333.',
         ],
         [[['p1' => ['chosen' => ['x1']], 'p2' => ['chosen' => ['x2']], 'p3' => ['chosen' => ['x1']]], '3333/5000']],
@@ -409,7 +409,7 @@ it('carries regions and labels of a picture to plain parts', function (Question 
         OnPictures::label(scoring: ['scheme' => 'each']),
         'text',
         [
-            'Where the targets lie is lost; they are called by their names.',
+            'The positions of the targets are lost. Their names are shown in a list.',
             'The points cannot be shared out evenly: each of 3 parts gets 0.3333.',
         ],
         [[['p1' => ['text' => 'crater'], 'p2' => ['text' => 'moraine'], 'p3' => ['text' => 'chamber']], '3333/5000']],

@@ -15,7 +15,11 @@ export function Outcome({ result, question, shown, finished }: Props) {
     feedback.filter((said) => said.show === 'both' || said.show === (finished ? 'after' : 'during'))
   const score = decimal(result.score)
   const of = texts.try.of({ max: Number(decimal(result.max)) })
-  const several = result.parts.length > 1
+  // a part that could have been answered instead, and was not, is no part of the outcome
+  const parts = result.parts
+    .map((part, i) => ({ ...part, name: question.parts[i]?.label || `${i + 1}` }))
+    .filter((part) => part.state !== 'unanswered' || !shown.parts.some((one) => one.instead === part.id))
+  const several = parts.length > 1
   return (
     <section aria-label={texts.try.why} className="flex flex-col gap-2 border-hairline border-t pt-3">
       <p className="flex items-baseline gap-2">
@@ -23,13 +27,12 @@ export function Outcome({ result, question, shown, finished }: Props) {
         <span className={`font-semibold ${tones[result.state] ?? 'text-second'}`}>{texts.try.state[result.state] ?? result.state}</span>
       </p>
       <ul className="flex flex-col gap-1">
-        {result.parts.map((part, i) => (
+        {parts.map((part) => (
           <li key={part.id}>
             {several ? (
               <p className="font-semibold">
-                {question.parts[i]?.label || `${i + 1}`}:{' '}
-                <span className={tones[part.state] ?? 'text-second'}>{texts.try.state[part.state]}</span>, {decimal(part.score)} of{' '}
-                {part.points}
+                {part.name}: <span className={tones[part.state] ?? 'text-second'}>{texts.try.state[part.state]}</span>,{' '}
+                {decimal(part.score)} of {part.points}
               </p>
             ) : null}
             <Steps steps={part.trace} called={(rule) => ruleCalled(rule, part.id, question, shown)} />

@@ -67,7 +67,7 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, bench, no
     const { instead } = given.part
     const isInWords = instead !== undefined && inWords.includes(instead)
     // what is asked instead is shown when it is wanted, and beside the key
-    if (other && !withKey && !inWords.includes(id)) return null
+    if (other && !withKey && !inWords.includes(id)) return '' // null would show the sign of a part that cannot be shown
     if (other && withKey)
       return (
         <>

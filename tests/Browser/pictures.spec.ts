@@ -3,7 +3,8 @@ import { expect, type Locator, type Page, test } from './test'
 
 /** A drawing that no other run has given to the bank. */
 const drawing = () =>
-  `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="500"><title>${Date.now()}${Math.random()}</title><rect width="800" height="500" fill="#e8f0f3"/><circle cx="600" cy="250" r="120" fill="#d1622b"/></svg>`
+  `<svg xmlns="http://www.w3.org/2000/svg" width="800" height="500"><title>${Date.now()}${Math.random()}</title>
+  <rect width="800" height="500" fill="#e8f0f3"/><circle cx="600" cy="250" r="120" fill="#d1622b"/></svg>`
 
 async function upload(page: Page) {
   await page.getByRole('button', { name: 'Choose a picture …' }).click()

@@ -31,15 +31,30 @@ it('says whether a place lies in a shape, whose edge belongs to it', function (s
     'an ellipse' => ['ellipse', [0, 0, 10, 5], [['6', '4'], [-6, 4], [10, 0], [0, -5]], [['6.0000000001', '4'], [10, 1], [0, '-5.1']]],
     'a rectangle' => ['rectangle', [2, 3, 8, 5], [[2, 3], [8, 5], [5, 3], [5, 4]], [['1.999', 4], [5, '5.0001'], [9, 9]]],
     'a rectangle from another corner' => ['rectangle', [8, 5, 2, 3], [[2, 3], [5, 4]], [[1, 4]]],
-    'a triangle' => ['polygon', [0, 0, 7, 3, 0, 3], [['7/3', 1], [0, 0], [7, 3], [1, 2], [0, '3/2']], [['7/3', '0.999999999'], [7, 2], [8, 3]]],
+    'a triangle' => [
+        'polygon',
+        [0, 0, 7, 3, 0, 3],
+        [['7/3', 1], [0, 0], [7, 3], [1, 2], [0, '3/2']],
+        [['7/3', '0.999999999'], [7, 2], [8, 3]],
+    ],
     'an L, with a corner that points in' => [
         'polygon',
         [0, 0, 4, 0, 4, 2, 2, 2, 2, 4, 0, 4],
         [[2, 2], [3, 2], [2, 3], [1, 3], [3, 1], [0, 4]],
         [[3, 3], ['2.000001', '2.000001'], [4, 4]],
     ],
-    'a polygon whose corner is level with the place' => ['polygon', [0, 5, 5, 0, 10, 5, 5, 10], [[1, 5], [9, 5], [5, 5]], [[-1, 5], [11, 5]]],
-    'a bow tie: what lies in neither half is outside' => ['polygon', [0, 0, 10, 10, 10, 0, 0, 10], [[1, 5], [9, 5], [5, 5]], [[5, 1], [5, 9]]],
+    'a polygon whose corner is level with the place' => [
+        'polygon',
+        [0, 5, 5, 0, 10, 5, 5, 10],
+        [[1, 5], [9, 5], [5, 5]],
+        [[-1, 5], [11, 5]],
+    ],
+    'a bow tie: what lies in neither half is outside' => [
+        'polygon',
+        [0, 0, 10, 10, 10, 0, 0, 10],
+        [[1, 5], [9, 5], [5, 5]],
+        [[5, 1], [5, 9]],
+    ],
 ]);
 
 it('agrees with orientations about convex polygons, on, in and beside them', function (): void {

@@ -30,7 +30,9 @@ function withPictures(string $xml, array $media): PackageContents
     $pictures = array_fill_keys(array_map(fn (string $id): string => "media/$id.png", $media), base64_decode(PNG));
 
     return Packages::read([
-        'imsmanifest.xml' => Packages::manifest(['items/i.xml' => str_contains($xml, 'v3p0') ? 'imsqti_item_xmlv3p0' : 'imsqti_item_xmlv2p1']),
+        'imsmanifest.xml' => Packages::manifest([
+            'items/i.xml' => str_contains($xml, 'v3p0') ? 'imsqti_item_xmlv3p0' : 'imsqti_item_xmlv2p1',
+        ]),
         'items/i.xml' => $xml,
         ...$pictures,
     ]);
@@ -64,7 +66,7 @@ function onPicture(Part $part, stdClass $given, stdClass $settings): array
 
 $editions = ['3.0' => [new Edition30], '2.2' => [Edition2::v22()], '2.1' => [Edition2::v21()]];
 
-it('writes pictures as the standard has them, marked as an evaluator of it marks, and reads them back so', function (Edition $edition): void {
+it('writes pictures as the standard has them, marked as its evaluator marks, and reads them back', function (Edition $edition): void {
     $version = ['qti30' => '3.0', 'qti22' => '2.2', 'qti21' => '2.1'][$edition->format()];
     foreach (demo('diagrams')->questions as $json) {
         $question = Questions::read($json);
@@ -122,7 +124,8 @@ it('says the schemes for points so that the standard counts as we do', function 
 
 $img = '<img src="../media/m.png" alt="A cliff" width="400" height="300"/>';
 $one = fn (string $type, string $cardinality, string $more): string => "<qti-response-declaration identifier=\"R\" cardinality=\"$cardinality\" base-type=\"$type\">$more</qti-response-declaration>";
-$map = '<qti-response-processing><qti-set-outcome-value identifier="SCORE"><qti-map-response-point identifier="R"/></qti-set-outcome-value></qti-response-processing>';
+$map = '<qti-response-processing><qti-set-outcome-value identifier="SCORE"><qti-map-response-point identifier="R"/>'.
+    '</qti-set-outcome-value></qti-response-processing>';
 $correct = '<qti-response-processing template="https://purl.imsglobal.org/spec/qti/v3p0/rptemplates/match_correct.xml"/>';
 
 it('reads pictures of others', function (string $declaration, string $body, string $processing, array $expected): void {
@@ -140,8 +143,10 @@ it('reads pictures of others', function (string $declaration, string $body, stri
 })->with([
     'a hotspot, percentages and a closed polygon' => [
         $one('identifier', 'single', '<qti-correct-response><qti-value>B</qti-value></qti-correct-response>'),
-        "<qti-hotspot-interaction response-identifier=\"R\" max-choices=\"1\">$img<qti-hotspot-choice identifier=\"A\" shape=\"rect\" coords=\"10%,10%,50%,50%\"/>".
-            '<qti-hotspot-choice identifier="B" shape="poly" coords="0,0 40,0 40,40 0,0" hotspot-label="the scree"/></qti-hotspot-interaction>',
+        "<qti-hotspot-interaction response-identifier=\"R\" max-choices=\"1\">$img".
+            '<qti-hotspot-choice identifier="A" shape="rect" coords="10%,10%,50%,50%"/>'.
+            '<qti-hotspot-choice identifier="B" shape="poly" coords="0,0 40,0 40,40 0,0" hotspot-label="the scree"/>'.
+            '</qti-hotspot-interaction>',
         $correct,
         [
             'kind' => 'spot',
@@ -154,14 +159,19 @@ it('reads pictures of others', function (string $declaration, string $body, stri
         ],
     ],
     'points whose picture says no size: it has that of the file' => [
-        $one('point', 'multiple', '<qti-area-mapping default-value="-1" lower-bound="0"><qti-area-map-entry shape="circle" coords="1,1,5" mapped-value="2"/>'.
+        $one('point', 'multiple', '<qti-area-mapping default-value="-1" lower-bound="0">'.
+            '<qti-area-map-entry shape="circle" coords="1,1,5" mapped-value="2"/>'.
             '<qti-area-map-entry shape="default" coords="" mapped-value="1"/></qti-area-mapping>'),
-        '<qti-select-point-interaction response-identifier="R" max-choices="0"><object data="../media/m.png" type="image/png">dot</object></qti-select-point-interaction>',
+        '<qti-select-point-interaction response-identifier="R" max-choices="0">'.
+            '<object data="../media/m.png" type="image/png">dot</object></qti-select-point-interaction>',
         $map,
         [
             'kind' => 'point',
             'points' => 3,
-            'settings' => ['picture' => ['media' => substr(hash('sha256', base64_decode(PNG)), 0, 32), 'alt' => 'dot', 'width' => 1, 'height' => 1], 'max' => null],
+            'settings' => [
+                'picture' => ['media' => substr(hash('sha256', base64_decode(PNG)), 0, 32), 'alt' => 'dot', 'width' => 1, 'height' => 1],
+                'max' => null,
+            ],
             'key/rules/0/credit' => '2/3',
             'key/rules/1/on' => ['shape' => 'rectangle', 'at' => ['0', '0', '1', '1']],
             'key/default' => '-1/3',
@@ -170,7 +180,8 @@ it('reads pictures of others', function (string $declaration, string $body, stri
     ],
     'places put in order become places that take numbers' => [
         $one('identifier', 'ordered', '<qti-correct-response><qti-value>B</qti-value><qti-value>A</qti-value></qti-correct-response>'),
-        "<qti-graphic-order-interaction response-identifier=\"R\">$img<qti-hotspot-choice identifier=\"A\" shape=\"circle\" coords=\"10,20,9\"/>".
+        "<qti-graphic-order-interaction response-identifier=\"R\">$img".
+            '<qti-hotspot-choice identifier="A" shape="circle" coords="10,20,9"/>'.
             '<qti-hotspot-choice identifier="B" shape="circle" coords="50,20,9"/></qti-graphic-order-interaction>',
         $correct,
         [
@@ -184,7 +195,8 @@ it('reads pictures of others', function (string $declaration, string $body, stri
     ],
     'places joined in pairs become words to match' => [
         $one('pair', 'multiple', '<qti-correct-response><qti-value>A B</qti-value></qti-correct-response>'),
-        "<qti-graphic-associate-interaction response-identifier=\"R\">$img<qti-associable-hotspot identifier=\"A\" shape=\"circle\" coords=\"10,20,9\" match-max=\"1\" hotspot-label=\"north\"/>".
+        "<qti-graphic-associate-interaction response-identifier=\"R\">$img".
+            '<qti-associable-hotspot identifier="A" shape="circle" coords="10,20,9" match-max="1" hotspot-label="north"/>'.
             '<qti-associable-hotspot identifier="B" shape="circle" coords="50,20,9" match-max="1"/></qti-graphic-associate-interaction>',
         $correct,
         ['kind' => 'match', 'settings/left/0/html' => '<p>north</p>', 'settings/right/0/html' => '<p>place 2</p>', 'key/rules/0/on' => ['A', 'B']],
@@ -201,7 +213,9 @@ it('keeps what it cannot read for somebody to mark, with the picture in the text
 })->with([
     'something put at a place' => ["<qti-position-object-interaction response-identifier=\"R\">$img</qti-position-object-interaction>"],
     'no picture' => ['<qti-select-point-interaction response-identifier="R" max-choices="1"/>'],
-    'a picture that is not there' => ['<qti-select-point-interaction response-identifier="R" max-choices="1"><img src="gone.png" alt=""/></qti-select-point-interaction>'],
+    'a picture that is not there' => [
+        '<qti-select-point-interaction response-identifier="R" max-choices="1"><img src="gone.png" alt=""/></qti-select-point-interaction>',
+    ],
 ]);
 
 /**
@@ -221,7 +235,8 @@ function placed12(array $steps, string $cardinality = 'Single', string $labels =
         'imsmanifest.xml' => Packages::manifest(['q.xml' => 'imsqti_xmlv1p2']),
         'media/m.png' => base64_decode(PNG),
         'q.xml' => '<?xml version="1.0"?><questestinterop><item ident="i1" title="T"><presentation>'.
-            "<response_xy ident=\"r1\" rcardinality=\"$cardinality\"><material><mattext>Where?</mattext></material><render_hotspot><material>".
+            "<response_xy ident=\"r1\" rcardinality=\"$cardinality\"><material><mattext>Where?</mattext></material>".
+            '<render_hotspot><material>'.
             "<matimage imagtype=\"image/png\" uri=\"media/m.png\" label=\"A cliff\" width=\"$sides\" height=\"300\"/></material>$labels".
             '</render_hotspot></response_xy></presentation><resprocessing><outcomes><decvar varname="SCORE" vartype="Decimal"/></outcomes>'.
             "$conditions</resprocessing></item></questestinterop>",

@@ -26,13 +26,20 @@ function foundIn(Question $question): array
 {
     return array_map(
         fn (Finding $finding): string => $finding->code.' '.str_replace('/parts/0', '', $finding->path),
-        array_values(array_filter((new Completeness)->findings($question), fn (Finding $one): bool => str_starts_with($one->path, '/parts'))),
+        array_values(array_filter(
+            (new Completeness)->findings($question),
+            fn (Finding $one): bool => str_starts_with($one->path, '/parts'),
+        )),
     );
 }
 
 $circle = fn (int $x, int $y, int $r): array => ['shape' => 'circle', 'at' => array_map(strval(...), [$x, $y, $r])];
 $two = ['s1' => '1', 's2' => '1'];
-$nested = fn (array $scoring = []): Question => OnPictures::point([[$circle(400, 250, 15), '1'], [$circle(400, 250, 40), '1/2']], 1, $scoring);
+$nested = fn (array $scoring = []): Question => OnPictures::point(
+    [[$circle(400, 250, 15), '1'], [$circle(400, 250, 40), '1/2']],
+    1,
+    $scoring,
+);
 $both = fn (array $scoring, ?int $max = null, string $default = '0'): Question => OnPictures::point(
     [[$circle(100, 100, 20), '1'], [$circle(300, 100, 20), '1'], [$circle(500, 100, 20), '0']],
     $max,
@@ -47,7 +54,12 @@ it('gives the credit that the schemes say', function (Question $question, array 
     expect([(string) $result->credit, $result->state])->toBe([$credit, $state]);
 })->with([
     'spot, the right one' => [OnPictures::spot(['s1' => '1'], ['max' => 1]), ['spots' => ['s1']], '1', 'right'],
-    'spot, a wrong one with credit of its own' => [OnPictures::spot(['s1' => '1', 's2' => '1/4'], ['max' => 1]), ['spots' => ['s2']], '1/4', 'partly'],
+    'spot, a wrong one with credit of its own' => [
+        OnPictures::spot(['s1' => '1', 's2' => '1/4'], ['max' => 1]),
+        ['spots' => ['s2']],
+        '1/4',
+        'partly',
+    ],
     'spot each: one of two' => [OnPictures::spot($two, ['max' => null]), ['spots' => ['s1']], '1/2', 'partly'],
     'spot each: all three, one too many' => [OnPictures::spot($two, ['max' => null]), ['spots' => ['s1', 's2', 's3']], '1/2', 'partly'],
     'spot all: one too many' => [OnPictures::spot($two, [], ['scheme' => 'all']), ['spots' => ['s1', 's2', 's3']], '0', 'wrong'],
@@ -55,10 +67,30 @@ it('gives the credit that the schemes say', function (Question $question, array 
     'spot judge: (2 + 1 − 1)/3' => [OnPictures::spot($two, [], ['scheme' => 'judge']), ['spots' => ['s1', 's2', 's3']], '2/3', 'partly'],
     'spot, nothing picked' => [OnPictures::spot($two), ['spots' => []], '0', 'unanswered'],
     'hidden, in the first' => [OnPictures::spot(['s1' => '1'], ['show' => 'hidden', 'max' => 1]), ['at' => [[20, 20]]], '1', 'right'],
-    'hidden, on the edge that two share: the first decides' => [OnPictures::spot(['s1' => '1'], ['show' => 'hidden', 'max' => 1]), ['at' => [[100, 50]]], '1', 'right'],
-    'hidden, in the second alone' => [OnPictures::spot(['s1' => '1'], ['show' => 'hidden', 'max' => 1]), ['at' => [[101, 50]]], '0', 'wrong'],
-    'hidden each: two places in one region count once' => [OnPictures::spot($two, ['show' => 'hidden', 'max' => null]), ['at' => [[10, 10], [20, 20]]], '1/2', 'partly'],
-    'hidden each: a place outside is too many' => [OnPictures::spot($two, ['show' => 'hidden', 'max' => null]), ['at' => [[10, 10], [120, 50], [700, 400]]], '1/2', 'partly'],
+    'hidden, on the edge that two share: the first decides' => [
+        OnPictures::spot(['s1' => '1'], ['show' => 'hidden', 'max' => 1]),
+        ['at' => [[100, 50]]],
+        '1',
+        'right',
+    ],
+    'hidden, in the second alone' => [
+        OnPictures::spot(['s1' => '1'], ['show' => 'hidden', 'max' => 1]),
+        ['at' => [[101, 50]]],
+        '0',
+        'wrong',
+    ],
+    'hidden each: two places in one region count once' => [
+        OnPictures::spot($two, ['show' => 'hidden', 'max' => null]),
+        ['at' => [[10, 10], [20, 20]]],
+        '1/2',
+        'partly',
+    ],
+    'hidden each: a place outside is too many' => [
+        OnPictures::spot($two, ['show' => 'hidden', 'max' => null]),
+        ['at' => [[10, 10], [120, 50], [700, 400]]],
+        '1/2',
+        'partly',
+    ],
     'hidden weights: default for each place outside' => [
         OnPictures::part('spot', [
             'show' => 'hidden',
@@ -73,16 +105,51 @@ it('gives the credit that the schemes say', function (Question $question, array 
     'point, on the edge of the inner one: 9² + 12² = 15²' => [$nested(), ['points' => [[409, 262]]], '1', 'right'],
     'point, between the two' => [$nested(), ['points' => [[409, 262.001]]], '1/2', 'partly'],
     'point, outside' => [$nested(), ['points' => [[10, 10]]], '0', 'wrong'],
-    'point weights: two in one area count once' => [$both(['scheme' => 'weights', 'high' => '2']), ['points' => [[100, 100], [101, 100]]], '1', 'right'],
-    'point weights: default for each outside' => [$both(['scheme' => 'weights', 'low' => '-1'], null, '-1/4'), ['points' => [[100, 100], [1, 1], [2, 2]]], '1/2', 'partly'],
+    'point weights: two in one area count once' => [
+        $both(['scheme' => 'weights', 'high' => '2']),
+        ['points' => [[100, 100], [101, 100]]],
+        '1',
+        'right',
+    ],
+    'point weights: default for each outside' => [
+        $both(['scheme' => 'weights', 'low' => '-1'], null, '-1/4'),
+        ['points' => [[100, 100], [1, 1], [2, 2]]],
+        '1/2',
+        'partly',
+    ],
     'point each: one of two' => [$both(['scheme' => 'each']), ['points' => [[100, 100]]], '1/2', 'partly'],
-    'point each: both and one outside, which costs' => [$both(['scheme' => 'each']), ['points' => [[100, 100], [300, 100], [9, 9]]], '1/2', 'partly'],
-    'point each: what is too much costs nothing' => [$both(['scheme' => 'each', 'cost' => '0']), ['points' => [[100, 100], [300, 100], [9, 9]]], '1', 'right'],
-    'point all: an area without credit spoils it' => [$both(['scheme' => 'all']), ['points' => [[100, 100], [300, 100], [500, 100]]], '0', 'wrong'],
+    'point each: both and one outside, which costs' => [
+        $both(['scheme' => 'each']),
+        ['points' => [[100, 100], [300, 100], [9, 9]]],
+        '1/2',
+        'partly',
+    ],
+    'point each: what is too much costs nothing' => [
+        $both(['scheme' => 'each', 'cost' => '0']),
+        ['points' => [[100, 100], [300, 100], [9, 9]]],
+        '1',
+        'right',
+    ],
+    'point all: an area without credit spoils it' => [
+        $both(['scheme' => 'all']),
+        ['points' => [[100, 100], [300, 100], [500, 100]]],
+        '0',
+        'wrong',
+    ],
     'point all: both' => [$both(['scheme' => 'all']), ['points' => [[100, 100], [300, 100]]], '1', 'right'],
     'label each: two of three' => [OnPictures::label(), ['labels' => ['t1' => 'x1', 't2' => 'x2', 't3' => 'x4']], '2/3', 'partly'],
-    'label all: two of three' => [OnPictures::label([], null, ['scheme' => 'all']), ['labels' => ['t1' => 'x1', 't2' => 'x2']], '0', 'wrong'],
-    'label typed: capitals and spaces as the question says' => [OnPictures::label(['by' => 'typing']), ['labels' => ['t1' => ' Crater', 't2' => 'vent', 't3' => '']], '2/3', 'partly'],
+    'label all: two of three' => [
+        OnPictures::label([], null, ['scheme' => 'all']),
+        ['labels' => ['t1' => 'x1', 't2' => 'x2']],
+        '0',
+        'wrong',
+    ],
+    'label typed: capitals and spaces as the question says' => [
+        OnPictures::label(['by' => 'typing']),
+        ['labels' => ['t1' => ' Crater', 't2' => 'vent', 't3' => '']],
+        '2/3',
+        'partly',
+    ],
     'label typed: by rules of its own' => [
         OnPictures::label(['by' => 'typing'], [
             ['id' => 'k1', 'on' => ['t1', 'x1'], 'credit' => '1/2'],
@@ -251,7 +318,8 @@ it('takes an answer in words in the place of one on the picture', function (): v
     );
     $json->scoring = Json::decode('{"instead":[{"part":"p2","for":"p1"}],"combine":"all"}');
     $question = Questions::read($json);
-    $score = fn (string $response): string => (string) (new Scorer)->score($question, new Attempt(Json::decode($response), Seed::of(1)))->exact;
+    $attempt = fn (string $response): Attempt => new Attempt(Json::decode($response), Seed::of(1));
+    $score = fn (string $response): string => (string) (new Scorer)->score($question, $attempt($response))->exact;
 
     expect($score('{"p2":{"chosen":["a"]}}'))->toBe('1')
         ->and($score('{"p2":{"chosen":["b"]}}'))->toBe('0')

@@ -31,7 +31,9 @@ final class Held
                     (self::pairs(
                         $part->kindName,
                         $given,
-                        fn (string $first, string $second): string => in_array($part->kindName, ['tiles', 'label'], true) ? "$second $first" : "$first $second",
+                        fn (string $first, string $second): string => in_array($part->kindName, ['tiles', 'label'], true)
+                            ? "$second $first"
+                            : "$first $second",
                     ) ??
                         self::simple($part->kindName, $given));
             }

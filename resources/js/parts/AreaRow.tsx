@@ -6,6 +6,7 @@ import type { Area, Size } from '@/ui/picture/area'
 import { AreaFields } from './AreaFields'
 import { Credit } from './Credit'
 import { FeedbackField } from './FeedbackField'
+import { nameLook, numberLook } from './placeLook'
 import { RemoveButton } from './RemoveButton'
 
 const words = texts.picture
@@ -41,10 +42,11 @@ type Props = {
 /** One area of a picture in the list, with everything that can be done with it. */
 export function AreaRow({ number, name, label, selected, right, credit, area, size, ...row }: Props) {
   const [open, setOpen] = useState(false)
+  const ground = selected ? 'bg-well' : right ? 'bg-accent-tint' : ''
   const step = 'min-h-7 min-w-7 rounded-ui text-quiet hover:bg-well disabled:opacity-40'
   return (
     <li
-      className={`flex flex-wrap items-center gap-x-2 gap-y-1 border-hairline border-b px-2 py-1.5 ${selected ? 'bg-well' : right ? 'bg-accent-tint' : ''}`}
+      className={`flex flex-wrap items-center gap-x-2 gap-y-1 border-hairline border-b px-2 py-1.5 ${ground}`}
       onFocus={row.onSelect}
       data-area={number}
     >
@@ -58,7 +60,7 @@ export function AreaRow({ number, name, label, selected, right, credit, area, si
               title: words.isRight({ what: label }),
             }
           : { 'aria-label': `${number} ${words.select({ what: label })}`, onClick: row.onSelect })}
-        className={`min-h-7 min-w-7 rounded-full border text-caption ${right ? 'border-accent bg-accent text-on-accent' : 'border-edge text-second hover:border-accent'}`}
+        className={`hover:border-accent ${numberLook(right)}`}
       >
         {number}
       </button>
@@ -66,7 +68,7 @@ export function AreaRow({ number, name, label, selected, right, credit, area, si
         aria-label={words.nameOf({ what: label })}
         placeholder={row.hint}
         maxLength={1000}
-        className="min-h-7 w-44 rounded-t-ui border-transparent border-b-2 bg-transparent px-1 placeholder:text-quiet hover:border-edge focus:border-accent focus:bg-paper"
+        className={`w-44 ${nameLook}`}
         value={name}
         onChange={(event) => row.onName(event.target.value)}
       />

@@ -31,7 +31,8 @@ final class GraphicObjects
             '~<graphicGapMatchInteraction\b.*?</graphicGapMatchInteraction>~s',
             fn (array $m): string => (string) preg_replace_callback(
                 '~<gapText\b([^>]*)>(.*?)</gapText>~s',
-                fn (array $one): string => "<gapImg$one[1] objectLabel=\"".str_replace('"', '&quot;', $one[2]).'">'.self::drawn($one[2]).'</gapImg>',
+                fn (array $one): string => "<gapImg$one[1] objectLabel=\"".str_replace('"', '&quot;', $one[2]).'">'.
+                    self::drawn($one[2]).'</gapImg>',
                 $m[0],
             ),
             $xml,
@@ -47,7 +48,9 @@ final class GraphicObjects
         }
         $from = self::attribute($attributes, 'src');
 
-        return "<object data=\"$from\" type=\"".Medium::typeNamed($from, 'image')."\"$sizes>".self::attribute($attributes, 'alt').'</object>';
+        $type = Medium::typeNamed($from, 'image');
+
+        return "<object data=\"$from\" type=\"$type\"$sizes>".self::attribute($attributes, 'alt').'</object>';
     }
 
     /** @param  string  $words  escaped */
@@ -59,7 +62,8 @@ final class GraphicObjects
             $words.
             '</text></svg>';
 
-        return '<object data="data:image/svg+xml,'.rawurlencode($svg)."\" type=\"image/svg+xml\" width=\"$width\" height=\"32\">$words</object>";
+        return '<object data="data:image/svg+xml,'.rawurlencode($svg).
+            "\" type=\"image/svg+xml\" width=\"$width\" height=\"32\">$words</object>";
     }
 
     private static function attribute(string $attributes, string $name): string

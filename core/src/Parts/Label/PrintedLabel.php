@@ -58,7 +58,10 @@ final class PrintedLabel
 
         return $answers === []
             ? []
-            : [new PrintedAnswer($this->numbered($settings, PictureDrawing::inKey($paper, $settings->picture), $in->roll), Exact::one()), ...$answers];
+            : [
+                new PrintedAnswer($this->numbered($settings, PictureDrawing::inKey($paper, $settings->picture), $in->roll), Exact::one()),
+                ...$answers,
+            ];
     }
 
     private function right(Rule $rule, string $target, LabelSettings $settings, ScoringContext $in, Paper $paper): ?string

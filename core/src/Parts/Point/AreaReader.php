@@ -58,10 +58,11 @@ final readonly class AreaReader
         $rules = array_map(fn (array $area): array => [$area['on'], (float) $area['value'] === 1.0 ? '1' : '0'], $areas);
         $right = count(array_filter($rules, fn (array $rule): bool => $rule[1] === '1'));
         $points = Exact::read(is_string($own->points) ? $own->points : '');
+        $cost = isset($own->cost) && is_string($own->cost) ? ['cost' => ScoreFloats::share($own->cost, Exact::one())] : [];
 
         return $points === null || $right !== $own->n
             ? null
-            : $this->made($points, $rules, ['scheme' => $own->scheme, ...isset($own->cost) && is_string($own->cost) ? ['cost' => ScoreFloats::share($own->cost, Exact::one())] : []]);
+            : $this->made($points, $rules, ['scheme' => $own->scheme, ...$cost]);
     }
 
     /** @param  list<array{on: \stdClass, value: string}>  $areas */

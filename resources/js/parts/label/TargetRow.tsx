@@ -3,6 +3,7 @@ import { type ReactNode, useState } from 'react'
 import { texts } from '@/messages'
 import { control } from '@/ui/Field'
 import type { Place } from '@/ui/picture/area'
+import { nameLook, numberLook } from '../placeLook'
 import { RemoveButton } from '../RemoveButton'
 import type { Target } from './targets'
 
@@ -59,7 +60,7 @@ export function TargetRow({ number, target, right, selected, wrong, onSelect, on
         type="button"
         aria-label={`${number} ${texts.picture.select({ what: label })}`}
         onClick={onSelect}
-        className={`min-h-7 min-w-7 rounded-full border text-caption ${right === '' ? 'border-edge text-second' : 'border-accent bg-accent text-on-accent'}`}
+        className={numberLook(right !== '')}
       >
         {number}
       </button>
@@ -67,7 +68,7 @@ export function TargetRow({ number, target, right, selected, wrong, onSelect, on
         aria-label={texts.picture.nameOf({ what: label })}
         placeholder={words.targetHint}
         maxLength={1000}
-        className="min-h-7 min-w-40 flex-1 rounded-t-ui border-transparent border-b-2 bg-transparent px-1 placeholder:text-quiet hover:border-edge focus:border-accent focus:bg-paper"
+        className={`min-w-40 flex-1 ${nameLook}`}
         value={target.label ?? ''}
         onChange={(event) => onTarget({ label: event.target.value }, 'label')}
       />

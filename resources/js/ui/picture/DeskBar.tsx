@@ -9,7 +9,8 @@ import { ZOOMS, zoomed } from './zoom'
 const words = texts.picture
 const icons = { select: MousePointer2, rectangle: Square, circle: Circle, ellipse: Circle, polygon: Pentagon, target: Tag }
 const look =
-  'inline-flex min-h-8 min-w-8 items-center justify-center gap-1.5 rounded-ui px-1.5 text-second hover:bg-well aria-pressed:bg-accent-tint aria-pressed:text-accent aria-disabled:opacity-45'
+  'inline-flex min-h-8 min-w-8 items-center justify-center gap-1.5 rounded-ui px-1.5 text-second hover:bg-well ' +
+  'aria-pressed:bg-accent-tint aria-pressed:text-accent aria-disabled:opacity-45'
 
 type Props = {
   tools: Exclude<Tool, 'select'>[]

@@ -50,6 +50,19 @@ final class Draft
         $this->json->parts = array_merge(...array_map(fn (\stdClass $part): array => $part->id === $id ? $with : [$part], $this->parts()));
     }
 
+    /**
+     * Makes a part another kind, with settings of that kind; its key and points stay.
+     *
+     * @param  array<string, mixed>  $settings
+     */
+    public function become(\stdClass $part, string $kind, array $settings): void
+    {
+        $new = clone $part;
+        $new->kind = $kind;
+        $new->settings = (object) $settings;
+        $this->replace(PartJson::text($part, 'id'), [$new]);
+    }
+
     /** An identifier that no part has. */
     public function freshPart(string $avoid = ''): string
     {

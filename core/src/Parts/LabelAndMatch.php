@@ -34,7 +34,7 @@ final class LabelAndMatch
         }
         $part->key->rules = $pairs;
         PictureInText::above($draft, $settings, PartJson::text($part, 'id'));
-        self::settle($draft, $part, 'match', [
+        $draft->become($part, 'match', [
             'left' => $left,
             'right' => PartJson::list($settings, 'labels'),
             'by' => 'menus',
@@ -59,21 +59,12 @@ final class LabelAndMatch
                 'label' => mb_substr((new AcceptedAnswer(PartJson::text($left[$i], 'html'), '0'))->words(), 0, 1000),
             ];
         }
-        self::settle($draft, $part, 'label', [
+        $draft->become($part, 'label', [
             'picture' => $picture,
             'targets' => $targets,
             'labels' => PartJson::list($settings, 'right'),
             'by' => 'placing',
             'shuffle' => $settings->shuffle ?? true,
         ]);
-    }
-
-    /** @param  array<string, mixed>  $settings */
-    private static function settle(Draft $draft, \stdClass $part, string $kind, array $settings): void
-    {
-        $new = clone $part;
-        $new->kind = $kind;
-        $new->settings = (object) $settings;
-        $draft->replace(PartJson::text($part, 'id'), [$new]);
     }
 }

@@ -31,7 +31,7 @@ final class SpotAndChoice
             array_keys(PartJson::list($settings, 'regions')),
         );
         PictureInText::above($draft, $settings, $id);
-        self::settle($draft, $part, 'choice', [
+        $draft->become($part, 'choice', [
             'options' => $options,
             'min' => $settings->min ?? 0,
             'max' => $settings->max ?? null,
@@ -60,21 +60,12 @@ final class SpotAndChoice
                 'label' => mb_substr($words, 0, 1000),
             ];
         }
-        self::settle($draft, $part, 'spot', [
+        $draft->become($part, 'spot', [
             'picture' => $picture,
             'regions' => $regions,
             'show' => 'outlined',
             'min' => $settings->min ?? 0,
             'max' => property_exists($settings, 'max') ? $settings->max : 1,
         ]);
-    }
-
-    /** @param  array<string, mixed>  $settings */
-    private static function settle(Draft $draft, \stdClass $part, string $kind, array $settings): void
-    {
-        $new = clone $part;
-        $new->kind = $kind;
-        $new->settings = (object) $settings;
-        $draft->replace(PartJson::text($part, 'id'), [$new]);
     }
 }

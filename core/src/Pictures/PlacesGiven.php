@@ -11,12 +11,15 @@ use WideQuarry\Question\UnreadableResponse;
 /** Places on a picture as a response holds them. */
 final class PlacesGiven
 {
+    /** Nobody places more by hand; each is judged by every area. */
+    private const MOST = 1000;
+
     /**
-     * @return list<Point>|null in the order they were given, each once; null when the response holds something else
+     * @return list<Point>|null in the order they were given, each once; null when the response holds something else, or too many
      */
     public static function read(mixed $json): ?array
     {
-        if (! is_array($json)) {
+        if (! is_array($json) || count($json) > self::MOST) {
             return null;
         }
         $points = [];

@@ -178,6 +178,7 @@ it('says what is wrong with a response', function (Question $question, array $gi
     [$nested(), ['points' => [[-0.5, 5]]], 'point.outside'],
     [$nested(), ['points' => [[1, 1], [2, 2]]], 'point.too_many'],
     [$nested(), ['points' => ['a']], 'response.shape'],
+    [OnPictures::point([[$circle(1, 1, 1), '1']], null), ['points' => array_fill(0, 1001, [1, 1])], 'response.shape'],
     [OnPictures::label(), ['labels' => ['t9' => 'x1']], 'label.unknown_target'],
     [OnPictures::label(), ['labels' => ['t1' => 'x9']], 'label.unknown_label'],
     [OnPictures::label(), ['labels' => ['t1' => 'x1', 't2' => 'x1']], 'label.used_up'],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange;
 
+use WideQuarry\CoreException;
 use WideQuarry\Interchange\Package\ZipWriter;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\QuestionMedia;
@@ -116,7 +117,7 @@ final class KeptSources
             $source = new Source($file, 'kept.zip');
             $format = Formats::standard($this->kinds)->for($source);
             $found = PackageContents::collect($format->read($source));
-        } catch (UnreadableFile) {
+        } catch (CoreException) {
             return false; // cut off, because it was too long to keep
         } finally {
             unlink($file);

@@ -73,18 +73,44 @@ final readonly class Polygon implements Shape
         return false;
     }
 
+    /** Edges are taken from left to right, so that each is compared with those alone that it can meet (Shamos and Hoey 1976). */
     public function crossesItself(): bool
     {
         $count = count($this->corners);
-        for ($i = 0; $i < $count; $i++) {
-            for ($j = $i + 2; $j < $count; $j++) {
-                if (($i !== 0 || $j !== $count - 1) && $this->doCross($i, $j)) {
+        $edges = array_map($this->span(...), array_keys($this->corners));
+        usort($edges, fn (array $a, array $b): int => $a['left'] <=> $b['left']);
+        foreach ($edges as $n => $edge) {
+            for ($m = $n + 1; $m < $count && $edges[$m]['left'] <= $edge['right']; $m++) {
+                $other = $edges[$m];
+                $apart = abs($edge['at'] - $other['at']);
+                if (
+                    $apart > 1 &&
+                    $apart < $count - 1 &&
+                    $edge['top'] <= $other['bottom'] &&
+                    $other['top'] <= $edge['bottom'] &&
+                    $this->doCross($edge['at'], $other['at'])
+                ) {
                     return true;
                 }
             }
         }
 
         return false;
+    }
+
+    /** @return array{at: int, left: float, right: float, top: float, bottom: float} an edge, and the floats it certainly lies between */
+    private function span(int $at): array
+    {
+        [$a, $b] = [$this->corners[$at], $this->corners[($at + 1) % count($this->corners)]];
+        $doubt = Point::DOUBT * max(abs($a->nearX), abs($b->nearX), abs($a->nearY), abs($b->nearY));
+
+        return [
+            'at' => $at,
+            'left' => min($a->nearX, $b->nearX) - $doubt,
+            'right' => max($a->nearX, $b->nearX) + $doubt,
+            'top' => min($a->nearY, $b->nearY) - $doubt,
+            'bottom' => max($a->nearY, $b->nearY) + $doubt,
+        ];
     }
 
     public function outline(): array

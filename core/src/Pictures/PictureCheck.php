@@ -110,16 +110,24 @@ final readonly class PictureCheck
         $tried = [$shape->middle(), ...$shape->outline()];
         foreach ($before as $i => $other) {
             $around = $other->box();
-            if (
-                $around->holds($shape->box()->from) &&
-                $around->holds($shape->box()->to) &&
-                array_filter($tried, fn (Point $point): bool => ! $other->holds($point)) === []
-            ) {
+            if ($around->holds($shape->box()->from) && $around->holds($shape->box()->to) && self::holdsAll($other, $tried)) {
                 return $i;
             }
         }
 
         return null;
+    }
+
+    /** @param  list<Point>  $points */
+    private static function holdsAll(Shape $shape, array $points): bool
+    {
+        foreach ($points as $point) {
+            if (! $shape->holds($point)) {
+                return false;
+            }
+        }
+
+        return true;
     }
 
     private function isSmall(Box $box): bool

@@ -127,3 +127,26 @@ it('reads places as JSON numbers, and nothing else', function (mixed $json, ?str
     [['x' => 1, 'y' => 2], null],
     ['1, 2', null],
 ]);
+
+it('finds outlines that cross as looking at every two edges does', function (): void {
+    mt_srand(11);
+    $turn = fn (array $a, array $b, array $c): int => ($b[0] - $a[0]) * ($c[1] - $a[1]) - ($b[1] - $a[1]) * ($c[0] - $a[0]) <=> 0;
+    $reach = fn (array $a, array $b, array $c, array $d, int $i): bool => max(min($a[$i], $b[$i]), min($c[$i], $d[$i])) <=
+        min(max($a[$i], $b[$i]), max($c[$i], $d[$i]));
+    $crossing = 0;
+    for ($round = 0; $round < 300; $round++) {
+        $n = mt_rand(4, 7);
+        $corners = array_map(fn (): array => [mt_rand(0, 30), mt_rand(0, 30)], range(1, $n));
+        $expected = false;
+        for ($i = 0; $i < $n; $i++) {
+            for ($j = $i + 2; $j < $n - ($i === 0 ? 1 : 0); $j++) {
+                [$a, $b, $c, $d] = [$corners[$i], $corners[($i + 1) % $n], $corners[$j], $corners[($j + 1) % $n]];
+                $expected = $expected || ($reach($a, $b, $c, $d, 0) && $reach($a, $b, $c, $d, 1) &&
+                    $turn($a, $b, $c) * $turn($a, $b, $d) <= 0 && $turn($c, $d, $a) * $turn($c, $d, $b) <= 0);
+            }
+        }
+        $crossing += $expected ? 1 : 0;
+        expect(shape('polygon', array_merge(...$corners))->crossesItself())->toBe($expected, json_encode($corners));
+    }
+    expect($crossing)->toBeGreaterThan(50)->toBeLessThan(250);
+});

@@ -36,10 +36,9 @@ final class WorkOnIntake extends BackgroundWork
 
     private static function read(Intake $intake): void
     {
-        if ($intake->gathers) {
-            app(RereadSources::class)->gather($intake);
+        if (! $intake->gathers || app(RereadSources::class)->gather($intake)) {
+            app(ReadIntake::class)->handle($intake);
         }
-        app(ReadIntake::class)->handle($intake);
     }
 
     protected function stopped(string $sentence): void

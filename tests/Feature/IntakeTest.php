@@ -6,6 +6,7 @@ use App\Actions\ImportQuestions;
 use App\Actions\Intake\CommitIntake;
 use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
+use App\Actions\Intake\RereadSources;
 use App\Actions\Intake\UndoIntake;
 use App\Actions\SaveQuestion;
 use App\Errors\Refused;
@@ -742,4 +743,13 @@ it('reads kept sources again, as new revisions of what can be translated by now'
         ->toMatchArray(['state' => 'failed', 'problem' => 'One question has kept its source, but it still cannot be translated.']);
     ask('POST', "/intakes/$intake[id]/undo", new stdClass())->assertOk();
     expect($now($translated)['question']['parts'][0]['kind'])->toBe('choice');
+
+    // asked to stop while it gathers, it leaves nothing
+    $stopped = app(RereadSources::class)->open($world->bank, $world->people['writer']);
+    $stopped->update(['stop_asked' => true]);
+    app()->call([new WorkOnIntake($stopped->id), 'handle']);
+    expect($stopped->refresh()->state)
+        ->toBe('cancelled')
+        ->and(DB::table('intake_files')->where('intake_id', $stopped->id)->count())
+        ->toBe(0);
 });

@@ -47,11 +47,13 @@ final readonly class RereadSources
     }
 
     /**
-     * Makes packages of what can be translated: the files of the intake. Stopped before its end, it begins again.
+     * Makes packages of what can be translated: the files of the intake. Killed before its end, it begins again.
+     *
+     * @return bool false when it was asked to stop
      *
      * @throws Refused where there is nothing of that kind
      */
-    public function gather(Intake $intake): void
+    public function gather(Intake $intake): bool
     {
         $person = User::query()->find($intake->user_id);
         $bank = $intake->bank;
@@ -66,6 +68,9 @@ final readonly class RereadSources
         };
         try {
             foreach (array_filter($ids, is_string(...)) as $id) {
+                if (self::isStopped($intake)) {
+                    return false;
+                }
                 $sources->add($this->collect->questions([$id], new ExportOptions)); // one by one: its media are in memory
                 if ($sources->bytes > self::BYTES) {
                     $write();
@@ -76,9 +81,18 @@ final readonly class RereadSources
                 throw self::none(count($ids));
             }
             $this->open->files($intake, $written, $person, ['gathers' => false]);
+
+            return true;
         } finally {
             array_map(unlink(...), array_column($written, 'path'));
         }
+    }
+
+    private static function isStopped(Intake $intake): bool
+    {
+        $asked = Intake::query()->whereKey($intake->id)->where('stop_asked', true)->update(['state' => 'cancelled']) > 0;
+
+        return $asked || Intake::query()->whereKey($intake->id)->doesntExist();
     }
 
     private static function kept(string $bank): Builder

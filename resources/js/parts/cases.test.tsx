@@ -50,6 +50,11 @@ describe.each(parts)('$kind', (view) => {
     expect(view.fresh('p1')).toEqual(kept.fresh)
   })
 
+  test('keeps nobody waiting but itself while what learners see is fetched', () => {
+    // a component of React.lazy is no function; bare, it would take the whole screen away until it is there
+    expect(typeof view.Learner).toBe('function')
+  })
+
   test('says a response in words', () => {
     expect(view.said(response, part)).toBe(kept.said)
   })

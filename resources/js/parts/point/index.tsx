@@ -1,5 +1,7 @@
+import { lazily } from '@/lib/lazily'
 import { lazyAgain } from '@/lib/lazyAgain'
 import { texts } from '@/messages'
+import { Waiting } from '@/ui/Message'
 import { definePart } from '../definePart'
 import type { AreaRule } from './areas'
 
@@ -17,7 +19,8 @@ export const point = definePart({
     key: { rules: [], default: '0' },
     scoring: { scheme: 'weights' },
   }),
-  Learner: lazyAgain(() => import('./Learner').then((module) => ({ default: module.Learner }))),
+  // within its own boundary: the screen around a question must not wait for it
+  Learner: lazily(() => import('./Learner'), 'Learner', <Waiting text={texts.loading} />),
   ruleNamed: (rule) => `“${(rule as AreaRule).note || words.area({ n: Number(rule.id.replace(/\D/g, '')) || 1 })}”`,
   said: (response) => ((response.points as [number, number][] | undefined) ?? []).map(([x, y]) => `${x}, ${y}`).join('; '),
   Key: () => null,

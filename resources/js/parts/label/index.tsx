@@ -1,5 +1,8 @@
 import type { Rule } from '@/api/question'
+import { lazily } from '@/lib/lazily'
 import { lazyAgain } from '@/lib/lazyAgain'
+import { texts } from '@/messages'
+import { Waiting } from '@/ui/Message'
 import { definePart } from '../definePart'
 import { toWords } from '../html'
 import { treeWords } from '../treeWords'
@@ -18,7 +21,8 @@ export const label = definePart({
     key: { rules: [], default: '0' },
     scoring: { scheme: 'each', cost: '1' },
   }),
-  Learner: lazyAgain(() => import('./Learner').then((module) => ({ default: module.Learner }))),
+  // within its own boundary: the screen around a question must not wait for it
+  Learner: lazily(() => import('./Learner'), 'Learner', <Waiting text={texts.loading} />),
   ruleNamed: (rule, settings) => {
     const targets = (settings.targets ?? []) as TargetShown[]
     const at = targets.findIndex((one) => one.id === (Array.isArray(rule.on) ? rule.on[0] : (rule as TypedRule).on.piece)) + 1

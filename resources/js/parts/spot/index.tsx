@@ -1,5 +1,7 @@
+import { lazily } from '@/lib/lazily'
 import { lazyAgain } from '@/lib/lazyAgain'
 import { texts } from '@/messages'
+import { Waiting } from '@/ui/Message'
 import { definePart } from '../definePart'
 import type { Region } from './regions'
 
@@ -18,7 +20,8 @@ export const spot = definePart({
     key: { rules: [], default: '0' },
     scoring: { scheme: 'weights' },
   }),
-  Learner: lazyAgain(() => import('./Learner').then((module) => ({ default: module.Learner }))),
+  // within its own boundary: the screen around a question must not wait for it
+  Learner: lazily(() => import('./Learner'), 'Learner', <Waiting text={texts.loading} />),
   ruleNamed: (rule, settings) => {
     const regions = (settings.regions ?? []) as Region[]
     const i = regions.findIndex((one) => one.id === rule.on)

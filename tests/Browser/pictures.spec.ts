@@ -171,7 +171,7 @@ test('an area within another one decides first, and another picture may take its
     mimeType: 'image/svg+xml',
     buffer: Buffer.from(half.replace('#c9b58f', `#${(Date.now() % 900000) + 100000}`)),
   })
-  await expect(page.getByText('The new picture is 400 × 250; the one before was 800 × 500.')).toBeVisible()
+  await expect(page.getByText('The new picture is 400 × 250, the old one was 800 × 500.')).toBeVisible()
   await page.getByRole('button', { name: 'Scale to the new size' }).click()
   await page.getByRole('button', { name: 'Coordinates of its middle' }).click()
   await expect(page.getByRole('textbox', { name: 'x: its middle' })).toHaveValue('300')

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ActController;
+use App\Http\Controllers\AgreementController;
 use App\Http\Controllers\AssessmentController;
 use App\Http\Controllers\AutosaveController;
 use App\Http\Controllers\BankController;
@@ -30,6 +31,8 @@ use App\Http\Controllers\QuestionController;
 use App\Http\Controllers\QuestionMediumController;
 use App\Http\Controllers\RecordController;
 use App\Http\Controllers\RevisionController;
+use App\Http\Controllers\RubricCellsController;
+use App\Http\Controllers\RubricCheckController;
 use App\Http\Controllers\SavedSearchController;
 use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SecondFactorController;
@@ -221,6 +224,9 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('intakes/{intake}/media/{medium}', [StagedController::class, 'medium'])->whereUuid('intake');
     Route::middleware(['throttle:try', HeavyWork::class])->group(function (): void {
         Route::post('lines', LinesController::class);
+        Route::post('rubric-cells', RubricCellsController::class);
+        Route::post('rubric-check', RubricCheckController::class);
+        Route::post('agreement', AgreementController::class);
         Route::post('record', RecordController::class);
         Route::post('responses', [SpecimenController::class, 'table']);
         Route::post('convert', [ConvertController::class, 'offers']);

@@ -55,7 +55,7 @@ it('lists every kind that has a folder, here and in the interface', function ():
         fn (string $folder): string => strtolower(basename($folder)),
         glob(__DIR__.'/../../core/src/Parts/*', GLOB_ONLYDIR) ?: [],
     );
-    $views = array_map(basename(...), glob(__DIR__.'/../../resources/js/parts/*', GLOB_ONLYDIR) ?: []);
+    $views = array_map(fn (string $index): string => basename(dirname($index)), glob(__DIR__.'/../../resources/js/parts/*/index.ts*') ?: []);
     $kinds = StandardKinds::all()->names();
     sort($kinds);
 
@@ -97,7 +97,7 @@ const MODULES = [
     ['(root)', 'Random', 'Numbers', 'Content', 'Documents', 'Sharing'],
     ['Json', 'Maths', 'Media', 'Geometry'],
     ['Variables'],
-    ['Answer'],
+    ['Answer', 'Marking'],
     ['Question'],
     ['Scoring', 'Search', 'Assembly'],
     ['Presentation', 'Checks', 'Specimens', 'Stimulus', 'Duplicates', 'Converting'],

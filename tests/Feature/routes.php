@@ -231,6 +231,15 @@ return [
         fn (World $w): array => ['/banks/rocks/split', ['question' => World::statements()]],
     ],
     'POST api/v1/present' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/present', ['question' => World::json()]]],
+    'POST api/v1/rubric-cells' => [
+        [401, 200, 200, 200, 200, 200, 200],
+        fn (World $w): array => ['/rubric-cells', ['text' => "\tHigh 2\tLow 0\nProcess\tboth\tneither"]],
+    ],
+    'POST api/v1/rubric-check' => [
+        [401, 200, 200, 200, 200, 200, 200],
+        fn (World $w): array => ['/rubric-check', ['rubric' => ['criteria' => []], 'points' => 6]],
+    ],
+    'POST api/v1/agreement' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/agreement', ['question' => World::json()]]],
     'POST api/v1/score' => [
         [401, 200, 200, 200, 200, 200, 200],
         fn (World $w): array => ['/score', ['question' => World::json(), 'response' => new stdClass()]],

@@ -20,6 +20,7 @@ final class ScoreController
         body: [
             'question' => 'object',
             'response' => 'object',
+            'marks' => 'object?',
             'seed' => 'integer?',
             'earlier_wrong' => 'integer?',
             'hints' => 'integer?',
@@ -27,7 +28,7 @@ final class ScoreController
     )]
     public function __invoke(Request $request, Scorer $scorer, TryRequest $try): JsonResponse
     {
-        [$question, $fields] = $try->read($request, ['question', 'response', 'seed', 'earlier_wrong', 'hints']);
+        [$question, $fields] = $try->read($request, ['question', 'response', 'marks', 'seed', 'earlier_wrong', 'hints']);
 
         return new JsonResponse(Json::encode($scorer->score($question, Attempt::read($fields))), json: true);
     }

@@ -60,6 +60,7 @@ final class Completeness
             ...$this->origin($question),
             ...MediaFindings::undescribed($question->content()),
             ...MediaFindings::unheard($question->content()),
+            ...ModelCheck::ofQuestion($question),
         ];
     }
 
@@ -71,7 +72,7 @@ final class Completeness
             try {
                 $result = (new Scorer)->score(
                     $question,
-                    new Attempt($specimen->response, Seed::of($specimen->seed), $specimen->earlierWrong, $specimen->hints),
+                    Attempt::ofSpecimen($specimen),
                 );
                 $wanted = \WideQuarry\Numbers\Exact::read($specimen->score);
                 if ($wanted === null || ! $result->score->isEqualTo($wanted)) {
@@ -140,7 +141,7 @@ final class Completeness
             ]),
         ];
 
-        return [...$this->unreadable($numbers), ...$kind->check($part, $in)];
+        return [...$this->unreadable($numbers), ...$kind->check($part, $in), ...RubricCheck::ofPart($part), ...ModelCheck::ofPart($part)];
     }
 
     /**

@@ -61,7 +61,7 @@ final readonly class Offline
                 'write' => $this->write($arguments),
                 'score' => $this->eachLine(
                     fn (Fields $line): mixed => (new Scorer)->score($this->questions->of($line), Attempt::read($line)),
-                    ['question', 'response', 'seed', 'earlier_wrong', 'hints', 'ref'],
+                    ['question', 'response', 'marks', 'seed', 'earlier_wrong', 'hints', 'ref'],
                 ),
                 'present' => $this->eachLine(
                     fn (Fields $line): mixed => (new Presenter)->present(

@@ -39,7 +39,7 @@ final class AllowList
         'img' => ['data-media', 'data-view', 'alt', 'width', 'height'],
         'audio' => ['data-media', 'data-captions', 'data-transcript', 'data-plays', 'title'],
         'video' => ['data-media', 'data-captions', 'data-transcript', 'data-plays', 'title', 'width', 'height'],
-        'span' => ['data-part', 'data-gap', 'data-of', 'data-piece'],
+        'span' => ['data-part', 'data-gap', 'data-of', 'data-piece', 'data-remark'],
         'var' => ['data-value'],
     ];
 

@@ -4,7 +4,12 @@ declare(strict_types=1);
 
 namespace WideQuarry\Content;
 
-/** Where parts, gaps, pieces, values and media stand in rich text. */
+/**
+ * Where parts, gaps, pieces, values, media and remarks stand in rich text.
+ *
+ * @phpstan-type Found array{parts: list<array{string, bool}>, gaps: list<array{string, string}>, pieces: list<string>,
+ *     values: list<string>, media: list<string>, remarks: list<string>}
+ */
 final readonly class Anchors
 {
     /**
@@ -13,6 +18,7 @@ final readonly class Anchors
      * @param  list<string>  $pieces
      * @param  list<string>  $values  names of variables, each once
      * @param  list<string>  $media  media ids, each once
+     * @param  list<string>  $remarks  ids of remarks on passages, each once
      */
     private function __construct(
         public array $parts,
@@ -20,13 +26,14 @@ final readonly class Anchors
         public array $pieces,
         public array $values,
         public array $media,
+        public array $remarks,
     ) {
     }
 
     /** @param  list<Element|string>  $nodes */
     public static function in(array $nodes): self
     {
-        $found = ['parts' => [], 'gaps' => [], 'pieces' => [], 'values' => [], 'media' => []];
+        $found = ['parts' => [], 'gaps' => [], 'pieces' => [], 'values' => [], 'media' => [], 'remarks' => []];
         self::walk($nodes, $found);
 
         return new self(
@@ -35,12 +42,13 @@ final readonly class Anchors
             $found['pieces'],
             array_values(array_unique($found['values'])),
             array_values(array_unique($found['media'])),
+            array_values(array_unique($found['remarks'])),
         );
     }
 
     /**
      * @param  list<Element|string>  $nodes
-     * @param  array{parts: list<array{string, bool}>, gaps: list<array{string, string}>, pieces: list<string>, values: list<string>, media: list<string>}  $found
+     * @param  Found  $found
      */
     private static function walk(array $nodes, array &$found): void
     {
@@ -57,6 +65,9 @@ final readonly class Anchors
             }
             if (isset($at['data-piece'])) {
                 $found['pieces'][] = $at['data-piece'];
+            }
+            if (isset($at['data-remark'])) {
+                $found['remarks'][] = $at['data-remark'];
             }
             if (isset($at['data-value'])) {
                 $found['values'][] = $at['data-value'];

@@ -27,6 +27,7 @@ final class Attributes
         'data-gap' => [self::NAME, 255],
         'data-of' => [self::NAME, 255],
         'data-piece' => [self::NAME, 255],
+        'data-remark' => [self::NAME, 255],
         'data-media' => [self::NAME, 255],
         'data-captions' => [self::NAME, 255],
         'data-value' => ['/^[A-Za-z][A-Za-z0-9_]{0,39}$/D', 40],

@@ -70,7 +70,11 @@ final readonly class Fields
             : throw Malformed::outOfRange($this->at($field), Message::of('json.most-characters', ['max' => $max]), $value);
     }
 
-    /** An exact number as text; whether it can be read is a finding, not an error. @throws Malformed */
+    /**
+     * An exact number as text; whether it can be read is a finding, not an error.
+     *
+     * @throws Malformed
+     */
     public function exact(string $field, string $default): string
     {
         return $this->string($field, $default, 200);
@@ -173,18 +177,28 @@ final readonly class Fields
      *
      * @throws Malformed
      */
-    public function decimal(string $field, string $max): string
+    public function decimal(string $field, string $max, string $min = '0'): string
     {
         $value = $this->object->{$field} ?? null;
         if (! is_int($value) && ! is_float($value)) {
             throw Malformed::wrongType($this->at($field), 'a number', $value);
         }
         $text = is_int($value) ? (string) $value : (string) json_encode($value);
-        if (preg_match('/^\d+(\.\d{1,4})?$/D', $text) !== 1 || $value > (float) $max) {
-            throw Malformed::outOfRange($this->at($field), Message::of('json.number-0-most-4', ['max' => $max]), $value);
+        if (preg_match('/^-?\d+(\.\d{1,4})?$/D', $text) !== 1 || $value < (float) $min || $value > (float) $max) {
+            throw Malformed::outOfRange($this->at($field), Message::of('json.number-most-4', ['min' => $min, 'max' => $max]), $value);
         }
 
         return $text;
+    }
+
+    /**
+     * The same, or null where nothing or null stands.
+     *
+     * @throws Malformed
+     */
+    public function decimalOrNull(string $field, string $max): ?string
+    {
+        return $this->raw($field) === null ? null : $this->decimal($field, $max);
     }
 
     /**
@@ -216,6 +230,40 @@ final readonly class Fields
         return count($value) <= $max
             ? array_values($value)
             : throw Malformed::outOfRange($this->at($field), Message::of('json.most-entries', ['max' => $max]), count($value));
+    }
+
+    /**
+     * Lines of text.
+     *
+     * @return list<string>
+     *
+     * @throws Malformed
+     */
+    public function strings(string $field, int $most, int $max = 1000): array
+    {
+        $strings = [];
+        foreach ($this->list($field, $most) as $i => $value) {
+            $strings[] = self::of((object) ['text' => $value], $this->at("$field/$i"), ['text'])->string('text', '', $max);
+        }
+
+        return $strings;
+    }
+
+    /**
+     * Identifiers.
+     *
+     * @return list<string>
+     *
+     * @throws Malformed
+     */
+    public function ids(string $field, int $most): array
+    {
+        $ids = [];
+        foreach ($this->list($field, $most) as $i => $value) {
+            $ids[] = self::asId($value, $this->at("$field/$i"));
+        }
+
+        return $ids;
     }
 
     /**

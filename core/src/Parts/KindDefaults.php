@@ -14,6 +14,16 @@ trait KindDefaults
         return false;
     }
 
+    public function hasRules(): bool
+    {
+        return true;
+    }
+
+    public function expectedWords(object $settings): int
+    {
+        return 10;
+    }
+
     public function fillsGaps(): bool
     {
         return false;

@@ -6,6 +6,7 @@ namespace WideQuarry\Parts;
 
 use WideQuarry\Parts\Amend\AmendKind;
 use WideQuarry\Parts\Choice\ChoiceKind;
+use WideQuarry\Parts\Essay\EssayKind;
 use WideQuarry\Parts\Group\GroupKind;
 use WideQuarry\Parts\Highlight\HighlightKind;
 use WideQuarry\Parts\Label\LabelKind;
@@ -19,6 +20,7 @@ use WideQuarry\Parts\Spot\SpotKind;
 use WideQuarry\Parts\Survey\SurveyKind;
 use WideQuarry\Parts\Text\TextKind;
 use WideQuarry\Parts\Tiles\TilesKind;
+use WideQuarry\Parts\Upload\UploadKind;
 use WideQuarry\Question\PartKinds;
 
 /** The kinds of part there are. A new kind is one folder and one line here. */
@@ -31,6 +33,7 @@ final class StandardKinds
             new SurveyKind,
             new ChoiceKind,
             new NumberKind,
+            new EssayKind,
             new TextKind,
             new MenuKind,
             new TilesKind,
@@ -43,6 +46,7 @@ final class StandardKinds
             new SpotKind,
             new PointKind,
             new LabelKind,
+            new UploadKind,
         );
     }
 }

@@ -85,6 +85,12 @@ final readonly class Paper
         return str_repeat('<div class="rule"></div>', max(1, (int) round($count * $this->settings->room())));
     }
 
+    /** Where a long answer is written. */
+    public function answerSpace(int $lines): string
+    {
+        return '<div class="rules">'.$this->lines($lines).'</div>';
+    }
+
     /**
      * @param  array<int, mixed>  $node
      * @param  array<string, string>  $parts

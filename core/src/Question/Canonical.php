@@ -12,7 +12,7 @@ use WideQuarry\Json\Json;
 final class Canonical
 {
     /** Fields that hold rich text wherever they stand in a question's content. */
-    private const FIELDS = ['body', 'html', 'prompts', 'remarks'];
+    private const FIELDS = ['body', 'html', 'prompts', 'start', 'remarks', 'missing', 'alternatives'];
 
     /**
      * @return array{\stdClass, list<array{string, DroppedContent}>} a copy, and what was left out where (JSON Pointer)

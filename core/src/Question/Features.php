@@ -9,9 +9,25 @@ use WideQuarry\Json\Json;
 /** What a question has and how it is marked: derived, so that it can be looked for, never typed. */
 final class Features
 {
-    public const NAMES = ['figure', 'audio', 'formula', 'table', 'feedback', 'hints', 'rubric', 'values', 'specimens', 'stimulus'];
+    public const NAMES = [
+        'figure',
+        'audio',
+        'formula',
+        'table',
+        'feedback',
+        'hints',
+        'rubric',
+        'models',
+        'values',
+        'specimens',
+        'stimulus',
+    ];
 
     public const MARKING = ['itself', 'partly', 'hand'];
+
+    private const WORDS_A_MINUTE = 200;
+
+    private const MINUTES_A_CRITERION = 0.25;
 
     /** @return list<string> of NAMES, in their order */
     public static function of(Question $question): array
@@ -25,7 +41,8 @@ final class Features
             'table' => str_contains($written, '<table'),
             'feedback' => self::feedback($content),
             'hints' => $question->hints !== [],
-            'rubric' => str_contains($written, '"rubric":{') || str_contains($written, '"rubric":['),
+            'rubric' => array_filter($question->parts, fn (Part $part): bool => ($part->key->rubric->criteria ?? []) !== []) !== [],
+            'models' => array_filter($question->parts, fn (Part $part): bool => $part->key->models !== []) !== [],
             'values' => $question->variables->list !== [],
             'specimens' => $question->record->specimens !== [],
             'stimulus' => $question->stimuli !== [],
@@ -46,6 +63,24 @@ final class Features
             count($hand) === count($marked) => 'hand',
             default => 'partly',
         };
+    }
+
+    /**
+     * How long a person needs to mark one response, in minutes: reading it at 200 words a minute, and a quarter of a minute for each
+     * criterion, or for the part where there is no rubric. An estimate, so that a pile of papers can be planned.
+     */
+    public static function markingMinutes(Question $question): float
+    {
+        $minutes = 0.0;
+        foreach ($question->parts as $part) {
+            if ($part->kind === null || $part->scheme !== Scheme::Person || $question->scoring->isInstead($part->id)) {
+                continue;
+            }
+            $criteria = count($part->key->rubric?->marked() ?? []);
+            $minutes += $part->kind->expectedWords($part->settings) / self::WORDS_A_MINUTE + max(1, $criteria) * self::MINUTES_A_CRITERION;
+        }
+
+        return round($minutes, 1);
     }
 
     /** Whether something is said to learners anywhere: {"html": "…"} in a feedback, also of a rule or an option. */

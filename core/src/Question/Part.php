@@ -66,7 +66,8 @@ final readonly class Part
             );
         }
         $settings = $kind->readSettings($fields->has('settings') ? $fields->raw('settings') : new \stdClass(), "$path/settings");
-        $key = Key::read($fields->has('key') ? $fields->raw('key') : new \stdClass(), "$path/key", $kind->readOn(...));
+        $given = $fields->has('key') ? $fields->raw('key') : new \stdClass();
+        $key = $kind->hasRules() ? Key::read($given, "$path/key", $kind->readOn(...)) : Key::ofPerson($given, "$path/key");
         $extras = $kind->extras();
         $scoring = $fields->object('scoring', ['scheme', 'low', 'high', ...array_keys($extras)]);
         $scheme = Scheme::from(

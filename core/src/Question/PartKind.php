@@ -45,6 +45,12 @@ interface PartKind
      */
     public function texts(Part $part): array;
 
+    /** Whether rules can tell what a response is worth; otherwise only a person can. */
+    public function hasRules(): bool;
+
+    /** How many words a response is likely to have: what a marker reads. */
+    public function expectedWords(object $settings): int;
+
     /** Whether several parts of it can share one key, each answer earning points once. */
     public function canShareAnswers(): bool;
 

@@ -15,6 +15,9 @@ final class ResponseShape
 
     private const LISTS = ['chosen', 'pairs', 'sequence', 'spots', 'at', 'points', 'figures', 'files'];
 
+    /** An essay of 20,000 words has some 130,000 characters. */
+    private const MOST_CHARACTERS = 200_000;
+
     /** @throws Malformed */
     public static function check(\stdClass $response, string $path): void
     {
@@ -33,7 +36,7 @@ final class ResponseShape
                 in_array($name, self::OBJECTS, true) => $fields->raw($name) instanceof \stdClass
                     ? null
                     : throw Malformed::wrongType("$at/$name", Message::of('question.object'), $fields->raw($name)),
-                default => $fields->string((string) $name, '', 100_000),
+                default => $fields->string((string) $name, '', self::MOST_CHARACTERS),
             };
         }
     }

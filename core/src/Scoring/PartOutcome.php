@@ -16,6 +16,7 @@ final readonly class PartOutcome
      * @param  list<Rule>  $matched  the rules whose feedback shows
      * @param  list<array<string, mixed>>  $trace
      * @param  list<Rule>  $candidates  of a typed answer: every rule that would do, best first
+     * @param  PartMarking|null  $marking  of a part that a person marks
      */
     private function __construct(
         public string $state,
@@ -23,6 +24,7 @@ final readonly class PartOutcome
         public array $matched,
         public array $trace,
         public array $candidates,
+        public ?PartMarking $marking = null,
     ) {
     }
 
@@ -64,8 +66,20 @@ final readonly class PartOutcome
         return new self($this->state, $this->credit, [], [['step' => 'instead.answered', 'part' => $part]], []);
     }
 
-    public static function needsMarking(): self
+    /** @param  list<array<string, mixed>>  $trace  what can be said of it without a person */
+    public static function needsMarking(array $trace = []): self
     {
-        return new self('needs_marking', Exact::zero(), [], [['step' => 'answer.for_a_person']], []);
+        return new self('needs_marking', Exact::zero(), [], [...$trace, ['step' => 'answer.for_a_person']], []);
+    }
+
+    /**
+     * By a person.
+     *
+     * @param  BigRational|null  $credit  null while something is still to be marked
+     * @param  list<array<string, mixed>>  $trace
+     */
+    public static function marked(?BigRational $credit, array $trace, PartMarking $marking): self
+    {
+        return new self($credit === null ? 'needs_marking' : 'given', $credit ?? Exact::zero(), [], $trace, [], $marking);
     }
 }

@@ -24,6 +24,7 @@ final readonly class PartResult implements \JsonSerializable
         public array $matched,
         public array $trace,
         public array $feedback,
+        public ?PartMarking $marking = null,
     ) {
     }
 
@@ -39,6 +40,7 @@ final readonly class PartResult implements \JsonSerializable
             'matched' => $this->matched,
             'trace' => $this->trace,
             'feedback' => $this->feedback,
+            ...$this->marking === null ? [] : ['marking' => $this->marking],
         ];
     }
 }

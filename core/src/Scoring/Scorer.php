@@ -10,6 +10,7 @@ use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Feedback;
+use WideQuarry\Question\Key;
 use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
@@ -28,10 +29,13 @@ final class Scorer
     public function score(Question $question, Attempt $attempt): Result
     {
         $this->refuseStrangers($question, $attempt);
+        $byHand = new ByHand($question, $attempt->marks);
+        $byHand->refuseStrangers();
         $in = ScoringContext::of($question, $question->variables->roll($attempt->seed, $question->language));
         $outcomes = [];
         foreach ($question->parts as $part) {
-            $outcomes[$part->id] = $this->outcome($question, $part, $attempt, $in);
+            $key = SharedRules::keyFor($question, $part);
+            $outcomes[$part->id] = $byHand->settle($part, $key, $this->outcome($part, $key, $attempt, $in));
         }
         $parts = $this->results($question, Alternatives::settle($question, SharedRules::settle($question, $outcomes)), $in);
         $total = new Total($question, $attempt, $parts);
@@ -65,7 +69,7 @@ final class Scorer
         }
     }
 
-    private function outcome(Question $question, Part $part, Attempt $attempt, ScoringContext $in): PartOutcome
+    private function outcome(Part $part, Key $key, Attempt $attempt, ScoringContext $in): PartOutcome
     {
         $kind = $part->kind;
         if (! ($kind instanceof ScorableKind)) {
@@ -75,7 +79,7 @@ final class Scorer
 
         return match (true) {
             $response === null => PartOutcome::unanswered(),
-            $response instanceof \stdClass => $kind->score($part, SharedRules::keyFor($question, $part), $response, $in),
+            $response instanceof \stdClass => $kind->score($part, $key, $response, $in),
             default => PartOutcome::unreadable('response.shape', Message::of('scoring.response-part-object')),
         };
     }
@@ -115,6 +119,7 @@ final class Scorer
                 array_map(fn (Rule $rule): string => $rule->id, $outcome->matched),
                 $trace,
                 $this->feedbackOfPart($part, $outcome, $state, $in),
+                $outcome->marking,
             );
         }
 

@@ -188,7 +188,7 @@ it('keeps what it has no kind for as a part that a person marks, worth what the 
     expect(count($question->parts))
         ->toBe(1)
         ->and($question->parts[0]->kindName)
-        ->toBe('text')
+        ->toBe('essay')
         ->and($question->parts[0]->scheme->value)
         ->toBe('person')
         ->and($found->questions[0]->parts[0]->points)

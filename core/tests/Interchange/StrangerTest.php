@@ -139,7 +139,7 @@ function earnedThere(Question $question, ?Question $read, Specimen $one, string 
             default => 'RESPONSE'.($i === 0 ? '' : $i + 1),
         };
         $kind = $read->part($id)?->kindName;
-        if (in_array($kind, ['text', 'number'], true) && isset($one->response->{$part->id}->text)) {
+        if (in_array($kind, ['text', 'number', 'essay'], true) && isset($one->response->{$part->id}->text)) {
             // exactly as it was typed
             $back->{$id} = (object) ['text' => $one->response->{$part->id}->text];
         }

@@ -42,7 +42,7 @@ it('shows the stimuli it is given, in the order of the question, and leaves out 
 });
 
 it('says that a kind cannot be shown yet', function (): void {
-    $question = Questions::of([['id' => 'p1', 'kind' => 'essay', 'points' => 1]]);
+    $question = Questions::of([['id' => 'p1', 'kind' => 'graph', 'points' => 1]]);
 
     expect(fn () => (new Presenter)->present($question, Seed::of(1)))->toThrow(NotScorable::class);
 });

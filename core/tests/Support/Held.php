@@ -97,7 +97,7 @@ final class Held
                 )],
                 'order' => (object) ['sequence' => array_values(array_diff($own, $part->settings->given))],
                 'slider' => (object) ['value' => $own[0]],
-                'text', 'number' => (object) ['text' => $own[0]],
+                'text', 'number', 'essay' => (object) ['text' => $own[0]],
                 default => (object) ['chosen' => $own],
             };
         }

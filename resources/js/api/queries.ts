@@ -1,6 +1,6 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query'
 import { call } from './client'
-import type { QuestionJson, Responses } from './question'
+import type { Marks, QuestionJson, Responses } from './question'
 import type * as schema from './schema'
 
 export type WholeQuestion = schema.WholeQuestion
@@ -154,8 +154,16 @@ export const signIn = async (email: string, password: string, code = '') =>
   (await call<schema.Answers['POST /session']>('POST', '/session', { email, password, ...(code === '' ? {} : { code }) })).body.data
 export const signOut = () => call('DELETE', '/session')
 
-export const score = async (question: QuestionJson, response: Responses, seed: number, earlierWrong: number, hints: number) =>
-  (await call<schema.Answers['POST /score']>('POST', '/score', { question, response, seed, earlier_wrong: earlierWrong, hints })).body
+export const score = async (
+  question: QuestionJson,
+  response: Responses,
+  seed: number,
+  earlierWrong: number,
+  hints: number,
+  marks: Marks = {},
+) =>
+  (await call<schema.Answers['POST /score']>('POST', '/score', { question, response, marks, seed, earlier_wrong: earlierWrong, hints }))
+    .body
 
 export const createQuestion = async (slug: string, question: QuestionJson, note = '', folders: string[][] = []) =>
   (

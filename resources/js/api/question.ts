@@ -3,6 +3,13 @@ import type * as schema from './schema'
 export type Feedback = schema.Feedback
 export type Rule<On = unknown> = { id: string; on: On; credit: string; feedback?: Feedback; note?: string }
 export type Part = schema.Part
+export type Rubric = schema.Rubric
+export type Criterion = schema.Criterion
+export type RubricLevel = schema.RubricLevel
+export type CriterionMarks = schema.CriterionMarks
+export type Marks = schema.Marks
+export type ModelAnswer = schema.ModelAnswer
+export type PartMarking = schema.PartMarking
 export type Hint = schema.Hint
 export type Specimen = schema.Specimen
 export type RecordJson = schema.RecordJson

@@ -1,5 +1,5 @@
 import { revisionQuery, revisionsQuery } from '@/api/queries'
-import type { Finding, QuestionJson, Specimen } from '@/api/question'
+import type { Finding, ModelAnswer, QuestionJson, Specimen } from '@/api/question'
 import { texts } from '@/messages'
 import { Checks } from '@/question/Checks'
 import { RecordForm } from '@/question/record/RecordForm'
@@ -30,6 +30,7 @@ type Props = {
   /** The newest revision that is stored. */
   revision: number
   onRestore: (content: QuestionJson, number: number) => void
+  onModel: (part: string, model: Omit<ModelAnswer, 'id'>) => void
 }
 
 /** Beside the page: try it, what is found in it, classify it, what was changed. */
@@ -47,6 +48,7 @@ export function DeskSidebar({
   onTab,
   revision,
   onRestore,
+  onModel,
 }: Props) {
   const tell = useToast()
   const specimens = record.record.specimens ?? []
@@ -60,7 +62,7 @@ export function DeskSidebar({
       id: 'try',
       body: (
         <section aria-label={texts.try.title} className="p-5">
-          <TryPane question={tried} now={now} bank={bank} bench onSpecimen={keep} />
+          <TryPane question={tried} now={now} bank={bank} bench onSpecimen={keep} onModel={onModel} />
           <SpecimenTable question={question} specimens={specimens} findings={findings} onChange={setSpecimens} />
         </section>
       ),

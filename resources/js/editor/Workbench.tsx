@@ -1,9 +1,10 @@
 import { useDeferredValue, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
-import type { QuestionJson } from '@/api/question'
+import type { ModelAnswer, Part, QuestionJson } from '@/api/question'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
 import { useHistory } from '@/lib/useHistory'
 import { texts } from '@/messages'
+import { freshId } from '@/parts/fresh'
 import { usePresentation } from '@/question/try/usePresentation'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
@@ -143,6 +144,10 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
         saving.setNote(texts.desk.restoredFrom({ n: number }))
         tell({ text: texts.desk.restoredHere({ n: number }) })
       }}
+      onModel={(id, model) => {
+        history.change((now) => ({ ...now, parts: now.parts.map((part) => (part.id === id ? withModel(part, model) : part)) }))
+        tell({ text: texts.marking.keptAsModel })
+      }}
     />
   )
   return (
@@ -165,4 +170,10 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
       ) : null}
     </Shell>
   )
+}
+
+/** A part with one more example answer. */
+function withModel(part: Part, model: Omit<ModelAnswer, 'id'>): Part {
+  const models = part.key?.models ?? []
+  return { ...part, key: { ...part.key, models: [...models, { id: freshId(models, 'm'), ...model }] } }
 }

@@ -1242,6 +1242,39 @@ export type Messages = {
     replaces: (values: { n: number }) => string
     skips: (values: { n: number }) => string
   }
+  marking: {
+    title: string
+    titleOf: (values: { what: Words }) => string
+    keys: string
+    keysOfPoints: string
+    points: string
+    pointsOf: (values: { of: number }) => string
+    of: (values: { of: number }) => string
+    open: string
+    leftOut: (values: { n: Words }) => string
+    compare: string
+    answer: string
+    which: string
+    keepAsModel: string
+    keptAsModel: string
+    stale: (values: { n: number }) => string
+    allMarked: string
+    stillOpen: (values: { n: number }) => string
+    markToo: string
+    markTooOf: (values: { what: Words }) => string
+    blind: string
+    keepMarks: string
+    agreement: string
+    by: string
+    specimens: string
+    exact: string
+    near: string
+    kappa: string
+    kappaHint: string
+    outdated: (values: { n: number }) => string
+    compared: (values: { count: Words; yours: Words }) => string
+    noKappa: string
+  }
   media: {
     title: string
     find: string
@@ -2103,6 +2136,101 @@ export type Messages = {
       }
     }
   }
+  rubric: {
+    name: string
+    marking: string
+    begin: string
+    scheme: string
+    schemes: {
+      analytic: string
+      holistic: string
+      checklist: string
+    }
+    title: string
+    titleHint: string
+    guidance: string
+    guidanceHint: string
+    grid: string
+    gridHint: string
+    criterion: string
+    criterionNumber: (values: { n: number }) => string
+    criterionHint: string
+    level: (values: { n: number }) => string
+    levelOf: (values: { n: number; what: Words }) => string
+    points: string
+    pointNumber: (values: { n: number }) => string
+    pointHint: string
+    pointsAs: string
+    pointsOf: (values: { what: Words }) => string
+    pointsFrom: (values: { from: number; to: number; what: Words }) => string
+    nameOf: (values: { what: Words }) => string
+    nameHint: string
+    describeOf: (values: { what: Words }) => string
+    describeHint: string
+    addLevel: string
+    addLevelTo: (values: { what: Words }) => string
+    addCriterion: string
+    addPoint: string
+    moveHint: string
+    more: string
+    moreOf: (values: { what: Words }) => string
+    times: (values: { n: Words }) => string
+    atMost: (values: { n: number }) => string
+    onlyIf: (values: { what: Words }) => string
+    countsTimes: string
+    countsAtMost: string
+    noMost: string
+    inGroup: string
+    noGroup: string
+    mayTakeOff: string
+    needs: string
+    accept: string
+    reject: string
+    wordings: string
+    group: string
+    groupNumber: (values: { n: number }) => string
+    groupHint: string
+    any: string
+    allOf: string
+    ofThese: (values: { n: number }) => string
+    addGroup: string
+    inAllAtMost: string
+    upTo: (values: { n: Words }) => string
+    upToOf: (values: { n: Words; of: number }) => string
+    pasted: (values: { n: number }) => string
+    tooMany: (values: { most: number; n: number }) => string
+    notRead: string
+    remove: string
+    notMarked: string
+    given: (values: { n: Words }) => string
+    notGiven: string
+    byHand: string
+    models: {
+      title: string
+      tab: (values: { n: number }) => string
+      number: (values: { n: number }) => string
+      hint: string
+      add: string
+      open: (values: { what: Words }) => string
+      close: (values: { what: Words }) => string
+      titleOf: (values: { what: Words }) => string
+      titleHint: (values: { n: number }) => string
+      remarksCount: (values: { n: number }) => string
+      answer: string
+      answerHint: string
+      remark: string
+      remarks: string
+      remarkNumber: (values: { n: number }) => string
+      remarkHint: string
+      remarkHow: string
+      selectFirst: string
+      earns: string
+      overall: string
+      missing: string
+      alternatives: string
+      empty: string
+    }
+  }
   signIn: {
     title: string
     email: string
@@ -2422,6 +2550,15 @@ export type Messages = {
     'place.judged': (values: { verdict: string | boolean; name: Words }) => string
     'instead.answered': string
     'label.judged': (values: { right: string | boolean; label: Words; target: Words }) => string
+    'words.counted': (values: { limit: string | boolean; words: number; most: Words; least: Words }) => string
+    'files.counted': (values: { files: number }) => string
+    'criterion.marked': (values: { criterion: Words; value: Words }) => string
+    'criterion.dependent': (values: { criterion: Words }) => string
+    'group.best': (values: { any: Words }) => string
+    'group.capped': (values: { to: Words }) => string
+    'rubric.summed': (values: { value: Words }) => string
+    'rubric.capped': (values: { to: Words }) => string
+    'points.given': (values: { points: Words }) => string
   } & Record<string, unknown>
   transfers: {
     remove: (values: { title: Words }) => string
@@ -2598,6 +2735,38 @@ export type Messages = {
       name: string
       start: string
       hint: string
+    }
+    essay: {
+      name: string
+      start: string
+      hint: string
+      writes: string
+      formats: {
+        plain: string
+        rich: string
+      }
+      format: string
+      answerIs: string
+      from: string
+      to: string
+      words: string
+      any: string
+      fewest: string
+      most: string
+      lines: (values: { n: number }) => string
+      linesOnPaper: string
+      spelling: string
+      beginsWith: string
+      startHint: string
+      prompts: string
+      prompt: (values: { n: number }) => string
+      promptHint: string
+      addPrompt: string
+      count: (values: { n: number }) => string
+      over: (values: { max: number }) => string
+      between: (values: { min: number; max: number }) => string
+      atMost: (values: { max: number }) => string
+      atLeast: (values: { min: number }) => string
     }
     group: {
       name: string
@@ -2853,6 +3022,29 @@ export type Messages = {
       anyTimes: string
       gapAlone: (values: { tile: Words }) => string
       empty: string
+    }
+    upload: {
+      name: string
+      start: string
+      hint: string
+      hands: string
+      which: string
+      kinds: {
+        pictures: string
+        pdf: string
+        documents: string
+        spreadsheets: string
+        slides: string
+        sound: string
+        video: string
+      }
+      anyKind: string
+      howMany: string
+      howLarge: string
+      kept: (values: { size: Words }) => string
+      choose: (values: { n: number }) => string
+      each: (values: { n: number; size: Words }) => string
+      files: string
     }
   }
 }

@@ -1,11 +1,14 @@
 import { Settings2, Trash2 } from 'lucide-react'
 import { createContext, type ReactNode, useContext, useId, useState } from 'react'
 import type { Part } from '@/api/question'
+import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Message } from '@/ui/Message'
 import { PartFeedback } from './PartFeedback'
+
+const MarkingOfPart = lazily(() => import('./marking/MarkingOfPart'), 'MarkingOfPart')
 
 /** What the page around a part offers it. */
 export type CardPlace = {
@@ -29,11 +32,13 @@ type Props = {
   summary?: string
   settings?: ReactNode
   problem?: string | undefined
+  /** Where what people mark it by finds its problems and media; kinds that a key can mark too offer to be marked by hand. */
+  marking?: { problem: (path: string) => string | undefined; media: (id: string) => string; optional?: boolean }
   children: ReactNode
 }
 
 /** A part in the page with its key: what the learner does, points, settings. */
-export function PartCard({ part, onChange, title, summary, settings, problem, children }: Props) {
+export function PartCard({ part, onChange, title, summary, settings, problem, marking, children }: Props) {
   const place = useContext(Place)
   const [open, setOpen] = useState(false)
   const id = useId()
@@ -76,6 +81,7 @@ export function PartCard({ part, onChange, title, summary, settings, problem, ch
       {open ? (
         <div id={id} className="flex flex-wrap gap-x-6 gap-y-2 border-hairline border-b bg-well px-3 py-2">
           {settings}
+          {marking?.optional ? <ByHand part={part} onChange={onChange} /> : null}
           <label className="flex items-center gap-2">
             {texts.parts.label}
             <input
@@ -96,8 +102,27 @@ export function PartCard({ part, onChange, title, summary, settings, problem, ch
         </div>
       ) : null}
       {children}
+      {marking && part.scoring?.scheme === 'person' ? <MarkingOfPart part={part} onChange={onChange} {...marking} /> : null}
       {problem ? <p className="px-3 pb-2 text-caption text-problem">{problem}</p> : null}
     </section>
+  )
+}
+
+/** Whether a person marks a part that its key could mark. The key stays where it is. */
+function ByHand({ part, onChange }: { part: Part; onChange: (part: Part, place: string) => void }) {
+  return (
+    <label className="flex items-center gap-2">
+      <input
+        type="checkbox"
+        className="accent-accent"
+        checked={part.scoring?.scheme === 'person'}
+        onChange={(event) => {
+          const { scheme: _, ...rest } = part.scoring ?? {}
+          onChange({ ...part, scoring: event.target.checked ? { ...rest, scheme: 'person' } : rest }, '')
+        }}
+      />
+      {texts.rubric.byHand}
+    </label>
   )
 }
 

@@ -23,7 +23,7 @@ type Props<On> = EditorProps & {
 }
 
 /** Rules of a typed answer as sentences with places to fill. Enter begins the next one. */
-export function RuleList<On>({ part, onChange, problem, title, summary, settings, head, fresh, sentence }: Props<On>) {
+export function RuleList<On>({ part, onChange, problem, media, title, summary, settings, head, fresh, sentence }: Props<On>) {
   const rules = (part.key?.rules ?? []) as Rule<On>[]
   const list = useRef<HTMLOListElement>(null)
   const set = (changed: Rule<On>[], place: string) => onChange(withRules(part, changed), place)
@@ -56,6 +56,7 @@ export function RuleList<On>({ part, onChange, problem, title, summary, settings
       onChange={onChange}
       title={title}
       {...(summary ? { summary } : {})}
+      marking={{ problem, media, optional: true }}
       settings={settings}
       problem={rules.length === 0 ? problem('/key/rules') : undefined}
     >

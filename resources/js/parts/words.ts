@@ -16,6 +16,8 @@ const order = [
   'label',
   'spot',
   'point',
+  'essay',
+  'upload',
   'survey',
 ] as const satisfies readonly (keyof typeof texts.kind)[]
 

@@ -202,7 +202,7 @@ export function RichEditor({
     <div className="relative" onFocus={() => setIn(true)} onBlur={(event) => setIn(event.currentTarget.contains(event.relatedTarget))}>
       {bar === 'full' ? toolbar : null}
       {bar === 'small' && (isIn || asked !== null) ? (
-        <div className="-right-28 absolute bottom-full z-20 mb-0.5 max-lg:right-0">{toolbar}</div>
+        <div className="small-bar -right-28 absolute bottom-full z-20 mb-0.5 max-lg:right-0">{toolbar}</div>
       ) : null}
       <EditorContent editor={editor} className={`question-text ${html === '' ? 'is-empty' : ''}`} />
     </div>

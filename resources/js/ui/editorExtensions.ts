@@ -9,6 +9,7 @@ import { keptSource } from './rich/keptSource'
 import type { PictureView } from './rich/pictureBox'
 import { pictureNode } from './rich/pictureNode'
 import { recordingNode } from './rich/recordingNode'
+import { remarkMark } from './rich/remarkMark'
 import { uploading } from './rich/uploading'
 import { tableNodes } from './tableNodes'
 
@@ -177,6 +178,7 @@ export function extensions(words: AnchorWords, view: KeptView = { table: '' }, p
     tongues,
     passage,
     piece,
+    remarkMark,
     clearing,
     ...tableNodes,
     keptTable(view),

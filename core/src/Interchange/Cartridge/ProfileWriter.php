@@ -12,6 +12,7 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Keys\AnswerShape;
+use WideQuarry\Interchange\MarkerText;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\PackedMedia;
 use WideQuarry\Interchange\Plain\AcceptedWordings;
@@ -109,6 +110,7 @@ final class ProfileWriter
             "$response</presentation>".
             ($profile === 'cc.essay.v0p1' ? '' : $this->processing($earned)).
             $this->feedback().
+            $this->solutions().
             '</item>';
     }
 
@@ -450,6 +452,29 @@ final class ProfileWriter
             $item('correct_fb', $of('right')).
             $item('partly_correct_fb', $of('partly')).
             $item('general_incorrect_fb', $of('wrong'));
+    }
+
+    /** Model answers; and the rubric, for which there is no other place. */
+    private function solutions(): string
+    {
+        $rubrics = array_values(MarkerText::rubrics($this->question));
+        $texts = [...array_merge(...array_values(MarkerText::models($this->question))), ...$rubrics];
+        if ($texts !== []) {
+            $this->lose('rubric.text', Message::of('interchange.rubric-as-text'));
+        }
+
+        return implode(
+            '',
+            array_map(
+                fn (string $html, int $i): string => '<itemfeedback ident="solution_'.
+                    ($i + 1).
+                    '"><solution><solutionmaterial>'.
+                    $this->material($this->outward->html($html)).
+                    '</solutionmaterial></solution></itemfeedback>',
+                $texts,
+                array_keys($texts),
+            ),
+        );
     }
 
     /** What is asked, with a line where something stands in the text. */

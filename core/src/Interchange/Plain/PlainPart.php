@@ -89,6 +89,18 @@ final readonly class PlainPart
         return new self(AnswerShape::Words, field: new PlainField(40), text: $text, losses: $losses, byHand: true);
     }
 
+    /**
+     * A field of so many lines under a text, that somebody marks because nothing else could.
+     *
+     * @param  list<array{string, string}>  $losses
+     */
+    public static function essay(int $lines, string $text, bool $isRich, array $losses = []): self
+    {
+        $field = new PlainField(lines: $lines, isRich: $isRich);
+
+        return new self(AnswerShape::Words, field: $field, text: $text, losses: $losses, byHand: true);
+    }
+
     /** @param  array{string, string, string}|null  $scale */
     public static function number(int $width, ?array $scale = null): self
     {

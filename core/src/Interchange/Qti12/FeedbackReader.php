@@ -7,11 +7,15 @@ namespace WideQuarry\Interchange\Qti12;
 use WideQuarry\Interchange\Keys\FeedbackPlaces;
 use WideQuarry\Interchange\Keys\KeySearch;
 use WideQuarry\Interchange\Keys\Response;
+use WideQuarry\Interchange\MarkerGuidance;
 use WideQuarry\Interchange\Qti30\Xml;
 
 /** Feedback by when it is shown: for one option, for what is right, wrong or partly right, or always. Hints and solutions as such. */
 final readonly class FeedbackReader
 {
+    /** What our own writer calls a solution that is said to learners. */
+    private const GENERAL = 'F-general';
+
     /**
      * @param  list<Response>  $responses
      * @param  \Closure(\DOMElement): string  $html
@@ -40,7 +44,7 @@ final readonly class FeedbackReader
                 $hints = is_array($question->hints ?? null) ? $question->hints : [];
                 $question->hints = [...$hints, (object) ['id' => 'h'.(count($hints) + 1), 'html' => $said, 'cost' => '0']];
             } elseif ($solution !== null) {
-                FeedbackPlaces::set($question, 'general', $said, 'after');
+                self::solution($question, $feedback->getAttribute('ident'), $said);
             } else {
                 $left =
                     ! (new FeedbackPlaces($this->translation, $this->responses))->place(
@@ -53,6 +57,14 @@ final readonly class FeedbackReader
         }
 
         return $left;
+    }
+
+    /** A model answer where a person marks; otherwise what learners are told afterwards. */
+    private static function solution(\stdClass $question, string $ident, string $said): void
+    {
+        if ($ident === self::GENERAL || ! MarkerGuidance::models($question, [$said])) {
+            FeedbackPlaces::set($question, 'general', $said, 'after');
+        }
     }
 
     private function deep(?\DOMElement $element): string

@@ -9,6 +9,7 @@ use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Keys\KeySearch;
 use WideQuarry\Interchange\Keys\Response;
 use WideQuarry\Interchange\ManualMarking;
+use WideQuarry\Interchange\MarkerGuidance;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
@@ -25,6 +26,13 @@ use WideQuarry\Question\Scheme;
 /** One item to one question. */
 final class ItemReader
 {
+    private const ESSAY = 'cc.essay.v0p1';
+
+    private const ESSAY_LINES = 12;
+
+    /** Views of those who mark. */
+    private const MARKERS = ['scorer', 'assessor', 'tutor'];
+
     /** @var list<Notice> */
     private array $notices = [];
 
@@ -87,7 +95,9 @@ final class ItemReader
         } else {
             self::worth($question, $metadata->fields['cc_weighting'] ?? '1');
         }
+        $this->long($question, $metadata);
         $question->record = (object) [...(array) $metadata->record, 'status' => 'draft', 'origin' => $this->origin($item, $metadata)];
+        MarkerGuidance::place($question, array_map($this->rich(...), $this->forMarkers($item)));
         try {
             yield PackageContents::thing('question', Question::read(Json::decode(Json::encode($question)), $this->kinds)->toJson());
         } catch (Malformed $problem) {
@@ -103,6 +113,37 @@ final class ItemReader
         }
         yield from $this->notices;
         yield from $this->material->notices;
+    }
+
+    /** Fields of several lines without a key are essays; so is what a cartridge calls one. */
+    private function long(\stdClass $question, Metadata $metadata): void
+    {
+        foreach (is_array($question->parts) ? $question->parts : [] as $part) {
+            if (
+                ($metadata->fields['cc_profile'] ?? '') === self::ESSAY &&
+                $part instanceof \stdClass &&
+                $part->settings instanceof \stdClass
+            ) {
+                $part->settings->lines ??= self::ESSAY_LINES;
+            }
+        }
+        ManualMarking::essays($question, $this->kinds);
+    }
+
+    /** @return list<\DOMElement> */
+    private function forMarkers(\DOMElement $item): array
+    {
+        return array_values(
+            array_filter(
+                Xml::children($item, 'rubric'),
+                fn (\DOMElement $rubric): bool => in_array(strtolower($rubric->getAttribute('view')), self::MARKERS, true),
+            ),
+        );
+    }
+
+    private function rich(\DOMElement $element): string
+    {
+        return $this->clean($this->material->inside($element));
     }
 
     private function origin(\DOMElement $item, Metadata $metadata): \stdClass
@@ -123,7 +164,7 @@ final class ItemReader
             'kind' => $response->kind,
             'points' => 1,
             'settings' => $response->settings,
-            'key' => (object) ['rules' => [], 'default' => '0'],
+            'key' => ManualMarking::emptyKey($this->kinds, $response->kind),
             'scoring' => (object) ['scheme' => 'person'],
         ];
     }
@@ -314,7 +355,7 @@ final class ItemReader
             );
             $part = ManualMarking::part($id);
             assert($part->settings instanceof \stdClass);
-            $response = new Response($id, 'text', $part->settings, AnswerShape::Words, [], false, []);
+            $response = new Response($id, 'essay', $part->settings, AnswerShape::Words, [], false, []);
             $this->byHand[$id] = true;
         }
 

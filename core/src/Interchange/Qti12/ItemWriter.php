@@ -7,6 +7,7 @@ namespace WideQuarry\Interchange\Qti12;
 use WideQuarry\Content\Gaps;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\Keys\AnswerShape;
+use WideQuarry\Interchange\MarkerText;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\PackedMedia;
@@ -99,8 +100,10 @@ final class ItemWriter
             Xml::escape($question->title).
             "\"$language>".
             ($metadata === '' ? $this->metadata() : $metadata).
+            $this->rubrics().
             "<presentation>{$layout->xml()}</presentation>$processing".
             $feedback->items().
+            $this->models().
             '</item>';
     }
 
@@ -108,6 +111,29 @@ final class ItemWriter
     public function notices(): array
     {
         return $this->notices;
+    }
+
+    private function rubrics(): string
+    {
+        return implode(
+            '',
+            array_map(
+                fn (string $html): string => '<rubric view="Scorer">'.$this->material($this->html($html)).'</rubric>',
+                MarkerText::rubrics($this->question),
+            ),
+        );
+    }
+
+    private function models(): string
+    {
+        $solutions = '';
+        foreach (array_merge(...array_values(MarkerText::models($this->question))) as $i => $html) {
+            $solutions .= '<itemfeedback ident="M-'.($i + 1).'" view="Scorer"><solution feedbackstyle="Complete"><solutionmaterial>'.
+                $this->material($this->html($html)).
+                '</solutionmaterial></solution></itemfeedback>';
+        }
+
+        return $solutions;
     }
 
     private function marking(Part $part, PlainPart $plain, WriteContext $in): void
@@ -174,6 +200,7 @@ final class ItemWriter
                 AnswerShape::Words => '<response_str ident="'.
                     Xml::escape($id).
                     '" rcardinality="Single"><render_fib fibtype="String"'.
+                    ($plain->field->lines > 1 ? " rows=\"{$plain->field->lines}\"" : '').
                     ($plain->field->width > 0 ? " columns=\"{$plain->field->width}\"" : '').
                     '/></response_str>',
                 AnswerShape::Number => '<response_num ident="'.
@@ -378,6 +405,9 @@ final class ItemWriter
         }
         if (! SharedAnswers::areDistinct($this->question)) {
             $this->lose('qti12.once', Message::of('interchange.qti12.where-answer-fits-several'));
+        }
+        if (MarkerText::isIn($this->question)) {
+            $this->lose('rubric.text', Message::of('interchange.rubric-as-text'));
         }
         if ($this->question->scoring->instead !== []) {
             $this->lose('qti.instead', Message::of('interchange.qti30.parts-instead-of-others'));

@@ -14,6 +14,8 @@ use WideQuarry\Question\FieldWidth;
 /** A response element of an item and how it is rendered (QTI 1.2.1 ASI, 3.2 and 3.3), as what may be given there. */
 final readonly class ResponseReader
 {
+    private const MOST_LINES = 40;
+
     /** @var \ArrayObject<int, string> */
     private \ArrayObject $repeated;
 
@@ -362,12 +364,23 @@ final readonly class ResponseReader
         return new Response(
             $id,
             $number ? 'number' : 'text',
-            ctype_digit($width) && (int) $width > 0 ? (object) ['width' => FieldWidth::bounded((int) $width)] : new \stdClass(),
+            (object) array_filter([
+                'width' => ctype_digit($width) && (int) $width > 0 ? FieldWidth::bounded((int) $width) : 0,
+                'lines' => $number ? 0 : self::rows($field),
+            ]),
             $number ? AnswerShape::Number : AnswerShape::Words,
             [],
             false,
             $probes,
         );
+    }
+
+    /** How many lines a field has; 0 where nothing is said, or one. */
+    private static function rows(\DOMElement $field): int
+    {
+        $rows = $field->getAttribute('rows');
+
+        return ctype_digit($rows) && (int) $rows > 1 ? min(self::MOST_LINES, (int) $rows) : 0;
     }
 
     private function slider(string $id, \DOMElement $element, \DOMElement $render): ?Response

@@ -12,6 +12,9 @@ final class OwnClasses
 {
     private const BEFORE = 'quarry-';
 
+    /** Attributes of interactions. */
+    private const OF_PARTS = 'opinion|by|sort|shuffle|to|least|most|spelling|size|count';
+
     /** A figure and its caption, and what they are there. */
     private const FIGURE = ['figure' => 'div', 'figcaption' => 'p'];
 
@@ -95,7 +98,7 @@ final class OwnClasses
                     $element->setAttribute($m[1], $m[2]);
                 } elseif (preg_match('/^'.self::BEFORE.'(align|view|colwidth)-([a-z0-9_]+)$/D', $class, $m) === 1) {
                     $element->setAttribute("data-$m[1]", strtr($m[2], '_', $m[1] === 'view' ? ' ' : ','));
-                } elseif (preg_match('/^'.self::BEFORE.'(opinion|by|sort|shuffle|to)-([a-z\d._-]+)$/D', $class, $m) === 1) {
+                } elseif (preg_match('/^'.self::BEFORE.'('.self::OF_PARTS.')-([a-z\d._-]+)$/D', $class, $m) === 1) {
                     $element->setAttribute("data-$m[1]", strtr($m[2], '_', ','));
                 }
             }

@@ -11,6 +11,7 @@ final readonly class Declaration
      * @param  list<string>  $correct
      * @param  list<array{key: string, value: string, sensitive: bool}>|null  $map  null when there is no mapping
      * @param  list<\DOMElement>|null  $areas  entries of an area mapping, whose default and bounds then are those here
+     * @param  string  $initial  what stands there at the beginning
      */
     private function __construct(
         public string $id,
@@ -22,6 +23,7 @@ final readonly class Declaration
         public ?string $lower,
         public ?string $upper,
         public ?array $areas = null,
+        public string $initial = '',
     ) {
     }
 
@@ -62,19 +64,15 @@ final readonly class Declaration
         $correct = [];
         $map = $areas = null;
         $default = '0';
+        $initial = '';
         $bounds = [null, null];
         foreach (Xml::children($element) as $child) {
             if ($child->localName === 'qti-correct-response') {
                 $correct = array_map(fn (\DOMElement $value): string => trim($value->textContent), Xml::children($child, 'qti-value'));
             } elseif ($child->localName === 'qti-mapping') {
-                $map = array_map(
-                    fn (\DOMElement $entry): array => [
-                        'key' => $entry->getAttribute('map-key'),
-                        'value' => $entry->getAttribute('mapped-value'),
-                        'sensitive' => $entry->getAttribute('case-sensitive') !== 'false',
-                    ],
-                    Xml::children($child, 'qti-map-entry'),
-                );
+                $map = self::entries($child);
+            } elseif ($child->localName === 'qti-default-value') {
+                $initial = Xml::child($child, 'qti-value')->textContent ?? '';
             } elseif ($child->localName === 'qti-area-mapping') {
                 $areas = Xml::children($child, 'qti-area-map-entry');
             }
@@ -94,6 +92,20 @@ final readonly class Declaration
             $bounds[0],
             $bounds[1],
             $areas,
+            $initial,
+        );
+    }
+
+    /** @return list<array{key: string, value: string, sensitive: bool}> */
+    private static function entries(\DOMElement $mapping): array
+    {
+        return array_map(
+            fn (\DOMElement $entry): array => [
+                'key' => $entry->getAttribute('map-key'),
+                'value' => $entry->getAttribute('mapped-value'),
+                'sensitive' => $entry->getAttribute('case-sensitive') !== 'false',
+            ],
+            Xml::children($mapping, 'qti-map-entry'),
         );
     }
 }

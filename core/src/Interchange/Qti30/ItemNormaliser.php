@@ -23,8 +23,8 @@ final class ItemNormaliser
     /** @var array<string, bool> responses with two choices of one identifier */
     public array $ambiguous = [];
 
-    /** What is said to whoever marks. */
-    public string $notes = '';
+    /** @var list<\DOMElement> what is said to whoever marks, taken out of the text */
+    public array $forMarkers = [];
 
     public function __construct(private readonly string $file, private readonly string $question)
     {
@@ -216,9 +216,8 @@ final class ItemNormaliser
 
             return;
         }
-        $text = trim((string) preg_replace('/\s+/u', ' ', $rubric->textContent));
-        $this->notes .= ($this->notes === '' || $text === '' ? '' : "\n").$text;
         $rubric->parentNode?->removeChild($rubric);
+        $this->forMarkers[] = $rubric;
     }
 
     private function unwrap(\DOMElement $element): void

@@ -11,6 +11,7 @@ use WideQuarry\Interchange\Keys\FeedbackPlaces;
 use WideQuarry\Interchange\Keys\KeySearch;
 use WideQuarry\Interchange\Lom;
 use WideQuarry\Interchange\ManualMarking;
+use WideQuarry\Interchange\MarkerGuidance;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\MediaLinks;
@@ -93,10 +94,13 @@ final class ItemReader
             $this->notices[] = Notice::note('qti.assumed', $assumed, $this->file, $item->getLineNo(), $this->id);
         }
         $question = $this->question($item, $lom, $stimuli);
-        if ($prepared->notes !== '') {
-            assert($question->record instanceof \stdClass);
-            $question->record->notes = mb_substr($prepared->notes, 0, 10000);
-        }
+        MarkerGuidance::place(
+            $question,
+            array_map(
+                fn (\DOMElement $rubric): string => $this->inside(Xml::child($rubric, 'qti-content-body') ?? $rubric),
+                $prepared->forMarkers,
+            ),
+        );
         if ($this->untranslated) {
             assert($question->record instanceof \stdClass && $question->record->origin instanceof \stdClass);
             $question->record->origin->processing = mb_scrub(mb_strcut($xml, 0, 900_000));
@@ -139,7 +143,7 @@ final class ItemReader
         if ($varied === null) {
             $this->loseTemplates();
         }
-        $parts = $varied ?? array_map(self::bare(...), $parts);
+        $parts = $varied ?? array_map($this->bare(...), $parts);
         // what varies is not tried out: every roll has answers of its own
         $read = (object) ['combine' => $processing->all ? 'all' : 'sum', ...$points, ...$this->bounds($processing, $parts)];
         [$tried, $scoring, $translation] =
@@ -198,11 +202,11 @@ final class ItemReader
         if ($this->unlike) {
             $this->lose('qti.key', Message::of('interchange.qti30.key-read-does-not-score'));
 
-            return array_map(self::bare(...), $parts);
+            return array_map($this->bare(...), $parts);
         }
         if ($processing->untranslated) {
             $this->lose('qti.processing', Message::of('interchange.qti30.marking-item-could-not-be-translated'));
-        } elseif ($this->ambiguous === [] && array_filter($parts, self::isUnmarked(...)) !== []) {
+        } elseif ($this->ambiguous === [] && array_filter($parts, $this->isUnmarked(...)) !== []) {
             $this->lose('qti.key', Message::of('interchange.qti30.key-one-response-could-not-be-translated'));
         }
 
@@ -264,7 +268,7 @@ final class ItemReader
         foreach ($once as $id => $first) {
             $same = $same && isset($parts[$id], $parts[$first]) && Json::encode($parts[$id]->key) === Json::encode($parts[$first]->key);
             if (isset($parts[$id])) {
-                $parts[$id]->key = (object) ['rules' => [], 'default' => '0'];
+                $parts[$id]->key = ManualMarking::emptyKey($this->kinds, $parts[$id]->kind);
             }
             $lists[$first] = [...$lists[$first] ?? [$first], $id];
         }
@@ -289,12 +293,12 @@ final class ItemReader
         string $text,
         \stdClass $scoring,
     ): array {
-        $unmarked = array_filter($parts, self::isUnmarked(...)) !== [];
+        $unmarked = array_filter($parts, $this->isUnmarked(...)) !== [];
         $looksClear = ! $processing->untranslated && ! ($unmarked && $processing->markings !== []);
         if ($this->untranslated || ($looksClear && ($unmarked || $processing->once !== []))) {
             return [null, null, null];
         }
-        $bare = array_map(fn (\stdClass $part): \stdClass => self::bare($part), $parts);
+        $bare = array_map(fn (\stdClass $part): \stdClass => $this->bare($part), $parts);
         preg_match_all('/data-gap="([^"]+)"/', $text, $m);
         // a recognised template still needs one check: whether we parse the number as the source does
         if ($looksClear && array_filter($parts, $this->isNumber(...)) === []) {
@@ -371,14 +375,14 @@ final class ItemReader
     }
 
     /** A part as it stands in JSON, without its key. */
-    private static function bare(\stdClass $part): \stdClass
+    private function bare(\stdClass $part): \stdClass
     {
         $json = Json::decode(
             Json::encode(
                 (object) [
                     ...get_object_vars($part),
                     'points' => 1,
-                    'key' => (object) ['rules' => [], 'default' => '0'],
+                    'key' => ManualMarking::emptyKey($this->kinds, $part->kind),
                     'scoring' => (object) ['scheme' => 'person'],
                 ],
             ),
@@ -399,9 +403,12 @@ final class ItemReader
         return $points->isZero() ? [] : array_map(fn (string $limit): string => ScoreFloats::share($limit, $points), $processing->bounds);
     }
 
-    private static function isUnmarked(\stdClass $part): bool
+    /** Whether rules could mark it, and none were found. */
+    private function isUnmarked(\stdClass $part): bool
     {
-        return $part->scoring instanceof \stdClass && ($part->scoring->scheme ?? null) === 'person';
+        return is_string($part->kind) &&
+            $this->kinds->find($part->kind)?->hasRules() !== false &&
+            $part->scoring instanceof \stdClass && ($part->scoring->scheme ?? null) === 'person';
     }
 
     /**
@@ -414,7 +421,7 @@ final class ItemReader
         $json = Json::decode(Json::encode($question));
         assert($json instanceof \stdClass && is_array($question->parts));
         $bare = array_map(
-            fn (mixed $part): \stdClass => self::bare($part instanceof \stdClass ? $part : new \stdClass()),
+            fn (mixed $part): \stdClass => $this->bare($part instanceof \stdClass ? $part : new \stdClass()),
             $question->parts,
         );
         preg_match_all('/data-gap="([^"]+)"/', is_string($question->body) ? $question->body : '', $m);
@@ -493,9 +500,16 @@ final class ItemReader
     /** What a kind makes of an interaction; without its marking where that cannot be read, null where no kind takes it. */
     private function interaction(\DOMElement $interaction, ?Declaration $declaration, ?Marking $marking): ?\stdClass
     {
-        foreach ((new Mappings($this->kinds))->all() as $mapping) {
-            if (! $mapping->takes($interaction, $declaration)) {
-                continue;
+        $taking = array_values(
+            array_filter(
+                (new Mappings($this->kinds))->all(),
+                fn (KindMapping $mapping): bool => $mapping->takes($interaction, $declaration),
+            ),
+        );
+        foreach ($taking as $i => $mapping) {
+            $part = $mapping->read($interaction, $declaration, $marking, $this->inside(...));
+            if ($part === null && isset($taking[$i + 1])) {
+                continue; // another kind may know the rules
             }
             if ($interaction->localName === 'qti-associate-interaction') {
                 $this->notices[] = Notice::note(
@@ -507,8 +521,7 @@ final class ItemReader
                 );
             }
 
-            return $mapping->read($interaction, $declaration, $marking, $this->inside(...)) ??
-                $mapping->read($interaction, $declaration, null, $this->inside(...));
+            return $part ?? $taking[0]->read($interaction, $declaration, null, $this->inside(...));
         }
 
         return null;

@@ -9,6 +9,7 @@ use WideQuarry\Content\Gaps;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
 use WideQuarry\CoreException;
+use WideQuarry\Interchange\MarkerText;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\PackedMedia;
 use WideQuarry\Interchange\Plain\SharedAnswers;
@@ -80,7 +81,11 @@ final class ItemWriter
             $templates?->declarations().
             ($templates?->processing() ?? '').
             self::references($question, $stimuli).
-            '<qti-item-body>'.$this->passages($passages).$this->body($question, $values).'</qti-item-body>'.
+            '<qti-item-body>'.
+            $this->passages($passages).
+            $this->body($question, $values).
+            $this->forMarkers($question, $values).
+            '</qti-item-body>'.
             ($rules === '' ? '' : "<qti-response-processing>$rules</qti-response-processing>").
             $feedback->modals().
             "</qti-assessment-item>\n";
@@ -183,6 +188,26 @@ final class ItemWriter
             array_map(
                 fn (string $id): string => "<qti-assessment-stimulus-ref identifier=\"S-$id\" href=\"../stimuli/$id.xml\"/>",
                 array_values(array_intersect($question->stimuli, $stimuli)),
+            ),
+        );
+    }
+
+    /**
+     * What whoever marks it sees beside the item: rubrics, then model answers.
+     *
+     * @param  array<string, string|Element>  $values
+     */
+    private function forMarkers(Question $question, array $values): string
+    {
+        $texts = [...array_values(MarkerText::rubrics($question)), ...array_merge(...array_values(MarkerText::models($question)))];
+
+        return implode(
+            '',
+            array_map(
+                fn (string $html): string => '<qti-rubric-block use="scoring" view="scorer"><qti-content-body>'.
+                    self::content(RichText::read($html)->html(), $this->files, $values).
+                    '</qti-content-body></qti-rubric-block>',
+                $texts,
             ),
         );
     }
@@ -303,6 +328,9 @@ final class ItemWriter
         }
         if ($question->scoring->instead !== []) {
             $this->lose($question, 'qti.instead', Message::of('interchange.qti30.parts-instead-of-others'));
+        }
+        if (MarkerText::isIn($question)) {
+            $this->lose($question, 'rubric.text', Message::of('interchange.rubric-as-text'));
         }
         if ($question->hints !== []) {
             $this->lose($question, 'qti.hints', Message::of('interchange.qti30.hints-not-written-qti'));

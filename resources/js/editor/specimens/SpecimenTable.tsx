@@ -5,7 +5,9 @@ import { texts } from '@/messages'
 import { LineField } from '@/question/record/Fields'
 import { Button } from '@/ui/Button'
 import { useToast } from '@/ui/Toasts'
+import { Agreement } from './Agreement'
 import { FromTable } from './FromTable'
+import { MarkToo } from './MarkToo'
 import { circumstances, freeId, saidResponse } from './said'
 
 type Props = { question: QuestionJson; specimens: Specimen[]; findings: Finding[]; onChange: (specimens: Specimen[]) => void }
@@ -13,6 +15,8 @@ type Props = { question: QuestionJson; specimens: Specimen[]; findings: Finding[
 /** Test responses with the points they must get and those they get now. */
 export function SpecimenTable({ question, specimens, findings, onChange }: Props) {
   const [adding, setAdding] = useState(false)
+  const [marking, setMarking] = useState<string | null>(null)
+  const toMark = specimens.find((one) => one.id === marking)
   const tell = useToast()
   const failed = (id: string) => findings.find((finding) => finding.code === 'specimen.failed' && finding.details.specimen === id)
   const set = (id: string, change: Partial<Specimen>) => onChange(specimens.map((one) => (one.id === id ? { ...one, ...change } : one)))
@@ -56,6 +60,16 @@ export function SpecimenTable({ question, specimens, findings, onChange }: Props
                       {what}
                     </span>
                     {more ? <span className="block text-caption text-quiet">{more}</span> : null}
+                    {specimen.marks && Object.keys(specimen.marks).length > 0 ? (
+                      <Button
+                        look="quiet"
+                        className="!min-h-6 !px-1.5 text-caption"
+                        aria-label={texts.marking.markTooOf({ what })}
+                        onClick={() => setMarking(specimen.id)}
+                      >
+                        {texts.marking.markToo}
+                      </Button>
+                    ) : null}
                     <LineField label={texts.specimens.note} value={specimen.note ?? ''} onChange={(note) => set(specimen.id, { note })} />
                   </td>
                   <td className="py-1">
@@ -98,6 +112,15 @@ export function SpecimenTable({ question, specimens, findings, onChange }: Props
             })}
           </tbody>
         </table>
+      ) : null}
+      <Agreement question={question} specimens={specimens} />
+      {toMark ? (
+        <MarkToo
+          question={question}
+          specimen={toMark}
+          onClose={() => setMarking(null)}
+          onKeep={(by, marks) => set(toMark.id, { markings: [...(toMark.markings ?? []).filter((one) => one.by !== by), { by, marks }] })}
+        />
       ) : null}
       {adding ? (
         <FromTable

@@ -47,6 +47,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     <PartCard
       part={part}
       onChange={onChange}
+      marking={{ problem, media }}
       title={words.mends}
       problem={rules.length === 0 ? problem('/key/rules') : undefined}
       settings={

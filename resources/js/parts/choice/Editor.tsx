@@ -65,6 +65,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
         .filter((one) => one)
         .join(', ')}
       problem={problem('/key/rules') ?? problem('/settings/max') ?? problem('/settings/min')}
+      marking={{ problem, media, optional: true }}
       settings={
         <ChoiceSettings
           settings={settings}

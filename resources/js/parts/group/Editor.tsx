@@ -89,6 +89,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     <PartCard
       part={part}
       onChange={onChange}
+      marking={{ problem, media }}
       title={words.sorts}
       summary={shuffle ? texts.parts.shuffled : ''}
       problem={

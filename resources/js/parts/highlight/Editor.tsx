@@ -35,6 +35,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     <PartCard
       part={part}
       onChange={onChange}
+      marking={{ problem, media }}
       title={words.picks}
       problem={problem('/key/rules') ?? problem('/settings/max') ?? problem('/settings/min')}
       settings={

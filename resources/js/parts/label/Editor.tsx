@@ -110,6 +110,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     <PartCard
       part={part}
       onChange={onChange}
+      marking={{ problem, media }}
       title={words.puts}
       summary={[words.ways[by], ...(shuffle && by !== 'typing' ? [texts.parts.shuffled] : [])].join(', ')}
       problem={

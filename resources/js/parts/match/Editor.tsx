@@ -34,6 +34,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     <PartCard
       part={part}
       onChange={onChange}
+      marking={{ problem, media }}
       title={words.joins}
       summary={[words.ways[by], shuffle ? texts.parts.shuffled : ''].filter((one) => one).join(', ')}
       problem={

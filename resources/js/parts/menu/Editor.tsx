@@ -42,6 +42,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
       title={words.picks}
       summary={shuffle ? texts.parts.shuffled : ''}
       problem={problem('/key/rules') ?? (options.length < 2 ? problem('/settings/options') : undefined)}
+      marking={{ problem, media, optional: true }}
       settings={
         <label className="flex items-center gap-2">
           <input type="checkbox" checked={shuffle} onChange={(event) => edit.put({ shuffle: event.target.checked })} />

@@ -36,6 +36,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     <PartCard
       part={part}
       onChange={onChange}
+      marking={{ problem, media }}
       title={words.orders}
       summary={words.layouts[layout] ?? ''}
       problem={problem('/key/rules') ?? (items.length < 2 ? problem('/settings/items') : undefined)}

@@ -72,6 +72,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     <PartCard
       part={part}
       onChange={onChange}
+      marking={{ problem, media }}
       title={words.places}
       problem={problem('/key/rules') ?? problem('/settings/max')}
       settings={

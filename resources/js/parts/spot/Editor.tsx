@@ -79,6 +79,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     <PartCard
       part={part}
       onChange={onChange}
+      marking={{ problem, media }}
       title={words.picks}
       summary={words.shows[hidden ? 'hidden' : 'outlined']}
       problem={

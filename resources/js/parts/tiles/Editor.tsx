@@ -40,6 +40,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
     <PartCard
       part={part}
       onChange={onChange}
+      marking={{ problem, media }}
       title={words.puts}
       summary={shuffle ? texts.parts.shuffled : ''}
       problem={

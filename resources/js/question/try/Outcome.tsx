@@ -35,7 +35,10 @@ export function Outcome({ result, question, shown, finished }: Props) {
                 {decimal(part.score)} of {part.points}
               </p>
             ) : null}
-            <Steps steps={part.trace} called={(rule) => ruleCalled(rule, part.id, question, shown)} />
+            <Steps
+              steps={part.trace.map((step) => withCriterion(step, part.id, question))}
+              called={(rule) => ruleCalled(rule, part.id, question, shown)}
+            />
             <Said feedback={now(part.feedback)} />
           </li>
         ))}
@@ -69,6 +72,13 @@ function Said({ feedback }: { feedback: ShownFeedback[] }) {
       <RichTree nodes={said.body} />
     </div>
   ))
+}
+
+/** Criteria by their titles. */
+function withCriterion(step: Result['trace'][number], id: string, question: QuestionJson): Result['trace'][number] {
+  const rubric = question.parts.find((one) => one.id === id)?.key?.rubric
+  const found = step.criterion ? rubric?.criteria.find((one) => one.id === step.criterion) : undefined
+  return found?.title ? { ...step, criterion: found.title } : step
 }
 
 /** Rules by the names people know them by: an option's sign, or the place in the key. */

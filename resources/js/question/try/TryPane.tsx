@@ -1,5 +1,6 @@
 import { useState } from 'react'
-import type { QuestionJson, Specimen } from '@/api/question'
+import type { ModelAnswer, QuestionJson, Specimen } from '@/api/question'
+import { lazily } from '@/lib/lazily'
 import { triesLeft } from '@/lib/phrases/desk'
 import { texts } from '@/messages'
 import { partView } from '@/parts'
@@ -10,9 +11,12 @@ import { htmlTree } from '@/ui/htmlTree'
 import { Message, Waiting } from '@/ui/Message'
 import { PlaysLimited, useMedia } from '@/ui/media'
 import { RichTree } from '@/ui/RichTree'
+import { fitting } from './marks'
 import { Outcome } from './Outcome'
 import { Rolls } from './Rolls'
 import { useTry } from './useTry'
+
+const Marking = lazily(() => import('./Marking'), 'Marking')
 
 type Props = {
   question: QuestionJson
@@ -22,6 +26,8 @@ type Props = {
   showKey?: boolean
   /** Keeps the response as a specimen, where that may be done. */
   onSpecimen?: (specimen: Omit<Specimen, 'id'>) => void
+  /** Keeps what was answered and how it was marked as an example answer of a part. */
+  onModel?: (part: string, model: Omit<ModelAnswer, 'id'>) => void
   /** The question as it is at this moment, where `question` follows it at a distance. */
   now?: () => QuestionJson
   /** With the width of a phone and the number of the roll, for who writes. */
@@ -29,7 +35,7 @@ type Props = {
 }
 
 /** The question as a learner meets it: drawn from the presentation, scored by the core. */
-export function TryPane({ question, bank, stored, showKey, onSpecimen, bench, now }: Props) {
+export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, bench, now }: Props) {
   const attempt = useTry(question, bank, now)
   const [inWords, setInWords] = useState<string[]>([])
   const [phone, setPhone] = useState(false)
@@ -161,6 +167,9 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, bench, no
         <div aria-live="polite">
           {result ? <Outcome result={result} question={question} shown={shown} finished={attempt.finished} /> : null}
         </div>
+        {result?.parts.some((part) => part.marking) ? (
+          <Marking attempt={attempt} result={result} question={question} media={media} {...(onModel ? { onModel } : {})} />
+        ) : null}
         {result && onSpecimen ? (
           <Button
             look="quiet"
@@ -171,9 +180,8 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, bench, no
                 score: String(result.score),
                 seed: attempt.seed,
                 ...(attempt.hints > 0 ? { hints: attempt.hints } : {}),
-                ...(earlier(attempt.wrong, result.counts && result.state !== 'right') > 0
-                  ? { earlier_wrong: earlier(attempt.wrong, result.counts && result.state !== 'right') }
-                  : {}),
+                ...(attempt.earlier > 0 ? { earlier_wrong: attempt.earlier } : {}),
+                ...(Object.keys(attempt.marks).length > 0 ? { marks: fitting(question, attempt.marks).marks } : {}),
               })
             }
           >
@@ -185,6 +193,3 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, bench, no
     </PlaysLimited>
   )
 }
-
-/** Wrong tries before the one just scored. */
-const earlier = (wrong: number, lastWasWrong: boolean) => wrong - (lastWasWrong ? 1 : 0)

@@ -4,8 +4,9 @@ import { lookUp, texts } from '@/messages'
 type Step = { step: string } & Record<string, unknown>
 
 /** Steps whose values are points; "credit.clamped" has shares of the credit instead. */
-const ofPoints = ['parts.summed', 'bounds.clamped', 'points.scaled', 'rounded']
-const counts = ['times', 'slips', 'n', 'x', 'w']
+const ofPoints = ['parts.summed', 'bounds.clamped', 'points.scaled', 'rounded', 'rubric.summed', 'rubric.capped', 'group.capped']
+const points = ['value', 'points']
+const counts = ['times', 'slips', 'n', 'x', 'w', 'words', 'files']
 
 /** A step of the scoring in words; nothing for steps that say nothing, and for those this version does not know. */
 export function traceWords(step: Step): string | undefined {
@@ -20,6 +21,7 @@ function messageOf(step: Step): string {
 
 function inWords(step: string, name: string, value: unknown): string | number | boolean {
   if (name === 'credit' || name === 'share' || step === 'credit.clamped') return percent(value)
+  if (step === 'criterion.marked' && points.includes(name)) return decimal(value)
   if (ofPoints.includes(step)) return typeof value === 'boolean' ? value : decimal(value)
   if (counts.includes(name)) return Number(value)
   return typeof value === 'boolean' ? value : String(value)

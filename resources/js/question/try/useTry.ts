@@ -1,7 +1,8 @@
 import { useMutation } from '@tanstack/react-query'
 import { useState } from 'react'
 import { score } from '@/api/queries'
-import type { QuestionJson, Responses, Result, Roll } from '@/api/question'
+import type { Marks, QuestionJson, Responses, Result, Roll } from '@/api/question'
+import { fitting } from './marks'
 import { usePresentation } from './usePresentation'
 
 export type ValueChange = { name: string; before: string; after: string }
@@ -15,27 +16,41 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
   const [seed, setSeed] = useState(1)
   const [response, setResponse] = useState<Responses>({})
   const [wrong, setWrong] = useState(0)
+  const [missed, setMissed] = useState(false)
   const [hints, setHints] = useState(0)
   const [result, setResult] = useState<Result | null>(null)
   const [finished, setFinished] = useState(false)
+  const [marks, setMarks] = useState<Marks>({})
   const [answerShown, setAnswerShown] = useState(false)
   const [before, setBefore] = useState<Roll | null>(null)
   const shown = usePresentation(question, seed, bank)
   const allowed = question.attempts?.allowed ?? null
   const check = useMutation({
     // What is scored is handed over when it is asked for: what was given a moment before is not missed.
-    mutationFn: (given: { response: Responses; wrong: number }) => score(now(), given.response, seed, given.wrong, hints),
+    mutationFn: (given: { response: Responses; wrong: number }) =>
+      score(now(), given.response, seed, given.wrong, hints, fitting(now(), marks).marks),
     onSuccess: (scored, { wrong }) => {
       setResult(scored)
-      const missed = scored.counts && scored.state !== 'right'
+      // what a person has yet to mark is no wrong try
+      const missed = scored.counts && !['right', 'needs_marking'].includes(scored.state)
+      setMissed(missed)
       if (missed) setWrong(wrong + 1)
       if (scored.state === 'right' || (missed && allowed !== null && wrong + 1 >= allowed)) setFinished(true)
     },
   })
+  /** Wrong tries before the one just scored. */
+  const earlier = wrong - (missed ? 1 : 0)
+  /** Marks change the result, and are no try. */
+  const marking = useMutation({
+    mutationFn: (given: Marks) => score(now(), response, seed, earlier, hints, fitting(now(), given).marks),
+    onSuccess: setResult,
+  })
   const fresh = () => {
+    setMarks({})
     setResponse({})
     setResult(null)
     setWrong(0)
+    setMissed(false)
     setHints(0)
     setFinished(false)
     setAnswerShown(false)
@@ -48,9 +63,19 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
     result,
     hints,
     wrong,
+    earlier,
     allowed,
     finished,
     answerShown,
+    marks,
+    /** How many marks no longer suit the rubric. */
+    staleMarks: fitting(question, marks).left,
+    marking,
+    mark: (part: string, given: Marks[string]) => {
+      const next = { ...marks, [part]: given }
+      setMarks(next)
+      marking.mutate(next)
+    },
     checking: check,
     check: () => check.mutate({ response, wrong }),
     /** What the last roll changed; null when nothing was rolled. */

@@ -195,6 +195,9 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('assessments/{assessment}/sheet', [PrintController::class, 'sheet'])
         ->whereUuid('assessment')
         ->middleware(HeavyWork::class);
+    Route::get('assessments/{assessment}/papers', [PrintController::class, 'html'])
+        ->whereUuid('assessment')
+        ->middleware(HeavyWork::class);
     Route::put('assessments/{assessment}/print', [PrintController::class, 'settings'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/prints', [PrintController::class, 'store'])
         ->whereUuid('assessment')

@@ -18,7 +18,7 @@ use WideQuarry\Question\Question;
 final readonly class Reindex
 {
     /** Raised when what is derived changes; what is stored under an older number is rebuilt in the background after an upgrade. */
-    public const VERSION = 2;
+    public const VERSION = 3;
 
     private const CHUNK = 200;
 

@@ -48,6 +48,7 @@ final class QuestionIndex
         'language',
         'has',
         'marking',
+        'marker_minutes',
         'minutes',
         'source',
         'work',
@@ -112,6 +113,7 @@ final class QuestionIndex
             'language' => $question->language,
             'has' => self::array(Features::of($question)),
             'marking' => Features::marking($question),
+            'marker_minutes' => Features::markingMinutes($question),
             // untitled questions are named by their first words
             'named' => trim($question->title) === '' || ! UnhelpfulTitle::saysNothing($question->title),
             'media' => self::array(QuestionMedia::of($question)),

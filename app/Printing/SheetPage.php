@@ -15,10 +15,12 @@ use Illuminate\Support\Facades\View;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
+use WideQuarry\Printing\PaperKind;
 use WideQuarry\Printing\PrintedQuestion;
 use WideQuarry\Printing\PrintedStimulus;
 use WideQuarry\Printing\PrintSettings;
 use WideQuarry\Printing\Sheet;
+use WideQuarry\Printing\TitleBlock;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
@@ -44,10 +46,10 @@ final readonly class SheetPage
     }
 
     /**
-     * @param  'learner'|'key'  $which
+     * @param  list<PaperKind>  $which  one after the other
      * @param  bool  $whole  with pictures and fonts inside, so that nothing has to be fetched
      */
-    public function html(Assessment $assessment, User $person, string $which, PrintSettings $settings, bool $whole): string
+    public function html(Assessment $assessment, User $person, array $which, PrintSettings $settings, bool $whole): string
     {
         $document = $assessment->document()->drawn($settings->seed, $this->kinds); // what is drawn varies with the seed, as values do
         $entries = AssessmentEntries::of($document, $person, $this->kinds);
@@ -95,11 +97,13 @@ final readonly class SheetPage
             );
         }
 
-        $body = $this->sheet->body($which, $document, $items, $settings);
+        $bodies = array_map(fn (PaperKind $kind): string => $this->sheet->body($kind, $document, $items, $settings), $which);
+        $body = count($bodies) === 1 ? $bodies[0] : implode('', array_map(fn (string $one): string => "<div class=\"paper\">$one</div>", $bodies));
+        $named = implode(', ', array_filter(array_map(TitleBlock::named(...), $which)));
 
         return View::make('print.sheet', [
             'title' => $document->title,
-            'footer' => self::cssString($document->title.($which === 'key' ? ' – key' : '')),
+            'footer' => self::cssString($document->title.($named === '' ? '' : " – $named")),
             'language' => $document->language,
             'body' => $body,
             'fonts' => array_map(

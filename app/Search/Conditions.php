@@ -192,6 +192,7 @@ final class Conditions
         $column = [
             'points' => 'questions.points',
             'minutes' => 'questions.minutes',
+            'marker_minutes' => 'questions.marker_minutes',
             'created' => 'questions.created_at',
             'changed' => 'questions.updated_at',
         ][$name];

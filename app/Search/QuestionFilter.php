@@ -46,7 +46,7 @@ final readonly class QuestionFilter
     ];
 
     /** Dimensions of amounts and days, each from..to; either end may be open. */
-    public const RANGES = ['points', 'minutes', 'created', 'changed'];
+    public const RANGES = ['points', 'minutes', 'marker_minutes', 'created', 'changed'];
 
     public const SORTS = [
         'title',

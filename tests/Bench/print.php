@@ -8,6 +8,7 @@ use App\Actions\Assembly\PrintAssessment;
 use App\Actions\Assembly\SaveAssessment;
 use App\Actions\ImportQuestions;
 use App\Actions\MakeBank;
+use App\Actions\SaveQuestion;
 use App\Infrastructure\Sandbox;
 use App\Models\User;
 use Illuminate\Contracts\Console\Kernel;
@@ -16,12 +17,16 @@ use Illuminate\Support\Str;
 use Tests\Bench\Bench;
 use Tests\Bench\Packages;
 use WideQuarry\Assembly\Assessment;
+use WideQuarry\Json\Json;
 use WideQuarry\Parts\StandardKinds;
+use WideQuarry\Printing\PaperKind;
+use WideQuarry\Question\Question;
 
 require __DIR__.'/../../vendor/autoload.php';
 $app = require __DIR__.'/../../bootstrap/app.php';
 $app->make(Kernel::class)->bootstrap();
 
+const ESSAYS = 30;
 $count = 40;
 $person = User::query()->firstOrCreate(['email' => 'bench@fellmoor.example'], ['name' => 'Bench', 'password' => 'limestone-7']);
 $bank = app(MakeBank::class)->handle(['name' => 'Print bench'], $person);
@@ -34,12 +39,12 @@ $assessment = app(SaveAssessment::class)->create(
 );
 $bench = new Bench(3);
 $made = ['pages' => 0];
-foreach (['learner', 'key'] as $which) {
+foreach ([PaperKind::Learner, PaperKind::Key] as $which) {
     $bench->compare(
-        "print the $which sheet",
+        "print the $which->value",
         function () use ($assessment, $person, $which, &$made): void {
             DB::table('prints')->where('assessment_id', $assessment->id)->delete();
-            $made = app(PrintAssessment::class)->handle($assessment, $person, $which);
+            $made = app(PrintAssessment::class)->handle($assessment, $person, [$which]);
         },
         fn () => Sandbox::run(
             ['sheet.html' => '<!doctype html><title>x</title>'],
@@ -51,5 +56,48 @@ foreach (['learner', 'key'] as $which) {
     );
     $bench->state('pages', (string) $made['pages']);
 }
+
+// a mark scheme of 60 questions, half of them essays with a rubric and two example answers, beside the key of the same
+$rubric = ['criteria' => array_map(fn (int $i): array => [
+    'id' => "c$i",
+    'title' => "Criterion $i",
+    'levels' => array_map(fn (int $j): array => [
+        'id' => "l$j",
+        'points' => 3 - $j,
+        'html' => '<p>What an answer at this level is like, in a sentence or two.</p>',
+    ], [1, 2, 3]),
+], [1, 2, 3])];
+$model = fn (string $id): array => ['id' => $id, 'html' => '<p>'.str_repeat('The water is fastest on the outside of the bend. ', 12).'</p>'];
+$essays = [];
+for ($i = 0; $i < ESSAYS; $i++) {
+    $json = Json::decode(Json::encode([
+        'format' => Question::FORMAT,
+        'version' => 1,
+        'id' => (string) Str::uuid7(),
+        'title' => "Essay $i",
+        'language' => 'en-GB',
+        'body' => '<p>Explain how a meander grows.</p><div data-part="p1"></div>',
+        'parts' => [['id' => 'p1', 'kind' => 'essay', 'points' => 6, 'key' => ['rubric' => $rubric, 'models' => [$model('m1'), $model('m2')]]]],
+    ]));
+    app(SaveQuestion::class)->create(Question::read($json, StandardKinds::all()), $bank->id, $person);
+    $essays[] = $json->id;
+}
+$sixty = app(SaveAssessment::class)->create(
+    Assessment::read(Assessment::fresh((string) Str::uuid7(), 'Sixty'), StandardKinds::all())->with(
+        array_slice($ids, 0, ESSAYS, true) + array_fill_keys($essays, 1),
+    ),
+    $bank->id,
+    $person,
+);
+$print = fn (PaperKind $kind) => function () use ($sixty, $person, $kind, &$made): void {
+    DB::table('prints')->where('assessment_id', $sixty->id)->delete();
+    $made = app(PrintAssessment::class)->handle($sixty, $person, [$kind]);
+};
+$bench->compare('mark scheme of 60 beside its key', $print(PaperKind::Scheme), $print(PaperKind::Key), 3, 60);
+$bench->state('pages of the mark scheme', (string) (function () use ($print, &$made): int {
+    $print(PaperKind::Scheme)();
+
+    return $made['pages'];
+})());
 DB::table('banks')->where('id', $bank->id)->delete();
 exit($bench->end());

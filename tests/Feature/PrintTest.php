@@ -14,11 +14,12 @@ use Illuminate\Support\Facades\Process;
 use Tests\Feature\World;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Json\Json;
+use WideQuarry\Printing\PaperKind;
 
 /** The words of a printed sheet, page by page. */
 function pages(Assessment $assessment, World $world, string $which): array
 {
-    $made = app(PrintAssessment::class)->handle($assessment, $world->people['writer'], $which);
+    $made = app(PrintAssessment::class)->handle($assessment, $world->people['writer'], PaperKind::list($which) ?? []);
     $pdf = app(FileStore::class)->path((string) DB::table('prints')->where('id', $made['id'])->value('sha256'));
     $text = Process::run(['pdftotext', '-layout', $pdf, '-'])->output();
     $pages = explode("\f", rtrim($text, "\f"));
@@ -72,7 +73,7 @@ it('prints a sheet and its key as pages', function (): void {
     $key = implode("\n", pages($assessment, $world, 'key'));
     expect($key)->toContain('Key')->not->toContain('Question of the long row')->toMatch('/1\.\s+[A-Z]\./');
 
-    $again = app(PrintAssessment::class)->handle($assessment, $world->people['writer'], 'learner');
+    $again = app(PrintAssessment::class)->handle($assessment, $world->people['writer'], [PaperKind::Learner]);
     expect(DB::table('prints')->count())
         ->toBe(2)
         ->and($again['pages'])
@@ -161,11 +162,55 @@ it(
     ),
 );
 
+it('prints several papers in one file, each with page numbers of its own, and the same as HTML', function (): void {
+    $world = new World;
+    $essay = $world->add('Meanders', '<p>Explain how a meander grows.</p><div data-part="p1"></div>', [
+        'parts' => [
+            [
+                'id' => 'p1',
+                'kind' => 'essay',
+                'points' => 6,
+                'settings' => ['lines' => 10],
+                'key' => [
+                    'rubric' => [
+                        'criteria' => [
+                            ['id' => 'c1', 'title' => 'Process', 'levels' => [['id' => 'l1', 'points' => 6, 'html' => '<p>Both banks.</p>']]],
+                        ],
+                    ],
+                    'models' => [
+                        [
+                            'id' => 'm1',
+                            'html' => '<p>Water is <span data-remark="r1">fastest outside</span>.</p>',
+                            'passages' => [['id' => 'r1', 'html' => '<p>Says where.</p>']],
+                        ],
+                    ],
+                ],
+            ],
+        ],
+    ]);
+    $this->actingAs($world->people['writer']);
+    $id = ask('POST', '/assessments', ['title' => 'Rivers', 'bank' => 'rocks', 'questions' => [$essay]])->json('data.id');
+    $settings = ['spaces' => [['entry' => 'e1', 'as' => 'squared', 'lines' => 8]]];
+    ask('PUT', "/assessments/$id/print", ['settings' => $settings])->assertStatus(204);
+    $pages = pages(Assessment::query()->findOrFail($id), $world, 'learner,scheme,notes');
+    expect($pages)->toHaveCount(3);
+    foreach ([['Explain how'], ['Mark scheme', 'Both banks.'], ['Notes for markers', 'fastest outside', 'Says where.']] as $i => $words) {
+        expect($pages[$i])->toContain('Page 1 of 1', ...$words);
+    }
+    $made = ask('POST', "/assessments/$id/prints", ['which' => 'scheme,notes'])->json('id');
+    expect(ask('GET', "/assessments/$id/prints/$made")->headers->get('Content-Disposition'))->toContain('-scheme-notes.pdf');
+    $html = ask('GET', "/assessments/$id/papers?which=learner,notes")->assertStatus(200);
+    expect($html->headers->get('Content-Disposition'))->toContain('-notes.html')
+        ->and($html->getContent())->toContain('Explain how a meander grows', 'Says where.', 'data:font/woff2')
+        ->not->toContain('Both banks.');
+    ask('POST', "/assessments/$id/prints", ['which' => 'everything'])->assertStatus(422);
+});
+
 it('writes the title into the foot of each page as it is', function (string $title, string $written): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
     $id = ask('POST', '/assessments', ['title' => $title, 'bank' => 'rocks'])->json('data.id');
-    expect(ask('GET', "/assessments/$id/sheet?which=key")->json('html'))->toContain("content: \"$written – key\"");
+    expect(ask('GET', "/assessments/$id/sheet?which=key")->json('html'))->toContain("content: \"$written – Key\"");
 })->with([
     ['R&D', 'R\26 D'],
     ['"quoted"', '\22 quoted\22 '],
@@ -193,7 +238,7 @@ it('prints formulas in the type for them, a part of a picture as large as its au
     $this->actingAs($world->people['writer']);
     $sheet = function (string $question) use ($world): array {
         $id = ask('POST', '/assessments', ['title' => 'Sheet', 'bank' => 'rocks', 'questions' => [$question]])->json('data.id');
-        $made = app(PrintAssessment::class)->handle(Assessment::query()->findOrFail($id), $world->people['writer'], 'learner');
+        $made = app(PrintAssessment::class)->handle(Assessment::query()->findOrFail($id), $world->people['writer'], [PaperKind::Learner]);
         $pdf = app(FileStore::class)->path((string) DB::table('prints')->where('id', $made['id'])->value('sha256'));
 
         return [

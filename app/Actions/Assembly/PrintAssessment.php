@@ -12,8 +12,9 @@ use App\Printing\SheetPage;
 use App\Storage\FileStore;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Printing\PaperKind;
 
-/** Makes a PDF of the learner's sheet or the key; the same content is printed once. */
+/** Makes a PDF of one paper or of several, each with page numbers of its own; the same content is printed once. */
 final readonly class PrintAssessment
 {
     public const CHROMIUM = [
@@ -35,15 +36,16 @@ final readonly class PrintAssessment
     }
 
     /**
-     * @param  'learner'|'key'  $which
+     * @param  list<PaperKind>  $which
      * @return array{id: string, pages: int}
      *
      * @throws \App\Errors\Refused
      */
-    public function handle(Assessment $assessment, User $person, string $which): array
+    public function handle(Assessment $assessment, User $person, array $which): array
     {
-        $html = $this->page->html($assessment, $person, $which, SheetPage::settings($assessment), true);
-        $source = hash('sha256', $html);
+        $settings = SheetPage::settings($assessment);
+        $papers = array_map(fn (PaperKind $kind): string => $this->page->html($assessment, $person, [$kind], $settings, true), $which);
+        $source = hash('sha256', implode("\0", $papers));
         $shown = array_keys(ReadableIds::of($person)->questions($assessment->document()->questions()));
         $mine = fn (): ?\stdClass => DB::table('prints')
             ->where('assessment_id', $assessment->id)
@@ -52,16 +54,12 @@ final readonly class PrintAssessment
             ->first();
         $there = $mine();
         if ($there === null) {
-            [$sha256, $pages] = Sandbox::run(
-                ['sheet.html' => $html],
-                self::CHROMIUM,
-                fn (string $folder): array => [$this->files->put("$folder/out.pdf")['sha256'], self::count("$folder/out.pdf")],
-            );
+            [$sha256, $pages] = $this->printed($papers);
             DB::table('prints')->insertOrIgnore([
                 'id' => (string) Str::uuid7(),
                 'assessment_id' => $assessment->id,
                 'user_id' => $person->id,
-                'which' => $which,
+                'which' => implode(',', array_column($which, 'value')),
                 'source' => $source,
                 'questions' => '{'.implode(',', $shown).'}',
                 'sha256' => $sha256,
@@ -72,6 +70,34 @@ final readonly class PrintAssessment
         assert($there !== null);
 
         return ['id' => $there->id, 'pages' => $there->pages];
+    }
+
+    /**
+     * @param  list<string>  $papers  documents
+     * @return array{string, int} the file in the store, and how many pages it has
+     *
+     * @throws \App\Errors\Refused
+     */
+    private function printed(array $papers): array
+    {
+        $pdfs = array_map(
+            fn (string $html): string => Sandbox::run(
+                ['sheet.html' => $html],
+                self::CHROMIUM,
+                fn (string $folder): string => (string) file_get_contents("$folder/out.pdf"),
+            ),
+            $papers,
+        );
+        $names = array_map(fn (int $i): string => "$i.pdf", array_keys($pdfs));
+        $command = count($pdfs) === 1
+            ? ['cp', '{}/0.pdf', '{}/out.pdf']
+            : ['pdfunite', ...array_map(fn (string $name): string => "{}/$name", $names), '{}/out.pdf'];
+
+        return Sandbox::run(
+            array_combine($names, $pdfs),
+            $command,
+            fn (string $folder): array => [$this->files->put("$folder/out.pdf")['sha256'], self::count("$folder/out.pdf")],
+        );
     }
 
     /** One page as a picture, for the preview. @throws \App\Errors\Refused */

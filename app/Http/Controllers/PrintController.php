@@ -20,16 +20,20 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Printing\PaperKind;
 use WideQuarry\Printing\PrintSettings;
 
 /** An assessment on paper. */
 final class PrintController
 {
-    #[Operation('The sheet as a document for the screen; which: learner or key', response: ['html' => 'string'])]
+    private const LONGEST = 100;
+
+    #[Operation('A paper as a document for the screen; which: learner, key, scheme, notes, or several with commas between', response: ['html' => 'string'])]
     public function sheet(Request $request, Assessment $assessment, SheetPage $page): JsonResponse
     {
         Gate::authorize('view', $assessment);
-        $which = $request->query('which') === 'key' ? 'key' : 'learner';
+        $which = self::which($request->query('which'));
 
         return new JsonResponse([
             'html' => $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), false),
@@ -48,16 +52,49 @@ final class PrintController
     }
 
     #[Operation(
-        'Print the learner’s sheet or the key; the same content is printed once',
+        'Print papers; which: learner, key, scheme, notes, or several with commas between. The same content is printed once',
         response: ['id' => 'string', 'pages' => 'number'],
         body: ['which' => 'string'],
     )]
     public function store(Request $request, Assessment $assessment, PrintAssessment $print): JsonResponse
     {
         Gate::authorize('view', $assessment);
-        $which = Fields::of(Json::decode($request->getContent()), '', ['which'])->oneOf('which', ['learner', 'key'], 'learner');
+        $which = Fields::of(Json::decode($request->getContent()), '', ['which'])->string('which', 'learner', self::LONGEST);
 
-        return new JsonResponse($print->handle($assessment, User::asking($request), $which === 'key' ? 'key' : 'learner'));
+        return new JsonResponse($print->handle($assessment, User::asking($request), self::which($which)));
+    }
+
+    #[Operation('Papers as one HTML file with everything in it; which as for a print')]
+    public function html(Request $request, Assessment $assessment, SheetPage $page): Response
+    {
+        Gate::authorize('view', $assessment);
+        $which = self::which($request->query('which'));
+        $html = $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), true);
+
+        return new Response($html, 200, [
+            'Content-Type' => 'text/html; charset=utf-8',
+            'Content-Disposition' => FileName::attachment($assessment->title, $assessment->id, self::suffix($which).'.html'),
+        ]);
+    }
+
+    /**
+     * @return list<PaperKind>
+     *
+     * @throws Malformed
+     */
+    private static function which(mixed $asked): array
+    {
+        $names = array_column(PaperKind::cases(), 'value');
+
+        return PaperKind::list(is_string($asked) ? $asked : PaperKind::Learner->value) ?? throw Malformed::notOneOf('/which', $names, $asked);
+    }
+
+    /** @param  list<PaperKind>  $which */
+    private static function suffix(array $which): string
+    {
+        $names = array_filter(array_column($which, 'value'), fn (string $name): bool => $name !== PaperKind::Learner->value);
+
+        return $names === [] ? '' : '-'.implode('-', $names);
     }
 
     #[Operation('A printed sheet as PDF')]
@@ -71,7 +108,7 @@ final class PrintController
             'Content-Disposition' => FileName::attachment(
                 $assessment->title,
                 $assessment->id,
-                ($row->which === 'key' ? '-key' : '').'.pdf',
+                self::suffix(PaperKind::list(is_string($row->which) ? $row->which : '') ?? []).'.pdf',
             ),
             'Cache-Control' => 'private, max-age=31536000, immutable',
         ]);

@@ -19,8 +19,11 @@ final readonly class Paper
     /** Elements that paper can only name. */
     private const HEARD = ['audio', 'video'];
 
-    /** @param  \Closure(string): ?string  $media  medium → where its picture is; null when there is none */
-    public function __construct(public PrintSettings $settings, private \Closure $media)
+    /**
+     * @param  \Closure(string): ?string  $media  medium → where its picture is; null when there is none
+     * @param  AnswerSpace|null  $space  where the question is answered, where its author's own is not wanted
+     */
+    public function __construct(public PrintSettings $settings, private \Closure $media, private ?AnswerSpace $space = null)
     {
     }
 
@@ -88,7 +91,9 @@ final readonly class Paper
     /** Where a long answer is written. */
     public function answerSpace(int $lines): string
     {
-        return '<div class="rules">'.$this->lines($lines).'</div>';
+        return $this->space === null
+            ? AnswerSpace::lines($lines)->html($this->settings->room())
+            : $this->space->html(1.0); // set for this question, whatever holds for the others
     }
 
     /**

@@ -21,8 +21,12 @@ final readonly class PrintSettings
         'size' => 'usual',
         'paper' => 'A4',
         'seed' => 1,
+        'spaces' => [],
     ];
 
+    private const MOST_SPACES = 1000;
+
+    /** @param  array<string, AnswerSpace>  $spaces  entry → where it is answered */
     private function __construct(
         public string $school,
         public bool $name,
@@ -34,6 +38,7 @@ final readonly class PrintSettings
         public string $size,
         public string $paper,
         public Seed $seed,
+        private array $spaces,
     ) {
     }
 
@@ -53,7 +58,30 @@ final readonly class PrintSettings
             $fields->oneOf('size', ['usual', 'large'], 'usual'),
             $fields->oneOf('paper', ['A4', 'letter'], 'A4'),
             Seed::of($fields->int('seed', 1, 0, Seed::MAX)),
+            self::spaces($fields),
         );
+    }
+
+    /**
+     * @return array<string, AnswerSpace>
+     *
+     * @throws \WideQuarry\Json\Malformed
+     */
+    private static function spaces(Fields $fields): array
+    {
+        $spaces = [];
+        foreach ($fields->list('spaces', self::MOST_SPACES) as $i => $json) {
+            $space = Fields::of($json, $fields->at("spaces/$i"), ['entry', 'as', 'lines']);
+            $spaces[$space->id('entry')] = AnswerSpace::read($space);
+        }
+
+        return $spaces;
+    }
+
+    /** Where the question of an entry is answered; null where its author's own space will do. */
+    public function spaceOf(string $entry): ?AnswerSpace
+    {
+        return $this->spaces[$entry] ?? $this->spaces[explode(' ', $entry)[0]] ?? null; // what was drawn has the space of its draw
     }
 
     /** How much more or less room there is to write than usual. */

@@ -15,13 +15,14 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Presentation\Presenter;
 use WideQuarry\Question\Part;
+use WideQuarry\Question\Question;
 use WideQuarry\Question\Scheme;
 use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Stimulus\StimulusRuns;
 use WideQuarry\Variables\ValueFormat;
 
 /**
- * An assessment as one document for paper: the learner's sheet, or its key. Values are rolled, and options stand, as the seed says.
+ * An assessment as one document for paper: the learner's sheet, its key, its mark scheme, or notes for markers. Values are rolled, and options stand, as the seed says.
  *
  * @phpstan-import-type Place from StimulusRuns
  */
@@ -32,11 +33,10 @@ final readonly class Sheet
     }
 
     /**
-     * @param  'learner'|'key'  $which
      * @param  array<string, PrintedQuestion>  $items  entry → what it asks
      * @return string the body of the document
      */
-    public function body(string $which, Assessment $assessment, array $items, PrintSettings $settings): string
+    public function body(PaperKind $which, Assessment $assessment, array $items, PrintSettings $settings): string
     {
         $total = array_reduce(
             $items,
@@ -59,23 +59,23 @@ final readonly class Sheet
         foreach ($assessment->sections as $i => $section) {
             $sections .= $this->section($which, $section, $items, $settings, $number, $places[$i]);
         }
-        $instructions = $which === 'learner' ? $this->rich($assessment->instructions) : '';
+        $instructions = $which === PaperKind::Learner ? $this->rich($assessment->instructions) : '';
 
         return (new TitleBlock($settings))->html($assessment->title, $which, Exact::number($total)).
             ($instructions === '' ? '' : "<section class=\"instructions\">$instructions</section>").
-            "<div class=\"questions\">$sections</div>";
+            "<div class=\"questions\">$sections</div>".
+            ($which === PaperKind::Notes && ! str_contains($sections, '<article') ? self::nothing() : '');
     }
 
     /**
-     * @param  'learner'|'key'  $which
      * @param  array<string, PrintedQuestion>  $items
      * @param  list<Place>  $places  of the section's questions
      */
-    private function section(string $which, Section $section, array $items, PrintSettings $settings, int &$number, array $places): string
+    private function section(PaperKind $which, Section $section, array $items, PrintSettings $settings, int &$number, array $places): string
     {
         $html = $section->title === '' ? '' : '<h2>'.Paper::text($section->title).'</h2>';
         $html .=
-            $section->instructions === '' || $which === 'key'
+            $section->instructions === '' || $which !== PaperKind::Learner
                 ? ''
                 : '<div class="instructions">'.$this->rich($section->instructions).'</div>';
         foreach ($section->picks as $i => $pick) {
@@ -96,14 +96,15 @@ final readonly class Sheet
             }
             if (self::isPage($item)) {
                 // text between questions: read, not numbered, and nothing of the key
-                $html .= $which === 'learner' ? $this->page($item, $settings) : '';
+                $html .= $which === PaperKind::Learner ? $this->page($item, $settings) : '';
 
                 continue;
             }
-            $html .=
-                $which === 'learner'
-                    ? $this->above($item, $settings, $places[$i], $number).$this->asked($item, $settings, $number)
-                    : $this->answered($item, $settings, $number);
+            $html .= match ($which) {
+                PaperKind::Learner => $this->above($item, $settings, $places[$i], $number).$this->asked($item, $settings, $number),
+                PaperKind::Key => $this->answered($item, $settings, $number),
+                default => $this->forMarkers($which, $item, $settings, $number),
+            };
         }
 
         return "<section>$html</section>";
@@ -112,6 +113,11 @@ final readonly class Sheet
     private static function gone(string $message, CoreException $problem): string
     {
         return '<div class="gone">'.Paper::text(Message::of("printing.$message", ['why' => $problem->getMessage()])).'</div>';
+    }
+
+    private static function nothing(): string
+    {
+        return '<p class="gone">'.Paper::text(Message::of('printing.no-notes')).'</p>';
     }
 
     private static function for(string $message, int $first, int $last): string
@@ -177,7 +183,7 @@ final readonly class Sheet
     private function asked(PrintedQuestion $item, PrintSettings $settings, int $number): string
     {
         assert($item->question !== null);
-        $paper = new Paper($settings, $item->media);
+        $paper = new Paper($settings, $item->media, $settings->spaceOf($item->entry));
         try {
             $presented = $this->presenter->present($item->question, $settings->seed);
             $parts = [];
@@ -190,12 +196,69 @@ final readonly class Sheet
                     $parts["$part->id\t$gap"] = $paper->gap(count($gaps) > 1 ? $j + 1 : null);
                 }
             }
-            $html = $paper->html($presented['body'], $parts);
+            $html = $paper->html($presented['body'], $parts).$this->working($item->question, $paper);
         } catch (CoreException $problem) {
             $html = self::gone('question-not-shown', $problem);
         }
 
         return $this->article($item, $settings, $number, $html);
+    }
+
+    /** Room below a question that has none of its own, where somebody set it. */
+    private function working(Question $question, Paper $paper): string
+    {
+        $own = array_filter($question->parts, fn (Part $part): bool => $part->kind?->hasRules() === false);
+
+        return $own === [] ? $paper->answerSpace(0) : '';
+    }
+
+    /** What markers need to know of a question, below what it is called. */
+    private function forMarkers(PaperKind $which, PrintedQuestion $item, PrintSettings $settings, int $number): string
+    {
+        assert($item->question !== null);
+        try {
+            $presented = $this->presenter->present($item->question, $settings->seed);
+            $in = $this->circumstances($item, $settings);
+            $paper = new Paper($settings, $item->media);
+            $asked = array_filter($item->question->parts, fn (Part $one): bool => ! $item->question->scoring->isInstead($one->id));
+            $html = '';
+            foreach ($asked as $i => $part) {
+                $said =
+                    $which === PaperKind::Scheme
+                        ? (new MarkScheme($in, $paper))->html($part, (array) $presented['parts'][$i]['settings'])
+                        : (new MarkersNotes($in, $paper))->html($part);
+                $html .= $said === '' ? '' : $this->ofPart($part, count($asked) > 1 ? $i + 1 : null, $said);
+            }
+        } catch (CoreException $problem) {
+            $html = '<div class="gone">'.Paper::text($problem->getMessage()).'</div>';
+        }
+        if ($html === '' && $which === PaperKind::Notes) {
+            return '';
+        }
+        $notes = $which === PaperKind::Scheme ? $item->question->record->notes : '';
+
+        return $this->article(
+            $item,
+            $settings,
+            $number,
+            '<p class="about">'.Paper::text($item->question->name()).'</p>'.$html.($notes === '' ? '' : '<p class="note">'.Paper::text($notes).'</p>'),
+            'question for-markers',
+        );
+    }
+
+    private function ofPart(Part $part, ?int $place, string $html): string
+    {
+        if ($place === null) {
+            return $html;
+        }
+        $points = ValueFormat::plain()->write($part->points(), 'en');
+        $said = Message::of('printing.part-with-points', [
+            'name' => $part->label !== '' ? $part->label : "($place)",
+            'points' => $points,
+            'one' => $points === '1' ? 'yes' : 'no',
+        ]);
+
+        return '<p class="place">'.Paper::text($said)."</p>$html";
     }
 
     private function answered(PrintedQuestion $item, PrintSettings $settings, int $number): string
@@ -260,7 +323,7 @@ final readonly class Sheet
         );
     }
 
-    private function article(PrintedQuestion $item, PrintSettings $settings, int $number, string $html): string
+    private function article(PrintedQuestion $item, PrintSettings $settings, int $number, string $html, string $class = 'question'): string
     {
         $points = Exact::number($item->points);
         $marks = $settings->points
@@ -270,7 +333,7 @@ final readonly class Sheet
                 '</span>'
             : '';
 
-        return '<article class="question" id="'.
+        return "<article class=\"$class\" id=\"".
             Paper::text($item->entry).
             "\"><span class=\"number\">$number.</span><div class=\"asked\" lang=\"".
             Paper::text($item->question->language ?? 'und').

@@ -13,14 +13,13 @@ final readonly class TitleBlock
     {
     }
 
-    /** @param  'learner'|'key'  $which */
-    public function html(string $title, string $which, int|float $total): string
+    public function html(string $title, PaperKind $which, int|float $total): string
     {
         $school = $this->settings->school === '' ? '' : '<p class="school">'.Paper::text($this->settings->school).'</p>';
-        if ($which === 'key') {
-            $which = Paper::text(Message::of('printing.key'));
+        if ($which !== PaperKind::Learner) {
+            $named = Paper::text(self::named($which));
 
-            return "<header>$school<h1>".Paper::text($title)."</h1><p class=\"which\">$which</p></header>";
+            return "<header>$school<h1>".Paper::text($title)."</h1><p class=\"which\">$named</p></header>";
         }
         $fields = '';
         foreach (['name', 'date'] as $field) {
@@ -35,5 +34,16 @@ final readonly class TitleBlock
             '</h1>'.
             ($fields === '' ? '' : "<p class=\"fields\">$fields</p>").
             '</header>';
+    }
+
+    /** What a paper is called at its top and in its footer; nothing of the learner's. */
+    public static function named(PaperKind $which): string
+    {
+        return match ($which) {
+            PaperKind::Learner => '',
+            PaperKind::Key => Message::of('printing.key'),
+            PaperKind::Scheme => Message::of('printing.mark-scheme'),
+            PaperKind::Notes => Message::of('printing.markers-notes'),
+        };
     }
 }

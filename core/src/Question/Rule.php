@@ -27,6 +27,12 @@ final readonly class Rule
         return new self($this->id, $on, $this->credit, $this->feedback, $this->path, $this->note);
     }
 
+    /** The same rule with another credit. */
+    public function earning(string $credit): self
+    {
+        return new self($this->id, $this->on, $credit, $this->feedback, $this->path, $this->note);
+    }
+
     /** @throws NotScorable when the credit is no exact number */
     public function credit(): BigRational
     {

@@ -37,7 +37,7 @@ final readonly class SearchText
         $rest = [];
         foreach ($question->parts as $part) {
             array_push($answers, ...$part->kind?->texts($part) ?? []);
-            $rest = [...$rest, $part->label, ...self::said($part->feedback), ...self::ofRules($part)];
+            $rest = [...$rest, $part->label, ...self::said($part->feedback), ...self::ofRules($part), ...self::ofMarking($part)];
         }
         $rest = [...$rest, ...self::said($question->feedback)];
         foreach ($question->hints as $hint) {
@@ -51,6 +51,32 @@ final readonly class SearchText
             trim(self::plain($rest)."\n".self::ofRecord($question->record)),
             self::identifiers($question->id, $question->record),
         );
+    }
+
+    /**
+     * What markers read of a part: its rubric and its example answers.
+     *
+     * @return list<string>
+     */
+    private static function ofMarking(Part $part): array
+    {
+        $rubric = $part->key->rubric;
+        $texts = $rubric === null ? [] : [self::escaped($rubric->title), $rubric->html];
+        foreach ($rubric->criteria ?? [] as $criterion) {
+            array_push($texts, self::escaped($criterion->title), $criterion->html, ...array_column($criterion->levels, 'html'));
+            array_push($texts, ...array_map(self::escaped(...), [...$criterion->accept, ...array_column($criterion->levels, 'title')]));
+        }
+        foreach ($part->key->models as $model) {
+            array_push($texts, self::escaped($model->title), $model->html, $model->remarks, $model->missing, $model->alternatives);
+            array_push($texts, ...array_column($model->passages, 'html'));
+        }
+
+        return $texts;
+    }
+
+    private static function escaped(string $words): string
+    {
+        return htmlspecialchars($words, ENT_NOQUOTES);
     }
 
     /**

@@ -7,11 +7,13 @@ use WideQuarry\Json\Json;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Presentation\Presenter;
+use WideQuarry\Printing\PaperKind;
 use WideQuarry\Printing\PrintedQuestion;
 use WideQuarry\Printing\PrintedStimulus;
 use WideQuarry\Printing\PrintSettings;
 use WideQuarry\Printing\Sheet;
 use WideQuarry\Question\Question;
+use WideQuarry\Tests\Support\LongAnswers;
 use WideQuarry\Tests\Support\OnPictures;
 
 /** A question of one part, or of a body of its own. */
@@ -61,10 +63,10 @@ function sheet(string $which, array $questions, array $settings = [], array $sti
     }
 
     return (new Sheet(new Presenter))->body(
-        $which,
+        PaperKind::from($which),
         Assessment::read(Json::decode(Json::encode($json)), StandardKinds::all()),
         $items,
-        PrintSettings::read((object) $settings, ''),
+        PrintSettings::read(LongAnswers::object($settings), ''),
     );
 }
 
@@ -349,4 +351,86 @@ it('draws the key of a picture, and on the sheet only what learners may see', fu
         [],
         ['crater', 'chamber'],
     ],
+]);
+
+/** An essay with a rubric and an example answer. */
+function longAnswer(array $settings = [], array $more = []): Question
+{
+    $key = [
+        'rubric' => LongAnswers::rubric(['html' => '<p>Mark the reason, not the spelling.</p>']),
+        'models' => [
+            [
+                'id' => 'm1',
+                'title' => 'Full',
+                'html' => '<p>The <span data-remark="r1">water is fast</span> outside.</p>',
+                'criteria' => ['process' => ['level' => 'full'], 'terms' => ['points' => '1.5']],
+                'passages' => [['id' => 'r1', 'html' => '<p>Says why.</p>']],
+                'missing' => '<p>The inside.</p>',
+            ],
+        ],
+    ];
+
+    return LongAnswers::essay(null, 6, ['key' => $key, 'settings' => (object) $settings], $more);
+}
+
+it('gives a long answer its lines, its prompts and how long it may be', function (): void {
+    $settings = ['lines' => 7, 'words' => ['min' => 80, 'max' => 200], 'prompts' => ['<p>Where is it fastest?</p>']];
+    $html = sheet('learner', [longAnswer($settings)]);
+    expect(substr_count($html, 'class="rule"'))->toBe(7)
+        ->and($html)->toContain('Where is it fastest?', 'Write 80 to 200 words.')
+        ->not->toContain('Erosion outside')
+        ->not->toContain('water is fast');
+});
+
+it('puts the space an author set below a question, whatever its kind', function (array $space, string $has, int $times): void {
+    $asked = ['spaces' => [['entry' => 'e0', ...$space]]];
+    $choice = onPaper('choice', ['options' => [['id' => 'a', 'html' => 'slate']]], [['id' => 'r1', 'on' => 'a', 'credit' => '1']]);
+    foreach ([longAnswer(['lines' => 30]), $choice] as $question) {
+        expect(substr_count(sheet('learner', [$question], $asked), $has))->toBe($times);
+    }
+})->with([
+    'lines' => [['as' => 'lines', 'lines' => 4], 'class="rule"', 4],
+    'a box' => [['as' => 'box', 'lines' => 4], 'box-space" style="height:34.0mm"', 1],
+    'nothing printed' => [['as' => 'blank', 'lines' => 2], 'class="space" style="height:17.0mm"', 1],
+    'squares of 5 mm' => [['as' => 'squared', 'lines' => 4], 'width="5mm"', 1],
+    'graph paper' => [['as' => 'graph', 'lines' => 4], 'width="10mm"', 1],
+    'none at all' => [['as' => 'lines', 'lines' => 0], 'class="rule"', 0],
+]);
+
+it('prints the rubric on the mark scheme, and the example answers with remarks on the notes', function (): void {
+    $question = longAnswer([], ['record' => ['notes' => 'Accept “current”.']]);
+    $scheme = sheet('scheme', [$question]);
+    $notes = sheet('notes', [$question]);
+    expect($scheme)
+        ->toContain('Mark scheme', 'Mark the reason, not the spelling.', 'Erosion outside, deposition inside, and why.', 'Accept “current”.')
+        ->not->toContain('water is fast')
+        ->and($notes)
+        ->toContain('<u>water is fast</u><sup>[1]</sup>', 'Says why.', 'Full – earns 5.5', 'Process: 4', 'The inside.')
+        ->not->toContain('Erosion outside');
+});
+
+it('prints rules, their accepted variants, and foreseen mistakes with what is said to them', function (): void {
+    $rules = [
+        ['id' => 'r1', 'on' => ['answer' => 'is', 'text' => ['slate', 'a slate']], 'credit' => '1', 'note' => 'Any spelling.'],
+        ['id' => 'r2', 'on' => ['answer' => 'is', 'text' => ['shale']], 'credit' => '1/2'],
+        [
+            'id' => 'r3',
+            'on' => ['answer' => 'is', 'text' => ['schist']],
+            'credit' => '0',
+            'feedback' => ['html' => '<p>Too coarse.</p>', 'show' => 'both'],
+        ],
+    ];
+    $html = sheet('scheme', [onPaper('text', [], $rules)]);
+    $words = (string) preg_replace('/\s+/', ' ', strip_tags(str_replace(['<li>', '</p>'], [' | ', ' '], $html)));
+    expect($words)->toContain('| slate / a slate Any spelling. | shale (50 %)', 'No points for these mistakes: | schist Too coarse.');
+});
+
+it('says which papers are asked for, in their order', function (string $asked, ?array $kinds): void {
+    expect(PaperKind::list($asked))->toBe($kinds);
+})->with([
+    ['learner', [PaperKind::Learner]],
+    ['notes,scheme', [PaperKind::Scheme, PaperKind::Notes]],
+    ['key,key', null],
+    ['essay', null],
+    ['', null],
 ]);

@@ -439,6 +439,8 @@ export type Messages = {
       which: {
         learner: string
         key: string
+        scheme: string
+        notes: string
       } & Record<string, string>
       school: string
       fields: {
@@ -467,6 +469,22 @@ export type Messages = {
       page: (values: { n: number; of: number }) => string
       fetch: string
       pages: (values: { n: number }) => string
+      together: string
+      fetchHtml: string
+      spaceOfEach: string
+      spaceAbout: string
+      spaceOf: (values: { n: number; title: Words }) => string
+      spaceKind: (values: { what: Words }) => string
+      spaceDrag: (values: { what: Words }) => string
+      spaceLines: (values: { what: Words }) => string
+      spaceUsual: string
+      spaceKinds: {
+        lines: string
+        box: string
+        blank: string
+        squared: string
+        graph: string
+      }
     }
     othersHidden: (values: { n: number }) => string
   }
@@ -584,6 +602,7 @@ export type Messages = {
       bank: string
       points: string
       minutes: string
+      marker_minutes: string
       created: string
       changed: string
       medium: string
@@ -609,6 +628,7 @@ export type Messages = {
       feedback: string
       hints: string
       rubric: string
+      models: string
       values: string
       specimens: string
       stimulus: string

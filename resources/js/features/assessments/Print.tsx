@@ -22,7 +22,8 @@ export function Print() {
 
 function Pages({ assessment }: { assessment: Assessment }) {
   const client = useQueryClient()
-  const [which, setWhich] = useState('learner')
+  const [papers, setPapers] = useState(['learner'])
+  const which = papers.join(',')
   const [settings, setSettings] = useState<PrintSettings>(assessment.print)
   const rested = useDebouncedValue(settings, 500)
   const store = useMutation({
@@ -51,17 +52,32 @@ function Pages({ assessment }: { assessment: Assessment }) {
       aside={print.data ? texts.assembly.printing.pages({ n: print.data.pages }) : null}
       actions={
         print.data && !print.isFetching ? (
-          <a
-            href={base}
-            className="inline-flex min-h-8 items-center rounded-ui border border-accent bg-accent px-3 font-semibold text-on-accent hover:brightness-110"
-          >
-            {texts.assembly.printing.fetch}
-          </a>
+          <>
+            <a
+              href={`/api/v1/assessments/${assessment.id}/papers?which=${which}`}
+              className="inline-flex min-h-8 items-center rounded-ui border border-edge bg-paper px-3 font-semibold hover:bg-well"
+            >
+              {texts.assembly.printing.fetchHtml}
+            </a>
+            <a
+              href={base}
+              className="inline-flex min-h-8 items-center rounded-ui border border-accent bg-accent px-3 font-semibold text-on-accent hover:brightness-110"
+            >
+              {texts.assembly.printing.fetch}
+            </a>
+          </>
         ) : null
       }
     >
       <div className="flex h-full max-md:flex-col max-md:overflow-y-auto">
-        <PrintForm settings={settings} which={which} mayWrite={assessment.may_write} onChange={setSettings} onWhich={setWhich} />
+        <PrintForm
+          assessment={assessment}
+          settings={settings}
+          which={papers}
+          mayWrite={assessment.may_write}
+          onChange={setSettings}
+          onWhich={setPapers}
+        />
         {/* biome-ignore lint/a11y/noNoninteractiveTabindex: its pages are scrolled by keys */}
         <section aria-label={texts.assembly.sheet} tabIndex={0} className="-outline-offset-2 min-w-0 flex-1 overflow-y-auto bg-well p-6">
           {print.isError ? <Message look="problem">{print.error.message}</Message> : null}

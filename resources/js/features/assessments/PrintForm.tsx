@@ -1,20 +1,24 @@
 import type { ReactNode } from 'react'
-import type { PrintSettings } from '@/api/assembly'
+import type { Assessment, PrintSettings } from '@/api/assembly'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Field } from '@/ui/Field'
+import { AnswerSpaces } from './AnswerSpaces'
 
 type Props = {
+  assessment: Assessment
   settings: PrintSettings
-  which: string
+  /** The papers that lie on one another. */
+  which: string[]
   mayWrite: boolean
   onChange: (settings: PrintSettings) => void
-  onWhich: (which: string) => void
+  onWhich: (which: string[]) => void
 }
 const words = texts.assembly.printing
+const PAPERS = Object.keys(words.which)
 
 /** What is printed, and how. */
-export function PrintForm({ settings, which, mayWrite, onChange, onWhich }: Props) {
+export function PrintForm({ assessment, settings, which, mayWrite, onChange, onWhich }: Props) {
   const set = (change: PrintSettings) => onChange({ ...settings, ...change })
   const choice = (label: string, value: string, options: [string, string][], act: (value: string) => void) => (
     <Field.Root>
@@ -48,12 +52,25 @@ export function PrintForm({ settings, which, mayWrite, onChange, onWhich }: Prop
     >
       <fieldset className="flex flex-col gap-1.5">
         <legend className="mb-1 text-caption text-second">{words.about}</legend>
-        {Object.entries(words.which).map(([key, title]) => (
-          <label key={key} className="flex items-center gap-2">
-            <input type="radio" name="which" className="size-4 accent-accent" checked={which === key} onChange={() => onWhich(key)} />
-            {title}
-          </label>
-        ))}
+        {Object.entries(words.which).map(([key, title]) => {
+          const isOn = which.includes(key)
+          return (
+            <label key={key} className="flex items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-accent"
+                checked={isOn}
+                aria-disabled={isOn && which.length === 1}
+                onChange={() => {
+                  const next = PAPERS.filter((one) => (one === key ? !isOn : which.includes(one)))
+                  if (next.length > 0) onWhich(next)
+                }}
+              />
+              {title}
+            </label>
+          )
+        })}
+        {which.length > 1 ? <p className="text-caption text-quiet">{words.together}</p> : null}
       </fieldset>
       <Field.Root>
         <Field.Label>{words.school}</Field.Label>
@@ -103,6 +120,7 @@ export function PrintForm({ settings, which, mayWrite, onChange, onWhich }: Prop
         {mayWrite ? <Button onClick={() => set({ seed: (settings.seed ?? 1) + 1 })}>{words.roll}</Button> : null}
       </div>
       <p className="text-caption text-second">{words.seedAbout}</p>
+      <AnswerSpaces assessment={assessment} settings={settings} mayWrite={mayWrite} onChange={onChange} />
     </form>
   )
 }

@@ -16,6 +16,7 @@ const sections: (Dimension | Range)[] = [
   'is',
   'points',
   'minutes',
+  'marker_minutes',
   'author',
   'level',
   'purpose',

@@ -26,7 +26,7 @@ export const dimensions = [
 ] as const
 export type Dimension = (typeof dimensions)[number]
 /** Amounts and days, from..to. */
-export const ranges = ['points', 'minutes', 'created', 'changed'] as const
+export const ranges = ['points', 'minutes', 'marker_minutes', 'created', 'changed'] as const
 export type Range = (typeof ranges)[number]
 
 export const conditions = [...dimensions, ...dimensions.map((name) => `not-${name}`), ...ranges]

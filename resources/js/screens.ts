@@ -50,6 +50,7 @@ export const screens: Screen[] = [
   screen('/banks/:slug/acts', () => import('./features/banks/BulkActions'), 'Acts'),
   screen('/acts/:id', () => import('./features/banks/BulkActions'), 'ActScreen'),
   screen('/banks/:slug/media', () => import('./features/media/Library'), 'Library'),
+  screen('/banks/:slug/rubrics', () => import('./features/rubrics/Rubrics'), 'Rubrics'),
   screen('/banks/:slug/stimuli', () => import('./features/stimuli/Stimuli'), 'Stimuli'),
   screen('/banks/:slug/stimuli/new', () => import('./features/stimuli/StimulusDesk'), 'NewStimulusDesk'),
   screen('/stimuli/:id', () => import('./features/stimuli/StimulusDesk'), 'StimulusDesk'),

@@ -13,6 +13,7 @@ use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
 use App\Actions\RunSpecimens;
 use App\Actions\SaveQuestion;
+use App\Actions\SaveRubric;
 use App\Actions\SaveStimulus;
 use App\Models\Bank;
 use App\Models\Intake;
@@ -319,6 +320,34 @@ final class World
         app(SaveQuestion::class)->create(Question::read(Json::decode(Json::encode($json)), StandardKinds::all()), $this->bank->id, null);
 
         return $json->id;
+    }
+
+    /** @return array<string, mixed> a rubric as it is sent */
+    public static function rubric(string $title = 'Explaining a process'): array
+    {
+        return [
+            'title' => $title,
+            'criteria' => [
+                [
+                    'id' => 'c1',
+                    'title' => 'Process',
+                    'levels' => [
+                        ['id' => 'l1', 'points' => 4, 'html' => '<p>Both sides.</p>'],
+                        ['id' => 'l2', 'points' => 0, 'html' => '<p>Neither.</p>'],
+                    ],
+                ],
+            ],
+        ];
+    }
+
+    /** A rubric kept in the bank. */
+    public function keptRubric(): string
+    {
+        $id = (string) Str::uuid7();
+        $content = Json::decode(Json::encode(self::rubric()));
+        app(SaveRubric::class)->create($id, $this->bank, 'Explaining a process', $content, null);
+
+        return $id;
     }
 
     /** A question of the bank with a statement that is true or not. */

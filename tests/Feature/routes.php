@@ -133,6 +133,25 @@ return [
         [401, 200, 200, 200, 200, 200, 200],
         fn (World $w): array => ['/replace', ['question' => World::json(), 'find' => 'slate']],
     ],
+    'GET api/v1/rubrics' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/rubrics', null]],
+    'GET api/v1/banks/{bank}/rubrics' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/rubrics', null]],
+    'POST api/v1/banks/{bank}/rubrics' => [
+        [401, 404, 403, 201, 201, 403, 404],
+        fn (World $w): array => ['/banks/rocks/rubrics', ['rubric' => World::rubric()]],
+    ],
+    'GET api/v1/rubrics/{rubric}' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ["/rubrics/{$w->keptRubric()}", null]],
+    'PUT api/v1/rubrics/{rubric}' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => [
+            "/rubrics/{$w->keptRubric()}",
+            ['rubric' => World::rubric(), 'follow' => true],
+            ['If-Match' => '"1"'],
+        ],
+    ],
+    'DELETE api/v1/rubrics/{rubric}' => [
+        [401, 404, 403, 204, 204, 403, 404],
+        fn (World $w): array => ["/rubrics/{$w->keptRubric()}", null],
+    ],
     'GET api/v1/stimuli' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/stimuli?words=section', null]],
     'POST api/v1/banks/{bank}/stimuli' => [
         [401, 404, 403, 201, 201, 403, 404],

@@ -169,7 +169,7 @@ final readonly class BeginOperation
                 : count($questions);
 
         try {
-            return $this->begin(
+            $begun = $this->begin(
                 'undo',
                 $person,
                 [
@@ -180,6 +180,12 @@ final readonly class BeginOperation
                 ],
                 $done->bank_id,
             );
+            $change = $done->what instanceof \stdClass ? $done->what->change ?? null : null;
+            if ($questions === null && $change instanceof \stdClass) {
+                UndoRubric::of($change);
+            }
+
+            return $begun;
         } catch (UniqueConstraintViolationException) {
             // from two windows at once
             throw Refused::because('act.undone', Message::of('app.actions.bulk.undone-already'));

@@ -7,6 +7,7 @@ namespace WideQuarry\Bulk;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Marking\Rubric;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Defaults;
@@ -19,7 +20,7 @@ use WideQuarry\Question\UnhelpfulTitle;
 /** What is to be changed of the content of many questions; what is not named stays. */
 final readonly class ContentChange
 {
-    private const FIELDS = ['points', 'shuffle', 'attempts', 'show', 'language', 'names', 'replace', 'media'];
+    private const FIELDS = ['points', 'shuffle', 'attempts', 'show', 'language', 'names', 'replace', 'media', 'rubric'];
 
     private function __construct(private Fields $fields, private ?TextReplacement $replacing)
     {
@@ -28,7 +29,8 @@ final readonly class ContentChange
     /**
      * @param  mixed  $json  {"points": 2, "shuffle": true, "attempts": {"allowed": 3, "cost": "1/5"}, "show": "after", "language": "en-GB",
      *                       "names": true (those that say nothing, from the content), "replace": {"find","with","case","whole","skip"},
-     *                       "media": {"from","to"} (one medium in the place of another, wherever it stands)}
+     *                       "media": {"from","to"} (one medium in the place of another, wherever it stands),
+     *                       "rubric": {"id","revision","rubric"} (the newest revision of a rubric, where a part follows it)}
      *
      * @throws Malformed
      */
@@ -46,6 +48,12 @@ final readonly class ContentChange
         if ($fields->has('media')) {
             $media = $fields->object('media', ['from', 'to']);
             [$media->id('from'), $media->id('to')];
+        }
+
+        if ($fields->has('rubric')) {
+            $rubric = $fields->object('rubric', ['id', 'revision', 'rubric'])->need('rubric');
+            [$rubric->uuid('id'), $rubric->int('revision', 1, 1, 1_000_000)];
+            Rubric::read($rubric->raw('rubric'), "$path/rubric/rubric");
         }
 
         return new self($fields, $fields->has('replace') ? TextReplacement::read($fields->raw('replace'), "$path/replace") : null);
@@ -99,6 +107,9 @@ final readonly class ContentChange
         if ($this->fields->has('shuffle')) {
             $this->shuffle($after, $kinds);
         }
+        if ($this->fields->has('rubric')) {
+            $this->rubric($after);
+        }
         if ($this->fields->has('show')) {
             self::show($after, $this->fields->string('show'));
         }
@@ -138,6 +149,32 @@ final readonly class ContentChange
             } catch (Malformed) {
                 continue; // nothing to shuffle in it
             }
+        }
+    }
+
+    /**
+     * The rubric in every part that follows it; the points of the part stay, and a finding says where they differ.
+     *
+     * @throws QuestionSkipped when no part follows it any more
+     */
+    private function rubric(\stdClass $content): void
+    {
+        $given = $this->fields->object('rubric', ['id', 'revision', 'rubric']);
+        $id = $given->uuid('id');
+        $followed = false;
+        foreach (is_array($content->parts ?? null) ? $content->parts : [] as $part) {
+            $key = $part instanceof \stdClass ? $part->key ?? null : null;
+            $link = $key instanceof \stdClass && ($key->rubric ?? null) instanceof \stdClass ? $key->rubric->link ?? null : null;
+            if ($key instanceof \stdClass && $link instanceof \stdClass && ($link->rubric ?? null) === $id) {
+                $rubric = Json::copy($given->raw('rubric'));
+                assert($rubric instanceof \stdClass);
+                $rubric->link = (object) ['rubric' => $id, 'revision' => $given->int('revision', 1, 1, 1_000_000)];
+                $key->rubric = $rubric;
+                $followed = true;
+            }
+        }
+        if (! $followed) {
+            throw new QuestionSkipped(Message::of('bulk.does-not-follow-rubric'));
         }
     }
 

@@ -194,6 +194,7 @@ export function Page({ question, findings, bank, refused, begin, change }: Props
                       remove: () => remove(part.id),
                       variables,
                       gaps: gapsOf(question.body, part.id),
+                      bank,
                       change: (
                         <ChangeKind
                           question={question}

@@ -246,6 +246,7 @@ export type Messages = {
       words: (values: { find: Words; by: Words }) => string
       names: string
       content: {
+        rubric: string
         points: string
         shuffle: string
         attempts: string
@@ -489,6 +490,7 @@ export type Messages = {
     othersHidden: (values: { n: number }) => string
   }
   bank: {
+    rubrics: string
     write: string
     bring: string
     sendAll: string
@@ -2250,6 +2252,46 @@ export type Messages = {
       alternatives: string
       empty: string
     }
+  }
+  rubrics: {
+    title: string
+    rubric: string
+    count: (values: { n: number }) => string
+    uses: (values: { n: number }) => string
+    none: string
+    noneFound: string
+    write: string
+    untitled: string
+    save: string
+    saveFor: string
+    saved: string
+    remove: string
+    removed: string
+    removeTitle: string
+    removeAbout: (values: { n: number }) => string
+    followedBy: string
+    notUsed: string
+    hidden: (values: { n: number }) => string
+    changeTitle: (values: { n: number }) => string
+    changeAbout: string
+    changeAlone: string
+    changeAll: (values: { n: number }) => string
+    stay: (values: { n: number }) => string
+    choose: string
+    chooseAbout: string
+    find: string
+    copy: string
+    follow: string
+    use: string
+    keep: string
+    kept: (values: { bank: Words }) => string
+    nameFirst: string
+    follows: (values: { title: Words; bank: Words }) => string
+    newer: (values: { title: Words; bank: Words }) => string
+    takeNewer: string
+    makeOwn: string
+    changeForAll: string
+    cannotFollow: string
   }
   signIn: {
     title: string

@@ -19,6 +19,8 @@ export type CardPlace = {
   variables: string[]
   gaps: string[]
   change?: ReactNode
+  /** The bank the question is written in. */
+  bank?: string
 }
 const Place = createContext<CardPlace | null>(null)
 export const CardPlaceProvider = Place.Provider

@@ -74,6 +74,7 @@ export function Bank() {
           { id: 'reread', group: here, title: texts.bank.reread, run: readAgain },
         ]
       : []),
+    { id: 'rubrics', group: texts.frame.groups.go, title: texts.bank.rubrics, run: () => navigate(`/banks/${slug}/rubrics`) },
     { id: 'stimuli', group: texts.frame.groups.go, title: texts.bank.stimuli, run: () => navigate(`/banks/${slug}/stimuli`) },
     { id: 'media', group: texts.frame.groups.go, title: texts.bank.media, run: () => navigate(`/banks/${slug}/media`) },
     { id: 'specimens', group: here, title: texts.bank.runSpecimens, run: () => setDialog('specimens') },
@@ -109,6 +110,7 @@ export function Bank() {
         <>
           {keeps ? <Button onClick={() => setDialog('share')}>{texts.banks.share}</Button> : null}
           <Menu.Root align="end" button={<Button>{texts.banks.about}</Button>}>
+            <Menu.Item onSelect={() => navigate(`/banks/${slug}/rubrics`)}>{texts.bank.rubrics}</Menu.Item>
             <Menu.Item onSelect={() => navigate(`/banks/${slug}/stimuli`)}>{texts.bank.stimuli}</Menu.Item>
             <Menu.Item onSelect={() => navigate(`/banks/${slug}/media`)}>{texts.bank.media}</Menu.Item>
             <Menu.Item

@@ -2,6 +2,8 @@ import { useState } from 'react'
 import type { Part, Rubric } from '@/api/question'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
+import { useCardPlace } from '../PartCard'
+import { ChooseRubric, Followed, KeepRubric } from './KeptRubrics'
 import { freshRubric } from './levels'
 import { Models } from './Models'
 import { RubricEditor } from './RubricEditor'
@@ -19,6 +21,8 @@ type Props = {
 export function MarkingOfPart({ part, onChange, problem, media }: Props) {
   const rubric = part.key?.rubric ?? null
   const models = part.key?.models ?? []
+  const [choosing, setChoosing] = useState(false)
+  const bank = useCardPlace()?.bank
   const [shown, setShown] = useState<'rubric' | 'models'>('rubric')
   const put = (changed: Partial<NonNullable<Part['key']>>, place: string) => onChange({ ...part, key: { ...part.key, ...changed } }, place)
   const begin = (scheme: NonNullable<Rubric['scheme']>) => put({ rubric: freshRubric(scheme) }, '')
@@ -62,8 +66,16 @@ export function MarkingOfPart({ part, onChange, problem, media }: Props) {
           </>
         ) : rubric ? (
           <>
-            <RubricEditor rubric={rubric} points={part.points} media={media} onChange={(next, place) => put({ rubric: next }, place)} />
-            <footer className="px-2 pt-1">
+            {rubric.link ? (
+              <div className="px-2 pb-2">
+                <Followed rubric={rubric} onChange={(next) => put({ rubric: next }, '')} />
+              </div>
+            ) : null}
+            <div inert={Boolean(rubric.link)}>
+              <RubricEditor rubric={rubric} points={part.points} media={media} onChange={(next, place) => put({ rubric: next }, place)} />
+            </div>
+            <footer className="flex flex-wrap gap-2 px-2 pt-1">
+              {bank && !rubric.link ? <KeepRubric rubric={rubric} bank={bank} onKept={(next) => put({ rubric: next }, '')} /> : null}
               <Button look="quiet" className="!px-1" onClick={() => put({ rubric: null }, '')}>
                 {words.remove}
               </Button>
@@ -78,7 +90,11 @@ export function MarkingOfPart({ part, onChange, problem, media }: Props) {
                   {title}
                 </Button>
               ))}
+              <Button look="quiet" onClick={() => setChoosing(true)}>
+                {texts.rubrics.use}
+              </Button>
             </div>
+            {choosing ? <ChooseRubric onChoose={(next) => put({ rubric: next }, '')} onClose={() => setChoosing(false)} /> : null}
             {problem('/key/rubric') ? <p className="px-1 text-caption text-attention">{problem('/key/rubric')}</p> : null}
           </div>
         )}

@@ -8,6 +8,7 @@ use App\Actions\Assembly\SaveAssessment;
 use App\Actions\ImportQuestions;
 use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
+use App\Actions\SaveRubric;
 use App\Indexing\QuestionIndex;
 use App\Models\Bank;
 use App\Models\User;
@@ -92,6 +93,12 @@ final class DemoSeeder extends Seeder
             ['Earth department' => 'writer', 'Year 9' => 'reader'],
             ['orla' => 'keeper', 'callum' => 'writer'],
         ],
+        'long-answers' => [
+            'Long answers',
+            'Essays, short answers with a mark scheme, and work handed in, with rubrics and example answers',
+            ['Earth department' => 'writer', 'Year 9' => 'reader'],
+            ['orla' => 'keeper', 'ines' => 'writer'],
+        ],
         'old-system' => [
             'From the old system',
             'As it arrived: names, tags and folders have grown for ten years',
@@ -116,6 +123,11 @@ final class DemoSeeder extends Seeder
         'diagrams' => [
             'Labels and places › Inside the Earth' => ['Volcanoes and earthquakes', 'The Earth inside'],
             'Labels and places › On the ground' => ['Maps and sections', 'Landscapes'],
+        ],
+        'long-answers' => [
+            'Written papers › Processes' => ['Rivers', 'Glaciers', 'Metamorphic rocks', 'Volcanoes and earthquakes'],
+            'Written papers › Evidence' => ['Sedimentary rocks', 'The Earth inside', 'Energy and materials'],
+            'Handed in' => ['Field skills'],
         ],
         'rocks' => [
             'Year 9 › Rock cycle' => ['Igneous rocks', 'Metamorphic rocks', 'Sedimentary rocks'],
@@ -151,6 +163,11 @@ final class DemoSeeder extends Seeder
                 'In the hand' => [['evidence', 'Minerals', 3], ['evidence', 'Deep time', 3]],
             ],
         ],
+        'Written paper: rivers and ice' => [
+            'long-answers',
+            '<p>One hour. Answer all questions in full sentences. Sketches with labels count as words.</p>',
+            ['Explain' => [['long-answers', 'Rivers', 2], ['long-answers', 'Glaciers', 1]], 'Weigh up' => [['long-answers', 'Energy and materials', 1]]],
+        ],
         'Entry check: measuring' => [
             'field-maths',
             '',
@@ -177,6 +194,7 @@ final class DemoSeeder extends Seeder
                 foreach ($forPeople as $person => $role) {
                     DB::table('bank_grants')->insert(['bank_id' => $bank->id, 'user_id' => $people[$person]->id, 'role' => $role]);
                 }
+                $this->rubrics($slug, $bank, $people['orla']);
                 if (is_file(self::source($slug))) {
                     $package = self::package($slug, $kinds);
                     $import->handle($package, "$slug.zip", $bank, [], $people['orla']);
@@ -202,6 +220,17 @@ final class DemoSeeder extends Seeder
                 ),
             );
         });
+    }
+
+    /** Rubrics the questions of a bank follow. */
+    private function rubrics(string $slug, Bank $bank, User $author): void
+    {
+        $file = database_path("demo/rubrics/$slug.json");
+        $rubrics = is_file($file) ? Json::decode((string) file_get_contents($file)) : [];
+        foreach (is_array($rubrics) ? $rubrics : [] as $one) {
+            assert($one instanceof \stdClass && is_string($one->id) && $one->rubric instanceof \stdClass && is_string($one->rubric->title));
+            app(SaveRubric::class)->create($one->id, $bank, $one->rubric->title, $one->rubric, $author);
+        }
     }
 
     public static function source(string $slug): string

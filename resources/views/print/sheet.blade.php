@@ -75,7 +75,7 @@ svg.picture { display: block; max-width: 100%; height: auto; break-inside: avoid
 .space { display: block; width: 100%; margin: 2mm 0 3mm; } .box-space { border: 0.6pt solid #000; } .squares { overflow: hidden; }
 .prompts { padding-left: 1.2em; } .limit, .how { font-size: 0.85em; font-family: 'Atkinson Hyperlegible Next', sans-serif; } .start { margin: 0 0 2mm; }
 .paper + .paper { break-before: page; }
-.for-markers { break-inside: auto; } .for-markers .asked { font-size: 0.92em; line-height: 1.35; } .about { font-weight: 600; break-after: avoid; } .for-markers .place { margin: 2mm 0 1mm; break-after: avoid; }
+.for-markers { break-inside: avoid; } .for-markers .asked { font-size: 0.92em; line-height: 1.35; } .about { font-weight: 600; break-after: avoid; } .for-markers .place { margin: 2mm 0 1mm; break-after: avoid; }
 .for-markers ul, .for-markers ol { padding-left: 1.2em; } .for-markers table { width: 100%; margin-bottom: 3mm; } .for-markers th, .for-markers td { text-align: left; vertical-align: top; } .for-markers td:last-child, .for-markers thead th:last-child { text-align: right; white-space: nowrap; } .for-markers td > p { margin: 0; } .for-markers tr { break-inside: avoid; } .for-markers thead { display: table-header-group; }
 .for-markers tbody th { font-weight: 600; width: 24%; } .model { border-left: 2pt solid #999; padding-left: 4mm; margin: 0 0 4mm; } .note { color: #444; font-style: italic; } .how { margin: 1.5mm 0 1mm; }
 .answers ul { list-style: none; padding: 0; margin: 0 0 1mm; } .answers { display: flex; gap: 0.6em; } .answers p { display: inline; margin: 0; }

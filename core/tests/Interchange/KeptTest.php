@@ -89,6 +89,7 @@ function kept(string $format, Question $question, array $responses): array
     }
     $byHand = array_filter($read->parts, fn ($part): bool => $part->scheme->value === 'person') !== [];
     $asks = $question->points()->isPositive();
+    $wasByHand = array_filter($question->parts, fn ($part): bool => $part->kind?->hasRules() === false) !== []; // here, too
     // what is said to be kept is kept; what is not is told
     expect($out || $losses !== [])
         ->toBeTrue("$format changes marks and does not say so.")
@@ -97,7 +98,7 @@ function kept(string $format, Question $question, array $responses): array
 
     return [
         'out' => $out && $losses === [] ? 'whole' : ($asks && $byHand && ! $out ? 'hand' : 'near'),
-        'in' => ! $asks ? 'whole' : ($byHand ? 'hand' : 'whole'),
+        'in' => ! $asks || $wasByHand ? 'whole' : ($byHand ? 'hand' : 'whole'),
         'kind' => implode('+', array_map(fn ($part): string => $part->kindName, $read->parts)),
         'said' => array_values(array_unique(array_map(fn (Notice $notice): string => $notice->message, $losses))),
     ];

@@ -182,6 +182,11 @@ it('announces every specimen that a stranger scores otherwise, for the right rea
                         new Attempt($one->response, Seed::of($one->seed), $one->earlierWrong, $one->hints),
                     );
                     $there = earnedThere($question, $read, $one, $format);
+                    if ($here->needsMarking && $there === null) {
+                        $counts[$format] = ($counts[$format] ?? 0) + 1; // a person marks it here and there
+
+                        continue;
+                    }
                     if ($there !== null && abs($there - (float) Exact::number($here->score)) < 0.006) {
                         $counts[$format] = ($counts[$format] ?? 0) + 1;
 

@@ -190,6 +190,7 @@ final class Held
             'spot' => $given->spots,
             'point' => array_map(fn (array $at): string => "$at[0] $at[1]", $given->points),
             'amend' => [implode(' ', (array) $given->amends)],
+            'upload' => array_column($given->files, 'name'),
             default => [trim($given->text)],
         };
     }

@@ -223,6 +223,21 @@ final class KeptCases
             ),
             $one,
         ];
+        $written = [(object) ['p1' => (object) ['text' => 'The water is fast.']]];
+        $model = ['id' => 'm1', 'html' => '<p>The <span data-remark="r1">water</span>.</p>', 'passages' => [['id' => 'r1', 'html' => '<p>Good.</p>']]];
+        $cases[] = ['essay', 'without a rubric', LongAnswers::essay(null), $written];
+        $cases[] = [
+            'essay',
+            'rubric and example answers',
+            LongAnswers::essay(null, 6, ['key' => ['rubric' => LongAnswers::rubric(), 'models' => [$model]]]),
+            $written,
+        ];
+        $cases[] = [
+            'upload',
+            'one file',
+            LongAnswers::question(['id' => 'p1', 'kind' => 'upload', 'points' => 5, 'settings' => ['types' => ['image/*'], 'count' => 1]]),
+            [(object) ['p1' => (object) ['files' => [(object) ['name' => 'sketch.jpg', 'type' => 'image/jpeg']]]]],
+        ];
 
         return $cases;
     }

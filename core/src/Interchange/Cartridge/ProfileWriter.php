@@ -89,6 +89,9 @@ final class ProfileWriter
                 Message::of('interchange.cartridge.part-kind-does-not-fit-into', ['kind' => $part->kindName]),
             );
         }
+        foreach ($plain?->byHand === true ? $plain->losses : [] as [$code, $sentence]) {
+            $this->lose($code, $sentence);
+        }
         if ($plain?->picture !== null && $profile !== 'cc.essay.v0p1') {
             $this->lose('spot.names', Message::of('interchange.cartridge.names-of-regions'));
         }

@@ -96,9 +96,12 @@ final class EssayMapping implements KindMapping
                 ? $declaration->initial
                 : $interaction->getAttribute('placeholder-text');
 
-        return RichText::read(
-            $interaction->getAttribute('format') === 'xhtml' ? $words : nl2br(htmlspecialchars($words, ENT_NOQUOTES), false),
-        )->html();
+        if ($interaction->getAttribute('format') === 'xhtml') {
+            return RichText::read($words)->html();
+        }
+        $lines = array_filter(preg_split('/\s*\n\s*/u', trim($words)) ?: [], fn (string $line): bool => $line !== '');
+
+        return implode('', array_map(fn (string $line): string => '<p>'.htmlspecialchars($line, ENT_NOQUOTES).'</p>', $lines));
     }
 
     public function plain(Part $part, WriteContext $in): PlainPart

@@ -8,7 +8,8 @@ import { useToast } from '@/ui/Toasts'
 export function useRefresh() {
   const client = useQueryClient()
   return () => {
-    for (const key of ['bank', 'question', 'banks', 'tray', 'act', 'desk']) client.invalidateQueries({ queryKey: [key] })
+    for (const key of ['bank', 'question', 'banks', 'tray', 'act', 'desk', 'rubric', 'rubrics'])
+      client.invalidateQueries({ queryKey: [key] })
   }
 }
 

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Link } from 'react-router'
 import type { Rubric } from '@/api/question'
 import { keepRubric, removeRubric, rubricQuery, saveRubric, type WholeRubric } from '@/api/rubrics'
@@ -20,22 +20,42 @@ type Props = { id: string | null; bank: string; mayWrite: boolean; onKept: (id: 
 
 /** One rubric of a bank, with what follows it. */
 export function RubricDesk({ id, bank, mayWrite, onKept, onGone }: Props) {
-  const whole = useQuery({ ...rubricQuery(id ?? ''), enabled: id !== null })
+  // who uses it may have changed a moment ago, on the desk of a question
+  const whole = useQuery({ ...rubricQuery(id ?? ''), enabled: id !== null, staleTime: 0 })
   if (id !== null && !whole.data) return <Asked query={whole} />
-  return <Editing whole={whole.data ?? null} bank={bank} mayWrite={mayWrite} onKept={onKept} onGone={onGone} />
+  return (
+    <Editing
+      whole={whole.data ?? null}
+      refresh={() => whole.refetch().then(({ data }) => data ?? null)}
+      bank={bank}
+      mayWrite={mayWrite}
+      onKept={onKept}
+      onGone={onGone}
+    />
+  )
 }
 
-type EditingProps = Omit<Props, 'id'> & { whole: WholeRubric | null }
+type EditingProps = Omit<Props, 'id'> & { whole: WholeRubric | null; refresh: () => Promise<WholeRubric | null> }
 
-function Editing({ whole, bank, mayWrite, onKept, onGone }: EditingProps) {
+function Editing({ whole, refresh, bank, mayWrite, onKept, onGone }: EditingProps) {
   const client = useQueryClient()
   const tell = useToast()
   const media = useMedia(bank)
   const act = useActToast()
   const key = useRef(crypto.randomUUID())
   const [rubric, setRubric] = useState<Rubric>(whole?.rubric ?? freshRubric('analytic'))
+  /** The revision that was begun with: what somebody saves meanwhile is not saved over. */
+  const [base, setBase] = useState(whole?.revision ?? 0)
   const [asking, setAsking] = useState<'change' | 'remove' | null>(null)
   const mayChange = whole ? whole.may_write : mayWrite
+  // saved elsewhere, or put back by undo: taken over unless something is typed here
+  const seen = useRef(whole)
+  useEffect(() => {
+    if (!whole || whole.revision === base || JSON.stringify(rubric) !== JSON.stringify(seen.current?.rubric)) return
+    seen.current = whole
+    setRubric(whole.rubric)
+    setBase(whole.revision)
+  }, [whole, base, rubric])
   const isChanged = JSON.stringify(rubric) !== JSON.stringify(whole?.rubric ?? null)
   const followers = whole?.uses.questions ?? []
   const writable = followers.filter((one) => one.may_write)
@@ -45,11 +65,13 @@ function Editing({ whole, bank, mayWrite, onKept, onGone }: EditingProps) {
   }
   const save = useMutation({
     mutationFn: async (follow: boolean) => {
-      if (whole) return saveRubric(whole.id, rubric, whole.revision, follow)
+      if (whole) return saveRubric(whole.id, rubric, base, follow)
       return { data: await keepRubric(bank, rubric, key.current), act: null }
     },
     onSuccess: ({ data, act: done }) => {
       client.setQueryData(rubricQuery(data.id).queryKey, data)
+      setBase(data.revision)
+      seen.current = data
       renew()
       setAsking(null)
       if (done) act(done)
@@ -81,8 +103,11 @@ function Editing({ whole, bank, mayWrite, onKept, onGone }: EditingProps) {
               aria-disabled={!isChanged || save.isPending}
               onClick={() => {
                 if (!isChanged || save.isPending) return
-                if (writable.length > 0) setAsking('change')
-                else save.mutate(false)
+                if (!whole) return save.mutate(false)
+                refresh().then((now) => {
+                  if (now?.uses.questions.some((one) => one.may_write)) setAsking('change')
+                  else save.mutate(false)
+                })
               }}
             >
               {writable.length > 0 ? words.saveFor : words.save}

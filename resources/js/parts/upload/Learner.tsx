@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { fileTarget } from '@/lib/drag'
 import { texts } from '@/messages'
 import type { LearnerProps } from '../definePart'
@@ -6,6 +6,8 @@ import { RemoveButton } from '../RemoveButton'
 import { kindsNamed, sizeSaid } from './fileKinds'
 
 const words = texts.kind.upload
+/** Larger pictures are named, not shown. */
+const MOST_SHOWN = 5_000_000
 
 type Given = { name: string; type?: string; size?: number }
 type Settings = { types: string[]; size: number; count: number }
@@ -14,17 +16,16 @@ type Settings = { types: string[]; size: number; count: number }
 export function Learner({ part, response, onChange, disabled }: LearnerProps) {
   const settings = part.settings as Settings
   const files = (response?.files as Given[] | undefined) ?? []
-  const pictures = useRef(new Map<string, string>())
+  const [pictures, setPictures] = useState<Record<string, string>>({})
   const [isOver, setOver] = useState(false)
-  useEffect(() => {
-    const held = pictures.current
-    return () => {
-      for (const address of held.values()) URL.revokeObjectURL(address)
-    }
-  }, [])
+  const show = (file: File) => {
+    if (!file.type.startsWith('image/') || file.size > MOST_SHOWN) return
+    const reader = new FileReader()
+    reader.onload = () => setPictures((now) => ({ ...now, [file.name]: String(reader.result) }))
+    reader.readAsDataURL(file)
+  }
   const add = (chosen: File[]) => {
-    for (const file of chosen)
-      if (file.type.startsWith('image/') && !pictures.current.has(file.name)) pictures.current.set(file.name, URL.createObjectURL(file))
+    chosen.forEach(show)
     const added = chosen.map((file) => ({ name: file.name, ...(file.type ? { type: file.type } : {}), size: file.size }))
     onChange({ files: [...files.filter((one) => !added.some((it) => it.name === one.name)), ...added] })
   }
@@ -64,8 +65,8 @@ export function Learner({ part, response, onChange, disabled }: LearnerProps) {
         <ul aria-label={words.files} className="mt-2">
           {files.map((file) => (
             <li key={file.name} className="flex items-center gap-2 border-hairline border-t py-1">
-              {pictures.current.has(file.name) ? (
-                <img src={pictures.current.get(file.name)} alt="" className="h-10 w-14 flex-none rounded-ui object-cover" />
+              {pictures[file.name] ? (
+                <img src={pictures[file.name]} alt="" className="h-10 w-14 flex-none rounded-ui object-cover" />
               ) : null}
               <span className="min-w-0 flex-1 truncate">{file.name}</span>
               <span className="text-caption text-second">{file.size === undefined ? '' : sizeSaid(file.size)}</span>

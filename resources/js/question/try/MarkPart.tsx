@@ -53,8 +53,13 @@ export function MarkPart({ part, marks, marking, media, onChange }: Props) {
     if (picked) {
       event.preventDefault()
       choose(one, picked)
-      const next = list.current?.querySelectorAll<HTMLElement>('[role=radiogroup]')[rangeOf(picked.level ?? undefined) ? at : at + 1]
-      next?.querySelector<HTMLElement>(rangeOf(picked.level ?? undefined) ? 'input' : '[role=radio][tabindex="0"]')?.focus()
+      const stays = rangeOf(picked.level ?? undefined) !== null // its points are typed first
+      requestAnimationFrame(() =>
+        list.current
+          ?.querySelectorAll<HTMLElement>('[role=radiogroup]')
+          [stays ? at : at + 1]?.querySelector<HTMLElement>(stays ? 'input' : '[role=radio][tabindex="0"]')
+          ?.focus(),
+      )
       return
     }
     const by = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 }[event.key]

@@ -145,6 +145,22 @@ it('narrows by every dimension, and names sort as people count', function (strin
     'conditions together' => ['topic=@meta&difficulty=4', []],
 ]);
 
+it('finds what people mark: by hand, with a rubric, with example answers, by the minutes it takes, and by their words', function (): void {
+    $world = library();
+    $essay = fn (string $title, array $key, int $lines): string => $world->add($title, '<p>Explain.</p><div data-part="p1"></div>', [
+        'parts' => [['id' => 'p1', 'kind' => 'essay', 'points' => 4, 'settings' => ['lines' => $lines], 'key' => $key]],
+    ]);
+    $essay('Long', ['rubric' => World::rubric('Weighing moraines')], 80); // 4 minutes to read, a quarter for the criterion
+    $essay('Short', ['models' => [['id' => 'm1', 'html' => '<p>Because of solifluction.</p>']]], 20);
+    expect(titles('sort=title&marks=hand'))->toBe(['Long', 'Short'])
+        ->and(titles('has=rubric'))->toBe(['Long'])
+        ->and(titles('has=models'))->toBe(['Short'])
+        ->and(titles('marks=hand&marker_minutes=2..'))->toBe(['Long'])
+        ->and(titles('marks=hand&marker_minutes=..4.2'))->toBe(['Short'])
+        ->and(titles('words=moraines'))->toBe(['Long'])
+        ->and(titles('words=solifluction'))->toBe(['Short']);
+});
+
 it('counts what each value would leave, its own condition aside, and what to drop when nothing is left', function (): void {
     $world = library();
     $meta = $world->topic('Metamorphic rocks');

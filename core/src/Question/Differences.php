@@ -21,7 +21,7 @@ final class Differences
     private const ORDER = ['title', 'body', 'parts', 'label', 'points', 'html', 'settings', 'key', 'scheme', 'on', 'credit'];
 
     /** Fields that hold rich text. */
-    private const RICH = ['body', 'html', 'text', 'prompts'];
+    private const RICH = ['body', 'html', 'text', 'prompts', 'start', 'remarks', 'missing', 'alternatives'];
 
     /**
      * @return list<array{path: list<Step>, runs: list<array{string, string}>}> path: names from the question down; a thing of a list by

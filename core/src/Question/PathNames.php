@@ -14,7 +14,7 @@ final class PathNames
     private const EXCERPT = 60;
 
     /** Which fields name a thing of a list, the first that is there. */
-    private const NAMING = ['html', 'label', 'text', 'value'];
+    private const NAMING = ['title', 'html', 'label', 'text', 'value'];
 
     /** What a thing of a list is told apart by, with # before it: its id, its name, or else its place. */
     public static function called(mixed $thing, int $at): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use WideQuarry\CommandLine\Offline;
 use WideQuarry\CommandLine\Streams;
+use WideQuarry\Tests\Support\LongAnswers;
 use WideQuarry\Tests\Support\Questions;
 use WideQuarry\Tests\Support\Schemas;
 
@@ -37,6 +38,27 @@ function scratch(string $name, string $bytes): string
 $rocks = __DIR__.'/../../../database/demo/rocks.json';
 $count = count(json_decode((string) file_get_contents($rocks))->questions);
 $question = fn (string $kind = 'choice'): stdClass => Schemas::example($kind)->valid;
+
+it('scores marks given by hand, says what is still to be marked, and names a mark that does not fit', function (): void {
+    $line = fn (mixed $marks): string => (string) json_encode([
+        'question' => LongAnswers::essay(LongAnswers::rubric())->toJson(),
+        'response' => LongAnswers::ANSWER,
+        ...$marks === null ? [] : ['marks' => ['p1' => ['criteria' => $marks, 'note' => 'read twice']]],
+    ]);
+    [$code, $lines] = quarry('score', [], implode("\n", [
+        $line(null),
+        $line(['process' => ['level' => 'full']]),
+        $line(['process' => ['level' => 'full'], 'terms' => ['points' => '1.5']]),
+        $line(['process' => ['level' => 'superb']]),
+    ]));
+    expect($code)->toBe(1)
+        ->and([$lines[0]->state, $lines[0]->parts[0]->marking->open])->toBe(['needs_marking', ['process', 'terms']])
+        ->and([$lines[1]->needs_marking, $lines[1]->parts[0]->marking->open])->toBe([true, ['terms']])
+        ->and([$lines[2]->exact, $lines[2]->needs_marking, $lines[2]->parts[0]->marking->note])->toBe(['11/2', false, 'read twice'])
+        ->and(array_column($lines[2]->parts[0]->trace, 'step'))
+        ->toBe(['words.counted', 'criterion.marked', 'criterion.marked', 'rubric.summed'])
+        ->and($lines[3]->problem->path)->toBe('/marks/p1/criteria/process/level');
+});
 
 it('scores line by line: order kept, refs echoed, a bad line does not stop the others', function () use ($question): void {
     $good = $question();

@@ -1893,6 +1893,23 @@ export type Messages = {
       wrong_credit: string
       wrong_feedback: string
       media: string
+      rubric: string
+      criteria: string
+      levels: string
+      models: string
+      passages: string
+      remarks: string
+      missing: string
+      alternatives: string
+      cap: string
+      needs: string
+      reject: string
+      prompts: string
+      start: string
+      spelling: string
+      types: string
+      link: string
+      negative: string
     } & Record<string, string>
     numbered: (values: { name: Words; n: number }) => string
     named: (values: { name: Words; words: Words }) => string
@@ -2252,6 +2269,9 @@ export type Messages = {
       alternatives: string
       empty: string
     }
+    about: string
+    aboutOf: (values: { what: Words }) => string
+    inGroupOf: (values: { any: number; what: Words }) => string
   }
   rubrics: {
     title: string

@@ -22,7 +22,7 @@ const split = (typed: string) =>
     .filter(Boolean)
 
 /** Points that are there or not, with the wordings that earn them and those that do not. Enter begins the next one. */
-export function Checklist({ rubric, problem, onChange, onPasteCells, mayAdd }: GridProps) {
+export function Checklist({ rubric, media, problem, onChange, onPasteCells, mayAdd }: GridProps) {
   const list = useRef<HTMLUListElement>(null)
   const [open, setOpen] = useState<string | null>(null)
   const [over, setOver] = useState<string | null>(null)
@@ -102,7 +102,7 @@ export function Checklist({ rubric, problem, onChange, onPasteCells, mayAdd }: G
                   <span>{moreSaid(one, rubric)}</span>
                 </div>
                 {open === one.id ? (
-                  <CriterionMore criterion={one} rubric={rubric} onChange={(changed, place) => set(one.id, changed, place)} />
+                  <CriterionMore criterion={one} rubric={rubric} media={media} onChange={(changed, place) => set(one.id, changed, place)} />
                 ) : null}
                 {wrong ? <p className="text-caption text-problem">{wrong}</p> : null}
               </div>

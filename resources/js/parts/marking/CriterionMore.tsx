@@ -2,6 +2,7 @@ import type { Criterion, Rubric } from '@/api/question'
 import { list } from '@/lib/format'
 import { texts } from '@/messages'
 import { Gap, Pick } from '@/ui/Sentence'
+import { RowText } from '../RowText'
 
 const words = texts.rubric
 
@@ -17,16 +18,28 @@ export function moreSaid(one: Criterion, rubric: Rubric): string {
     .join('; ')
 }
 
-type Props = { criterion: Criterion; rubric: Rubric; onChange: (changed: Partial<Criterion>, place: string) => void }
+type Props = {
+  criterion: Criterion
+  rubric: Rubric
+  media: (id: string) => string
+  onChange: (changed: Partial<Criterion>, place: string) => void
+}
 
 /** How often it counts, its most, whether it may take points off, what it depends on, the group it is in. */
-export function CriterionMore({ criterion: one, rubric, onChange }: Props) {
+export function CriterionMore({ criterion: one, rubric, media, onChange }: Props) {
   const others = rubric.criteria.filter((it) => it.id !== one.id)
   const groups = rubric.groups ?? []
   const called = one.title || one.id
   const named = (it: Criterion) => it.title || words.criterionNumber({ n: rubric.criteria.indexOf(it) + 1 })
   return (
     <div className="mt-1 flex flex-col gap-1.5 rounded-ui bg-well px-2 py-2 text-caption">
+      <RowText
+        value={one.html ?? ''}
+        label={words.aboutOf({ what: called })}
+        placeholder={words.about}
+        media={media}
+        onChange={(html) => onChange({ html }, `${one.id} about`)}
+      />
       <span className="flex flex-wrap items-baseline gap-1">
         {words.countsTimes}
         <Gap

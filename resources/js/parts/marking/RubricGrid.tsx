@@ -174,7 +174,12 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
                     />
                   </div>
                   {open === one.id ? (
-                    <CriterionMore criterion={one} rubric={rubric} onChange={(changed, place) => set(one.id, changed, place)} />
+                    <CriterionMore
+                      criterion={one}
+                      rubric={rubric}
+                      media={media}
+                      onChange={(changed, place) => set(one.id, changed, place)}
+                    />
                   ) : null}
                   {wrong ? <p className="pl-5 text-caption text-problem">{wrong}</p> : null}
                 </th>
@@ -187,10 +192,26 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
                     <td
                       key={level.id}
                       data-column={i}
-                      className="border-hairline border-l px-1.5 py-1.5"
+                      className={`border-hairline border-l px-1.5 py-1.5 ${over === `${one.id} ${level.id}` ? 'outline-2 outline-accent -outline-offset-2' : ''}`}
+                      ref={dropTarget({
+                        takes: (dragged) => dragged.type === 'level' && dragged.of === one.id,
+                        onOver: () => setOver(`${one.id} ${level.id}`),
+                        onLeave: () => setOver(null),
+                        onDrop: (dragged) => {
+                          const from = one.levels.findIndex((it) => it.id === dragged.id)
+                          set(one.id, { levels: moved(one.levels, from, i) }, '')
+                        },
+                      })}
                       onKeyDown={(event) => keys(event, row, i)}
                     >
                       <div className="flex items-baseline gap-1">
+                        <span
+                          ref={dragSource({ data: { type: 'level', of: one.id, id: level.id } })}
+                          className="cursor-grab self-center text-quiet"
+                          title={words.moveHint}
+                        >
+                          <GripVertical size={14} aria-hidden="true" />
+                        </span>
                         <PointsField
                           points={level.points}
                           label={words.pointsOf({ what: called })}

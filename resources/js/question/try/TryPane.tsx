@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { Fragment, useState } from 'react'
 import type { ModelAnswer, QuestionJson, Specimen } from '@/api/question'
 import { lazily } from '@/lib/lazily'
 import { triesLeft } from '@/lib/phrases/desk'
@@ -17,6 +17,7 @@ import { Rolls } from './Rolls'
 import { useTry } from './useTry'
 
 const Marking = lazily(() => import('./Marking'), 'Marking')
+const MarkingKey = lazily(() => import('./MarkingKey'), 'MarkingKey')
 
 type Props = {
   question: QuestionJson
@@ -123,7 +124,13 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, 
         {withKey
           ? question.parts.map((part) => {
               const Key = partView(part.kind)?.Key
-              return Key ? <Key key={part.id} part={part} /> : null
+              const isByHand = part.scoring?.scheme === 'person' && (part.key?.rubric || part.key?.models?.length)
+              return (
+                <Fragment key={part.id}>
+                  {Key ? <Key part={part} /> : null}
+                  {isByHand ? <MarkingKey part={part} media={media} /> : null}
+                </Fragment>
+              )
             })
           : null}
         {hints.slice(0, attempt.hints).map((hint) => (

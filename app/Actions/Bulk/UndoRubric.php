@@ -22,7 +22,8 @@ final class UndoRubric
             return;
         }
         DB::transaction(function () use ($rubric): void {
-            $before = DB::table('rubric_revisions')->where('rubric_id', $rubric->id)->where('number', $rubric->revision - 1)->value('content');
+            $before = DB::table('rubric_revisions')->where('rubric_id', $rubric->id)
+                ->where('number', $rubric->revision - 1)->value('content');
             if (! is_string($before)) {
                 return;
             }

@@ -29,7 +29,10 @@ final class PrintController
 {
     private const LONGEST = 100;
 
-    #[Operation('A paper as a document for the screen; which: learner, key, scheme, notes, or several with commas between', response: ['html' => 'string'])]
+    #[Operation(
+        'A paper as a document for the screen; which: learner, key, scheme, notes, or several with commas between',
+        response: ['html' => 'string'],
+    )]
     public function sheet(Request $request, Assessment $assessment, SheetPage $page): JsonResponse
     {
         Gate::authorize('view', $assessment);
@@ -86,7 +89,8 @@ final class PrintController
     {
         $names = array_column(PaperKind::cases(), 'value');
 
-        return PaperKind::list(is_string($asked) ? $asked : PaperKind::Learner->value) ?? throw Malformed::notOneOf('/which', $names, $asked);
+        return PaperKind::list(is_string($asked) ? $asked : PaperKind::Learner->value)
+            ?? throw Malformed::notOneOf('/which', $names, $asked);
     }
 
     /** @param  list<PaperKind>  $which */

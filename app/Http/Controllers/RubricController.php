@@ -13,11 +13,11 @@ use App\Http\Resources\ActResource;
 use App\Models\Bank;
 use App\Models\Rubric;
 use App\Models\User;
+use App\Queries\KeptRubrics;
 use App\Queries\RubricUses;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
@@ -33,14 +33,7 @@ final class RubricController
     #[Operation('Rubrics of the banks one may read, by their names', response: ['data' => 'RubricRow[]'])]
     public function all(Request $request): JsonResponse
     {
-        /** @var list<\stdClass> $rows */
-        $rows = DB::select(
-            <<<'SQL'
-                SELECT rubrics.*, banks.name AS bank_name, banks.slug AS bank_slug FROM rubrics JOIN banks ON banks.id = rubrics.bank_id
-                    JOIN bank_roles(?) AS mine ON mine.bank_id = rubrics.bank_id ORDER BY rubrics.title, rubrics.id LIMIT 1000
-                SQL,
-            [User::asking($request)->id],
-        );
+        $rows = KeptRubrics::readableBy(User::asking($request));
 
         return new JsonResponse(['data' => array_map(fn (\stdClass $row): array => self::row($row, null), $rows)]);
     }
@@ -49,17 +42,10 @@ final class RubricController
     public function index(Bank $bank): JsonResponse
     {
         Gate::authorize('view', $bank);
-        /** @var list<\stdClass> $rows */
-        $rows = DB::select(
-            <<<'SQL'
-                SELECT rubrics.*, banks.name AS bank_name, banks.slug AS bank_slug FROM rubrics JOIN banks ON banks.id = rubrics.bank_id
-                    WHERE bank_id = ? ORDER BY rubrics.title, rubrics.id
-                SQL,
-            [$bank->id],
-        );
         $uses = RubricUses::counts($bank->id);
+        $described = fn (\stdClass $row): array => self::row($row, $uses[is_string($row->id) ? $row->id : ''] ?? 0);
 
-        return new JsonResponse(['data' => array_map(fn (\stdClass $row): array => self::row($row, $uses[is_string($row->id) ? $row->id : ''] ?? 0), $rows)]);
+        return new JsonResponse(['data' => array_map($described, KeptRubrics::of($bank))]);
     }
 
     #[Operation('Keep a rubric in a bank', response: ['data' => 'WholeRubric'], body: ['rubric' => 'object'], status: 201)]
@@ -103,10 +89,12 @@ final class RubricController
             ]);
         }
 
+        [$revision, $act] = $saved;
+
         return new JsonResponse(
-            ['data' => self::described($rubric->refresh(), $person), 'act' => $saved[1] === null ? null : ActResource::of($saved[1], $person)],
+            ['data' => self::described($rubric->refresh(), $person), 'act' => $act === null ? null : ActResource::of($act, $person)],
             200,
-            ['ETag' => "\"$saved[0]\""],
+            ['ETag' => "\"$revision\""],
         );
     }
 

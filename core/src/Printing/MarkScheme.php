@@ -78,7 +78,8 @@ final readonly class MarkScheme
         $kind = $part->kind;
         assert($kind instanceof PrintableKind);
         // kinds print what earns something: a mistake is asked for as if it did
-        $alone = $part->withKey($part->key->only(fn (Rule $one): bool => $one->id === $rule->id)->map(fn (Rule $one): Rule => $one->earning('1')));
+        $only = $part->key->only(fn (Rule $one): bool => $one->id === $rule->id);
+        $alone = $part->withKey($only->map(fn (Rule $one): Rule => $one->earning('1')));
         $said = implode(
             '; ',
             array_map(fn (PrintedAnswer $answer): string => $answer->html, $kind->answers($alone, $presented, $this->in, $this->paper)),

@@ -22,7 +22,8 @@ use WideQuarry\Stimulus\StimulusRuns;
 use WideQuarry\Variables\ValueFormat;
 
 /**
- * An assessment as one document for paper: the learner's sheet, its key, its mark scheme, or notes for markers. Values are rolled, and options stand, as the seed says.
+ * An assessment as one document for paper: the learner's sheet, its key, its mark scheme, or notes for markers. Values are rolled, and
+ * options stand, as the seed says.
  *
  * @phpstan-import-type Place from StimulusRuns
  */

@@ -485,7 +485,7 @@ export type Messages = {
         blank: string
         squared: string
         graph: string
-      }
+      } & Record<string, string>
     }
     othersHidden: (values: { n: number }) => string
   }

@@ -1,28 +1,20 @@
 // What a person waits for, in Chromium: the first screen of a bank of 200,000, cold, beside the sign-in page, the next screens, words,
 // a key press to its paint in a question with 40 options, a try. BASE_URL names a running installation with that bank.
 import { gzipSync } from 'node:zlib'
-import { chromium } from '@playwright/test'
+import { base, signedIn } from './signedIn.mjs'
 
-const base = process.env.BASE_URL ?? 'http://127.0.0.1:8080'
 const ROUNDS = 5
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
 const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]
 const ms = (value) => `${value.toFixed(0)} ms`
 let missed = false
 
-const context = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 } })
-const page = await context.newPage()
-await page.goto('/banks')
-await page.getByLabel('Email address').fill('bench@fellmoor.example')
-await page.getByLabel('Password').fill('limestone-7')
-await page.getByRole('button', { name: 'Sign in', exact: true }).click()
-await page.getByRole('heading', { name: 'Banks' }).waitFor()
-const state = await context.storageState()
+const { browser, page } = await signedIn()
+const state = await page.context().storageState()
 
 /** From a fresh browser to something to read, and how many kB of scripts (gzip) it took. */
 let scripts = 0
-async function cold(path, signedIn, seen) {
-  const fresh = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 }, ...(signedIn ? { storageState: state } : {}) })
+async function cold(path, as, seen) {
+  const fresh = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 }, ...as })
   const tab = await fresh.newPage()
   const bodies = []
   tab.on('response', (answer) => answer.url().endsWith('.js') && bodies.push(answer.body()))
@@ -38,9 +30,10 @@ const first = []
 const signIn = []
 let load = 0
 for (let i = 0; i < ROUNDS; i++) {
-  first.push(await cold('/banks/large-200000', true, (tab) => tab.getByRole('listbox', { name: 'Questions' }).getByRole('option').nth(3)))
+  const row = (tab) => tab.getByRole('listbox', { name: 'Questions' }).getByRole('option').nth(3)
+  first.push(await cold('/banks/large-200000', { storageState: state }, row))
   if (i === 0) load = scripts
-  signIn.push(await cold('/sign-in', false, (tab) => tab.getByRole('button', { name: 'Sign in', exact: true })))
+  signIn.push(await cold('/sign-in', {}, (tab) => tab.getByRole('button', { name: 'Sign in', exact: true })))
 }
 const ratio = median(first) / median(signIn)
 missed ||= ratio > 3

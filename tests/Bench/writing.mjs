@@ -2,20 +2,13 @@
 // costs the page, and the longest it was blocked, beside a bare text area with the same text. BASE_URL names a running installation; EMAIL,
 // PASSWORD and BANK may name another author and bank.
 import { randomUUID } from 'node:crypto'
-import { chromium } from '@playwright/test'
+import { signedIn } from './signedIn.mjs'
 
-const base = process.env.BASE_URL ?? 'http://127.0.0.1:8080'
 const bank = process.env.BANK ?? 'large-200000'
 const LETTERS = 60
 /** The longest a key may block the page, in ms (issue 20). */
 const MOST = 50
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
-const page = await (await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 } })).newPage()
-await page.goto('/banks')
-await page.getByLabel('Email address').fill(process.env.EMAIL ?? 'bench@fellmoor.example')
-await page.getByLabel('Password').fill(process.env.PASSWORD ?? 'limestone-7')
-await page.getByRole('button', { name: 'Sign in', exact: true }).click()
-await page.getByRole('heading', { name: 'Banks' }).waitFor()
+const { browser, page } = await signedIn()
 
 const essay = (format) => ({
   format: 'wide-quarry/question',

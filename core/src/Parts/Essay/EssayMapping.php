@@ -8,7 +8,7 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
-use WideQuarry\Interchange\Qti30\MappingDefaults;
+use WideQuarry\Interchange\Qti30\MarkedByPeople;
 use WideQuarry\Interchange\Qti30\Marking;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
@@ -21,7 +21,7 @@ use WideQuarry\Question\Part;
  */
 final class EssayMapping implements KindMapping
 {
-    use MappingDefaults;
+    use MarkedByPeople;
 
     private const CHARACTERS_OF_A_WORD = 6;
 
@@ -31,21 +31,6 @@ final class EssayMapping implements KindMapping
     private const LINES = 12;
 
     private const FEWEST_LINES = 3;
-
-    public function shape(): null
-    {
-        return null;
-    }
-
-    public function choices(\stdClass $settings, array $gaps): array
-    {
-        return [[], []];
-    }
-
-    public function on(string $value): null
-    {
-        return null;
-    }
 
     public function toResponse(array $given, string $language, \stdClass $settings): \stdClass
     {

@@ -7,7 +7,7 @@ namespace WideQuarry\Parts\Upload;
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Declaration;
 use WideQuarry\Interchange\Qti30\KindMapping;
-use WideQuarry\Interchange\Qti30\MappingDefaults;
+use WideQuarry\Interchange\Qti30\MarkedByPeople;
 use WideQuarry\Interchange\Qti30\Marking;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
@@ -17,24 +17,9 @@ use WideQuarry\Question\Part;
 /** qti-upload-interaction: one file of one type there; several files, several types and a size stand in attributes of our own. */
 final class UploadMapping implements KindMapping
 {
-    use MappingDefaults;
+    use MarkedByPeople;
 
     private const LINES = 3;
-
-    public function shape(): null
-    {
-        return null;
-    }
-
-    public function choices(\stdClass $settings, array $gaps): array
-    {
-        return [[], []];
-    }
-
-    public function on(string $value): null
-    {
-        return null;
-    }
 
     public function toResponse(array $given, string $language, \stdClass $settings): \stdClass
     {

@@ -1,18 +1,15 @@
-import { GripVertical, SlidersHorizontal } from 'lucide-react'
 import { type KeyboardEvent, useRef, useState } from 'react'
 import type { Criterion } from '@/api/question'
-import { dragSource, dropTarget } from '@/lib/drag'
 import { texts } from '@/messages'
-import { Button } from '@/ui/Button'
 import { Gap } from '@/ui/Sentence'
 import { afterRemoving } from '../afterRemoving'
 import { freshId } from '../fresh'
-import { moved } from '../moved'
-import { RemoveButton } from '../RemoveButton'
 import { CriterionMore, moreSaid } from './CriterionMore'
+import { CriterionTools, Grip } from './CriterionTools'
 import { freshCriterion } from './levels'
 import { PointsField } from './PointsField'
 import type { GridProps } from './RubricGrid'
+import { useCriteria } from './useCriteria'
 
 const words = texts.rubric
 const split = (typed: string) =>
@@ -24,21 +21,16 @@ const split = (typed: string) =>
 /** Points that are there or not, with the wordings that earn them and those that do not. Enter begins the next one. */
 export function Checklist({ rubric, media, problem, onChange, onPasteCells, mayAdd }: GridProps) {
   const list = useRef<HTMLUListElement>(null)
-  const [open, setOpen] = useState<string | null>(null)
-  const [over, setOver] = useState<string | null>(null)
+  const rows = useCriteria({ rubric, onChange })
+  const { open, over, set } = rows
   const { criteria } = rubric
-  const set = (id: string, changed: Partial<Criterion>, place: string) =>
-    onChange(
-      criteria.map((one) => (one.id === id ? { ...one, ...changed } : one)),
-      place,
-    )
   const focus = (row: number) =>
     requestAnimationFrame(() => list.current?.querySelectorAll<HTMLElement>(':scope > li')[row]?.querySelector('input')?.focus())
   const keys = (event: KeyboardEvent, row: number) => {
     const by = { ArrowUp: -1, ArrowDown: 1 }[event.key]
     if (event.altKey && !event.shiftKey && by !== undefined) {
       event.preventDefault()
-      onChange(moved(criteria, row, row + by), '')
+      rows.move(row, row + by)
       focus(Math.min(criteria.length - 1, Math.max(0, row + by)))
     } else if (event.key === 'Enter' && event.target instanceof HTMLInputElement && !event.ctrlKey && !event.metaKey) {
       event.preventDefault()
@@ -64,29 +56,10 @@ export function Checklist({ rubric, media, problem, onChange, onPasteCells, mayA
               event.stopPropagation()
               onPasteCells(text, row)
             }}
-            ref={dropTarget({
-              takes: (dragged) => dragged.type === 'criterion',
-              onOver: () => setOver(one.id),
-              onLeave: () => setOver(null),
-              onDrop: (dragged) =>
-                onChange(
-                  moved(
-                    criteria,
-                    criteria.findIndex((it) => it.id === dragged.id),
-                    row,
-                  ),
-                  '',
-                ),
-            })}
+            ref={rows.takesCriteria(row)}
           >
             <div className="flex items-start gap-1">
-              <span
-                ref={dragSource({ data: { type: 'criterion', id: one.id } })}
-                className="mt-1.5 cursor-grab text-quiet"
-                title={words.moveHint}
-              >
-                <GripVertical size={16} aria-hidden="true" />
-              </span>
+              <Grip data={{ type: 'criterion', id: one.id }} className="mt-1.5" />
               <div className="flex min-w-0 flex-1 flex-col gap-1">
                 <input
                   aria-label={words.pointNumber({ n: row + 1 })}
@@ -111,26 +84,7 @@ export function Checklist({ rubric, media, problem, onChange, onPasteCells, mayA
                 label={words.pointsOf({ what: named })}
                 onChange={(points) => set(one.id, { levels: [{ ...level, points }, ...one.levels.slice(1)] }, `${one.id} points`)}
               />
-              <Button
-                look="quiet"
-                className="!px-1"
-                aria-expanded={open === one.id}
-                aria-label={words.moreOf({ what: named })}
-                title={words.more}
-                onClick={() => setOpen(open === one.id ? null : one.id)}
-              >
-                <SlidersHorizontal size={14} aria-hidden="true" />
-              </Button>
-              <RemoveButton
-                name={named}
-                onClick={() => {
-                  onChange(
-                    criteria.filter((it) => it.id !== one.id),
-                    '',
-                  )
-                  afterRemoving(list.current, 'li', row)
-                }}
-              />
+              <CriterionTools id={one.id} named={named} rows={rows} onRemoved={() => afterRemoving(list.current, 'li', row)} />
             </div>
           </li>
         )

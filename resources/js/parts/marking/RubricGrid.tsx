@@ -1,17 +1,17 @@
-import { GripVertical, Plus, SlidersHorizontal } from 'lucide-react'
-import { type KeyboardEvent, useRef, useState } from 'react'
+import { Plus } from 'lucide-react'
+import { type KeyboardEvent, useRef } from 'react'
 import type { Criterion, Rubric, RubricLevel } from '@/api/question'
-import { dragSource, dropTarget } from '@/lib/drag'
+import { dropTarget } from '@/lib/drag'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
 import { freshId } from '../fresh'
 import { moved } from '../moved'
-import { RemoveButton } from '../RemoveButton'
-import { RowText } from '../RowText'
 import { CriterionMore, moreSaid } from './CriterionMore'
+import { CriterionTools, Grip } from './CriterionTools'
+import { LevelCell } from './LevelCell'
 import { freshCriterion } from './levels'
-import { PointsField } from './PointsField'
+import { useCriteria } from './useCriteria'
 
 const words = texts.rubric
 const MOST_LEVELS = 20
@@ -29,15 +29,10 @@ export type GridProps = {
 /** Criteria down, levels across. Enter goes down a row, Alt and the arrows move a criterion or a level, pasted cells become both. */
 export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, mayAdd }: GridProps) {
   const table = useRef<HTMLTableElement>(null)
-  const [open, setOpen] = useState<string | null>(null)
-  const [over, setOver] = useState<string | null>(null)
+  const rows = useCriteria({ rubric, onChange })
+  const { open, over, set } = rows
   const { criteria } = rubric
   const columns = Math.max(1, ...criteria.map((one) => one.levels.length))
-  const set = (id: string, changed: Partial<Criterion>, place: string) =>
-    onChange(
-      criteria.map((one) => (one.id === id ? { ...one, ...changed } : one)),
-      place,
-    )
   const setLevel = (one: Criterion, level: string, changed: Partial<RubricLevel>, place: string) =>
     set(one.id, { levels: one.levels.map((it) => (it.id === level ? { ...it, ...changed } : it)) }, `${one.id} ${level} ${place}`)
   const addLevel = (one: Criterion) =>
@@ -66,7 +61,7 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
       if (isAcross && level === null) return
       event.preventDefault()
       if (!isAcross) {
-        onChange(moved(criteria, row, row + by), '')
+        rows.move(row, row + by)
         focus(Math.min(criteria.length - 1, Math.max(0, row + by)), level === null ? 'title' : String(level))
       } else if (level !== null) {
         set(one.id, { levels: moved(one.levels, level, level + by) }, '')
@@ -112,20 +107,7 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
                 data-criterion={one.id}
                 onPasteCapture={(event) => paste(event, row)}
                 className={`border-hairline border-t align-top ${over === one.id ? 'outline-2 outline-accent' : ''}`}
-                ref={dropTarget({
-                  takes: (dragged) => dragged.type === 'criterion',
-                  onOver: () => setOver(one.id),
-                  onLeave: () => setOver(null),
-                  onDrop: (dragged) =>
-                    onChange(
-                      moved(
-                        criteria,
-                        criteria.findIndex((it) => it.id === dragged.id),
-                        row,
-                      ),
-                      '',
-                    ),
-                })}
+                ref={rows.takesCriteria(row)}
               >
                 <th
                   scope="row"
@@ -134,13 +116,7 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
                   onKeyDown={(event) => keys(event, row, null)}
                 >
                   <div className="flex items-start gap-0.5">
-                    <span
-                      ref={dragSource({ data: { type: 'criterion', id: one.id } })}
-                      className="mt-1 cursor-grab text-quiet"
-                      title={words.moveHint}
-                    >
-                      <GripVertical size={16} aria-hidden="true" />
-                    </span>
+                    <Grip data={{ type: 'criterion', id: one.id }} className="mt-1" />
                     <input
                       aria-label={words.criterionNumber({ n: row + 1 })}
                       placeholder={words.criterionHint}
@@ -152,25 +128,11 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
                   </div>
                   <div className="flex flex-wrap items-center pl-5 text-caption text-second">
                     <span>{moreSaid(one, rubric)}</span>
-                    <Button
-                      look="quiet"
-                      className="!px-1"
-                      aria-expanded={open === one.id}
-                      aria-label={words.moreOf({ what: named })}
-                      title={words.more}
-                      onClick={() => setOpen(open === one.id ? null : one.id)}
-                    >
-                      <SlidersHorizontal size={14} aria-hidden="true" />
-                    </Button>
-                    <RemoveButton
-                      name={named}
-                      onClick={() => {
-                        onChange(
-                          criteria.filter((it) => it.id !== one.id),
-                          '',
-                        )
-                        afterRemoving(table.current, 'tbody > tr', row)
-                      }}
+                    <CriterionTools
+                      id={one.id}
+                      named={named}
+                      rows={rows}
+                      onRemoved={() => afterRemoving(table.current, 'tbody > tr', row)}
                     />
                   </div>
                   {open === one.id ? (
@@ -187,7 +149,6 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
                   const level = one.levels[i]
                   // biome-ignore lint/suspicious/noArrayIndexKey: a column is its place
                   if (!level) return <td key={`none ${i}`} className="bg-well" />
-                  const called = words.levelOf({ n: i + 1, what: named })
                   return (
                     <td
                       key={level.id}
@@ -195,8 +156,8 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
                       className={`border-hairline border-l px-1.5 py-1.5 ${over === `${one.id} ${level.id}` ? 'outline-2 outline-accent -outline-offset-2' : ''}`}
                       ref={dropTarget({
                         takes: (dragged) => dragged.type === 'level' && dragged.of === one.id,
-                        onOver: () => setOver(`${one.id} ${level.id}`),
-                        onLeave: () => setOver(null),
+                        onOver: () => rows.setOver(`${one.id} ${level.id}`),
+                        onLeave: () => rows.setOver(null),
                         onDrop: (dragged) => {
                           const from = one.levels.findIndex((it) => it.id === dragged.id)
                           set(one.id, { levels: moved(one.levels, from, i) }, '')
@@ -204,39 +165,14 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
                       })}
                       onKeyDown={(event) => keys(event, row, i)}
                     >
-                      <div className="flex items-baseline gap-1">
-                        <span
-                          ref={dragSource({ data: { type: 'level', of: one.id, id: level.id } })}
-                          className="cursor-grab self-center text-quiet"
-                          title={words.moveHint}
-                        >
-                          <GripVertical size={14} aria-hidden="true" />
-                        </span>
-                        <PointsField
-                          points={level.points}
-                          label={words.pointsOf({ what: called })}
-                          onChange={(points) => setLevel(one, level.id, { points }, 'points')}
-                        />
-                        <input
-                          aria-label={words.nameOf({ what: called })}
-                          placeholder={words.nameHint}
-                          maxLength={1000}
-                          className="min-h-7 w-full min-w-0 bg-transparent px-1 text-caption text-ink placeholder:text-quiet"
-                          value={level.title ?? ''}
-                          onChange={(event) => setLevel(one, level.id, { title: event.target.value }, 'title')}
-                        />
-                        <RemoveButton
-                          name={called}
-                          onClick={() => set(one.id, { levels: one.levels.filter((it) => it.id !== level.id) }, '')}
-                        />
-                      </div>
-                      <RowText
-                        value={level.html}
-                        label={words.describeOf({ what: called })}
-                        placeholder={words.describeHint}
+                      <LevelCell
+                        level={level}
+                        called={words.levelOf({ n: i + 1, what: named })}
+                        of={one.id}
                         media={media}
+                        onChange={(changed, place) => setLevel(one, level.id, changed, place)}
+                        onRemove={() => set(one.id, { levels: one.levels.filter((it) => it.id !== level.id) }, '')}
                         onNext={() => down(row, String(i))}
-                        onChange={(html) => setLevel(one, level.id, { html }, 'text')}
                       />
                     </td>
                   )

@@ -75,6 +75,12 @@ function seams(): array
     ]);
     test()->actingAs($person);
     ask('PATCH', '/tray', ['add' => [$own, $hidden]])->assertOk();
+    $rubric = ask('POST', '/banks/mine/rubrics', ['rubric' => World::rubric()])->assertStatus(201)->json('data.id');
+    $secretRubric = ask('POST', '/banks/rocks/rubrics', ['rubric' => ['title' => 'Zirkonit marks'] + World::rubric()])->json('data.id');
+    $follows = ['rubric' => ['link' => ['rubric' => $rubric, 'revision' => 1]] + World::rubric()];
+    $world->add('Zirkonit essay', '<p>Explain.</p><div data-part="p1"></div>', [
+        'parts' => [['id' => 'p1', 'kind' => 'essay', 'points' => 4, 'key' => $follows]],
+    ]);
     $act = $world->act();
     $left = ask('POST', '/banks/mine/acts', ['ids' => [$own, $hidden], 'folders' => ['add' => [['Own folder']]]])
         ->assertOk()
@@ -103,6 +109,7 @@ function seams(): array
             'intake' => [($intake = $world->intake()->id)],
             'staged' => [(string) DB::table('staged_questions')->where('intake_id', $intake)->value('id')],
             'receipt' => [$world->receipt()],
+            'rubric' => [$rubric, $secretRubric],
             'dispatch' => [$world->dispatch()],
             'print' => [(string) Str::uuid7()],
             'upload' => [$world->upload()],

@@ -25,7 +25,10 @@ function along(ExportOptions $along): string
 }
 
 it('leaves behind what is not to go along, and nothing else', function (ExportOptions $along, array $gone, array $there): void {
-    expect(along($along))->not->toContain(...$gone)->toContain(...$there);
+    expect($left = along($along))->toContain(...$there);
+    foreach ($gone as $words) {
+        expect($left)->not->toContain($words);
+    }
 })->with([
     'without keys' => [
         new ExportOptions(key: false),

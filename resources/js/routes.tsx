@@ -69,7 +69,4 @@ export function Screens() {
   )
 }
 
-setTimeout(() => {
-  for (const { path, load } of screens) if (common.includes(path)) load().catch(() => undefined)
-  loadAhead()
-}, FIRST)
+setTimeout(() => loadAhead(screens.filter(({ path }) => common.includes(path)).map(({ load }) => load)), FIRST)

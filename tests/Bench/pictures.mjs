@@ -2,7 +2,7 @@
 // of the page in each, beside 100 shapes of a bare SVG whose attribute is set. BASE_URL names a running installation; EMAIL, PASSWORD and
 // BANK may name another author and bank.
 import { randomUUID } from 'node:crypto'
-import { signedIn } from './signedIn.mjs'
+import { signedIn } from './shared/signedIn.mjs'
 
 const bank = process.env.BANK ?? 'large-200000'
 const MOVES = 150

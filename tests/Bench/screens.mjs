@@ -1,7 +1,7 @@
 // What a person waits for, in Chromium: the first screen of a bank of 200,000, cold, beside the sign-in page, the next screens, words,
 // a key press to its paint in a question with 40 options, a try. BASE_URL names a running installation with that bank.
 import { gzipSync } from 'node:zlib'
-import { base, signedIn } from './signedIn.mjs'
+import { base, signedIn } from './shared/signedIn.mjs'
 
 const ROUNDS = 5
 const median = (list) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)]

@@ -2,7 +2,7 @@
 // costs the page, and the longest it was blocked, beside a bare text area with the same text. BASE_URL names a running installation; EMAIL,
 // PASSWORD and BANK may name another author and bank.
 import { randomUUID } from 'node:crypto'
-import { signedIn } from './signedIn.mjs'
+import { signedIn } from './shared/signedIn.mjs'
 
 const bank = process.env.BANK ?? 'large-200000'
 const LETTERS = 60

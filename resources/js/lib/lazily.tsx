@@ -27,7 +27,31 @@ export function later<Module>(load: () => Promise<Module>): () => Promise<Module
   return load
 }
 
-/** Fetches what may be shown next, so that it opens at once, without a connection too. */
-export function loadAhead() {
-  for (const load of loads) load().catch(() => undefined) // asked for again when it is shown
+/** So long nobody is to have pressed anything, in ms: some modules take the page 100 ms to read. */
+const QUIET = 1000
+let pressed = 0
+
+/** Until nobody types and the page has nothing to do. */
+async function resting() {
+  for (let left = pressed + QUIET - performance.now(); left > 0; left = pressed + QUIET - performance.now())
+    await new Promise((rest) => setTimeout(rest, left))
+  // where a browser cannot say that it rests, a moment
+  await new Promise<void>((rest) =>
+    'requestIdleCallback' in window ? requestIdleCallback(() => rest(), { timeout: QUIET }) : setTimeout(rest, 50),
+  )
+}
+
+/**
+ * Fetches what may be shown next, so that it opens at once, without a connection too: one after another, and not while somebody types.
+ */
+export async function loadAhead(first: (() => Promise<unknown>)[]) {
+  const press = () => {
+    pressed = performance.now()
+  }
+  for (const event of ['keydown', 'pointerdown']) addEventListener(event, press, { capture: true, passive: true })
+  for (const load of [...first, ...loads]) {
+    await resting()
+    await load().catch(() => undefined) // asked for again when it is shown
+  }
+  for (const event of ['keydown', 'pointerdown']) removeEventListener(event, press, { capture: true })
 }

@@ -1,4 +1,4 @@
-import { createContext, useContext } from 'react'
+import { createContext, useCallback, useContext } from 'react'
 
 /** Where pictures come from, where that is not the bank. */
 export const MediaFrom = createContext<((id: string) => string) | null>(null)
@@ -9,7 +9,8 @@ export const PlaysLimited = createContext(false)
 /** @param question  stored, and read where it is placed, perhaps by somebody who may not read its own bank */
 export function useMedia(bank: string, question?: string): (id: string) => string {
   const from = question === undefined ? `banks/${bank}` : `questions/${question}`
-  return useContext(MediaFrom) ?? ((id) => `/api/v1/${from}/media/${encodeURIComponent(id)}`)
+  const own = useCallback((id: string) => `/api/v1/${from}/media/${encodeURIComponent(id)}`, [from])
+  return useContext(MediaFrom) ?? own
 }
 
 /** A picture as it stands in a text. */

@@ -1,7 +1,7 @@
 import { Plus } from 'lucide-react'
 import { type KeyboardEvent, useRef } from 'react'
 import type { Criterion, Rubric, RubricLevel } from '@/api/question'
-import { dropTarget } from '@/lib/drag'
+import { useSteady } from '@/lib/useSteady'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { afterRemoving } from '../afterRemoving'
@@ -9,7 +9,7 @@ import { freshId } from '../fresh'
 import { moved } from '../moved'
 import { CriterionMore, moreSaid } from './CriterionMore'
 import { CriterionTools, Grip } from './CriterionTools'
-import { LevelCell } from './LevelCell'
+import { type LevelActions, LevelCell } from './LevelCell'
 import { freshCriterion } from './levels'
 import { useCriteria } from './useCriteria'
 
@@ -33,10 +33,8 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
   const { open, over, set } = rows
   const { criteria } = rubric
   const columns = Math.max(1, ...criteria.map((one) => one.levels.length))
-  const setLevel = (one: Criterion, level: string, changed: Partial<RubricLevel>, place: string) =>
-    set(one.id, { levels: one.levels.map((it) => (it.id === level ? { ...it, ...changed } : it)) }, `${one.id} ${level} ${place}`)
-  const addLevel = (one: Criterion) =>
-    set(one.id, { levels: [...one.levels, { id: freshId(one.levels, 'l'), points: null, html: '' }] }, '')
+  const setLevels = (one: Criterion, levels: RubricLevel[], place = '') => set(one.id, { levels }, place)
+  const addLevel = (one: Criterion) => setLevels(one, [...one.levels, { id: freshId(one.levels, 'l'), points: null, html: '' }])
   const focus = (row: number, column: string) =>
     requestAnimationFrame(() =>
       table.current
@@ -64,7 +62,7 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
         rows.move(row, row + by)
         focus(Math.min(criteria.length - 1, Math.max(0, row + by)), level === null ? 'title' : String(level))
       } else if (level !== null) {
-        set(one.id, { levels: moved(one.levels, level, level + by) }, '')
+        setLevels(one, moved(one.levels, level, level + by))
         focus(row, String(Math.min(one.levels.length - 1, Math.max(0, level + by))))
       }
     } else if (event.key === 'Enter' && event.target instanceof HTMLInputElement && !event.ctrlKey && !event.metaKey) {
@@ -72,6 +70,40 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
       down(row, level === null ? 'title' : String(level))
     }
   }
+  const actions = useSteady<LevelActions>({
+    change: (row, column, changed, place) => {
+      const one = criteria[row]
+      if (one)
+        setLevels(
+          one,
+          one.levels.map((it, i) => (i === column ? { ...it, ...changed } : it)),
+          `${one.id} ${one.levels[column]?.id} ${place}`,
+        )
+    },
+    remove: (row, column) => {
+      const one = criteria[row]
+      if (one)
+        setLevels(
+          one,
+          one.levels.filter((_, i) => i !== column),
+        )
+    },
+    drop: (row, id, column) => {
+      const one = criteria[row]
+      if (one)
+        setLevels(
+          one,
+          moved(
+            one.levels,
+            one.levels.findIndex((it) => it.id === id),
+            column,
+          ),
+        )
+    },
+    over: rows.setOver,
+    down,
+    keys,
+  })
   const paste = (event: React.ClipboardEvent, row: number) => {
     const text = event.clipboardData.getData('text/plain')
     if (!text.includes('\t')) return
@@ -150,31 +182,17 @@ export function RubricGrid({ rubric, media, problem, onChange, onPasteCells, may
                   // biome-ignore lint/suspicious/noArrayIndexKey: a column is its place
                   if (!level) return <td key={`none ${i}`} className="bg-well" />
                   return (
-                    <td
+                    <LevelCell
                       key={level.id}
-                      data-column={i}
-                      className={`border-hairline border-l px-1.5 py-1.5 ${over === `${one.id} ${level.id}` ? 'outline-2 outline-accent -outline-offset-2' : ''}`}
-                      ref={dropTarget({
-                        takes: (dragged) => dragged.type === 'level' && dragged.of === one.id,
-                        onOver: () => rows.setOver(`${one.id} ${level.id}`),
-                        onLeave: () => rows.setOver(null),
-                        onDrop: (dragged) => {
-                          const from = one.levels.findIndex((it) => it.id === dragged.id)
-                          set(one.id, { levels: moved(one.levels, from, i) }, '')
-                        },
-                      })}
-                      onKeyDown={(event) => keys(event, row, i)}
-                    >
-                      <LevelCell
-                        level={level}
-                        called={words.levelOf({ n: i + 1, what: named })}
-                        of={one.id}
-                        media={media}
-                        onChange={(changed, place) => setLevel(one, level.id, changed, place)}
-                        onRemove={() => set(one.id, { levels: one.levels.filter((it) => it.id !== level.id) }, '')}
-                        onNext={() => down(row, String(i))}
-                      />
-                    </td>
+                      level={level}
+                      of={one.id}
+                      row={row}
+                      column={i}
+                      called={words.levelOf({ n: i + 1, what: named })}
+                      isOver={over === `${one.id} ${level.id}`}
+                      media={media}
+                      actions={actions}
+                    />
                   )
                 })}
                 <td className="py-1.5">

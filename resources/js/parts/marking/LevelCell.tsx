@@ -50,19 +50,19 @@ export const LevelCell = memo(function LevelCell({ level, of, row, column, calle
       })}
       onKeyDown={(event) => actions.keys(event, row, column)}
     >
-      <div className="flex items-baseline gap-1">
+      <div className="flex items-baseline gap-1 [&>button]:ml-auto">
         <Grip data={{ type: 'level', of, id: level.id }} size={14} className="self-center" />
         <PointsField points={level.points} label={words.pointsOf({ what: called })} onChange={(points) => change({ points }, 'points')} />
-        <input
-          aria-label={words.nameOf({ what: called })}
-          placeholder={words.nameHint}
-          maxLength={1000}
-          className="min-h-7 w-full min-w-0 bg-transparent px-1 text-caption text-ink placeholder:text-quiet"
-          value={level.title ?? ''}
-          onChange={(event) => change({ title: event.target.value }, 'title')}
-        />
         <RemoveButton name={called} onClick={() => actions.remove(row, column)} />
       </div>
+      <input
+        aria-label={words.nameOf({ what: called })}
+        placeholder={words.nameHint}
+        maxLength={1000}
+        className="min-h-7 w-full bg-transparent px-1 text-caption font-semibold text-ink placeholder:font-normal placeholder:text-quiet"
+        value={level.title ?? ''}
+        onChange={(event) => change({ title: event.target.value }, 'title')}
+      />
       <RowText
         value={level.html}
         label={words.describeOf({ what: called })}

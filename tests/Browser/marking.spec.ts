@@ -26,6 +26,7 @@ const save = async (page: Page) => {
   await page.getByRole('button', { name: /^Save revision/ }).click()
   await expect(page.getByText(/saved/i).first()).toBeVisible()
   await page.waitForURL(/\/questions\/[0-9a-f-]{36}/)
+  await expect(page.getByText(/^revision \d+$/)).toBeVisible() // the desk of the stored question is there
 }
 
 /** The words of a PDF, page by page. */

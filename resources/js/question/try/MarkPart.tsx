@@ -1,4 +1,5 @@
 import { type KeyboardEvent, useRef } from 'react'
+import { flushSync } from 'react-dom'
 import type { Criterion, Marks, Part, PartMarking, RubricLevel } from '@/api/question'
 import { decimal } from '@/lib/format'
 import { texts } from '@/messages'
@@ -52,14 +53,13 @@ export function MarkPart({ part, marks, marking, media, onChange }: Props) {
     const picked = byNumber ?? none
     if (picked) {
       event.preventDefault()
-      choose(one, picked)
+      // at once, so that the next key already meets the next criterion
+      flushSync(() => choose(one, picked))
       const stays = rangeOf(picked.level ?? undefined) !== null // its points are typed first
-      requestAnimationFrame(() =>
-        list.current
-          ?.querySelectorAll<HTMLElement>('[role=radiogroup]')
-          [stays ? at : at + 1]?.querySelector<HTMLElement>(stays ? 'input' : '[role=radio][tabindex="0"]')
-          ?.focus(),
-      )
+      list.current
+        ?.querySelectorAll<HTMLElement>('[role=radiogroup]')
+        [stays ? at : at + 1]?.querySelector<HTMLElement>(stays ? 'input' : '[role=radio][tabindex="0"]')
+        ?.focus()
       return
     }
     const by = { ArrowUp: -1, ArrowLeft: -1, ArrowDown: 1, ArrowRight: 1 }[event.key]

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { meQuery, score } from '@/api/queries'
 import type { Marks, QuestionJson, Result, Specimen } from '@/api/question'
 import { plainOf } from '@/lib/plainOf'
@@ -22,12 +22,16 @@ export function MarkToo({ question, specimen, onKeep, onClose }: Props) {
   const [marks, setMarks] = useState<Marks>({})
   const [result, setResult] = useState<Result | null>(null)
   const [problem, setProblem] = useState('')
+  /** What comes back for earlier marks is late, and shows nothing. */
+  const last = useRef(marks)
   const parts = question.parts.filter((part) => specimen.marks?.[part.id])
   const mark = (id: string, given: Marks[string]) => {
     const next = { ...marks, [id]: given }
     setMarks(next)
+    last.current = next
     score(question, specimen.response, specimen.seed ?? 1, specimen.earlier_wrong ?? 0, specimen.hints ?? 0, next)
       .then((scored) => {
+        if (next !== last.current) return
         setResult(scored)
         setProblem('')
       })

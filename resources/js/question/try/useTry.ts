@@ -1,5 +1,5 @@
 import { useMutation } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { score } from '@/api/queries'
 import type { Marks, QuestionJson, Responses, Result, Roll } from '@/api/question'
 import { fitting } from './marks'
@@ -40,12 +40,17 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
   })
   /** Wrong tries before the one just scored. */
   const earlier = wrong - (missed ? 1 : 0)
+  /** Marks given last: what comes back for earlier ones is late, and shows nothing. */
+  const markedLast = useRef<Marks | null>(null)
   /** Marks change the result, and are no try. */
   const marking = useMutation({
     mutationFn: (given: Marks) => score(now(), response, seed, earlier, hints, fitting(now(), given).marks),
-    onSuccess: setResult,
+    onSuccess: (scored, given) => {
+      if (given === markedLast.current) setResult(scored)
+    },
   })
   const fresh = () => {
+    markedLast.current = null
     setMarks({})
     setResponse({})
     setResult(null)
@@ -74,6 +79,7 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
     mark: (part: string, given: Marks[string]) => {
       const next = { ...marks, [part]: given }
       setMarks(next)
+      markedLast.current = next
       marking.mutate(next)
     },
     checking: check,

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
+use WideQuarry\Sharing\Role;
 
 /** The questions that follow a rubric. */
 final class RubricUses
@@ -24,10 +25,14 @@ final class RubricUses
     /** @return list<string> ids of those the person may change */
     public static function writable(string $rubric, User $person): array
     {
-        /** @var list<object{id: string, bank_id: string}> $rows */
-        $rows = DB::select('SELECT questions.id, questions.bank_id '.self::FOLLOWING.' ORDER BY questions.id', [self::linked($rubric)]);
+        /** @var list<object{id: string, role: string}> $rows */
+        $rows = DB::select(
+            'SELECT following.id, mine.role FROM (SELECT questions.id, questions.bank_id '.self::FOLLOWING.') AS following
+                JOIN bank_roles(?) AS mine ON mine.bank_id = following.bank_id ORDER BY following.id',
+            [self::linked($rubric), $person->id],
+        );
 
-        return array_column(array_filter($rows, fn ($row): bool => $person->canEdit($row->bank_id)), 'id');
+        return array_column(array_filter($rows, fn ($row): bool => Role::from($row->role)->canEdit()), 'id');
     }
 
     /** @return array{questions: list<array<string, mixed>>, hidden: int} those the person may read, some of them; and how many more */
@@ -35,7 +40,7 @@ final class RubricUses
     {
         $rows = DB::select(
             <<<'SQL'
-                SELECT questions.id, questions.title, banks.name AS bank_name, mine.bank_id IS NOT NULL AS readable, questions.bank_id
+                SELECT questions.id, questions.title, banks.name AS bank_name, mine.role
                     FROM (SELECT questions.id AS found 
                 SQL.self::FOLLOWING.<<<'SQL'
                 ) AS following JOIN questions ON questions.id = following.found JOIN banks ON banks.id = questions.bank_id
@@ -43,15 +48,15 @@ final class RubricUses
                 SQL,
             [self::linked($rubric), $person->id],
         );
-        /** @var list<object{id: string, title: string, bank_name: string, bank_id: string}> $readable */
-        $readable = array_values(array_filter($rows, fn (mixed $row): bool => $row instanceof \stdClass && $row->readable === true));
+        /** @var list<object{id: string, title: string, bank_name: string, role: string}> $readable */
+        $readable = array_values(array_filter($rows, fn (mixed $row): bool => $row instanceof \stdClass && $row->role !== null));
 
         return [
             'questions' => array_map(fn ($row): array => [
                 'id' => $row->id,
                 'title' => $row->title,
                 'bank' => $row->bank_name,
-                'may_write' => $person->canEdit($row->bank_id),
+                'may_write' => Role::from($row->role)->canEdit(),
             ], array_slice($readable, 0, self::SOME)),
             'hidden' => count($rows) - count($readable),
         ];

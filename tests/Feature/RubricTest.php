@@ -2,7 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Actions\SaveRubric;
+use App\Models\Bank;
+use App\Models\Rubric;
+use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
+use WideQuarry\Json\Json;
 
 /** A question that follows a rubric. */
 function following(World $world, string $rubric, string $title = 'Meanders'): string
@@ -47,7 +52,28 @@ it('keeps a rubric, says where it is used, and changes the questions that follow
     expect(rubricOf($follows)['title'])->toBe('Explaining a process')
         ->and(rubricOf($follows)['link']['revision'])->toBe(1)
         ->and(ask('GET', "/rubrics/$kept")->json('data'))
-        ->toMatchArray(['title' => 'Explaining a process', 'revision' => 1]);
+        ->toMatchArray(['title' => 'Explaining a process', 'revision' => 3]);
+    // who began from the revision that was undone has not seen that it was
+    ask('PUT', "/rubrics/$kept", ['rubric' => World::rubric('Late')], ['If-Match' => '"2"'])->assertStatus(412);
+});
+
+it('puts no rubric back for somebody who may not write in its bank', function (): void {
+    $world = new World;
+    $kept = $world->keptRubric();
+    $new = Json::decode(Json::encode(World::rubric('New')));
+    app(SaveRubric::class)->revise(Rubric::query()->findOrFail($kept), 'New', $new, 1, false, $world->people['writer']);
+    $mine = Bank::query()->create(['slug' => 'mine', 'name' => 'Mine']);
+    DB::table('bank_grants')->insert(['bank_id' => $mine->id, 'user_id' => $world->people['stranger']->id, 'role' => 'keeper']);
+    $rocks = $world->bank;
+    $world->bank = $mine;
+    $question = following($world, $kept);
+    $world->bank = $rocks;
+    $this->actingAs($world->people['stranger']);
+    $named = ['id' => $kept, 'revision' => 2, 'rubric' => World::rubric()];
+    $act = ask('POST', '/banks/mine/acts', ['ids' => [$question], 'content' => ['rubric' => $named]])->assertOk()->json('act');
+    ask('POST', "/acts/$act/undo", new stdClass())->assertOk();
+    $stored = DB::table('rubrics')->where('id', $kept)->first();
+    expect([$stored->title, $stored->revision])->toBe(['New', 2]);
 });
 
 it('leaves the questions as they are when only the rubric is to change', function (): void {

@@ -182,7 +182,7 @@ final readonly class BeginOperation
             );
             $change = $done->what instanceof \stdClass ? $done->what->change ?? null : null;
             if ($questions === null && $change instanceof \stdClass) {
-                UndoRubric::of($change);
+                UndoRubric::of($change, $person);
             }
 
             return $begun;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Bulk;
 
+use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 
@@ -11,17 +12,23 @@ use WideQuarry\Json\Json;
 final class UndoRubric
 {
     /**
-     * Nothing where somebody has changed it since.
+     * The content of before becomes a revision of its own: numbers never return, so that nobody saves over what they have not seen.
+     * Nothing happens where somebody has changed the rubric since, or where the person may not write in its bank: what an act names is
+     * what somebody asked for.
      *
      * @param  \stdClass  $change  what the act did
      */
-    public static function of(\stdClass $change): void
+    public static function of(\stdClass $change, User $person): void
     {
         $rubric = ($change->content ?? null) instanceof \stdClass ? $change->content->rubric ?? null : null;
         if (! ($rubric instanceof \stdClass) || ! is_string($rubric->id ?? null) || ! is_int($rubric->revision ?? null)) {
             return;
         }
-        DB::transaction(function () use ($rubric): void {
+        $bank = DB::table('rubrics')->where('id', $rubric->id)->value('bank_id');
+        if (! is_string($bank) || ! $person->canEdit($bank)) {
+            return;
+        }
+        DB::transaction(function () use ($rubric, $person): void {
             $before = DB::table('rubric_revisions')->where('rubric_id', $rubric->id)
                 ->where('number', $rubric->revision - 1)->value('content');
             if (! is_string($before)) {
@@ -29,13 +36,18 @@ final class UndoRubric
             }
             $content = Json::decode($before);
             $put = DB::table('rubrics')->where('id', $rubric->id)->where('revision', $rubric->revision)->update([
-                'revision' => $rubric->revision - 1,
+                'revision' => $rubric->revision + 1,
                 'content' => $before,
                 'title' => $content instanceof \stdClass && is_string($content->title ?? null) ? $content->title : '',
                 'updated_at' => now(),
             ]);
             if ($put === 1) {
-                DB::table('rubric_revisions')->where('rubric_id', $rubric->id)->where('number', $rubric->revision)->delete();
+                DB::table('rubric_revisions')->insert([
+                    'rubric_id' => $rubric->id,
+                    'number' => $rubric->revision + 1,
+                    'content' => $before,
+                    'author_id' => $person->id,
+                ]);
             }
         });
     }

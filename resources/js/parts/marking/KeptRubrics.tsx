@@ -89,7 +89,9 @@ export function Followed({ rubric, onChange }: LinkedProps) {
     )
   if (!whole.data) return null
   const kept = whole.data
-  const isNewer = kept.revision > link.revision
+  const { link: _, ...followed } = rubric
+  // a revision that was undone leaves a newer number with the same content
+  const isNewer = kept.revision > link.revision && JSON.stringify(kept.rubric) !== JSON.stringify(followed)
   return (
     <Message
       look={isNewer ? 'attention' : 'done'}

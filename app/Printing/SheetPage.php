@@ -98,7 +98,8 @@ final readonly class SheetPage
         }
 
         $bodies = array_map(fn (PaperKind $kind): string => $this->sheet->body($kind, $document, $items, $settings), $which);
-        $body = count($bodies) === 1 ? $bodies[0] : implode('', array_map(fn (string $one): string => "<div class=\"paper\">$one</div>", $bodies));
+        $papers = array_map(fn (string $one): string => "<div class=\"paper\">$one</div>", $bodies);
+        $body = count($bodies) === 1 ? $bodies[0] : implode('', $papers);
         $named = implode(', ', array_filter(array_map(TitleBlock::named(...), $which)));
 
         return View::make('print.sheet', [

@@ -74,7 +74,8 @@ final class RubricUses
             <<<'SQL'
                 SELECT link AS rubric, count(DISTINCT questions.id) AS uses FROM questions
                     JOIN revisions ON revisions.question_id = questions.id AND number = questions.revision,
-                    LATERAL (SELECT part->'key'->'rubric'->'link'->>'rubric' AS link FROM jsonb_array_elements(content->'parts') AS part) AS links
+                    LATERAL (SELECT part->'key'->'rubric'->'link'->>'rubric' AS link
+                        FROM jsonb_array_elements(content->'parts') AS part) AS links
                     WHERE questions.has @> ARRAY['rubric'] AND questions.binned_at IS NULL
                         AND link IN (SELECT id::text FROM rubrics WHERE bank_id = ?) GROUP BY link
                 SQL,

@@ -242,7 +242,8 @@ final readonly class Sheet
             $item,
             $settings,
             $number,
-            '<p class="about">'.Paper::text($item->question->name()).'</p>'.$html.($notes === '' ? '' : '<p class="note">'.Paper::text($notes).'</p>'),
+            '<p class="about">'.Paper::text($item->question->name()).'</p>'.$html
+                .($notes === '' ? '' : '<p class="note">'.Paper::text($notes).'</p>'),
             'question for-markers',
         );
     }

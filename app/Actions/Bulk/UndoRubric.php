@@ -28,27 +28,26 @@ final class UndoRubric
         if (! is_string($bank) || ! $person->canEdit($bank)) {
             return;
         }
-        DB::transaction(function () use ($rubric, $person): void {
-            $before = DB::table('rubric_revisions')->where('rubric_id', $rubric->id)
-                ->where('number', $rubric->revision - 1)->value('content');
-            if (! is_string($before)) {
-                return;
-            }
-            $content = Json::decode($before);
-            $put = DB::table('rubrics')->where('id', $rubric->id)->where('revision', $rubric->revision)->update([
-                'revision' => $rubric->revision + 1,
-                'content' => $before,
-                'title' => $content instanceof \stdClass && is_string($content->title ?? null) ? $content->title : '',
-                'updated_at' => now(),
-            ]);
-            if ($put === 1) {
-                DB::table('rubric_revisions')->insert([
-                    'rubric_id' => $rubric->id,
-                    'number' => $rubric->revision + 1,
-                    'content' => $before,
-                    'author_id' => $person->id,
-                ]);
-            }
-        });
+        DB::transaction(fn () => self::putBack($rubric->id, $rubric->revision, $person));
+    }
+
+    /** @param  int  $revision  the one that is undone */
+    private static function putBack(string $id, int $revision, User $person): void
+    {
+        $before = DB::table('rubric_revisions')->where('rubric_id', $id)->where('number', $revision - 1)->value('content');
+        if (! is_string($before)) {
+            return;
+        }
+        $content = Json::decode($before);
+        $put = DB::table('rubrics')->where('id', $id)->where('revision', $revision)->update([
+            'revision' => $revision + 1,
+            'content' => $before,
+            'title' => $content instanceof \stdClass && is_string($content->title ?? null) ? $content->title : '',
+            'updated_at' => now(),
+        ]);
+        if ($put === 1) {
+            DB::table('rubric_revisions')
+                ->insert(['rubric_id' => $id, 'number' => $revision + 1, 'content' => $before, 'author_id' => $person->id]);
+        }
     }
 }

@@ -134,4 +134,7 @@ return [
     'app/Search/QuestionFilter::fromQuery' => FIELDS,
     'app/Search/QuestionRows::of' => FIELDS,
     'app/Search/StimulusSearch::page' => QUERY,
+    'Maths/Evaluator::operation' => 'one line for each operator',
+    'Maths/FunctionTable::call' => 'one line for each function',
+    'Interchange/Qti30/ExpressionXml::call' => 'one line for each function',
 ];

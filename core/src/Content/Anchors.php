@@ -78,7 +78,7 @@ final readonly class Anchors
                 }
             }
             if ($node->name === 'annotation' && isset($node->children[0]) && is_string($node->children[0])) {
-                preg_match_all('/\\\\val\{([A-Za-z][A-Za-z0-9_]*)\}/', $node->children[0], $m);
+                preg_match_all('/\\\\val\{([A-Za-z][A-Za-z0-9_]*(?:\[\d+\])?)\}/', $node->children[0], $m);
                 array_push($found['values'], ...$m[1]);
             }
             self::walk($node->children, $found);

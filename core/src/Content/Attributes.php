@@ -30,7 +30,7 @@ final class Attributes
         'data-remark' => [self::NAME, 255],
         'data-media' => [self::NAME, 255],
         'data-captions' => [self::NAME, 255],
-        'data-value' => ['/^[A-Za-z][A-Za-z0-9_]{0,39}$/D', 40],
+        'data-value' => ['/^[A-Za-z][A-Za-z0-9_]{0,39}(\[\d{1,4}\])?$/D', 46],
         'data-align' => ['/^(left|center|right)$/D', 6],
         'data-colwidth' => ['/^[1-9]\d{0,3}(,[1-9]\d{0,3}){0,199}$/D', 1000],
         'scope' => ['/^(row|col|rowgroup|colgroup)$/D', 10],

@@ -11,53 +11,28 @@ namespace WideQuarry\Content;
  */
 final class Tree
 {
-    /**
-     * @param  array<string, string>  $values  variable name → how its value is written; others stay as names
-     * @return list<Node>
-     */
-    public static function of(string $html, array $values = []): array
+    /** @return list<Node> values that have not been filled in stay as names */
+    public static function of(string $html, Filling $values = new Filling): array
     {
-        return self::nodes(Reader::read($html)->nodes, $values);
+        return self::nodes($values->nodes(Reader::read($html)->nodes));
     }
 
     /**
      * @param  list<Element|string>  $nodes
-     * @param  array<string, string>  $values
      * @return list<Node>
      */
-    private static function nodes(array $nodes, array $values): array
+    private static function nodes(array $nodes): array
     {
-        return array_map(fn (Element|string $node): string|array => is_string($node) ? $node : self::element($node, $values), $nodes);
+        return array_map(fn (Element|string $node): string|array => is_string($node) ? $node : self::element($node), $nodes);
     }
 
-    /**
-     * @param  array<string, string>  $values
-     * @return Node
-     */
-    private static function element(Element $element, array $values): string|array
+    /** @return array<int, mixed> */
+    private static function element(Element $element): array
     {
         $name = $element->attribute('data-value');
-        if ($name !== null && isset($values[$name])) {
-            return $element->name === 'mi' ? ['mn', new \stdClass(), $values[$name]] : $values[$name];
-        }
-        if ($name !== null) {
-            return [$element->name === 'mi' ? 'mi' : 'var', new \stdClass(), $name];
-        }
-        $children =
-            $element->name === 'annotation'
-                ? array_map(fn (Element|string $child): string => is_string($child) ? self::tex($child, $values) : '', $element->children)
-                : self::nodes($element->children, $values);
 
-        return [$element->name, (object) $element->attributes, ...$children];
-    }
-
-    /** @param  array<string, string>  $values */
-    private static function tex(string $tex, array $values): string
-    {
-        return (string) preg_replace_callback(
-            '/\\\\val\{([A-Za-z][A-Za-z0-9_]*)\}/',
-            fn (array $m): string => $values[$m[1]] ?? $m[1],
-            $tex,
-        );
+        return $name === null
+            ? [$element->name, (object) $element->attributes, ...self::nodes($element->children)]
+            : [$element->name === 'mi' ? 'mi' : 'var', new \stdClass(), $name];
     }
 }

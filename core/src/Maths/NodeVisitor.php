@@ -5,9 +5,13 @@ declare(strict_types=1);
 namespace WideQuarry\Maths;
 
 use WideQuarry\Maths\Node\Call;
+use WideQuarry\Maths\Node\Factorial;
+use WideQuarry\Maths\Node\Item;
+use WideQuarry\Maths\Node\Listing;
 use WideQuarry\Maths\Node\Literal;
 use WideQuarry\Maths\Node\Name;
 use WideQuarry\Maths\Node\Negation;
+use WideQuarry\Maths\Node\Not;
 use WideQuarry\Maths\Node\Operation;
 
 /**
@@ -31,4 +35,16 @@ interface NodeVisitor
 
     /** @return T */
     public function call(Call $node): mixed;
+
+    /** @return T */
+    public function listing(Listing $node): mixed;
+
+    /** @return T */
+    public function item(Item $node): mixed;
+
+    /** @return T */
+    public function not(Not $node): mixed;
+
+    /** @return T */
+    public function factorial(Factorial $node): mixed;
 }

@@ -105,7 +105,36 @@ final class Exact
     /** In lowest terms; a whole number is in them without asking. */
     public static function simplified(BigRational $value): BigRational
     {
-        return (string) $value->getDenominator() === '1' ? $value : $value->simplified(); // @pest-mutate-ignore only faster
+        $small = self::small($value);
+        if ($small === null) {
+            return $value->simplified();
+        }
+        $common = self::common(...$small);
+
+        return $common === 1 ? $value : BigRational::nd(intdiv($small[0], $common), intdiv($small[1], $common));
+    }
+
+    /**
+     * Numerator and denominator where both have at most 9 digits, so that integers hold what is done with them; most do.
+     *
+     * @return array{int, int}|null
+     */
+    public static function small(BigRational $value): ?array
+    {
+        [$above, $below] = [(string) $value->getNumerator(), (string) $value->getDenominator()];
+
+        return strlen($above) <= 9 && strlen($below) <= 9 ? [(int) $above, (int) $below] : null;
+    }
+
+    /** The greatest common divisor, at least 1. */
+    public static function common(int $a, int $b): int
+    {
+        $a = abs($a);
+        while ($b !== 0) {
+            [$a, $b] = [$b, $a % $b];
+        }
+
+        return max(1, $a);
     }
 
     public static function text(BigRational $value): string
@@ -117,6 +146,10 @@ final class Exact
     public static function decimal(BigRational $value): ?string
     {
         $value = self::simplified($value);
+        $small = self::small($value);
+        if ($small !== null) {
+            return self::smallDecimal(...$small);
+        }
         $rest = $value->getDenominator();
         $scale = 0;
         foreach ([2, 5] as $prime) {
@@ -127,6 +160,27 @@ final class Exact
         }
 
         return $rest->isEqualTo(1) ? (string) $value->toScale($scale) : null;
+    }
+
+    private static function smallDecimal(int $above, int $below): ?string
+    {
+        for ($scale = 0, $ten = 1; $ten % $below !== 0; $scale++, $ten *= 10) {
+            if ($scale > 9) { // a denominator of 9 digits with a finite decimal may need up to 29
+                $value = BigRational::nd($above, $below);
+                $rest = $below;
+                foreach ([2, 5] as $prime) {
+                    while ($rest % $prime === 0) {
+                        $rest = intdiv($rest, $prime);
+                    }
+                }
+
+                return $rest === 1 ? (string) $value->toScale(30, RoundingMode::UNNECESSARY)->stripTrailingZeros() : null;
+            }
+        }
+        $digits = (string) abs($above * intdiv($ten, $below));
+        $padded = str_pad($digits, $scale + 1, '0', STR_PAD_LEFT);
+
+        return ($above < 0 ? '-' : '').($scale === 0 ? $digits : substr($padded, 0, -$scale).'.'.substr($padded, -$scale));
     }
 
     /** Rounds half away from zero to a multiple of $step, which is above zero; what is one is given back as it is. */

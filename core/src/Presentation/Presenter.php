@@ -39,7 +39,7 @@ final class Presenter
             'version' => 1,
             'language' => $question->language,
             'seed' => $seed->value,
-            'body' => Tree::of($question->body, $in->roll->written),
+            'body' => Tree::of($question->body, $in->roll->filling()),
             'stimuli' => array_map(fn (string $html): array => Tree::of($html), $shown),
             'parts' => array_map(
                 fn (Part $part): array => [

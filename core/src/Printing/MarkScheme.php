@@ -108,6 +108,6 @@ final readonly class MarkScheme
 
     private function rich(string $html): string
     {
-        return $this->paper->html(\WideQuarry\Content\Tree::of(RichText::read($html)->html(), $this->in->roll->written));
+        return $this->paper->html(\WideQuarry\Content\Tree::of(RichText::read($html)->html(), $this->in->roll->filling()));
     }
 }

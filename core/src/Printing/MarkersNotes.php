@@ -29,7 +29,7 @@ final readonly class MarkersNotes
         foreach ($models as $i => $model) {
             $text = (new ModelText($model, $part->key->rubric))->html(count($models) > 1 ? $i + 1 : null);
             $html .= '<section class="model">'.
-                $this->paper->html(Tree::of(RichText::read($text)->html(), $this->in->roll->written)).
+                $this->paper->html(Tree::of(RichText::read($text)->html(), $this->in->roll->filling())).
                 '</section>';
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Question;
 
+use WideQuarry\Content\Filling;
 use WideQuarry\Content\Tree;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
@@ -66,11 +67,8 @@ final readonly class Item
         return array_values(array_filter($items, fn (self $item): bool => $item->html !== ''));
     }
 
-    /**
-     * @param  array<string, string>  $values
-     * @return array{id: string, body: list<mixed>}
-     */
-    public function shown(array $values): array
+    /** @return array{id: string, body: list<mixed>} */
+    public function shown(Filling $values): array
     {
         return ['id' => $this->id, 'body' => Tree::of($this->html, $values)];
     }

@@ -197,6 +197,6 @@ final class Scorer
     /** @return array<string, mixed> */
     private function shown(string $of, Feedback $feedback, ScoringContext $in): array
     {
-        return ['of' => $of, 'show' => $feedback->show, 'body' => Tree::of($feedback->html, $in->roll->written)];
+        return ['of' => $of, 'show' => $feedback->show, 'body' => Tree::of($feedback->html, $in->roll->filling())];
     }
 }

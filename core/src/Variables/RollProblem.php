@@ -11,8 +11,13 @@ use WideQuarry\Messages\Message;
 /** Values that cannot be drawn, with the place in the question. */
 final class RollProblem extends \DomainException implements CoreException
 {
-    private function __construct(public readonly string $rule, string $message, public readonly string $path)
-    {
+    /** @param  int|null  $offset  where in the expression at that place, in characters from 0 */
+    private function __construct(
+        public readonly string $rule,
+        string $message,
+        public readonly string $path,
+        public readonly ?int $offset = null,
+    ) {
         parent::__construct($message);
     }
 
@@ -40,9 +45,39 @@ final class RollProblem extends \DomainException implements CoreException
         return new self('variable.not_whole', Message::of('variables.whole-number-ends-step', ['name' => $name]), $path);
     }
 
-    public static function unavailable(string $kind, string $path): self
+    public static function reserved(string $name, string $path): self
     {
-        return new self('variable.kind_unavailable', Message::of('variables.variables-kind-cannot-drawn', ['kind' => $kind]), $path);
+        return new self('variable.reserved', Message::of('variables.name-is-taken', ['name' => $name]), $path);
+    }
+
+    public static function ragged(int $row, int $cells, int $columns, string $path): self
+    {
+        return new self(
+            'variable.ragged',
+            Message::of('variables.row-ragged', ['row' => $row, 'cells' => $cells, 'columns' => $columns]),
+            $path,
+        );
+    }
+
+    public static function sampleTooLarge(string $name, int $size, int $items, string $path): self
+    {
+        return new self(
+            'variable.sample',
+            Message::of('variables.sample-too-large', ['name' => $name, 'size' => $size, 'items' => $items]),
+            $path,
+        );
+    }
+
+    /** @param  list<string>  $names  each is worked out from the next, the last from the first */
+    public static function circular(array $names, string $path): self
+    {
+        return new self(
+            'variable.circular',
+            count($names) === 1
+                ? Message::of('variables.circular-alone', ['name' => $names[0]])
+                : Message::of('variables.circular', ['names' => '"'.implode('", "', $names).'"']),
+            $path,
+        );
     }
 
     public static function repeated(string $name, string $path): self
@@ -52,7 +87,7 @@ final class RollProblem extends \DomainException implements CoreException
 
     public static function expression(MathsProblem $problem, string $path): self
     {
-        return new self($problem->rule, $problem->getMessage(), $path);
+        return new self($problem->rule, $problem->getMessage(), $path, $problem->offset);
     }
 
     public static function noCondition(string $path): self
@@ -60,8 +95,13 @@ final class RollProblem extends \DomainException implements CoreException
         return new self('variable.condition', Message::of('variables.condition-must-compare-use'), $path);
     }
 
-    public static function neverMet(int $tries, string $path): self
+    /** @param  string  $condition  the one that failed most often */
+    public static function neverMet(int $tries, string $condition, string $path): self
     {
-        return new self('variable.conditions_not_met', Message::of('variables.no-values-met-conditions', ['tries' => $tries]), $path);
+        return new self(
+            'variable.conditions_not_met',
+            Message::of('variables.no-values-met-conditions', ['tries' => $tries, 'condition' => $condition]),
+            $path,
+        );
     }
 }

@@ -7,9 +7,10 @@ namespace WideQuarry\Variables;
 use Brick\Math\BigRational;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Maths\Evaluator;
+use WideQuarry\Maths\Approximation;
+use WideQuarry\Maths\Arithmetic;
+use WideQuarry\Maths\Formula;
 use WideQuarry\Maths\MathsProblem;
-use WideQuarry\Maths\Parser;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
@@ -65,7 +66,7 @@ final readonly class Value
         return $this->text;
     }
 
-    /** @throws RollProblem */
+    /** An approximate value counts as its decimal of 30 figures. @throws RollProblem */
     public function number(Roll $roll): BigRational
     {
         if (! $this->isExpression) {
@@ -73,9 +74,12 @@ final readonly class Value
         }
         $value = $this->evaluated($roll);
 
-        return $value instanceof BigRational
-            ? $value
-            : throw RollProblem::unreadable(is_string($value) ? $value : Message::of('variables.true-false'), $this->path);
+        return match (true) {
+            is_string($value) => throw RollProblem::unreadable($value, $this->path),
+            is_bool($value) => throw RollProblem::unreadable(Message::of('variables.true-false'), $this->path),
+            is_array($value) => throw RollProblem::unreadable(Message::of('variables.list'), $this->path),
+            default => Arithmetic::rational($value),
+        };
     }
 
     /** @throws RollProblem */
@@ -88,10 +92,11 @@ final readonly class Value
         return $roll->written[trim($this->text)] ?? ValueFormat::plain()->write($this->evaluated($roll), $language);
     }
 
-    private function evaluated(Roll $roll): BigRational|string|bool
+    /** @return int|BigRational|Approximation|string|bool|list<mixed> */
+    private function evaluated(Roll $roll): int|BigRational|Approximation|string|bool|array
     {
         try {
-            return (new Evaluator($roll->values))->value(Parser::parse($this->text));
+            return Formula::of($this->text)->value($roll->values);
         } catch (MathsProblem $problem) {
             throw RollProblem::expression($problem, $this->path);
         }

@@ -6,20 +6,19 @@ namespace WideQuarry\Variables;
 
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
-use WideQuarry\Maths\Evaluator;
-use WideQuarry\Maths\MathsProblem;
-use WideQuarry\Maths\Parser;
 use WideQuarry\Messages\Message;
 use WideQuarry\Random\Seed;
 
-/** The variables of a question in the order they depend on one another, and the conditions a roll must meet. */
-final readonly class Variables
+/** The variables of a question, and the conditions a roll must meet. */
+final class Variables
 {
+    private ?RollPlan $plan = null;
+
     /**
      * @param  list<Variable>  $list
      * @param  list<string>  $conditions
      */
-    private function __construct(public array $list, private array $conditions, private int $tries)
+    private function __construct(public readonly array $list, public readonly array $conditions, public readonly int $tries)
     {
     }
 
@@ -52,6 +51,18 @@ final readonly class Variables
         return new self($list, $conditions, $fields->int('tries', 100, 1, 1000));
     }
 
+    /** @return list<string> every name that has a value, the columns of rows among them */
+    public function names(): array
+    {
+        return array_merge(...array_map(fn (Variable $variable): array => $variable->names, $this->list), ...[[]]);
+    }
+
+    /** @throws RollProblem when they cannot be worked out whatever is drawn */
+    public function plan(): RollPlan
+    {
+        return $this->plan ??= new RollPlan($this->list, $this->conditions);
+    }
+
     /**
      * The values for a seed: drawn again until the conditions hold, at most as often as `tries` says.
      *
@@ -62,47 +73,57 @@ final readonly class Variables
         if ($this->list === []) {
             return new Roll;
         }
-        $streams = [];
-        foreach ($this->list as $variable) {
-            $streams[] = $seed->stream('roll', $variable->name);
-        }
-        for ($try = 0; $try < $this->tries; $try++) {
-            $values = [];
-            foreach ($this->list as $i => $variable) {
-                if (isset($values[$variable->name])) {
-                    throw RollProblem::repeated($variable->name, "$variable->path/name");
-                }
-                $values[$variable->name] = $variable->draw($streams[$i], $values);
-            }
-            if ($this->hold($values)) {
-                $written = [];
-                foreach ($this->list as $variable) {
-                    $written[$variable->name] = $variable->show->write($values[$variable->name], $language);
-                }
+        [, $worked] = $this->settled($seed);
 
-                return new Roll($values, $written);
-            }
-        }
-        throw RollProblem::neverMet($this->tries, '/variables/conditions');
+        return $worked->problem === null ? $this->written($worked, $language) : throw $worked->problem;
     }
 
-    /** @param  array<string, \Brick\Math\BigRational|string|bool>  $values */
-    private function hold(array $values): bool
+    /**
+     * What is drawn for a seed, and what comes of it; drawn again until the conditions hold.
+     *
+     * @return array{list<int|string>, Worked}
+     *
+     * @throws RollProblem when the conditions are never met
+     */
+    public function settled(Seed $seed): array
     {
-        foreach ($this->conditions as $i => $condition) {
-            try {
-                $holds = (new Evaluator($values))->value(Parser::parse($condition));
-            } catch (MathsProblem $problem) {
-                throw RollProblem::expression($problem, "/variables/conditions/$i");
+        $plan = $this->plan();
+        $streams = array_map(fn (Variable $variable) => $seed->stream('roll', $variable->name), $plan->drawn);
+        $failed = [];
+        for ($try = 0; $try < $this->tries; $try++) {
+            $outcomes = [];
+            foreach ($plan->drawn as $i => $variable) {
+                assert($variable->drawn !== null);
+                $outcomes[] = $variable->drawn->draw($streams[$i]);
             }
-            if (! is_bool($holds)) {
-                throw RollProblem::noCondition("/variables/conditions/$i");
+            $worked = $plan->worked($outcomes);
+            if ($worked->forbiddenBy === null) {
+                return [$outcomes, $worked];
             }
-            if (! $holds) {
-                return false;
+            $failed[$worked->forbiddenBy] = ($failed[$worked->forbiddenBy] ?? 0) + 1;
+        }
+        arsort($failed);
+        $most = array_key_first($failed) ?? 0;
+        throw RollProblem::neverMet($this->tries, $this->conditions[$most] ?? '', "/variables/conditions/$most");
+    }
+
+    /** As they are shown. */
+    public function written(Worked $worked, string $language): Roll
+    {
+        $written = $natural = [];
+        foreach ($this->list as $variable) {
+            foreach ($variable->names as $name) {
+                if ($variable->show->isNatural()) {
+                    $natural[] = $name;
+                }
+                $value = $worked->values[$name];
+                $written[$name] = $variable->show->write($value, $language);
+                foreach (is_array($value) ? $value : [] as $i => $item) {
+                    $written["{$name}[".($i + 1).']'] = $variable->show->write($item, $language);
+                }
             }
         }
 
-        return true;
+        return new Roll($worked->values, $written, $natural);
     }
 }

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use WideQuarry\Content\Anchors;
+use WideQuarry\Content\Filling;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Tree;
 
@@ -105,7 +106,7 @@ it('fills values into text, formulas and TeX', function (): void {
     $tree = Tree::of(
         '<p>m = <var data-value="m"></var> <math><mi data-value="m"></mi>'.
             '<annotation encoding="application/x-tex">\val{m}g</annotation></math></p>',
-        ['m' => '54'],
+        new Filling(['m' => '54']),
     );
 
     expect(json_encode($tree))->toBe(

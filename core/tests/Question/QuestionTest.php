@@ -130,9 +130,9 @@ it('finds what keeps a question from being complete', function (array $part, arr
     'unreadable credit' => [Questions::choice(['a' => 'half', 'b' => '1']), [], 'value.unreadable'],
     'an unreadable number' => [Questions::typed('number', [['answer' => 'value', 'value' => 'two']]), [], 'value.unreadable'],
     'an expression that cannot be worked out' => [
-        Questions::typed('number', [['answer' => 'value', 'value' => ['expr' => 'sqrt(2)']]]),
+        Questions::typed('number', [['answer' => 'value', 'value' => ['expr' => 'sqrt(-2)']]]),
         [],
-        'expression.unknown_function',
+        'root.of_negative',
     ],
     'a rule without words' => [Questions::typed('text', [['answer' => 'is', 'text' => []]]), [], 'rule.empty'],
     'a shape that cannot be read' => [Questions::typed('text', [['answer' => 'shape', 'pattern' => '(']]), [], 'shape.unreadable'],

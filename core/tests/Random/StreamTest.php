@@ -126,18 +126,12 @@ it('says why values cannot be drawn', function (array $variable, array $conditio
         ['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '2'],
         ['a > 5'],
         'variable.conditions_not_met',
-        '/variables/conditions',
+        '/variables/conditions/0',
     ],
     'a condition that compares nothing' => [
         ['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '2'],
         ['a + 1'],
         'variable.condition',
         '/variables/conditions/0',
-    ],
-    'a kind that cannot be drawn yet' => [
-        ['name' => 'a', 'kind' => 'sample', 'items' => ['1'], 'count' => 1],
-        [],
-        'variable.kind_unavailable',
-        '/variables/list/0/kind',
     ],
 ]);

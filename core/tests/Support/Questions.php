@@ -49,7 +49,7 @@ final class Questions
         return array_map(
             fn (mixed $value): string|float => is_string($value)
                 ? $value
-                : (float) (string) $value->toScale(12, \Brick\Math\RoundingMode::HALF_UP),
+                : (float) (string) \WideQuarry\Maths\Arithmetic::rational($value)->toScale(12, \Brick\Math\RoundingMode::HALF_UP),
             $question->variables->roll($seed, $question->language)->values,
         );
     }

@@ -47,18 +47,20 @@ final readonly class ContentExporter
      */
     public function nodes(array $nodes): array
     {
-        return array_map(function (Element|string $node): Element|string {
-            $media = $node instanceof Element ? $node->attribute('data-media') : null;
-            $value = $node instanceof Element ? $node->attribute('data-value') : null;
+        return $this->withMedia($this->roll->filling()->nodes($nodes));
+    }
 
-            return match (true) {
-                is_string($node) => $node,
-                $value !== null => $node->name === 'mi'
-                    ? new Element('mn', [], [$this->roll->written[$value] ?? $value])
-                    : $this->roll->written[$value] ?? $value,
-                $media !== null => PackedMedia::element($node, $this->files, $this->before),
-                default => $node->withChildren($this->nodes($node->children)),
-            };
+    /**
+     * @param  list<Element|string>  $nodes
+     * @return list<Element|string>
+     */
+    private function withMedia(array $nodes): array
+    {
+        return array_map(fn (Element|string $node): Element|string => match (true) {
+            is_string($node) => $node,
+            $node->attribute('data-value') !== null => (string) $node->attribute('data-value'), // a name without a value
+            $node->attribute('data-media') !== null => PackedMedia::element($node, $this->files, $this->before),
+            default => $node->withChildren($this->withMedia($node->children)),
         }, $nodes);
     }
 }

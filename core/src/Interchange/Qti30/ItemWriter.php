@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Content\Element;
+use WideQuarry\Content\Filling;
 use WideQuarry\Content\Gaps;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
@@ -57,7 +58,7 @@ final class ItemWriter
             GapText::scattered($question),
             $templates,
         );
-        $values = $templates?->printed() ?? $in->roll->written;
+        $values = $templates?->printed() ?? $in->roll->filling();
         $score = new ScoreWriter($question);
         $feedback = new FeedbackWriter(fn (string $html): string => self::content($html, $this->files, $values));
         $sent = $this->parts($question, $in, $values, $score);
@@ -100,10 +101,10 @@ final class ItemWriter
     /**
      * Writes what the parts have for themselves: declarations, interactions, gaps, scores.
      *
-     * @param  array<string, string|Element>  $values
+     * @param  Filling|array<string, Element>  $values  filled in, or what prints each
      * @return array<int, array{Part, string, WrittenPart}> place → part, response identifier, what was written
      */
-    private function parts(Question $question, WriteContext $in, array $values, ScoreWriter $score): array
+    private function parts(Question $question, WriteContext $in, Filling|array $values, ScoreWriter $score): array
     {
         $sent = [];
         foreach ($question->parts as $i => $own) {
@@ -139,8 +140,8 @@ final class ItemWriter
         return $sent;
     }
 
-    /** @param  array<string, string|Element>  $values */
-    private function part(Question $question, Part $part, string $response, WriteContext $in, array $values): ?WrittenPart
+    /** @param  Filling|array<string, Element>  $values  filled in, or what prints each */
+    private function part(Question $question, Part $part, string $response, WriteContext $in, Filling|array $values): ?WrittenPart
     {
         if ($part->kind === null) {
             return null;
@@ -195,9 +196,9 @@ final class ItemWriter
     /**
      * What whoever marks it sees beside the item: rubrics, then model answers.
      *
-     * @param  array<string, string|Element>  $values
+     * @param  Filling|array<string, Element>  $values  filled in, or what prints each
      */
-    private function forMarkers(Question $question, array $values): string
+    private function forMarkers(Question $question, Filling|array $values): string
     {
         $texts = [...array_values(MarkerText::rubrics($question)), ...array_merge(...array_values(MarkerText::models($question)))];
 
@@ -225,15 +226,15 @@ final class ItemWriter
      * Rich text as an item holds it: media by path, MathML in its namespace.
      *
      * @param  array<string, string>  $files
-     * @param  array<string, string|Element>  $values
+     * @param  Filling|array<string, Element>  $values  filled in, or what prints each
      */
-    public static function content(string $html, array $files, array $values = []): string
+    public static function content(string $html, array $files, Filling|array $values = []): string
     {
         return Serialiser::html(self::outward(RichText::read($html)->nodes, $files, $values, []));
     }
 
-    /** @param  array<string, string|Element>  $values */
-    private function body(Question $question, array $values): string
+    /** @param  Filling|array<string, Element>  $values  filled in, or what prints each */
+    private function body(Question $question, Filling|array $values): string
     {
         $nodes = RichText::read($question->body)->nodes;
         foreach ($this->around as $id => $response) {
@@ -265,12 +266,15 @@ final class ItemWriter
     /**
      * @param  list<Element|string>  $nodes
      * @param  array<string, string>  $files
-     * @param  array<string, string|Element>  $values
+     * @param  Filling|array<string, Element>  $values  filled in, or what prints each
      * @param  array<string, string>  $parts
      * @return list<Element|string>
      */
-    private static function outward(array $nodes, array $files, array $values, array $parts): array
+    private static function outward(array $nodes, array $files, Filling|array $values, array $parts): array
     {
+        if ($values instanceof Filling) {
+            return self::outward($values->nodes($nodes), $files, [], $parts);
+        }
         $out = [];
         foreach ($nodes as $node) {
             $value = $node instanceof Element ? $node->attribute('data-value') : null;
@@ -291,14 +295,10 @@ final class ItemWriter
         return $out;
     }
 
-    /** What stands for a value: its digits, or the variable that prints it. */
+    /** What stands for a value: the variable that prints it, or its name where nothing does. */
     private static function shown(string $element, string $name, string|Element $value): Element|string
     {
-        return $element !== 'mi'
-            ? $value
-            : ($value instanceof Element
-                ? new Element('mi', [], [$name])
-                : new Element('mn', [], [$value]));
+        return $element === 'mi' ? new Element('mi', [], [$name]) : $value;
     }
 
     private function roll(Question $question, ?TemplateWriter $templates): Roll

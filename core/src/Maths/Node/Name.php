@@ -7,7 +7,7 @@ namespace WideQuarry\Maths\Node;
 use WideQuarry\Maths\Node;
 use WideQuarry\Maths\NodeVisitor;
 
-/** A variable. */
+/** A variable, or one of the constants pi and e. */
 final readonly class Name implements Node
 {
     public function __construct(public string $name, public int $offset)

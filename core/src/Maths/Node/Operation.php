@@ -7,7 +7,7 @@ namespace WideQuarry\Maths\Node;
 use WideQuarry\Maths\Node;
 use WideQuarry\Maths\NodeVisitor;
 
-/** Two operands: + - * / ^ = != < <= > >= */
+/** Two operands: + - * / ^ = != < <= > >= in and or */
 final readonly class Operation implements Node
 {
     public function __construct(public string $operator, public Node $left, public Node $right, public int $offset)

@@ -99,7 +99,7 @@ final class AmendKind implements Kind
 
     public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
-        return ['text' => Tree::of(self::settings($part)->text, $in->roll->written)];
+        return ['text' => Tree::of(self::settings($part)->text, $in->roll->filling())];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string

@@ -106,7 +106,7 @@ final class ChoiceKind implements Kind
 
         return [
             'options' => array_map(
-                fn (array $option): array => ['id' => $option['id'], 'body' => Tree::of($option['html'], $in->roll->written)],
+                fn (array $option): array => ['id' => $option['id'], 'body' => Tree::of($option['html'], $in->roll->filling())],
                 $options,
             ),
             'min' => $settings->min,

@@ -83,8 +83,8 @@ final class EssayKind implements Kind
             'lines' => $settings->lines,
             'format' => $settings->isRich ? 'rich' : 'plain',
             'words' => (object) ['min' => $settings->least, 'max' => $settings->most],
-            'prompts' => array_map(fn (string $html): array => Tree::of($html, $in->roll->written), $settings->filledPrompts()),
-            'start' => $settings->isRich ? Tree::of($settings->start, $in->roll->written) : self::start($settings),
+            'prompts' => array_map(fn (string $html): array => Tree::of($html, $in->roll->filling()), $settings->filledPrompts()),
+            'start' => $settings->isRich ? Tree::of($settings->start, $in->roll->filling()) : self::start($settings),
             'spelling' => $settings->checksSpelling,
         ];
     }

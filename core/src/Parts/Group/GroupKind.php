@@ -116,9 +116,9 @@ final class GroupKind implements Kind
             : $items;
 
         return [
-            'items' => array_map(fn (Item $item): array => $item->shown($in->roll->written), $items),
+            'items' => array_map(fn (Item $item): array => $item->shown($in->roll->filling()), $items),
             'groups' => array_map(
-                fn (Item $group): array => [...$group->shown($in->roll->written), 'max' => $group->limit],
+                fn (Item $group): array => [...$group->shown($in->roll->filling()), 'max' => $group->limit],
                 Item::filled($settings->groups),
             ),
         ];

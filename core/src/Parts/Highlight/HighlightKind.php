@@ -98,7 +98,7 @@ final class HighlightKind implements Kind
     {
         $settings = self::settings($part);
 
-        return ['text' => Tree::of($settings->text, $in->roll->written), 'min' => $settings->min, 'max' => $settings->max];
+        return ['text' => Tree::of($settings->text, $in->roll->filling()), 'min' => $settings->min, 'max' => $settings->max];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string

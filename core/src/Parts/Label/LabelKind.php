@@ -160,7 +160,7 @@ final class LabelKind implements Kind
         return [
             'picture' => $settings->picture?->shown(),
             'targets' => array_map(fn (Target $target): array => $target->shown($in->roll), $settings->targets),
-            'labels' => array_map(fn (Item $label): array => [...$label->shown($in->roll->written), 'uses' => $label->limit], $labels),
+            'labels' => array_map(fn (Item $label): array => [...$label->shown($in->roll->filling()), 'uses' => $label->limit], $labels),
             'by' => $settings->by,
         ];
     }

@@ -69,7 +69,7 @@ final class PrintedLabel
         if ($rule->on instanceof PairTarget && $rule->on->first === $target) {
             $label = Item::find($settings->labels, $rule->on->second);
 
-            return $label === null ? null : $paper->inline(Tree::of($label->html, $in->roll->written));
+            return $label === null ? null : $paper->inline(Tree::of($label->html, $in->roll->filling()));
         }
         if (! $settings->isTyped() || ! ($rule->on instanceof TextMatcher) || $rule->on->piece !== $target || $rule->on->texts === []) {
             return null;

@@ -116,7 +116,7 @@ final class MatchKind implements Kind
         } elseif ($settings->shuffle) {
             $right = ShuffledItems::away($seed, $part->id, $right, PairTarget::along($pairs, $settings->left, 'first'));
         }
-        $shown = fn (Item $item): array => [...$item->shown($in->roll->written), 'uses' => $item->limit];
+        $shown = fn (Item $item): array => [...$item->shown($in->roll->filling()), 'uses' => $item->limit];
 
         return ['left' => array_map($shown, $left), 'right' => array_map($shown, $right), 'by' => $settings->by];
     }

@@ -94,7 +94,7 @@ final class MenuKind implements Kind
         $options = Item::filled($settings->options);
         $options = $settings->shuffle ? $seed->stream('shuffle', $part->id)->shuffled($options) : $options;
 
-        return ['options' => array_map(fn (Item $option): array => $option->shown($in->roll->written), $options)];
+        return ['options' => array_map(fn (Item $option): array => $option->shown($in->roll->filling()), $options)];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string

@@ -93,7 +93,7 @@ final class OrderKind implements Kind
 
         return [
             'items' => array_map(
-                fn (Item $item): array => [...$item->shown($in->roll->written), 'given' => in_array($item->id, $settings->given, true)],
+                fn (Item $item): array => [...$item->shown($in->roll->filling()), 'given' => in_array($item->id, $settings->given, true)],
                 $this->shown($part, $settings, $items, $seed),
             ),
             'layout' => $settings->layout,

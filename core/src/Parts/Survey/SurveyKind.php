@@ -92,7 +92,7 @@ final class SurveyKind implements Kind
 
         return [
             'options' => array_map(
-                fn (Item $option): array => $option->shown($in->roll->written),
+                fn (Item $option): array => $option->shown($in->roll->filling()),
                 $scale === null ? Item::filled($settings->options) : [],
             ),
             'scale' => $scale === null

@@ -105,7 +105,7 @@ final class TilesKind implements Kind
         $tiles = $settings->shuffle ? ShuffledItems::away($seed, $part->id, $tiles, PairTarget::earning($part)) : $tiles;
 
         return [
-            'tiles' => array_map(fn (Item $tile): array => [...$tile->shown($in->roll->written), 'uses' => $tile->limit], $tiles),
+            'tiles' => array_map(fn (Item $tile): array => [...$tile->shown($in->roll->filling()), 'uses' => $tile->limit], $tiles),
             'gaps' => $in->gaps->of($part->id),
         ];
     }

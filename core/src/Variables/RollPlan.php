@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Variables;
+
+use WideQuarry\Maths\Formula;
+use WideQuarry\Maths\FunctionTable;
+use WideQuarry\Maths\MathsProblem;
+
+/**
+ * How the variables of a question are worked out: in the order they need one another, whatever order they stand in. Read once, used
+ * for every roll.
+ */
+final class RollPlan
+{
+    /** @var list<Variable> */
+    public readonly array $drawn;
+
+    /** @var array<string, array{Variable, Formula}> in the order they need one another */
+    private array $workedOut = [];
+
+    /** @var list<Formula> */
+    private array $conditions = [];
+
+    /**
+     * @param  list<Variable>  $list
+     * @param  list<string>  $conditions
+     *
+     * @throws RollProblem when names are given twice, or definitions go round in a circle, or an expression cannot be read
+     */
+    public function __construct(array $list, array $conditions)
+    {
+        $this->drawn = array_values(array_filter($list, fn (Variable $one): bool => $one->drawn !== null));
+        $names = [];
+        foreach ($list as $variable) {
+            foreach ($variable->names as $i => $name) {
+                $path = $variable->kind === 'row' ? "$variable->path/columns/$i" : "$variable->path/name";
+                if (FunctionTable::isReserved($name)) {
+                    throw RollProblem::reserved($name, $path);
+                }
+                if (isset($names[$name])) {
+                    throw RollProblem::repeated($name, $path);
+                }
+                $names[$name] = $variable;
+            }
+        }
+        foreach ($list as $variable) {
+            $this->order($variable, $names, []);
+        }
+        foreach ($conditions as $i => $condition) {
+            $this->conditions[] = self::formula($condition, "/variables/conditions/$i");
+        }
+    }
+
+    /**
+     * Works out what has been drawn. A condition that cannot hold forbids it, even where something else could not be worked out: that is
+     * how an author forbids a bad roll.
+     *
+     * @param  list<int|string>  $outcomes  of what is drawn, in its order
+     */
+    public function worked(array $outcomes): Worked
+    {
+        $values = [];
+        foreach ($this->drawn as $i => $variable) {
+            assert($variable->drawn !== null);
+            $values += $variable->drawn->values($outcomes[$i]);
+        }
+        $problem = null;
+        foreach ($this->workedOut as [$variable, $formula]) {
+            try {
+                $values[$variable->name] = $formula->value($values);
+            } catch (MathsProblem $found) {
+                // what needs it fails for the same reason, which has been said
+                $problem ??= RollProblem::expression($found, "$variable->path/expr");
+            }
+        }
+        foreach ($this->conditions as $i => $condition) {
+            try {
+                $holds = $condition->value($values);
+            } catch (MathsProblem $found) {
+                $problem ??= RollProblem::expression($found, "/variables/conditions/$i");
+
+                continue;
+            }
+            if ($holds === false) {
+                return new Worked($values, null, $i);
+            }
+            if ($holds !== true) {
+                $problem ??= RollProblem::noCondition("/variables/conditions/$i");
+            }
+        }
+
+        return new Worked($values, $problem, null);
+    }
+
+    /**
+     * Puts a value after those it needs: depth first (Cormen et al. 2022, "Introduction to Algorithms", 20.4).
+     *
+     * @param  array<string, Variable>  $names
+     * @param  list<string>  $through  values that need this one
+     *
+     * @throws RollProblem
+     */
+    private function order(Variable $variable, array $names, array $through): void
+    {
+        if ($variable->drawn !== null || isset($this->workedOut[$variable->name])) {
+            return;
+        }
+        $from = array_search($variable->name, $through, true);
+        if ($from !== false) {
+            throw RollProblem::circular(array_slice($through, $from), "$variable->path/expr");
+        }
+        $formula = self::formula($variable->expr, "$variable->path/expr");
+        foreach ($formula->names() as $name) {
+            if (isset($names[$name])) {
+                $this->order($names[$name], $names, [...$through, $variable->name]);
+            }
+        }
+        $this->workedOut[$variable->name] = [$variable, $formula];
+    }
+
+    private static function formula(string $text, string $path): Formula
+    {
+        try {
+            return Formula::of($text);
+        } catch (MathsProblem $problem) {
+            throw RollProblem::expression($problem, $path);
+        }
+    }
+}

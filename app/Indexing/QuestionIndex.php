@@ -6,6 +6,7 @@ namespace App\Indexing;
 
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Checks\Completeness;
+use WideQuarry\Checks\RollCheck;
 use WideQuarry\Content\RichText;
 use WideQuarry\Duplicates\Fingerprint;
 use WideQuarry\Duplicates\MinHashSignature;
@@ -58,6 +59,9 @@ final class QuestionIndex
 
     private const STEM = 400;
 
+    /** Rolls that are looked at on saving: some 50 ms. The rest is looked at in the background. */
+    public const ROLLS = 500;
+
     /** Text search configurations of PostgreSQL by language; others are not stemmed. */
     private const STEMMED = [
         'en' => 'english',
@@ -76,16 +80,23 @@ final class QuestionIndex
     /** @return array<string, mixed> columns of questions */
     public static function columns(Question $question): array
     {
-        return [...self::plain($question), ...self::judged($question)];
+        $findings = (new Completeness)->findings($question, self::ROLLS);
+
+        return [...self::plain($question, RollCheck::areBad($findings)), ...self::judged($question, $findings)];
     }
 
-    /** @return array{is_complete: bool, specimens: int, specimens_failing: int} what a check of the question gives, its specimens run */
-    public static function judged(Question $question): array
+    /**
+     * What a check of the question gives, its specimens run.
+     *
+     * @param  list<Finding>|null  $findings  null to check it here
+     * @return array{is_complete: bool, specimens: int, specimens_failing: int}
+     */
+    public static function judged(Question $question, ?array $findings = null): array
     {
         $completeness = new Completeness;
         $failing = $completeness->failingSpecimens($question);
         $blocking = array_filter(
-            [...$completeness->findings($question), ...$failing],
+            [...$findings ?? $completeness->findings($question, self::ROLLS), ...$failing],
             fn (Finding $finding): bool => $finding->isBlocking(),
         );
 
@@ -96,8 +107,8 @@ final class QuestionIndex
         ];
     }
 
-    /** @return array<string, mixed> the columns that need no check of the question */
-    public static function plain(Question $question): array
+    /** @return array<string, mixed> the columns that need no check of the question but whether some of its rolls are bad */
+    private static function plain(Question $question, bool $hasBadRolls): array
     {
         $stem = mb_substr(str_replace("\n", ' ', RichText::read($question->body)->plain(false)), 0, self::STEM);
         $kinds = array_values(array_unique(array_map(fn (Part $part): string => $part->kindName, $question->parts)));
@@ -111,7 +122,7 @@ final class QuestionIndex
             'fingerprint' => Fingerprint::of($question),
             'near' => '{'.implode(',', MinHashSignature::of($question)).'}',
             'language' => $question->language,
-            'has' => self::array(Features::of($question)),
+            'has' => self::array([...Features::of($question), ...$hasBadRolls ? [Features::BAD_ROLLS] : []]),
             'marking' => Features::marking($question),
             'marker_minutes' => Features::markingMinutes($question),
             // untitled questions are named by their first words

@@ -249,6 +249,16 @@ return [
         [401, 404, 403, 200, 200, 403, 404],
         fn (World $w): array => ['/banks/rocks/split', ['question' => World::statements()]],
     ],
+    'POST api/v1/study' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/study', ['question' => World::json()]]],
+    'POST api/v1/values' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/values', ['variables' => null]]],
+    'POST api/v1/values/rename' => [
+        [401, 200, 200, 200, 200, 200, 200],
+        fn (World $w): array => ['/values/rename', ['question' => World::json(), 'from' => 'a', 'to' => 'b']],
+    ],
+    'POST api/v1/values/vary' => [
+        [401, 200, 200, 200, 200, 200, 200],
+        fn (World $w): array => ['/values/vary', ['question' => World::json(), 'number' => '3']],
+    ],
     'POST api/v1/present' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/present', ['question' => World::json()]]],
     'POST api/v1/rubric-cells' => [
         [401, 200, 200, 200, 200, 200, 200],

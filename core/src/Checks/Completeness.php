@@ -29,14 +29,20 @@ final class Completeness
     /** Fields of a record that completeness depends on. */
     public const RECORD_FIELDS = ['specimens', 'origin'];
 
-    /** Rolls that are tried; the study of thousands comes with the variables' own desk. */
+    /** Rolls that are looked at while somebody writes, and where nobody says how many. */
+    public const ROLLS = 200;
+
+    /** Seeds that are tried for a roll to check the rest in. */
     private const SEEDS = 20;
 
-    /** @return list<Finding> */
-    public function findings(Question $question): array
+    /**
+     * @param  int  $rolls  the most that are looked at
+     * @return list<Finding>
+     */
+    public function findings(Question $question, int $rolls = self::ROLLS): array
     {
-        $roll = new Roll;
-        $findings = $this->rolls($question, $roll);
+        $findings = RollCheck::findings($question, $rolls);
+        $roll = $this->roll($question);
         $in = ScoringContext::of($question, $roll);
         foreach ($question->parts as $part) {
             $shares =
@@ -103,18 +109,18 @@ final class Completeness
         return $findings;
     }
 
-    /** @return list<Finding> */
-    private function rolls(Question $question, Roll &$roll): array
+    /** A roll that can be worked out, so that the rest can be checked. */
+    private function roll(Question $question): Roll
     {
-        try {
-            for ($seed = self::SEEDS; $seed >= 1; $seed--) {
-                $roll = $question->variables->roll(Seed::of($seed), $question->language);
+        for ($seed = 1; $seed <= self::SEEDS; $seed++) {
+            try {
+                return $question->variables->roll(Seed::of($seed), $question->language);
+            } catch (RollProblem) {
+                // another may do
             }
-        } catch (RollProblem $problem) {
-            return [Finding::blocking($problem->rule, $problem->path, $problem->getMessage())];
         }
 
-        return [];
+        return new Roll;
     }
 
     /** @return list<Finding> */
@@ -212,8 +218,8 @@ final class Completeness
                 );
             }
         }
-        $names = array_map(fn ($variable): string => $variable->name, $question->variables->list);
-        foreach (array_diff($anchors->values, $names) as $name) {
+        $shown = array_unique(array_map(fn (string $name): string => explode('[', $name)[0], $anchors->values));
+        foreach (array_diff($shown, $question->variables->names()) as $name) {
             $findings[] = Finding::blocking(
                 'value.unknown',
                 '/body',

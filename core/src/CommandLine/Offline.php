@@ -22,11 +22,13 @@ use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Scorer;
+use WideQuarry\Study\RollStudy;
+use WideQuarry\Variables\RollProblem;
 
 /** The commands that need neither database nor framework. Standard output carries JSON only; a problem is exit code 1. */
 final readonly class Offline
 {
-    public const COMMANDS = ['read', 'write', 'score', 'present', 'rolls', 'check'];
+    public const COMMANDS = ['read', 'write', 'score', 'present', 'rolls', 'study', 'check'];
 
     private const OPTIONS = [
         'read' => ['media', 'lines'],
@@ -34,6 +36,7 @@ final readonly class Offline
         'score' => [],
         'present' => [],
         'rolls' => ['count', 'seed'],
+        'study' => ['rolls'],
         'check' => [],
     ];
 
@@ -71,6 +74,7 @@ final readonly class Offline
                     ['question', 'seed', 'ref'],
                 ),
                 'rolls' => $this->rolls($arguments),
+                'study' => $this->study($arguments),
                 default => $this->check($arguments),
             };
         } catch (CoreException $problem) {
@@ -229,12 +233,38 @@ final readonly class Offline
         }
         $question = Question::read(Json::decode($bytes), $this->kinds);
         for ($seed = $first; $seed < $first + $count; $seed++) {
-            $this->streams->line(
-                Json::encode(['seed' => $seed, ...$question->variables->roll(Seed::of($seed), $question->language)->jsonSerialize()]),
-            );
+            try {
+                $values = $question->variables->roll(Seed::of($seed), $question->language)->jsonSerialize();
+            } catch (RollProblem $problem) {
+                $values = ['problem' => Problem::of($problem)];
+            }
+            $this->streams->line(Json::encode(['seed' => $seed, ...$values]));
         }
 
         return 0;
+    }
+
+    private function study(Arguments $arguments): int
+    {
+        $rolls = filter_var($arguments->options['rolls'] ?? RollStudy::ROLLS, FILTER_VALIDATE_INT, [
+            'options' => ['min_range' => 1, 'max_range' => 100_000],
+        ]);
+        $bytes = $this->streams->contents($arguments->words[0] ?? '');
+        if ($rolls === false || $bytes === null) {
+            return $this->fail(Problem::usage(Message::of('commandLine.study-what')));
+        }
+        $failed = false;
+        foreach (self::questions(Json::decode($bytes)) as $json) {
+            $id = $json instanceof \stdClass && is_string($json->id ?? null) ? $json->id : null;
+            try {
+                $this->streams->line(Json::encode(RollStudy::of(Question::read($json, $this->kinds), $rolls)->summary()));
+            } catch (CoreException $problem) {
+                $failed = true;
+                $this->streams->line(Json::encode(['id' => $id, 'problem' => Problem::of($problem)]));
+            }
+        }
+
+        return $failed ? 1 : 0;
     }
 
     private function check(Arguments $arguments): int
@@ -270,8 +300,12 @@ final readonly class Offline
     /** @return list<mixed> one question, or the output of read */
     private function questionsOfJson(string $path): array
     {
-        $json = Json::decode((string) file_get_contents($path));
+        return self::questions(Json::decode((string) file_get_contents($path)));
+    }
 
+    /** @return list<mixed> one question, or the output of read */
+    private static function questions(mixed $json): array
+    {
         return $json instanceof \stdClass && is_array($json->questions ?? null) ? array_values($json->questions) : [$json];
     }
 

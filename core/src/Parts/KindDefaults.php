@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Parts;
 
 use WideQuarry\Converting\AnswerForm;
+use WideQuarry\Question\Part;
+use WideQuarry\Study\StudiedPart;
 
 /** What holds for most kinds. */
 trait KindDefaults
@@ -42,5 +44,10 @@ trait KindDefaults
     public function conversions(): array
     {
         return [];
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return null;
     }
 }

@@ -19,9 +19,13 @@ final class Features
         'rubric',
         'models',
         'values',
+        self::BAD_ROLLS,
         'specimens',
         'stimulus',
     ];
+
+    /** Told by a study of its rolls, which is not done here. */
+    public const BAD_ROLLS = 'bad_rolls';
 
     public const MARKING = ['itself', 'partly', 'hand'];
 

@@ -17,6 +17,9 @@ final class RollPlan
     /** @var list<Variable> */
     public readonly array $drawn;
 
+    /** @var list<string> of what is drawn, in its order: no two take the same random numbers */
+    public readonly array $streams;
+
     /** @var array<string, array{Variable, Formula}> in the order they need one another */
     private array $workedOut = [];
 
@@ -32,6 +35,15 @@ final class RollPlan
     public function __construct(array $list, array $conditions)
     {
         $this->drawn = array_values(array_filter($list, fn (Variable $one): bool => $one->drawn !== null));
+        $streams = [];
+        foreach ($this->drawn as $variable) {
+            $stream = $variable->stream;
+            while (in_array($stream, $streams, true)) {
+                $stream .= "'"; // one that took the first name of another
+            }
+            $streams[] = $stream;
+        }
+        $this->streams = $streams;
         $names = [];
         foreach ($list as $variable) {
             foreach ($variable->names as $i => $name) {

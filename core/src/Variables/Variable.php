@@ -28,6 +28,7 @@ final readonly class Variable
     /**
      * @param  Drawn|null  $drawn  null where it is worked out
      * @param  list<string>  $names  it gives values to
+     * @param  string  $stream  the name whose random numbers it takes: its first, so that renaming it changes no learner's values
      */
     private function __construct(
         public string $name,
@@ -37,6 +38,7 @@ final readonly class Variable
         public ?Drawn $drawn,
         public string $expr,
         public array $names,
+        public string $stream,
     ) {
     }
 
@@ -44,7 +46,7 @@ final readonly class Variable
     public static function read(mixed $json, string $path): self
     {
         $kind = is_object($json) && isset($json->kind) && is_string($json->kind) ? $json->kind : '';
-        $fields = Fields::of($json, $path, ['name', 'kind', 'show', ...self::FIELDS[$kind] ?? []])
+        $fields = Fields::of($json, $path, ['name', 'kind', 'show', 'stream', ...self::FIELDS[$kind] ?? []])
             ->need('name')
             ->need('kind');
         $fields->oneOf('kind', array_keys(self::FIELDS), '');
@@ -68,6 +70,7 @@ final readonly class Variable
             $drawn,
             $fields->string('expr', ''),
             $drawn instanceof TableRow ? $drawn->columns : [$name],
+            $fields->has('stream') ? self::name($fields->raw('stream'), $fields->at('stream')) : $name,
         );
     }
 

@@ -88,7 +88,7 @@ final class Variables
     public function settled(Seed $seed): array
     {
         $plan = $this->plan();
-        $streams = array_map(fn (Variable $variable) => $seed->stream('roll', $variable->name), $plan->drawn);
+        $streams = array_map(fn (string $name) => $seed->stream('roll', $name), $plan->streams);
         $failed = [];
         for ($try = 0; $try < $this->tries; $try++) {
             $outcomes = [];
@@ -107,7 +107,7 @@ final class Variables
         throw RollProblem::neverMet($this->tries, $this->conditions[$most] ?? '', "/variables/conditions/$most");
     }
 
-    /** As they are shown. */
+    /** As they are shown; those that could not be worked out are missing. */
     public function written(Worked $worked, string $language): Roll
     {
         $written = $natural = [];
@@ -115,6 +115,9 @@ final class Variables
             foreach ($variable->names as $name) {
                 if ($variable->show->isNatural()) {
                     $natural[] = $name;
+                }
+                if (! isset($worked->values[$name])) {
+                    continue;
                 }
                 $value = $worked->values[$name];
                 $written[$name] = $variable->show->write($value, $language);

@@ -23,6 +23,8 @@ use WideQuarry\Question\UnreadableResponse;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Study\StudiedPart;
+use WideQuarry\Study\StudiedTexts;
 use WideQuarry\Variables\Value;
 
 /** The learner finds wrong words in a text and types what is right. Response: {"amends": {"w4": "lateral"}}. */
@@ -138,6 +140,11 @@ final class AmendKind implements Kind
         }
 
         return $texts;
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return StudiedTexts::of($part);
     }
 
     public function mapping(): KindMapping

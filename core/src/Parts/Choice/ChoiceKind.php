@@ -24,6 +24,8 @@ use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Scoring\SetScoring;
+use WideQuarry\Study\StudiedOptions;
+use WideQuarry\Study\StudiedPart;
 
 /** The learner picks one or several options. Response: {"chosen": ["a"]}. */
 final class ChoiceKind implements Kind
@@ -145,6 +147,11 @@ final class ChoiceKind implements Kind
     public function conversions(): array
     {
         return ['spot' => SpotAndChoice::toSpot(...)];
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return StudiedOptions::of(array_column(self::settings($part->settings)->options, 'html', 'id'), StudiedOptions::right($part));
     }
 
     public function mapping(): KindMapping

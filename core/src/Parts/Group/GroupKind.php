@@ -21,6 +21,8 @@ use WideQuarry\Question\Scheme;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Study\StudiedOptions;
+use WideQuarry\Study\StudiedPart;
 
 /** The learner sorts items into named groups. Response: {"groups": {"g1": ["i1", "i3"]}}. */
 final class GroupKind implements Kind
@@ -147,6 +149,11 @@ final class GroupKind implements Kind
     public function conversions(): array
     {
         return ['match' => MatchAndGroup::toPairs(...)];
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return StudiedOptions::of(array_column(self::settings($part)->items, 'html', 'id'));
     }
 
     public function mapping(): KindMapping

@@ -22,6 +22,8 @@ use WideQuarry\Question\Scheme;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Study\StudiedOptions;
+use WideQuarry\Study\StudiedPart;
 
 /** The learner joins left to right. Response: {"pairs": [["l1", "r2"]]}. */
 final class MatchKind implements Kind
@@ -144,6 +146,11 @@ final class MatchKind implements Kind
     public function conversions(): array
     {
         return ['group' => MatchAndGroup::toGroups(...), 'label' => LabelAndMatch::toLabel(...)];
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return StudiedOptions::of(array_column(self::settings($part)->right, 'html', 'id'));
     }
 
     public function mapping(): KindMapping

@@ -28,6 +28,8 @@ use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Scoring\SetScoring;
+use WideQuarry\Study\StudiedOptions;
+use WideQuarry\Study\StudiedPart;
 
 /** The learner picks one option from a drop-down inside a sentence. Response: {"chosen": ["b"]}. */
 final class MenuKind implements Kind
@@ -183,6 +185,11 @@ final class MenuKind implements Kind
     public function conversions(): array
     {
         return ['label' => LabelAndFields::fromMenu(...)];
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return StudiedOptions::of(array_column(self::settings($part)->options, 'html', 'id'), StudiedOptions::right($part));
     }
 
     public function mapping(): KindMapping

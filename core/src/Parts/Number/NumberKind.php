@@ -26,6 +26,8 @@ use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Scoring\TypedOutcome;
+use WideQuarry\Study\StudiedNumbers;
+use WideQuarry\Study\StudiedPart;
 
 /** The learner types a number. Response: {"text": "2.5"}. Units come later. */
 final class NumberKind implements Kind
@@ -149,6 +151,11 @@ final class NumberKind implements Kind
     public function answerForm(): AnswerForm
     {
         return new NumberForm;
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return StudiedNumbers::of($part);
     }
 
     public function mapping(): KindMapping

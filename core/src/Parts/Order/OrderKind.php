@@ -20,6 +20,8 @@ use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Scoring\SequenceScoring;
+use WideQuarry\Study\StudiedOptions;
+use WideQuarry\Study\StudiedPart;
 
 /** The learner puts items in sequence. Response: {"sequence": ["c", "a"]}, without the items that are given. */
 final class OrderKind implements Kind
@@ -121,6 +123,11 @@ final class OrderKind implements Kind
     public function texts(Part $part): array
     {
         return array_column(self::settings($part)->items, 'html');
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return StudiedOptions::of(array_column(self::settings($part)->items, 'html', 'id'));
     }
 
     public function mapping(): KindMapping

@@ -26,6 +26,8 @@ use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Scoring\TypedOutcome;
+use WideQuarry\Study\StudiedNumbers;
+use WideQuarry\Study\StudiedPart;
 use WideQuarry\Variables\RollProblem;
 
 /** The learner sets a value on a scale. Response: {"value": "4"}. */
@@ -182,6 +184,11 @@ final class SliderKind implements Kind
                 array_filter([self::settings($part)->low, self::settings($part)->high], fn (string $words): bool => $words !== ''),
             ),
         );
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return StudiedNumbers::of($part);
     }
 
     public function mapping(): KindMapping

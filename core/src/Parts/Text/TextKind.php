@@ -23,6 +23,8 @@ use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Scoring\TextRuleMatcher;
 use WideQuarry\Scoring\TypedOutcome;
+use WideQuarry\Study\StudiedPart;
+use WideQuarry\Study\StudiedTexts;
 use WideQuarry\Variables\Value;
 
 /** The learner types a word or phrase. Response: {"text": "…"}. */
@@ -147,6 +149,11 @@ final class TextKind implements Kind
     public function conversions(): array
     {
         return ['label' => LabelAndFields::fromText(...)];
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return StudiedTexts::of($part);
     }
 
     public function mapping(): KindMapping

@@ -22,6 +22,8 @@ use WideQuarry\Question\UnreadableResponse;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\PartOutcome;
 use WideQuarry\Scoring\ScoringContext;
+use WideQuarry\Study\StudiedOptions;
+use WideQuarry\Study\StudiedPart;
 
 /** The learner puts tiles into gaps of the text. Response: {"gaps": {"g1": "t3"}}. */
 final class TilesKind implements Kind
@@ -133,6 +135,11 @@ final class TilesKind implements Kind
     public function answerForm(): AnswerForm
     {
         return new TilesForm;
+    }
+
+    public function studied(Part $part): ?StudiedPart
+    {
+        return StudiedOptions::of(array_column(self::settings($part)->tiles, 'html', 'id'));
     }
 
     public function mapping(): KindMapping

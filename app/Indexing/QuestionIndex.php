@@ -108,7 +108,7 @@ final class QuestionIndex
     }
 
     /** @return array<string, mixed> the columns that need no check of the question but whether some of its rolls are bad */
-    private static function plain(Question $question, bool $hasBadRolls): array
+    public static function plain(Question $question, bool $hasBadRolls = false): array
     {
         $stem = mb_substr(str_replace("\n", ' ', RichText::read($question->body)->plain(false)), 0, self::STEM);
         $kinds = array_values(array_unique(array_map(fn (Part $part): string => $part->kindName, $question->parts)));

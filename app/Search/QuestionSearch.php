@@ -26,6 +26,7 @@ final class QuestionSearch
         'questions.named',
         'questions.revision',
         'questions.has_variables',
+        'questions.has',
         'questions.is_complete',
         'questions.specimens',
         'questions.specimens_failing',

@@ -15,8 +15,9 @@ use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Json;
 use WideQuarry\Presentation\Presenter;
 use WideQuarry\Random\Seed;
+use WideQuarry\Variables\RollProblem;
 
-/** What a learner would see of a question that need not be saved. */
+/** What a learner would see of a question that need not be saved; where its values cannot be worked out, why not, and what is found in it. */
 final class PresentController
 {
     #[Operation(
@@ -32,9 +33,18 @@ final class PresentController
         $bank = $bank !== null && Gate::allows('view', $bank) ? $bank->id : null;
         $stimuli = Stimuli::shown($question->stimuli, $person);
 
+        $problem = null;
+        try {
+            $roll = $question->variables->roll($seed, $question->language);
+            $shown = $presenter->present($question, $seed, array_map(fn (\stdClass $one): string => $one->body, $stimuli));
+        } catch (RollProblem $found) {
+            [$roll, $shown, $problem] = [null, null, $found->getMessage()];
+        }
+
         return new JsonResponse(
             Json::encode([
-                'presentation' => $presenter->present($question, $seed, array_map(fn (\stdClass $one): string => $one->body, $stimuli)),
+                'presentation' => $shown,
+                'problem' => $problem,
                 'stimuli' => array_values(
                     array_map(
                         fn (\stdClass $one): array => [
@@ -48,7 +58,7 @@ final class PresentController
                     ),
                 ),
                 'findings' => QuestionFindings::of($question, $bank),
-                'roll' => $question->variables->roll($seed, $question->language),
+                'roll' => $roll,
             ]),
             json: true,
         );

@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use WideQuarry\Question\Features;
 
 /** A question as a row of a list; marks are pieces of text with whether each was found. */
 final class QuestionRowResource extends JsonResource
@@ -33,6 +34,7 @@ final class QuestionRowResource extends JsonResource
             'named' => $row->named,
             'uses' => $row->uses,
             'has_variables' => $row->has_variables,
+            'has_bad_rolls' => in_array(Features::BAD_ROLLS, self::list($row->has), true),
             'is_complete' => $row->is_complete,
             'specimens' => $row->specimens,
             'specimens_failing' => $row->specimens_failing,

@@ -78,7 +78,7 @@ final readonly class Typeset implements NodeVisitor
         $left = $this->within($node->left, $binds);
         $right = $this->within($node->right, $node->operator === '-' || $node->operator === '*' ? $binds + 1 : $binds);
         $sign = match (true) {
-            $node->operator === '*' => [self::sign($right[0]->name === 'mn' ? '×' : "\u{2062}")],
+            $node->operator === '*' => [self::times($left, $right)],
             isset(self::SIGNS[$node->operator]) => [self::sign(self::SIGNS[$node->operator])],
             $binds <= 2 => [new Element('mtext', [], ["\u{A0}$node->operator\u{A0}"])],
             default => [self::sign($node->operator)],
@@ -174,6 +174,23 @@ final readonly class Typeset implements NodeVisitor
         }
 
         return $listed;
+    }
+
+    /**
+     * Nothing between letters, a cross before digits, and a point where a word would run into another.
+     *
+     * @param  list<Element>  $left
+     * @param  list<Element>  $right
+     */
+    private static function times(array $left, array $right): Element
+    {
+        $isWord = fn (?Element $side): bool => $side?->name === 'mi' && is_string($side->children[0] ?? null) && mb_strlen($side->children[0]) > 1;
+
+        return self::sign(match (true) {
+            ($right[0]->name ?? '') === 'mn' => '×',
+            $isWord($left[count($left) - 1] ?? null), $isWord($right[0] ?? null) => '·',
+            default => "\u{2062}",
+        });
     }
 
     private static function sign(string $sign): Element

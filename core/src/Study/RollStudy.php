@@ -68,7 +68,7 @@ final class RollStudy
     {
         $roll = $this->question->variables->written($worked, $this->question->language);
         if ($worked->problem !== null) {
-            return new StudiedRoll($drawn, $seed, $roll, $worked->problem, []);
+            return new StudiedRoll($drawn, $seed, $roll, $worked->problem, [], $this->question->variables->exclusion($roll));
         }
         try {
             $this->expressions($worked);
@@ -84,9 +84,16 @@ final class RollStudy
                 $marks[] = StudiedRoll::UGLY;
             }
 
-            return new StudiedRoll($drawn, $seed, $roll, null, array_values($marks));
+            return new StudiedRoll(
+                $drawn,
+                $seed,
+                $roll,
+                null,
+                array_values($marks),
+                $this->question->variables->exclusion($roll),
+            );
         } catch (RollProblem $problem) {
-            return new StudiedRoll($drawn, $seed, $roll, $problem, []);
+            return new StudiedRoll($drawn, $seed, $roll, $problem, [], $this->question->variables->exclusion($roll));
         }
     }
 

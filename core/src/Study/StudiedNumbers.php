@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Study;
 
+use Brick\Math\BigRational;
 use WideQuarry\Answer\NumberMatcher;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
@@ -34,15 +35,12 @@ final readonly class StudiedNumbers implements StudiedPart
     {
         $found = [];
         foreach ($this->rules as $at => [$rule, $on]) {
-            foreach ($on->answer === 'range' ? [] : $on->values as $value) {
+            foreach ($on->answer === 'range' ? [] : $on->values as $i => $value) {
                 $number = $value->number($in->roll);
+                [$from, $to] = $on->intervals($in->roll)[$i];
                 foreach (array_slice($this->rules, 0, $at) as [$better, $matcher]) {
-                    $isEqual = array_filter(
-                        $matcher->answer === 'range' ? [] : $matcher->values,
-                        fn ($other): bool => $other->number($in->roll)->isEqualTo($number),
-                    ) !== [];
-                    if ($isEqual || $matcher->accepts($number, $in->roll)) {
-                        $what = $isEqual ? Coincidence::RULES_COINCIDE : Coincidence::MISTAKE_ACCEPTED;
+                    $what = $this->meets($number, $from ?? $number, $to ?? $number, $matcher, $in);
+                    if ($what !== null) {
                         $found["$what $better->id $rule->id"] = new Coincidence($what, $better->id, $rule->id);
                     }
                 }
@@ -50,6 +48,25 @@ final readonly class StudiedNumbers implements StudiedPart
         }
 
         return array_values($found);
+    }
+
+    /**
+     * How a number meets a better rule. One that is the same but is accepted from further away is no accident: it earns part of the
+     * points for an answer that is less near.
+     */
+    private function meets(BigRational $number, BigRational $from, BigRational $to, NumberMatcher $better, ScoringContext $in): ?string
+    {
+        $intervals = $better->intervals($in->roll);
+        foreach ($better->answer === 'range' ? [] : $better->values as $i => $value) {
+            if ($value->number($in->roll)->isEqualTo($number)) {
+                [$low, $high] = $intervals[$i];
+                $isWider = ($low !== null && $from->isLessThan($low)) || ($high !== null && $to->isGreaterThan($high));
+
+                return $isWider ? null : Coincidence::RULES_COINCIDE;
+            }
+        }
+
+        return $better->accepts($number, $in->roll) ? Coincidence::MISTAKE_ACCEPTED : null;
     }
 
     public function keys(ScoringContext $in): array

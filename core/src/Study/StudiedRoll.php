@@ -18,6 +18,7 @@ final readonly class StudiedRoll
      * @param  Roll  $roll  the values that could be worked out
      * @param  RollProblem|null  $problem  what could not be
      * @param  list<string>  $marks  what came out the same, and whether a value is too long
+     * @param  string  $exclusion  the condition that forbids it
      */
     public function __construct(
         public string $drawn,
@@ -25,6 +26,7 @@ final readonly class StudiedRoll
         public Roll $roll,
         public ?RollProblem $problem,
         public array $marks,
+        public string $exclusion = '',
     ) {
     }
 
@@ -41,7 +43,7 @@ final readonly class StudiedRoll
 
     /**
      * @param  array<string, int>  $seeds  what was drawn → a seed that draws it
-     * @return array{seed: int, values: mixed, problem: string, marks: list<string>}
+     * @return array{seed: int, values: mixed, problem: string, marks: list<string>, exclusion: string}
      */
     public function toArray(array $seeds): array
     {
@@ -50,6 +52,7 @@ final readonly class StudiedRoll
             'values' => $this->roll->jsonSerialize()['values'],
             'problem' => $this->problem?->getMessage() ?? '',
             'marks' => $this->problem === null ? $this->marks : [$this->problem->rule],
+            'exclusion' => $this->exclusion,
         ];
     }
 }

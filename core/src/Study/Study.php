@@ -15,7 +15,7 @@ final readonly class Study implements \JsonSerializable
      * @param  int  $ugly  rolls in which a value is shown too long
      * @param  list<ValueRange>  $values
      * @param  list<ValueRange>  $keys  right answers that are numbers, by the name of their part
-     * @param  list<array{seed: int, values: mixed, problem: string, marks: list<string>}>  $worst  rolls to look at, the worst first
+     * @param  list<array{seed: int, values: mixed, problem: string, marks: list<string>, exclusion: string}>  $worst  rolls to look at, the worst first
      */
     public function __construct(
         public string $id,

@@ -7,6 +7,7 @@ namespace WideQuarry\Study;
 use Brick\Math\BigRational;
 use WideQuarry\Maths\Approximation;
 use WideQuarry\Maths\Arithmetic;
+use WideQuarry\Numbers\Exact;
 use WideQuarry\Variables\Roll;
 
 /** What a value was over many rolls: from where to where, how many different ones, and a picture of how often. */
@@ -63,6 +64,8 @@ final class ValueRange implements \JsonSerializable
 
         return [
             ...$this->summary(),
+            'low' => $numbers === [] ? null : self::shown((string) array_key_first($numbers)),
+            'high' => $numbers === [] ? null : self::shown((string) array_key_last($numbers)),
             'bars' => count($numbers) > self::BARS ? $this->bars($numbers) : $this->each($numbers === [] ? $this->counts : $numbers),
         ];
     }
@@ -88,7 +91,18 @@ final class ValueRange implements \JsonSerializable
     {
         $texts = array_map(strval(...), array_slice(array_keys($values), 0, self::BARS));
 
-        return array_map(fn (string $text): array => ['from' => $text, 'to' => $text, 'count' => $this->counts[$text] ?? 0], $texts);
+        return array_map(
+            fn (string $text): array => ['from' => self::shown($text), 'to' => self::shown($text), 'count' => $this->counts[$text] ?? 0],
+            $texts,
+        );
+    }
+
+    /** A fraction as a decimal where it has a finite one. */
+    private static function shown(string $text): string
+    {
+        $number = Exact::read($text);
+
+        return $number === null ? $text : Exact::decimal($number) ?? $text;
     }
 
     /**

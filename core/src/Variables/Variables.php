@@ -7,6 +7,7 @@ namespace WideQuarry\Variables;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
+use WideQuarry\Numbers\Exact;
 use WideQuarry\Random\Seed;
 
 /** The variables of a question, and the conditions a roll must meet. */
@@ -105,6 +106,37 @@ final class Variables
         arsort($failed);
         $most = array_key_first($failed) ?? 0;
         throw RollProblem::neverMet($this->tries, $this->conditions[$most] ?? '', "/variables/conditions/$most");
+    }
+
+    /** A condition that forbids what was drawn for a roll. */
+    public function exclusion(Roll $roll): string
+    {
+        $drawn = array_filter($this->list, fn (Variable $variable): bool => $variable->drawn !== null);
+        $names = array_merge(...array_map(fn (Variable $variable): array => $variable->names, array_values($drawn)), ...[[]]);
+        $equal = array_map(
+            fn (string $name): string => "$name = ".self::literal(Roll::text($roll->values[$name] ?? '')),
+            $names,
+        );
+
+        return count($equal) === 1 ? str_replace(' = ', ' != ', $equal[0]) : 'not ('.implode(' and ', $equal).')';
+    }
+
+    /** @param  string|bool|list<mixed>  $text  a value as Roll writes it */
+    private static function literal(string|bool|array $text): string
+    {
+        if (is_array($text)) {
+            $literals = array_map(
+                fn (mixed $one): string => is_string($one) || is_bool($one) ? self::literal($one) : '',
+                $text,
+            );
+
+            return '['.implode(', ', $literals).']';
+        }
+        if (is_bool($text)) {
+            return $text ? 'true' : 'false';
+        }
+
+        return Exact::read($text) === null ? '"'.str_replace('"', '', $text).'"' : $text;
     }
 
     /** As they are shown; those that could not be worked out are missing. */

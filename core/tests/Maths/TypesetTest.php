@@ -18,6 +18,8 @@ it('shows an expression as it was understood', function (string $expression, str
     ['a - b + c', 'a−b+c'],
     ['a*(b+c)', 'a⋅(b+c)'],
     ['2*3', '2×3'],
+    ['d*volume', 'd·volume'],
+    ['2mass', '2·mass'],
     ['-x^2', '−<msup>x2</msup>'],
     ['(-x)^2', '<msup><mrow>(−x)</mrow>2</msup>'],
     ['(a/b)^2', '<msup><mrow>(<mfrac>ab</mfrac>)</mrow>2</msup>'],

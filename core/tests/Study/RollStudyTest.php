@@ -119,6 +119,20 @@ it('finds what cannot be worked out in a key, a tolerance or a distractor', func
     expect($study->failing)->toBe(2)->and($study->reasons[0]['code'])->toBe('root.of_negative');
 });
 
+it('takes a wider tolerance that earns less for what it is, and one that can never speak for a mistake', function (
+    string $wide,
+    string $narrow,
+    array $found,
+): void {
+    $rule = fn (string $id, string $width, string $credit): array => ['id' => $id, 'credit' => $credit, 'on' => [
+        'answer' => 'value', 'value' => ['expr' => 'a/3'], 'tolerance' => ['kind' => 'absolute', 'width' => $width],
+    ]];
+    $part = ['id' => 'p1', 'kind' => 'number', 'points' => 1, 'settings' => (object) [], 'key' => ['rules' => [
+        $rule('r1', $narrow, '1'), $rule('r2', $wide, '1/2'),
+    ]]];
+    expect(collisions(RollStudy::of(studied([['name' => 'a', 'kind' => 'list', 'items' => ['1', '2']]], [], [$part]))))->toBe($found);
+})->with([['0.5', '0.1', []], ['0.1', '0.5', ['rules_coincide' => 2]], ['0.1', '0.1', ['rules_coincide' => 2]]]);
+
 it('calls a value ugly that is shown too long and that nothing shortens', function (array $show, string $expr, int $ugly): void {
     $study = RollStudy::of(studied([
         ['name' => 'a', 'kind' => 'list', 'items' => ['7', '8']],
@@ -139,6 +153,19 @@ it('calls a value ugly that is shown too long and that nothing shortens', functi
 it('counts what is the same, not how it was drawn', function (): void {
     $study = RollStudy::of(studied([['name' => 'a', 'kind' => 'list', 'items' => ['1', '1.0', '2']]]));
     expect([$study->rolls, $study->different, $study->values[0]->distinct()])->toBe([3, 2, 2]);
+});
+
+it('gives for each roll the condition that forbids it', function (): void {
+    $list = [
+        ['name' => 't', 'kind' => 'row', 'columns' => ['rock', 'hard'], 'rows' => [['talc', false], ['quartz', true]]],
+        ['name' => 's', 'kind' => 'sample', 'items' => ['1', '2', '1/3'], 'count' => 2],
+        ['name' => 'n', 'kind' => 'integer', 'from' => '-1', 'to' => '1'],
+    ];
+    $study = RollStudy::of(studied($list));
+    expect($study->rolls)->toBe(36);
+    foreach (array_slice($study->worst, 0, 5) as $roll) {
+        expect(RollStudy::of(studied($list, [$roll['exclusion']]))->rolls)->toBe(35);
+    }
 });
 
 it('studies words, truths and lists', function (): void {

@@ -1,5 +1,7 @@
+import { useState } from 'react'
 import { revisionQuery, revisionsQuery } from '@/api/queries'
 import type { Finding, ModelAnswer, QuestionJson, Specimen } from '@/api/question'
+import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { Checks } from '@/question/Checks'
 import { RecordForm } from '@/question/record/RecordForm'
@@ -11,6 +13,8 @@ import { Revisions } from './Revisions'
 import { SpecimenTable } from './specimens/SpecimenTable'
 import { freeId } from './specimens/said'
 import type { DeskRecord } from './useRecord'
+
+const ValuesPane = lazily(() => import('./values/ValuesPane'), 'ValuesPane')
 
 type Props = {
   question: QuestionJson
@@ -31,6 +35,7 @@ type Props = {
   revision: number
   onRestore: (content: QuestionJson, number: number) => void
   onModel: (part: string, model: Omit<ModelAnswer, 'id'>) => void
+  change: (edit: (now: QuestionJson) => QuestionJson, place?: string) => void
 }
 
 /** Beside the page: try it, what is found in it, classify it, what was changed. */
@@ -49,8 +54,10 @@ export function DeskSidebar({
   revision,
   onRestore,
   onModel,
+  change,
 }: Props) {
   const tell = useToast()
+  const [roll, setRoll] = useState<number | undefined>()
   const specimens = record.record.specimens ?? []
   const setSpecimens = (next: Specimen[]) => record.change({ record: { specimens: { set: next } } }, true)
   const keep = (specimen: Omit<Specimen, 'id'>) => {
@@ -62,9 +69,23 @@ export function DeskSidebar({
       id: 'try',
       body: (
         <section aria-label={texts.try.title} className="p-5">
-          <TryPane question={tried} now={now} bank={bank} bench onSpecimen={keep} onModel={onModel} />
+          <TryPane question={tried} now={now} bank={bank} bench roll={roll} onSpecimen={keep} onModel={onModel} />
           <SpecimenTable question={question} specimens={specimens} findings={findings} onChange={setSpecimens} />
         </section>
+      ),
+    },
+    {
+      id: 'values',
+      body: (
+        <ValuesPane
+          question={question}
+          tried={tried}
+          change={change}
+          onTry={(seed) => {
+            setRoll(seed)
+            onTab('try')
+          }}
+        />
       ),
     },
     {

@@ -22,6 +22,8 @@ import { MediaDeskProvider } from './media/MediaDeskProvider'
 import { QuestionSettings } from './QuestionSettings'
 import { StimuliAbove } from './StimuliAbove'
 import { TablePoints } from './TablePoints'
+import { ValueMenu } from './values/ValueMenu'
+import { allNames } from './values/variables'
 
 type Props = {
   question: QuestionJson
@@ -32,10 +34,12 @@ type Props = {
   /** For a question that is just begun: writing begins in its text, with what was typed before it was there. */
   begin?: () => string
   change: (edit: (now: QuestionJson) => QuestionJson, place?: string) => void
+  /** Opens the pane of the values. */
+  onValues: () => void
 }
 
 /** The question as one page: title, text, each part with its key in the order of the text, what holds for the whole. */
-export function Page({ question, findings, bank, refused, begin, change }: Props) {
+export function Page({ question, findings, bank, refused, begin, change, onValues }: Props) {
   const media = useMedia(bank)
   const defaults = useDefaults(bank)
   const problem = (path: string) => findings.find((finding) => finding.path === path || finding.path.startsWith(`${path}/`))?.message
@@ -44,7 +48,7 @@ export function Page({ question, findings, bank, refused, begin, change }: Props
   const [gapping, setGapping] = useState(false)
   const [tabling, setTabling] = useState(false)
   const [opened, setOpened] = useState<string[]>([])
-  const variables = question.variables?.list.map((one) => one.name) ?? []
+  const variables = allNames(question.variables)
   const ordered = inOrder(question)
   const tables = tablesOf(question.body)
   const words = {
@@ -89,7 +93,7 @@ export function Page({ question, findings, bank, refused, begin, change }: Props
         .insertContentAt(editor.state.doc.content.size, { type: 'partBlock', attrs: { id: part.id } })
         .run()
   }
-  const names = useMemo(() => (question.variables?.list ?? []).map((one) => one.name), [question.variables])
+  const names = useMemo(() => allNames(question.variables), [question.variables])
   return (
     <MediaDeskProvider bank={bank}>
       <ValueNames value={names}>
@@ -146,25 +150,7 @@ export function Page({ question, findings, bank, refused, begin, change }: Props
                     {tabling ? <MakeTable editor={editor} question={question} change={change} onClose={() => setTabling(false)} /> : null}
                     <GapMenu editor={editor} question={question} defaults={defaults} change={change} open={gapping} onOpen={setGapping} />
                     <span className="text-caption text-quiet max-2xl:hidden">{texts.desk.addPartHint}</span>
-                    {variables.length > 0 ? (
-                      <Menu.Root
-                        onClosed={() => editor.commands.focus()}
-                        button={
-                          <Button look="quiet" className="!px-2">
-                            {texts.desk.addValue}
-                          </Button>
-                        }
-                      >
-                        {variables.map((name) => (
-                          <Menu.Item
-                            key={name}
-                            onSelect={() => editor.chain().focus().insertContent({ type: 'value', attrs: { name } }).run()}
-                          >
-                            <span className="font-mono">{name}</span>
-                          </Menu.Item>
-                        ))}
-                      </Menu.Root>
-                    ) : null}
+                    <ValueMenu editor={editor} question={question} change={change} onValues={onValues} />
                   </>
                 )}
                 onSlash={() => setAdding(true)}

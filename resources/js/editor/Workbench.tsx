@@ -106,6 +106,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
           {...(untouched ? { begin: takeTypeAhead } : {})}
           refused={(path) => (saving.refused?.path === `/question${path}` ? saving.refused.message : undefined)}
           change={history.change}
+          onValues={() => setTab('values')}
         />
       </div>
       <DeskFooter
@@ -139,6 +140,7 @@ export function Workbench({ home, crumbs, revision, start, note, dirty, onAnothe
       tab={tab}
       onTab={setTab}
       revision={saving.revision}
+      change={history.change}
       onRestore={(content, number) => {
         history.change((now) => ({ ...content, ...(now.record ? { record: now.record } : {}) }))
         saving.setNote(texts.desk.restoredFrom({ n: number }))

@@ -508,6 +508,7 @@ export type Messages = {
     more: string
     duplicate: string
     varies: string
+    badRolls: string
     incomplete: string
     difficulty: (values: { n: number }) => string
     revision: (values: { n: number }) => string
@@ -632,6 +633,7 @@ export type Messages = {
       rubric: string
       models: string
       values: string
+      bad_rolls: string
       specimens: string
       stimulus: string
     } & Record<string, string>
@@ -814,6 +816,7 @@ export type Messages = {
     beside: string
     tabs: {
       try: string
+      values: string
       checks: string
       classify: string
       history: string
@@ -2756,6 +2759,168 @@ export type Messages = {
     inWords: string
     onPicture: string
     insteadOf: string
+  }
+  values: {
+    title: string
+    none: string
+    list: string
+    add: string
+    named: (values: { name: Words }) => string
+    name: string
+    is: string
+    kinds: {
+      integer: string
+      decimal: string
+      list: string
+      row: string
+      sample: string
+      expr: string
+    } & Record<string, string>
+    from: string
+    to: string
+    steps: string
+    except: string
+    exceptHint: string
+    items: string
+    itemsHint: string
+    count: string
+    outOf: string
+    anyOrder: string
+    sampleHelp: (values: { name: Words }) => string
+    formula: string
+    formulaHint: string
+    example: (values: { value: Words }) => string
+    notYet: string
+    column: (values: { n: number }) => string
+    cell: (values: { column: Words; n: number }) => string
+    addRow: string
+    addColumn: string
+    removeRow: (values: { n: number }) => string
+    removeColumn: (values: { name: Words }) => string
+    pasteHelp: string
+    remove: (values: { name: Words }) => string
+    shown: string
+    shownOf: (values: { name: Words }) => string
+    as: string
+    formats: {
+      decimal: string
+      fraction: string
+      scientific: string
+    } & Record<string, string>
+    round: string
+    rounds: {
+      no: string
+      places: string
+      figures: string
+    } & Record<string, string>
+    digits: string
+    sign: string
+    signs: {
+      plain: string
+      always: string
+      natural: string
+    } & Record<string, string>
+    unit: string
+    thousands: string
+    conditions: string
+    conditionsAbout: string
+    condition: (values: { n: number }) => string
+    addCondition: string
+    removeCondition: (values: { n: number }) => string
+    relations: {
+      '!=': string
+      '=': string
+      '>': string
+      '>=': string
+      '<': string
+      '<=': string
+      whole: string
+    } & Record<string, string>
+    subject: string
+    relation: string
+    other: string
+    asFormula: string
+    functions: string
+    functionsAbout: string
+    about: {
+      sqrt: string
+      root: string
+      exp: string
+      ln: string
+      log: string
+      sin: string
+      cos: string
+      tan: string
+      asin: string
+      acos: string
+      atan: string
+      sind: string
+      cosd: string
+      tand: string
+      asind: string
+      acosd: string
+      atand: string
+      min: string
+      max: string
+      mean: string
+      sum: string
+      gcd: string
+      lcm: string
+      round: string
+      figures: string
+      floor: string
+      ceil: string
+      abs: string
+      sign: string
+      mod: string
+      binom: string
+      if: string
+    } & Record<string, string>
+    varyOf: (values: { number: Words }) => string
+    varyHere: string
+    varyAll: string
+    varied: (values: { number: Words; name: Words; n: number }) => string
+    study: {
+      title: string
+      about: string
+      all: (values: { rolls: number; different: number }) => string
+      some: (values: { rolls: number; different: number }) => string
+      working: string
+      fine: string
+      constant: (values: { names: Words }) => string
+      reason: (values: { n: number; why: Words }) => string
+      found: {
+        key_equals_option: string
+        options_equal: string
+        rules_coincide: string
+        mistake_accepted: string
+        ugly: string
+      } & Record<string, string>
+      times: (values: { what: Words; n: number }) => string
+      ugly: (values: { n: number }) => string
+      look: (values: { seed: Words }) => string
+      values: string
+      value: string
+      range: string
+      distinct: string
+      how: string
+      bar: (values: { from: Words; to: Words; n: number }) => string
+      single: (values: { value: Words; n: number }) => string
+      answer: (values: { name: Words }) => string
+      rolls: string
+      roll: (values: { seed: Words }) => string
+      fails: (values: { why: Words }) => string
+      try: string
+      tryOf: (values: { seed: Words }) => string
+      forbid: string
+      forbidOf: (values: { seed: Words }) => string
+      forbidden: string
+      more: string
+      impossible: string
+    }
+    selectNumber: string
+    insert: (values: { name: Words }) => string
+    open: string
   }
   work: {
     title: string

@@ -46,7 +46,8 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
           <span>{kindWords(row.kinds)}</span>
           <span className={row.status === 'approved' ? 'text-accent' : ''}>{texts.status[row.status]}</span>
           {taken ? <strong className="text-information">{texts.bank.taken}</strong> : null}
-          {row.has_variables ? <span>{texts.bank.varies}</span> : null}
+          {row.has_variables && !row.has_bad_rolls ? <span>{texts.bank.varies}</span> : null}
+          {row.has_bad_rolls ? <strong className="text-attention">{texts.bank.badRolls}</strong> : null}
           {row.specimens_failing > 0 ? (
             <strong className="text-problem">{texts.bank.specimensFail({ failing: row.specimens_failing, of: row.specimens })}</strong>
           ) : null}

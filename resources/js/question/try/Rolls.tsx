@@ -6,14 +6,15 @@ import type { Trying } from './useTry'
 
 /** The values of this roll, another one, and what it changed. */
 export function Rolls({ attempt, question, withSeed }: { attempt: Trying; question: QuestionJson; withSeed: boolean }) {
-  const values = Object.entries(attempt.shown.data?.roll.values ?? {})
+  const values = Object.entries(attempt.shown.data?.roll?.values ?? {})
   const shuffled = question.parts.some((part) => part.settings?.shuffle === true)
-  if (values.length === 0 && !shuffled) return null
+  const varies = (question.variables?.list.length ?? 0) > 0
+  if (!varies && values.length === 0 && !shuffled) return null
   return (
     <fieldset className="flex flex-col gap-2 border-hairline border-t pt-3 text-caption">
       <legend className="sr-only">{texts.try.values}</legend>
       <div className="flex flex-wrap items-center gap-2">
-        <Button onClick={() => attempt.roll()}>{values.length > 0 ? texts.try.roll : texts.try.shuffleAgain}</Button>
+        <Button onClick={() => attempt.roll()}>{varies || values.length > 0 ? texts.try.roll : texts.try.shuffleAgain}</Button>
         {withSeed ? (
           <label className="flex items-center gap-1.5 text-second">
             {texts.try.seed}

@@ -33,22 +33,27 @@ type Props = {
   now?: () => QuestionJson
   /** With the width of a phone and the number of the roll, for who writes. */
   bench?: boolean
+  /** The roll it begins with. */
+  roll?: number | undefined
 }
 
 /** The question as a learner meets it: drawn from the presentation, scored by the core. */
-export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, bench, now }: Props) {
-  const attempt = useTry(question, bank, now)
+export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, bench, roll, now }: Props) {
+  const attempt = useTry(question, bank, now, roll)
   const [inWords, setInWords] = useState<string[]>([])
   const [phone, setPhone] = useState(false)
   const media = useMedia(bank, stored ? question.id : undefined)
   if (attempt.shown.isPending) return <Waiting text={texts.loading} />
-  if (!attempt.shown.data || attempt.shown.isError)
+  const shown = attempt.shown.data?.presentation
+  if (!shown || !attempt.shown.data || attempt.shown.isError)
     return (
-      <Message look="attention">
-        {texts.try.unavailable} {attempt.shown.error?.message}
-      </Message>
+      <div className="flex flex-col gap-3">
+        <Message look="attention">
+          {texts.try.unavailable} {attempt.shown.error?.message ?? attempt.shown.data?.problem}
+        </Message>
+        <Rolls attempt={attempt} question={question} withSeed={bench === true} />
+      </div>
     )
-  const shown = attempt.shown.data.presentation
   const hints = question.hints ?? []
   const withKey = showKey || attempt.answerShown
   const { result } = attempt

@@ -11,9 +11,10 @@ export type ValueChange = { name: string; before: string; after: string }
  * Answering a question as a learner: presentation, response, tries and hints so far, the last result, finished or not.
  *
  * @param now the question as it is at this moment, where `question` follows it at a distance
+ * @param first the roll it begins with
  */
-export function useTry(question: QuestionJson, bank: string, now: () => QuestionJson = () => question) {
-  const [seed, setSeed] = useState(1)
+export function useTry(question: QuestionJson, bank: string, now: () => QuestionJson = () => question, first = 1) {
+  const [seed, setSeed] = useState(first)
   const [response, setResponse] = useState<Responses>({})
   const [wrong, setWrong] = useState(0)
   const [missed, setMissed] = useState(false)

@@ -50,6 +50,7 @@ use App\Http\Controllers\TeamController;
 use App\Http\Controllers\TokenController;
 use App\Http\Controllers\TransferController;
 use App\Http\Controllers\TrayController;
+use App\Http\Controllers\UnderstoodController;
 use App\Http\Controllers\UploadController;
 use App\Http\Controllers\ValuesController;
 use App\Http\Controllers\WorkController;
@@ -252,6 +253,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
         Route::post('banks/{bank:slug}/split', [ConvertController::class, 'split']);
         Route::post('present', PresentController::class);
         Route::post('score', ScoreController::class);
+        Route::post('understood', UnderstoodController::class);
         Route::post('study', StudyController::class);
         Route::post('values', [ValuesController::class, 'read']);
         Route::post('values/rename', [ValuesController::class, 'rename']);

@@ -96,7 +96,7 @@ it('asks kinds what they can do, and never which they are', function (): void {
 const MODULES = [
     ['Messages'],
     ['(root)', 'Random', 'Numbers', 'Content', 'Documents', 'Sharing'],
-    ['Json', 'Maths', 'Media', 'Geometry'],
+    ['Json', 'Maths', 'Units', 'Media', 'Geometry'],
     ['Variables'],
     ['Answer', 'Marking'],
     ['Question'],

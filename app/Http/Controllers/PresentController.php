@@ -17,7 +17,7 @@ use WideQuarry\Presentation\Presenter;
 use WideQuarry\Random\Seed;
 use WideQuarry\Variables\RollProblem;
 
-/** What a learner would see of a question that need not be saved; where its values cannot be worked out, why not, and what is found in it. */
+/** What a learner would see of a question that need not be saved, what is found in it, and why it cannot be shown where it cannot. */
 final class PresentController
 {
     #[Operation(
@@ -45,22 +45,23 @@ final class PresentController
             Json::encode([
                 'presentation' => $shown,
                 'problem' => $problem,
-                'stimuli' => array_values(
-                    array_map(
-                        fn (\stdClass $one): array => [
-                            'id' => $one->id,
-                            'title' => $one->title,
-                            'language' => $one->language,
-                            'revision' => $one->revision,
-                            'media' => $one->media,
-                        ],
-                        $stimuli,
-                    ),
-                ),
+                'stimuli' => array_values(array_map(self::about(...), $stimuli)),
                 'findings' => QuestionFindings::of($question, $bank),
                 'roll' => $roll,
             ]),
             json: true,
         );
+    }
+
+    /** @return array<string, mixed> */
+    private static function about(\stdClass $stimulus): array
+    {
+        return [
+            'id' => $stimulus->id,
+            'title' => $stimulus->title,
+            'language' => $stimulus->language,
+            'revision' => $stimulus->revision,
+            'media' => $stimulus->media,
+        ];
     }
 }

@@ -51,6 +51,17 @@ final readonly class NumberReading
         return new self($this->value, $this->notation, $this->places, $this->figures, $this->fewestFigures, null, '', $grouped);
     }
 
+    /** Whether so many significant figures were typed. "1200" may have 2, 3 or 4, unless its zeros count. */
+    public function hasFigures(int $digits, bool $countsZeros): bool
+    {
+        if ($this->figures === null) {
+            return false;
+        }
+        $fewest = $countsZeros ? $this->figures : $this->fewestFigures ?? $this->figures;
+
+        return $fewest <= $digits && $digits <= $this->figures;
+    }
+
     public function alone(): self
     {
         return $this->grouped === null

@@ -92,20 +92,9 @@ final readonly class Tolerance
     {
         return match ($this->kind) {
             ToleranceKind::Places => $given->places === $this->digits,
-            ToleranceKind::Figures => $this->figuresFit($given),
+            ToleranceKind::Figures => $given->hasFigures($this->digits, $this->countsZeros),
             default => true,
         };
-    }
-
-    /** Trailing zeros of a whole number may be placeholders: "1200" has 2, 3 or 4 significant figures, unless the rule counts them. */
-    private function figuresFit(NumberReading $given): bool
-    {
-        if ($given->figures === null) {
-            return false;
-        }
-        $fewest = $this->countsZeros ? $given->figures : $given->fewestFigures ?? $given->figures;
-
-        return $fewest <= $this->digits && $this->digits <= $given->figures;
     }
 
     /**

@@ -130,6 +130,16 @@ final readonly class Fields
     }
 
     /** @throws Malformed */
+    public static function asText(mixed $value, string $path, int $max): string
+    {
+        return match (true) {
+            ! is_string($value) => throw Malformed::wrongType($path, 'text', $value),
+            mb_strlen($value) > $max => throw Malformed::outOfRange($path, Message::of('json.most-characters', ['max' => $max]), $value),
+            default => $value,
+        };
+    }
+
+    /** @throws Malformed */
     public static function asUuid(mixed $value, string $path): string
     {
         return is_string($value) && preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) === 1

@@ -184,7 +184,7 @@ final readonly class Typeset implements NodeVisitor
      */
     private static function times(array $left, array $right): Element
     {
-        $isWord = fn (?Element $side): bool => $side?->name === 'mi' && is_string($side->children[0] ?? null) && mb_strlen($side->children[0]) > 1;
+        $isWord = fn (?Element $side): bool => $side?->name === 'mi' && is_string($side->children[0]) && mb_strlen($side->children[0]) > 1;
 
         return self::sign(match (true) {
             ($right[0]->name ?? '') === 'mn' => '×',

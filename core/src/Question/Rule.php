@@ -33,6 +33,12 @@ final readonly class Rule
         return new self($this->id, $this->on, $credit, $this->feedback, $this->path, $this->note);
     }
 
+    /** The same rule without anything to say. */
+    public function silent(): self
+    {
+        return new self($this->id, $this->on, $this->credit, null, $this->path, $this->note);
+    }
+
     /** @throws NotScorable when the credit is no exact number */
     public function credit(): BigRational
     {

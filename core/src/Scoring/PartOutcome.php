@@ -6,6 +6,7 @@ namespace WideQuarry\Scoring;
 
 use Brick\Math\BigRational;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\Feedback;
 use WideQuarry\Question\Rule;
 
 /** What one part's response is worth before gates, and why. */
@@ -17,6 +18,7 @@ final readonly class PartOutcome
      * @param  list<array<string, mixed>>  $trace
      * @param  list<Rule>  $candidates  of a typed answer: every rule that would do, best first
      * @param  PartMarking|null  $marking  of a part that a person marks
+     * @param  array<string, Feedback>  $remarks  feedback that is no rule's, by what it is about
      */
     private function __construct(
         public string $state,
@@ -25,6 +27,7 @@ final readonly class PartOutcome
         public array $trace,
         public array $candidates,
         public ?PartMarking $marking = null,
+        public array $remarks = [],
     ) {
     }
 
@@ -36,6 +39,12 @@ final readonly class PartOutcome
     public static function given(BigRational $credit, array $matched, array $trace, array $candidates = []): self
     {
         return new self('given', $credit, $matched, $trace, $candidates);
+    }
+
+    /** @param  array<string, Feedback>  $remarks */
+    public function withRemarks(array $remarks): self
+    {
+        return new self($this->state, $this->credit, $this->matched, $this->trace, $this->candidates, $this->marking, $remarks);
     }
 
     public static function unanswered(): self

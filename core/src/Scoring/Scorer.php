@@ -174,6 +174,9 @@ final class Scorer
                 $shown[] = $this->shown("rule:$rule->id", $rule->feedback, $in);
             }
         }
+        foreach ($outcome->remarks as $of => $feedback) {
+            $shown[] = $this->shown($of, $feedback, $in);
+        }
         if (isset($part->feedback[$state])) {
             $shown[] = $this->shown($state, $part->feedback[$state], $in);
         }

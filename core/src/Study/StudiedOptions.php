@@ -25,7 +25,8 @@ final readonly class StudiedOptions implements StudiedPart
      */
     public static function of(array $options, array $right = []): ?self
     {
-        $shown = array_map(fn (string $html): ShownText => new ShownText($html), array_filter($options, fn (string $html): bool => $html !== ''));
+        $filled = array_filter($options, fn (string $html): bool => $html !== '');
+        $shown = array_map(fn (string $html): ShownText => new ShownText($html), $filled);
 
         return count($shown) < 2 ? null : new self($shown, $right);
     }

@@ -10,12 +10,12 @@ final readonly class Study implements \JsonSerializable
     /**
      * @param  int  $rolls  that met the conditions
      * @param  list<string>  $constant  names of values that never change
-     * @param  list<array{code: string, count: int, seed: int, message: string, path: string}>  $reasons  why rolls fail, the most frequent first
+     * @param  list<array{code: string, count: int, seed: int, message: string, path: string}>  $reasons  why rolls fail
      * @param  list<array{what: string, count: int, seed: int}>  $collisions
      * @param  int  $ugly  rolls in which a value is shown too long
      * @param  list<ValueRange>  $values
      * @param  list<ValueRange>  $keys  right answers that are numbers, by the name of their part
-     * @param  list<array{seed: int, values: mixed, problem: string, marks: list<string>, exclusion: string}>  $worst  rolls to look at, the worst first
+     * @param  list<array<string, mixed>>  $worst  rolls to look at, the worst first, as StudiedRoll gives them
      */
     public function __construct(
         public string $id,

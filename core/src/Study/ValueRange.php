@@ -132,6 +132,9 @@ final class ValueRange implements \JsonSerializable
     /** @param  array<mixed>  $items */
     private static function listed(array $items): string
     {
-        return implode(', ', array_map(fn (mixed $item): string => is_bool($item) ? ($item ? 'true' : 'false') : (is_string($item) ? $item : ''), $items));
+        return implode(', ', array_map(
+            fn (mixed $item): string => is_bool($item) ? ($item ? 'true' : 'false') : (is_string($item) ? $item : ''),
+            $items,
+        ));
     }
 }

@@ -8,7 +8,7 @@ use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Maths\FunctionTable;
 
-/** A value under another name, everywhere it stands: in its definition, in formulas and conditions, in texts, equations and descriptions. */
+/** A value under another name, everywhere it stands: in its definition, in formulas, conditions, texts, equations and descriptions. */
 final readonly class Renaming
 {
     private function __construct(private string $from, private string $to)
@@ -60,7 +60,10 @@ final readonly class Renaming
             };
         }
         if (is_array($json)) {
-            return array_map(fn (mixed $one): mixed => $field === 'columns' && $one === $this->from ? $this->to : $this->in($one, $field), $json);
+            return array_map(
+                fn (mixed $one): mixed => $field === 'columns' && $one === $this->from ? $this->to : $this->in($one, $field),
+                $json,
+            );
         }
         if ($json instanceof \stdClass) {
             $isVariable = isset($json->kind) && ($json->name ?? null) === $this->from && ! isset($json->settings);

@@ -90,7 +90,8 @@ final class Varying
     /** @param  list<string>  $taken */
     private static function free(array $taken): string
     {
-        foreach ([...array_diff(range('a', 'z'), ['e', 'i', 'l', 'o']), ...array_map(fn (int $n): string => "a$n", range(1, 200))] as $name) {
+        $letters = array_diff(range('a', 'z'), ['e', 'i', 'l', 'o']); // e is a number, the others look like digits
+        foreach ([...$letters, ...array_map(fn (int $n): string => "a$n", range(1, 200))] as $name) {
             if (! in_array($name, $taken, true)) {
                 return $name;
             }

@@ -163,7 +163,7 @@ it('finds what keeps a question from being complete', function (array $part, arr
             'settings' => ['units' => ['policy' => 'required']],
         ]),
         [],
-        'number.units_unavailable',
+        'number.unit',
     ],
 ]);
 

@@ -66,12 +66,15 @@ it('changes no learner’s values by renaming, also when another value takes the
 
 it('renames the column of a row', function (): void {
     $renamed = Renaming::of(triangle(), 'h', 'height');
-    expect($renamed->variables->list[1]->columns)->toBe(['height', 'word'])->and($renamed->variables->list[2]->expr)->toStartWith('b*height/2');
+    [, $row, $area] = $renamed->variables->list;
+    expect($row->columns)->toBe(['height', 'word'])->and($area->expr)->toStartWith('b*height/2');
 });
 
 it('refuses a name that is none, or that is taken', function (string $to, string $problem): void {
     expect(fn () => Renaming::of(triangle(), 'b', $to))->toThrow($problem);
-})->with([['2b', Malformed::class], ['', Malformed::class], ['h', RollProblem::class], ['sqrt', RollProblem::class], ['pi', RollProblem::class]]);
+})->with([
+    ['2b', Malformed::class], ['', Malformed::class], ['h', RollProblem::class], ['sqrt', RollProblem::class], ['pi', RollProblem::class],
+]);
 
 it('lets a number vary everywhere it stands by itself', function (): void {
     [$question, $name, $places] = Varying::of(triangle(), '4', '');

@@ -39,3 +39,14 @@ export const renameValue = async (question: QuestionJson, from: string, to: stri
 /** Puts a value in the place of a number everywhere; the first free letter where no name is given. */
 export const letVary = async (question: QuestionJson, number: string) =>
   (await call<schema.Answers['POST /values/vary']>('POST', '/values/vary', { question, number })).body
+
+/** A number with a unit as it is read, before anybody says whether it is right. */
+export const understoodQuery = (text: string, language: string, notations: string[] | undefined) =>
+  queryOptions({
+    queryKey: ['understood', text, language, notations],
+    queryFn: async () =>
+      (await call<schema.Answers['POST /understood']>('POST', '/understood', { text, language, ...(notations ? { notations } : {}) })).body,
+    retry: false,
+    staleTime: Number.POSITIVE_INFINITY,
+    gcTime: 30_000,
+  })

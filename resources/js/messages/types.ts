@@ -1648,6 +1648,44 @@ export type Messages = {
       weights: string
       person: string
     } & Record<string, string>
+    units: {
+      title: string
+      policy: string
+      policies: {
+        none: string
+        optional: string
+        required: string
+      } & Record<string, string>
+      unit: string
+      unitHint: string
+      other: string
+      others: {
+        convert: string
+        refuse: string
+        credit: string
+      } & Record<string, string>
+      choices: string
+      choicesHint: string
+      matters: {
+        missing: string
+        wrong: string
+        prefix: string
+        other: string
+      } & Record<string, string>
+      earns: string
+      ofIt: string
+      choose: string
+      none: string
+      summary: string
+      understood: (values: { what: Words }) => string
+    }
+    figures: {
+      asked: string
+      digits: string
+      zeros: string
+      otherwise: string
+      summary: (values: { n: number }) => string
+    }
   }
   people: {
     tabs: {
@@ -2616,6 +2654,13 @@ export type Messages = {
     'slips.counted': (values: { slips: number; rule: Words }) => string
     'slips.nearer_to_another': (values: { other: Words; rule: Words }) => string
     'number.read': (values: { value: Words }) => string
+    'number.with_unit': (values: { value: Words; unit: Words }) => string
+    'unit.converted': (values: { from: Words; to: Words }) => string
+    'unit.missing': (values: { share: Words }) => string
+    'unit.wrong': (values: { given: Words; unit: Words; share: Words }) => string
+    'unit.prefix': (values: { given: Words; unit: Words; share: Words }) => string
+    'unit.other': (values: { given: Words; unit: Words; share: Words }) => string
+    'figures.other': (values: { wanted: number; share: Words }) => string
     'pattern.limit': (values: { rule: Words }) => string
     'credit.clamped': (values: { from: Words; to: Words }) => string
     'gate.closed': string

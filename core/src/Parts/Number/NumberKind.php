@@ -9,7 +9,6 @@ use WideQuarry\Answer\NumberMatcher;
 use WideQuarry\Answer\NumberReader;
 use WideQuarry\Answer\NumberReading;
 use WideQuarry\Converting\AnswerForm;
-use WideQuarry\Finding;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
@@ -28,8 +27,9 @@ use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Scoring\TypedOutcome;
 use WideQuarry\Study\StudiedNumbers;
 use WideQuarry\Study\StudiedPart;
+use WideQuarry\Units\UnitProblem;
 
-/** The learner types a number. Response: {"text": "2.5"}. Units come later. */
+/** The learner types a number, perhaps with a unit. Response: {"text": "2.5 km"}, or {"text": "2.5", "unit": "km"} where one is chosen. */
 final class NumberKind implements Kind
 {
     use KindDefaults;
@@ -81,20 +81,69 @@ final class NumberKind implements Kind
         if ($part->scheme === Scheme::Person) {
             return PartOutcome::needsMarking();
         }
-        $reading = (new NumberReader($in->language, self::settings($part->settings)->notations))->read($text);
+        $settings = self::settings($part->settings);
+        $reader = new NumberReader($in->language, $settings->notations);
+        if ($settings->units->isAsked()) {
+            return $this->withUnit($text, $response->unit ?? null, $reader, $part, $key, $in);
+        }
+        $reading = $reader->read($text);
         if ($reading->value === null) {
             return PartOutcome::unreadable((string) $reading->reason, $reading->sentence);
         }
         $reading = $this->meant($reading, $key, $in);
         if ($reading === null) {
-            return PartOutcome::unreadable('number.ambiguous', Message::of('parts.number.could-two-numbers-write', [
-                'text' => $text,
-            ]));
+            return self::ambiguous($text);
         }
-        assert($reading->value !== null);
-        $trace = [['step' => 'number.read', 'typed' => $text, 'value' => Exact::text($reading->value), 'notation' => $reading->notation]];
+        $trace = [self::step($text, $reading)];
 
-        return TypedOutcome::of(self::matching($reading, $key, $in), $key, $trace);
+        return $settings->figures === null
+            ? TypedOutcome::of(self::matching($reading, $key, $in), $key, $trace)
+            : (new UnitMarking($settings->units, $settings->figures, $key, $in))->outcome(Quantity::alone($reading, $text), $trace);
+    }
+
+    private function withUnit(
+        string $text,
+        mixed $chosen,
+        NumberReader $reader,
+        Part $part,
+        Key $key,
+        ScoringContext $in,
+    ): PartOutcome {
+        try {
+            $given = Quantity::read($text, is_string($chosen) ? $chosen : null, $reader);
+        } catch (UnitProblem $problem) {
+            return PartOutcome::unreadable($problem->rule, $problem->getMessage());
+        }
+        if ($given->number->value === null) {
+            return PartOutcome::unreadable((string) $given->number->reason, $given->number->sentence);
+        }
+        $number = $this->meant($given->number, $key, $in);
+        if ($number === null) {
+            return self::ambiguous($text);
+        }
+        $given = $given->meaning($number);
+        $settings = self::settings($part->settings);
+        $step = [...self::step($text, $number), 'unit' => $given->unit->symbol ?? ''];
+
+        $marking = new UnitMarking($settings->units, $settings->figures, $key, $in);
+
+        return $marking->outcome($given, [$step]);
+    }
+
+    private static function ambiguous(string $text): PartOutcome
+    {
+        return PartOutcome::unreadable('number.ambiguous', Message::of('parts.number.could-two-numbers-write', ['text' => $text]));
+    }
+
+    /** @return array<string, mixed> */
+    private static function step(string $typed, NumberReading $reading): array
+    {
+        return [
+            'step' => 'number.read',
+            'typed' => $typed,
+            'value' => Exact::text($reading->value ?? Exact::zero()),
+            'notation' => $reading->notation,
+        ];
     }
 
     /**
@@ -134,7 +183,11 @@ final class NumberKind implements Kind
     {
         $settings = self::settings($part->settings);
 
-        return ['width' => $settings->width, 'placeholder' => $settings->placeholder];
+        return [
+            'width' => $settings->width,
+            'placeholder' => $settings->placeholder,
+            ...$settings->units->isAsked() ? ['notations' => $settings->notations, 'units' => ['choices' => $settings->units->choices]] : [],
+        ];
     }
 
     public function texts(Part $part): array
@@ -186,13 +239,8 @@ final class NumberKind implements Kind
     public function check(Part $part, ScoringContext $in): array
     {
         $findings = TypedKeyCheck::findings($part);
-        if (self::settings($part->settings)->unitPolicy !== 'none') {
-            $findings[] = Finding::blocking(
-                'number.units_unavailable',
-                "$part->path/settings/units/policy",
-                Message::of('parts.number.answers-unit-cannot-marked'),
-            );
-        }
+        $settings = self::settings($part->settings);
+        array_push($findings, ...$settings->units->check(), ...$settings->figures?->check() ?? []);
         foreach ($part->key->rules as $rule) {
             assert($rule->on instanceof NumberMatcher);
             array_push(

@@ -96,6 +96,17 @@ final class NumberMapping implements KindMapping
         return $part;
     }
 
+    /** @return array<string, array{string, string}> */
+    private static function lostSettings(NumberSettings $settings): array
+    {
+        return [
+            ...$settings->units->isAsked() ? ['units' => ['number.units', Message::of('parts.number.units-not-in-qti', [
+                'unit' => $settings->units->unit,
+            ])]] : [],
+            ...$settings->figures !== null ? ['figures' => ['number.figures', Message::of('parts.number.figures-not-in-qti')]] : [],
+        ];
+    }
+
     public function plain(Part $part, WriteContext $in): PlainPart
     {
         $settings = $part->settings;
@@ -108,7 +119,7 @@ final class NumberMapping implements KindMapping
     {
         $settings = $part->settings;
         assert($settings instanceof NumberSettings);
-        $losses = [];
+        $losses = self::lostSettings($settings);
         $test = function (Rule $rule) use ($response, $in, &$losses): ?string {
             assert($rule->on instanceof NumberMatcher);
             if ($rule->on->asksForWriting()) {

@@ -27,10 +27,13 @@ final class PrintedNumber
      */
     public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array
     {
+        $settings = $part->settings;
+        assert($settings instanceof NumberSettings);
+        $unit = $settings->units->isAsked() && trim($settings->units->unit) !== '' ? "\u{A0}{$settings->units->unit}" : '';
         $answers = [];
         foreach ($part->key->rules as $rule) {
             if ($rule->on instanceof NumberMatcher && $rule->credit()->isPositive()) {
-                $answers[] = new PrintedAnswer(Paper::text($rule->on->inWords($in->roll, $in->language)), $rule->credit());
+                $answers[] = new PrintedAnswer(Paper::text($rule->on->inWords($in->roll, $in->language).$unit), $rule->credit());
             }
         }
         usort($answers, fn (PrintedAnswer $a, PrintedAnswer $b): int => $b->credit->compareTo($a->credit));

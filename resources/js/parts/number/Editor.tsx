@@ -4,18 +4,30 @@ import { NumberRule } from '../NumberRule'
 import type { NumberOn } from '../numberOn'
 import { SettingNumber } from '../PartCard'
 import { RuleList } from '../RuleList'
+import { FigureSettings, type Figures } from './FigureSettings'
+import { UnitSettings, type Units } from './UnitSettings'
 
 const notations = Object.keys(texts.parts.notations)
 
 export function Editor(props: EditorProps) {
-  const settings = (props.part.settings ?? {}) as { width?: number; notations?: string[] }
+  const settings = (props.part.settings ?? {}) as { width?: number; notations?: string[]; units?: Units; figures?: Figures }
   const set = (changed: Record<string, unknown>) => props.onChange({ ...props.part, settings: { ...settings, ...changed } }, '')
   const accepted = settings.notations ?? notations
+  /** A setting, or none of it. */
+  const put = (name: 'units' | 'figures', value: unknown) => {
+    const { [name]: _, ...rest } = settings
+    props.onChange({ ...props.part, settings: value === undefined ? rest : { ...rest, [name]: value } }, name)
+  }
+  const summary = [
+    accepted.length === notations.length ? '' : accepted.map((one) => texts.parts.notations[one]).join(', '),
+    settings.units ? `${texts.parts.units.summary} (${settings.units.unit ?? '?'})` : '',
+    settings.figures ? texts.parts.figures.summary({ n: settings.figures.digits }) : '',
+  ]
   return (
     <RuleList<NumberOn>
       {...props}
       title={texts.parts.typesNumber}
-      summary={accepted.length === notations.length ? '' : accepted.map((one) => texts.parts.notations[one]).join(', ')}
+      summary={summary.filter((one) => one !== '').join(', ')}
       settings={
         <>
           <fieldset className="flex flex-wrap gap-x-4 gap-y-1">
@@ -44,6 +56,12 @@ export function Editor(props: EditorProps) {
             max={200}
             onChange={(width) => set({ width: width ?? 8 })}
           />
+          <UnitSettings
+            units={settings.units}
+            problem={(path) => props.problem(`/settings/units${path}`)}
+            onChange={(units) => put('units', units)}
+          />
+          <FigureSettings figures={settings.figures} onChange={(figures) => put('figures', figures)} />
         </>
       }
       fresh={{ answer: 'value', value: '' }}

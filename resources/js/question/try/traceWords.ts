@@ -6,7 +6,7 @@ type Step = { step: string } & Record<string, unknown>
 /** Steps whose values are points; "credit.clamped" has shares of the credit instead. */
 const ofPoints = ['parts.summed', 'bounds.clamped', 'points.scaled', 'rounded', 'rubric.summed', 'rubric.capped', 'group.capped']
 const points = ['value', 'points']
-const counts = ['times', 'slips', 'n', 'x', 'w', 'words', 'files']
+const counts = ['times', 'slips', 'n', 'x', 'w', 'words', 'files', 'wanted']
 
 /** A step of the scoring in words; nothing for steps that say nothing, and for those this version does not know. */
 export function traceWords(step: Step): string | undefined {
@@ -16,6 +16,7 @@ export function traceWords(step: Step): string | undefined {
 
 function messageOf(step: Step): string {
   if (step.step === 'answer.normalised' && step.before === step.after) return 'answer.unchanged'
+  if (step.step === 'number.read' && step.unit) return 'number.with_unit'
   return step.step === 'amend.found' && step.typed === '' ? 'amend.only_found' : step.step
 }
 

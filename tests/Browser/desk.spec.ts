@@ -198,7 +198,7 @@ test('by keyboard alone: a three-part question with a hint, saved, kept as speci
 
   // Classify it.
   await page.getByRole('tab', { name: 'Try' }).focus()
-  for (const next of ['Checks', 'Classify']) {
+  for (const next of ['Values', 'Checks', 'Classify']) {
     await page.keyboard.press('ArrowRight')
     await expect(page.getByRole('tab', { name: next })).toBeFocused()
   }
@@ -263,7 +263,7 @@ test('problems stand at their fields, and in the list of checks', async ({ page 
   await page.getByPlaceholder(/^Title/).click()
   await expect(part.getByText('A number is missing here.')).toBeVisible()
   await page.getByLabel('The answer 1: value').fill('12 eggs and')
-  await expect(part.getByText('At character 4: expected an operator or the end, found "eggs".')).toBeVisible()
+  await expect(part.getByText('At character 12: expected a number, a name or an opening bracket, found the end.')).toBeVisible()
   await page.getByRole('tab', { name: /Checks/ }).click()
   await expect(page.getByText('Fix before approval')).toBeVisible()
   await accessible(page)

@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process'
 import { type BrowserContext, expect, type Locator, type Page } from '@playwright/test'
 import axe, { type AxeResults } from 'axe-core'
 
@@ -119,3 +120,32 @@ export async function dragOnto(page: Page, from: Locator, to: Locator, position:
   await to.hover({ position: { x: position.x + 1, y: position.y }, force: true })
   await page.mouse.up()
 }
+
+/** The words of a PDF, page by page. */
+export async function pagesOf(page: Page, address: string): Promise<string[]> {
+  const pdf = await page.evaluate(async (from) => {
+    const bytes = new Uint8Array(await (await fetch(from)).arrayBuffer())
+    return btoa(bytes.reduce((all, one) => all + String.fromCharCode(one), ''))
+  }, address)
+  const text = execFileSync('pdftotext', ['-layout', '-', '-'], { input: Buffer.from(pdf, 'base64') }).toString()
+  return text.replace(/\f$/, '').split('\f')
+}
+
+/** An assessment of these questions in Tam's drafts, made behind the screens. */
+export const newAssessment = (page: Page, title: string, questions: string[]) =>
+  page.evaluate(
+    async (made) => {
+      const token = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='))
+      const answer = await fetch('/api/v1/assessments', {
+        method: 'POST',
+        headers: {
+          'Content-Type': 'application/json',
+          Accept: 'application/json',
+          'X-XSRF-TOKEN': decodeURIComponent(token?.slice(11) ?? ''),
+        },
+        body: JSON.stringify({ ...made, bank: 'tams-drafts' }),
+      })
+      return (await answer.json()).data.id as string
+    },
+    { title, questions },
+  )

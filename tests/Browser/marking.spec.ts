@@ -3,7 +3,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, type Page } from '@playwright/test'
-import { accessible, paste, signIn, stem, tryPane, write } from './helpers'
+import { accessible, newAssessment, pagesOf, paste, signIn, stem, tryPane, write } from './helpers'
 import { test } from './test'
 
 const quarry = (...given: string[]) => JSON.parse(execFileSync('bin/quarry', given, { encoding: 'utf8' }))
@@ -27,16 +27,6 @@ const save = async (page: Page) => {
   await expect(page.getByText(/saved/i).first()).toBeVisible()
   await page.waitForURL(/\/questions\/[0-9a-f-]{36}/)
   await expect(page.getByText(/^revision \d+$/)).toBeVisible() // the desk of the stored question is there
-}
-
-/** The words of a PDF, page by page. */
-const pagesOf = async (page: Page, address: string) => {
-  const pdf = await page.evaluate(async (from) => {
-    const bytes = new Uint8Array(await (await fetch(from)).arrayBuffer())
-    return btoa(bytes.reduce((all, one) => all + String.fromCharCode(one), ''))
-  }, address)
-  const text = execFileSync('pdftotext', ['-layout', '-', '-'], { input: Buffer.from(pdf, 'base64') }).toString()
-  return text.replace(/\f$/, '').split('\f')
 }
 
 test('an essay with a pasted rubric and two example answers, marked by keys, on paper, and back from a package', async ({ page }) => {
@@ -131,22 +121,7 @@ test('an essay with a pasted rubric and two example answers, marked by keys, on 
   expect(question.parts[0].key.models[0].passages[0].html).toContain('Says where.')
 
   // Sheet, mark scheme and notes in one file, each with its own pages.
-  const made = await page.evaluate(async (question) => {
-    const token = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='))
-    const post = async (path: string, body: unknown) =>
-      (
-        await fetch(`/api/v1${path}`, {
-          method: 'POST',
-          headers: {
-            'Content-Type': 'application/json',
-            Accept: 'application/json',
-            'X-XSRF-TOKEN': decodeURIComponent(token?.slice(11) ?? ''),
-          },
-          body: JSON.stringify(body),
-        })
-      ).json()
-    return (await post('/assessments', { title: 'Rivers, written', bank: 'tams-drafts', questions: [question] })).data.id as string
-  }, id)
+  const made = await newAssessment(page, 'Rivers, written', [id])
   await page.goto(`/assessments/${made}/print`)
   await page.getByText('Answer space by question').click()
   await page.getByRole('combobox', { name: /^Space: 1\./ }).selectOption('squared')

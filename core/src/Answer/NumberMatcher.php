@@ -109,7 +109,10 @@ final readonly class NumberMatcher
 
         return $this->answer === 'otherwise'
             ? Message::of('answer.any-other-number')
-            : implode(' / ', array_map($write, $this->values)).($this->tolerance?->inWords($roll, $language) ?? '');
+            : implode(' / ', array_map(
+                fn (Value $value): string => $this->tolerance?->keyInWords($value->number($roll), $language) ?? $write($value),
+                $this->values,
+            )).($this->tolerance?->inWords($roll, $language) ?? '');
     }
 
     public function isEmpty(): bool

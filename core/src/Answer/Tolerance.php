@@ -15,6 +15,11 @@ use WideQuarry\Variables\ValueFormat;
 /** How far a response may sit from the key. */
 final readonly class Tolerance
 {
+    /** Characters of a decimal that are read with ease, and figures that are left of a longer one. */
+    private const READABLE = 9;
+
+    private const FIGURES = 6;
+
     private function __construct(
         public ToleranceKind $kind,
         public Value $width,
@@ -55,6 +60,20 @@ final readonly class Tolerance
             ToleranceKind::Places => Message::of('answer.to-decimals', ['digits' => $this->digits]),
             ToleranceKind::Figures => Message::of('answer.to-figures', ['digits' => $this->digits]),
         };
+    }
+
+    /** A key as somebody reads it who marks by it: no longer than the tolerance makes sense of. */
+    public function keyInWords(BigRational $key, string $language): string
+    {
+        $decimal = Exact::decimal($key);
+        $rounded = match (true) {
+            $this->kind === ToleranceKind::Places => Exact::toPlaces($key, $this->digits),
+            $this->kind === ToleranceKind::Figures => Exact::toFigures($key, max(1, $this->digits)),
+            $decimal === null || strlen($decimal) > self::READABLE => Exact::toFigures($key, self::FIGURES),
+            default => $key,
+        };
+
+        return ValueFormat::plain()->write($rounded->toBigRational(), $language);
     }
 
     /**

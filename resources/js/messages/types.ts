@@ -2835,7 +2835,6 @@ export type Messages = {
     formula: string
     formulaHint: string
     example: (values: { value: Words }) => string
-    notYet: string
     column: (values: { n: number }) => string
     cell: (values: { column: Words; n: number }) => string
     addRow: string
@@ -2962,6 +2961,7 @@ export type Messages = {
       forbidden: string
       more: string
       impossible: string
+      rightAnswer: string
     }
     selectNumber: string
     insert: (values: { name: Words }) => string

@@ -8,6 +8,10 @@ it.each<[string, string | { expr: string }]>([
   ['mass / volume', { expr: 'mass / volume' }],
   ['2*r', { expr: '2*r' }],
   ['', ''],
+  ['100*12/8', { expr: '100*12/8' }],
+  ['3!', { expr: '3!' }],
+  ['5-2', { expr: '5-2' }],
+  ['-', '-'],
 ])('reads %j as %j', (typed, value) => expect(read(typed)).toEqual(value))
 
 it.each<[NumberOn, string]>([

@@ -15,8 +15,11 @@ export type NumberOn = {
 export const written = (value: Value | null | undefined): string =>
   value === null || value === undefined ? '' : typeof value === 'string' ? value : value.expr
 
-/** Text that starts like a name or holds one is an expression over the variables. */
-export const read = (typed: string): Value => (/[A-Za-z_]/.test(typed.replace(/^-?[\d.]+[eE][+-]?\d+$/, '')) ? { expr: typed } : typed)
+/** Text with a name in it, or with something to work out, is an expression. */
+export const read = (typed: string): Value => {
+  const isNumber = /^-?[\d.]+[eE][+-]?\d+$/.test(typed)
+  return !isNumber && /[A-Za-z_π*^()×·!]|\d\s*[-+−]/.test(typed) ? { expr: typed } : typed
+}
 
 const margin = (tolerance: Tolerance | undefined): string => {
   if (tolerance === undefined) return ''

@@ -93,16 +93,16 @@ function Found({ study, stale, onTry, onForbid }: { study: RollStudy; stale: boo
               </Button>
               <Button
                 look="quiet"
-                className="!min-h-7 !px-1"
+                className="!min-h-7 !px-0"
                 aria-label={words.forbidOf({ seed: roll.seed })}
                 onClick={() => onForbid(roll.exclusion)}
               >
                 {words.forbid}
               </Button>
             </span>
-            {roll.problem ? <p className="w-full text-caption text-problem">{words.fails({ why: roll.problem })}</p> : null}
+            {roll.problem ? <p className="flex-1 text-caption text-problem">{words.fails({ why: roll.problem })}</p> : null}
             {!roll.problem && roll.marks.length > 0 ? (
-              <p className="w-full text-attention text-caption">{list(roll.marks.map((mark) => words.found[mark] ?? mark))}</p>
+              <p className="flex-1 text-attention text-caption">{list(roll.marks.map((mark) => words.found[mark] ?? mark))}</p>
             ) : null}
           </li>
         ))}
@@ -156,7 +156,7 @@ function ValueTable({ values, keys }: { values: StudiedValue[]; keys: StudiedVal
         </thead>
         <tbody>
           {values.map((value) => row(value, value.name, true))}
-          {keys.map((key) => row(key, words.answer({ name: key.name }), false))}
+          {keys.map((key) => row(key, keys.length === 1 ? words.rightAnswer : words.answer({ name: key.name }), false))}
         </tbody>
       </table>
     </div>

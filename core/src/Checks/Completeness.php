@@ -14,14 +14,11 @@ use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\Rule;
-use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Gates;
 use WideQuarry\Scoring\ScorableKind;
 use WideQuarry\Scoring\Scorer;
 use WideQuarry\Scoring\ScoringContext;
-use WideQuarry\Variables\Roll;
-use WideQuarry\Variables\RollProblem;
 
 /** Whether a question can be approved, and what stands in the way: a question is complete when nothing blocking is found. */
 final class Completeness
@@ -32,9 +29,6 @@ final class Completeness
     /** Rolls that are looked at while somebody writes, and where nobody says how many. */
     public const ROLLS = 200;
 
-    /** Seeds that are tried for a roll to check the rest in. */
-    private const SEEDS = 20;
-
     /**
      * @param  int  $rolls  the most that are looked at
      * @return list<Finding>
@@ -42,8 +36,7 @@ final class Completeness
     public function findings(Question $question, int $rolls = self::ROLLS): array
     {
         $findings = RollCheck::findings($question, $rolls);
-        $roll = $this->roll($question);
-        $in = ScoringContext::of($question, $roll);
+        $in = ScoringContext::of($question, $question->variables->anyRoll($question->language));
         foreach ($question->parts as $part) {
             $shares =
                 array_filter($question->scoring->once, fn (array $list): bool => in_array($part->id, array_slice($list, 1), true)) !== [];
@@ -107,20 +100,6 @@ final class Completeness
         }
 
         return $findings;
-    }
-
-    /** A roll that can be worked out, so that the rest can be checked. */
-    private function roll(Question $question): Roll
-    {
-        for ($seed = 1; $seed <= self::SEEDS; $seed++) {
-            try {
-                return $question->variables->roll(Seed::of($seed), $question->language);
-            } catch (RollProblem) {
-                // another may do
-            }
-        }
-
-        return new Roll;
     }
 
     /** @return list<Finding> */

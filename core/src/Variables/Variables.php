@@ -13,6 +13,9 @@ use WideQuarry\Random\Seed;
 /** The variables of a question, and the conditions a roll must meet. */
 final class Variables
 {
+    /** Seeds that are tried for a roll that can be worked out. */
+    private const SEEDS = 20;
+
     private ?RollPlan $plan = null;
 
     /**
@@ -77,6 +80,22 @@ final class Variables
         [, $worked] = $this->settled($seed);
 
         return $worked->problem === null ? $this->written($worked, $language) : throw $worked->problem;
+    }
+
+    /**
+     * A roll that can be worked out, where one has to stand for all; none where there is none among the first.
+     */
+    public function anyRoll(string $language): Roll
+    {
+        for ($seed = 1; $seed <= self::SEEDS; $seed++) {
+            try {
+                return $this->roll(Seed::of($seed), $language);
+            } catch (RollProblem) {
+                // another may do
+            }
+        }
+
+        return new Roll;
     }
 
     /**

@@ -108,6 +108,61 @@ it('writes values that vary as template variables, and reads them back', functio
     ],
 ]);
 
+$near = fn (string $expr): array => $is($expr, '1', ['tolerance' => ['kind' => 'absolute', 'width' => '0.001']]);
+$table = ['name' => 't', 'kind' => 'row', 'columns' => ['a', 'rock'], 'rows' => [['2.7', 'slate'], ['2.9', 'basalt'], ['2.65', 'quartz']]];
+$some = ['name' => 's', 'kind' => 'sample', 'items' => ['2', '3.5', '5', '8'], 'count' => 2];
+
+it('says every function it can in the standard, and reads it back', function (Question $question): void {
+    $written = (new ItemWriter([]))->write($question, []);
+    expect($written->notices)->toBe([]);
+    $found = readItem($written->xml);
+    expect(array_map(fn (Notice $notice): string => $notice->message, $found->notices))->toBe([]);
+    $back = Questions::read($found->questions[0]);
+    $seen = [];
+    for ($n = 1; $n <= (getenv('QUARRY_LONG') ? 200 : 40); $n++) {
+        $seed = Seed::of($n);
+        $chance = Questions::chance($question, $seed);
+        $drawn = Questions::drawn($question, $seed);
+        expect(Questions::drawn($back, $seed))->toEqualCanonicalizing($drawn);
+        $typed = is_float($drawn['c'] ?? null) ? $drawn['c'] : 4.0;
+        foreach ([$typed, $typed + 0.5] as $answer) {
+            $answer = sprintf('%.6F', $answer);
+            $score = marked($question, $answer, $seed);
+            $seen["$score"] = true;
+            expect(ResponseProcessing::score($written->xml, ['RESPONSE' => [$answer]], $chance))->toBe($score, "$answer of ".json_encode($drawn))
+                ->and(marked($back, $answer, $seed))->toBe($score);
+        }
+    }
+    expect(count($seen))->toBe(2);
+})->with(function () use ($whole, $follows, $near, $table, $some): iterable {
+    $functions = ['sqrt(a)', 'root(a, 3)', 'root(-a, 3)', 'a^(2/3)', 'a^(1/2)', 'exp(a/5)', 'ln(a)', 'log(a)', 'log(a, 2)', 'sin(a)', 'cos(a)', 'tan(a/7)',
+        'asin(a/20)', 'acos(a/20)', 'atan(a)', 'sind(10a)', 'cosd(a*7)', 'tand(4a)', 'asind(a/20)', 'acosd(a/20)', 'atand(a)', 'min(a, b, 4)',
+        'max(a, b)', 'mean(a, b, 1)', 'mean([a, b])', 'sum(a, b, 2)', 'gcd(a, b)', 'lcm(a, b, 4)', 'round(a/b, 2)', 'figures(a/b, 2)',
+        'floor(a/b)', 'ceil(a/b)', 'abs(a - b)', 'sign(a - b)', 'mod(a, b)', 'pi*a', 'e^2 + a', 'if(a > b, a, b^2)',
+        'if(a = b, 0, if(a > b and not (b = 2), 1, 2))', 'if(a in [2, 4, 6] or b < 3, a, 7)', '2(a + 1)(b + 1)'];
+    foreach ($functions as $function) {
+        yield $function => [varied([$whole('a', 2, 15), $whole('b', 1, 9), $follows('c', $function)], [$near('c')])];
+    }
+    yield 'a row of a table' => [varied([$table, $follows('c', 'if(rock = "slate", 2a, a)')], [$near('c')])];
+    yield 'some of a list' => [varied([$whole('a', 1, 9), $some, $follows('c', 'a*s[1] - s[2]')], [$near('c')], ['s[1] > 2'])];
+    yield 'all of them together' => [varied([$whole('a', 1, 9), $some, $follows('c', 'mean(s) + a')], [$near('c')])];
+    yield 'a name that means something else there' => [varied([$whole('a', 1, 9), $follows('c', 'a + 1')], [$near('c')])];
+});
+
+it('keeps rows and samples what they are', function () use ($follows, $near, $table, $some): void {
+    $question = varied([$table, $some, $follows('c', 'a*s[1]')], [$near('c')], ['s[1] < s[2]']);
+    $back = Questions::read(readItem((new ItemWriter([]))->write($question, [])->xml)->questions[0]);
+    $kinds = array_map(fn ($variable): string => "$variable->name $variable->kind", $back->variables->list);
+    expect($kinds)->toBe(['t row', 's sample', 'c expr'])->and($back->variables->conditions)->toBe(['s[1] < s[2]']);
+});
+
+it('gives one roll where the standard has no words for it, and says so', function (string $expression) use ($whole, $follows, $near): void {
+    $question = varied([$whole('a', 2, 9), $follows('c', $expression)], [$near('c')]);
+    $written = (new ItemWriter([]))->write($question, []);
+    expect(array_column(array_map(fn (Notice $notice): array => ['code' => $notice->code], $written->notices), 'code'))
+        ->toBe(['qti.templates'])->and($written->xml)->not->toContain('template-declaration');
+})->with(['a!', 'binom(9, a)', '1 + if(a > 4, 1, 2)', 'root(a, a)', 'round(a, a)', '[1, 2, 3, 4, 5, 6, 7, 8, 9][a]']);
+
 $item = fn (
     string $templates,
     string $test,
@@ -189,7 +244,7 @@ it('keeps what it does not understand, and says so', function (string $xml): voi
         ->and($found->questions[0]->parts[0]->scoring->scheme ?? '')
         ->toBe('person');
 })->with([
-    'a branch' => [
+    'a branch without the other one' => [
         $item(
             $set('A', '<qti-random-integer min="3" max="12"/>').
                 '<qti-template-condition><qti-template-if><qti-gt>'.

@@ -50,8 +50,34 @@ final class Questions
             fn (mixed $value): string|float => is_string($value)
                 ? $value
                 : (float) (string) \WideQuarry\Maths\Arithmetic::rational($value)->toScale(12, \Brick\Math\RoundingMode::HALF_UP),
-            $question->variables->roll($seed, $question->language)->values,
+            array_filter(
+                $question->variables->roll($seed, $question->language)->values,
+                fn (mixed $value): bool => ! is_array($value) && ! is_bool($value),
+            ),
         );
+    }
+
+    /**
+     * What chance gives a package's template variables: the numbers of rows and of items, as our writer calls them.
+     *
+     * @return array<string, string|float>
+     */
+    public static function chance(Question $question, Seed $seed): array
+    {
+        $chance = self::drawn($question, $seed);
+        [$outcomes] = $question->variables->settled($seed);
+        foreach ($question->variables->plan()->drawn as $i => $variable) {
+            if ($variable->kind === 'row') {
+                $chance[$variable->name] = (float) $outcomes[$i] + 1;
+            } elseif ($variable->kind === 'sample') {
+                $left = range(1, 100);
+                foreach (explode('.', (string) $outcomes[$i]) as $at => $pick) {
+                    $chance["$variable->name.n".($at + 1)] = (float) array_splice($left, (int) $pick, 1)[0];
+                }
+            }
+        }
+
+        return $chance;
     }
 
     public static function read(mixed $json): Question

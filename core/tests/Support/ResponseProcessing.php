@@ -117,10 +117,29 @@ final class ResponseProcessing
             match (self::name($rule)) {
                 'settemplatevalue' => ($this->values[$id] = $chance ? [$drawn[$id]] : $this->value($value)),
                 'setcorrectresponse' => ($this->right[$id] = $this->value($value)),
+                'templatecondition' => $this->prepareBranch($rule, $drawn),
                 'templateconstraint' => $this->value($value) === ['true'] ||
                     throw new \LogicException('A constraint does not hold: '.$rule->ownerDocument?->saveXML($rule)),
                 default => throw new \LogicException('Unknown template rule '.self::name($rule)),
             };
+        }
+    }
+
+    /** @param  array<string, string|float>  $drawn */
+    private function prepareBranch(\DOMElement $condition, array $drawn): void
+    {
+        foreach (self::children($condition) as $branch) {
+            $inner = self::children($branch);
+            $isElse = self::name($branch) === 'templateelse';
+            if ($isElse || $this->value($inner[0]) === ['true']) {
+                $rules = $branch->ownerDocument->createElement('rules');
+                foreach ($isElse ? $inner : array_slice($inner, 1) as $rule) {
+                    $rules->appendChild($rule->cloneNode(true));
+                }
+                $this->prepare($rules, $drawn);
+
+                return;
+            }
         }
     }
 
@@ -183,7 +202,7 @@ final class ResponseProcessing
             ],
             'multiple', 'ordered' => array_merge(...array_map(fn (\DOMElement $arg): array => $this->value($arg) ?? [], $args)) ?: null,
             'containersize' => [(float) count($of(0) ?? [])],
-            'index' => isset(($of(0) ?? [])[(int) $e->getAttribute('n') - 1]) ? [$of(0)[(int) $e->getAttribute('n') - 1]] : null,
+            'index' => isset(($of(0) ?? [])[$this->place($e) - 1]) ? [$of(0)[$this->place($e) - 1]] : null,
             'member' => $none() ? null : $truth(in_array($of(0)[0], $of(1), false)),
             'contains' => $none() ? null : $truth(array_diff($of(1), $of(0)) === []),
             'isnull' => $truth($of(0) === null),
@@ -233,7 +252,17 @@ final class ResponseProcessing
             'round' => $none() ? null : [floor($number(0) + 0.5)],
             'integertofloat' => $of(0),
             'power' => $none() ? null : [$number(0) ** $number(1)],
-            'roundto' => $none() ? null : [round($number(0), (int) $e->getAttribute('figures'))],
+            'roundto' => $none() ? null : [(float) $this->rounded($e, $number(0))],
+            'mathconstant' => [['pi' => M_PI, 'e' => M_E][$e->getAttribute('name')]],
+            'gcd' => [(float) array_reduce(array_map(fn (\DOMElement $arg): int => (int) $this->value($arg)[0], $args), self::gcd(...), 0)],
+            'lcm' => [(float) array_reduce(
+                array_map(fn (\DOMElement $arg): int => (int) $this->value($arg)[0], $args),
+                fn (int $a, int $b): int => intdiv(abs($a * $b), max(1, self::gcd($a, $b))),
+                1,
+            )],
+            'statsoperator' => [array_sum($of(0) ?? []) / max(1, count($of(0) ?? []))],
+            'integermodulus' => [$number(0) - $number(1) * floor($number(0) / $number(1))],
+            'integerdivide' => [floor($number(0) / $number(1))],
             'mathoperator' => $none()
                 ? null
                 : [
@@ -241,10 +270,35 @@ final class ResponseProcessing
                         'floor' => floor($number(0)),
                         'ceil' => ceil($number(0)),
                         'abs' => abs($number(0)),
+                        'signum' => (float) ($number(0) <=> 0),
+                        'ln' => log($number(0)),
+                        'log' => log10($number(0)),
+                        'toRadians' => deg2rad($number(0)),
+                        'toDegrees' => rad2deg($number(0)),
+                        'exp' => exp($number(0)),
+                        'sin' => sin($number(0)),
+                        'cos' => cos($number(0)),
+                        'tan' => tan($number(0)),
+                        'asin' => asin($number(0)),
+                        'acos' => acos($number(0)),
+                        'atan' => atan($number(0)),
                     },
                 ],
             default => throw new \LogicException('Unknown expression '.self::name($e)),
         };
+    }
+
+    /** A number, or a variable that holds one. */
+    private function place(\DOMElement $e): int
+    {
+        $n = $e->getAttribute('n');
+
+        return (int) (is_numeric($n) ? $n : ($this->values[$n][0] ?? 0));
+    }
+
+    private static function gcd(int $a, int $b): int
+    {
+        return $b === 0 ? abs($a) : self::gcd($b, $a % $b);
     }
 
     /** @return list<string|float>|null */

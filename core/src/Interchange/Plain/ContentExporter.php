@@ -7,10 +7,8 @@ namespace WideQuarry\Interchange\Plain;
 use WideQuarry\Content\Element;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Serialiser;
-use WideQuarry\CoreException;
 use WideQuarry\Interchange\Package\PackedMedia;
 use WideQuarry\Question\Question;
-use WideQuarry\Random\Seed;
 use WideQuarry\Variables\Roll;
 
 /** Rich text as it leaves in a format that has no variables: one set of values stands in it, and media by their paths. */
@@ -27,13 +25,7 @@ final readonly class ContentExporter
     /** @param  array<string, string>  $files */
     public static function of(Question $question, array $files, string $before = ''): self
     {
-        try {
-            $roll = $question->variables->roll(Seed::of(1), $question->language);
-        } catch (CoreException) {
-            $roll = new Roll;
-        }
-
-        return new self($roll, $files, $before);
+        return new self($question->variables->anyRoll($question->language), $files, $before);
     }
 
     public function html(string $html): string

@@ -22,6 +22,8 @@ final readonly class ExpressionText
         'qti-equal' => ' = ',
         'qti-match' => ' = ',
         'qti-string-match' => ' = ',
+        'qti-and' => ' and ',
+        'qti-or' => ' or ',
     ];
 
     /** @param  array<string, string>  $names  template variable → as it is called here */
@@ -38,6 +40,9 @@ final readonly class ExpressionText
         if ($name === 'qti-variable') {
             return $this->names[$e->getAttribute('identifier')] ?? null;
         }
+        if ($name === 'qti-math-constant') {
+            return in_array($e->getAttribute('name'), ['pi', 'e'], true) ? $e->getAttribute('name') : null;
+        }
         if (! in_array($e->getAttribute('tolerance-mode'), ['', 'exact'], true)) {
             return null;
         }
@@ -46,27 +51,62 @@ final readonly class ExpressionText
             return null;
         }
 
-        return match (true) {
-            isset(self::JOINED[$name]) => count($inner) === 1 ? $inner[0] : '('.implode(self::JOINED[$name], $inner).')',
-            $name === 'qti-round-to' && $e->getAttribute('rounding-mode') !== 'significantFigures' => "round($inner[0], ".
-                (int) $e->getAttribute('figures').
-                ')',
-            $name === 'qti-round' => "floor($inner[0] + 1/2)",
-            $name === 'qti-truncate', $name === 'qti-math-operator' && $e->getAttribute('name') === 'floor' => "floor($inner[0])",
-            $name === 'qti-math-operator' && in_array($e->getAttribute('name'), ['ceil', 'abs'], true) => "{$e->getAttribute(
-                'name',
-            )}($inner[0])",
-            $name === 'qti-min', $name === 'qti-max' => substr($name, 4).'('.implode(', ', $inner).')',
-            $name === 'qti-integer-divide' && count($inner) === 2 => "floor($inner[0]/$inner[1])",
-            $name === 'qti-integer-modulus' && count($inner) === 2 => "($inner[0] - $inner[1]*floor($inner[0]/$inner[1]))",
-            $name === 'qti-not' && str_contains($inner[0], ' = ') && substr_count($inner[0], '=') === 1 => str_replace(
-                ' = ',
-                ' != ',
-                $inner[0],
-            ),
-            $name === 'qti-integer-to-float' => $inner[0],
+        return isset(self::JOINED[$name])
+            ? (count($inner) === 1 ? $inner[0] : '('.implode(self::JOINED[$name], $inner).')')
+            : $this->function($name, $e, $inner);
+    }
+
+    /** @param  non-empty-list<string>  $of */
+    private function function(string $name, \DOMElement $e, array $of): ?string
+    {
+        $x = $of[0];
+        $figures = (int) $e->getAttribute('figures');
+
+        return match ($name) {
+            'qti-round-to' => $e->getAttribute('rounding-mode') === 'significantFigures' ? "figures($x, $figures)" : "round($x, $figures)",
+            'qti-round' => "floor($x + 1/2)",
+            'qti-truncate' => "(sign($x)*floor(abs($x)))",
+            'qti-math-operator' => self::maths($e->getAttribute('name'), $x),
+            'qti-stats-operator' => $e->getAttribute('name') === 'mean' ? "mean($x)" : null,
+            'qti-min', 'qti-max', 'qti-gcd', 'qti-lcm' => substr($name, 4).'('.implode(', ', $of).')',
+            'qti-integer-divide' => count($of) === 2 ? "floor($x/$of[1])" : null,
+            'qti-integer-modulus' => count($of) === 2 ? "mod($x, $of[1])" : null,
+            'qti-multiple', 'qti-ordered' => '['.implode(', ', $of).']',
+            'qti-member' => count($of) === 2 ? "($x in $of[1])" : null,
+            'qti-index' => $this->item($e->getAttribute('n'), $x),
+            'qti-not' => str_contains($x, ' = ') && substr_count($x, '=') === 1 && preg_match('/ (and|or|in) /', $x) !== 1
+                ? str_replace(' = ', ' != ', $x)
+                : "(not $x)",
+            'qti-integer-to-float' => $x,
             default => null,
         };
+    }
+
+    /** An angle of degrees is one of radians there: sin(toRadians(x)). */
+    private static function maths(string $name, string $x): ?string
+    {
+        if (preg_match('/^(sin|cos|tan)$/', $name) === 1 && preg_match('/^\((.*)\*pi\/180\)$/', $x, $m) === 1) {
+            return "{$name}d($m[1])";
+        }
+
+        return match ($name) {
+            'sin', 'cos', 'tan', 'asin', 'acos', 'atan', 'exp', 'ln', 'log', 'abs', 'floor', 'ceil' => "$name($x)",
+            'sec' => "(1/cos($x))",
+            'csc' => "(1/sin($x))",
+            'cot' => "(1/tan($x))",
+            'signum' => "sign($x)",
+            'toRadians' => "($x*pi/180)",
+            'toDegrees' => preg_match('/^(asin|acos|atan)\((.*)\)$/', $x, $m) === 1 ? "$m[1]d($m[2])" : "($x*180/pi)",
+            default => null,
+        };
+    }
+
+    /** An item by a number, or by a variable that numbers it. */
+    private function item(string $n, string $list): ?string
+    {
+        $place = preg_match('/^[1-9]\d*$/', $n) === 1 ? $n : $this->names[$n] ?? null;
+
+        return $place === null ? null : "{$list}[$place]";
     }
 
     private function constant(\DOMElement $e): ?string

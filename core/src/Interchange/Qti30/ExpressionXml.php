@@ -115,7 +115,7 @@ final class ExpressionXml implements NodeVisitor
         return match ($node->name) {
             'min', 'max' => "<qti-$node->name>".implode('', $of)."</qti-$node->name>",
             'sum' => '<qti-sum>'.implode('', $of).'</qti-sum>',
-            'mean' => '<qti-divide><qti-sum>'.implode('', $of).'</qti-sum>'.self::number(BigRational::of(count($of))).'</qti-divide>',
+            'mean' => count($of) === 1 ? "<qti-stats-operator name=\"mean\">$x</qti-stats-operator>" : '<qti-divide><qti-sum>'.implode('', $of).'</qti-sum>'.self::number(BigRational::of(count($of))).'</qti-divide>',
             'gcd', 'lcm' => "<qti-$node->name>".
                 implode('', array_map(fn (string $one): string => "<qti-round>$one</qti-round>", $of)).
                 "</qti-$node->name>",
@@ -143,6 +143,9 @@ final class ExpressionXml implements NodeVisitor
     public function item(Item $node): string
     {
         $place = $node->place instanceof Literal && is_int($node->place->value) ? $node->place->value : throw Unsayable::of('[ ]');
+        if ($node->list instanceof Name) {
+            return '<qti-variable identifier="'.Xml::escape($node->list->name).".$place\"/>"; // an item of a sample
+        }
         $list = str_replace('qti-multiple>', 'qti-ordered>', $node->list->accept($this));
 
         return "<qti-index n=\"$place\">$list</qti-index>";
@@ -166,7 +169,9 @@ final class ExpressionXml implements NodeVisitor
     /** Of a negative number there is no power by a fraction, and an odd root is one. */
     private function root(string $x, int $n): string
     {
-        $root = fn (string $of): string => "<qti-power>$of".self::number(BigRational::nd(1, $n)).'</qti-power>';
+        // a fraction, since its decimal would not be read back as one
+        $share = '<qti-divide>'.self::number(Exact::one()).self::number(BigRational::of($n)).'</qti-divide>';
+        $root = fn (string $of): string => "<qti-power>$of$share</qti-power>";
 
         return $n % 2 === 0
             ? $root($x)

@@ -19,7 +19,6 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\QuestionMedia;
-use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\SharedRules;
 use WideQuarry\Variables\Roll;
 
@@ -303,16 +302,11 @@ final class ItemWriter
 
     private function roll(Question $question, ?TemplateWriter $templates): Roll
     {
-        try {
-            $roll = $question->variables->roll(Seed::of(1), $question->language);
-        } catch (CoreException) {
-            $roll = new Roll;
-        }
         if ($question->variables->list !== [] && $templates === null) {
             $this->lose($question, 'qti.templates', Message::of('interchange.qti30.qti-cannot-express-how'));
         }
 
-        return $roll;
+        return $question->variables->anyRoll($question->language);
     }
 
     private function questionLosses(Question $question, FeedbackWriter $feedback, ScoreWriter $score): void

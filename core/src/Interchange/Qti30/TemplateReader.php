@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti30;
 
 use WideQuarry\Json\Json;
+use WideQuarry\Maths\FunctionTable;
 use WideQuarry\Numbers\Exact;
 
 /** Template variables and how they are set, as variables of ours: ranges, lists, expressions and conditions; nothing of it is guessed. */
@@ -29,6 +30,11 @@ final class TemplateReader
         'qti-integer-divide',
         'qti-integer-modulus',
         'qti-integer-to-float',
+        'qti-math-constant',
+        'qti-stats-operator',
+        'qti-gcd',
+        'qti-lcm',
+        'qti-index',
     ];
 
     /** @var array<string, string> template variable → as it is called here */
@@ -43,6 +49,9 @@ final class TemplateReader
     /** @var array<string, string> response → expression of its right answer */
     private array $correct = [];
 
+    /** @var array<string, string> name → how it is shown where another stands for it: s_1 → s[1] */
+    private array $shown = [];
+
     private bool $whole = true;
 
     public function __construct(\DOMElement $item)
@@ -50,8 +59,10 @@ final class TemplateReader
         foreach (Xml::children($item, 'qti-template-declaration') as $declaration) {
             $id = $declaration->getAttribute('identifier');
             $name = (string) preg_replace('/[^A-Za-z0-9_]/', '_', $id);
-            $name = substr(preg_match('/^[A-Za-z]/', $name) === 1 ? $name : "v_$name", 0, 40);
-            $this->whole = $this->whole && ! in_array($name, $this->names, true) && $declaration->getAttribute('cardinality') === 'single';
+            $isName = preg_match('/^[A-Za-z]/', $name) === 1 && ! FunctionTable::isReserved($name);
+            $name = substr($isName ? $name : "v_$name", 0, 40);
+            $this->whole = $this->whole && ! in_array($name, $this->names, true) &&
+                in_array($declaration->getAttribute('cardinality'), ['single', 'ordered'], true);
             $this->names[$id] = $name;
             $default = Xml::child($declaration, 'qti-default-value');
             if ($default !== null) {
@@ -68,12 +79,17 @@ final class TemplateReader
                     'qti-set-template-value' => isset($this->names[$id]) && $this->set($this->names[$id], $value),
                     'qti-template-constraint' => $this->condition($value),
                     'qti-set-correct-response' => $this->right($id, $value),
+                    'qti-template-condition' => $this->branches($rule),
                     default => false,
                 };
             $this->whole = $this->whole && $understood;
         }
+        $together = new ReadTogether($this->list, $this->conditions);
+        [$this->list, $this->conditions] = [$together->list, $together->conditions];
+        $this->shown = $together->shown;
         $set = array_map(fn (\stdClass $one): string => is_string($one->name) ? $one->name : '', $this->list);
-        $this->whole = $this->whole && count(array_unique($set)) === count($set) && array_diff($this->names, $set) === [];
+        $this->whole = $this->whole && count(array_unique($set)) === count($set) &&
+            array_diff($this->names, $set, $together->settled) === [];
     }
 
     public static function isIn(\DOMElement $item): bool
@@ -178,14 +194,14 @@ final class TemplateReader
                     }
                 }
                 $anchor = $document->createElement('var');
-                $anchor->setAttribute('data-value', $name);
+                $anchor->setAttribute('data-value', $this->shown[$name] ?? $name);
                 $printed->parentNode?->replaceChild($anchor, $printed);
             }
         }
         foreach (Xml::all($body, 'mi') as $letter) {
             $name = $this->names[trim($letter->textContent)] ?? null;
             if ($name !== null) {
-                $letter->setAttribute('data-value', $name);
+                $letter->setAttribute('data-value', $this->shown[$name] ?? $name);
             }
         }
     }
@@ -281,6 +297,57 @@ final class TemplateReader
         $text = (new ExpressionText($this->names))->of($value);
 
         return $text === null ? null : ['kind' => 'expr', 'expr' => self::bare($text)];
+    }
+
+    private function branches(\DOMElement $condition): bool
+    {
+        $chosen = $this->chosen($condition);
+        if ($chosen === null) {
+            return false;
+        }
+        [$name, $text] = $chosen;
+        $this->list = [
+            ...array_values(array_filter($this->list, fn (\stdClass $one): bool => $one->name !== $name)),
+            (object) ['name' => $name, 'kind' => 'expr', 'expr' => $text],
+        ];
+
+        return true;
+    }
+
+    /**
+     * A condition whose branches all set one variable: if(c, a, if(d, b, e)).
+     *
+     * @return array{string, string}|null the variable and what it is; null where something else is done, or nothing in some case
+     */
+    private function chosen(\DOMElement $condition): ?array
+    {
+        $text = $name = null;
+        foreach (array_reverse(Xml::children($condition)) as $branch) {
+            $inner = Xml::children($branch);
+            $isElse = $branch->localName === 'qti-template-else';
+            $value = count($inner) === ($isElse ? 1 : 2) ? $this->setTo($inner[count($inner) - 1]) : null;
+            $test = $isElse || $value === null ? null : (new ExpressionText($this->names))->of($inner[0]);
+            if ($value === null || $value[0] !== ($name ?? $value[0]) || ($isElse ? $text !== null : $test === null || $text === null)) {
+                return null;
+            }
+            $name = $value[0];
+            $text = $isElse ? self::bare($value[1]) : 'if('.self::bare((string) $test).', '.self::bare($value[1]).", $text)";
+        }
+
+        return $name === null ? null : [$name, $text];
+    }
+
+    /** @return array{string, string}|null */
+    private function setTo(\DOMElement $rule): ?array
+    {
+        if ($rule->localName === 'qti-template-condition') {
+            return $this->chosen($rule);
+        }
+        $name = $rule->localName === 'qti-set-template-value' ? $this->names[$rule->getAttribute('identifier')] ?? null : null;
+        $value = Xml::children($rule)[0] ?? null;
+        $text = $name === null || $value === null ? null : (new ExpressionText($this->names))->of($value);
+
+        return $name === null || $text === null ? null : [$name, $text];
     }
 
     private function condition(\DOMElement $value): bool

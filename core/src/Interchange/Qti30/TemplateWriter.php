@@ -7,6 +7,7 @@ namespace WideQuarry\Interchange\Qti30;
 use WideQuarry\Content\Element;
 use WideQuarry\CoreException;
 use WideQuarry\Json\Json;
+use WideQuarry\Maths\Node;
 use WideQuarry\Maths\Parser;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Question;
@@ -89,31 +90,78 @@ final class TemplateWriter
     private function variable(\stdClass $variable): bool
     {
         $name = is_string($variable->name ?? null) ? $variable->name : '';
+        $show = $variable->show ?? null;
+        $show = $show instanceof \stdClass ? get_object_vars($show) : [];
+        if ($name === '' || array_diff_key($show, ['places' => 1]) !== []) {
+            return false; // fractions, powers of ten, signs and units are not printed there
+        }
+        $places = is_int($show['places'] ?? null) ? $show['places'] : null;
         $kind = $variable->kind ?? '';
+        if ($kind === 'row' || $kind === 'sample') {
+            $drawn = $kind === 'row' ? DrawnTogether::row($variable) : DrawnTogether::sample($variable);
+            $this->declarations .= $drawn->declarations ?? '';
+            $this->processing .= $drawn->processing ?? '';
+            foreach ($drawn->printed ?? [] as $shown => $id) {
+                $this->printed[$shown] = self::printedAs($id, $places);
+            }
+
+            return $drawn !== null;
+        }
         [$type, $value, $more] = match ($kind) {
             'integer', 'decimal' => $this->range($variable),
             'list' => $this->list($variable),
-            'expr' => ['float', $this->expression(is_string($variable->expr ?? null) ? $variable->expr : ''), ''],
+            'expr' => $this->worked(is_string($variable->expr ?? null) ? $variable->expr : '', $name),
             default => ['', '', ''],
         };
-        if ($name === '' || $value === '') {
+        if ($value === '') {
             return false;
-        }
-        $show = $variable->show ?? null;
-        $show = $show instanceof \stdClass ? get_object_vars($show) : [];
-        $places = $show['places'] ?? null;
-        if (array_diff_key($show, ['places' => 1]) !== []) {
-            return false; // fractions, powers of ten, signs and units are not printed there
         }
         $this->declarations .= "<qti-template-declaration identifier=\"$name\" cardinality=\"single\" base-type=\"$type\" ".
             'math-variable="true"/>';
-        $this->processing .= "<qti-set-template-value identifier=\"$name\">$value</qti-set-template-value>$more";
-        $this->printed[$name] = new Element('qti-printed-variable', [
-            'identifier' => $name,
-            ...is_int($places) ? ['format' => "%.{$places}f"] : [],
-        ]);
+        $this->processing .= str_starts_with($value, '<qti-template-condition>')
+            ? $value
+            : "<qti-set-template-value identifier=\"$name\">$value</qti-set-template-value>$more";
+        $this->printed[$name] = self::printedAs($name, $places);
 
         return true;
+    }
+
+    private static function printedAs(string $id, ?int $places): Element
+    {
+        return new Element('qti-printed-variable', ['identifier' => $id, ...$places === null ? [] : ['format' => "%.{$places}f"]]);
+    }
+
+    /**
+     * What is worked out: an expression, or where the whole of it is a choice between two, a condition that sets one or the other.
+     *
+     * @return array{string, string, string}
+     *
+     * @throws CoreException
+     */
+    private function worked(string $expression, string $name): array
+    {
+        $node = Parser::parse($expression);
+        $isWords = $node instanceof Node\Literal && is_string($node->value);
+
+        return [$isWords ? 'string' : 'float', $this->chosen($node, $name), ''];
+    }
+
+    private function chosen(Node $node, string $name): string
+    {
+        if (! ($node instanceof Node\Call) || $node->name !== 'if' || count($node->arguments) !== 3) {
+            return $node->accept(new ExpressionXml);
+        }
+        [$condition, $then, $else] = $node->arguments;
+        $set = function (Node $value) use ($name): string {
+            $xml = $this->chosen($value, $name);
+
+            return str_starts_with($xml, '<qti-template-condition>')
+                ? $xml
+                : "<qti-set-template-value identifier=\"$name\">$xml</qti-set-template-value>";
+        };
+
+        return '<qti-template-condition><qti-template-if>'.$condition->accept(new ExpressionXml).$set($then).
+            '</qti-template-if><qti-template-else>'.$set($else).'</qti-template-else></qti-template-condition>';
     }
 
     /** @return array{string, string, string} base type, value, and what it must not be */

@@ -4,23 +4,19 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
-use App\Indexing\QuestionIndex;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use WideQuarry\Json\Json;
-use WideQuarry\Question\PartKinds;
-use WideQuarry\Question\Question;
 
 /**
- * Runs the specimens of every question of a bank that has some, in the order of their identifiers, a chunk at a time: one that was
- * interrupted goes on where it was.
+ * Checks the questions of a bank that have specimens or values that vary: runs the ones, studies the others. In the order of their
+ * identifiers, a chunk at a time: a run that was interrupted goes on where it was.
  */
 final readonly class RunSpecimens
 {
     private const CHUNK = 100;
 
-    public function __construct(private PartKinds $kinds)
+    public function __construct(private JudgeQuestion $judge)
     {
     }
 
@@ -28,7 +24,8 @@ final readonly class RunSpecimens
     public function begin(string $bankId, ?User $person): string
     {
         $id = (string) Str::uuid7();
-        $total = DB::table('questions')->where('bank_id', $bankId)->where('specimens', '>', 0)->whereNull('binned_at')->count();
+        $total = DB::table('questions')->where('bank_id', $bankId)->whereNull('binned_at')
+            ->whereRaw('(specimens > 0 OR has_variables)')->count();
         DB::table('specimen_runs')->insertOrIgnore(['id' => $id, 'bank_id' => $bankId, 'user_id' => $person?->id, 'total' => $total]);
         $running = DB::table('specimen_runs')->where('bank_id', $bankId)->where('state', 'running')->value('id');
 
@@ -39,10 +36,9 @@ final readonly class RunSpecimens
     {
         while (($state = DB::table('specimen_runs')->where('id', $run)->first()) !== null && $state->state === 'running') {
             $rows = DB::select(
-                <<<'SQL'
-                SELECT questions.id, record, content, is_complete, specimens, specimens_failing FROM questions
-                    JOIN revisions ON question_id = questions.id AND number = questions.revision
-                WHERE bank_id = ? AND questions.specimens > 0 AND binned_at IS NULL AND questions.id > coalesce(?::uuid,
+                'SELECT '.JudgeQuestion::COLUMNS.<<<'SQL'
+                     FROM questions JOIN revisions ON question_id = questions.id AND number = questions.revision
+                WHERE bank_id = ? AND (questions.specimens > 0 OR has_variables) AND binned_at IS NULL AND questions.id > coalesce(?::uuid,
                     '00000000-0000-0000-0000-000000000000') ORDER BY questions.id LIMIT ?
                 SQL,
                 [$state->bank_id, $state->last, self::CHUNK],
@@ -70,39 +66,19 @@ final readonly class RunSpecimens
     /** @param  array<\stdClass>  $rows */
     private function chunk(string $run, array $rows): void
     {
-        [$specimens, $failing, $changed] = [0, 0, 0];
+        $sum = ['specimens' => 0, 'failing' => 0, 'varies' => 0, 'bad' => 0, 'changed' => 0];
         foreach ($rows as $row) {
-            $json = Json::decode($row->content);
-            assert($json instanceof \stdClass);
-            $json->record = Json::decode($row->record);
-            $judged = QuestionIndex::judged(Question::read($json, $this->kinds));
-            $specimens += $judged['specimens'];
-            $failing += $judged['specimens_failing'] > 0 ? 1 : 0;
-            if (
-                $judged !== [
-                    'is_complete' => $row->is_complete,
-                    'specimens' => $row->specimens,
-                    'specimens_failing' => $row->specimens_failing,
-                ]
-            ) {
-                // unless somebody has saved it meanwhile: then that judged it
-                $changed += DB::update(
-                    <<<'SQL'
-                        UPDATE questions SET is_complete = ?, specimens = ?, specimens_failing = ?
-                            WHERE id = ? AND record = ?::jsonb AND revision = (SELECT max(number) FROM revisions
-                            WHERE question_id = questions.id AND content = ?::jsonb)
-                        SQL,
-                    [...array_values($judged), $row->id, $row->record, $row->content],
-                );
+            foreach ($this->judge->handle($row) as $name => $found) {
+                $sum[$name] += (int) $found;
             }
         }
         $last = $rows[count($rows) - 1] ?? null;
         DB::update(
             <<<'SQL'
-                UPDATE specimen_runs SET done = done + ?, specimens = specimens + ?, failing = failing + ?, changed = changed + ?,
-                    last = ? WHERE id = ?
+                UPDATE specimen_runs SET done = done + ?, specimens = specimens + ?, failing = failing + ?, varying = varying + ?,
+                    bad = bad + ?, changed = changed + ?, last = ? WHERE id = ?
                 SQL,
-            [count($rows), $specimens, $failing, $changed, $last?->id, $run],
+            [count($rows), ...array_values($sum), $last?->id, $run],
         );
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Indexing\QuestionIndex;
+use App\Jobs\StudyRolls;
 use App\Models\User;
 use App\Policies\ReadableIds;
 use App\Queries\Folders;
@@ -118,6 +119,9 @@ final readonly class SaveQuestion
     {
         QuestionIndex::stimuli($question, $author?->id);
         QuestionIndex::words($question);
+        if ($question->variables->list !== []) {
+            StudyRolls::dispatch($question->id, $author?->id)->afterCommit();
+        }
         if ($withTopics) {
             Topics::put($question->id, $question->record->classification->topics, $bankId);
         }

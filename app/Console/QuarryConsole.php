@@ -151,7 +151,7 @@ final readonly class QuarryConsole
         $this->specimens->handle($run);
         $result = DB::table('specimen_runs')
             ->where('id', $run)
-            ->first(['state', 'done AS questions', 'specimens', 'failing']);
+            ->first(['state', 'done AS questions', 'specimens', 'failing', 'varying', 'bad']);
         $failing = DB::table('questions')
             ->where('bank_id', $bank->id)
             ->where('specimens_failing', '>', 0)

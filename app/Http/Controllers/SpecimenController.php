@@ -24,7 +24,7 @@ final class SpecimenController
 {
     private const LARGE = 2000; // questions
 
-    private const FIELDS = ['id', 'state', 'total', 'done', 'specimens', 'failing', 'changed', 'created_at', 'finished_at'];
+    private const FIELDS = ['id', 'state', 'total', 'done', 'specimens', 'failing', 'varying', 'bad', 'changed', 'created_at', 'finished_at'];
 
     #[Operation(
         'Read a pasted table of responses as specimens of a question that need not be saved',
@@ -51,7 +51,7 @@ final class SpecimenController
         );
     }
 
-    #[Operation('Run all specimens of a bank in the background', response: ['data' => 'SpecimenRun'], status: 202)]
+    #[Operation('Check a bank in the background: run all its specimens, study all rolls of values that vary', response: ['data' => 'SpecimenRun'], status: 202)]
     public function start(Request $request, Bank $bank, RunSpecimens $specimens): JsonResponse
     {
         Gate::authorize('write', $bank);

@@ -2428,6 +2428,8 @@ export type Messages = {
       none: string
       see: (values: { n: number }) => string
       progress: string
+      rollsGood: (values: { n: number }) => string
+      rollsBad: (values: { bad: number; n: number }) => string
     }
   }
   starts: {

@@ -71,12 +71,21 @@ function Outcome({ run, slug, onClose }: { run: SpecimenRun | null; slug: string
       {run.state === 'stopped' ? <p className="text-attention">{words.stopped({ done: run.done, of: run.total })}</p> : null}
       {run.state === 'failed' ? <p className="text-problem">{words.failed}</p> : null}
       {run.done === 0 && run.state === 'done' ? <p>{words.none}</p> : null}
-      {run.done > 0 && run.failing === 0 ? <p className="text-accent">{words.good({ n: run.specimens, of: run.done })}</p> : null}
+      {run.specimens > 0 && run.failing === 0 ? <p className="text-accent">{words.good({ n: run.specimens, of: run.done })}</p> : null}
       {run.failing > 0 ? (
         <p className="text-problem">
           {words.bad({ failing: run.failing, n: run.specimens, of: run.done })}{' '}
           <Link className="underline" to={`/banks/${slug}?is=failing`} onClick={onClose}>
             {words.see({ n: run.failing })}
+          </Link>
+        </p>
+      ) : null}
+      {run.varying > 0 && run.bad === 0 ? <p className="text-accent">{words.rollsGood({ n: run.varying })}</p> : null}
+      {run.bad > 0 ? (
+        <p className="text-problem">
+          {words.rollsBad({ bad: run.bad, n: run.varying })}{' '}
+          <Link className="underline" to={`/banks/${slug}?has=bad_rolls`} onClick={onClose}>
+            {words.see({ n: run.bad })}
           </Link>
         </p>
       ) : null}

@@ -69,6 +69,12 @@ final class DemoSeeder extends Seeder
             ['Earth department' => 'writer', 'Fieldwork week' => 'reader'],
             ['orla' => 'keeper', 'tam' => 'keeper'],
         ],
+        'measuring' => [
+            'Measuring and working out',
+            'Numbers with units that are other for each learner, studied before they are used',
+            ['Earth department' => 'writer', 'Year 9' => 'reader'],
+            ['orla' => 'keeper', 'tam' => 'keeper', 'wren' => 'writer'],
+        ],
         'hazards' => [
             'Hazards and resources',
             'Weather, soils, earthquakes, energy and materials: what the Earth does to us, and we to it',
@@ -141,6 +147,12 @@ final class DemoSeeder extends Seeder
             'Rocks OLD' => ['#rocks-old'],
             'New folder' => ['#new-folder'],
             'maths' => ['#maths'],
+        ],
+        'measuring' => [
+            'Rates and units' => ['Rates', 'Units', 'Gradient'],
+            'Density' => ['Density'],
+            'On the map' => ['Scale', 'Angles'],
+            'Powers and lines' => ['Powers of ten', 'Lines and curves', 'Means and shares'],
         ],
         'field-maths' => ['Measuring' => ['Density', 'Powers of ten'], 'Slopes and rates' => ['Gradient', 'Rates']],
     ];

@@ -91,6 +91,13 @@ final class RollCheck
                 ]);
             }
         }
+        foreach ($study->rolls > 1 && $study->different > 1 ? $study->keys : [] as $key) {
+            if ($key->distinct() === 1) {
+                $findings[] = Finding::warning('rolls.constant_key', '/variables', Message::of('checks.rolls-constant-key'), [
+                    'part' => $key->name,
+                ]);
+            }
+        }
         if ($study->ugly > 0) {
             $findings[] = Finding::warning('rolls.ugly', '/variables', Message::of('checks.rolls-ugly', [
                 'count' => $study->ugly,

@@ -2964,6 +2964,7 @@ export type Messages = {
       more: string
       impossible: string
       rightAnswer: string
+      constantKey: string
     }
     selectNumber: string
     insert: (values: { name: Words }) => string

@@ -48,6 +48,7 @@ function Found({ study, stale, onTry, onForbid }: { study: RollStudy; stale: boo
         {study.exhaustive ? words.all(counts) : words.some(counts)} {isFine ? words.fine : ''}
       </p>
       {study.constant.length > 0 ? <p className="text-second">{words.constant({ names: list(study.constant) })}</p> : null}
+      {study.different > 1 && study.keys.some((key) => key.distinct === 1) ? <p className="text-attention">{words.constantKey}</p> : null}
       {isFine ? null : (
         <ul className="flex flex-col gap-1">
           {study.reasons.map((one) => (

@@ -57,7 +57,6 @@ return [
     'Interchange/Qti12/TermWriter::pairs' => CASES,
     'Interchange/Qti12/TermWriter::picks' => CASES,
     'Interchange/Qti2/Edition2::lower' => DOCUMENT,
-    'Interchange/Qti30/ExpressionText::of' => CASES,
     'Interchange/Qti30/Expressions::compiled' => CASES,
     'Interchange/Qti30/FeedbackReader::put' => CASES,
     'Interchange/Qti30/FeedbackReader::rule' => CASES,
@@ -136,5 +135,6 @@ return [
     'app/Search/StimulusSearch::page' => QUERY,
     'Maths/Evaluator::operation' => 'one line for each operator',
     'Maths/FunctionTable::call' => 'one line for each function',
+    'Interchange/Qti30/ExpressionText::function' => 'one line for each operator',
     'Interchange/Qti30/ExpressionXml::call' => 'one line for each function',
 ];

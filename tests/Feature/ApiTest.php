@@ -248,7 +248,7 @@ it('has demo packages that hold the demo as it is', function (string $bank): voi
     unlink($made);
 
     expect($same)->toBeTrue("Run bin/quarry write pack database/demo/$bank.json --out=demo/files/$bank.zip");
-})->with(['rocks', 'maps', 'water', 'field-maths', 'hazards', 'field-notes', 'evidence']);
+})->with(['rocks', 'maps', 'water', 'field-maths', 'measuring', 'hazards', 'field-notes', 'evidence']);
 
 it('keeps what new questions of a bank begin with, and says what cannot be that', function (): void {
     $world = new World;

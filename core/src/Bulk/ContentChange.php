@@ -20,7 +20,9 @@ use WideQuarry\Question\UnhelpfulTitle;
 /** What is to be changed of the content of many questions; what is not named stays. */
 final readonly class ContentChange
 {
-    private const FIELDS = ['points', 'shuffle', 'attempts', 'show', 'language', 'names', 'replace', 'media', 'rubric'];
+    private const FIELDS = [
+        'points', 'shuffle', 'attempts', 'show', 'language', 'names', 'replace', 'media', 'rubric', 'tools', 'time_limit',
+    ];
 
     private function __construct(private Fields $fields, private ?TextReplacement $replacing)
     {
@@ -28,6 +30,7 @@ final readonly class ContentChange
 
     /**
      * @param  mixed  $json  {"points": 2, "shuffle": true, "attempts": {"allowed": 3, "cost": "1/5"}, "show": "after", "language": "en-GB",
+     *                       "tools": {"calculator": "basic"}, "time_limit": 180 (seconds, or null for none),
      *                       "names": true (those that say nothing, from the content), "replace": {"find","with","case","whole","skip"},
      *                       "media": {"from","to"} (one medium in the place of another, wherever it stands),
      *                       "rubric": {"id","revision","rubric"} (the newest revision of a rubric, where a part follows it)}
@@ -38,9 +41,8 @@ final readonly class ContentChange
     {
         $fields = Fields::of($json, $path, self::FIELDS);
         try {
-            Defaults::read(
-                (object) array_intersect_key((array) $json, array_flip(['points', 'shuffle', 'attempts', 'show', 'language'])),
-            );
+            $usual = ['points', 'shuffle', 'attempts', 'show', 'language', 'tools', 'time_limit'];
+            Defaults::read((object) array_intersect_key((array) $json, array_flip($usual)));
         } catch (Malformed $problem) {
             throw $problem->under($path);
         }
@@ -99,7 +101,7 @@ final readonly class ContentChange
             $after = QuestionMedia::renamed($after, [$media['from'] => $media['to']]);
         }
         $after = $this->fields->has('points') ? $this->points($after) : $after;
-        foreach (['attempts', 'language'] as $field) {
+        foreach (['attempts', 'language', 'tools', 'time_limit'] as $field) {
             if ($this->fields->has($field)) {
                 $after->{$field} = Json::copy($this->fields->raw($field));
             }

@@ -17,6 +17,7 @@ use WideQuarry\Presentation\Presenter;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\Scheme;
+use WideQuarry\Question\Tools;
 use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Stimulus\StimulusRuns;
 use WideQuarry\Variables\ValueFormat;
@@ -197,7 +198,10 @@ final readonly class Sheet
                     $parts["$part->id\t$gap"] = $paper->gap(count($gaps) > 1 ? $j + 1 : null);
                 }
             }
-            $html = $paper->html($presented['body'], $parts).$this->working($item->question, $paper);
+            $allowed = Tools::of($item->question)->inWords($item->question->timeLimit);
+            $html = $paper->html($presented['body'], $parts).
+                ($allowed === '' ? '' : '<p class="allowed">'.Paper::text($allowed).'</p>').
+                $this->working($item->question, $paper);
         } catch (CoreException $problem) {
             $html = self::gone('question-not-shown', $problem);
         }

@@ -19,13 +19,15 @@ final readonly class Defaults
     }
 
     /**
-     * @param  mixed  $json  {"language","points","shuffle","show","attempts":{"allowed","cost"},"normalise"}
+     * @param  mixed  $json  {"language","points","shuffle","show","attempts":{"allowed","cost"},"normalise","tools","time_limit"}
      *
      * @throws Malformed naming the path of what cannot be one
      */
     public static function read(mixed $json): self
     {
-        $fields = Fields::of($json, '', ['language', 'points', 'shuffle', 'show', 'attempts', 'normalise']);
+        $fields = Fields::of($json, '', ['language', 'points', 'shuffle', 'show', 'attempts', 'normalise', 'tools', 'time_limit']);
+        Tools::read($fields);
+        $fields->intOrNull('time_limit', null, 1, 86400);
         $fields->language();
         if ($fields->has('points')) {
             $fields->decimal('points', '1000');

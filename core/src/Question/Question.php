@@ -198,10 +198,7 @@ final readonly class Question
     /** @throws Malformed */
     private static function tools(Fields $fields): \stdClass
     {
-        $tools = $fields->object('tools', ['calculator', 'ruler', 'protractor']);
-        $tools->oneOf('calculator', ['none', 'basic', 'scientific'], 'none');
-        $tools->bool('ruler', false);
-        $tools->bool('protractor', false);
+        Tools::read($fields);
 
         return (object) (array) self::given($fields, 'tools');
     }

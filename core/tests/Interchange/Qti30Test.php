@@ -42,6 +42,7 @@ $banks = [
     'maps' => ['maps'],
     'water' => ['water'],
     'field maths' => ['field-maths'],
+    'measuring' => ['measuring'],
     'hazards' => ['hazards'],
     'field notes' => ['field-notes'],
     'evidence' => ['evidence'],

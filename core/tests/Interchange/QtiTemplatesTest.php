@@ -129,17 +129,21 @@ it('says every function it can in the standard, and reads it back', function (Qu
             $answer = sprintf('%.6F', $answer);
             $score = marked($question, $answer, $seed);
             $seen["$score"] = true;
-            expect(ResponseProcessing::score($written->xml, ['RESPONSE' => [$answer]], $chance))->toBe($score, "$answer of ".json_encode($drawn))
+            expect(ResponseProcessing::score($written->xml, ['RESPONSE' => [$answer]], $chance))
+                ->toBe($score, "$answer of ".json_encode($drawn))
                 ->and(marked($back, $answer, $seed))->toBe($score);
         }
     }
     expect(count($seen))->toBe(2);
 })->with(function () use ($whole, $follows, $near, $table, $some): iterable {
-    $functions = ['sqrt(a)', 'root(a, 3)', 'root(-a, 3)', 'a^(2/3)', 'a^(1/2)', 'exp(a/5)', 'ln(a)', 'log(a)', 'log(a, 2)', 'sin(a)', 'cos(a)', 'tan(a/7)',
-        'asin(a/20)', 'acos(a/20)', 'atan(a)', 'sind(10a)', 'cosd(a*7)', 'tand(4a)', 'asind(a/20)', 'acosd(a/20)', 'atand(a)', 'min(a, b, 4)',
-        'max(a, b)', 'mean(a, b, 1)', 'mean([a, b])', 'sum(a, b, 2)', 'gcd(a, b)', 'lcm(a, b, 4)', 'round(a/b, 2)', 'figures(a/b, 2)',
-        'floor(a/b)', 'ceil(a/b)', 'abs(a - b)', 'sign(a - b)', 'mod(a, b)', 'pi*a', 'e^2 + a', 'if(a > b, a, b^2)',
-        'if(a = b, 0, if(a > b and not (b = 2), 1, 2))', 'if(a in [2, 4, 6] or b < 3, a, 7)', '2(a + 1)(b + 1)'];
+    $functions = [
+        'sqrt(a)', 'root(a, 3)', 'root(-a, 3)', 'a^(2/3)', 'a^(1/2)', 'exp(a/5)', 'ln(a)', 'log(a)', 'log(a, 2)',
+        'sin(a)', 'cos(a)', 'tan(a/7)', 'asin(a/20)', 'acos(a/20)', 'atan(a)', 'sind(10a)', 'cosd(a*7)', 'tand(4a)',
+        'asind(a/20)', 'acosd(a/20)', 'atand(a)', 'min(a, b, 4)', 'max(a, b)', 'mean(a, b, 1)', 'mean([a, b])',
+        'sum(a, b, 2)', 'gcd(a, b)', 'lcm(a, b, 4)', 'round(a/b, 2)', 'figures(a/b, 2)', 'floor(a/b)', 'ceil(a/b)',
+        'abs(a - b)', 'sign(a - b)', 'mod(a, b)', 'pi*a', 'e^2 + a', 'if(a > b, a, b^2)',
+        'if(a = b, 0, if(a > b and not (b = 2), 1, 2))', 'if(a in [2, 4, 6] or b < 3, a, 7)', '2(a + 1)(b + 1)',
+    ];
     foreach ($functions as $function) {
         yield $function => [varied([$whole('a', 2, 15), $whole('b', 1, 9), $follows('c', $function)], [$near('c')])];
     }
@@ -162,6 +166,18 @@ it('gives one roll where the standard has no words for it, and says so', functio
     expect(array_column(array_map(fn (Notice $notice): array => ['code' => $notice->code], $written->notices), 'code'))
         ->toBe(['qti.templates'])->and($written->xml)->not->toContain('template-declaration');
 })->with(['a!', 'binom(9, a)', '1 + if(a > 4, 1, 2)', 'root(a, a)', 'round(a, a)', '[1, 2, 3, 4, 5, 6, 7, 8, 9][a]']);
+
+it('takes tools along as companion materials, and tells of a time limit', function (array $tools): void {
+    $question = Questions::of([Questions::choice(['a' => '1', 'b' => ''])], ['tools' => (object) $tools, 'time_limit' => 90]);
+    $written = (new ItemWriter([]))->write($question, []);
+    expect(array_map(fn (Notice $notice): string => $notice->code, $written->notices))->toBe(['qti.time_limit']);
+    $found = readItem($written->xml);
+    expect((array) ($found->questions[0]->tools ?? []))->toBe($tools)->and($found->notices)->toBe([]);
+})->with([
+    'none' => [[]],
+    'a calculator' => [['calculator' => 'scientific']],
+    'all of them' => [['calculator' => 'basic', 'ruler' => true, 'protractor' => true]],
+]);
 
 $item = fn (
     string $templates,

@@ -17,6 +17,7 @@ final class ItemShape
         'templateDeclaration',
         'templateProcessing',
         'assessmentStimulusRef',
+        'companionMaterialsInfo',
         'stylesheet',
         'itemBody',
         'responseProcessing',
@@ -31,6 +32,7 @@ final class ItemShape
 
     private const VALUES = 'baseValue variable correct mapResponse mapResponsePoint inside truncate integerToFloat sum product subtract divide power roundTo mathOperator min max '.
         'multiple ordered index randomInteger random containerSize isNull match member contains not and or equal '.
+        'mathConstant statsOperator gcd lcm integerModulus integerDivide round '.
         'equalRounded gt gte lt lte stringMatch substring patternMatch null default';
 
     /** Element → attributes, those that must be there with `!`; then what may stand in it. */
@@ -44,7 +46,26 @@ final class ItemShape
         'mapEntry' => ['mapKey! mappedValue! caseSensitive', ''],
         'outcomeDeclaration' => ['identifier! cardinality! baseType normalMaximum', 'defaultValue'],
         'templateDeclaration' => ['identifier! cardinality! baseType mathVariable', 'defaultValue'],
-        'templateProcessing' => ['', 'setTemplateValue templateConstraint setCorrectResponse'],
+        'templateProcessing' => ['', 'setTemplateValue templateConstraint setCorrectResponse templateCondition'],
+        'templateCondition' => ['', 'templateIf templateElseIf templateElse'],
+        'templateIf' => ['', self::VALUES.' setTemplateValue templateCondition'],
+        'templateElse' => ['', 'setTemplateValue templateCondition'],
+        'mathConstant' => ['name!', ''],
+        'statsOperator' => ['name!', self::VALUES],
+        'gcd' => ['', self::VALUES],
+        'lcm' => ['', self::VALUES],
+        'round' => ['', self::VALUES],
+        'companionMaterialsInfo' => ['', 'calculator rule protractor'],
+        'calculator' => ['', 'calculatorType description'],
+        'calculatorType' => ['', ''],
+        'description' => ['', ''],
+        'rule' => ['', 'description ruleSystemSi'],
+        'ruleSystemSi' => ['', 'minimumLength minorIncrement majorIncrement'],
+        'minimumLength' => ['', ''],
+        'minorIncrement' => ['unit', ''],
+        'majorIncrement' => ['unit', ''],
+        'protractor' => ['', 'description incrementSi'],
+        'incrementSi' => ['', 'minorIncrement majorIncrement'],
         'setTemplateValue' => ['identifier!', self::VALUES],
         'templateConstraint' => ['', self::VALUES],
         'setCorrectResponse' => ['identifier!', self::VALUES],

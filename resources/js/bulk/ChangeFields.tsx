@@ -135,6 +135,24 @@ export function ChangeFields({ slug, draft, set, problem }: FieldsProps) {
             onChange={(event) => set({ language: event.target.value })}
           />
         </Line>
+        <Line label={texts.tools.calculator}>
+          <Choice
+            label={texts.tools.calculator}
+            value={draft.calculator || undefined}
+            options={Object.entries(texts.tools.calculators)}
+            onChange={(value) => set({ calculator: value ?? '' })}
+          />
+        </Line>
+        <Line label={texts.tools.limit} problem={wrong('time_limit')}>
+          <input
+            aria-label={texts.tools.limit}
+            placeholder={`${words.leave}; ${words.limitHint}`}
+            inputMode="decimal"
+            className={`${control} w-full`}
+            value={draft.limit}
+            onChange={(event) => set({ limit: event.target.value })}
+          />
+        </Line>
         <label className="flex items-start gap-2">
           <input type="checkbox" className="mt-1" checked={draft.names} onChange={(event) => set({ names: event.target.checked })} />
           {words.names}

@@ -12,6 +12,8 @@ export type Draft = {
   cost: string
   show: string
   language: string
+  calculator: string
+  limit: string
   names: boolean
 }
 
@@ -25,6 +27,8 @@ export const emptyDraft: Draft = {
   cost: '',
   show: '',
   language: '',
+  calculator: '',
+  limit: '',
   names: false,
 }
 
@@ -34,6 +38,12 @@ const numbers = ['difficulty', 'minutes']
 function number(typed: string): number {
   const value = Number(typed.trim().replace(',', '.'))
   return (typed.trim() !== '' && Number.isFinite(value) ? value : typed) as number
+}
+
+/** Minutes as seconds; 0 for none. */
+function limit(typed: string): number | null {
+  const minutes = number(typed)
+  return typeof minutes === 'number' ? (minutes === 0 ? null : Math.round(minutes * 60)) : minutes
 }
 
 /** The change as the server takes it; null when nothing is filled in. */
@@ -50,6 +60,8 @@ export function toChange(draft: Draft): BulkChange | null {
     ...(draft.tries === '' ? {} : { attempts: { allowed: draft.tries === 'any' ? null : Number(draft.tries), cost: draft.cost || '0' } }),
     ...(draft.show === '' ? {} : { show: draft.show }),
     ...(draft.language.trim() === '' ? {} : { language: draft.language.trim() }),
+    ...(draft.calculator === '' ? {} : { tools: { calculator: draft.calculator as 'none' } }),
+    ...(draft.limit.trim() === '' ? {} : { time_limit: limit(draft.limit) }),
     ...(draft.names ? { names: true as const } : {}),
   }
   const change: BulkChange = {

@@ -10,6 +10,7 @@ import { SettingNumber } from '@/parts/PartCard'
 import { Button } from '@/ui/Button'
 import { LazyRich } from '@/ui/LazyRich'
 import { HowPartsCount } from './HowPartsCount'
+import { ToolSettings } from './ToolSettings'
 
 type Props = {
   question: QuestionJson
@@ -41,11 +42,14 @@ export function QuestionSettings({ question, parts, called, change, problem }: P
             {open ? '▾' : '▸'}
           </span>
           <span className="font-semibold">{texts.desk.more}</span>
-          <span className="text-caption text-quiet">{settingsSummary(count, hints.length, attempts.allowed ?? null)}</span>
+          <span className="text-caption text-quiet">
+            {[settingsSummary(count, hints.length, attempts.allowed ?? null), ...toolWords(question)].join(', ')}
+          </span>
         </button>
       </h2>
       {open ? (
         <div className="flex flex-col gap-4 border-hairline border-t p-3">
+          <ToolSettings question={question} change={change} />
           <dl className="grid grid-cols-[140px_1fr] items-baseline gap-x-3 gap-y-1">
             {Object.entries(texts.desk.feedbacks).map(([name, title]) => (
               <div key={name} className="contents">
@@ -150,4 +154,13 @@ export function QuestionSettings({ question, parts, called, change, problem }: P
       ) : null}
     </section>
   )
+}
+
+/** The tools and the time of a question in a few words. */
+function toolWords({ tools, time_limit }: QuestionJson): string[] {
+  const { summary } = texts.tools
+  return [
+    ...(tools?.calculator === 'basic' ? [summary.basic] : tools?.calculator === 'scientific' ? [summary.scientific] : []),
+    ...(time_limit ? [summary.minutes({ n: Math.round(time_limit / 6) / 10 })] : []),
+  ]
 }

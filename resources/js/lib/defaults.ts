@@ -11,6 +11,8 @@ export type Defaults = {
   show?: 'during' | 'after' | 'both'
   attempts?: { allowed?: number | null; cost?: string }
   normalise?: Record<string, string>
+  tools?: QuestionJson['tools']
+  time_limit?: number | null
 }
 
 export function useDefaults(slug: string): Defaults {
@@ -37,6 +39,8 @@ export function questionWith(question: QuestionJson, defaults: Defaults): Questi
     parts: question.parts.map((part) => partWith(part, defaults)),
     ...(defaults.attempts ? { attempts: defaults.attempts } : {}),
     ...(defaults.normalise ? { normalise: defaults.normalise } : {}),
+    ...(defaults.tools ? { tools: defaults.tools } : {}),
+    ...(defaults.time_limit ? { time_limit: defaults.time_limit } : {}),
   }
 }
 

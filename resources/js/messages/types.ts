@@ -119,6 +119,7 @@ export type Messages = {
       removeFolders: string
       pickTopic: string
       pickFolder: string
+      limitHint: string
     }
     preview: {
       title: string
@@ -2637,6 +2638,59 @@ export type Messages = {
     hide: string
     allOf: (values: { head: Words }) => string
     emptyCell: string
+  }
+  tools: {
+    title: string
+    calculator: string
+    calculators: {
+      none: string
+      basic: string
+      scientific: string
+    } & Record<string, string>
+    ruler: string
+    protractor: string
+    scratch: string
+    limit: string
+    noLimit: string
+    summary: {
+      basic: string
+      scientific: string
+      minutes: (values: { n: number }) => string
+    }
+    open: string
+    working: string
+    workingAbout: string
+    left: (values: { time: Words }) => string
+    limitWas: (values: { time: Words }) => string
+    over: string
+    oneMinute: string
+    clock: string
+    calc: {
+      type: string
+      hint: string
+      result: (values: { value: Words }) => string
+      exactly: (values: { fraction: Words; value: Words }) => string
+      mode: string
+      modes: {
+        degrees: string
+        radians: string
+      } & Record<string, string>
+      equals: string
+      clear: string
+      back: string
+      keep: string
+      recall: string
+      kept: (values: { value: Words }) => string
+      history: string
+      again: (values: { what: Words }) => string
+      problem: {
+        empty: string
+        syntax: string
+        zero: string
+        none: string
+        unknown: (values: { name: Words }) => string
+      } & Record<string, unknown>
+    }
   }
   trace: {
     'pairs.judged': string

@@ -62,6 +62,7 @@ final readonly class Edition2 implements Edition
 
     public function lower(string $xml): string
     {
+        $xml = (string) preg_replace('~<qti-companion-materials-info>.*?</qti-companion-materials-info>~s', '', $xml);
         $xml = str_replace(
             ['xmlns="'.Qti30Format::NAMESPACE.'"', '<qti-content-body>', '</qti-content-body>'],
             ["xmlns=\"http://www.imsglobal.org/xsd/imsqti_v2p$this->minor\"", '', ''],

@@ -163,6 +163,7 @@ final class ItemReader
             'stimuli' => $this->stimuli($item, $stimuli),
             ...$templates?->isWhole() === true ? ['variables' => $templates->toJson()] : [],
             'parts' => $parts,
+            ...CompanionMaterials::read($item) === null ? [] : ['tools' => CompanionMaterials::read($item)],
             'scoring' => $scoring ?? $read,
             'record' => $this->record($item, $lom),
         ];

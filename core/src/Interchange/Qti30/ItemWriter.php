@@ -81,6 +81,7 @@ final class ItemWriter
             $templates?->declarations().
             ($templates?->processing() ?? '').
             self::references($question, $stimuli).
+            CompanionMaterials::xml($question).
             '<qti-item-body>'.
             $this->passages($passages).
             $this->body($question, $values).
@@ -311,6 +312,9 @@ final class ItemWriter
 
     private function questionLosses(Question $question, FeedbackWriter $feedback, ScoreWriter $score): void
     {
+        if ($question->timeLimit !== null) {
+            $this->lose($question, 'qti.time_limit', Message::of('interchange.qti30.time-limit-of-a-test'));
+        }
         foreach (PackedMedia::losses(Json::encode($question->content())) as [$code, $sentence]) {
             $this->lose($question, $code, $sentence);
         }

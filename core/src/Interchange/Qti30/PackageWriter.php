@@ -12,6 +12,7 @@ use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\ZipWriter;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\QuestionMedia;
@@ -98,6 +99,10 @@ final class PackageWriter
         $path = "items/$question->id.xml";
         $used = array_values(array_intersect_key($media, array_flip($item->media)));
         $xml = $this->edition->lower($item->xml);
+        if (str_contains($item->xml, '<qti-companion-materials-info>') && ! str_contains($xml, '<qti-companion-materials-info>')) {
+            $sentence = Message::of('interchange.qti30.tools-of-version-3');
+            $notices[] = Notice::loss('qti.tools', $sentence, null, null, $question->id);
+        }
         $zip->add($path, $xml);
         $zip->add(
             "items/$question->id.wide-quarry.json",

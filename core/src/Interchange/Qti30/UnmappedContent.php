@@ -38,7 +38,10 @@ final class UnmappedContent
         };
         foreach (Xml::children($item) as $child) {
             $name = (string) $child->localName;
-            if (in_array($name, self::READ, true)) {
+            if (
+                in_array($name, self::READ, true) ||
+                ($name === 'qti-companion-materials-info' && ! CompanionMaterials::hasMore($child))
+            ) {
                 continue;
             }
             if (isset(self::NAMED[$name])) {

@@ -16,6 +16,7 @@ use WideQuarry\Interchange\Qti30\NumberTest;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
+use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Numbers\NumberSymbols;
@@ -153,7 +154,9 @@ final class NumberMapping implements KindMapping
         return new WrittenPart(
             "<qti-response-declaration identifier=\"$response\" cardinality=\"single\" ".
                 "base-type=\"float\">$correct</qti-response-declaration>",
-            "<qti-text-entry-interaction response-identifier=\"$response\" expected-length=\"$settings->width\"/>",
+            "<qti-text-entry-interaction response-identifier=\"$response\" expected-length=\"$settings->width\"/>".
+                // the number alone is typed there, so the unit stands after it
+                ($settings->units->isAsked() ? "\u{A0}".Xml::escape($settings->units->unit) : ''),
             $processing,
             array_values($losses),
             TypedChain::matches($part, $test),

@@ -93,6 +93,21 @@ export function DefaultsDialog({ bank, onClose }: { bank: Bank; onClose: () => v
         <Field.Label>{words.cost}</Field.Label>
         <Field.Text inputMode="decimal" value={cost} onChange={(event) => setCost(event.target.value)} />
       </Field.Root>
+      {choice(texts.tools.calculator, now.tools?.calculator ?? 'none', Object.entries(texts.tools.calculators), (calculator) =>
+        set({ tools: calculator === 'none' ? undefined : { calculator } }),
+      )}
+      <Field.Root>
+        <Field.Label>{texts.tools.limit}</Field.Label>
+        <Field.Text
+          type="number"
+          min={0.5}
+          max={1440}
+          step={0.5}
+          placeholder={texts.tools.noLimit}
+          value={now.time_limit ? now.time_limit / 60 : ''}
+          onChange={(event) => set({ time_limit: event.target.value === '' ? undefined : Math.round(Number(event.target.value) * 60) })}
+        />
+      </Field.Root>
       <h3 className="col-span-full mt-2 font-semibold">{words.typed}</h3>
       {Object.entries(texts.parts.normalising).map(([name, { title, options }]) =>
         choice(title, now.normalise?.[name] ?? '', [['', words.usual], ...Object.entries(options)], (value) => {

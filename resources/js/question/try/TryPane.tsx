@@ -6,6 +6,7 @@ import { texts } from '@/messages'
 import { partView } from '@/parts'
 import { PickUp } from '@/parts/PickUp'
 import { StimulusText } from '@/question/StimulusText'
+import { ToolsBar } from '@/question/tools/ToolsBar'
 import { Button } from '@/ui/Button'
 import { htmlTree } from '@/ui/htmlTree'
 import { Message, Waiting } from '@/ui/Message'
@@ -121,6 +122,7 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, 
         {attempt.shown.data.stimuli.map((one, i) => (
           <StimulusText key={one.id} nodes={shown.stimuli[i] ?? []} title={one.title} language={one.language} media={one.media} />
         ))}
+        <ToolsBar shown={shown} round={`${attempt.seed} ${attempt.round}`} />
         <div className="question-text" lang={shown.language} dir="auto">
           <PickUp>
             <RichTree nodes={shown.body} part={draw} gap={drawGap} media={media} />

@@ -23,6 +23,8 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
   const [finished, setFinished] = useState(false)
   const [marks, setMarks] = useState<Marks>({})
   const [answerShown, setAnswerShown] = useState(false)
+  /** How often it was begun: with each the time runs again. */
+  const [round, setRound] = useState(1)
   const [before, setBefore] = useState<Roll | null>(null)
   const shown = usePresentation(question, seed, bank)
   const allowed = question.attempts?.allowed ?? null
@@ -60,6 +62,7 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
     setHints(0)
     setFinished(false)
     setAnswerShown(false)
+    setRound(round + 1)
   }
   const roll = shown.data?.roll ?? null
   return {
@@ -72,6 +75,7 @@ export function useTry(question: QuestionJson, bank: string, now: () => Question
     earlier,
     allowed,
     finished,
+    round,
     answerShown,
     marks,
     /** How many marks no longer suit the rubric. */

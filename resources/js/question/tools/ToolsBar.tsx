@@ -1,0 +1,72 @@
+import { Calculator as CalculatorIcon, PencilLine } from 'lucide-react'
+import { useEffect, useState } from 'react'
+import type { Presentation } from '@/api/question'
+import { lazily } from '@/lib/lazily'
+import { texts } from '@/messages'
+import { Button } from '@/ui/Button'
+import { control } from '@/ui/Field'
+
+const words = texts.tools
+const Calculator = lazily(() => import('./Calculator'), 'Calculator')
+
+/** What a learner may use for the question: a calculator, room for working, and how much time is left. */
+export function ToolsBar({ shown, round }: { shown: Presentation; round: string }) {
+  const [open, setOpen] = useState<'calculator' | 'working' | null>(null)
+  const {
+    calculator = 'none',
+    ruler,
+    protractor,
+    scratch,
+  } = shown.tools as { calculator?: string; ruler?: boolean; protractor?: boolean; scratch?: boolean }
+  const toggle = (tool: 'calculator' | 'working') => setOpen(open === tool ? null : tool)
+  const allowed = [ruler ? words.ruler : '', protractor ? words.protractor : ''].filter((one) => one !== '')
+  if (calculator === 'none' && !scratch && allowed.length === 0 && !shown.time_limit) return null
+  return (
+    <div className="flex flex-col gap-2 font-sans">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-caption text-second">
+        {calculator === 'none' ? null : (
+          <Button look="quiet" className="!min-h-7 !px-0" aria-expanded={open === 'calculator'} onClick={() => toggle('calculator')}>
+            <CalculatorIcon size={15} aria-hidden="true" /> {words.open}
+          </Button>
+        )}
+        {scratch ? (
+          <Button look="quiet" className="!min-h-7 !px-0" aria-expanded={open === 'working'} onClick={() => toggle('working')}>
+            <PencilLine size={15} aria-hidden="true" /> {words.working}
+          </Button>
+        ) : null}
+        {allowed.length > 0 ? <span>{allowed.join(', ')}</span> : null}
+        {!shown.time_limit ? null : <Clock key={round} seconds={shown.time_limit} />}
+      </div>
+      {open === 'calculator' ? <Calculator kind={calculator === 'basic' ? 'basic' : 'scientific'} /> : null}
+      {scratch ? (
+        <textarea
+          hidden={open !== 'working'}
+          aria-label={words.working}
+          placeholder={words.workingAbout}
+          rows={4}
+          className={`${control} w-full`}
+        />
+      ) : null}
+    </div>
+  )
+}
+
+/** The time that is left, running; said aloud when a minute is left and when it is over. */
+function Clock({ seconds }: { seconds: number }) {
+  const [end] = useState(() => Date.now() + seconds * 1000)
+  const [left, setLeft] = useState(seconds)
+  useEffect(() => {
+    const timer = setInterval(() => setLeft(Math.max(0, Math.round((end - Date.now()) / 1000))), 500)
+    return () => clearInterval(timer)
+  }, [end])
+  return (
+    <span className="ml-auto flex gap-2">
+      <span role="timer" aria-label={words.clock} className={left === 0 ? 'font-semibold text-attention' : 'tabular-nums'}>
+        {left === 0 ? words.limitWas({ time: time(seconds) }) : words.left({ time: time(left) })}
+      </span>
+      <span role="status">{left === 0 ? words.over : left <= 60 && seconds > 60 ? words.oneMinute : ''}</span>
+    </span>
+  )
+}
+
+const time = (seconds: number): string => `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`

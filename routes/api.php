@@ -209,6 +209,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
         ->whereUuid('assessment')
         ->middleware(HeavyWork::class);
     Route::put('assessments/{assessment}/print', [PrintController::class, 'settings'])->whereUuid('assessment');
+    Route::get('assessments/{assessment}/rolls', [PrintController::class, 'rolls'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/prints', [PrintController::class, 'store'])
         ->whereUuid('assessment')
         ->middleware(['throttle:give', HeavyWork::class]);

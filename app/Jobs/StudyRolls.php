@@ -12,12 +12,12 @@ final class StudyRolls extends BackgroundWork
 {
     protected function work(): void
     {
-        $row = DB::table('questions')
-            ->join('revisions', fn ($join) => $join->on('question_id', 'questions.id')->on('number', 'questions.revision'))
-            ->where('questions.id', $this->thing)
-            ->selectRaw(JudgeQuestion::COLUMNS)
-            ->first();
-        if ($row !== null) {
+        $row = DB::selectOne(
+            'SELECT '.JudgeQuestion::COLUMNS.' FROM questions JOIN revisions ON question_id = questions.id'.
+            ' AND number = questions.revision WHERE questions.id = ?',
+            [$this->thing],
+        );
+        if ($row instanceof \stdClass) {
             app(JudgeQuestion::class)->handle($row);
         }
     }

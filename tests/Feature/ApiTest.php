@@ -209,7 +209,8 @@ it('loads the demo, and sends a bank out and back without loss', function (): vo
         unlink($file);
         unlink($again);
     }
-    expect(DB::table('questions')->where('is_complete', false)->count())->toBe(0);
+    // one is left unfinished on purpose, for the study of its rolls to find
+    expect(DB::table('questions')->where('is_complete', false)->pluck('title')->all())->toBe(['Draft: rock per person']);
 });
 
 it('leaves nothing behind of a package that fails halfway', function (): void {

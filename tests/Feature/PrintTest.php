@@ -268,3 +268,26 @@ it('prints formulas in the type for them, a part of a picture as large as its au
     );
     expect($sizes)->toContain([108.0, 108.0]);
 });
+
+it('rolls each question for itself, keeps a roll, and says on paper which it is', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $varied = fn (string $name): array => ['variables' => ['list' => [
+        ['name' => $name, 'kind' => 'integer', 'from' => '1', 'to' => '1000000'],
+    ]]];
+    $one = $world->add('One', '<p>Number <var data-value="a"></var></p><div data-part="p1"></div>', $varied('a'));
+    $two = $world->add('Two', '<p>Number <var data-value="b"></var></p><div data-part="p1"></div>', $varied('b'));
+    $id = ask('POST', '/assessments', ['title' => 'Rolled', 'bank' => 'rocks', 'questions' => [$one, $two, $world->question]])->json('data.id');
+    $rolls = fn (): array => ask('GET', "/assessments/$id/rolls")->assertOk()->json('data');
+    $set = fn (array $settings) => ask('PUT', "/assessments/$id/print", ['settings' => $settings])->assertNoContent();
+    $set(['seed' => 3]);
+    $first = $rolls();
+    expect(array_column($first, 'varies'))->toBe([true, true, false])->and(array_column($first, 'seed'))->toBe([3, 3, 3]);
+    $set(['seed' => 4, 'rolls' => [['entry' => $first[0]['entry'], 'seed' => 3]], 'roll' => true]);
+    $second = $rolls();
+    expect($second[0]['values'])->toBe($first[0]['values'])->and($second[1]['values'])->not->toBe($first[1]['values'])
+        ->and(array_column($second, 'kept'))->toBe([true, false, false]);
+    $html = ask('GET', "/assessments/$id/sheet?which=learner")->json('html');
+    expect($html)->toContain('Number '.$first[0]['values']['a'])->toContain('Number '.$second[1]['values']['b'])
+        ->toContain('Roll 3.')->toContain('Roll 4.');
+});

@@ -422,6 +422,10 @@ return [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/papers?which=scheme,notes", null],
     ],
+    'GET api/v1/assessments/{assessment}/rolls' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/rolls", null],
+    ],
     'PUT api/v1/assessments/{assessment}/print' => [
         [401, 404, 403, 204, 204, 403, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/print", ['settings' => ['columns' => 2]]],

@@ -12,6 +12,7 @@ use App\Models\Assessment;
 use App\Models\User;
 use App\Policies\ReadableIds;
 use App\Printing\SheetPage;
+use App\Queries\EntryRolls;
 use App\Storage\FileStore;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -41,6 +42,14 @@ final class PrintController
         return new JsonResponse([
             'html' => $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), false),
         ]);
+    }
+
+    #[Operation('The rolls of its questions as they stand on paper', response: ['data' => 'EntryRoll[]'])]
+    public function rolls(Request $request, Assessment $assessment, EntryRolls $rolls): JsonResponse
+    {
+        Gate::authorize('view', $assessment);
+
+        return new JsonResponse(['data' => $rolls->of($assessment, User::asking($request))]);
     }
 
     #[Operation('Set how it stands on paper', body: ['settings' => 'object'], status: 204)]

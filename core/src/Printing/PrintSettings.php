@@ -22,11 +22,17 @@ final readonly class PrintSettings
         'paper' => 'A4',
         'seed' => 1,
         'spaces' => [],
+        'rolls' => [],
+        'roll' => false,
     ];
 
-    private const MOST_SPACES = 1000;
+    private const MOST_SPACES = 1000; // entries of an assessment
 
-    /** @param  array<string, AnswerSpace>  $spaces  entry → where it is answered */
+    /**
+     * @param  array<string, AnswerSpace>  $spaces  entry → where it is answered
+     * @param  array<string, Seed>  $rolls  entry → the roll that is kept for it, whatever the others roll
+     * @param  bool  $roll  whether the number of the roll stands beside a question
+     */
     private function __construct(
         public string $school,
         public bool $name,
@@ -39,6 +45,8 @@ final readonly class PrintSettings
         public string $paper,
         public Seed $seed,
         private array $spaces,
+        private array $rolls,
+        public bool $roll,
     ) {
     }
 
@@ -59,6 +67,8 @@ final readonly class PrintSettings
             $fields->oneOf('paper', ['A4', 'letter'], 'A4'),
             Seed::of($fields->int('seed', 1, 0, Seed::MAX)),
             self::spaces($fields),
+            self::rolls($fields),
+            $fields->bool('roll', false),
         );
     }
 
@@ -76,6 +86,33 @@ final readonly class PrintSettings
         }
 
         return $spaces;
+    }
+
+    /**
+     * @return array<string, Seed>
+     *
+     * @throws \WideQuarry\Json\Malformed
+     */
+    private static function rolls(Fields $fields): array
+    {
+        $rolls = [];
+        foreach ($fields->list('rolls', self::MOST_SPACES) as $i => $json) {
+            $roll = Fields::of($json, $fields->at("rolls/$i"), ['entry', 'seed'])->need('seed');
+            $rolls[$roll->id('entry')] = Seed::of($roll->int('seed', 1, 0, Seed::MAX));
+        }
+
+        return $rolls;
+    }
+
+    /** The roll of an entry's question: its own where one is kept. */
+    public function seedOf(string $entry): Seed
+    {
+        return $this->rolls[$entry] ?? $this->rolls[explode(' ', $entry)[0]] ?? $this->seed;
+    }
+
+    public function isKept(string $entry): bool
+    {
+        return isset($this->rolls[$entry]) || isset($this->rolls[explode(' ', $entry)[0]]);
     }
 
     /** Where the question of an entry is answered; null where its author's own space will do. */

@@ -136,7 +136,7 @@ final readonly class Sheet
     {
         assert($item->question !== null);
         try {
-            $html = (new Paper($settings, $item->media))->html($this->presenter->present($item->question, $settings->seed)['body']);
+            $html = (new Paper($settings, $item->media))->html($this->presenter->present($item->question, $settings->seedOf($item->entry))['body']);
         } catch (CoreException $problem) {
             $html = self::gone('page-not-shown', $problem);
         }
@@ -187,7 +187,7 @@ final readonly class Sheet
         assert($item->question !== null);
         $paper = new Paper($settings, $item->media, $settings->spaceOf($item->entry));
         try {
-            $presented = $this->presenter->present($item->question, $settings->seed);
+            $presented = $this->presenter->present($item->question, $settings->seedOf($item->entry));
             $parts = [];
             foreach ($item->question->parts as $i => $part) {
                 $drawn = (array) $presented['parts'][$i]['settings'];
@@ -198,7 +198,7 @@ final readonly class Sheet
                     $parts["$part->id\t$gap"] = $paper->gap(count($gaps) > 1 ? $j + 1 : null);
                 }
             }
-            $allowed = Tools::of($item->question)->inWords($item->question->timeLimit);
+            $allowed = self::beside($item, $item->question, $settings);
             $html = $paper->html($presented['body'], $parts).
                 ($allowed === '' ? '' : '<p class="allowed">'.Paper::text($allowed).'</p>').
                 $this->working($item->question, $paper);
@@ -207,6 +207,17 @@ final readonly class Sheet
         }
 
         return $this->article($item, $settings, $number, $html);
+    }
+
+    /** What may be used for a question and how long it may take; and which roll it is, where that is wished. */
+    private static function beside(PrintedQuestion $item, Question $question, PrintSettings $settings): string
+    {
+        $allowed = Tools::of($question)->inWords($question->timeLimit);
+        $roll = $settings->roll && $question->variables->list !== []
+            ? Message::of('printing.roll', ['seed' => (string) $settings->seedOf($item->entry)->value])
+            : '';
+
+        return trim("$allowed $roll");
     }
 
     /** Room below a question that has none of its own, where somebody set it. */
@@ -222,7 +233,7 @@ final readonly class Sheet
     {
         assert($item->question !== null);
         try {
-            $presented = $this->presenter->present($item->question, $settings->seed);
+            $presented = $this->presenter->present($item->question, $settings->seedOf($item->entry));
             $in = $this->circumstances($item, $settings);
             $paper = new Paper($settings, $item->media);
             $asked = array_filter($item->question->parts, fn (Part $one): bool => ! $item->question->scoring->isInstead($one->id));
@@ -271,7 +282,7 @@ final readonly class Sheet
     {
         assert($item->question !== null);
         try {
-            $presented = $this->presenter->present($item->question, $settings->seed);
+            $presented = $this->presenter->present($item->question, $settings->seedOf($item->entry));
             $in = $this->circumstances($item, $settings);
             $html = '';
             $asked = array_filter($item->question->parts, fn (Part $one): bool => ! $item->question->scoring->isInstead($one->id));
@@ -350,7 +361,7 @@ final readonly class Sheet
     {
         assert($item->question !== null);
 
-        return ScoringContext::of($item->question, $item->question->variables->roll($settings->seed, $item->question->language));
+        return ScoringContext::of($item->question, $item->question->variables->roll($settings->seedOf($item->entry), $item->question->language));
     }
 
     private function rich(string $html): string

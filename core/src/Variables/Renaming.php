@@ -23,6 +23,7 @@ final readonly class Renaming
      */
     public static function of(\stdClass $question, string $from, string $to): \stdClass
     {
+        Variable::name($from, '/from');
         Variable::name($to, '/to');
         $taken = self::names($question->variables ?? null);
         if (FunctionTable::isReserved($to)) {

@@ -76,6 +76,10 @@ it('refuses a name that is none, or that is taken', function (string $to, string
     ['2b', Malformed::class], ['', Malformed::class], ['h', RollProblem::class], ['sqrt', RollProblem::class], ['pi', RollProblem::class],
 ]);
 
+it('refuses to rename what is no name', function (string $from): void {
+    expect(fn () => Renaming::of(triangle(), $from, 'x'))->toThrow(Malformed::class);
+})->with(['', '(', 'a|b', '/', 'ä']);
+
 it('lets a number vary everywhere it stands by itself', function (): void {
     [$question, $name, $places] = Varying::of(triangle(), '4', '');
     $part = $question->parts[0];

@@ -1,4 +1,4 @@
-import { queryOptions } from '@tanstack/react-query'
+import { keepPreviousData, queryOptions } from '@tanstack/react-query'
 import { call } from './client'
 import type { QuestionJson } from './question'
 import type * as schema from './schema'
@@ -93,6 +93,15 @@ export const drawQuery = (assessment: string, entry: string, version: number, se
     placeholderData: (before?: { pool: PoolRow[]; drawn: string[] }) => before,
   })
 
+export type EntryRoll = schema.EntryRoll
+/** @param stored  what the rolls depend on, as it is stored */
+export const rollsQuery = (assessment: string, stored: string) =>
+  queryOptions({
+    queryKey: ['assessment', assessment, 'rolls', stored],
+    queryFn: async () =>
+      (await call<schema.Answers['GET /assessments/{assessment}/rolls']>('GET', `/assessments/${assessment}/rolls`)).body.data,
+    placeholderData: keepPreviousData,
+  })
 export const sheetQuery = (assessment: string, which: string, version: number, print: string) =>
   queryOptions({
     queryKey: ['assessment', assessment, 'sheet', which, version, print],

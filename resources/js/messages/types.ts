@@ -487,6 +487,18 @@ export type Messages = {
         squared: string
         graph: string
       } & Record<string, string>
+      rolls: {
+        title: string
+        question: (values: { n: number; title: Words }) => string
+        none: string
+        changed: string
+        unchanged: string
+        roll: string
+        rollOf: (values: { n: number }) => string
+        keep: (values: { seed: Words }) => string
+        keepOf: (values: { seed: Words; n: number }) => string
+        onPaper: string
+      }
     }
     othersHidden: (values: { n: number }) => string
   }

@@ -74,6 +74,7 @@ function Pages({ assessment }: { assessment: Assessment }) {
           assessment={assessment}
           settings={settings}
           which={papers}
+          stored={`${assessment.version} ${JSON.stringify(assessment.print)}`}
           mayWrite={assessment.may_write}
           onChange={setSettings}
           onWhich={setPapers}

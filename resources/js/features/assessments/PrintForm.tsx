@@ -4,12 +4,15 @@ import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Field } from '@/ui/Field'
 import { AnswerSpaces } from './AnswerSpaces'
+import { EntryRolls } from './EntryRolls'
 
 type Props = {
   assessment: Assessment
   settings: PrintSettings
   /** The papers that lie on one another. */
   which: string[]
+  /** What stands for the settings as they are stored. */
+  stored: string
   mayWrite: boolean
   onChange: (settings: PrintSettings) => void
   onWhich: (which: string[]) => void
@@ -18,7 +21,7 @@ const words = texts.assembly.printing
 const PAPERS = Object.keys(words.which)
 
 /** What is printed, and how. */
-export function PrintForm({ assessment, settings, which, mayWrite, onChange, onWhich }: Props) {
+export function PrintForm({ assessment, settings, which, stored, mayWrite, onChange, onWhich }: Props) {
   const set = (change: PrintSettings) => onChange({ ...settings, ...change })
   const choice = (label: string, value: string, options: [string, string][], act: (value: string) => void) => (
     <Field.Root>
@@ -120,6 +123,17 @@ export function PrintForm({ assessment, settings, which, mayWrite, onChange, onW
         {mayWrite ? <Button onClick={() => set({ seed: (settings.seed ?? 1) + 1 })}>{words.roll}</Button> : null}
       </div>
       <p className="text-caption text-second">{words.seedAbout}</p>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-accent"
+          checked={settings.roll === true}
+          disabled={!mayWrite}
+          onChange={(event) => set({ roll: event.target.checked })}
+        />
+        {words.rolls.onPaper}
+      </label>
+      <EntryRolls assessment={assessment.id} settings={settings} stored={stored} mayWrite={mayWrite} onChange={onChange} />
       <AnswerSpaces assessment={assessment} settings={settings} mayWrite={mayWrite} onChange={onChange} />
     </form>
   )

@@ -5,8 +5,9 @@ import { control } from '@/ui/Field'
 import { calculate, type Worked } from './calculate'
 
 const words = texts.tools.calc
-const basic = ['7', '8', '9', '÷', '4', '5', '6', '×', '1', '2', '3', '−', '0', '.', '%', '+', '(', ')', '√(']
-const scientific = [...basic, 'x²', '^', 'π', 'e', 'sin(', 'cos(', 'tan(', 'asin(', 'acos(', 'atan(', 'ln(', 'log(', '!']
+const digits = ['7', '8', '9', '÷', '4', '5', '6', '×', '1', '2', '3', '−', '0', '.', '%', '+']
+const brackets = ['(', ')', '√(']
+const functions = [...brackets, 'x²', '^', '!', 'π', 'e', 'ln(', 'log(', 'sin(', 'cos(', 'tan(', 'asin(', 'acos(', 'atan(']
 const HISTORY = 20
 
 /** A calculation that is typed or put together from keys; its result is shown and spoken, and earlier ones can be taken over. */
@@ -67,11 +68,15 @@ export function Calculator({ kind }: { kind: 'basic' | 'scientific' }) {
       <output className="min-h-6 text-right font-semibold tabular-nums" aria-live="polite">
         {worked === null ? '' : said(worked)}
       </output>
-      <div className="grid grid-cols-5 gap-1.5 sm:grid-cols-8">
-        {(kind === 'basic' ? basic : scientific).map((key) => (
-          <Button key={key} className="!px-1 font-mono" onClick={() => put(key === 'x²' ? '²' : key)}>
-            {key.replace('(', key.length > 1 ? '' : '(')}
-          </Button>
+      <div className="flex flex-wrap gap-3">
+        {[digits, kind === 'basic' ? brackets : functions].map((keys) => (
+          <div key={keys[0]} className={`grid min-w-40 flex-1 gap-1.5 ${keys === brackets ? 'grid-cols-3 content-start' : 'grid-cols-4'}`}>
+            {keys.map((key) => (
+              <Button key={key} className="!px-1 font-mono" onClick={() => put(key === 'x²' ? '²' : key)}>
+                {key.replace('(', key.length > 1 ? '' : '(')}
+              </Button>
+            ))}
+          </div>
         ))}
       </div>
       <div className="flex flex-wrap items-center gap-2">

@@ -40,6 +40,12 @@ test('two numbers vary: a bad roll is seen, saved, marked, forbidden, and two ve
   await page.getByRole('button', { name: 'Add answer' }).click()
   await page.getByLabel('The answer 2: value').fill('100b/a')
   await page.getByLabel('Credit: The answer 2').fill('0')
+  const told = page.getByRole('textbox', { name: 'Feedback when chosen: The answer 2' })
+  await told.click()
+  await page.keyboard.type('You divided by ')
+  await page.locator('.small-bar').getByRole('button', { name: 'Value', exact: true }).click()
+  await page.getByRole('menuitem', { name: 'Put in a' }).click()
+  await expect(told).toContainText('You divided by a')
 
   // where the two are equal, who divides the wrong way is right
   await expect(study(page)).toContainText('All 121 rolls there are')

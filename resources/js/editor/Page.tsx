@@ -11,6 +11,7 @@ import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
 import { Waiting } from '@/ui/Message'
 import { useMedia } from '@/ui/media'
+import { BarExtra } from '@/ui/rich/barExtra'
 import { ValueNames } from '@/ui/rich/equation/valueNames'
 import { SafeEditor } from '@/ui/SafeEditor'
 import { ChangeKind } from './ChangeKind'
@@ -94,133 +95,136 @@ export function Page({ question, findings, bank, refused, begin, change, onValue
         .run()
   }
   const names = useMemo(() => allNames(question.variables), [question.variables])
+  const smallValueMenu = (editor: Editor) => <ValueMenu small editor={editor} question={question} change={change} onValues={onValues} />
   return (
     <MediaDeskProvider bank={bank}>
       <ValueNames value={names}>
-        <FeedbackShow value={defaults.show ?? 'both'}>
-          <div data-page="" className="flex flex-col gap-4 rounded-ui border border-hairline bg-paper p-6 max-md:p-3">
-            <div data-place="title">
-              <input
-                aria-label={texts.desk.title}
-                placeholder={texts.desk.titleHint}
-                maxLength={500}
-                dir="auto"
-                className="w-full border-transparent border-b bg-transparent py-1 text-title font-semibold placeholder:font-normal placeholder:text-quiet hover:border-hairline focus:border-accent"
-                value={question.title}
-                onChange={(event) => change((now) => ({ ...now, title: event.target.value }), 'title')}
+        <BarExtra value={smallValueMenu}>
+          <FeedbackShow value={defaults.show ?? 'both'}>
+            <div data-page="" className="flex flex-col gap-4 rounded-ui border border-hairline bg-paper p-6 max-md:p-3">
+              <div data-place="title">
+                <input
+                  aria-label={texts.desk.title}
+                  placeholder={texts.desk.titleHint}
+                  maxLength={500}
+                  dir="auto"
+                  className="w-full border-transparent border-b bg-transparent py-1 text-title font-semibold placeholder:font-normal placeholder:text-quiet hover:border-hairline focus:border-accent"
+                  value={question.title}
+                  onChange={(event) => change((now) => ({ ...now, title: event.target.value }), 'title')}
+                />
+                {exactly('/title') ? <p className="text-caption text-problem">{exactly('/title')}</p> : null}
+              </div>
+              <StimuliAbove
+                question={question}
+                bank={bank}
+                problem={(path) => refused?.(path) ?? problem(path)}
+                change={(edit) => change(edit)}
               />
-              {exactly('/title') ? <p className="text-caption text-problem">{exactly('/title')}</p> : null}
-            </div>
-            <StimuliAbove
-              question={question}
-              bank={bank}
-              problem={(path) => refused?.(path) ?? problem(path)}
-              change={(edit) => change(edit)}
-            />
-            <div data-place="body" className="contents">
-              <SafeEditor
-                keptNote={texts.desk.keptText}
-                value={question.body}
-                label={texts.desk.stem}
-                words={words}
-                view={{ media, table: texts.desk.table }}
-                placeholder={texts.desk.stemHint}
-                {...(begin ? { autoFocus: true, begin } : {})}
-                bar="full"
-                tables={() => <Menu.Item onSelect={() => setTabling(true)}>{texts.table.make}</Menu.Item>}
-                more={(editor) => (
-                  <>
-                    <span className="mx-1 h-4 w-px bg-hairline" />
-                    <Menu.Root
-                      open={adding}
-                      onOpen={setAdding}
-                      onClosed={() => editor.commands.focus()}
-                      button={
-                        <Button look="quiet" className="!px-2">
-                          {texts.desk.addPart}
-                        </Button>
-                      }
+              <div data-place="body" className="contents">
+                <SafeEditor
+                  keptNote={texts.desk.keptText}
+                  value={question.body}
+                  label={texts.desk.stem}
+                  words={words}
+                  view={{ media, table: texts.desk.table }}
+                  placeholder={texts.desk.stemHint}
+                  {...(begin ? { autoFocus: true, begin } : {})}
+                  bar="full"
+                  tables={() => <Menu.Item onSelect={() => setTabling(true)}>{texts.table.make}</Menu.Item>}
+                  more={(editor) => (
+                    <>
+                      <span className="mx-1 h-4 w-px bg-hairline" />
+                      <Menu.Root
+                        open={adding}
+                        onOpen={setAdding}
+                        onClosed={() => editor.commands.focus()}
+                        button={
+                          <Button look="quiet" className="!px-2">
+                            {texts.desk.addPart}
+                          </Button>
+                        }
+                      >
+                        {kinds.map((kind) => (
+                          <Menu.Item key={kind.kind} onSelect={() => add(kind.kind, editor)}>
+                            {kindStarts[kind.kind]}
+                          </Menu.Item>
+                        ))}
+                      </Menu.Root>
+                      {tabling ? <MakeTable editor={editor} question={question} change={change} onClose={() => setTabling(false)} /> : null}
+                      <GapMenu editor={editor} question={question} defaults={defaults} change={change} open={gapping} onOpen={setGapping} />
+                      <span className="text-caption text-quiet max-2xl:hidden">{texts.desk.addPartHint}</span>
+                      <ValueMenu editor={editor} question={question} change={change} onValues={onValues} />
+                    </>
+                  )}
+                  onSlash={() => setAdding(true)}
+                  onKey={(event) => {
+                    if (!event.altKey || !event.shiftKey || event.key.toLowerCase() !== 'g') return false
+                    setGapping(true)
+                    return true
+                  }}
+                  onChange={(body, isStep) => change((now) => ({ ...now, body }), isStep ? '' : 'body')}
+                  className="min-h-16"
+                />
+              </div>
+              {problem('/body') ? <p className="text-caption text-problem">{problem('/body')}</p> : null}
+              {ordered.map((part, at) => {
+                const View = partView(part.kind)?.Editor
+                const i = question.parts.indexOf(part)
+                const table = tables.find((ids) => ids.includes(part.id))
+                const shown = !table || opened.includes(table[0] ?? '')
+                const first = table?.[0] === part.id
+                const card =
+                  View && shown ? (
+                    <CardPlaceProvider
+                      value={{
+                        number: ordered.length > 1 ? at + 1 : null,
+                        missing: !anchor(part.id).test(question.body),
+                        putBack: () => change((now) => ({ ...now, body: now.body + anchorOf(part) })),
+                        remove: () => remove(part.id),
+                        variables,
+                        gaps: gapsOf(question.body, part.id),
+                        bank,
+                        change: (
+                          <ChangeKind
+                            question={question}
+                            part={part.id}
+                            name={words.part(part.id)}
+                            bank={bank}
+                            onChange={(next) => change(() => next)}
+                          />
+                        ),
+                      }}
                     >
-                      {kinds.map((kind) => (
-                        <Menu.Item key={kind.kind} onSelect={() => add(kind.kind, editor)}>
-                          {kindStarts[kind.kind]}
-                        </Menu.Item>
-                      ))}
-                    </Menu.Root>
-                    {tabling ? <MakeTable editor={editor} question={question} change={change} onClose={() => setTabling(false)} /> : null}
-                    <GapMenu editor={editor} question={question} defaults={defaults} change={change} open={gapping} onOpen={setGapping} />
-                    <span className="text-caption text-quiet max-2xl:hidden">{texts.desk.addPartHint}</span>
-                    <ValueMenu editor={editor} question={question} change={change} onValues={onValues} />
-                  </>
-                )}
-                onSlash={() => setAdding(true)}
-                onKey={(event) => {
-                  if (!event.altKey || !event.shiftKey || event.key.toLowerCase() !== 'g') return false
-                  setGapping(true)
-                  return true
-                }}
-                onChange={(body, isStep) => change((now) => ({ ...now, body }), isStep ? '' : 'body')}
-                className="min-h-16"
-              />
+                      <Suspense fallback={<Waiting text={texts.loading} />}>
+                        <div data-place={`part ${part.id}`} className="contents">
+                          <View part={part} onChange={setPart} media={media} problem={(path) => problem(`/parts/${i}${path}`)} />
+                        </div>
+                      </Suspense>
+                    </CardPlaceProvider>
+                  ) : null
+                return (
+                  <Fragment key={part.id}>
+                    {table && first ? (
+                      <TablePoints
+                        parts={ordered.filter((one) => table.includes(one.id))}
+                        open={shown}
+                        onOpen={() => setOpened(shown ? opened.filter((id) => id !== part.id) : [...opened, part.id])}
+                        onPoints={(points) =>
+                          change(
+                            (now) => ({ ...now, parts: now.parts.map((one) => (table.includes(one.id) ? { ...one, points } : one)) }),
+                            `points ${part.id}`,
+                          )
+                        }
+                      />
+                    ) : null}
+                    {card}
+                  </Fragment>
+                )
+              })}
+              <QuestionSettings question={question} parts={ordered} called={words.part} change={change} problem={problem} />
             </div>
-            {problem('/body') ? <p className="text-caption text-problem">{problem('/body')}</p> : null}
-            {ordered.map((part, at) => {
-              const View = partView(part.kind)?.Editor
-              const i = question.parts.indexOf(part)
-              const table = tables.find((ids) => ids.includes(part.id))
-              const shown = !table || opened.includes(table[0] ?? '')
-              const first = table?.[0] === part.id
-              const card =
-                View && shown ? (
-                  <CardPlaceProvider
-                    value={{
-                      number: ordered.length > 1 ? at + 1 : null,
-                      missing: !anchor(part.id).test(question.body),
-                      putBack: () => change((now) => ({ ...now, body: now.body + anchorOf(part) })),
-                      remove: () => remove(part.id),
-                      variables,
-                      gaps: gapsOf(question.body, part.id),
-                      bank,
-                      change: (
-                        <ChangeKind
-                          question={question}
-                          part={part.id}
-                          name={words.part(part.id)}
-                          bank={bank}
-                          onChange={(next) => change(() => next)}
-                        />
-                      ),
-                    }}
-                  >
-                    <Suspense fallback={<Waiting text={texts.loading} />}>
-                      <div data-place={`part ${part.id}`} className="contents">
-                        <View part={part} onChange={setPart} media={media} problem={(path) => problem(`/parts/${i}${path}`)} />
-                      </div>
-                    </Suspense>
-                  </CardPlaceProvider>
-                ) : null
-              return (
-                <Fragment key={part.id}>
-                  {table && first ? (
-                    <TablePoints
-                      parts={ordered.filter((one) => table.includes(one.id))}
-                      open={shown}
-                      onOpen={() => setOpened(shown ? opened.filter((id) => id !== part.id) : [...opened, part.id])}
-                      onPoints={(points) =>
-                        change(
-                          (now) => ({ ...now, parts: now.parts.map((one) => (table.includes(one.id) ? { ...one, points } : one)) }),
-                          `points ${part.id}`,
-                        )
-                      }
-                    />
-                  ) : null}
-                  {card}
-                </Fragment>
-              )
-            })}
-            <QuestionSettings question={question} parts={ordered} called={words.part} change={change} problem={problem} />
-          </div>
-        </FeedbackShow>
+          </FeedbackShow>
+        </BarExtra>
       </ValueNames>
     </MediaDeskProvider>
   )

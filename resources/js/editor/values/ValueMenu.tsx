@@ -1,11 +1,13 @@
 import { useMutation } from '@tanstack/react-query'
 import type { Editor } from '@tiptap/core'
+import { Variable } from 'lucide-react'
 import { useState } from 'react'
 import type { QuestionJson } from '@/api/question'
 import { letVary } from '@/api/values'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
+import { ToolButton } from '@/ui/rich/ToolButton'
 import { useToast } from '@/ui/Toasts'
 import { allNames } from './variables'
 
@@ -17,10 +19,12 @@ type Props = {
   change: (edit: (now: QuestionJson) => QuestionJson) => void
   /** Opens the pane of the values. */
   onValues: () => void
+  /** In a small bar: a sign among signs. */
+  small?: boolean
 }
 
 /** Lets the number at the cursor vary, here or everywhere; or puts a value that is there into the text. */
-export function ValueMenu({ editor, question, change, onValues }: Props) {
+export function ValueMenu({ editor, question, change, onValues, small }: Props) {
   const tell = useToast()
   const [open, setOpen] = useState(false)
   const [at, setAt] = useState<Place | null>(null)
@@ -48,9 +52,13 @@ export function ValueMenu({ editor, question, change, onValues }: Props) {
       }}
       onClosed={() => editor.commands.focus()}
       button={
-        <Button look="quiet" className="!px-2">
-          {texts.desk.addValue}
-        </Button>
+        small ? (
+          <ToolButton name={texts.desk.addValue} icon={Variable} />
+        ) : (
+          <Button look="quiet" className="!px-2">
+            {texts.desk.addValue}
+          </Button>
+        )
       }
     >
       {at ? (

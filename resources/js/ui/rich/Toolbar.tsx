@@ -16,10 +16,11 @@ import {
   Superscript,
   Underline,
 } from 'lucide-react'
-import { type ReactNode, useState } from 'react'
+import { type ReactNode, useContext, useState } from 'react'
 import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { type Placed, useMediaDesk } from '../media'
+import { BarExtra } from './barExtra'
 import { formatKeys } from './keys'
 import { MoreMenu } from './MoreMenu'
 import { insertPlaced } from './placed'
@@ -65,6 +66,7 @@ const few = ['bold', 'italic', 'sub', 'sup']
 export function Toolbar({ editor, size, asked, onAsk, more, tables }: Props) {
   const desk = useMediaDesk()
   const full = size === 'full'
+  const extra = useContext(BarExtra)
   // The text is gone into first, so that it has the focus again when what is asked for is closed.
   const ask = (what: RichAction) => {
     editor.view.focus()
@@ -107,6 +109,7 @@ export function Toolbar({ editor, size, asked, onAsk, more, tables }: Props) {
       {full ? <TableTools editor={editor}>{tables}</TableTools> : null}
       {full ? <MoreMenu editor={editor} /> : null}
       {more}
+      {full ? null : extra?.(editor)}
       {asked === 'link' ? <LinkDialog editor={editor} onClose={() => onAsk(null)} /> : null}
       {(asked === 'picture' || asked === 'recording') && desk ? (
         <AskMedium key={asked} editor={editor} onDone={() => onAsk(null)} choose={() => desk.choose(asked)} />

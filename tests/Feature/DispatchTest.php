@@ -41,6 +41,24 @@ it('sends out what was asked for, the same bytes for the same content', function
         ->toBe(['out', 'out', 'out', 'out']);
 })->with(SENT);
 
+it('sends a question whose values vary as several, where the format has no such values', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $varying = $world->add('Vary', '<p>Which of <var data-value="a"></var>?</p><div data-part="p1"></div>', [
+        'variables' => (object) ['list' => [(object) ['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '9']]],
+    ]);
+    [$data, $file] = sent(['format' => 'qti12', 'questions' => [$varying], 'rolls' => 3]);
+    [, $plain] = sent(['format' => 'qti30', 'questions' => [$varying], 'rolls' => 3]);
+    $said = array_values(array_filter($data['body']['notices'], fn (array $one): bool => $one['code'] === 'values.fixed'));
+
+    expect(array_unique(array_column(readSent($file)->questions, 'body')))->toHaveCount(1)
+        ->and(readSent($file)->questions)->toHaveCount(3)
+        ->and($said[0]['question'])->toBe($varying)
+        ->and($said[0]['message'])->toContain('3 questions')
+        ->and(readSent($plain)->questions)->toHaveCount(1);
+    ask('POST', '/dispatches', ['format' => 'qti12', 'questions' => [$varying], 'rolls' => 51])->assertStatus(422);
+});
+
 it('leaves behind what is not to go along', function (string $format): void {
     $world = new World;
     $this->actingAs($world->people['writer']);

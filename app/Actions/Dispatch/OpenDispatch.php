@@ -17,6 +17,7 @@ use App\Search\Scope;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
+use WideQuarry\Interchange\FixedRolls;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -33,7 +34,8 @@ final readonly class OpenDispatch
     }
 
     /**
-     * @param  Fields  $fields  format; questions, or bank with filter, or assessment; key, feedback, classification, notes
+     * @param  Fields  $fields  format; questions, or bank with filter, or assessment; key, feedback, classification, notes;
+     *                          rolls: of a question whose values vary, where the format has no such values
      *
      * @throws Refused|\WideQuarry\Json\Malformed
      */
@@ -64,6 +66,10 @@ final readonly class OpenDispatch
         [$title, $bank, $what] = $this->what($fields, $person);
         foreach (['key', 'feedback', 'classification', 'notes'] as $along) {
             $what[$along] = $fields->bool($along, true);
+        }
+        $what['rolls'] = $fields->int('rolls', 1, 1, FixedRolls::MOST);
+        if ($what['rolls'] > 1 && isset($what['assessment'])) {
+            throw Refused::because('dispatch.rolls', Message::of('app.actions.dispatch.one-roll-of-each'), '/rolls');
         }
 
         return [$format, $what, $title, $bank];

@@ -14,6 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Interchange\ExportOptions;
+use WideQuarry\Interchange\FixedRolls;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
@@ -59,6 +60,9 @@ final readonly class WriteDispatch
             $assessment === null
                 ? $this->collect->questions($what->questions, $along, is_string($what->bank ?? null) ? $what->bank : null)
                 : $this->collect->assessment($assessment, $person, $along);
+        $asked = clone $found;
+        $rolls = new FixedRolls($this->kinds);
+        $fixed = $format->canVary() ? [] : $rolls->in($found, $what->rolls ?? 1);
         [$kept, $notices] = DraftFile::write(
             $format,
             $found,
@@ -68,7 +72,8 @@ final readonly class WriteDispatch
             $assessment === null
                 ? null
                 : array_values(array_intersect($assessment->document()->questions(), array_column($found->questions, 'id')));
-        $body = ['format' => $dispatch->format, ...$this->receipt($found, $notices, $what, $kept)];
+        $notices = [...$fixed, ...array_map($rolls->ofOriginal(...), $notices)];
+        $body = ['format' => $dispatch->format, ...$this->receipt($asked, $found, $notices, $what, $kept)];
         self::finish($dispatch, $what, $body, $kept);
     }
 
@@ -108,15 +113,16 @@ final readonly class WriteDispatch
     }
 
     /**
+     * @param  PackageContents  $asked  before rolls of a question took its place
      * @param  list<Notice>  $notices
      * @param  array{sha256: string, bytes: int}  $kept
      * @return array<string, mixed>
      */
-    private function receipt(PackageContents $found, array $notices, \stdClass $what, array $kept): array
+    private function receipt(PackageContents $asked, PackageContents $found, array $notices, \stdClass $what, array $kept): array
     {
         $by = array_count_values(array_map(fn (Notice $notice): string => $notice->severity, $notices));
         $shown = array_slice($notices, 0, self::NAMED);
-        $names = DraftFile::names($found, $shown);
+        $names = DraftFile::names($asked, $shown);
 
         return [
             'questions' => count($found->questions),

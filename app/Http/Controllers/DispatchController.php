@@ -28,7 +28,7 @@ final class DispatchController
 {
     private const LARGE = 2000; // questions
 
-    private const FIELDS = ['format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes'];
+    private const FIELDS = ['format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes', 'rolls'];
 
     #[Operation(
         'Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told '
@@ -44,6 +44,7 @@ final class DispatchController
             'feedback' => 'boolean?',
             'classification' => 'boolean?',
             'notes' => 'boolean?',
+            'rolls' => 'integer?',
         ],
         status: 201,
     )]
@@ -69,6 +70,7 @@ final class DispatchController
             'feedback' => 'boolean?',
             'classification' => 'boolean?',
             'notes' => 'boolean?',
+            'rolls' => 'integer?',
         ],
     )]
     public function losses(Request $request, FindLosses $find): JsonResponse

@@ -7,6 +7,7 @@ namespace WideQuarry\CommandLine;
 use WideQuarry\Checks\Completeness;
 use WideQuarry\CoreException;
 use WideQuarry\Finding;
+use WideQuarry\Interchange\FixedRolls;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
@@ -32,7 +33,7 @@ final readonly class Offline
 
     private const OPTIONS = [
         'read' => ['media', 'lines'],
-        'write' => ['out', 'media'],
+        'write' => ['out', 'media', 'rolls'],
         'score' => [],
         'present' => [],
         'rolls' => ['count', 'seed'],
@@ -174,12 +175,17 @@ final readonly class Offline
         if (! is_dir(dirname($out)) || ! is_writable(dirname($out))) {
             return $this->fail(Problem::usage(Message::of('commandLine.cannot-be-written', ['out' => $out])));
         }
+        $rolls = filter_var($arguments->options['rolls'] ?? 1, FILTER_VALIDATE_INT, [
+            'options' => ['min_range' => 1, 'max_range' => FixedRolls::MOST],
+        ]);
+        if ($rolls === false) {
+            return $this->fail(Problem::usage(Message::of('commandLine.rolls-to-write', ['most' => FixedRolls::MOST])));
+        }
         $part = "$out.part";
         try {
-            $notices = $format->write(
-                (new ReadJson($this->kinds))->found(Json::decode($bytes), $arguments->options['media'] ?? null),
-                $part,
-            );
+            $content = (new ReadJson($this->kinds))->found(Json::decode($bytes), $arguments->options['media'] ?? null);
+            $fixed = $format->canVary() ? [] : (new FixedRolls($this->kinds))->in($content, $content->assessments === [] ? $rolls : 1);
+            $notices = [...$fixed, ...$format->write($content, $part)];
             rename($part, $out);
         } finally {
             if (is_file($part)) {

@@ -24,7 +24,7 @@ use WideQuarry\Numbers\Exact;
  */
 final class Parser
 {
-    private const TOKEN = '~\G\s*(?:(\d+(?:\.\d+)?(?:[eE][+-]?\d+)?)|([A-Za-z][A-Za-z0-9_]*|π)|("[^"]*")|'.
+    private const TOKEN = '~\G\s*(?:(\d+(?:\.\d+)?(?:[eE][+-]?\d+)?)|([A-Za-z][A-Za-z0-9_]*|π)|("(?:[^"]|"")*+")|'.
         '(<=|>=|!=|==|[-+*/^(),=<>≤≥≠×÷·−![\]]))~Au';
 
     private const SAME = [
@@ -202,7 +202,7 @@ final class Parser
         if ($type === 'words') {
             $this->at++;
 
-            return new Literal(substr($text, 1, -1), $offset);
+            return new Literal(str_replace('""', '"', substr($text, 1, -1)), $offset);
         }
         if ($type === 'name' && ! in_array($text, ['and', 'or', 'in', 'not'], true)) {
             $this->at++;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Pictures;
 
 use Brick\Math\BigRational;
+use WideQuarry\Content\Filling;
 use WideQuarry\Geometry\Box;
 use WideQuarry\Geometry\Point;
 use WideQuarry\Json\Fields;
@@ -42,6 +43,20 @@ final readonly class Picture
     public function box(): Box
     {
         return new Box(Point::of('0', '0'), new Point(BigRational::of($this->width), BigRational::of($this->height)));
+    }
+
+    /** Its description with the values of a roll. */
+    public function filled(Filling $values): self
+    {
+        return new self($this->media, $values->text($this->alt), $this->width, $this->height);
+    }
+
+    /** @param  array<mixed>  $part  the part as it was presented, with what shown() gave */
+    public function presented(array $part): self
+    {
+        $alt = is_array($part['picture'] ?? null) ? $part['picture']['alt'] ?? null : null;
+
+        return new self($this->media, is_string($alt) ? $alt : $this->alt, $this->width, $this->height);
     }
 
     /** @return array{media: string, alt: string, width: int, height: int} */

@@ -98,6 +98,51 @@ final class Variables
         return new Roll;
     }
 
+    /** Whether anything is drawn; values that are all worked out are the same in every roll. */
+    public function varies(): bool
+    {
+        return array_filter($this->list, fn (Variable $variable): bool => $variable->drawn !== null) !== [];
+    }
+
+    /**
+     * What was drawn in rolls that can be worked out and differ, written as expressions.
+     *
+     * @param  int  $most  rolls
+     * @return array<int, array<int, array<string, string>>> seed → place in the list → name → expression; from the lowest seed, fewer
+     *                                                       where no more are found
+     */
+    public function someRolls(int $most): array
+    {
+        $rolls = $seen = [];
+        for ($seed = 1; $seed <= self::SEEDS * $most && count($rolls) < $most; $seed++) {
+            try {
+                [$outcomes, $worked] = $this->settled(Seed::of($seed));
+            } catch (RollProblem) {
+                continue;
+            }
+            $drawn = implode('|', $outcomes);
+            if ($worked->problem === null && ! isset($seen[$drawn])) {
+                $seen[$drawn] = true;
+                $rolls[$seed] = $this->drawnIn($worked);
+            }
+        }
+
+        return $rolls;
+    }
+
+    /** @return array<int, array<string, string>> */
+    private function drawnIn(Worked $worked): array
+    {
+        $drawn = [];
+        foreach ($this->list as $i => $variable) {
+            foreach ($variable->drawn === null ? [] : $variable->names as $name) {
+                $drawn[$i][$name] = self::literal(Roll::text($worked->values[$name]));
+            }
+        }
+
+        return $drawn;
+    }
+
     /**
      * What is drawn for a seed, and what comes of it; drawn again until the conditions hold.
      *
@@ -155,7 +200,7 @@ final class Variables
             return $text ? 'true' : 'false';
         }
 
-        return Exact::read($text) === null ? '"'.str_replace('"', '', $text).'"' : $text;
+        return Exact::read($text) === null ? '"'.str_replace('"', '""', $text).'"' : $text;
     }
 
     /** As they are shown; those that could not be worked out are missing. */

@@ -70,6 +70,7 @@ it('works out exactly', function (string $expression, string $value) use ($value
     ['binom(50, 25)', '126410606437752'],
     ['if(a = 3, "three", 1/0)', '"three"'],
     ['if(a > 3, 1/0, b)', '1/2'],
+    ['"the ""blue"" schist"', '"the \"blue\" schist"'],
 ]);
 
 it('is exact where the result is', function (string $expression, string $value): void {

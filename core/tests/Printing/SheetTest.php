@@ -311,6 +311,17 @@ it('writes a share in percent, with one place where it has no end', function (st
     expect(sheet('key', [onPaper('choice', $options('slate', 'schist'), $rules)]))->toContain("($shown %)");
 })->with([['1/3', '33.3'], ['2/3', '66.7'], ['0.125', '12.5'], ['0.5', '50']]);
 
+it('draws places that vary where the roll has them, and says the picture with its values', function (): void {
+    $targets = [['id' => 't1', 'at' => [['expr' => 'a*10'], '50'], 'label' => 'here']];
+    $question = OnPictures::label(['targets' => $targets, 'picture' => [...OnPictures::PICTURE, 'alt' => '\\val{a} cliffs']]);
+    $json = $question->toJson();
+    $json->variables = (object) ['list' => [(object) ['name' => 'a', 'kind' => 'list', 'items' => ['7']]]];
+    $varying = Question::read(Json::decode(Json::encode($json)), StandardKinds::all());
+
+    expect(sheet('learner', [$varying]))->toContain('<circle cx="70" cy="50"', 'aria-label="7 cliffs"');
+    expect(sheet('key', [$varying]))->toContain('<circle cx="70" cy="50"', 'aria-label="7 cliffs"');
+});
+
 it('draws the key of a picture, and on the sheet only what learners may see', function (
     Question $question,
     array $asked,

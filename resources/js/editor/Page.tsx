@@ -97,8 +97,8 @@ export function Page({ question, findings, bank, refused, begin, change, onValue
   const names = useMemo(() => allNames(question.variables), [question.variables])
   const smallValueMenu = (editor: Editor) => <ValueMenu small editor={editor} question={question} change={change} onValues={onValues} />
   return (
-    <MediaDeskProvider bank={bank}>
-      <ValueNames value={names}>
+    <ValueNames value={names}>
+      <MediaDeskProvider bank={bank}>
         <BarExtra value={smallValueMenu}>
           <FeedbackShow value={defaults.show ?? 'both'}>
             <div data-page="" className="flex flex-col gap-4 rounded-ui border border-hairline bg-paper p-6 max-md:p-3">
@@ -225,8 +225,8 @@ export function Page({ question, findings, bank, refused, begin, change, onValue
             </div>
           </FeedbackShow>
         </BarExtra>
-      </ValueNames>
-    </MediaDeskProvider>
+      </MediaDeskProvider>
+    </ValueNames>
   )
 }
 

@@ -981,6 +981,12 @@ export type Messages = {
       classification: string
       notes: string
     } & Record<string, string>
+    rolls: {
+      label: string
+      ask: string
+      unit: string
+      about: string
+    }
     write: string
     writing: string
     fetch: string
@@ -3034,6 +3040,7 @@ export type Messages = {
     }
     selectNumber: string
     insert: (values: { name: Words }) => string
+    putIn: string
     open: string
   }
   work: {

@@ -1,8 +1,9 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Message } from '@/ui/Message'
+import { PutValueIn } from '@/ui/PutValueIn'
 import { ChoosePicture, useChoosePicture } from '@/ui/picture/ChoosePicture'
 import { type Naming, PictureDesk } from '@/ui/picture/PictureDesk'
 import type { PartPicture } from '@/ui/picture/picture'
@@ -31,6 +32,7 @@ type Props = {
 /** The picture of a part with what is on it: chosen, described, exchanged, drawn on. */
 export function PictureOfPart({ picture, onPicture, media, problem, ...desk }: Props) {
   const from = useChoosePicture()
+  const altField = useRef<HTMLInputElement>(null)
   const [before, setBefore] = useState<PartPicture | null>(null)
   if (!picture)
     return (
@@ -76,10 +78,12 @@ export function PictureOfPart({ picture, onPicture, media, problem, ...desk }: P
             className={`${control} min-w-0 flex-1`}
             maxLength={1000}
             placeholder={words.showsHint}
+            ref={altField}
             value={picture.alt}
             onChange={(event) => onPicture({ ...picture, alt: event.target.value }, new Map(), 'alt')}
           />
         </label>
+        <PutValueIn field={altField} onChange={(alt) => onPicture({ ...picture, alt }, new Map(), 'alt')} />
         <span className="text-caption text-quiet">{words.units({ width: picture.width, height: picture.height })}</span>
         {from.isThere ? (
           <Button look="quiet" className="!px-1" onClick={exchange}>

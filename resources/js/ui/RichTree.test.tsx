@@ -16,6 +16,11 @@ it('draws what is allowed and nothing else, whatever it is sent', () => {
   expect(container.innerHTML).toBe('<p lang="fr">one <strong>two</strong></p><p>&lt;b&gt;not markup&lt;/b&gt;</p>')
 })
 
+it('shows the name of a value that no roll has filled', () => {
+  const { container } = render(<RichTree nodes={[['p', {}, 'an area of ', ['var', { 'data-value': 'a' }], ' m²']]} />)
+  expect(container.textContent).toBe('an area of a m²')
+})
+
 it('puts parts at their anchors, and draws formulas as elements', () => {
   const { container } = render(
     <RichTree

@@ -74,6 +74,15 @@ function draw(node: Node, key: string, slots: Pick<Props, 'part' | 'gap' | 'piec
   if (id !== undefined) return <Fragment key={key}>{slots.part?.(id) ?? '…'}</Fragment>
   const gap = attributes['data-gap']
   if (gap !== undefined) return <Fragment key={key}>{slots.gap?.(gap, attributes['data-of'] ?? '') ?? '…'}</Fragment>
+  const value = attributes['data-value']
+  if (value !== undefined && name === 'var') {
+    // where no roll filled it, its name stands for it
+    return (
+      <span key={key} className="anchor-value">
+        {value}
+      </span>
+    )
+  }
   if (!allowed.has(name)) return null
   if (name === 'audio' || name === 'video') return recording(name, attributes, key, slots.media)
   if (name === 'img') return picture(attributes, key, slots.media)

@@ -70,7 +70,7 @@ final class ProfileWriter
     {
         $this->question = $question;
         $this->outward = ContentExporter::of($question, $this->files, '$IMS-CC-FILEBASE$/');
-        if ($question->variables->list !== []) {
+        if ($question->variables->varies()) {
             $this->lose('cc.templates', Message::of('interchange.cartridge.cartridge-cannot-express-values'));
         }
         $parts = array_values(array_filter($question->parts, fn (Part $one): bool => ! $question->scoring->isInstead($one->id)));

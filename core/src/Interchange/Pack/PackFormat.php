@@ -26,6 +26,11 @@ final readonly class PackFormat implements WritableFormat
         return 'pack';
     }
 
+    public function canVary(): bool
+    {
+        return true;
+    }
+
     public function recognises(Source $source): bool
     {
         return $source->isZip() && $source->zip()->has('package.json') && $source->zip()->has('questions.jsonl');

@@ -54,7 +54,7 @@ final class ItemWriter
     {
         $this->question = $question;
         $this->outward = ContentExporter::of($question, $this->files);
-        if ($question->variables->list !== []) {
+        if ($question->variables->varies()) {
             $this->lose('qti12.templates', Message::of('interchange.qti12.values-that-vary'));
         }
         $in = new WriteContext($question->language, $question->normalise, $this->outward->roll, new Gaps($question->body), []);

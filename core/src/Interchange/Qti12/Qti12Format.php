@@ -26,6 +26,11 @@ final readonly class Qti12Format implements WritableFormat
         return 'qti1';
     }
 
+    public function canVary(): bool
+    {
+        return false;
+    }
+
     public function recognises(Source $source): bool
     {
         return $source->isZip()

@@ -41,6 +41,11 @@ final readonly class Qti2Format implements WritableFormat
         return 'qti2';
     }
 
+    public function canVary(): bool
+    {
+        return true;
+    }
+
     public function recognises(Source $source): bool
     {
         $found = $source->isZip() ? Documents::formats($source->zip()) : Dialects::format($source->head());

@@ -118,6 +118,6 @@ final readonly class ExpressionText
             return $value === null ? null : Exact::decimal($value) ?? '('.Exact::text($value).')';
         }
 
-        return str_contains($text, '"') ? null : "\"$text\"";
+        return '"'.str_replace('"', '""', $text).'"';
     }
 }

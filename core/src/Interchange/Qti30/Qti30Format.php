@@ -28,6 +28,11 @@ final readonly class Qti30Format implements WritableFormat
         return 'qti2';
     }
 
+    public function canVary(): bool
+    {
+        return true;
+    }
+
     public function recognises(Source $source): bool
     {
         return in_array('qti30', $source->isZip() ? Documents::formats($source->zip()) : [Dialects::format($source->head())], true);

@@ -158,7 +158,7 @@ final class LabelKind implements Kind
         $labels = $settings->shuffle ? ShuffledItems::away($seed, $part->id, $labels, PairTarget::earning($part)) : $labels;
 
         return [
-            'picture' => $settings->picture?->shown(),
+            'picture' => $settings->picture?->filled($in->roll->filling())->shown(),
             'targets' => array_map(fn (Target $target): array => $target->shown($in->roll), $settings->targets),
             'labels' => array_map(fn (Item $label): array => [...$label->shown($in->roll->filling()), 'uses' => $label->limit], $labels),
             'by' => $settings->by,

@@ -6,8 +6,10 @@ namespace WideQuarry\Parts\Label;
 
 use WideQuarry\Answer\TextMatcher;
 use WideQuarry\Content\Tree;
+use WideQuarry\Geometry\Point;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\PrintedBank;
+use WideQuarry\Pictures\Picture;
 use WideQuarry\Pictures\PictureDrawing;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Printing\PrintedAnswer;
@@ -34,7 +36,7 @@ final class PrintedLabel
         }
 
         return '<figure class="on-picture">'.
-            $this->numbered($settings, PictureDrawing::asked($paper, $settings->picture), new Roll).
+            $this->numbered(PictureDrawing::asked($paper, $settings->picture->presented($presented)), self::places($presented)).
             '</figure>'.
             PrintedBank::of($presented['labels'] ?? [], $paper).
             "<ul class=\"to-fill\">$lines</ul>";
@@ -58,10 +60,7 @@ final class PrintedLabel
 
         return $answers === []
             ? []
-            : [
-                new PrintedAnswer($this->numbered($settings, PictureDrawing::inKey($paper, $settings->picture), $in->roll), Exact::one()),
-                ...$answers,
-            ];
+            : [new PrintedAnswer($this->inKey($settings, $settings->picture, $in->roll, $paper), Exact::one()), ...$answers];
     }
 
     private function right(Rule $rule, string $target, LabelSettings $settings, ScoringContext $in, Paper $paper): ?string
@@ -81,16 +80,39 @@ final class PrintedLabel
         ));
     }
 
-    private function numbered(LabelSettings $settings, PictureDrawing $drawing, Roll $roll): string
+    private function inKey(LabelSettings $settings, Picture $picture, Roll $roll, Paper $paper): string
     {
-        foreach ($settings->targets as $i => $target) {
-            $box = $target->box($roll);
+        return $this->numbered(
+            PictureDrawing::inKey($paper, $picture->filled($roll->filling())),
+            array_map(fn (Target $target): array => [$target->at($roll), $target->box($roll)], $settings->targets),
+        );
+    }
+
+    /** @param  list<array{Point, Point|null}>  $places  each with its box, where that stands apart */
+    private function numbered(PictureDrawing $drawing, array $places): string
+    {
+        foreach ($places as $i => [$at, $box]) {
             if ($box !== null) {
-                $drawing->leader($box, $target->at($roll));
+                $drawing->leader($box, $at);
             }
-            $drawing->mark($box ?? $target->at($roll), (string) ($i + 1));
+            $drawing->mark($box ?? $at, (string) ($i + 1));
         }
 
         return $drawing->svg();
+    }
+
+    /**
+     * @param  array<mixed>  $presented
+     * @return list<array{Point, Point|null}> as the roll has them
+     */
+    private static function places(array $presented): array
+    {
+        /** @var list<array{at: array{string, string}, box: array{string, string}|null}> $targets what Target::shown() gave */
+        $targets = $presented['targets'] ?? [];
+
+        return array_map(
+            fn (array $target): array => [Point::of(...$target['at']), $target['box'] === null ? null : Point::of(...$target['box'])],
+            $targets,
+        );
     }
 }

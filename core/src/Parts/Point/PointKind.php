@@ -146,12 +146,12 @@ final class PointKind implements Kind
     {
         $settings = self::settings($part);
 
-        return ['picture' => $settings->picture?->shown(), 'max' => $settings->max];
+        return ['picture' => $settings->picture?->filled($in->roll->filling())->shown(), 'max' => $settings->max];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string
     {
-        return (new PrintedPoint)->part(self::settings($part), $paper);
+        return (new PrintedPoint)->part(self::settings($part), $presented, $paper);
     }
 
     public function answers(Part $part, array $presented, ScoringContext $in, Paper $paper): array

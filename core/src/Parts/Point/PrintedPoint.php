@@ -17,14 +17,15 @@ use WideQuarry\Scoring\ScoringContext;
 /** A picture to put crosses on; the key has the areas drawn in. */
 final class PrintedPoint
 {
-    public function part(PointSettings $settings, Paper $paper): string
+    /** @param  array<mixed>  $presented */
+    public function part(PointSettings $settings, array $presented, Paper $paper): string
     {
         if ($settings->picture === null) {
             return '';
         }
 
         return '<figure class="on-picture">'.
-            PictureDrawing::asked($paper, $settings->picture)->svg().
+            PictureDrawing::asked($paper, $settings->picture->presented($presented))->svg().
             '<figcaption>'.
             Paper::text(Message::of('parts.point.mark-with-crosses', ['max' => $settings->max ?? 0])).
             '</figcaption></figure>';
@@ -36,7 +37,7 @@ final class PrintedPoint
         if ($settings->picture === null) {
             return [];
         }
-        $drawing = PictureDrawing::inKey($paper, $settings->picture);
+        $drawing = PictureDrawing::inKey($paper, $settings->picture->filled($in->roll->filling()));
         $answers = [];
         foreach ($part->key->rules as $rule) {
             $shape = PointKind::area($rule)->in($in->roll);

@@ -23,7 +23,7 @@ final class PrintedSpot
         if ($settings->picture === null) {
             return '';
         }
-        $drawing = PictureDrawing::asked($paper, $settings->picture);
+        $drawing = PictureDrawing::asked($paper, $settings->picture->presented($presented));
         $regions = is_array($presented['regions'] ?? null) ? $presented['regions'] : [];
         foreach ($regions as $region) {
             $drawing->area($region, 'dashed'); // @phpstan-ignore argument.type
@@ -39,7 +39,7 @@ final class PrintedSpot
         if ($settings->picture === null) {
             return [];
         }
-        $drawing = PictureDrawing::inKey($paper, $settings->picture);
+        $drawing = PictureDrawing::inKey($paper, $settings->picture->filled($in->roll->filling()));
         $answers = [];
         $number = 0;
         foreach ($settings->regions as $region) {

@@ -166,7 +166,7 @@ final class SpotKind implements Kind
         $settings = self::settings($part->settings);
 
         return [
-            'picture' => $settings->picture?->shown(),
+            'picture' => $settings->picture?->filled($in->roll->filling())->shown(),
             'show' => $settings->isHidden ? 'hidden' : 'outlined',
             'min' => $settings->min,
             'max' => $settings->max,

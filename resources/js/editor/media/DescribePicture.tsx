@@ -1,11 +1,12 @@
 import { useQuery } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { mediaAddress, mediumQuery } from '@/api/media'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import type { Picture } from '@/ui/media'
+import { PutValueIn } from '@/ui/PutValueIn'
 import { readView, viewStyles, writeView } from '@/ui/pictureView'
 import { LEAST, MOST } from '@/ui/rich/pictureBox'
 import { CropFrame } from './CropFrame'
@@ -25,6 +26,7 @@ type Props = {
 export function DescribePicture({ bank, picture, isNew, onDone, onReplace }: Props) {
   const medium = useQuery(mediumQuery(bank, picture.id)).data
   const [alt, setAlt] = useState(picture.alt ?? '')
+  const altField = useRef<HTMLTextAreaElement>(null)
   const [decorative, setDecorative] = useState(picture.alt === '')
   const [width, setWidth] = useState(picture.width === null ? '' : String(picture.width))
   const [figure, setFigure] = useState(picture.figure)
@@ -73,6 +75,7 @@ export function DescribePicture({ bank, picture, isNew, onDone, onReplace }: Pro
       <Field.Root>
         <Field.Label>{words.alt}</Field.Label>
         <Field.Area
+          ref={altField}
           rows={3}
           maxLength={2000}
           value={decorative ? '' : alt}
@@ -81,6 +84,7 @@ export function DescribePicture({ bank, picture, isNew, onDone, onReplace }: Pro
           onChange={(event) => setAlt(event.target.value)}
         />
         <p className="text-caption text-quiet">{words.altAbout}</p>
+        {decorative ? null : <PutValueIn field={altField} onChange={setAlt} />}
       </Field.Root>
       <label className="flex items-center gap-2">
         <input type="checkbox" checked={decorative} onChange={(event) => setDecorative(event.target.checked)} />

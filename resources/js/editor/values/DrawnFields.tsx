@@ -17,6 +17,7 @@ export function RangeFields({ variable, onChange }: Props) {
         inputMode="decimal"
         className="font-serif"
         maxLength={200}
+        placeholder={name === 'step' ? '1' : undefined}
         value={variable[name] ?? ''}
         onChange={(event) => onChange({ ...variable, [name]: plain(event.target.value) }, name)}
       />

@@ -7,10 +7,15 @@ import { bankQuery } from '@/api/queries'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
+import { control } from '@/ui/Field'
 import { Message, Nothing } from '@/ui/Message'
 import { ExpectedLosses } from './dispatch/ExpectedLosses'
 
 const words = texts.dispatch
+/** Formats that have no values that vary. */
+const withoutValues = ['qti12', 'cc13']
+/** Questions that may come of one. */
+const MOST = 50
 
 /** What goes out, as what, and what goes along. */
 export function NewDispatch() {
@@ -22,6 +27,8 @@ export function NewDispatch() {
   const tray = useQuery({ ...trayQuery, enabled: slug === null && id === null })
   const [format, setFormat] = useState('qti30')
   const [along, setAlong] = useState<Record<string, boolean>>({ key: true, feedback: true, classification: true, notes: false })
+  const [rolls, setRolls] = useState('1')
+  const asksRolls = id === null && withoutValues.includes(format)
   let what: What | null = null
   let title = ''
   if (id !== null) [what, title] = [{ assessment: id }, words.assessment({ name: assessment.data?.title ?? '…' })]
@@ -33,7 +40,8 @@ export function NewDispatch() {
   else if ((tray.data ?? []).length > 0)
     [what, title] = [{ questions: (tray.data ?? []).map((row) => row.id) }, words.tray({ n: tray.data?.length ?? 0 })]
   const send = useMutation({
-    mutationFn: (some: What) => openDispatch(some, format, along),
+    mutationFn: (some: What) =>
+      openDispatch(some, format, along, asksRolls ? Math.min(MOST, Math.max(1, Math.round(Number(rolls)) || 1)) : 1),
     onSuccess: (made) => navigate(`/dispatches/${made.id}`, { replace: true }),
   })
   return (
@@ -94,6 +102,26 @@ export function NewDispatch() {
                   </label>
                 ))}
               </fieldset>
+              {asksRolls ? (
+                <fieldset>
+                  <legend className="mb-1 text-caption text-second">{words.rolls.label}</legend>
+                  <label className="flex flex-wrap items-center gap-2">
+                    {words.rolls.ask}
+                    <input
+                      type="number"
+                      min={1}
+                      max={MOST}
+                      step={1}
+                      required
+                      className={`${control} w-16`}
+                      value={rolls}
+                      onChange={(event) => setRolls(event.target.value)}
+                    />
+                    {words.rolls.unit}
+                  </label>
+                  <p className="text-caption text-quiet">{words.rolls.about}</p>
+                </fieldset>
+              ) : null}
             </div>
             <div className="flex flex-col gap-5 md:sticky md:top-6 md:self-start">
               <ExpectedLosses what={what} format={format} along={along} />

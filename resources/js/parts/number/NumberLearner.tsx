@@ -55,7 +55,7 @@ function WithUnit(props: LearnerProps) {
       className="inline-flex max-w-full flex-wrap items-baseline"
       ref={(element) => setLanguage(element?.closest('[lang]')?.getAttribute('lang') ?? 'und')}
     >
-      <TypedLearner {...props} numeric={false} />
+      <TypedLearner {...props} part={{ ...props.part, label: props.part.label || texts.parts.typesNumber }} numeric={false} />
       <span role="status" className="font-sans text-caption text-second">
         {typed === '' || props.result
           ? ''

@@ -43,7 +43,7 @@ test('responses from a table guard a question: one that does not hold shows ever
 
   // All of the bank are run, and lead to exactly those that fail.
   await page.getByRole('button', { name: 'This bank' }).click()
-  await page.getByRole('menuitem', { name: 'Run all specimens' }).click()
+  await page.getByRole('menuitem', { name: 'Check specimens and rolls' }).click()
   await page.getByRole('button', { name: /^Run/ }).click()
   const result = page.getByRole('dialog').getByRole('link', { name: /^Show the/ })
   await expect(result).toBeVisible()

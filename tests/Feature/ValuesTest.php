@@ -24,10 +24,8 @@ function shares(array $items, array $conditions = []): stdClass
     return $json;
 }
 
-beforeEach(fn () => $this->world = new World);
-
 it('studies a question that is not saved', function (): void {
-    $this->actingAs($this->world->people['writer']);
+    $this->actingAs((new World)->people['writer']);
     ask('POST', '/study', ['question' => shares(['0', '2', '3'])])->assertOk()
         ->assertJson(['rolls' => 3, 'exhaustive' => true, 'failing' => 1, 'different' => 3])
         ->assertJsonPath('reasons.0.code', 'division.by_zero')
@@ -36,7 +34,7 @@ it('studies a question that is not saved', function (): void {
 });
 
 it('reads values while they are written, with problems at their places', function (): void {
-    $this->actingAs($this->world->people['reader']);
+    $this->actingAs((new World)->people['reader']);
     $variables = fn (string $expr): array => ['variables' => ['list' => [
         ['name' => 'a', 'kind' => 'integer', 'from' => '4', 'to' => '4'],
         ['name' => 'b', 'kind' => 'expr', 'expr' => $expr],
@@ -51,7 +49,7 @@ it('reads values while they are written, with problems at their places', functio
 });
 
 it('renames a value and lets a number vary', function (): void {
-    $this->actingAs($this->world->people['reader']);
+    $this->actingAs((new World)->people['reader']);
     $renamed = ask('POST', '/values/rename', ['question' => shares(['2']), 'from' => 'n', 'to' => 'people'])->assertOk()->json('question');
     expect($renamed['body'])->toContain('data-value="people"')
         ->and($renamed['parts'][0]['key']['rules'][0]['on']['value']['expr'])->toBe('12/people');
@@ -62,7 +60,7 @@ it('renames a value and lets a number vary', function (): void {
 });
 
 it('tells how a number with a unit is read', function (string $text, ?string $understood, ?string $problem): void {
-    $this->actingAs($this->world->people['reader']);
+    $this->actingAs((new World)->people['reader']);
     $answer = ask('POST', '/understood', ['text' => $text, 'language' => 'en-GB'])->assertOk();
     expect($answer->json('understood'))->toBe($understood)->and($answer->json('problem'))
         ->{$problem === null ? 'toBeNull' : 'toContain'}($problem ?? '');
@@ -74,15 +72,15 @@ it('tells how a number with a unit is read', function (string $text, ?string $un
 ]);
 
 it('shows what is found in a question whose values cannot be worked out, and why', function (): void {
-    $this->actingAs($this->world->people['writer']);
+    $this->actingAs((new World)->people['writer']);
     $shown = ask('POST', '/present', ['question' => shares(['2'], ['n > 5'])])->assertOk();
     expect($shown->json('presentation'))->toBeNull()->and($shown->json('problem'))->toContain('n > 5')
         ->and(array_column($shown->json('findings'), 'code'))->toContain('variable.conditions_not_met');
 });
 
 it('marks a question with bad rolls when it is saved, and finds it by that', function (): void {
-    $this->actingAs($this->world->people['writer']);
-    $world = $this->world;
+    $world = new World;
+    $this->actingAs($world->people['writer']);
     $put = fn (stdClass $json, int $base) => ask('PUT', "/questions/$world->question", ['question' => $json], ['If-Match' => "\"$base\""]);
     $found = fn (): array => array_column(ask('GET', '/banks/rocks/questions?has=bad_rolls')->assertOk()->json('data'), 'id');
     $json = shares(['0', '2']);
@@ -95,8 +93,8 @@ it('marks a question with bad rolls when it is saved, and finds it by that', fun
 });
 
 it('studies every roll of a bank, and sees what saving did not', function (): void {
-    $this->actingAs($this->world->people['writer']);
-    $world = $this->world;
+    $world = new World;
+    $this->actingAs($world->people['writer']);
     $json = shares(['0', '2']);
     $json->id = $world->question;
     ask('PUT', "/questions/$world->question", ['question' => $json], ['If-Match' => '"1"'])->assertOk();

@@ -18,6 +18,7 @@ use WideQuarry\Interchange\FixedRolls;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\WritableFormat;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
@@ -44,7 +45,6 @@ final readonly class WriteDispatch
         }
         $what = Json::decode($dispatch->what);
         assert($what instanceof \stdClass);
-        $along = new ExportOptions($what->key, $what->feedback, $what->classification, $what->notes);
         $assessment = isset($what->assessment) ? Assessment::query()->where('id', $what->assessment)->first() : null;
         if (isset($what->assessment) && $assessment === null) {
             self::fail($id, Message::of('app.actions.dispatch.assessment-no-longer-exists'));
@@ -56,25 +56,39 @@ final readonly class WriteDispatch
 
             return;
         }
-        $found =
-            $assessment === null
-                ? $this->collect->questions($what->questions, $along, is_string($what->bank ?? null) ? $what->bank : null)
-                : $this->collect->assessment($assessment, $person, $along);
+        $found = $this->collected($what, $assessment, $person);
         $asked = clone $found;
-        $rolls = new FixedRolls($this->kinds);
-        $fixed = $format->canVary() ? [] : $rolls->in($found, $what->rolls ?? 1);
-        [$kept, $notices] = DraftFile::write(
-            $format,
-            $found,
-            fn (string $file, array $notices): array => [$this->files->put($file), $notices],
-        );
+        [$kept, $notices] = $this->write($format, $found, is_int($what->rolls ?? null) ? $what->rolls : 1);
         $what->held =
             $assessment === null
                 ? null
                 : array_values(array_intersect($assessment->document()->questions(), array_column($found->questions, 'id')));
-        $notices = [...$fixed, ...array_map($rolls->ofOriginal(...), $notices)];
         $body = ['format' => $dispatch->format, ...$this->receipt($asked, $found, $notices, $what, $kept)];
         self::finish($dispatch, $what, $body, $kept);
+    }
+
+    private function collected(\stdClass $what, ?Assessment $assessment, User $person): PackageContents
+    {
+        $along = new ExportOptions($what->key, $what->feedback, $what->classification, $what->notes);
+
+        return $assessment === null
+            ? $this->collect->questions($what->questions, $along, is_string($what->bank ?? null) ? $what->bank : null)
+            : $this->collect->assessment($assessment, $person, $along);
+    }
+
+    /**
+     * @param  PackageContents  $found  has rolls in the place of questions afterwards, where the format has no values that vary
+     * @return array{array{sha256: string, bytes: int}, list<Notice>} the file that is kept, and what became of the questions
+     */
+    private function write(WritableFormat $format, PackageContents $found, int $copies): array
+    {
+        $rolls = new FixedRolls($this->kinds);
+        $fixed = $format->canVary() ? [] : $rolls->in($found, $copies);
+
+        return DraftFile::write($format, $found, fn (string $file, array $notices): array => [
+            $this->files->put($file),
+            [...$fixed, ...array_map($rolls->ofOriginal(...), $notices)],
+        ]);
     }
 
     private static function fail(string $id, string $problem): void

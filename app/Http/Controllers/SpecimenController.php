@@ -51,7 +51,11 @@ final class SpecimenController
         );
     }
 
-    #[Operation('Check a bank in the background: run all its specimens, study all rolls of values that vary', response: ['data' => 'SpecimenRun'], status: 202)]
+    #[Operation(
+        'Check a bank in the background: run all its specimens, study all rolls of values that vary',
+        response: ['data' => 'SpecimenRun'],
+        status: 202,
+    )]
     public function start(Request $request, Bank $bank, RunSpecimens $specimens): JsonResponse
     {
         Gate::authorize('write', $bank);

@@ -13,6 +13,7 @@ use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\WritableFormat;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
@@ -181,20 +182,28 @@ final readonly class Offline
         if ($rolls === false) {
             return $this->fail(Problem::usage(Message::of('commandLine.rolls-to-write', ['most' => FixedRolls::MOST])));
         }
+        $content = (new ReadJson($this->kinds))->found(Json::decode($bytes), $arguments->options['media'] ?? null);
+        $fixed = $format->canVary() ? [] : (new FixedRolls($this->kinds))->in($content, $content->assessments === [] ? $rolls : 1);
+        $notices = [...$fixed, ...self::toFile($format, $content, $out)];
+        $this->streams->line(Json::encode(['file' => $out, 'sha256' => hash_file('sha256', $out), 'notices' => $notices]));
+
+        return 0;
+    }
+
+    /** @return list<Notice> */
+    private static function toFile(WritableFormat $format, PackageContents $content, string $out): array
+    {
         $part = "$out.part";
         try {
-            $content = (new ReadJson($this->kinds))->found(Json::decode($bytes), $arguments->options['media'] ?? null);
-            $fixed = $format->canVary() ? [] : (new FixedRolls($this->kinds))->in($content, $content->assessments === [] ? $rolls : 1);
-            $notices = [...$fixed, ...$format->write($content, $part)];
+            $notices = $format->write($content, $part);
             rename($part, $out);
         } finally {
             if (is_file($part)) {
                 unlink($part);
             }
         }
-        $this->streams->line(Json::encode(['file' => $out, 'sha256' => hash_file('sha256', $out), 'notices' => $notices]));
 
-        return 0;
+        return $notices;
     }
 
     /**

@@ -76,7 +76,8 @@ final class FixedRolls
     {
         $copy = Json::copy($json);
         assert($copy instanceof \stdClass);
-        $copy->variables = (object) ['list' => self::fixed($copy->variables->list ?? [], $drawn)];
+        $variables = ($copy->variables ?? null) instanceof \stdClass ? $copy->variables : new \stdClass;
+        $copy->variables = (object) ['list' => self::fixed(is_array($variables->list ?? null) ? $variables->list : [], $drawn)];
         [$id, $title] = [is_string($json->id) ? $json->id : '', is_string($json->title ?? null) ? $json->title : ''];
         $copy->id = Ids::of('roll', $id, (string) $seed);
         $this->originals[$copy->id] = $id;
@@ -102,7 +103,7 @@ final class FixedRolls
                     'name' => $name,
                     'kind' => 'expr',
                     'expr' => $expression,
-                    ...isset($definition->show) ? ['show' => $definition->show] : [],
+                    ...$definition instanceof \stdClass && isset($definition->show) ? ['show' => $definition->show] : [],
                 ];
             }
         }

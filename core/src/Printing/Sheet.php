@@ -136,7 +136,8 @@ final readonly class Sheet
     {
         assert($item->question !== null);
         try {
-            $html = (new Paper($settings, $item->media))->html($this->presenter->present($item->question, $settings->seedOf($item->entry))['body']);
+            $body = $this->presenter->present($item->question, $settings->seedOf($item->entry))['body'];
+            $html = (new Paper($settings, $item->media))->html($body);
         } catch (CoreException $problem) {
             $html = self::gone('page-not-shown', $problem);
         }
@@ -361,7 +362,9 @@ final readonly class Sheet
     {
         assert($item->question !== null);
 
-        return ScoringContext::of($item->question, $item->question->variables->roll($settings->seedOf($item->entry), $item->question->language));
+        $roll = $item->question->variables->roll($settings->seedOf($item->entry), $item->question->language);
+
+        return ScoringContext::of($item->question, $roll);
     }
 
     private function rich(string $html): string

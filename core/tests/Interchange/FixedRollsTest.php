@@ -46,7 +46,7 @@ $all = [
     'conditions' => ['b != 3', 's[1] > s[2]'],
 ];
 
-it('writes what a roll drew into the question: each copy has the values of its roll, whatever it is rolled with', function () use ($all): void {
+it('writes what a roll drew into the question: whatever a copy is rolled with, it has the values of its roll', function () use ($all): void {
     $json = withValues($all);
     $original = Question::read($json, StandardKinds::all());
     $content = new PackageContents;

@@ -983,8 +983,7 @@ export type Messages = {
     } & Record<string, string>
     rolls: {
       label: string
-      ask: string
-      unit: string
+      copies: string
       about: string
     }
     write: string

@@ -115,7 +115,9 @@ final class ExpressionXml implements NodeVisitor
         return match ($node->name) {
             'min', 'max' => "<qti-$node->name>".implode('', $of)."</qti-$node->name>",
             'sum' => '<qti-sum>'.implode('', $of).'</qti-sum>',
-            'mean' => count($of) === 1 ? "<qti-stats-operator name=\"mean\">$x</qti-stats-operator>" : '<qti-divide><qti-sum>'.implode('', $of).'</qti-sum>'.self::number(BigRational::of(count($of))).'</qti-divide>',
+            'mean' => count($of) === 1
+                ? "<qti-stats-operator name=\"mean\">$x</qti-stats-operator>"
+                : '<qti-divide><qti-sum>'.implode('', $of).'</qti-sum>'.self::number(BigRational::of(count($of))).'</qti-divide>',
             'gcd', 'lcm' => "<qti-$node->name>".
                 implode('', array_map(fn (string $one): string => "<qti-round>$one</qti-round>", $of)).
                 "</qti-$node->name>",

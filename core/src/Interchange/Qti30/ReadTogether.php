@@ -59,7 +59,8 @@ final class ReadTogether
             $items = array_map($this->named(...), explode(', ', $m[1]));
             $read = array_map(fn (?\stdClass $item): ?array => self::items(self::text($item->expr ?? null)), $items);
             $numbers = array_map(fn (?array $one): ?\stdClass => $one === null ? null : $this->named($one[0]), $read);
-            if (in_array(null, $numbers, true) || in_array(null, $items, true) || count(array_unique(array_map(fn ($one): string => serialize($one[1] ?? []), $read))) !== 1) {
+            $columns = array_unique(array_map(fn ($one): string => serialize($one[1] ?? []), $read));
+            if (in_array(null, $numbers, true) || in_array(null, $items, true) || count($columns) !== 1) {
                 continue;
             }
             $this->asSample($sample, $items, $numbers, $read[0][1] ?? []);

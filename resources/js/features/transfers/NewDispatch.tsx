@@ -106,7 +106,7 @@ export function NewDispatch() {
                 <fieldset>
                   <legend className="mb-1 text-caption text-second">{words.rolls.label}</legend>
                   <label className="flex flex-wrap items-center gap-2">
-                    {words.rolls.ask}
+                    {words.rolls.copies}
                     <input
                       type="number"
                       min={1}
@@ -117,7 +117,6 @@ export function NewDispatch() {
                       value={rolls}
                       onChange={(event) => setRolls(event.target.value)}
                     />
-                    {words.rolls.unit}
                   </label>
                   <p className="text-caption text-quiet">{words.rolls.about}</p>
                 </fieldset>

@@ -87,7 +87,7 @@ final readonly class WriteDispatch
 
         return DraftFile::write($format, $found, fn (string $file, array $notices): array => [
             $this->files->put($file),
-            [...$fixed, ...array_map($rolls->ofOriginal(...), $notices)],
+            [...$fixed, ...$rolls->ofOriginals($notices)],
         ]);
     }
 

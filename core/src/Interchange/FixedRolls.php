@@ -22,12 +22,25 @@ final class FixedRolls
     {
     }
 
-    /** What is said of a copy, said of its question. */
-    public function ofOriginal(Notice $notice): Notice
+    /**
+     * What is said of copies, said of their questions: once each, as every copy loses the same.
+     *
+     * @param  list<Notice>  $notices
+     * @return list<Notice>
+     */
+    public function ofOriginals(array $notices): array
     {
-        $original = $this->originals[$notice->question ?? ''] ?? null;
+        $said = $seen = [];
+        foreach ($notices as $notice) {
+            $original = $this->originals[$notice->question ?? ''] ?? null;
+            $key = "$original $notice->code $notice->message";
+            if ($original === null || ! isset($seen[$key])) {
+                $said[] = $original === null ? $notice : $notice->about($original);
+            }
+            $seen[$key] = true;
+        }
 
-        return $original === null ? $notice : $notice->about($original);
+        return $said;
     }
 
     /**

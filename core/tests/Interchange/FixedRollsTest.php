@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use WideQuarry\Interchange\FixedRolls;
 use WideQuarry\Interchange\Formats;
+use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
@@ -106,4 +107,20 @@ it('goes out as several items of QTI 1.2.1, each with its own right answer', fun
     foreach (['11' => '22', '23' => '46'] as $asked => $right) {
         expect($items)->toMatch("~Twice $asked is.*<vargte[^>]*>$right<|Twice $asked is.*<varequal[^>]*>$right<~s");
     }
+});
+
+it('says what copies lose once, of their question', function (): void {
+    $content = new PackageContents;
+    $content->questions = [withValues(['list' => [['name' => 'a', 'kind' => 'list', 'items' => ['11', '23']]]])];
+    $rolls = new FixedRolls(StandardKinds::all());
+    $rolls->in($content, 2);
+    $of = fn (string $code, ?string $question): Notice => Notice::loss($code, 'Lost', question: $question);
+    $said = $rolls->ofOriginals([
+        ...array_map(fn (stdClass $copy): Notice => $of('hints.cost', $copy->id), $content->questions),
+        $of('test.time', null),
+        $of('test.time', null),
+    ]);
+
+    expect(array_map(fn (Notice $one): array => [$one->code, $one->question], $said))
+        ->toBe([['hints.cost', '0192f0c4-0000-7000-8000-000000000001'], ['test.time', null], ['test.time', null]]);
 });

@@ -14,7 +14,9 @@ export function PutValueIn({ field, onChange }: Props) {
     const on = field.current
     if (!on) return
     on.focus()
-    on.setRangeText(`\\val{${name}}`, on.selectionStart ?? on.value.length, on.selectionEnd ?? on.value.length, 'end')
+    const wasIn = on.selectionEnd !== 0 // a field nobody went into has its cursor at the start
+    const [from, to] = wasIn ? [on.selectionStart, on.selectionEnd] : [on.value.length, on.value.length]
+    on.setRangeText(`\\val{${name}}`, from ?? on.value.length, to ?? on.value.length, 'end')
     onChange(on.value)
   }
   return (

@@ -99,7 +99,7 @@ export function Page({ question, findings, bank, refused, begin, change, onValue
   return (
     <ValueNames value={names}>
       <MediaDeskProvider bank={bank}>
-        <BarExtra value={smallValueMenu}>
+        <BarExtra value={names.length > 0 ? smallValueMenu : null}>
           <FeedbackShow value={defaults.show ?? 'both'}>
             <div data-page="" className="flex flex-col gap-4 rounded-ui border border-hairline bg-paper p-6 max-md:p-3">
               <div data-place="title">

@@ -43,7 +43,7 @@ function Found({ study, stale, onTry, onForbid }: { study: RollStudy; stale: boo
   const isFine = study.failing === 0 && study.collisions.length === 0 && study.ugly === 0
   const rolls = all ? study.worst : study.worst.slice(0, FIRST)
   return (
-    <div className={`flex flex-col gap-3 ${stale ? 'opacity-60' : ''}`}>
+    <div className="flex flex-col gap-3" aria-busy={stale}>
       <p role="status">
         {study.exhaustive ? words.all(counts) : words.some(counts)} {isFine ? words.fine : ''}
       </p>

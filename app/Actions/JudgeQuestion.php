@@ -17,6 +17,9 @@ use WideQuarry\Study\RollStudy;
 /** Runs the specimens of a stored question and studies all its rolls; what stands in lists is put right. */
 final readonly class JudgeQuestion
 {
+    /** Nobody waits for it, but other work does. */
+    private const SECONDS = 20.0;
+
     public const COLUMNS = 'questions.id, record, content, is_complete, specimens, specimens_failing, has_variables, has';
 
     public function __construct(private PartKinds $kinds)
@@ -30,7 +33,7 @@ final readonly class JudgeQuestion
         assert($json instanceof \stdClass && is_string($row->record) && is_string($row->has));
         $json->record = Json::decode($row->record);
         $question = Question::read($json, $this->kinds);
-        $findings = (new Completeness)->findings($question, RollStudy::ROLLS);
+        $findings = (new Completeness)->findings($question, RollStudy::ROLLS, self::SECONDS);
         $judged = QuestionIndex::judged($question, $findings);
         $isBad = RollCheck::areBad($findings);
         $wasBad = preg_match('/[{,]'.Features::BAD_ROLLS.'[,}]/', $row->has) === 1;

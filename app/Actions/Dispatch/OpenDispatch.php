@@ -71,6 +71,9 @@ final readonly class OpenDispatch
         if ($what['rolls'] > 1 && isset($what['assessment'])) {
             throw Refused::because('dispatch.rolls', Message::of('app.actions.dispatch.one-roll-of-each'), '/rolls');
         }
+        if ($what['rolls'] * count(is_array($what['questions'] ?? null) ? $what['questions'] : []) > self::MOST) {
+            throw Refused::because('dispatch.rolls', Message::of('app.actions.dispatch.fewer-copies'), '/rolls');
+        }
 
         return [$format, $what, $title, $bank];
     }

@@ -16,6 +16,8 @@ final class StudyController
 {
     private const ROLLS = 10_000;
 
+    private const SECONDS = 5.0;
+
     #[Operation(
         'Study the rolls of a question that need not be saved: what varies, what fails, what comes out the same',
         response: 'RollStudy',
@@ -26,7 +28,7 @@ final class StudyController
         [$question, $fields] = $try->read($request, ['question', 'rolls']);
 
         return new JsonResponse(
-            Json::encode(RollStudy::of($question, $fields->int('rolls', RollStudy::ROLLS, 1, self::ROLLS))),
+            Json::encode(RollStudy::of($question, $fields->int('rolls', RollStudy::ROLLS, 1, self::ROLLS), self::SECONDS)),
             json: true,
         );
     }

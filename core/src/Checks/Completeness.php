@@ -29,13 +29,16 @@ final class Completeness
     /** Rolls that are looked at while somebody writes, and where nobody says how many. */
     public const ROLLS = 200;
 
+    public const SECONDS = 2.0;
+
     /**
      * @param  int  $rolls  the most that are looked at
+     * @param  float  $seconds  after which no more are: somebody waits
      * @return list<Finding>
      */
-    public function findings(Question $question, int $rolls = self::ROLLS): array
+    public function findings(Question $question, int $rolls = self::ROLLS, float $seconds = self::SECONDS): array
     {
-        $findings = RollCheck::findings($question, $rolls);
+        $findings = RollCheck::findings($question, $rolls, $seconds);
         $in = ScoringContext::of($question, $question->variables->anyRoll($question->language));
         foreach ($question->parts as $part) {
             $shares =

@@ -22,15 +22,16 @@ final class RollCheck
 
     /**
      * @param  int  $rolls  the most that are looked at
+     * @param  float  $seconds  after which no more are
      * @return list<Finding>
      */
-    public static function findings(Question $question, int $rolls): array
+    public static function findings(Question $question, int $rolls, float $seconds): array
     {
         if ($question->variables->list === []) {
             return [];
         }
         try {
-            $study = RollStudy::of($question, $rolls);
+            $study = RollStudy::of($question, $rolls, $seconds);
         } catch (RollProblem $problem) {
             return [Finding::blocking($problem->rule, $problem->path, $problem->getMessage())];
         } catch (CoreException) {

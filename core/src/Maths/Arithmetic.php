@@ -163,7 +163,7 @@ final class Arithmetic
     public static function tidy(BigRational|BigInteger $value): int|BigRational
     {
         if ($value instanceof BigInteger) {
-            return $value->getBitLength() < 62 ? $value->toInt() : self::bounded(BigRational::of($value));
+            return strlen((string) $value) < 19 ? $value->toInt() : self::bounded(BigRational::of($value));
         }
         $value = Exact::simplified($value);
 

@@ -128,12 +128,12 @@ final class FunctionTable
     /** @throws ArithmeticProblem */
     public static function factorial(int|BigRational|Approximation $n): int|BigRational
     {
-        $product = BigInteger::one();
+        $product = '1'; // hundreds of times as fast as objects
         for ($i = self::count($n, 0, self::FACTORIAL); $i > 1; $i--) {
-            $product = $product->multipliedBy($i);
+            $product = bcmul($product, (string) $i, 0);
         }
 
-        return Arithmetic::tidy($product);
+        return Arithmetic::tidy(BigInteger::of($product));
     }
 
     /**
@@ -235,7 +235,7 @@ final class FunctionTable
     {
         if (! is_int($x)) {
             $whole = self::whole($x);
-            $x = $whole->getBitLength() < 62 ? $whole->toInt() : throw ArithmeticProblem::tooLarge();
+            $x = strlen((string) $whole) < 19 ? $whole->toInt() : throw ArithmeticProblem::tooLarge();
         }
 
         return match (true) {

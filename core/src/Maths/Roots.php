@@ -55,10 +55,10 @@ final class Roots
     /** By Newton's method from above, on whole numbers. */
     private static function wholeRoot(BigInteger $x, int $n): ?BigInteger
     {
-        $length = $x->getBitLength();
-        if ($length <= 1) {
+        if ($x->isLessThanOrEqualTo(1)) {
             return $x;
         }
+        $length = intdiv(strlen((string) $x) * 3322, 1000) + 1; // its bits or a few more; counting them takes long
         if ($length <= $n) {
             return null; // between 1 and 2
         }

@@ -46,12 +46,13 @@ final class RollStudy
 
     /**
      * @param  int  $rolls  the most that are looked at
+     * @param  float  $seconds  after which it tells what it has seen so far
      *
      * @throws RollProblem|\WideQuarry\Question\NotScorable when nothing can be rolled, whatever is drawn
      */
-    public static function of(Question $question, int $rolls = self::ROLLS): Study
+    public static function of(Question $question, int $rolls = self::ROLLS, float $seconds = INF): Study
     {
-        return (new self($question))->study(new Rolls($question->variables, $rolls));
+        return (new self($question))->study(new Rolls($question->variables, $rolls, $seconds));
     }
 
     private function study(Rolls $rolls): Study

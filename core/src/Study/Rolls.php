@@ -18,14 +18,23 @@ final class Rolls
     /** Seeds after which conditions that none of them met are given up. */
     private const PATIENCE = 20;
 
-    public readonly bool $exhaustive;
+    /** Whether all rolls there are were looked at; false once time is up. */
+    public bool $exhaustive;
+
+    /** When time is up, in nanoseconds of the clock that only goes forward. */
+    private readonly float $end;
 
     /** @var array<int, int> condition → combinations that it forbids */
     private array $forbidden = [];
 
-    /** @throws RollProblem when there is nothing to draw from, whatever is drawn */
-    public function __construct(private readonly Variables $variables, private readonly int $most)
+    /**
+     * @param  float  $seconds  after which no more rolls are looked at
+     *
+     * @throws RollProblem when there is nothing to draw from, whatever is drawn
+     */
+    public function __construct(private readonly Variables $variables, private readonly int $most, float $seconds)
     {
+        $this->end = hrtime(true) + $seconds * 1e9;
         $count = 1;
         foreach ($variables->plan()->drawn as $variable) {
             $count = min($most + 1, $count * min($most + 1, $variable->drawn?->count() ?? 1));
@@ -50,17 +59,22 @@ final class Rolls
                 } else {
                     $this->forbidden[$worked->forbiddenBy] = ($this->forbidden[$worked->forbiddenBy] ?? 0) + 1;
                 }
+                if ($this->isOver()) {
+                    $this->exhaustive = false;
+
+                    return;
+                }
             }
 
             return;
         }
         $met = false;
-        for ($seed = 1; $seed <= $this->most; $seed++) {
+        for ($seed = 1; $seed <= $this->most && ($seed === 1 || ! $this->isOver()); $seed++) {
             try {
                 [$outcomes, $worked] = $this->variables->settled(Seed::of($seed));
                 $met = true;
             } catch (RollProblem $problem) {
-                if (! $met && $seed >= self::PATIENCE) {
+                if (! $met && ($seed >= self::PATIENCE || $this->isOver())) {
                     throw $problem;
                 }
                 [$outcomes, $worked] = [["#$seed"], new Worked([], $problem, null)];
@@ -92,7 +106,7 @@ final class Rolls
     {
         $open = array_flip($wanted);
         $found = [];
-        for ($seed = 1; $seed <= self::SEEDS && $open !== []; $seed++) {
+        for ($seed = 1; $seed <= self::SEEDS && $open !== [] && ! $this->isOver(); $seed++) {
             try {
                 $drawn = implode('|', $this->variables->settled(Seed::of($seed))[0]);
             } catch (RollProblem) {
@@ -105,6 +119,11 @@ final class Rolls
         }
 
         return $found;
+    }
+
+    private function isOver(): bool
+    {
+        return hrtime(true) > $this->end;
     }
 
     /**

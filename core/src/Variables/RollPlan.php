@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Variables;
 
+use WideQuarry\Maths\Effort;
 use WideQuarry\Maths\Formula;
 use WideQuarry\Maths\FunctionTable;
 use WideQuarry\Maths\MathsProblem;
@@ -25,6 +26,12 @@ final class RollPlan
 
     /** @var list<Formula> */
     private array $conditions = [];
+
+    /** What working it out once takes, as Maths\Effort counts it. */
+    public readonly int $effort;
+
+    /** About 200 functions: 0.1 s, as a learner waits for it. */
+    private const MOST_EFFORT = 60_000;
 
     /**
      * @param  list<Variable>  $list
@@ -63,6 +70,11 @@ final class RollPlan
         foreach ($conditions as $i => $condition) {
             $this->conditions[] = self::formula($condition, "/variables/conditions/$i");
         }
+        $effort = 1;
+        foreach ([...array_column($this->workedOut, 1), ...$this->conditions] as $formula) {
+            $effort += $formula->node->accept(new Effort);
+        }
+        $this->effort = $effort <= self::MOST_EFFORT ? $effort : throw RollProblem::tooMuch('/variables/list');
     }
 
     /**

@@ -68,6 +68,11 @@ final class RollProblem extends \DomainException implements CoreException
         );
     }
 
+    public static function tooMuch(string $path): self
+    {
+        return new self('variable.too_much', Message::of('variables.too-much-work'), $path);
+    }
+
     /** @param  list<string>  $names  each is worked out from the next, the last from the first */
     public static function circular(array $names, string $path): self
     {

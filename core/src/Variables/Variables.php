@@ -16,6 +16,11 @@ final class Variables
     /** Seeds that are tried for a roll that can be worked out. */
     private const SEEDS = 20;
 
+    /** What may be spent on drawing again for one seed, as Maths\Effort counts it: about 0.3 s. */
+    private const PATIENCE = 200_000;
+
+    private const LEAST_TRIES = 10;
+
     private ?RollPlan $plan = null;
 
     /**
@@ -87,7 +92,7 @@ final class Variables
      */
     public function anyRoll(string $language): Roll
     {
-        for ($seed = 1; $seed <= self::SEEDS; $seed++) {
+        for ($seed = 1, $most = $this->seeds(); $seed <= $most; $seed++) {
             try {
                 return $this->roll(Seed::of($seed), $language);
             } catch (RollProblem) {
@@ -96,6 +101,24 @@ final class Variables
         }
 
         return new Roll;
+    }
+
+    /** Seeds that are worth trying in a row: fewer where each takes long. */
+    private function seeds(): int
+    {
+        try {
+            $effort = $this->plan()->effort;
+        } catch (RollProblem) {
+            return 1;
+        }
+
+        return max(2, min(self::SEEDS, intdiv(5 * self::PATIENCE, $effort * $this->triesOf($effort))));
+    }
+
+    /** Tries for one seed. */
+    private function triesOf(int $effort): int
+    {
+        return min($this->tries, max(self::LEAST_TRIES, intdiv(self::PATIENCE, $effort)));
     }
 
     /** Whether anything is drawn; values that are all worked out are the same in every roll. */
@@ -114,7 +137,7 @@ final class Variables
     public function someRolls(int $most): array
     {
         $rolls = $seen = [];
-        for ($seed = 1; $seed <= self::SEEDS * $most && count($rolls) < $most; $seed++) {
+        for ($seed = 1, $last = 0, $patience = $this->seeds(); count($rolls) < $most && $seed <= $last + $patience; $seed++) {
             try {
                 [$outcomes, $worked] = $this->settled(Seed::of($seed));
             } catch (RollProblem) {
@@ -124,6 +147,7 @@ final class Variables
             if ($worked->problem === null && ! isset($seen[$drawn])) {
                 $seen[$drawn] = true;
                 $rolls[$seed] = $this->drawnIn($worked);
+                $last = $seed; // as many seeds in a row without another roll, and it is given up
             }
         }
 
@@ -155,7 +179,8 @@ final class Variables
         $plan = $this->plan();
         $streams = array_map(fn (string $name) => $seed->stream('roll', $name), $plan->streams);
         $failed = [];
-        for ($try = 0; $try < $this->tries; $try++) {
+        $tries = $this->triesOf($plan->effort);
+        for ($try = 0; $try < $tries; $try++) {
             $outcomes = [];
             foreach ($plan->drawn as $i => $variable) {
                 assert($variable->drawn !== null);
@@ -169,7 +194,7 @@ final class Variables
         }
         arsort($failed);
         $most = array_key_first($failed) ?? 0;
-        throw RollProblem::neverMet($this->tries, $this->conditions[$most] ?? '', "/variables/conditions/$most");
+        throw RollProblem::neverMet($tries, $this->conditions[$most] ?? '', "/variables/conditions/$most");
     }
 
     /** A condition that forbids what was drawn for a roll. */

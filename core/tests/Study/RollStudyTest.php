@@ -206,3 +206,9 @@ it('works out ranges of keys that are not exact', function (): void {
     $key = $study->keys[0]->summary();
     expect($key['max'])->toBe('2')->and(Exact::decimal(Exact::of((string) $key['min'])))->toBe('1.41421356237309504880168872421');
 });
+
+it('tells what it has seen when its time is up', function (string $last): void {
+    $study = RollStudy::of(studied([['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => $last]]), 2000, 0.0);
+
+    expect([$study->exhaustive, $study->rolls])->toBe([false, 1]);
+})->with(['of few' => '9', 'of many' => '9000']);

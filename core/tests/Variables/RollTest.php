@@ -127,6 +127,15 @@ it('says why values cannot be worked out, whatever is drawn', function (array $l
         'variable.circular',
         '/variables/list/0/expr',
     ],
+    'too much work' => [
+        array_map(
+            fn (int $i): array => ['name' => "x$i", 'kind' => 'expr', 'expr' => implode('+', array_fill(0, 10, "sin($i)"))],
+            range(1, 21),
+        ),
+        [],
+        'variable.too_much',
+        '/variables/list',
+    ],
     'from itself' => [[['name' => 'a', 'kind' => 'expr', 'expr' => 'a + 1']], [], 'variable.circular', '/variables/list/0/expr'],
     'a name that is a function' => [
         [['name' => 'sqrt', 'kind' => 'integer', 'from' => '1', 'to' => '2']],
@@ -192,3 +201,13 @@ it('refuses more values than anybody needs', function (): void {
     $list = array_map(fn (int $i): array => ['name' => "a$i", 'kind' => 'integer', 'from' => '1', 'to' => '2'], range(1, 1000));
     expect(fn () => variables($list))->toThrow(WideQuarry\Json\Malformed::class);
 });
+
+it('draws again less often where each time takes long, and says how often', function (string $expression, string $tries): void {
+    $variables = Variables::read(Json::decode(Json::encode([
+        'list' => [['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '9'], ['name' => 'b', 'kind' => 'expr', 'expr' => $expression]],
+        'conditions' => ['a + b < 0'],
+        'tries' => 1000,
+    ])), '/variables');
+
+    expect(fn () => $variables->roll(Seed::of(1), 'en'))->toThrow(RollProblem::class, "In $tries tries");
+})->with([['a', '1000'], [implode('+', array_fill(0, 140, 'exp(a)')), '10']]);

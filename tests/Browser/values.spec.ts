@@ -44,11 +44,11 @@ test('two numbers vary: a bad roll is seen, saved, marked, forbidden, and two ve
   await told.click()
   await page.keyboard.type('You divided by ')
   await page.locator('.small-bar').getByRole('button', { name: 'Value', exact: true }).click()
-  await page.getByRole('menuitem', { name: 'Put in a' }).click()
+  await page.getByRole('menuitem', { name: 'Insert a' }).click()
   await expect(told).toContainText('You divided by a')
 
   // where the two are equal, who divides the wrong way is right
-  await expect(study(page)).toContainText('All 121 rolls there are')
+  await expect(study(page)).toContainText('All 121 possible rolls')
   await expect(study(page)).toContainText('Two answers of the key are the same, in 7 rolls')
   await accessible(page)
   await study(page)
@@ -72,7 +72,7 @@ test('two numbers vary: a bad roll is seen, saved, marked, forbidden, and two ve
     .getByRole('button', { name: /^Forbid roll/ })
     .first()
     .click()
-  await expect(study(page)).toContainText('All 120 rolls there are')
+  await expect(study(page)).toContainText('All 120 possible rolls')
   await expect(study(page)).toContainText('in 6 rolls')
   await values(page).getByLabel('Condition 1', { exact: true }).fill('a/b > 1')
   await expect(study(page)).toContainText('Nothing wrong in any of them.')

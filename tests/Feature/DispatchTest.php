@@ -48,6 +48,8 @@ it('sends a question whose values vary as several, where the format has no such 
         'variables' => (object) ['list' => [(object) ['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '9']]],
     ]);
     [$data, $file] = sent(['format' => 'qti12', 'questions' => [$varying], 'rolls' => 3]);
+    $varies = fn (string $format): int => ask('POST', '/dispatches/losses', ['format' => $format, 'questions' => [$varying]])
+        ->json('data.varying');
     [, $plain] = sent(['format' => 'qti30', 'questions' => [$varying], 'rolls' => 3]);
     $said = array_values(array_filter($data['body']['notices'], fn (array $one): bool => $one['code'] === 'values.fixed'));
 
@@ -55,7 +57,8 @@ it('sends a question whose values vary as several, where the format has no such 
         ->and(readSent($file)->questions)->toHaveCount(3)
         ->and($said[0]['question'])->toBe($varying)
         ->and($said[0]['message'])->toContain('3 questions')
-        ->and(readSent($plain)->questions)->toHaveCount(1);
+        ->and(readSent($plain)->questions)->toHaveCount(1)
+        ->and([$varies('qti12'), $varies('qti30')])->toBe([1, 0]);
     ask('POST', '/dispatches', ['format' => 'qti12', 'questions' => [$varying], 'rolls' => 51])->assertStatus(422);
 });
 

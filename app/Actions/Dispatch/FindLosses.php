@@ -7,6 +7,7 @@ namespace App\Actions\Dispatch;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Storage\DraftFile;
+use Illuminate\Support\Facades\DB;
 use WideQuarry\Interchange\ExportOptions;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Notice;
@@ -27,7 +28,7 @@ final readonly class FindLosses
 
     /**
      * @param  Fields  $fields  as for a dispatch
-     * @return array{checked: int, of: int, losses: list<array{code: string, message: string, count: int, questions: list<array{id: string, title: string}>}>}
+     * @return array{checked: int, of: int, varying: int, losses: list<array{code: string, message: string, count: int, questions: list<array{id: string, title: string}>}>}
      *
      * @throws \App\Errors\Refused|\WideQuarry\Json\Malformed
      */
@@ -54,8 +55,22 @@ final readonly class FindLosses
         return [
             'checked' => count($found->questions),
             'of' => $assessment === null ? count($ids) : count($found->questions),
+            'varying' => $writer->canVary() ? 0 : self::varying($ids),
             'losses' => self::grouped($notices, DraftFile::names($found, $notices)),
         ];
+    }
+
+    /**
+     * Of all questions, not only of those that were checked. An assessment goes out with one roll of each.
+     *
+     * @param  list<string>  $ids
+     */
+    private static function varying(array $ids): int
+    {
+        return DB::table('questions')
+            ->whereRaw('id = ANY (?::uuid[])', ['{'.implode(',', $ids).'}'])
+            ->where('has_variables', true)
+            ->count();
     }
 
     /**

@@ -24,7 +24,9 @@ final class SpecimenController
 {
     private const LARGE = 2000; // questions
 
-    private const FIELDS = ['id', 'state', 'total', 'done', 'specimens', 'failing', 'varying', 'bad', 'changed', 'created_at', 'finished_at'];
+    private const FIELDS = [
+        'id', 'state', 'total', 'done', 'specimens', 'failing', 'varying', 'bad', 'changed', 'created_at', 'finished_at',
+    ];
 
     #[Operation(
         'Read a pasted table of responses as specimens of a question that need not be saved',

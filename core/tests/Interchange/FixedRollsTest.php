@@ -36,7 +36,10 @@ function withValues(?array $variables): stdClass
 
 $all = [
     'list' => [
-        ['name' => 'a', 'kind' => 'decimal', 'from' => '-2.5', 'to' => '9.5', 'step' => '0.5', 'show' => ['sign' => 'always', 'unit' => 'm']],
+        [
+            'name' => 'a', 'kind' => 'decimal', 'from' => '-2.5', 'to' => '9.5', 'step' => '0.5',
+            'show' => ['sign' => 'always', 'unit' => 'm'],
+        ],
         ['name' => 'b', 'kind' => 'integer', 'from' => '1', 'to' => '9'],
         ['name' => 'rock', 'kind' => 'list', 'items' => ['slate', 'the "blue" schist', 'gneiss']],
         ['name' => 'third', 'kind' => 'list', 'items' => ['1/3', '2/3']],
@@ -47,7 +50,7 @@ $all = [
     'conditions' => ['b != 3', 's[1] > s[2]'],
 ];
 
-it('writes what a roll drew into the question: whatever a copy is rolled with, it has the values of its roll', function () use ($all): void {
+it('writes what a roll drew into a copy, which then rolls nothing else', function () use ($all): void {
     $json = withValues($all);
     $original = Question::read($json, StandardKinds::all());
     $content = new PackageContents;

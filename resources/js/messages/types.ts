@@ -982,7 +982,7 @@ export type Messages = {
       notes: string
     } & Record<string, string>
     rolls: {
-      label: string
+      label: (values: { n: number }) => string
       copies: string
       about: string
     }

@@ -53,8 +53,8 @@ final readonly class DrawnTogether
             $declarations .= self::declaration("$name.n$i", 'integer').self::declaration("$name.$i", $type);
             $processing .= self::number("$name.n$i", count($items));
             for ($j = 1; $j < $i; $j++) {
-                $processing .= "<qti-template-constraint><qti-not><qti-equal tolerance-mode=\"exact\"><qti-variable identifier=\"$name.n$j\"/>".
-                    "<qti-variable identifier=\"$name.n$i\"/></qti-equal></qti-not></qti-template-constraint>";
+                $processing .= '<qti-template-constraint><qti-not><qti-equal tolerance-mode="exact">'.
+                    "<qti-variable identifier=\"$name.n$j\"/><qti-variable identifier=\"$name.n$i\"/></qti-equal></qti-not></qti-template-constraint>";
             }
             $processing .= self::set("$name.$i", "<qti-index n=\"$name.n$i\">$xml</qti-index>");
             $printed["{$name}[$i]"] = "$name.$i";

@@ -186,7 +186,10 @@ final class NumberKind implements Kind
         return [
             'width' => $settings->width,
             'placeholder' => $settings->placeholder,
-            ...$settings->units->isAsked() ? ['notations' => $settings->notations, 'units' => ['choices' => $settings->units->choices]] : [],
+            ...$settings->units->isAsked() ? [
+                'notations' => $settings->notations,
+                'units' => ['choices' => $settings->units->choices],
+            ] : [],
         ];
     }
 

@@ -2,7 +2,7 @@ import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link, useNavigate, useSearchParams } from 'react-router'
 import { assessmentQuery, trayQuery } from '@/api/assembly'
-import { openDispatch, type What } from '@/api/dispatches'
+import { lossesQuery, openDispatch, type What } from '@/api/dispatches'
 import { bankQuery } from '@/api/queries'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
@@ -12,8 +12,6 @@ import { Message, Nothing } from '@/ui/Message'
 import { ExpectedLosses } from './dispatch/ExpectedLosses'
 
 const words = texts.dispatch
-/** Formats that have no values that vary. */
-const withoutValues = ['qti12', 'cc13']
 /** Questions that may come of one. */
 const MOST = 50
 
@@ -28,7 +26,6 @@ export function NewDispatch() {
   const [format, setFormat] = useState('qti30')
   const [along, setAlong] = useState<Record<string, boolean>>({ key: true, feedback: true, classification: true, notes: false })
   const [rolls, setRolls] = useState('1')
-  const asksRolls = id === null && withoutValues.includes(format)
   let what: What | null = null
   let title = ''
   if (id !== null) [what, title] = [{ assessment: id }, words.assessment({ name: assessment.data?.title ?? '…' })]
@@ -39,6 +36,8 @@ export function NewDispatch() {
     ]
   else if ((tray.data ?? []).length > 0)
     [what, title] = [{ questions: (tray.data ?? []).map((row) => row.id) }, words.tray({ n: tray.data?.length ?? 0 })]
+  const losses = useQuery(lossesQuery(what, format, along)).data
+  const asksRolls = (losses?.varying ?? 0) > 0
   const send = useMutation({
     mutationFn: (some: What) =>
       openDispatch(some, format, along, asksRolls ? Math.min(MOST, Math.max(1, Math.round(Number(rolls)) || 1)) : 1),
@@ -104,7 +103,7 @@ export function NewDispatch() {
               </fieldset>
               {asksRolls ? (
                 <fieldset>
-                  <legend className="mb-1 text-caption text-second">{words.rolls.label}</legend>
+                  <legend className="mb-1 text-caption text-second">{words.rolls.label({ n: losses?.varying ?? 0 })}</legend>
                   <label className="flex flex-wrap items-center gap-2">
                     {words.rolls.copies}
                     <input

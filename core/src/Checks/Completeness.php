@@ -38,6 +38,10 @@ final class Completeness
      */
     public function findings(Question $question, int $rolls = self::ROLLS, float $seconds = self::SECONDS): array
     {
+        $tooMuch = RollCheck::tooMuch($question);
+        if ($tooMuch !== null) {
+            return [$tooMuch]; // nothing of it can be worked out in time
+        }
         $findings = RollCheck::findings($question, $rolls, $seconds);
         $in = ScoringContext::of($question, $question->variables->anyRoll($question->language));
         foreach ($question->parts as $part) {

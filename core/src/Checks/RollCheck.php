@@ -33,12 +33,29 @@ final class RollCheck
         try {
             $study = RollStudy::of($question, $rolls, $seconds);
         } catch (RollProblem $problem) {
-            return [Finding::blocking($problem->rule, $problem->path, $problem->getMessage())];
+            return [self::blocking($problem)];
         } catch (CoreException) {
             return []; // what is wrong with it is found elsewhere
         }
 
         return [...self::failing($study), ...self::coincidences($study), ...self::look($study, $question)];
+    }
+
+    /** That the formulas of a question take too long, with or without values that vary. */
+    public static function tooMuch(Question $question): ?Finding
+    {
+        try {
+            $question->variables->plan();
+        } catch (RollProblem $problem) {
+            return $problem->rule === RollProblem::TOO_MUCH ? self::blocking($problem) : null;
+        }
+
+        return null;
+    }
+
+    private static function blocking(RollProblem $problem): Finding
+    {
+        return Finding::blocking($problem->rule, $problem->path, $problem->getMessage());
     }
 
     /** @param  list<Finding>  $findings */

@@ -88,7 +88,7 @@ final readonly class Question
         $this->body = $fields->string('body', '', 400000);
         $this->stimuli = self::stimuli($fields);
         $this->parts = self::parts($fields, $kinds);
-        $this->variables = Variables::read($fields->raw('variables'), '/variables');
+        $this->variables = Variables::read($fields->raw('variables'), '/variables', $fields->raw('parts'));
         $this->normalise = NormaliseOptions::read(self::given($fields, 'normalise'), '/normalise');
         $this->scoring = QuestionScoring::read(self::given($fields, 'scoring'));
         $this->feedback = Feedback::readSet($fields->object('feedback', self::FEEDBACK), self::FEEDBACK);

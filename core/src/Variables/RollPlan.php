@@ -36,10 +36,11 @@ final class RollPlan
     /**
      * @param  list<Variable>  $list
      * @param  list<string>  $conditions
+     * @param  mixed  $use  decoded JSON that has expressions with these values: {"expr": …}
      *
      * @throws RollProblem when names are given twice, or definitions go round in a circle, or an expression cannot be read
      */
-    public function __construct(array $list, array $conditions)
+    public function __construct(array $list, array $conditions, mixed $use = null)
     {
         $this->drawn = array_values(array_filter($list, fn (Variable $one): bool => $one->drawn !== null));
         $streams = [];
@@ -74,7 +75,10 @@ final class RollPlan
         foreach ([...array_column($this->workedOut, 1), ...$this->conditions] as $formula) {
             $effort += $formula->node->accept(new Effort);
         }
-        $this->effort = $effort <= self::MOST_EFFORT ? $effort : throw RollProblem::tooMuch('/variables/list');
+        $this->effort = $effort;
+        if ($effort + self::effortIn($use) > self::MOST_EFFORT) {
+            throw RollProblem::tooMuch('/variables/list');
+        }
     }
 
     /**
@@ -142,6 +146,22 @@ final class RollPlan
             }
         }
         $this->workedOut[$variable->name] = [$variable, $formula];
+    }
+
+    private static function effortIn(mixed $json): int
+    {
+        if (! is_array($json) && ! $json instanceof \stdClass) {
+            return 0;
+        }
+        if ($json instanceof \stdClass && is_string($json->expr ?? null)) {
+            try {
+                return Formula::of($json->expr)->node->accept(new Effort);
+            } catch (MathsProblem) {
+                return 0; // found where it stands
+            }
+        }
+
+        return array_sum(array_map(self::effortIn(...), (array) $json));
     }
 
     private static function formula(string $text, string $path): Formula

@@ -11,6 +11,8 @@ use WideQuarry\Messages\Message;
 /** Values that cannot be drawn, with the place in the question. */
 final class RollProblem extends \DomainException implements CoreException
 {
+    public const TOO_MUCH = 'variable.too_much';
+
     /** @param  int|null  $offset  where in the expression at that place, in characters from 0 */
     private function __construct(
         public readonly string $rule,
@@ -70,7 +72,7 @@ final class RollProblem extends \DomainException implements CoreException
 
     public static function tooMuch(string $path): self
     {
-        return new self('variable.too_much', Message::of('variables.too-much-work'), $path);
+        return new self(self::TOO_MUCH, Message::of('variables.too-much-work'), $path);
     }
 
     /** @param  list<string>  $names  each is worked out from the next, the last from the first */

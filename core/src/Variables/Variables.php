@@ -27,20 +27,28 @@ final class Variables
      * @param  list<Variable>  $list
      * @param  list<string>  $conditions
      */
-    private function __construct(public readonly array $list, public readonly array $conditions, public readonly int $tries)
-    {
+    private function __construct(
+        public readonly array $list,
+        public readonly array $conditions,
+        public readonly int $tries,
+        private readonly mixed $use,
+    ) {
     }
 
     public static function none(): self
     {
-        return new self([], [], 1);
+        return new self([], [], 1, null);
     }
 
-    /** @throws Malformed */
-    public static function read(mixed $json, string $path): self
+    /**
+     * @param  mixed  $use  decoded JSON that has expressions with these values
+     *
+     * @throws Malformed
+     */
+    public static function read(mixed $json, string $path, mixed $use = null): self
     {
         if ($json === null) {
-            return self::none();
+            return new self([], [], 1, $use);
         }
         $fields = Fields::of($json, $path, ['list', 'conditions', 'tries'])->need('list');
         $list = [];
@@ -57,7 +65,7 @@ final class Variables
                 : throw Malformed::outOfRange("$path/conditions/$i", Message::of('variables.most-1000-characters'), $condition);
         }
 
-        return new self($list, $conditions, $fields->int('tries', 100, 1, 1000));
+        return new self($list, $conditions, $fields->int('tries', 100, 1, 1000), $use);
     }
 
     /** @return list<string> every name that has a value, the columns of rows among them */
@@ -69,7 +77,7 @@ final class Variables
     /** @throws RollProblem when they cannot be worked out whatever is drawn */
     public function plan(): RollPlan
     {
-        return $this->plan ??= new RollPlan($this->list, $this->conditions);
+        return $this->plan ??= new RollPlan($this->list, $this->conditions, $this->use);
     }
 
     /**
@@ -80,6 +88,8 @@ final class Variables
     public function roll(Seed $seed, string $language): Roll
     {
         if ($this->list === []) {
+            $this->plan(); // formulas without values may take too long as well
+
             return new Roll;
         }
         [, $worked] = $this->settled($seed);

@@ -53,3 +53,14 @@ it('misses the part a gap of the text waits for', function (): void {
         ->and($codes(withHint()))
         ->not->toContain('gap.unknown');
 });
+
+it('refuses formulas that take too long at once, in keys as well and where nothing varies', function (): void {
+    $formula = implode('+', array_fill(0, 140, 'exp(1)'));
+    $rule = fn (int $i): array => ['id' => "r$i", 'on' => ['answer' => 'value', 'value' => ['expr' => $formula]], 'credit' => '1'];
+    $part = fn (int $rules): array => [
+        'id' => 'p1', 'kind' => 'number', 'points' => 2, 'settings' => (object) [], 'key' => ['rules' => array_map($rule, range(1, $rules))],
+    ];
+    $codes = fn (int $rules): array => array_column((new Completeness)->findings(withHint(['parts' => [$part($rules)]])), 'code');
+
+    expect($codes(2))->toBe(['variable.too_much'])->and($codes(1))->not->toContain('variable.too_much');
+});

@@ -101,11 +101,7 @@ final readonly class ContentChange
             $after = QuestionMedia::renamed($after, [$media['from'] => $media['to']]);
         }
         $after = $this->fields->has('points') ? $this->points($after) : $after;
-        foreach (['attempts', 'language', 'tools', 'time_limit'] as $field) {
-            if ($this->fields->has($field)) {
-                $after->{$field} = Json::copy($this->fields->raw($field));
-            }
-        }
+        $this->replaceFields($after);
         if ($this->fields->has('shuffle')) {
             $this->shuffle($after, $kinds);
         }
@@ -121,6 +117,20 @@ final readonly class ContentChange
         Question::read($after, $kinds);
 
         return $after;
+    }
+
+    /** What a question has of its own, its sheets, it keeps. */
+    private function replaceFields(\stdClass $content): void
+    {
+        $sheets = $content->tools->sheets ?? null; // @phpstan-ignore property.nonObject
+        foreach (['attempts', 'language', 'tools', 'time_limit'] as $field) {
+            if ($this->fields->has($field)) {
+                $content->{$field} = Json::copy($this->fields->raw($field));
+            }
+        }
+        if ($sheets !== null && $content->tools instanceof \stdClass) {
+            $content->tools->sheets = $sheets;
+        }
     }
 
     private function points(\stdClass $content): \stdClass

@@ -20,19 +20,16 @@ final class Presenter
 {
     /**
      * @param  array<string, string>  $stimuli  id → rich text; those the question names are shown in its order
-     * @return array{format: string, version: int, language: string, seed: int, body: list<Node>, stimuli: list<list<Node>>, parts: list<array{id: string, kind: string, label: string, settings: \stdClass, instead?: string}>, hints: int, attempts: int|null, tools: \stdClass, time_limit: int|null} as core/schema/presentation.json
+     * @return array{format: string, version: int, language: string, seed: int, body: list<Node>, stimuli: list<list<Node>>, on_request: list<int>, parts: list<array{id: string, kind: string, label: string, settings: \stdClass, instead?: string}>, hints: int, attempts: int|null, tools: \stdClass, time_limit: int|null} as core/schema/presentation.json
      *
      * @throws NotScorable|\WideQuarry\Variables\RollProblem
      */
     public function present(Question $question, Seed $seed, array $stimuli = []): array
     {
         $in = ScoringContext::of($question, $question->variables->roll($seed, $question->language));
-        $shown = array_values(
-            array_filter(
-                array_map(fn (string $id): ?string => $stimuli[$id] ?? null, $question->stimuli),
-                fn (?string $html): bool => $html !== null,
-            ),
-        );
+        $shown = array_values(array_filter($question->stimuli, fn (string $id): bool => isset($stimuli[$id])));
+        $tools = (array) $question->tools;
+        unset($tools['sheets']);
 
         return [
             'format' => 'wide-quarry/presentation',
@@ -40,7 +37,8 @@ final class Presenter
             'language' => $question->language,
             'seed' => $seed->value,
             'body' => Tree::of($question->body, $in->roll->filling()),
-            'stimuli' => array_map(fn (string $html): array => Tree::of($html), $shown),
+            'stimuli' => array_map(fn (string $id): array => Tree::of($stimuli[$id]), $shown),
+            'on_request' => array_keys(array_intersect($shown, $question->stimuliOnRequest())),
             'parts' => array_map(
                 fn (Part $part): array => [
                     ...$this->part($part, $in, $seed),
@@ -50,7 +48,7 @@ final class Presenter
             ),
             'hints' => count($question->hints),
             'attempts' => $question->attempts,
-            'tools' => $question->tools,
+            'tools' => (object) $tools,
             'time_limit' => $question->timeLimit,
         ];
     }

@@ -26,6 +26,7 @@ final readonly class Defaults
     public static function read(mixed $json): self
     {
         $fields = Fields::of($json, '', ['language', 'points', 'shuffle', 'show', 'attempts', 'normalise', 'tools', 'time_limit']);
+        $fields->object('tools', Tools::FOR_MANY);
         Tools::read($fields);
         $fields->intOrNull('time_limit', null, 1, 86400);
         $fields->language();

@@ -130,6 +130,12 @@ final readonly class Question
         return UnhelpfulTitle::of($this->title, $this->body);
     }
 
+    /** @return list<string> those of its stimuli that are shown only when the learner asks for them */
+    public function stimuliOnRequest(): array
+    {
+        return array_values(array_intersect($this->stimuli, Tools::of($this)->sheets));
+    }
+
     /** M: the sum of the parts' points. */
     public function points(): BigRational
     {

@@ -127,6 +127,7 @@ it('refuses beforehand what no question could hold', function (array $change, st
     'a cost above everything' => [['content' => ['attempts' => ['allowed' => 2, 'cost' => '3/2']]], '/content/attempts/cost'],
     'no language' => [['content' => ['language' => 'English, please']], '/content/language'],
     'nothing to find' => [['content' => ['replace' => ['find' => ' ']]], '/content/replace/find'],
+    'sheets, which belong to one question' => [['content' => ['tools' => ['sheets' => []]]], '/content/tools/sheets'],
     'an unknown change' => [['colour' => 'red'], '/colour'],
 ]);
 
@@ -166,6 +167,13 @@ it('keeps a question a question, and touches nothing but what it names, over eve
     'when feedback shows' => [['show' => 'after'], ['show']],
     'language' => [['language' => 'en-AU'], ['language']],
 ]);
+
+it('leaves a question its sheets when the tools of many are changed', function (): void {
+    $content = demoContents()[0];
+    [$content->stimuli, $content->tools] = [$ids = ['0192f0c4-0000-7000-8000-000000000001'], (object) ['ruler' => true, 'sheets' => $ids]];
+    $after = bulk(['content' => ['tools' => ['calculator' => 'basic']]])->apply(standing(content: $content), StandardKinds::all());
+    expect((array) $after->content->tools)->toBe(['calculator' => 'basic', 'sheets' => $ids]);
+});
 
 it('takes approval from what is changed, and leaves it on what is not', function (): void {
     $content = demoContents()[0];

@@ -36,6 +36,7 @@ $order = function (int $n, string $scheme, array $given = [], bool $tied = false
 };
 $typed = fn (string $id, array ...$rules): array => Questions::typed('text', $rules, 1, $id);
 $is = fn (string ...$words): array => ['answer' => 'is', 'text' => $words];
+$sheet = '0192f0c4-0000-7000-8000-000000000001';
 $byHand = ['id' => 'p2', 'kind' => 'text', 'points' => 1, 'key' => ['rules' => []], 'scoring' => ['scheme' => 'person']];
 
 it('tells what cannot be said', function (array $made, array $in30, array $in12): void {
@@ -72,6 +73,13 @@ it('tells what cannot be said', function (array $made, array $in30, array $in12)
         [[$typed('p1', $is('ice')), $byHand], ['scoring' => ['gates' => [['part' => 'p1', 'needs' => ['p2']]]]]],
         ['qti.gates'],
         ['qti12.gates'],
+    ],
+    'tools, and how much time there is' => [
+        [[$typed('p1', $is('ice'))], [
+            'tools' => (object) ['calculator' => 'basic', 'scratch' => true, 'sheets' => [$sheet]], 'stimuli' => [$sheet], 'time_limit' => 90,
+        ]],
+        ['tools.scratch', 'tools.sheets', 'time_limit'],
+        ['tools.left_out', 'tools.scratch', 'tools.sheets', 'time_limit'],
     ],
     'answers that count once' => [
         [[$typed('p1', $is('ice', 'frost'), $is('ash')), $typed('p2')], ['scoring' => ['once' => [['p1', 'p2']]]]],

@@ -170,7 +170,7 @@ it('gives one roll where the standard has no words for it, and says so', functio
 it('takes tools along as companion materials, and tells of a time limit', function (array $tools): void {
     $question = Questions::of([Questions::choice(['a' => '1', 'b' => ''])], ['tools' => (object) $tools, 'time_limit' => 90]);
     $written = (new ItemWriter([]))->write($question, []);
-    expect(array_map(fn (Notice $notice): string => $notice->code, $written->notices))->toBe(['qti.time_limit']);
+    expect(array_map(fn (Notice $notice): string => $notice->code, $written->notices))->toBe(['time_limit']);
     $found = readItem($written->xml);
     expect((array) ($found->questions[0]->tools ?? []))->toBe($tools)->and($found->notices)->toBe([]);
 })->with([

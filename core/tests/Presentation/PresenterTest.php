@@ -41,6 +41,20 @@ it('shows the stimuli it is given, in the order of the question, and leaves out 
         ->and($hidden['stimuli'])->toHaveCount(1);
 });
 
+it('says which of the stimuli it shows come only on request', function (): void {
+    [$one, $two, $three] = array_map(fn (int $n): string => "0192f0c4-0000-7000-8000-00000000000$n", [1, 2, 3]);
+    $question = Questions::of(
+        [Questions::choice(['a' => '1', 'b' => ''])],
+        ['stimuli' => [$one, $two], 'tools' => (object) ['ruler' => true, 'sheets' => [$two, $three]]],
+    );
+    $asked = fn (array $stimuli): array => (new Presenter)->present($question, Seed::of(1), $stimuli);
+    $both = $asked([$one => '<p>above</p>', $two => '<p>sheet</p>']);
+
+    expect($both['on_request'])->toBe([1])->and($both['tools'])->toEqual((object) ['ruler' => true])
+        ->and($asked([$two => '<p>sheet</p>'])['on_request'])->toBe([0])
+        ->and($asked([$one => '<p>above</p>'])['on_request'])->toBe([]);
+});
+
 it('says that a kind cannot be shown yet', function (): void {
     $question = Questions::of([['id' => 'p1', 'kind' => 'graph', 'points' => 1]]);
 

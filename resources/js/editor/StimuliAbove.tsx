@@ -25,10 +25,12 @@ export function StimuliAbove({ question, bank, problem, change }: Props) {
   const [adding, setAdding] = useState(false)
   const navigate = useNavigate()
   const here = useLocation()
-  const put = (next: string[]) =>
+  const sheets = question.tools?.sheets ?? []
+  const put = (next: string[]) => change((now) => withStimuli(now, next, now.tools?.sheets ?? []))
+  const request = (id: string, wished: boolean) =>
     change((now) => {
-      const { stimuli: _, ...rest } = now
-      return next.length > 0 ? { ...rest, stimuli: next } : rest
+      const others = (now.tools?.sheets ?? []).filter((one) => one !== id)
+      return withStimuli(now, now.stimuli ?? [], wished ? [...others, id] : others)
     })
   const move = (at: number, by: -1 | 1) => {
     const next = [...ids]
@@ -72,6 +74,15 @@ export function StimuliAbove({ question, bank, problem, change }: Props) {
                   {whole ? texts.stimuli.shownBy({ n: whole.uses.questions }) : ''}
                 </span>
               </button>
+              <label className="flex flex-none items-center gap-1.5 text-caption" title={texts.stimuli.onRequestAbout}>
+                <input
+                  type="checkbox"
+                  className="accent-accent"
+                  checked={sheets.includes(id)}
+                  onChange={(event) => request(id, event.target.checked)}
+                />
+                {texts.stimuli.onRequest}
+              </label>
               {ids.length > 1 ? (
                 <>
                   <Button
@@ -137,4 +148,16 @@ export function StimuliAbove({ question, bank, problem, change }: Props) {
       ) : null}
     </section>
   )
+}
+
+/** The question with these stimuli, of which some are shown on request; empty fields are left out. */
+function withStimuli(question: QuestionJson, stimuli: string[], sheets: string[]): QuestionJson {
+  const { stimuli: _, tools: { sheets: __, ...others } = {}, ...rest } = question
+  const shown = sheets.filter((id) => stimuli.includes(id))
+  const tools = shown.length > 0 ? { ...others, sheets: shown } : others
+  return {
+    ...rest,
+    ...(stimuli.length > 0 ? { stimuli } : {}),
+    ...(Object.keys(tools).length > 0 ? { tools } : {}),
+  }
 }

@@ -2583,6 +2583,8 @@ export type Messages = {
     write: string
     writeWith: string
     open: string
+    onRequest: string
+    onRequestAbout: string
     more: string
     bin: string
     binned: (values: { title: Words }) => string
@@ -2675,6 +2677,7 @@ export type Messages = {
       minutes: (values: { n: number }) => string
     }
     open: string
+    sheet: string
     working: string
     workingAbout: string
     left: (values: { time: Words }) => string

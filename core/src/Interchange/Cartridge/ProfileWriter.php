@@ -22,6 +22,7 @@ use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Interchange\ToolLosses;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
@@ -506,7 +507,8 @@ final class ProfileWriter
 
     private function losses(): void
     {
-        foreach (PackedMedia::losses(Json::encode($this->question->content())) as [$code, $sentence]) {
+        $losses = [...ToolLosses::of($this->question, false), ...PackedMedia::losses(Json::encode($this->question->content()))];
+        foreach ($losses as [$code, $sentence]) {
             $this->lose($code, $sentence);
         }
         if ($this->question->scoring->instead !== []) {

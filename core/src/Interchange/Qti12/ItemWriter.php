@@ -19,6 +19,7 @@ use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Interchange\ToolLosses;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\Part;
@@ -400,7 +401,8 @@ final class ItemWriter
 
     private function questionLosses(FeedbackWriter $feedback): void
     {
-        foreach (PackedMedia::losses(Json::encode($this->question->content())) as [$code, $sentence]) {
+        $losses = [...ToolLosses::of($this->question, false), ...PackedMedia::losses(Json::encode($this->question->content()))];
+        foreach ($losses as [$code, $sentence]) {
             $this->lose($code, $sentence);
         }
         if (! SharedAnswers::areDistinct($this->question)) {

@@ -14,6 +14,7 @@ use WideQuarry\Interchange\MarkerText;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\PackedMedia;
 use WideQuarry\Interchange\Plain\SharedAnswers;
+use WideQuarry\Interchange\ToolLosses;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\Part;
@@ -312,10 +313,8 @@ final class ItemWriter
 
     private function questionLosses(Question $question, FeedbackWriter $feedback, ScoreWriter $score): void
     {
-        if ($question->timeLimit !== null) {
-            $this->lose($question, 'qti.time_limit', Message::of('interchange.qti30.time-limit-of-a-test'));
-        }
-        foreach (PackedMedia::losses(Json::encode($question->content())) as [$code, $sentence]) {
+        $losses = [...ToolLosses::of($question, true), ...PackedMedia::losses(Json::encode($question->content()))];
+        foreach ($losses as [$code, $sentence]) {
             $this->lose($question, $code, $sentence);
         }
         if (! SharedAnswers::areDistinct($question)) {

@@ -1,5 +1,5 @@
-import { Calculator as CalculatorIcon, PencilLine } from 'lucide-react'
-import { useEffect, useState } from 'react'
+import { BookOpen, Calculator as CalculatorIcon, PencilLine } from 'lucide-react'
+import { type ReactNode, useEffect, useState } from 'react'
 import type { Presentation } from '@/api/question'
 import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
@@ -9,18 +9,23 @@ import { control } from '@/ui/Field'
 const words = texts.tools
 const Calculator = lazily(() => import('./Calculator'), 'Calculator')
 
-/** What a learner may use for the question: a calculator, room for working, and how much time is left. */
-export function ToolsBar({ shown, round }: { shown: Presentation; round: string }) {
-  const [open, setOpen] = useState<'calculator' | 'working' | null>(null)
+/** A stimulus that is shown when the learner asks for it. */
+export type RequestedSheet = { id: string; title: string; content: ReactNode }
+
+type Props = { shown: Presentation; sheets: RequestedSheet[]; round: string }
+
+/** What a learner may use for the question: a calculator, sheets, room for working, and how much time is left. */
+export function ToolsBar({ shown, sheets, round }: Props) {
+  const [open, setOpen] = useState<string | null>(null)
   const {
     calculator = 'none',
     ruler,
     protractor,
     scratch,
   } = shown.tools as { calculator?: string; ruler?: boolean; protractor?: boolean; scratch?: boolean }
-  const toggle = (tool: 'calculator' | 'working') => setOpen(open === tool ? null : tool)
+  const toggle = (tool: string) => setOpen(open === tool ? null : tool)
   const allowed = [ruler ? words.ruler : '', protractor ? words.protractor : ''].filter((one) => one !== '')
-  if (calculator === 'none' && !scratch && allowed.length === 0 && !shown.time_limit) return null
+  if (calculator === 'none' && !scratch && allowed.length === 0 && sheets.length === 0 && !shown.time_limit) return null
   return (
     <div className="flex flex-col gap-2 font-sans">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-caption text-second">
@@ -29,6 +34,11 @@ export function ToolsBar({ shown, round }: { shown: Presentation; round: string 
             <CalculatorIcon size={15} aria-hidden="true" /> {words.open}
           </Button>
         )}
+        {sheets.map(({ id, title }) => (
+          <Button key={id} look="quiet" className="!min-h-7 !px-0" aria-expanded={open === id} onClick={() => toggle(id)}>
+            <BookOpen size={15} aria-hidden="true" /> {title || words.sheet}
+          </Button>
+        ))}
         {scratch ? (
           <Button look="quiet" className="!min-h-7 !px-0" aria-expanded={open === 'working'} onClick={() => toggle('working')}>
             <PencilLine size={15} aria-hidden="true" /> {words.working}
@@ -38,6 +48,7 @@ export function ToolsBar({ shown, round }: { shown: Presentation; round: string 
         {!shown.time_limit ? null : <Clock key={round} seconds={shown.time_limit} />}
       </div>
       {open === 'calculator' ? <Calculator kind={calculator === 'basic' ? 'basic' : 'scientific'} /> : null}
+      {sheets.find(({ id }) => id === open)?.content}
       {scratch ? (
         <textarea
           hidden={open !== 'working'}

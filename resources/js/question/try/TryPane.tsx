@@ -110,6 +110,11 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, 
     const [given, View] = [props(of), view(of)?.Gap]
     return given && View ? <View {...given} gap={gap} /> : null
   }
+  const stimuli = attempt.shown.data.stimuli.map(({ id, title, language, media }, i) => ({
+    id,
+    title,
+    content: <StimulusText key={id} nodes={shown.stimuli[i] ?? []} title={title} language={language} media={media} />,
+  }))
   return (
     <PlaysLimited value={true}>
       <form
@@ -119,10 +124,12 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, 
           if (!attempt.finished) attempt.check()
         }}
       >
-        {attempt.shown.data.stimuli.map((one, i) => (
-          <StimulusText key={one.id} nodes={shown.stimuli[i] ?? []} title={one.title} language={one.language} media={one.media} />
-        ))}
-        <ToolsBar shown={shown} round={`${attempt.seed} ${attempt.round}`} />
+        {stimuli.filter((_, i) => !shown.on_request.includes(i)).map(({ content }) => content)}
+        <ToolsBar
+          shown={shown}
+          sheets={stimuli.filter((_, i) => shown.on_request.includes(i))}
+          round={`${attempt.seed} ${attempt.round}`}
+        />
         <div className="question-text" lang={shown.language} dir="auto">
           <PickUp>
             <RichTree nodes={shown.body} part={draw} gap={drawGap} media={media} />

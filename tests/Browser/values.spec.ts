@@ -84,6 +84,13 @@ test('two numbers vary: a bad roll is seen, saved, marked, forbidden, and two ve
   // two versions with other numbers, each with its own key
   const id = new URL(address).pathname.split('/').at(-1) ?? ''
   const made = await newAssessment(page, 'Slopes', [id])
+  await page.goto(`/assessments/${made}`)
+  await page.getByRole('tab', { name: 'Rolls' }).click()
+  await page.getByRole('button', { name: 'Roll this one: question 1' }).click()
+  await expect(page.getByText(/a = \d+, b = \d+ \(changed\)/)).toBeVisible()
+  await accessible(page)
+  await page.getByRole('checkbox', { name: 'Keep roll 2 of question 1' }).uncheck()
+  await expect(page.getByRole('checkbox', { name: 'Keep roll 1 of question 1' })).not.toBeChecked()
   await page.goto(`/assessments/${made}/print`)
   await page.getByLabel('Answer key', { exact: true }).check()
   const versions: string[] = []

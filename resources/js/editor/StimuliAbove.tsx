@@ -60,7 +60,6 @@ export function StimuliAbove({ question, bank, problem, change }: Props) {
               <button
                 type="button"
                 aria-expanded={shown}
-                aria-label={texts.stimuli.fold({ title })}
                 disabled={!whole}
                 className="flex min-h-9 min-w-0 flex-1 items-center gap-2 rounded-ui px-1 text-left"
                 onClick={() => setOpen(shown ? open.filter((one) => one !== id) : [...open, id])}

@@ -324,6 +324,7 @@ export type Messages = {
     tabs: {
       pick: string
       question: string
+      rolls: string
       totals: string
     } & Record<string, string>
     beside: string
@@ -497,6 +498,7 @@ export type Messages = {
         rollOf: (values: { n: number }) => string
         keep: (values: { seed: Words }) => string
         keepOf: (values: { seed: Words; n: number }) => string
+        nothing: string
         onPaper: string
       }
     }
@@ -2613,7 +2615,6 @@ export type Messages = {
     up: (values: { title: Words }) => string
     down: (values: { title: Words }) => string
     gone: string
-    fold: (values: { title: Words }) => string
     here: string
     forQuestions: (values: { title: Words; from: number; to: number }) => string
     again: (values: { title: Words; of: number }) => string

@@ -22,6 +22,7 @@ import { EntryPane } from './EntryPane'
 import { Instructions } from './Instructions'
 import { Outline } from './Outline'
 import { PickPane } from './PickPane'
+import { RollsPane } from './RollsPane'
 import { SheetPane } from './SheetPane'
 import { TotalsPane } from './TotalsPane'
 import { useDocument } from './useDocument'
@@ -161,6 +162,7 @@ function Bench({ start }: { start: Whole }) {
               <Nothing title={texts.assembly.pickEntry} />
             ),
           },
+          { id: 'rolls', body: <RollsPane document={document} mayWrite={mayWrite} /> },
           { id: 'totals', body: <TotalsPane totals={stored.totals} /> },
         ].map((one) => ({ ...one, title: texts.assembly.tabs[one.id] ?? '' }))}
       />

@@ -19,51 +19,49 @@ type Props = {
 export function EntryRolls({ assessment, settings, stored, mayWrite, onChange }: Props) {
   const rolls = useQuery(rollsQuery(assessment, stored))
   const before = useLast(rolls.isPlaceholderData ? undefined : rolls.data)
-  if (!rolls.data?.some((one) => one.varies)) return null
+  if (!rolls.data) return null
+  if (!rolls.data.some((one) => one.varies)) return <p className="text-second">{words.nothing}</p>
   const keep = (entry: string, seed: number | null) =>
     onChange({
       ...settings,
       rolls: [...(settings.rolls ?? []).filter((one) => one.entry !== entry), ...(seed === null ? [] : [{ entry, seed }])],
     })
   return (
-    <details>
-      <summary className="cursor-pointer text-second">{words.title}</summary>
-      <ol className="mt-1 flex flex-col gap-2">
-        {rolls.data.map((one) => (
-          <li key={one.entry} className="flex flex-col border-hairline border-b pb-1.5">
-            <span className="truncate" title={one.title}>
-              {words.question({ n: one.number, title: one.title })}
+    <ol className="mt-1 flex flex-col gap-2">
+      {rolls.data.map((one) => (
+        <li key={one.entry} className="flex flex-col border-hairline border-b pb-1.5">
+          <span className="truncate" title={one.title}>
+            {words.question({ n: one.number, title: one.title })}
+          </span>
+          <span className="text-caption text-second">
+            {one.varies ? (one.problem ?? said(one)) : words.none}
+            {one.varies && before ? ` ${change(one, before)}` : ''}
+          </span>
+          {one.varies && mayWrite ? (
+            <span className="flex gap-4">
+              <Button
+                look="quiet"
+                className="!min-h-7 !px-0"
+                aria-label={words.rollOf({ n: one.number })}
+                onClick={() => keep(one.entry, one.seed + 1)}
+              >
+                {words.roll}
+              </Button>
+              <label className="flex items-center gap-1.5 text-caption">
+                <input
+                  type="checkbox"
+                  className="accent-accent"
+                  aria-label={words.keepOf({ n: one.number, seed: one.seed })}
+                  checked={settings.rolls?.some((roll) => roll.entry === one.entry) ?? false}
+                  onChange={(event) => keep(one.entry, event.target.checked ? one.seed : null)}
+                />
+                {words.keep({ seed: one.seed })}
+              </label>
             </span>
-            <span className="text-caption text-second">
-              {one.varies ? (one.problem ?? said(one)) : words.none}
-              {one.varies && before ? ` ${change(one, before)}` : ''}
-            </span>
-            {one.varies && mayWrite ? (
-              <span className="flex gap-4">
-                <Button
-                  look="quiet"
-                  className="!min-h-7 !px-0"
-                  aria-label={words.rollOf({ n: one.number })}
-                  onClick={() => keep(one.entry, one.seed + 1)}
-                >
-                  {words.roll}
-                </Button>
-                <label className="flex items-center gap-1.5 text-caption">
-                  <input
-                    type="checkbox"
-                    className="accent-accent"
-                    aria-label={words.keepOf({ n: one.number, seed: one.seed })}
-                    checked={one.kept}
-                    onChange={(event) => keep(one.entry, event.target.checked ? one.seed : null)}
-                  />
-                  {words.keep({ seed: one.seed })}
-                </label>
-              </span>
-            ) : null}
-          </li>
-        ))}
-      </ol>
-    </details>
+          ) : null}
+        </li>
+      ))}
+    </ol>
   )
 }
 

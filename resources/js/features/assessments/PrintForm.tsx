@@ -1,10 +1,10 @@
 import type { ReactNode } from 'react'
 import type { Assessment, PrintSettings } from '@/api/assembly'
 import { texts } from '@/messages'
-import { Button } from '@/ui/Button'
 import { Field } from '@/ui/Field'
 import { AnswerSpaces } from './AnswerSpaces'
 import { EntryRolls } from './EntryRolls'
+import { SeedField } from './SeedField'
 
 type Props = {
   assessment: Assessment
@@ -105,24 +105,7 @@ export function PrintForm({ assessment, settings, which, stored, mayWrite, onCha
         ],
         (paper) => set({ paper }),
       )}
-      <div className="flex items-end gap-2">
-        <Field.Root>
-          <Field.Label>{words.seed}</Field.Label>
-          <Field.Text
-            type="number"
-            min={0}
-            max={Number.MAX_SAFE_INTEGER}
-            className="w-28"
-            disabled={!mayWrite}
-            value={settings.seed ?? 1}
-            onChange={(event) =>
-              event.target.value === '' ? undefined : set({ seed: Math.max(0, Math.floor(Number(event.target.value))) })
-            }
-          />
-        </Field.Root>
-        {mayWrite ? <Button onClick={() => set({ seed: (settings.seed ?? 1) + 1 })}>{words.roll}</Button> : null}
-      </div>
-      <p className="text-caption text-second">{words.seedAbout}</p>
+      <SeedField settings={settings} mayWrite={mayWrite} onChange={onChange} />
       <label className="flex items-center gap-2">
         <input
           type="checkbox"
@@ -133,7 +116,10 @@ export function PrintForm({ assessment, settings, which, stored, mayWrite, onCha
         />
         {words.rolls.onPaper}
       </label>
-      <EntryRolls assessment={assessment.id} settings={settings} stored={stored} mayWrite={mayWrite} onChange={onChange} />
+      <details>
+        <summary className="cursor-pointer text-second">{words.rolls.title}</summary>
+        <EntryRolls assessment={assessment.id} settings={settings} stored={stored} mayWrite={mayWrite} onChange={onChange} />
+      </details>
       <AnswerSpaces assessment={assessment} settings={settings} mayWrite={mayWrite} onChange={onChange} />
     </form>
   )

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
-import { type Assessment, assessmentQuery, type Content, saveAssessment } from '@/api/assembly'
+import { type Assessment, assessmentQuery, type Content, type PrintSettings, saveAssessment } from '@/api/assembly'
 import { forgetHere, keptHere } from '@/lib/saving/localDraft'
 import { useSaveMachine } from '@/lib/saving/useSaveMachine'
 import { useHistory } from '@/lib/useHistory'
@@ -47,6 +47,11 @@ export function useDocument(start: Assessment) {
     took(now)
     change(() => now.content)
   }
+  /** What it is printed like, as another action stored it. */
+  const printsLike = (print: PrintSettings) => {
+    setStored((now) => ({ ...now, print }))
+    client.setQueryData(assessmentQuery(start.id).queryKey, (now) => (now ? { ...now, print } : now))
+  }
   const refusal = state.keeping === 'refused' ? state.problem : null
   useEffect(() => {
     if (refusal) tell({ text: refusal.message, look: 'problem' })
@@ -76,6 +81,7 @@ export function useDocument(start: Assessment) {
     stored,
     keeping: state.keeping,
     adopt,
+    printsLike,
     flush: () => runner.flush(),
   }
 }

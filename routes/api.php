@@ -17,6 +17,7 @@ use App\Http\Controllers\DispatchController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\FolderController;
 use App\Http\Controllers\GrantController;
+use App\Http\Controllers\GraphController;
 use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\LinesController;
 use App\Http\Controllers\MeController;
@@ -255,6 +256,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
         Route::post('present', PresentController::class);
         Route::post('score', ScoreController::class);
         Route::post('understood', UnderstoodController::class);
+        Route::post('graphs', GraphController::class);
         Route::post('study', StudyController::class);
         Route::post('values', [ValuesController::class, 'read']);
         Route::post('values/rename', [ValuesController::class, 'rename']);

@@ -98,7 +98,7 @@ const MODULES = [
     ['(root)', 'Random', 'Numbers', 'Content', 'Documents', 'Sharing'],
     ['Json', 'Maths', 'Units', 'Media', 'Geometry'],
     ['Variables'],
-    ['Answer', 'Marking'],
+    ['Answer', 'Marking', 'Graph'],
     ['Question'],
     ['Scoring', 'Search', 'Assembly'],
     ['Presentation', 'Study', 'Specimens', 'Stimulus', 'Duplicates', 'Converting'],

@@ -249,6 +249,7 @@ return [
         [401, 404, 403, 200, 200, 403, 404],
         fn (World $w): array => ['/banks/rocks/split', ['question' => World::statements()]],
     ],
+    'POST api/v1/graphs' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/graphs', ['settings' => (object) []]]],
     'POST api/v1/understood' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/understood', ['text' => '5 km']]],
     'POST api/v1/study' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/study', ['question' => World::json()]]],
     'POST api/v1/values' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/values', ['variables' => null]]],

@@ -7,6 +7,7 @@ namespace WideQuarry\Parts;
 use WideQuarry\Parts\Amend\AmendKind;
 use WideQuarry\Parts\Choice\ChoiceKind;
 use WideQuarry\Parts\Essay\EssayKind;
+use WideQuarry\Parts\Graph\GraphKind;
 use WideQuarry\Parts\Group\GroupKind;
 use WideQuarry\Parts\Highlight\HighlightKind;
 use WideQuarry\Parts\Label\LabelKind;
@@ -40,6 +41,7 @@ final class StandardKinds
             new GroupKind,
             new MatchKind,
             new OrderKind,
+            new GraphKind,
             new HighlightKind,
             new SliderKind,
             new AmendKind,

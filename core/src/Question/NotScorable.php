@@ -15,6 +15,12 @@ final class NotScorable extends \DomainException implements CoreException
         parent::__construct($message);
     }
 
+    /** What a kind cannot work with, in its own words. */
+    public static function because(string $rule, string $sentence, string $path): self
+    {
+        return new self($rule, $sentence, $path);
+    }
+
     public static function unreadableNumber(string $text, string $path): self
     {
         return new self(

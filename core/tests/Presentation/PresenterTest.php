@@ -56,7 +56,7 @@ it('says which of the stimuli it shows come only on request', function (): void 
 });
 
 it('says that a kind cannot be shown yet', function (): void {
-    $question = Questions::of([['id' => 'p1', 'kind' => 'graph', 'points' => 1]]);
+    $question = Questions::of([['id' => 'p1', 'kind' => 'formula', 'points' => 1]]);
 
     expect(fn () => (new Presenter)->present($question, Seed::of(1)))->toThrow(NotScorable::class);
 });

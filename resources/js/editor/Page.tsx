@@ -182,6 +182,7 @@ export function Page({ question, findings, bank, refused, begin, change, onValue
                         putBack: () => change((now) => ({ ...now, body: now.body + anchorOf(part) })),
                         remove: () => remove(part.id),
                         variables,
+                        values: question.variables,
                         gaps: gapsOf(question.body, part.id),
                         bank,
                         change: (

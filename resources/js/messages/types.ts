@@ -1078,6 +1078,82 @@ export type Messages = {
     people: string
     formats: string
   }
+  graph: {
+    tools: string
+    names: {
+      point: string
+      segment: string
+      line: string
+      ray: string
+      vector: string
+      polyline: string
+      polygon: string
+      circle: string
+      parabola: string
+      ellipse: string
+      hyperbola: string
+      conic: string
+      function: string
+      inequality: string
+      interval: string
+      number_ray: string
+    } & Record<string, string>
+    steps: {
+      point: string
+      'segment-1': string
+      'segment-2': string
+      'line-1': string
+      'line-2': string
+      'ray-1': string
+      'ray-2': string
+      'vector-1': string
+      'vector-2': string
+      'circle-1': string
+      'circle-2': string
+      'parabola-1': string
+      'parabola-2': string
+      'ellipse-1': string
+      'ellipse-2': string
+      'ellipse-3': string
+      'hyperbola-1': string
+      'hyperbola-2': string
+      'hyperbola-3': string
+      'inequality-1': string
+      'inequality-2': string
+      'inequality-3': string
+      'interval-1': string
+      'interval-2': string
+      'number_ray-1': string
+      'number_ray-2': string
+      polyline: string
+      polygon: string
+    } & Record<string, string>
+    next: (values: { what: Words }) => string
+    full: string
+    placed: (values: { place: Words }) => string
+    keysHint: string
+    dashed: string
+    firstIn: string
+    secondIn: string
+    finish: string
+    undo: string
+    clear: string
+    larger: string
+    smaller: string
+    type: string
+    put: string
+    notPlace: string
+    notNumber: string
+    formula: string
+    coefficients: string
+    from: string
+    to: string
+    draw: string
+    list: string
+    remove: (values: { figure: Words }) => string
+    otherSide: string
+    numbersOf: (values: { figure: Words }) => string
+  }
   help: {
     title: string
     search: string
@@ -2754,6 +2830,7 @@ export type Messages = {
     'answer.unchanged': string
     'spots.judged': string
     'points.judged': string
+    'figure.judged': (values: { figure: Words; verdict: string | boolean; why: Words; credit: Words }) => string
     'place.judged': (values: { verdict: string | boolean; name: Words }) => string
     'instead.answered': string
     'label.judged': (values: { right: string | boolean; label: Words; target: Words }) => string
@@ -3138,6 +3215,77 @@ export type Messages = {
       between: (values: { min: number; max: number }) => string
       atMost: (values: { max: number }) => string
       atLeast: (values: { min: number }) => string
+    }
+    graph: {
+      name: string
+      start: string
+      hint: string
+      draws: (values: { surface: string | boolean }) => string
+      surface: string
+      surfaces: {
+        plane: string
+        line: string
+      }
+      axis: (values: { axis: string | boolean }) => string
+      from: string
+      to: string
+      step: string
+      minor: string
+      none: string
+      axisName: string
+      unit: string
+      labels: string
+      labelled: {
+        numbers: string
+        degrees: string
+        pi: string
+        none: string
+      }
+      snap: string
+      free: string
+      tools: string
+      dashes: string
+      max: string
+      any: string
+      centimetre: string
+      given: string
+      background: string
+      choosePicture: string
+      noPicture: string
+      describe: string
+      sides: {
+        left: string
+        bottom: string
+        right: string
+        top: string
+      }
+      edge: string
+      opacity: string
+      key: string
+      drawHere: string
+      answerN: (values: { n: number }) => string
+      tolerance: string
+      steps: string
+      share: (values: { property: string | boolean }) => string
+      region: string
+      asks: string
+      addAsk: string
+      property: string
+      properties: {
+        figure: string
+        corners: string
+        slope: string
+        through: string
+        length: string
+        area: string
+        perimeter: string
+        right_angle: string
+        equal_sides: string
+        radius: string
+        centre: string
+      } & Record<string, string>
+      removeAsk: string
+      learner: (values: { surface: string | boolean }) => string
     }
     group: {
       name: string

@@ -17,6 +17,8 @@ export type CardPlace = {
   putBack: () => void
   remove: () => void
   variables: string[]
+  /** How the values of the question vary. */
+  values?: unknown
   gaps: string[]
   change?: ReactNode
   /** The bank the question is written in. */

@@ -16,6 +16,7 @@ const order = [
   'label',
   'spot',
   'point',
+  'graph',
   'essay',
   'upload',
   'survey',

@@ -1,0 +1,115 @@
+import { X } from 'lucide-react'
+import { useState } from 'react'
+import type { DrawnFigure } from '@/api/graphs'
+import { texts } from '@/messages'
+import { Button } from '@/ui/Button'
+import { control } from '@/ui/Field'
+import { type Figure, read, text, written } from './graph'
+import type { Drawing } from './useDrawing'
+
+const words = texts.graph
+
+type Props = { drawing: Drawing; figures: Figure[]; drawn: (DrawnFigure | undefined)[]; disabled: boolean; tones: (string | undefined)[] }
+
+/** Each figure in words, to be changed by its numbers or taken away. */
+export function FigureList({ drawing, figures, drawn, disabled, tones }: Props) {
+  if (figures.length === 0) return null
+  return (
+    <ul aria-label={words.list} className="flex flex-col font-sans text-ui">
+      {figures.map((figure, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: figures have no other name, and two may be alike
+        <Row key={i} figure={figure} drawn={drawn[i]} disabled={disabled} tone={tones[i]} at={i} drawing={drawing} />
+      ))}
+    </ul>
+  )
+}
+
+function Row({
+  figure,
+  drawn,
+  disabled,
+  tone,
+  at,
+  drawing,
+}: {
+  figure: Figure
+  drawn: DrawnFigure | undefined
+  disabled: boolean
+  tone: string | undefined
+  at: number
+  drawing: Drawing
+}) {
+  const [typed, setTyped] = useState<string | null>(null)
+  const said = drawn?.words || words.names[figure.figure] || figure.figure
+  const now = figure.expression ?? (figure.coefficients ? figure.coefficients.map(text).join(', ') : written(figure))
+  const keep = (value: string) => {
+    setTyped(value)
+    if (figure.expression !== undefined) return drawing.change(at, { ...figure, expression: value })
+    if (figure.coefficients) return drawing.change(at, { ...figure, coefficients: value.split(/[,;\s]+/).filter((one) => one !== '') })
+    const points = read(value, drawing.isLine)
+    if (points) drawing.change(at, { ...figure, points })
+  }
+  const color = tone === 'right' ? 'text-accent' : tone === 'wrong' ? 'text-problem' : ''
+  return (
+    <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-hairline border-b py-1">
+      <span className={`min-w-40 flex-1 ${color}`}>
+        {said}
+        {drawn?.problem ? <span className="block text-caption text-problem">{drawn.problem}</span> : null}
+      </span>
+      {disabled ? null : (
+        <>
+          {figure.side ? (
+            <Button look="quiet" className="!min-h-7 !px-0" onClick={() => drawing.change(at, otherSide(figure))}>
+              {words.otherSide}
+            </Button>
+          ) : null}
+          {figure.dashed === undefined && figure.figure !== 'inequality' ? null : (
+            <Button
+              look="quiet"
+              className="!min-h-7 !px-0"
+              aria-pressed={figure.dashed === true}
+              onClick={() => drawing.change(at, { ...figure, dashed: figure.dashed !== true })}
+            >
+              {words.dashed}
+            </Button>
+          )}
+          {figure.ends?.map((end, i) => (
+            <Button
+              // biome-ignore lint/suspicious/noArrayIndexKey: the first end and the second
+              key={i}
+              look="quiet"
+              className="!min-h-7 !px-0"
+              aria-pressed={end === 'closed'}
+              onClick={() =>
+                drawing.change(at, {
+                  ...figure,
+                  ends: (figure.ends ?? []).map((one, j) => (j === i ? (one === 'closed' ? 'open' : 'closed') : one)),
+                })
+              }
+            >
+              {i === 0 ? words.firstIn : words.secondIn}
+            </Button>
+          ))}
+          <input
+            aria-label={words.numbersOf({ figure: said })}
+            className={`${control} w-44 text-caption`}
+            value={typed ?? now}
+            onChange={(event) => keep(event.target.value)}
+            onBlur={() => setTyped(null)}
+          />
+          <Button look="quiet" className="!px-1" aria-label={words.remove({ figure: said })} onClick={() => drawing.remove(at)}>
+            <X size={16} aria-hidden="true" />
+          </Button>
+        </>
+      )}
+    </li>
+  )
+}
+
+/** The point that chooses the side, mirrored in the boundary's first point: it lies on the other side of any line through that. */
+function otherSide(figure: Figure): Figure {
+  const [a, side] = [figure.points?.[0], figure.side]
+  if (!a || !side) return figure
+  const mirror = (i: number) => String(Number((2 * Number(text(a[i])) - Number(text(side[i]))).toFixed(6)))
+  return { ...figure, side: [mirror(0), mirror(1)] }
+}

@@ -75,6 +75,12 @@ final class DemoSeeder extends Seeder
             ['Earth department' => 'writer', 'Year 9' => 'reader'],
             ['orla' => 'keeper', 'tam' => 'keeper', 'wren' => 'writer'],
         ],
+        'graphs' => [
+            'Grids and graphs',
+            'Points, lines, regions and curves to draw: maps, slopes, floods, arches, tides',
+            ['Earth department' => 'writer', 'Year 9' => 'reader'],
+            ['orla' => 'keeper', 'tam' => 'keeper', 'wren' => 'writer'],
+        ],
         'hazards' => [
             'Hazards and resources',
             'Weather, soils, earthquakes, energy and materials: what the Earth does to us, and we to it',
@@ -153,6 +159,11 @@ final class DemoSeeder extends Seeder
             'Density' => ['Density'],
             'On the map' => ['Scale', 'Angles'],
             'Powers and lines' => ['Powers of ten', 'Lines and curves', 'Means and shares'],
+        ],
+        'graphs' => [
+            'On the map' => ['Points and polygons', 'Lines and vectors'],
+            'Where it holds' => ['Inequalities', 'Number line'],
+            'Curves' => ['Curves'],
         ],
         'field-maths' => ['Measuring' => ['Density', 'Powers of ten'], 'Slopes and rates' => ['Gradient', 'Rates']],
     ];

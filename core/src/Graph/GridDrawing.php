@@ -71,6 +71,7 @@ final readonly class GridDrawing
             $this->arrow($atX, $frame->top - 14, false).
             $this->numbers($x, fn (float $at): array => [$at, $atY + 15, 'middle'], true).
             $this->numbers($y, fn (float $at): array => [$atX - 6, $at + 4, 'end'], false).
+            ($this->isCrossed() && $x->labels !== 'none' ? $this->text($atX - 6, $atY + 15, 'end', '0') : '').
             $this->name($x, $frame->right + 18, $atY - 8, 'end').
             $this->name($y, $atX + 10, $frame->top - 10, 'start');
     }

@@ -3261,6 +3261,8 @@ export type Messages = {
       }
       edge: string
       opacity: string
+      gridAnd: (values: { tools: Words }) => string
+      now: string
       key: string
       drawHere: string
       answerN: (values: { n: number }) => string

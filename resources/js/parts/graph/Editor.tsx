@@ -87,35 +87,40 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
         </>
       }
     >
-      <div className="flex flex-col gap-2 border-hairline border-b px-3 py-2">
-        <SettingChoice
-          label={words.surface}
-          value={isLine ? 'line' : 'plane'}
-          options={Object.entries(words.surfaces)}
-          onChange={surface}
-        />
-        {axis('x')}
-        {isLine ? null : axis('y')}
-        <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-          <label className="flex items-center gap-2">
-            {words.snap}
-            <input
-              className={`${control} w-20`}
-              placeholder={words.free}
-              value={shownNum(settings.snap as string | null)}
-              onChange={(event) => edit.put({ snap: event.target.value.trim() ? numOf(event.target.value) : null }, {}, 'snap')}
-            />
-          </label>
+      <details open={rules.length === 0} className="border-hairline border-b px-3 py-2">
+        <summary className="cursor-pointer text-second">
+          {words.gridAnd({ tools: tools.map((one) => names[one] ?? one).join(', ') })}
+        </summary>
+        <div className="mt-2 flex flex-col gap-2">
+          <SettingChoice
+            label={words.surface}
+            value={isLine ? 'line' : 'plane'}
+            options={Object.entries(words.surfaces)}
+            onChange={surface}
+          />
+          {axis('x')}
+          {isLine ? null : axis('y')}
+          <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <label className="flex items-center gap-2">
+              {words.snap}
+              <input
+                className={`${control} w-20`}
+                placeholder={words.free}
+                value={shownNum(settings.snap as string | null)}
+                onChange={(event) => edit.put({ snap: event.target.value.trim() ? numOf(event.target.value) : null }, {}, 'snap')}
+              />
+            </label>
+          </div>
+          <fieldset className="flex flex-wrap items-center gap-x-4 gap-y-1">
+            <legend className="mb-1 text-caption text-second">{words.tools}</legend>
+            {(isLine ? onLine : onPlane).map(tool)}
+          </fieldset>
         </div>
-        <fieldset className="flex flex-wrap items-center gap-x-4 gap-y-1">
-          <legend className="mb-1 text-caption text-second">{words.tools}</legend>
-          {(isLine ? onLine : onPlane).map(tool)}
-        </fieldset>
-        {wrong ? <p className="text-caption text-problem">{wrong}</p> : null}
-      </div>
+      </details>
+      {wrong ? <p className="px-3 pt-2 text-caption text-problem">{wrong}</p> : null}
       <div className="flex flex-col gap-2 px-3 py-2">
         <SettingChoice
-          label=""
+          label={words.now}
           value={mode}
           options={[
             ['key', words.key],
@@ -127,7 +132,12 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
         {shown && isGround(shown) ? (
           <Draw
             key={`${mode} ${tools.join(' ')} ${isLine}`}
-            ground={{ ...shown, max: null, ...(mode === 'given' ? { tools: isLine ? onLine : onPlane, dashes: true, figures: '' } : {}) }}
+            ground={{
+              ...shown,
+              max: null,
+              tools,
+              ...(mode === 'given' ? { tools: isLine ? onLine : onPlane, dashes: true, figures: '' } : {}),
+            }}
             figures={mode === 'given' ? given : rules.flatMap(figuresOf)}
             drawn={drawn?.figures ?? []}
             label={mode === 'given' ? words.given : words.key}

@@ -24,7 +24,7 @@ export function Tools({ tools, dashes, drawing, zoom, onZoom }: Props) {
   const next = steps[`${tool}-${places.length + 1}`] ?? steps[tool] ?? ''
   return (
     <div className="flex flex-col gap-2 font-sans">
-      <fieldset className="flex flex-wrap gap-1">
+      <fieldset className="flex flex-wrap gap-1 text-ui">
         <legend className="sr-only">{words.tools}</legend>
         {tools.map((one) => (
           <label

@@ -9,7 +9,8 @@ const MOST_STEPS = 100
  * @param figures what stands there now
  */
 export function useDrawing(ground: Ground, figures: Figure[], max: number | null, onFigures: (figures: Figure[]) => void) {
-  const [tool, setTool] = useState(ground.tools.find((one) => !isTyped(one)) ?? ground.tools[0] ?? 'point')
+  const [picked, setTool] = useState('')
+  const tool = ground.tools.includes(picked) ? picked : (ground.tools.find((one) => !isTyped(one)) ?? ground.tools[0] ?? 'point')
   const [places, setPlaces] = useState<Spot[]>([])
   const [dashed, setDashed] = useState(false)
   const [ends, setEnds] = useState(['closed', 'closed'])

@@ -121,7 +121,8 @@ final readonly class Ask
             return $figure->kind === FigureKind::Circle && Plane::isNear($grid->inSteps($figure->points[0]), $steps, $squared);
         }
         $points = $grid->allInSteps($figure->points);
-        if (in_array($figure->kind, [FigureKind::Line, FigureKind::Ray, FigureKind::Segment, FigureKind::Inequality], true) && $points !== []) {
+        $straight = [FigureKind::Line, FigureKind::Ray, FigureKind::Segment, FigureKind::Inequality];
+        if ($points !== [] && in_array($figure->kind, $straight, true)) {
             return Exact::compare(Plane::squaredDistanceToLine($steps, $points[0], $points[1]), $squared) <= 0 &&
                 Reach::of($figure->kind)->covers($points[0], $points[1], $steps, $tolerance);
         }

@@ -69,10 +69,11 @@ final readonly class Axis
     public function lines(?BigRational $step = null): array
     {
         $step ??= $this->step;
-        $first = $this->from->dividedBy($step)->toScale(0, RoundingMode::CEILING)->toBigRational();
+        $first = $this->from->dividedBy($step)->toScale(0, RoundingMode::CEILING)->toInt();
+        $last = $this->to->dividedBy($step)->toScale(0, RoundingMode::FLOOR)->toInt();
         $lines = [];
-        for ($n = $first; Exact::compare($at = $n->multipliedBy($step), $this->to) <= 0; $n = $n->plus(1)) {
-            $lines[] = $at->simplified();
+        for ($n = $first; $n <= $last; $n++) {
+            $lines[] = Exact::simplified($step->multipliedBy($n));
         }
 
         return $lines;

@@ -29,7 +29,9 @@ final readonly class FigureDrawing
 
         return match ($figure->kind) {
             FigureKind::Point => $this->dot($points[0], $colour, true),
-            FigureKind::Segment => $line($this->open($points)).$this->dot($points[0], $colour, true, 3).$this->dot($points[1], $colour, true, 3),
+            FigureKind::Segment => $line($this->open($points)).
+                $this->dot($points[0], $colour, true, 3).
+                $this->dot($points[1], $colour, true, 3),
             FigureKind::Polyline => $line($this->open($points)),
             FigureKind::Polygon => '<path d="'.$this->open($points)."Z\" fill=\"$colour\" fill-opacity=\".12\" stroke=\"$colour\" ".
                 "stroke-width=\"2.5\" stroke-linejoin=\"round\"$dash/>",

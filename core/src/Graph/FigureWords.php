@@ -32,7 +32,9 @@ final class FigureWords
             default => self::byPoints($figure, $points[0], $points[1] ?? '', $points[2] ?? ''),
         };
 
-        return $figure->dashed === true && $figure->kind !== FigureKind::Inequality ? Message::of('graph.dashed', ['words' => $words]) : $words;
+        return $figure->dashed === true && $figure->kind !== FigureKind::Inequality
+            ? Message::of('graph.dashed', ['words' => $words])
+            : $words;
     }
 
     private static function byPoints(Figure $figure, string $first, string $second, string $third): string

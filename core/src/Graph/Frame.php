@@ -31,6 +31,11 @@ final readonly class Frame
 
     public float $height;
 
+    /** Where the axes begin, in units: asked for at every point that is drawn. */
+    private float $fromX;
+
+    private float $fromY;
+
     /** Pixels of a unit. */
     public float $perX;
 
@@ -40,6 +45,7 @@ final readonly class Frame
     public function __construct(public Grid $grid, ?float $step = null)
     {
         [$wide, $high] = [$grid->x->steps()->toFloat(), $grid->y?->steps()->toFloat() ?? 0.0];
+        [$this->fromX, $this->fromY] = [$grid->x->from->toFloat(), $grid->y?->from->toFloat() ?? 0.0];
         $step ??= min(self::LARGEST_STEP, self::WIDEST / $wide, $high === 0.0 ? INF : self::HIGHEST / $high);
         [$this->left, $this->top] = [40.0, $grid->y === null ? self::LINE : 24.0];
         $this->right = $this->left + $wide * $step;
@@ -52,12 +58,12 @@ final readonly class Frame
 
     public function x(BigRational|float $x): float
     {
-        return $this->left + (self::float($x) - $this->grid->x->from->toFloat()) * $this->perX;
+        return $this->left + (self::float($x) - $this->fromX) * $this->perX;
     }
 
     public function y(BigRational|float $y): float
     {
-        return $this->bottom - (self::float($y) - ($this->grid->y?->from->toFloat() ?? 0.0)) * $this->perY;
+        return $this->bottom - (self::float($y) - $this->fromY) * $this->perY;
     }
 
     /** "12.5,40" */
@@ -81,7 +87,7 @@ final readonly class Frame
 
     public static function number(float $number): string
     {
-        return rtrim(rtrim(number_format($number, 2, '.', ''), '0'), '.');
+        return (string) (round($number, 2) + 0.0); // PHP writes the shortest decimal, and never a comma
     }
 
     private static function float(BigRational|float $number): float

@@ -94,9 +94,10 @@ final readonly class GridDrawing
         $apart = abs(($across ? $this->frame->perX : $this->frame->perY) * $axis->step->toFloat());
         $every = max(1, (int) ceil(($across ? self::NUMBER : self::NUMBER / 2) / $apart));
         $svg = '';
-        foreach ($lines as $value) {
-            $count = $value->dividedBy($axis->step)->toScale(0)->toInt();
-            if ($count % $every !== 0 || ($value->isZero() && $this->frame->grid->y !== null && $this->isCrossed())) {
+        // numbers stand at multiples of the step, counted from 0
+        $first = $lines === [] ? 0 : $lines[0]->dividedBy($axis->step)->toScale(0)->toInt();
+        foreach ($lines as $i => $value) {
+            if (($first + $i) % $every !== 0 || ($value->isZero() && $this->frame->grid->y !== null && $this->isCrossed())) {
                 continue;
             }
             [$x, $y, $anchor] = $place($across ? $this->frame->x($value) : $this->frame->y($value));

@@ -4,18 +4,14 @@ declare(strict_types=1);
 
 namespace WideQuarry\Graph;
 
-use Brick\Math\BigRational;
 use WideQuarry\Geometry\Point;
 
-/** ax + by ≥ c, or > where its boundary does not belong to it. */
+/** What lies on one side of a line, with the line or without it. */
 final readonly class HalfPlane
 {
-    private function __construct(
-        private BigRational $a,
-        private BigRational $b,
-        private BigRational $c,
-        private bool $isOpen,
-    ) {
+    /** @param  int  $way  1 where it lies to the left of the way from the first point to the second, -1 to the right */
+    private function __construct(private Point $first, private Point $second, private int $way, private bool $isOpen)
+    {
     }
 
     /**
@@ -24,27 +20,17 @@ final readonly class HalfPlane
      */
     public static function of(Figure $inequality, bool $isOpen): self
     {
-        [$p, $q] = $inequality->points;
+        [$first, $second] = $inequality->points;
         assert($inequality->side !== null);
-        [$a, $b] = [$p->y->minus($q->y), $q->x->minus($p->x)];
-        if (Point::turn($p, $q, $inequality->side) < 0) {
-            [$a, $b] = [$a->negated(), $b->negated()];
-        }
 
-        return new self($a, $b, $a->multipliedBy($p->x)->plus($b->multipliedBy($p->y)), $isOpen);
-    }
-
-    /** Above 0 inside, 0 on the boundary. */
-    public function over(Point $point): BigRational
-    {
-        return $this->a->multipliedBy($point->x)->plus($this->b->multipliedBy($point->y))->minus($this->c);
+        return new self($first, $second, Point::turn($first, $second, $inequality->side), $isOpen);
     }
 
     public function holds(Point $point): bool
     {
-        $over = $this->over($point);
+        $lies = $this->lies($point);
 
-        return $this->isOpen ? $over->isPositive() : ! $over->isNegative();
+        return $this->isOpen ? $lies > 0 : $lies >= 0;
     }
 
     /**
@@ -56,21 +42,25 @@ final readonly class HalfPlane
     public function clip(array $corners): array
     {
         $kept = [];
+        $sides = array_map($this->lies(...), $corners);
         foreach ($corners as $i => $corner) {
-            $next = $corners[($i + 1) % count($corners)];
-            [$here, $there] = [$this->over($corner), $this->over($next)];
-            if (! $here->isNegative()) {
+            $after = ($i + 1) % count($corners);
+            if ($sides[$i] >= 0) {
                 $kept[] = $corner;
             }
-            if ($here->getSign() * $there->getSign() < 0) {
-                $share = $here->dividedBy($here->minus($there));
-                $kept[] = new Point(
-                    $corner->x->plus($share->multipliedBy($next->x->minus($corner->x)))->simplified(),
-                    $corner->y->plus($share->multipliedBy($next->y->minus($corner->y)))->simplified(),
-                );
+            if ($sides[$i] * $sides[$after] < 0) {
+                $crossing = Plane::meeting($corner, $corners[$after], $this->first, $this->second);
+                assert($crossing !== null); // its ends lie on different sides
+                $kept[] = $crossing;
             }
         }
 
         return $kept;
+    }
+
+    /** 1 inside, 0 on the boundary, -1 outside. */
+    private function lies(Point $point): int
+    {
+        return Point::turn($this->first, $this->second, $point) * $this->way;
     }
 }

@@ -44,6 +44,7 @@ final readonly class Region
      */
     public static function boxAround(array $inequalities): array
     {
+        $inequalities = self::distinct($inequalities);
         $points = array_merge(...array_map(fn (Figure $one): array => $one->points, $inequalities));
         foreach ($inequalities as $i => $one) {
             foreach (array_slice($inequalities, 0, $i) as $other) {
@@ -59,6 +60,28 @@ final readonly class Region
         [$right, $top] = [$box->to->x->plus(1), $box->to->y->plus(1)];
 
         return [new Point($left, $bottom), new Point($right, $bottom), new Point($right, $top), new Point($left, $top)];
+    }
+
+    /**
+     * Each boundary once: what was drawn mostly has those that are wanted.
+     *
+     * @param  non-empty-list<Figure>  $inequalities
+     * @return non-empty-list<Figure>
+     */
+    private static function distinct(array $inequalities): array
+    {
+        $kept = [$inequalities[0]];
+        foreach ($inequalities as $one) {
+            [$a, $b] = $one->points;
+            $isThere = false;
+            foreach ($kept as $other) {
+                [$c, $d] = $other->points;
+                $isThere = $isThere || (Point::turn($c, $d, $a) === 0 && Point::turn($c, $d, $b) === 0);
+            }
+            $kept = $isThere ? $kept : [...$kept, $one];
+        }
+
+        return $kept;
     }
 
     public function holds(Point $point): bool

@@ -58,7 +58,11 @@ it('refuses formulas that take too long at once, in keys as well and where nothi
     $formula = implode('+', array_fill(0, 140, 'exp(1)'));
     $rule = fn (int $i): array => ['id' => "r$i", 'on' => ['answer' => 'value', 'value' => ['expr' => $formula]], 'credit' => '1'];
     $part = fn (int $rules): array => [
-        'id' => 'p1', 'kind' => 'number', 'points' => 2, 'settings' => (object) [], 'key' => ['rules' => array_map($rule, range(1, $rules))],
+        'id' => 'p1',
+        'kind' => 'number',
+        'points' => 2,
+        'settings' => (object) [],
+        'key' => ['rules' => array_map($rule, range(1, $rules))],
     ];
     $codes = fn (int $rules): array => array_column((new Completeness)->findings(withHint(['parts' => [$part($rules)]])), 'code');
 

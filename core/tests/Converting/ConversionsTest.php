@@ -452,3 +452,26 @@ it('lays options and pairs on the picture of the text, each at a place of its ow
         [[['p1' => ['labels' => ['t1' => 'A slate']]], '2'], [['p1' => ['labels' => ['t1' => 'mud']]], '0']],
     ],
 ]);
+
+it('asks for one number typed, on a scale or on a number line', function (string $to, array $response): void {
+    $graph = Questions::of([[
+        'id' => 'p1', 'kind' => 'graph', 'points' => 2,
+        'settings' => ['surface' => 'line', 'x' => ['from' => '-4', 'to' => '8', 'step' => '2'], 'snap' => '1', 'tools' => ['point']],
+        'key' => ['rules' => [['id' => 'r1', 'on' => ['figure' => ['figure' => 'point', 'points' => [['3']]], 'tolerance' => '1/2'], 'credit' => '1']]],
+    ]], ['body' => '<p>Mark it.</p><div data-part="p1"></div>']);
+    [$other, $losses] = converted($graph, $to);
+    expect($losses)->toBe([])->and(earns($other, ['p1' => $response]))->toBe('2');
+    [$back, $losses] = converted($other, 'graph');
+    expect($losses)->toBe(['How near an answer must be is lost: set it again in steps of the line.'])
+        ->and(earns($back, ['p1' => ['figures' => [['figure' => 'point', 'points' => [['3']]]]]]))->toBe('2')
+        ->and($back->body)->toBe('<p>Mark it.</p><div data-part="p1"></div>');
+})->with([['slider', ['value' => '4']]]);
+
+it('tells what of a graph no number can say', function (): void {
+    $graph = Questions::of([[
+        'id' => 'p1', 'kind' => 'graph', 'points' => 1, 'settings' => ['tools' => ['line', 'point']],
+        'key' => ['rules' => [['id' => 'r1', 'on' => ['figure' => ['figure' => 'line', 'points' => [['0', '0'], ['1', '1']]]], 'credit' => '1']]],
+    ]], ['body' => '<p>Draw it.</p><div data-part="p1"></div>']);
+    $converted = (new Conversions(StandardKinds::all()))->convert($graph, 'p1', 'number');
+    expect($converted->losses)->toBe(['Answers that are not one point of a number line are lost.']);
+});

@@ -13,7 +13,8 @@ use WideQuarry\Graph\WrittenFigure;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Variables\Roll;
 
-// Figures are the same when geometry says so: each pair below is the same set of points, or is not, by arithmetic that can be redone by hand.
+// Figures are the same when geometry says so: each pair below is the same set of points, or is not, by arithmetic that can be redone by
+// hand.
 
 function grid(string $step = '1', string $stepUp = '1', string $end = '10'): Grid
 {
@@ -155,8 +156,10 @@ it('gives a property its due when the rest is not right', function (string $one,
     $found = array_filter(['position', 'dashed', 'side', 'ends'], $verdict->has(...));
     expect(array_values($found))->toBe($has);
 })->with([
-    'the right boundary, solid, the right side' => ['inequality 0,0 1,1 @0,5 dashed', 'inequality 0,0 1,1 @0,5', ['position', 'side', 'ends']],
-    'the right boundary and style, the wrong side' => ['inequality 0,0 1,1 @0,5', 'inequality 0,0 1,1 @5,0', ['position', 'dashed', 'ends']],
+    'the right boundary and side, but solid' => [
+        'inequality 0,0 1,1 @0,5 dashed', 'inequality 0,0 1,1 @0,5', ['position', 'side', 'ends'],
+    ],
+    'the right boundary, the wrong side' => ['inequality 0,0 1,1 @0,5', 'inequality 0,0 1,1 @5,0', ['position', 'dashed', 'ends']],
     'another boundary' => ['inequality 0,0 1,1 @0,5', 'inequality 0,1 1,2 @0,5', ['dashed', 'ends']],
     'another figure' => ['inequality 0,0 1,1 @0,5', 'circle 0,0 1,1', []],
     'a wrong end' => ['interval 1 4 open closed', 'interval 1 4 closed closed', ['position', 'dashed', 'side']],
@@ -170,7 +173,8 @@ it('counts the corners that are right', function (): void {
 
 it('compares regions by the points they select', function (array $wanted, array $given, bool $same): void {
     $region = fn (array $list): array => array_map(drawn(...), $list);
-    $compare = fn (array $one, array $other): bool => (new RegionComparison(grid(), Exact::zero()))->of($region($one), $region($other))->isRight();
+    $comparison = new RegionComparison(grid(), Exact::zero());
+    $compare = fn (array $one, array $other): bool => $comparison->of($region($one), $region($other))->isRight();
     expect($compare($wanted, $given))->toBe($same)->and($compare(array_reverse($wanted), array_reverse($given)))->toBe($same);
     if (array_filter([...$wanted, ...$given], fn (string $one): bool => str_contains($one, 'dashed')) === []) {
         expect($compare($given, $wanted))->toBe($same);
@@ -219,8 +223,12 @@ it('refuses what is no figure, with a reason', function (array $json, string $ru
     'no formula' => [['figure' => 'function', 'expression' => ''], 'figure.no_formula'],
     'a formula that cannot be read' => [['figure' => 'function', 'expression' => '2x +'], 'figure.formula'],
     'a formula with another name' => [['figure' => 'function', 'expression' => '2t'], 'figure.formula_name'],
-    'a formula that takes too long' => [['figure' => 'function', 'expression' => implode('+', array_fill(0, 40, 'sin(x)'))], 'figure.formula_long'],
-    'a side on the boundary' => [['figure' => 'inequality', 'points' => [['0', '0'], ['1', '1']], 'side' => ['3', '3']], 'figure.side_on_boundary'],
+    'a formula that takes too long' => [
+        ['figure' => 'function', 'expression' => implode('+', array_fill(0, 40, 'sin(x)'))], 'figure.formula_long',
+    ],
+    'a side on the boundary' => [
+        ['figure' => 'inequality', 'points' => [['0', '0'], ['1', '1']], 'side' => ['3', '3']], 'figure.side_on_boundary',
+    ],
     'no side' => [['figure' => 'inequality', 'points' => [['0', '0'], ['1', '1']]], 'figure.no_side'],
     'too far' => [['figure' => 'point', 'points' => [['1e12', '0']]], 'figure.far'],
     'too few points' => [['figure' => 'segment', 'points' => [['0', '0']]], 'figure.points'],
@@ -236,7 +244,7 @@ it('refuses axes that cannot be drawn', function (string $from, string $to, stri
 ]);
 
 /** A number with two decimals between two whole ones. */
-function about(\Random\Randomizer $random, int $from, int $to): string
+function about(Random\Randomizer $random, int $from, int $to): string
 {
     return (string) ($random->getInt($from * 100, $to * 100) / 100);
 }
@@ -255,7 +263,8 @@ it('judges what is moved by its distance alone', function (string $kind, int $co
             $points,
         );
         try {
-            [$one, $other] = [figure(['figure' => $kind, 'points' => $points]), figure(['figure' => $kind, 'points' => array_reverse($moved)])];
+            $one = figure(['figure' => $kind, 'points' => $points]);
+            $other = figure(['figure' => $kind, 'points' => array_reverse($moved)]);
         } catch (FigureProblem) {
             continue; // chance made no figure of it
         }
@@ -297,9 +306,11 @@ it('keeps equality whatever points and factors are chosen', function (): void {
         $line = figure(['figure' => 'line', 'points' => [$at(0), $at(1)]]);
         expect(isSame($line, figure(['figure' => 'line', 'points' => [$at($i), $at($j)]])))->toBeTrue();
         $factor = BigRational::nd($random->getInt(1, 9), $random->getInt(1, 9));
-        $coefficients = [$number()->abs()->plus(1), BigRational::of(0), $number()->abs()->plus(1), $number(), $number(), BigRational::of(-90)];
+        [$a, $c, $zero] = [$number()->abs()->plus(1), $number()->abs()->plus(1), BigRational::of(0)];
+        $coefficients = [$a, $zero, $c, $number(), $number(), BigRational::of(-90)];
         $conic = fn (BigRational $by): Figure => figure([
-            'figure' => 'conic', 'coefficients' => array_map(fn (BigRational $one): string => (string) $one->multipliedBy($by), $coefficients),
+            'figure' => 'conic',
+            'coefficients' => array_map(fn (BigRational $one): string => (string) $one->multipliedBy($by), $coefficients),
         ]);
         expect(isSame($conic(BigRational::of(1)), $conic($factor->negated())))->toBeTrue();
     }

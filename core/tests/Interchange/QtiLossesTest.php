@@ -76,7 +76,9 @@ it('tells what cannot be said', function (array $made, array $in30, array $in12)
     ],
     'tools, and how much time there is' => [
         [[$typed('p1', $is('ice'))], [
-            'tools' => (object) ['calculator' => 'basic', 'scratch' => true, 'sheets' => [$sheet]], 'stimuli' => [$sheet], 'time_limit' => 90,
+            'tools' => (object) ['calculator' => 'basic', 'scratch' => true, 'sheets' => [$sheet]],
+            'stimuli' => [$sheet],
+            'time_limit' => 90,
         ]],
         ['tools.scratch', 'tools.sheets', 'time_limit'],
         ['tools.left_out', 'tools.scratch', 'tools.sheets', 'time_limit'],

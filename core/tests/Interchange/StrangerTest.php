@@ -67,6 +67,8 @@ function reasons(): array
         'amend.by_hand' => $has('amend'),
         'label.typed' => $says('"by":"typing"'),
         'point.by_hand' => $has('point'),
+        'graph.described' => $has('graph'),
+        'graph.points' => $has('graph'),
         'qti.instead' => fn (Question $question, Specimen $one): bool => isset($one->response->p2),
         'text.slips' => $asks('slips'),
         'text.pattern' => $asks('shape'),

@@ -9,6 +9,7 @@ use WideQuarry\Question\Question;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Scorer;
 use WideQuarry\Tests\Support\Questions;
+use WideQuarry\Tests\Support\ResponseProcessing;
 
 /** @param  list<array<string, mixed>>  $rules  on and credit */
 function graphOf(array $rules, array $settings = [], array $scoring = ['scheme' => 'weights'], string $default = '0'): Question
@@ -44,13 +45,16 @@ function straight(string $kind, string ...$places): array
 }
 
 $under = [...straight('inequality', '0,1', '2,5'), 'side' => ['0', '0'], 'strict' => true];
-$shares = [['property' => 'position', 'credit' => '1/2'], ['property' => 'dashed', 'credit' => '1/4'], ['property' => 'side', 'credit' => '1/4']];
+$shares = [
+    ['property' => 'position', 'credit' => '1/2'], ['property' => 'dashed', 'credit' => '1/4'], ['property' => 'side', 'credit' => '1/4'],
+];
+$line = [['on' => ['figure' => straight('line', '0,1', '2,5')], 'credit' => '1']];
 
 it('earns what the rule says, or a share of it', function (array $rules, array $drawn, string $score, array $told): void {
     expect(drawnOn(graphOf($rules), $drawn))->toBe([$score, $told]);
 })->with([
-    'the line' => [[['on' => ['figure' => straight('line', '0,1', '2,5')], 'credit' => '1']], [straight('line', '1,3', '-1,-1')], '1', ['right']],
-    'another' => [[['on' => ['figure' => straight('line', '0,1', '2,5')], 'credit' => '1']], [straight('line', '0,0', '1,1')], '0', ['wrong']],
+    'the line' => [$line, [straight('line', '1,3', '-1,-1')], '1', ['right']],
+    'another' => [$line, [straight('line', '0,0', '1,1')], '0', ['wrong']],
     'two corners of three' => [
         [['on' => ['figure' => straight('polygon', '0,0', '4,0', '0,3')], 'credit' => '1']],
         [straight('polygon', '0,0', '4,0', '1,3')], '0', ['2 of 3 right'],
@@ -118,7 +122,8 @@ it('takes all inequalities as one region where one is wanted', function () use (
 
     expect(drawnOn($question, [$left, $dashed]))->toBe(['1', ['right']])
         ->and(drawnOn($question, [$dashed]))->toBe(['0', ['1 of 2 right']])
-        ->and(drawnOn($question, [$left, [...$dashed, 'dashed' => false]]))->toBe(['0', ['right place, but dashed and solid are mixed up']]);
+        ->and(drawnOn($question, [$left, [...$dashed, 'dashed' => false]])[1])
+        ->toBe(['right place, but dashed and solid are mixed up']);
 });
 
 it('counts figures, each too many at its cost', function (string $scheme, int $right, int $wrong, string $score): void {
@@ -161,7 +166,8 @@ it('finds what an author should mend', function (array $rules, array $settings, 
     'no figure' => [[['on' => ['figure' => straight('line', '1,1', '1,1')], 'credit' => '1']], [], 'figure.equal_points'],
     'nothing meets it' => [
         [['on' => ['figures' => [
-            [...straight('inequality', '0,1', '1,1'), 'side' => ['0', '5']], [...straight('inequality', '0,0', '1,0'), 'side' => ['0', '-5']],
+            [...straight('inequality', '0,1', '1,1'), 'side' => ['0', '5']],
+            [...straight('inequality', '0,0', '1,0'), 'side' => ['0', '-5']],
         ]], 'credit' => '1']], [], 'graph.empty_region',
     ],
 ]);
@@ -175,4 +181,19 @@ it('reads figures from a cell of a table', function (): void {
     expect(json_encode($kind->written($part, 'line (0, 1) (2, 5) dashed; point (−3, 4)', $in)))->toBe(
         '{"figures":[{"figure":"line","points":[["0","1"],["2","5"]],"dashed":true},{"figure":"point","points":[["-3","4"]]}]}',
     );
+});
+
+it('goes to QTI as points on a picture, or as a picture to describe', function (): void {
+    $points = graphOf([['on' => ['figure' => straight('point', '1,1'), 'tolerance' => '1'], 'credit' => '1']], ['tools' => ['point'], 'max' => 1]);
+    $write = fn (Question $question): \WideQuarry\Interchange\Qti30\WrittenItem => (new \WideQuarry\Interchange\Qti30\ItemWriter([]))
+        ->write($question, []);
+    $codes = fn (Question $question): array => array_map(fn ($notice): string => $notice->code, $write($question)->notices);
+    $xml = $write($points)->xml;
+    // 20 steps on 420 pixels with 40 to the left and 24 above: (1, 1) is 11 steps across and 9 down
+    expect($codes($points))->toBe(['graph.points'])
+        ->and($xml)->toContain('coords="271,213,21"', '<qti-value>271 213</qti-value>', 'data:image/svg+xml;base64,')
+        ->and(ResponseProcessing::score($xml, ['RESPONSE' => ['271 213']]))->toBe(1.0)
+        ->and(ResponseProcessing::score($xml, ['RESPONSE' => ['100 213']]))->toBe(0.0);
+    $line = graphOf([['on' => ['figure' => straight('line', '0,1', '2,5')], 'credit' => '1']], ['tools' => ['line']]);
+    expect($codes($line))->toBe(['graph.described'])->and($write($line)->xml)->toContain('<qti-extended-text-interaction');
 });

@@ -191,6 +191,7 @@ final class Held
             'point' => array_map(fn (array $at): string => "$at[0] $at[1]", $given->points),
             'amend' => [implode(' ', (array) $given->amends)],
             'upload' => array_column($given->files, 'name'),
+            'graph' => array_map(fn (\stdClass $figure): string => (string) json_encode($figure), $given->figures),
             default => [trim($given->text)],
         };
     }

@@ -52,7 +52,8 @@ final class GraphCheck
             $findings[] = Finding::blocking('graph.no_tools', "$settings->path/tools", Message::of('parts.graph.no-tools'));
         }
         if ($settings->background !== null && $settings->background->alt === '') {
-            $findings[] = Finding::warning('graph.background_alt', "$settings->path/background/alt", Message::of('parts.graph.describe-background'));
+            $sentence = Message::of('parts.graph.describe-background');
+            $findings[] = Finding::warning('graph.background_alt', "$settings->path/background/alt", $sentence);
         }
 
         return $findings;
@@ -97,7 +98,8 @@ final class GraphCheck
             return [Finding::blocking($problem->rule, $figure->path, $problem->getMessage())];
         }
         $outside = array_filter($placed->points, fn (Point $point): bool => ! $grid->holds($point));
-        $isFixedByPoints = ! in_array($placed->kind, [FigureKind::Line, FigureKind::Ray, FigureKind::Inequality, FigureKind::NumberRay], true);
+        $endless = [FigureKind::Line, FigureKind::Ray, FigureKind::Inequality, FigureKind::NumberRay];
+        $isFixedByPoints = ! in_array($placed->kind, $endless, true);
 
         return $outside === [] || ! $isFixedByPoints
             ? []

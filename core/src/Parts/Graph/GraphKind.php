@@ -11,6 +11,7 @@ use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Messages\Message;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\NumberLineAnswers;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Question\Key;
 use WideQuarry\Question\NotScorable;
@@ -126,6 +127,11 @@ final class GraphKind implements Kind
         $background = self::settings($part)->background;
 
         return $background === null ? [] : [htmlspecialchars($background->alt)];
+    }
+
+    public function conversions(): array
+    {
+        return ['number' => NumberLineAnswers::toNumber(...), 'slider' => NumberLineAnswers::toSlider(...)];
     }
 
     public function mapping(): KindMapping

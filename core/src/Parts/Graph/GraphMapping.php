@@ -21,8 +21,8 @@ use WideQuarry\Question\Part;
 use WideQuarry\Variables\RollProblem;
 
 /**
- * No open standard has drawing on a grid: a picture of the grid and a field in which the answer is described, for a person to mark. Our
- * own question beside the item has all of it.
+ * No open standard has drawing on a grid. Points become points selected on a picture of it (SelectedPoints), everything else a picture of
+ * the grid and a field in which the answer is described, for a person to mark. Our own question beside the item has all of it.
  */
 final class GraphMapping implements KindMapping
 {
@@ -52,8 +52,12 @@ final class GraphMapping implements KindMapping
 
     public function write(Part $part, string $response, WriteContext $in, \Closure $content): WrittenPart
     {
+        $points = (new SelectedPoints($part))->write($response, $in);
+        if ($points !== null) {
+            return $points;
+        }
         $words = htmlspecialchars($this->inWords($part, $in), ENT_QUOTES);
-        $picture = $this->picture($part, $in);
+        $picture = self::picture($part, $in);
         $image = $picture === ''
             ? ''
             : '<img src="data:image/svg+xml;base64,'.base64_encode($picture)."\" alt=\"$words\"/>";
@@ -73,7 +77,8 @@ final class GraphMapping implements KindMapping
         return [['graph.described', Message::of('parts.graph.described-there')]];
     }
 
-    private function picture(Part $part, WriteContext $in): string
+    /** The grid as a learner sees it, as SVG; '' while it cannot be drawn. */
+    public static function picture(Part $part, WriteContext $in): string
     {
         try {
             $frame = new Frame(GraphKind::settings($part)->grid($in->roll));

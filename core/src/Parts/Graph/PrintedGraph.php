@@ -63,7 +63,8 @@ final class PrintedGraph
                 if (! $rule->credit()->isPositive()) {
                     continue;
                 }
-                $drawn .= Exact::isAll($rule->credit()) || $drawn === '' || $this->isOneOfSeveral($part) ? self::figures($rule, $drawing, $in) : '';
+                $isDrawn = Exact::isAll($rule->credit()) || $this->isOneOfSeveral($part);
+                $drawn .= $isDrawn ? self::figures($rule, $drawing, $in) : '';
                 $words = GraphKind::wanted($rule)->inWords($grid, $in->roll, $in->language);
                 $answers[] = new PrintedAnswer(Paper::text($words), $rule->credit());
             }

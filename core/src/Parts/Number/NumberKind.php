@@ -14,6 +14,7 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\NumberLineAnswers;
 use WideQuarry\Parts\NumberRuleCheck;
 use WideQuarry\Parts\TypedKeyCheck;
 use WideQuarry\Printing\Paper;
@@ -207,6 +208,11 @@ final class NumberKind implements Kind
     public function answerForm(): AnswerForm
     {
         return new NumberForm;
+    }
+
+    public function conversions(): array
+    {
+        return ['graph' => NumberLineAnswers::toGraph(...)];
     }
 
     public function studied(Part $part): ?StudiedPart

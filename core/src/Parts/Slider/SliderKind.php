@@ -12,6 +12,7 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
+use WideQuarry\Parts\NumberLineAnswers;
 use WideQuarry\Parts\NumberRuleCheck;
 use WideQuarry\Parts\TypedKeyCheck;
 use WideQuarry\Printing\Paper;
@@ -189,6 +190,11 @@ final class SliderKind implements Kind
     public function studied(Part $part): ?StudiedPart
     {
         return StudiedNumbers::of($part);
+    }
+
+    public function conversions(): array
+    {
+        return ['graph' => NumberLineAnswers::toGraph(...)];
     }
 
     public function mapping(): KindMapping

@@ -1,9 +1,10 @@
 import { useRef, useState } from 'react'
+import type { DrawnFigure } from '@/api/graphs'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Draw } from '@/ui/graph/Draw'
-import { type Figure, isGround, onLine, onPlane, type ShownGraph } from '@/ui/graph/graph'
+import { type Figure, isGround, onLine, onPlane, type ShownGraph, value } from '@/ui/graph/graph'
 import { useDrawn } from '@/ui/graph/useDrawn'
 import type { EditorProps } from '../definePart'
 import { freshId } from '../fresh'
@@ -17,6 +18,9 @@ import { FigureRow } from './FigureRow'
 import { asRegion, type FigureRule, figuresOf, isInequality, withFigures } from './rules'
 
 const words = texts.kind.graph
+/** The colour the core draws in, and that of mistakes that are foreseen. */
+const DRAWN = '#0e6a5b'
+const FORESEEN = '#8d8980'
 const SCHEMES = ['weights', 'each', 'all', 'person']
 
 /** The grid, and the answer drawn on it with the tools that learners have. */
@@ -139,7 +143,8 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
               ...(mode === 'given' ? { tools: isLine ? onLine : onPlane, dashes: true, figures: '' } : {}),
             }}
             figures={mode === 'given' ? given : rules.flatMap(figuresOf)}
-            drawn={drawn?.figures ?? []}
+            drawn={toned(drawn?.figures ?? [], mode === 'given' ? [] : rules)}
+            listed={mode === 'given'}
             label={mode === 'given' ? words.given : words.key}
             media={media}
             onFigures={(next) => (mode === 'given' ? edit.put({ given: next }) : set(withFigures(now(), next, credit())))}
@@ -161,6 +166,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
             number={i + 1}
             surface={isLine ? 'line' : 'plane'}
             drawn={drawn?.wanted[i]}
+            figures={mode === 'given' ? [] : (drawn?.figures.slice(...spanOf(rules, i)) ?? [])}
             wrong={problem(`/key/rules/${i}`)}
             onChange={(changed, what) =>
               set(
@@ -196,4 +202,17 @@ function Tick({ label, value, onChange }: { label: string; value: boolean; onCha
       {label}
     </label>
   )
+}
+
+/** Where the figures of a rule are among those of all. */
+function spanOf(rules: FigureRule[], at: number): [number, number] {
+  const before = rules.slice(0, at).flatMap(figuresOf).length
+  return [before, before + figuresOf(rules[at] as FigureRule).length]
+}
+
+/** What is not the whole answer is drawn in grey. */
+function toned(drawn: DrawnFigure[], rules: FigureRule[]): DrawnFigure[] {
+  const best = Math.max(0, ...rules.map((rule) => value(rule.credit) ?? 0))
+  const isRight = rules.flatMap((rule) => figuresOf(rule).map(() => (value(rule.credit) ?? 0) === best && best > 0))
+  return drawn.map((one, i) => (isRight[i] === false ? { ...one, svg: one.svg.replaceAll(DRAWN, FORESEEN) } : one))
 }

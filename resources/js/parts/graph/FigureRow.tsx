@@ -1,11 +1,13 @@
 import type { DrawnFigure } from '@/api/graphs'
 import { texts } from '@/messages'
+import { FigureList } from '@/ui/graph/FigureList'
+import type { Figure } from '@/ui/graph/graph'
 import { Gap, Sentence } from '@/ui/Sentence'
 import { Credit } from '../Credit'
 import { RemoveButton } from '../RemoveButton'
 import { RuleFeedback } from '../RuleFeedback'
 import { Asks } from './Asks'
-import type { FigureRule } from './rules'
+import { type FigureRule, figuresOf } from './rules'
 
 const words = texts.kind.graph
 
@@ -14,13 +16,15 @@ type Props = {
   number: number
   surface: string
   drawn: DrawnFigure | undefined
+  /** Its figures as they are drawn. */
+  figures: DrawnFigure[]
   wrong: string | undefined
   onChange: (changed: Partial<FigureRule>, place: string) => void
   onRemove: () => void
 }
 
 /** An answer in words: what it earns, how exact it must be, what parts of it earn alone, and what it says. */
-export function FigureRow({ rule, number, surface, drawn, wrong, onChange, onRemove }: Props) {
+export function FigureRow({ rule, number, surface, drawn, figures, wrong, onChange, onRemove }: Props) {
   const label = words.answerN({ n: number })
   const { on } = rule
   const shares = Object.fromEntries((on.properties ?? []).map((one) => [one.property, one.credit]))
@@ -30,6 +34,7 @@ export function FigureRow({ rule, number, surface, drawn, wrong, onChange, onRem
     const properties = credit === '0' ? others : [...others, { property, credit }]
     onChange({ on: properties.length > 0 ? { ...rest, properties } : rest }, `share ${property}`)
   }
+  const put = (next: Figure[]) => onChange({ on: on.figures ? { ...on, figures: next } : { ...on, figure: next[0] as Figure } }, 'figure')
   return (
     <li className={`border-hairline border-t px-3 py-2 ${rule.credit === '1' ? 'bg-accent-tint' : ''}`}>
       <div className="flex items-start gap-2">
@@ -38,7 +43,15 @@ export function FigureRow({ rule, number, surface, drawn, wrong, onChange, onRem
           {on.asks ? (
             <Asks asks={on.asks} label={label} surface={surface} onChange={(asks) => onChange({ on: { ...on, asks } }, 'asks')} />
           ) : (
-            <span>{drawn?.words}</span>
+            <span className="basis-full">
+              <FigureList
+                figures={figuresOf(rule)}
+                drawn={figures}
+                isLine={surface === 'line'}
+                onChange={(at, figure) => put(figuresOf(rule).map((one, i) => (i === at ? figure : one)))}
+                onRemove={(at) => (figuresOf(rule).length > 1 ? put(figuresOf(rule).filter((_, i) => i !== at)) : onRemove())}
+              />
+            </span>
           )}
           <span>{texts.parts.earns}</span>
           <Credit value={rule.credit} label={label} onChange={(credit) => onChange({ credit }, 'credit')} />

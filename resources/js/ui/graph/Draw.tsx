@@ -43,7 +43,17 @@ export function Draw({ ground, figures, drawn, label, onFigures, media, disabled
       <p role="status" className="sr-only">
         {said} {drawn.at(-1)?.words ?? ''}
       </p>
-      {listed ? <FigureList drawing={drawing} figures={figures} drawn={drawn} disabled={disabled} tones={tones} /> : null}
+      {listed ? (
+        <FigureList
+          figures={figures}
+          drawn={drawn}
+          disabled={disabled}
+          tones={tones}
+          isLine={drawing.isLine}
+          onChange={drawing.change}
+          onRemove={drawing.remove}
+        />
+      ) : null}
     </div>
   )
 }

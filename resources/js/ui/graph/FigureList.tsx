@@ -5,20 +5,20 @@ import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { type Figure, read, text, written } from './graph'
-import type { Drawing } from './useDrawing'
 
 const words = texts.graph
 
-type Props = { drawing: Drawing; figures: Figure[]; drawn: (DrawnFigure | undefined)[]; disabled: boolean; tones: (string | undefined)[] }
+type Change = { isLine: boolean; onChange: (at: number, figure: Figure) => void; onRemove: (at: number) => void }
+type Props = Change & { figures: Figure[]; drawn: (DrawnFigure | undefined)[]; disabled?: boolean; tones?: (string | undefined)[] }
 
 /** Each figure in words, to be changed by its numbers or taken away. */
-export function FigureList({ drawing, figures, drawn, disabled, tones }: Props) {
+export function FigureList({ figures, drawn, disabled = false, tones = [], ...change }: Props) {
   if (figures.length === 0) return null
   return (
     <ul aria-label={words.list} className="flex flex-col font-sans text-ui">
       {figures.map((figure, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: figures have no other name, and two may be alike
-        <Row key={i} figure={figure} drawn={drawn[i]} disabled={disabled} tone={tones[i]} at={i} drawing={drawing} />
+        <Row key={i} figure={figure} drawn={drawn[i]} disabled={disabled} tone={tones[i]} at={i} {...change} />
       ))}
     </ul>
   )
@@ -30,24 +30,25 @@ function Row({
   disabled,
   tone,
   at,
-  drawing,
-}: {
+  isLine,
+  onChange,
+  onRemove,
+}: Change & {
   figure: Figure
   drawn: DrawnFigure | undefined
   disabled: boolean
   tone: string | undefined
   at: number
-  drawing: Drawing
 }) {
   const [typed, setTyped] = useState<string | null>(null)
   const said = drawn?.words || words.names[figure.figure] || figure.figure
   const now = figure.expression ?? (figure.coefficients ? figure.coefficients.map(text).join(', ') : written(figure))
   const keep = (value: string) => {
     setTyped(value)
-    if (figure.expression !== undefined) return drawing.change(at, { ...figure, expression: value })
-    if (figure.coefficients) return drawing.change(at, { ...figure, coefficients: value.split(/[,;\s]+/).filter((one) => one !== '') })
-    const points = read(value, drawing.isLine)
-    if (points) drawing.change(at, { ...figure, points })
+    if (figure.expression !== undefined) return onChange(at, { ...figure, expression: value })
+    if (figure.coefficients) return onChange(at, { ...figure, coefficients: value.split(/[,;\s]+/).filter((one) => one !== '') })
+    const points = read(value, isLine)
+    if (points) onChange(at, { ...figure, points })
   }
   const color = tone === 'right' ? 'text-accent' : tone === 'wrong' ? 'text-problem' : ''
   return (
@@ -59,7 +60,7 @@ function Row({
       {disabled ? null : (
         <>
           {figure.side ? (
-            <Button look="quiet" className="!min-h-7 !px-0" onClick={() => drawing.change(at, otherSide(figure))}>
+            <Button look="quiet" className="!min-h-7 !px-0" onClick={() => onChange(at, otherSide(figure))}>
               {words.otherSide}
             </Button>
           ) : null}
@@ -68,7 +69,7 @@ function Row({
               look="quiet"
               className="!min-h-7 !px-0"
               aria-pressed={figure.dashed === true}
-              onClick={() => drawing.change(at, { ...figure, dashed: figure.dashed !== true })}
+              onClick={() => onChange(at, { ...figure, dashed: figure.dashed !== true })}
             >
               {words.dashed}
             </Button>
@@ -81,7 +82,7 @@ function Row({
               className="!min-h-7 !px-0"
               aria-pressed={end === 'closed'}
               onClick={() =>
-                drawing.change(at, {
+                onChange(at, {
                   ...figure,
                   ends: (figure.ends ?? []).map((one, j) => (j === i ? (one === 'closed' ? 'open' : 'closed') : one)),
                 })
@@ -97,7 +98,7 @@ function Row({
             onChange={(event) => keep(event.target.value)}
             onBlur={() => setTyped(null)}
           />
-          <Button look="quiet" className="!px-1" aria-label={words.remove({ figure: said })} onClick={() => drawing.remove(at)}>
+          <Button look="quiet" className="!px-1" aria-label={words.remove({ figure: said })} onClick={() => onRemove(at)}>
             <X size={16} aria-hidden="true" />
           </Button>
         </>

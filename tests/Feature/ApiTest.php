@@ -54,7 +54,7 @@ it('answers problems with a sentence and the place', function (mixed $body, stri
         '',
     ],
     'a question of a kind that comes later' => [
-        ['question' => json_decode((string) file_get_contents(__DIR__.'/../../core/schema/examples/graph.json'))->valid],
+        ['question' => json_decode((string) file_get_contents(__DIR__.'/../../core/schema/examples/formula.json'))->valid],
         'part.kind_unavailable',
         '/parts/0/kind',
     ],

@@ -1140,6 +1140,8 @@ export type Messages = {
     clear: string
     larger: string
     smaller: string
+    sketch: string
+    wipe: string
     type: string
     put: string
     notPlace: string
@@ -2755,6 +2757,13 @@ export type Messages = {
     }
     open: string
     sheet: string
+    measure: {
+      ruler: string
+      protractor: string
+      keys: string
+      length: (values: { n: Words; turn: number }) => string
+      angle: (values: { n: number; turn: number }) => string
+    }
     working: string
     workingAbout: string
     left: (values: { time: Words }) => string

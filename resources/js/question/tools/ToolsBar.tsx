@@ -1,4 +1,4 @@
-import { BookOpen, Calculator as CalculatorIcon, PencilLine } from 'lucide-react'
+import { BookOpen, Calculator as CalculatorIcon, PencilLine, Ruler as RulerIcon, Triangle } from 'lucide-react'
 import { type ReactNode, useEffect, useState } from 'react'
 import type { Presentation } from '@/api/question'
 import { lazily } from '@/lib/lazily'
@@ -8,6 +8,7 @@ import { control } from '@/ui/Field'
 
 const words = texts.tools
 const Calculator = lazily(() => import('./Calculator'), 'Calculator')
+const Measure = lazily(() => import('./Measure'), 'Measure')
 
 /** A stimulus that is shown when the learner asks for it. */
 export type RequestedSheet = { id: string; title: string; content: ReactNode }
@@ -24,8 +25,9 @@ export function ToolsBar({ shown, sheets, round }: Props) {
     scratch,
   } = shown.tools as { calculator?: string; ruler?: boolean; protractor?: boolean; scratch?: boolean }
   const toggle = (tool: string) => setOpen(open === tool ? null : tool)
-  const allowed = [ruler ? words.ruler : '', protractor ? words.protractor : ''].filter((one) => one !== '')
-  if (calculator === 'none' && !scratch && allowed.length === 0 && sheets.length === 0 && !shown.time_limit) return null
+  const measures = [...(ruler ? (['ruler'] as const) : []), ...(protractor ? (['protractor'] as const) : [])]
+  const [laid, setLaid] = useState<string[]>([])
+  if (calculator === 'none' && !scratch && measures.length === 0 && sheets.length === 0 && !shown.time_limit) return null
   return (
     <div className="flex flex-col gap-2 font-sans">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-1 text-caption text-second">
@@ -44,9 +46,24 @@ export function ToolsBar({ shown, sheets, round }: Props) {
             <PencilLine size={15} aria-hidden="true" /> {words.working}
           </Button>
         ) : null}
-        {allowed.length > 0 ? <span>{allowed.join(', ')}</span> : null}
+        {measures.map((one) => (
+          <Button
+            key={one}
+            look="quiet"
+            className="!min-h-7 !px-2"
+            aria-pressed={laid.includes(one)}
+            onClick={() => setLaid(laid.includes(one) ? laid.filter((other) => other !== one) : [...laid, one])}
+          >
+            {one === 'ruler' ? <RulerIcon size={15} aria-hidden="true" /> : <Triangle size={15} aria-hidden="true" />} {words.measure[one]}
+          </Button>
+        ))}
         {!shown.time_limit ? null : <Clock key={round} seconds={shown.time_limit} />}
       </div>
+      {measures
+        .filter((one) => laid.includes(one))
+        .map((one) => (
+          <Measure key={one} kind={one} />
+        ))}
       {open === 'calculator' ? <Calculator kind={calculator === 'basic' ? 'basic' : 'scientific'} /> : null}
       {sheets.find(({ id }) => id === open)?.content}
       {scratch ? (

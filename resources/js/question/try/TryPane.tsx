@@ -8,6 +8,7 @@ import { PickUp } from '@/parts/PickUp'
 import { StimulusText } from '@/question/StimulusText'
 import { ToolsBar } from '@/question/tools/ToolsBar'
 import { Button } from '@/ui/Button'
+import { RoomForWorking } from '@/ui/graph/Scratch'
 import { htmlTree } from '@/ui/htmlTree'
 import { Message, Waiting } from '@/ui/Message'
 import { PlaysLimited, useMedia } from '@/ui/media'
@@ -117,100 +118,102 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, 
   }))
   return (
     <PlaysLimited value={true}>
-      <form
-        className={`flex flex-col gap-3 ${phone ? 'mx-auto w-97.5 max-w-full rounded-ui border border-edge p-4' : ''}`}
-        onSubmit={(event) => {
-          event.preventDefault()
-          if (!attempt.finished) attempt.check()
-        }}
-      >
-        {stimuli.filter((_, i) => !shown.on_request.includes(i)).map(({ content }) => content)}
-        <ToolsBar
-          shown={shown}
-          sheets={stimuli.filter((_, i) => shown.on_request.includes(i))}
-          round={`${attempt.seed} ${attempt.round}`}
-        />
-        <div className="question-text" lang={shown.language} dir="auto">
-          <PickUp>
-            <RichTree nodes={shown.body} part={draw} gap={drawGap} media={media} />
-          </PickUp>
-        </div>
-        {withKey
-          ? question.parts.map((part) => {
-              const Key = partView(part.kind)?.Key
-              const isByHand = part.scoring?.scheme === 'person' && (part.key?.rubric || part.key?.models?.length)
-              return (
-                <Fragment key={part.id}>
-                  {Key ? <Key part={part} /> : null}
-                  {isByHand ? <MarkingKey part={part} media={media} /> : null}
-                </Fragment>
-              )
-            })
-          : null}
-        {hints.slice(0, attempt.hints).map((hint) => (
-          <div key={hint.id} className="feedback-text rounded-ui bg-well px-3 py-2">
-            <RichTree nodes={htmlTree(hint.html)} media={media} />
+      <RoomForWorking value={(shown.tools as { scratch?: boolean }).scratch === true}>
+        <form
+          className={`relative flex flex-col gap-3 ${phone ? 'mx-auto w-97.5 max-w-full rounded-ui border border-edge p-4' : ''}`}
+          onSubmit={(event) => {
+            event.preventDefault()
+            if (!attempt.finished) attempt.check()
+          }}
+        >
+          {stimuli.filter((_, i) => !shown.on_request.includes(i)).map(({ content }) => content)}
+          <ToolsBar
+            shown={shown}
+            sheets={stimuli.filter((_, i) => shown.on_request.includes(i))}
+            round={`${attempt.seed} ${attempt.round}`}
+          />
+          <div className="question-text" lang={shown.language} dir="auto">
+            <PickUp>
+              <RichTree nodes={shown.body} part={draw} gap={drawGap} media={media} />
+            </PickUp>
           </div>
-        ))}
-        {question.parts.length > 0 ? (
-          <div className="flex flex-wrap items-center gap-2">
-            {attempt.finished ? null : result ? (
-              // Two buttons, not one that changes: it would submit in the very click that asks for another try.
-              <Button key="again" onClick={attempt.again}>
-                {texts.try.again}
-              </Button>
-            ) : (
-              <Button key="check" type="submit">
-                {texts.try.check}
-              </Button>
-            )}
-            {!attempt.finished && attempt.hints < hints.length ? (
-              <Button onClick={attempt.hint}>{texts.try.hint({ left: hints.length - attempt.hints })}</Button>
-            ) : null}
-            {attempt.finished ? null : <Button onClick={attempt.finish}>{texts.try.finish}</Button>}
-            {attempt.finished || result ? <Button onClick={attempt.fresh}>{texts.try.fresh}</Button> : null}
-            {showKey ? null : (
-              <Button aria-pressed={attempt.answerShown} onClick={attempt.showAnswer}>
-                {attempt.answerShown ? texts.try.hideAnswer : texts.try.showAnswer}
-              </Button>
-            )}
-            {bench ? (
-              <Button look="quiet" className="!px-1" aria-pressed={phone} onClick={() => setPhone(!phone)}>
-                {phone ? texts.try.fullWidth : texts.try.phone}
-              </Button>
-            ) : null}
-          </div>
-        ) : null}
-        {attempt.allowed !== null && !attempt.finished ? (
-          <p className="text-caption text-second">{triesLeft(attempt.wrong, attempt.allowed)}</p>
-        ) : null}
-        {attempt.checking.isError ? <Message look="problem">{attempt.checking.error.message}</Message> : null}
-        <div aria-live="polite">
-          {result ? <Outcome result={result} question={question} shown={shown} finished={attempt.finished} /> : null}
-        </div>
-        {result?.parts.some((part) => part.marking) ? (
-          <Marking attempt={attempt} result={result} question={question} media={media} {...(onModel ? { onModel } : {})} />
-        ) : null}
-        {result && onSpecimen ? (
-          <Button
-            look="quiet"
-            className="self-end"
-            onClick={() =>
-              onSpecimen({
-                response: attempt.response,
-                score: String(result.score),
-                seed: attempt.seed,
-                ...(attempt.hints > 0 ? { hints: attempt.hints } : {}),
-                ...(attempt.earlier > 0 ? { earlier_wrong: attempt.earlier } : {}),
-                ...(Object.keys(attempt.marks).length > 0 ? { marks: fitting(question, attempt.marks).marks } : {}),
+          {withKey
+            ? question.parts.map((part) => {
+                const Key = partView(part.kind)?.Key
+                const isByHand = part.scoring?.scheme === 'person' && (part.key?.rubric || part.key?.models?.length)
+                return (
+                  <Fragment key={part.id}>
+                    {Key ? <Key part={part} /> : null}
+                    {isByHand ? <MarkingKey part={part} media={media} /> : null}
+                  </Fragment>
+                )
               })
-            }
-          >
-            {texts.specimens.keep}
-          </Button>
-        ) : null}
-        <Rolls attempt={attempt} question={question} withSeed={bench === true} />
-      </form>
+            : null}
+          {hints.slice(0, attempt.hints).map((hint) => (
+            <div key={hint.id} className="feedback-text rounded-ui bg-well px-3 py-2">
+              <RichTree nodes={htmlTree(hint.html)} media={media} />
+            </div>
+          ))}
+          {question.parts.length > 0 ? (
+            <div className="flex flex-wrap items-center gap-2">
+              {attempt.finished ? null : result ? (
+                // Two buttons, not one that changes: it would submit in the very click that asks for another try.
+                <Button key="again" onClick={attempt.again}>
+                  {texts.try.again}
+                </Button>
+              ) : (
+                <Button key="check" type="submit">
+                  {texts.try.check}
+                </Button>
+              )}
+              {!attempt.finished && attempt.hints < hints.length ? (
+                <Button onClick={attempt.hint}>{texts.try.hint({ left: hints.length - attempt.hints })}</Button>
+              ) : null}
+              {attempt.finished ? null : <Button onClick={attempt.finish}>{texts.try.finish}</Button>}
+              {attempt.finished || result ? <Button onClick={attempt.fresh}>{texts.try.fresh}</Button> : null}
+              {showKey ? null : (
+                <Button aria-pressed={attempt.answerShown} onClick={attempt.showAnswer}>
+                  {attempt.answerShown ? texts.try.hideAnswer : texts.try.showAnswer}
+                </Button>
+              )}
+              {bench ? (
+                <Button look="quiet" className="!px-1" aria-pressed={phone} onClick={() => setPhone(!phone)}>
+                  {phone ? texts.try.fullWidth : texts.try.phone}
+                </Button>
+              ) : null}
+            </div>
+          ) : null}
+          {attempt.allowed !== null && !attempt.finished ? (
+            <p className="text-caption text-second">{triesLeft(attempt.wrong, attempt.allowed)}</p>
+          ) : null}
+          {attempt.checking.isError ? <Message look="problem">{attempt.checking.error.message}</Message> : null}
+          <div aria-live="polite">
+            {result ? <Outcome result={result} question={question} shown={shown} finished={attempt.finished} /> : null}
+          </div>
+          {result?.parts.some((part) => part.marking) ? (
+            <Marking attempt={attempt} result={result} question={question} media={media} {...(onModel ? { onModel } : {})} />
+          ) : null}
+          {result && onSpecimen ? (
+            <Button
+              look="quiet"
+              className="self-end"
+              onClick={() =>
+                onSpecimen({
+                  response: attempt.response,
+                  score: String(result.score),
+                  seed: attempt.seed,
+                  ...(attempt.hints > 0 ? { hints: attempt.hints } : {}),
+                  ...(attempt.earlier > 0 ? { earlier_wrong: attempt.earlier } : {}),
+                  ...(Object.keys(attempt.marks).length > 0 ? { marks: fitting(question, attempt.marks).marks } : {}),
+                })
+              }
+            >
+              {texts.specimens.keep}
+            </Button>
+          ) : null}
+          <Rolls attempt={attempt} question={question} withSeed={bench === true} />
+        </form>
+      </RoomForWorking>
     </PlaysLimited>
   )
 }

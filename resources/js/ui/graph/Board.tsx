@@ -2,6 +2,7 @@ import { type KeyboardEvent, type PointerEvent, useId, useRef, useState } from '
 import { texts } from '@/messages'
 import { kept, pixelOf, preview, spotAt } from './frame'
 import { type Figure, type Ground, type Num, type Spot, value } from './graph'
+import { useScratch } from './Scratch'
 import type { Drawing } from './useDrawing'
 
 const words = texts.graph
@@ -28,6 +29,7 @@ export function Board({ ground, drawing, figures, drawn, below, label, disabled,
   const { frame, background } = ground
   const element = useRef<SVGSVGElement>(null)
   const clip = useId()
+  const scratch = useScratch(frame)
   const [cross, setCross] = useState<Spot | null>(null)
   const [held, setHeld] = useState<Held | null>(null)
   const [hover, setHover] = useState<Spot | null>(null)
@@ -92,76 +94,85 @@ export function Board({ ground, drawing, figures, drawn, below, label, disabled,
   }
   const [crossX, crossY] = cross ? pixelsOf(cross) : [0, 0]
   return (
-    <div className="max-h-[70vh] overflow-auto rounded-ui border border-hairline bg-white">
-      <svg
-        ref={element}
-        role="application"
-        aria-label={`${label} ${words.keysHint}`}
-        tabIndex={disabled ? -1 : 0}
-        viewBox={`0 0 ${frame.width} ${frame.height}`}
-        style={{ width: `${Math.round(frame.width * zoom)}px`, maxWidth: zoom === 1 ? '100%' : undefined, touchAction: 'none' }}
-        className={`mx-auto block select-none ${disabled ? '' : 'cursor-crosshair'}`}
-        fontFamily="inherit"
-        onPointerDown={down}
-        onPointerMove={move}
-        onPointerUp={up}
-        onPointerCancel={() => setHeld(null)}
-        onPointerLeave={() => setHover(null)}
-        onKeyDown={keys}
-        onFocus={(event) => {
-          if (event.currentTarget.matches(':focus-visible')) setCross((now) => now ?? middle(ground))
-        }}
-        onBlur={() => setCross(null)}
-      >
-        <clipPath id={clip}>
-          <rect
-            x={frame.left - (ground.y ? 0 : 30)}
-            y={ground.y ? frame.top : 0}
-            width={frame.right - frame.left + (ground.y ? 0 : 60)}
-            height={ground.y ? frame.bottom - frame.top : frame.height}
-          />
-        </clipPath>
-        {background ? (
-          <image
-            href={media(background.media)}
-            x={background.x}
-            y={background.y}
-            width={background.width}
-            height={background.height}
-            opacity={background.opacity}
-            preserveAspectRatio="none"
-          />
-        ) : null}
-        <Drawn svg={ground.grid} />
-        <g clipPath={`url(#${clip})`}>
-          <Drawn svg={`${ground.figures}${below ?? ''}`} />
-          {figures.map((figure, i) =>
-            held?.figure === i ? (
-              <Sketch key={`held ${figure.figure}`} path={preview(ground, held.now)} dashed={held.now.dashed === true} />
-            ) : (
-              // biome-ignore lint/suspicious/noArrayIndexKey: figures have no other name, and two may be alike
-              <Shown key={i} svg={drawn[i]} path={preview(ground, figure)} dashed={figure.dashed === true} />
-            ),
-          )}
-          <Sketch path={preview(ground, pending)} dashed={drawing.dashed} />
-        </g>
-        {disabled
-          ? null
-          : handles.map((one) => {
-              const [x, y] = held?.figure === one.figure && held.point === one.point ? heldAt(held, ground) : one.at
-              return <circle key={`${one.figure} ${one.point}`} cx={x} cy={y} r={4.5} fill="#fff" stroke="#0e6a5b" strokeWidth={2} />
+    <div className="flex flex-col gap-1">
+      {scratch.buttons}
+      <div className="max-h-[70vh] overflow-auto rounded-ui border border-hairline bg-white">
+        <div
+          className="relative mx-auto"
+          style={{ width: `${Math.round(frame.width * zoom)}px`, maxWidth: zoom === 1 ? '100%' : undefined }}
+        >
+          <svg
+            ref={element}
+            role="application"
+            aria-label={`${label} ${words.keysHint}`}
+            tabIndex={disabled ? -1 : 0}
+            viewBox={`0 0 ${frame.width} ${frame.height}`}
+            style={{ touchAction: 'none' }}
+            className={`block w-full select-none ${disabled ? '' : 'cursor-crosshair'}`}
+            fontFamily="inherit"
+            onPointerDown={down}
+            onPointerMove={move}
+            onPointerUp={up}
+            onPointerCancel={() => setHeld(null)}
+            onPointerLeave={() => setHover(null)}
+            onKeyDown={keys}
+            onFocus={(event) => {
+              if (event.currentTarget.matches(':focus-visible')) setCross((now) => now ?? middle(ground))
+            }}
+            onBlur={() => setCross(null)}
+          >
+            <clipPath id={clip}>
+              <rect
+                x={frame.left - (ground.y ? 0 : 30)}
+                y={ground.y ? frame.top : 0}
+                width={frame.right - frame.left + (ground.y ? 0 : 60)}
+                height={ground.y ? frame.bottom - frame.top : frame.height}
+              />
+            </clipPath>
+            {background ? (
+              <image
+                href={media(background.media)}
+                x={background.x}
+                y={background.y}
+                width={background.width}
+                height={background.height}
+                opacity={background.opacity}
+                preserveAspectRatio="none"
+              />
+            ) : null}
+            <Drawn svg={ground.grid} />
+            <g clipPath={`url(#${clip})`}>
+              <Drawn svg={`${ground.figures}${below ?? ''}`} />
+              {figures.map((figure, i) =>
+                held?.figure === i ? (
+                  <Sketch key={`held ${figure.figure}`} path={preview(ground, held.now)} dashed={held.now.dashed === true} />
+                ) : (
+                  // biome-ignore lint/suspicious/noArrayIndexKey: figures have no other name, and two may be alike
+                  <Shown key={i} svg={drawn[i]} path={preview(ground, figure)} dashed={figure.dashed === true} />
+                ),
+              )}
+              <Sketch path={preview(ground, pending)} dashed={drawing.dashed} />
+            </g>
+            {disabled
+              ? null
+              : handles.map((one) => {
+                  const [x, y] = held?.figure === one.figure && held.point === one.point ? heldAt(held, ground) : one.at
+                  return <circle key={`${one.figure} ${one.point}`} cx={x} cy={y} r={4.5} fill="#fff" stroke="#0e6a5b" strokeWidth={2} />
+                })}
+            {drawing.places.map((spot) => {
+              const [x, y] = pixelsOf(spot)
+              return <circle key={`${spot.x} ${spot.y}`} cx={x} cy={y} r={5} fill="#8a5a00" stroke="#fff" strokeWidth={1.5} />
             })}
-        {drawing.places.map((spot) => {
-          const [x, y] = pixelsOf(spot)
-          return <circle key={`${spot.x} ${spot.y}`} cx={x} cy={y} r={5} fill="#8a5a00" stroke="#fff" strokeWidth={1.5} />
-        })}
-        {hover && !held && !cross && !disabled ? (
-          <circle cx={pixelsOf(hover)[0]} cy={pixelsOf(hover)[1]} r={4} fill="none" stroke="#8a5a00" strokeWidth={1.5} />
-        ) : null}
-        {cross ? (
-          <path d={`M${crossX - 12} ${crossY}h24M${crossX} ${crossY - 12}v24`} stroke="#8a5a00" strokeWidth={2.5} fill="none" />
-        ) : null}
-      </svg>
+            {hover && !held && !cross && !disabled ? (
+              <circle cx={pixelsOf(hover)[0]} cy={pixelsOf(hover)[1]} r={4} fill="none" stroke="#8a5a00" strokeWidth={1.5} />
+            ) : null}
+            {cross ? (
+              <path d={`M${crossX - 12} ${crossY}h24M${crossX} ${crossY - 12}v24`} stroke="#8a5a00" strokeWidth={2.5} fill="none" />
+            ) : null}
+          </svg>
+          {scratch.layer}
+        </div>
+      </div>
     </div>
   )
 }

@@ -191,6 +191,11 @@ final class DemoSeeder extends Seeder
             '<p>One hour. Answer all questions in full sentences. Sketches with labels count as words.</p>',
             ['Explain' => [['long-answers', 'Rivers', 2], ['long-answers', 'Glaciers', 1]], 'Weigh up' => [['long-answers', 'Energy and materials', 1]]],
         ],
+        'Drawing on grids' => [
+            'graphs',
+            '<p>Use a ruler and a sharp pencil.</p>',
+            ['' => [['graphs', 'Lines and vectors', 2], ['graphs', 'Inequalities', 1], ['graphs', 'Number line', 2]]],
+        ],
         'Entry check: measuring' => [
             'field-maths',
             '',

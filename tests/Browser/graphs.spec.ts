@@ -123,9 +123,27 @@ test('a dashed inequality and a parabola by keyboard alone', async ({ page }) =>
   await desk(page).getByLabel('or type it').fill('2, 0')
   await page.keyboard.press('Enter')
   await expect(desk(page).getByText('the parabola with vertex (0, 4) through (2, 0)').first()).toBeVisible()
+  await desk(page).getByLabel('Credit: Answer 2', { exact: true }).fill('100')
+  await tryPane(page).getByRole('button', { name: 'Start again' }).click()
+  await tryPane(page).getByRole('radio', { name: 'Parabola' }).press('Space')
+  await click(page, drawing, [0, 4], [1, 3])
+  await expect(drawn(tryPane(page)).getByText('the parabola with vertex (0, 4) through (1, 3)')).toBeVisible()
+  await tryPane(page).getByRole('button', { name: 'Check answer' }).click()
+  await expect(tryPane(page).getByText('1 of 1').first()).toBeVisible()
 })
 
-test('an interval on a number line by touch on a narrow screen', async ({ browser, baseURL }) => {
+test('an interval is made on a number line, and answered by touch on a narrow screen', async ({ browser, baseURL }) => {
+  const wide = await browser.newPage({ baseURL: baseURL ?? '' })
+  await signIn(wide, 'tam')
+  await write(wide, 'tams-drafts', /^draw on a grid/, 'Draw the values from 1 to 3. ')
+  await desk(wide).getByLabel('Drawn on').selectOption('a number line')
+  await desk(wide).getByLabel('second end included').uncheck()
+  await board(desk(wide)).focus()
+  await walk(wide, 1, 0)
+  await walk(wide, 2, 0)
+  await expect(desk(wide).getByText('from 1 (included) to 3 (not included)').first()).toBeVisible()
+  await accessible(wide)
+  await wide.close()
   const context = await browser.newContext({
     viewport: { width: 390, height: 800 },
     hasTouch: true,

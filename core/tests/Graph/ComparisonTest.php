@@ -259,7 +259,7 @@ it('judges what is moved by its distance alone', function (string $kind, int $co
         $length = $random->getInt(1, 9) / 10;
         [$x, $y] = [[0.6, 0.8], [-0.8, 0.6], [1.0, 0.0], [0.0, -1.0]][$random->getInt(0, 3)];
         $moved = array_map(
-            fn (array $point): array => [(string) round($point[0] + $x * $length, 6), (string) round($point[1] + $y * $length, 6)],
+            fn (array $point): array => [(string) round((float) $point[0] + $x * $length, 6), (string) round((float) $point[1] + $y * $length, 6)],
             $points,
         );
         try {

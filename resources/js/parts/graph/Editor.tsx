@@ -153,7 +153,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
           <p className="text-problem">{shown?.problem}</p>
         )}
       </div>
-      {rules.some(isInequality) || rules.some((rule) => rule.on.figures) ? (
+      {rules.filter(isInequality).length > 1 || rules.some((rule) => rule.on.figures) ? (
         <div className="px-3 pb-2">
           <Tick label={words.region} value={rules.some((rule) => rule.on.figures)} onChange={(wished) => set(asRegion(now(), wished))} />
         </div>

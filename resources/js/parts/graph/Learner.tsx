@@ -17,7 +17,7 @@ export function Learner({ part, response, onChange, disabled, keyOf, result, med
   const judged = (result?.trace ?? []).filter((one) => one.step === 'figure.judged')
   const tone = (said: string | undefined) => {
     const found = judged.find((one) => said && String(one.figure).includes(said))
-    return found ? (found.verdict === 'right' ? 'right' : 'wrong') : undefined
+    return found ? String(found.verdict) : undefined
   }
   const label = part.label || words.learner({ surface: shown.surface })
   return (

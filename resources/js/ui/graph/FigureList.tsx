@@ -15,7 +15,7 @@ type Props = Change & { figures: Figure[]; drawn: (DrawnFigure | undefined)[]; d
 export function FigureList({ figures, drawn, disabled = false, tones = [], ...change }: Props) {
   if (figures.length === 0) return null
   return (
-    <ul aria-label={words.list} className="flex flex-col font-sans text-ui">
+    <ul aria-label={words.list} className="!m-0 flex list-none flex-col !p-0 font-sans text-ui">
       {figures.map((figure, i) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: figures have no other name, and two may be alike
         <Row key={i} figure={figure} drawn={drawn[i]} disabled={disabled} tone={tones[i]} at={i} {...change} />
@@ -50,7 +50,7 @@ function Row({
     const points = read(value, isLine)
     if (points) onChange(at, { ...figure, points })
   }
-  const color = tone === 'right' ? 'text-accent' : tone === 'wrong' ? 'text-problem' : ''
+  const color = { right: 'text-accent', partly: 'text-attention', wrong: 'text-problem', foreseen: 'text-problem' }[tone ?? ''] ?? ''
   return (
     <li className="flex flex-wrap items-center gap-x-3 gap-y-1 border-hairline border-b py-1">
       <span className={`min-w-40 flex-1 ${color}`}>

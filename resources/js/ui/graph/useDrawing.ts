@@ -12,7 +12,8 @@ export function useDrawing(ground: Ground, figures: Figure[], max: number | null
   const [picked, setTool] = useState('')
   const tool = ground.tools.includes(picked) ? picked : (ground.tools.find((one) => !isTyped(one)) ?? ground.tools[0] ?? 'point')
   const [places, setPlaces] = useState<Spot[]>([])
-  const [dashed, setDashed] = useState(false)
+  const [wished, setDashed] = useState(false)
+  const dashed = wished && (ground.dashes || tool === 'inequality')
   const [ends, setEnds] = useState(['closed', 'closed'])
   const [past, setPast] = useState<Figure[][]>([])
   const isLine = ground.surface === 'line'

@@ -48,6 +48,7 @@ use App\Http\Controllers\StimulusController;
 use App\Http\Controllers\StimulusRevisionController;
 use App\Http\Controllers\StudyController;
 use App\Http\Controllers\TeamController;
+use App\Http\Controllers\ThumbnailController;
 use App\Http\Controllers\TokenController;
 use App\Http\Controllers\TransferController;
 use App\Http\Controllers\TrayController;
@@ -143,6 +144,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::post('banks/{bank:slug}/questions', [BankQuestionController::class, 'store'])->middleware(Idempotent::class);
     Route::get('questions/{question}', [QuestionController::class, 'show'])->whereUuid('question');
     Route::get('questions/{question}/media/{medium}', [QuestionMediumController::class, 'show'])->whereUuid('question');
+    Route::get('questions/{question}/thumbnail', ThumbnailController::class)->whereUuid('question');
     Route::get('questions/{question}/changes', [QuestionController::class, 'changes'])->whereUuid('question');
     Route::get('questions/{question}/revisions', [RevisionController::class, 'index'])->whereUuid('question');
     Route::get('questions/{question}/revisions/{number}', [RevisionController::class, 'show'])

@@ -36,3 +36,17 @@ it('says what is wrong with a grid instead of drawing it', function (): void {
     ask('POST', '/graphs', ['settings' => ['x' => 7]])->assertStatus(422)->assertJsonPath('path', '/settings/x');
     ask('POST', '/graphs', ['settings' => (object) [], 'figures' => array_fill(0, 500, (object) [])])->assertStatus(422);
 });
+
+it('shows a question of a grid as a small picture in lists, to who may read it', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $example = json_decode((string) file_get_contents(__DIR__.'/../../core/schema/examples/graph.json'))->valid;
+    $id = ask('POST', '/banks/rocks/questions', ['question' => $example])->assertCreated()->json('data.id');
+    $rows = ask('GET', '/banks/rocks/questions')->json('data');
+    $picture = $this->get("/api/v1/questions/$id/thumbnail")->assertOk()->assertHeader('Content-Type', 'image/svg+xml');
+
+    expect(array_column($rows, 'has_thumbnail', 'id')[$id])->toBeTrue()
+        ->and($picture->getContent())->toStartWith('<svg')->toContain('#0e6a5b')
+        ->and(array_filter(array_column($rows, 'has_thumbnail')))->toHaveCount(1);
+    $this->actingAs($world->people['stranger'])->get("/api/v1/questions/$id/thumbnail")->assertNotFound();
+});

@@ -356,6 +356,10 @@ return [
         [401, 404, 403, 200, 200, 403, 404],
         fn (World $w): array => ["/banks/rocks/topics/{$w->topic()}", null],
     ],
+    'GET api/v1/questions/{question}/thumbnail' => [
+        [401, 404, 404, 404, 404, 404, 404], // there is nothing to see of it
+        fn (World $w): array => ["/questions/$w->question/thumbnail", null],
+    ],
     'GET api/v1/questions/{question}/changes' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ["/questions/$w->question/changes", null],

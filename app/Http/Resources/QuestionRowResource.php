@@ -6,7 +6,9 @@ namespace App\Http\Resources;
 
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use WideQuarry\Presentation\Thumbnail;
 use WideQuarry\Question\Features;
+use WideQuarry\Question\PartKinds;
 
 /** A question as a row of a list; marks are pieces of text with whether each was found. */
 final class QuestionRowResource extends JsonResource
@@ -27,6 +29,7 @@ final class QuestionRowResource extends JsonResource
             'found_in' => $row->found_in,
             'found_marks' => $row->found_marks,
             'kinds' => self::list($row->kinds),
+            'has_thumbnail' => Thumbnail::isThere(self::list($row->kinds), app(PartKinds::class)),
             'points' => (float) $row->points,
             'difficulty' => $row->difficulty,
             'status' => $row->status,

@@ -14,6 +14,8 @@ final readonly class FigureDrawing
     /** Places at which a curve is worked out, from one edge of the grid to the other. */
     private const PLACES = 120;
 
+    private const EDGE = 2.0;
+
     public function __construct(private Frame $frame)
     {
     }
@@ -38,11 +40,26 @@ final readonly class FigureDrawing
             FigureKind::Line => $line($this->visible($points, false)),
             FigureKind::Ray => $line($this->visible($points, true)).$this->dot($points[0], $colour, true, 3),
             FigureKind::Vector => $line($this->open($points)).$this->head($points[0], $points[1], $colour),
-            FigureKind::Function_ => $line($this->curve($figure)),
-            FigureKind::Inequality => $this->shade($figure, $colour).$line($this->boundary($figure)),
+            FigureKind::Function_ => $this->clipped($line($this->curve($figure))),
+            FigureKind::Inequality => $this->clipped($this->shade($figure, $colour).$line($this->boundary($figure))),
             FigureKind::Interval, FigureKind::NumberRay => $this->onLine($figure, $colour),
-            default => $line((new ConicDrawing($this->frame))->path($figure)),
+            default => $this->clipped($line((new ConicDrawing($this->frame))->path($figure))),
         };
+    }
+
+    /** Only what lies on the grid, with half the width of a line around it. */
+    private function clipped(string $svg): string
+    {
+        $box = [
+            $this->frame->left - self::EDGE,
+            $this->frame->top - self::EDGE,
+            $this->frame->right - $this->frame->left + 2 * self::EDGE,
+            $this->frame->bottom - $this->frame->top + 2 * self::EDGE,
+        ];
+        [$x, $y, $width, $height] = array_map(Frame::number(...), $box);
+
+        // an inner picture shows nothing beyond its edges (SVG 2, 3.4.2)
+        return $svg === '' ? '' : "<svg x=\"$x\" y=\"$y\" width=\"$width\" height=\"$height\" viewBox=\"$x $y $width $height\">$svg</svg>";
     }
 
     /** @param  list<Point>  $points */

@@ -19,7 +19,8 @@ final readonly class GridDrawing
     /** Pixels that a number beside an axis needs. */
     private const NUMBER = 30.0;
 
-    public function __construct(private Frame $frame)
+    /** @param  bool  $isNamed  whether its axes have numbers and names */
+    public function __construct(private Frame $frame, private bool $isNamed = true)
     {
     }
 
@@ -159,6 +160,9 @@ final readonly class GridDrawing
 
     private function text(float $x, float $y, string $anchor, string $words, string $more = ''): string
     {
+        if (! $this->isNamed) {
+            return '';
+        }
         [$x, $y] = [Frame::number($x), Frame::number($y)];
 
         return "<text x=\"$x\" y=\"$y\" text-anchor=\"$anchor\" font-size=\"12\" fill=\"".self::AXIS.

@@ -6,6 +6,7 @@ namespace WideQuarry\Parts;
 
 use WideQuarry\Converting\AnswerForm;
 use WideQuarry\Question\Part;
+use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Study\StudiedPart;
 
 /** What holds for most kinds. */
@@ -44,6 +45,16 @@ trait KindDefaults
     public function conversions(): array
     {
         return [];
+    }
+
+    public function hasThumbnail(): bool
+    {
+        return false;
+    }
+
+    public function thumbnail(Part $part, ScoringContext $in): ?string
+    {
+        return null;
     }
 
     public function studied(Part $part): ?StudiedPart

@@ -18,4 +18,16 @@ interface PresentableKind extends PartKind
      * @return array<string, mixed>
      */
     public function present(Part $part, ScoringContext $in, Seed $seed): array;
+
+    /** Whether its parts are told apart in a list by a small picture rather than by words. */
+    public function hasThumbnail(): bool;
+
+    /**
+     * What the learner works on as a small picture with the answer, for lists of those who may see the key.
+     *
+     * @return string|null SVG; null where there is nothing to see
+     *
+     * @throws \WideQuarry\Variables\RollProblem
+     */
+    public function thumbnail(Part $part, ScoringContext $in): ?string;
 }

@@ -24,6 +24,14 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
       <span data-tick="" title={texts.bank.select({ title: row.title })} className="-m-2 p-2 pt-3">
         <Tick on={selected} />
       </span>
+      {row.has_thumbnail ? (
+        <img
+          src={`/api/v1/questions/${row.id}/thumbnail?revision=${row.revision}`}
+          alt=""
+          loading="lazy"
+          className="order-last h-16 w-20 flex-none rounded-ui bg-white object-contain p-0.5"
+        />
+      ) : null}
       <Level value={row.difficulty} label={row.difficulty === null ? '' : texts.bank.difficulty({ n: row.difficulty })} />
       <span className="min-w-0 flex-1">
         <span className="flex gap-3">

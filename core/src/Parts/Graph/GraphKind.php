@@ -9,6 +9,7 @@ use WideQuarry\Graph\FigureProblem;
 use WideQuarry\Graph\Grid;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Messages\Message;
+use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\Kind;
 use WideQuarry\Parts\KindDefaults;
 use WideQuarry\Parts\NumberLineAnswers;
@@ -105,6 +106,23 @@ final class GraphKind implements Kind
     public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         return (new PresentedGraph(self::settings($part)))->of($in);
+    }
+
+    public function hasThumbnail(): bool
+    {
+        return true;
+    }
+
+    public function thumbnail(Part $part, ScoringContext $in): ?string
+    {
+        $rights = array_filter($part->key->rules, fn (Rule $rule): bool => $rule->credit()->isPositive());
+        $whole = array_filter($rights, fn (Rule $rule): bool => Exact::isAll($rule->credit()));
+        $answer = array_map(
+            fn (Rule $rule): array => self::wanted($rule)->figures,
+            $whole === [] ? array_values($rights) : [reset($whole)], // several ways of being right would cover each other
+        );
+
+        return (new PresentedGraph(self::settings($part)))->thumbnail($in, array_merge(...$answer));
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string

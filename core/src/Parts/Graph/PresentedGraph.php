@@ -23,6 +23,13 @@ final readonly class PresentedGraph
 {
     private const GIVEN = '#3b3833';
 
+    private const ANSWER = '#0e6a5b';
+
+    /** Pixels of the longer side of a thumbnail, and around it. */
+    private const THUMBNAIL = 100.0;
+
+    private const EDGE = 12.0;
+
     public function __construct(private GraphSettings $settings)
     {
     }
@@ -54,6 +61,34 @@ final readonly class PresentedGraph
             // shown as it is while it is being written; the check says what is wrong
             return [...$shown, 'problem' => $problem->getMessage()];
         }
+    }
+
+    /**
+     * Grid, given figures and the whole answer, small: for lists of those who may see the key.
+     *
+     * @param  list<WrittenFigure>  $answer
+     *
+     * @throws RollProblem
+     */
+    public function thumbnail(ScoringContext $in, array $answer): ?string
+    {
+        try {
+            $grid = $this->settings->grid($in->roll);
+            $most = max($grid->x->steps()->toFloat(), $grid->y?->steps()->toFloat() ?? 0.0);
+            $frame = new Frame($grid, self::THUMBNAIL / $most);
+            $drawing = new FigureDrawing($frame);
+            $svg = (new GridDrawing($frame, false))->grid();
+            foreach ([...$this->settings->given, ...$answer] as $i => $figure) {
+                $svg .= $drawing->svg($figure->in($in->roll), $i < count($this->settings->given) ? self::GIVEN : self::ANSWER);
+            }
+        } catch (FigureProblem) {
+            return null;
+        }
+        [$width, $height] = [$frame->right - $frame->left + self::EDGE, $frame->bottom - $frame->top + self::EDGE];
+
+        return '<svg xmlns="http://www.w3.org/2000/svg" width="'.Frame::number($width).'" height="'.Frame::number($height).'" viewBox="'.
+            implode(' ', array_map(Frame::number(...), [$frame->left - self::EDGE / 2, $frame->top - self::EDGE / 2, $width, $height])).
+            "\">$svg</svg>";
     }
 
     /** @return array<string, string> */

@@ -67,7 +67,7 @@ final class Conic
             self::sameFoci($this->foci, $other->foci) &&
             $this->axis !== null &&
             $other->axis !== null &&
-            self::sameAxis($this->axis, $other->axis, $this->form === 'hyperbola');
+            self::sameAxis($this->axis, $other->axis);
     }
 
     /** @return list<float> coefficients a to f, for drawing */
@@ -273,19 +273,14 @@ final class Conic
     }
 
     /**
-     * p₁ ± 2√q₁ = p₂ ± 2√q₂, decided without a root: with u = p₁ − p₂, u² = 4(q₁ + q₂) − 8√(q₁q₂), and u has the sign of q₂ − q₁ or, of
-     * hyperbolas, of q₁ − q₂.
+     * Whether p₁ ± 2√q₁ = p₂ ± 2√q₂. The roots are not rational here, so p and q must both be the same: a difference of roots that are
+     * not the same is never rational.
      *
      * @param  array{BigRational, BigRational}  $one
      * @param  array{BigRational, BigRational}  $other
      */
-    private static function sameAxis(array $one, array $other, bool $isHyperbola): bool
+    private static function sameAxis(array $one, array $other): bool
     {
-        $u = $one[0]->minus($other[0]);
-        $rest = $one[1]->plus($other[1])->multipliedBy(4)->minus($u->multipliedBy($u));
-
-        return ! $rest->isNegative() &&
-            Exact::compare($rest->multipliedBy($rest), $one[1]->multipliedBy($other[1])->multipliedBy(64)) === 0 &&
-            $u->getSign() === Exact::compare($other[1], $one[1]) * ($isHyperbola ? -1 : 1);
+        return Exact::compare($one[0], $other[0]) === 0 && Exact::compare($one[1], $other[1]) === 0;
     }
 }

@@ -83,6 +83,27 @@ final class Plane
     }
 
     /**
+     * Where two lines meet, by floats where they are sure of it.
+     *
+     * @return array{float, float}|null null where they are parallel
+     */
+    public static function nearMeeting(Point $a, Point $b, Point $c, Point $d): ?array
+    {
+        [$x, $y] = [$b->nearX - $a->nearX, $b->nearY - $a->nearY];
+        [$u, $v] = [$d->nearX - $c->nearX, $d->nearY - $c->nearY];
+        $below = $x * $v - $y * $u;
+        if (abs($below) <= 1e-6 * (abs($x * $v) + abs($y * $u))) {
+            $exact = self::meeting($a, $b, $c, $d);
+
+            // farther than any float is nowhere that matters
+            return $exact === null || ! is_finite($exact->nearX + $exact->nearY) ? null : [$exact->nearX, $exact->nearY];
+        }
+        $share = (($c->nearX - $a->nearX) * $v - ($c->nearY - $a->nearY) * $u) / $below;
+
+        return [$a->nearX + $share * $x, $a->nearY + $share * $y];
+    }
+
+    /**
      * The square root, to 40 decimals; exactly where it is rational.
      *
      * @param  BigRational  $value  not below 0

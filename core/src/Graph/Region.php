@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace WideQuarry\Graph;
 
-use WideQuarry\Geometry\Box;
+use Brick\Math\BigRational;
 use WideQuarry\Geometry\Point;
+use WideQuarry\Numbers\Exact;
 
 /** Where several inequalities with straight boundaries hold at once: a convex set, which may be unbounded, empty, or without its edges. */
 final readonly class Region
@@ -45,21 +46,30 @@ final readonly class Region
     public static function boxAround(array $inequalities): array
     {
         $inequalities = self::distinct($inequalities);
-        $points = array_merge(...array_map(fn (Figure $one): array => $one->points, $inequalities));
+        $xs = $ys = [];
         foreach ($inequalities as $i => $one) {
+            foreach ($one->points as $point) {
+                [$xs[], $ys[]] = [$point->nearX, $point->nearY];
+            }
             foreach (array_slice($inequalities, 0, $i) as $other) {
-                $meeting = Plane::meeting(...$one->points, ...$other->points);
+                $meeting = Plane::nearMeeting(...$one->points, ...$other->points);
                 if ($meeting !== null) {
-                    $points[] = $meeting;
+                    [$xs[], $ys[]] = $meeting;
                 }
             }
         }
-        assert($points !== []);
-        $box = Box::around($points);
-        [$left, $bottom] = [$box->from->x->minus(1), $box->from->y->minus(1)];
-        [$right, $top] = [$box->to->x->plus(1), $box->to->y->plus(1)];
+        assert($xs !== [] && $ys !== []);
+        // floats are near enough, because the box may be larger than it need be
+        [$left, $right] = [self::rounded(min($xs), -1), self::rounded(max($xs), 1)];
+        [$bottom, $top] = [self::rounded(min($ys), -1), self::rounded(max($ys), 1)];
 
         return [new Point($left, $bottom), new Point($right, $bottom), new Point($right, $top), new Point($left, $top)];
+    }
+
+    /** A number beyond another one. */
+    private static function rounded(float $number, int $way): BigRational
+    {
+        return Exact::of(sprintf('%.0F', $number + $way * (2 + abs($number) / 1000)));
     }
 
     /**

@@ -3,12 +3,14 @@
 declare(strict_types=1);
 
 use Brick\Math\BigRational;
+use WideQuarry\Geometry\Point;
 use WideQuarry\Graph\Axis;
 use WideQuarry\Graph\Compare\Comparison;
 use WideQuarry\Graph\Compare\RegionComparison;
 use WideQuarry\Graph\Figure;
 use WideQuarry\Graph\FigureProblem;
 use WideQuarry\Graph\Grid;
+use WideQuarry\Graph\Region;
 use WideQuarry\Graph\WrittenFigure;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Variables\Roll;
@@ -72,6 +74,7 @@ it('finds the same figure however it was drawn', function (string $one, string $
     ['ellipse -3,0 3,0 5,0', 'ellipse 3,0 -3,0 0,4'], // both x²/25 + y²/16 = 1
     ['ellipse -1,0 1,0 1,1', 'ellipse 1,0 -1,0 -1,-1'], // an axis that is not rational
     ['hyperbola -5,0 5,0 3,0', 'hyperbola 5,0 -5,0 -3,0'],
+    ['hyperbola -2,0 2,0 1,1', 'hyperbola 2,0 -2,0 -1,-1'],
     ['parabola 0,0 1,1', 'parabola 0,0 -2,4'],
     ['inequality 0,1 2,5 @0,5', 'inequality 1,3 -1,-1 @-3,0'],
 ]);
@@ -91,6 +94,7 @@ it('tells figures apart that only look alike', function (string $one, string $ot
     ['circle 0,0 5,0', 'circle 0,0 4,4'],
     ['ellipse -3,0 3,0 5,0', 'circle 0,0 5,0'],
     ['ellipse -1,0 1,0 1,1', 'ellipse -1,0 1,0 1,2'],
+    ['hyperbola -2,0 2,0 1,1', 'hyperbola -2,0 2,0 1,2'], // neither axis is rational
     ['hyperbola -5,0 5,0 3,0', 'ellipse -5,0 5,0 7,0'],
     ['parabola 0,0 1,1', 'parabola 0,0 1,2'],
     ['inequality 0,1 2,5 @0,5', 'inequality 0,1 2,5 @0,0'],
@@ -192,6 +196,10 @@ it('compares regions by the points they select', function (array $wanted, array 
     ],
     'without an edge' => [
         ['inequality 0,0 1,0 @0,1', 'inequality 0,0 0,1 @1,0'], ['inequality 0,0 1,0 @0,1 dashed', 'inequality 0,0 0,1 @1,0'], false,
+    ],
+    'without an edge whose corners were never in it' => [
+        ['inequality 0,0 1,0 @0,1', 'inequality 0,0 0,1 @1,0 dashed', 'inequality 0,4 4,0 @0,0 dashed'],
+        ['inequality 0,0 1,0 @0,1 dashed', 'inequality 0,0 0,1 @1,0 dashed', 'inequality 0,4 4,0 @0,0 dashed'], false,
     ],
     'without a corner alone' => [
         ['inequality 0,0 1,0 @0,1', 'inequality 0,0 0,1 @1,0'],
@@ -314,4 +322,30 @@ it('keeps equality whatever points and factors are chosen', function (): void {
         ]);
         expect(isSame($conic(BigRational::of(1)), $conic($factor->negated())))->toBeTrue();
     }
+});
+
+it('agrees on regions with what each point says', function (): void {
+    $random = new \Random\Randomizer(new \Random\Engine\Mt19937(5));
+    $number = fn (): int => $random->getInt(-3, 3);
+    $half = function () use ($number, $random): Figure {
+        do {
+            [$x, $y, $u, $v, $sideX, $sideY] = array_map(fn (): int => $number(), range(1, 6));
+        } while ([$x, $y] === [$u, $v] || ($u - $x) * ($sideY - $y) === ($v - $y) * ($sideX - $x));
+
+        return drawn("inequality $x,$y $u,$v @$sideX,$sideY".($random->getInt(0, 1) === 1 ? ' dashed' : ''));
+    };
+    $seen = ['same' => 0, 'other' => 0];
+    for ($case = 0; $case < (getenv('QUARRY_LONG') ? 10_000 : 500); $case++) {
+        $one = array_map(fn (): Figure => $half(), range(1, $random->getInt(1, 4)));
+        // another region, or the same in another order with one of its own inequalities again
+        $other = $case % 2 === 0 ? array_map(fn (): Figure => $half(), range(1, $random->getInt(1, 4))) : [...array_reverse($one), $one[0]];
+        $same = Region::asDrawn($one)->is(Region::asDrawn($other), Region::boxAround([...$one, ...$other]));
+        $seen[$same ? 'same' : 'other']++;
+        expect($case % 2 === 0 || $same)->toBeTrue();
+        for ($i = 0; $same && $i < 60; $i++) {
+            $point = new Point(BigRational::nd($random->getInt(-40, 40), 4), BigRational::nd($random->getInt(-40, 40), 4));
+            expect(Region::asDrawn($one)->holds($point))->toBe(Region::asDrawn($other)->holds($point), $point->key());
+        }
+    }
+    expect(min($seen))->toBeGreaterThan(20);
 });

@@ -1,16 +1,14 @@
 import { texts } from '@/messages'
-import type { Num } from '@/ui/graph/graph'
+import { type Num, typed } from '@/ui/graph/graph'
 import { Gap, Pick } from '@/ui/Sentence'
 
 const words = texts.kind.graph
 
 export type AxisJson = { from?: Num; to?: Num; step?: Num; minor?: Num | null; name?: string; unit?: string; labels?: string }
 
-/** A number, or an expression behind "=". */
-export const shownNum = (number: Num | null | undefined): string =>
-  number === null || number === undefined ? '' : typeof number === 'string' ? number : `= ${number.expr}`
-export const numOf = (typed: string): Num =>
-  typed.trimStart().startsWith('=') ? { expr: typed.trimStart().slice(1).trim() } : typed.trim().replace('−', '-')
+export const shownNum = typed
+export const numOf = (words: string): Num =>
+  words.trimStart().startsWith('=') ? { expr: words.trimStart().slice(1).trim() } : words.trim().replace('−', '-')
 
 type Props = { axis: 'x' | 'y' | 'line'; value: AxisJson; onChange: (value: AxisJson, place: string) => void }
 

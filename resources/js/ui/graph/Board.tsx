@@ -173,6 +173,7 @@ export function Board({ ground, drawing, figures, drawn, below, label, disabled,
           {scratch.layer}
         </div>
       </div>
+      {cross ? <p className="font-sans text-caption text-second">{words.keysHint}</p> : null}
     </div>
   )
 }

@@ -116,15 +116,18 @@ export function snapped(at: number, step: string | null | undefined, fine: numbe
 
 export const decimal = (number: number): string => String(Number(number.toFixed(6)) + 0)
 
+/** A number as it can be typed: an expression stands behind "=". */
+export const typed = (number: Num | null | undefined): string => (typeof number === 'string' ? number : number ? `= ${number.expr}` : '')
+
 /** "(0, 1) (2, 5)": places as they can be typed. */
-export const written = (figure: Figure): string => (figure.points ?? []).map((point) => `(${point.map(text).join(', ')})`).join(' ')
+export const written = (figure: Figure): string => (figure.points ?? []).map((point) => `(${point.map(typed).join(', ')})`).join(' ')
 
 /** The places of what was typed; null where it cannot be read. Numbers may be expressions behind "=". */
-export function read(typed: string, isLine: boolean): Num[][] | null {
-  const places = typed.match(/\([^()]*\)|[^\s(),;]+/g) ?? []
+export function read(words: string, isLine: boolean): Num[][] | null {
+  // brackets of an expression may stand inside those of a place
+  const places = words.match(/\((?:[^()]|\([^()]*\))*\)|[^\s(),;]+/g) ?? []
   const numbers = (place: string): Num[] =>
-    place
-      .replace(/[()]/g, '')
+    (place.startsWith('(') ? place.slice(1, -1) : place)
       .split(',')
       .map((number) => number.trim().replace('−', '-'))
       .map((number) => (number.startsWith('=') ? { expr: number.slice(1).trim() } : number))

@@ -15,8 +15,8 @@ use WideQuarry\Variables\Roll;
 /** y as a formula of x, between two ends or everywhere. */
 final class Curve
 {
-    /** About ten functions: it is worked out at a few hundred places. */
-    private const MOST_EFFORT = 3000;
+    /** About five functions: it is worked out at a few hundred places. */
+    private const MOST_EFFORT = 1500;
 
     /** Names that could be taken for x. */
     private const X = 'x';
@@ -82,6 +82,12 @@ final class Curve
         }
 
         return is_string($value) || is_bool($value) || is_array($value) ? null : Arithmetic::rational($value);
+    }
+
+    /** Whether values of a roll stand in it. */
+    public function varies(): bool
+    {
+        return array_diff($this->formula->names(), [self::X, 'pi', 'e']) !== [];
     }
 
     /** Everywhere, whatever its ends are. */

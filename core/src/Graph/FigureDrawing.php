@@ -16,6 +16,9 @@ final readonly class FigureDrawing
 
     private const EDGE = 2.0;
 
+    /** Share of the height beyond which one step of a curve is looked at again. */
+    private const LEAP = 6;
+
     public function __construct(private Frame $frame)
     {
     }
@@ -90,16 +93,42 @@ final readonly class FigureDrawing
     private function curve(Figure $figure): string
     {
         $path = Path::of($figure);
-        $height = $this->frame->height;
         $places = [];
+        $before = null;
         foreach ($this->places($figure) as $x) {
             $y = $path?->at($x);
-            $at = $y === null ? null : $this->frame->y($y);
-            // far outside it is drawn no farther than an edge, and a jump across the grid is a pole
-            $places[] = $at === null ? null : [$this->frame->x($x), max(-2 * $height, min(3 * $height, $at))];
+            $place = $y === null ? null : [$this->frame->x($x), $this->kept($this->frame->y($y))];
+            if ($path !== null && $before !== null && $place !== null && $this->isPole($path, $before, [$x, $place[1]])) {
+                $places[] = null;
+            }
+            $places[] = $place;
+            $before = $place === null ? null : [$x, $place[1]];
         }
 
-        return self::joined($places, 4 * $height);
+        return self::joined($places, INF);
+    }
+
+    /** Far outside a line is drawn no farther than an edge. */
+    private function kept(float $y): float
+    {
+        return max(-2 * $this->frame->height, min(3 * $this->frame->height, $y));
+    }
+
+    /**
+     * Whether a curve that leaps from one place to the next does not go through what lies between.
+     *
+     * @param  array{\Brick\Math\BigRational, float}  $from  x in units, y in pixels
+     * @param  array{\Brick\Math\BigRational, float}  $to
+     */
+    private function isPole(Path $path, array $from, array $to): bool
+    {
+        if (abs($to[1] - $from[1]) < $this->frame->height / self::LEAP) {
+            return false;
+        }
+        $middle = $path->at($from[0]->plus($to[0])->dividedBy(2)->simplified());
+        $y = $middle === null ? null : $this->kept($this->frame->y($middle));
+
+        return $y === null || $y < min($from[1], $to[1]) || $y > max($from[1], $to[1]);
     }
 
     /** @return list<\Brick\Math\BigRational> */

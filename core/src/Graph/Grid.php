@@ -15,9 +15,13 @@ final readonly class Grid
     /** The visible part, in steps. */
     public Box $box;
 
+    /** @var \WeakMap<Figure, list<Point>> corners in steps, asked for with every figure that is compared with another */
+    private \WeakMap $corners;
+
     /** @param  Axis|null  $y  null for a number line */
     public function __construct(public Axis $x, public ?Axis $y)
     {
+        $this->corners = new \WeakMap;
         $this->box = new Box(
             $this->inSteps(new Point($x->from, $y->from ?? Exact::zero())),
             $this->inSteps(new Point($x->to, $y->to ?? Exact::zero())),
@@ -40,6 +44,19 @@ final readonly class Grid
     public function allInSteps(array $points): array
     {
         return array_map($this->inSteps(...), $points);
+    }
+
+    /**
+     * The corners of a polyline, polygon or segment at which it turns, in steps.
+     *
+     * @return list<Point>
+     */
+    public function corners(Figure $figure): array
+    {
+        return $this->corners[$figure] ??= Corners::withoutStraight(
+            $this->allInSteps($figure->points),
+            $figure->kind === FigureKind::Polygon,
+        );
     }
 
     public function inUnits(Point $steps): Point

@@ -93,7 +93,7 @@ final class WrittenFigure
             $this->dashed,
             $this->free,
         );
-        if (! $this->varies()) {
+        if (! $this->varies() && $figure->curve?->varies() !== true) {
             $this->fixed = $figure;
         }
 
@@ -110,6 +110,11 @@ final class WrittenFigure
         return new Point($numbers[0]->number($roll), isset($numbers[1]) ? $numbers[1]->number($roll) : Exact::zero());
     }
 
+    public function isFormula(): bool
+    {
+        return $this->expression !== '';
+    }
+
     /** @return list<Value> every number of it */
     public function values(): array
     {
@@ -118,7 +123,7 @@ final class WrittenFigure
 
     private function varies(): bool
     {
-        return $this->expression !== '' || array_filter($this->values(), fn (Value $value): bool => $value->isExpression()) !== [];
+        return array_filter($this->values(), fn (Value $value): bool => $value->isExpression()) !== [];
     }
 
     /**

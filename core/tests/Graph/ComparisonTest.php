@@ -118,6 +118,10 @@ it('compares across the ways of saying it', function (array $one, array $other, 
         ['figure' => 'function', 'expression' => 'abs(x)'], ['figure' => 'function', 'expression' => 'x'], false,
     ],
     'with a gap' => [['figure' => 'function', 'expression' => 'x^2/x'], ['figure' => 'function', 'expression' => 'x'], false],
+    'with a pole' => [['figure' => 'function', 'expression' => '1/x'], ['figure' => 'function', 'expression' => 'x/x^2'], true],
+    'with a pole elsewhere' => [
+        ['figure' => 'function', 'expression' => '1/x'], ['figure' => 'function', 'expression' => '1/(x - 1/2)'], false,
+    ],
     'with another end' => [
         ['figure' => 'function', 'expression' => 'x', 'domain' => ['0', '5']],
         ['figure' => 'function', 'expression' => 'x', 'domain' => ['0', '4']], false,

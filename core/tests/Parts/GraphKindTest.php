@@ -138,6 +138,22 @@ it('counts figures, each too many at its cost', function (string $scheme, int $r
     ['all', 4, 0, '1'], ['all', 4, 1, '0'], ['all', 3, 0, '0'],
 ]);
 
+it('compares no more figures with a long key than it can in a second', function (): void {
+    $rules = array_map(fn (int $i): array => ['on' => ['figure' => straight('point', "$i,0")], 'credit' => '1/100'], range(1, 100));
+    $drawn = fn (int $count): array => array_map(fn (int $i): array => straight('point', "$i,0"), range(1, $count));
+    expect(drawnOn(graphOf($rules), $drawn(25))[0])->toBe('1/4')->and(drawnOn(graphOf($rules), $drawn(26))[0])->toBe('0');
+});
+
+it('compares no more corners than it can in a second', function (): void {
+    $round = fn (int $i): array => straight('polygon', ...array_map(
+        fn (int $k): string => round(cos($k * M_PI / 30) * (4 + $i / 9), 6).','.round(sin($k * M_PI / 30) * (4 + $i / 9), 6),
+        range(0, 59),
+    ));
+    $rules = array_map(fn (int $i): array => ['on' => ['figure' => $round($i)], 'credit' => '1/10'], range(1, 10));
+    expect(drawnOn(graphOf($rules), array_map($round, range(1, 6)))[0])->toBe('3/5')
+        ->and(drawnOn(graphOf($rules), array_map($round, range(1, 7))))->toBe(['0', []]);
+});
+
 it('says why a response cannot be scored', function (array $figures, string $reason): void {
     $question = graphOf([['on' => ['figure' => straight('point', '1,1')], 'credit' => '1']], ['max' => 2]);
     $json = json_decode((string) json_encode(['p1' => ['figures' => $figures]]));
@@ -146,6 +162,7 @@ it('says why a response cannot be scored', function (array $figures, string $rea
 })->with([
     'too many' => [array_fill(0, 3, straight('point', '1,1')), 'graph.too_many'],
     'five hundred' => [array_fill(0, 500, straight('point', '1,1')), 'response.shape'],
+    'eleven formulas' => [array_fill(0, 11, ['figure' => 'function', 'expression' => 'x']), 'response.shape'],
     'forty digits' => [[straight('point', str_repeat('1234567890', 4).',1')], 'response.shape'],
     'words' => [[straight('point', 'one,two')], 'response.shape'],
     'no such figure' => [[straight('spiral', '1,1')], 'response.shape'],
@@ -163,6 +180,10 @@ it('finds what an author should mend', function (array $rules, array $settings, 
     'no tools' => [[['on' => ['figure' => straight('point', '1,1')], 'credit' => '1']], ['tools' => []], 'graph.no_tools'],
     'no tool for the answer' => [[['on' => ['figure' => straight('circle', '1,1', '2,2')], 'credit' => '1']], [], 'graph.no_tool_for'],
     'outside' => [[['on' => ['figure' => straight('point', '50,1')], 'credit' => '1']], [], 'graph.outside'],
+    'more formulas than can be compared' => [
+        array_fill(0, 11, ['on' => ['figure' => ['figure' => 'function', 'expression' => 'x']], 'credit' => '1/11']),
+        ['tools' => ['function']], 'graph.many_formulas',
+    ],
     'no figure' => [[['on' => ['figure' => straight('line', '1,1', '1,1')], 'credit' => '1']], [], 'figure.equal_points'],
     'nothing meets it' => [
         [['on' => ['figures' => [

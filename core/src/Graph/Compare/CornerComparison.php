@@ -6,7 +6,6 @@ namespace WideQuarry\Graph\Compare;
 
 use Brick\Math\BigRational;
 use WideQuarry\Geometry\Point;
-use WideQuarry\Graph\Corners;
 use WideQuarry\Graph\Figure;
 use WideQuarry\Graph\FigureKind;
 use WideQuarry\Graph\Grid;
@@ -48,8 +47,7 @@ final readonly class CornerComparison
         if ($closed !== ($given->kind === FigureKind::Polygon)) {
             return Verdict::other();
         }
-        $one = Corners::withoutStraight($this->grid->allInSteps($wanted->points), $closed);
-        $other = Corners::withoutStraight($this->grid->allInSteps($given->points), $closed);
+        [$one, $other] = [$this->grid->corners($wanted), $this->grid->corners($given)];
         $right = count(array_filter($one, fn (Point $corner): bool => $this->isAmong($corner, $other)));
         $same = $right === count($one) &&
             count($one) === count($other) &&

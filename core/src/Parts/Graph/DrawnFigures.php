@@ -11,6 +11,8 @@ use WideQuarry\Graph\FigureWords;
 use WideQuarry\Graph\WrittenFigure;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
+use WideQuarry\Question\Part;
+use WideQuarry\Question\Rule;
 use WideQuarry\Question\UnreadableResponse;
 use WideQuarry\Variables\Roll;
 use WideQuarry\Variables\RollProblem;
@@ -18,8 +20,17 @@ use WideQuarry\Variables\RollProblem;
 /** Figures of a response. */
 final class DrawnFigures
 {
-    /** Each is compared with every rule. */
-    private const MOST = 100;
+    /** Each is compared with every rule, and assigned to the best. */
+    private const MOST = 50;
+
+    /** Comparisons with figures of the key: about a second. */
+    private const MOST_COMPARED = 2500;
+
+    /** Points that are looked at side by side: about a second, too. */
+    private const MOST_POINTS = 250_000;
+
+    /** A formula takes a thousand times as long as a point. */
+    public const MOST_FORMULAS = 10;
 
     /** Nobody draws more exactly. */
     private const MOST_DIGITS = 24;
@@ -38,11 +49,40 @@ final class DrawnFigures
             throw UnreadableResponse::because(Message::of('parts.graph.most-figures', ['most' => self::MOST]));
         }
         $figures = [];
+        $formulas = 0;
         foreach ($json as $i => $one) {
-            $figures[] = self::figure($one, $i, $settings);
+            $figures[] = $figure = self::figure($one, $i, $settings);
+            $formulas += $figure->curve === null ? 0 : 1;
+            if ($formulas > self::MOST_FORMULAS) {
+                throw UnreadableResponse::because(Message::of('parts.graph.most-formulas', ['most' => self::MOST_FORMULAS]));
+            }
         }
 
         return $figures;
+    }
+
+    /**
+     * How many may be drawn before comparing them with the key takes too long.
+     */
+    public static function most(Part $part): int
+    {
+        $wanted = array_sum(array_map(fn (Rule $rule): int => max(1, count(GraphKind::wanted($rule)->figures)), $part->key->rules));
+
+        return max(1, min(self::MOST, intdiv(self::MOST_COMPARED, max(1, $wanted))));
+    }
+
+    /**
+     * Whether they have so many corners that comparing them with those of the key takes too long.
+     *
+     * @param  list<Figure>  $figures
+     */
+    public static function areTooMuch(array $figures, Part $part): bool
+    {
+        $drawn = array_sum(array_map(fn (Figure $figure): int => count($figure->points), $figures));
+        $wanted = array_map(fn (Rule $rule): array => GraphKind::wanted($rule)->figures, $part->key->rules);
+        $corners = array_map(fn (WrittenFigure $figure): int => count($figure->points), array_merge(...$wanted, ...[[]]));
+
+        return $drawn * array_sum($corners) > self::MOST_POINTS;
     }
 
     /** @throws UnreadableResponse|FigureProblem */

@@ -48,8 +48,14 @@ final readonly class DrawnGraph
      */
     public function figures(array $figures): array
     {
-        return $this->each($figures, function (mixed $json, Grid $grid, FigureDrawing $drawing): array {
+        $formulas = 0;
+
+        return $this->each($figures, function (mixed $json, Grid $grid, FigureDrawing $drawing) use (&$formulas): array {
             $figure = WrittenFigure::read($json, '')->in($this->roll);
+            $formulas += $figure->curve === null ? 0 : 1;
+            if ($formulas > DrawnFigures::MOST_FORMULAS) {
+                throw FigureProblem::because('most-formulas', ['most' => DrawnFigures::MOST_FORMULAS]);
+            }
 
             return [FigureWords::of($figure, $grid), $drawing->svg($figure, self::COLOUR)];
         });

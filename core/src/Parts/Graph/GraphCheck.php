@@ -137,6 +137,11 @@ final class GraphCheck
         if ($part->scheme === Scheme::Person) {
             return [];
         }
+        if (GraphKind::formulas($part) > DrawnFigures::MOST_FORMULAS) {
+            $sentence = Message::of('parts.graph.most-formulas', ['most' => DrawnFigures::MOST_FORMULAS]);
+
+            return [Finding::blocking('graph.many_formulas', "$part->path/key/rules", $sentence)];
+        }
         $right = count(array_filter($part->key->rules, self::earns(...)));
         if ($right === 0) {
             return [Finding::blocking('key.nothing_right', "$part->path/key/rules", Message::of('parts.graph.no-figure-right'))];

@@ -7,6 +7,7 @@ namespace WideQuarry\Parts\Graph;
 use WideQuarry\Graph\Figure;
 use WideQuarry\Graph\FigureProblem;
 use WideQuarry\Graph\Grid;
+use WideQuarry\Graph\WrittenFigure;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
@@ -77,12 +78,17 @@ final class GraphKind implements Kind
             return PartOutcome::unreadable($problem->rule, $problem->getMessage());
         }
         $count = count($figures);
+        $most = min($settings->max ?? PHP_INT_MAX, DrawnFigures::most($part));
 
         return match (true) {
             $count === 0 => PartOutcome::unanswered(),
-            $settings->max !== null && $count > $settings->max => PartOutcome::unreadable(
+            $count > $most => PartOutcome::unreadable(
                 'graph.too_many',
-                Message::of('parts.graph.most-may-drawn', ['max' => $settings->max, 'count' => $count]),
+                Message::of('parts.graph.most-may-drawn', ['max' => $most, 'count' => $count]),
+            ),
+            DrawnFigures::areTooMuch($figures, $part) => PartOutcome::unreadable(
+                'graph.too_many_corners',
+                Message::of('parts.graph.too-many-corners'),
             ),
             $part->scheme === Scheme::Person => PartOutcome::needsMarking(),
             default => $this->judged($part, $figures, $in),
@@ -96,6 +102,10 @@ final class GraphKind implements Kind
      */
     private function judged(Part $part, array $figures, ScoringContext $in): PartOutcome
     {
+        if (self::formulas($part) > DrawnFigures::MOST_FORMULAS) {
+            $sentence = Message::of('parts.graph.most-formulas', ['most' => DrawnFigures::MOST_FORMULAS]);
+            throw NotScorable::because('graph.many_formulas', $sentence, "$part->path/key");
+        }
         try {
             return (new GraphScoring($part, self::grid($part, $in), $in))->score($figures);
         } catch (FigureProblem $problem) {
@@ -168,6 +178,14 @@ final class GraphKind implements Kind
         assert($rule->on instanceof FigureRule);
 
         return $rule->on;
+    }
+
+    /** How many formulas its key compares with. */
+    public static function formulas(Part $part): int
+    {
+        $figures = array_merge(...array_map(fn (Rule $rule): array => self::wanted($rule)->figures, $part->key->rules), ...[[]]);
+
+        return count(array_filter($figures, fn (WrittenFigure $figure): bool => $figure->isFormula()));
     }
 
     /** @throws NotScorable|RollProblem */

@@ -66,7 +66,7 @@ final readonly class GraphSettings
             self::toolsOf($fields),
             $given,
             Background::read($fields),
-            $fields->intOrNull('max', null, 1, 100),
+            $fields->intOrNull('max', null, 1, 50),
             $fields->bool('dashes', false),
             $fields->bool('centimetre', false),
             $path,

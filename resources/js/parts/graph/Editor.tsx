@@ -80,7 +80,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
             label={words.max}
             value={(settings.max ?? null) as number | null}
             min={1}
-            max={100}
+            max={50}
             empty={words.any}
             onChange={(max) => edit.put({ max })}
           />

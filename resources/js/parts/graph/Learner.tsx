@@ -19,10 +19,12 @@ export function Learner({ part, response, onChange, disabled, keyOf, result, med
     const found = judged.find((one) => said && String(one.figure).includes(said))
     return found ? String(found.verdict) : undefined
   }
+  // what lies behind the grid and what is drawn on it from the start
+  const seen = [...(shown.background?.alt ? [shown.background.alt] : []), ...(shown.given ?? [])]
   const label = part.label || words.learner({ surface: shown.surface })
   return (
     <fieldset aria-label={label} className="my-3 min-w-0 rounded-ui border border-hairline p-3">
-      {shown.given && shown.given.length > 0 ? <p className="sr-only">{shown.given.join('; ')}</p> : null}
+      {seen.length > 0 ? <p className="sr-only">{seen.join('; ')}</p> : null}
       <Draw
         ground={shown}
         figures={figures}

@@ -159,7 +159,7 @@ final class GraphKind implements Kind
 
     public function conversions(): array
     {
-        return ['number' => NumberLineAnswers::toNumber(...), 'slider' => NumberLineAnswers::toSlider(...)];
+        return ['number' => TypedValues::toNumbers(...), 'slider' => NumberLineAnswers::toSlider(...)];
     }
 
     public function mapping(): KindMapping

@@ -130,7 +130,10 @@ final readonly class SaveQuestion
     /** Rich text is stored in one form, and only what the allow-list knows; the findings say what was left out. */
     private function canonical(Question $question): \stdClass
     {
-        return Canonical::of($question->toJson())[0];
+        [$json] = Canonical::of($question->toJson());
+        $json->language = $question->language; // what is stored says that it is not known
+
+        return $json;
     }
 
     private function revision(Question $question, int $number, ?User $author, string $note): void

@@ -8,6 +8,7 @@ use App\Queries\Topics;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 
 /**
@@ -52,6 +53,7 @@ final class Question extends Model
             $record->topics = $topics;
         }
         $json->record = $record;
+        $json->language ??= Fields::UNKNOWN_LANGUAGE; // revisions of old, and of packages, may have none
 
         return $json;
     }

@@ -388,3 +388,11 @@ it('says apart whether it is live and ready', function (): void {
 it('serves a page only for addresses that there are', function (string $path, int $status): void {
     expect($this->get($path)->status())->toBe($status);
 })->with([['/banks/rocks', 200], ['/account', 200], ['/nothing', 404], ['/.env', 404], ['/config.json', 404], ['/wp/login.php', 404]]);
+
+it('stores that the language is not known where none is named', function (): void {
+    $this->actingAs((new World)->people['writer']);
+    $json = World::json((string) Str::uuid7());
+    unset($json->language);
+    $stored = ask('POST', '/banks/rocks/questions', ['question' => $json])->assertCreated();
+    expect($stored->json('data.question.language'))->toBe('und');
+});

@@ -12,6 +12,9 @@ use WideQuarry\Messages\Message;
  */
 final readonly class Fields
 {
+    /** Undetermined (ISO 639-2). */
+    public const UNKNOWN_LANGUAGE = 'und';
+
     private function __construct(private \stdClass $object, public string $path)
     {
     }
@@ -87,7 +90,7 @@ final readonly class Fields
      */
     public function language(string $field = 'language'): string
     {
-        $language = $this->string($field, 'und', 35);
+        $language = $this->string($field, self::UNKNOWN_LANGUAGE, 35);
 
         return preg_match('/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/D', $language) === 1
             ? $language

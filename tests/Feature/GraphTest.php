@@ -29,7 +29,8 @@ it('draws a grid and figures on it, in words, with what is wrong of each by itse
 
 it('says what is wrong with a grid instead of drawing it', function (): void {
     $this->actingAs((new World)->people['reader']);
-    ask('POST', '/graphs', ['settings' => ['x' => ['from' => '5', 'to' => '5']], 'figures' => [['figure' => 'point', 'points' => [['1', '1']]]]])
+    $point = ['figure' => 'point', 'points' => [['1', '1']]];
+    ask('POST', '/graphs', ['settings' => ['x' => ['from' => '5', 'to' => '5']], 'figures' => [$point]])
         ->assertOk()
         ->assertJsonPath('shown.problem', 'An axis cannot run from 5 to 5. Its end must be greater than its start.')
         ->assertJsonPath('figures', []);
@@ -49,4 +50,18 @@ it('shows a question of a grid as a small picture in lists, to who may read it',
         ->and($picture->getContent())->toStartWith('<svg')->toContain('#0e6a5b')
         ->and(array_filter(array_column($rows, 'has_thumbnail')))->toHaveCount(1);
     $this->actingAs($world->people['stranger'])->get("/api/v1/questions/$id/thumbnail")->assertNotFound();
+});
+
+it('draws no more formulas than it can in time, as figures, as answers and from the start', function (): void {
+    $this->actingAs((new World)->people['reader']);
+    $six = array_fill(0, 6, ['figure' => 'function', 'expression' => 'x^x']);
+    $drawn = ask('POST', '/graphs', [
+        'settings' => (object) [],
+        'figures' => $six,
+        'wanted' => array_map(fn (array $one): array => ['figure' => $one], $six),
+    ])->assertOk();
+    $problem = 'At most 5 formulas can be drawn.';
+    expect(array_column($drawn->json('figures'), 'problem'))->toBe([null, null, null, null, null, $problem])
+        ->and(array_column($drawn->json('wanted'), 'problem'))->toBe([null, null, null, null, null, $problem]);
+    ask('POST', '/graphs', ['settings' => ['given' => $six]])->assertOk()->assertJsonPath('shown.problem', $problem);
 });

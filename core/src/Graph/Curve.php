@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Graph;
 
 use Brick\Math\BigRational;
+use WideQuarry\Maths\Approximation;
 use WideQuarry\Maths\Arithmetic;
 use WideQuarry\Maths\Effort;
 use WideQuarry\Maths\Formula;
@@ -18,11 +19,17 @@ final class Curve
     /** About five functions: it is worked out at a few hundred places. */
     private const MOST_EFFORT = 1500;
 
-    /** Names that could be taken for x. */
+    /** The one name that a formula has besides those of values. */
     private const X = 'x';
+
+    /** Beyond this values have thousands of digits. */
+    private const MOST_DEGREE = 50;
 
     /** @var array<string, BigRational|false> what was worked out before, by x */
     private array $known = [];
+
+    /** Whether x may be exact: under a power that varies it is a decimal of 45 figures, because its digits would have no end. */
+    private readonly bool $isExact;
 
     private function __construct(
         private readonly Formula $formula,
@@ -31,6 +38,7 @@ final class Curve
         public readonly ?BigRational $from,
         public readonly ?BigRational $to,
     ) {
+        $this->isExact = $formula->node->accept(new Degree) < INF;
     }
 
     /**
@@ -50,7 +58,8 @@ final class Curve
                 throw FigureProblem::because('formula-name', ['formula' => $source, 'name' => $name]);
             }
         }
-        if ($formula->node->accept(new Effort) > self::MOST_EFFORT) {
+        $degree = $formula->node->accept(new Degree);
+        if ($formula->node->accept(new Effort) > self::MOST_EFFORT || ($degree > self::MOST_DEGREE && $degree < INF)) {
             throw FigureProblem::because('formula-long', ['formula' => $source]);
         }
         [$from, $to] = $domain === [] ? [null, null] : $domain;
@@ -76,7 +85,7 @@ final class Curve
     private function worked(BigRational $x): ?BigRational
     {
         try {
-            $value = $this->formula->value([...$this->roll->values, self::X => Arithmetic::tidy($x)]);
+            $value = $this->formula->value([...$this->roll->values, self::X => $this->isExact ? Arithmetic::tidy($x) : Approximation::ofRational($x)]);
         } catch (MathsProblem) {
             return null;
         }

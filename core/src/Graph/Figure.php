@@ -103,9 +103,12 @@ final readonly class Figure
             throw FigureProblem::because('no-side');
         }
         $above = $this->curve?->unbounded()->at($this->side->x);
+        if ($this->curve !== null && $above === null) {
+            throw FigureProblem::because('side-nowhere');
+        }
         $lies = $this->curve === null
             ? Point::turn($this->points[0], $this->points[1], $this->side)
-            : ($above === null ? 0 : Exact::compare($this->side->y, $above));
+            : Exact::compare($this->side->y, $above);
         if ($lies === 0) {
             throw FigureProblem::because('side-on-boundary');
         }

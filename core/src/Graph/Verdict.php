@@ -31,10 +31,10 @@ final readonly class Verdict
         return new self(false, false, false, false);
     }
 
-    /** The same with another word on how it is drawn. */
-    public function withDashed(bool $dashed): self
+    /** The same for the line style; of another sort of thing nothing is right. */
+    public function drawn(bool $dashed): self
     {
-        return new self($this->position, $dashed, $this->side, $this->ends, $this->corners);
+        return new self($this->position, $this->dashed && $dashed, $this->side, $this->ends, $this->corners);
     }
 
     /** Whether anything of it is right that tells it from any other figure. */

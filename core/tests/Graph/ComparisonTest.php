@@ -99,6 +99,7 @@ it('tells figures apart that only look alike', function (string $one, string $ot
     ['parabola 0,0 1,1', 'parabola 0,0 1,2'],
     ['inequality 0,1 2,5 @0,5', 'inequality 0,1 2,5 @0,0'],
     ['inequality 0,1 2,5 @0,5', 'inequality 0,1 2,5 @0,5 dashed'],
+    ['line 0,1 2,5', 'inequality 0,1 2,5 @0,5'],
 ]);
 
 it('compares across the ways of saying it', function (array $one, array $other, bool $same): void {
@@ -129,6 +130,20 @@ it('compares across the ways of saying it', function (array $one, array $other, 
     'an end where the grid ends' => [
         ['figure' => 'function', 'expression' => 'x', 'domain' => ['-10', '10']], ['figure' => 'function', 'expression' => 'x'], true,
     ],
+    'the boundary of an inequality is not the inequality' => [
+        ['figure' => 'function', 'expression' => '2x + 1'],
+        ['figure' => 'inequality', 'points' => [['0', '1'], ['2', '5']], 'side' => ['0', '9']], false,
+    ],
+    'nor where that is a formula' => [
+        ['figure' => 'line', 'points' => [['0', '1'], ['2', '5']]],
+        ['figure' => 'inequality', 'expression' => '2x + 1', 'side' => ['0', '9']], false,
+    ],
+    'a boundary as a formula' => [
+        ['figure' => 'inequality', 'expression' => '2x + 1', 'side' => ['0', '9']],
+        ['figure' => 'inequality', 'points' => [['0', '1'], ['2', '5']], 'side' => ['-7', '0']], true,
+    ],
+    'powers that have no end' => [['figure' => 'function', 'expression' => '2^x*2^x'], ['figure' => 'function', 'expression' => '4^x'], true],
+    'other powers' => [['figure' => 'function', 'expression' => '2^x'], ['figure' => 'function', 'expression' => '2^(x + x^2)'], false],
     'a circle by its equation' => [
         ['figure' => 'circle', 'points' => [['1', '2'], ['4', '6']]],
         ['figure' => 'conic', 'coefficients' => ['2', '0', '2', '-4', '-8', '-40']], true,
@@ -170,6 +185,7 @@ it('gives a property its due when the rest is not right', function (string $one,
     'the right boundary, the wrong side' => ['inequality 0,0 1,1 @0,5', 'inequality 0,0 1,1 @5,0', ['position', 'dashed', 'ends']],
     'another boundary' => ['inequality 0,0 1,1 @0,5', 'inequality 0,1 1,2 @0,5', ['dashed', 'ends']],
     'another figure' => ['inequality 0,0 1,1 @0,5', 'circle 0,0 1,1', []],
+    'another figure of the same style' => ['line 0,0 1,1 dashed', 'circle 0,0 1,1 dashed', []],
     'a wrong end' => ['interval 1 4 open closed', 'interval 1 4 closed closed', ['position', 'dashed', 'side']],
     'an interval the other way round' => ['interval 1 4 open closed', 'interval 4 1 closed open', ['position', 'dashed', 'side', 'ends']],
 ]);
@@ -238,6 +254,10 @@ it('refuses what is no figure, with a reason', function (array $json, string $ru
     'a formula that takes too long' => [
         ['figure' => 'function', 'expression' => implode('+', array_fill(0, 40, 'sin(x)'))], 'figure.formula_long',
     ],
+    'a power of thousands of digits' => [['figure' => 'function', 'expression' => '(x^40)^40'], 'figure.formula_long'],
+    'a side where the formula ends' => [
+        ['figure' => 'inequality', 'expression' => 'sqrt(x)', 'side' => ['-1', '0']], 'figure.side_nowhere',
+    ],
     'a side on the boundary' => [
         ['figure' => 'inequality', 'points' => [['0', '0'], ['1', '1']], 'side' => ['3', '3']], 'figure.side_on_boundary',
     ],
@@ -271,7 +291,10 @@ it('judges what is moved by its distance alone', function (string $kind, int $co
         $length = $random->getInt(1, 9) / 10;
         [$x, $y] = [[0.6, 0.8], [-0.8, 0.6], [1.0, 0.0], [0.0, -1.0]][$random->getInt(0, 3)];
         $moved = array_map(
-            fn (array $point): array => [(string) round((float) $point[0] + $x * $length, 6), (string) round((float) $point[1] + $y * $length, 6)],
+            fn (array $point): array => [
+                (string) round((float) $point[0] + $x * $length, 6),
+                (string) round((float) $point[1] + $y * $length, 6),
+            ],
             $points,
         );
         try {

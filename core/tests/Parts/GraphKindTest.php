@@ -162,7 +162,7 @@ it('says why a response cannot be scored', function (array $figures, string $rea
 })->with([
     'too many' => [array_fill(0, 3, straight('point', '1,1')), 'graph.too_many'],
     'five hundred' => [array_fill(0, 500, straight('point', '1,1')), 'response.shape'],
-    'eleven formulas' => [array_fill(0, 11, ['figure' => 'function', 'expression' => 'x']), 'response.shape'],
+    'six formulas' => [array_fill(0, 6, ['figure' => 'function', 'expression' => 'x']), 'figure.most_formulas'],
     'forty digits' => [[straight('point', str_repeat('1234567890', 4).',1')], 'response.shape'],
     'words' => [[straight('point', 'one,two')], 'response.shape'],
     'no such figure' => [[straight('spiral', '1,1')], 'response.shape'],
@@ -181,8 +181,15 @@ it('finds what an author should mend', function (array $rules, array $settings, 
     'no tool for the answer' => [[['on' => ['figure' => straight('circle', '1,1', '2,2')], 'credit' => '1']], [], 'graph.no_tool_for'],
     'outside' => [[['on' => ['figure' => straight('point', '50,1')], 'credit' => '1']], [], 'graph.outside'],
     'more formulas than can be compared' => [
-        array_fill(0, 11, ['on' => ['figure' => ['figure' => 'function', 'expression' => 'x']], 'credit' => '1/11']),
-        ['tools' => ['function']], 'graph.many_formulas',
+        array_fill(0, 6, ['on' => ['figure' => ['figure' => 'function', 'expression' => 'x']], 'credit' => '1/6']),
+        ['tools' => ['function']], 'figure.most_formulas',
+    ],
+    'a tolerance that is no number' => [
+        [['on' => ['figure' => straight('point', '1,1'), 'tolerance' => '0,5'], 'credit' => '1']], [], 'value.unreadable',
+    ],
+    'a share that is no number' => [
+        [['on' => ['figure' => straight('point', '1,1'), 'properties' => [['property' => 'position', 'credit' => 'half']]], 'credit' => '1']],
+        [], 'value.unreadable',
     ],
     'no figure' => [[['on' => ['figure' => straight('line', '1,1', '1,1')], 'credit' => '1']], [], 'figure.equal_points'],
     'nothing meets it' => [
@@ -205,7 +212,8 @@ it('reads figures from a cell of a table', function (): void {
 });
 
 it('goes to QTI as points on a picture, or as a picture to describe', function (): void {
-    $points = graphOf([['on' => ['figure' => straight('point', '1,1'), 'tolerance' => '1'], 'credit' => '1']], ['tools' => ['point'], 'max' => 1]);
+    $rule = ['on' => ['figure' => straight('point', '1,1'), 'tolerance' => '1'], 'credit' => '1'];
+    $points = graphOf([$rule], ['tools' => ['point'], 'max' => 1]);
     $write = fn (Question $question): \WideQuarry\Interchange\Qti30\WrittenItem => (new \WideQuarry\Interchange\Qti30\ItemWriter([]))
         ->write($question, []);
     $codes = fn (Question $question): array => array_map(fn ($notice): string => $notice->code, $write($question)->notices);

@@ -1147,6 +1147,10 @@ export type Messages = {
     notPlace: string
     notNumber: string
     formula: string
+    boundary: string
+    side: string
+    above: string
+    below: string
     coefficients: string
     from: string
     to: string
@@ -3278,6 +3282,7 @@ export type Messages = {
       tolerance: string
       steps: string
       share: (values: { property: string | boolean }) => string
+      anywhere: string
       region: string
       asks: string
       addAsk: string

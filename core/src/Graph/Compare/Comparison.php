@@ -39,17 +39,19 @@ final readonly class Comparison
         if ($wanted->kind === FigureKind::Inequality) {
             return $given->kind === FigureKind::Inequality ? $this->inequality($wanted, $given) : Verdict::other();
         }
-        $dashed = $wanted->dashed === null || ($given->dashed ?? false) === $wanted->dashed;
         if ($wanted->kind->ends() > 0) {
             return $this->ends($wanted, $given);
         }
         $family = self::family($wanted->kind);
-        if ($family !== self::family($given->kind) && $wanted->curve === null && $given->curve === null) {
-            return Verdict::other();
-        }
-        $matched = $family === self::family($given->kind) ? $this->inFamily($family, $wanted, $given) : $this->across($wanted, $given);
+        $verdict = match (true) {
+            $family === self::family($given->kind) => $this->inFamily($family, $wanted, $given),
+            $given->kind === FigureKind::Inequality => Verdict::other(),
+            default => $this->across($wanted, $given),
+        };
 
-        return $matched instanceof Verdict ? $matched->withDashed($dashed) : new Verdict($matched, $dashed);
+        $dashed = $wanted->dashed === null || ($given->dashed ?? false) === $wanted->dashed;
+
+        return $verdict instanceof Verdict ? $verdict->drawn($dashed) : new Verdict($verdict, $dashed);
     }
 
     private function inFamily(string $family, Figure $wanted, Figure $given): bool|Verdict
@@ -65,22 +67,21 @@ final readonly class Comparison
         };
     }
 
-    /** A straight line or a parabola may be given as a formula, and the other way round; a segment as a polyline of one edge. */
-    private function across(Figure $wanted, Figure $given): bool
+    /** A straight line or a parabola may be given as a formula, and the other way round. */
+    private function across(Figure $wanted, Figure $given): bool|Verdict
     {
-        if ($wanted->curve === null && $given->curve === null) {
-            return false;
-        }
         [$one, $other] = [Path::of($wanted), Path::of($given)];
 
-        return $one !== null && $other !== null && $this->curves->areSame($one, $other);
+        return ($wanted->curve === null && $given->curve === null) || $one === null || $other === null
+            ? Verdict::other()
+            : $this->curves->areSame($one, $other);
     }
 
     private function inequality(Figure $wanted, Figure $given): Verdict
     {
         $position = $wanted->curve === null && $given->curve === null
             ? $this->lines->areSame($wanted, $given)
-            : $this->across($wanted, $given);
+            : $this->across($wanted, $given) === true;
 
         return new Verdict($position, $given->dashed === $wanted->strict, $position && Sides::areSame($wanted, $given));
     }

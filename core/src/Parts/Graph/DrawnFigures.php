@@ -29,9 +29,6 @@ final class DrawnFigures
     /** Points that are looked at side by side: about a second, too. */
     private const MOST_POINTS = 250_000;
 
-    /** A formula takes a thousand times as long as a point. */
-    public const MOST_FORMULAS = 10;
-
     /** Nobody draws more exactly. */
     private const MOST_DIGITS = 24;
 
@@ -48,17 +45,16 @@ final class DrawnFigures
         if (count($json) > self::MOST) {
             throw UnreadableResponse::because(Message::of('parts.graph.most-figures', ['most' => self::MOST]));
         }
-        $figures = [];
-        $formulas = 0;
+        $written = [];
         foreach ($json as $i => $one) {
-            $figures[] = $figure = self::figure($one, $i, $settings);
-            $formulas += $figure->curve === null ? 0 : 1;
-            if ($formulas > self::MOST_FORMULAS) {
-                throw UnreadableResponse::because(Message::of('parts.graph.most-formulas', ['most' => self::MOST_FORMULAS]));
-            }
+            $written[] = self::figure($one, $i, $settings);
         }
-
-        return $figures;
+        FormulaCount::limit($written);
+        try {
+            return array_map(fn (WrittenFigure $one): Figure => $one->in(new Roll), $written);
+        } catch (RollProblem $problem) {
+            throw UnreadableResponse::because($problem->getMessage());
+        }
     }
 
     /**
@@ -79,14 +75,13 @@ final class DrawnFigures
     public static function areTooMuch(array $figures, Part $part): bool
     {
         $drawn = array_sum(array_map(fn (Figure $figure): int => count($figure->points), $figures));
-        $wanted = array_map(fn (Rule $rule): array => GraphKind::wanted($rule)->figures, $part->key->rules);
-        $corners = array_map(fn (WrittenFigure $figure): int => count($figure->points), array_merge(...$wanted, ...[[]]));
+        $corners = array_map(fn (WrittenFigure $figure): int => count($figure->points), GraphKind::figures($part));
 
         return $drawn * array_sum($corners) > self::MOST_POINTS;
     }
 
-    /** @throws UnreadableResponse|FigureProblem */
-    private static function figure(mixed $json, int $at, GraphSettings $settings): Figure
+    /** @throws UnreadableResponse */
+    private static function figure(mixed $json, int $at, GraphSettings $settings): WrittenFigure
     {
         try {
             $written = WrittenFigure::read($json, "/figures/$at");
@@ -102,8 +97,8 @@ final class DrawnFigures
                 }
             }
 
-            return $written->in(new Roll);
-        } catch (Malformed|RollProblem $problem) {
+            return $written;
+        } catch (Malformed $problem) {
             throw UnreadableResponse::because($problem->getMessage());
         }
     }

@@ -48,16 +48,13 @@ final readonly class DrawnGraph
      */
     public function figures(array $figures): array
     {
-        $formulas = 0;
+        return $this->each($figures, function (mixed $json, Grid $grid, FigureDrawing $drawing, array &$drawn): array {
+            $figure = WrittenFigure::read($json, '');
+            FormulaCount::limit([...$drawn, $figure]);
+            $drawn[] = $figure;
+            $placed = $figure->in($this->roll);
 
-        return $this->each($figures, function (mixed $json, Grid $grid, FigureDrawing $drawing) use (&$formulas): array {
-            $figure = WrittenFigure::read($json, '')->in($this->roll);
-            $formulas += $figure->curve === null ? 0 : 1;
-            if ($formulas > DrawnFigures::MOST_FORMULAS) {
-                throw FigureProblem::because('most-formulas', ['most' => DrawnFigures::MOST_FORMULAS]);
-            }
-
-            return [FigureWords::of($figure, $grid), $drawing->svg($figure, self::COLOUR)];
+            return [FigureWords::of($placed, $grid), $drawing->svg($placed, self::COLOUR)];
         });
     }
 
@@ -69,8 +66,10 @@ final readonly class DrawnGraph
      */
     public function wanted(array $wanted): array
     {
-        return $this->each($wanted, function (mixed $json, Grid $grid, FigureDrawing $drawing): array {
+        return $this->each($wanted, function (mixed $json, Grid $grid, FigureDrawing $drawing, array &$drawn): array {
             $rule = FigureRule::read($json, '');
+            FormulaCount::limit([...$drawn, ...$rule->figures]);
+            $drawn = [...$drawn, ...$rule->figures];
             $figures = array_map(fn (WrittenFigure $one): Figure => $one->in($this->roll), $rule->figures);
 
             return [
@@ -82,7 +81,7 @@ final readonly class DrawnGraph
 
     /**
      * @param  list<mixed>  $list
-     * @param  \Closure(mixed, Grid, FigureDrawing): array{string, string}  $draw
+     * @param  \Closure(mixed, Grid, FigureDrawing, list<WrittenFigure>): array{string, string}  $draw  the last: what was drawn before, to add to
      * @return list<array{words: string, svg: string, problem: string|null}>
      */
     private function each(array $list, \Closure $draw): array
@@ -93,10 +92,11 @@ final readonly class DrawnGraph
             return []; // told with the grid
         }
         $drawing = new FigureDrawing(new Frame($grid));
+        $drawn = [];
 
-        return array_map(function (mixed $json) use ($draw, $grid, $drawing): array {
+        return array_map(function (mixed $json) use ($draw, $grid, $drawing, &$drawn): array {
             try {
-                [$words, $svg] = $draw($json, $grid, $drawing);
+                [$words, $svg] = $draw($json, $grid, $drawing, $drawn);
 
                 return ['words' => $words, 'svg' => $svg, 'problem' => null];
             } catch (FigureProblem|RollProblem|Malformed $problem) {

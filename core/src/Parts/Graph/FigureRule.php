@@ -19,6 +19,7 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Variables\Roll;
 use WideQuarry\Variables\RollProblem;
 
@@ -34,14 +35,15 @@ final readonly class FigureRule
     /**
      * @param  list<WrittenFigure>  $figures  one, or the inequalities of a region; none where properties are asked for
      * @param  list<Ask>  $asks
-     * @param  array<string, BigRational>  $properties  what each earns by itself when the rest is not right
+     * @param  string  $tolerance  in grid steps, as it was typed
+     * @param  array<string, string>  $properties  what each earns by itself when the rest is not right, as it was typed
      */
     private function __construct(
         public array $figures,
         public bool $isRegion,
         public array $asks,
-        public BigRational $tolerance,
-        public array $properties,
+        private string $tolerance,
+        private array $properties,
         public string $path,
     ) {
     }
@@ -64,16 +66,46 @@ final readonly class FigureRule
         foreach ($fields->list('asks', self::MOST_ASKS) as $i => $ask) {
             $asks[] = Ask::read($ask, "$path/asks/$i");
         }
-        $tolerance = Exact::read($fields->exact('tolerance', '0')) ?? Exact::zero();
 
         return new self(
             $figures,
             $isRegion,
             $asks,
-            $tolerance->isNegative() ? throw Malformed::outOfRange("$path/tolerance", '0', $fields->raw('tolerance')) : $tolerance,
+            $fields->exact('tolerance', '0'),
             self::propertiesOf($fields),
             $path,
         );
+    }
+
+    /**
+     * In grid steps.
+     *
+     * @throws NotScorable when it is no number, or below 0
+     */
+    public function tolerance(): BigRational
+    {
+        $tolerance = Exact::read($this->tolerance);
+
+        return $tolerance === null || $tolerance->isNegative()
+            ? throw NotScorable::unreadableNumber($this->tolerance, "$this->path/tolerance")
+            : $tolerance;
+    }
+
+    /**
+     * What each property earns by itself, in shares of what the rule earns.
+     *
+     * @return array<string, BigRational>
+     *
+     * @throws NotScorable
+     */
+    public function shares(): array
+    {
+        $shares = [];
+        foreach ($this->properties as $property => $credit) {
+            $shares[$property] = Exact::read($credit) ?? throw NotScorable::unreadableNumber($credit, "$this->path/properties");
+        }
+
+        return $shares;
     }
 
     /**
@@ -81,7 +113,7 @@ final readonly class FigureRule
      *
      * @param  list<Figure>  $drawn  one, or all inequalities that were drawn where a region is wanted
      *
-     * @throws FigureProblem|RollProblem
+     * @throws FigureProblem|RollProblem|NotScorable
      */
     public function verdict(array $drawn, Grid $grid, Roll $roll): Verdict
     {
@@ -90,15 +122,16 @@ final readonly class FigureRule
 
             return $wanted === [] || ! self::areInequalities([...$drawn, ...$wanted])
                 ? Verdict::other()
-                : (new RegionComparison($grid, $this->tolerance))->of($wanted, $drawn);
+                : (new RegionComparison($grid, $this->tolerance()))->of($wanted, $drawn);
         }
         if (count($drawn) !== 1) {
             return Verdict::other();
         }
         if ($this->figures !== []) {
-            return (new Comparison($grid, $this->tolerance))->of($this->figures[0]->in($roll), $drawn[0]);
+            return (new Comparison($grid, $this->tolerance()))->of($this->figures[0]->in($roll), $drawn[0]);
         }
-        $met = count(array_filter($this->asks, fn (Ask $ask): bool => $ask->holds($drawn[0], $grid, $this->tolerance, $roll)));
+        $tolerance = $this->tolerance();
+        $met = count(array_filter($this->asks, fn (Ask $ask): bool => $ask->holds($drawn[0], $grid, $tolerance, $roll)));
 
         return new Verdict($met === count($this->asks), corners: [$met, count($this->asks)]);
     }
@@ -111,11 +144,13 @@ final readonly class FigureRule
 
     /**
      * What a figure that is not right earns by what is right of it, in shares of what the rule earns.
+     *
+     * @throws NotScorable
      */
     public function shareOf(Verdict $verdict): BigRational
     {
         $sum = Exact::zero();
-        foreach ($this->properties as $property => $credit) {
+        foreach ($this->shares() as $property => $credit) {
             $sum = $verdict->has($property) ? $sum->plus($credit) : $sum;
         }
 
@@ -145,7 +180,7 @@ final readonly class FigureRule
     }
 
     /**
-     * @return array<string, BigRational>
+     * @return array<string, string>
      *
      * @throws Malformed
      */
@@ -155,7 +190,7 @@ final readonly class FigureRule
         foreach ($fields->list('properties', self::MOST_ASKS) as $i => $json) {
             $property = Fields::of($json, $fields->at("properties/$i"), ['property', 'credit'])->need('property')->need('credit');
             $name = $property->oneOf('property', self::PROPERTIES, '');
-            $properties[$name] = Exact::read($property->exact('credit', '0')) ?? Exact::zero();
+            $properties[$name] = $property->exact('credit', '0');
         }
 
         return $properties;

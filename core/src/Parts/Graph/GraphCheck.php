@@ -74,6 +74,11 @@ final class GraphCheck
                     ]));
                 }
             }
+            try {
+                [$wanted->tolerance(), $wanted->shares()];
+            } catch (NotScorable $problem) {
+                $problems[] = Finding::blocking($problem->rule, $problem->path, $problem->getMessage());
+            }
             if ($wanted->figures === [] && $wanted->asks === []) {
                 $problems[] = Finding::blocking('graph.nothing_wanted', "$rule->path/on", Message::of('parts.graph.nothing-wanted'));
             }
@@ -137,10 +142,11 @@ final class GraphCheck
         if ($part->scheme === Scheme::Person) {
             return [];
         }
-        if (GraphKind::formulas($part) > DrawnFigures::MOST_FORMULAS) {
-            $sentence = Message::of('parts.graph.most-formulas', ['most' => DrawnFigures::MOST_FORMULAS]);
-
-            return [Finding::blocking('graph.many_formulas', "$part->path/key/rules", $sentence)];
+        try {
+            FormulaCount::limit(GraphKind::figures($part));
+            FormulaCount::limit($settings->given);
+        } catch (FigureProblem $problem) {
+            return [Finding::blocking($problem->rule, "$part->path/key/rules", $problem->getMessage())];
         }
         $right = count(array_filter($part->key->rules, self::earns(...)));
         if ($right === 0) {

@@ -102,11 +102,9 @@ final class GraphKind implements Kind
      */
     private function judged(Part $part, array $figures, ScoringContext $in): PartOutcome
     {
-        if (self::formulas($part) > DrawnFigures::MOST_FORMULAS) {
-            $sentence = Message::of('parts.graph.most-formulas', ['most' => DrawnFigures::MOST_FORMULAS]);
-            throw NotScorable::because('graph.many_formulas', $sentence, "$part->path/key");
-        }
         try {
+            FormulaCount::limit(self::figures($part));
+
             return (new GraphScoring($part, self::grid($part, $in), $in))->score($figures);
         } catch (FigureProblem $problem) {
             throw NotScorable::because($problem->rule, $problem->getMessage(), "$part->path/key");
@@ -180,12 +178,10 @@ final class GraphKind implements Kind
         return $rule->on;
     }
 
-    /** How many formulas its key compares with. */
-    public static function formulas(Part $part): int
+    /** @return list<WrittenFigure> every figure of its key */
+    public static function figures(Part $part): array
     {
-        $figures = array_merge(...array_map(fn (Rule $rule): array => self::wanted($rule)->figures, $part->key->rules), ...[[]]);
-
-        return count(array_filter($figures, fn (WrittenFigure $figure): bool => $figure->isFormula()));
+        return array_merge(...array_map(fn (Rule $rule): array => self::wanted($rule)->figures, $part->key->rules), ...[[]]);
     }
 
     /** @throws NotScorable|RollProblem */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Parts\Graph;
 
+use WideQuarry\Graph\Axis;
 use WideQuarry\Graph\FigureDrawing;
 use WideQuarry\Graph\FigureProblem;
 use WideQuarry\Graph\FigureWords;
@@ -84,8 +85,8 @@ final class GraphMapping implements KindMapping
             $frame = new Frame(GraphKind::settings($part)->grid($in->roll));
             $drawing = new FigureDrawing($frame);
             $figures = '';
-            foreach (GraphKind::settings($part)->given as $figure) {
-                $figures .= $drawing->svg($figure->in($in->roll), '#444');
+            foreach (GraphKind::settings($part)->givenIn($in->roll) as $figure) {
+                $figures .= $drawing->svg($figure, '#444');
             }
         } catch (FigureProblem|RollProblem) {
             return '';
@@ -100,13 +101,13 @@ final class GraphMapping implements KindMapping
         try {
             $grid = GraphKind::settings($part)->grid($in->roll);
             $given = [];
-            foreach (GraphKind::settings($part)->given as $figure) {
-                $given[] = FigureWords::of($figure->in($in->roll), $grid);
+            foreach (GraphKind::settings($part)->givenIn($in->roll) as $figure) {
+                $given[] = FigureWords::of($figure, $grid);
             }
         } catch (FigureProblem|RollProblem) {
             return '';
         }
-        $ends = fn (\WideQuarry\Graph\Axis $axis): array => [FigureWords::number($axis->from), FigureWords::number($axis->to)];
+        $ends = fn (Axis $axis): array => [FigureWords::number($axis->from), FigureWords::number($axis->to)];
         [$x, $y] = [$ends($grid->x), $grid->y === null ? ['', ''] : $ends($grid->y)];
 
         return Message::of('parts.graph.grid-in-words', [

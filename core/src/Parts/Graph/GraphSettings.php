@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts\Graph;
 
 use WideQuarry\Graph\Axis;
+use WideQuarry\Graph\Figure;
 use WideQuarry\Graph\FigureKind;
 use WideQuarry\Graph\FigureProblem;
 use WideQuarry\Graph\Grid;
@@ -82,6 +83,20 @@ final readonly class GraphSettings
     public function grid(Roll $roll): Grid
     {
         return new Grid(self::axisIn($this->x, $roll), $this->y === null ? null : self::axisIn($this->y, $roll));
+    }
+
+    /**
+     * What is there from the start.
+     *
+     * @return list<Figure>
+     *
+     * @throws FigureProblem|RollProblem
+     */
+    public function givenIn(Roll $roll): array
+    {
+        FormulaCount::limit($this->given);
+
+        return array_map(fn (WrittenFigure $one): Figure => $one->in($roll), $this->given);
     }
 
     /**

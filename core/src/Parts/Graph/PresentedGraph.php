@@ -46,7 +46,7 @@ final readonly class PresentedGraph
         ];
         try {
             $grid = $settings->grid($in->roll);
-            $given = array_map(fn (WrittenFigure $one): Figure => $one->in($in->roll), $settings->given);
+            $given = $settings->givenIn($in->roll);
             $snap = $settings->snap?->number($in->roll);
 
             return [
@@ -78,8 +78,12 @@ final readonly class PresentedGraph
             $frame = new Frame($grid, self::THUMBNAIL / $most);
             $drawing = new FigureDrawing($frame);
             $svg = (new GridDrawing($frame, false))->grid();
-            foreach ([...$this->settings->given, ...$answer] as $i => $figure) {
-                $svg .= $drawing->svg($figure->in($in->roll), $i < count($this->settings->given) ? self::GIVEN : self::ANSWER);
+            foreach ($this->settings->givenIn($in->roll) as $figure) {
+                $svg .= $drawing->svg($figure, self::GIVEN);
+            }
+            FormulaCount::limit($answer);
+            foreach ($answer as $figure) {
+                $svg .= $drawing->svg($figure->in($in->roll), self::ANSWER);
             }
         } catch (FigureProblem) {
             return null;

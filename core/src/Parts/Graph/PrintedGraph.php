@@ -54,9 +54,10 @@ final class PrintedGraph
             $frame = new Frame($grid);
             $drawing = new FigureDrawing($frame);
             $base = (new GridDrawing($frame))->grid();
-            foreach ($settings->given as $figure) {
-                $base .= $drawing->svg($figure->in($in->roll), self::GIVEN);
+            foreach ($settings->givenIn($in->roll) as $figure) {
+                $base .= $drawing->svg($figure, self::GIVEN);
             }
+            FormulaCount::limit(GraphKind::figures($part));
             $answers = [];
             $drawn = '';
             foreach ($part->key->rules as $rule) {

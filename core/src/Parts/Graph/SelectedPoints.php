@@ -13,6 +13,7 @@ use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\WrittenPart;
 use WideQuarry\Messages\Message;
+use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Rule;
 use WideQuarry\Question\Scheme;
@@ -41,7 +42,7 @@ final readonly class SelectedPoints
             foreach ($this->part->key->rules as $rule) {
                 $circles[] = $this->circle($rule, $frame, $in);
             }
-        } catch (FigureProblem|RollProblem) {
+        } catch (FigureProblem|RollProblem|NotScorable) {
             return null;
         }
         $circles = array_values(array_filter($circles, is_array(...)));
@@ -65,7 +66,7 @@ final readonly class SelectedPoints
         $point = self::point($wanted->figures[0]->in($in->roll));
         $x = (int) round($frame->x($point->x));
         $y = (int) round($frame->y($point->y));
-        $radius = (int) round(max(self::LEAST, $wanted->tolerance->toFloat() * $frame->perX * $frame->grid->x->step->toFloat()));
+        $radius = (int) round(max(self::LEAST, $wanted->tolerance()->toFloat() * $frame->perX * $frame->grid->x->step->toFloat()));
 
         return ["$x,$y,$radius", "$x $y", $rule];
     }
@@ -82,11 +83,15 @@ final readonly class SelectedPoints
         $worth = fn (Rule $rule): string => ScoreFloats::float($rule->credit()->multipliedBy($this->part->points()));
         $bound = fn (string $which): string => ScoreFloats::float($this->part->bound($which)->multipliedBy($this->part->points()));
         $entries = implode('', array_map(
-            fn (array $circle): string => "<qti-area-map-entry shape=\"circle\" coords=\"$circle[0]\" mapped-value=\"{$worth($circle[2])}\"/>",
+            fn (array $circle): string => "<qti-area-map-entry shape=\"circle\" coords=\"$circle[0]\" ".
+                "mapped-value=\"{$worth($circle[2])}\"/>",
             $circles,
         ));
         $right = array_filter($circles, fn (array $circle): bool => $circle[2]->credit()->isPositive());
-        $correct = implode('', array_map(fn (array $circle): string => "<qti-value>$circle[1]</qti-value>", array_slice($right, 0, $max ?: null)));
+        $correct = implode('', array_map(
+            fn (array $circle): string => "<qti-value>$circle[1]</qti-value>",
+            array_slice($right, 0, $max ?: null),
+        ));
         $default = ScoreFloats::float($this->part->key->default()->multipliedBy($this->part->points()));
         $words = htmlspecialchars(Message::of('parts.graph.grid'), ENT_QUOTES);
         [$width, $height] = [(int) round($frame->width), (int) round($frame->height)];

@@ -25,6 +25,9 @@ final class TypedValues
     /** Decimals that can be asked for. */
     private const PLACES = 3;
 
+    /** Decimals of points that are stored. */
+    private const OF_POINTS = 4;
+
     /** A graph as numbers: a curve as a table, a point of a number line as itself. */
     public static function toNumbers(Draft $draft, \stdClass $part): void
     {
@@ -40,11 +43,18 @@ final class TypedValues
         }
         $id = PartJson::text($part, 'id');
         $ids = self::ids($draft, $id, count($values));
-        $share = Exact::number(Exact::toPlaces(PartJson::points($part)->dividedBy(count($values)), 4)->toBigRational());
+        $share = Exact::toPlaces(PartJson::points($part)->dividedBy(count($values)), self::OF_POINTS)->toBigRational();
+        $sum = $share->multipliedBy(count($values));
+        if (Exact::compare($sum, PartJson::points($part)) !== 0) {
+            $draft->lose(Message::of('parts.graph.points-not-even', [
+                'sum' => Exact::number($sum),
+                'points' => Exact::number(PartJson::points($part)),
+            ]));
+        }
         $silent = clone $part;
         unset($silent->feedback); // said once, by the first
         $old = fn (string $one): \stdClass => $one === $id ? $part : $silent;
-        $parts = array_map(fn (string $one, array $value): \stdClass => PartJson::part($one, 'number', $old($one), $share, ['width' => 6], [
+        $parts = array_map(fn (string $one, array $value): \stdClass => PartJson::part($one, 'number', $old($one), Exact::number($share), ['width' => 6], [
             ['id' => 'r1', 'on' => (object) ['answer' => 'value', 'value' => Exact::text($value[1])], 'credit' => '1'],
         ], ['scheme' => 'weights']), $ids, $values);
         $draft->put(Draft::blockPlace($id), '<table><tbody>'.
@@ -84,7 +94,8 @@ final class TypedValues
         $values = [];
         foreach ($grid->x->lines() as $x) {
             $y = $path->at($x);
-            if ($y !== null && $grid->y?->holds($y) === true && Exact::compare(Exact::toPlaces($y, self::PLACES)->toBigRational(), $y) === 0) {
+            $isTypable = $y !== null && Exact::compare(Exact::toPlaces($y, self::PLACES)->toBigRational(), $y) === 0;
+            if ($y !== null && $isTypable && $grid->y?->holds($y) === true) {
                 $values[] = [$x, $y];
             }
         }

@@ -28,6 +28,8 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
   const edit = usePart(part, onChange)
   const place = useCardPlace()
   const list = useRef<HTMLUListElement>(null)
+  // folded out for a new graph, and not folded up under somebody's hands
+  const [begun] = useState((part.key?.rules ?? []).length === 0)
   const [mode, setMode] = useState<'key' | 'given'>('key')
   const settings = (part.settings ?? {}) as Record<string, unknown>
   const rules = (part.key?.rules ?? []) as FigureRule[]
@@ -91,7 +93,7 @@ export function Editor({ part, onChange, problem, media }: EditorProps) {
         </>
       }
     >
-      <details open={rules.length === 0} className="border-hairline border-b px-3 py-2">
+      <details open={begun} className="border-hairline border-b px-3 py-2">
         <summary className="cursor-pointer text-second">
           {words.gridAnd({ tools: tools.map((one) => names[one] ?? one).join(', ') })}
         </summary>

@@ -68,6 +68,17 @@ export function FigureRow({ rule, number, surface, drawn, figures, wrong, onChan
           />
           {words.steps}
         </span>
+        {on.figure?.figure === 'vector' ? (
+          <label className="flex items-center gap-1.5">
+            <input
+              type="checkbox"
+              className="accent-accent"
+              checked={on.figure.free === true}
+              onChange={(event) => put([{ ...(on.figure as Figure), free: event.target.checked }])}
+            />
+            {words.anywhere}
+          </label>
+        ) : null}
         {sharesOf(rule).map((property) => (
           <span key={property} className="flex items-baseline gap-1">
             {words.share({ property })}

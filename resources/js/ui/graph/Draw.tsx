@@ -27,7 +27,9 @@ export function Draw({ ground, figures, drawn, label, onFigures, media, disabled
   const [said, setSaid] = useState('')
   return (
     <div className="flex flex-col gap-2">
-      {disabled ? null : <Tools tools={ground.tools} dashes={ground.dashes} drawing={drawing} zoom={zoom} onZoom={setZoom} />}
+      {disabled ? null : (
+        <Tools tools={ground.tools} dashes={ground.dashes} drawing={drawing} axis={ground.x} zoom={zoom} onZoom={setZoom} />
+      )}
       <Board
         ground={ground}
         drawing={drawing}

@@ -4,7 +4,7 @@ import type { DrawnFigure } from '@/api/graphs'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
-import { type Figure, read, text, written } from './graph'
+import { type Figure, otherSide, read, text, written } from './graph'
 
 const words = texts.graph
 
@@ -97,6 +97,9 @@ function Row({
             value={typed ?? now}
             onChange={(event) => keep(event.target.value)}
             onBlur={() => setTyped(null)}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') event.preventDefault() // it is not handed in by this
+            }}
           />
           <Button look="quiet" className="!px-1" aria-label={words.remove({ figure: said })} onClick={() => onRemove(at)}>
             <X size={16} aria-hidden="true" />
@@ -105,12 +108,4 @@ function Row({
       )}
     </li>
   )
-}
-
-/** The point that chooses the side, mirrored in the boundary's first point: it lies on the other side of any line through that. */
-function otherSide(figure: Figure): Figure {
-  const [a, side] = [figure.points?.[0], figure.side]
-  if (!a || !side) return figure
-  const mirror = (i: number) => String(Number((2 * Number(text(a[i])) - Number(text(side[i]))).toFixed(6)))
-  return { ...figure, side: [mirror(0), mirror(1)] }
 }

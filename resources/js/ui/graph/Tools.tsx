@@ -2,7 +2,7 @@ import { useId, useState } from 'react'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
-import { type Figure, isTyped, read, type Spot, text } from './graph'
+import { type AxisShown, type Figure, isTyped, read, type Spot, sideOf, text } from './graph'
 import type { Drawing } from './useDrawing'
 
 const words = texts.graph
@@ -12,12 +12,13 @@ type Props = {
   /** Whether lines may be dashed. */
   dashes: boolean
   drawing: Drawing
+  axis: AxisShown
   zoom: number
   onZoom: (zoom: number) => void
 }
 
 /** What can be drawn, what the next place is, and places typed instead of put down. */
-export function Tools({ tools, dashes, drawing, zoom, onZoom }: Props) {
+export function Tools({ tools, dashes, drawing, axis, zoom, onZoom }: Props) {
   const { tool, places } = drawing
   const name = useId()
   const steps = words.steps
@@ -87,7 +88,8 @@ export function Tools({ tools, dashes, drawing, zoom, onZoom }: Props) {
           </Button>
         </span>
       </div>
-      {isTyped(tool) ? <Typed tool={tool} onAdd={drawing.add} /> : <Place drawing={drawing} />}
+      {isTyped(tool) ? null : <Place drawing={drawing} />}
+      {isTyped(tool) || tool === 'inequality' ? <Typed tool={tool} axis={axis} style={drawing.style} onAdd={drawing.add} /> : null}
     </div>
   )
 }
@@ -128,19 +130,21 @@ function Place({ drawing }: { drawing: Drawing }) {
   )
 }
 
-/** A function by its formula, a conic by its coefficients. */
-function Typed({ tool, onAdd }: { tool: string; onAdd: (figure: Figure) => void }) {
+type TypedProps = { tool: string; axis: AxisShown; style: boolean | null; onAdd: (figure: Figure) => void }
+
+/** A function or the boundary of an inequality by its formula, a conic by its coefficients. */
+function Typed({ tool, axis, style, onAdd }: TypedProps) {
   const [typed, setTyped] = useState('')
   const [from, setFrom] = useState('')
   const [to, setTo] = useState('')
+  const [above, setAbove] = useState(true)
   const add = () => {
     if (typed.trim() === '') return
-    const numbers = typed.split(/[,;\s]+/).filter((one) => one !== '')
-    onAdd(
-      tool === 'function'
-        ? { figure: tool, expression: typed.trim(), ...(from.trim() && to.trim() ? { domain: [from.trim(), to.trim()] } : {}) }
-        : { figure: tool, coefficients: numbers },
-    )
+    const dashed = style === null ? {} : { dashed: style }
+    const domain = from.trim() || to.trim() ? { domain: [from.trim() || axis.from, to.trim() || axis.to] } : {}
+    if (tool === 'function') onAdd({ figure: tool, expression: typed.trim(), ...domain, ...dashed })
+    else if (tool === 'inequality') onAdd({ figure: tool, expression: typed.trim(), side: sideOf(axis, above), ...dashed })
+    else onAdd({ figure: tool, coefficients: typed.split(/[,;\s]+/).filter((one) => one !== ''), ...dashed })
     setTyped('')
   }
   const field = (label: string, value: string, set: (value: string) => void, width: string) => (
@@ -160,9 +164,20 @@ function Typed({ tool, onAdd }: { tool: string; onAdd: (figure: Figure) => void 
   )
   return (
     <div className="flex flex-wrap items-center gap-2 text-caption">
-      {field(tool === 'function' ? words.formula : words.coefficients, typed, setTyped, 'w-48')}
+      {field({ function: words.formula, inequality: words.boundary }[tool] ?? words.coefficients, typed, setTyped, 'w-48')}
       {tool === 'function' ? field(words.from, from, setFrom, 'w-16') : null}
       {tool === 'function' ? field(words.to, to, setTo, 'w-16') : null}
+      {tool === 'inequality' ? (
+        <select
+          aria-label={words.side}
+          className={control}
+          value={above ? 'above' : 'below'}
+          onChange={(event) => setAbove(event.target.value === 'above')}
+        >
+          <option value="above">{words.above}</option>
+          <option value="below">{words.below}</option>
+        </select>
+      ) : null}
       <Button look="quiet" className="!min-h-7 !px-0" onClick={add}>
         {words.draw}
       </Button>

@@ -1,6 +1,6 @@
 import { describe, expect, test } from 'vitest'
 import { kept, pixelOf, spotAt } from './frame'
-import { type Ground, made, read, snapped, written } from './graph'
+import { type Ground, made, otherSide, read, sideOf, snapped, written } from './graph'
 
 const axis = { from: '-5', to: '5', step: '1', name: '', unit: '' }
 const ground: Ground = {
@@ -54,9 +54,32 @@ describe('figures from places', () => {
     expect(made('inequality', places.slice(0, 1), true, [], false)).toBeNull()
   })
 
+  test('a line says how it is drawn only where there is a choice', () => {
+    expect(made('line', places.slice(0, 2), null, [], false)).not.toHaveProperty('dashed')
+    expect(made('line', places.slice(0, 2), false, [], false)).toHaveProperty('dashed', false)
+    expect(made('point', places.slice(0, 1), true, [], false)).not.toHaveProperty('dashed')
+  })
+
+  test('the other side of a boundary, by points or by a formula', () => {
+    const byPoints = {
+      figure: 'inequality',
+      points: [
+        ['0', '1/2'],
+        ['2', '5'],
+      ],
+      side: ['0', '9'],
+    }
+    expect(otherSide(byPoints).side).toEqual(['0', '-8'])
+    const byFormula = { figure: 'inequality', expression: 'x^2', side: sideOf(axis, true) }
+    expect([byFormula.side, otherSide(byFormula).side]).toEqual([
+      ['0', '1000000'],
+      ['0', '-1000000'],
+    ])
+  })
+
   test('a polygon needs three corners, an interval has ends', () => {
-    expect(made('polygon', places.slice(0, 2), false, [], false)).toBeNull()
-    expect(made('interval', places.slice(0, 2), false, ['open', 'closed'], true)).toEqual({
+    expect(made('polygon', places.slice(0, 2), null, [], false)).toBeNull()
+    expect(made('interval', places.slice(0, 2), null, ['open', 'closed'], true)).toEqual({
       figure: 'interval',
       points: [['0'], ['2']],
       ends: ['open', 'closed'],

@@ -52,6 +52,7 @@ export const placesOf: Record<string, number | null> = {
   polyline: null,
   polygon: null,
 }
+const undashed = ['point', 'interval', 'number_ray']
 /** Figures that are typed instead of put down. */
 export const isTyped = (tool: string): boolean => tool === 'function' || tool === 'conic'
 export const onLine = ['point', 'interval', 'number_ray']
@@ -72,8 +73,12 @@ export const onPlane = [
   'inequality',
 ]
 
-/** The figure of a tool from the places put down; null while some are missing. */
-export function made(tool: string, places: Spot[], dashed: boolean, ends: string[], isLine: boolean): Figure | null {
+/**
+ * The figure of a tool from the places put down; null while some are missing.
+ *
+ * @param dashed how it is drawn; null where there is no choice
+ */
+export function made(tool: string, places: Spot[], dashed: boolean | null, ends: string[], isLine: boolean): Figure | null {
   const need = placesOf[tool]
   const least = tool === 'polygon' ? 3 : tool === 'polyline' ? 2 : (need ?? 0)
   if (places.length < least || isTyped(tool)) return null
@@ -83,8 +88,8 @@ export function made(tool: string, places: Spot[], dashed: boolean, ends: string
     figure.points = places.slice(0, 2).map(point)
     const side = places[2]
     if (side) figure.side = point(side)
-    figure.dashed = dashed
-  } else if (dashed) figure.dashed = true
+  }
+  if (dashed !== null && !undashed.includes(tool)) figure.dashed = dashed
   if (tool === 'interval') figure.ends = ends
   if (tool === 'number_ray') figure.ends = ends.slice(0, 1)
   return figure
@@ -137,4 +142,21 @@ export function read(words: string, isLine: boolean): Num[][] | null {
     (place) => place.length === wanted && place.every((one) => typeof one !== 'string' || /^-?\d+([.]\d+)?(\/\d+)?$/.test(one)),
   )
   return good && found.length > 0 ? found : null
+}
+
+/** Higher and lower than any grid: a point on the side of a boundary that is a formula. */
+const FAR = '1000000'
+
+export function sideOf(axis: AxisShown, above: boolean): Num[] {
+  const middle = ((value(axis.from) ?? 0) + (value(axis.to) ?? 0)) / 2
+  return [decimal(middle), above ? FAR : `-${FAR}`]
+}
+
+/** The same inequality for the other side: its point is mirrored in the boundary's first point, or put beyond the formula. */
+export function otherSide(figure: Figure): Figure {
+  const [a, side] = [figure.points?.[0], figure.side]
+  if (!side) return figure
+  if (!a) return { ...figure, side: [side[0] ?? '0', text(side[1]) === FAR ? `-${FAR}` : FAR] }
+  const mirror = (i: number) => decimal(2 * (value(a[i]) ?? 0) - (value(side[i]) ?? 0))
+  return { ...figure, side: [mirror(0), mirror(1)] }
 }

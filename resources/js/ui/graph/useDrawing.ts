@@ -13,7 +13,7 @@ export function useDrawing(ground: Ground, figures: Figure[], max: number | null
   const tool = ground.tools.includes(picked) ? picked : (ground.tools.find((one) => !isTyped(one)) ?? ground.tools[0] ?? 'point')
   const [places, setPlaces] = useState<Spot[]>([])
   const [wished, setDashed] = useState(false)
-  const dashed = wished && (ground.dashes || tool === 'inequality')
+  const dashed = ground.dashes || tool === 'inequality' ? wished : null
   const [ends, setEnds] = useState(['closed', 'closed'])
   const [past, setPast] = useState<Figure[][]>([])
   const isLine = ground.surface === 'line'
@@ -30,7 +30,9 @@ export function useDrawing(ground: Ground, figures: Figure[], max: number | null
   return {
     tool,
     places,
-    dashed,
+    dashed: dashed === true,
+    /** How what is drawn now is drawn; null where there is no choice. */
+    style: dashed,
     ends,
     isLine,
     isFull,

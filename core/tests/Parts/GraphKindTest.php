@@ -184,6 +184,12 @@ it('finds what an author should mend', function (array $rules, array $settings, 
         array_fill(0, 6, ['on' => ['figure' => ['figure' => 'function', 'expression' => 'x']], 'credit' => '1/6']),
         ['tools' => ['function']], 'figure.most_formulas',
     ],
+    'more corners than can be looked at' => [
+        array_map(fn (int $i): array => [
+            'on' => ['figure' => straight('polyline', ...array_map(fn (int $k): string => "$k,$i", range(1, 60)))], 'credit' => '1/51',
+        ], range(1, 51)),
+        ['tools' => ['polyline']], 'figure.most_points',
+    ],
     'a tolerance that is no number' => [
         [['on' => ['figure' => straight('point', '1,1'), 'tolerance' => '0,5'], 'credit' => '1']], [], 'value.unreadable',
     ],

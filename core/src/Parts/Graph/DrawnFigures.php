@@ -49,7 +49,7 @@ final class DrawnFigures
         foreach ($json as $i => $one) {
             $written[] = self::figure($one, $i, $settings);
         }
-        FormulaCount::limit($written);
+        DrawingLimit::check($written);
         try {
             return array_map(fn (WrittenFigure $one): Figure => $one->in(new Roll), $written);
         } catch (RollProblem $problem) {

@@ -50,7 +50,7 @@ final readonly class DrawnGraph
     {
         return $this->each($figures, function (mixed $json, Grid $grid, FigureDrawing $drawing, array &$drawn): array {
             $figure = WrittenFigure::read($json, '');
-            FormulaCount::limit([...$drawn, $figure]);
+            DrawingLimit::check([...$drawn, $figure]);
             $drawn[] = $figure;
             $placed = $figure->in($this->roll);
 
@@ -68,7 +68,7 @@ final readonly class DrawnGraph
     {
         return $this->each($wanted, function (mixed $json, Grid $grid, FigureDrawing $drawing, array &$drawn): array {
             $rule = FigureRule::read($json, '');
-            FormulaCount::limit([...$drawn, ...$rule->figures]);
+            DrawingLimit::check([...$drawn, ...$rule->figures]);
             $drawn = [...$drawn, ...$rule->figures];
             $figures = array_map(fn (WrittenFigure $one): Figure => $one->in($this->roll), $rule->figures);
 

@@ -34,6 +34,13 @@ final class GraphCheck
             return [Finding::blocking($problem->rule, "$settings->path/x", $problem->getMessage())];
         }
 
+        try {
+            DrawingLimit::check(GraphKind::figures($part));
+            DrawingLimit::check($settings->given);
+        } catch (FigureProblem $problem) {
+            return [Finding::blocking($problem->rule, "$part->path/key/rules", $problem->getMessage())]; // nothing of it in time
+        }
+
         return [
             ...$this->settings($settings, $grid, $in),
             ...$this->rules($part, $settings, $grid, $in),
@@ -141,12 +148,6 @@ final class GraphCheck
     {
         if ($part->scheme === Scheme::Person) {
             return [];
-        }
-        try {
-            FormulaCount::limit(GraphKind::figures($part));
-            FormulaCount::limit($settings->given);
-        } catch (FigureProblem $problem) {
-            return [Finding::blocking($problem->rule, "$part->path/key/rules", $problem->getMessage())];
         }
         $right = count(array_filter($part->key->rules, self::earns(...)));
         if ($right === 0) {

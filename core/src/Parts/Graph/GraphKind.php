@@ -103,7 +103,7 @@ final class GraphKind implements Kind
     private function judged(Part $part, array $figures, ScoringContext $in): PartOutcome
     {
         try {
-            FormulaCount::limit(self::figures($part));
+            DrawingLimit::check(self::figures($part));
 
             return (new GraphScoring($part, self::grid($part, $in), $in))->score($figures);
         } catch (FigureProblem $problem) {

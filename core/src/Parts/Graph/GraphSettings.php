@@ -94,7 +94,7 @@ final readonly class GraphSettings
      */
     public function givenIn(Roll $roll): array
     {
-        FormulaCount::limit($this->given);
+        DrawingLimit::check($this->given);
 
         return array_map(fn (WrittenFigure $one): Figure => $one->in($roll), $this->given);
     }

@@ -81,7 +81,7 @@ final readonly class PresentedGraph
             foreach ($this->settings->givenIn($in->roll) as $figure) {
                 $svg .= $drawing->svg($figure, self::GIVEN);
             }
-            FormulaCount::limit($answer);
+            DrawingLimit::check($answer);
             foreach ($answer as $figure) {
                 $svg .= $drawing->svg($figure->in($in->roll), self::ANSWER);
             }

@@ -57,7 +57,7 @@ final class PrintedGraph
             foreach ($settings->givenIn($in->roll) as $figure) {
                 $base .= $drawing->svg($figure, self::GIVEN);
             }
-            FormulaCount::limit(GraphKind::figures($part));
+            DrawingLimit::check(GraphKind::figures($part));
             $answers = [];
             $drawn = '';
             foreach ($part->key->rules as $rule) {

@@ -17,6 +17,9 @@ const ORDER = 'steps whose order is what matters, mostly in one transaction';
 const QUERY = 'one statement of SQL, or what is made of its rows';
 
 return [
+    'Interchange/Case/CaseReader::framework' => FIELDS,
+    'Interchange/Case/Links::read' => CHECKS,
+    'Interchange/LomClassification::write' => DOCUMENT,
     'Answer/NumberReader::parsed' => CASES,
     'Assembly/DrawCheck::of' => CHECKS,
     'Assembly/Totals::of' => ALGORITHM,

@@ -33,7 +33,7 @@ final readonly class Offline
     public const COMMANDS = ['read', 'write', 'score', 'present', 'rolls', 'study', 'check'];
 
     private const OPTIONS = [
-        'read' => ['media', 'lines'],
+        'read' => ['media', 'lines', 'as'],
         'write' => ['out', 'media', 'rolls'],
         'score' => [],
         'present' => [],
@@ -93,13 +93,17 @@ final readonly class Offline
         [$path, $temporary] = $this->onDisk($file);
         try {
             $source = new Source($path, $file === '-' ? Message::of('commandLine.standard-input') : basename($file));
-            $things = Formats::standard($this->kinds)->for($source)->read($source);
+            $as = $arguments->options['as'] ?? '';
+            if (! in_array($as, ['', Formats::FRAMEWORK, Formats::QUESTIONS], true)) {
+                return $this->fail(Problem::usage(Message::of('commandLine.read-as-what')));
+            }
+            $things = Formats::standard($this->kinds)->for($source, $as)->read($source);
             $folder = $arguments->options['media'] ?? null;
             if (isset($arguments->options['lines'])) {
                 return $this->stream($things, $folder, $source->name);
             }
             $found = PackageContents::collect($things);
-            if ($found->questions === [] && $found->stimuli === [] && $found->assessments === []) {
+            if ([...$found->questions, ...$found->stimuli, ...$found->assessments, ...$found->frameworks] === []) {
                 return $this->nothingRead($found->notices, $source->name);
             }
             $this->streams->line(Json::encode(self::describe($found, fn (Medium $medium): array => $this->medium($medium, $folder))));
@@ -362,6 +366,7 @@ final readonly class Offline
             'groups' => $found->groups,
             'assessments' => $found->assessments,
             'media' => array_map($medium, $found->media),
+            'frameworks' => $found->frameworks,
             'notices' => $found->notices,
         ];
     }

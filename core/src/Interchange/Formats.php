@@ -5,16 +5,25 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange;
 
 use WideQuarry\Interchange\Cartridge\CartridgeFormat;
+use WideQuarry\Interchange\Case\CaseFormat;
 use WideQuarry\Interchange\Pack\PackFormat;
 use WideQuarry\Interchange\Qti12\Qti12Format;
 use WideQuarry\Interchange\Qti2\Qti2Format;
 use WideQuarry\Interchange\Qti30\Qti30Format;
+use WideQuarry\Interchange\StatementTable\StatementTableFormat;
 use WideQuarry\Interchange\Typed\TypedFormat;
 use WideQuarry\Question\PartKinds;
 
 /** The formats there are. A new one is one folder and one line here. */
 final readonly class Formats
 {
+    public const FRAMEWORK = 'framework';
+
+    public const QUESTIONS = 'questions';
+
+    /** Families that hold frameworks of standards, and no questions. */
+    private const FRAMEWORKS = ['case', 'statements'];
+
     /** @param  list<Format>  $formats */
     private function __construct(private array $formats)
     {
@@ -29,15 +38,31 @@ final readonly class Formats
             Qti2Format::v22($kinds),
             Qti2Format::v21($kinds),
             new Qti30Format($kinds),
+            new CaseFormat,
+            new StatementTableFormat,
             new TypedFormat, // last: any text is readable as one
         ]);
     }
 
-    /** @throws UnreadableFile */
-    public function for(Source $source): Format
+    /**
+     * @param  ''|'framework'|'questions'  $as  what the file is said to be, where it could be both
+     *
+     * @throws UnreadableFile
+     */
+    public function for(Source $source, string $as = ''): Format
     {
+        $table = new StatementTableFormat;
+        if ($as === self::FRAMEWORK && $table->canRead($source)) {
+            return $table;
+        }
+        if ($as === '' && $table->isAmbiguous($source)) {
+            throw UnreadableFile::ambiguous($source->name);
+        }
         $families = [];
         foreach ($this->formats as $format) {
+            if ($as !== '' && ($as === self::FRAMEWORK) !== in_array($format->family(), self::FRAMEWORKS, true)) {
+                continue;
+            }
             if (! isset($families[$format->family()]) && $format->recognises($source)) {
                 if (! $source->isZip()) {
                     return $format;

@@ -80,7 +80,9 @@ final class Lom
                 ),
             ).LomClassification::write($record);
 
-        return $inner === '' ? '' : "<metadata><lom xmlns=\"http://ltsc.ieee.org/xsd/LOM\">$inner</lom></metadata>";
+        $standards = CurriculumStandards::write($record->standards ?? []);
+
+        return $inner === '' ? '' : "<metadata><lom xmlns=\"http://ltsc.ieee.org/xsd/LOM\">$inner</lom>$standards</metadata>";
     }
 
     private function element(\DOMElement $element, string $path): void

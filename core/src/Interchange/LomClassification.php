@@ -14,6 +14,9 @@ final class LomClassification
 
     private const STANDARDS = ['educational objective', 'competency', 'skill level', 'educational level', 'curriculum', 'standard'];
 
+    /** An identifier of CASE, beside which the entry is the code. */
+    private const UUID = '/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/iD';
+
     /** @return bool whether all of it has a place in the record */
     public static function read(\DOMElement $classification, \stdClass $record): bool
     {
@@ -72,12 +75,10 @@ final class LomClassification
         }
         foreach (is_array($record->standards ?? null) ? $record->standards : [] as $standard) {
             if ($standard instanceof \stdClass && is_string($standard->framework ?? null) && is_string($standard->code ?? null)) {
-                $standards .=
-                    '<taxonPath>'.
-                    $string('source', $standard->framework).
-                    '<taxon><id>'.
-                    htmlspecialchars($standard->code, ENT_XML1 | ENT_QUOTES, 'UTF-8').
-                    '</id></taxon></taxonPath>';
+                $id = is_string($standard->statement ?? null) ? $standard->statement : null;
+                $taxon = '<id>'.htmlspecialchars($id ?? $standard->code, ENT_XML1 | ENT_QUOTES, 'UTF-8').'</id>'.
+                    ($id === null ? '' : $string('entry', $standard->code));
+                $standards .= '<taxonPath>'.$string('source', $standard->framework)."<taxon>$taxon</taxon></taxonPath>";
             }
         }
 
@@ -106,11 +107,13 @@ final class LomClassification
             $framework = $child->localName === 'source' ? self::text($child) : $framework;
         }
         $taxa = self::taxa($path);
-        $code = $taxa === [] ? '' : (end($taxa)['id'] !== '' ? end($taxa)['id'] : end($taxa)['entry']);
+        $last = $taxa === [] ? ['id' => '', 'entry' => ''] : end($taxa);
+        $statement = preg_match(self::UUID, $last['id']) === 1 ? strtolower($last['id']) : null;
+        $code = $last['id'] !== '' && ($statement === null || $last['entry'] === '') ? $last['id'] : $last['entry'];
 
         return $framework === '' || $code === '' || mb_strlen($framework.$code) > 400
             ? null
-            : (object) ['framework' => $framework, 'code' => $code];
+            : (object) ['framework' => $framework, 'code' => $code, ...$statement === null ? [] : ['statement' => $statement]];
     }
 
     /** @return list<array{id: string, entry: string}> the older binding nests them */

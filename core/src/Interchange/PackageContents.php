@@ -22,13 +22,16 @@ final class PackageContents
     /** @var list<\stdClass> */
     public array $assessments = [];
 
+    /** @var list<\stdClass> core/schema/framework.json */
+    public array $frameworks = [];
+
     /** @var list<Medium> */
     public array $media = [];
 
     /** @var list<Notice> */
     public array $notices = [];
 
-    /** @param  iterable<\stdClass|Medium|Notice>  $things each \stdClass has a field `type`: question, stimulus, group or assessment */
+    /** @param  iterable<\stdClass|Medium|Notice>  $things  each \stdClass has a field `type`, as thing() gives it */
     public static function collect(iterable $things): self
     {
         $found = new self();
@@ -51,12 +54,13 @@ final class PackageContents
                 'question' => ($this->questions[] = $thing->value),
                 'stimulus' => ($this->stimuli[] = $thing->value),
                 'group' => ($this->groups[] = $thing->value),
+                'framework' => ($this->frameworks[] = $thing->value),
                 default => ($this->assessments[] = $thing->value),
             };
         }
     }
 
-    /** @param  'question'|'stimulus'|'group'|'assessment'  $type */
+    /** @param  'question'|'stimulus'|'group'|'assessment'|'framework'  $type */
     public static function thing(string $type, \stdClass $value): \stdClass
     {
         return (object) ['type' => $type, 'value' => $value];

@@ -28,6 +28,11 @@ final class UnreadableFile extends \DomainException implements CoreException
         );
     }
 
+    public static function ambiguous(string $name): self
+    {
+        return new self('file.ambiguous', Message::of('interchange.framework-or-questions', ['name' => $name]));
+    }
+
     public static function noQuestions(string $name): self
     {
         return new self(

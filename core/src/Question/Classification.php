@@ -7,6 +7,7 @@ namespace WideQuarry\Question;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
+use WideQuarry\Standards\Alignment;
 
 /** What a question is about, whom it is for, and how hard it is. */
 final readonly class Classification
@@ -15,6 +16,7 @@ final readonly class Classification
 
     /**
      * @param  list<list<string>>  $topics  paths of titles
+     * @param  list<Alignment>  $standards
      * @param  list<string>  $codes  of the standards
      * @param  list<string>  $tags
      * @param  list<string>  $purpose
@@ -23,6 +25,7 @@ final readonly class Classification
      */
     private function __construct(
         public array $topics,
+        public array $standards,
         public array $codes,
         public array $tags,
         public string $level,
@@ -35,30 +38,18 @@ final readonly class Classification
     /** @throws Malformed */
     public static function read(Fields $fields): self
     {
+        $standards = Alignment::list($fields);
+
         return new self(
             self::topics($fields),
-            self::codes($fields),
+            $standards,
+            array_map(fn (Alignment $one): string => $one->code, $standards),
             self::texts($fields, 'tags', 100),
             $fields->string('level'),
             self::texts($fields, 'purpose', 20),
             $fields->intOrNull('difficulty', null, 1, 5),
             $fields->raw('minutes') === null ? null : $fields->decimal('minutes', '10000'),
         );
-    }
-
-    /** @return list<string> */
-    private static function codes(Fields $fields): array
-    {
-        $codes = [];
-        foreach ($fields->list('standards', 100) as $i => $standard) {
-            $standard = Fields::of($standard, $fields->at("standards/$i"), ['framework', 'code'])
-                ->need('framework')
-                ->need('code');
-            $standard->string('framework');
-            $codes[] = $standard->string('code');
-        }
-
-        return $codes;
     }
 
     /** @return list<list<string>> */

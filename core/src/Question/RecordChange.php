@@ -8,11 +8,14 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
+use WideQuarry\Standards\Alignment;
 
 /** What is to be changed in records: fields set, entries of lists added or taken out. Topics and folders are places, not here. */
 final readonly class RecordChange
 {
     public const LISTS = ['tags', 'purpose'];
+
+    public const STANDARDS = 'standards';
 
     /**
      * What of the source was not translated: set to nothing once the question is finished by hand. It is part of the origin, which nobody
@@ -36,15 +39,18 @@ final readonly class RecordChange
         'specimens',
     ];
 
-    /** @param  array<string, array{set?: mixed, add?: list<string>, remove?: list<string>}>  $fields */
-    private function __construct(private array $fields)
+    /**
+     * @param  array<string, array{set?: mixed, add?: list<string>, remove?: list<string>}>  $fields
+     * @param  array{set?: list<Alignment>, add?: list<Alignment>, remove?: list<Alignment>}  $standards
+     */
+    private function __construct(private array $fields, private array $standards)
     {
     }
 
     /** @throws Malformed */
     public static function read(mixed $json, string $path): self
     {
-        $fields = Fields::of($json, $path, [...self::LISTS, ...self::SINGLE, self::PROCESSING]);
+        $fields = Fields::of($json, $path, [...self::LISTS, self::STANDARDS, ...self::SINGLE, self::PROCESSING]);
         $changes = [];
         foreach (self::LISTS as $name) {
             if ($fields->has($name)) {
@@ -65,12 +71,28 @@ final readonly class RecordChange
             }
         }
 
-        return new self($changes);
+        $standards = [];
+        if ($fields->has(self::STANDARDS)) {
+            $list = $fields->object(self::STANDARDS, ['set', 'add', 'remove']);
+            foreach (['set', 'add', 'remove'] as $how) {
+                if ($list->has($how)) {
+                    $standards[$how] = Alignment::list($list, $how);
+                }
+            }
+        }
+
+        return new self($changes, $standards);
+    }
+
+    /** @return list<Alignment> those it adds or sets */
+    public function standards(): array
+    {
+        return [...$this->standards['set'] ?? [], ...$this->standards['add'] ?? []];
     }
 
     public function isEmpty(): bool
     {
-        return $this->fields === [];
+        return $this->fields === [] && $this->standards === [];
     }
 
     /** The status it sets, if it sets one. */
@@ -105,9 +127,37 @@ final readonly class RecordChange
                 $after->{$name} = $value;
             }
         }
+        if ($this->standards !== []) {
+            $standards = $this->aligned(Record::read($after, '')->classification->standards);
+            unset($after->standards);
+            if ($standards !== []) {
+                $after->standards = array_map(fn (Alignment $one): \stdClass => $one->toJson(), $standards);
+            }
+        }
         Record::read($after, '');
 
         return $after;
+    }
+
+    /**
+     * One that is there already takes the relation of the one that is added.
+     *
+     * @param  list<Alignment>  $present
+     * @return list<Alignment>
+     */
+    private function aligned(array $present): array
+    {
+        $without = fn (array $some, Alignment $gone): array => array_filter($some, fn (Alignment $one): bool => ! $one->isSame($gone));
+        $kept = $this->standards['set'] ?? $present;
+        foreach ($this->standards['remove'] ?? [] as $gone) {
+            $kept = $without($kept, $gone);
+        }
+        foreach ($this->standards['add'] ?? [] as $added) {
+            $same = array_filter($kept, fn (Alignment $one): bool => $one->isSame($added));
+            $kept = $same === [] ? [...$kept, $added] : array_replace($kept, array_fill_keys(array_keys($same), $added));
+        }
+
+        return array_values($kept);
     }
 
     private static function withProcessing(\stdClass $record, mixed $source): \stdClass

@@ -22,6 +22,7 @@ use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Interchange\StandardLosses;
 use WideQuarry\Interchange\ToolLosses;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
@@ -507,7 +508,11 @@ final class ProfileWriter
 
     private function losses(): void
     {
-        $losses = [...ToolLosses::of($this->question, false), ...PackedMedia::losses(Json::encode($this->question->content()))];
+        $losses = [
+            ...ToolLosses::of($this->question, false),
+            ...StandardLosses::of($this->question, false),
+            ...PackedMedia::losses(Json::encode($this->question->content())),
+        ];
         foreach ($losses as [$code, $sentence]) {
             $this->lose($code, $sentence);
         }

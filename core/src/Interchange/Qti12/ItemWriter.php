@@ -19,12 +19,14 @@ use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\ScoreFloats;
 use WideQuarry\Interchange\Qti30\WriteContext;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Interchange\StandardLosses;
 use WideQuarry\Interchange\ToolLosses;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
 use WideQuarry\Scoring\SharedRules;
+use WideQuarry\Standards\Alignment;
 
 /** One question as an item of QTI 1.2.1. What the standard cannot say is written as the nearest, with a notice. */
 final class ItemWriter
@@ -394,6 +396,10 @@ final class ItemWriter
             $field('qmd_keywords', $tags).
             $field('qmd_levelofdifficulty', $difficulty).
             $field('qmd_author', $record->author ?? '').
+            implode('', array_map(
+                fn (Alignment $one): string => $field(Metadata::STANDARD, Metadata::standardEntry($one)),
+                $this->question->record->classification->standards,
+            )).
             $field('qmd_maximumscore', ScoreFloats::float($this->question->points()));
 
         return "<itemmetadata><qtimetadata>$fields</qtimetadata></itemmetadata>";
@@ -401,7 +407,11 @@ final class ItemWriter
 
     private function questionLosses(FeedbackWriter $feedback): void
     {
-        $losses = [...ToolLosses::of($this->question, false), ...PackedMedia::losses(Json::encode($this->question->content()))];
+        $losses = [
+            ...ToolLosses::of($this->question, false),
+            ...StandardLosses::of($this->question, true),
+            ...PackedMedia::losses(Json::encode($this->question->content())),
+        ];
         foreach ($losses as [$code, $sentence]) {
             $this->lose($code, $sentence);
         }

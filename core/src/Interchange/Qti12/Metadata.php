@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Qti12;
 
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Standards\Alignment;
 
 /** What is said of an item: by the names the standard has for it (qmd_…), and whatever else, kept as it came. */
 final readonly class Metadata
@@ -26,6 +27,17 @@ final readonly class Metadata
     ];
 
     private const MOST = 100;
+
+    /** The label of a field that names a standard; QTI 1.2.1 leaves labels to those who use them. */
+    public const STANDARD = 'curriculum_standard';
+
+    /** "Framework: code", and the identifier of CASE in brackets where there is one. */
+    private const ENTRY = '/^(?<framework>.{1,500}): (?<code>.{1,200}?)(?: \[(?<id>[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12})\])?$/uD';
+
+    public static function standardEntry(Alignment $one): string
+    {
+        return "$one->framework: $one->code".($one->statement === null ? '' : " [$one->statement]");
+    }
 
     /** @param  array<string, string>  $fields  what has no place in a record */
     private function __construct(public \stdClass $record, public array $fields, public string $language)
@@ -80,11 +92,25 @@ final readonly class Metadata
                 0,
                 100,
             );
+        } elseif ($label === self::STANDARD) {
+            return self::standard($record, $entry);
         } elseif ($label === 'qmd_author' && mb_strlen($entry) <= 1000) {
             $record->author = $entry;
         } else {
             return false;
         }
+
+        return true;
+    }
+
+    private static function standard(\stdClass $record, string $entry): bool
+    {
+        $standards = is_array($record->standards ?? null) ? $record->standards : [];
+        if (preg_match(self::ENTRY, $entry, $m) !== 1 || count($standards) >= Alignment::MOST) {
+            return false;
+        }
+        $statement = isset($m['id']) ? ['statement' => $m['id']] : [];
+        $record->standards = [...$standards, (object) ['framework' => $m['framework'], 'code' => $m['code'], ...$statement]];
 
         return true;
     }

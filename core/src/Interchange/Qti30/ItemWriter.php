@@ -14,6 +14,7 @@ use WideQuarry\Interchange\MarkerText;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\PackedMedia;
 use WideQuarry\Interchange\Plain\SharedAnswers;
+use WideQuarry\Interchange\StandardLosses;
 use WideQuarry\Interchange\ToolLosses;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
@@ -313,7 +314,11 @@ final class ItemWriter
 
     private function questionLosses(Question $question, FeedbackWriter $feedback, ScoreWriter $score): void
     {
-        $losses = [...ToolLosses::of($question, true), ...PackedMedia::losses(Json::encode($question->content()))];
+        $losses = [
+            ...ToolLosses::of($question, true),
+            ...StandardLosses::of($question, true),
+            ...PackedMedia::losses(Json::encode($question->content())),
+        ];
         foreach ($losses as [$code, $sentence]) {
             $this->lose($question, $code, $sentence);
         }

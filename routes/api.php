@@ -12,10 +12,12 @@ use App\Http\Controllers\BankQuestionController;
 use App\Http\Controllers\CaptionsController;
 use App\Http\Controllers\ConvertController;
 use App\Http\Controllers\CopyController;
+use App\Http\Controllers\CoverageController;
 use App\Http\Controllers\DeskController;
 use App\Http\Controllers\DispatchController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\FolderController;
+use App\Http\Controllers\FrameworkController;
 use App\Http\Controllers\GrantController;
 use App\Http\Controllers\GraphController;
 use App\Http\Controllers\IntakeController;
@@ -44,9 +46,11 @@ use App\Http\Controllers\SpecimenController;
 use App\Http\Controllers\StagedController;
 use App\Http\Controllers\StandInController;
 use App\Http\Controllers\StartController;
+use App\Http\Controllers\StatementController;
 use App\Http\Controllers\StimulusController;
 use App\Http\Controllers\StimulusRevisionController;
 use App\Http\Controllers\StudyController;
+use App\Http\Controllers\TaggingController;
 use App\Http\Controllers\TeamController;
 use App\Http\Controllers\ThumbnailController;
 use App\Http\Controllers\TokenController;
@@ -168,6 +172,28 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('rubrics/{rubric}', [RubricController::class, 'show'])->whereUuid('rubric');
     Route::put('rubrics/{rubric}', [RubricController::class, 'update'])->whereUuid('rubric');
     Route::delete('rubrics/{rubric}', [RubricController::class, 'destroy'])->whereUuid('rubric');
+    Route::middleware(StopOvertaken::class)->group(function (): void {
+        Route::get('coverage', [CoverageController::class, 'show']);
+        Route::get('coverage/node', [CoverageController::class, 'node']);
+    });
+    Route::get('coverage/table', [CoverageController::class, 'csv']);
+    Route::post('banks/{bank:slug}/tagging', [TaggingController::class, 'next']);
+    Route::get('questions/{question}/proposals', [TaggingController::class, 'proposals'])->whereUuid('question');
+    Route::get('frameworks', [FrameworkController::class, 'index']);
+    Route::post('frameworks', [FrameworkController::class, 'store'])->middleware('throttle:give');
+    Route::prefix('frameworks/{framework}')
+        ->whereUuid(['framework', 'statement'])
+        ->group(function (): void {
+            Route::get('', [FrameworkController::class, 'show']);
+            Route::patch('', [FrameworkController::class, 'update']);
+            Route::delete('', [FrameworkController::class, 'destroy']);
+            Route::get('file', [FrameworkController::class, 'file']);
+            Route::post('statements', [StatementController::class, 'store']);
+            Route::patch('statements/{statement}', [StatementController::class, 'update']);
+            Route::delete('statements/{statement}', [StatementController::class, 'destroy']);
+            Route::post('associations', [StatementController::class, 'associate']);
+            Route::delete('associations', [StatementController::class, 'dissociate']);
+        });
     Route::get('stimuli', [StimulusController::class, 'index']);
     Route::post('banks/{bank:slug}/stimuli', [StimulusController::class, 'store'])->middleware(Idempotent::class);
     Route::get('stimuli/{stimulus}', [StimulusController::class, 'show'])->whereUuid('stimulus');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Queries\QuestionStandards;
 use App\Queries\Topics;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -52,6 +53,7 @@ final class Question extends Model
         if ($topics !== []) {
             $record->topics = $topics;
         }
+        QuestionStandards::refresh([$record]);
         $json->record = $record;
         $json->language ??= Fields::UNKNOWN_LANGUAGE; // revisions of old, and of packages, may have none
 

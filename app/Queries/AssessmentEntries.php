@@ -53,9 +53,14 @@ final readonly class AssessmentEntries
             ['{'.implode(',', $ids).'}', $person->id],
         );
         $topics = Topics::paths($ids);
+        $standards = QuestionStandards::of($ids);
         $by = [];
         foreach ($rows as $row) {
             $row->topics = $topics[$row->id] ?? [];
+            $row->standards = array_map(
+                fn (array $one): string => trim("{$one['code']} {$one['title']}"),
+                $standards[$row->id] ?? [],
+            );
             $row->stimuli = $row->stimuli === null ? [] : Json::decode($row->stimuli);
             $by[$row->id] = $row;
         }
@@ -315,7 +320,7 @@ final readonly class AssessmentEntries
     }
 
     /**
-     * @return array{points: \Brick\Math\BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: \Brick\Math\BigRational|null}
+     * @return array{points: \Brick\Math\BigRational, kinds: list<string>, topics: list<list<string>>, standards: list<string>, difficulty: int|null, minutes: \Brick\Math\BigRational|null}
      */
     private function counted(?\stdClass $row, \Brick\Math\BigRational $points): array
     {
@@ -323,13 +328,14 @@ final readonly class AssessmentEntries
             'points' => $points,
             'kinds' => $row === null ? [] : PostgresArray::read($row->kinds),
             'topics' => $row->topics ?? [],
+            'standards' => $row->standards ?? [],
             'difficulty' => $row->difficulty ?? null,
             'minutes' => is_string($row?->minutes) ? Exact::read($row->minutes) : null,
         ];
     }
 
     /**
-     * @return array{points: \Brick\Math\BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: \Brick\Math\BigRational|null} of a question that may not be read: that it is there, and its points
+     * @return array{points: \Brick\Math\BigRational, kinds: list<string>, topics: list<list<string>>, standards: list<string>, difficulty: int|null, minutes: \Brick\Math\BigRational|null} of a question that may not be read: that it is there, and its points
      */
     private function unseen(\stdClass $row, \Brick\Math\BigRational $points): array
     {
@@ -337,6 +343,7 @@ final readonly class AssessmentEntries
             'points' => $points,
             'kinds' => PostgresArray::read($row->kinds) === [] ? [] : ['hidden'],
             'topics' => [[Totals::HIDDEN]],
+            'standards' => [Totals::HIDDEN],
             'difficulty' => null,
             'minutes' => null,
         ];

@@ -123,6 +123,27 @@ final class Conditions
                     SQL,
                 [$list],
             ],
+            'standard' => [
+                <<<'SQL'
+                    questions.id IN (SELECT question_standards.question_id FROM question_standards
+                        WHERE question_standards.statement_id IN (SELECT id FROM statements WHERE above && ?::uuid[]))
+                    SQL,
+                [$list],
+            ],
+            'framework' => [
+                <<<'SQL'
+                    questions.id IN (SELECT question_standards.question_id FROM question_standards
+                        WHERE question_standards.statement_id IN (SELECT id FROM statements WHERE framework_id = ANY (?::uuid[])))
+                    SQL,
+                [$list],
+            ],
+            'unmatched' => [
+                <<<'SQL'
+                    questions.id IN (SELECT question_standards.question_id FROM question_standards
+                        WHERE statement_id IS NULL AND code = ANY (?::text[]))
+                    SQL,
+                [$list],
+            ],
             'folder' => [
                 <<<'SQL'
                     questions.id IN (SELECT placements.question_id FROM placements JOIN folders ON folders.id = placements.folder_id
@@ -173,6 +194,7 @@ final class Conditions
     {
         return match ($what) {
             'topic' => 'NOT EXISTS (SELECT 1 FROM question_topics WHERE question_topics.question_id = questions.id)',
+            'standard' => 'NOT EXISTS (SELECT 1 FROM question_standards WHERE question_standards.question_id = questions.id)',
             'folder' => 'NOT EXISTS (SELECT 1 FROM placements WHERE placements.question_id = questions.id)',
             'tag' => "questions.tags = '{}'",
             'purpose' => "questions.purpose = '{}'",

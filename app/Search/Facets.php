@@ -112,6 +112,9 @@ final class Facets
             'is' => $this->flags($query),
             'no' => $this->missing($query),
             'titled' => $this->titled($scope, $query),
+            'standard' => $this->standards($query),
+            'framework' => $this->frameworks($query),
+            'unmatched' => $this->unmatched($query),
             'bank' => $this->banks($query),
             default => $scope->isOne ? $this->places($dimension, $scope->banks[0], $query) : [],
         };
@@ -231,6 +234,59 @@ final class Facets
         );
     }
 
+    /**
+     * Each statement with everything below it; a question under two statements of a branch counts once.
+     *
+     * @return list<\stdClass>
+     */
+    private function standards(Builder $query): array
+    {
+        $each = DB::table('question_standards')
+            ->join('statements', 'statements.id', '=', 'question_standards.statement_id')
+            ->joinSub($query->select('questions.id'), 'found', 'found.id', '=', 'question_standards.question_id')
+            ->selectRaw('DISTINCT unnest(statements.above) AS value, question_standards.question_id');
+
+        return array_values(DB::query()->fromSub($each, 'one')->selectRaw('value, count(*) AS count')->groupBy('value')->get()->all());
+    }
+
+    /** @return list<\stdClass> */
+    private function frameworks(Builder $query): array
+    {
+        return array_values(
+            DB::table('question_standards')
+                ->join('statements', 'statements.id', '=', 'question_standards.statement_id')
+                ->join('frameworks', 'frameworks.id', '=', 'statements.framework_id')
+                ->joinSub($query->select('questions.id'), 'found', 'found.id', '=', 'question_standards.question_id')
+                ->selectRaw(
+                    <<<'SQL'
+                        frameworks.id AS value, trim(frameworks.title || ' ' || frameworks.version) AS name,
+                            count(DISTINCT question_standards.question_id) AS count
+                        SQL,
+                )
+                ->groupBy('frameworks.id')
+                ->orderByRaw('3 DESC, 2')
+                ->limit(self::MOST)
+                ->get()
+                ->all(),
+        );
+    }
+
+    /** @return list<\stdClass> codes that belong to no statement here */
+    private function unmatched(Builder $query): array
+    {
+        return array_values(
+            DB::table('question_standards')
+                ->whereNull('statement_id')
+                ->joinSub($query->select('questions.id'), 'found', 'found.id', '=', 'question_standards.question_id')
+                ->selectRaw('code AS value, max(framework) AS name, count(DISTINCT question_id) AS count')
+                ->groupBy('code')
+                ->orderByRaw('3 DESC, 1')
+                ->limit(self::MOST)
+                ->get()
+                ->all(),
+        );
+    }
+
     /** @return list<\stdClass> */
     private function flags(Builder $query): array
     {
@@ -265,6 +321,8 @@ final class Facets
                 <<<'SQL'
                 count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_topics
                     WHERE question_topics.question_id = questions.id)) AS topic,
+                count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM question_standards
+                    WHERE question_standards.question_id = questions.id)) AS standard,
                 count(*) FILTER (WHERE questions.tags = '{}') AS tag, count(*) FILTER (WHERE questions.difficulty IS NULL) AS difficulty,
                 count(*) FILTER (WHERE NOT EXISTS (SELECT 1 FROM placements WHERE placements.question_id = questions.id)) AS folder,
                 count(*) FILTER (WHERE questions.author = '') AS author, count(*) FILTER (WHERE questions.level = '') AS level,

@@ -23,6 +23,9 @@ final readonly class QuestionFilter
         'status',
         'difficulty',
         'topic',
+        'standard',
+        'framework',
+        'unmatched',
         'tag',
         'author',
         'folder',
@@ -67,7 +70,20 @@ final readonly class QuestionFilter
     public const PAGE = 'page';
 
     /** What may be missing. */
-    public const MISSING = ['topic', 'tag', 'difficulty', 'folder', 'author', 'level', 'purpose', 'licence', 'source', 'minutes', 'name'];
+    public const MISSING = [
+        'topic',
+        'standard',
+        'tag',
+        'difficulty',
+        'folder',
+        'author',
+        'level',
+        'purpose',
+        'licence',
+        'source',
+        'minutes',
+        'name',
+    ];
 
     private const MOST = 200;
 
@@ -191,7 +207,7 @@ final readonly class QuestionFilter
                 throw Malformed::notOneOf("/$name", $allowed, $value);
             }
             if (
-                in_array($name, ['topic', 'folder', 'place', 'stimulus', 'by', 'editor'], true) &&
+                in_array($name, ['topic', 'standard', 'framework', 'folder', 'place', 'stimulus', 'by', 'editor'], true) &&
                 preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1
             ) {
                 throw Malformed::outOfRange("/$name", Message::of('app.search.identifier'), $value);

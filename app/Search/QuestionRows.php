@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Search;
 
+use App\Queries\QuestionStandards;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Content\RichText;
 use WideQuarry\Search\Query;
@@ -25,7 +26,9 @@ final class QuestionRows
             ->whereIn('id', array_unique(array_column($rows, 'bank_id')))
             ->get(['id', 'slug', 'name'])
             ->keyBy('id');
+        $standards = QuestionStandards::of(array_values(array_filter(array_column($rows, 'id'), is_string(...))));
         foreach ($rows as $row) {
+            $row->standards = $standards[$row->id] ?? [];
             $row->title_marks = $words->isEmpty() ? [[$row->title, false]] : $words->marks(is_string($row->title) ? $row->title : '');
             $row->stem_marks = $words->isEmpty()
                 ? [[$row->stem, false]]

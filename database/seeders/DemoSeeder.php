@@ -208,6 +208,8 @@ final class DemoSeeder extends Seeder
         DB::transaction(function () use ($import, $kinds, $save, $open, $read): void {
             $people = $this->people();
             $teams = $this->teams($people);
+            $standards = app(DemoStandards::class);
+            $standards->bring($people['orla']);
             foreach (self::BANKS as $slug => [$name, $purpose, $forTeams, $forPeople]) {
                 $bank = Bank::query()->create([
                     'slug' => $slug,
@@ -229,6 +231,7 @@ final class DemoSeeder extends Seeder
                     unlink($package);
                     $this->place($bank->id, self::FOLDERS[$slug] ?? []);
                     $this->takeOff($bank->id);
+                    $standards->align($slug, $bank->id);
                 }
             }
             foreach (self::ASSESSMENTS as $title => [$home, $instructions, $sections]) {

@@ -7,6 +7,7 @@ namespace App\Actions\Dispatch;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Queries\AssessmentEntries;
+use App\Queries\QuestionStandards;
 use App\Queries\Topics;
 use App\Storage\MediaStore;
 use Illuminate\Support\Facades\DB;
@@ -134,10 +135,12 @@ final readonly class ExportCollector
     private function add(PackageContents $found, array &$around, array $rows, ExportOptions $along): void
     {
         $topics = Topics::paths(array_column($rows, 'id'));
-        foreach ($rows as $row) {
+        $records = array_map(fn (mixed $row): mixed => Json::decode($row->record), $rows);
+        QuestionStandards::refresh(array_values(array_filter($records, fn (mixed $one): bool => $one instanceof \stdClass)));
+        foreach ($rows as $i => $row) {
             assert($row instanceof \stdClass);
             $json = Json::decode($row->content);
-            $record = Json::decode($row->record);
+            $record = $records[$i];
             if (isset($topics[$row->id])) {
                 $record->topics = $topics[$row->id];
             }

@@ -8,6 +8,7 @@ use App\Models\Question;
 use App\Models\User;
 use App\Queries\Folders;
 use App\Queries\QuestionFindings;
+use App\Queries\QuestionStandards;
 use App\Queries\QuestionUses;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
@@ -36,6 +37,7 @@ final class QuestionResource extends JsonResource
             'may_write' => $user instanceof User && $user->can('update', $this->resource),
             'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name],
             'question' => $json,
+            'standards' => QuestionStandards::of([$this->id])[$this->id] ?? [],
             'findings' => QuestionFindings::of($question, $this->bank_id),
             'folders' => Folders::paths([$this->id], $this->bank_id)[$this->id] ?? [],
             'places' => $user instanceof User ? Folders::places($this->id, $user) : [],

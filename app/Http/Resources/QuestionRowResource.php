@@ -42,6 +42,7 @@ final class QuestionRowResource extends JsonResource
             'specimens' => $row->specimens,
             'specimens_failing' => $row->specimens_failing,
             'tags' => self::list($row->tags),
+            'standards' => $row->standards,
             'author' => $row->author,
             'updated_at' => $row->updated_at,
         ];

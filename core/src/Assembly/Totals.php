@@ -20,6 +20,7 @@ final readonly class Totals implements \JsonSerializable
     /**
      * @param  list<Line>  $kinds
      * @param  list<Line>  $topics
+     * @param  list<Line>  $standards  by what they are called: code and words
      * @param  list<Line>  $difficulties
      */
     private function __construct(
@@ -28,6 +29,7 @@ final readonly class Totals implements \JsonSerializable
         public ?BigRational $minutes,
         public array $kinds,
         public array $topics,
+        public array $standards,
         public array $difficulties,
     ) {
     }
@@ -36,8 +38,8 @@ final readonly class Totals implements \JsonSerializable
      * What a draw adds: as many as are drawn, each with what all of the pool have in common, and with the middle of their points and
      * minutes.
      *
-     * @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>  $pool
-     * @return list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>
+     * @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, standards?: list<string>, difficulty: int|null, minutes: BigRational|null}>  $pool
+     * @return list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, standards?: list<string>, difficulty: int|null, minutes: BigRational|null}>
      */
     public static function drawn(int $count, array $pool): array
     {
@@ -55,6 +57,7 @@ final readonly class Totals implements \JsonSerializable
             'points' => self::middle(array_column($pool, 'points')) ?? Exact::zero(),
             'kinds' => $same('kinds') ? $pool[0]['kinds'] : ['draw'],
             'topics' => $common,
+            'standards' => array_values(array_intersect(...array_map(fn (array $one): array => $one['standards'] ?? [], $pool))),
             'difficulty' => $same('difficulty') ? $pool[0]['difficulty'] : null,
             'minutes' => self::middle(array_column($pool, 'minutes')),
         ];
@@ -79,11 +82,11 @@ final readonly class Totals implements \JsonSerializable
     }
 
     /**
-     * @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, difficulty: int|null, minutes: BigRational|null}>  $entries
+     * @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, standards?: list<string>, difficulty: int|null, minutes: BigRational|null}>  $entries
      */
     public static function of(array $entries): self
     {
-        $lines = ['kinds' => [], 'topics' => [], 'difficulties' => []];
+        $lines = ['kinds' => [], 'topics' => [], 'standards' => [], 'difficulties' => []];
         $points = Exact::zero();
         $minutes = null;
         $questions = 0;
@@ -97,6 +100,7 @@ final readonly class Totals implements \JsonSerializable
             $under = [
                 'kinds' => [implode('+', array_unique($entry['kinds']))],
                 'topics' => $entry['topics'] === [] ? [''] : array_map(fn (array $path): string => implode(' › ', $path), $entry['topics']),
+                'standards' => ($entry['standards'] ?? []) === [] ? [''] : $entry['standards'],
                 'difficulties' => [$entry['difficulty'] === null ? '' : (string) $entry['difficulty']],
             ];
             foreach ($under as $by => $names) {
@@ -124,6 +128,7 @@ final readonly class Totals implements \JsonSerializable
             $minutes,
             $sorted($lines['kinds']), // @phpstan-ignore argument.type
             $sorted($lines['topics']), // @phpstan-ignore argument.type
+            $sorted($lines['standards']), // @phpstan-ignore argument.type
             $sorted($lines['difficulties']), // @phpstan-ignore argument.type
         );
     }
@@ -137,6 +142,7 @@ final readonly class Totals implements \JsonSerializable
             'minutes' => $this->minutes === null ? null : Exact::number($this->minutes),
             'kinds' => self::written($this->kinds),
             'topics' => self::written($this->topics),
+            'standards' => self::written($this->standards),
             'difficulties' => self::written($this->difficulties),
         ];
     }

@@ -41,8 +41,8 @@ final class CaseWriter
             : [Notice::loss('case.questions', Message::of('interchange.case.no-questions'))];
     }
 
-    /** @return array<string, mixed> */
-    private function package(Framework $framework): array
+    /** @return array<string, mixed> a CFPackage */
+    public function package(Framework $framework): array
     {
         $items = $associations = $below = [];
         foreach ($framework->statements as $statement) {

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Standards\ChangeStatements;
+use App\Http\OpenApi\Operation;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Standards\Association;
+
+/** The statements of a framework, one by one. */
+final class StatementController
+{
+    private const BODY = [
+        'code' => 'string?',
+        'title' => 'string?',
+        'text' => 'string?',
+        'level' => 'string?',
+        'notes' => 'string?',
+        'retired' => 'boolean?',
+        'parent' => 'uuid?',
+        'before' => 'uuid?',
+    ];
+
+    #[Operation('Add a statement', response: 'Created', body: self::BODY, status: 201)]
+    public function store(Request $request, string $framework, ChangeStatements $change): JsonResponse
+    {
+        FrameworkController::keeper($request);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ChangeStatements::FIELDS);
+
+        return new JsonResponse(['id' => $change->add($framework, $fields)], 201);
+    }
+
+    #[Operation('Change, move, retire or bring back a statement', body: self::BODY, status: 204)]
+    public function update(Request $request, string $framework, string $statement, ChangeStatements $change): Response
+    {
+        FrameworkController::keeper($request);
+        self::of($framework, $statement);
+        $change->change($framework, $statement, Fields::of(Json::decode($request->getContent()), '', ChangeStatements::FIELDS));
+
+        return new Response('', 204);
+    }
+
+    #[Operation('Delete a statement that nothing names, with those below it', status: 204)]
+    public function destroy(Request $request, string $framework, string $statement, ChangeStatements $change): Response
+    {
+        FrameworkController::keeper($request);
+        self::of($framework, $statement);
+        $change->remove($framework, $statement);
+
+        return new Response('', 204);
+    }
+
+    #[Operation(
+        'Say how a statement stands to another, of this framework or a second one',
+        body: ['from' => 'uuid', 'to' => 'uuid', 'kind' => 'string'],
+        status: 204,
+    )]
+    public function associate(Request $request, string $framework, ChangeStatements $change): Response
+    {
+        FrameworkController::keeper($request);
+        $change->associate($framework, self::association($request));
+
+        return new Response('', 204);
+    }
+
+    #[Operation(
+        'Take back how a statement stands to another',
+        body: ['from' => 'uuid', 'to' => 'uuid', 'kind' => 'string'],
+        status: 204,
+    )]
+    public function dissociate(Request $request, string $framework, ChangeStatements $change): Response
+    {
+        FrameworkController::keeper($request);
+        $change->dissociate($framework, self::association($request));
+
+        return new Response('', 204);
+    }
+
+    private static function association(Request $request): Association
+    {
+        $json = Json::decode($request->getContent());
+        Fields::of($json, '', ['from', 'to', 'kind'])->oneOf('kind', Association::CROSSWALK, '');
+
+        return Association::read($json, '');
+    }
+
+    private static function of(string $framework, string $statement): void
+    {
+        DB::table('statements')->where(['framework_id' => $framework, 'id' => $statement])->exists() || abort(404);
+    }
+}

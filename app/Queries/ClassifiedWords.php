@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Jobs\CountClassified;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * The stems of classified questions, counted by bank and by statement or topic. They are counted anew when something has changed in the
+ * bank: at once where it is small, in the background where it is large, and not more often than need be.
+ */
+final class ClassifiedWords
+{
+    private const SMALL = 3000; // questions
+
+    private const FRESH = '30 seconds';
+
+    /** @param  list<string>  $banks */
+    public static function keep(array $banks): void
+    {
+        $stale = DB::select(
+            <<<'SQL'
+                SELECT banks.id, (SELECT count(*) FROM questions WHERE bank_id = banks.id) AS questions
+                FROM banks LEFT JOIN classified_banks AS counted ON counted.bank_id = banks.id
+                WHERE banks.id = ANY (?::uuid[]) AND (counted.bank_id IS NULL OR (counted.counted_at < now() - ?::interval
+                    AND counted.counted_at < (SELECT max(updated_at) FROM questions WHERE bank_id = banks.id)))
+                SQL,
+            ['{'.implode(',', $banks).'}', self::FRESH],
+        );
+        foreach ($stale as $bank) {
+            if ($bank->questions <= self::SMALL) {
+                self::count($bank->id);
+            } else {
+                // noted first, so that it is not asked for again while it goes on
+                DB::insert(
+                    <<<'SQL'
+                        INSERT INTO classified_banks VALUES (?, now(), ?) ON CONFLICT (bank_id) DO UPDATE SET counted_at = now()
+                        SQL,
+                    [$bank->id, $bank->questions],
+                );
+                CountClassified::dispatch($bank->id);
+            }
+        }
+    }
+
+    public static function count(string $bank): void
+    {
+        DB::transaction(function () use ($bank): void {
+            DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["classified $bank"]);
+            DB::delete('DELETE FROM classified_words WHERE bank_id = ?', [$bank]);
+            foreach (['question_standards' => 'statement_id', 'question_topics' => 'topic_id'] as $table => $column) {
+                DB::insert(
+                    <<<SQL
+                        INSERT INTO classified_words (bank_id, node_id, word, questions)
+                        SELECT ?, $table.$column, stems.word, count(*) FROM $table JOIN questions ON questions.id = $table.question_id
+                        JOIN LATERAL (SELECT DISTINCT lexeme AS word FROM question_search, unnest(question_search.words)
+                            WHERE question_search.question_id = questions.id AND lexeme LIKE '~%') AS stems ON true
+                        WHERE questions.bank_id = ? AND questions.binned_at IS NULL AND $table.$column IS NOT NULL GROUP BY 2, 3
+                        SQL,
+                    [$bank, $bank],
+                );
+                // how many questions there are stands under the empty word, how many stems they have together under '*'
+                DB::insert(
+                    <<<SQL
+                        INSERT INTO classified_words (bank_id, node_id, word, questions)
+                        SELECT ?, $table.$column, '', count(*) FROM $table JOIN questions ON questions.id = $table.question_id
+                        WHERE questions.bank_id = ? AND questions.binned_at IS NULL AND $table.$column IS NOT NULL GROUP BY 2
+                        SQL,
+                    [$bank, $bank],
+                );
+            }
+            DB::insert(
+                <<<'SQL'
+                    INSERT INTO classified_words (bank_id, node_id, word, questions)
+                    SELECT bank_id, node_id, '*', sum(questions) FROM classified_words WHERE bank_id = ? AND word LIKE '~%'
+                    GROUP BY 1, 2
+                    SQL,
+                [$bank],
+            );
+            DB::insert(
+                <<<'SQL'
+                    INSERT INTO classified_banks SELECT ?, now(), count(*) FROM questions WHERE bank_id = ?
+                    ON CONFLICT (bank_id) DO UPDATE SET counted_at = excluded.counted_at, questions = excluded.questions
+                    SQL,
+                [$bank, $bank],
+            );
+        });
+    }
+}

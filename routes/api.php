@@ -179,6 +179,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('coverage/table', [CoverageController::class, 'csv']);
     Route::post('banks/{bank:slug}/tagging', [TaggingController::class, 'next']);
     Route::get('questions/{question}/proposals', [TaggingController::class, 'proposals'])->whereUuid('question');
+    Route::get('statements', [StatementController::class, 'find']);
     Route::get('frameworks', [FrameworkController::class, 'index']);
     Route::post('frameworks', [FrameworkController::class, 'store'])->middleware('throttle:give');
     Route::prefix('frameworks/{framework}')

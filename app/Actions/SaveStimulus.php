@@ -135,6 +135,7 @@ final readonly class SaveStimulus
             'body' => $stimulus->text->html(),
             'stem' => mb_substr(strtr($stimulus->text->plain(), ["\n" => ' ']), 0, self::STEM),
             'words' => $words,
+            'standards' => Json::encode($stimulus->toJson()->standards ?? []),
             'media' => QuestionIndex::array(QuestionMedia::in($stimulus->text->html())),
         ];
     }

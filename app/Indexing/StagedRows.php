@@ -19,7 +19,7 @@ use WideQuarry\Question\Status;
 /** Questions of an intake as rows: whole, cleaned, with every derived column ready. */
 final readonly class StagedRows
 {
-    public function __construct(private PartKinds $kinds)
+    public function __construct(private PartKinds $kinds, private MatchedCodes $codes)
     {
     }
 
@@ -33,11 +33,20 @@ final readonly class StagedRows
     {
         [$clean, $dropped] = Canonical::of($json);
         $clean = QuestionMedia::renamed($clean, $media);
+        if (($clean->record ?? null) instanceof \stdClass) {
+            $this->codes->in($clean->record);
+        }
         $question = Question::read($clean, $this->kinds);
         $notices = array_map(
             fn (array $lost): Notice => Notice::loss('content.dropped', $lost[1]->sentence(), $file, null, $question->id),
             $dropped,
         );
+        foreach ($question->record->classification->standards as $one) {
+            if ($one->statement === null) {
+                $said = Message::of('app.indexing.code-matches-nothing', ['code' => $one->code, 'framework' => $one->framework]);
+                $notices[] = Notice::note('standards.unmatched', $said, $file, null, $question->id);
+            }
+        }
         $columns = QuestionIndex::columns($question);
         $given = $clean->record ?? null; // nobody has to send one
         if ($columns['is_complete'] === false && $given instanceof \stdClass && Approval::isApproved($given)) {

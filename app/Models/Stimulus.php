@@ -18,6 +18,7 @@ use WideQuarry\Stimulus\Stimulus as CoreStimulus;
  * @property string $body
  * @property string $stem
  * @property string|null $origin JSON
+ * @property string $standards JSON
  * @property \Carbon\CarbonInterface|null $binned_at
  * @property \Illuminate\Support\Carbon $updated_at
  * @property Bank $bank
@@ -47,6 +48,7 @@ final class Stimulus extends Model
                     'language' => $this->language,
                     'body' => $this->body,
                     'origin' => $this->origin === null ? null : Json::decode($this->origin),
+                    'standards' => $this->standards === '[]' ? null : Json::decode($this->standards),
                 ],
                 fn (mixed $value): bool => $value !== null,
             ),

@@ -8,6 +8,7 @@ use App\Errors\Refused;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Queries\AssessmentEntries;
+use App\Queries\QuestionStandards;
 use App\Queries\Stimuli;
 use App\Storage\MediaStore;
 use Illuminate\Support\Facades\DB;
@@ -78,6 +79,9 @@ final readonly class SheetPage
                 $pins,
             ),
         );
+        $standards = $settings->standards
+            ? QuestionStandards::of(array_map(fn (Pick $pick): string => $pick->question, $document->picks()))
+            : [];
         foreach ($document->picks() as $pick) {
             $bank = $entries->bankOf($pick);
             $question = $questions[$pick->id] ?? null;
@@ -94,6 +98,7 @@ final readonly class SheetPage
                     $pick->variation !== null => "/api/v1/banks/$bank/media/$id",
                     default => "/api/v1/questions/$pick->question/media/$id", // its bank may be one that this person may not read
                 },
+                $question === null ? [] : self::codes($standards[$pick->question] ?? []),
             );
         }
 
@@ -170,5 +175,16 @@ final readonly class SheetPage
         $bytes = $found === null || ! str_starts_with($found->type, 'image/') ? null : $this->store->bytes($found->sha256);
 
         return $bytes === null ? null : "data:$found->type;base64,".base64_encode($bytes);
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $standards
+     * @return list<string>
+     */
+    private static function codes(array $standards): array
+    {
+        $assessed = array_filter($standards, fn (array $one): bool => $one['touches'] === false);
+
+        return array_values(array_filter(array_column($assessed, 'code'), is_string(...)));
     }
 }

@@ -40,6 +40,7 @@ final readonly class AssessmentEntries
     public static function of(Assessment $assessment, User $person, PartKinds $kinds): self
     {
         $ids = $assessment->questions();
+        /** @var list<object{id: string, stimuli: string|null}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT questions.id, questions.title, stem, kinds, points, difficulty, status, questions.revision, approved_revision,
@@ -53,14 +54,11 @@ final readonly class AssessmentEntries
             ['{'.implode(',', $ids).'}', $person->id],
         );
         $topics = Topics::paths($ids);
-        $standards = QuestionStandards::of($ids);
+        $standards = QuestionStandards::names($ids);
         $by = [];
         foreach ($rows as $row) {
             $row->topics = $topics[$row->id] ?? [];
-            $row->standards = array_map(
-                fn (array $one): string => trim("{$one['code']} {$one['title']}"),
-                $standards[$row->id] ?? [],
-            );
+            $row->standards = $standards[$row->id] ?? [];
             $row->stimuli = $row->stimuli === null ? [] : Json::decode($row->stimuli);
             $by[$row->id] = $row;
         }
@@ -324,6 +322,7 @@ final readonly class AssessmentEntries
      */
     private function counted(?\stdClass $row, \Brick\Math\BigRational $points): array
     {
+        /** @var (object{topics: list<list<string>>, standards: list<string>, difficulty: int|null}&\stdClass)|null $row */
         return [
             'points' => $points,
             'kinds' => $row === null ? [] : PostgresArray::read($row->kinds),

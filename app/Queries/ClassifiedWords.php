@@ -20,6 +20,7 @@ final class ClassifiedWords
     /** @param  list<string>  $banks */
     public static function keep(array $banks): void
     {
+        /** @var list<object{id: string, questions: int}&\stdClass> $stale */
         $stale = DB::select(
             <<<'SQL'
                 SELECT banks.id, (SELECT count(*) FROM questions WHERE bank_id = banks.id) AS questions

@@ -10,7 +10,12 @@ use Illuminate\Support\Facades\DB;
 use WideQuarry\Messages\Message;
 use WideQuarry\Standards\Coverage;
 
-/** The coverage of a tree, as screens and files show it. */
+/**
+ * The coverage of a tree, as screens and files show it.
+ *
+ * @phpstan-type Node object{id: string, parent_id: string|null, code: string, title: string, text: string, retired: bool}&\stdClass
+ * @phpstan-type Cell array{questions: int, approved: int, points: float}
+ */
 final readonly class CoverageOf
 {
     /** Values that are wanted, where a dimension is a scale; of others, those that occur. */
@@ -31,6 +36,7 @@ final readonly class CoverageOf
         private string $by,
         private int $least,
         private bool $approved,
+        private int $levels,
     ) {
     }
 
@@ -51,32 +57,57 @@ final readonly class CoverageOf
     public function describe(): array
     {
         $nodes = $this->nodes();
-        $cells = $this->counts->cells([$this->by]);
-        $by = [];
-        foreach ($cells as $cell) {
-            $by[$cell->node][$cell->value] = [
-                'questions' => $cell->questions,
-                'approved' => $cell->approved,
-                'points' => (float) $cell->points,
-            ];
-        }
-        $values = $this->values($cells);
-        $coverage = new Coverage(
-            array_column($nodes, 'parent_id', 'id'),
-            $by,
-            array_values(array_filter(self::SCALES[$this->by] ?? $values, fn (string $one): bool => $one !== '')),
-        );
-        $retired = array_column(array_filter($nodes, fn (\stdClass $node): bool => $node->retired), 'id');
+        $counts = $this->counts->cells([$this->by]);
+        $cells = self::byNode($counts);
+        $values = $this->values($counts);
 
         return [
             'values' => $values,
             'nodes' => array_map(
-                fn (\stdClass $node): array => [...(array) $node, 'cells' => (object) ($by[$node->id] ?? [])],
+                fn (\stdClass $node): array => [...get_object_vars($node), 'cells' => (object) ($cells[$node->id] ?? [])],
                 $nodes,
             ),
-            'thin' => $coverage->thin($this->least, $this->approved, $retired),
+            'thin' => $this->thin($nodes, $cells, $values),
             'totals' => $this->counts->totals(),
         ];
+    }
+
+    /**
+     * @param  list<object{node: string, value: string, questions: int, approved: int, points: string}&\stdClass>  $counts
+     * @return array<string, array<string, Cell>> node → value → what there is
+     */
+    private static function byNode(array $counts): array
+    {
+        $cells = [];
+        foreach ($counts as $one) {
+            $cells[$one->node][$one->value] = [
+                'questions' => $one->questions,
+                'approved' => $one->approved,
+                'points' => (float) $one->points,
+            ];
+        }
+
+        return $cells;
+    }
+
+    /**
+     * @param  list<Node>  $nodes
+     * @param  array<string, array<string, Cell>>  $cells
+     * @param  list<string>  $values
+     * @return list<array{node: string, none: bool, missing: list<string>, short: int}>
+     */
+    private function thin(array $nodes, array $cells, array $values): array
+    {
+        $parents = $retired = [];
+        foreach ($nodes as $node) {
+            $parents[$node->id] = $node->parent_id;
+            if ($node->retired) {
+                $retired[] = $node->id;
+            }
+        }
+        $wanted = array_values(array_filter(self::SCALES[$this->by] ?? $values, fn (string $one): bool => $one !== ''));
+
+        return (new Coverage($parents, $cells, $wanted))->thin($this->least, $this->approved, $retired, $this->levels);
     }
 
     /** @return list<\stdClass> */
@@ -88,46 +119,60 @@ final readonly class CoverageOf
     /** RFC 4180; a cell that a spreadsheet would take for a formula begins with an apostrophe. */
     public function csv(): string
     {
-        $described = $this->describe();
+        $nodes = $this->nodes();
+        $counts = $this->counts->cells([$this->by]);
+        $cells = self::byNode($counts);
+        $values = $this->values($counts);
+        $missing = array_column($this->thin($nodes, $cells, $values), 'missing', 'node');
+        $named = array_map(fn (string $value): string => $value === '' ? Message::of('app.queries.coverage-none') : $value, $values);
+        $rows = [
+            [
+                Message::of('app.queries.coverage-code'),
+                Message::of('app.queries.coverage-statement'),
+                ...$named,
+                Message::of('app.queries.coverage-questions'),
+                Message::of('app.queries.coverage-points'),
+                Message::of('app.queries.coverage-thin'),
+            ],
+        ];
+        foreach ($nodes as $node) {
+            $here = $cells[$node->id] ?? [];
+            $rows[] = [
+                $node->code,
+                $node->title === '' ? $node->text : $node->title,
+                ...array_map(fn (string $value): string => (string) ($here[$value]['questions'] ?? 0), $values),
+                (string) array_sum(array_column($here, 'questions')),
+                (string) array_sum(array_column($here, 'points')),
+                implode(' ', $missing[$node->id] ?? []),
+            ];
+        }
+        $without = $this->counts->totals()->without;
+        $rows[] = ['', Message::of('app.queries.coverage-without'), ...array_fill(0, count($values), ''), is_int($without) ? "$without" : '', '', ''];
+
+        return self::written($rows);
+    }
+
+    /** @param  list<array<string>>  $rows */
+    private static function written(array $rows): string
+    {
         $stream = fopen('php://memory', 'r+');
         assert($stream !== false);
-        $say = fn (string $name): string => Message::of("app.queries.coverage-$name");
-        $missing = array_column($described['thin'], 'missing', 'node');
-        $put = fn (array $cells): mixed => fputcsv(
-            $stream,
-            array_map(fn (mixed $cell): string => preg_match('/^[=+\-@\t]/', (string) $cell) === 1 ? "'$cell" : (string) $cell, $cells),
-            ',',
-            '"',
-            '',
-            "\r\n",
-        );
-        $values = array_map(fn (string $value): string => $value === '' ? $say('none') : $value, $described['values']);
-        $put([$say('code'), $say('statement'), ...$values, $say('questions'), $say('points'), $say('thin')]);
-        foreach ($described['nodes'] as $node) {
-            $cells = (array) $node['cells'];
-            $count = fn (string $what): int|float => array_sum(array_column($cells, $what));
-            $put([
-                $node['code'],
-                $node['title'] === '' ? $node['text'] : $node['title'],
-                ...array_map(fn (string $value): int => $cells[$value]['questions'] ?? 0, $described['values']),
-                $count('questions'),
-                $count('points'),
-                implode(' ', $missing[$node['id']] ?? []),
-            ]);
+        foreach ($rows as $row) {
+            $safe = array_map(fn (string $cell): string => preg_match('/^[=+\-@\t]/', $cell) === 1 ? "'$cell" : $cell, $row);
+            fputcsv($stream, $safe, ',', '"', '', "\r\n");
         }
-        $put(['', $say('without'), ...array_fill(0, count($values), ''), $described['totals']->without, '', '']);
         rewind($stream);
 
         return "\xEF\xBB\xBF".stream_get_contents($stream);
     }
 
     /**
-     * @param  list<\stdClass>  $cells
+     * @param  list<object{node: string, value: string, questions: int, approved: int, points: string}&\stdClass>  $counts
      * @return list<string> in the order of their scale, those without one last
      */
-    private function values(array $cells): array
+    private function values(array $counts): array
     {
-        $found = array_values(array_unique(array_map(strval(...), array_column($cells, 'value'))));
+        $found = array_values(array_unique(array_column($counts, 'value')));
         $scale = self::SCALES[$this->by] ?? [];
         sort($found);
         $none = in_array('', $found, true) ? [''] : [];
@@ -135,12 +180,13 @@ final readonly class CoverageOf
         return [...$scale, ...array_values(array_diff($found, $scale, [''])), ...$none];
     }
 
-    /** @return list<\stdClass> in tree order */
+    /** @return list<Node> in tree order */
     private function nodes(): array
     {
         if ($this->tree === 'framework') {
             return Frameworks::statements($this->id);
         }
+        /** @var list<object{id: string, parent_id: string|null, title: string}&\stdClass> $rows */
         $rows = Topics::of($this->id)->orderBy('position')->orderBy('title')->get(['id', 'parent_id', 'title'])->all();
         $below = [];
         foreach ($rows as $row) {
@@ -155,14 +201,20 @@ final readonly class CoverageOf
                 'retired' => false,
             ];
         }
+
+        return self::ordered($below, '');
+    }
+
+    /**
+     * @param  array<string, list<Node>>  $below
+     * @return list<Node>
+     */
+    private static function ordered(array $below, string $from): array
+    {
         $ordered = [];
-        $walk = function (string $from) use (&$walk, &$ordered, $below): void {
-            foreach ($below[$from] ?? [] as $node) {
-                $ordered[] = $node;
-                $walk($node->id);
-            }
-        };
-        $walk('');
+        foreach ($below[$from] ?? [] as $node) {
+            array_push($ordered, $node, ...self::ordered($below, $node->id));
+        }
 
         return $ordered;
     }

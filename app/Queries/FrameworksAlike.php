@@ -17,15 +17,17 @@ final class FrameworksAlike
     /** @return array<string, mixed> the framework in short, and each one that is here with what is different in it */
     public static function describe(Framework $read): array
     {
+        /** @var list<object{id: string, title: string, version: string}&\stdClass> $here */
         $here = DB::table('frameworks')
             ->where('identifier', $read->id)
             ->orWhereRaw('lower(title) = lower(?)', [$read->title])
             ->orderByDesc('updated_at')
             ->limit(5)
-            ->get(['id', 'title', 'version', 'identifier']);
+            ->get(['id', 'title', 'version'])
+            ->all();
         $alike = [];
         foreach ($here as $row) {
-            $whole = Frameworks::whole((string) $row->id);
+            $whole = Frameworks::whole($row->id);
             if ($whole !== null) {
                 $alike[] = [
                     'id' => $row->id,

@@ -44,6 +44,7 @@ final readonly class ProposedNodes
     /** @return list<string> marked as in question_search: ~basalt */
     public function stems(string $question): array
     {
+        /** @var list<object{lexeme: string}&\stdClass> $rows */
         $rows = DB::select(
             "SELECT lexeme FROM question_search, unnest(words) WHERE question_id = ? AND lexeme LIKE '~%' AND length(lexeme) > 2 LIMIT ?",
             [$question, self::MOST_STEMS],
@@ -75,6 +76,7 @@ final readonly class ProposedNodes
                 [$this->id],
             ];
         $list = '{'.implode(',', array_map(fn (string $stem): string => '"'.addcslashes($stem, '"\\').'"', $stems)).'}';
+        /** @var list<object{id: string, above: string, length: int, retired: bool, wording: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<SQL
                 WITH nodes AS ($nodes)
@@ -104,6 +106,7 @@ final readonly class ProposedNodes
      */
     private function classified(string $stems, array $nodes, ?string $without): array
     {
+        /** @var list<object{node_id: string, word: string, questions: int}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
                 SELECT node_id, word, sum(questions)::int AS questions FROM classified_words
@@ -116,19 +119,18 @@ final readonly class ProposedNodes
         foreach ($rows as $row) {
             $classified[$row->node_id][$row->word] = $row->questions;
         }
-        if ($without !== null) {
-            $this->forget($classified, $without, PostgresArray::read($stems));
-        }
 
-        return $classified;
+        return $without === null ? $classified : $this->forget($classified, $without, PostgresArray::read($stems));
     }
 
     /**
      * @param  array<string, array<string, int>>  $classified
      * @param  list<string>  $stems
+     * @return array<string, array<string, int>>
      */
-    private function forget(array &$classified, string $question, array $stems): void
+    private function forget(array $classified, string $question, array $stems): array
     {
+        /** @var list<object{id: string}&\stdClass> $nodes */
         $nodes = DB::select(
             <<<'SQL'
                 SELECT statement_id AS id FROM question_standards WHERE question_id = ? AND statement_id IS NOT NULL
@@ -148,6 +150,8 @@ final readonly class ProposedNodes
             }
             $classified[$node] = array_filter($classified[$node] ?? []);
         }
+
+        return $classified;
     }
 
     /**
@@ -171,7 +175,7 @@ final readonly class ProposedNodes
                 SQL,
             [$question],
         );
-        $text = $row instanceof \stdClass ? html_entity_decode(strip_tags((string) $row->text)) : '';
+        $text = $row instanceof \stdClass && is_string($row->text) ? html_entity_decode(strip_tags($row->text)) : '';
         $forms = [];
         foreach (Splitter::words(mb_strcut($text, 0, 20_000)) as $word) {
             foreach ([$word->whole, ...$word->pieces] as $form) {
@@ -179,6 +183,7 @@ final readonly class ProposedNodes
             }
         }
         $list = '{'.implode(',', array_map(fn (string|int $form): string => '"'.addcslashes((string) $form, '"\\').'"', array_keys($forms))).'}';
+        /** @var list<object{stem: string, form: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
                 SELECT DISTINCT ON (stem) stem, form FROM unnest(?::text[]) WITH ORDINALITY AS given (form, place),

@@ -15,6 +15,7 @@ final class QuestionStandards
      */
     public static function of(array $questions): array
     {
+        /** @var list<object{question_id: string}&\stdClass> $rows */
         $rows = $questions === [] ? [] : DB::select(
             <<<'SQL'
                 SELECT question_id, statement_id AS statement, coalesce(statements.code, question_standards.code) AS code,
@@ -31,10 +32,27 @@ final class QuestionStandards
         foreach ($rows as $row) {
             $question = $row->question_id;
             unset($row->question_id);
-            $standards[$question][] = (array) $row;
+            /** @var array<string, mixed> $fields */
+            $fields = get_object_vars($row);
+            $standards[$question][] = $fields;
         }
 
         return $standards;
+    }
+
+    /**
+     * @param  list<string>  $questions
+     * @return array<string, list<string>> question → code and words of each standard
+     */
+    public static function names(array $questions): array
+    {
+        return array_map(
+            fn (array $standards): array => array_map(
+                fn (array $one): string => implode(' ', array_filter([$one['code'] ?? '', $one['title'] ?? ''], is_string(...))),
+                $standards,
+            ),
+            self::of($questions),
+        );
     }
 
     /**
@@ -55,6 +73,7 @@ final class QuestionStandards
         if ($named === []) {
             return;
         }
+        /** @var list<object{id: string, code: string, title: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
                 SELECT statements.id, code, frameworks.title FROM statements JOIN frameworks ON frameworks.id = framework_id

@@ -130,6 +130,24 @@ final class Conditions
                     SQL,
                 [$list],
             ],
+            'assesses' => [
+                <<<'SQL'
+                    questions.id IN (SELECT question_standards.question_id FROM question_standards
+                        WHERE NOT touches AND question_standards.statement_id IN (SELECT id FROM statements WHERE above && ?::uuid[]))
+                    SQL,
+                [$list],
+            ],
+            'covers' => [
+                <<<'SQL'
+                    questions.id IN (WITH wanted AS (SELECT id FROM statements WHERE above && ?::uuid[])
+                        SELECT question_standards.question_id FROM question_standards
+                        WHERE NOT touches AND question_standards.statement_id IN (
+                            SELECT id FROM wanted UNION SELECT from_id FROM statement_associations
+                                WHERE kind IN ('exact', 'replaced_by', 'broader') AND to_id IN (SELECT id FROM wanted)
+                            UNION SELECT to_id FROM statement_associations WHERE kind = 'exact' AND from_id IN (SELECT id FROM wanted)))
+                    SQL,
+                [$list],
+            ],
             'framework' => [
                 <<<'SQL'
                     questions.id IN (SELECT question_standards.question_id FROM question_standards

@@ -43,7 +43,7 @@ final class CoverageCounts
     /**
      * @param  list<string>  $by  one or two names of BY
      * @param  string|null  $node  only of this one
-     * @return list<\stdClass> node, value, with two: other; questions, approved, points
+     * @return list<object{node: string, value: string, questions: int, approved: int, points: string}&\stdClass>  with two names: other
      */
     public function cells(array $by, ?string $node = null): array
     {
@@ -54,6 +54,7 @@ final class CoverageCounts
         [$each, $bound] = $this->each();
         $only = $node === null ? '' : 'WHERE node = ?::uuid';
 
+        /** @var list<object{node: string, value: string, questions: int, approved: int, points: string}&\stdClass> */
         return DB::select(
             <<<SQL
                 WITH found AS MATERIALIZED ({$found->toSql()}), here AS MATERIALIZED (SELECT DISTINCT id FROM found), each AS ($each)

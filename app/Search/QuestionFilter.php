@@ -24,6 +24,8 @@ final readonly class QuestionFilter
         'difficulty',
         'topic',
         'standard',
+        'assesses',
+        'covers',
         'framework',
         'unmatched',
         'tag',
@@ -207,7 +209,7 @@ final readonly class QuestionFilter
                 throw Malformed::notOneOf("/$name", $allowed, $value);
             }
             if (
-                in_array($name, ['topic', 'standard', 'framework', 'folder', 'place', 'stimulus', 'by', 'editor'], true) &&
+                in_array($name, ['topic', 'standard', 'assesses', 'covers', 'framework', 'folder', 'place', 'stimulus', 'by', 'editor'], true) &&
                 preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1
             ) {
                 throw Malformed::outOfRange("/$name", Message::of('app.search.identifier'), $value);

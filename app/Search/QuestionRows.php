@@ -28,7 +28,7 @@ final class QuestionRows
             ->keyBy('id');
         $standards = QuestionStandards::of(array_values(array_filter(array_column($rows, 'id'), is_string(...))));
         foreach ($rows as $row) {
-            $row->standards = $standards[$row->id] ?? [];
+            $row->standards = $standards[is_string($row->id) ? $row->id : ''] ?? [];
             $row->title_marks = $words->isEmpty() ? [[$row->title, false]] : $words->marks(is_string($row->title) ? $row->title : '');
             $row->stem_marks = $words->isEmpty()
                 ? [[$row->stem, false]]

@@ -64,6 +64,8 @@ return new class extends Migration
                 SELECT questions.id, one.place, one.value->>'framework', one.value->>'code', lower(regexp_replace(one.value->>'code', '\s+', '', 'g')), NULL, false
                 FROM questions, jsonb_array_elements(record->'standards') WITH ORDINALITY AS one (value, place) WHERE record ? 'standards';
 
+            ALTER TABLE stimuli ADD COLUMN standards jsonb NOT NULL DEFAULT '[]';
+
             -- Keepers of a bank that is shared look after frameworks; everybody keeps a bank of their own.
             CREATE FUNCTION keeps_frameworks(person uuid) RETURNS boolean LANGUAGE sql STABLE AS $$
                 SELECT EXISTS (SELECT 1 FROM users WHERE id = person AND is_administrator) OR EXISTS (

@@ -34,13 +34,21 @@ final readonly class DemoStandards
     public function align(string $slug, string $bankId): void
     {
         $all = Json::decode((string) file_get_contents(database_path('demo/standards/alignments.json')));
+        /** @var array<string, list<string>> $wanted */
         $wanted = $all instanceof \stdClass && ($all->{$slug} ?? null) instanceof \stdClass ? get_object_vars($all->{$slug}) : [];
+        /** @var array<string, object{id: string, code: string, title: string}&\stdClass> $statements */
         $statements = DB::table('statements')
             ->join('frameworks', 'frameworks.id', '=', 'framework_id')
             ->get(['statements.id', 'code', 'frameworks.title'])
-            ->keyBy('code');
+            ->keyBy('code')
+            ->all();
         $records = [];
-        $questions = DB::table('questions')->where('bank_id', $bankId)->whereIn('title', array_keys($wanted))->get(['id', 'title', 'record']);
+        /** @var list<object{id: string, title: string, record: string}&\stdClass> $questions */
+        $questions = DB::table('questions')
+            ->where('bank_id', $bankId)
+            ->whereIn('title', array_keys($wanted))
+            ->get(['id', 'title', 'record'])
+            ->all();
         foreach ($questions as $question) {
             $record = Json::decode($question->record);
             assert($record instanceof \stdClass);

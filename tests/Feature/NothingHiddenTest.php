@@ -35,6 +35,7 @@ function seams(): array
         'record' => [
             'tags' => ['zirkonit'],
             'topics' => [['Zirkonit topic']],
+            'standards' => [(object) ['framework' => 'Zirkonit framework', 'code' => 'ZIRKONIT-1']],
             'author' => 'Zirkonit author',
             'level' => 'Zirkonit level',
             'source' => 'Zirkonit source',
@@ -113,6 +114,8 @@ function seams(): array
             'dispatch' => [$world->dispatch()],
             'print' => [(string) Str::uuid7()],
             'upload' => [$world->upload()],
+            'framework' => [$world->framework()],
+            'statement' => [World::STATEMENT],
         ],
     ];
 }
@@ -148,6 +151,9 @@ it('lets nothing of a bank that one may not read be seen anywhere', function ():
         '?words=zirk&of=bank&of=topic&of=tag&of=author&of=level&of=source&of=by&of=folder',
         '?of=bank&of=kind&of=topic&of=tag&of=author&of=level&of=source&of=folder&bank=rocks',
         '?only=unused',
+        '?of=standard&of=framework&of=unmatched&layers=purpose&tree='.$values['framework'][0].'&node='.World::STATEMENT,
+        '?topics=rocks&layers=kind',
+        '?topics=mine&layers=kind',
     ];
     $seen = [];
     foreach (app('router')->getRoutes()->getRoutes() as $route) {
@@ -188,5 +194,9 @@ it('lets nothing of a bank that one may not read be seen anywhere', function ():
         'api/v1/banks/{bank}/trees',
         'api/v1/transfers',
         'api/v1/people',
+        'api/v1/coverage',
+        'api/v1/coverage/node',
+        'api/v1/coverage/table',
+        'api/v1/questions/{question}/proposals',
     );
 });

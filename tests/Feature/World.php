@@ -15,6 +15,7 @@ use App\Actions\RunSpecimens;
 use App\Actions\SaveQuestion;
 use App\Actions\SaveRubric;
 use App\Actions\SaveStimulus;
+use App\Actions\Standards\StoreFramework;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
@@ -30,6 +31,8 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Standards\Framework;
+use WideQuarry\Standards\Statement;
 use WideQuarry\Stimulus\Stimulus;
 
 /** A bank with one question, and people with every kind of right to it. */
@@ -91,6 +94,20 @@ final class World
         ]);
 
         return $id;
+    }
+
+    public const STATEMENT = '7b1f0c52-3a44-4d7e-9a51-0e0d6f2c1b02';
+
+    /** A framework of two statements, one below the other. */
+    public function framework(): string
+    {
+        $statements = [
+            new Statement('7b1f0c52-3a44-4d7e-9a51-0e0d6f2c1b01', 'FEF.1', 'Earth materials'),
+            new Statement(self::STATEMENT, 'FEF.1.1', 'Tells minerals apart by hardness.', '7b1f0c52-3a44-4d7e-9a51-0e0d6f2c1b01'),
+        ];
+        $framework = new Framework('7b1f0c52-3a44-4d7e-9a51-0e0d6f2c1a01', 'Fellmoor Earth Framework', '2026', $statements);
+
+        return app(StoreFramework::class)->asNew($framework, $this->people['keeper']);
     }
 
     public function folder(string $name = 'F'): string

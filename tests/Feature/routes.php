@@ -203,6 +203,71 @@ return [
         fn (World $w): array => ["/uploads/{$w->upload()}/finish", new stdClass()],
     ],
     'DELETE api/v1/uploads/{upload}' => [[401, 404, 404, 204, 404, 404, 404], fn (World $w): array => ["/uploads/{$w->upload()}", null]],
+    'GET api/v1/statements' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/statements?words=hardness', null]],
+    'GET api/v1/frameworks' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/frameworks', null]],
+    'POST api/v1/frameworks' => [
+        [401, 403, 403, 403, 200, 403, 200],
+        fn (World $w): array => ['/frameworks', ['text' => 'A.1 Rocks', 'name' => 'Outline']],
+    ],
+    'GET api/v1/frameworks/{framework}' => [
+        [401, 200, 200, 200, 200, 200, 200],
+        fn (World $w): array => ["/frameworks/{$w->framework()}", null],
+    ],
+    'PATCH api/v1/frameworks/{framework}' => [
+        [401, 403, 403, 403, 204, 403, 204],
+        fn (World $w): array => ["/frameworks/{$w->framework()}", ['title' => 'Earth', 'retired' => true]],
+    ],
+    'DELETE api/v1/frameworks/{framework}' => [
+        [401, 403, 403, 403, 204, 403, 204],
+        fn (World $w): array => ["/frameworks/{$w->framework()}", null],
+    ],
+    'GET api/v1/frameworks/{framework}/file' => [
+        [401, 200, 200, 200, 200, 200, 200],
+        fn (World $w): array => ["/frameworks/{$w->framework()}/file", null],
+    ],
+    'POST api/v1/frameworks/{framework}/statements' => [
+        [401, 403, 403, 403, 201, 403, 201],
+        fn (World $w): array => [
+            "/frameworks/{$w->framework()}/statements",
+            ['code' => 'FEF.1.2', 'text' => 'Names rocks', 'parent' => World::STATEMENT],
+        ],
+    ],
+    'PATCH api/v1/frameworks/{framework}/statements/{statement}' => [
+        [401, 403, 403, 403, 204, 403, 204],
+        fn (World $w): array => ["/frameworks/{$w->framework()}/statements/".World::STATEMENT, ['text' => 'Names minerals', 'parent' => null]],
+    ],
+    'DELETE api/v1/frameworks/{framework}/statements/{statement}' => [
+        [401, 403, 403, 403, 204, 403, 204],
+        fn (World $w): array => ["/frameworks/{$w->framework()}/statements/".World::STATEMENT, null],
+    ],
+    'POST api/v1/frameworks/{framework}/associations' => [
+        [401, 403, 403, 403, 204, 403, 204],
+        fn (World $w): array => [
+            "/frameworks/{$w->framework()}/associations",
+            ['from' => World::STATEMENT, 'to' => '7b1f0c52-3a44-4d7e-9a51-0e0d6f2c1b01', 'kind' => 'broader'],
+        ],
+    ],
+    'DELETE api/v1/frameworks/{framework}/associations' => [
+        [401, 403, 403, 403, 204, 403, 204],
+        fn (World $w): array => [
+            "/frameworks/{$w->framework()}/associations",
+            ['from' => World::STATEMENT, 'to' => '7b1f0c52-3a44-4d7e-9a51-0e0d6f2c1b01', 'kind' => 'broader'],
+        ],
+    ],
+    'GET api/v1/coverage' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ["/coverage?tree={$w->framework()}", null]],
+    'GET api/v1/coverage/node' => [
+        [401, 200, 200, 200, 200, 200, 200],
+        fn (World $w): array => ["/coverage/node?tree={$w->framework()}&node=".World::STATEMENT, null],
+    ],
+    'GET api/v1/coverage/table' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/coverage/table?topics=rocks', null]],
+    'POST api/v1/banks/{bank}/tagging' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ['/banks/rocks/tagging', ['framework' => $w->framework(), 'filter' => '', 'past' => [], 'take' => 2]],
+    ],
+    'GET api/v1/questions/{question}/proposals' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/questions/$w->question/proposals?framework={$w->framework()}", null],
+    ],
     'GET api/v1/banks/{bank}/media' => [[401, 404, 200, 200, 200, 200, 404], fn (World $w): array => ['/banks/rocks/media', null]],
     'POST api/v1/banks/{bank}/media' => [[401, 404, 403, 422, 422, 403, 404], fn (World $w): array => ['/banks/rocks/media', new stdClass()]],
     'PATCH api/v1/banks/{bank}/media/{medium}' => [

@@ -135,7 +135,7 @@ final readonly class ExportCollector
     private function add(PackageContents $found, array &$around, array $rows, ExportOptions $along): void
     {
         $topics = Topics::paths(array_column($rows, 'id'));
-        $records = array_map(fn (mixed $row): mixed => Json::decode($row->record), $rows);
+        $records = array_map(fn (mixed $row): mixed => Json::decode($row instanceof \stdClass && is_string($row->record) ? $row->record : '{}'), $rows);
         QuestionStandards::refresh(array_values(array_filter($records, fn (mixed $one): bool => $one instanceof \stdClass)));
         foreach ($rows as $i => $row) {
             assert($row instanceof \stdClass);
@@ -174,7 +174,7 @@ final readonly class ExportCollector
         foreach (
             DB::table('stimuli')
                 ->whereIn('id', $ids)
-                ->get(['id', 'bank_id', 'title', 'language', 'body', 'origin']) as $stimulus
+                ->get(['id', 'bank_id', 'title', 'language', 'body', 'origin', 'standards']) as $stimulus
         ) {
             $around['stimuli'][(string) $stimulus->id] ??= (object) array_filter(
                 [
@@ -183,6 +183,7 @@ final readonly class ExportCollector
                     'language' => $stimulus->language,
                     'body' => $stimulus->body,
                     'origin' => is_string($stimulus->origin) ? Json::decode($stimulus->origin) : null,
+                    'standards' => $stimulus->standards === '[]' ? null : Json::decode($stimulus->standards),
                 ],
                 fn (mixed $value): bool => $value !== null,
             );

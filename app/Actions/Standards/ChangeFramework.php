@@ -33,7 +33,7 @@ final class ChangeFramework
         DB::table('frameworks')->where('id', $framework)->update([...$columns, 'updated_at' => now()]) === 1 || abort(404);
     }
 
-    /** @throws Refused while something names one of its statements */
+    /** Refused while something names one of its statements. */
     public function remove(string $framework): void
     {
         DB::transaction(function () use ($framework): void {

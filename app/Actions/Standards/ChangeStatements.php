@@ -6,6 +6,7 @@ namespace App\Actions\Standards;
 
 use App\Errors\Refused;
 use App\Queries\Frameworks;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
@@ -102,7 +103,7 @@ final class ChangeStatements
             fn () => DB::table('statement_associations')
                 ->where(['from_id' => $association->from, 'to_id' => $association->to, 'kind' => $association->kind])
                 ->whereExists(
-                    fn ($query) => $query
+                    fn (Builder $query): Builder => $query
                         ->from('statements')
                         ->where('framework_id', $framework)
                         ->whereRaw('statements.id IN (statement_associations.from_id, statement_associations.to_id)'),
@@ -144,6 +145,7 @@ final class ChangeStatements
     private function place(string $framework, string $id, ?string $parent, ?string $before): void
     {
         $rows = DB::table('statements')->where('framework_id', $framework)->orderBy('position')->orderBy('id')->get(['id', 'parent_id']);
+        /** @var array<string, string|null> $parents */
         $parents = $rows->pluck('parent_id', 'id')->all();
         if ($parent !== null && ! array_key_exists($parent, $parents)) {
             throw Refused::because('statement.parent', Message::of('app.actions.standards.parent-gone'), '/parent');

@@ -31,6 +31,7 @@ final class HandOut
             ->join('tagging_claims', 'tagging_claims.question_id', '=', 'questions.id')
             ->where('tagging_claims.user_id', '<>', $person->id)
             ->count();
+        /** @var list<string> $candidates */
         $candidates = (clone $open)
             ->whereRaw('questions.id <> ALL (?::uuid[])', ['{'.implode(',', $past).'}'])
             ->whereRaw('NOT EXISTS (SELECT 1 FROM tagging_claims AS claim WHERE claim.question_id = questions.id AND claim.user_id <> ?)', [
@@ -41,6 +42,7 @@ final class HandOut
             ->limit($take)
             ->pluck('questions.id')
             ->all();
+        /** @var list<object{question_id: string}&\stdClass> $claimed */
         $claimed = DB::select(
             <<<'SQL'
                 INSERT INTO tagging_claims (question_id, user_id, until)
@@ -54,7 +56,7 @@ final class HandOut
         $mine = array_column($claimed, 'question_id');
 
         return [
-            'questions' => array_values(array_filter($candidates, fn (mixed $id): bool => in_array($id, $mine, true))),
+            'questions' => array_values(array_filter($candidates, fn (string $id): bool => in_array($id, $mine, true))),
             'left' => $left,
             'elsewhere' => $held,
         ];

@@ -25,15 +25,17 @@ final class StoreFramework
     /** @return string the framework */
     public function asNew(Framework $framework, User $person): string
     {
+        /** @var string */
         return DB::transaction(fn (): string => $this->insert($framework, $person)[0]);
     }
 
     /** @param  string  $earlier  the version it is put beside, whose statements it succeeds */
     public function beside(Framework $framework, string $earlier, User $person): string
     {
+        /** @var string */
         return DB::transaction(function () use ($framework, $earlier, $person): string {
             $before = Frameworks::whole($earlier);
-            $known = DB::table('statements')->where('framework_id', $earlier)->pluck('id', 'identifier')->all();
+            $known = self::known($earlier);
             [$id, $ids] = $this->insert($framework, $person);
             $pairs = $before === null ? [] : Comparison::between($before->statements, $framework->statements)->succession();
             $this->associate(
@@ -48,10 +50,11 @@ final class StoreFramework
     /** @param  string  $id  the framework it is a newer state of */
     public function over(Framework $framework, string $id): string
     {
+        /** @var string */
         return DB::transaction(function () use ($framework, $id): string {
             DB::table('frameworks')->where('id', $id)->lockForUpdate()->first();
             $before = Frameworks::whole($id);
-            $known = DB::table('statements')->where('framework_id', $id)->pluck('id', 'identifier')->all();
+            $known = self::known($id);
             $pairs = $before === null ? [] : array_flip(Comparison::between($before->statements, $framework->statements)->pairs);
             $ids = [];
             foreach ($framework->statements as $one) {
@@ -72,6 +75,13 @@ final class StoreFramework
 
             return $id;
         });
+    }
+
+    /** @return array<string, string> identifier → id */
+    private static function known(string $framework): array
+    {
+        /** @var array<string, string> */
+        return DB::table('statements')->where('framework_id', $framework)->pluck('id', 'identifier')->all();
     }
 
     /** Takes up codes that questions brought by the identifier of a statement which has come since. */
@@ -113,6 +123,7 @@ final class StoreFramework
      */
     private function taken(array $ids): array
     {
+        /** @var list<object{id: string}&\stdClass> $rows */
         $rows = DB::select('SELECT id FROM statements WHERE id = ANY (?::uuid[])', ['{'.implode(',', $ids).'}']);
 
         return array_fill_keys(array_column($rows, 'id'), true);

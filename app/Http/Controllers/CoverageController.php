@@ -24,9 +24,9 @@ use WideQuarry\Json\Fields;
 final class CoverageController
 {
     #[Operation(
-        'Questions under each statement or topic (?framework=id or ?topics=bank) by a value (?layers=difficulty, status, kind, purpose, marks, '
+        'Questions under each statement or topic (?tree=framework or ?topics=bank) by a value (?layers=difficulty, status, kind, purpose, marks, '
             .'points), of all banks that may be read or those that other conditions leave (?bank=slug …), or of ?assessment=id; '
-            .'?through=1 counts through crosswalks, ?touches=1 what is only touched; ?least=3 and ?approved=1 say what is thin',
+            .'?through=1 counts through crosswalks, ?touches=1 what is only touched; ?least=3, ?approved=1 and ?levels=3 say what is thin',
         response: ['data' => 'Coverage'],
     )]
     public function show(Request $request): JsonResponse
@@ -56,7 +56,7 @@ final class CoverageController
     private function coverage(Request $request): CoverageOf
     {
         $person = User::asking($request);
-        $framework = $request->query('framework');
+        $framework = $request->query('tree');
         $topics = $request->query('topics');
         $only = null;
         if (is_string($request->query('assessment'))) {
@@ -69,7 +69,7 @@ final class CoverageController
             Gate::authorize('view', $bank);
             [$tree, $id] = ['topics', $bank->id];
         } else {
-            $id = Fields::asUuid($framework, '/framework');
+            $id = Fields::asUuid($framework, '/tree');
             $tree = 'framework';
             Frameworks::exists($id) || abort(404);
         }
@@ -90,6 +90,7 @@ final class CoverageController
             $this->oneOf($request, 'layers', 'difficulty'),
             max(0, min(1000, $request->integer('least', 1))),
             $request->query('approved') === '1',
+            max(1, min(99, $request->integer('levels', 99))),
         );
     }
 

@@ -66,7 +66,7 @@ final class FrameworkController
         if (is_string($how)) {
             Fields::of((object) ['how' => $how], '', ['how'])->oneOf('how', self::HOW, '');
             $earlier = $how === 'new' ? null : Fields::asUuid($request->input('framework'), '/framework');
-            $earlier === null || Frameworks::whole($earlier) ?? abort(404);
+            $earlier === null || Frameworks::exists($earlier) || abort(404);
             foreach ($frameworks as $framework) {
                 $stored[] = match (true) {
                     $earlier === null => $store->asNew($framework, $person),

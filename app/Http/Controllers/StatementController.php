@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Actions\Standards\ChangeStatements;
 use App\Http\OpenApi\Operation;
+use App\Queries\Frameworks;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -27,6 +28,27 @@ final class StatementController
         'parent' => 'uuid?',
         'before' => 'uuid?',
     ];
+
+    private const MOST_IDS = 200;
+
+    #[Operation(
+        'Statements by code or words (?words, ?framework), at most 30; or those named (?id=…&id=…)',
+        response: ['data' => 'FoundStatement[]'],
+    )]
+    public function find(Request $request): JsonResponse
+    {
+        $words = $request->query('words');
+        $framework = $request->query('framework');
+        preg_match_all('/(?:^|&)id(?:%5B%5D|\[\])?=([0-9a-f-]{36})/', $request->server->getString('QUERY_STRING'), $asked);
+        $ids = array_map(fn (string $id): string => Fields::asUuid($id, '/id'), array_slice($asked[1], 0, self::MOST_IDS));
+
+        return new JsonResponse(['data' => Frameworks::find(
+            is_string($words) ? mb_strcut(mb_scrub(str_replace("\0", '', $words)), 0, 400) : '',
+            is_string($framework) ? Fields::asUuid($framework, '/framework') : null,
+            $ids,
+            $ids === [] ? 30 : self::MOST_IDS,
+        )]);
+    }
 
     #[Operation('Add a statement', response: 'Created', body: self::BODY, status: 201)]
     public function store(Request $request, string $framework, ChangeStatements $change): JsonResponse

@@ -10,13 +10,14 @@ use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Random\Seed;
+use WideQuarry\Standards\Alignment;
 
 /** A well-formed assessment: sections of questions in an order. What it was read from is kept whole. */
 final readonly class Assessment
 {
     public const FORMAT = 'wide-quarry/assessment';
 
-    private const FIELDS = ['format', 'version', 'id', 'title', 'language', 'instructions', 'time_limit', 'state', 'sections', 'origin'];
+    private const FIELDS = ['format', 'version', 'id', 'title', 'language', 'instructions', 'time_limit', 'state', 'sections', 'origin', 'standards'];
 
     /** @param  list<Section>  $sections */
     private function __construct(
@@ -46,6 +47,7 @@ final readonly class Assessment
             }
             $sections[] = $read;
         }
+        Alignment::list($fields);
         $title = trim($fields->string('title', '', 500));
         assert($json instanceof \stdClass);
 

@@ -34,7 +34,7 @@ final readonly class DelimitedText
             $line++;
             $cells = array_map(fn (?string $cell): string => (string) $cell, $cells);
             if (array_filter($cells, fn (string $cell): bool => trim($cell) !== '') !== []) {
-                $rows[] = ['line' => $begins, 'cells' => array_values($cells)];
+                $rows[] = ['line' => $begins, 'cells' => $cells];
             }
         }
         fclose($stream);

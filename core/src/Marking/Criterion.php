@@ -8,11 +8,12 @@ use Brick\Math\BigRational;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Numbers\Exact;
+use WideQuarry\Standards\Alignment;
 
 /** What an answer is judged by: levels with points; on a checklist, one point to be made. */
 final readonly class Criterion
 {
-    private const FIELDS = ['id', 'title', 'html', 'levels', 'weight', 'cap', 'negative', 'group', 'needs', 'accept', 'reject'];
+    private const FIELDS = ['id', 'title', 'html', 'levels', 'weight', 'cap', 'negative', 'group', 'needs', 'accept', 'reject', 'standards'];
 
     public const MOST_LEVELS = 20;
 
@@ -25,6 +26,7 @@ final readonly class Criterion
      * @param  list<string>  $needs  ids of criteria it depends on: without points there, it earns none
      * @param  list<string>  $accept  wordings that earn it
      * @param  list<string>  $reject  wordings that do not
+     * @param  list<Alignment>  $standards
      */
     private function __construct(
         public string $id,
@@ -38,6 +40,7 @@ final readonly class Criterion
         public array $needs,
         public array $accept,
         public array $reject,
+        public array $standards,
         public string $path,
     ) {
     }
@@ -67,6 +70,7 @@ final readonly class Criterion
             $fields->ids('needs', Rubric::MOST_CRITERIA),
             $fields->strings('accept', self::MOST_WORDINGS),
             $fields->strings('reject', self::MOST_WORDINGS),
+            Alignment::list($fields),
             $path,
         );
     }

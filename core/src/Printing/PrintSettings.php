@@ -24,6 +24,7 @@ final readonly class PrintSettings
         'spaces' => [],
         'rolls' => [],
         'roll' => false,
+        'standards' => false,
     ];
 
     private const MOST_SPACES = 1000; // entries of an assessment
@@ -32,6 +33,7 @@ final readonly class PrintSettings
      * @param  array<string, AnswerSpace>  $spaces  entry → where it is answered
      * @param  array<string, Seed>  $rolls  entry → the roll that is kept for it, whatever the others roll
      * @param  bool  $roll  whether the number of the roll stands beside a question
+     * @param  bool  $standards  whether the codes of its standards do
      */
     private function __construct(
         public string $school,
@@ -47,6 +49,7 @@ final readonly class PrintSettings
         private array $spaces,
         private array $rolls,
         public bool $roll,
+        public bool $standards,
     ) {
     }
 
@@ -69,6 +72,7 @@ final readonly class PrintSettings
             self::spaces($fields),
             self::rolls($fields),
             $fields->bool('roll', false),
+            $fields->bool('standards', false),
         );
     }
 

@@ -14,6 +14,7 @@ final readonly class PrintedQuestion
      * @param  Question|null  $question  null when it is not there any more
      * @param  array<string, PrintedStimulus>  $stimuli  by id, in the order the question shows them
      * @param  \Closure(string): ?string  $media
+     * @param  list<string>  $standards  codes of those it assesses
      */
     public function __construct(
         public string $entry,
@@ -22,6 +23,7 @@ final readonly class PrintedQuestion
         public string $title,
         public array $stimuli,
         public \Closure $media,
+        public array $standards = [],
     ) {
     }
 }

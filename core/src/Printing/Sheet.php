@@ -210,7 +210,7 @@ final readonly class Sheet
         return $this->article($item, $settings, $number, $html);
     }
 
-    /** What may be used for a question and how long it may take; and which roll it is, where that is wished. */
+    /** What may be used for a question and how long it may take; and which roll and standards, where that is wished. */
     private static function beside(PrintedQuestion $item, Question $question, PrintSettings $settings): string
     {
         $allowed = Tools::of($question)->inWords($question->timeLimit);
@@ -218,7 +218,9 @@ final readonly class Sheet
             ? Message::of('printing.roll', ['seed' => (string) $settings->seedOf($item->entry)->value])
             : '';
 
-        return trim("$allowed $roll");
+        $standards = $settings->standards ? implode(', ', $item->standards) : '';
+
+        return trim("$allowed $roll $standards");
     }
 
     /** Room below a question that has none of its own, where somebody set it. */

@@ -17,6 +17,9 @@ final readonly class RecordChange
 
     public const STANDARDS = 'standards';
 
+    /** Statements of a framework that becomes another. */
+    private const MOST_MOVES = 20_000;
+
     /**
      * What of the source was not translated: set to nothing once the question is finished by hand. It is part of the origin, which nobody
      * edits.
@@ -42,8 +45,9 @@ final readonly class RecordChange
     /**
      * @param  array<string, array{set?: mixed, add?: list<string>, remove?: list<string>}>  $fields
      * @param  array{set?: list<Alignment>, add?: list<Alignment>, remove?: list<Alignment>}  $standards
+     * @param  array<string, list<Alignment>>  $moved  statement → those it becomes
      */
-    private function __construct(private array $fields, private array $standards)
+    private function __construct(private array $fields, private array $standards, private array $moved)
     {
     }
 
@@ -71,9 +75,13 @@ final readonly class RecordChange
             }
         }
 
-        $standards = [];
+        $standards = $moved = [];
         if ($fields->has(self::STANDARDS)) {
-            $list = $fields->object(self::STANDARDS, ['set', 'add', 'remove']);
+            $list = $fields->object(self::STANDARDS, ['set', 'add', 'remove', 'move']);
+            foreach ($list->list('move', self::MOST_MOVES) as $i => $one) {
+                $move = Fields::of($one, $list->at("move/$i"), ['from', 'to'])->need('to');
+                $moved[$move->uuid('from')][] = Alignment::read($move->raw('to'), $move->at('to'));
+            }
             foreach (['set', 'add', 'remove'] as $how) {
                 if ($list->has($how)) {
                     $standards[$how] = Alignment::list($list, $how);
@@ -81,7 +89,7 @@ final readonly class RecordChange
             }
         }
 
-        return new self($changes, $standards);
+        return new self($changes, $standards, $moved);
     }
 
     /** @return list<Alignment> those it adds or sets */
@@ -92,7 +100,7 @@ final readonly class RecordChange
 
     public function isEmpty(): bool
     {
-        return $this->fields === [] && $this->standards === [];
+        return $this->fields === [] && $this->standards === [] && $this->moved === [];
     }
 
     /** The status it sets, if it sets one. */
@@ -127,7 +135,7 @@ final readonly class RecordChange
                 $after->{$name} = $value;
             }
         }
-        if ($this->standards !== []) {
+        if ($this->standards !== [] || $this->moved !== []) {
             $standards = $this->aligned(Record::read($after, '')->classification->standards);
             unset($after->standards);
             if ($standards !== []) {
@@ -147,10 +155,9 @@ final readonly class RecordChange
      */
     private function aligned(array $present): array
     {
-        $without = fn (array $some, Alignment $gone): array => array_filter($some, fn (Alignment $one): bool => ! $one->isSame($gone));
-        $kept = $this->standards['set'] ?? $present;
+        $kept = $this->moved($this->standards['set'] ?? $present);
         foreach ($this->standards['remove'] ?? [] as $gone) {
-            $kept = $without($kept, $gone);
+            $kept = array_filter($kept, fn (Alignment $one): bool => ! $one->isSame($gone));
         }
         foreach ($this->standards['add'] ?? [] as $added) {
             $same = array_filter($kept, fn (Alignment $one): bool => $one->isSame($added));
@@ -158,6 +165,25 @@ final readonly class RecordChange
         }
 
         return array_values($kept);
+    }
+
+    /**
+     * @param  list<Alignment>  $present
+     * @return list<Alignment> each where it was, with what it becomes in its place
+     */
+    private function moved(array $present): array
+    {
+        $after = [];
+        foreach ($present as $one) {
+            $to = $this->moved[$one->statement ?? ''] ?? null;
+            foreach ($to === null ? [$one] : $to as $next) {
+                $next = $to === null ? $next : $next->related($one->relation);
+                $same = array_filter($after, fn (Alignment $other): bool => $other->isSame($next));
+                $after = $same === [] ? [...$after, $next] : $after;
+            }
+        }
+
+        return $after;
     }
 
     private static function withProcessing(\stdClass $record, mixed $source): \stdClass

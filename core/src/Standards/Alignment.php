@@ -68,6 +68,11 @@ final readonly class Alignment
             : $this->framework === $other->framework && StatementCode::folded($this->code) === StatementCode::folded($other->code);
     }
 
+    public function related(string $relation): self
+    {
+        return new self($this->framework, $this->code, $this->statement, $relation);
+    }
+
     public function toJson(): \stdClass
     {
         return (object) [

@@ -123,21 +123,31 @@ final readonly class Comparison implements \JsonSerializable
             }
         }
         $taken = array_flip($pairs);
-        $byCode = fn (array $some): array => array_reduce($some, function (array $codes, Statement $one): array {
-            if ($one->code !== '') {
-                $codes[StatementCode::folded($one->code)][] = $one->id;
-            }
-
-            return $codes;
-        }, []);
-        $now = $byCode(array_filter($after, fn (Statement $one): bool => ! isset($taken[$one->id])));
-        foreach ($byCode(array_filter($before, fn (Statement $one): bool => ! isset($pairs[$one->id]))) as $code => $olds) {
-            if (count($olds) === 1 && count($now[$code] ?? []) === 1) {
-                $pairs[$olds[0]] = $now[$code][0];
+        $now = self::byCode(array_filter($after, fn (Statement $one): bool => ! isset($taken[$one->id])));
+        foreach (self::byCode(array_filter($before, fn (Statement $one): bool => ! isset($pairs[$one->id]))) as $code => $olds) {
+            $news = $now[$code] ?? [];
+            if (count($olds) === 1 && count($news) === 1) {
+                $pairs[$olds[0]] = $news[0];
             }
         }
 
         return $pairs;
+    }
+
+    /**
+     * @param  array<Statement>  $statements
+     * @return array<string, list<string>> folded code → statements
+     */
+    private static function byCode(array $statements): array
+    {
+        $codes = [];
+        foreach ($statements as $one) {
+            if ($one->code !== '') {
+                $codes['='.StatementCode::folded($one->code)][] = $one->id;
+            }
+        }
+
+        return $codes;
     }
 
     private static function words(string $text): string

@@ -15,6 +15,7 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Question\MediaFindings;
 use WideQuarry\Question\Provenance;
 use WideQuarry\Search\SearchText;
+use WideQuarry\Standards\Alignment;
 
 /** A well-formed stimulus: a passage, figure or table that questions name and show above themselves. Its rich text is canonical. */
 final readonly class Stimulus
@@ -35,7 +36,7 @@ final readonly class Stimulus
     /** @throws Malformed naming the path of what does not fit core/schema/stimulus.json */
     public static function read(mixed $json): self
     {
-        $fields = Fields::of($json, '', ['id', 'title', 'language', 'body', 'origin'])
+        $fields = Fields::of($json, '', ['id', 'title', 'language', 'body', 'origin', 'standards'])
             ->need('id')
             ->need('body')
             ->need('title')
@@ -43,6 +44,7 @@ final readonly class Stimulus
         $text = Reader::read($fields->string('body', '', 400000));
         $language = $fields->language();
         Provenance::origin($fields);
+        Alignment::list($fields);
         $copy = Json::copy($json);
         assert($copy instanceof \stdClass);
         $copy->title = trim($fields->string('title', '', 500));

@@ -1,6 +1,8 @@
 import { texts } from '@/messages'
 import { PathsField, WordsField } from '@/question/record/Fields'
 import { difficulties, statuses, useKnown } from '@/question/record/RecordForm'
+import { withAlignment, withoutAlignment } from '@/standards/alignmentTo'
+import { StandardsField } from '@/standards/StandardsField'
 import { control } from '@/ui/Field'
 import { Choice, Line, Section, TextLine } from './ChangeLines'
 import type { Draft } from './draft'
@@ -63,6 +65,16 @@ export function ChangeFields({ slug, draft, set, problem }: FieldsProps) {
       <Section title={words.sections.classify ?? ''}>
         {pathsLine('addTopics', texts.record.addTopics, words.pickTopic, known.topics)}
         {pathsLine('removeTopics', texts.record.removeTopics, words.pickTopic, known.topics)}
+        {(['add', 'remove'] as const).map((how) => (
+          <Line key={how} label={words.standards[how]}>
+            <StandardsField
+              label={words.standards[how]}
+              standards={draft.standards[how]}
+              onAdd={(one) => set({ standards: { ...draft.standards, [how]: withAlignment(draft.standards[how], one) } })}
+              onRemove={(one) => set({ standards: { ...draft.standards, [how]: withoutAlignment(draft.standards[how], one) } })}
+            />
+          </Line>
+        ))}
         {wordsLine('addTags', texts.record.addTags, known.tags)}
         {wordsLine('removeTags', texts.record.removeTags, known.tags)}
         {choice('status', texts.record.status, statuses)}

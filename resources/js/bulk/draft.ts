@@ -1,4 +1,5 @@
 import type { BulkChange } from '@/api/acts'
+import type { Alignment } from '@/api/standards'
 
 /** What is filled in of a change of many; what is not stays as it is. */
 export type Draft = {
@@ -6,6 +7,7 @@ export type Draft = {
   record: Record<string, string | null>
   words: Record<'addTags' | 'removeTags' | 'addPurpose' | 'removePurpose', string[]>
   paths: Record<'addTopics' | 'removeTopics' | 'addFolders' | 'removeFolders', string[][]>
+  standards: Record<'add' | 'remove', Alignment[]>
   points: string
   shuffle: '' | 'yes' | 'no'
   tries: string
@@ -21,6 +23,7 @@ export const emptyDraft: Draft = {
   record: {},
   words: { addTags: [], removeTags: [], addPurpose: [], removePurpose: [] },
   paths: { addTopics: [], removeTopics: [], addFolders: [], removeFolders: [] },
+  standards: { add: [], remove: [] },
   points: '',
   shuffle: '',
   tries: '',
@@ -51,7 +54,8 @@ export function toChange(draft: Draft): BulkChange | null {
   const record: NonNullable<BulkChange['record']> = {}
   for (const [field, value] of Object.entries(draft.record))
     record[field] = { set: value === null ? null : numbers.includes(field) ? number(value) : value }
-  const { words, paths } = draft
+  const { words, paths, standards } = draft
+  if (standards.add.length + standards.remove.length > 0) record.standards = standards
   if (words.addTags.length + words.removeTags.length > 0) record.tags = { add: words.addTags, remove: words.removeTags }
   if (words.addPurpose.length + words.removePurpose.length > 0) record.purpose = { add: words.addPurpose, remove: words.removePurpose }
   const content: NonNullable<BulkChange['content']> = {

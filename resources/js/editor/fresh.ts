@@ -45,9 +45,9 @@ export function nextAfter(question: QuestionJson, defaults: Defaults): QuestionJ
 
 /** The same question again, as a new draft: what was learned about the old one (specimens apart) does not count for it. */
 export function likeQuestion(question: QuestionJson): QuestionJson {
-  const { topics, tags, level, difficulty, licence, specimens } = question.record ?? {}
+  const { topics, standards, tags, level, difficulty, licence, specimens } = question.record ?? {}
   const record = Object.fromEntries(
-    Object.entries({ topics, tags, level, difficulty, licence, specimens }).filter(([, value]) => value !== undefined),
+    Object.entries({ topics, standards, tags, level, difficulty, licence, specimens }).filter(([, value]) => value !== undefined),
   )
   return { ...question, id: uuid7(), record: { ...record, status: 'draft' } }
 }

@@ -120,6 +120,10 @@ export type Messages = {
       pickTopic: string
       pickFolder: string
       limitHint: string
+      standards: {
+        add: string
+        remove: string
+      }
     }
     preview: {
       title: string
@@ -267,6 +271,7 @@ export type Messages = {
     desk: string
     banks: string
     assessments: string
+    coverage: string
     transfers: string
   }
   skip: string
@@ -387,10 +392,12 @@ export type Messages = {
       kinds: string
       topics: string
       difficulties: string
+      standards: string
     } & Record<string, string>
     without: {
       topics: string
       difficulties: string
+      standards: string
     } & Record<string, string>
     totalColumns: {
       questions: string
@@ -501,8 +508,10 @@ export type Messages = {
         nothing: string
         onPaper: string
       }
+      standardsOnPaper: string
     }
     othersHidden: (values: { n: number }) => string
+    alignedTo: string
   }
   bank: {
     rubrics: string
@@ -589,6 +598,7 @@ export type Messages = {
     without: (values: { what: Words; n: number }) => string
     tabs: {
       topic: string
+      standard: string
       folder: string
       tag: string
       more: string
@@ -624,6 +634,11 @@ export type Messages = {
       created: string
       changed: string
       medium: string
+      standard: string
+      framework: string
+      unmatched: string
+      assesses: string
+      covers: string
     } & Record<string, string>
     no: {
       topic: string
@@ -637,6 +652,7 @@ export type Messages = {
       source: string
       minutes: string
       name: string
+      standard: string
     } & Record<string, string>
     has: {
       figure: string
@@ -687,6 +703,7 @@ export type Messages = {
       topic: (values: { n: number }) => string
       folder: (values: { n: number }) => string
       tag: (values: { n: number }) => string
+      standard: (values: { n: number }) => string
     } & Record<string, (values: { n: number }) => string>
     foundIn: {
       answers: string
@@ -777,6 +794,86 @@ export type Messages = {
     copyName: (values: { name: Words }) => string
     copied: (values: { name: Words; n: number }) => string
     sharedWithNone: string
+  }
+  coverage: {
+    title: string
+    intro: string
+    of: string
+    topicsOf: (values: { bank: Words }) => string
+    frameworks: string
+    topics: string
+    banks: string
+    allBanks: string
+    assessment: string
+    noAssessment: string
+    layers: string
+    thickAs: string
+    units: {
+      questions: string
+      points: string
+    }
+    by: {
+      difficulty: string
+      kind: string
+      status: string
+      purpose: string
+      marks: string
+      points: string
+    } & Record<string, string>
+    thinBelow: string
+    least: string
+    approvedOnly: string
+    touches: string
+    through: string
+    level: string
+    levels: {
+      '1': string
+      '2': string
+      '3': string
+      '9': string
+    } & Record<string, string>
+    questions: (values: { n: number }) => string
+    points: (values: { n: number }) => string
+    total: (values: { all: number; without: number }) => string
+    nothing: string
+    missing: (values: { values: Words }) => string
+    few: (values: { values: Words }) => string
+    notSet: string
+    purposeOf: (values: { value: Words }) => string
+    picture: string
+    table: string
+    asPicture: string
+    asTable: string
+    cut: (values: { framework: Words }) => string
+    pick: string
+    list: (values: { n: number }) => string
+    write: string
+    writeIn: string
+    thinnest: string
+    noThin: string
+    more: (values: { n: number }) => string
+    without: (values: { n: number }) => string
+    noDifficulty: (values: { n: number }) => string
+    noPurpose: (values: { n: number }) => string
+    listThem: string
+    tagThem: string
+    compare: string
+    compareNone: string
+    compared: (values: { here: Words; there: Words }) => string
+    differ: string
+    print: string
+    csv: string
+    manage: string
+    code: string
+    name: string
+    all: string
+    thin: string
+    kind: string
+    none: string
+    noneNext: string
+    gaps: string
+    legend: string
+    moreChoices: string
   }
   desk: {
     fresh: string
@@ -1994,6 +2091,7 @@ export type Messages = {
     history: string
     noHistory: string
     changed: (values: { field: Words; before: Words; after: Words }) => string
+    standards: string
   }
   revisions: {
     title: string
@@ -2534,6 +2632,120 @@ export type Messages = {
       rollsBad: (values: { bad: number; n: number }) => string
     }
   }
+  standards: {
+    title: string
+    framework: string
+    standards: string
+    statement: string
+    statements: string
+    noFrameworks: string
+    noneNext: string
+    counts: (values: { statements: Words; n: number }) => string
+    whoKeeps: string
+    bringIn: string
+    bringInAbout: string
+    file: string
+    paste: string
+    pasteHint: string
+    name: string
+    version: string
+    look: string
+    store: string
+    stored: (values: { title: Words }) => string
+    read: (values: { n: number; links: Words }) => string
+    noStatements: string
+    how: string
+    which: string
+    hows: {
+      new: string
+      over: string
+      beside: string
+    }
+    howAbout: {
+      new: string
+      over: string
+      beside: string
+    }
+    comparedWith: (values: { framework: Words }) => string
+    same: (values: { n: number }) => string
+    differences: {
+      reworded: (values: { n: number }) => string
+      recoded: (values: { n: number }) => string
+      moved: (values: { n: number }) => string
+      added: (values: { n: number }) => string
+      gone: (values: { n: number }) => string
+    }
+    notices: (values: { n: number }) => string
+    findIn: string
+    noneFound: string
+    pickHint: string
+    pick: string
+    all: (values: { n: number }) => string
+    usedOnly: string
+    noneOf: (values: { framework: Words }) => string
+    inFramework: (values: { framework: Words }) => string
+    unmatched: string
+    unmatchedCodes: string
+    match: string
+    matchCode: (values: { code: Words }) => string
+    matchAbout: string
+    matchFrom: (values: { framework: Words }) => string
+    assesses: string
+    touches: string
+    relate: string
+    relationOf: (values: { code: Words; relation: Words }) => string
+    retired: string
+    retire: string
+    bringBack: string
+    isRetired: string
+    asCase: string
+    add: string
+    rename: string
+    deleteFramework: string
+    deleted: (values: { title: Words }) => string
+    deleteStatement: string
+    saved: (values: { name: Words }) => string
+    gone: string
+    pickOne: string
+    itsQuestions: string
+    code: string
+    short: string
+    wording: string
+    level: string
+    belongsTo: string
+    atTop: string
+    notes: string
+    crosswalks: string
+    noLinks: string
+    link: string
+    linkKind: string
+    unlink: (values: { name: Words }) => string
+    elsewhere: string
+    links: {
+      exact: string
+      broader: string
+      related: string
+      replaced_by: string
+    } & Record<string, string>
+    linksBack: {
+      exact: string
+      broader: string
+      related: string
+      replaced_by: string
+    } & Record<string, string>
+    mapOver: string
+    that: {
+      assesses: (values: { statement: Words }) => string
+      covers: (values: { statement: Words }) => string
+    }
+    mapOverAbout: (values: { framework: Words }) => string
+    mapOverTo: string
+    mapOverGo: string
+    mapped: (values: { n: number }) => string
+    notMapped: (values: { n: number; codes: Words }) => string
+    keepOld: string
+    movedOver: (values: { n: number }) => string
+  }
   starts: {
     quick: string
     own: string
@@ -2740,6 +2952,44 @@ export type Messages = {
     hide: string
     allOf: (values: { head: Words }) => string
     emptyCell: string
+  }
+  tagging: {
+    go: string
+    title: string
+    of: (values: { bank: Words }) => string
+    tree: string
+    topics: string
+    progress: (values: { done: number; all: number }) => string
+    elsewhere: (values: { n: number }) => string
+    proposals: string
+    because: (values: { words: Words }) => string
+    noProposals: string
+    search: string
+    searchHint: string
+    same: string
+    sameAs: (values: { name: Words }) => string
+    skip: string
+    undo: string
+    next: string
+    chosen: string
+    none: string
+    done: string
+    allDone: string
+    allDoneNext: string
+    restSkipped: string
+    again: string
+    difficulty: string
+    purpose: string
+    level: string
+    touch: string
+    assess: string
+    take: (values: { n: Words; name: Words }) => string
+    saved: (values: { name: Words }) => string
+    undone: (values: { title: Words }) => string
+    failed: (values: { why: Words }) => string
+    keys: string
+    question: string
+    reading: string
   }
   tools: {
     title: string

@@ -62,6 +62,15 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
           {row.is_complete || row.specimens_failing > 0 ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
           {row.named ? null : <span className="text-attention">{texts.bank.mute}</span>}
           {withBank ? <strong>{row.bank_name}</strong> : null}
+          {row.standards.slice(0, 3).map((one) => (
+            <span
+              key={`${one.framework} ${one.code}`}
+              title={`${one.framework}: ${one.text || one.code}`}
+              className={`font-mono ${one.touches ? 'text-quiet' : ''}`}
+            >
+              {one.code}
+            </span>
+          ))}
           {row.tags.slice(0, 4).map((tag) => (
             <span key={tag} className="text-quiet">
               {tag}

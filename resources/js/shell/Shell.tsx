@@ -122,6 +122,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
           { title: texts.areas.desk, to: '/desk' },
           { title: texts.areas.banks, to: '/banks', also: ['/questions', '/stimuli', '/find'] },
           { title: texts.areas.assessments, to: '/assessments' },
+          { title: texts.areas.coverage, to: '/coverage', also: ['/frameworks'] },
           { title: texts.areas.transfers, to: '/transfers', also: ['/intakes', '/dispatches', '/receipts'] },
         ]}
         search={search ? <SearchField {...search} /> : null}

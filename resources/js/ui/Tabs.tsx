@@ -19,7 +19,7 @@ export function Tabs({
 }) {
   return (
     <Radix.Root value={value} onValueChange={onChange} className="flex h-full min-h-0 flex-col">
-      <Radix.List aria-label={label} className="flex flex-none gap-2 overflow-x-auto border-hairline border-b px-3">
+      <Radix.List aria-label={label} className="flex flex-none gap-1.5 overflow-x-auto border-hairline border-b px-3">
         {tabs.map((tab) => (
           <Radix.Trigger
             key={tab.id}

@@ -65,7 +65,8 @@ final class CaseWriter
     /** @return array<string, mixed> */
     private function document(Framework $framework): array
     {
-        $kept = (array) ($framework->kept ?? new \stdClass);
+        /** @var array<string, mixed> $kept */
+        $kept = get_object_vars($framework->kept ?? new \stdClass);
 
         return [
             'identifier' => $framework->id,
@@ -87,7 +88,8 @@ final class CaseWriter
     /** @return array<string, mixed> */
     private function item(Statement $statement, Framework $framework): array
     {
-        $kept = (array) ($statement->kept ?? new \stdClass);
+        /** @var array<string, mixed> $kept */
+        $kept = get_object_vars($statement->kept ?? new \stdClass);
         if (! $statement->retired) {
             unset($kept['statusEndDate']);
         }

@@ -85,7 +85,7 @@ final class Links
     }
 
     /**
-     * @param  array<string, list<array{int, string}>>  $claims  statement → sequence number and parent, for each that is named
+     * @param  array<string, non-empty-list<array{int, string}>>  $claims  statement → sequence number and parent, for each that is named
      * @return list<Association> the parents after the first
      */
     private function hierarchy(array $claims): array
@@ -93,9 +93,10 @@ final class Links
         $others = [];
         foreach ($claims as $child => $above) {
             $child = (string) $child;
-            [$this->order[$child], $to] = array_shift($above);
+            [$sequence, $to] = $above[0];
+            $this->order[$child] = $sequence;
             $this->parents[$child] = $to === $this->framework ? null : $to;
-            foreach ($above as [, $second]) {
+            foreach (array_slice($above, 1) as [, $second]) {
                 if ($second !== $to && $second !== $this->framework) {
                     $others[] = new Association($child, $second, AssociationType::CHILD);
                     $this->notes[] = ['case.two_parents', Message::of('interchange.case.two-parents')];

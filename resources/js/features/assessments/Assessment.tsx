@@ -9,6 +9,8 @@ import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { NewAssessment } from '@/shell/tray/NewAssessment'
 import { setAtHand } from '@/shell/tray/useAtHand'
+import { withAlignment, withoutAlignment } from '@/standards/alignmentTo'
+import { StandardsField } from '@/standards/StandardsField'
 import { Button } from '@/ui/Button'
 import { ctrl, useCommands } from '@/ui/commands'
 import { Dialog } from '@/ui/Dialog'
@@ -163,7 +165,20 @@ function Bench({ start }: { start: Whole }) {
             ),
           },
           { id: 'rolls', body: <RollsPane document={document} mayWrite={mayWrite} /> },
-          { id: 'totals', body: <TotalsPane totals={stored.totals} /> },
+          {
+            id: 'totals',
+            body: (
+              <TotalsPane totals={stored.totals}>
+                <StandardsField
+                  label={texts.record.standards}
+                  standards={content.standards ?? []}
+                  disabled={!mayWrite}
+                  onAdd={(one) => change((now) => ({ ...now, standards: withAlignment(now.standards, one) }))}
+                  onRemove={(one) => change((now) => ({ ...now, standards: withoutAlignment(now.standards, one) }))}
+                />
+              </TotalsPane>
+            ),
+          },
         ].map((one) => ({ ...one, title: texts.assembly.tabs[one.id] ?? '' }))}
       />
     </div>

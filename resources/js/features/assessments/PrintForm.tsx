@@ -116,6 +116,16 @@ export function PrintForm({ assessment, settings, which, stored, mayWrite, onCha
         />
         {words.rolls.onPaper}
       </label>
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-accent"
+          checked={settings.standards === true}
+          disabled={!mayWrite}
+          onChange={(event) => set({ standards: event.target.checked })}
+        />
+        {words.standardsOnPaper}
+      </label>
       <details>
         <summary className="cursor-pointer text-second">{words.rolls.title}</summary>
         <EntryRolls assessment={assessment.id} settings={settings} stored={stored} mayWrite={mayWrite} onChange={onChange} />

@@ -1,24 +1,29 @@
+import type { ReactNode } from 'react'
 import type { TotalLine, Totals } from '@/api/assembly'
 import { rounded } from '@/lib/format'
 import { texts } from '@/messages'
 import { kindNames } from '@/parts/words'
 
 /** What the assessment adds up to, by kind, topic and difficulty. */
-export function TotalsPane({ totals }: { totals: Totals }) {
+export function TotalsPane({ totals, children }: { totals: Totals; children: ReactNode }) {
   return (
     <div className="flex flex-col gap-5 p-5">
       <p className="text-head font-semibold">
         {texts.assembly.total({ n: totals.questions, points: totals.points })}
         {totals.minutes === null ? '' : `, ${texts.assembly.minutes({ n: totals.minutes })}`}
       </p>
-      {(['kinds', 'topics', 'difficulties'] as const).map((by) => (
+      <div>
+        <h2 className="font-semibold">{texts.assembly.alignedTo}</h2>
+        {children}
+      </div>
+      {(['kinds', 'topics', 'standards', 'difficulties'] as const).map((by) => (
         <Table key={by} by={by} lines={totals[by]} all={totals.points} />
       ))}
     </div>
   )
 }
 
-function Table({ by, lines, all }: { by: 'kinds' | 'topics' | 'difficulties'; lines: TotalLine[]; all: number }) {
+function Table({ by, lines, all }: { by: 'kinds' | 'topics' | 'standards' | 'difficulties'; lines: TotalLine[]; all: number }) {
   if (lines.length === 0) return null
   const named = (name: string) => {
     if (name === 'hidden' || name === '⟨hidden⟩') return texts.assembly.hiddenLine

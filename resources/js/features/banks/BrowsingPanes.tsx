@@ -26,8 +26,8 @@ export function BrowsingPanes({
     <>
       <ListAndReading
         name="bank"
-        before={wide ? [{ id: 'where', label: texts.bank.where, body: where, size: 236, min: 180, max: 420 }] : []}
-        list={{ id: 'list', label: texts.bank.list, body: list, size: wide ? 440 : 360, min: 300, max: 720 }}
+        before={wide ? [{ id: 'where', label: texts.bank.where, body: where, size: 284, min: 180, max: 420 }] : []}
+        list={{ id: 'list', label: texts.bank.list, body: list, size: wide ? 420 : 360, min: 300, max: 720 }}
         reading={{
           label: texts.bank.reading,
           body: active ? <Reading key={active} id={active} slug={slug} {...browsing.reading} /> : <Nothing title={texts.bank.pick} />,

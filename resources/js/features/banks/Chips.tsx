@@ -2,10 +2,12 @@ import { useQuery } from '@tanstack/react-query'
 import { everybody } from '@/api/actions'
 import { mediumQuery } from '@/api/media'
 import { banksQuery, type Trees } from '@/api/queries'
+import { frameworksQuery, statementQuery } from '@/api/standards'
 import { stimulusQuery } from '@/api/stimuli'
 import { range } from '@/lib/phrases/banks'
 import { texts } from '@/messages'
 import { kindNames } from '@/parts/words'
+import { frameworkName, statementName } from '@/standards/statementName'
 import { Button } from '@/ui/Button'
 import { Chip } from '@/ui/Chip'
 import { type Dimension, dimensions, ranges } from './filterQuery'
@@ -23,6 +25,7 @@ export function conditionName(name: Dimension, value: string, trees: Trees | und
   if (name === 'topic') return trees?.topics.find((one) => one.id === value)?.name ?? '…'
   if (name === 'place') return `${texts.bank.dimensions.place} ${trees?.folders.find((one) => one.id === value)?.name ?? '…'}`
   if (name === 'folder') return trees?.folders.find((one) => one.id === value)?.name ?? '…'
+  if (name === 'unmatched') return `${value} (${texts.standards.unmatched})`
   return value
 }
 
@@ -36,6 +39,8 @@ export function Chips({ filter, slug, trees }: { filter: Filter; slug: string; t
     if (name === 'medium') return <MediumChip key={key} slug={slug} {...props} />
     if (name === 'by') return <PersonChip key={key} {...props} say={(name) => texts.bank.madeBy({ name })} />
     if (name === 'editor') return <PersonChip key={key} {...props} say={(name) => texts.bank.changedBy({ name })} />
+    if (name === 'standard' || name === 'assesses' || name === 'covers') return <StandardChip key={key} {...props} name={name} />
+    if (name === 'framework') return <FrameworkChip key={key} {...props} />
     if (name === 'bank') return <BankChip key={key} {...props} />
     return <Condition key={key} {...props} title={conditionName(name, value, trees)} />
   }
@@ -92,6 +97,17 @@ function PersonChip({ say, ...props }: ConditionProps & { say: (name: string) =>
   const people = useQuery({ queryKey: ['people'], queryFn: everybody, staleTime: 60_000 })
   const name = people.data?.people.find((one) => one.id === props.value)?.name ?? '…'
   return <Condition {...props} title={say(name)} />
+}
+
+function StandardChip({ name, ...props }: ConditionProps & { name: 'standard' | 'assesses' | 'covers' }) {
+  const statement = useQuery(statementQuery(props.value)).data
+  const title = statement ? statementName(statement) : '…'
+  return <Condition {...props} title={name === 'standard' ? title : texts.standards.that[name]({ statement: title })} />
+}
+
+function FrameworkChip(props: ConditionProps) {
+  const framework = useQuery(frameworksQuery).data?.data.find((one) => one.id === props.value)
+  return <Condition {...props} title={texts.standards.inFramework({ framework: framework ? frameworkName(framework) : '…' })} />
 }
 
 function BankChip(props: ConditionProps) {

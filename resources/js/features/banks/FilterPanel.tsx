@@ -11,12 +11,14 @@ import { Tree } from '@/ui/tree/Tree'
 import { type Dimension, type Range, ranges } from './filterQuery'
 import { MoreFilters, useOpenSections } from './MoreFilters'
 import { Searches } from './Searches'
+import { StandardsTab } from './StandardsTab'
 import { NodeMenu, useTreeDialogs } from './TreeDialogs'
 import type { Filter } from './useFilter'
 import { Values } from './Values'
 
 const tabs: Record<string, Dimension[]> = {
   topic: ['topic', 'no'],
+  standard: ['standard', 'unmatched', 'no'],
   folder: ['folder', 'no'],
   tag: ['tag', 'no'],
 }
@@ -47,6 +49,16 @@ export function FilterPanel({ slug, filter, mayWrite }: { slug: string; filter: 
           onChange={open}
           tabs={[
             { id: 'topic', title: texts.bank.tabs.topic ?? '', body: tree('topic') },
+            {
+              id: 'standard',
+              title: texts.bank.tabs.standard ?? '',
+              body: (
+                <>
+                  <StandardsTab slug={slug} filter={filter} facets={facets} mayWrite={mayWrite} />
+                  <Missing name="standard" count={missing('standard')} filter={filter} />
+                </>
+              ),
+            },
             { id: 'folder', title: texts.bank.tabs.folder ?? '', body: tree('folder') },
             {
               id: 'tag',

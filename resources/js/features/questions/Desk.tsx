@@ -13,6 +13,7 @@ import { restored, unsaved } from '@/lib/saving/unsaved'
 import { texts } from '@/messages'
 import { pathsOf } from '@/question/record/paths'
 import { Shell } from '@/shell/Shell'
+import { usePlaced } from '@/standards/usePlaced'
 import { Nothing, Waiting } from '@/ui/Message'
 
 const trail = (bank: { slug: string; name: string }, question?: string) => [
@@ -28,8 +29,9 @@ export function NewDesk() {
   const handed = state?.question ? { question: state.question, note: state.note ?? '' } : null
   const like = address.get('like')
   const stimulus = address.get('stimulus')
+  const place = usePlaced(address)
   // A copy and a question with a stimulus are kept apart from what else is begun in the bank: none takes the place of another.
-  const subject = like ? `new:${slug}:like:${like}` : stimulus ? `new:${slug}:with:${stimulus}` : `new:${slug}`
+  const subject = like ? `new:${slug}:like:${like}` : stimulus ? `new:${slug}:with:${stimulus}` : `new:${slug}${place.subject}`
   const bank = useQuery(bankQuery(slug))
   const defaults = useDefaults(slug)
   const kept = useQuery(autosaveQuery(subject))
@@ -44,7 +46,14 @@ export function NewDesk() {
     { title: texts.desk.fresh },
   ]
   const problem = bank.error ?? kept.error ?? (like ? model.error : null)
-  if (problem || bank.isPending || kept.isPending || (like !== null && model.isPending) || (places !== '' && trees.isPending))
+  if (
+    problem ||
+    bank.isPending ||
+    kept.isPending ||
+    (like !== null && model.isPending) ||
+    (places !== '' && trees.isPending) ||
+    place.isPending
+  )
     return (
       <Shell title={texts.desk.fresh} crumbs={crumbs}>
         {problem ? <Nothing title={problem.message} /> : <Waiting text={texts.loading} />}
@@ -79,7 +88,7 @@ export function NewDesk() {
         dirty={old !== null}
         onAnother={() => {
           setIgnored(true)
-          setBegun({ question: nextAfter(start, defaults) })
+          setBegun({ question: place.classified(nextAfter(start, defaults)) })
         }}
         {...(begun?.note ? { note: { text: begun.note } } : old ? restored(subject, () => setIgnored(true), texts.desk.startFresh) : {})}
       />
@@ -87,7 +96,9 @@ export function NewDesk() {
   return (
     <Shell title={texts.desk.fresh} crumbs={crumbs}>
       <Starts
-        onStart={(fresh) => begin({ question: { ...questionWith(fresh, defaults), ...(stimulus ? { stimuli: [stimulus] } : {}) } })}
+        onStart={(fresh) =>
+          begin({ question: place.classified({ ...questionWith(fresh, defaults), ...(stimulus ? { stimuli: [stimulus] } : {}) }) })
+        }
       />
     </Shell>
   )

@@ -18,6 +18,8 @@ import { useSaving } from '@/lib/saving/useSaving'
 import { useHistory } from '@/lib/useHistory'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
+import { withAlignment, withoutAlignment } from '@/standards/alignmentTo'
+import { StandardsField } from '@/standards/StandardsField'
 import { Button } from '@/ui/Button'
 import { ctrl, useCommands } from '@/ui/commands'
 import type { Crumb } from '@/ui/Frame'
@@ -156,6 +158,15 @@ export function StimulusBench({ bank, subject, crumbs, revision, start, dirty, w
               className="min-h-60"
             />
           </MediaDeskProvider>
+          <div className="flex items-baseline gap-3 border-hairline border-t pt-3">
+            <span className="text-caption text-quiet">{texts.record.standards}</span>
+            <StandardsField
+              label={texts.record.standards}
+              standards={stimulus.standards ?? []}
+              onAdd={(one) => history.change((now) => ({ ...now, standards: withAlignment(now.standards, one) }))}
+              onRemove={(one) => history.change((now) => ({ ...now, standards: withoutAlignment(now.standards, one) }))}
+            />
+          </div>
           {(whole?.findings ?? []).map((finding) => (
             <p key={finding.code} className="text-attention text-caption">
               {finding.message}

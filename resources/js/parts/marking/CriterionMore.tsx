@@ -1,6 +1,8 @@
 import type { Criterion, Rubric } from '@/api/question'
 import { list } from '@/lib/format'
 import { texts } from '@/messages'
+import { withAlignment, withoutAlignment } from '@/standards/alignmentTo'
+import { StandardsField } from '@/standards/StandardsField'
 import { Gap, Pick } from '@/ui/Sentence'
 import { RowText } from '../RowText'
 
@@ -86,6 +88,15 @@ export function CriterionMore({ criterion: one, rubric, media, onChange }: Props
         />
         {words.mayTakeOff}
       </label>
+      <span className="flex flex-wrap items-baseline gap-1">
+        {texts.record.standards}
+        <StandardsField
+          label={`${texts.record.standards}: ${called}`}
+          standards={one.standards ?? []}
+          onAdd={(added) => onChange({ standards: withAlignment(one.standards, added) }, '')}
+          onRemove={(gone) => onChange({ standards: withoutAlignment(one.standards, gone) }, '')}
+        />
+      </span>
       {others.length > 0 ? (
         <fieldset>
           <legend>{words.needs}</legend>

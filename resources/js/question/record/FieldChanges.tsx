@@ -14,7 +14,13 @@ export function written(value: unknown, field = ''): string {
   if (value === true) return texts.acts.values.true ?? ''
   if (!Array.isArray(value))
     return typeof value === 'object' ? '…' : typeof value === 'string' ? (texts.status[value] ?? value) : String(value)
-  return value.map((one) => (Array.isArray(one) ? one.join(' › ') : typeof one === 'object' ? '…' : String(one))).join(', ')
+  return value.map(entry).join(', ')
+}
+
+function entry(one: unknown): string {
+  if (Array.isArray(one)) return one.join(' › ')
+  if (one === null || typeof one !== 'object') return String(one)
+  return 'code' in one ? String(one.code) : '…'
 }
 
 /** Fields before and after. */

@@ -4,6 +4,7 @@ import type { Classification } from '@/api/actions'
 import { facetsQuery, type TreeNodeRow, treesQuery } from '@/api/queries'
 import type { RecordJson } from '@/api/question'
 import { texts } from '@/messages'
+import { StandardsField } from '@/standards/StandardsField'
 import { ChoiceField, LineField, PathsField, WordsField } from './Fields'
 import { pathsOf } from './paths'
 
@@ -51,6 +52,17 @@ export function RecordForm({ slug, record, folders, onChange, disabled, wide }: 
         disabled={disabled}
         onAdd={(path) => onChange({ topics: { add: [path] } })}
         onRemove={(path) => onChange({ topics: { remove: [path] } })}
+      />,
+    ],
+    [
+      texts.record.standards,
+      <StandardsField
+        key="standards"
+        label={texts.record.standards}
+        standards={record.standards ?? []}
+        disabled={disabled}
+        onAdd={(one) => onChange({ record: { standards: { add: [one] } } })}
+        onRemove={(one) => onChange({ record: { standards: { remove: [one] } } })}
       />,
     ],
     [

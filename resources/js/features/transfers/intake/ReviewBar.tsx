@@ -1,8 +1,11 @@
 import { type FormEvent, useState } from 'react'
 import type { StagedChange } from '@/api/intakes'
+import type { Alignment } from '@/api/standards'
 import type { Selection } from '@/lib/useSelection'
 import { texts } from '@/messages'
 import { difficulties, statuses, useKnown } from '@/question/record/RecordForm'
+import { withAlignment, withoutAlignment } from '@/standards/alignmentTo'
+import { StandardsField } from '@/standards/StandardsField'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { Menu } from '@/ui/Menu'
@@ -78,6 +81,7 @@ type SetProps = { slug: string; count: number; onClose: () => void; onSet: (chan
 /** Points, topic, tag, state and difficulty for many; what is left empty stays. */
 function SetDialog({ slug, count, onClose, onSet }: SetProps) {
   const known = useKnown(slug)
+  const [standards, setStandards] = useState<Alignment[]>([])
   const submit = (event: FormEvent<HTMLFormElement>) => {
     const form = new FormData(event.currentTarget)
     const said = (name: string) => String(form.get(name) ?? '').trim()
@@ -85,6 +89,7 @@ function SetDialog({ slug, count, onClose, onSet }: SetProps) {
     if (said('status') !== '') record.status = { set: said('status') }
     if (said('difficulty') !== '') record.difficulty = { set: Number(said('difficulty')) }
     if (said('tag') !== '') record.tags = { add: [said('tag')] }
+    if (standards.length > 0) record.standards = { add: standards }
     const topic = said('topic')
       .split('›')
       .map((step) => step.trim())
@@ -141,6 +146,15 @@ function SetDialog({ slug, count, onClose, onSet }: SetProps) {
         </datalist>
       </Field.Root>
       {choice('status', texts.record.status, statuses)}
+      <div className="col-span-2">
+        <span className="text-caption text-second">{texts.record.standards}</span>
+        <StandardsField
+          label={texts.record.standards}
+          standards={standards}
+          onAdd={(one) => setStandards(withAlignment(standards, one))}
+          onRemove={(one) => setStandards(withoutAlignment(standards, one))}
+        />
+      </div>
     </FormDialog>
   )
 }

@@ -51,34 +51,24 @@ final class ClassifiedWords
         DB::transaction(function () use ($bank): void {
             DB::select('SELECT pg_advisory_xact_lock(hashtext(?))', ["classified $bank"]);
             DB::delete('DELETE FROM classified_words WHERE bank_id = ?', [$bank]);
-            foreach (['question_standards' => 'statement_id', 'question_topics' => 'topic_id'] as $table => $column) {
-                DB::insert(
-                    <<<SQL
-                        INSERT INTO classified_words (bank_id, node_id, word, questions)
-                        SELECT ?, $table.$column, stems.word, count(*) FROM $table JOIN questions ON questions.id = $table.question_id
-                        JOIN LATERAL (SELECT DISTINCT lexeme AS word FROM question_search, unnest(question_search.words)
-                            WHERE question_search.question_id = questions.id AND lexeme LIKE '~%') AS stems ON true
-                        WHERE questions.bank_id = ? AND questions.binned_at IS NULL AND $table.$column IS NOT NULL GROUP BY 2, 3
-                        SQL,
-                    [$bank, $bank],
-                );
-                // how many questions there are stands under the empty word, how many stems they have together under '*'
-                DB::insert(
-                    <<<SQL
-                        INSERT INTO classified_words (bank_id, node_id, word, questions)
-                        SELECT ?, $table.$column, '', count(*) FROM $table JOIN questions ON questions.id = $table.question_id
-                        WHERE questions.bank_id = ? AND questions.binned_at IS NULL AND $table.$column IS NOT NULL GROUP BY 2
-                        SQL,
-                    [$bank, $bank],
-                );
-            }
             DB::insert(
                 <<<'SQL'
-                    INSERT INTO classified_words (bank_id, node_id, word, questions)
-                    SELECT bank_id, node_id, '*', sum(questions) FROM classified_words WHERE bank_id = ? AND word LIKE '~%'
-                    GROUP BY 1, 2
+                    WITH classified AS (
+                        SELECT DISTINCT questions.id, statement_id AS node FROM question_standards JOIN questions ON questions.id = question_id
+                            WHERE questions.bank_id = ? AND questions.binned_at IS NULL AND statement_id IS NOT NULL
+                        UNION SELECT questions.id, topic_id FROM question_topics JOIN questions ON questions.id = question_id
+                            WHERE questions.bank_id = ? AND questions.binned_at IS NULL),
+                    counted AS MATERIALIZED (
+                        SELECT lexeme AS word, node, count(*) AS questions FROM classified
+                            JOIN question_search ON question_search.question_id = classified.id, unnest(question_search.words)
+                            WHERE lexeme LIKE '~%' GROUP BY 1, 2)
+                    INSERT INTO classified_words (bank_id, word, nodes, questions, stems)
+                    SELECT ?::uuid, word, array_agg(node), array_agg(questions), NULL FROM counted GROUP BY word
+                    UNION ALL SELECT ?::uuid, '', array_agg(node), array_agg(each.questions), array_agg(coalesce(known.stems, 0)) FROM (
+                        SELECT node, count(*) AS questions FROM classified GROUP BY node) AS each
+                        LEFT JOIN (SELECT node, sum(questions) AS stems FROM counted GROUP BY node) AS known USING (node) HAVING count(*) > 0
                     SQL,
-                [$bank],
+                [$bank, $bank, $bank, $bank],
             );
             DB::insert(
                 <<<'SQL'

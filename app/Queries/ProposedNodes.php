@@ -11,17 +11,32 @@ use WideQuarry\Standards\NodeModel;
 use WideQuarry\Standards\Proposal;
 use WideQuarry\Standards\Proposals;
 
-/** Statements or topics proposed for a question, from the wording of the tree and the questions classified in banks that may be read. */
-final readonly class ProposedNodes
+/**
+ * Statements or topics proposed for a question, from the wording of the tree and the questions classified in banks that may be read.
+ *
+ * @phpstan-type Node array{above: list<string>, length: int, isOffered: bool, questions: int, stems: int}
+ */
+final class ProposedNodes
 {
     private const MOST_STEMS = 120;
+
+    /** Counts that are looked at for one question; rare stems first, as they decide (Y. Yang, J. Pedersen, ICML 1997). */
+    private const MOST_COUNTS = 1500;
+
+    private const FEWEST_STEMS = 4;
+
+    /** @var array<string, Node>|null what does not change from question to question */
+    private ?array $nodes = null;
+
+    /** @var array<string, list<string>> stem → nodes in whose wording it stands */
+    private array $wording = [];
 
     /**
      * @param  'framework'|'topics'  $tree
      * @param  string  $id  of the framework, or of the bank whose topics they are
      * @param  list<string>  $banks  those that may be read
      */
-    public function __construct(private string $tree, private string $id, private array $banks)
+    public function __construct(private readonly string $tree, private readonly string $id, private readonly array $banks)
     {
     }
 
@@ -50,7 +65,44 @@ final readonly class ProposedNodes
             [$question, self::MOST_STEMS],
         );
 
-        return array_column($rows, 'lexeme');
+        return $this->telling(array_column($rows, 'lexeme'));
+    }
+
+    /**
+     * Those that tell most: the rarer under statements and topics the better, as many as can be looked at while somebody waits.
+     *
+     * @param  list<string>  $stems
+     * @return list<string>
+     */
+    private function telling(array $stems): array
+    {
+        /** @var list<object{word: string, nodes: int}&\stdClass> $rows */
+        $rows = DB::select(
+            <<<'SQL'
+                SELECT word, sum(cardinality(nodes))::int AS nodes FROM classified_words
+                WHERE word = ANY (?::text[]) AND bank_id = ANY (?::uuid[]) GROUP BY word
+                SQL,
+            [self::list($stems), '{'.implode(',', $this->banks).'}'],
+        );
+        $nodes = array_column($rows, 'nodes', 'word');
+        usort($stems, fn (string $a, string $b): int => ($nodes[$a] ?? 0) <=> ($nodes[$b] ?? 0));
+        $kept = [];
+        $counts = 0;
+        foreach ($stems as $stem) {
+            $counts += $nodes[$stem] ?? 0;
+            if ($counts > self::MOST_COUNTS && count($kept) >= self::FEWEST_STEMS) {
+                break;
+            }
+            $kept[] = $stem;
+        }
+
+        return $kept;
+    }
+
+    /** @param  list<string>  $texts */
+    private static function list(array $texts): string
+    {
+        return '{'.implode(',', array_map(fn (string $text): string => '"'.addcslashes($text, '"\\').'"', $texts)).'}';
     }
 
     /**
@@ -60,13 +112,46 @@ final readonly class ProposedNodes
      */
     public function nodes(array $stems, ?string $without = null): array
     {
-        [$nodes, $bound] = $this->tree === 'framework'
-            ? [
-                <<<'SQL'
-                    SELECT id, above, stems, retired FROM statements WHERE framework_id = ?
-                    SQL,
-                [$this->id],
-            ]
+        $nodes = $this->tree();
+        $wording = [];
+        foreach ($stems as $stem) {
+            foreach ($this->wording[$stem] ?? [] as $node) {
+                $wording[$node][] = $stem;
+            }
+        }
+        $classified = $this->classified($stems);
+        foreach ($without === null ? [] : self::under($without) as $node) {
+            if (isset($nodes[$node])) {
+                $nodes[$node]['questions'] = max(0, $nodes[$node]['questions'] - 1);
+                $nodes[$node]['stems'] = max(0, $nodes[$node]['stems'] - count($stems));
+                $classified[$node] = array_filter(array_map(fn (int $count): int => $count - 1, $classified[$node] ?? []));
+            }
+        }
+        $models = [];
+        foreach ($nodes as $id => $one) {
+            $models[] = new NodeModel(
+                $id,
+                $one['above'],
+                $wording[$id] ?? [],
+                $one['length'],
+                $classified[$id] ?? [],
+                $one['questions'],
+                $one['stems'],
+                $one['isOffered'],
+            );
+        }
+
+        return $models;
+    }
+
+    /** @return array<string, Node> */
+    private function tree(): array
+    {
+        if ($this->nodes !== null) {
+            return $this->nodes;
+        }
+        [$sql, $bound] = $this->tree === 'framework'
+            ? ['SELECT id, above, stems, retired FROM statements WHERE framework_id = ?', [$this->id]]
             : [
                 <<<'SQL'
                     SELECT topics.id, array(SELECT above.id FROM topics AS above WHERE topics.path <@ above.path ORDER BY nlevel(above.path))
@@ -75,60 +160,73 @@ final readonly class ProposedNodes
                     SQL,
                 [$this->id],
             ];
-        $list = '{'.implode(',', array_map(fn (string $stem): string => '"'.addcslashes($stem, '"\\').'"', $stems)).'}';
-        /** @var list<object{id: string, above: string, length: int, retired: bool, wording: string}&\stdClass> $rows */
-        $rows = DB::select(
-            <<<SQL
-                WITH nodes AS ($nodes)
-                SELECT nodes.id, above, cardinality(stems) AS length, retired,
-                    array(SELECT one FROM unnest(stems) AS one WHERE one = ANY (?::text[])) AS wording
-                FROM nodes
-                SQL,
-            [...$bound, $list],
-        );
-        $classified = $this->classified($list, array_column($rows, 'id'), $without);
-
-        return array_map(fn (\stdClass $row): NodeModel => new NodeModel(
-            $row->id,
-            PostgresArray::read($row->above),
-            PostgresArray::read($row->wording),
-            $row->length,
-            array_diff_key($classified[$row->id] ?? [], ['' => 0, '*' => 0]),
-            $classified[$row->id][''] ?? 0,
-            $classified[$row->id]['*'] ?? 0,
-            ! $row->retired,
-        ), $rows);
-    }
-
-    /**
-     * @param  list<string>  $nodes
-     * @return array<string, array<string, int>> node → word → questions
-     */
-    private function classified(string $stems, array $nodes, ?string $without): array
-    {
-        /** @var list<object{node_id: string, word: string, questions: int}&\stdClass> $rows */
-        $rows = DB::select(
-            <<<'SQL'
-                SELECT node_id, word, sum(questions)::int AS questions FROM classified_words
-                WHERE word = ANY (?::text[] || ARRAY['', '*']) AND bank_id = ANY (?::uuid[]) AND node_id = ANY (?::uuid[])
-                GROUP BY node_id, word
-                SQL,
-            [$stems, '{'.implode(',', $this->banks).'}', '{'.implode(',', $nodes).'}'],
-        );
-        $classified = [];
+        /** @var list<object{id: string, above: string, stems: string, retired: bool}&\stdClass> $rows */
+        $rows = DB::select($sql, $bound);
+        $this->nodes = [];
         foreach ($rows as $row) {
-            $classified[$row->node_id][$row->word] = $row->questions;
+            $stems = match (true) {
+                $row->stems === '{}' => [],
+                str_contains($row->stems, '"') => PostgresArray::read($row->stems),
+                default => self::items($row->stems),
+            };
+            foreach ($stems as $stem) {
+                $this->wording[$stem][] = $row->id;
+            }
+            $this->nodes[$row->id] = [
+                'above' => self::items($row->above),
+                'length' => count($stems),
+                'isOffered' => ! $row->retired,
+                'questions' => 0,
+                'stems' => 0,
+            ];
+        }
+        foreach ($this->counts(['']) as $row) {
+            [$questions, $stems] = [self::items($row->questions), self::items($row->stems ?? '')];
+            foreach (self::items($row->nodes) as $i => $node) {
+                if (isset($this->nodes[$node])) {
+                    $this->nodes[$node]['questions'] += (int) $questions[$i];
+                    $this->nodes[$node]['stems'] += (int) $stems[$i];
+                }
+            }
         }
 
-        return $without === null ? $classified : $this->forget($classified, $without, PostgresArray::read($stems));
+        return $this->nodes;
     }
 
     /**
-     * @param  array<string, array<string, int>>  $classified
      * @param  list<string>  $stems
-     * @return array<string, array<string, int>>
+     * @return array<string, array<string, int>> node → stem → questions
      */
-    private function forget(array $classified, string $question, array $stems): array
+    private function classified(array $stems): array
+    {
+        $classified = [];
+        foreach ($this->counts($stems) as $row) {
+            $questions = self::items($row->questions);
+            foreach (self::items($row->nodes) as $i => $node) {
+                if (isset($this->nodes[$node])) { // and of no other tree
+                    $classified[$node][$row->word] = ($classified[$node][$row->word] ?? 0) + (int) $questions[$i];
+                }
+            }
+        }
+
+        return $classified;
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return list<object{word: string, nodes: string, questions: string, stems: string|null}&\stdClass>
+     */
+    private function counts(array $words): array
+    {
+        /** @var list<object{word: string, nodes: string, questions: string, stems: string|null}&\stdClass> */
+        return DB::select(
+            'SELECT word, nodes, questions, stems FROM classified_words WHERE word = ANY (?::text[]) AND bank_id = ANY (?::uuid[])',
+            [self::list($words), '{'.implode(',', $this->banks).'}'],
+        );
+    }
+
+    /** @return list<string> statements and topics that a question is classified under */
+    private static function under(string $question): array
     {
         /** @var list<object{id: string}&\stdClass> $nodes */
         $nodes = DB::select(
@@ -138,20 +236,14 @@ final readonly class ProposedNodes
                 SQL,
             [$question, $question],
         );
-        foreach (array_column($nodes, 'id') as $node) {
-            foreach ($stems as $stem) {
-                if (isset($classified[$node][$stem])) {
-                    $classified[$node][$stem]--;
-                }
-            }
-            if (isset($classified[$node][''])) {
-                $classified[$node]['']--;
-                $classified[$node]['*'] = max(0, ($classified[$node]['*'] ?? 0) - count($stems));
-            }
-            $classified[$node] = array_filter($classified[$node] ?? []);
-        }
 
-        return $classified;
+        return array_column($nodes, 'id');
+    }
+
+    /** @return list<string> of an array of PostgreSQL whose items need no quotes */
+    private static function items(string $array): array
+    {
+        return explode(',', trim($array, '{}'));
     }
 
     /**
@@ -176,13 +268,17 @@ final readonly class ProposedNodes
             [$question],
         );
         $text = $row instanceof \stdClass && is_string($row->text) ? html_entity_decode(strip_tags($row->text)) : '';
+        // a word begins as its stem does, mostly; so few have to be looked up
+        $beginnings = array_flip(array_map(fn (string $stem): string => mb_substr($stem, 1, 2), $stems));
         $forms = [];
         foreach (Splitter::words(mb_strcut($text, 0, 20_000)) as $word) {
             foreach ([$word->whole, ...$word->pieces] as $form) {
-                $forms[$form] = true;
+                if (isset($beginnings[mb_substr($form, 0, 2)])) {
+                    $forms[$form] = true;
+                }
             }
         }
-        $list = '{'.implode(',', array_map(fn (string|int $form): string => '"'.addcslashes((string) $form, '"\\').'"', array_keys($forms))).'}';
+        $list = self::list(array_map(strval(...), array_keys($forms)));
         /** @var list<object{stem: string, form: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
@@ -190,7 +286,7 @@ final readonly class ProposedNodes
                     unnest(tsvector_to_array(stems('english', form))) AS stem
                 WHERE stem = ANY (?::text[]) ORDER BY stem, place
                 SQL,
-            [$list, '{'.implode(',', array_map(fn (string $stem): string => '"'.addcslashes($stem, '"\\').'"', $stems)).'}'],
+            [$list, self::list($stems)],
         );
 
         return array_column($rows, 'form', 'stem');

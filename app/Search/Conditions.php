@@ -112,7 +112,7 @@ final class Conditions
             'status', 'author', 'level', 'licence', 'language', 'source', 'work' => ["questions.$name = ANY (?::text[])", [$list]],
             'marks' => ['questions.marking = ANY (?::text[])', [$list]],
             'difficulty' => ['questions.difficulty = ANY (?::smallint[])', [$list]],
-            'bank' => ['questions.bank_id IN (SELECT id FROM banks WHERE slug = ANY (?::text[]))', [$list]],
+            'bank' => ['questions.bank_id = ANY (ARRAY(SELECT id FROM banks WHERE slug = ANY (?::text[])))', [$list]],
             'by' => ['questions.created_by = ANY (?::uuid[])', [$list]],
             'editor' => ['questions.id IN (SELECT question_id FROM revisions WHERE number > 1 AND author_id = ANY (?::uuid[]))', [$list]],
             'topic' => [

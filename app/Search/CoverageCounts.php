@@ -51,15 +51,20 @@ final class CoverageCounts
         $values = array_map(fn (string $one, int $i): string => self::BY[$one]." AS $names[$i]", $by, array_keys($by));
         $listed = implode(', ', array_slice($names, 0, count($by)));
         $found = $this->found()->selectRaw('questions.id, questions.status, questions.points, '.implode(', ', $values));
-        [$each, $bound] = $this->each();
+        [$aligned, $bound] = $this->aligned();
         $only = $node === null ? '' : 'WHERE node = ?::uuid';
 
+        // Questions are counted by the set of what they are about first, as few sets there are; only these are spread over the tree, each
+        // node once. So a question with two statements of a branch counts once there, and nobody has to look at every question twice.
         /** @var list<object{node: string, value: string, questions: int, approved: int, points: string}&\stdClass> */
         return DB::select(
             <<<SQL
-                WITH found AS MATERIALIZED ({$found->toSql()}), here AS MATERIALIZED (SELECT DISTINCT id FROM found), each AS ($each)
-                SELECT node, $listed, count(*) AS questions, count(*) FILTER (WHERE status = 'approved') AS approved, sum(points) AS points
-                FROM each JOIN found ON found.id = each.question_id $only GROUP BY node, $listed
+                WITH found AS MATERIALIZED ({$found->toSql()}),
+                    sets AS (SELECT question_id, array_agg(DISTINCT node) AS nodes FROM ($aligned) AS aligned GROUP BY question_id),
+                    counted AS MATERIALIZED (SELECT nodes, $listed, count(*) AS questions, count(*) FILTER (WHERE status = 'approved') AS approved,
+                        sum(points) AS points FROM sets JOIN found ON found.id = question_id GROUP BY nodes, $listed)
+                SELECT node, $listed, sum(questions)::int AS questions, sum(approved)::int AS approved, sum(points) AS points
+                FROM counted CROSS JOIN LATERAL ({$this->spread()}) AS branch $only GROUP BY node, $listed
                 SQL,
             [...$found->getBindings(), ...$bound, ...$node === null ? [] : [$node]],
         );
@@ -69,14 +74,13 @@ final class CoverageCounts
     public function totals(): \stdClass
     {
         $found = $this->found()->selectRaw('questions.id, questions.points, questions.difficulty, questions.purpose');
-        [$each, $bound] = $this->each();
+        [$aligned, $bound] = $this->aligned();
         $row = DB::selectOne(
             <<<SQL
-                WITH found AS MATERIALIZED ({$found->toSql()}), here AS (SELECT id FROM found), each AS ($each)
-                SELECT count(*) AS all, coalesce(sum(points), 0) AS points,
-                    count(*) FILTER (WHERE id NOT IN (SELECT question_id FROM each)) AS without,
+                WITH found AS MATERIALIZED ({$found->toSql()}), aligned AS (SELECT DISTINCT question_id FROM ($aligned) AS each)
+                SELECT count(*) AS all, coalesce(sum(points), 0) AS points, count(*) FILTER (WHERE question_id IS NULL) AS without,
                     count(*) FILTER (WHERE difficulty IS NULL) AS no_difficulty, count(*) FILTER (WHERE purpose = '{}') AS no_purpose
-                FROM found
+                FROM found LEFT JOIN aligned ON aligned.question_id = found.id
                 SQL,
             [...$found->getBindings(), ...$bound],
         );
@@ -93,39 +97,49 @@ final class CoverageCounts
             ]));
     }
 
-    /** @return array{string, list<mixed>} node and question, each pair once; needs `here` */
-    private function each(): array
+    /** @return array{string, list<mixed>} question and node of the tree, each pair once */
+    private function aligned(): array
     {
         if ($this->tree === 'topics') {
             $owner = Topics::owner($this->id);
             $column = $owner['team_id'] === null ? 'bank_id' : 'team_id';
 
             return [
-                <<<SQL
-                    SELECT DISTINCT above.id AS node, question_topics.question_id FROM question_topics JOIN here ON here.id = question_id
-                    JOIN topics ON topics.id = topic_id AND topics.$column = ? JOIN topics AS above ON topics.path <@ above.path
-                    SQL,
+                "SELECT question_id, topic_id AS node FROM question_topics JOIN topics ON topics.id = topic_id AND topics.$column = ?",
                 [$owner['team_id'] ?? $owner['bank_id']],
             ];
         }
         $touches = $this->touches ? '' : 'AND NOT touches';
-        $direct = "SELECT question_id, statement_id FROM question_standards JOIN here ON here.id = question_id WHERE true $touches";
-        // what says the same, what has come after, and what is broader count; what is only related does not
-        $crossed = <<<SQL
-            SELECT question_id, link.to_id FROM question_standards JOIN here ON here.id = question_id
-                JOIN statement_associations AS link ON link.from_id = statement_id AND link.kind IN ('exact', 'replaced_by', 'broader')
-                WHERE true $touches
-            UNION SELECT question_id, link.from_id FROM question_standards JOIN here ON here.id = question_id
-                JOIN statement_associations AS link ON link.to_id = statement_id AND link.kind = 'exact' WHERE true $touches
+        $direct = <<<SQL
+            SELECT question_id, statement_id AS node FROM question_standards
+                JOIN statements ON statements.id = statement_id AND framework_id = ? WHERE true $touches
             SQL;
-        $aligned = $this->through ? "$direct UNION $crossed" : $direct;
+        if (! $this->through) {
+            return [$direct, [$this->id]];
+        }
 
+        // what says the same, what has come after, and what is broader count; what is only related does not
         return [
             <<<SQL
-                SELECT DISTINCT unnest(statements.above) AS node, question_id FROM ($aligned) AS aligned
-                JOIN statements ON statements.id = aligned.statement_id AND statements.framework_id = ?
+                $direct
+                UNION SELECT question_id, link.to_id FROM question_standards
+                    JOIN statement_associations AS link ON link.from_id = statement_id AND link.kind IN ('exact', 'replaced_by', 'broader')
+                    JOIN statements ON statements.id = link.to_id AND statements.framework_id = ? WHERE true $touches
+                UNION SELECT question_id, link.from_id FROM question_standards
+                    JOIN statement_associations AS link ON link.to_id = statement_id AND link.kind = 'exact'
+                    JOIN statements ON statements.id = link.from_id AND statements.framework_id = ? WHERE true $touches
                 SQL,
-            [$this->id],
+            [$this->id, $this->id, $this->id],
         ];
+    }
+
+    /** A set of nodes and all they belong to, each once. */
+    private function spread(): string
+    {
+        return $this->tree === 'topics'
+            ? <<<'SQL'
+                SELECT DISTINCT above.id AS node FROM topics JOIN topics AS above ON topics.path <@ above.path WHERE topics.id = ANY (nodes)
+                SQL
+            : 'SELECT DISTINCT unnest(above) AS node FROM statements WHERE statements.id = ANY (nodes)';
     }
 }

@@ -79,10 +79,11 @@ return new class extends Migration
             CREATE TABLE tagging_claims (
                 question_id uuid PRIMARY KEY REFERENCES questions ON DELETE CASCADE, user_id uuid NOT NULL REFERENCES users ON DELETE CASCADE, until timestamptz NOT NULL
             );
-            -- How often the words of classified questions occur with a statement or topic, by bank, so that nobody is helped by banks they may not read.
+            -- Under which statements and topics the words of classified questions stand, and in how many questions; by bank, so that nobody is helped by
+            -- banks they may not read. The empty word says how many questions there are, and how many stems they have together.
             CREATE TABLE classified_words (
-                bank_id uuid NOT NULL REFERENCES banks ON DELETE CASCADE, node_id uuid NOT NULL, word text NOT NULL, questions integer NOT NULL,
-                PRIMARY KEY (word, bank_id, node_id)
+                bank_id uuid NOT NULL REFERENCES banks ON DELETE CASCADE, word text NOT NULL, nodes uuid[] NOT NULL, questions integer[] NOT NULL, stems integer[],
+                PRIMARY KEY (word, bank_id)
             );
             CREATE INDEX classified_words_bank ON classified_words (bank_id);
             CREATE TABLE classified_banks (

@@ -38,41 +38,58 @@ final class Proposals
     public static function for(array $question, array $nodes, int $most = 5): array
     {
         [$counts, $sizes, $all, $total] = self::pooled($nodes);
-        $classified = array_sum(array_map(fn (NodeModel $node): int => $node->questions, $nodes));
-        $branches = array_flip(array_merge([], ...array_map(fn (NodeModel $node): array => array_slice($node->above, 0, -1), $nodes)));
-        $proposals = [];
+        $classified = 0;
+        $branches = [];
+        foreach ($nodes as $node) {
+            $classified += $node->questions;
+            if (count($node->above) > 1) {
+                $branches[$node->above[count($node->above) - 2]] = true;
+            }
+        }
+        $scores = [];
         foreach ($nodes as $node) {
             // a heading that nothing is classified under itself is one, once anything is classified at all
             $isHeading = isset($branches[$node->id]) && $node->questions === 0 && $classified > 0;
             if (! $node->isOffered || $isHeading || ($node->wording === [] && $node->classified === [])) {
                 continue;
             }
-            $levels = self::levels($node, $counts, $sizes);
-            $gains = [];
-            foreach ($question as $stem => $weight) {
-                $background = self::TREE * (($all[$stem] ?? 0) + 0.5) / ($total + 1);
-                $own = 0.0;
-                foreach ($levels as [$share, $in, $size]) {
-                    $own += $share * ($in[$stem] ?? 0) / $size;
-                }
-                $gain = $weight * log(1 + $own / $background);
-                if ($gain > 0) {
-                    $gains[$stem] = $gain;
-                }
-            }
-            if ($gains !== []) {
-                arsort($gains);
-                $prior = self::PRIOR * log(($node->questions + 1) / ($classified + count($nodes)));
-                $proposals[] = new Proposal(
-                    $node->id,
-                    array_sum($gains) + $prior,
-                    array_map(strval(...), array_slice(array_keys($gains), 0, self::WORDS)),
-                );
+            $score = array_sum(self::gains($question, self::levels($node, $counts, $sizes), $all, $total));
+            if ($score > 0) {
+                $scores[$node->id] = $score + self::PRIOR * log(($node->questions + 1) / ($classified + count($nodes)));
             }
         }
-        usort($proposals, fn (Proposal $a, Proposal $b): int => $b->score <=> $a->score ?: strcmp($a->node, $b->node));
+        uksort($scores, fn (string $a, string $b): int => $scores[$b] <=> $scores[$a] ?: strcmp($a, $b));
+        $named = array_column($nodes, null, 'id');
+        $proposals = [];
+        foreach (array_slice($scores, 0, $most) as $id => $score) {
+            $gains = self::gains($question, self::levels($named[$id], $counts, $sizes), $all, $total);
+            arsort($gains);
+            $proposals[] = new Proposal($id, $score, array_map(strval(...), array_keys(array_slice(array_filter($gains), 0, self::WORDS))));
+        }
 
-        return array_slice($proposals, 0, $most);
+        return $proposals;
+    }
+
+    /**
+     * @param  array<string, float>  $question
+     * @param  list<array{float, array<string, float>, float}>  $levels
+     * @param  array<string, float>  $all
+     * @return array<string, float> stem → how much likelier it is here than in the whole tree, as a logarithm
+     */
+    private static function gains(array $question, array $levels, array $all, float $total): array
+    {
+        $gains = [];
+        foreach ($question as $stem => $weight) {
+            $here = 0.0;
+            foreach ($levels as [$share, $in, $size]) {
+                if (isset($in[$stem])) {
+                    $here += $share * $in[$stem] / $size;
+                }
+            }
+            $gains[$stem] = $here === 0.0 ? 0.0 : $weight * log(1 + $here * ($total + 1) / (self::TREE * (($all[$stem] ?? 0) + 0.5)));
+        }
+
+        return $gains;
     }
 
     /**
@@ -87,9 +104,9 @@ final class Proposals
         $counts = $sizes = $all = [];
         $total = 0.0;
         foreach ($nodes as $node) {
-            $own = array_fill_keys($node->wording, self::WORDING);
-            foreach ($node->classified as $stem => $count) {
-                $own[$stem] = ($own[$stem] ?? 0) + $count;
+            $own = $node->classified;
+            foreach ($node->wording as $stem) {
+                $own[$stem] = ($own[$stem] ?? 0) + self::WORDING;
             }
             $size = self::WORDING * $node->length + $node->stems;
             foreach ($node->above as $above) {

@@ -51,10 +51,11 @@ export const placesQuery = (slug: string, target: Target, replace: Replace) =>
     staleTime: 0,
     gcTime: 0,
   })
+export const readAct = async (id: string) => (await call<schema.Answers['GET /acts/{act}']>('GET', `/acts/${id}`)).body
 export const actQuery = (id: string) =>
   queryOptions({
     queryKey: ['act', id],
-    queryFn: async () => (await call<schema.Answers['GET /acts/{act}']>('GET', `/acts/${id}`)).body,
+    queryFn: () => readAct(id),
     refetchInterval: (query) => (query.state.data && !goesOn(query.state.data) ? false : 700),
   })
 export const actsQuery = (slug: string) =>

@@ -138,7 +138,7 @@ export function StandardsTab({ slug, filter, facets, mayWrite }: Props) {
         <p>
           <Link
             className="inline-block min-h-8 px-3 py-1.5 font-semibold text-accent hover:underline"
-            to={`/banks/${slug}/tagging?framework=${chosen?.id ?? ''}`}
+            to={`/banks/${slug}/tagging?tree=${chosen?.id ?? ''}`}
           >
             {texts.tagging.go}
           </Link>

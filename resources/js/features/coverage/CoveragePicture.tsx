@@ -27,15 +27,11 @@ export function CoveragePicture({ label, at, coverage, beside, rows, onPick }: P
         {rows.map((row) => {
           const scale = most[row.depth] || 1
           const other = others.get(row.node.id)
-          const said = coverage.values
-            .filter((value) => amount(row.node, value, at.unit) > 0)
-            .map((value) => `${valueName(at.by, value)} ${rounded(amount(row.node, value, at.unit))}`)
           return (
             <li key={row.node.id} className="mb-0.5">
               <button
                 type="button"
                 aria-pressed={row.node.id === at.node}
-                aria-label={`${row.node.code} ${row.node.title || row.node.text}: ${said.join(', ') || words.nothing}${row.thin ? `. ${gapWords(at, row)}` : ''}`}
                 className={`-outline-offset-2 grid w-full grid-cols-[minmax(120px,36%)_1fr] items-stretch gap-2 rounded-ui p-0.5 text-left ${row.node.id === at.node ? 'ring-2 ring-accent' : 'hover:bg-paper'}`}
                 onClick={() => onPick(row.node.id)}
               >
@@ -95,6 +91,7 @@ function Layers({ at, values, node, scale, tall = false, isOther = false, childr
             className={`flex items-center overflow-hidden border border-paper px-1.5 text-caption tabular-nums ${toneOf(values, value)}`}
             style={{ width: `max(22px, ${(80 * count) / scale}%)`, flex: '0 1 auto' }}
           >
+            <span className="sr-only">{valueName(at.by, value)}: </span>
             {rounded(count)}
           </span>
         )

@@ -34,7 +34,7 @@ export function Thinnest({ at, coverage, framework, onPick, banks }: Props) {
           {only.length === 1 && bench ? (
             <Link
               className="font-semibold underline"
-              to={`/banks/${bench.slug}/tagging?${at.topics === '' ? `framework=${framework}` : 'topics=1'}`}
+              to={`/banks/${bench.slug}/tagging?${at.topics === '' ? `tree=${framework}` : 'topics=1'}`}
             >
               {words.tagThem}
             </Link>

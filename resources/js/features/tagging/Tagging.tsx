@@ -30,7 +30,7 @@ export function Tagging() {
   const bank = useQuery(bankQuery(slug))
   const frameworks = useQuery(frameworksQuery).data?.data
   const byTopics = address.get('topics') === '1'
-  const framework = byTopics ? '' : (address.get('framework') ?? frameworks?.[0]?.id ?? '')
+  const framework = byTopics ? '' : (address.get('tree') ?? frameworks?.[0]?.id ?? '')
   const nodes = useNodes(slug, framework, byTopics)
   const [decision, setDecision] = useState<Decision>(undecided)
   const [before, setBefore] = useState<Decision | null>(null)
@@ -162,10 +162,10 @@ export function Tagging() {
             value={byTopics ? 'topics' : framework}
             onChange={(event) =>
               change((next) => {
-                next.delete('framework')
+                next.delete('tree')
                 next.delete('topics')
                 if (event.target.value === 'topics') next.set('topics', '1')
-                else next.set('framework', event.target.value)
+                else next.set('tree', event.target.value)
               })
             }
           >

@@ -1,6 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { changeMany, undoAct } from '@/api/acts'
+import { type Act, changeMany, goesOn, readAct, undoAct } from '@/api/acts'
 import { nextUntagged, type Untagged } from '@/api/standards'
 import { plainProblem } from '@/lib/plainProblem'
 
@@ -17,6 +17,16 @@ type Done = { question: Untagged; title: string; act: Promise<string | null> }
 /** So many are waiting when the next ones are asked for. */
 const FEW = 2
 
+/** An act of somebody else in the bank goes first; this one is done a moment later. */
+async function settled(act: Act): Promise<Act> {
+  let now = act
+  for (let times = 0; goesOn(now) && times < 40; times++) {
+    await new Promise((resolve) => setTimeout(resolve, 500))
+    now = await readAct(now.act)
+  }
+  return now
+}
+
 /**
  * Questions one after the other, that nobody else is at. What is decided is stored behind one's back, so that the next question is there at
  * once; one that could not be stored comes again.
@@ -31,6 +41,7 @@ export function useTagging(slug: string, framework: string, filter: string, chan
   const [problem, setProblem] = useState<string | null>(null)
   const [isEmpty, setEmpty] = useState(false)
   const asking = useRef(false)
+  const storing = useRef<Promise<unknown>>(Promise.resolve())
   const latest = useRef({ queue, done, skipped })
   latest.current = { queue, done, skipped }
 
@@ -92,7 +103,10 @@ export function useTagging(slug: string, framework: string, filter: string, chan
       if (!current) return
       const question = current
       setQueue((now) => now.filter((one) => one.question !== question.question))
-      const act = changeMany(slug, { ids: [question.question] }, change(decision))
+      // one after the other: an act that meets another in its bank would wait in the background, and could not be taken back meanwhile
+      const act = storing.current
+        .then(() => changeMany(slug, { ids: [question.question] }, change(decision)))
+        .then(settled)
         .then((act) => {
           if (act.left_count > 0) throw new Error(act.left[0]?.why ?? '')
           for (const key of ['bank', 'coverage', 'question']) client.invalidateQueries({ queryKey: [key], refetchType: 'none' })
@@ -104,6 +118,7 @@ export function useTagging(slug: string, framework: string, filter: string, chan
           setQueue((now) => [question, ...now])
           return null
         })
+      storing.current = act
       setDone((now) => [...now, { question, title, act }])
     },
     skip: () => {

@@ -9,7 +9,11 @@ use WideQuarry\Standards\Alignment;
 use WideQuarry\Standards\CodeMatch;
 use WideQuarry\Standards\StatementCode;
 
-/** Matches the codes of questions that come in to statements that are here; what is not sure stays as it came. */
+/**
+ * Matches the codes of questions that come in to statements that are here; what is not sure stays as it came.
+ *
+ * @phpstan-type Found object{id: string, framework: string, title: string, version: string, publisher: string, in_force: bool}&\stdClass
+ */
 final class MatchedCodes
 {
     /** @var array<string, string|null> framework and code → statement */
@@ -31,7 +35,7 @@ final class MatchedCodes
 
     private function statement(Alignment $given): ?string
     {
-        /** @var list<object{id: string, framework: string, title: string, version: string, publisher: string, in_force: bool}&\stdClass> $candidates */
+        /** @var list<Found> $candidates */
         $candidates = DB::select(
             <<<'SQL'
                 SELECT statements.id, frameworks.id AS framework, frameworks.title, version, publisher,

@@ -41,12 +41,7 @@ final readonly class StagedRows
             fn (array $lost): Notice => Notice::loss('content.dropped', $lost[1]->sentence(), $file, null, $question->id),
             $dropped,
         );
-        foreach ($question->record->classification->standards as $one) {
-            if ($one->statement === null) {
-                $said = Message::of('app.indexing.code-matches-nothing', ['code' => $one->code, 'framework' => $one->framework]);
-                $notices[] = Notice::note('standards.unmatched', $said, $file, null, $question->id);
-            }
-        }
+        array_push($notices, ...self::unmatched($question, $file));
         $columns = QuestionIndex::columns($question);
         $given = $clean->record ?? null; // nobody has to send one
         if ($columns['is_complete'] === false && $given instanceof \stdClass && Approval::isApproved($given)) {
@@ -75,6 +70,20 @@ final readonly class StagedRows
             ],
             $notices,
         ];
+    }
+
+    /** @return list<Notice> codes that belong to no statement here */
+    private static function unmatched(Question $question, string $file): array
+    {
+        $notices = [];
+        foreach ($question->record->classification->standards as $one) {
+            if ($one->statement === null) {
+                $said = Message::of('app.indexing.code-matches-nothing', ['code' => $one->code, 'framework' => $one->framework]);
+                $notices[] = Notice::note('standards.unmatched', $said, $file, null, $question->id);
+            }
+        }
+
+        return $notices;
     }
 
     /** @param  list<array<string, mixed>>  $rows  as row() gives them, with their places */

@@ -19,7 +19,11 @@ use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
-/** What stands behind the entries of an assessment, for one reader: the questions they follow as they are now, in three queries. */
+/**
+ * What stands behind the entries of an assessment, for one reader: the questions they follow as they are now, in three queries.
+ *
+ * @phpstan-import-type Entry from Totals
+ */
 final readonly class AssessmentEntries
 {
     /**
@@ -318,7 +322,7 @@ final readonly class AssessmentEntries
     }
 
     /**
-     * @return array{points: \Brick\Math\BigRational, kinds: list<string>, topics: list<list<string>>, standards: list<string>, difficulty: int|null, minutes: \Brick\Math\BigRational|null}
+     * @return Entry
      */
     private function counted(?\stdClass $row, \Brick\Math\BigRational $points): array
     {
@@ -334,7 +338,7 @@ final readonly class AssessmentEntries
     }
 
     /**
-     * @return array{points: \Brick\Math\BigRational, kinds: list<string>, topics: list<list<string>>, standards: list<string>, difficulty: int|null, minutes: \Brick\Math\BigRational|null} of a question that may not be read: that it is there, and its points
+     * @return Entry of a question that may not be read: that it is there, and its points
      */
     private function unseen(\stdClass $row, \Brick\Math\BigRational $points): array
     {

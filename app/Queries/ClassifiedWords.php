@@ -54,7 +54,8 @@ final class ClassifiedWords
             DB::insert(
                 <<<'SQL'
                     WITH classified AS (
-                        SELECT DISTINCT questions.id, statement_id AS node FROM question_standards JOIN questions ON questions.id = question_id
+                        SELECT DISTINCT questions.id, statement_id AS node FROM question_standards
+                            JOIN questions ON questions.id = question_id
                             WHERE questions.bank_id = ? AND questions.binned_at IS NULL AND statement_id IS NOT NULL
                         UNION SELECT questions.id, topic_id FROM question_topics JOIN questions ON questions.id = question_id
                             WHERE questions.bank_id = ? AND questions.binned_at IS NULL),
@@ -66,7 +67,8 @@ final class ClassifiedWords
                     SELECT ?::uuid, word, array_agg(node), array_agg(questions), NULL FROM counted GROUP BY word
                     UNION ALL SELECT ?::uuid, '', array_agg(node), array_agg(each.questions), array_agg(coalesce(known.stems, 0)) FROM (
                         SELECT node, count(*) AS questions FROM classified GROUP BY node) AS each
-                        LEFT JOIN (SELECT node, sum(questions) AS stems FROM counted GROUP BY node) AS known USING (node) HAVING count(*) > 0
+                        LEFT JOIN (SELECT node, sum(questions) AS stems FROM counted GROUP BY node) AS known USING (node)
+                        HAVING count(*) > 0
                     SQL,
                 [$bank, $bank, $bank, $bank],
             );

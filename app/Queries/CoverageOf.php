@@ -147,7 +147,8 @@ final readonly class CoverageOf
             ];
         }
         $without = $this->counts->totals()->without;
-        $rows[] = ['', Message::of('app.queries.coverage-without'), ...array_fill(0, count($values), ''), is_int($without) ? "$without" : '', '', ''];
+        $none = array_fill(0, count($values), '');
+        $rows[] = ['', Message::of('app.queries.coverage-without'), ...$none, is_int($without) ? "$without" : '', '', ''];
 
         return self::written($rows);
     }

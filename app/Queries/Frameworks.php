@@ -12,7 +12,15 @@ use WideQuarry\Standards\Framework;
 use WideQuarry\Standards\Statement;
 use WideQuarry\Standards\StatementCode;
 
-/** Frameworks of standards, as everybody of the organisation may see them; uses are counted in what a person may read. */
+/**
+ * Frameworks of standards, as everybody of the organisation may see them; uses are counted in what a person may read.
+ *
+ * @phpstan-type Row object{id: string, parent_id: string|null, code: string, title: string, text: string, retired: bool}&\stdClass
+ * @phpstan-type Stored object{identifier: string, title: string, version: string, publisher: string, language: string, notes: string,
+ *     kept: string|null}&\stdClass
+ * @phpstan-type Whole object{identifier: string, code: string, text: string, retired: bool, title: string, level: string, notes: string,
+ *     kept: string|null}&\stdClass
+ */
 final class Frameworks
 {
     /** @return list<\stdClass> */
@@ -39,10 +47,10 @@ final class Frameworks
         return DB::table('frameworks')->where('id', $framework)->exists();
     }
 
-    /** @return list<object{id: string, parent_id: string|null, code: string, title: string, text: string, retired: bool}&\stdClass> in tree order */
+    /** @return list<Row> in tree order */
     public static function statements(string $framework): array
     {
-        /** @var list<object{id: string, parent_id: string|null, code: string, title: string, text: string, retired: bool}&\stdClass> */
+        /** @var list<Row> */
         return DB::select(
             'SELECT id, parent_id, code, title, text, level, notes, retired FROM statements WHERE framework_id = ? ORDER BY position',
             [$framework],
@@ -93,7 +101,7 @@ final class Frameworks
             <<<'SQL'
                 SELECT link.from_id, link.to_id, link.kind, other.id AS other, coalesce(other.code, '') AS code,
                     coalesce(nullif(other.title, ''), left(other.text, 200), '') AS text,
-                    coalesce(frameworks.title || CASE WHEN frameworks.version = '' THEN '' ELSE ' ' || frameworks.version END, '') AS framework
+                    coalesce(trim(frameworks.title || ' ' || frameworks.version), '') AS framework
                 FROM statement_associations AS link
                 JOIN statements AS here ON here.framework_id = ? AND here.id IN (link.from_id, link.to_id)
                 LEFT JOIN statements AS other ON other.id = CASE WHEN here.id = link.from_id THEN link.to_id ELSE link.from_id END
@@ -107,7 +115,7 @@ final class Frameworks
     /** The whole framework, by the identifiers it goes out with. */
     public static function whole(string $id): ?Framework
     {
-        /** @var (object{identifier: string, title: string, version: string, publisher: string, language: string, notes: string, kept: string|null}&\stdClass)|null $row */
+        /** @var Stored|null $row */
         $row = DB::table('frameworks')->where('id', $id)->first();
         if ($row === null) {
             return null;
@@ -159,7 +167,8 @@ final class Frameworks
                     + (SELECT count(*) FROM assessments, unnest(?::text[]) AS one (id)
                         WHERE content->'standards' @> jsonb_build_array(jsonb_build_object('statement', one.id)))
                     + (SELECT count(*) FROM rubrics, unnest(?::text[]) AS one (id) WHERE content::text LIKE '%' || one.id || '%')
-                    + (SELECT count(*) FROM questions JOIN revisions ON question_id = questions.id AND number = revision, unnest(?::text[]) AS one (id)
+                    + (SELECT count(*) FROM questions JOIN revisions ON question_id = questions.id AND number = revision,
+                        unnest(?::text[]) AS one (id)
                         WHERE questions.has && '{rubric}' AND revisions.content::text LIKE '%' || one.id || '%')
                 SQL,
             [$list, $list, $list, $list, $list],
@@ -183,7 +192,7 @@ final class Frameworks
 
     private static function statement(\stdClass $row, ?string $parent): Statement
     {
-        /** @var object{identifier: string, code: string, text: string, retired: bool, title: string, level: string, notes: string, kept: string|null}&\stdClass $row */
+        /** @var Whole $row */
         return new Statement(
             $row->identifier,
             $row->code,

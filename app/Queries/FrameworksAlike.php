@@ -46,7 +46,11 @@ final class FrameworksAlike
             'retired' => count(array_filter($read->statements, fn (Statement $one): bool => $one->retired)),
             'associations' => count($read->associations),
             'first' => array_map(
-                fn (Statement $one): array => ['code' => $one->code, 'text' => mb_strimwidth($one->text, 0, 120, '…'), 'depth' => self::depth($one, $read)],
+                fn (Statement $one): array => [
+                    'code' => $one->code,
+                    'text' => mb_strimwidth($one->text, 0, 120, '…'),
+                    'depth' => self::depth($one, $read),
+                ],
                 array_slice($read->statements, 0, self::FIRST),
             ),
             'alike' => $alike,

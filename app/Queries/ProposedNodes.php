@@ -50,10 +50,20 @@ final class ProposedNodes
         return array_map(
             fn (Proposal $one): array => [
                 'node' => $one->node,
-                'words' => array_values(array_unique(array_filter(array_map(fn (string $stem): string => $words[$stem] ?? '', $one->stems)))),
+                'words' => self::called($one->stems, $words),
             ],
             $proposals,
         );
+    }
+
+    /**
+     * @param  list<string>  $stems  in the order in which they decided
+     * @param  array<string, string>  $words  stem → word
+     * @return list<string>
+     */
+    private static function called(array $stems, array $words): array
+    {
+        return array_values(array_unique(array_filter(array_map(fn (string $stem): string => $words[$stem] ?? '', $stems))));
     }
 
     /** @return list<string> marked as in question_search: ~basalt */
@@ -154,8 +164,8 @@ final class ProposedNodes
             ? ['SELECT id, above, stems, retired FROM statements WHERE framework_id = ?', [$this->id]]
             : [
                 <<<'SQL'
-                    SELECT topics.id, array(SELECT above.id FROM topics AS above WHERE topics.path <@ above.path ORDER BY nlevel(above.path))
-                        AS above, tsvector_to_array(stems('english', topics.title)) AS stems, false AS retired
+                    SELECT topics.id, array(SELECT above.id FROM topics AS above WHERE topics.path <@ above.path
+                        ORDER BY nlevel(above.path)) AS above, tsvector_to_array(stems('english', topics.title)) AS stems, false AS retired
                     FROM topics JOIN banks ON banks.id = ? WHERE topics.team_id = banks.team_id OR topics.bank_id = banks.id
                     SQL,
                 [$this->id],
@@ -180,17 +190,30 @@ final class ProposedNodes
                 'stems' => 0,
             ];
         }
+        $this->nodes = $this->weighed($this->nodes);
+
+        return $this->nodes;
+    }
+
+    /**
+     * With how many questions stand under each node, and how many stems they have together.
+     *
+     * @param  array<string, Node>  $nodes
+     * @return array<string, Node>
+     */
+    private function weighed(array $nodes): array
+    {
         foreach ($this->counts(['']) as $row) {
             [$questions, $stems] = [self::items($row->questions), self::items($row->stems ?? '')];
             foreach (self::items($row->nodes) as $i => $node) {
-                if (isset($this->nodes[$node])) {
-                    $this->nodes[$node]['questions'] += (int) $questions[$i];
-                    $this->nodes[$node]['stems'] += (int) $stems[$i];
+                if (isset($nodes[$node])) {
+                    $nodes[$node]['questions'] += (int) $questions[$i];
+                    $nodes[$node]['stems'] += (int) $stems[$i];
                 }
             }
         }
 
-        return $this->nodes;
+        return $nodes;
     }
 
     /**
@@ -259,7 +282,8 @@ final class ProposedNodes
         }
         $row = DB::selectOne(
             <<<'SQL'
-                SELECT concat_ws(' ', title, content->>'body', answers, rest, (SELECT string_agg(concat(stimuli.title, ' ', stimuli.stem), ' ')
+                SELECT concat_ws(' ', title, content->>'body', answers, rest,
+                    (SELECT string_agg(concat(stimuli.title, ' ', stimuli.stem), ' ')
                     FROM question_stimuli JOIN stimuli ON stimuli.id = stimulus_id WHERE question_id = questions.id)) AS text,
                     questions.language
                 FROM questions JOIN revisions ON revisions.question_id = questions.id AND number = revision

@@ -21,7 +21,9 @@ final class CoverageCounts
         'kind' => "unnest(CASE WHEN questions.kinds = '{}' THEN '{page}' ELSE questions.kinds END)",
         'purpose' => "unnest(CASE WHEN questions.purpose = '{}' THEN '{\"\"}' ELSE questions.purpose END)",
         'marks' => 'questions.marking',
-        'points' => "CASE WHEN questions.points < 2 THEN '1' WHEN questions.points < 4 THEN '2-3' WHEN questions.points < 7 THEN '4-6' ELSE '7+' END",
+        'points' => <<<'SQL'
+            CASE WHEN questions.points < 2 THEN '1' WHEN questions.points < 4 THEN '2-3' WHEN questions.points < 7 THEN '4-6' ELSE '7+' END
+            SQL,
     ];
 
     /**
@@ -61,8 +63,8 @@ final class CoverageCounts
             <<<SQL
                 WITH found AS MATERIALIZED ({$found->toSql()}),
                     sets AS (SELECT question_id, array_agg(DISTINCT node) AS nodes FROM ($aligned) AS aligned GROUP BY question_id),
-                    counted AS MATERIALIZED (SELECT nodes, $listed, count(*) AS questions, count(*) FILTER (WHERE status = 'approved') AS approved,
-                        sum(points) AS points FROM sets JOIN found ON found.id = question_id GROUP BY nodes, $listed)
+                    counted AS MATERIALIZED (SELECT nodes, $listed, count(*) AS questions,
+                        count(*) FILTER (WHERE status = 'approved') AS approved, sum(points) AS points FROM sets JOIN found ON found.id = question_id GROUP BY nodes, $listed)
                 SELECT node, $listed, sum(questions)::int AS questions, sum(approved)::int AS approved, sum(points) AS points
                 FROM counted CROSS JOIN LATERAL ({$this->spread()}) AS branch $only GROUP BY node, $listed
                 SQL,

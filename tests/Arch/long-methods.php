@@ -17,6 +17,8 @@ const ORDER = 'steps whose order is what matters, mostly in one transaction';
 const QUERY = 'one statement of SQL, or what is made of its rows';
 
 return [
+    'app/Indexing/StagedRows::row' => ORDER,
+    'app/Queries/FrameworksAlike::describe' => FIELDS,
     'Interchange/Case/CaseReader::framework' => FIELDS,
     'Interchange/Case/Links::read' => CHECKS,
     'Interchange/LomClassification::write' => DOCUMENT,

@@ -135,7 +135,8 @@ final readonly class ExportCollector
     private function add(PackageContents $found, array &$around, array $rows, ExportOptions $along): void
     {
         $topics = Topics::paths(array_column($rows, 'id'));
-        $records = array_map(fn (mixed $row): mixed => Json::decode($row instanceof \stdClass && is_string($row->record) ? $row->record : '{}'), $rows);
+        $stored = fn (mixed $row): string => $row instanceof \stdClass && is_string($row->record) ? $row->record : '{}';
+        $records = array_map(fn (mixed $row): mixed => Json::decode($stored($row)), $rows);
         QuestionStandards::refresh(array_values(array_filter($records, fn (mixed $one): bool => $one instanceof \stdClass)));
         foreach ($rows as $i => $row) {
             assert($row instanceof \stdClass);

@@ -30,7 +30,8 @@ final class ChangeFramework
         if (($columns['title'] ?? 'kept') === '') {
             throw Refused::because('framework.title', Message::of('app.actions.enter-name'), '/title');
         }
-        DB::table('frameworks')->where('id', $framework)->update([...$columns, 'updated_at' => now()]) === 1 || abort(404);
+        $changed = DB::table('frameworks')->where('id', $framework)->update([...$columns, 'updated_at' => now()]);
+        abort_if($changed === 0, 404);
     }
 
     /** Refused while something names one of its statements. */

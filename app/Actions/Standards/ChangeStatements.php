@@ -69,7 +69,11 @@ final class ChangeStatements
     public function remove(string $framework, string $id): void
     {
         $this->locked($framework, function () use ($framework, $id): void {
-            $below = DB::table('statements')->where('framework_id', $framework)->whereRaw('above @> ARRAY[?::uuid]', [$id])->pluck('id')->all();
+            $below = DB::table('statements')
+                ->where('framework_id', $framework)
+                ->whereRaw('above @> ARRAY[?::uuid]', [$id])
+                ->pluck('id')
+                ->all();
             $uses = Frameworks::uses(array_values(array_filter($below, is_string(...))));
             if ($uses > 0) {
                 throw Refused::because('statement.used', Message::of('app.actions.standards.used', ['uses' => $uses]));
@@ -116,7 +120,8 @@ final class ChangeStatements
     private function said(string $framework, string $id, Fields $fields, bool $isNew): array
     {
         $columns = [];
-        foreach (['code' => Statement::LONGEST_CODE, 'title' => 1000, 'text' => Statement::LONGEST_TEXT, 'level' => 1000] as $name => $most) {
+        $texts = ['code' => Statement::LONGEST_CODE, 'title' => 1000, 'text' => Statement::LONGEST_TEXT, 'level' => 1000];
+        foreach ($texts as $name => $most) {
             if ($isNew || $fields->has($name)) {
                 $columns[$name] = StatementCode::trimmed($fields->string($name, '', $most));
             }
@@ -134,7 +139,9 @@ final class ChangeStatements
             $columns['folded'] = StatementCode::folded($columns['code']);
             $same = DB::table('statements')->where(['framework_id' => $framework, 'folded' => $columns['folded']])->where('id', '<>', $id);
             if ($columns['code'] !== '' && $same->exists()) {
-                throw Refused::because('statement.code', Message::of('app.actions.standards.code-taken', ['code' => $columns['code']]), '/code');
+                throw Refused::because('statement.code', Message::of('app.actions.standards.code-taken', [
+                    'code' => $columns['code'],
+                ]), '/code');
             }
         }
 

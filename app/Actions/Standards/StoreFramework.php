@@ -165,8 +165,8 @@ final class StoreFramework
             }
             DB::insert(
                 <<<'SQL'
-                    INSERT INTO statements (id, framework_id, identifier, parent_id, above, position, code, folded, title, text, level, notes,
-                        retired, kept)
+                    INSERT INTO statements (id, framework_id, identifier, parent_id, above, position, code, folded, title, text, level,
+                        notes, retired, kept)
                     SELECT id, ?, identifier, parent_id, above, position, code, folded, coalesce(title, ''), text, coalesce(level, ''),
                         coalesce(notes, ''), retired, kept
                     FROM jsonb_to_recordset(?::jsonb) AS one (id uuid, identifier uuid, parent_id uuid, above uuid[], position integer,

@@ -24,8 +24,8 @@ use WideQuarry\Json\Fields;
 final class CoverageController
 {
     #[Operation(
-        'Questions under each statement or topic (?tree=framework or ?topics=bank) by a value (?layers=difficulty, status, kind, purpose, marks, '
-            .'points), of all banks that may be read or those that other conditions leave (?bank=slug …), or of ?assessment=id; '
+        'Questions under each statement or topic (?tree=framework or ?topics=bank) by a value (?layers=difficulty, status, '
+            .'kind, purpose, marks, points), of all banks that may be read or those that other conditions leave (?bank=slug …), or of ?assessment=id; '
             .'?through=1 counts through crosswalks, ?touches=1 what is only touched; ?least=3, ?approved=1 and ?levels=3 say what is thin',
         response: ['data' => 'Coverage'],
     )]
@@ -45,7 +45,10 @@ final class CoverageController
         ]);
     }
 
-    #[Operation('One statement or topic (?node): its questions by two values (?rows=kind&layers=difficulty)', response: ['data' => 'CoverageCell[]'])]
+    #[Operation(
+        'One statement or topic (?node): its questions by two values (?rows=kind&layers=difficulty)',
+        response: ['data' => 'CoverageCell[]'],
+    )]
     public function node(Request $request): JsonResponse
     {
         $node = Fields::asUuid($request->query('node'), '/node');
@@ -71,7 +74,7 @@ final class CoverageController
         } else {
             $id = Fields::asUuid($framework, '/tree');
             $tree = 'framework';
-            Frameworks::exists($id) || abort(404);
+            abort_unless(Frameworks::exists($id), 404);
         }
         $counts = new CoverageCounts(
             Scope::readableBy($person),

@@ -18,6 +18,7 @@ use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use WideQuarry\Interchange\Case\CaseWriter;
+use WideQuarry\Interchange\Notice;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
@@ -28,7 +29,12 @@ final class FrameworkController
 {
     private const HOW = ['new', 'over', 'beside'];
 
-    #[Operation('Frameworks, with how many questions name a statement of each', response: ['data' => 'FrameworkRow[]', 'keeps' => 'boolean'])]
+    private const MOST_NOTICES = 200;
+
+    #[Operation(
+        'Frameworks, with how many questions name a statement of each',
+        response: ['data' => 'FrameworkRow[]', 'keeps' => 'boolean'],
+    )]
     public function index(Request $request): JsonResponse
     {
         $person = User::asking($request);
@@ -44,29 +50,13 @@ final class FrameworkController
     public function store(Request $request, ReadFramework $read, StoreFramework $store): JsonResponse
     {
         $person = self::keeper($request);
-        $file = $request->file('file');
-        $text = $request->input('text');
-        $name = $request->input('name');
-        $name = is_string($name) && trim($name) !== '' ? mb_strcut(mb_scrub(basename($name)), 0, 200) : 'framework.txt';
-        if ($file instanceof UploadedFile && $file->isValid()) {
-            [$frameworks, $notices] = $read->handle($file->path(), mb_scrub(basename($file->getClientOriginalName())));
-        } elseif (is_string($text) && trim($text) !== '') {
-            $path = (string) tempnam(sys_get_temp_dir(), 'framework');
-            try {
-                file_put_contents($path, $text);
-                [$frameworks, $notices] = $read->handle($path, $name);
-            } finally {
-                unlink($path);
-            }
-        } else {
-            throw Refused::because('framework.missing', Message::of('app.http.controllers.give-a-framework'), '/file');
-        }
+        [$frameworks, $notices] = self::given($request, $read);
         $how = $request->input('how');
         $stored = [];
         if (is_string($how)) {
             Fields::of((object) ['how' => $how], '', ['how'])->oneOf('how', self::HOW, '');
             $earlier = $how === 'new' ? null : Fields::asUuid($request->input('framework'), '/framework');
-            $earlier === null || Frameworks::exists($earlier) || abort(404);
+            abort_if($earlier !== null && ! Frameworks::exists($earlier), 404);
             foreach ($frameworks as $framework) {
                 $stored[] = match (true) {
                     $earlier === null => $store->asNew($framework, $person),
@@ -78,9 +68,32 @@ final class FrameworkController
 
         return new JsonResponse([
             'read' => array_map(fn (Framework $one): array => FrameworksAlike::describe($one), $frameworks),
-            'notices' => array_slice($notices, 0, 200),
+            'notices' => array_slice($notices, 0, self::MOST_NOTICES),
             'stored' => $stored,
         ]);
+    }
+
+    /** @return array{list<Framework>, list<Notice>} from a file, or from what was pasted */
+    private static function given(Request $request, ReadFramework $read): array
+    {
+        $file = $request->file('file');
+        if ($file instanceof UploadedFile && $file->isValid()) {
+            return $read->handle($file->path(), mb_scrub(basename($file->getClientOriginalName())));
+        }
+        $text = $request->input('text');
+        if (! is_string($text) || trim($text) === '') {
+            throw Refused::because('framework.missing', Message::of('app.http.controllers.give-a-framework'), '/file');
+        }
+        $name = $request->input('name');
+        $name = is_string($name) && trim($name) !== '' ? mb_strcut(mb_scrub(basename($name)), 0, 200) : 'framework.txt';
+        $path = (string) tempnam(sys_get_temp_dir(), 'framework');
+        try {
+            file_put_contents($path, $text);
+
+            return $read->handle($path, $name);
+        } finally {
+            unlink($path);
+        }
     }
 
     #[Operation('A framework with its statements in tree order', response: ['data' => 'WholeFramework'])]

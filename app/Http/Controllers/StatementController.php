@@ -115,6 +115,6 @@ final class StatementController
 
     private static function of(string $framework, string $statement): void
     {
-        DB::table('statements')->where(['framework_id' => $framework, 'id' => $statement])->exists() || abort(404);
+        abort_unless(DB::table('statements')->where(['framework_id' => $framework, 'id' => $statement])->exists(), 404);
     }
 }

@@ -10,12 +10,12 @@ use App\Models\Bank;
 use App\Models\Question;
 use App\Models\User;
 use App\Queries\ClassifiedWords;
+use App\Queries\Frameworks;
 use App\Queries\ProposedNodes;
 use App\Search\QuestionFilter;
 use App\Search\Scope;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -78,7 +78,7 @@ final class TaggingController
     private static function framework(Fields $fields): ?string
     {
         $framework = $fields->raw('framework') === null ? null : $fields->uuid('framework');
-        $framework === null || DB::table('frameworks')->where('id', $framework)->exists() || abort(404);
+        abort_if($framework !== null && ! Frameworks::exists($framework), 404);
 
         return $framework;
     }

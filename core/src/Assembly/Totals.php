@@ -10,6 +10,8 @@ use WideQuarry\Numbers\Exact;
 /**
  * What an assessment adds up to. A question with two topics counts under both; the total counts it once.
  *
+ * @phpstan-type Entry array{points: BigRational, kinds: list<string>, topics: list<list<string>>, standards?: list<string>,
+ *     difficulty: int|null, minutes: BigRational|null}
  * @phpstan-type Line array{name: string, questions: int, points: BigRational}
  */
 final readonly class Totals implements \JsonSerializable
@@ -38,8 +40,8 @@ final readonly class Totals implements \JsonSerializable
      * What a draw adds: as many as are drawn, each with what all of the pool have in common, and with the middle of their points and
      * minutes.
      *
-     * @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, standards?: list<string>, difficulty: int|null, minutes: BigRational|null}>  $pool
-     * @return list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, standards?: list<string>, difficulty: int|null, minutes: BigRational|null}>
+     * @param  list<Entry>  $pool
+     * @return list<Entry>
      */
     public static function drawn(int $count, array $pool): array
     {
@@ -82,7 +84,7 @@ final readonly class Totals implements \JsonSerializable
     }
 
     /**
-     * @param  list<array{points: BigRational, kinds: list<string>, topics: list<list<string>>, standards?: list<string>, difficulty: int|null, minutes: BigRational|null}>  $entries
+     * @param  list<Entry>  $entries
      */
     public static function of(array $entries): self
     {

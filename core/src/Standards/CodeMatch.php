@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace WideQuarry\Standards;
 
 /**
- * Which statement a code means that came with a package. One is sure only when the code stands once in the framework that is named, or, where
- * none is named, once in all that are in force. Anything less is left to a person.
+ * Which statement a code means that came with a package. One is sure only when the code stands once in the framework that is named, or,
+ * where none is named, once in all that are in force. Anything less is left to a person.
  *
  * @phpstan-type Candidate array{id: string, framework: string, title: string, version: string, publisher: string, inForce: bool}
  */

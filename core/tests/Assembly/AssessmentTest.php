@@ -114,7 +114,7 @@ it('takes its own points, or those of the question', function (): void {
         ->toBe('0');
 });
 
-it('adds up exactly, by kind, topic and difficulty', function (): void {
+it('adds up exactly, by kind, topic, standard and difficulty', function (): void {
     $entry = fn (string $points, array $kinds, array $topics, ?int $difficulty, ?string $minutes = null): array => [
         'points' => Exact::of($points),
         'kinds' => $kinds,
@@ -123,7 +123,7 @@ it('adds up exactly, by kind, topic and difficulty', function (): void {
         'minutes' => $minutes === null ? null : Exact::of($minutes),
     ];
     $totals = Totals::of([
-        $entry('0.1', ['choice'], [['Rocks'], ['Maps', 'Scale']], 2, '1.5'),
+        [...$entry('0.1', ['choice'], [['Rocks'], ['Maps', 'Scale']], 2, '1.5'), 'standards' => ['E.2 Rocks', 'E.10 Maps']],
         $entry('0.2', ['choice'], [['Rocks']], null),
         $entry('3', ['text', 'number', 'text'], [], 10, '2'),
     ]);
@@ -138,6 +138,11 @@ it('adds up exactly, by kind, topic and difficulty', function (): void {
             ['name' => 'Maps › Scale', 'questions' => 1, 'points' => 0.1],
             ['name' => 'Rocks', 'questions' => 2, 'points' => 0.3],
             ['name' => '', 'questions' => 1, 'points' => 3],
+        ],
+        'standards' => [
+            ['name' => 'E.2 Rocks', 'questions' => 1, 'points' => 0.1],
+            ['name' => 'E.10 Maps', 'questions' => 1, 'points' => 0.1],
+            ['name' => '', 'questions' => 2, 'points' => 3.2],
         ],
         'difficulties' => [
             ['name' => '2', 'questions' => 1, 'points' => 0.1],

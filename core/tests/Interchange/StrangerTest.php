@@ -15,6 +15,7 @@ use WideQuarry\Question\Specimen;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Scorer;
+use WideQuarry\Standards\Alignment;
 use WideQuarry\Tests\Support\Held;
 use WideQuarry\Tests\Support\Packages;
 use WideQuarry\Tests\Support\Questions;
@@ -255,3 +256,30 @@ function strangersPage(int $total, array $counts, array $codes): string
 
     return $page;
 }
+
+it('sends standards with their identifiers, and a stranger brings them back', function (string $format, string $relation, string $code): void {
+    $standards = array_map(
+        fn (string $letter, string $how): array => [
+            'framework' => 'Earth',
+            'code' => "E.$letter",
+            'statement' => "00000000-0000-4000-8000-00000000000$letter",
+            ...$how === '' ? [] : ['relation' => $how],
+        ],
+        ['a', 'b'],
+        ['', 'touches'],
+    );
+    $question = Questions::of([Questions::choice(['A' => '1', 'B' => ''])], ['record' => ['standards' => $standards]]);
+    [$read, $losses] = asAStranger($question, [], [], $format);
+    $there = array_map(
+        fn (Alignment $one): string => "$one->framework $one->code $one->statement $one->relation",
+        $read?->record->classification->standards ?? [],
+    );
+    expect($there)->toBe(array_map(fn (array $one): string => "Earth $one[code] $one[statement] $relation", $standards))
+        ->and($losses)->toContain($code);
+})->with([
+    ['qti30', 'assesses', 'standards.touches'],
+    ['qti22', 'assesses', 'standards.touches'],
+    ['qti21', 'assesses', 'standards.touches'],
+    ['qti12', 'assesses', 'standards.touches'],
+    ['cc13', 'touches', 'standards.left_out'],
+]);

@@ -16,9 +16,9 @@ use WideQuarry\Standards\Proposals;
 use WideQuarry\Standards\Statement;
 use WideQuarry\Standards\StatementCode;
 
-const FIRST = '00000000-0000-4000-8000-000000000001';
-const SECOND = '00000000-0000-4000-8000-000000000002';
-const THIRD = '00000000-0000-4000-8000-000000000003';
+const STATEMENT_A = '00000000-0000-4000-8000-000000000001';
+const STATEMENT_B = '00000000-0000-4000-8000-000000000002';
+const STATEMENT_C = '00000000-0000-4000-8000-000000000003';
 
 it('makes a UUID from a name as RFC 9562 does', function (): void {
     // the example of its appendix A.4: version 5 of www.example.com in the space of DNS names
@@ -38,16 +38,16 @@ it('takes codes for the same whatever their case and blanks, and finds the one a
 
 it('compares two versions: by identifier first, then by a code that stands once', function (): void {
     $before = [
-        new Statement(FIRST, 'A', 'Names rocks.'),
-        new Statement(SECOND, 'A.1', 'Names minerals.', FIRST),
+        new Statement(STATEMENT_A, 'A', 'Names rocks.'),
+        new Statement(STATEMENT_B, 'A.1', 'Names minerals.', STATEMENT_A),
         new Statement('00000000-0000-4000-8000-000000000009', 'X', 'Goes.'),
         new Statement('00000000-0000-4000-8000-000000000007', 'D', 'Draws.'),
     ];
     $after = [
-        new Statement(FIRST, 'B', 'names   rocks'),
-        new Statement(THIRD, 'A.1', 'Names minerals and ores.'),
+        new Statement(STATEMENT_A, 'B', 'names   rocks'),
+        new Statement(STATEMENT_C, 'A.1', 'Names minerals and ores.'),
         new Statement('00000000-0000-4000-8000-000000000008', 'N', 'New.'),
-        new Statement('00000000-0000-4000-8000-00000000000d', 'D', 'Draws.', FIRST),
+        new Statement('00000000-0000-4000-8000-00000000000d', 'D', 'Draws.', STATEMENT_A),
     ];
     $comparison = Comparison::between($before, $after);
     expect($comparison->recoded)->toBe(['A → B'])
@@ -68,16 +68,16 @@ it('knows which statement a code means only where it is sure', function (string 
         'inForce' => $inForce,
     ];
     $candidates = [
-        $candidate(FIRST, 'Earth', '2025', false),
-        $candidate(SECOND, 'Earth', '2026', true),
-        $candidate(THIRD, 'Ladder', '3', true),
+        $candidate(STATEMENT_A, 'Earth', '2025', false),
+        $candidate(STATEMENT_B, 'Earth', '2026', true),
+        $candidate(STATEMENT_C, 'Ladder', '3', true),
     ];
     $given = Alignment::read((object) ['framework' => $framework, 'code' => 'A'], '');
     expect(CodeMatch::of($given, $candidates))->toBe($found);
 })->with([
-    ['Earth', SECOND],
-    ['earth, 2025', FIRST],
-    ['Ladder', THIRD],
+    ['Earth', STATEMENT_B],
+    ['earth, 2025', STATEMENT_A],
+    ['Ladder', STATEMENT_C],
     ['Fellmoor', null],
     ['', null],
     ['Another', null],
@@ -87,36 +87,36 @@ it('adds, takes out and moves standards of a record', function (array $change, a
     $one = fn (string $code, ?string $id, string $relation = 'assesses'): stdClass => (object) array_filter(
         ['framework' => 'F', 'code' => $code, 'statement' => $id, 'relation' => $relation === 'assesses' ? null : $relation],
     );
-    $record = (object) ['standards' => [$one('A', FIRST), $one('Z 1', null)]];
+    $record = (object) ['standards' => [$one('A', STATEMENT_A), $one('Z 1', null)]];
     $changed = RecordChange::read(json_decode((string) json_encode(['standards' => $change])), '')->apply($record);
     expect(json_encode($changed->standards ?? []))->toBe(json_encode($after));
 })->with([
     'another' => [
-        ['add' => [['framework' => 'F', 'code' => 'B', 'statement' => SECOND]]],
+        ['add' => [['framework' => 'F', 'code' => 'B', 'statement' => STATEMENT_B]]],
         [
-            ['framework' => 'F', 'code' => 'A', 'statement' => FIRST],
+            ['framework' => 'F', 'code' => 'A', 'statement' => STATEMENT_A],
             ['framework' => 'F', 'code' => 'Z 1'],
-            ['framework' => 'F', 'code' => 'B', 'statement' => SECOND],
+            ['framework' => 'F', 'code' => 'B', 'statement' => STATEMENT_B],
         ],
     ],
     'the same, only touched' => [
-        ['add' => [['framework' => 'F', 'code' => 'A', 'statement' => FIRST, 'relation' => 'touches']]],
-        [['framework' => 'F', 'code' => 'A', 'statement' => FIRST, 'relation' => 'touches'], ['framework' => 'F', 'code' => 'Z 1']],
+        ['add' => [['framework' => 'F', 'code' => 'A', 'statement' => STATEMENT_A, 'relation' => 'touches']]],
+        [['framework' => 'F', 'code' => 'A', 'statement' => STATEMENT_A, 'relation' => 'touches'], ['framework' => 'F', 'code' => 'Z 1']],
     ],
     'a code without a statement, as it is typed' => [
         ['remove' => [['framework' => 'F', 'code' => 'z1']]],
-        [['framework' => 'F', 'code' => 'A', 'statement' => FIRST]],
+        [['framework' => 'F', 'code' => 'A', 'statement' => STATEMENT_A]],
     ],
     'all' => [['set' => []], []],
     'one becomes two, each once' => [
         ['move' => [
-            ['from' => FIRST, 'to' => ['framework' => 'G', 'code' => 'B', 'statement' => SECOND]],
-            ['from' => FIRST, 'to' => ['framework' => 'G', 'code' => 'C', 'statement' => THIRD]],
-            ['from' => FIRST, 'to' => ['framework' => 'G', 'code' => 'C', 'statement' => THIRD]],
+            ['from' => STATEMENT_A, 'to' => ['framework' => 'G', 'code' => 'B', 'statement' => STATEMENT_B]],
+            ['from' => STATEMENT_A, 'to' => ['framework' => 'G', 'code' => 'C', 'statement' => STATEMENT_C]],
+            ['from' => STATEMENT_A, 'to' => ['framework' => 'G', 'code' => 'C', 'statement' => STATEMENT_C]],
         ]],
         [
-            ['framework' => 'G', 'code' => 'B', 'statement' => SECOND],
-            ['framework' => 'G', 'code' => 'C', 'statement' => THIRD],
+            ['framework' => 'G', 'code' => 'B', 'statement' => STATEMENT_B],
+            ['framework' => 'G', 'code' => 'C', 'statement' => STATEMENT_C],
             ['framework' => 'F', 'code' => 'Z 1'],
         ],
     ],

@@ -512,6 +512,7 @@ export type Messages = {
     }
     othersHidden: (values: { n: number }) => string
     alignedTo: string
+    pickStandard: string
   }
   bank: {
     rubrics: string
@@ -797,7 +798,6 @@ export type Messages = {
   }
   coverage: {
     title: string
-    intro: string
     of: string
     topicsOf: (values: { bank: Words }) => string
     frameworks: string
@@ -839,7 +839,6 @@ export type Messages = {
     missing: (values: { values: Words }) => string
     few: (values: { values: Words }) => string
     notSet: string
-    purposeOf: (values: { value: Words }) => string
     picture: string
     table: string
     asPicture: string
@@ -848,7 +847,6 @@ export type Messages = {
     pick: string
     list: (values: { n: number }) => string
     write: string
-    writeIn: string
     thinnest: string
     noThin: string
     more: (values: { n: number }) => string

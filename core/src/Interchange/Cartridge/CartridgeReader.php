@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Cartridge;
 
+use WideQuarry\Interchange\Lom;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
@@ -13,6 +14,7 @@ use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
+use WideQuarry\Standards\Alignment;
 
 /**
  * The question banks and assessments of a cartridge, which are QTI 1.2.1 with scores in percent; everything else of a course is named and
@@ -46,7 +48,7 @@ final readonly class CartridgeReader
     {
         $manifest = SafeXml::open($zip->read('imsmanifest.xml'), 'imsmanifest.xml');
         yield from $manifest->notices;
-        $documents = $others = [];
+        $documents = $others = $standards = [];
         foreach (Xml::all($manifest->root, 'resource') as $resource) {
             $type = $resource->getAttribute('type');
             if (preg_match('/^imsqti_(?:item|test|stimulus)_xmlv[23]/i', $type) === 1) {
@@ -68,6 +70,7 @@ final readonly class CartridgeReader
                 );
             } else {
                 $documents[$file] = true;
+                $standards[$file] = self::standards($resource);
             }
         }
         if ($others !== []) {
@@ -86,7 +89,30 @@ final readonly class CartridgeReader
                 'imsmanifest.xml',
             );
         }
-        yield from (new PackageReader($this->kinds, 'cc', true))->documentsOf($zip, array_map(strval(...), array_keys($documents)));
+        yield from (new PackageReader($this->kinds, 'cc', true))->documentsOf(
+            $zip,
+            array_map(strval(...), array_keys($documents)),
+            array_filter($standards),
+        );
+    }
+
+    /**
+     * What the metadata of a resource says (CSM, LOM) holds for the whole of it: no single question is known to assess it.
+     *
+     * @return list<\stdClass>
+     */
+    private static function standards(\DOMElement $resource): array
+    {
+        $said = Lom::read(Xml::child($resource, 'metadata'))->record->standards ?? [];
+        $standards = [];
+        foreach (is_array($said) ? $said : [] as $one) {
+            if ($one instanceof \stdClass) {
+                $one->relation = Alignment::TOUCHES;
+                $standards[] = $one;
+            }
+        }
+
+        return $standards;
     }
 
     private function named(string $type): string

@@ -9,6 +9,7 @@ use WideQuarry\Assembly\Assessment;
 use WideQuarry\Assembly\Draw;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Assembly\Section;
+use WideQuarry\Interchange\CurriculumStandards;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
@@ -179,6 +180,25 @@ final class CartridgeWriter
         return $asked;
     }
 
+    /**
+     * The standards of all questions of a resource, as its metadata: a cartridge has no place for those of single ones.
+     *
+     * @param  array<string, Question>  $questions
+     */
+    private function standards(array $questions): string
+    {
+        $all = [];
+        foreach ($questions as $question) {
+            foreach ($question->record->classification->standards as $one) {
+                $all[$one->statement ?? ''] = $one->toJson();
+            }
+        }
+        ksort($all);
+        $metadata = CurriculumStandards::write(array_values($all));
+
+        return $metadata === '' ? '' : "<metadata>$metadata</metadata>";
+    }
+
     private function item(Question $question, string $ident, BigRational $weight): string
     {
         $writer = new ProfileWriter($this->files);
@@ -242,7 +262,8 @@ final class CartridgeWriter
                 $content->media,
             ),
         );
-        $this->resources .= "<resource identifier=\"R-$id\" type=\"$type\"><file href=\"$path\"/>$needs</resource>".
+        $this->resources .= "<resource identifier=\"R-$id\" type=\"$type\">{$this->standards($questions)}".
+            "<file href=\"$path\"/>$needs</resource>".
             "<resource identifier=\"E-$id\" type=\"associatedcontent/imscc_xmlv1p3/learning-application-resource\" href=\"$name/$name.wide-quarry.jsonl\">".
             "<file href=\"$name/$name.wide-quarry.jsonl\"/></resource>";
         if ($assessment !== null) {

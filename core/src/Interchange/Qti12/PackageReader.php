@@ -93,9 +93,10 @@ final class PackageReader
 
     /**
      * @param  list<string>  $files
+     * @param  array<string, list<\stdClass>>  $standards  document → those that its questions have to do with
      * @return iterable<\stdClass|Medium|Notice>
      */
-    public function documentsOf(SafeZip $zip, array $files): iterable
+    public function documentsOf(SafeZip $zip, array $files, array $standards = []): iterable
     {
         foreach ($files as $file) {
             try {
@@ -109,12 +110,28 @@ final class PackageReader
                 if ($own !== null) {
                     yield $own;
                 }
-                yield from $this->document($xml, $file, fn (string $href): Medium|Notice|null => $this->medium($zip, $file, $href));
+                foreach ($this->document($xml, $file, fn (string $href): Medium|Notice|null => $this->medium($zip, $file, $href)) as $thing) {
+                    yield $thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass
+                        ? self::withStandards($thing, $thing->value, $standards[$file] ?? [])
+                        : $thing;
+                }
             } catch (UnreadableFile $problem) {
                 yield Notice::problem($problem->rule, $problem->getMessage(), $file);
             }
         }
         yield from $this->tests->made();
+    }
+
+    /** @param  list<\stdClass>  $standards */
+    private static function withStandards(\stdClass $thing, \stdClass $question, array $standards): \stdClass
+    {
+        if ($standards !== []) {
+            $record = ($question->record ?? null) instanceof \stdClass ? $question->record : new \stdClass;
+            $record->standards ??= $standards;
+            $question->record = $record;
+        }
+
+        return $thing;
     }
 
     /** @return iterable<\stdClass|Medium|Notice> every medium and stimulus once */

@@ -1,12 +1,16 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { banksQuery, questionsQuery } from '@/api/queries'
+import type { FoundStatement } from '@/api/standards'
 import { QUESTION } from '@/lib/assessment'
 import { storedText, storeText } from '@/lib/storage'
 import { texts } from '@/messages'
 import { QuestionListRow, ROW_HEIGHT } from '@/question/QuestionListRow'
 import { useTray } from '@/shell/tray/useTray'
+import { StatementPicker } from '@/standards/StatementPicker'
+import { statementName } from '@/standards/statementName'
 import { Button } from '@/ui/Button'
+import { Chip } from '@/ui/Chip'
 import { control } from '@/ui/Field'
 import { Message, Nothing, Waiting } from '@/ui/Message'
 import { SearchField } from '@/ui/SearchField'
@@ -38,9 +42,10 @@ export function PickPane({ home, taken, draws, into, onAdd, onTakeOut }: Props) 
     ),
   )
   const [words, setWords] = useState('')
+  const [standard, setStandard] = useState<FoundStatement | null>(null)
   const [active, setActive] = useState<string>()
   const tray = useTray()
-  const pages = useInfiniteQuery(questionsQuery(slug, words === '' ? '' : `words=${encodeURIComponent(words)}`))
+  const pages = useInfiniteQuery(questionsQuery(slug, filterOf(words, standard)))
   const rows = useMemo(() => pages.data?.pages.flatMap((page) => page.data) ?? [], [pages.data])
   const waiting = tray.ids.filter((id) => !taken.has(id))
   const toggle = (id: string) => (taken.has(id) ? onTakeOut(id) : put([id]))
@@ -80,6 +85,13 @@ export function PickPane({ home, taken, draws, into, onAdd, onTakeOut }: Props) 
           </select>
         ) : null}
         <SearchField label={texts.assembly.pickWords} value={words} onChange={setWords} />
+        {standard ? (
+          <Chip onRemove={() => setStandard(null)} removeName={texts.record.takeOff({ what: standard.code })}>
+            {statementName(standard)}
+          </Chip>
+        ) : (
+          <StatementPicker label={texts.assembly.pickStandard} placeholder={texts.assembly.pickStandard} onPick={setStandard} />
+        )}
       </div>
       <div className="min-h-0 flex-1">
         {pages.isPending ? <Waiting text={texts.loading} /> : null}
@@ -107,6 +119,9 @@ export function PickPane({ home, taken, draws, into, onAdd, onTakeOut }: Props) 
     </div>
   )
 }
+
+const filterOf = (words: string, standard: FoundStatement | null) =>
+  new URLSearchParams({ ...(words === '' ? {} : { words }), ...(standard ? { standard: standard.id } : {}) }).toString()
 
 const remember = (home: string, slug: string) => storeText(`pick:${home}`, slug, 'session')
 const remembered = (home: string, slugs: string[]) => {

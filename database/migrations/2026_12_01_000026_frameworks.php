@@ -83,9 +83,8 @@ return new class extends Migration
             -- banks they may not read. The empty word says how many questions there are, and how many stems they have together.
             CREATE TABLE classified_words (
                 bank_id uuid NOT NULL REFERENCES banks ON DELETE CASCADE, word text NOT NULL, nodes uuid[] NOT NULL, questions integer[] NOT NULL, stems integer[],
-                PRIMARY KEY (word, bank_id)
+                PRIMARY KEY (bank_id, word)
             );
-            CREATE INDEX classified_words_bank ON classified_words (bank_id);
             CREATE TABLE classified_banks (
                 bank_id uuid PRIMARY KEY REFERENCES banks ON DELETE CASCADE, counted_at timestamptz NOT NULL, questions integer NOT NULL
             );

@@ -121,6 +121,14 @@ it('recognises questions as people type them', function (string $text, array $to
         "1. A?\nAnswer: x\n2. B?\nAnswer: y\n4. D?\nAnswer: z\n\n5 The Earth turns.\nAnswer: true",
         ['A? … | text=x | 1', 'B? … | text=y | 1', 'D? … | text=z | 1', 'The Earth turns. | choice[a:True b:False]=a | 1'],
     ],
+    'many numbers that are skipped, and one that is doubled' => [
+        "1. A?\nA. x\nB. y\nAnswer: A\n\n25. B?\nA. x\nB. y\nAnswer: B\n25. Which is it\nA. x\nB. y\nAnswer: A",
+        ['A? | choice[a:x b:y]=a | 1', 'B? | choice[a:x b:y]=b | 1', 'Which is it | choice[a:x b:y]=a | 1'],
+    ],
+    'a year at the end of an option' => [
+        "1. When was it?\nA. in the summer of\n1912.\nB. later\nAnswer: A\n\n2. B?\nAnswer: x",
+        ['When was it? | choice[a:in the summer of 1912. b:later]=a | 1', 'B? … | text=x | 1'],
+    ],
     'numbers as options' => [
         "1. Which splits?\n1) slate\n2) chalk\n3) clay\nAnswer: 1\n2. Which fizzes?\n1) slate\n2) chalk\nAnswer: 2",
         ['Which splits? | choice[a:slate b:chalk c:clay]=a | 1', 'Which fizzes? | choice[a:slate b:chalk]=b | 1'],
@@ -150,6 +158,10 @@ it('recognises questions as people type them', function (string $text, array $to
         ['Which is igneous? | choice[a:slate b:basalt]=b | 1'],
     ],
     'a tolerance with its unit' => ["1. How thick?\nAnswer: 12.5 m ± 0.5 m", ['How thick? … m | number=25/2±1/2 | 1']],
+    'a year that begins a line, and one in the key' => [
+        "1. A?\nA. x\nB. y\n\n1912. The map was drawn.\n2. B?\nKey\n1. A\n2. drawn in\n1912 by hand",
+        ['A? | choice[a:x b:y]=a | 1', 'B? … | text=drawn in 1912 by hand | 1'],
+    ],
     'a letter that is a name' => [
         "1. Who drew it?\nA. Wegener drew it in 1912.\nAnswer: Wegener",
         ['Who drew it? A. Wegener drew it in 1912. … | text=Wegener | 1'],
@@ -167,6 +179,8 @@ it('says what is missing and what it left', function (string $text, string $seve
     'an answer that names no option' => ["1. A?\nA. x\nB. y\nAnswer: E", 'note', 'The answer "E" names none of its options'],
     'a key without its question' => ["1. A?\nA. x\nB. y\nAnswers\n1 A\n7 B", 'loss', 'question 7'],
     'a number that is skipped' => ["1. A?\nAnswer: x\n2. B?\nAnswer: y\n5. C?\nAnswer: z", 'note', 'There are no questions 3 to 4.'],
+    'many numbers that are skipped' => ["1. A?\nAnswer: x\n25. B?\nAnswer: y", 'note', 'There are no questions 2 to 24.'],
+    'a number that is doubled' => ["1. A?\nAnswer: x\n1. B?\nAnswer: y", 'note', 'Another question has the number 1 already.'],
     'a heading nothing follows' => ["1. A?\nAnswer: x\n\nPart two", 'loss', '"Part two"'],
     'two headings' => ["Unit 3\n\nRocks\n\n1. A?\nAnswer: x", 'loss', '"Unit 3"'],
     'a line in the key that is no answer' => [
@@ -201,7 +215,36 @@ it('keeps headings as topics and groups, and instructions as stimuli', function 
         ->and(array_column($found->groups, 'title'))
         ->toBe(['Rocks', 'Minerals'])
         ->and($found->questions[0]->record->origin->fields->signs)
-        ->toBe('its number, options, an answer line');
+        ->toBe(['number', 'options', 'answer-line']);
+});
+
+it('says how certain a key is, by what it was recognised by and what contradicts it', function (
+    string $text,
+    array $signs,
+    float $certainty,
+): void {
+    $fields = typedFound($text)->questions[0]->record->origin->fields;
+
+    expect($fields->signs)->toBe(['number', ...$signs])->and($fields->certainty)->toBe($certainty);
+})->with([
+    'an answer line' => ["1. A?\nA. x\nB. y\nAnswer: B", ['options', 'answer-line'], 0.97],
+    'a key apart' => ["1. ____ splits.\nAnswers\n1. slate", ['gaps', 'key-section'], 0.95],
+    'boxes' => ["1. A?\n☑ x\n☐ y", ['options', 'ticked-box'], 0.95],
+    'a mark at one option' => ["1. A?\nA. x\nB. y *\n2. B?\nA. x *\nB. y", ['options', 'marked-option'], 0.8],
+    'no key' => ["1. A?\nA. x\nB. y", ['options'], 0.0],
+    'an answer that names none' => ["1. A?\nA. x\nB. y\nAnswer: E", ['options'], 0.0],
+    'two answers that differ' => ["1. A?\nA. x\nB. y\nAnswer: B\nKey\n1. A\n2. B", ['options', 'answer-line'], 0.5],
+    'boxes and an answer that differ' => ["1. A?\n☑ x\n☐ y\nAnswer: B", ['options', 'ticked-box'], 0.5],
+    'a key by a number that two questions have' => ["1. A?\nA. x\nB. y\n1. B?\nA. x\nB. y\nKey\n1. A", ['options', 'key-section'], 0.5],
+]);
+
+it('says at which line what was not used stands', function (): void {
+    $unused = array_values(array_filter(
+        typedFound("Unit 3\n\nRocks\n\n1. A?\nAnswer: x\n\nKey\nOne mark each.\n1. x\n")->notices,
+        fn (Notice $notice): bool => $notice->code === 'document.unused',
+    ));
+
+    expect(array_map(fn (Notice $notice): ?int => $notice->line, $unused))->toBe([1, 9]);
 });
 
 it('keeps feedback', function (): void {
@@ -222,12 +265,12 @@ it('reads keys in every order', function (array $lines, array $answers): void {
 
 it('takes no more time than the text is long', function (): void {
     $text = '';
-    for ($i = 1; $i <= 999; $i++) {
+    for ($i = 1; $i <= 2000; $i++) {
         $text .= "$i. Question $i ".str_repeat('A. x ', 40)."\nA. one\nB. two\nAnswer: B\n\n";
     }
     $start = hrtime(true);
     expect(typedFound($text)->questions)
-        ->toHaveCount(999)
+        ->toHaveCount(2000)
         ->and((hrtime(true) - $start) / 1e9)
         ->toBeLessThan(5.0);
 });

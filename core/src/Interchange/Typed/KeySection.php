@@ -10,8 +10,8 @@ final class KeySection
     private const SHORT = '(?:[A-Za-z](?:\s*(?:,|;|\/|&|and)\s*[A-Za-z])*|true|false)';
 
     /**
-     * @param  list<string>  $lines
-     * @param  list<string>  $unused  receives the lines that are not answers
+     * @param  array<int, string>  $lines
+     * @param  array<int, string>  $unused  receives the lines that are not answers, under the index they had
      * @return array<int, string> number → answer as it was typed
      */
     public static function read(array $lines, array &$unused = []): array
@@ -19,18 +19,22 @@ final class KeySection
         $unused = [];
         $answers = [];
         $last = null;
-        foreach ($lines as $line) {
+        foreach ($lines as $at => $line) {
             $many = self::short($line) ?: self::numbered($line);
             if ($many !== []) {
                 $answers += $many;
                 $last = array_key_last($many);
-            } elseif (preg_match('/^\(?(\d{1,3})\s*(?:[.):=–-]\s*|\s+)(\S.*)$/u', $line, $m) === 1 && ! isset($answers[(int) $m[1]])) {
+            } elseif (
+                preg_match('/^\(?(\d{1,4})\s*(?:[.):=–-]\s*|\s+)(\S.*)$/u', $line, $m) === 1 &&
+                ! isset($answers[(int) $m[1]]) &&
+                ((int) $m[1] < 1000 || (int) $m[1] === $last + 1) // else a year
+            ) {
                 $last = (int) $m[1];
                 $answers[$last] = trim($m[2]);
             } elseif ($last !== null) {
                 $answers[$last] .= ' '.$line;
             } else {
-                $unused[] = $line;
+                $unused[$at] = $line;
             }
         }
 
@@ -40,7 +44,7 @@ final class KeySection
     /** @return array<int, string> when the line is nothing but short answers, at least two */
     public static function short(string $line): array
     {
-        $one = '\(?(\d{1,3})\s*[.):=–-]?\s*('.self::SHORT.')\b';
+        $one = '\(?(\d{1,4})\s*[.):=–-]?\s*('.self::SHORT.')\b';
         if (
             preg_match(
                 '/^\s*(?:'.str_replace(['(\d', '('.self::SHORT.')'], ['(?:\d', self::SHORT], $one).'[\s,;|]*){2,}$/iu',
@@ -65,7 +69,7 @@ final class KeySection
      */
     private static function numbered(string $line): array
     {
-        foreach (['/(?:^|[\s,;|]+)\(?(\d{1,3})\s*[.):=–-]\s*(?=\S)/u', '/(?:^|[\s,;|]+)(\d{1,3})\s+(?=\p{L})/u'] as $mark) {
+        foreach (['/(?:^|[\s,;|]+)\(?(\d{1,4})\s*[.):=–-]\s*(?=\S)/u', '/(?:^|[\s,;|]+)(\d{1,4})\s+(?=\p{L})/u'] as $mark) {
             preg_match_all($mark, $line, $found, PREG_OFFSET_CAPTURE | PREG_SET_ORDER);
             $answers = $starts = [];
             foreach ($found as $m) {

@@ -7,7 +7,7 @@ namespace WideQuarry\Interchange\Typed;
 /** The signs by which a line of a typed exam tells what it is. None of them is a notation of ours: they are how people type. */
 final class LineMarkers
 {
-    private const QUESTION = '/^(?:question\s+|q\.?\s*)?\(?(\d{1,3})(?:(\))\s*|\s*([.:])\s+|\s*[.:)]?\s*$|\s*(\])\s*)(.*)$/iu';
+    private const QUESTION = '/^(?:question\s+|q\.?\s*)?\(?(\d{1,4})(?:(\))\s*|\s*([.:])\s+|\s*[.:)]?\s*$|\s*(\])\s*)(.*)$/iu';
 
     /** A number without punctuation counts only before a capital letter. */
     private const BARE = '/^(\d{1,3})\s+(\p{Lu}\S*\s.*)$/u';

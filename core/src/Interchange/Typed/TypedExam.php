@@ -14,7 +14,10 @@ final class TypedExam
 {
     private const HEADING = 80;
 
-    /** At most this many numbers may be missing between two questions; a larger gap means a year or a quantity. */
+    /**
+     * At most this many numbers may be missing between two questions; a larger gap means a year or a quantity, unless the line asks
+     * something.
+     */
     private const SKIPPED = 10;
 
     /**
@@ -29,11 +32,14 @@ final class TypedExam
     /** @var array<int, string> */
     public array $key = [];
 
-    /** @var list<string> lines that were not used */
+    /** @var list<array{int, string}> lines that were not used, with their numbers */
     public array $unused = [];
 
     /** @var list<array{int, int, int}> skipped numbers: first, last, and the line after the gap */
     public array $skipped = [];
+
+    /** @var list<array{int, int}> numbers that came out of turn, though they were there: number and line */
+    public array $twice = [];
 
     private ?Block $open = null;
 
@@ -63,11 +69,13 @@ final class TypedExam
             }
             if (LineMarkers::isKeyHeading($line)) {
                 $unused = [];
-                $exam->keyed(KeySection::read(self::rest($lines, $i + 1), $unused));
-                array_push($exam->unused, ...$unused);
+                $exam->keyed(KeySection::read(self::rest($lines, $i + 1), $unused), $i + 1);
+                foreach ($unused as $at => $words) {
+                    $exam->unused[] = [$at + 1, $words];
+                }
                 break;
             }
-            $exam->line($line, $i + 1);
+            $exam->line($line, $i + 1, self::next($lines, $i + 1));
             $exam->apart = false;
             if ($exam->open !== null && $i + 1 - $exam->open->line > self::LINES) {
                 throw UnreadableFile::endlessQuestion($exam->open->line, self::LINES);
@@ -84,24 +92,29 @@ final class TypedExam
         return $this->blocks;
     }
 
-    private function line(string $line, int $at): void
+    /** @param  string  $next  the line with words that comes after it */
+    private function line(string $line, int $at, string $next): void
     {
         $key = LineMarkers::keyLine($line);
         if ($key !== null) {
-            $this->keyed(KeySection::read([$key]));
+            $this->keyed(KeySection::read([$key]), $at);
 
             return;
         }
         $short = $this->last === null || ! $this->isAnswered() ? [] : KeySection::short($line);
         if ($short !== []) {
-            $this->keyed($short);
+            $this->keyed($short, $at);
 
             return;
         }
         $start = LineMarkers::question($line);
         $isOption = $start !== null && $this->isNumberedOption($start[0], $start[2]);
-        if ($start !== null && ! $isOption && $this->runsOn($start[0])) {
+        $runsOn = $start !== null && $this->runsOn($start[0]);
+        if ($start !== null && ! $isOption && ($runsOn || $this->asksAnew($start, $next))) {
             $this->close();
+            if ($this->last !== null && ! $runsOn && $start[0] <= $this->last) {
+                $this->twice[] = [$start[0], $at];
+            }
             $this->mark ??= $start[2];
             $this->begin($start[0], $start[1], $at);
         } elseif ($isOption && $this->open !== null) {
@@ -126,12 +139,13 @@ final class TypedExam
      * Adds to the key. A second answer to the same question is ignored and reported.
      *
      * @param  array<int, string>  $answers
+     * @param  int  $at  where they begin
      */
-    private function keyed(array $answers): void
+    private function keyed(array $answers, int $at): void
     {
         foreach ($answers as $number => $answer) {
             if (isset($this->key[$number]) && $this->key[$number] !== $answer) {
-                $this->unused[] = "$number: $answer";
+                $this->unused[] = [$at, "$number: $answer"];
             }
             $this->key[$number] ??= $answer;
         }
@@ -274,6 +288,36 @@ final class TypedExam
             ($number === 1 && $before?->kind !== 'question');
     }
 
+    /**
+     * A number out of turn begins a question too, where the one before is finished and the line asks something or options follow it.
+     *
+     * @param  array{int, string, string}  $start
+     */
+    private function asksAnew(array $start, string $next): bool
+    {
+        [$number, $text, $mark] = $start;
+        [$before, $options] = LineMarkers::options($next, 0);
+
+        return $number > 0 &&
+            $mark !== '' &&
+            $text !== '' &&
+            $this->open?->kind === 'question' &&
+            ($this->open->options !== [] || $this->open->answer !== null) &&
+            (preg_match('/\?$|_{3,}/u', $text) === 1 || ($before === '' && $options !== []));
+    }
+
+    /** @param  array<int, string>  $lines */
+    private static function next(array $lines, int $from): string
+    {
+        for ($i = $from; isset($lines[$i]); $i++) {
+            if (trim($lines[$i]) !== '') {
+                return self::spaced($lines[$i]);
+            }
+        }
+
+        return '';
+    }
+
     private static function isHeading(string $line): bool
     {
         return mb_strlen($line) <= self::HEADING && preg_match('/[.?!;,]$/u', $line) !== 1 && preg_match('/_{3,}/', $line) !== 1;
@@ -286,12 +330,10 @@ final class TypedExam
 
     /**
      * @param  array<int, string>  $lines
-     * @return list<string>
+     * @return array<int, string> those that have words, under the same index
      */
     private static function rest(array $lines, int $from): array
     {
-        return array_values(
-            array_filter(array_map(self::spaced(...), array_slice($lines, $from)), fn (string $line): bool => $line !== ''),
-        );
+        return array_filter(array_map(self::spaced(...), array_slice($lines, $from, null, true)), fn (string $line): bool => $line !== '');
     }
 }

@@ -13,7 +13,7 @@ final readonly class TypedQuestion
     private const GAP = '/_{3,}/u';
 
     /**
-     * @param  list<string>  $signs  what it was recognised by, in words
+     * @param  list<Sign>  $signs  what it was recognised by
      * @param  list<string>  $missing  sentences about what could not be told
      */
     private function __construct(public \stdClass $json, public array $signs, public array $missing)
@@ -22,10 +22,10 @@ final readonly class TypedQuestion
 
     /**
      * @param  string|null  $answer  from a line below it or from the key
-     * @param  string  $where  in words, where the answer stood
+     * @param  Sign  $where  where the answer stood
      * @param  int|null  $marked  the option that carries a mark of its own
      */
-    public static function of(Block $block, string $id, ?string $answer, string $where, ?int $marked): self
+    public static function of(Block $block, string $id, ?string $answer, Sign $where, ?int $marked): self
     {
         [$parts, $body, $signs, $missing] = match (true) {
             count($block->options) > 1 => self::choice($block, $answer, $where, $marked),
@@ -46,11 +46,19 @@ final readonly class TypedQuestion
             ];
         }
 
-        return new self((object) $json, [Message::of('interchange.typed.number'), ...$signs], $missing);
+        return new self((object) $json, [Sign::Number, ...$signs], $missing);
     }
 
-    /** @return array{list<\stdClass>, string, list<string>, list<string>} */
-    private static function choice(Block $block, ?string $answer, string $where, ?int $marked): array
+    /** @param  bool  $disputed  whether something else in the document says another key */
+    public function certainty(bool $disputed): float
+    {
+        $certainty = max([0.0, ...array_map(fn (Sign $sign): float => $sign->certainty(), $this->signs)]);
+
+        return $disputed ? min($certainty, Sign::DISPUTED) : $certainty;
+    }
+
+    /** @return array{list<\stdClass>, string, list<Sign>, list<string>} */
+    private static function choice(Block $block, ?string $answer, Sign $where, ?int $marked): array
     {
         $right = match (true) {
             $block->ticked !== [] => $block->ticked,
@@ -59,9 +67,9 @@ final readonly class TypedQuestion
             default => null,
         };
         $sign = match (true) {
-            $block->ticked !== [] => Message::of('interchange.typed.ticked-boxes'),
+            $block->ticked !== [] => Sign::TickedBox,
             $answer !== null => $where,
-            default => Message::of('interchange.typed.mark-one-option'),
+            default => Sign::MarkedOption,
         };
         $missing = match (true) {
             $block->ticked !== [] && $answer !== null && TypedAnswer::options($answer, $block->options) !== $block->ticked => [
@@ -75,13 +83,13 @@ final readonly class TypedQuestion
         return [
             [self::options($block, $block->options, $right ?? [])],
             self::body($block->stem).'<div data-part="p1"></div>',
-            ['options', ...$right === null ? [] : [$sign]],
+            [Sign::Options, ...$right === null ? [] : [$sign]],
             $missing,
         ];
     }
 
-    /** @return array{list<\stdClass>, string, list<string>, list<string>} */
-    private static function trueFalse(Block $block, ?string $answer, string $where): array
+    /** @return array{list<\stdClass>, string, list<Sign>, list<string>} */
+    private static function trueFalse(Block $block, ?string $answer, Sign $where): array
     {
         $truth = $answer === null ? null : TypedAnswer::truth($answer);
         $stem = array_map(
@@ -95,13 +103,13 @@ final readonly class TypedQuestion
         return [
             [self::options($block, ['True', 'False'], $truth === null ? [] : [$truth ? 0 : 1])],
             self::body(array_values(array_filter($stem, fn (string $line): bool => $line !== ''))).'<div data-part="p1"></div>',
-            [Message::of('interchange.typed.true-false'), ...$truth === null ? [] : [$where]],
+            [Sign::TrueFalse, ...$truth === null ? [] : [$where]],
             $missing,
         ];
     }
 
-    /** @return array{list<\stdClass>, string, list<string>, list<string>} */
-    private static function typed(Block $block, ?string $answer, string $where): array
+    /** @return array{list<\stdClass>, string, list<Sign>, list<string>} */
+    private static function typed(Block $block, ?string $answer, Sign $where): array
     {
         $body = self::body([...$block->stem, ...$block->firstOption !== '' ? [$block->firstOption] : $block->options]);
         $gaps = preg_match_all(self::GAP, $body);
@@ -125,7 +133,7 @@ final readonly class TypedQuestion
             $body = $gaps > 0 ? (string) preg_replace(self::GAP, $place, $body, 1) : $body."<p>$place</p>";
         }
 
-        return [$parts, $body, [...$gaps > 0 ? ['gaps'] : [], $where], []];
+        return [$parts, $body, [...$gaps > 0 ? [Sign::Gaps] : [], $where], []];
     }
 
     /** @return array{\stdClass, string} the part, and the unit to be written after it */
@@ -152,7 +160,7 @@ final readonly class TypedQuestion
 
     /**
      * @param  list<string>  $missing
-     * @return array{list<\stdClass>, string, list<string>, list<string>}
+     * @return array{list<\stdClass>, string, list<Sign>, list<string>}
      */
     private static function unkeyed(Block $block, string $body, int $gaps, array $missing): array
     {
@@ -171,7 +179,7 @@ final readonly class TypedQuestion
                     : $body."<p><span data-part=\"p$i\"></span></p>";
         }
 
-        return [$parts, $body, $gaps > 0 ? ['gaps'] : [], $missing];
+        return [$parts, $body, $gaps > 0 ? [Sign::Gaps] : [], $missing];
     }
 
     /** @param  array<string, mixed>  $on */

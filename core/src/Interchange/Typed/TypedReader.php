@@ -63,21 +63,21 @@ final class TypedReader
             $source->reached($i, count($exam->blocks()));
             if ($block->kind === 'heading') {
                 $unused = [...$unused, ...$waiting];
-                $waiting = [$block->stem[0]];
+                $waiting = [[$block->line, $block->stem[0]]];
                 [$heading, $stimulus] = [$block->stem[0], null];
             } elseif ($block->kind === 'instruction') {
-                $waiting[] = implode(' ', $block->stem);
+                $waiting[] = [$block->line, implode(' ', $block->stem)];
                 $stimulus = Ids::of('text', $hash, "instruction $i");
                 yield PackageContents::thing('stimulus', self::stimulus($stimulus, $block));
             } else {
                 $typed = $this->question($block, $exam, Ids::of('text', $hash, "$i"), $marks[$i] ?? null);
                 $waiting = [];
-                $used[$block->number] = true;
+                $used[$block->number] = ($used[$block->number] ?? 0) + 1;
                 $json = $typed->json;
                 if ($stimulus !== null) {
                     $json->stimuli = [$stimulus];
                 }
-                $json->record = (object) ['origin' => self::origin($typed, $block, $file, substr($hash, 0, 12)."#$i")];
+                $json->record = (object) ['origin' => self::origin($typed, $block, $exam, $file, substr($hash, 0, 12)."#$i")];
                 if ($heading !== '') {
                     $json->record->topics = [[mb_substr($heading, 0, 200)]];
                     $groups[$heading][] = $json->id;
@@ -99,7 +99,7 @@ final class TypedReader
         return (object) ['id' => $id, 'title' => '', 'language' => 'und', 'body' => implode('', $paragraphs)];
     }
 
-    private static function origin(TypedQuestion $typed, Block $block, string $file, string $identifier): \stdClass
+    private static function origin(TypedQuestion $typed, Block $block, TypedExam $exam, string $file, string $identifier): \stdClass
     {
         return (object) [
             'format' => 'text',
@@ -108,9 +108,21 @@ final class TypedReader
             'fields' => (object) [
                 'number' => "$block->number",
                 'line' => "$block->line",
-                'signs' => implode(', ', $typed->signs),
+                'signs' => array_column($typed->signs, 'value'),
+                'certainty' => $typed->certainty(self::isDisputed($typed, $block, $exam)),
             ],
         ];
+    }
+
+    /** Whether two answers differ, or a key goes by a number that several questions have. */
+    private static function isDisputed(TypedQuestion $typed, Block $block, TypedExam $exam): bool
+    {
+        $answers = array_filter([$block->answer, $exam->key[$block->number] ?? null], fn (?string $answer): bool => $answer !== null);
+        $isShared = in_array($block->number, array_column($exam->twice, 0), true);
+
+        return count(array_unique($answers)) > 1 ||
+            ($isShared && in_array(Sign::KeySection, $typed->signs, true)) ||
+            ($block->ticked !== [] && $answers !== [] && $typed->missing !== []);
     }
 
     /** @param  list<mixed>  $questions  their ids */
@@ -142,19 +154,23 @@ final class TypedReader
     /**
      * What belongs to no question.
      *
-     * @param  list<string>  $lines
-     * @param  array<int, true>  $used  number of a question → true
+     * @param  list<array{int, string}>  $lines
+     * @param  array<int, int>  $used  number of a question → how many have it
      * @return iterable<Notice>
      */
     private static function left(array $lines, TypedExam $exam, array $used, string $file): iterable
     {
-        foreach ($lines as $line) {
+        usort($lines, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        foreach ($lines as [$at, $line]) {
             $sentence = Message::of('interchange.typed.line-not-used-because', ['line' => mb_strimwidth($line, 0, 200, '…')]);
-            yield Notice::loss('text.unused', $sentence, $file);
+            yield Notice::loss('document.unused', $sentence, $file, $at);
         }
         foreach ($exam->skipped as [$from, $to, $line]) {
             $key = $from === $to ? 'interchange.typed.no-such-question' : 'interchange.typed.no-such-questions';
             yield Notice::note('text.number_skipped', Message::of($key, ['from' => $from, 'to' => $to]), $file, $line);
+        }
+        foreach ($exam->twice as [$number, $line]) {
+            yield Notice::note('text.number_twice', Message::of('interchange.typed.number-twice', ['number' => $number]), $file, $line);
         }
         foreach (array_diff_key($exam->key, $used) as $number => $answer) {
             $sentence = Message::of('interchange.typed.key-answer-question-no-such-question', ['number' => $number, 'answer' => $answer]);
@@ -165,7 +181,7 @@ final class TypedReader
     private function question(Block $block, TypedExam $exam, string $id, ?int $marked): TypedQuestion
     {
         $answer = $block->answer ?? ($exam->key[$block->number] ?? null);
-        $where = $block->answer !== null ? Message::of('interchange.typed.answer-line') : Message::of('interchange.typed.key');
+        $where = $block->answer !== null ? Sign::AnswerLine : Sign::KeySection;
         if ($marked !== null) {
             $block = $block->with([
                 'options' => array_map(

@@ -118,14 +118,16 @@ final readonly class QuarryConsole
 
     private function export(Arguments $arguments): int
     {
-        $format = Formats::standard($this->kinds)->named($arguments->words[1] ?? '');
+        $formats = Formats::standard($this->kinds);
+        $name = $arguments->words[1] ?? '';
+        $format = in_array($name, $formats->namesForQuestions(), true) ? $formats->named($name) : null;
         $out = $arguments->options['out'] ?? '';
         $bank = $this->bank($arguments);
         if ($format === null || $out === '' || $bank === null || ! is_writable(dirname($out))) {
             return $this->fail(
                 Problem::usage(
                     Message::of('app.console.quarry-export-bank-slug', [
-                        'list' => implode(', ', Formats::standard($this->kinds)->names()),
+                        'list' => implode(', ', $formats->namesForQuestions()),
                     ]),
                 ),
             );

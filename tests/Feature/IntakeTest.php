@@ -407,6 +407,28 @@ it('reads pasted questions, which go the same way', function (): void {
         ->toBe(8.0);
 });
 
+it('says where a framework of standards goes, and takes a table that could be either as questions', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $given = fn (UploadedFile $file): array => give([$file], ['bank' => 'rocks'])->json('data');
+    $framework = $given(upload(base_path('demo/files/field-numeracy-ladder.json'), 'ladder.json'));
+    $table = $given(UploadedFile::fake()->createWithContent('aims.csv', "Code,Statement\nA.1,Names three rocks\nA.2,Names a mineral\n"));
+    $both = "Code,Statement,Question,Answer\nA.1,Names a rock,Which rock?,slate\n";
+    $either = $given(UploadedFile::fake()->createWithContent('both.csv', $both));
+    $question = $world->add('A', '<p>Which rock?</p><div data-part="p1"></div>');
+
+    expect($framework)
+        ->toMatchArray(['state' => 'failed', 'found' => 0])
+        ->and($framework['problem'])
+        ->toBe('ladder.json is a framework of standards, not a file of questions. Bring it in under Coverage, Frameworks.')
+        ->and($table['problem'])
+        ->toContain('aims.csv is a framework of standards')
+        ->and($either['problem'] ?? '')
+        ->not->toContain('framework')
+        ->and(ask('POST', '/dispatches', ['format' => 'case', 'questions' => [$question]])->assertStatus(422)->json('path'))
+        ->toBe('/format');
+});
+
 it('makes folders of the groups of a source, as they are named anew', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);

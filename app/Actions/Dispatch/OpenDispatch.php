@@ -62,7 +62,7 @@ final readonly class OpenDispatch
      */
     public function read(Fields $fields, User $person): array
     {
-        $format = $fields->oneOf('format', Formats::standard($this->kinds)->names(), 'pack');
+        $format = $fields->oneOf('format', Formats::standard($this->kinds)->namesForQuestions(), 'pack');
         [$title, $bank, $what] = $this->what($fields, $person);
         foreach (['key', 'feedback', 'classification', 'notes'] as $along) {
             $what[$along] = $fields->bool($along, true);

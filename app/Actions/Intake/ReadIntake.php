@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Intake;
 
+use App\Errors\Refused;
 use App\Indexing\StagedRows;
 use App\Models\Intake;
 use App\Storage\FileStore;
@@ -50,7 +51,7 @@ final readonly class ReadIntake
                 if (! $this->file($intake, $file)) {
                     return;
                 }
-            } catch (CoreException $problem) {
+            } catch (CoreException|Refused $problem) {
                 DB::table('intake_files')
                     ->where('id', $file->id)
                     ->update(['state' => 'failed', 'problem' => $problem->getMessage()]);
@@ -86,7 +87,11 @@ final readonly class ReadIntake
     private function file(Intake $intake, \stdClass $file): bool
     {
         $source = new Source($this->files->path($file->sha256), $file->name);
-        $format = Formats::standard($this->kinds)->for($source);
+        $formats = Formats::standard($this->kinds);
+        if ($formats->isFramework($source)) {
+            throw Refused::because('intake.framework', Message::of('app.actions.intake.is-a-framework', ['name' => $file->name]));
+        }
+        $format = $formats->for($source, Formats::QUESTIONS);
         DB::table('intake_files')
             ->where('id', $file->id)
             ->update(['format' => $format->name()]);

@@ -15,7 +15,7 @@ use WideQuarry\Standards\Framework;
 /** Reads a file that is given as a framework. */
 final readonly class ReadFramework
 {
-    public const LARGEST = 64_000_000;
+    public const LARGEST = 30_000_000; // what one request has the memory for: 20,000 statements are about 25 MB
 
     public function __construct(private PartKinds $kinds)
     {

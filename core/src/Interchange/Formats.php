@@ -91,11 +91,35 @@ final readonly class Formats
     /** @return list<string> of those that are written */
     public function names(): array
     {
+        return array_map(fn (Format $format): string => $format->name(), $this->writable());
+    }
+
+    /** @return list<string> of those questions are written in */
+    public function namesForQuestions(): array
+    {
         return array_values(
             array_map(
                 fn (Format $format): string => $format->name(),
-                array_filter($this->formats, fn (Format $format): bool => $format instanceof WritableFormat),
+                array_filter($this->writable(), fn (Format $format): bool => ! in_array($format->family(), self::FRAMEWORKS, true)),
             ),
         );
+    }
+
+    /** Whether a file is a framework of standards, and nothing that questions could be read from. */
+    public function isFramework(Source $source): bool
+    {
+        foreach ($this->formats as $format) {
+            if (in_array($format->family(), self::FRAMEWORKS, true) && $format->recognises($source)) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return list<Format&WritableFormat> */
+    private function writable(): array
+    {
+        return array_values(array_filter($this->formats, fn (Format $format): bool => $format instanceof WritableFormat));
     }
 }

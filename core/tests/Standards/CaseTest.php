@@ -78,13 +78,14 @@ function codesOf(PackageContents $found): array
 }
 
 it('builds the tree from associations in any order, siblings by their sequence numbers', function (): void {
-    $found = frameworkIn(casePackage(['c' => [], 'b' => [], 'a' => [], 'x' => []], [
+    $found = frameworkIn(casePackage(['c' => [], 'b' => [], 'a' => [], 'y' => [], 'x' => []], [
         ['isChildOf', 'x', 'a', 1],
+        ['isChildOf', 'y', 'a', 2],
         ['isChildOf', 'b', 'D', 2],
         ['isChildOf', 'a', 'D', 1],
         ['isChildOf', 'c', 'D', 3],
     ]));
-    expect(treeOf($found))->toBe(['a', '  x', 'b', 'c'])
+    expect(treeOf($found))->toBe(['a', '  x', '  y', 'b', 'c'])
         ->and($found->frameworks[0]->title)->toBe('Earth')
         ->and($found->frameworks[0]->version)->toBe('2')
         ->and($found->notices)->toBe([]);
@@ -143,6 +144,11 @@ it('keeps a statement of 5,000 characters, and fields it has no place for', func
         ->and($statement->kept->educationLevel)->toBe(['09']);
 });
 
+it('cuts a statement longer than 20,000 characters, and says so', function (): void {
+    $found = frameworkIn(casePackage(['a' => ['fullStatement' => str_repeat('a', 20_001)]], []));
+    expect(mb_strlen($found->frameworks[0]->statements[0]->text))->toBe(20_000)->and(codesOf($found))->toBe(['case.text']);
+});
+
 it('knows a retired statement by its end or by its successor', function (): void {
     $found = frameworkIn(casePackage(
         ['a' => ['statusEndDate' => '2024-07-31'], 'b' => ['statusEndDate' => '2999-01-01'], 'c' => []],
@@ -185,6 +191,15 @@ it('reads a table or an outline: by parent, by depth, by indentation, by code', 
     'an outline by indentation' => ["A.1 Rocks\n  B.7 Minerals\nA.2 Time\n", 'framework', ['A.1', '  B.7', 'A.2']],
     'an outline by code' => ["1 Rocks\n1.1 Minerals\n2 Time\n", 'framework', ['1', '  1.1', '2']],
 ]);
+
+it('knows retired statements and their successors in a table, and says which successor is not there', function (): void {
+    $found = frameworkIn("Code,Statement,Retired,Replaced by\nA,One,yes,\nB,Two,,C\nC,Three,no,\nD,Four,,Z\n", 'a.csv');
+    $statements = array_column($found->frameworks[0]->statements, null, 'code');
+    expect(array_map(fn (stdClass $one): bool => $one->retired, $statements))->toBe(['A' => true, 'B' => true, 'C' => false, 'D' => true])
+        ->and($found->frameworks[0]->associations)
+        ->toEqual([(object) ['from' => $statements['B']->id, 'to' => $statements['C']->id, 'kind' => 'replaced_by']])
+        ->and(codesOf($found))->toBe(['statements.successor']);
+});
 
 it('asks where a table could be either, and does as it is told', function (): void {
     $bytes = "Code,Statement,Question\nA,One,What?\n";

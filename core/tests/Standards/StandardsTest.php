@@ -73,7 +73,8 @@ it('knows which statement a code means only where it is sure', function (string 
         $candidate(STATEMENT_C, 'Ladder', '3', true),
     ];
     $given = Alignment::read((object) ['framework' => $framework, 'code' => 'A'], '');
-    expect(CodeMatch::of($given, $candidates))->toBe($found);
+    expect(CodeMatch::of($given, $candidates))->toBe($found)
+        ->and(CodeMatch::of(Alignment::read((object) ['framework' => '', 'code' => 'A'], ''), [$candidates[0]]))->toBeNull();
 })->with([
     ['Earth', STATEMENT_B],
     ['earth, 2025', STATEMENT_A],
@@ -154,7 +155,12 @@ it('says where a coverage is thin, empty places first, at the level that is look
         ->and($names($coverage->thin(2, false)))->toBe(['a2:1,2', 'b:1,2', 'c:2', 'a1:2'])
         ->and($names($coverage->thin(2, true)))->toBe(['a2:1,2', 'b:1,2', 'a1:1,2', 'c:2'])
         ->and($names($coverage->thin(1, false, ['a2'])))->toBe(['b:1,2', 'c:2'])
-        ->and($names($coverage->thin(1, false, [], 1)))->toBe(['b:1,2', 'c:2']);
+        ->and($names($coverage->thin(1, false, [], 1)))->toBe(['b:1,2', 'c:2'])
+        ->and($names($coverage->thin(2, false, [], 1)))->toBe(['b:1,2', 'c:2', 'a:2']);
+
+    // both lack as much, but one has drafts to approve
+    $drafts = new Coverage(['x' => null, 'y' => null], ['x' => ['1' => $cell(5, 0)]], ['1']);
+    expect(array_column($drafts->thin(1, true), 'none', 'node'))->toBe(['y' => true, 'x' => false]);
 });
 
 it('proposes by wording where nothing is classified, by classified questions where something is, and leans on the branch', function (): void {
@@ -189,6 +195,10 @@ it('proposes by wording where nothing is classified, by classified questions whe
     $order = $ids(Proposals::for($question, $branches));
     expect(array_search('a1', $order, true))->toBeLessThan(array_search('b1', $order, true));
     expect(Proposals::for(['~volcano' => 1.0], $branches))->toBe([]);
+
+    // alike in every word: the one more is classified under
+    $asked = [$node('a', [], ['~fold']), $node('b', [], ['~fold'], [], 5)];
+    expect($ids(Proposals::for($question, $asked)))->toBe(['b', 'a']);
 });
 
 it('proposes no retired statement, and no heading once anything is classified', function (): void {

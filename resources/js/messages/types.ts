@@ -2712,6 +2712,8 @@ export type Messages = {
     level: string
     belongsTo: string
     atTop: string
+    putUnder: string
+    toTop: string
     notes: string
     crosswalks: string
     noLinks: string

@@ -12,6 +12,7 @@ import { FormDialog } from '@/ui/FormDialog'
 import { ListAndReading } from '@/ui/ListAndReading'
 import { Menu } from '@/ui/Menu'
 import { useToast } from '@/ui/Toasts'
+import { VirtualRows } from '@/ui/VirtualRows'
 import { MoveOverDialog } from './MoveOverDialog'
 import { StatementPane } from './StatementPane'
 
@@ -67,25 +68,26 @@ export function Framework() {
                     onChange={(event) => setTyped(event.target.value)}
                   />
                 </div>
-                <ul aria-label={words.statements} className="min-h-0 flex-1 overflow-y-auto py-1">
-                  {shown.map((one) => (
-                    <li key={one.id}>
-                      <button
-                        type="button"
-                        aria-current={one.id === chosen ? 'true' : undefined}
-                        className={`-outline-offset-2 flex min-h-7 w-full items-baseline gap-2 border-l-3 py-0.5 pr-2 text-left ${one.id === chosen ? 'border-accent bg-paper font-semibold' : 'border-transparent hover:bg-paper'} ${one.retired ? 'text-quiet line-through' : ''}`}
-                        style={{ paddingInlineStart: 8 + (depth.get(one.id) ?? 0) * 18 }}
-                        onClick={() => open(one.id)}
-                      >
-                        <span className="flex-none font-mono text-caption">{one.code}</span>
-                        <span className="min-w-0 flex-1 truncate">{one.title || one.text}</span>
-                      </button>
-                    </li>
-                  ))}
+                <div className="min-h-0 flex-1">
                   {shown.length === 0 ? (
-                    <li className="px-4 py-2 text-quiet">{looked === '' ? words.noStatements : words.noneFound}</li>
-                  ) : null}
-                </ul>
+                    <p className="px-4 py-2 text-quiet">{looked === '' ? words.noStatements : words.noneFound}</p>
+                  ) : (
+                    <VirtualRows
+                      label={words.statements}
+                      rows={shown}
+                      all={shown.length}
+                      height={28}
+                      id={(one) => one.id}
+                      active={chosen}
+                      selected={chosen === '' ? [] : [chosen]}
+                      onActive={(one) => open(one.id)}
+                      onSelect={(one) => open(one.id)}
+                      onOpen={(one) => open(one.id)}
+                      onEnd={() => undefined}
+                      draw={(one, { active }) => <StatementLine statement={one} depth={depth.get(one.id) ?? 0} active={active} />}
+                    />
+                  )}
+                </div>
               </div>
             ),
           }}
@@ -98,6 +100,19 @@ export function Framework() {
       {dialog === 'move' && whole ? <MoveOverDialog framework={whole} onClose={() => setDialog(null)} /> : null}
       {dialog === 'rename' && whole ? <RenameDialog whole={whole} onClose={() => setDialog(null)} /> : null}
     </Shell>
+  )
+}
+
+function StatementLine({ statement, depth, active }: { statement: StatementRow; depth: number; active: boolean }) {
+  const look = active ? 'border-accent bg-paper font-semibold' : 'border-transparent hover:bg-paper'
+  return (
+    <span
+      className={`flex h-7 items-center gap-2 border-l-3 pr-2 ${look} ${statement.retired ? 'text-quiet line-through' : ''}`}
+      style={{ paddingInlineStart: 8 + depth * 18 }}
+    >
+      <span className="flex-none font-mono text-caption">{statement.code}</span>
+      <span className="min-w-0 flex-1 truncate">{statement.title || statement.text}</span>
+    </span>
   )
 }
 

@@ -127,19 +127,7 @@ function Form({
       </Field.Root>
       <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
         {line('level', words.level)}
-        <Field.Root>
-          <Field.Label>{words.belongsTo}</Field.Label>
-          <Field.Choice value={draft.parent_id ?? ''} onChange={(event) => setDraft({ ...draft, parent_id: event.target.value || null })}>
-            <option value="">{words.atTop}</option>
-            {framework.statements
-              .filter((one) => one.id !== statement?.id)
-              .map((one) => (
-                <option key={one.id} value={one.id}>
-                  {statementName(one).slice(0, 90)}
-                </option>
-              ))}
-          </Field.Choice>
-        </Field.Root>
+        <BelongsTo framework={framework} parent={draft.parent_id} onChange={(parent_id) => setDraft({ ...draft, parent_id })} />
       </div>
       <Field.Root>
         <Field.Label>{words.notes}</Field.Label>
@@ -162,6 +150,33 @@ function Form({
         ) : null}
       </div>
     </form>
+  )
+}
+
+type BelongsToProps = { framework: schema.WholeFramework; parent: string | null; onChange: (parent: string | null) => void }
+
+/** The statement above this one, with a search for another: a framework may have thousands. */
+function BelongsTo({ framework, parent, onChange }: BelongsToProps) {
+  const above = framework.statements.find((one) => one.id === parent)
+  return (
+    <fieldset className="min-w-0">
+      <legend className="text-caption text-second">{words.belongsTo}</legend>
+      <p className="flex min-h-8 items-center gap-2">
+        <span className="min-w-0 truncate">{above ? statementName(above) : words.atTop}</span>
+        {above ? (
+          <Button look="quiet" onClick={() => onChange(null)}>
+            {words.toTop}
+          </Button>
+        ) : null}
+      </p>
+      <StatementPicker
+        label={words.putUnder}
+        placeholder={words.putUnder}
+        framework={framework.id}
+        className="rounded-ui border border-edge"
+        onPick={(one) => onChange(one.id)}
+      />
+    </fieldset>
   )
 }
 

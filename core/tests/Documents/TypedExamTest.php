@@ -125,6 +125,10 @@ it('recognises questions as people type them', function (string $text, array $to
         "1. A?\nA. x\nB. y\nAnswer: A\n\n25. B?\nA. x\nB. y\nAnswer: B\n25. Which is it\nA. x\nB. y\nAnswer: A",
         ['A? | choice[a:x b:y]=a | 1', 'B? | choice[a:x b:y]=b | 1', 'Which is it | choice[a:x b:y]=a | 1'],
     ],
+    'a numbered line in a stem that is not finished' => [
+        "1. Line 40 of the log asks:\n40. Is it wet?\nWhat is the reply?\nAnswer: yes",
+        ['Line 40 of the log asks: 40. Is it wet? What is the reply? … | text=yes | 1'],
+    ],
     'a year at the end of an option' => [
         "1. When was it?\nA. in the summer of\n1912.\nB. later\nAnswer: A\n\n2. B?\nAnswer: x",
         ['When was it? | choice[a:in the summer of 1912. b:later]=a | 1', 'B? … | text=x | 1'],
@@ -236,6 +240,16 @@ it('says how certain a key is, by what it was recognised by and what contradicts
     'two answers that differ' => ["1. A?\nA. x\nB. y\nAnswer: B\nKey\n1. A\n2. B", ['options', 'answer-line'], 0.5],
     'boxes and an answer that differ' => ["1. A?\n☑ x\n☐ y\nAnswer: B", ['options', 'ticked-box'], 0.5],
     'a key by a number that two questions have' => ["1. A?\nA. x\nB. y\n1. B?\nA. x\nB. y\nKey\n1. A", ['options', 'key-section'], 0.5],
+]);
+
+it('tells each number that is skipped or doubled once, at its line', function (string $text, array $told): void {
+    $notices = array_map(fn (Notice $notice): string => "$notice->code $notice->line", typedFound($text)->notices);
+
+    expect($notices)->toBe($told);
+})->with([
+    ["1. A?\nAnswer: x\n25. B?\nAnswer: y", ['text.number_skipped 3']],
+    ["1. A?\nAnswer: x\n1. B?\nAnswer: y", ['text.number_twice 3']],
+    ["1. A?\nAnswer: x\n\nPart B\n\n1. B?\nAnswer: y", []],
 ]);
 
 it('says at which line what was not used stands', function (): void {

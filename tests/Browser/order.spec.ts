@@ -314,7 +314,7 @@ test('all of the bank screen by keyboard alone', async ({ page }) => {
   await expect(page.getByText(/^\d+ questions$/)).toBeVisible()
   await tabTo(page, 'Topics', true)
   await press('ArrowRight')
-  await expect(page.getByRole('tab', { name: 'Folders' })).toBeFocused()
+  await expect(page.getByRole('tab', { name: 'Standards' })).toBeFocused()
   // The list: its order, its groups, walked; what is arrived at is read.
   await tabTo(page, 'Sort by')
   await press('End')

@@ -142,3 +142,42 @@ test('standards are searched, ticked with what is below them, left out and chang
   await record.getByRole('button', { name: 'Remove FEF.1.1.c' }).click()
   await expect(record.getByText('Mineral or rock')).toBeHidden()
 })
+
+test('a framework is put in order and thinned out by keys', async ({ page }) => {
+  const name = `K${String(Date.now()).slice(-6)}`
+  await signIn(page, 'orla')
+  await bringIn(page, `Order ${name}`, outline(name))
+  const tree = page.getByRole('tree', { name: 'Statements' })
+  const item = (code: string) => tree.getByRole('treeitem', { name: new RegExp(`^${name}\\.${code} `) })
+  const order = () => tree.getByRole('treeitem').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')?.split(' ')[0]))
+
+  // moved among its siblings, taken back, then put under another
+  await item('1\\.b').focus()
+  await page.keyboard.press('Alt+ArrowUp')
+  await expect.poll(async () => (await order()).slice(0, 3)).toEqual([`${name}.1`, `${name}.1.b`, `${name}.1.a`])
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect.poll(async () => (await order()).slice(0, 3)).toEqual([`${name}.1`, `${name}.1.a`, `${name}.1.b`])
+  await item('1\\.a').focus()
+  await page.keyboard.press('Control+x')
+  await expect(page.getByText('picked up. Choose where to drop it.')).toBeVisible()
+  await accessible(page)
+  await item('3').focus()
+  await page.keyboard.press('Enter')
+  await expect(item('1\\.a')).toHaveAttribute('aria-posinset', '5')
+
+  // words changed: it stays where it is
+  await item('3\\.a').focus()
+  await page.keyboard.press('Enter')
+  await page.getByRole('textbox', { name: 'Statement', exact: true }).fill('Describes plates and what they do')
+  await page.getByRole('button', { name: 'Save' }).click()
+  await expect(page.getByText(`“${name}.3.a” saved.`, { exact: true })).toBeVisible()
+  await expect(item('3\\.a')).toHaveAttribute('aria-posinset', '1')
+
+  // a branch goes only after it was asked
+  await item('2').focus()
+  await page.keyboard.press('Delete')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByText('The 3 statements below it are deleted too.')).toBeVisible()
+  await dialog.getByRole('button', { name: 'Delete' }).click()
+  await expect(tree.getByRole('treeitem')).toHaveCount(10)
+})

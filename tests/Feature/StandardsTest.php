@@ -111,6 +111,8 @@ it('edits the tree of statements: nothing into itself, no code twice, an order o
     another($world, 'keeper', 'PATCH', "$base/".EARTH, ['parent' => World::STATEMENT])->assertStatus(422);
     $id = another($world, 'keeper', 'POST', $base, ['code' => 'FEF.1.0', 'text' => 'First', 'parent' => EARTH])->assertCreated()->json('id');
     another($world, 'keeper', 'PATCH', "$base/$id", ['before' => World::STATEMENT])->assertNoContent();
+    // the form sends the parent along: that is no move
+    another($world, 'keeper', 'PATCH', "$base/$id", ['text' => 'First of all', 'parent' => EARTH])->assertNoContent();
 
     $codes = array_column(another($world, 'keeper', 'GET', "/frameworks/$framework")->json('data.statements'), 'code');
     expect($codes)->toBe(['FEF.1', 'FEF.1.0', 'FEF.1.1']);

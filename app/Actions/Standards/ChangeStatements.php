@@ -57,9 +57,11 @@ final class ChangeStatements
             }
             if ($fields->has('parent') || $fields->has('before')) {
                 $stays = DB::table('statements')->where('id', $id)->value('parent_id');
-                $parent = $fields->has('parent')
-                    ? ($fields->raw('parent') === null ? null : $fields->uuid('parent'))
-                    : (is_string($stays) ? $stays : null);
+                $stays = is_string($stays) ? $stays : null;
+                $parent = $fields->has('parent') ? ($fields->raw('parent') === null ? null : $fields->uuid('parent')) : $stays;
+                if ($parent === $stays && ! $fields->has('before')) {
+                    return; // it keeps its place among its siblings
+                }
                 $this->place($framework, $id, $parent, $fields->raw('before') === null ? null : $fields->uuid('before'));
             }
         });

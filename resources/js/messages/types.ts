@@ -2702,6 +2702,12 @@ export type Messages = {
     deleteFramework: string
     deleted: (values: { title: Words }) => string
     deleteStatement: string
+    deleteTitle: (values: { name: Words }) => string
+    deleteAbout: (values: { below: number }) => string
+    deleteWhole: (values: { n: number }) => string
+    addBelow: string
+    moved: (values: { name: Words }) => string
+    howTo: string
     saved: (values: { name: Words }) => string
     gone: string
     pickOne: string

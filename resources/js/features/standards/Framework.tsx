@@ -11,9 +11,11 @@ import { control, Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { ListAndReading } from '@/ui/ListAndReading'
 import { Menu } from '@/ui/Menu'
+import { Message } from '@/ui/Message'
 import { useToast } from '@/ui/Toasts'
 import { VirtualRows } from '@/ui/VirtualRows'
 import { MoveOverDialog } from './MoveOverDialog'
+import { StatementOrder } from './StatementOrder'
 import { StatementPane } from './StatementPane'
 
 const words = texts.standards
@@ -28,7 +30,9 @@ export function Framework() {
   const [dialog, setDialog] = useState<'rename' | 'move' | null>(null)
   const whole = query.data
   const chosen = search.get('statement') ?? ''
-  const open = (statement: string) => setSearch(statement === '' ? {} : { statement }, { replace: true })
+  const under = search.get('under') ?? ''
+  const open = (statement: string, under = '') =>
+    setSearch(statement === '' ? {} : { statement, ...(under === '' ? {} : { under }) }, { replace: true })
   const looked = typed.trim().toLowerCase()
   const depth = depths(whole?.statements ?? [])
   const shown = (whole?.statements ?? []).filter(
@@ -68,32 +72,36 @@ export function Framework() {
                     onChange={(event) => setTyped(event.target.value)}
                   />
                 </div>
-                <div className="min-h-0 flex-1">
-                  {shown.length === 0 ? (
-                    <p className="px-4 py-2 text-quiet">{looked === '' ? words.noStatements : words.noneFound}</p>
-                  ) : (
-                    <VirtualRows
-                      label={words.statements}
-                      rows={shown}
-                      all={shown.length}
-                      height={28}
-                      id={(one) => one.id}
-                      active={chosen}
-                      selected={chosen === '' ? [] : [chosen]}
-                      onActive={(one) => open(one.id)}
-                      onSelect={(one) => open(one.id)}
-                      onOpen={(one) => open(one.id)}
-                      onEnd={() => undefined}
-                      draw={(one, { active }) => <StatementLine statement={one} depth={depth.get(one.id) ?? 0} active={active} />}
-                    />
-                  )}
-                </div>
+                {whole.keeps && looked === '' && shown.length > 0 ? (
+                  <StatementOrder framework={whole} chosen={chosen} onOpen={open} />
+                ) : (
+                  <div className="min-h-0 flex-1">
+                    {shown.length === 0 ? (
+                      <p className="px-4 py-2 text-quiet">{looked === '' ? words.noStatements : words.noneFound}</p>
+                    ) : (
+                      <VirtualRows
+                        label={words.statements}
+                        rows={shown}
+                        all={shown.length}
+                        height={28}
+                        id={(one) => one.id}
+                        active={chosen}
+                        selected={chosen === '' ? [] : [chosen]}
+                        onActive={(one) => open(one.id)}
+                        onSelect={(one) => open(one.id)}
+                        onOpen={(one) => open(one.id)}
+                        onEnd={() => undefined}
+                        draw={(one, { active }) => <StatementLine statement={one} depth={depth.get(one.id) ?? 0} active={active} />}
+                      />
+                    )}
+                  </div>
+                )}
               </div>
             ),
           }}
           reading={{
             label: words.statement,
-            body: <StatementPane key={chosen} framework={whole} id={chosen} onOpen={open} />,
+            body: <StatementPane key={`${chosen} ${under}`} framework={whole} id={chosen} under={under} onOpen={open} />,
           }}
         />
       ) : null}
@@ -128,6 +136,7 @@ function Actions({ whole, onRename, onAdd, onMove }: ActionsProps) {
   const client = useQueryClient()
   const navigate = useNavigate()
   const tell = useToast()
+  const [asking, setAsking] = useState(false)
   const refresh = () => client.invalidateQueries({ queryKey: ['frameworks'] })
   const retire = useMutation({ mutationFn: () => changeFramework(whole.id, { retired: !whole.retired }), onSuccess: refresh })
   const remove = useMutation({
@@ -137,7 +146,6 @@ function Actions({ whole, onRename, onAdd, onMove }: ActionsProps) {
       tell({ text: words.deleted({ title: frameworkName(whole) }) })
       navigate('/frameworks')
     },
-    onError: (problem) => tell({ text: problem.message, look: 'problem' }),
   })
   return (
     <>
@@ -155,9 +163,21 @@ function Actions({ whole, onRename, onAdd, onMove }: ActionsProps) {
             <Menu.Item onSelect={onRename}>{words.rename}</Menu.Item>
             <Menu.Item onSelect={() => retire.mutate()}>{whole.retired ? words.bringBack : words.retire}</Menu.Item>
             <Menu.Line />
-            <Menu.Item onSelect={() => remove.mutate()}>{words.deleteFramework}</Menu.Item>
+            <Menu.Item onSelect={() => setAsking(true)}>{words.deleteFramework}</Menu.Item>
           </Menu.Root>
         </>
+      ) : null}
+      {asking ? (
+        <FormDialog
+          title={words.deleteTitle({ name: frameworkName(whole) })}
+          about={words.deleteWhole({ n: whole.statements.length })}
+          go={words.deleteFramework}
+          disabled={remove.isPending}
+          onClose={() => setAsking(false)}
+          onSubmit={() => remove.mutate()}
+        >
+          {remove.error ? <Message look="problem">{remove.error.message}</Message> : null}
+        </FormDialog>
       ) : null}
     </>
   )

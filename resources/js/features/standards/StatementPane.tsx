@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type * as schema from '@/api/schema'
-import { addStatement, associate, changeStatement, deleteStatement, dissociate, type StatementRow } from '@/api/standards'
+import { addStatement, associate, changeStatement, dissociate, type StatementRow } from '@/api/standards'
 import { texts } from '@/messages'
 import { StatementPicker } from '@/standards/StatementPicker'
 import { frameworkName, statementName } from '@/standards/statementName'
@@ -10,20 +10,21 @@ import { Button } from '@/ui/Button'
 import { Field } from '@/ui/Field'
 import { Nothing } from '@/ui/Message'
 import { useToast } from '@/ui/Toasts'
+import { DeleteDialog } from './DeleteDialog'
 
 const words = texts.standards
 const kinds = ['exact', 'broader', 'related', 'replaced_by'] as const
-type Props = { framework: schema.WholeFramework; id: string; onOpen: (id: string) => void }
+type Props = { framework: schema.WholeFramework; id: string; under?: string; onOpen: (id: string) => void }
 
 /** A statement to read and, for those who keep frameworks, to change; with how it stands to others. */
-export function StatementPane({ framework, id, onOpen }: Props) {
+export function StatementPane({ framework, id, under = '', onOpen }: Props) {
   if (id === '') return <Nothing title={words.pickOne} />
   const statement = framework.statements.find((one) => one.id === id) ?? null
   if (statement === null && id !== 'new') return <Nothing title={words.gone} />
   return (
     <article className="flex flex-col gap-5 px-8 py-6 max-md:px-4">
       {framework.keeps ? (
-        <Form framework={framework} statement={statement} onOpen={onOpen} />
+        <Form framework={framework} statement={statement} under={under} onOpen={onOpen} />
       ) : statement ? (
         <Reading statement={statement} />
       ) : null}
@@ -49,18 +50,12 @@ function Reading({ statement }: { statement: StatementRow }) {
   )
 }
 
-function Form({
-  framework,
-  statement,
-  onOpen,
-}: {
-  framework: schema.WholeFramework
-  statement: StatementRow | null
-  onOpen: (id: string) => void
-}) {
+type FormProps = { framework: schema.WholeFramework; statement: StatementRow | null; under: string; onOpen: (id: string) => void }
+
+function Form({ framework, statement, under, onOpen }: FormProps) {
   const client = useQueryClient()
   const tell = useToast()
-  const empty = { code: '', title: '', text: '', level: '', notes: '', parent_id: null as string | null }
+  const empty = { code: '', title: '', text: '', level: '', notes: '', parent_id: under === '' ? null : under }
   const stored = statement ?? empty
   const [draft, setDraft] = useState(stored)
   const refresh = () => {
@@ -72,7 +67,7 @@ function Form({
     text: draft.text,
     level: draft.level,
     notes: draft.notes,
-    parent: draft.parent_id,
+    ...(statement?.parent_id === draft.parent_id ? {} : { parent: draft.parent_id }), // else it would go to the end
   })
   const save = useMutation({
     mutationFn: async () =>
@@ -83,19 +78,12 @@ function Form({
       onOpen(id)
     },
   })
-  const act = useMutation({
-    mutationFn: async (what: 'retire' | 'delete') =>
-      statement === null
-        ? undefined
-        : what === 'delete'
-          ? deleteStatement(framework.id, statement.id)
-          : changeStatement(framework.id, statement.id, { retired: !statement.retired }),
-    onSuccess: (_, what) => {
-      refresh()
-      if (what === 'delete') onOpen('')
-    },
+  const retire = useMutation({
+    mutationFn: async () => (statement ? changeStatement(framework.id, statement.id, { retired: !statement.retired }) : undefined),
+    onSuccess: refresh,
     onError: (problem) => tell({ text: problem.message, look: 'problem' }),
   })
+  const [removing, setRemoving] = useState(false)
   const line = (name: 'code' | 'title' | 'level', label: string) => (
     <Field.Root>
       <Field.Label>{label}</Field.Label>
@@ -108,48 +96,58 @@ function Form({
   )
   const changed = JSON.stringify(draft) !== JSON.stringify(stored)
   return (
-    <form
-      className="flex flex-col gap-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        save.mutate()
-      }}
-    >
-      <h2 className="text-head font-semibold">{statement ? statementName(statement) : words.add}</h2>
-      {statement?.retired ? <p className="text-attention">{words.isRetired}</p> : null}
-      <div className="grid grid-cols-[160px_1fr] gap-3 max-md:grid-cols-1">
-        {line('code', words.code)}
-        {line('title', words.short)}
-      </div>
-      <Field.Root problem={save.error?.message ?? null}>
-        <Field.Label>{words.wording}</Field.Label>
-        <Field.Area rows={3} maxLength={20000} value={draft.text} onChange={(event) => setDraft({ ...draft, text: event.target.value })} />
-      </Field.Root>
-      <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
-        {line('level', words.level)}
-        <BelongsTo framework={framework} parent={draft.parent_id} onChange={(parent_id) => setDraft({ ...draft, parent_id })} />
-      </div>
-      <Field.Root>
-        <Field.Label>{words.notes}</Field.Label>
-        <Field.Area
-          rows={2}
-          maxLength={20000}
-          value={draft.notes}
-          onChange={(event) => setDraft({ ...draft, notes: event.target.value })}
-        />
-      </Field.Root>
-      <div className="flex flex-wrap gap-2">
-        <Button look="primary" type="submit" aria-disabled={save.isPending || (statement !== null && !changed)}>
-          {texts.frame.save}
-        </Button>
-        {statement ? (
-          <>
-            <Button onClick={() => act.mutate('retire')}>{statement.retired ? words.bringBack : words.retire}</Button>
-            <Button onClick={() => act.mutate('delete')}>{words.deleteStatement}</Button>
-          </>
-        ) : null}
-      </div>
-    </form>
+    <>
+      <form
+        className="flex flex-col gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          save.mutate()
+        }}
+      >
+        <h2 className="text-head font-semibold">{statement ? statementName(statement) : words.add}</h2>
+        {statement?.retired ? <p className="text-attention">{words.isRetired}</p> : null}
+        <div className="grid grid-cols-[160px_1fr] gap-3 max-md:grid-cols-1">
+          {line('code', words.code)}
+          {line('title', words.short)}
+        </div>
+        <Field.Root problem={save.error?.message ?? null}>
+          <Field.Label>{words.wording}</Field.Label>
+          <Field.Area
+            rows={3}
+            maxLength={20000}
+            value={draft.text}
+            onChange={(event) => setDraft({ ...draft, text: event.target.value })}
+          />
+        </Field.Root>
+        <div className="grid grid-cols-2 gap-3 max-md:grid-cols-1">
+          {line('level', words.level)}
+          <BelongsTo framework={framework} parent={draft.parent_id} onChange={(parent_id) => setDraft({ ...draft, parent_id })} />
+        </div>
+        <Field.Root>
+          <Field.Label>{words.notes}</Field.Label>
+          <Field.Area
+            rows={2}
+            maxLength={20000}
+            value={draft.notes}
+            onChange={(event) => setDraft({ ...draft, notes: event.target.value })}
+          />
+        </Field.Root>
+        <div className="flex flex-wrap gap-2">
+          <Button look="primary" type="submit" aria-disabled={save.isPending || (statement !== null && !changed)}>
+            {texts.frame.save}
+          </Button>
+          {statement ? (
+            <>
+              <Button onClick={() => retire.mutate()}>{statement.retired ? words.bringBack : words.retire}</Button>
+              <Button onClick={() => setRemoving(true)}>{words.deleteStatement}</Button>
+            </>
+          ) : null}
+        </div>
+      </form>
+      {removing && statement ? (
+        <DeleteDialog framework={framework} statement={statement} onClose={() => setRemoving(false)} onDeleted={() => onOpen('')} />
+      ) : null}
+    </>
   )
 }
 

@@ -32,7 +32,8 @@ export function Dispatch() {
         ) : null
       }
     >
-      <div className="h-full overflow-y-auto">
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls is scrolled by keys (WCAG 2.1.1) */}
+      <section tabIndex={0} aria-label={one.data?.title ?? texts.transfers.title} className="-outline-offset-2 h-full overflow-y-auto">
         {one.isError ? <Nothing title={one.error.message} /> : null}
         {one.isPending || one.data?.state === 'writing' ? <Waiting text={texts.dispatch.writing} /> : null}
         {one.data?.state === 'failed' ? (
@@ -42,7 +43,7 @@ export function Dispatch() {
         ) : null}
         {one.data && ready ? <DispatchReport title={one.data.title} at={one.data.created_at} body={one.data.body} /> : null}
         {one.data && ready && settings.demo && takes(one.data.body) ? <Delivery id={id} body={one.data.body} /> : null}
-      </div>
+      </section>
     </Shell>
   )
 }

@@ -30,7 +30,8 @@ export function ReceiptScreen({ id }: { id?: string }) {
         ) : null
       }
     >
-      <div className="h-full overflow-y-auto">
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls is scrolled by keys (WCAG 2.1.1) */}
+      <section tabIndex={0} aria-label={title} className="-outline-offset-2 h-full overflow-y-auto">
         {receipt.isPending ? <Waiting text={texts.loading} /> : null}
         {receipt.isError ? <Nothing title={receipt.error.message} /> : null}
         {receipt.data?.kind === 'dispatch' ? (
@@ -38,7 +39,7 @@ export function ReceiptScreen({ id }: { id?: string }) {
         ) : receipt.data ? (
           <Body receipt={receipt.data} />
         ) : null}
-      </div>
+      </section>
     </Shell>
   )
 }

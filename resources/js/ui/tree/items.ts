@@ -1,6 +1,6 @@
 import { groupBy } from '@/lib/groupBy'
 
-export type TreeItem = { id: string; parent: string | null; name: string; count?: number }
+export type TreeItem = { id: string; parent: string | null; name: string; count?: number; retired?: boolean }
 
 /** What everything at the top is in. */
 export const ROOT = ''

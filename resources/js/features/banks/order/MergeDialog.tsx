@@ -7,8 +7,8 @@ import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import type { TreeItem } from '@/ui/tree/items'
+import { spotsFor } from '@/ui/tree/spots'
 import { ordered } from '@/ui/tree/treeOrder'
-import { spotsFor } from './spots'
 
 const words = texts.order
 

@@ -13,10 +13,10 @@ import { Message, Nothing } from '@/ui/Message'
 import { MoreButton } from '@/ui/MoreButton'
 import { useToast } from '@/ui/Toasts'
 import type { TreeItem } from '@/ui/tree/items'
+import { OrderTree } from '@/ui/tree/OrderTree'
+import type { Spot } from '@/ui/tree/spots'
 import { MergeDialog } from './MergeDialog'
-import { OrderTree } from './OrderTree'
 import { OutlineDialog } from './OutlineDialog'
-import type { Spot } from './spots'
 import { UsesDialog } from './UsesDialog'
 
 const words = texts.order

@@ -387,7 +387,14 @@ it('says apart whether it is live and ready', function (): void {
 
 it('serves a page only for addresses that there are', function (string $path, int $status): void {
     expect($this->get($path)->status())->toBe($status);
-})->with([['/banks/rocks', 200], ['/account', 200], ['/nothing', 404], ['/.env', 404], ['/config.json', 404], ['/wp/login.php', 404]]);
+})->with(function (): array {
+    preg_match_all("~screen\(\s*'(/[^']*)'~", (string) file_get_contents(dirname(__DIR__, 2).'/resources/js/screens.ts'), $screens);
+
+    return [
+        ...array_map(fn (string $path): array => [(string) preg_replace('~:\w+~', 'x', $path), 200], $screens[1]),
+        ...array_map(fn (string $path): array => [$path, 404], ['/nothing', '/.env', '/config.json', '/wp/login.php']),
+    ];
+});
 
 it('stores that the language is not known where none is named', function (): void {
     $this->actingAs((new World)->people['writer']);

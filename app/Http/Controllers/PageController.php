@@ -12,7 +12,7 @@ use WideQuarry\Media\MediaLimits;
 /** The one page of the front end, and the description of the API. */
 final class PageController
 {
-    /** First steps of the addresses that the front end knows (resources/js/app.tsx). */
+    /** First steps of the addresses that the front end knows (resources/js/screens.ts). */
     private const SCREENS = [
         '',
         'sign-in',
@@ -28,6 +28,8 @@ final class PageController
         'stimuli',
         'questions',
         'assessments',
+        'coverage',
+        'frameworks',
         'transfers',
         'help',
         'intakes',

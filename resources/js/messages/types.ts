@@ -2638,7 +2638,7 @@ export type Messages = {
     statements: string
     noFrameworks: string
     noneNext: string
-    counts: (values: { statements: Words; n: number }) => string
+    counts: (values: { statements: number; n: number }) => string
     whoKeeps: string
     bringIn: string
     bringInAbout: string

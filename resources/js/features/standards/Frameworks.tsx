@@ -2,7 +2,6 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { frameworksQuery } from '@/api/standards'
-import { number } from '@/lib/format'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { frameworkName } from '@/standards/statementName'
@@ -42,7 +41,7 @@ export function Frameworks() {
                 </Link>
                 {one.retired ? <span className="pl-2 text-attention">{words.retired}</span> : null}
                 <p className="text-caption text-second">
-                  {words.counts({ statements: number(one.statements), n: one.questions })}
+                  {words.counts({ statements: one.statements, n: one.questions })}
                   {one.publisher === '' ? '' : `. ${one.publisher}`}
                 </p>
               </li>

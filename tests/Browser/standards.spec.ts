@@ -47,7 +47,7 @@ test('a lead brings a framework in, tags by keys alone, sees the gap close and w
   await expect(picture.getByRole('button', { name: new RegExp(`${name}\\.1\\.a.*nothing yet`) })).toBeVisible()
   const none = page.getByText(/^\d+ questions stand under none of these/)
   await expect(none).toBeVisible()
-  const all = Number.parseInt(await none.innerText(), 10)
+  const all = Number.parseInt((await none.textContent()) ?? '', 10)
   expect(all).toBeGreaterThan(23)
   await accessible(page)
 
@@ -141,6 +141,17 @@ test('standards are searched, ticked with what is below them, left out and chang
   await expect(record.getByRole('button', { name: /^FEF\.1\.1\.c: touches/ })).toBeVisible()
   await record.getByRole('button', { name: 'Remove FEF.1.1.c' }).click()
   await expect(record.getByText('Mineral or rock')).toBeHidden()
+})
+
+test('coverage is printed whole, over as many pages as it takes', async ({ page }) => {
+  await signIn(page, 'orla')
+  await page.goto('/coverage')
+  await page.getByLabel('Coverage of').selectOption('Fellmoor Earth Framework 2026')
+  await expect(page.getByRole('button', { name: /Telling minerals apart/ }).first()).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  await expect(page.getByRole('link', { name: 'Desk' })).toBeHidden()
+  expect(await page.evaluate(() => document.documentElement.scrollHeight)).toBeGreaterThan(3000)
 })
 
 test('a framework is put in order and thinned out by keys', async ({ page }) => {

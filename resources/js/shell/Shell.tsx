@@ -83,6 +83,8 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
     { id: 'banks', group: texts.frame.groups.go, title: texts.frame.goBanks, run: () => navigate('/banks') },
     { id: 'catalogue', group: texts.frame.groups.go, title: texts.bank.catalogue, run: () => navigate('/find') },
     { id: 'assessments', group: texts.frame.groups.go, title: texts.frame.goAssessments, run: () => navigate('/assessments') },
+    { id: 'coverage', group: texts.frame.groups.go, title: texts.coverage.title, run: () => navigate('/coverage') },
+    { id: 'frameworks', group: texts.frame.groups.go, title: texts.standards.title, run: () => navigate('/frameworks') },
     { id: 'transfers', group: texts.frame.groups.go, title: texts.frame.goTransfers, run: () => navigate('/transfers') },
     { id: 'bring', group: texts.frame.groups.go, title: texts.transfers.bring, run: () => navigate('/intakes/new') },
     {

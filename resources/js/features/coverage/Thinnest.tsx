@@ -10,13 +10,15 @@ import { WriteHere } from './WriteHere'
 
 const words = texts.coverage
 const FIRST = 12
+/** On paper there is no button for more. */
+const PRINTED = 300
 type Props = { at: CoverageAddress; coverage: Coverage; framework: string; onPick: (node: string) => void; banks: Bank[] }
 
 /** Empty and thin places, the emptiest first; and what is in no layer at all, one step from listing and tagging it. */
 export function Thinnest({ at, coverage, framework, onPick, banks }: Props) {
   const [all, setAll] = useState(false)
   const nodes = new Map(coverage.nodes.map((one) => [one.id, one]))
-  const shown = all ? coverage.thin : coverage.thin.slice(0, FIRST)
+  const shown = all ? coverage.thin : coverage.thin.slice(0, PRINTED)
   const { without, no_difficulty, no_purpose } = coverage.totals
   const only = at.topics !== '' && at.banks.length === 0 ? [at.topics] : at.banks
   const search = (said: string) =>
@@ -28,12 +30,12 @@ export function Thinnest({ at, coverage, framework, onPick, banks }: Props) {
       {without > 0 && at.assessment === '' ? (
         <div className="flex flex-wrap items-center gap-3 rounded-ui bg-attention-tint px-3 py-2 text-attention">
           <p className="min-w-0 flex-1">{words.without({ n: without })}</p>
-          <Link className="font-semibold underline" to={untagged}>
+          <Link className="font-semibold underline print:hidden" to={untagged}>
             {words.listThem}
           </Link>
           {only.length === 1 && bench ? (
             <Link
-              className="font-semibold underline"
+              className="font-semibold underline print:hidden"
               to={`/banks/${bench.slug}/tagging?${at.topics === '' ? `tree=${framework}` : 'topics=1'}`}
             >
               {words.tagThem}
@@ -44,7 +46,7 @@ export function Thinnest({ at, coverage, framework, onPick, banks }: Props) {
       {at.by === 'difficulty' && no_difficulty > 0 && at.assessment === '' ? (
         <p className="text-attention">
           {words.noDifficulty({ n: no_difficulty })}{' '}
-          <Link className="underline" to={search('no=difficulty')}>
+          <Link className="underline print:hidden" to={search('no=difficulty')}>
             {words.listThem}
           </Link>
         </p>
@@ -52,7 +54,7 @@ export function Thinnest({ at, coverage, framework, onPick, banks }: Props) {
       {at.by === 'purpose' && no_purpose > 0 && at.assessment === '' ? (
         <p className="text-attention">
           {words.noPurpose({ n: no_purpose })}{' '}
-          <Link className="underline" to={search('no=purpose')}>
+          <Link className="underline print:hidden" to={search('no=purpose')}>
             {words.listThem}
           </Link>
         </p>
@@ -61,12 +63,15 @@ export function Thinnest({ at, coverage, framework, onPick, banks }: Props) {
         <h2 className="mb-1 text-head font-semibold">{words.thinnest}</h2>
         {coverage.thin.length === 0 ? <p className="text-second">{words.noThin}</p> : null}
         <ul>
-          {shown.map((one) => {
+          {shown.map((one, i) => {
             const node = nodes.get(one.node)
             if (!node) return null
             const name = node.title || node.text
             return (
-              <li key={one.node} className="flex items-center gap-3 border-hairline border-b py-0.5">
+              <li
+                key={one.node}
+                className={`${all || i < FIRST ? 'flex' : 'hidden print:flex'} items-center gap-3 border-hairline border-b py-0.5`}
+              >
                 <button
                   type="button"
                   className="min-h-7 min-w-0 flex-1 truncate text-left hover:underline"
@@ -75,13 +80,15 @@ export function Thinnest({ at, coverage, framework, onPick, banks }: Props) {
                   <span className="font-mono text-caption text-quiet">{node.code}</span> {name}
                 </button>
                 <span className="flex-none text-attention">{gapWords(at, { thin: one })}</span>
-                <WriteHere at={at} banks={banks} node={one.node} value={one.missing[0] ?? null} name={`${words.write}: ${name}`} />
+                <span className="flex-none print:hidden">
+                  <WriteHere at={at} banks={banks} node={one.node} value={one.missing[0] ?? null} name={`${words.write}: ${name}`} />
+                </span>
               </li>
             )
           })}
         </ul>
         {coverage.thin.length > FIRST && !all ? (
-          <Button look="quiet" onClick={() => setAll(true)}>
+          <Button look="quiet" className="print:hidden" onClick={() => setAll(true)}>
             {words.more({ n: coverage.thin.length - FIRST })}
           </Button>
         ) : null}

@@ -159,6 +159,40 @@ it('brings a framework in: what it would do first, then new, over or beside the 
         ->and(countOf($world, 'standard='.World::STATEMENT))->toBe(1);
 });
 
+it('takes no two frameworks for one, none deeper than it can hold, and lets a code that came twice be kept', function (): void {
+    [$world, $framework] = framed();
+    $id = fn (int $i): string => sprintf('d0000000-0000-4000-8000-%012d', $i);
+    $case = fn (int $items, bool $deep, string $code = ''): array => [
+        'CFDocument' => ['identifier' => $id(900_000 + $items), 'title' => "Deep $items"],
+        'CFItems' => array_map(fn (int $i): array => [
+            'identifier' => $id($i),
+            'humanCodingScheme' => $code ?: "D.$i",
+            'fullStatement' => "Says $i",
+        ], range(1, $items)),
+        'CFAssociations' => $deep ? array_map(fn (int $i): array => [
+            'associationType' => 'isChildOf',
+            'originNodeURI' => ['identifier' => $id($i)],
+            'destinationNodeURI' => ['identifier' => $id($i - 1)],
+        ], range(2, $items)) : [],
+    ];
+    $give = fn (array $json, array $more): TestResponse => test()->flushSession()->actingAs($world->people['keeper'])->post(
+        '/api/v1/frameworks',
+        ['file' => UploadedFile::fake()->createWithContent('d.json', (string) json_encode($json)), ...$more],
+        ['Accept' => 'application/json'],
+    );
+    $give([$case(2, false), $case(3, false)], ['how' => 'over', 'framework' => $framework])
+        ->assertStatus(422)
+        ->assertJsonFragment(['path' => '/how']);
+    $give($case(5000, true), ['how' => 'new'])->assertStatus(422)->assertJsonFragment(['path' => '/file']);
+    expect(DB::table('frameworks')->count())->toBe(1);
+
+    $twice = $give($case(2, false, 'D.7'), ['how' => 'new'])->assertOk()->json('stored.0');
+    $base = "/frameworks/$twice/statements";
+    another($world, 'keeper', 'PATCH', "$base/".$id(1), ['code' => 'D.7', 'text' => 'Says more'])->assertNoContent();
+    another($world, 'keeper', 'PATCH', "$base/".$id(1), ['code' => 'D.8'])->assertNoContent();
+    another($world, 'keeper', 'PATCH', "$base/".$id(1), ['code' => 'D.7'])->assertStatus(422);
+});
+
 it('refuses what is no framework with a sentence at the file, and stores nothing', function (string $name, string $bytes): void {
     [$world, $framework] = framed();
     test()->actingAs($world->people['keeper'])->post('/api/v1/frameworks', ['file' => UploadedFile::fake()->createWithContent($name, $bytes), 'how' => 'new'], [

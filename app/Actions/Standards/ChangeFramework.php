@@ -42,7 +42,7 @@ final class ChangeFramework
             $statements = DB::table('statements')->where('framework_id', $framework)->pluck('id')->all();
             $uses = Frameworks::uses(array_values(array_filter($statements, is_string(...))));
             if ($uses > 0) {
-                throw Refused::because('framework.used', Message::of('app.actions.standards.used-framework', ['uses' => $uses]));
+                throw Refused::because('framework.used', Message::of('app.actions.standards.used-framework'));
             }
             DB::table('frameworks')->where('id', $framework)->delete();
         });

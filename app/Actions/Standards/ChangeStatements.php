@@ -78,7 +78,7 @@ final class ChangeStatements
                 ->all();
             $uses = Frameworks::uses(array_values(array_filter($below, is_string(...))));
             if ($uses > 0) {
-                throw Refused::because('statement.used', Message::of('app.actions.standards.used', ['uses' => $uses]));
+                throw Refused::because('statement.used', Message::of('app.actions.standards.used'));
             }
             DB::table('statement_associations')->whereIn('from_id', $below)->orWhereIn('to_id', $below)->delete();
             DB::table('statements')->whereIn('id', $below)->delete();
@@ -139,8 +139,9 @@ final class ChangeStatements
         }
         if (isset($columns['code'])) {
             $columns['folded'] = StatementCode::folded($columns['code']);
-            $same = DB::table('statements')->where(['framework_id' => $framework, 'folded' => $columns['folded']])->where('id', '<>', $id);
-            if ($columns['code'] !== '' && $same->exists()) {
+            $same = DB::table('statements')->where(['framework_id' => $framework, 'folded' => $columns['folded']]);
+            // one that was brought in with the code of another may keep it while its words are mended
+            if ($columns['code'] !== '' && $same->exists() && ! (clone $same)->where('id', $id)->exists()) {
                 throw Refused::because('statement.code', Message::of('app.actions.standards.code-taken', [
                     'code' => $columns['code'],
                 ]), '/code');

@@ -11,6 +11,7 @@ use WideQuarry\Interchange\Source;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Standards\Framework;
+use WideQuarry\Standards\StatementTree;
 
 /** Reads a file that is given as a framework. */
 final readonly class ReadFramework
@@ -41,6 +42,16 @@ final readonly class ReadFramework
             );
         }
 
-        return [array_map(fn (\stdClass $json): Framework => Framework::read($json), $found->frameworks), $found->notices];
+        $frameworks = array_map(fn (\stdClass $json): Framework => Framework::read($json), $found->frameworks);
+        foreach ($frameworks as $framework) {
+            // each statement is stored with all that are above it
+            if (StatementTree::depth($framework->statements) > StatementTree::DEPTH) {
+                throw Refused::because('tree.too_deep', Message::of('app.actions.too-deep-most-levels', [
+                    'depth' => StatementTree::DEPTH,
+                ]), '/file');
+            }
+        }
+
+        return [$frameworks, $found->notices];
     }
 }

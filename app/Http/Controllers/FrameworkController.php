@@ -16,6 +16,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Symfony\Component\HttpFoundation\HeaderUtils;
 use WideQuarry\Interchange\Case\CaseWriter;
 use WideQuarry\Interchange\Notice;
@@ -57,13 +58,18 @@ final class FrameworkController
             Fields::of((object) ['how' => $how], '', ['how'])->oneOf('how', self::HOW, '');
             $earlier = $how === 'new' ? null : Fields::asUuid($request->input('framework'), '/framework');
             abort_if($earlier !== null && ! Frameworks::exists($earlier), 404);
-            foreach ($frameworks as $framework) {
-                $stored[] = match (true) {
-                    $earlier === null => $store->asNew($framework, $person),
-                    $how === 'over' => $store->over($framework, $earlier),
-                    default => $store->beside($framework, $earlier, $person),
-                };
+            if ($earlier !== null && count($frameworks) > 1) {
+                throw Refused::because('framework.several', Message::of('app.http.controllers.several-frameworks'), '/how');
             }
+            DB::transaction(function () use ($frameworks, $earlier, $how, $store, $person, &$stored): void {
+                foreach ($frameworks as $framework) {
+                    $stored[] = match (true) {
+                        $earlier === null => $store->asNew($framework, $person),
+                        $how === 'over' => $store->over($framework, $earlier),
+                        default => $store->beside($framework, $earlier, $person),
+                    };
+                }
+            });
         }
 
         return new JsonResponse([
@@ -142,7 +148,7 @@ final class FrameworkController
 
         return new Response(Json::pretty((new CaseWriter)->package($whole))."\n", 200, [
             'Content-Type' => 'application/json',
-            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', trim((string) $name, '-').'.json'),
+            'Content-Disposition' => HeaderUtils::makeDisposition('attachment', (trim((string) $name, '-') ?: 'framework').'.json'),
         ]);
     }
 

@@ -48,6 +48,17 @@ final readonly class StatementTree
         return new self(array_values($ordered), $notes);
     }
 
+    /** @param  list<Statement>  $statements  in tree order */
+    public static function depth(array $statements): int
+    {
+        $depths = [];
+        foreach ($statements as $one) {
+            $depths[$one->id] = ($one->parent === null ? 0 : $depths[$one->parent] ?? 0) + 1;
+        }
+
+        return $depths === [] ? 0 : max($depths);
+    }
+
     /**
      * @param  list<Statement>  $given
      * @return list<array{string, string}>

@@ -39,7 +39,7 @@ final class StatementTableFormat implements Format
     /** Any text, once it is said to be a framework: where it is no table, it is an outline. */
     public function canRead(Source $source): bool
     {
-        return self::columns($source) !== null && preg_match('/^\s*[{<]/', $source->head()) !== 1;
+        return self::columns($source) !== null && preg_match('/^(?:\xEF\xBB\xBF)?\s*[\[{<]/', $source->head()) !== 1;
     }
 
     public function read(Source $source): iterable

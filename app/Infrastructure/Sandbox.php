@@ -110,7 +110,7 @@ final class Sandbox
         $process = new Process(
             [
                 ...['timeout', '--kill-after=2', (string) self::SECONDS],
-                ...['env', '-i', 'PATH=/usr/bin:/bin', "HOME=$folder", "TMPDIR=$folder", 'LANG=C.UTF-8'],
+                ...['env', '-i', 'PATH=/usr/bin:/bin', "HOME=$folder", "TMPDIR=$folder", 'LANG=C.UTF-8', 'SOURCE_DATE_EPOCH=315532800'],
                 ...self::unshares() ? ['unshare', '--user', '--map-root-user', '--net'] : [],
                 ...$limits,
                 ...$memory === null ? [] : ["--data=$memory"],

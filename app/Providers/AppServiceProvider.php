@@ -8,6 +8,7 @@ use App\Accounts\Network;
 use App\Infrastructure\KeptConnector;
 use App\Infrastructure\LimiterStore;
 use App\Infrastructure\OutboxTransport;
+use App\Infrastructure\Pandoc;
 use App\Infrastructure\WorkerHeartbeat;
 use App\Jobs\BackgroundWork;
 use App\Models\Assessment;
@@ -35,6 +36,7 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
+use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\PartKinds;
 
@@ -44,6 +46,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(Breadth::class); // what it found out serves the whole request
         $this->app->singleton(PartKinds::class, fn (): PartKinds => StandardKinds::all());
+        $this->app->singleton(DocumentConverter::class, Pandoc::class);
         if (PHP_SAPI === 'fpm-fcgi') {
             $this->app->bind('db.connector.pgsql', KeptConnector::class);
         }

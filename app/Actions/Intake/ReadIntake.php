@@ -11,6 +11,7 @@ use App\Storage\FileStore;
 use App\Storage\MediaStore;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\CoreException;
+use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\MediaNames;
 use WideQuarry\Interchange\Medium;
@@ -39,6 +40,7 @@ final readonly class ReadIntake
         private FileStore $files,
         private MediaStore $media,
         private DuplicateFinder $judge,
+        private DocumentConverter $converter,
     ) {
     }
 
@@ -87,7 +89,7 @@ final readonly class ReadIntake
     private function file(Intake $intake, \stdClass $file): bool
     {
         $source = new Source($this->files->path($file->sha256), $file->name);
-        $formats = Formats::standard($this->kinds);
+        $formats = Formats::standard($this->kinds, $this->converter);
         if ($formats->isFramework($source)) {
             throw Refused::because('intake.framework', Message::of('app.actions.intake.is-a-framework', ['name' => $file->name]));
         }

@@ -7,9 +7,11 @@ namespace WideQuarry\CommandLine;
 use WideQuarry\Checks\Completeness;
 use WideQuarry\CoreException;
 use WideQuarry\Finding;
+use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\FixedRolls;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\NoConverter;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
@@ -46,7 +48,7 @@ final readonly class Offline
 
     private RepeatedQuestion $questions;
 
-    public function __construct(private Streams $streams)
+    public function __construct(private Streams $streams, private DocumentConverter $converter = new NoConverter)
     {
         $this->kinds = StandardKinds::all();
         $this->questions = new RepeatedQuestion($this->kinds);
@@ -97,7 +99,7 @@ final readonly class Offline
             if (! in_array($as, ['', Formats::FRAMEWORK, Formats::QUESTIONS], true)) {
                 return $this->fail(Problem::usage(Message::of('commandLine.read-as-what')));
             }
-            $things = Formats::standard($this->kinds)->for($source, $as)->read($source);
+            $things = Formats::standard($this->kinds, $this->converter)->for($source, $as)->read($source);
             $folder = $arguments->options['media'] ?? null;
             if (isset($arguments->options['lines'])) {
                 return $this->stream($things, $folder, $source->name);
@@ -163,7 +165,7 @@ final readonly class Offline
         if ($name === null || $file === null || $out === '') {
             return $this->fail(Problem::usage(Message::of('commandLine.write-what')));
         }
-        $format = Formats::standard($this->kinds)->named($name);
+        $format = Formats::standard($this->kinds, $this->converter)->named($name);
         $bytes = $this->streams->contents($file);
         if ($format === null || $bytes === null) {
             return $this->fail(
@@ -171,7 +173,7 @@ final readonly class Offline
                     $format === null
                         ? Message::of('commandLine.no-format', [
                             'name' => $name,
-                            'list' => implode(', ', Formats::standard($this->kinds)->names()),
+                            'list' => implode(', ', Formats::standard($this->kinds, $this->converter)->names()),
                         ])
                         : Message::of('commandLine.no-file', ['file' => $file]),
                 ),
@@ -295,7 +297,7 @@ final readonly class Offline
             $questions = str_starts_with(ltrim($bytes), '{')
                 ? $this->questionsOfJson($path)
                 : PackageContents::collect(
-                    (fn () => (yield from Formats::standard($this->kinds)
+                    (fn () => (yield from Formats::standard($this->kinds, $this->converter)
                         ->for($source = new Source($path, basename($file)))
                         ->read($source)))(),
                 )->questions;

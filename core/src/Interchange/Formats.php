@@ -29,7 +29,7 @@ final readonly class Formats
     {
     }
 
-    public static function standard(PartKinds $kinds): self
+    public static function standard(PartKinds $kinds, DocumentConverter $converter = new NoConverter): self
     {
         return new self([
             new PackFormat($kinds),
@@ -40,7 +40,7 @@ final readonly class Formats
             new Qti30Format($kinds),
             new CaseFormat,
             new StatementTableFormat,
-            new TypedFormat, // last: any text is readable as one
+            new TypedFormat($converter), // last: any text is readable as one
         ]);
     }
 

@@ -25,6 +25,9 @@ final class PackageContents
     /** @var list<\stdClass> core/schema/framework.json */
     public array $frameworks = [];
 
+    /** @var list<\stdClass> typed documents as they were read: their paragraphs, and what each was taken for */
+    public array $documents = [];
+
     /** @var list<Medium> */
     public array $media = [];
 
@@ -55,12 +58,13 @@ final class PackageContents
                 'stimulus' => ($this->stimuli[] = $thing->value),
                 'group' => ($this->groups[] = $thing->value),
                 'framework' => ($this->frameworks[] = $thing->value),
+                'document' => ($this->documents[] = $thing->value),
                 default => ($this->assessments[] = $thing->value),
             };
         }
     }
 
-    /** @param  'question'|'stimulus'|'group'|'assessment'|'framework'  $type */
+    /** @param  'question'|'stimulus'|'group'|'assessment'|'framework'|'document'  $type */
     public static function thing(string $type, \stdClass $value): \stdClass
     {
         return (object) ['type' => $type, 'value' => $value];

@@ -41,6 +41,22 @@ final class UnreadableFile extends \DomainException implements CoreException
         );
     }
 
+    /** Encrypted, or a file of a word processor of before 2007, which looks the same from outside. */
+    public static function locked(string $name): self
+    {
+        return new self('document.locked', Message::of('interchange.document-locked', ['name' => $name]));
+    }
+
+    public static function oldDocument(string $name): self
+    {
+        return new self('document.old', Message::of('interchange.document-old', ['name' => $name]));
+    }
+
+    public static function notConverted(): self
+    {
+        return new self('document.not_converted', Message::of('interchange.document-not-converted'));
+    }
+
     public static function endlessQuestion(int $line, int $most): self
     {
         return new self(

@@ -115,7 +115,7 @@ it('recognises questions as people type them', function (string $text, array $to
         "1. Which is more,\n2.5 or 2.45?\nAnswer: 2.5",
         ['Which is more, 2.5 or 2.45? … | number=5/2 | 1'],
     ],
-    'no answer: a person marks' => ['1. Explain the rock cycle.', ['Explain the rock cycle. … | text= | 1']],
+    'no answer: a person marks' => ['1. Explain the rock cycle.', ['Explain the rock cycle. | essay= | 1']],
     'markup is text' => ["1. Is 3 < 4 & \"<b>\" bold?\nAnswer: yes", ['Is 3 < 4 & "<b>" bold? … | text=yes | 1']],
     'a number that is skipped' => [
         "1. A?\nAnswer: x\n2. B?\nAnswer: y\n4. D?\nAnswer: z\n\n5 The Earth turns.\nAnswer: true",

@@ -212,4 +212,4 @@ it('refuses what is in no known format', function (string $bytes): void {
     } finally {
         unlink($file);
     }
-})->with(['another XML' => ['<html/>'], 'nothing' => ['']]);
+})->with(['another XML' => ['<notes/>'], 'nothing' => ['']]);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Typed;
 
+use WideQuarry\Interchange\Typed\Recognition\Vocabulary;
+
 /** A list of answers apart from the questions: "1. B", "2) A, D", or all on one line, "1 C 2 A,D 3 true". */
 final class KeySection
 {
@@ -39,6 +41,29 @@ final class KeySection
         }
 
         return $answers;
+    }
+
+    /**
+     * The answers of one line of a key, several or one.
+     *
+     * @return array<int|string, string> number, or number and letter such as `3b` → answer as it was typed
+     */
+    public static function line(string $line): array
+    {
+        $words = Vocabulary::QUESTION;
+        $line = (string) preg_replace("/^(?:$words)\s*[.:#]?\s*(?=\d)/iu", '', $line);
+        $many = self::short($line) ?: self::numbered($line);
+        if ($many !== []) {
+            return $many;
+        }
+        if (preg_match('/^(\d{1,4})\s*\(?([a-h])(?:\)\s*|[.:]\s+)(\S.*)$/u', $line, $m) === 1) {
+            return [$m[1].$m[2] => trim($m[3])];
+        }
+        if (preg_match('/^\(?(\d{1,4})\s*(?:[.):=–-]\s*|\s+)(\S.*)$/u', $line, $m) === 1 && (int) $m[1] < 1000) {
+            return [(int) $m[1] => trim((string) preg_replace('/^(?:'.Vocabulary::ANSWER.')\s*[:.]\s*/iu', '', trim($m[2])))];
+        }
+
+        return [];
     }
 
     /** @return array<int, string> when the line is nothing but short answers, at least two */

@@ -4,150 +4,184 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Typed;
 
+use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
-use WideQuarry\Interchange\Package\Encoding;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\Typed\Document\Line;
+use WideQuarry\Interchange\Typed\Document\TypedDocument;
+use WideQuarry\Interchange\Typed\Recognition\Body;
+use WideQuarry\Interchange\Typed\Recognition\Corrections;
+use WideQuarry\Interchange\Typed\Recognition\Draft;
+use WideQuarry\Interchange\Typed\Recognition\Exam;
+use WideQuarry\Interchange\Typed\Recognition\ExamReader;
+use WideQuarry\Interchange\Typed\Recognition\Keys;
+use WideQuarry\Interchange\Typed\Recognition\QuestionJson;
+use WideQuarry\Interchange\Typed\Recognition\Recognised;
+use WideQuarry\Interchange\Typed\Recognition\Recogniser;
+use WideQuarry\Interchange\Typed\Sources\DocumentReader;
+use WideQuarry\Interchange\Typed\Sources\DocumentType;
 use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Messages\Message;
 
 /** Turns a typed exam into questions: headings become groups and topics, instructions stimuli of what follows them. */
 final class TypedReader
 {
-    /** Options may carry one sign of this kind before or after them; which one does not matter. */
-    private const MARK = '/^[^\p{L}\p{N}\s(\["\'“‘£$€−+.,-]{1,3}\s*(?=\S)|(?<=\S)\s*[^\p{L}\p{N}\s)\]"\'”’.,?!%°:;…²³-]{1,3}$/u';
+    public function __construct(private readonly DocumentConverter $converter)
+    {
+    }
 
     /**
      * @return iterable<\stdClass|Medium|Notice>
      *
      * @throws UnreadableFile
      */
-    public function read(Source $source): iterable
+    public function read(Source $source, DocumentType $type, Corrections $corrections = new Corrections): iterable
     {
-        $bytes = $source->bytes();
-        if (strlen($bytes) > TypedFormat::LARGEST) {
-            throw UnreadableFile::tooLarge(intdiv(TypedFormat::LARGEST, 1_000_000));
-        }
-        $text = (string) preg_replace('/^\x{FEFF}/u', '', $bytes);
-        if (! mb_check_encoding($bytes, 'UTF-8')) {
-            $text = Encoding::mended($bytes);
-            yield Notice::note(
-                'text.encoding',
-                Message::of('interchange.typed.not-utf-8'),
-                $source->name,
-            );
-        }
-        $exam = TypedExam::read($text);
-        if (array_filter($exam->blocks(), fn (Block $block): bool => $block->kind === 'question') === []) {
+        $document = DocumentReader::read($source, $type, $this->converter);
+        $hash = hash_file('sha256', $source->file);
+        yield from $document->media;
+        yield from $document->notices;
+        yield from $this->questions($document, $source, $type, (string) $hash, $corrections);
+    }
+
+    /** @return iterable<\stdClass|Notice> */
+    private function questions(
+        TypedDocument $document,
+        Source $source,
+        DocumentType $type,
+        string $hash,
+        Corrections $corrections,
+    ): iterable {
+        $exam = ExamReader::read($document, $corrections);
+        if ($exam->questions() === []) {
             throw UnreadableFile::noQuestions($source->name);
         }
-        $hash = hash('sha256', $bytes);
-        $marks = $this->marks($exam);
-        yield from $this->blocks($exam, $source, $hash, $marks);
-    }
-
-    /**
-     * @param  array<int, int>  $marks
-     * @return iterable<\stdClass|Notice>
-     */
-    private function blocks(TypedExam $exam, Source $source, string $hash, array $marks): iterable
-    {
-        $file = $source->name;
-        $heading = '';
-        $stimulus = null;
-        $groups = [];
-        $used = $unused = $waiting = [];
-        foreach ($exam->blocks() as $i => $block) {
-            $source->reached($i, count($exam->blocks()));
-            if ($block->kind === 'heading') {
+        $keys = Keys::of($exam);
+        $recogniser = Recogniser::of($exam, $keys, $corrections);
+        $recognised = [];
+        foreach ($recogniser->questions as $question) {
+            $recognised[spl_object_id($question->draft)] = $question;
+        }
+        $stimulus = $range = null;
+        $groups = $unused = $waiting = $map = [];
+        foreach ($exam->drafts as $i => $draft) {
+            $source->reached($i, count($exam->drafts));
+            if ($draft->is === 'heading') {
                 $unused = [...$unused, ...$waiting];
-                $waiting = [[$block->line, $block->stem[0]]];
-                [$heading, $stimulus] = [$block->stem[0], null];
-            } elseif ($block->kind === 'instruction') {
-                $waiting[] = [$block->line, implode(' ', $block->stem)];
-                $stimulus = Ids::of('text', $hash, "instruction $i");
-                yield PackageContents::thing('stimulus', self::stimulus($stimulus, $block));
+                $waiting = [[$draft->line, $draft->text()]];
+                [$stimulus, $range] = [null, null];
+                $map[] = self::place($draft, 'heading', null);
+            } elseif ($draft->is === 'stimulus') {
+                $waiting[] = [$draft->line, $draft->text()];
+                $stimulus = Ids::of('text', $hash, "stimulus $i");
+                $range = $draft->range;
+                yield PackageContents::thing('stimulus', self::stimulus($stimulus, $draft));
+                $map[] = self::place($draft, 'stimulus', $stimulus);
             } else {
-                $typed = $this->question($block, $exam, Ids::of('text', $hash, "$i"), $marks[$i] ?? null);
+                $question = $recognised[spl_object_id($draft)];
+                $id = $draft->id ?? Ids::of('text', $hash, "$i");
+                $json = QuestionJson::of($question, $id, $recogniser->evidence, $corrections);
                 $waiting = [];
-                $used[$block->number] = ($used[$block->number] ?? 0) + 1;
-                $json = $typed->json;
-                if ($stimulus !== null) {
+                if ($stimulus !== null && ($range === null || ($draft->number >= $range[0] && $draft->number <= $range[1]))) {
                     $json->stimuli = [$stimulus];
                 }
-                $json->record = (object) ['origin' => self::origin($typed, $block, $exam, $file, substr($hash, 0, 12)."#$i")];
-                if ($heading !== '') {
-                    $json->record->topics = [[mb_substr($heading, 0, 200)]];
-                    $groups[$heading][] = $json->id;
+                $this->record($json, $question, $type, $source->name, substr($hash, 0, 12)."#$i");
+                if ($draft->path !== []) {
+                    $groups[implode("\n", $draft->path)][] = $json->id;
                 }
+                $map[] = self::place($draft, 'question', $id);
                 yield PackageContents::thing('question', $json);
-                yield from self::notices($typed, $block, $exam, $file);
+                yield from self::notices($question, $id, $source->name);
             }
         }
-        foreach ($groups as $title => $questions) {
-            yield PackageContents::thing('group', self::group("$title", $questions));
+        yield from self::groups($groups);
+        $left = [...$unused, ...$waiting, ...$exam->unused, ...$keys->others];
+        yield from self::left($left, $exam, $keys, $source->name);
+        yield self::asRead($document, $exam, $map, $left, $recogniser);
+    }
+
+    private static function stimulus(string $id, Draft $draft): \stdClass
+    {
+        $body = (new Body)->paragraphs($draft->stem, $draft->tables)->html();
+
+        return (object) ['id' => $id, 'title' => '', 'language' => 'und', 'body' => $body];
+    }
+
+    private function record(\stdClass $json, Recognised $question, DocumentType $type, string $file, string $identifier): void
+    {
+        $draft = $question->draft;
+        $certainty = $json->certainty;
+        unset($json->certainty);
+        $topics = array_map(fn (string $topic): array => [mb_substr($topic, 0, 200)], $draft->topics);
+        if ($draft->path !== []) {
+            array_unshift($topics, array_map(fn (string $name): string => mb_substr($name, 0, 200), array_slice($draft->path, -20)));
         }
-        yield from self::left([...$unused, ...$waiting, ...$exam->unused], $exam, $used, $file);
-    }
-
-    private static function stimulus(string $id, Block $block): \stdClass
-    {
-        $paragraphs = array_map(fn (string $line): string => '<p>'.htmlspecialchars($line, ENT_NOQUOTES).'</p>', $block->stem);
-
-        return (object) ['id' => $id, 'title' => '', 'language' => 'und', 'body' => implode('', $paragraphs)];
-    }
-
-    private static function origin(TypedQuestion $typed, Block $block, TypedExam $exam, string $file, string $identifier): \stdClass
-    {
-        return (object) [
-            'format' => 'text',
-            'identifier' => $identifier,
-            'file' => mb_strimwidth($file, 0, 500),
-            'fields' => (object) [
-                'number' => "$block->number",
-                'line' => "$block->line",
-                'signs' => array_column($typed->signs, 'value'),
-                'certainty' => $typed->certainty(self::isDisputed($typed, $block, $exam)),
+        $json->record = (object) [
+            'origin' => (object) [
+                'format' => $type->value,
+                'identifier' => $draft->id ?? $identifier,
+                'file' => mb_strimwidth($file, 0, 500),
+                'fields' => (object) [
+                    'number' => "$draft->number",
+                    'line' => "$draft->line",
+                    'signs' => array_column($question->signs, 'value'),
+                    'certainty' => $certainty,
+                ],
+            ],
+            ...$topics === [] ? [] : ['topics' => $topics],
+            ...$draft->difficulty === null ? [] : ['difficulty' => $draft->difficulty],
+            ...$draft->standards === [] ? [] : [
+                'standards' => array_map(
+                    fn (string $code): \stdClass => (object) ['framework' => '', 'code' => mb_substr($code, 0, 200)],
+                    array_slice($draft->standards, 0, 100),
+                ),
             ],
         ];
     }
 
-    /** Whether two answers differ, or a key goes by a number that several questions have. */
-    private static function isDisputed(TypedQuestion $typed, Block $block, TypedExam $exam): bool
+    /**
+     * @param  array<string, list<mixed>>  $groups  path of headings → ids of questions
+     * @return iterable<\stdClass>
+     */
+    private static function groups(array $groups): iterable
     {
-        $answers = array_filter([$block->answer, $exam->key[$block->number] ?? null], fn (?string $answer): bool => $answer !== null);
-        $isShared = in_array($block->number, array_column($exam->twice, 0), true);
-
-        return count(array_unique($answers)) > 1 ||
-            ($isShared && in_array(Sign::KeySection, $typed->signs, true)) ||
-            ($block->ticked !== [] && $answers !== [] && $typed->missing !== []);
-    }
-
-    /** @param  list<mixed>  $questions  their ids */
-    private static function group(string $title, array $questions): \stdClass
-    {
-        return (object) [
-            'id' => 'g-'.substr(hash('sha256', $title), 0, 12),
-            'parent' => null,
-            'kind' => 'heading',
-            'title' => $title,
-            'questions' => $questions,
-        ];
+        $made = [];
+        foreach ($groups as $path => $questions) {
+            $names = explode("\n", (string) $path);
+            foreach ($names as $depth => $name) {
+                $own = implode("\n", array_slice($names, 0, $depth + 1));
+                $isLast = $depth === count($names) - 1;
+                if (isset($made[$own]) && ! $isLast) {
+                    continue;
+                }
+                $made[$own] = (object) [
+                    'id' => 'g-'.substr(hash('sha256', $own), 0, 12),
+                    'parent' => $depth === 0 ? null : 'g-'.substr(hash('sha256', implode("\n", array_slice($names, 0, $depth))), 0, 12),
+                    'kind' => 'heading',
+                    'title' => mb_substr($name, 0, 200),
+                    'questions' => $isLast ? $questions : [],
+                ];
+            }
+        }
+        foreach ($made as $group) {
+            yield PackageContents::thing('group', $group);
+        }
     }
 
     /** @return iterable<Notice> what is to be said of one question */
-    private static function notices(TypedQuestion $typed, Block $block, TypedExam $exam, string $file): iterable
+    private static function notices(Recognised $question, string $id, string $file): iterable
     {
-        $id = is_string($typed->json->id) ? $typed->json->id : null;
-        $other = $exam->key[$block->number] ?? $block->answer;
-        if ($block->answer !== null && $other !== $block->answer) {
-            $sentence = Message::of('interchange.typed.answer-below-question-taken', ['other' => $other]);
-            yield Notice::note('text.two_answers', $sentence, $file, $block->line, $id);
+        $draft = $question->draft;
+        foreach ($question->missing as $sentence) {
+            $code = $question->isDisputed ? 'text.two_answers' : 'text.missing';
+            yield Notice::note($code, $sentence, $file, $draft->line, $id);
         }
-        foreach ($typed->missing as $sentence) {
-            yield Notice::note('text.missing', $sentence, $file, $block->line, $id);
+        foreach ($draft->missing as [$line, $letter]) {
+            $sentence = Message::of('interchange.typed.letter-skipped', ['letter' => $letter]);
+            yield Notice::note('text.letter_skipped', $sentence, $file, $line, $id);
         }
     }
 
@@ -155,10 +189,9 @@ final class TypedReader
      * What belongs to no question.
      *
      * @param  list<array{int, string}>  $lines
-     * @param  array<int, int>  $used  number of a question → how many have it
      * @return iterable<Notice>
      */
-    private static function left(array $lines, TypedExam $exam, array $used, string $file): iterable
+    private static function left(array $lines, Exam $exam, Keys $keys, string $file): iterable
     {
         usort($lines, fn (array $a, array $b): int => $a[0] <=> $b[0]);
         foreach ($lines as [$at, $line]) {
@@ -172,48 +205,66 @@ final class TypedReader
         foreach ($exam->twice as [$number, $line]) {
             yield Notice::note('text.number_twice', Message::of('interchange.typed.number-twice', ['number' => $number]), $file, $line);
         }
-        foreach (array_diff_key($exam->key, $used) as $number => $answer) {
+        foreach ($keys->alone as [$number, $answer, $line]) {
             $sentence = Message::of('interchange.typed.key-answer-question-no-such-question', ['number' => $number, 'answer' => $answer]);
-            yield Notice::loss('text.key_alone', $sentence, $file);
+            yield Notice::loss('text.key_alone', $sentence, $file, $line);
         }
     }
 
-    private function question(Block $block, TypedExam $exam, string $id, ?int $marked): TypedQuestion
+    /** @return array{is: string, id: string|null, lines: list<int>} */
+    private static function place(Draft $draft, string $is, ?string $id): array
     {
-        $answer = $block->answer ?? ($exam->key[$block->number] ?? null);
-        $where = $block->answer !== null ? Sign::AnswerLine : Sign::KeySection;
-        if ($marked !== null) {
-            $block = $block->with([
-                'options' => array_map(
-                    fn (string $option): string => trim((string) preg_replace(self::MARK, '', $option)),
-                    $block->options,
-                ),
-            ]);
-        }
-
-        return TypedQuestion::of($block, $id, $answer === '' ? null : $answer, $where, $marked);
+        return ['is' => $is, 'id' => $id, 'lines' => array_values(array_unique($draft->lines))];
     }
 
     /**
-     * The options that alone in their question carry a sign before or after them, where that is so in every question that has no
-     * other answer. One question so marked is chance, unless it is the only one.
+     * The document as it was read, for who looks at it beside the questions.
      *
-     * @return array<int, int> block → option
+     * @param  list<array{is: string, id: string|null, lines: list<int>}>  $map
+     * @param  list<array{int, string}>  $left
      */
-    private function marks(TypedExam $exam): array
+    private static function asRead(TypedDocument $document, Exam $exam, array $map, array $left, Recogniser $recogniser): \stdClass
     {
-        $marks = [];
-        foreach ($exam->blocks() as $i => $block) {
-            if (count($block->options) < 2 || $block->ticked !== [] || $block->answer !== null || isset($exam->key[$block->number])) {
+        $roles = $exam->roles;
+        foreach ($left as [$line]) {
+            $roles[$line] ??= 'unused';
+        }
+        $of = [];
+        foreach ($map as $place) {
+            foreach ($place['lines'] as $line) {
+                $of[$line] = [$place['is'], $place['id']];
+            }
+        }
+        $lines = [];
+        foreach ($document->lines() as $line) {
+            $html = $line->words->spaced()->html();
+            if ($lines !== [] && $lines[count($lines) - 1]->number === $line->number) {
+                $lines[count($lines) - 1]->html .= '<br>'.$html;
+
                 continue;
             }
-            $signed = array_keys(array_filter($block->options, fn (string $option): bool => preg_match(self::MARK, $option) === 1));
-            if (count($signed) !== 1) {
-                return [];
-            }
-            $marks[$i] = $signed[0];
+            [$is, $id] = $of[$line->number] ?? [$roles[$line->number] ?? 'unused', null];
+            $is = ($roles[$line->number] ?? '') === 'unused' ? 'unused' : $is;
+            $lines[] = (object) [
+                'number' => $line->number,
+                'html' => $html,
+                'is' => $is,
+                'id' => $id,
+                'looks' => self::looks($line),
+            ];
         }
 
-        return $marks;
+        return PackageContents::thing('document', (object) [
+            'lines' => $lines,
+            'looks' => array_map(strval(...), array_keys($recogniser->evidence->looks)),
+        ]);
+    }
+
+    /** @return list<string> colours, which HTML of ours does not have */
+    private static function looks(Line $line): array
+    {
+        $looks = array_merge([], ...array_map(fn ($run): array => $run->marks, $line->words->runs));
+
+        return array_values(array_unique(array_filter($looks, fn (string $mark): bool => str_contains($mark, ':'))));
     }
 }

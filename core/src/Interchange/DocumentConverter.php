@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Interchange;
+
+/** The program that knows word processors' files. The core says what it needs of one; the application runs it, confined. */
+interface DocumentConverter
+{
+    /**
+     * @param  'docx'|'odt'|'rtf'|'html'|'markdown'  $from
+     * @param  string  $options  of the format, such as `+mark`
+     * @return array{string, array<string, string>} HTML with MathML (a fragment), and pictures under the names it has for them
+     *
+     * @throws UnreadableFile
+     */
+    public function toHtml(string $bytes, string $from, string $options = ''): array;
+
+    /**
+     * @param  'docx'|'odt'  $to
+     * @param  array<string, string>  $files  pictures the HTML names
+     *
+     * @throws UnreadableFile
+     */
+    public function fromHtml(string $html, string $to, array $files): string;
+}

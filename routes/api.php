@@ -15,6 +15,7 @@ use App\Http\Controllers\CopyController;
 use App\Http\Controllers\CoverageController;
 use App\Http\Controllers\DeskController;
 use App\Http\Controllers\DispatchController;
+use App\Http\Controllers\DocumentController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\FolderController;
 use App\Http\Controllers\FrameworkController;
@@ -265,6 +266,8 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('intakes/{intake}/questions', [StagedController::class, 'index'])->whereUuid('intake');
     Route::get('intakes/{intake}/questions/{staged}', [StagedController::class, 'show'])->whereUuid(['intake', 'staged']);
     Route::put('intakes/{intake}/questions/{staged}', [StagedController::class, 'update'])->whereUuid(['intake', 'staged']);
+    Route::get('intakes/{intake}/documents/{file}', [DocumentController::class, 'show'])->whereUuid(['intake', 'file']);
+    Route::put('intakes/{intake}/documents/{file}', [DocumentController::class, 'update'])->whereUuid(['intake', 'file']);
     Route::get('intakes/{intake}/media/{medium}', [StagedController::class, 'medium'])->whereUuid('intake');
     Route::middleware(['throttle:try', HeavyWork::class])->group(function (): void {
         Route::post('lines', LinesController::class);

@@ -90,7 +90,7 @@ final readonly class StagedRows
     public function insert(array $rows): void
     {
         $columns = implode(', ', QuestionIndex::COLUMNS);
-        $rows = array_map(fn (array $row): array => [...$row, 'id' => (string) Str::uuid7()], $rows);
+        $rows = array_map(fn (array $row): array => ['id' => (string) Str::uuid7(), ...$row], $rows);
         if ($rows !== []) {
             DB::statement(
                 <<<SQL

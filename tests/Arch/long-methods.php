@@ -163,4 +163,11 @@ return [
     'Interchange/Typed/Recognition/TableLayout::labels' => ALGORITHM,
     'Interchange/Typed/Recognition/Recogniser::draft' => CASES,
     'Interchange/Typed/Recognition/Recogniser::pairOf' => CASES,
+    'Interchange/Typed/Written/WrittenQuestion::text' => ALGORITHM,
+    'Interchange/Typed/Written/WrittenQuestion::around' => FIELDS,
+    'Interchange/Typed/Written/TypedKey::pairs' => CASES,
+    'Interchange/Typed/Recognition/InQuestion::meta' => CASES,
+    'Interchange/Typed/TypedReader::asRead' => ALGORITHM,
+    'app/Actions/Intake/ReadIntake::again' => ORDER,
+    'app/Actions/Intake/ReturnedQuestions::whole' => CHECKS,
 ];

@@ -295,6 +295,26 @@ final class World
         return $id;
     }
 
+    /** A typed exam that the writer gives. */
+    public function typed(string $text, string $name = 'exam.txt'): Intake
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'exam');
+        file_put_contents($file, $text);
+        $intake = app(OpenIntake::class)->handle([['path' => $file, 'name' => $name]], $this->people['writer'], $this->bank);
+        app(ReadIntake::class)->handle($intake);
+        unlink($file);
+
+        return $intake->refresh();
+    }
+
+    public function documentPath(?Intake $intake = null): string
+    {
+        $intake ??= $this->typed("1. Which splits?\nA. slate\nB. chalk\nAnswer: A");
+        $file = (string) DB::table('intake_files')->where('intake_id', $intake->id)->value('id');
+
+        return "/intakes/$intake->id/documents/$file";
+    }
+
     public function stagedPath(): string
     {
         $intake = $this->intake();

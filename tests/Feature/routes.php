@@ -572,6 +572,14 @@ return [
         [401, 404, 404, 200, 200, 404, 404],
         fn (World $w): array => [$w->stagedPath(), ['question' => World::json()], ['If-Match' => '"1"']],
     ],
+    'GET api/v1/intakes/{intake}/documents/{file}' => [
+        [401, 404, 404, 200, 200, 404, 404],
+        fn (World $w): array => [$w->documentPath(), null],
+    ],
+    'PUT api/v1/intakes/{intake}/documents/{file}' => [
+        [401, 404, 404, 204, 204, 404, 404],
+        fn (World $w): array => [$w->documentPath(), ['corrections' => (object) [], 'base' => (object) []]],
+    ],
     'GET api/v1/intakes/{intake}/media/{medium}' => [
         [401, 404, 404, 404, 404, 404, 404],
         fn (World $w): array => ["/intakes/{$w->intake()->id}/media/gone", null],

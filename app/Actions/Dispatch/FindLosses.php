@@ -8,6 +8,7 @@ use App\Models\Assessment;
 use App\Models\User;
 use App\Storage\DraftFile;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\ExportOptions;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Notice;
@@ -22,8 +23,12 @@ final readonly class FindLosses
 
     private const NAMED = 50;
 
-    public function __construct(private OpenDispatch $open, private ExportCollector $collect, private PartKinds $kinds)
-    {
+    public function __construct(
+        private OpenDispatch $open,
+        private ExportCollector $collect,
+        private PartKinds $kinds,
+        private DocumentConverter $converter,
+    ) {
     }
 
     /**
@@ -48,7 +53,7 @@ final readonly class FindLosses
             $assessment === null
                 ? $collect->questions(array_slice($ids, 0, self::MOST), $along)
                 : $collect->assessment($assessment, $person, $along);
-        $writer = Formats::standard($this->kinds)->named($format);
+        $writer = Formats::standard($this->kinds, $this->converter)->named($format);
         assert($writer !== null); // OpenDispatch refuses unknown formats
         $notices = DraftFile::write($writer, $found, fn (string $file, array $notices): array => $notices);
 

@@ -13,6 +13,7 @@ use Brick\Math\BigRational;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\ExportOptions;
 use WideQuarry\Interchange\FixedRolls;
 use WideQuarry\Interchange\Formats;
@@ -31,15 +32,19 @@ final readonly class WriteDispatch
     /** At most this many notices are listed in the receipt. */
     private const NAMED = 1000;
 
-    public function __construct(private ExportCollector $collect, private FileStore $files, private PartKinds $kinds)
-    {
+    public function __construct(
+        private ExportCollector $collect,
+        private FileStore $files,
+        private PartKinds $kinds,
+        private DocumentConverter $converter,
+    ) {
     }
 
     public function handle(string $id): void
     {
         $dispatch = DB::table('dispatches')->where('id', $id)->where('state', 'writing')->first();
         $person = $dispatch === null ? null : User::query()->where('id', $dispatch->user_id)->first();
-        $format = $dispatch === null ? null : Formats::standard($this->kinds)->named($dispatch->format);
+        $format = $dispatch === null ? null : Formats::standard($this->kinds, $this->converter)->named($dispatch->format);
         if ($dispatch === null || $person === null || $format === null) {
             return;
         }

@@ -41,6 +41,7 @@ final readonly class ReadIntake
         private MediaStore $media,
         private DuplicateFinder $judge,
         private DocumentConverter $converter,
+        private ReturnedQuestions $returned,
     ) {
     }
 
@@ -115,7 +116,7 @@ final readonly class ReadIntake
             }
             $place = ['intake_id' => $intake->id, 'file_id' => $file->id, 'position' => $position];
             if ($thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass) {
-                [$row, $notices] = $this->question($thing->value, $file->name, $media);
+                [$row, $notices] = $this->question($this->returned->whole($thing->value, $intake->user_id), $file->name, $media);
                 if ($row !== null) {
                     $chunk['staged_questions'][] = [...$row, ...$place, 'number' => ++$number];
                 }
@@ -176,6 +177,56 @@ final readonly class ReadIntake
             $notices,
             array_keys($notices),
         );
+    }
+
+    /**
+     * Stages the things of a file anew, in the place of those it had; to be called in a transaction. Media stay.
+     *
+     * @param  object{id: string, name: string}&\stdClass  $file
+     * @param  list<\stdClass|Medium|Notice>  $things
+     * @param  array<string, array{id: string, json: \stdClass|null}>  $kept  question of the file → its row, and what it was edited to
+     * @param  array<string, string>  $media  as the file calls them → as they are called here
+     */
+    public function again(Intake $intake, \stdClass $file, array $things, array $kept, array $media): void
+    {
+        DB::table('staged_questions')->where('file_id', $file->id)->delete();
+        DB::table('staged_things')->where('file_id', $file->id)->where('type', '<>', 'medium')->delete();
+        $rows = $staged = [];
+        foreach ($things as $at => $thing) {
+            $place = ['intake_id' => $intake->id, 'file_id' => $file->id, 'position' => $at + 1];
+            if ($thing instanceof Medium) {
+                continue;
+            }
+            if ($thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass) {
+                $id = is_string($thing->value->id ?? null) ? $thing->value->id : '';
+                $json = $kept[$id]['json'] ?? $this->returned->whole($thing->value, $intake->user_id);
+                [$row, $notices] = $this->question($json, $file->name, $media);
+                if ($row !== null) {
+                    $rows[] = [...$row, ...$place, 'number' => 0, ...isset($kept[$id]) ? ['id' => $kept[$id]['id']] : []];
+                }
+                array_push($staged, ...self::notices($notices, $place));
+            } else {
+                $staged[] = [...$place, ...$this->thing($thing, $media)];
+            }
+        }
+        foreach (array_chunk($rows, self::CHUNK) as $some) {
+            $this->rows->insert($some);
+        }
+        foreach (array_chunk($staged, 1000) as $some) {
+            DB::table('staged_things')->insertOrIgnore($some);
+        }
+        self::group($file->id);
+        DB::statement(
+            <<<'SQL'
+            UPDATE staged_questions SET number = numbered.number FROM (
+                SELECT staged.id, row_number() OVER (ORDER BY files.position, staged.position) AS number
+                FROM staged_questions AS staged JOIN intake_files AS files ON files.id = staged.file_id WHERE staged.intake_id = ?
+            ) AS numbered WHERE staged_questions.id = numbered.id AND staged_questions.number <> numbered.number
+            SQL,
+            [$intake->id],
+        );
+        self::missingMedia($intake->id, $intake->bank_id);
+        $this->judge->handle($intake->id, $intake->bank_id);
     }
 
     /** Says of each question which names a medium that neither the files nor the bank have. */

@@ -102,6 +102,14 @@ final class DispatchController
         );
     }
 
+    /** Formats that are no packages → their media types. */
+    private const DOCUMENTS = [
+        'docx' => 'application/vnd.openxmlformats-officedocument.wordprocessingml.document',
+        'odt' => 'application/vnd.oasis.opendocument.text',
+        'md' => 'text/markdown; charset=utf-8',
+        'html' => 'text/html; charset=utf-8',
+    ];
+
     #[Operation('The file of a dispatch')]
     public function file(Request $request, string $dispatch, FileStore $files): BinaryFileResponse
     {
@@ -115,12 +123,14 @@ final class DispatchController
             abort(404);
         }
 
+        $format = is_string($row->format) ? $row->format : '';
+
         return new BinaryFileResponse($files->path($row->sha256), 200, [
-            'Content-Type' => 'application/zip',
+            'Content-Type' => self::DOCUMENTS[$format] ?? 'application/zip',
             'Content-Disposition' => FileName::attachment(
                 $row->title,
                 $row->id,
-                ($row->format === 'pack' ? '' : "-$row->format").'.zip',
+                isset(self::DOCUMENTS[$format]) ? ".$format" : ($format === 'pack' ? '' : "-$format").'.zip',
             ),
             'Cache-Control' => 'private',
         ]);

@@ -81,6 +81,15 @@ final class IntakeResource extends JsonResource
                 ->selectRaw("value->>'title' AS title")
                 ->pluck('title')
                 ->all(),
+            'documents' => DB::table('staged_things')
+                ->where('intake_id', $this->id)
+                ->where('type', 'document')
+                ->orderBy('file_id')
+                ->selectRaw("file_id, value->>'type' AS type, (SELECT count(*) FROM jsonb_array_elements(value->'lines') AS one
+                    WHERE one->>'is' = 'unused') AS unused")
+                ->get()
+                ->map(fn (\stdClass $row): array => ['file' => $row->file_id, 'type' => $row->type, 'unused' => $row->unused])
+                ->all(),
             'receipts' => DB::table('receipts')
                 ->where('intake_id', $this->id)
                 ->orderByDesc('id')

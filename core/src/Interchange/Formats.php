@@ -12,6 +12,7 @@ use WideQuarry\Interchange\Qti2\Qti2Format;
 use WideQuarry\Interchange\Qti30\Qti30Format;
 use WideQuarry\Interchange\StatementTable\StatementTableFormat;
 use WideQuarry\Interchange\Typed\TypedFormat;
+use WideQuarry\Interchange\Typed\Written\DocumentFormat;
 use WideQuarry\Question\PartKinds;
 
 /** The formats there are. A new one is one folder and one line here. */
@@ -41,6 +42,7 @@ final readonly class Formats
             new CaseFormat,
             new StatementTableFormat,
             new TypedFormat($converter), // last: any text is readable as one
+            ...DocumentFormat::all($kinds, $converter),
         ]);
     }
 

@@ -1026,6 +1026,10 @@ export type Messages = {
       qti12: string
       cc13: string
       pack: string
+      docx: string
+      odt: string
+      md: string
+      html: string
     } & Record<string, string>
     formatAbout: {
       qti30: string
@@ -1034,6 +1038,10 @@ export type Messages = {
       qti12: string
       cc13: string
       pack: string
+      docx: string
+      odt: string
+      md: string
+      html: string
     } & Record<string, string>
     keptAbout: string
     keptCells: {

@@ -52,6 +52,8 @@ final class KeySection
     {
         $words = Vocabulary::QUESTION;
         $line = (string) preg_replace("/^(?:$words)\s*[.:#]?\s*(?=\d)/iu", '', $line);
+        // "Part II: 4. T  5. T"
+        $line = (string) preg_replace('/^(?:'.Vocabulary::SECTION.')\s+\w{1,4}\s*[:.–—-]\s*(?=\(?\d)/iu', '', $line);
         $many = self::short($line) ?: self::numbered($line);
         if ($many !== []) {
             return $many;

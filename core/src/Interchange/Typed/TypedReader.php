@@ -10,17 +10,19 @@ use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
-use WideQuarry\Interchange\Typed\Document\Line;
 use WideQuarry\Interchange\Typed\Document\TypedDocument;
 use WideQuarry\Interchange\Typed\Recognition\Body;
 use WideQuarry\Interchange\Typed\Recognition\Corrections;
 use WideQuarry\Interchange\Typed\Recognition\Draft;
 use WideQuarry\Interchange\Typed\Recognition\Exam;
 use WideQuarry\Interchange\Typed\Recognition\ExamReader;
+use WideQuarry\Interchange\Typed\Recognition\Item;
 use WideQuarry\Interchange\Typed\Recognition\Keys;
+use WideQuarry\Interchange\Typed\Recognition\Looks;
 use WideQuarry\Interchange\Typed\Recognition\QuestionJson;
 use WideQuarry\Interchange\Typed\Recognition\Recognised;
 use WideQuarry\Interchange\Typed\Recognition\Recogniser;
+use WideQuarry\Interchange\Typed\Sources\ConvertedHtml;
 use WideQuarry\Interchange\Typed\Sources\DocumentReader;
 use WideQuarry\Interchange\Typed\Sources\DocumentType;
 use WideQuarry\Interchange\UnreadableFile;
@@ -47,6 +49,36 @@ final class TypedReader
         yield from $this->questions($document, $source, $type, (string) $hash, $corrections);
     }
 
+    /**
+     * The questions of HTML as a converter makes it, as they would be read from a document.
+     *
+     * @param  array<string, string>  $media  picture as the HTML names it → medium
+     * @return array<string, \stdClass> by their ids
+     */
+    public function ofHtml(string $html, array $media = []): array
+    {
+        $picture = fn (string $src, string $alt): string => sprintf(
+            '<img data-media="%s" alt="%s">',
+            $media[$src] ?? '',
+            htmlspecialchars($alt, ENT_QUOTES),
+        );
+        $items = ConvertedHtml::read($html, $picture);
+        $file = (string) tempnam(sys_get_temp_dir(), 'typed');
+        try {
+            $found = [];
+            $things = $this->questions(new TypedDocument($items), new Source($file, ''), DocumentType::Html, '', new Corrections);
+            foreach ($things as $thing) {
+                if ($thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass) {
+                    $found[is_string($thing->value->id) ? $thing->value->id : ''] = $thing->value;
+                }
+            }
+
+            return $found;
+        } finally {
+            unlink($file);
+        }
+    }
+
     /** @return iterable<\stdClass|Notice> */
     private function questions(
         TypedDocument $document,
@@ -66,29 +98,33 @@ final class TypedReader
             $recognised[spl_object_id($question->draft)] = $question;
         }
         $stimulus = $range = null;
-        $groups = $unused = $waiting = $map = [];
+        $groups = $unused = $waiting = $map = $lines = [];
         foreach ($exam->drafts as $i => $draft) {
             $source->reached($i, count($exam->drafts));
             if ($draft->is === 'heading') {
-                $unused = [...$unused, ...$waiting];
-                $waiting = [[$draft->line, $draft->text()]];
+                // those it stands below are used with it
+                $isAbove = fn (array $one): bool => in_array($one[1], array_slice($draft->path, 0, -1), true);
+                $unused = [...$unused, ...array_values(array_filter($waiting, fn (array $one): bool => ! $isAbove($one)))];
+                $waiting = [...array_values(array_filter($waiting, $isAbove)), [$draft->line, $draft->text()]];
                 [$stimulus, $range] = [null, null];
                 $map[] = self::place($draft, 'heading', null);
             } elseif ($draft->is === 'stimulus') {
                 $waiting[] = [$draft->line, $draft->text()];
-                $stimulus = Ids::of('text', $hash, "stimulus $i");
+                $stimulus = $draft->id === null ? Ids::of('text', $hash, "stimulus $i") : self::uuid($draft->id);
                 $range = $draft->range;
                 yield PackageContents::thing('stimulus', self::stimulus($stimulus, $draft));
                 $map[] = self::place($draft, 'stimulus', $stimulus);
             } else {
                 $question = $recognised[spl_object_id($draft)];
-                $id = $draft->id ?? Ids::of('text', $hash, "$i");
+                $lines[$draft->line] = ($lines[$draft->line] ?? 0) + 1; // what is corrected elsewhere leaves it the same
+                $place = "line $draft->line".($lines[$draft->line] > 1 ? " $i" : '');
+                $id = $draft->id === null ? Ids::of('text', $hash, $place) : self::uuid($draft->id);
                 $json = QuestionJson::of($question, $id, $recogniser->evidence, $corrections);
                 $waiting = [];
                 if ($stimulus !== null && ($range === null || ($draft->number >= $range[0] && $draft->number <= $range[1]))) {
                     $json->stimuli = [$stimulus];
                 }
-                $this->record($json, $question, $type, $source->name, substr($hash, 0, 12)."#$i");
+                $this->record($json, $question, $type, $source->name, substr($hash, 0, 12)."#$draft->line");
                 if ($draft->path !== []) {
                     $groups[implode("\n", $draft->path)][] = $json->id;
                 }
@@ -100,12 +136,33 @@ final class TypedReader
         yield from self::groups($groups);
         $left = [...$unused, ...$waiting, ...$exam->unused, ...$keys->others];
         yield from self::left($left, $exam, $keys, $source->name);
-        yield self::asRead($document, $exam, $map, $left, $recogniser);
+        yield self::asRead($document, $type, $exam, $map, $left, $recogniser);
+    }
+
+    /** Of 32 digits. */
+    private static function uuid(string $digits): string
+    {
+        return implode(
+            '-',
+            array_map(fn (array $part): string => substr($digits, $part[0], $part[1]), [[0, 8], [8, 4], [12, 4], [16, 4], [20, 12]]),
+        );
     }
 
     private static function stimulus(string $id, Draft $draft): \stdClass
     {
-        $body = (new Body)->paragraphs($draft->stem, $draft->tables)->html();
+        $stem = $draft->stem;
+        // what only says which questions it is for is said by them
+        $isLead = preg_match(
+            '/^(?:Questions \d+ to \d+ refer to|For question \d+, use) the following\.$/',
+            ($stem[0] ?? null)?->text() ?? '',
+        ) === 1;
+        if ($isLead && (count($stem) > 1 || $draft->tables !== [])) {
+            array_shift($stem);
+        }
+        $body = (new Body)->paragraphs(
+            $stem,
+            array_map(fn (array $table): array => [max(0, $table[0] - ($isLead ? 1 : 0)), $table[1]], $draft->tables),
+        )->html();
 
         return (object) ['id' => $id, 'title' => '', 'language' => 'und', 'body' => $body];
     }
@@ -115,14 +172,17 @@ final class TypedReader
         $draft = $question->draft;
         $certainty = $json->certainty;
         unset($json->certainty);
-        $topics = array_map(fn (string $topic): array => [mb_substr($topic, 0, 200)], $draft->topics);
+        $topics = array_map(
+            fn (string $topic): array => array_map(fn (string $name): string => mb_substr(trim($name), 0, 200), explode(' > ', $topic)),
+            $draft->topics,
+        );
         if ($draft->path !== []) {
             array_unshift($topics, array_map(fn (string $name): string => mb_substr($name, 0, 200), array_slice($draft->path, -20)));
         }
         $json->record = (object) [
             'origin' => (object) [
                 'format' => $type->value,
-                'identifier' => $draft->id ?? $identifier,
+                'identifier' => $draft->id === null ? $identifier : self::uuid($draft->id),
                 'file' => mb_strimwidth($file, 0, 500),
                 'fields' => (object) [
                     'number' => "$draft->number",
@@ -223,8 +283,14 @@ final class TypedReader
      * @param  list<array{is: string, id: string|null, lines: list<int>}>  $map
      * @param  list<array{int, string}>  $left
      */
-    private static function asRead(TypedDocument $document, Exam $exam, array $map, array $left, Recogniser $recogniser): \stdClass
-    {
+    private static function asRead(
+        TypedDocument $document,
+        DocumentType $type,
+        Exam $exam,
+        array $map,
+        array $left,
+        Recogniser $recogniser,
+    ): \stdClass {
         $roles = $exam->roles;
         foreach ($left as [$line]) {
             $roles[$line] ??= 'unused';
@@ -235,6 +301,7 @@ final class TypedReader
                 $of[$line] = [$place['is'], $place['id']];
             }
         }
+        $options = self::options($exam);
         $lines = [];
         foreach ($document->lines() as $line) {
             $html = $line->words->spaced()->html();
@@ -250,21 +317,29 @@ final class TypedReader
                 'html' => $html,
                 'is' => $is,
                 'id' => $id,
-                'looks' => self::looks($line),
+                'option' => $options[$line->number] ?? null,
+                'looks' => Looks::of($line->words),
             ];
         }
 
         return PackageContents::thing('document', (object) [
             'lines' => $lines,
-            'looks' => array_map(strval(...), array_keys($recogniser->evidence->looks)),
+            'type' => $type->value,
+            'looks' => $recogniser->evidence->described(),
         ]);
     }
 
-    /** @return list<string> colours, which HTML of ours does not have */
-    private static function looks(Line $line): array
+    /** @return array<int, int> line → which option of its question begins there, from 0; only where each has a line of its own */
+    private static function options(Exam $exam): array
     {
-        $looks = array_merge([], ...array_map(fn ($run): array => $run->marks, $line->words->runs));
+        $options = [];
+        foreach ($exam->questions() as $draft) {
+            $lines = array_map(fn (Item $item): int => $item->line, $draft->items);
+            if (count(array_unique($lines)) === count($lines)) {
+                $options += array_flip($lines);
+            }
+        }
 
-        return array_values(array_unique(array_filter($looks, fn (string $mark): bool => str_contains($mark, ':'))));
+        return $options;
     }
 }

@@ -22,8 +22,9 @@ final readonly class Evidence
     /**
      * @param  array<string, float>  $looks  look → share of the questions it sets an option apart in, the most telling first
      * @param  array<string, int>  $counts  look → how many questions that are
+     * @param  array<string, int>  $seen  every look that sets something apart → in how many questions
      */
-    private function __construct(public array $looks, private Corrections $corrections, private array $counts)
+    private function __construct(public array $looks, private Corrections $corrections, private array $counts, private array $seen)
     {
     }
 
@@ -36,14 +37,20 @@ final readonly class Evidence
         foreach ($units as $unit) {
             $looks += array_fill_keys(array_merge([], ...$unit->looks), true);
         }
-        $shares = $counts = [];
+        $shares = $counts = $seen = [];
         foreach (array_keys($looks) as $look) {
             $look = (string) $look;
             $says = $corrections->looks[$look] ?? null;
-            if ($look === 'strike' || $says === 'nothing') {
+            if ($look === 'strike') {
                 continue;
             }
             $apart = count(array_filter($among, fn (Unit $unit): bool => $unit->apart($look) !== null));
+            if ($apart > 0 || $says !== null) {
+                $seen[$look] = $apart;
+            }
+            if ($says === 'nothing') {
+                continue;
+            }
             [$agree, $differ] = self::judged($units, $look);
             if ($says === 'key' ||
                 ($apart > 0 && $apart >= self::SHARE * count($among) && $differ * 4 <= $agree + ($open === [] ? 0 : 1))) {
@@ -56,7 +63,7 @@ final readonly class Evidence
             fn (string $a, string $b): int => [$shares[$b], self::order($a), strlen($b)] <=> [$shares[$a], self::order($b), strlen($a)],
         );
 
-        return new self($shares, $corrections, $counts);
+        return new self($shares, $corrections, $counts, $seen);
     }
 
     /**
@@ -81,6 +88,27 @@ final readonly class Evidence
     private static function order(string $look): int
     {
         return (int) array_search(explode(':', $look)[0], self::ORDER, true);
+    }
+
+    /**
+     * For who looks at the document: what sets options apart, in how many questions, and whether it is taken for the key.
+     *
+     * @return list<array{look: string, questions: int, key: bool}>
+     */
+    public function described(): array
+    {
+        $described = [];
+        foreach ($this->seen as $look => $count) {
+            // a colour is told by its own name, not by both
+            $isGeneral = in_array($look, ['colour', 'highlight'], true);
+            $own = array_filter(array_keys($this->seen), fn (int|string $one): bool => str_starts_with((string) $one, "$look:"));
+            if (! ($isGeneral && count($own) === 1)) {
+                $described[] = ['look' => (string) $look, 'questions' => $count, 'key' => isset($this->looks[$look])];
+            }
+        }
+        usort($described, fn (array $a, array $b): int => $b['questions'] <=> $a['questions'] ?: strcmp($a['look'], $b['look']));
+
+        return $described;
     }
 
     /** Gives each unit without a key in words the one its looks say. */

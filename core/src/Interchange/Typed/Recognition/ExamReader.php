@@ -32,7 +32,13 @@ final class ExamReader
     /** A line that comes back this often is at the head or the foot of the pages. */
     private const COMES_BACK = 3;
 
+    /** The letters of question and answer in several languages. */
+    private const ASKED = [['Q', 'A'], ['Q', 'R'], ['F', 'A'], ['P', 'R'], ['D', 'R'], ['V', 'A'], ['P', 'O']];
+
     private readonly Exam $exam;
+
+    /** @var array{string, string}|null */
+    private readonly ?array $letters;
 
     private readonly InQuestion $within;
 
@@ -63,7 +69,29 @@ final class ExamReader
     private function __construct(private readonly TypedDocument $document, private readonly Corrections $corrections)
     {
         $this->exam = new Exam;
-        $this->within = new InQuestion($corrections->words, $document->wraps);
+        $this->letters = self::letters($document);
+        $own = $corrections->words + ($this->letters === null ? [] : [$this->letters[1].':' => 'answer']);
+        $this->within = new InQuestion($own, $document->wraps);
+    }
+
+    /**
+     * Questions and answers by one letter each: "Q: … A: …".
+     *
+     * @return array{string, string}|null
+     */
+    private static function letters(TypedDocument $document): ?array
+    {
+        foreach (self::ASKED as [$question, $answer]) {
+            $of = fn (string $letter): int => count(array_filter(
+                $document->lines(),
+                fn (Line $line): bool => preg_match("/^$letter\s*:\s+\S/u", $line->text()) === 1,
+            ));
+            if ($of($question) > 1 && $of($answer) > 1) {
+                return [$question, $answer];
+            }
+        }
+
+        return null;
     }
 
     /** @throws UnreadableFile */
@@ -115,6 +143,12 @@ final class ExamReader
         if ($cut !== null) {
             $this->line($line->with($line->words->slice(0, $cut)->trimmed()));
             $this->line(new Line($line->number, $line->words->slice($cut)->trimmed()));
+
+            return;
+        }
+        $label = $line->id === null || LineKinds::range($text) !== null ? null : QuestionLabel::at($text);
+        if ($label !== null) {
+            $this->begin($label, $line); // a document of ours says where its questions begin
 
             return;
         }
@@ -330,10 +364,11 @@ final class ExamReader
         $this->close();
         $this->pointsEach = Points::each($line->text());
         $draft = Draft::of('heading', $line);
-        $draft->stem[] = $line->words->spaced();
+        $name = $line->words->without('/\s*[(\[][^()\[\]]{0,40}\b(?:'.Vocabulary::POINTS_WORD.')\b[^()\[\]]{0,40}[)\]]/iu')->spaced();
+        $draft->stem[] = $name->isEmpty() ? $line->words->spaced() : $name;
         $level = max(1, $line->heading);
         $draft->before = $this->path;
-        $this->path = [...array_slice($this->path, 0, $level - 1), $line->words->spaced()->text()];
+        $this->path = [...array_slice($this->path, 0, $level - 1), $draft->text()];
         $draft->path = $this->path;
         $this->exam->drafts[] = $draft;
     }
@@ -356,6 +391,8 @@ final class ExamReader
         } elseif (($bare = QuestionLabel::bare($line->text())) !== null && ! $isOption && $this->isBareStart($bare, $line)) {
             $this->close();
             $this->begin($bare, $line);
+        } elseif ($this->letters !== null && preg_match("/^{$this->letters[0]}\s*:\s+/u", $line->text(), $m) === 1) {
+            $this->begin(null, $line->with($line->words->slice(strlen($m[0]))));
         } elseif ($this->open?->is === 'question') {
             $this->continued($this->open, $line);
         } else {
@@ -415,6 +452,12 @@ final class ExamReader
     private function firstWords(Draft $draft, Words $words, Line $line): void
     {
         $text = $words->text();
+        $first = Label::at($text)[0] ?? null;
+        if ($first !== null && $first->value === 1 && in_array($first->type, ['lower', 'roman'], true) && str_contains($first->mark, ')')) {
+            $this->within->take($draft, $line->with($words), null); // "4. (a) State …"
+
+            return;
+        }
         $start = '/(?:^|\s{2,}|\t|(?<=[?.:…])\s+)(?=(?:[^\p{L}\p{N}\s]{1,3}\s*)?\(?[Aa](?:\)\s*|[.:]\s+)\S)/u';
         $offset = 0;
         while (preg_match($start, $text, $m, PREG_OFFSET_CAPTURE, $offset) === 1) {
@@ -582,9 +625,23 @@ final class ExamReader
     private function close(): void
     {
         if ($this->open !== null) {
+            self::inOrder($this->open);
             $this->exam->drafts[] = $this->open;
         }
         $this->open = null;
+    }
+
+    /** Options of two columns by their letters, and which letter is missing. */
+    private static function inOrder(Draft $draft): void
+    {
+        $values = array_map(fn (Item $item): int => $item->label->value ?? 0, $draft->items);
+        if (count($values) < 2 || min($values) < 1) {
+            return;
+        }
+        usort($draft->items, fn (Item $a, Item $b): int => ($a->label->value ?? 0) <=> ($b->label->value ?? 0));
+        foreach (array_diff(range(1, max($values)), $values) as $value) {
+            $draft->missing[] = [$draft->items[0]->line, strtoupper(chr(96 + min(26, $value)))];
+        }
     }
 
     /** Whether the question that is open has its options or its answer, or a gap follows it. */

@@ -61,7 +61,7 @@ final readonly class InQuestion
         $part = $this->part($draft);
         $text = trim($words->text(), " \t)]*");
         match ($meta->kind) {
-            'answer' => $this->answer($draft, $part, rtrim($words->text(), ' )]')),
+            'answer' => $this->answer($draft, $part, rtrim($words->text(), str_contains($words->text(), '(') ? ' ' : ' )]')),
             'feedback' => $this->feedback($draft, $words),
             'hint' => $draft->hints[] = $words->spaced(),
             'difficulty' => $draft->difficulty = Vocabulary::step($text),
@@ -125,16 +125,13 @@ final readonly class InQuestion
         foreach ([$last->items ?? [], $draft->others, $draft->items] as $depth => $items) {
             $before = $items === [] ? null : $items[count($items) - 1]->label;
             foreach ($labels as $label) {
-                if ($before === null || ! self::follows($before, $label)) {
+                if ($before === null || ! self::follows($items, $label)) {
                     continue;
-                }
-                if ($label->value > $before->value + 1) {
-                    $draft->missing[] = [$line->number, strtoupper(chr(96 + $before->value + 1))];
                 }
                 $new = $this->items($label, $line);
                 match ($depth) {
-                    0 => $last === null ? null : array_push($last->items, ...$new),
-                    1 => array_push($draft->others, ...$new),
+                    0 => $last === null ? null : array_push($last->items, ...self::spaced($new)),
+                    1 => array_push($draft->others, ...self::spaced($new)),
                     default => $this->addItems($draft, $new),
                 };
                 $draft->into = 'stem';
@@ -142,7 +139,7 @@ final readonly class InQuestion
                 return true;
             }
         }
-        if ($draft->stem === [] && $draft->tables === [] && $labels[0]->type !== 'upper') {
+        if ($draft->stem === [] && $draft->tables === [] && in_array($labels[0]->type, ['bullet', 'box', 'number'], true)) {
             return false;
         }
         foreach ($labels as $label) {
@@ -157,9 +154,9 @@ final readonly class InQuestion
             if ($draft->items === []) {
                 $this->addItems($draft, $new);
             } elseif (self::isMatching($draft) && $draft->others === []) {
-                $draft->others = $new;
+                $draft->others = self::spaced($new);
             } elseif ($last !== null && Parts::isQuestion($last)) {
-                array_push($last->items, ...$new);
+                array_push($last->items, ...self::spaced($new));
             } elseif (count($draft->items) > 1 &&
                 ! $isList &&
                 in_array($draft->items[0]->label?->type, ['roman', 'number', 'bullet'], true)) {
@@ -168,7 +165,7 @@ final readonly class InQuestion
             } elseif ($draft->items[0]->label?->type === $label->type && ! $isList && $label->value === 1) {
                 return false; // a list that begins again is of another question
             } elseif ($last !== null) {
-                array_push($last->items, ...$new);
+                array_push($last->items, ...self::spaced($new));
             }
             $draft->into = 'stem';
 
@@ -178,13 +175,37 @@ final readonly class InQuestion
         return false;
     }
 
-    /** One letter may have been forgotten. */
-    private static function follows(Label $before, Label $label): bool
+    /**
+     * One letter may have been forgotten; in columns the letters do not stand in order.
+     *
+     * @param  non-empty-list<Item>  $items
+     */
+    private static function follows(array $items, Label $label): bool
     {
-        return $label->isLike($before) &&
-            (in_array($label->type, ['bullet', 'box'], true) ||
-                $label->value === $before->value + 1 ||
-                ($label->value === $before->value + 2 && $label->type !== 'number'));
+        $before = $items[count($items) - 1]->label;
+        if ($before === null || ! $label->isLike($before)) {
+            return false;
+        }
+        $values = array_map(fn (Item $item): int => $item->label->value ?? 0, $items);
+        $most = max($values);
+
+        return in_array($label->type, ['bullet', 'box'], true) ||
+            $label->value === $most + 1 ||
+            ($label->value < $most && ! in_array($label->value, $values, true)) ||
+            ($label->value === $most + 2 && $label->type !== 'number');
+    }
+
+    /**
+     * @param  list<Item>  $items
+     * @return list<Item>
+     */
+    private static function spaced(array $items): array
+    {
+        foreach ($items as $item) {
+            $item->words = $item->words->spaced();
+        }
+
+        return $items;
     }
 
     /** @return list<Item> */
@@ -194,6 +215,7 @@ final readonly class InQuestion
             [$label, $words] = $one;
             $item = new Item($label, $words, $line->number);
             [$item->words, $item->points] = Points::in($words);
+            $item->words = $item->words->trimmed();
             $item->labelled = $line->words->slice(0, $label->length);
 
             return $item;
@@ -206,6 +228,7 @@ final readonly class InQuestion
         foreach ($new as $item) {
             // the other side stands on the same line: "1. granite    A. igneous"
             $other = self::isMatching($draft) ? self::beside($item, $draft) : null;
+            $item->words = $item->words->spaced();
             $draft->items[] = $item;
             if ($other !== null) {
                 $draft->others[] = $other;
@@ -289,6 +312,12 @@ final readonly class InQuestion
         if ($draft->into !== 'stem') {
             return $this->longer($draft, $line);
         }
+        if ($this->asksOfStatements($draft, $next)) {
+            $this->intoStem($draft);
+            $draft->stem[] = $words->spaced();
+
+            return true;
+        }
         if ($draft->items !== [] || $draft->pair !== null) {
             if (! $this->wraps && ! $isSmall && $part === null) {
                 return false;
@@ -296,6 +325,12 @@ final readonly class InQuestion
             $last = $draft->last();
             if ($last === null) {
                 return false;
+            }
+            $next = $this->wraps ? $last->label?->nextIn($words->text()) : null;
+            if ($next !== null) {
+                $last->words = $last->words->followedBy($words->slice(0, $next[0])->spaced());
+
+                return $this->take($draft, $line->with($words->slice($next[1])), null); // "pressed together,   c. both"
             }
             $last->words = $last->words->followedBy($words->spaced());
             $last->points ??= $points;
@@ -306,6 +341,18 @@ final readonly class InQuestion
         $draft->stem = $this->wraps ? self::wrapped($draft->stem, $words->spaced()) : [...$draft->stem, $words->spaced()];
 
         return true;
+    }
+
+    /** "I. … II. … Which are true? A. only I …": what is numbered before a question with options are statements. */
+    private function asksOfStatements(Draft $draft, ?Line $next): bool
+    {
+        $type = $draft->items[0]->label->type ?? '';
+        $follows = $next === null ? [] : array_filter(
+            Label::at($next->text(), $next->level),
+            fn (Label $label): bool => $label->value === 1 && in_array($label->type, ['upper', 'lower'], true) && $label->type !== $type,
+        );
+
+        return count($draft->items) > 1 && in_array($type, ['roman', 'number', 'bullet'], true) && $follows !== [];
     }
 
     /** More of what began on a line before: an explanation, a model answer. */

@@ -139,12 +139,35 @@ final readonly class Label
             default => "$letter\\s*[-–—]\\s+",
         };
         $sign = '(?:'.self::SIGN.'\s*)?';
+        if (preg_match('/(?:\t|\s{3,})(?=\S)/u', $text, $m, PREG_OFFSET_CAPTURE, $from) === 1) {
+            // the next stands below, and another column beside: "a. basalt     c. obsidian"
+            $at = $m[0][1] + strlen($m[0][0]);
+            $others = array_filter(
+                self::at(substr($text, $at), $this->level),
+                fn (self $one): bool => $this->isLike($one) && $one->value > $this->value,
+            );
+            if ($others !== []) {
+                return [$m[0][1], $at];
+            }
+        }
         $between = $this->type === 'number' || $this->mark === '' ? '(?:\t|\s{2,}|[,;]\s)' : '(?:\s+|[,;]\s*)';
         if (preg_match("/$between($sign(?:".self::BOX."\\s*)?$marked)(?=\\S)/u", $text, $m, PREG_OFFSET_CAPTURE, $from) !== 1) {
             return null;
         }
 
         return [$m[0][1], $m[1][1]];
+    }
+
+    /**
+     * The next of the same list in a line that goes on with this one.
+     *
+     * @return array{int, int}|null where the text before it ends, and where it begins
+     */
+    public function nextIn(string $text): ?array
+    {
+        $next = $this->next($text, 0);
+
+        return $next !== null && preg_match('/^[,;]?(?:\t|\s{2,})/u', substr($text, $next[0])) === 1 ? $next : null;
     }
 
     /** @return array{int, int}|null */
@@ -168,7 +191,7 @@ final readonly class Label
             $next = $label->next($text, $start + $label->length);
             $end = $next[0] ?? strlen($text);
             $began = $start;
-            $items[] = [$label, $words->slice($start + $label->length, $end - $start - $label->length)->spaced()];
+            $items[] = [$label, $words->slice($start + $label->length, $end - $start - $label->length)->trimmed()];
             if ($next === null) {
                 return $items;
             }
@@ -176,12 +199,12 @@ final readonly class Label
             $before = $label;
             $following = array_values(array_filter(
                 self::at(substr($text, $start), $this->level),
-                fn (self $one): bool => $one->type === $before->type && ($one->value === $before->value + 1 || $one->type === 'box'),
+                fn (self $one): bool => $one->type === $before->type && ($one->value > $before->value || $one->type === 'box'),
             ));
             if ($following === []) {
                 array_pop($items);
 
-                return [...$items, [$label, $words->slice($began + $label->length)->spaced()]];
+                return [...$items, [$label, $words->slice($began + $label->length)->trimmed()]];
             }
             $label = $following[0];
         }

@@ -160,9 +160,15 @@ final class PartJson
                 return [['answer' => 'range', 'from' => $from, 'to' => $to], trim($m[3] ?? '')];
             }
         }
+        // a tolerance in brackets, before or behind a unit
+        $answer = (string) preg_replace(
+            '/^(.*?\d)\s*(\p{L}[^±()]*?)?\s*\(\s*((?:±|\+\/-)[^)]*?)\s*\)\s*(.*)$/u',
+            '$1 $3 $2$4',
+            $answer,
+        );
         $isPercent = preg_match('/(?:±|\+\/-|\+-)\s*([\d.,]+)\s*%\s*$/u', $answer, $m) === 1;
-        $number = TypedAnswer::number($isPercent ? trim(substr($answer, 0, -strlen($m[0]))) : $answer) ??
-            TypedAnswer::number(str_replace(',', '.', (string) preg_replace('/\s*\(\s*(±[^)]*)\)/u', ' $1', $answer)));
+        $plain = $isPercent ? trim(substr($answer, 0, -strlen($m[0]))) : $answer;
+        $number = TypedAnswer::number($plain) ?? TypedAnswer::number(str_replace(',', '.', $plain));
         if ($number === null) {
             return null;
         }

@@ -280,7 +280,7 @@ final class QuestionJson
             $this->question->miss('gaps-answers-none-taken', gaps: count($gaps), count: count($given), answer: $answer);
             $given = [];
         } else {
-            $this->keyed($asked->sign);
+            $this->keyed($asked->sign, self::isVague($answer) ? Sign::DISPUTED : null);
         }
         $instead = [];
         $after = '';
@@ -301,6 +301,16 @@ final class QuestionJson
             $unit = $after === '' ? '' : ' '.htmlspecialchars($after, ENT_NOQUOTES);
             $this->body->line(Body::place('p'.count($this->parts)).$unit);
         }
+    }
+
+    /** An answer that says more than the words to type: a choice of several, a remark for who marks, a sentence. */
+    private static function isVague(string $answer): bool
+    {
+        return preg_match(
+            '/\b(?:any\s+(?:one|two|three|four|\d)|or\s+similar|etc\b|e\.g\.|varies|vary|various|own\s+words)/iu',
+            $answer,
+        ) === 1 ||
+            count(preg_split('/\s+/u', $answer) ?: []) > 8;
     }
 
     private function isEssay(Asked $asked, bool $hasGaps, string $answer): bool

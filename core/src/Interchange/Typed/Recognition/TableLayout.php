@@ -88,6 +88,12 @@ final class TableLayout
         return array_values(array_map(fn (Line $line): int => QuestionLabel::at($line->text())->number ?? 0, $lines));
     }
 
+    /** @param  list<Cell>  $row */
+    private static function hasSentence(array $row): bool
+    {
+        return isset($row[1]) && (count($row[1]->lines) > 1 || preg_match_all('/\p{L}{2,}/u', $row[1]->text()) > 2);
+    }
+
     /**
      * Rows whose first cell is the number or letter of the rest.
      *
@@ -105,6 +111,10 @@ final class TableLayout
         }
         if (count($others) * 2 > count($rows)) {
             return null; // two sides of a matching question
+        }
+        // figures beside each other are a table; sentences beside their numbers are none
+        if ($table->columns() > 3 || count(array_filter($rows, self::hasSentence(...))) * 2 < count($rows)) {
+            return null;
         }
         foreach ($rows as $i => $row) {
             $label = $row[0]->text();

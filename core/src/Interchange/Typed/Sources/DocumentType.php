@@ -47,6 +47,7 @@ enum DocumentType: string
             ) === 1,
             preg_match('/^<!--/', $head) === 1 && preg_match('/<(?:html|body|p|div)\b/i', $head) === 1,
             preg_match('/^<\?xml[^>]*>\s*<!DOCTYPE\s+html/i', $head) === 1 => self::Html,
+            preg_match('/^<!-- wq/', $head) === 1 => self::Markdown,
             preg_match('/^(?:<|\{|%PDF)/', $head) === 1 => null,
             self::isMarkdown($source, $head) => self::Markdown,
             default => self::Text,

@@ -121,15 +121,16 @@ final class WordPass
                 $column->setAttributeNS(WordXml::W, 'w:w', '2000');
             }
         }
+        foreach (WordXml::all($root, 'p') as $paragraph) {
+            $this->paragraph($paragraph);
+        }
+        // after the paragraphs, whose own text may hold no signs of ours
         foreach (WordXml::all($root, 'bookmarkStart') as $bookmark) {
             $name = str_replace('_', '', (string) WordXml::value($bookmark, 'name'));
             if (preg_match('/^wq[0-9a-f]{32}$/', $name) === 1 && $bookmark->ownerDocument !== null) {
                 $run = WordXml::run($bookmark->ownerDocument, Passed::marked("id:$name", ''));
                 $bookmark->parentNode?->replaceChild($run, $bookmark);
             }
-        }
-        foreach (WordXml::all($root, 'p') as $paragraph) {
-            $this->paragraph($paragraph);
         }
     }
 
@@ -372,7 +373,7 @@ final class WordPass
                 ))));
                 if ($words !== '' && ! isset($said[$is.$words])) {
                     $said[$is.$words] = true;
-                    $sentence = Message::of(Passed::LEFT[$is] ?? '', ['words' => mb_strimwidth($words, 0, 200, '…')]);
+                    $sentence = Message::of(Passed::LEFT[$is], ['words' => mb_strimwidth($words, 0, 200, '…')]);
                     $this->notices[] = Notice::loss("document.$is", $sentence, $this->file);
                 }
             }

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Intake;
+
+use App\Errors\Refused;
+use App\Indexing\StagedRows;
+use App\Models\Intake;
+use App\Storage\FileStore;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Interchange\DocumentConverter;
+use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\Typed\Recognition\Corrections;
+use WideQuarry\Interchange\Typed\Sources\DocumentType;
+use WideQuarry\Interchange\Typed\TypedReader;
+use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
+
+/** Reads a typed document again with what its author corrected. What was edited by hand in the meantime stays as it was edited. */
+final readonly class CorrectDocument
+{
+    public function __construct(private DocumentConverter $converter, private FileStore $files, private ReadIntake $stage)
+    {
+    }
+
+    /**
+     * @param  mixed  $base  the corrections that these go on from
+     *
+     * @throws Refused|\WideQuarry\CoreException
+     */
+    public function handle(Intake $intake, string $file, mixed $corrections, mixed $base): void
+    {
+        /** @var (object{id: string, name: string, sha256: string}&\stdClass)|null $row */
+        $row = DB::table('intake_files')->where('intake_id', $intake->id)->where('id', $file)->first();
+        $source = $row === null ? null : new Source($this->files->path($row->sha256), $row->name);
+        $type = $source === null ? null : DocumentType::of($source);
+        if ($row === null || $type === null) {
+            throw Refused::because('intake.no_document', Message::of('app.actions.intake.not-a-document'));
+        }
+        $document = new Source($this->files->path($row->sha256), $row->name);
+        $things = (new TypedReader($this->converter))->read($document, $type, Corrections::read($corrections));
+        $read = iterator_to_array($things, false);
+        DB::transaction(function () use ($intake, $row, $read, $corrections, $base): void {
+            /** @var Intake|null $now */
+            $now = Intake::query()->whereKey($intake->id)->lockForUpdate()->first();
+            if ($now?->state !== 'review') {
+                throw Refused::because('intake.not_in_review', Message::of('app.actions.intake.intake-not-in-review'));
+            }
+            $held = DB::table('intake_files')->where('id', $row->id)->value('corrections');
+            // objects without an order
+            if (Json::decode(is_string($held) ? $held : '{}') != (is_object($base) ? $base : new \stdClass)) {
+                throw Refused::because('intake.corrected', Message::of('app.actions.intake.corrected-meanwhile'));
+            }
+            DB::table('intake_files')->where('id', $row->id)->update(['corrections' => Json::encode($corrections)]);
+            [$kept, $states] = $this->kept($row->id);
+            $this->stage->again($now, $row, $read, $kept, $this->media($row->id, $read));
+            foreach ($states as $id => $state) {
+                DB::table('staged_questions')->where('id', $id)->update($state);
+            }
+        });
+    }
+
+    /** @return array{array<string, array{id: string, json: \stdClass|null}>, array<string, array<string, mixed>>} rows, and their states */
+    private function kept(string $file): array
+    {
+        $kept = $states = [];
+        /** @var list<object{id: string, source_id: string, version: int, skipped: bool, decision: string|null}&\stdClass> $rows */
+        $rows = DB::table('staged_questions')->where('file_id', $file)->get()->all();
+        foreach ($rows as $row) {
+            $kept[$row->source_id] = ['id' => $row->id, 'json' => $row->version > 1 ? StagedRows::json($row) : null];
+            if ($row->version > 1 || $row->skipped || $row->decision !== null) {
+                $states[$row->id] = ['version' => $row->version, 'skipped' => $row->skipped, 'decision' => $row->decision];
+            }
+        }
+
+        return [$kept, $states];
+    }
+
+    /**
+     * What the pictures of the document are called here: they were staged in the order they stand in it.
+     *
+     * @param  list<mixed>  $read
+     * @return array<string, string>
+     */
+    private function media(string $file, array $read): array
+    {
+        $staged = DB::table('staged_things')
+            ->where('file_id', $file)
+            ->where('type', 'medium')
+            ->orderBy('position')
+            ->selectRaw("value->>'id' AS id")
+            ->pluck('id')
+            ->all();
+        $given = array_values(array_map(
+            fn (Medium $medium): string => $medium->id,
+            array_filter($read, fn (mixed $thing): bool => $thing instanceof Medium),
+        ));
+        $names = [];
+        foreach (count($given) === count($staged) ? $given : [] as $at => $id) {
+            $names[$id] = is_string($staged[$at]) ? $staged[$at] : $id;
+        }
+
+        return $names;
+    }
+}

@@ -3,10 +3,11 @@
 declare(strict_types=1);
 
 // How much of typed exams is recognised, by the habit of who typed them: questions found, keys right, keys that are wrong and said to be
-// sure, paragraphs where they belong. --set=develop (the default) names what went wrong; --set=measure only counts.
+// sure, paragraphs where they belong; and how long long ones take. --set=develop (the default) names what went wrong; --set=measure only counts.
 
 use Tests\Bench\Documents\Habits;
 use Tests\Bench\Documents\Judged;
+use Tests\Bench\Documents\Speed;
 use Tests\Bench\Documents\TypedExam;
 use Tests\Bench\Documents\Written;
 
@@ -42,6 +43,9 @@ foreach (Habits::all() as $i => $habit) {
 }
 array_map(unlink(...), in_array('--keep', $argv, true) ? [] : (glob("$folder/*") ?: []));
 in_array('--keep', $argv, true) ? print("$folder\n") : rmdir($folder);
+if ($only === '') {
+    Speed::print($pool);
+}
 printf(
     "all: %d questions, %.1f %% found; %.1f %% of keys right, %d wrong ones said to be sure; %.1f %% of paragraphs where they belong\n",
     $sum->questions,

@@ -1132,6 +1132,144 @@ export type Messages = {
       }
     }
   }
+  document: {
+    view: string
+    list: string
+    label: string
+    left: string
+    right: string
+    loading: string
+    correcting: string
+    corrected: string
+    is: {
+      heading: string
+      stimulus: string
+      key: string
+      unused: string
+    } & Record<string, string>
+    unused: {
+      title: (values: { n: number }) => string
+      about: string
+      use: string
+      asOf: (values: { n: Words }) => string
+      show: string
+    }
+    line: {
+      menu: (values: { n: Words }) => string
+      question: string
+      more: string
+      heading: string
+      stimulus: string
+      unused: string
+      right: string
+      like: (values: { word: Words }) => string
+      forget: string
+    }
+    words: {
+      answer: string
+      feedback: string
+      hint: string
+      model: string
+      scheme: string
+    } & Record<string, string>
+    key: {
+      title: string
+      about: string
+      none: string
+      questions: (values: { n: number }) => string
+      means: string
+      automatic: (values: { key: string | boolean }) => string
+      key: string
+      nothing: string
+      offer: (values: { look: Words }) => string
+      applied: (values: { look: Words }) => string
+    }
+    looks: {
+      bold: string
+      italic: string
+      underline: string
+      strike: string
+      unstruck: string
+      colour: string
+      highlight: string
+    } & Record<string, string>
+    lookOf: {
+      colour: (values: { value: Words }) => string
+      highlight: (values: { value: Words }) => string
+      sign: (values: { value: Words }) => string
+      letter: string
+    }
+    certain: {
+      sure: string
+      check: string
+      none: string
+      label: (values: { percent: number }) => string
+    }
+    why: string
+    whyTitle: (values: { n: Words }) => string
+    whyCertain: (values: { percent: number }) => string
+    signs: {
+      number: string
+      paragraph: string
+      options: string
+      'options-without-letters': string
+      'true-false': string
+      gaps: string
+      'list-in-brackets': string
+      matching: string
+      ordering: string
+      essay: string
+      parts: string
+      corrected: string
+      'ticked-box': string
+      'answer-line': string
+      'answer-before-number': string
+      'answer-in-sentence': string
+      'key-section': string
+      'marked-option': string
+      bold: string
+      italic: string
+      underlined: string
+      highlighted: string
+      coloured: string
+      'others-struck-out': string
+      'marked-letter': string
+      'same-row': string
+    } & Record<string, string>
+    question: {
+      menu: (values: { n: Words }) => string
+      open: string
+      join: string
+      drop: string
+      types: string
+      edited: string
+      points: (values: { n: number }) => string
+      empty: string
+    }
+    types: {
+      options: string
+      words: string
+      number: string
+      essay: string
+      matching: string
+      ordering: string
+    } & Record<string, string>
+    tools: {
+      title: string
+      points: string
+      setPoints: string
+      held: string
+      heldLine: (values: { n: Words; what: Words }) => string
+      heldWord: (values: { word: Words; what: Words }) => string
+      heldLook: (values: { look: Words; what: Words }) => string
+      heldType: (values: { n: Words; what: Words }) => string
+      heldKey: (values: { n: Words }) => string
+      heldPoints: (values: { n: Words }) => string
+      remove: string
+      none: string
+    }
+    next: string
+  }
   frame: {
     search: string
     searchBanks: string
@@ -1302,6 +1440,8 @@ export type Messages = {
     paste: string
     pasteHint: string
     pasteAbout: string
+    pastedName: string
+    pasteTooLong: string
     read: (values: { files: number; text: string | boolean }) => string
     takeOff: (values: { name: Words }) => string
     sending: string

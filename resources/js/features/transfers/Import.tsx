@@ -1,6 +1,6 @@
 import { useMutation, useQuery } from '@tanstack/react-query'
 import { FileUp, X } from 'lucide-react'
-import { type FormEvent, useId, useState } from 'react'
+import { type ClipboardEvent, type FormEvent, useId, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { give } from '@/api/intakes'
 import { bankQuery } from '@/api/queries'
@@ -10,6 +10,7 @@ import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import { Message } from '@/ui/Message'
+import { isFormatted, MOST_PASTED } from './pasted'
 
 /** Files dropped or chosen, or text pasted; what they hold is looked at before it goes anywhere. */
 export function Import() {
@@ -21,6 +22,7 @@ export function Import() {
   const [files, setFiles] = useState<File[]>([])
   const [text, setText] = useState('')
   const [over, setOver] = useState(false)
+  const [tooLong, setTooLong] = useState(false)
   const send = useMutation({
     mutationFn: () => give(files, text, slug),
     onSuccess: (made) => navigate(`/intakes/${made.id}`, { replace: true }),
@@ -29,6 +31,17 @@ export function Import() {
   const submit = (event: FormEvent) => {
     event.preventDefault()
     if (!send.isPending) send.mutate()
+  }
+  /** What is pasted with its looks comes in as a page of its own: bold and colour may be the key. */
+  const paste = (event: ClipboardEvent) => {
+    const html = event.clipboardData.getData('text/html')
+    if (!isFormatted(html)) return
+    event.preventDefault()
+    if (html.length > MOST_PASTED) setTooLong(true)
+    else {
+      setTooLong(false)
+      add([new File([html], texts.intake.pastedName, { type: 'text/html' })])
+    }
   }
   const any = files.length > 0 || text.trim() !== ''
   return (
@@ -100,7 +113,9 @@ export function Import() {
               className="w-full rounded-ui border border-edge bg-paper p-3 font-mono text-[13px] leading-5 placeholder:text-quiet"
               value={text}
               onChange={(event) => setText(event.target.value)}
+              onPaste={paste}
             />
+            {tooLong ? <Message look="problem">{texts.intake.pasteTooLong}</Message> : null}
           </div>
           {send.isError ? <Message look="problem">{send.error.message}</Message> : null}
           <div className="flex items-center gap-3">

@@ -659,7 +659,8 @@ final class ExamReader
         $items = $this->open->items;
         $sub = $this->open->last()->items ?? [];
         $isNext = in_array($label->number, [count($items) + 1, count($sub) + 1, count($this->open->others) + 1], true);
-        if (InQuestion::isMatching($this->open) && $label->number === count($items) + 1 && $this->open->others === []) {
+        $isBeside = in_array(count($this->open->others), [0, count($items)], true);
+        if (InQuestion::isMatching($this->open) && $label->number === count($items) + 1 && $isBeside && $this->open->answers === []) {
             return $label->number !== $this->open->number + 1 || $items !== [];
         }
 

@@ -91,7 +91,9 @@ final class TableLayout
     /** @param  list<Cell>  $row */
     private static function hasSentence(array $row): bool
     {
-        return isset($row[1]) && (count($row[1]->lines) > 1 || preg_match_all('/\p{L}{2,}/u', $row[1]->text()) > 2);
+        return isset($row[1]) && (count($row[1]->lines) > 1 ||
+            preg_match_all('/\p{L}{2,}/u', $row[1]->text()) > 2 ||
+            Label::at($row[1]->text()) !== []);
     }
 
     /**

@@ -45,6 +45,9 @@ final class ConvertedHtml
 
     private bool $apart = false;
 
+    /** @var array<string, string> name of a footnote → its words */
+    private array $notes = [];
+
     /** @var list<Run> */
     private array $runs = [];
 
@@ -86,11 +89,26 @@ final class ConvertedHtml
         $reader = new self($picture, $areLines);
         $body = $document->getElementsByTagName('body')->item(0);
         if ($body !== null) {
+            $reader->notes($document);
             $reader->children($body, []);
             $reader->endLine();
         }
 
         return $reader->items;
+    }
+
+    /** Footnotes stand in the text, in brackets, where they are named. */
+    private function notes(\DOMDocument $document): void
+    {
+        foreach (iterator_to_array($document->getElementsByTagName('section'), false) as $section) {
+            if (! str_contains($section->getAttribute('class'), 'footnotes')) {
+                continue;
+            }
+            foreach ($section->getElementsByTagName('li') as $note) {
+                $this->notes[$note->getAttribute('id')] = trim(str_replace("\u{21A9}\u{FE0E}", '', $note->textContent));
+            }
+            $section->parentNode?->removeChild($section);
+        }
     }
 
     /** @param  list<string>  $marks */
@@ -115,9 +133,11 @@ final class ConvertedHtml
         if (preg_match('/^wq-?([0-9a-f]{32})$/', str_replace('-', '', $element->getAttribute('id')), $m) === 1) {
             $this->id = $m[1];
         }
+        $note = str_contains($element->getAttribute('class'), 'footnote-ref') ? substr($element->getAttribute('href'), 1) : '';
         match (true) {
+            isset($this->notes[$note]) => $this->text(" ({$this->notes[$note]})", $marks),
             $name === 'br' => $this->endLine(isBreak: true),
-            $name === 'math' => $this->runs[] = Run::thing((string) $element->ownerDocument?->saveXML($element)),
+            $name === 'math' => $this->runs[] = self::maths($element),
             $name === 'img' => $this->image($element),
             $name === 'table' => $this->table($element),
             $name === 'ol', $name === 'ul' => $this->list($element, $name),
@@ -215,6 +235,17 @@ final class ConvertedHtml
         }
 
         return array_filter($cells, fn (Cell $cell): bool => $cell->lines !== []) === [] ? [] : $cells;
+    }
+
+    /** An equation among words stands in their line. */
+    private static function maths(\DOMElement $maths): Run
+    {
+        $around = $maths->parentNode;
+        if ($around !== null && trim($around->textContent) !== trim($maths->textContent)) {
+            $maths->setAttribute('display', 'inline');
+        }
+
+        return Run::thing((string) $maths->ownerDocument?->saveXML($maths));
     }
 
     private function image(\DOMElement $image): void

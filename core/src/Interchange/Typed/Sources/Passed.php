@@ -35,6 +35,14 @@ final class Passed
 
     private const TOKEN = '/\x{E5D0}([^\x{E5D0}-\x{E5D2}]*)\x{E5D1}|(\x{E5D2})/u';
 
+    /** Nothing, or nothing but the number of a page. */
+    public static function isPageNumber(string $words): bool
+    {
+        $of = '(?:\W*(?:of|von|sur|de|di|van|z|\/)?\W*\d+)?';
+
+        return preg_match('/^\W*(?:page|seite|pagina|página|strona|p|s)?\W*\d*'.$of.'\W*$/iu', $words) === 1;
+    }
+
     public static function marked(string $name, string $text): string
     {
         return self::OPEN.$name.self::NAMED.$text.self::CLOSE;

@@ -17,6 +17,7 @@ import { ListAndReading } from '@/ui/ListAndReading'
 import { Menu } from '@/ui/Menu'
 import { Message, Nothing } from '@/ui/Message'
 import { useToast } from '@/ui/Toasts'
+import { DocumentReview } from '../document/DocumentReview'
 import { NoticeList } from './NoticeList'
 import { PlaceDialog, placePath } from './PlaceDialog'
 import { ReviewBar } from './ReviewBar'
@@ -93,6 +94,13 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
   const coming = intake.coming.added + intake.coming.replaced
   const placed = intake.bank !== null || intake.new_bank !== null
   const undone = intake.receipts[0]?.kind === 'undo' ? intake.receipts[0] : null
+  const documents = intake.documents
+  const asked = address.get('document')
+  // a document that is more than lines of text is looked at beside its questions first
+  const usual = documents.length > 0 && documents.length === intake.files.length ? documents.find((one) => one.type !== 'text') : undefined
+  const shown = asked === 'none' ? undefined : (documents.find((one) => one.file === asked) ?? usual)
+  // what was not used is listed beside the document, where something can be done about it
+  const notices = shown ? intake.notices.filter((one) => one.code !== 'document.unused') : intake.notices
   const reading = active ? (
     <StagedReading
       key={active}
@@ -156,7 +164,7 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
         intake.problem ||
         undone ||
         intake.assessments.length > 0 ||
-        intake.notices.length > 0 ||
+        notices.length > 0 ||
         intake.files.some((file) => file.problem) ? (
           <div className="flex max-h-60 flex-none flex-col gap-2 overflow-y-auto border-hairline border-b p-3">
             {commit.isError ? <Message look="problem">{commit.error.message}</Message> : null}
@@ -174,27 +182,42 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
                 </Message>
               ) : null,
             )}
-            {intake.notices.length > 0 ? (
+            {notices.length > 0 ? (
               <div>
                 <Button look="quiet" aria-expanded={telling} onClick={() => setTelling(!telling)}>
-                  {texts.intake.ofFiles({ n: intake.notices.length })}
+                  {texts.intake.ofFiles({ n: notices.length })}
                 </Button>
                 {telling ? (
                   <div className="px-3">
-                    <NoticeList notices={intake.notices} />
+                    <NoticeList notices={notices} />
                   </div>
                 ) : null}
               </div>
             ) : null}
           </div>
         ) : null}
+        {documents.length > 0 ? (
+          <nav aria-label={texts.document.view} className="flex flex-none flex-wrap gap-1.5 border-hairline border-b px-4 py-1.5">
+            {documents.map((one) => (
+              <Button key={one.file} aria-pressed={shown?.file === one.file} onClick={() => set('document', one.file)}>
+                {documents.length > 1 ? intake.files.find((file) => file.id === one.file)?.name : texts.document.view}
+              </Button>
+            ))}
+            <Button aria-pressed={shown === undefined} onClick={() => set('document', 'none')}>
+              {texts.document.list}
+            </Button>
+          </nav>
+        ) : null}
         <div className="min-h-0 flex-1">
-          <ListAndReading
-            name="review"
-            list={{ id: 'list', label: texts.intake.list, body: list, size: 480, min: 320, max: 760 }}
-            reading={{ label: texts.bank.reading, body: reading }}
-            picked={Boolean(address.get('question'))}
-          />
+          {shown ? <DocumentReview key={shown.file} intake={intake.id} file={shown.file} /> : null}
+          {shown ? null : (
+            <ListAndReading
+              name="review"
+              list={{ id: 'list', label: texts.intake.list, body: list, size: 480, min: 320, max: 760 }}
+              reading={{ label: texts.bank.reading, body: reading }}
+              picked={Boolean(address.get('question'))}
+            />
+          )}
         </div>
         <ReviewBar
           intake={intake.id}

@@ -15,6 +15,8 @@ final class OdfXml
 
     public const DRAW = 'urn:oasis:names:tc:opendocument:xmlns:drawing:1.0';
 
+    public const XLINK = 'http://www.w3.org/1999/xlink';
+
     public const OFFICE = 'urn:oasis:names:tc:opendocument:xmlns:office:1.0';
 
     public const TABLE = 'urn:oasis:names:tc:opendocument:xmlns:table:1.0';

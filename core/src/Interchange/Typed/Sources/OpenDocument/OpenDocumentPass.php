@@ -54,7 +54,7 @@ final class OpenDocumentPass
         foreach ($zip->entries as $name => $index) {
             if ($name === 'styles.xml') {
                 $files[$name] = (string) $styles?->ownerDocument?->saveXML();
-            } elseif (preg_match('~^Object[^/]*/content\.xml$~', $name) === 1) {
+            } elseif (preg_match('~^[^/]+/content\.xml$~', $name) === 1) {
                 $files[$name] = $zip->read($name);
             } elseif (str_starts_with($name, 'Pictures/')) {
                 $files[$name] = '';
@@ -77,6 +77,11 @@ final class OpenDocumentPass
         }
         $this->controls($root);
         $this->textBoxes($root);
+        foreach (OdfXml::all($root, OdfXml::DRAW, 'object') as $object) {
+            // an equation; the converter finds it under a name without a slash behind it
+            $name = trim($object->getAttributeNS(OdfXml::XLINK, 'href'), './');
+            $object->setAttributeNS(OdfXml::XLINK, 'xlink:href', "./$name");
+        }
         foreach (OdfXml::all($root, OdfXml::TEXT, 'tab') as $tab) {
             OdfXml::replace($tab, Passed::TAB);
         }
@@ -217,7 +222,7 @@ final class OpenDocumentPass
     private function tell(string $where, string $words): void
     {
         $words = trim((string) preg_replace('/\s+/u', ' ', $words));
-        if ($words !== '') {
+        if (! Passed::isPageNumber($words)) {
             $sentence = Message::of(Passed::LEFT[$where] ?? '', ['words' => mb_strimwidth($words, 0, 200, '…')]);
             $this->notices[] = Notice::loss("document.$where", $sentence, $this->file);
         }

@@ -371,7 +371,7 @@ final class WordPass
                     )),
                     WordXml::all($part, 'p'),
                 ))));
-                if ($words !== '' && ! isset($said[$is.$words])) {
+                if (! Passed::isPageNumber($words) && ! isset($said[$is.$words])) {
                     $said[$is.$words] = true;
                     $sentence = Message::of(Passed::LEFT[$is], ['words' => mb_strimwidth($words, 0, 200, '…')]);
                     $this->notices[] = Notice::loss("document.$is", $sentence, $this->file);

@@ -170,4 +170,5 @@ return [
     'Interchange/Typed/TypedReader::asRead' => ALGORITHM,
     'app/Actions/Intake/ReadIntake::again' => ORDER,
     'app/Actions/Intake/ReturnedQuestions::whole' => CHECKS,
+    'Interchange/Typed/Recognition/InQuestion::take' => CASES,
 ];

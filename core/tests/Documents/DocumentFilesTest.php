@@ -33,7 +33,11 @@ it('refuses what it cannot open, and says what to do', function (string $bytes, 
     'no DOCX' => [Typed::docx('<w:p>'), 'x.docx', 'xml.broken'],
     'without questions' => [Typed::docx(Typed::paragraphs('Dear class,', 'read chapter 3.')), 'x.docx', 'text.no_questions'],
     'empty' => ['', 'x.md', 'file.unknown_format'],
-    'a ZIP that grows' => [Typed::docx('<w:p/>', ['word/media/a.xml' => str_repeat('a', 60_000_000)]), 'x.docx', 'package.compression_ratio'],
+    'a ZIP that grows' => [
+        Typed::docx('<w:p/>', ['word/media/a.xml' => str_repeat('a', 60_000_000)]),
+        'x.docx',
+        'package.compression_ratio',
+    ],
     'an ODT with a password' => [
         Typed::zip([
             'mimetype' => 'application/vnd.oasis.opendocument.text',
@@ -52,7 +56,10 @@ it('keeps what a converter drops', function (string $body, array $keys): void {
     'highlighting' => [Typed::paragraphs(CHOICE[0], [CHOICE[1], '<w:highlight w:val="yellow"/>'], CHOICE[2]), ['choice: slate']],
     'shading' => [Typed::paragraphs(CHOICE[0], CHOICE[1], [CHOICE[2], '<w:shd w:val="clear" w:fill="FFFF00"/>']), ['choice: chalk']],
     'colour' => [Typed::paragraphs(CHOICE[0], CHOICE[1], [CHOICE[2], '<w:color w:val="FF0000"/>']), ['choice: chalk']],
-    'colour that is the usual one' => [Typed::paragraphs(...array_map(fn (string $one): array => [$one, '<w:color w:val="FF0000"/>'], CHOICE)), ['choice: ']],
+    'colour that is the usual one' => [
+        Typed::paragraphs(...array_map(fn (string $one): array => [$one, '<w:color w:val="FF0000"/>'], CHOICE)),
+        ['choice: '],
+    ],
     'tabs between options' => [
         '<w:p><w:r><w:t>1. Which splits?</w:t></w:r></w:p><w:p><w:r><w:t>A. slate</w:t><w:tab/><w:t>B. chalk</w:t></w:r></w:p>'.
             Typed::paragraphs('Answer: B'),
@@ -66,13 +73,16 @@ it('keeps what a converter drops', function (string $body, array $keys): void {
         ['choice: slate'],
     ],
     'signs of a symbol font' => [
-        Typed::paragraphs(CHOICE[0]).'<w:p><w:r><w:sym w:font="Wingdings" w:char="F0A8"/><w:t xml:space="preserve"> slate</w:t></w:r></w:p>'.
+        Typed::paragraphs(CHOICE[0]).'<w:p><w:r><w:sym w:font="Wingdings" w:char="F0A8"/><w:t xml:space="preserve"> '.
+            'slate</w:t></w:r></w:p>'.
             '<w:p><w:r><w:sym w:font="Wingdings" w:char="F0FE"/><w:t xml:space="preserve"> chalk</w:t></w:r></w:p>',
         ['choice: chalk'],
     ],
     'a list to choose from' => [
-        '<w:p><w:r><w:t xml:space="preserve">1. Ice is </w:t></w:r><w:sdt><w:sdtPr><w:dropDownList><w:listItem w:displayText="heavier" w:value="1"/>'.
-            '<w:listItem w:displayText="lighter" w:value="2"/></w:dropDownList></w:sdtPr><w:sdtContent><w:r><w:t>Choose</w:t></w:r></w:sdtContent>'.
+        '<w:p><w:r><w:t xml:space="preserve">1. Ice is </w:t></w:r><w:sdt><w:sdtPr><w:dropDownList><w:listItem '.
+        'w:displayText="heavier" w:value="1"/>'.
+            '<w:listItem w:displayText="lighter" '.
+            'w:value="2"/></w:dropDownList></w:sdtPr><w:sdtContent><w:r><w:t>Choose</w:t></w:r></w:sdtContent>'.
             '</w:sdt><w:r><w:t xml:space="preserve"> than water.</w:t></w:r></w:p>'.Typed::paragraphs('Answer: lighter'),
         ['menu: lighter'],
     ],
@@ -82,12 +92,14 @@ it('keeps what a converter drops', function (string $body, array $keys): void {
         ['choice: slate'],
     ],
     'underlined blanks' => [
-        '<w:p><w:r><w:t xml:space="preserve">1. Slate comes from </w:t></w:r><w:r><w:rPr><w:u w:val="single"/></w:rPr><w:tab/><w:tab/></w:r></w:p>'.
+        '<w:p><w:r><w:t xml:space="preserve">1. Slate comes from </w:t></w:r><w:r><w:rPr><w:u '.
+        'w:val="single"/></w:rPr><w:tab/><w:tab/></w:r></w:p>'.
             Typed::paragraphs('Answer: shale'),
         ['text: shale'],
     ],
     'a table in a table' => [
-        Typed::paragraphs('1. Which splits?').'<w:tbl><w:tblGrid><w:gridCol/></w:tblGrid><w:tr><w:tc><w:tbl><w:tblGrid><w:gridCol/></w:tblGrid><w:tr><w:tc>'.
+        Typed::paragraphs('1. Which splits?').'<w:tbl><w:tblGrid><w:gridCol/></w:tblGrid><w:tr><w:tc><w:tbl><w:tblGrid><w:gridCol/'.
+            '></w:tblGrid><w:tr><w:tc>'.
             Typed::paragraphs('A. slate').'</w:tc></w:tr></w:tbl>'.Typed::paragraphs('B. chalk').'</w:tc></w:tr></w:tbl>'.Typed::paragraphs('Answer: A'),
         ['choice: slate'],
     ],
@@ -97,9 +109,21 @@ it('counts as the word processor does', function (): void {
     $level = fn (int $at, string $format, string $text): string => "<w:lvl w:ilvl=\"$at\"><w:start w:val=\"1\"/>".
         "<w:numFmt w:val=\"$format\"/><w:lvlText w:val=\"$text\"/></w:lvl>";
     $numbering = '<w:numbering xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:abstractNum w:abstractNumId="0">'.
-        $level(0, 'decimal', '%1.').$level(1, 'lowerLetter', '%2)').'</w:abstractNum><w:num w:numId="1"><w:abstractNumId w:val="0"/></w:num>'.
-        '<w:num w:numId="2"><w:abstractNumId w:val="0"/><w:lvlOverride w:ilvl="0"><w:startOverride w:val="5"/></w:lvlOverride></w:num></w:numbering>';
-    $body = counted(['Which?', 1, 0], ['x', 1, 1], ['y', 1, 1], ['Which one?', 1, 0], ['x', 1, 1], ['y', 1, 1], ['And here?', 2, 0], ['x', 2, 1], ['y', 2, 1]).
+        $level(0, 'decimal', '%1.').$level(1, 'lowerLetter', '%2)').'</w:abstractNum><w:num w:numId="1"><w:abstractNumId '.
+            'w:val="0"/></w:num>'.
+        '<w:num w:numId="2"><w:abstractNumId w:val="0"/><w:lvlOverride w:ilvl="0"><w:startOverride '.
+        'w:val="5"/></w:lvlOverride></w:num></w:numbering>';
+    $body = counted(
+        ['Which?', 1, 0],
+        ['x', 1, 1],
+        ['y', 1, 1],
+        ['Which one?', 1, 0],
+        ['x', 1, 1],
+        ['y', 1, 1],
+        ['And here?', 2, 0],
+        ['x', 2, 1],
+        ['y', 2, 1],
+    ).
         Typed::paragraphs('Answers', '1. a', '2. b', '5. b');
     $found = Typed::read(Typed::docx($body, ['word/numbering.xml' => $numbering]), 'x.docx');
 
@@ -109,7 +133,9 @@ it('counts as the word processor does', function (): void {
 });
 
 it('says what it left, and where', function (array $more, string $body, array $notices): void {
-    expect(Typed::notices(Typed::read(Typed::docx($body === '' ? Typed::paragraphs(...CHOICE, ...['Answer: A']) : $body, $more), 'x.docx')))->toBe($notices);
+    expect(
+        Typed::notices(Typed::read(Typed::docx($body === '' ? Typed::paragraphs(...CHOICE, ...['Answer: A']) : $body, $more), 'x.docx')),
+    )->toBe($notices);
 })->with([
     'headers and comments' => [
         [
@@ -121,13 +147,19 @@ it('says what it left, and where', function (array $more, string $body, array $n
     ],
     'macros' => [['word/vbaProject.bin' => 'x'], '', ['document.macros']],
     'what is only linked' => [
-        ['word/_rels/document.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r9" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/image" Target="http://127.0.0.1:9/x.png" TargetMode="External"/></Relationships>'],
+        [
+            'word/_rels/document.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/'.
+            'relationships"><Relationship Id="r9" '.
+            'Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/image" Target="http://127.0.0.1:9/x.png" '.
+            'TargetMode="External"/></Relationships>',
+        ],
         '',
         ['document.outside'],
     ],
     'changes that are taken as accepted' => [
         [],
-        Typed::paragraphs('1. Which splits?', 'A. slate').'<w:p><w:del><w:r><w:delText>B. clay</w:delText></w:r></w:del><w:ins><w:r><w:t>B. chalk</w:t></w:r></w:ins></w:p>'.Typed::paragraphs('Answer: B'),
+        Typed::paragraphs('1. Which splits?', 'A. slate').'<w:p><w:del><w:r><w:delText>B. '.
+            'clay</w:delText></w:r></w:del><w:ins><w:r><w:t>B. chalk</w:t></w:r></w:ins></w:p>'.Typed::paragraphs('Answer: B'),
         ['document.changes'],
     ],
     'numbers and heads of pages between options' => [
@@ -144,14 +176,17 @@ it('reads footnotes in the place they stand in', function (): void {
     $body = '<w:p><w:r><w:t>1. Which splits?</w:t></w:r><w:r><w:footnoteReference w:id="2"/></w:r></w:p>'.Typed::paragraphs('A. slate', 'B. chalk', 'Answer: A');
     $found = Typed::read(Typed::docx($body, [
         'word/footnotes.xml' => "<w:footnotes $w><w:footnote w:id=\"2\">".Typed::paragraphs('Into thin sheets.').'</w:footnote></w:footnotes>',
-        'word/_rels/document.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/relationships"><Relationship Id="r2" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/footnotes" Target="footnotes.xml"/></Relationships>',
+        'word/_rels/document.xml.rels' => '<Relationships xmlns="http://schemas.openxmlformats.org/package/2006/'.
+        'relationships"><Relationship Id="r2" '.
+        'Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/footnotes" Target="footnotes.xml"/></Relationships>',
     ]), 'x.docx');
 
     expect($found->questions)->toHaveCount(1)->and($found->questions[0]->body)->toContain('Into thin sheets.');
 });
 
 it('never runs, fetches or believes what a page says', function (): void {
-    $html = '<html><body><script>alert(1)</script><p>1. Which?<img src="http://127.0.0.1:9/x.png" onerror="x()"></p><p>A. <b>x</b></p><p>B. y</p>'.
+    $html = '<html><body><script>alert(1)</script><p>1. Which?<img src="http://127.0.0.1:9/x.png" onerror="x()"></p><p>A. '.
+        '<b>x</b></p><p>B. y</p>'.
         '<p>Answer: A</p><iframe src="file:///etc/passwd"></iframe></body></html>';
     $found = Typed::read($html, 'x.html');
 

@@ -24,25 +24,40 @@ it('recognises every kind of question that people type', function (string $text,
         "1. Match.\n1) granite\n2) marble\na. metamorphic\nb. igneous\nAnswer: 1b 2a",
         ['match: granite=igneous, marble=metamorphic'],
     ],
-    'an order' => ["1. Put these in order, oldest first:\nA. Jurassic\nB. Cambrian\nC. Permian\nAnswer: B, C, A", ['order: Cambrian=Permian=Jurassic']],
+    'an order' => [
+        "1. Put these in order, oldest first:\nA. Jurassic\nB. Cambrian\nC. Permian\nAnswer: B, C, A",
+        ['order: Cambrian=Permian=Jurassic'],
+    ],
     'parts with points and answers of their own' => [
         "1. A stone weighs 54 g.\n(a) What is its volume? (1 mark)\nAnswer: 20 cm³\n(b) Name the metal. (1 mark)\nAnswer: aluminium",
         ['number: 20 + text: aluminium'],
     ],
     'parts on the line of the number' => ["4. (a) Name it. [1]\n(b) Why? [2]\nKey\n4. a) slate b) heat", ['text: slate + text: heat']],
-    'parts by number and letter' => ["1a. Name it. (1 mark)\n1b. Why? (2 marks)\nAnswers\n1a. slate\n1b. heat", ['text: slate + text: heat']],
+    'parts by number and letter' => [
+        "1a. Name it. (1 mark)\n1b. Why? (2 marks)\nAnswers\n1a. slate\n1b. heat",
+        ['text: slate + text: heat'],
+    ],
     'statements, then options that speak of them' => [
         "1. Look:\nI. Wind wears rock.\nII. Ice wears rock.\nWhich are true?\nA. I only\nB. both\nAnswer: B",
         ['choice: both'],
     ],
     'options in two columns' => ["1. Which?\na. basalt\t\tc. slate\nb. granite\t\td. chalk\nAnswer: c", ['choice: slate']],
-    'an option that goes on and the next on its line' => ["1. Rock forms when\na. magma\ncools   b. mud dries\nAnswer: b", ['choice: mud dries']],
+    'an option that goes on and the next on its line' => [
+        "1. Rock forms when\na. magma\ncools   b. mud dries\nAnswer: b",
+        ['choice: mud dries'],
+    ],
     'options without letters' => ["1. Which splits?\nSlate\nChalk\nClay\nAnswer: slate", ['choice: Slate']],
     'roman options' => ["1. Which splits?\n(i) slate\n(ii) chalk\nAnswer: ii", ['choice: chalk']],
     'letters of a key run together' => ["1. Which two?\nA. a\nB. b\nC. c\nAnswer: AC", ['choice: a, c']],
     'a reason behind the letter' => ["1. Which?\nA. a1\nB. b1\nAnswer: B – because it cools", ['choice: b1']],
-    'questions without numbers' => ["Which splits?\na) slate\n*b) chalk\n\nWhich fizzes?\n*a) calcite\nb) mica", ['choice: chalk', 'choice: calcite']],
-    'by the letters of question and answer' => ["Q: Largest planet?\nA: Jupiter\n\nQ: Smallest?\nA: Mercury", ['text: Jupiter', 'text: Mercury']],
+    'questions without numbers' => [
+        "Which splits?\na) slate\n*b) chalk\n\nWhich fizzes?\n*a) calcite\nb) mica",
+        ['choice: chalk', 'choice: calcite'],
+    ],
+    'by the letters of question and answer' => [
+        "Q: Largest planet?\nA: Jupiter\n\nQ: Smallest?\nA: Mercury",
+        ['text: Jupiter', 'text: Mercury'],
+    ],
     'numbers with brackets and ranges' => [
         "1. How heavy?\nAnswer: 2 kg (± 0.01)\n2. How hard?\nAnswer: 4 to 7\n3. How fast?\nAnswer: 343 ± 2%",
         ['number: 2±1/100', 'number: 4..7', 'number: 343±2%'],
@@ -55,6 +70,27 @@ it('recognises every kind of question that people type', function (string $text,
         "Part A\n\n1. A?\nA. x\nB. y\n\nAnswers\n1. B\n\nPart B\n\n1. B?\nA. x\nB. y\n\nAnswers\n1. A",
         ['choice: y', 'choice: x'],
     ],
+    'parts that begin again without an empty line, and a key by the same parts' => [
+        "Part One - Choose.\n1. Unit of current?\n(a) volt (b) ampere\nPart Two - True or false?\n1. Ice floats.\nPart Three - ".
+        "Answer briefly.\n".
+            "1. State the law.\nKEY\nPart One\n1. (b)\nPart Two\n1. True - it is lighter\nPart Three\n1. V = IR",
+        ['choice: ampere', 'choice: True', 'text: V = IR'],
+    ],
+    'letters without a sign, and one list for several' => [
+        "I. MULTIPLE CHOICE\n\n1. Which is a noble gas?\nA neon\nB oxygen\n\nII. MATCHING: write the letter.\n\n____ 2. ".
+        "proton\n____ 3. neutron\n".
+            "____ 4. electron\n\nA. no charge\nB. positive\nC. negative\n\nAnswers\n1 A\n2 B\n3 A\n4 C",
+        ['choice: neon', 'choice: positive', 'choice: no charge', 'choice: negative'],
+    ],
+    'dashes behind numbers and letters' => ["1- Largest?\na- Mars   b- Jupiter\n\nAnswers: 1-b, 2-a", ['choice: Jupiter']],
+    'a sentence, a tick and a capital word for the answer' => [
+        "1. Which?\na) x\nb) y\nThe answer is b.\n\n2. Which?\na) x\nb) y\n✔ a\n\n3. Ice floats.      TRUE",
+        ['choice: y', 'choice: x', 'choice: True'],
+    ],
+    'blanks that are filled in and underlined' => [
+        '<p>1. Wind blows from high to <u>low</u> pressure.</p><p>2. Vapour turns to <u>water</u>.</p>',
+        ['text: low', 'text: water'],
+    ],
     'parts named in one key' => [
         "Part I\n\n1. A?\nA. x\nB. y\n2. B?\nA. x\nB. y\n\nAnswer key\nPart I: 1. b  2. a",
         ['choice: y', 'choice: x'],
@@ -62,13 +98,17 @@ it('recognises every kind of question that people type', function (string $text,
 ]);
 
 it('takes a stimulus for the questions it names, and for no other', function (): void {
-    $found = Typed::read("Questions 2 and 3 refer to the passage.\nIt rained.\n\n1. A?\nAnswer: x\n2. B?\nAnswer: x\n3. C?\nAnswer: x\n4. D?\nAnswer: x");
+    $found = Typed::read(
+        "Questions 2 and 3 refer to the passage.\nIt rained.\n\n1. A?\nAnswer: x\n2. B?\nAnswer: x\n3. C?\nAnswer: x\n4. D?\nAnswer: x",
+    );
 
     expect(array_map(fn (stdClass $one): int => count($one->stimuli ?? []), $found->questions))->toBe([0, 1, 1, 0]);
 });
 
 it('reads what a question is classified by', function (): void {
-    $record = Typed::read("1. A?\nAnswer: x\nDifficulty: hard\nStandard: ES.4.2, ES.5\nTopic: Rocks > Slate\nHint: split it")->questions[0]->record;
+    $record = Typed::read(
+        "1. A?\nAnswer: x\nDifficulty: hard\nStandard: ES.4.2, ES.5\nTopic: Rocks > Slate\nHint: split it",
+    )->questions[0]->record;
 
     expect($record->difficulty)->toBe(4)
         ->and(array_column($record->standards, 'code'))->toBe(['ES.4.2', 'ES.5'])
@@ -148,4 +188,11 @@ it('holds what an author corrected', function (Corrections $corrections, array $
 
 it('reads corrections it does not know as none', function (mixed $json): void {
     expect(Corrections::read($json)->isEmpty())->toBeTrue();
-})->with([[null], ['x'], [[]], [(object) ['lines' => (object) ['4' => 'poem'], 'points' => 'many', 'types' => [1], 'keys' => (object) ['1' => 'A']]]]);
+})->with(
+    [
+        [null],
+        ['x'],
+        [[]],
+        [(object) ['lines' => (object) ['4' => 'poem'], 'points' => 'many', 'types' => [1], 'keys' => (object) ['1' => 'A']]],
+    ],
+);

@@ -22,7 +22,9 @@ final class Typed
         try {
             $source = new Source($file, $name);
 
-            return PackageContents::collect(Formats::standard(StandardKinds::all(), new Pandoc)->for($source, Formats::QUESTIONS)->read($source));
+            return PackageContents::collect(
+                Formats::standard(StandardKinds::all(), new Pandoc)->for($source, Formats::QUESTIONS)->read($source),
+            );
         } finally {
             unlink($file);
         }
@@ -31,7 +33,10 @@ final class Typed
     /** @return list<string> of each question its kinds, what is offered and what is right */
     public static function keys(PackageContents $found): array
     {
-        return array_map(fn (\stdClass $question): string => implode(' + ', array_map(self::key(...), $question->parts)), $found->questions);
+        return array_map(
+            fn (\stdClass $question): string => implode(' + ', array_map(self::key(...), $question->parts)),
+            $found->questions,
+        );
     }
 
     private static function key(\stdClass $part): string
@@ -67,16 +72,19 @@ final class Typed
      */
     public static function docx(string $body, array $more = []): string
     {
-        $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" xmlns:w14="http://schemas.microsoft.com/office/word/2010/wordml"';
+        $w = 'xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main" '.
+            'xmlns:w14="http://schemas.microsoft.com/office/word/2010/wordml"';
         $type = 'application/vnd.openxmlformats-officedocument.wordprocessingml.document.main+xml';
         $relations = 'http://schemas.openxmlformats.org/package/2006/relationships';
         $office = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships/officeDocument';
         $types = 'http://schemas.openxmlformats.org/package/2006/content-types';
         $files = [
             '[Content_Types].xml' => "<Types xmlns=\"$types\"><Default Extension=\"rels\" ".
-                'ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>'.
+                'ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" '.
+                'ContentType="application/xml"/>'.
                 "<Override PartName=\"/word/document.xml\" ContentType=\"$type\"/></Types>",
-            '_rels/.rels' => "<Relationships xmlns=\"$relations\"><Relationship Id=\"r1\" Type=\"$office\" Target=\"word/document.xml\"/></Relationships>",
+            '_rels/.rels' => "<Relationships xmlns=\"$relations\"><Relationship Id=\"r1\" Type=\"$office\" ".
+            'Target="word/document.xml"/></Relationships>',
             'word/document.xml' => "<w:document $w><w:body>$body</w:body></w:document>",
             ...$more,
         ];
@@ -105,7 +113,9 @@ final class Typed
         return implode('', array_map(function (string|array $one): string {
             [$text, $look] = is_array($one) ? $one : [$one, ''];
 
-            return '<w:p><w:r>'.($look === '' ? '' : "<w:rPr>$look</w:rPr>").'<w:t xml:space="preserve">'.htmlspecialchars($text, ENT_XML1).'</w:t></w:r></w:p>';
+            return '<w:p><w:r>'.($look === ''
+                ? ''
+                : "<w:rPr>$look</w:rPr>").'<w:t xml:space="preserve">'.htmlspecialchars($text, ENT_XML1).'</w:t></w:r></w:p>';
         }, $paragraphs));
     }
 }

@@ -33,7 +33,7 @@ final readonly class Words
 
     public function isEmpty(): bool
     {
-        return trim($this->text) === '';
+        return preg_match('/^[\s\p{Z}]*$/u', $this->text) === 1;
     }
 
     public function slice(int $from, ?int $length = null): self

@@ -139,7 +139,7 @@ final class ExamReader
             return;
         }
         $text = $line->text();
-        $cut = Meta::within($text);
+        $cut = $this->key === null ? Meta::within($text) : null;
         if ($cut !== null) {
             $this->line($line->with($line->words->slice(0, $cut)->trimmed()));
             $this->line(new Line($line->number, $line->words->slice($cut)->trimmed()));
@@ -227,6 +227,7 @@ final class ExamReader
         $text = $line->text();
         if (LineKinds::isKeyHeading($text)) {
             if ($this->open?->is === 'question' &&
+                str_ends_with($text, ':') &&
                 ! $this->open->isAnswered() &&
                 ! $line->isApart &&
                 $line->heading === 0 &&
@@ -239,6 +240,12 @@ final class ExamReader
         }
         if ($this->key !== null) {
             return $this->inKey($line);
+        }
+        $one = LineKinds::answerTo($text);
+        if ($one !== null) {
+            $this->addKey($one, $line);
+
+            return true;
         }
         if ($this->open?->is === 'question' && $this->open->answers === [] && InQuestion::isMatching($this->open)) {
             return false; // "Answer: 1-B, 2-A" are its pairs
@@ -486,8 +493,9 @@ final class ExamReader
     private function continued(Draft $draft, Line $line): void
     {
         $next = $this->next();
-        if ($line->isApart &&
-            LineKinds::isSection($line->text()) ||
+        $canEnd = $line->isApart || ! $this->document->wraps || $draft->isAnswered();
+        $isSection = LineKinds::isSection($line->text(), ! $canEnd);
+        if ($isSection ||
             ! $this->within->take($draft, $line, $next instanceof Line ? $next : null)) {
             $this->close();
             $this->loose($line);

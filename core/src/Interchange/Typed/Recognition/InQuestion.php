@@ -45,7 +45,13 @@ final readonly class InQuestion
         if ($draft->into === 'scheme' || $draft->into === 'model') {
             return $this->longer($draft, $line);
         }
-        $labels = Label::at($text, $line->level);
+        if ($draft->items !== [] && preg_match('/^[✓✔☑→]\s*\(?([A-Ha-h])\)?\.?$/u', $text, $m) === 1) {
+            $draft->answers[] = $m[1]; // "✔ b" below the options
+
+            return true;
+        }
+        $line = self::lettered($draft, $line, $next);
+        $labels = Label::at($line->text(), $line->level);
         if ($labels !== [] && $this->labelled($draft, $labels, $line)) {
             return true;
         }
@@ -54,6 +60,22 @@ final readonly class InQuestion
         }
 
         return $this->goesOn($draft, $line, $next);
+    }
+
+    /** Letters without a sign behind them, where the next of the list follows: "A neon", "B argon". */
+    private static function lettered(Draft $draft, Line $line, ?Line $next): Line
+    {
+        if (preg_match('/^([A-H])\s(?=\S)/u', $line->text(), $m) !== 1 || $draft->stem === []) {
+            return $line;
+        }
+        $place = ord($m[1]) - 64;
+        $follows = $next !== null && preg_match('/^'.chr(65 + $place).'\s\S/u', $next->text()) === 1;
+        $last = $draft->last()?->label;
+        $goesOn = $last !== null && $last->type === 'upper' && $last->value === $place - 1;
+
+        return ($place === 1 && $follows && $draft->items === []) || $goesOn
+            ? $line->with(Words::plain("$m[1]. ")->followedBy($line->words->slice(strlen($m[0])), ''))
+            : $line;
     }
 
     private function meta(Draft $draft, Meta $meta, Words $words, Line $line): void

@@ -26,7 +26,8 @@ final class KeyTable
         $isHeaded = count($rows) > 1 &&
             preg_grep('/^(?:#|'.Vocabulary::QUESTION.')\.?$/iu', $words) !== [] &&
             preg_grep('/^(?:'.Vocabulary::ANSWER.')$/iu', $words) !== [];
-        $answers = self::columns($isHeaded ? array_slice($rows, 1) : $rows) ?? self::rows($rows);
+        $isNumbered = preg_match(self::NUMBER, $words[0] ?? '') === 1;
+        $answers = self::columns($isHeaded || ($isExpected && ! $isNumbered) ? array_slice($rows, 1) : $rows) ?? self::rows($rows);
         if ($answers === null) {
             return null;
         }

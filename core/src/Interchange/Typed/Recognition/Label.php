@@ -46,7 +46,7 @@ final readonly class Label
         if (
             preg_match(
                 $start.'(?!\[[ xX✓]\]|\([xX*]\))(?<open>[(\[]?)'.self::LETTER.'(?<close>[)\]](?!\s*[=×*\/^])|[.:](?=\s)|'.
-                    '(?:\s*[-–—]|)(?=\t|\s{2,})|\s+[-–—](?=\s))\s*(?=\S)/u',
+                    '[-–—](?=\s)|(?=\t|\s{2,})|\s+[-–—](?=\s))\s*(?=\S)/u',
                 $text,
                 $m,
             ) === 1 &&
@@ -136,7 +136,7 @@ final readonly class Label
             '.' => "$letter\\.\\s+",
             ':' => "$letter:\\s+",
             '' => "$letter(?:\\t|\\s{2,})",
-            default => "$letter\\s*[-–—]\\s+",
+            default => "$letter\\s?[-–—]\\s+",
         };
         $sign = '(?:'.self::SIGN.'\s*)?';
         if (preg_match('/(?:\t|\s{3,})(?=\S)/u', $text, $m, PREG_OFFSET_CAPTURE, $from) === 1) {

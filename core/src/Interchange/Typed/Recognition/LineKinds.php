@@ -29,6 +29,18 @@ final class LineKinds
             : null;
     }
 
+    /**
+     * "Answers to 7: a-3, b-1".
+     *
+     * @return array<int, string>|null number of the question → answer
+     */
+    public static function answerTo(string $text): ?array
+    {
+        $is = '/^(?:'.Vocabulary::ANSWER.')\s+(?:to|for|of|zu|à|pour|a|di|op|na)\s+(?:(?:'.Vocabulary::QUESTION.')\s*)?(\d{1,4})\s*[:.–—-]\s+(\S.*)$/iu';
+
+        return preg_match($is, $text, $m) === 1 ? [(int) $m[1] => $m[2]] : null;
+    }
+
     public static function isHeading(string $text): bool
     {
         return mb_strlen($text) <= self::HEADING &&
@@ -37,9 +49,16 @@ final class LineKinds
             preg_match('/\p{L}/u', $text) === 1;
     }
 
-    public static function isSection(string $text): bool
+    /** @param  bool  $isAlone  whether it must end there, or go on behind a sign */
+    public static function isSection(string $text, bool $isAlone = false): bool
     {
-        return preg_match('/^(?:'.Vocabulary::SECTION.')\s+(?:[A-Z]|[IVX]{1,4}|\d{1,2})\b/iu', $text) === 1 && mb_strlen($text) <= 120;
+        if (mb_strlen($text) > 120) {
+            return false;
+        }
+        $number = '(?:[A-Z]|[IVX]{1,4}|\d{1,2}|one|two|three|four|five|six|eins|zwei|drei|un|deux|trois|uno|dos|tres|due|tre|een|twee)';
+
+        return preg_match('/^(?:'.Vocabulary::SECTION.")\\s+$number".($isAlone ? '\\s*(?:[–—:.-]|$)' : '\\b').'/iu', $text) === 1 ||
+            preg_match('/^[IVX]{1,4}[.)]\s+\p{Lu}{4,}\b/u', $text) === 1;
     }
 
     /** Numbers of pages, and the lines at the top of a sheet that ask for a name. */

@@ -34,6 +34,9 @@ final readonly class Meta
                 return new self($kind, strlen($m[0]));
             }
         }
+        if (preg_match('/^(?:the\s+)?(?:correct\s+|right\s+)?answers?\s+(?:is|are)\s+(?=\S)/iu', $text, $m) === 1) {
+            return new self('answer', strlen($m[0]));
+        }
         foreach (self::KINDS as $kind => $words) {
             $colon = $kind === 'answer' ? '[.:=–—]' : ':';
             if (preg_match("/^[\[(*→>]{0,2}\s*(?:$words)\s*(?:$colon|-(?=\s))\s*/iu", $text, $m) === 1) {
@@ -51,7 +54,7 @@ final readonly class Meta
     public static function within(string $text): ?int
     {
         $words = Vocabulary::ANSWER;
-        $is = "/(?:\t|\s{2,}|(?<=[.?!)])\s+|\s+(?=[\[(]))[\[(]?(?:$words)\s*:\s*(?=\S)/iu";
+        $is = "/(?:\t|\s{2,}|(?<=[.?!)])\s+|\s+(?=[\[(]))[\[(]?(?:$words)\s*(?::|\s[–—-]\s)\s*(?=\S)/iu";
 
         return preg_match($is, $text, $m, PREG_OFFSET_CAPTURE) === 1 && $m[0][1] > 0 ? $m[0][1] : null;
     }

@@ -280,7 +280,7 @@ final class QuestionJson
             $this->question->miss('gaps-answers-none-taken', gaps: count($gaps), count: count($given), answer: $answer);
             $given = [];
         } else {
-            $this->keyed($asked->sign, self::isVague($answer) ? Sign::DISPUTED : null);
+            $this->keyed($asked->sign, self::isVague($answer) || $asked->isDisputed ? Sign::DISPUTED : null);
         }
         $instead = [];
         $after = '';
@@ -319,7 +319,10 @@ final class QuestionJson
         if ($draft->type !== null) {
             return $draft->type === QuestionType::Essay;
         }
-        $isAsked = preg_match('/^(?:\W*)(?:in\s+your\s+own\s+words,?\s+|briefly\s+)?(?:'.Vocabulary::ESSAY.')\b/iu', $asked->text()) === 1;
+        $isAsked = preg_match(
+            '/^(?:\W*)(?:essay\s*[:.]\s*|in\s+your\s+own\s+words,?\s+|briefly\s+)?(?:'.Vocabulary::ESSAY.')\b/iu',
+            $asked->text(),
+        ) === 1;
 
         return ! $hasGaps && ($draft->models !== [] || $draft->scheme !== [] || ($answer === '' && ($isAsked || $asked->space > 1)) ||
             ($isAsked && mb_strlen($answer) > 120));

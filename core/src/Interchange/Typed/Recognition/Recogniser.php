@@ -27,6 +27,7 @@ final class Recogniser
     public static function of(Exam $exam, Keys $keys, Corrections $corrections = new Corrections): self
     {
         $recogniser = new self($keys, $corrections);
+        SharedList::spread($exam->drafts);
         foreach ($exam->drafts as $draft) {
             $recogniser->draft($draft);
         }
@@ -330,7 +331,9 @@ final class Recogniser
         $isGapped = preg_match('/_{3,}/', $asked->text()) === 1;
         // "(True)" behind a statement
         $last = $asked->stem === [] ? null : $asked->stem[count($asked->stem) - 1];
-        if ($answer === '' && $last !== null && preg_match('/\s*[(\[]\s*(\p{L}{1,12})\s*[)\]]\s*\.?$/u', $last->text(), $m) === 1) {
+        if ($answer === '' &&
+            $last !== null &&
+            preg_match('/(?|\s*[(\[]\s*(\p{L}{1,12})\s*[)\]]\s*\.?|(?<=[.!])\s+(\p{Lu}{4,12}))$/u', $last->text(), $m) === 1) {
             $is = Vocabulary::pairOf($m[1]);
             if ($is !== null && (mb_strlen($m[1]) > 1 || $this->pair !== null)) {
                 $asked->stem[count($asked->stem) - 1] = $last->slice(0, strlen($last->text()) - strlen($m[0]))->trimmed();
@@ -339,7 +342,9 @@ final class Recogniser
                 return [$this->pair ?? $is, []];
             }
         }
-        if ($this->pair !== null && ! $isGapped && ($answer === '' || Vocabulary::truth($answer, $this->pair) !== null)) {
+        // "False – it is a unit of resistance"
+        $word = preg_match('/^\W*(\p{L}+)/u', $answer, $m) === 1 ? $m[1] : $answer;
+        if ($this->pair !== null && ! $isGapped && ($answer === '' || Vocabulary::truth($word, $this->pair) !== null)) {
             return [$this->pair, []];
         }
         $isTruth = $ofAnswer !== null && mb_strlen($answer) > 1 && in_array(

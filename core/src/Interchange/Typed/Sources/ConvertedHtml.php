@@ -287,7 +287,7 @@ final class ConvertedHtml
                 }
             }
             $this->apart = $this->apart || str_contains($part, Passed::EMPTY);
-            $part = Passed::column($part);
+            $part = str_replace("\u{A0}", ' ', Passed::column($part));
             if ($part !== '') {
                 $this->runs[] = new Run($part, array_values(array_unique([...$marks, ...$passed])));
             }

@@ -2,7 +2,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { accessible, signIn } from './helpers'
+import { accessible, paste, signIn, write } from './helpers'
 import { expect, type Page, test } from './test'
 
 const demo = (name: string) => join('demo/files/documents', name)
@@ -49,6 +49,15 @@ test('a typed exam of forty questions is in a bank in one sitting', async ({ pag
   await page.getByRole('button', { name: 'Import 40 questions' }).click()
   await expect(page.getByRole('heading', { name: 'Imported: End of year' })).toBeVisible({ timeout: 30_000 })
   await expect(page.getByRole('row', { name: /^Questions 40/ })).toBeVisible()
+})
+
+test('typed questions pasted at the desk become several on request', async ({ page }) => {
+  await signIn(page, 'orla')
+  await write(page, 'rocks', /choose one/, 'Typed elsewhere:')
+  const text = '1. Which rock splits into sheets?\nA. slate\nB. chalk\nAnswer: A\n2. Which fizzes with acid?\nA. slate\nB. chalk\nAnswer: B'
+  await paste(page, { 'text/plain': text })
+  await page.getByRole('button', { name: 'Read as 2 questions' }).click()
+  await expect(page.getByText('adds 2 questions')).toBeVisible({ timeout: 20_000 })
 })
 
 /** Changes words in a document as a colleague would: LibreOffice opens it, and saves it again. */

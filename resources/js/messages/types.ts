@@ -875,6 +875,8 @@ export type Messages = {
   }
   desk: {
     fresh: string
+    typedPaste: (values: { n: number }) => string
+    typedRead: (values: { n: number }) => string
     start: string
     startSeveral: string
     startSeveralHint: string

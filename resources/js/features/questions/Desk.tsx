@@ -15,6 +15,7 @@ import { pathsOf } from '@/question/record/paths'
 import { Shell } from '@/shell/Shell'
 import { usePlaced } from '@/standards/usePlaced'
 import { Nothing, Waiting } from '@/ui/Message'
+import { TypedPaste } from './TypedPaste'
 
 const trail = (bank: { slug: string; name: string }, question?: string) => [
   { title: texts.banks.title, to: '/banks' },
@@ -79,19 +80,21 @@ export function NewDesk() {
   const start = begun?.question ?? old?.content
   if (start)
     return (
-      <Workbench
-        key={start.id}
-        home={inBank({ slug, name: bank.data.name }, null, subject)}
-        crumbs={crumbs.slice(0, -1)}
-        revision={0}
-        start={start}
-        dirty={old !== null}
-        onAnother={() => {
-          setIgnored(true)
-          setBegun({ question: place.classified(nextAfter(start, defaults)) })
-        }}
-        {...(begun?.note ? { note: { text: begun.note } } : old ? restored(subject, () => setIgnored(true), texts.desk.startFresh) : {})}
-      />
+      <TypedPaste bank={slug}>
+        <Workbench
+          key={start.id}
+          home={inBank({ slug, name: bank.data.name }, null, subject)}
+          crumbs={crumbs.slice(0, -1)}
+          revision={0}
+          start={start}
+          dirty={old !== null}
+          onAnother={() => {
+            setIgnored(true)
+            setBegun({ question: place.classified(nextAfter(start, defaults)) })
+          }}
+          {...(begun?.note ? { note: { text: begun.note } } : old ? restored(subject, () => setIgnored(true), texts.desk.startFresh) : {})}
+        />
+      </TypedPaste>
     )
   return (
     <Shell title={texts.desk.fresh} crumbs={crumbs}>

@@ -6,11 +6,11 @@ import { give } from '@/api/intakes'
 import { bankQuery } from '@/api/queries'
 import { fileTarget } from '@/lib/drag'
 import { fileSize } from '@/lib/format'
+import { isFormatted, MOST_PASTED } from '@/lib/pasted'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import { Message } from '@/ui/Message'
-import { isFormatted, MOST_PASTED } from './pasted'
 
 /** Files dropped or chosen, or text pasted; what they hold is looked at before it goes anywhere. */
 export function Import() {

@@ -36,7 +36,9 @@ final class LineKinds
      */
     public static function answerTo(string $text): ?array
     {
-        $is = '/^(?:'.Vocabulary::ANSWER.')\s+(?:to|for|of|zu|à|pour|a|di|op|na)\s+(?:(?:'.Vocabulary::QUESTION.')\s*)?(\d{1,4})\s*[:.–—-]\s+(\S.*)$/iu';
+        $to = '(?:to|for|of|zu|à|pour|a|di|op|na)';
+        $number = '(?:(?:'.Vocabulary::QUESTION.')\s*)?(\d{1,4})';
+        $is = '/^(?:'.Vocabulary::ANSWER.")\\s+$to\\s+$number\\s*[:.–—-]\\s+(\\S.*)$/iu";
 
         return preg_match($is, $text, $m) === 1 ? [(int) $m[1] => $m[2]] : null;
     }

@@ -301,6 +301,9 @@ final class TypedReader
                 $of[$line] = [$place['is'], $place['id']];
             }
         }
+        foreach ($exam->labels as $label => $line) {
+            $of[$label] ??= $of[$line] ?? ['unused', null];
+        }
         $options = self::options($exam);
         $lines = [];
         foreach ($document->lines() as $line) {

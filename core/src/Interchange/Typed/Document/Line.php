@@ -13,6 +13,7 @@ final readonly class Line
      * @param  bool  $isApart  whether an empty paragraph came before it
      * @param  int  $level  how deep a list of the word processor it stands in, from 0
      * @param  string|null  $id  that a document of ours gave the question it begins
+     * @param  int|null  $label  paragraph that its number or letter stands in, where a table has them apart
      */
     public function __construct(
         public int $number,
@@ -21,6 +22,7 @@ final readonly class Line
         public bool $isApart = false,
         public int $level = 0,
         public ?string $id = null,
+        public ?int $label = null,
     ) {
     }
 
@@ -34,8 +36,13 @@ final readonly class Line
         return $this->words->text();
     }
 
+    public function labelled(Words $words, ?int $label): self
+    {
+        return new self($this->number, $words, $this->heading, $this->isApart, $this->level, $this->id, $label);
+    }
+
     public function with(Words $words): self
     {
-        return new self($this->number, $words, $this->heading, $this->isApart, $this->level, $this->id);
+        return new self($this->number, $words, $this->heading, $this->isApart, $this->level, $this->id, $this->label);
     }
 }

@@ -25,6 +25,9 @@ final class Exam
     /** @var array<int, string> what a line was taken for, where it is part of no draft: `key`, `unused` */
     public array $roles = [];
 
+    /** @var array<int, int> paragraph of a number that stands apart → the line it is of */
+    public array $labels = [];
+
     /** @var array<int, string> text of each line, by number */
     public array $texts = [];
 

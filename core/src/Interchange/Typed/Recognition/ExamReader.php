@@ -132,6 +132,9 @@ final class ExamReader
 
     private function line(Line $line): void
     {
+        if ($line->label !== null) {
+            $this->exam->labels[$line->label] = $line->number;
+        }
         $said = $this->corrections->lines[$line->number] ?? null;
         if ($said !== null) {
             $this->said($said, $line);

@@ -135,7 +135,9 @@ final class TableLayout
                 foreach ($cell->lines as $line) {
                     $lead = $row[0]->words();
                     $dotted = preg_match('/[.):]$/', $label) === 1 ? $lead : $lead->followedBy(Words::plain('.'), '');
-                    $lines[] = $isFirst && $label !== '' ? $line->with($dotted->followedBy($line->words)) : $line;
+                    $lines[] = $isFirst && $label !== ''
+                        ? $line->labelled($dotted->followedBy($line->words), $row[0]->lines[0]->number ?? null)
+                        : $line;
                     $isFirst = false;
                 }
             }

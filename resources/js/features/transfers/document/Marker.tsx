@@ -17,4 +17,4 @@ export function Marker({ index }: { index: number }) {
 }
 
 export const edgeOf = (index: number): string =>
-  ['border-layer-5', 'border-attention', 'border-information', 'border-problem', 'border-layer-4'][index % 5] ?? ''
+  ['border-l-layer-5', 'border-l-attention', 'border-l-information', 'border-l-problem', 'border-l-layer-4'][index % 5] ?? ''

@@ -184,6 +184,42 @@ it('reads footnotes in the place they stand in', function (): void {
     expect($found->questions)->toHaveCount(1)->and($found->questions[0]->body)->toContain('Into thin sheets.');
 });
 
+it('reads the numbers and colours of RTF', function (): void {
+    $listed = fn (string $label, string $text): string => "{\\listtext\\pard\\plain $label\\tab}\\ls1\\ilvl0 $text\\par\n";
+    $rtf = '{\\rtf1\\ansi{\\colortbl;\\red255\\green0\\blue0;}\\pard '.
+        $listed('1.', 'Which splits?').$listed('a.', '{\\cf1 slate}').$listed('b.', 'chalk').
+        $listed('3.', 'Which fizzes?').$listed('a.', 'slate').$listed('b.', '{\\cf1 chalk}').'}';
+    $found = Typed::read($rtf, 'x.rtf');
+
+    expect(Typed::keys($found))->toBe(['choice: slate', 'choice: chalk'])->and(Typed::notices($found))->toBe(['text.number_skipped 4']);
+});
+
+it('reads tables that only lay out', function (string $html, array $keys): void {
+    expect(Typed::keys(Typed::read("<html><body>$html</body></html>", 'x.html')))->toBe($keys);
+})->with([
+    'questions in two columns' => [
+        '<table><tr><td><p>1. Which one?</p><p>a) x</p><p><b>b) y</b></p></td><td><p>2. And here?</p><p><b>a) x</b></p><p>b) '.
+        'y</p></td></tr></table>',
+        ['choice: y', 'choice: x'],
+    ],
+    'letters in cells of their own' => [
+        '<p>1. A?</p><table><tr><td>A</td><td>neon</td><td>B</td><td>iron</td></tr></table><p>Answer: B</p>',
+        ['choice: iron'],
+    ],
+    'a side of numbers, a side of letters' => [
+        '<p>Match each with its meaning.</p><table><tr><td>__ 1. atom</td><td>a. smallest</td></tr><tr><td>__ 2. ion</td><td>b. '.
+        'charged</td></tr>'.
+            '<tr><td>__ 3. mole</td><td>c. many</td></tr></table><p>Answers: 1. a 2. b 3. c</p>',
+        ['choice: smallest', 'choice: charged', 'choice: many'],
+    ],
+    'figures stay a table' => [
+        '<p>1. Which is hardest?</p><table><tr><td>1</td><td>talc</td><td>2.7</td><td>soft</td></tr><tr><td>2</td><td>ruby</'.
+        'td><td>4.0</td><td>hard</td></tr></table>'.
+            '<p>Answer: ruby</p>',
+        ['text: ruby'],
+    ],
+]);
+
 it('never runs, fetches or believes what a page says', function (): void {
     $html = '<html><body><script>alert(1)</script><p>1. Which?<img src="http://127.0.0.1:9/x.png" onerror="x()"></p><p>A. '.
         '<b>x</b></p><p>B. y</p>'.

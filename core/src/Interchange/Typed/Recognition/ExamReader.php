@@ -596,7 +596,8 @@ final class ExamReader
 
             return;
         }
-        $laid = TableLayout::lines($table, $draft);
+        $isMatch = $draft === null && $this->open !== null && InQuestion::isMatching($this->open);
+        $laid = ($isMatch ? MatchTable::asQuestions($table) : null) ?? TableLayout::lines($table, $draft);
         if ($laid !== null) {
             $this->all($laid);
 
@@ -658,7 +659,7 @@ final class ExamReader
     /** Whether the question that is open has its options or its answer, or a gap follows it. */
     private function isFinished(Line $line): bool
     {
-        return $line->isApart || ($this->open !== null && $this->open->isAnswered());
+        return $line->isApart || $this->open?->is !== 'question' || $this->open->isAnswered();
     }
 
     /** A number with another mark than those of the questions, where an option may stand: "1) slate" below "3. Which rock splits?". */

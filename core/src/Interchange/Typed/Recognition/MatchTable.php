@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange\Typed\Recognition;
 
 use WideQuarry\Interchange\Typed\Document\Cell;
+use WideQuarry\Interchange\Typed\Document\Line;
 use WideQuarry\Interchange\Typed\Document\Table;
 
 /** A table that is the question: two sides to match, or statements with a column for each of true and false. */
@@ -95,11 +96,28 @@ final class MatchTable
         return true;
     }
 
+    /**
+     * Numbers on the left that are questions of their own, letters on the right that all choose from.
+     *
+     * @return list<Line>|null the left side, then the right
+     */
+    public static function asQuestions(Table $table): ?array
+    {
+        $rows = array_values(array_filter($table->rows, fn (array $row): bool => QuestionLabel::at($row[0]->text()) !== null));
+        if ($table->columns() !== 2 || count($rows) < 2 || count($rows) + 1 < count($table->rows) || ! self::areLabelled($rows)) {
+            return null;
+        }
+
+        return (new Table($rows))->linesByColumn();
+    }
+
     /** @param  list<list<Cell>>  $rows */
     private static function areLabelled(array $rows): bool
     {
         $good = array_filter($rows, function (array $row): bool {
-            $left = Label::at($row[0]->text())[0]->type ?? '';
+            $text = $row[0]->text();
+            $blank = preg_match('/^_{2,}\s*/', $text, $m) === 1 ? strlen($m[0]) : 0;
+            $left = Label::at(substr($text, $blank))[0]->type ?? '';
             $right = Label::at(($row[1] ?? $row[0])->text())[0]->type ?? '';
 
             return count($row) === 2 && $left !== '' && $right !== '' && $left !== $right;

@@ -280,7 +280,7 @@ final class QuestionJson
             $this->question->miss('gaps-answers-none-taken', gaps: count($gaps), count: count($given), answer: $answer);
             $given = [];
         } else {
-            $this->keyed($asked->sign, self::isVague($answer) || $asked->isDisputed ? Sign::DISPUTED : null);
+            $this->keyed($asked->sign, self::isVague($answer, $asked->text(), count($gaps)) || $asked->isDisputed ? Sign::DISPUTED : null);
         }
         $instead = [];
         $after = '';
@@ -304,12 +304,15 @@ final class QuestionJson
     }
 
     /** An answer that says more than the words to type: a choice of several, a remark for who marks, a sentence. */
-    private static function isVague(string $answer): bool
+    private static function isVague(string $answer, string $asked, int $gaps): bool
     {
-        return preg_match(
-            '/\b(?:any\s+(?:one|two|three|four|\d)|or\s+similar|etc\b|e\.g\.|varies|vary|various|own\s+words)/iu',
-            $answer,
-        ) === 1 ||
+        $remark = '/\b(?:any\s+(?:one|two|three|four|order|answer|\d)|accept\s+any|or\s+similar|etc\b|e\.g\.|varies|vary|various|'.
+            'own\s+words)/iu';
+        $asksSeveral = $gaps < 2 && preg_match('/\b(?:two|three|four|five|several|[2-5])\b/iu', $asked) === 1;
+
+        return preg_match($remark, $answer) === 1 ||
+            ($asksSeveral && str_contains($answer, ',')) ||
+            preg_match('/^\(?[A-Ha-h]\)?\.?$/', $answer) === 1 || // of an option that was not found
             count(preg_split('/\s+/u', $answer) ?: []) > 8;
     }
 

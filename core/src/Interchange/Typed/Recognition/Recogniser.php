@@ -236,7 +236,15 @@ final class Recogniser
         $draft = $question->draft;
         $question->form = 'parts';
         $question->sign(Sign::Parts);
-        $ofParts = $answers === [] ? [] : AnswerText::ofParts(implode('  ', $answers), count($draft->items));
+        $last = $draft->items[count($draft->items) - 1];
+        $isOne = count(array_filter($draft->items, fn (Item $item): bool => $item->answers !== [])) === 1 && $last->answers !== [];
+        $together = $isOne ? AnswerText::ofParts($last->answers[0], count($draft->items)) : [];
+        if (count($together) === count($draft->items)) {
+            $last->answers = []; // one line below the last of them answers all
+        }
+        $ofParts = $together !== [] && $last->answers === []
+            ? $together
+            : ($answers === [] ? [] : AnswerText::ofParts(implode('  ', $answers), count($draft->items)));
         foreach ($draft->items as $i => $item) {
             $asked = $this->asked($question, $item->words);
             $asked->label = trim($item->labelled?->text() ?? '');

@@ -21,7 +21,7 @@ final class TableLayout
             return $table->lines();
         }
 
-        return self::options($table)
+        return self::options($table) ?? self::letteredCells($table)
             ?? self::questions($table)
             ?? ($draft !== null && InQuestion::isMatching($draft) ? null : self::labels($table));
     }
@@ -53,6 +53,27 @@ final class TableLayout
         }
 
         return null;
+    }
+
+    /**
+     * Letters in cells of their own, each before its option.
+     *
+     * @return list<Line>|null
+     */
+    private static function letteredCells(Table $table): ?array
+    {
+        $cells = array_values(array_filter(array_merge(...$table->rows), fn (Cell $cell): bool => $cell->lines !== []));
+        $lines = [];
+        for ($i = 0; $i + 1 < count($cells); $i += 2) {
+            $letter = chr(65 + intdiv($i, 2));
+            if (preg_match("/^\\(?$letter\\s*[.):]?\\)?$/i", $cells[$i]->text()) !== 1) {
+                return null;
+            }
+            $line = $cells[$i + 1]->lines[0];
+            $lines[] = $line->labelled(Words::plain("$letter. ")->followedBy($cells[$i + 1]->words(), ''), $cells[$i]->lines[0]->number);
+        }
+
+        return count($lines) > 1 && count($cells) % 2 === 0 ? $lines : null;
     }
 
     /** @return list<Line>|null */

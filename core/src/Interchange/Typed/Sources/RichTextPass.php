@@ -6,7 +6,7 @@ namespace WideQuarry\Interchange\Typed\Sources;
 
 /**
  * Goes over RTF (version 1.9.1) before it is converted. Colours and highlighting are written into the text where they begin and end;
- * a group restores what was before it.
+ * a group restores what was before it. Numbers of lists become text.
  */
 final class RichTextPass
 {
@@ -20,9 +20,6 @@ final class RichTextPass
     public static function over(string $bytes): string
     {
         $colours = self::colours($bytes);
-        if ($colours === []) {
-            return $bytes;
-        }
         $out = '';
         $state = ['cf' => 0, 'highlight' => 0, 'apart' => false];
         $stack = [];
@@ -35,6 +32,8 @@ final class RichTextPass
                 $state = array_pop($stack) ?? $state;
             } elseif ($token[0] === '\\*' || in_array($word, self::APART, true)) {
                 $state['apart'] = true;
+            } elseif (in_array($word, ['listtext', 'ls', 'ilvl'], true)) {
+                continue; // the number stands there as text; the converter would count by itself
             } elseif ($word === 'plain') {
                 [$state['cf'], $state['highlight']] = [0, 0];
             } elseif ($word === 'cf') {

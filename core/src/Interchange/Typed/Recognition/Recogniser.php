@@ -236,15 +236,7 @@ final class Recogniser
         $draft = $question->draft;
         $question->form = 'parts';
         $question->sign(Sign::Parts);
-        $last = $draft->items[count($draft->items) - 1];
-        $isOne = count(array_filter($draft->items, fn (Item $item): bool => $item->answers !== [])) === 1 && $last->answers !== [];
-        $together = $isOne ? AnswerText::ofParts($last->answers[0], count($draft->items)) : [];
-        if (count($together) === count($draft->items)) {
-            $last->answers = []; // one line below the last of them answers all
-        }
-        $ofParts = $together !== [] && $last->answers === []
-            ? $together
-            : ($answers === [] ? [] : AnswerText::ofParts(implode('  ', $answers), count($draft->items)));
+        $ofParts = self::answersOfParts($draft, $answers);
         foreach ($draft->items as $i => $item) {
             $asked = $this->asked($question, $item->words);
             $asked->label = trim($item->labelled?->text() ?? '');
@@ -256,6 +248,26 @@ final class Recogniser
             $asked->space = $item->space;
             $this->content($question, $asked, $item->items, null, []);
         }
+    }
+
+    /**
+     * One line that answers all parts: below the last of them, below the question, or in the key.
+     *
+     * @param  list<string>  $answers
+     * @return array<string, string> letter → answer
+     */
+    private static function answersOfParts(Draft $draft, array $answers): array
+    {
+        $last = $draft->items[count($draft->items) - 1];
+        $isOne = count(array_filter($draft->items, fn (Item $item): bool => $item->answers !== [])) === 1 && $last->answers !== [];
+        $together = $isOne ? AnswerText::ofParts($last->answers[0], count($draft->items)) : [];
+        if ($together !== [] && count($together) === count($draft->items)) {
+            $last->answers = [];
+
+            return $together;
+        }
+
+        return $answers === [] ? [] : AnswerText::ofParts(implode('  ', $answers), count($draft->items));
     }
 
     /** @param  list<string>  $answers */

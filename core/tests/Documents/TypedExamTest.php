@@ -314,6 +314,17 @@ it('lets no word of a text disappear', function (): void {
         $n + 2 .". Romeo$n",
         "☑ sierra$n",
         'true',
+        "Model answer: tango$n",
+        "Mark scheme: uniform$n (2 marks)",
+        "(a) victor$n?",
+        "Match each whiskey$n.",
+        "It is [xray$n / yankee$n].",
+        "Questions 2 to 3 refer to zulu$n.",
+        "a) able$n      b) baker$n",
+        "Hint: dog$n",
+        "Put fox$n in order:",
+        "T / F  George$n",
+        "- how$n",
     ];
     for ($round = 0; $round < (getenv('QUARRY_LONG') ? 20000 : 400); $round++) {
         $text = "1. Start?\n";

@@ -105,6 +105,12 @@ final class ExamReader
         $reader->all($document->items);
         $reader->close();
         $reader->exam->sections = $reader->section + 1;
+        foreach ($reader->exam->keys as $key) {
+            $text = $reader->exam->texts[$key->line] ?? '';
+            if ($key->answers === [] && ! LineKinds::isKeyHeading($text)) {
+                $reader->unused(Line::plain($key->line, $text)); // a heading in a key, and nothing below it
+            }
+        }
 
         return $reader->exam;
     }

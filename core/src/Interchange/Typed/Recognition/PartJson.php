@@ -101,6 +101,11 @@ final class PartJson
     /** @return array{\stdClass, string} the part, and the unit to be written after it */
     public static function typed(string $id, int|float $points, string $answer, ?QuestionType $type = null): array
     {
+        // "3.14 (accept 3.1)"
+        $accept = '/^(.+?)\s*[(\[]\s*(?:also\s+)?accept(?:able|ed)?\s*:?\s+(?!any)(.+?)\s*[)\]]$/iu';
+        if (preg_match($accept, $answer, $m) === 1) {
+            $answer = "$m[1] / $m[2]";
+        }
         $number = $type === QuestionType::Words ? null : self::number($answer);
         if ($number !== null) {
             return [self::keyed($id, 'number', $points, ['width' => 8], $number[0]), $number[1]];

@@ -55,6 +55,10 @@ final class QuestionJson
             'parts' => $this->parts,
         ];
         $feedback = $draft->feedback === null ? [] : [$draft->feedback->html()];
+        $isEssay = in_array(Sign::Essay, $this->question->signs, true);
+        foreach ($isEssay ? [] : [...$draft->models, ...$draft->scheme] as $words) {
+            $feedback[] = $words->html();
+        }
         foreach ($this->because as $because) {
             $feedback[] = htmlspecialchars(Vocabulary::capital($because), ENT_NOQUOTES | ENT_SUBSTITUTE);
         }

@@ -129,6 +129,9 @@ final class Recogniser
             self::besideEachOther($draft);
         }
         if (count($draft->items) < 2 || count($draft->others) < 2) {
+            array_push($draft->stem, ...array_map(fn (Item $item): Words => $item->typedOut(), $draft->others));
+            $draft->others = [];
+
             return false;
         }
         $question->form = 'match';
@@ -296,13 +299,27 @@ final class Recogniser
     }
 
     /**
+     * Bullets below a task to explain, and nothing that says one of them is right.
+     *
+     * @param  list<Item>  $items
+     */
+    private static function arePrompts(Asked $asked, array $items): bool
+    {
+        $isBulleted = $items !== [] && array_filter($items, fn (Item $item): bool => $item->label?->type !== 'bullet') === [];
+        $looks = new Unit(array_map(fn (Item $item): array => Looks::of($item->words), $items));
+        $isMarked = array_filter(array_merge([], ...$looks->looks), fn (string $look): bool => $looks->apart($look) !== null) !== [];
+
+        return $isBulleted && ! $isMarked && $asked->answers === [] && preg_match('/^\W*(?:'.Vocabulary::ESSAY.')\b/iu', $asked->text()) === 1;
+    }
+
+    /**
      * @param  list<Item>  $items
      * @param  array{string, string}|null  $pair
      * @param  list<Words>  $pairWords
      */
     private function content(Recognised $question, Asked $asked, array $items, ?array $pair, array $pairWords): void
     {
-        $isTyped = $question->draft->type?->isTyped() === true;
+        $isTyped = $question->draft->type?->isTyped() === true || self::arePrompts($asked, $items);
         if (count($items) === 1 || ($isTyped && $items !== [])) {
             $asked->stem = [...$asked->stem, ...array_map(fn (Item $item): Words => $item->typedOut(), $items)];
             $items = [];

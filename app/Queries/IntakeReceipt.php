@@ -75,6 +75,7 @@ final class IntakeReceipt
                     SQL,
                 [$intake->id],
             ),
+            'paragraphs' => self::paragraphs($intake),
             'losses' => self::losses($intake),
             'notices' => [
                 'note' => $things['notice:note'] ?? 0,
@@ -82,6 +83,21 @@ final class IntakeReceipt
                 'problem' => $things['notice:problem'] ?? 0,
             ],
         ];
+    }
+
+    /** @return array{all: int, unused: int} of typed documents: how many there are, and how many went nowhere */
+    private static function paragraphs(Intake $intake): array
+    {
+        /** @var object{all: int, unused: int}&\stdClass $row */
+        $row = DB::selectOne(
+            <<<'SQL'
+            SELECT count(*) AS all, count(*) FILTER (WHERE one->>'is' = 'unused') AS unused
+            FROM staged_things, jsonb_array_elements(value->'lines') AS one WHERE intake_id = ? AND type = 'document'
+            SQL,
+            [$intake->id],
+        );
+
+        return ['all' => $row->all, 'unused' => $row->unused];
     }
 
     /**

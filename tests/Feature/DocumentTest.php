@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\Intake\CommitIntake;
 use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
 use App\Actions\Intake\ReviewIntake;
@@ -84,6 +85,16 @@ it('lets an author say how a key is marked, for all alike', function (): void {
     corrected($world, $intake, ['looks' => ['bold' => 'key']])->assertNoContent();
 
     expect($certainties())->toBe([1.0, 1.0, 0.0, 0.0, 0.0]);
+});
+
+it('counts in the receipt what was not used', function (): void {
+    $world = new World;
+    $intake = $world->typed("Name: ______\n\n1. Which splits?\nA. slate\nB. chalk\nAnswer: A\n");
+    app(CommitIntake::class)->begin($intake, $world->people['writer']);
+    app(CommitIntake::class)->handle($intake->refresh());
+    $body = Json::decode((string) DB::table('receipts')->where('intake_id', $intake->id)->value('body'));
+
+    expect((array) $body->paragraphs)->toBe(['all' => 5, 'unused' => 1]);
 });
 
 it('refuses a correction of what another window has corrected, and of what is no document', function (): void {

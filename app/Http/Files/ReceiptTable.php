@@ -19,7 +19,7 @@ final class ReceiptTable
                 $rows[] = [self::words($name), $value];
             }
         }
-        foreach (['source', 'result', 'counts', 'notices'] as $name) {
+        foreach (['source', 'result', 'counts', 'paragraphs', 'notices'] as $name) {
             foreach (($body->{$name} ?? null) instanceof \stdClass ? get_object_vars($body->{$name}) : [] as $what => $value) {
                 if (is_scalar($value)) {
                     $rows[] = [self::words($name).': '.self::words($what), $value];

@@ -1592,7 +1592,9 @@ export type Messages = {
       groups: string
       assessments: string
       draws: string
+      paragraphs: string
     } & Record<string, string>
+    unusedParagraphs: (values: { n: number }) => string
     makesAssessments: (values: { n: number; titles: Words }) => string
     foldersMade: (values: { n: number }) => string
     download: {

@@ -40,6 +40,9 @@ export function ReceiptTable({ body }: { body: ReceiptBody }) {
           {(['stimuli', 'media'] as const).map((thing) =>
             body[thing] > 0 ? row(texts.intake.things[thing] ?? '', body[thing], '') : null,
           )}
+          {body.paragraphs && body.paragraphs.all > 0
+            ? row(texts.intake.things.paragraphs ?? '', body.paragraphs.all, texts.intake.unusedParagraphs({ n: body.paragraphs.unused }))
+            : null}
           {body.groups > 0
             ? row(
                 texts.intake.things.groups ?? '',

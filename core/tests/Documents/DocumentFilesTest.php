@@ -91,6 +91,10 @@ it('keeps what a converter drops', function (string $body, array $keys): void {
             '</w:txbxContent></w:pict></w:r></w:p>'.Typed::paragraphs('Answer: A'),
         ['choice: slate'],
     ],
+    'words in smart tags' => [
+        '<w:p><w:smartTag><w:r><w:t>1. Which splits?</w:t></w:r></w:smartTag></w:p>'.Typed::paragraphs('A. slate', 'B. chalk', 'Answer: A'),
+        ['choice: slate'],
+    ],
     'underlined blanks' => [
         '<w:p><w:r><w:t xml:space="preserve">1. Slate comes from </w:t></w:r><w:r><w:rPr><w:u '.
         'w:val="single"/></w:rPr><w:tab/><w:tab/></w:r></w:p>'.

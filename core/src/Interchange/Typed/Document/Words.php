@@ -125,24 +125,8 @@ final readonly class Words
         return array_values(array_unique($marks ?? []));
     }
 
-    public function has(string $mark): bool
-    {
-        foreach ($this->runs as $run) {
-            if (in_array($mark, $run->marks, true)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
     public function html(): string
     {
         return implode('', array_map(fn (Run $run): string => $run->html(), $this->runs));
-    }
-
-    public function equals(self $other): bool
-    {
-        return $this->runs == $other->runs;
     }
 }

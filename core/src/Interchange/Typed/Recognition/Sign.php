@@ -57,11 +57,6 @@ enum Sign: string
         };
     }
 
-    public function isOfKey(): bool
-    {
-        return $this->certainty() > 0;
-    }
-
     /** Of a look, as Evidence names it. */
     public static function ofLook(string $look): self
     {

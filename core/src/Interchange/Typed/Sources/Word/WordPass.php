@@ -169,6 +169,10 @@ final class WordPass
                 WordXml::unwrap($control, $content);
             }
         }
+        foreach ([...WordXml::all($root, 'smartTag'), ...WordXml::all($root, 'customXml')] as $wrapper) {
+            WordXml::remove(...array_filter([WordXml::child($wrapper, 'smartTagPr'), WordXml::child($wrapper, 'customXmlPr')]));
+            WordXml::unwrap($wrapper);
+        }
         foreach (WordXml::all($root, 'ffData') as $field) {
             $box = WordXml::child($field, 'checkBox');
             $list = WordXml::child($field, 'ddList');

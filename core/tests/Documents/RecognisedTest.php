@@ -46,6 +46,7 @@ it('recognises every kind of question that people type', function (string $text,
         "1. Rock forms when\na. magma\ncools   b. mud dries\nAnswer: b",
         ['choice: mud dries'],
     ],
+    'a word behind the right option' => ["1. Which?\nA. slate (correct)\nB. chalk\n2. Which?\nA. x\nB. y (correct)", ['choice: slate', 'choice: y']],
     'options without letters' => ["1. Which splits?\nSlate\nChalk\nClay\nAnswer: slate", ['choice: Slate']],
     'roman options' => ["1. Which splits?\n(i) slate\n(ii) chalk\nAnswer: ii", ['choice: chalk']],
     'letters of a key run together' => ["1. Which two?\nA. a\nB. b\nC. c\nAnswer: AC", ['choice: a, c']],
@@ -152,6 +153,13 @@ it('weighs what looks say over the whole document', function (int $marked, int $
     'half of ten may be one' => [5, 10, 0.8],
     'two of ten are bold words' => [2, 10, 0.0],
 ]);
+
+it('tells the look of a letter from that of its option', function (): void {
+    $found = Typed::read("1. A?\n\n**A.** x\n\n**B.** **y**\n\n2. B?\n\n**A.** **x**\n\n**B.** y\n", 'exam.md');
+
+    expect(Typed::keys($found))->toBe(['choice: y', 'choice: x'])
+        ->and($found->questions[0]->record->origin->fields->certainty)->toBe(0.8);
+});
 
 it('claims no key as sure that something contradicts', function (string $text): void {
     expect(Typed::read($text, 'exam.md')->questions[0]->record->origin->fields->certainty)->toBeLessThan(0.9);

@@ -13,6 +13,10 @@ final class Looks
     public const SIGN = '/^([^\p{L}\p{N}\s(\["\'“‘£$€−+.,\x{FFFC}-]{1,3})\s*(?=\S)|'.
         '(?<=\S)\s*([^\p{L}\p{N}\s)\]"\'”’.,?!%°:;…²³\x{FFFC}-]{1,3})$/u';
 
+    /** "(correct)", "← right answer". */
+    private const SAID = '/(?<=\S)\s*([(\[←<*–-]+\s*(?:(?:correct|right)(?:\s+answer)?|answer|key|richtig|juste|correcta|corretta|juist|poprawna)'.
+        '\s*[)\]]?)$/iu';
+
     /** Looks that say nothing of a key: they belong to what is said. */
     private const WITHIN = ['sub', 'sup', 'code', 'auto'];
 
@@ -21,7 +25,7 @@ final class Looks
     {
         $looks = self::marks($words);
         if ($label !== null) {
-            foreach (array_diff(self::marks($label), $looks) as $look) {
+            foreach (self::marks($label) as $look) {
                 $looks[] = "letter:$look";
             }
         }
@@ -30,6 +34,10 @@ final class Looks
         }
         if (preg_match(self::SIGN, $words->text(), $m) === 1) {
             $looks[] = 'sign:'.trim($m[1] !== '' ? $m[1] : $m[2]);
+        }
+
+        if (preg_match(self::SAID, $words->text(), $m) === 1) {
+            $looks[] = 'sign:'.trim($m[1]);
         }
 
         return array_values(array_unique($looks));

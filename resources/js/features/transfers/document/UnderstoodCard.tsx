@@ -17,8 +17,8 @@ const tones = { sure: 'bg-accent-tint text-accent', check: 'bg-attention-tint te
 type Props = {
   intake: string
   question: Understood
-  /** Where it begins in the document. */
-  line: Line
+  /** What it was typed in, from where it begins. */
+  lines: Line[]
   index: number
   media: (id: string) => string
   correct: Correct
@@ -26,12 +26,12 @@ type Props = {
 }
 
 /** A question as it was understood, how sure that is and why, and what can be corrected of it. */
-export function UnderstoodCard({ intake, question, line, index, media, correct, canJoin }: Props) {
+export function UnderstoodCard({ intake, question, lines, index, media, correct, canJoin }: Props) {
   const [why, setWhy] = useState(false)
   const tree = useMemo(() => htmlTree(question.html), [question.html])
   const sureness = surenessOf(question.certainty)
   const percent = Math.round(question.certainty * 100)
-  const at = `${line.number}`
+  const at = `${lines[0]?.number ?? ''}`
   return (
     <article
       aria-label={question.title}
@@ -58,7 +58,7 @@ export function UnderstoodCard({ intake, question, line, index, media, correct, 
           }
         >
           {canJoin ? <Menu.Item onSelect={() => correct.set('lines', at, 'more')}>{words.question.join}</Menu.Item> : null}
-          <Menu.Item onSelect={() => correct.set('lines', at, 'unused')}>{words.question.drop}</Menu.Item>
+          <Menu.Item onSelect={() => correct.drop(lines.map((one) => one.number))}>{words.question.drop}</Menu.Item>
           <Menu.Line />
           <Menu.Label>{words.question.types}</Menu.Label>
           {Object.entries(words.types).map(([type, title]) => (

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Line } from '@/api/documents'
-import { lookOf, withCorrection, withPoints, wordOf } from './corrections'
+import { lookOf, withCorrection, withoutLines, withPoints, wordOf } from './corrections'
 
 const line = (option: number | null, looks: string[]): Line => ({ number: 1, html: '', option, looks })
 
@@ -10,6 +10,10 @@ describe('corrections', () => {
     expect(one).toEqual({ lines: { 4: 'question' } })
     expect(withCorrection(one, 'keys', '2', [0])).toEqual({ lines: { 4: 'question' }, keys: { 2: [0] } })
     expect(withCorrection(one, 'lines', '4', null)).toEqual({})
+  })
+
+  it('leaves out all paragraphs of a question', () => {
+    expect(withoutLines({ lines: { 4: 'question' } }, [7, 8])).toEqual({ lines: { 4: 'question', 7: 'unused', 8: 'unused' } })
   })
 
   it('sets and removes points', () => {

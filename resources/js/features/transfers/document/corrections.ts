@@ -11,6 +11,11 @@ export function withCorrection(now: Corrections, part: Part, name: string, value
   return Object.keys(held).length > 0 ? { ...rest, [part]: held } : rest
 }
 
+/** Leaves out paragraphs: all those of a question that is none. */
+export function withoutLines(now: Corrections, lines: number[]): Corrections {
+  return { ...now, lines: { ...now.lines, ...Object.fromEntries(lines.map((line) => [line, 'unused'])) } }
+}
+
 export function withPoints(now: Corrections, points: string): Corrections {
   const { points: _, ...rest } = now
   return points.trim() === '' ? rest : { ...rest, points }

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { type Corrections, correctDocument } from '@/api/documents'
 import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
-import { type Part, withCorrection, withPoints } from './corrections'
+import { type Part, withCorrection, withoutLines, withPoints } from './corrections'
 import { phraseOfLook } from './phrases'
 
 const words = texts.document
@@ -14,6 +14,8 @@ export type Correct = {
   /** Where a look is given that goes with it, one step more says the same of all questions. */
   set: (part: Part, name: string, value: string | number[] | null, look?: string | null) => void
   points: (points: string) => void
+  /** Leaves out paragraphs. */
+  drop: (lines: number[]) => void
 }
 
 /** Reads the document again with a correction more; each can be undone, and what was corrected before holds. */
@@ -50,5 +52,6 @@ export function useCorrections(intake: string, file: string, now: Corrections): 
     isPending: send.isPending,
     set: (part, name, value, look) => change(withCorrection(now, part, name, value), look ?? null),
     points: (points) => change(withPoints(now, points)),
+    drop: (lines) => change(withoutLines(now, lines)),
   }
 }

@@ -88,6 +88,8 @@ function seams(): array
         ->json('act'); // the hidden one was left, with its title
     DB::table('bank_grants')->where('bank_id', $home->id)->where('user_id', $person->id)->delete();
 
+    $typed = $world->typed("Zirkonit exam\n\n1. Zirkonit or slate?\nA. zirkonit\nB. slate\nAnswer: A\n");
+
     return [
         $world,
         $person,
@@ -107,8 +109,9 @@ function seams(): array
             ],
             'subject' => ['new:mine', 'new:rocks'],
             'page' => ['1'],
-            'intake' => [($intake = $world->intake()->id)],
+            'intake' => [($intake = $world->intake()->id), $typed->id],
             'staged' => [(string) DB::table('staged_questions')->where('intake_id', $intake)->value('id')],
+            'file' => [(string) DB::table('intake_files')->where('intake_id', $typed->id)->value('id')],
             'receipt' => [$world->receipt()],
             'rubric' => [$rubric, $secretRubric],
             'dispatch' => [$world->dispatch()],

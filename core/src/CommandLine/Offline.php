@@ -6,6 +6,7 @@ namespace WideQuarry\CommandLine;
 
 use WideQuarry\Checks\Completeness;
 use WideQuarry\CoreException;
+use WideQuarry\Duplicates\Comparison;
 use WideQuarry\Finding;
 use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\FixedRolls;
@@ -32,7 +33,7 @@ use WideQuarry\Variables\RollProblem;
 /** The commands that need neither database nor framework. Standard output carries JSON only; a problem is exit code 1. */
 final readonly class Offline
 {
-    public const COMMANDS = ['read', 'write', 'score', 'present', 'rolls', 'study', 'check'];
+    public const COMMANDS = ['read', 'write', 'score', 'present', 'rolls', 'study', 'check', 'compare'];
 
     private const OPTIONS = [
         'read' => ['media', 'lines', 'as'],
@@ -42,6 +43,7 @@ final readonly class Offline
         'rolls' => ['count', 'seed'],
         'study' => ['rolls'],
         'check' => [],
+        'compare' => [],
     ];
 
     private PartKinds $kinds;
@@ -79,6 +81,7 @@ final readonly class Offline
                 ),
                 'rolls' => $this->rolls($arguments),
                 'study' => $this->study($arguments),
+                'compare' => $this->compare($arguments),
                 default => $this->check($arguments),
             };
         } catch (CoreException $problem) {
@@ -286,6 +289,58 @@ final readonly class Offline
         }
 
         return $failed ? 1 : 0;
+    }
+
+    private function compare(Arguments $arguments): int
+    {
+        [$a, $b] = [...$arguments->words, '', ''];
+        if ($a === '' || $b === '' || $a === '-' && $b === '-') {
+            return $this->fail(Problem::usage(Message::of('commandLine.compare-what')));
+        }
+        [$a, $b] = [$this->questionsOf($a), $this->questionsOf($b)];
+        $compared = new Comparison($a, $b, $this->kinds);
+        [$inA, $inB] = [fn (int $at): string => $compared->identifierInA($at), fn (int $at): string => $compared->identifierInB($at)];
+        $this->streams->line(Json::encode([
+            'same' => array_map(fn (array $pair): array => [$inA($pair[0]), $inB($pair[1])], $compared->same),
+            'differing' => array_map(
+                fn (array $one): array => [
+                    'a' => $inA($one[0]),
+                    'b' => $inB($one[1]),
+                    'by' => $one[2],
+                    'changes' => array_map(SaidDifference::of(...), $one[3]),
+                ],
+                $compared->differing,
+            ),
+            'only_a' => array_map($inA, $compared->onlyA),
+            'only_b' => array_map($inB, $compared->onlyB),
+        ]));
+
+        return 0;
+    }
+
+    /** @return list<string> the questions of any file that can be read, or of the output of read, each as JSON */
+    private function questionsOf(string $file): array
+    {
+        [$path, $temporary] = $this->onDisk($file);
+        try {
+            $source = new Source($path, $file === '-' ? Message::of('commandLine.standard-input') : basename($file));
+            $things = str_starts_with(ltrim((string) file_get_contents($path, false, null, 0, 64)), '{')
+                ? $this->questionsOfJson($path)
+                : Formats::standard($this->kinds, $this->converter)->for($source)->read($source);
+            $questions = [];
+            foreach ($things as $thing) {
+                $question = $thing instanceof \stdClass && ($thing->type ?? '') === 'question' ? $thing->value : $thing;
+                if ($question instanceof \stdClass && isset($question->parts)) {
+                    $questions[] = Json::encode(Question::read($question, $this->kinds)->toJson());
+                }
+            }
+
+            return $questions;
+        } finally {
+            if ($temporary) {
+                unlink($path);
+            }
+        }
     }
 
     private function check(Arguments $arguments): int

@@ -69,7 +69,7 @@ final class Differences
     }
 
     /** @return array<string, string> path with tabs between its names → what stands there, in words */
-    private static function flat(\stdClass $content): array
+    public static function flat(\stdClass $content): array
     {
         $flat = [];
         self::walk($content, [], $flat);

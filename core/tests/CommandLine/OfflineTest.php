@@ -246,3 +246,28 @@ it('says what is wrong with a command and leaves nothing behind', function (stri
     ],
     'too many rolls' => ['rolls', ['#', '--count=99999999'], '', 'usage'],
 ]);
+
+it('compares two files that can be read, or the output of read', function () use ($rocks): void {
+    $changed = json_decode((string) file_get_contents($rocks));
+    $changed->questions[1]->title = 'Another title';
+    array_splice($changed->questions, 2, 1);
+    $here = json_decode((string) file_get_contents($rocks))->questions;
+    [$code, $lines] = quarry('compare', [$rocks, scratch('changed.json', (string) json_encode($changed))]);
+    $typed = "1. Which splits?\nA. slate\nB. chalk\nAnswer: A\n";
+    [, $alike] = quarry('compare', [scratch('a.txt', $typed), scratch('b.txt', str_replace('slate', 'shale', $typed))]);
+
+    expect($code)->toBe(0)
+        ->and(count($lines[0]->same))->toBe(count($here) - 2)
+        ->and($lines[0]->differing)->toEqual([
+            (object) [
+                'a' => $here[1]->id,
+                'b' => $here[1]->id,
+                'by' => 'identifier',
+                'changes' => ["title: {$here[1]->title} → Another title"],
+            ],
+        ])
+        ->and([$lines[0]->only_a, $lines[0]->only_b])->toBe([[$here[2]->id], []])
+        ->and([count($alike[0]->only_a), count($alike[0]->only_b)])->toBe([1, 1])
+        ->and(quarry('compare', [$rocks])[2]->detail)->toBe('Name two files to compare: quarry compare A B. One of them may be -.')
+        ->and(quarry('compare', [$rocks, '/nowhere'])[0])->toBe(1);
+});

@@ -14,8 +14,8 @@ final class Looks
         '(?<=\S)\s*([^\p{L}\p{N}\s)\]"\'”’.,?!%°:;…²³\x{FFFC}-]{1,3})$/u';
 
     /** "(correct)", "← right answer". */
-    private const SAID = '/(?<=\S)\s*([(\[←<*–-]+\s*(?:(?:correct|right)(?:\s+answer)?|answer|key|richtig|juste|correcta|corretta|juist|poprawna)'.
-        '\s*[)\]]?)$/iu';
+    private const SAID = '/(?<=\S)\s*([(\[←<*–-]+\s*(?:(?:correct|right)(?:\s+answer)?|answer|key'.
+        '|richtig|juste|correcta|corretta|juist|poprawna)\s*[)\]]?)$/iu';
 
     /** Looks that say nothing of a key: they belong to what is said. */
     private const WITHIN = ['sub', 'sup', 'code', 'auto'];

@@ -54,14 +54,7 @@ final class QuestionJson
             'body' => $this->body->html(),
             'parts' => $this->parts,
         ];
-        $feedback = $draft->feedback === null ? [] : [$draft->feedback->html()];
-        $isEssay = in_array(Sign::Essay, $this->question->signs, true);
-        foreach ($isEssay ? [] : [...$draft->models, ...$draft->scheme] as $words) {
-            $feedback[] = $words->html();
-        }
-        foreach ($this->because as $because) {
-            $feedback[] = htmlspecialchars(Vocabulary::capital($because), ENT_NOQUOTES | ENT_SUBSTITUTE);
-        }
+        $feedback = $this->feedback();
         if ($feedback !== []) {
             $html = implode('', array_map(fn (string $one): string => "<p>$one</p>", $feedback));
             $json['feedback'] = (object) ['general' => (object) ['html' => $html, 'show' => 'after']];
@@ -77,6 +70,22 @@ final class QuestionJson
         $this->tellUnused($json);
 
         return (object) [...$json, 'certainty' => $this->certainty()];
+    }
+
+    /** @return list<string> the explanation, models and schemes that are not an essay's, and reasons of statements, each as rich text */
+    private function feedback(): array
+    {
+        $draft = $this->question->draft;
+        $feedback = $draft->feedback === null ? [] : [$draft->feedback->html()];
+        $isEssay = in_array(Sign::Essay, $this->question->signs, true);
+        foreach ($isEssay ? [] : [...$draft->models, ...$draft->scheme] as $words) {
+            $feedback[] = $words->html();
+        }
+        foreach ($this->because as $because) {
+            $feedback[] = htmlspecialchars(Vocabulary::capital($because), ENT_NOQUOTES | ENT_SUBSTITUTE);
+        }
+
+        return $feedback;
     }
 
     /**

@@ -309,7 +309,9 @@ final class Recogniser
         $looks = new Unit(array_map(fn (Item $item): array => Looks::of($item->words), $items));
         $isMarked = array_filter(array_merge([], ...$looks->looks), fn (string $look): bool => $looks->apart($look) !== null) !== [];
 
-        return $isBulleted && ! $isMarked && $asked->answers === [] && preg_match('/^\W*(?:'.Vocabulary::ESSAY.')\b/iu', $asked->text()) === 1;
+        $isTask = preg_match('/^\W*(?:'.Vocabulary::ESSAY.')\b/iu', $asked->text()) === 1;
+
+        return $isTask && $isBulleted && ! $isMarked && $asked->answers === [];
     }
 
     /**

@@ -174,17 +174,32 @@ it('claims no key as sure that something contradicts', function (string $text): 
     'one of several' => ["1. Name two.\nAnswer: slate, chalk, clay (any two)\n"],
 ]);
 
-it('holds what an author corrected', function (Corrections $corrections, array $keys): void {
-    $text = "1. Which?\nA. x\nB. y\n2. Name it.\nR: slate\n\nA last line\n";
+/** @return list<string> the keys of a typed text that was corrected */
+function correctedKeys(string $text, WideQuarry\Interchange\Typed\Sources\DocumentType $type, Corrections $corrections): array
+{
     $file = (string) tempnam(sys_get_temp_dir(), 'typed');
     file_put_contents($file, $text);
     $source = new WideQuarry\Interchange\Source($file, 'exam.txt');
-    $things = (new WideQuarry\Interchange\Typed\TypedReader(new WideQuarry\Interchange\NoConverter))
-        ->read($source, WideQuarry\Interchange\Typed\Sources\DocumentType::Text, $corrections);
+    $things = (new WideQuarry\Interchange\Typed\TypedReader(new App\Infrastructure\Pandoc))->read($source, $type, $corrections);
     $found = WideQuarry\Interchange\PackageContents::collect($things);
     unlink($file);
 
-    expect(Typed::keys($found))->toBe($keys);
+    return Typed::keys($found);
+}
+
+it('takes a look that means nothing for nothing in letters too', function (array $looks, string $key): void {
+    $markdown = WideQuarry\Interchange\Typed\Sources\DocumentType::Markdown;
+
+    expect(correctedKeys("1. Which?\n\nA. x\n\n**B. y**\n", $markdown, new Corrections(looks: $looks)))->toBe(["choice: $key"]);
+})->with([
+    'as it is read' => [[], 'y'],
+    'bold means nothing' => [['bold' => 'nothing'], ''],
+]);
+
+it('holds what an author corrected', function (Corrections $corrections, array $keys): void {
+    $text = "1. Which?\nA. x\nB. y\n2. Name it.\nR: slate\n\nA last line\n";
+
+    expect(correctedKeys($text, WideQuarry\Interchange\Typed\Sources\DocumentType::Text, $corrections))->toBe($keys);
 })->with([
     'nothing' => [new Corrections, ['choice: ', 'text: ']],
     'which option is right' => [new Corrections(keys: [1 => [1]]), ['choice: y', 'text: ']],

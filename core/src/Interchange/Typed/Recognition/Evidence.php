@@ -41,8 +41,9 @@ final readonly class Evidence
         foreach (array_keys($looks) as $look) {
             $look = (string) $look;
             $says = $corrections->looks[$look] ?? null;
-            if ($look === 'strike') {
-                continue;
+            $isLetterOfNothing = ($corrections->looks[preg_replace('/^letter:/', '', $look)] ?? null) === 'nothing' && $says === null;
+            if ($look === 'strike' || $isLetterOfNothing) {
+                continue; // who says that bold means nothing means the letters before the options too
             }
             $apart = count(array_filter($among, fn (Unit $unit): bool => $unit->apart($look) !== null));
             if ($apart > 0 || $says !== null) {

@@ -41,9 +41,8 @@ final readonly class Evidence
         foreach (array_keys($looks) as $look) {
             $look = (string) $look;
             $says = $corrections->looks[$look] ?? null;
-            $isLetterOfNothing = ($corrections->looks[preg_replace('/^letter:/', '', $look)] ?? null) === 'nothing' && $says === null;
-            if ($look === 'strike' || $isLetterOfNothing) {
-                continue; // who says that bold means nothing means the letters before the options too
+            if (self::isIgnored($look, $corrections)) {
+                continue;
             }
             $apart = count(array_filter($among, fn (Unit $unit): bool => $unit->apart($look) !== null));
             if ($apart > 0 || $says !== null) {
@@ -53,18 +52,43 @@ final readonly class Evidence
                 continue;
             }
             [$agree, $differ] = self::judged($units, $look);
-            if ($says === 'key' ||
-                ($apart > 0 && $apart >= self::SHARE * count($among) && $differ * 4 <= $agree + ($open === [] ? 0 : 1))) {
+            $isOften = $apart >= max(1, self::SHARE * count($among));
+            if ($says === 'key' || ($isOften && self::isBorneOut($agree, $differ, $open === []))) {
                 $shares[$look] = $says === 'key' ? 2.0 : $apart / count($among) * (($agree + 1) / ($agree + $differ + 1));
                 $counts[$look] = $apart;
             }
         }
+
+        return new self(self::ordered($shares), $corrections, $counts, $seen);
+    }
+
+    /**
+     * @param  array<string, float>  $shares
+     * @return array<string, float> the look that says most first
+     */
+    private static function ordered(array $shares): array
+    {
         uksort(
             $shares,
             fn (string $a, string $b): int => [$shares[$b], self::order($a), strlen($b)] <=> [$shares[$a], self::order($b), strlen($a)],
         );
 
-        return new self($shares, $corrections, $counts, $seen);
+        return $shares;
+    }
+
+    /** A look may differ from one in four of the keys in words, and from one where most have none. */
+    private static function isBorneOut(int $agree, int $differ, bool $haveAllKeys): bool
+    {
+        return $differ * 4 <= $agree + ($haveAllKeys ? 0 : 1);
+    }
+
+    /** Who says that bold means nothing means the letters before the options too. */
+    private static function isIgnored(string $look, Corrections $corrections): bool
+    {
+        $said = $corrections->looks;
+        $isOfLetter = str_starts_with($look, 'letter:') && ! isset($said[$look]);
+
+        return $look === 'strike' || ($isOfLetter && ($said[substr($look, strlen('letter:'))] ?? null) === 'nothing');
     }
 
     /**

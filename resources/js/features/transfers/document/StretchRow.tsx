@@ -46,7 +46,15 @@ export function StretchRow({ intake, stretch, question, index, canJoin, correcti
         })}
       </div>
       {isQuestion ? (
-        <UnderstoodCard intake={intake} question={question} lines={stretch.lines} index={index} media={media} correct={correct} canJoin={canJoin} />
+        <UnderstoodCard
+          intake={intake}
+          question={question}
+          lines={stretch.lines}
+          index={index}
+          media={media}
+          correct={correct}
+          canJoin={canJoin}
+        />
       ) : (
         <p className={`self-start rounded-ui px-3 py-1 ${stretch.is === 'unused' ? 'bg-attention-tint text-attention' : 'text-second'}`}>
           {stretch.is === 'question' ? words.question.empty : words.is[stretch.is]}

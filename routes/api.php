@@ -51,6 +51,7 @@ use App\Http\Controllers\StatementController;
 use App\Http\Controllers\StimulusController;
 use App\Http\Controllers\StimulusRevisionController;
 use App\Http\Controllers\StudyController;
+use App\Http\Controllers\TableController;
 use App\Http\Controllers\TaggingController;
 use App\Http\Controllers\TeamController;
 use App\Http\Controllers\ThumbnailController;
@@ -268,6 +269,11 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::put('intakes/{intake}/questions/{staged}', [StagedController::class, 'update'])->whereUuid(['intake', 'staged']);
     Route::get('intakes/{intake}/documents/{file}', [DocumentController::class, 'show'])->whereUuid(['intake', 'file']);
     Route::put('intakes/{intake}/documents/{file}', [DocumentController::class, 'update'])->whereUuid(['intake', 'file']);
+    Route::get('intakes/{intake}/tables/{file}', [TableController::class, 'show'])->whereUuid(['intake', 'file']);
+    Route::put('intakes/{intake}/tables/{file}', [TableController::class, 'update'])->whereUuid(['intake', 'file']);
+    Route::post('table-mappings', [TableController::class, 'keep']);
+    Route::delete('table-mappings/{mapping}', [TableController::class, 'forget'])->whereUuid('mapping');
+    Route::get('table-templates/{kind}/{type}', [TableController::class, 'template']);
     Route::get('intakes/{intake}/media/{medium}', [StagedController::class, 'medium'])->whereUuid('intake');
     Route::middleware(['throttle:try', HeavyWork::class])->group(function (): void {
         Route::post('lines', LinesController::class);

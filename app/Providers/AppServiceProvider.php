@@ -7,8 +7,8 @@ namespace App\Providers;
 use App\Accounts\Network;
 use App\Infrastructure\KeptConnector;
 use App\Infrastructure\LimiterStore;
+use App\Infrastructure\OfficePrograms;
 use App\Infrastructure\OutboxTransport;
-use App\Infrastructure\Pandoc;
 use App\Infrastructure\WorkerHeartbeat;
 use App\Jobs\BackgroundWork;
 use App\Models\Assessment;
@@ -46,7 +46,7 @@ final class AppServiceProvider extends ServiceProvider
     {
         $this->app->scoped(Breadth::class); // what it found out serves the whole request
         $this->app->singleton(PartKinds::class, fn (): PartKinds => StandardKinds::all());
-        $this->app->singleton(DocumentConverter::class, Pandoc::class);
+        $this->app->singleton(DocumentConverter::class, OfficePrograms::class);
         if (PHP_SAPI === 'fpm-fcgi') {
             $this->app->bind('db.connector.pgsql', KeptConnector::class);
         }
@@ -87,7 +87,8 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('give', fn (Request $request): Limit => Limit::perMinute(60)->by('give:'.$who($request)));
         Mail::extend('outbox', fn (): OutboxTransport => new OutboxTransport);
         Queue::createPayloadUsing(
-            fn (string $connection, ?string $queue, array $payload): array => ($payload['data']['command'] ?? null) instanceof BackgroundWork
+            fn (string $connection, ?string $queue, array $payload): array => ($payload['data']['command']
+                ?? null) instanceof BackgroundWork
                 ? ['person' => $payload['data']['command']->person]
                 : [],
         );

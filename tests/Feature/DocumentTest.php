@@ -7,7 +7,7 @@ use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
 use App\Actions\Intake\ReviewIntake;
 use App\Indexing\StagedRows;
-use App\Infrastructure\Pandoc;
+use App\Infrastructure\OfficePrograms;
 use App\Models\Intake;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -120,7 +120,7 @@ it('offers what comes back in a document as a revision, and loses nothing a docu
     $content = new PackageContents;
     $content->questions = [$saved];
     $file = tempnam(sys_get_temp_dir(), 'sent').'.docx';
-    Formats::standard(StandardKinds::all(), new Pandoc)->named('docx')?->write($content, $file);
+    Formats::standard(StandardKinds::all(), new OfficePrograms)->named('docx')?->write($content, $file);
     $edited = new ZipArchive;
     $edited->open($file);
     $xml = (string) $edited->getFromName('word/document.xml');

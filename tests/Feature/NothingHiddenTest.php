@@ -89,6 +89,7 @@ function seams(): array
     DB::table('bank_grants')->where('bank_id', $home->id)->where('user_id', $person->id)->delete();
 
     $typed = $world->typed("Zirkonit exam\n\n1. Zirkonit or slate?\nA. zirkonit\nB. slate\nAnswer: A\n");
+    $table = $world->typed("Question,A,B,Answer\nZirkonit or slate?,zirkonit,slate,A\n", 'table.csv');
 
     return [
         $world,
@@ -109,14 +110,20 @@ function seams(): array
             ],
             'subject' => ['new:mine', 'new:rocks'],
             'page' => ['1'],
-            'intake' => [($intake = $world->intake()->id), $typed->id],
+            'intake' => [($intake = $world->intake()->id), $typed->id, $table->id],
             'staged' => [(string) DB::table('staged_questions')->where('intake_id', $intake)->value('id')],
-            'file' => [(string) DB::table('intake_files')->where('intake_id', $typed->id)->value('id')],
+            'file' => [
+                (string) DB::table('intake_files')->where('intake_id', $typed->id)->value('id'),
+                (string) DB::table('intake_files')->where('intake_id', $table->id)->value('id'),
+            ],
             'receipt' => [$world->receipt()],
             'rubric' => [$rubric, $secretRubric],
             'dispatch' => [$world->dispatch()],
             'print' => [(string) Str::uuid7()],
             'upload' => [$world->upload()],
+            'kind' => ['all'],
+            'type' => ['csv'],
+            'mapping' => [$world->mapping()],
             'framework' => [$world->framework()],
             'statement' => [World::STATEMENT],
         ],

@@ -315,6 +315,24 @@ final class World
         return "/intakes/$intake->id/documents/$file";
     }
 
+    public function tablePath(?Intake $intake = null): string
+    {
+        $intake ??= $this->typed("Question,A,B,Answer\nWhich splits?,slate,chalk,A\n", 'table.csv');
+        $file = (string) DB::table('intake_files')->where('intake_id', $intake->id)->orderBy('position')->value('id');
+
+        return "/intakes/$intake->id/tables/$file";
+    }
+
+    /** How the writer reads tables. */
+    public function mapping(): string
+    {
+        $id = (string) Str::uuid7();
+        $row = ['id' => $id, 'user_id' => $this->people['writer']->id, 'name' => 'Tables', 'mapping' => '{"sheets":[]}'];
+        DB::table('table_mappings')->insert($row);
+
+        return $id;
+    }
+
     public function stagedPath(): string
     {
         $intake = $this->intake();

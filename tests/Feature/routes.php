@@ -580,6 +580,26 @@ return [
         [401, 404, 404, 204, 204, 404, 404],
         fn (World $w): array => [$w->documentPath(), ['corrections' => (object) [], 'base' => (object) []]],
     ],
+    'GET api/v1/intakes/{intake}/tables/{file}' => [
+        [401, 404, 404, 200, 200, 404, 404],
+        fn (World $w): array => [$w->tablePath(), null],
+    ],
+    'PUT api/v1/intakes/{intake}/tables/{file}' => [
+        [401, 404, 404, 204, 204, 404, 404],
+        fn (World $w): array => [$w->tablePath(), ['corrections' => (object) [], 'base' => (object) []]],
+    ],
+    'POST api/v1/table-mappings' => [
+        [401, 201, 201, 201, 201, 201, 201],
+        fn (World $w): array => ['/table-mappings', ['name' => 'Mine', 'mapping' => ['sheets' => []]]],
+    ],
+    'DELETE api/v1/table-mappings/{mapping}' => [
+        [401, 404, 404, 204, 404, 404, 404],
+        fn (World $w): array => ["/table-mappings/{$w->mapping()}", null],
+    ],
+    'GET api/v1/table-templates/{kind}/{type}' => [
+        [401, 200, 200, 200, 200, 200, 200],
+        fn (World $w): array => ['/table-templates/choice/xlsx', null],
+    ],
     'GET api/v1/intakes/{intake}/media/{medium}' => [
         [401, 404, 404, 404, 404, 404, 404],
         fn (World $w): array => ["/intakes/{$w->intake()->id}/media/gone", null],

@@ -42,6 +42,7 @@ final readonly class ReadIntake
         private DuplicateFinder $judge,
         private DocumentConverter $converter,
         private ReturnedQuestions $returned,
+        private PicturesBeside $beside,
     ) {
     }
 
@@ -89,7 +90,12 @@ final readonly class ReadIntake
      */
     private function file(Intake $intake, \stdClass $file): bool
     {
-        $source = new Source($this->files->path($file->sha256), $file->name);
+        $source = new Source($this->files->path($file->sha256), $file->name, $this->beside->of($intake->id, $file->id));
+        if ($this->beside->serves($intake->id, $file->id, $source)) {
+            DB::table('intake_files')->where('id', $file->id)->update(['state' => 'read', 'format' => 'pictures']);
+
+            return true;
+        }
         $formats = Formats::standard($this->kinds, $this->converter);
         if ($formats->isFramework($source)) {
             throw Refused::because('intake.framework', Message::of('app.actions.intake.is-a-framework', ['name' => $file->name]));

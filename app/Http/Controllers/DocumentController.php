@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Intake\CorrectDocument;
+use App\Actions\Intake\CorrectFile;
 use App\Http\OpenApi\Operation;
 use App\Models\Intake;
 use App\Queries\DocumentPage;
@@ -33,7 +33,7 @@ final class DocumentController
         body: ['corrections' => 'object', 'base' => 'object'],
         status: 204,
     )]
-    public function update(Request $request, Intake $intake, string $file, CorrectDocument $correct): JsonResponse
+    public function update(Request $request, Intake $intake, string $file, CorrectFile $correct): JsonResponse
     {
         Gate::authorize('work', $intake);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['corrections', 'base'])->need('corrections');

@@ -90,6 +90,14 @@ final class IntakeResource extends JsonResource
                 ->get()
                 ->map(fn (\stdClass $row): array => ['file' => $row->file_id, 'type' => $row->type, 'unused' => $row->unused])
                 ->all(),
+            'tables' => DB::table('staged_things')
+                ->where('intake_id', $this->id)
+                ->where('type', 'table')
+                ->orderBy('file_id')
+                ->selectRaw("file_id, value->>'type' AS type, (value->>'wrong_rows')::int AS wrong")
+                ->get()
+                ->map(fn (\stdClass $row): array => ['file' => $row->file_id, 'type' => $row->type, 'wrong' => $row->wrong])
+                ->all(),
             'receipts' => DB::table('receipts')
                 ->where('intake_id', $this->id)
                 ->orderByDesc('id')

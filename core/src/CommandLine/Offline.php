@@ -10,12 +10,16 @@ use WideQuarry\Duplicates\Comparison;
 use WideQuarry\Finding;
 use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\FixedRolls;
+use WideQuarry\Interchange\Format;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\NoConverter;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\QuestionTable\QuestionTableFormat;
+use WideQuarry\Interchange\QuestionTable\Rows\TableCorrections;
 use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Interchange\WritableFormat;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -102,7 +106,8 @@ final readonly class Offline
             if (! in_array($as, ['', Formats::FRAMEWORK, Formats::QUESTIONS], true)) {
                 return $this->fail(Problem::usage(Message::of('commandLine.read-as-what')));
             }
-            $things = Formats::standard($this->kinds, $this->converter)->for($source, $as)->read($source);
+            $format = Formats::standard($this->kinds, $this->converter)->for($source, $as);
+            $things = ($this->mapped($format, $arguments) ?? $format)->read($source);
             $folder = $arguments->options['media'] ?? null;
             if (isset($arguments->options['lines'])) {
                 return $this->stream($things, $folder, $source->name);
@@ -119,6 +124,20 @@ final readonly class Offline
                 unlink($path);
             }
         }
+    }
+
+    /** A table with the mapping that was given for it. */
+    private function mapped(Format $format, Arguments $arguments): ?Format
+    {
+        $file = $arguments->options['mapping'] ?? null;
+        if ($file === null || ! $format instanceof QuestionTableFormat) {
+            return null;
+        }
+        $json = Json::decode($this->streams->contents($file) ?? throw UnreadableFile::notFound($file));
+        // the output of read may be given as it is
+        $mapping = $json instanceof \stdClass && isset($json->mapping) ? $json->mapping : $json;
+
+        return new QuestionTableFormat($this->converter, new TableCorrections($mapping));
     }
 
     /** @param  iterable<\stdClass|Medium|Notice>  $things */
@@ -389,7 +408,7 @@ final readonly class Offline
     private function onDisk(string $file): array
     {
         if ($file !== '-') {
-            return is_file($file) && is_readable($file) ? [$file, false] : throw \WideQuarry\Interchange\UnreadableFile::notFound($file);
+            return is_file($file) && is_readable($file) ? [$file, false] : throw UnreadableFile::notFound($file);
         }
         $path = (string) tempnam(sys_get_temp_dir(), 'quarry');
         file_put_contents($path, $this->streams->in);
@@ -423,6 +442,7 @@ final readonly class Offline
             'groups' => $found->groups,
             'assessments' => $found->assessments,
             'media' => array_map($medium, $found->media),
+            ...$found->tables === [] ? [] : ['mapping' => $found->tables[0]->mapping],
             'frameworks' => $found->frameworks,
             'notices' => $found->notices,
         ];

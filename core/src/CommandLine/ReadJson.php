@@ -26,7 +26,7 @@ final readonly class ReadJson
      */
     public function found(mixed $json, ?string $folder): PackageContents
     {
-        $fields = Fields::of($json, '', ['questions', 'stimuli', 'groups', 'assessments', 'media', 'frameworks', 'notices']);
+        $fields = Fields::of($json, '', ['questions', 'stimuli', 'groups', 'assessments', 'media', 'frameworks', 'notices', 'mapping']);
         $found = new PackageContents;
         foreach ($fields->list('questions', 1_000_000) as $i => $question) {
             try {
@@ -35,7 +35,12 @@ final readonly class ReadJson
                 throw $problem->under("/questions/$i");
             }
         }
-        foreach (['stimuli' => 'stimulus', 'groups' => 'group', 'assessments' => 'assessment', 'frameworks' => 'framework'] as $name => $type) {
+        foreach ([
+            'stimuli' => 'stimulus',
+            'groups' => 'group',
+            'assessments' => 'assessment',
+            'frameworks' => 'framework',
+        ] as $name => $type) {
             foreach ($fields->list($name, 1_000_000) as $i => $thing) {
                 $found->add(
                     PackageContents::thing(

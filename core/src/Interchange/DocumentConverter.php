@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange;
 
-/** The program that knows word processors' files. The core says what it needs of one; the application runs it, confined. */
+/** The programs that know office files. The core says what it needs of one; the application runs them, confined. */
 interface DocumentConverter
 {
     /**
@@ -23,4 +23,14 @@ interface DocumentConverter
      * @throws UnreadableFile
      */
     public function fromHtml(string $html, string $to, array $files): string;
+
+    /**
+     * The sheets of a workbook as text, commas between cells (RFC 4180): once as they are shown, and once with numbers in full.
+     *
+     * @param  'xlsx'|'ods'  $from
+     * @return list<array{shown: string, full: string}> in their order
+     *
+     * @throws UnreadableFile
+     */
+    public function toSheets(string $bytes, string $from): array;
 }

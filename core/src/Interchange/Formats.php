@@ -10,6 +10,8 @@ use WideQuarry\Interchange\Pack\PackFormat;
 use WideQuarry\Interchange\Qti12\Qti12Format;
 use WideQuarry\Interchange\Qti2\Qti2Format;
 use WideQuarry\Interchange\Qti30\Qti30Format;
+use WideQuarry\Interchange\QuestionTable\QuestionTableFormat;
+use WideQuarry\Interchange\QuestionTable\Written\TableFile;
 use WideQuarry\Interchange\StatementTable\StatementTableFormat;
 use WideQuarry\Interchange\Typed\TypedFormat;
 use WideQuarry\Interchange\Typed\Written\DocumentFormat;
@@ -41,8 +43,10 @@ final readonly class Formats
             new Qti30Format($kinds),
             new CaseFormat,
             new StatementTableFormat,
+            new QuestionTableFormat($converter),
             new TypedFormat($converter), // last: any text is readable as one
             ...DocumentFormat::all($kinds, $converter),
+            ...TableFile::all($kinds, $converter),
         ]);
     }
 

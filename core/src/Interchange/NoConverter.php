@@ -16,4 +16,9 @@ final readonly class NoConverter implements DocumentConverter
     {
         throw UnreadableFile::notConverted();
     }
+
+    public function toSheets(string $bytes, string $from): array
+    {
+        throw UnreadableFile::notConverted();
+    }
 }

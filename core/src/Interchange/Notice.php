@@ -42,6 +42,12 @@ final readonly class Notice implements \JsonSerializable
         return new self($this->code, $this->severity, $this->message, $this->file, $this->line, $this->path, $question);
     }
 
+    /** The same, of a place within the file. */
+    public function at(string $path): self
+    {
+        return new self($this->code, $this->severity, $this->message, $this->file, $this->line, $path, $this->question);
+    }
+
     /** @return array<string, mixed> */
     public function jsonSerialize(): array
     {

@@ -28,6 +28,9 @@ final class PackageContents
     /** @var list<\stdClass> typed documents as they were read: their paragraphs, and what each was taken for */
     public array $documents = [];
 
+    /** @var list<\stdClass> tables as they were read: their first rows, and what each column was taken for */
+    public array $tables = [];
+
     /** @var list<Medium> */
     public array $media = [];
 
@@ -59,12 +62,13 @@ final class PackageContents
                 'group' => ($this->groups[] = $thing->value),
                 'framework' => ($this->frameworks[] = $thing->value),
                 'document' => ($this->documents[] = $thing->value),
+                'table' => ($this->tables[] = $thing->value),
                 default => ($this->assessments[] = $thing->value),
             };
         }
     }
 
-    /** @param  'question'|'stimulus'|'group'|'assessment'|'framework'|'document'  $type */
+    /** @param  'question'|'stimulus'|'group'|'assessment'|'framework'|'document'|'table'  $type */
     public static function thing(string $type, \stdClass $value): \stdClass
     {
         return (object) ['type' => $type, 'value' => $value];

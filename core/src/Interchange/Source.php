@@ -16,7 +16,8 @@ final class Source
     /** @var array{int, int} */
     private array $reached = [0, 1];
 
-    public function __construct(public readonly string $file, public readonly string $name)
+    /** @param  list<SafeZip>  $beside  packages of pictures that were given with it */
+    public function __construct(public readonly string $file, public readonly string $name, public readonly array $beside = [])
     {
     }
 

@@ -46,7 +46,10 @@ it('recognises every kind of question that people type', function (string $text,
         "1. Rock forms when\na. magma\ncools   b. mud dries\nAnswer: b",
         ['choice: mud dries'],
     ],
-    'a word behind the right option' => ["1. Which?\nA. slate (correct)\nB. chalk\n2. Which?\nA. x\nB. y (correct)", ['choice: slate', 'choice: y']],
+    'a word behind the right option' => [
+        "1. Which?\nA. slate (correct)\nB. chalk\n2. Which?\nA. x\nB. y (correct)",
+        ['choice: slate', 'choice: y'],
+    ],
     'options without letters' => ["1. Which splits?\nSlate\nChalk\nClay\nAnswer: slate", ['choice: Slate']],
     'roman options' => ["1. Which splits?\n(i) slate\n(ii) chalk\nAnswer: ii", ['choice: chalk']],
     'letters of a key run together' => ["1. Which two?\nA. a\nB. b\nC. c\nAnswer: AC", ['choice: a, c']],
@@ -180,7 +183,7 @@ function correctedKeys(string $text, WideQuarry\Interchange\Typed\Sources\Docume
     $file = (string) tempnam(sys_get_temp_dir(), 'typed');
     file_put_contents($file, $text);
     $source = new WideQuarry\Interchange\Source($file, 'exam.txt');
-    $things = (new WideQuarry\Interchange\Typed\TypedReader(new App\Infrastructure\Pandoc))->read($source, $type, $corrections);
+    $things = (new WideQuarry\Interchange\Typed\TypedReader(new App\Infrastructure\OfficePrograms))->read($source, $type, $corrections);
     $found = WideQuarry\Interchange\PackageContents::collect($things);
     unlink($file);
 

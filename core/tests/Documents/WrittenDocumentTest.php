@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Infrastructure\Pandoc;
+use App\Infrastructure\OfficePrograms;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
@@ -81,7 +81,7 @@ function sentAndBack(array $questions, string $format, PackageContents $content 
 {
     $file = (string) tempnam(sys_get_temp_dir(), 'sent');
     $content->questions = $questions;
-    $notices = Formats::standard(StandardKinds::all(), new Pandoc)->named($format)?->write($content, $file) ?? [];
+    $notices = Formats::standard(StandardKinds::all(), new OfficePrograms)->named($format)?->write($content, $file) ?? [];
     $bytes = (string) file_get_contents($file);
     unlink($file);
 

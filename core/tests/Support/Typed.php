@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Tests\Support;
 
-use App\Infrastructure\Pandoc;
+use App\Infrastructure\OfficePrograms;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\ZipWriter;
@@ -23,7 +23,7 @@ final class Typed
             $source = new Source($file, $name);
 
             return PackageContents::collect(
-                Formats::standard(StandardKinds::all(), new Pandoc)->for($source, Formats::QUESTIONS)->read($source),
+                Formats::standard(StandardKinds::all(), new OfficePrograms)->for($source, Formats::QUESTIONS)->read($source),
             );
         } finally {
             unlink($file);
@@ -42,7 +42,7 @@ final class Typed
     private static function key(\stdClass $part): string
     {
         $names = [];
-        foreach (['options', 'left', 'right', 'items'] as $list) {
+        foreach (['options', 'left', 'right', 'items', 'groups'] as $list) {
             foreach ($part->settings->{$list} ?? [] as $one) {
                 $names[$one->id] = trim(html_entity_decode(strip_tags($one->html)));
             }

@@ -2209,6 +2209,126 @@ export type Messages = {
     broken: string
     reload: string
   }
+  questionTable: {
+    view: string
+    columns: string
+    loading: string
+    reading: string
+    read: string
+    about: string
+    sheet: string
+    readSheet: string
+    header: string
+    headerRow: (values: { row: Words }) => string
+    noHeader: string
+    rows: string
+    perQuestion: string
+    perOption: string
+    keys: string
+    keyStyles: {
+      letter: string
+      position: string
+      fromZero: string
+      words: string
+    }
+    decimal: string
+    point: string
+    comma: string
+    is: (values: { column: Words }) => string
+    row: string
+    meanings: {
+      ignored: string
+      identifier: string
+      kind: string
+      title: string
+      question: string
+      passage: string
+      option: string
+      options: string
+      answer: string
+      'right answer': string
+      'wrong answer': string
+      mark: string
+      'option feedback': string
+      tolerance: string
+      unit: string
+      points: string
+      feedback: string
+      'feedback when right': string
+      'feedback when wrong': string
+      hint: string
+      'model answer': string
+      picture: string
+      'alternative text': string
+      folder: string
+      topic: string
+      standard: string
+      tags: string
+      difficulty: string
+      level: string
+      minutes: string
+      language: string
+      source: string
+      author: string
+      notes: string
+    }
+    groups: {
+      question: string
+      options: string
+      around: string
+      about: string
+    }
+    kept: {
+      title: string
+      offer: (values: { name: Words }) => string
+      use: string
+      choose: string
+      keep: string
+      keepTitle: string
+      keepAbout: string
+      name: string
+      go: string
+      done: (values: { name: Words }) => string
+      forget: (values: { name: Words }) => string
+      forgotten: (values: { name: Words }) => string
+    }
+    wrong: {
+      title: (values: { n: number }) => string
+      about: string
+      more: (values: { n: Words }) => string
+      row: (values: { n: number; rows: Words }) => string
+      skip: string
+      skipOf: (values: { row: Words }) => string
+      cell: (values: { heading: Words; address: Words }) => string
+      whole: string
+    }
+    changes: {
+      title: (values: { n: number }) => string
+      cell: (values: { address: Words; text: Words }) => string
+      empty: string
+      row: (values: { row: Words }) => string
+      mapping: string
+      remove: string
+    }
+    templates: {
+      title: string
+      about: string
+      of: {
+        all: string
+        choice: string
+        several: string
+        'true-false': string
+        text: string
+        number: string
+        matching: string
+        grouping: string
+        ordering: string
+        essay: string
+      }
+      xlsx: string
+      csv: string
+    }
+  }
   record: {
     title: string
     topics: string

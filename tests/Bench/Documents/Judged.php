@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Bench\Documents;
 
-use App\Infrastructure\Pandoc;
+use App\Infrastructure\OfficePrograms;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Source;
@@ -36,7 +36,7 @@ final class Judged
         $source = new Source($file, basename($file));
         try {
             $found = PackageContents::collect(
-                Formats::standard(StandardKinds::all(), new Pandoc)->for($source, Formats::QUESTIONS)->read($source),
+                Formats::standard(StandardKinds::all(), new OfficePrograms)->for($source, Formats::QUESTIONS)->read($source),
             );
         } catch (\WideQuarry\CoreException $problem) {
             $found = new PackageContents;

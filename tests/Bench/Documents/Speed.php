@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Bench\Documents;
 
-use App\Infrastructure\Pandoc;
+use App\Infrastructure\OfficePrograms;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\Typed\Recognition\Corrections;
 use WideQuarry\Interchange\Typed\Sources\DocumentType;
@@ -19,7 +19,7 @@ final class Speed
         $docx = (string) tempnam(sys_get_temp_dir(), 'speed');
         $text = (string) tempnam(sys_get_temp_dir(), 'speed');
         [$html, $pictures] = self::exam($pool, 300, 60);
-        file_put_contents($docx, (new Pandoc)->fromHtml($html, 'docx', $pictures));
+        file_put_contents($docx, (new OfficePrograms)->fromHtml($html, 'docx', $pictures));
         $plain = '';
         for ($i = 1; $i <= 5000; $i++) {
             $plain .= "$i. Question $i asks which rock it is?\nA. granite\nB. basalt\nC. slate\nAnswer: B\n\n";
@@ -33,7 +33,7 @@ final class Speed
             $source = new Source($file, 'exam');
             $start = hrtime(true);
             $questions = 0;
-            foreach ((new TypedReader(new Pandoc))->read($source, DocumentType::of($source) ?? DocumentType::Text, $corrections) as $thing) {
+            foreach ((new TypedReader(new OfficePrograms))->read($source, DocumentType::of($source) ?? DocumentType::Text, $corrections) as $thing) {
                 $questions += $thing instanceof \stdClass && $thing->type === 'question' ? 1 : 0;
             }
             printf("%s: %d questions, %.2f s, %d MB\n", $what, $questions, (hrtime(true) - $start) / 1e9, memory_get_peak_usage() / 1e6);

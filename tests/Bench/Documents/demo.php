@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 // Writes the typed exams of demo/files/documents that no hand typed: some habits of the benchmark, and one long exam with pictures.
 
-use App\Infrastructure\Pandoc;
+use App\Infrastructure\OfficePrograms;
 use Tests\Bench\Documents\Habits;
 use Tests\Bench\Documents\TypedExam;
 use Tests\Bench\Documents\Written;
@@ -70,5 +70,5 @@ foreach ($asked as $at => [$stem, $options, $right]) {
         $html .= '<p>'.(in_array($i, $right, true) ? "<strong>$text</strong>" : $text).'</p>';
     }
 }
-file_put_contents("$folder/end-of-year-exam.docx", (new Pandoc)->fromHtml("$html<p>Good luck!</p>", 'docx', $pictures));
+file_put_contents("$folder/end-of-year-exam.docx", (new OfficePrograms)->fromHtml("$html<p>Good luck!</p>", 'docx', $pictures));
 echo implode("\n", array_map(basename(...), glob("$folder/*") ?: []))."\n";

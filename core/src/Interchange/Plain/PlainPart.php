@@ -134,8 +134,9 @@ final readonly class PlainPart
         array $losses = [],
         string $text = '',
         ?Part $as = null,
+        bool $sorts = false,
     ): self {
-        $limits = new PlainLimits(several: $several, byFirst: $byFirst);
+        $limits = new PlainLimits(several: $several, byFirst: $byFirst, sorts: $sorts);
 
         return new self(AnswerShape::Pairs, $firsts, $seconds, $limits, inline: $inline, text: $text, losses: $losses, as: $as);
     }

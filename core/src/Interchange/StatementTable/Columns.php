@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\StatementTable;
 
+use WideQuarry\Interchange\QuestionTable\Mapping\Heading;
+
 /** Which column of a table is what, by the words of its heading. */
 final readonly class Columns
 {
@@ -70,6 +72,12 @@ final readonly class Columns
     public function couldBeQuestions(): bool
     {
         return preg_grep(self::QUESTIONS, $this->heading) !== [];
+    }
+
+    /** Whether the heading leaves no doubt: what is asked, and what is answered or chosen from. */
+    public function areQuestions(): bool
+    {
+        return Heading::isOfQuestions($this->heading);
     }
 
     /** @param  list<string>  $cells */

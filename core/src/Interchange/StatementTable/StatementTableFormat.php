@@ -33,7 +33,7 @@ final class StatementTableFormat implements Format
     {
         $columns = self::columns($source);
 
-        return $columns !== null && $columns->areStatements() && $columns->couldBeQuestions();
+        return $columns !== null && $columns->areStatements() && $columns->couldBeQuestions() && ! $columns->areQuestions();
     }
 
     /** Any text, once it is said to be a framework: where it is no table, it is an outline. */

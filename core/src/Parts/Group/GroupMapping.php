@@ -88,6 +88,7 @@ final class GroupMapping implements KindMapping
             true,
             false,
             $limited ? [['pairs.limits', Message::of('parts.group.how-many-things-group')]] : [],
+            sorts: true,
         );
     }
 

@@ -110,9 +110,14 @@ final class PartJson
         if ($number !== null) {
             return [self::keyed($id, 'number', $points, ['width' => 8], $number[0]), $number[1]];
         }
-        $words = TypedAnswer::words($answer);
 
-        return [self::keyed($id, 'text', $points, ['width' => FieldWidth::for(...$words)], ['answer' => 'is', 'text' => $words]), ''];
+        return [self::words($id, $points, TypedAnswer::words($answer)), ''];
+    }
+
+    /** @param  list<string>  $words  that are all right */
+    public static function words(string $id, int|float $points, array $words): \stdClass
+    {
+        return self::keyed($id, 'text', $points, ['width' => FieldWidth::for(...$words)], ['answer' => 'is', 'text' => $words]);
     }
 
     public static function byHand(string $id, int|float $points, int $gaps): \stdClass
@@ -148,6 +153,12 @@ final class PartJson
             ...$key === [] ? [] : ['key' => (object) $key],
             'scoring' => (object) ['scheme' => 'person'],
         ];
+    }
+
+    /** Whether an answer is a number, a range of numbers, or a number with a tolerance. */
+    public static function isNumber(string $answer): bool
+    {
+        return self::number($answer) !== null;
     }
 
     /** @return array{array<string, mixed>, string}|null what is right, and the unit */

@@ -18,6 +18,7 @@ import { Menu } from '@/ui/Menu'
 import { Message, Nothing } from '@/ui/Message'
 import { useToast } from '@/ui/Toasts'
 import { DocumentReview } from '../document/DocumentReview'
+import { TableReview } from '../table/TableReview'
 import { NoticeList } from './NoticeList'
 import { PlaceDialog, placePath } from './PlaceDialog'
 import { ReviewBar } from './ReviewBar'
@@ -98,7 +99,14 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
   const asked = address.get('document')
   // a document that is more than lines of text is looked at beside its questions first
   const usual = documents.length > 0 && documents.length === intake.files.length ? documents.find((one) => one.type !== 'text') : undefined
-  const shown = asked === 'none' ? undefined : (documents.find((one) => one.file === asked) ?? usual)
+  const tables = intake.tables
+  const faulty = tables.find((one) => one.wrong > 0)
+  const table = asked === 'none' ? undefined : tables.find((one) => one.file === (asked ?? faulty?.file))
+  const shown = asked === 'none' || table ? undefined : (documents.find((one) => one.file === asked) ?? usual)
+  const views = [
+    ...documents.map(({ file }) => ({ file, title: texts.document.view })),
+    ...tables.map(({ file }) => ({ file, title: texts.questionTable.view })),
+  ]
   // what was not used is listed beside the document, where something can be done about it
   const notices = shown ? intake.notices.filter((one) => one.code !== 'document.unused') : intake.notices
   const reading = active ? (
@@ -196,21 +204,22 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
             ) : null}
           </div>
         ) : null}
-        {documents.length > 0 ? (
+        {views.length > 0 ? (
           <nav aria-label={texts.document.view} className="flex flex-none flex-wrap gap-1.5 border-hairline border-b px-4 py-1.5">
-            {documents.map((one) => (
-              <Button key={one.file} aria-pressed={shown?.file === one.file} onClick={() => set('document', one.file)}>
-                {documents.length > 1 ? intake.files.find((file) => file.id === one.file)?.name : texts.document.view}
+            {views.map((one) => (
+              <Button key={one.file} aria-pressed={(shown ?? table)?.file === one.file} onClick={() => set('document', one.file)}>
+                {views.length > 1 ? intake.files.find((file) => file.id === one.file)?.name : one.title}
               </Button>
             ))}
-            <Button aria-pressed={shown === undefined} onClick={() => set('document', 'none')}>
+            <Button aria-pressed={!shown && !table} onClick={() => set('document', 'none')}>
               {texts.document.list}
             </Button>
           </nav>
         ) : null}
         <div className="min-h-0 flex-1">
           {shown ? <DocumentReview key={shown.file} intake={intake.id} file={shown.file} /> : null}
-          {shown ? null : (
+          {table ? <TableReview key={table.file} intake={intake.id} file={table.file} /> : null}
+          {shown || table ? null : (
             <ListAndReading
               name="review"
               list={{ id: 'list', label: texts.intake.list, body: list, size: 480, min: 320, max: 760 }}

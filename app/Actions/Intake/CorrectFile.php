@@ -11,6 +11,9 @@ use App\Storage\FileStore;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\Medium;
+use WideQuarry\Interchange\QuestionTable\Rows\TableCorrections;
+use WideQuarry\Interchange\QuestionTable\Sheets\TableType;
+use WideQuarry\Interchange\QuestionTable\TableReader;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\Typed\Recognition\Corrections;
 use WideQuarry\Interchange\Typed\Sources\DocumentType;
@@ -18,11 +21,15 @@ use WideQuarry\Interchange\Typed\TypedReader;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 
-/** Reads a typed document again with what its author corrected. What was edited by hand in the meantime stays as it was edited. */
-final readonly class CorrectDocument
+/** Reads a typed document or a table again with what was corrected. What was edited by hand in the meantime stays as it was edited. */
+final readonly class CorrectFile
 {
-    public function __construct(private DocumentConverter $converter, private FileStore $files, private ReadIntake $stage)
-    {
+    public function __construct(
+        private DocumentConverter $converter,
+        private FileStore $files,
+        private ReadIntake $stage,
+        private PicturesBeside $beside,
+    ) {
     }
 
     /**
@@ -34,14 +41,10 @@ final readonly class CorrectDocument
     {
         /** @var (object{id: string, name: string, sha256: string}&\stdClass)|null $row */
         $row = DB::table('intake_files')->where('intake_id', $intake->id)->where('id', $file)->first();
-        $source = $row === null ? null : new Source($this->files->path($row->sha256), $row->name);
-        $type = $source === null ? null : DocumentType::of($source);
-        if ($row === null || $type === null) {
+        if ($row === null) {
             throw Refused::because('intake.no_document', Message::of('app.actions.intake.not-a-document'));
         }
-        $document = new Source($this->files->path($row->sha256), $row->name);
-        $things = (new TypedReader($this->converter))->read($document, $type, Corrections::read($corrections));
-        $read = iterator_to_array($things, false);
+        $read = iterator_to_array($this->reread($intake->id, $row, $corrections), false);
         DB::transaction(function () use ($intake, $row, $read, $corrections, $base): void {
             /** @var Intake|null $now */
             $now = Intake::query()->whereKey($intake->id)->lockForUpdate()->first();
@@ -60,6 +63,25 @@ final readonly class CorrectDocument
                 DB::table('staged_questions')->where('id', $id)->update($state);
             }
         });
+    }
+
+    /**
+     * @param  object{id: string, name: string, sha256: string}&\stdClass  $row
+     * @return iterable<\stdClass|Medium|\WideQuarry\Interchange\Notice>
+     */
+    private function reread(string $intake, \stdClass $row, mixed $corrections): iterable
+    {
+        $source = new Source($this->files->path($row->sha256), $row->name, $this->beside->of($intake, $row->id));
+        $table = TableType::of($source);
+        if ($table !== null) {
+            return (new TableReader($this->converter, TableCorrections::read($corrections)))->read($source, $table, $source->beside);
+        }
+        $type = DocumentType::of($source) ?? throw Refused::because(
+            'intake.no_document',
+            Message::of('app.actions.intake.not-a-document'),
+        );
+
+        return (new TypedReader($this->converter))->read($source, $type, Corrections::read($corrections));
     }
 
     /** @return array{array<string, array{id: string, json: \stdClass|null}>, array<string, array<string, mixed>>} rows, and their states */

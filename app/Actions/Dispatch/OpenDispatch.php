@@ -19,6 +19,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use WideQuarry\Interchange\FixedRolls;
 use WideQuarry\Interchange\Formats;
+use WideQuarry\Interchange\QuestionTable\Written\TableFile;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
@@ -35,7 +36,7 @@ final readonly class OpenDispatch
 
     /**
      * @param  Fields  $fields  format; questions, or bank with filter, or assessment; key, feedback, classification, notes;
-     *                          rolls: of a question whose values vary, where the format has no such values
+     *                          columns of a table, all that hold something without them; rolls: of a question whose values vary, where the format has no such values
      *
      * @throws Refused|\WideQuarry\Json\Malformed
      */
@@ -66,6 +67,9 @@ final readonly class OpenDispatch
         [$title, $bank, $what] = $this->what($fields, $person);
         foreach (['key', 'feedback', 'classification', 'notes'] as $along) {
             $what[$along] = $fields->bool($along, true);
+        }
+        if ($fields->has('columns')) {
+            $what['columns'] = array_values(array_intersect(TableFile::columns(), $fields->strings('columns', 50, 40)));
         }
         $what['rolls'] = $fields->int('rolls', 1, 1, FixedRolls::MOST);
         if ($what['rolls'] > 1 && isset($what['assessment'])) {

@@ -19,6 +19,7 @@ use WideQuarry\Interchange\FixedRolls;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\QuestionTable\Written\TableFile;
 use WideQuarry\Interchange\WritableFormat;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
@@ -63,6 +64,9 @@ final readonly class WriteDispatch
         }
         $found = $this->collected($what, $assessment, $person);
         $asked = clone $found;
+        if ($format instanceof TableFile && is_array($what->columns ?? null)) {
+            $format = $format->choosing(array_values(array_filter($what->columns, is_string(...))));
+        }
         [$kept, $notices] = $this->write($format, $found, is_int($what->rolls ?? null) ? $what->rolls : 1);
         $what->held =
             $assessment === null

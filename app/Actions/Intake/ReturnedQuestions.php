@@ -6,15 +6,18 @@ namespace App\Actions\Intake;
 
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Interchange\QuestionTable\Written\ReturnedRow;
 use WideQuarry\Interchange\Typed\Written\Returned;
 use WideQuarry\Json\Json;
 use WideQuarry\Question\PartKinds;
 
-/** Questions of ours that come back in a document: what the document cannot say is taken from the question as it is stored. */
+/** Questions of ours that come back in a document or a table: what that cannot say is taken from the question as it is stored. */
 final readonly class ReturnedQuestions
 {
     /** Formats of documents, as record.origin names them. */
-    private const FORMATS = ['docx', 'odt', 'rtf', 'html', 'md', 'text'];
+    private const FORMATS = ['docx', 'odt', 'rtf', 'html', 'md', 'text', self::TABLE];
+
+    private const TABLE = 'table';
 
     public function __construct(private PartKinds $kinds)
     {
@@ -45,6 +48,18 @@ final readonly class ReturnedQuestions
         $original = $row === null ? null : Json::decode($row->content);
         if ($row === null || ! $original instanceof \stdClass) {
             return $question;
+        }
+        if ($origin->format === self::TABLE) {
+            $fields = ($origin->fields ?? null) instanceof \stdClass ? $origin->fields : new \stdClass;
+            $columns = array_values(array_filter(is_array($fields->columns ?? null) ? $fields->columns : [], is_string(...)));
+            $original->record = Json::decode($row->record);
+            $merged = (new ReturnedRow($this->kinds))->merged($original, $question, $columns);
+            $merged->id = $id;
+            unset($fields->columns);
+            $record = ($merged->record ?? null) instanceof \stdClass ? $merged->record : new \stdClass;
+            $merged->record = (object) [...(array) $record, 'origin' => $origin];
+
+            return $merged;
         }
         $merged = (new Returned($this->kinds))->merged($original, $question);
         $merged->id = $id;

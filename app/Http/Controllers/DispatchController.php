@@ -28,7 +28,9 @@ final class DispatchController
 {
     private const LARGE = 2000; // questions
 
-    private const FIELDS = ['format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes', 'rolls'];
+    private const FIELDS = [
+        'format', 'questions', 'bank', 'filter', 'assessment', 'key', 'feedback', 'classification', 'notes', 'rolls', 'columns',
+    ];
 
     #[Operation(
         'Write questions, a bank or what of it meets a filter, or an assessment to a file; what does not survive is told '
@@ -45,6 +47,7 @@ final class DispatchController
             'classification' => 'boolean?',
             'notes' => 'boolean?',
             'rolls' => 'integer?',
+            'columns' => 'string[]?',
         ],
         status: 201,
     )]
@@ -71,6 +74,7 @@ final class DispatchController
             'classification' => 'boolean?',
             'notes' => 'boolean?',
             'rolls' => 'integer?',
+            'columns' => 'string[]?',
         ],
     )]
     public function losses(Request $request, FindLosses $find): JsonResponse
@@ -108,6 +112,8 @@ final class DispatchController
         'odt' => 'application/vnd.oasis.opendocument.text',
         'md' => 'text/markdown; charset=utf-8',
         'html' => 'text/html; charset=utf-8',
+        'csv' => 'text/csv; charset=utf-8',
+        'xlsx' => 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
     ];
 
     #[Operation('The file of a dispatch')]

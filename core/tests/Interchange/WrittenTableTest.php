@@ -7,14 +7,13 @@ use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
-use WideQuarry\Interchange\QuestionTable\Mapping\Meaning;
 use WideQuarry\Interchange\QuestionTable\Written\TableFile;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Tests\Support\Typed;
 
 /**
- * @param  list<Meaning>|null  $columns
+ * @param  list<string>|null  $columns
  * @return array{string, list<Notice>} bytes and what was lost
  */
 function writtenTable(PackageContents $content, string $type, ?array $columns = null): array
@@ -103,7 +102,7 @@ it('makes no cell a formula', function (string $start): void {
 
 it('writes the columns that were chosen, and the question', function (): void {
     $found = Typed::read("Question,A,B,Answer,Topic,Points\nQ?,x,y,A,Rocks,2\n", 'table.csv');
-    [$csv] = writtenTable($found, 'csv', [Meaning::Topic, Meaning::Tags]);
+    [$csv] = writtenTable($found, 'csv', ['topic', 'tags']);
     expect(trim($csv, "\u{FEFF}"))->toBe("Question,Topic,Tags\r\nQ?,Rocks,\r\n");
 });
 
@@ -172,3 +171,43 @@ it('has a table to fill in for each kind, which is read without a word', functio
         expect($found->notices)->toBe([])->and(count($found->questions))->toBe($name === 'all' ? 9 : 1);
     }
 })->with(['all', 'choice', 'several', 'true-false', 'text', 'number', 'matching', 'grouping', 'ordering', 'essay']);
+
+it('keeps what a table does not say when it comes back', function (array $columns, string $change, array $expected): void {
+    $original = json_decode('{"format":"wide-quarry/question","version":1,"id":"01890a5d-ac96-774b-bcce-b302099a8057","language":"en",'.
+        '"title":"Splitting","body":"<p>Which splits?</p><div data-part=\"p1\"></div>","parts":[{"id":"p1","kind":"choice","points":1,'.
+        '"settings":{"options":[{"id":"x","html":"slate","fixed":true},{"id":"y","html":"chalk"}],"max":1,"layout":"row"},'.
+        '"key":{"rules":[{"id":"r1","on":"x","credit":"1","note":"why"}],"default":"0"}}],"feedback":{"general":{"html":"<p>Cleavage.</p>"}},'.
+        '"record":{"tags":["rock"],"difficulty":2,"standards":[{"framework":"GEO","code":"1.2"}]}}');
+    $content = new PackageContents;
+    $content->questions = [$original];
+    [$csv] = writtenTable($content, 'csv', $columns);
+    $read = Typed::read(strtr($csv, json_decode($change, true)), 'table.csv')->questions[0];
+    $kinds = StandardKinds::all();
+    $merged = (new WideQuarry\Interchange\QuestionTable\Written\ReturnedRow($kinds))
+        ->merged($original, $read, $read->record->origin->fields->columns);
+    expect([
+        $merged->parts == $original->parts,
+        $merged->parts[0]->settings->options[1]->html,
+        $merged->feedback->general->html ?? null,
+        $merged->record->tags ?? null,
+        $merged->record->standards,
+        $merged->title,
+    ])->toEqual([...$expected, $original->record->standards, 'Splitting']);
+})->with([
+    'unchanged' => [
+        ['identifier', 'kind', 'title', 'option', 'answer', 'points', 'feedback', 'standard', 'tags'],
+        '{}',
+        [true, 'chalk', '<p>Cleavage.</p>', ['rock']],
+    ],
+    'another option' => [
+        ['identifier', 'kind', 'title', 'option', 'answer', 'points', 'feedback', 'standard', 'tags'],
+        '{"chalk":"marble"}',
+        [false, 'marble', '<p>Cleavage.</p>', ['rock']],
+    ],
+    'other feedback and tags' => [
+        ['identifier', 'kind', 'option', 'answer', 'points', 'feedback', 'tags'],
+        '{"Cleavage.":"It cleaves.","rock":"stone"}',
+        [true, 'chalk', '<p>It cleaves.</p>', ['stone']],
+    ],
+    'columns that were left out' => [['identifier', 'kind', 'option', 'answer'], '{}', [true, 'chalk', '<p>Cleavage.</p>', ['rock']]],
+]);

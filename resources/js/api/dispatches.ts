@@ -6,8 +6,12 @@ export type DispatchBody = schema.DispatchBody
 export type Dispatch = schema.Dispatch
 export type What = { questions: string[] } | { bank: string; filter?: string } | { assessment: string }
 
-export const openDispatch = async (what: What, format: string, along: Record<string, boolean>, rolls: number) =>
-  (await call<schema.Answers['POST /dispatches']>('POST', '/dispatches', { ...what, format, ...along, rolls })).body.data
+export const openDispatch = async (
+  what: What,
+  format: string,
+  along: Record<string, boolean>,
+  more: { rolls: number; columns?: string[] },
+) => (await call<schema.Answers['POST /dispatches']>('POST', '/dispatches', { ...what, format, ...along, ...more })).body.data
 export type Losses = schema.Losses
 /** Losses in a format, before the file is written. */
 export const lossesQuery = (what: What | null, format: string, along: Record<string, boolean>) =>

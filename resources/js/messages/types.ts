@@ -1032,6 +1032,8 @@ export type Messages = {
       odt: string
       md: string
       html: string
+      xlsx: string
+      csv: string
     } & Record<string, string>
     formatAbout: {
       qti30: string
@@ -1044,7 +1046,14 @@ export type Messages = {
       odt: string
       md: string
       html: string
+      xlsx: string
+      csv: string
     } & Record<string, string>
+    columns: {
+      label: string
+      about: string
+      own: string
+    }
     keptAbout: string
     keptCells: {
       whole: string

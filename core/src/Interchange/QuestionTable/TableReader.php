@@ -10,6 +10,7 @@ use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\QuestionTable\Mapping\Column;
 use WideQuarry\Interchange\QuestionTable\Mapping\Meaning;
 use WideQuarry\Interchange\QuestionTable\Mapping\SheetMapping;
 use WideQuarry\Interchange\QuestionTable\Mapping\TableMapping;
@@ -155,7 +156,12 @@ final class TableReader
             'format' => 'table',
             ...$identifier === '' ? [] : ['identifier' => $identifier],
             'file' => mb_strimwidth($source->name, 0, 500),
-            'fields' => (object) ['sheet' => $entry->sheet, 'row' => (string) $entry->row],
+            'fields' => (object) [
+                'sheet' => $entry->sheet,
+                'row' => (string) $entry->row,
+                // of a question of ours, what its table says of it: the rest stays as it is
+                ...$identifier === $id ? ['columns' => self::meanings($how)] : [],
+            ],
         ];
         yield from $this->passage($entry, $id, $json);
         $body = is_string($json['body'] ?? null) ? $json['body'] : '';
@@ -204,6 +210,12 @@ final class TableReader
                 array_values($wrong),
             ),
         ];
+    }
+
+    /** @return list<string> */
+    private static function meanings(SheetMapping $how): array
+    {
+        return array_values(array_unique(array_map(fn (Column $one): string => $one->is->value, $how->columns)));
     }
 
     private static function withPicture(string $body, string $html): string

@@ -11,6 +11,7 @@ import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import { Message } from '@/ui/Message'
+import { Templates } from './table/Templates'
 
 /** Files dropped or chosen, or text pasted; what they hold is looked at before it goes anywhere. */
 export function Import() {
@@ -124,6 +125,7 @@ export function Import() {
             </Button>
             {bank.data ? <span className="text-second">{texts.intake.goesTo({ bank: bank.data.name })}</span> : null}
           </div>
+          <Templates />
         </div>
       </form>
     </Shell>

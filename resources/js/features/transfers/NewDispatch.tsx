@@ -10,6 +10,7 @@ import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Message, Nothing } from '@/ui/Message'
 import { ExpectedLosses } from './dispatch/ExpectedLosses'
+import { TableColumns } from './dispatch/TableColumns'
 
 const words = texts.dispatch
 /** Questions that may come of one. */
@@ -26,6 +27,8 @@ export function NewDispatch() {
   const [format, setFormat] = useState('qti30')
   const [along, setAlong] = useState<Record<string, boolean>>({ key: true, feedback: true, classification: true, notes: false })
   const [rolls, setRolls] = useState('1')
+  const [columns, setColumns] = useState<string[] | null>(null)
+  const isTable = format === 'csv' || format === 'xlsx'
   let what: What | null = null
   let title = ''
   if (id !== null) [what, title] = [{ assessment: id }, words.assessment({ name: assessment.data?.title ?? '…' })]
@@ -40,7 +43,10 @@ export function NewDispatch() {
   const asksRolls = (losses?.varying ?? 0) > 0
   const send = useMutation({
     mutationFn: (some: What) =>
-      openDispatch(some, format, along, asksRolls ? Math.min(MOST, Math.max(1, Math.round(Number(rolls)) || 1)) : 1),
+      openDispatch(some, format, along, {
+        rolls: asksRolls ? Math.min(MOST, Math.max(1, Math.round(Number(rolls)) || 1)) : 1,
+        ...(isTable && columns ? { columns } : {}),
+      }),
     onSuccess: (made) => navigate(`/dispatches/${made.id}`, { replace: true }),
   })
   return (
@@ -101,6 +107,7 @@ export function NewDispatch() {
                   </label>
                 ))}
               </fieldset>
+              {isTable ? <TableColumns chosen={columns} onChange={setColumns} /> : null}
               {asksRolls ? (
                 <fieldset>
                   <legend className="mb-1 text-caption text-second">{words.rolls.label({ n: losses?.varying ?? 0 })}</legend>

@@ -15,6 +15,9 @@ use WideQuarry\Question\Question;
 /** Questions as a table: a heading, a row for each, as many columns as they need. */
 final class QuestionTable
 {
+    /** Columns that go with others, and are there only where they hold something. */
+    private const ONLY_FILLED = [Meaning::Option, Meaning::FeedbackRight, Meaning::FeedbackWrong, Meaning::PictureText];
+
     /** @var list<string> */
     public array $heading = [];
 
@@ -116,7 +119,7 @@ final class QuestionTable
                 continue;
             }
             // of a column that was chosen the heading is there, even over nothing
-            $count = max($counts[$meaning->value] ?? 0, $chosen === null || $meaning === Meaning::Option ? 0 : 1);
+            $count = max($counts[$meaning->value] ?? 0, $chosen === null || in_array($meaning, self::ONLY_FILLED, true) ? 0 : 1);
             for ($at = 0; $at < $count; $at++) {
                 $columns[] = [$meaning, $at, $count];
                 foreach ($meaning === Meaning::Option ? [Meaning::Mark, Meaning::OptionFeedback] : [] as $beside) {

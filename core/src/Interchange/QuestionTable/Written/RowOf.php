@@ -10,13 +10,8 @@ use WideQuarry\Interchange\Keys\AnswerShape;
 use WideQuarry\Interchange\Plain\PlainPart;
 use WideQuarry\Interchange\Qti30\Mappings;
 use WideQuarry\Interchange\Qti30\WriteContext;
-use WideQuarry\Interchange\QuestionTable\Mapping\KeyStyle;
 use WideQuarry\Interchange\QuestionTable\Mapping\Meaning;
-use WideQuarry\Interchange\QuestionTable\Rows\Cell;
-use WideQuarry\Interchange\QuestionTable\Rows\CellProblems;
-use WideQuarry\Interchange\QuestionTable\Rows\Entry;
 use WideQuarry\Interchange\QuestionTable\Rows\KindName;
-use WideQuarry\Interchange\QuestionTable\Rows\RowQuestion;
 use WideQuarry\Interchange\Typed\Written\TypedKey;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\Scheme;
@@ -90,18 +85,11 @@ final class RowOf
     /** A part that a table knows only as a plainer one comes back as that: found by reading the row. */
     private function tellPlainer(): void
     {
-        $entry = new Entry('', 1, 'A1');
-        foreach ($this->row->cells as $meaning => $cells) {
-            foreach ($cells as $i => $cell) {
-                $entry->cells[] = new Cell(Meaning::from($meaning), $cell, 'A1', $i + 1);
-            }
-        }
-        $json = (new RowQuestion($entry, KeyStyle::Letter, '.', new CellProblems('')))->json();
         $kinds = fn (mixed $parts): array => array_map(
             fn (mixed $part): mixed => $part instanceof \stdClass ? $part->kind ?? '' : '',
             is_array($parts) ? $parts : [],
         );
-        if ($kinds($json['parts'] ?? null) !== $kinds($this->json->parts ?? null)) {
+        if ($kinds(ReadBack::of($this->row)->parts ?? null) !== $kinds($this->json->parts ?? null)) {
             $this->row->lose('lost-kind');
         }
     }

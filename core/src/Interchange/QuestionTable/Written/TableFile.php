@@ -35,10 +35,25 @@ final readonly class TableFile implements WritableFormat
         return [new self($kinds, $converter, 'csv'), new self($kinds, $converter, 'xlsx')];
     }
 
-    /** @param  list<Meaning>  $columns  the question itself always comes along */
+    /** @return list<string> what columns may hold, in their order */
+    public static function columns(): array
+    {
+        return array_map(fn (Meaning $one): string => $one->value, Headings::ORDER);
+    }
+
+    /** @param  list<string>  $columns  what they hold; the question itself always comes along */
     public function choosing(array $columns): self
     {
-        return new self($this->kinds, $this->converter, $this->type, [...$columns, Meaning::Stem]);
+        $with = ['feedback' => ['feedback when right', 'feedback when wrong'], 'picture' => ['alternative text']];
+        foreach (array_intersect_key($with, array_flip($columns)) as $more) {
+            array_push($columns, ...$more);
+        }
+        $chosen = array_values(array_filter(
+            Headings::ORDER,
+            fn (Meaning $one): bool => $one === Meaning::Stem || in_array($one->value, $columns, true),
+        ));
+
+        return new self($this->kinds, $this->converter, $this->type, $chosen);
     }
 
     public function name(): string

@@ -100,15 +100,18 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
   // a document that is more than lines of text is looked at beside its questions first
   const usual = documents.length > 0 && documents.length === intake.files.length ? documents.find((one) => one.type !== 'text') : undefined
   const tables = intake.tables
-  const faulty = tables.find((one) => one.wrong > 0)
-  const table = asked === 'none' ? undefined : tables.find((one) => one.file === (asked ?? faulty?.file))
+  // one with mistakes is looked at first, and stays when the last of them is mended
+  const [faulty] = useState(() => tables.find((one) => one.wrong > 0)?.file)
+  const table = asked === 'none' ? undefined : tables.find((one) => one.file === (asked ?? faulty))
   const shown = asked === 'none' || table ? undefined : (documents.find((one) => one.file === asked) ?? usual)
   const views = [
     ...documents.map(({ file }) => ({ file, title: texts.document.view })),
     ...tables.map(({ file }) => ({ file, title: texts.questionTable.view })),
   ]
   // what was not used is listed beside the document, where something can be done about it
-  const notices = shown ? intake.notices.filter((one) => one.code !== 'document.unused') : intake.notices
+  const isListed = (one: { code: string; severity: string }) =>
+    shown ? one.code === 'document.unused' : table ? one.code.startsWith('table.') && one.severity === 'problem' : false
+  const notices = intake.notices.filter((one) => !isListed(one))
   const reading = active ? (
     <StagedReading
       key={active}

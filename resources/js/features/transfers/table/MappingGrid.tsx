@@ -24,7 +24,7 @@ export function MappingGrid({ sheet, rows, at, mapping, onChange }: Props) {
   if (!sheet.read) return null
   const titleOf = (is: string) => words.meanings[is as Meaning] ?? is
   const nameOf = (column: SheetMapping['columns'][number]) =>
-    column.option && column.is !== 'option' ? `${titleOf(column.is)} ${letterOf(column.option)}` : titleOf(column.is)
+    column.option ? `${titleOf(column.is)} ${letterOf(column.option)}` : titleOf(column.is)
   const used = (column: SheetMapping['columns'][number]) => column.is !== 'ignored'
   const cellAt = (cells: string[], column: string) => cells[numberOf(column)] ?? ''
   return (

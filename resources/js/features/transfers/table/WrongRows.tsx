@@ -42,9 +42,9 @@ function Row({ row, correct, onKey }: { row: WrongRow; correct: CorrectTable; on
   const rest = row.problems.filter((one) => !known.has(one.path))
   const name = words.row({ n: row.rows.length, rows: row.rows.length > 1 ? `${row.rows[0]}–${row.rows.at(-1)}` : (row.rows[0] ?? '') })
   return (
-    <li className="rounded-ui border border-hairline bg-paper">
-      <div className="flex items-center gap-3 border-hairline border-b px-3 py-1">
-        <h3 className="flex-1 font-semibold">{name}</h3>
+    <li className="grid grid-cols-[6rem_1fr_auto] items-start rounded-ui border border-hairline bg-paper max-md:grid-cols-[1fr_auto]">
+      <h3 className="px-3 py-2 font-semibold">{name}</h3>
+      <div className="order-3 p-1">
         <Button
           look="quiet"
           aria-label={words.skipOf({ row: row.rows[0] ?? '' })}
@@ -53,7 +53,7 @@ function Row({ row, correct, onKey }: { row: WrongRow; correct: CorrectTable; on
           {words.skip}
         </Button>
       </div>
-      <div className="flex flex-wrap gap-x-5 gap-y-2 px-3 py-2">
+      <div className="order-2 flex flex-wrap gap-x-5 gap-y-2 px-3 py-2 max-md:order-4 max-md:col-span-2">
         {row.cells.map((cell) =>
           wrongAt.has(cell.address) ? (
             <WrongCell
@@ -73,7 +73,7 @@ function Row({ row, correct, onKey }: { row: WrongRow; correct: CorrectTable; on
         )}
       </div>
       {rest.map((one) => (
-        <p key={one.path + one.code} className="px-3 pb-2 text-problem">
+        <p key={one.path + one.code} className="order-5 col-span-full px-3 pb-2 text-problem">
           {one.path}: {one.message}
         </p>
       ))}

@@ -1,10 +1,8 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { correctTable, type TableCorrections } from '@/api/tables'
 import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
-
-type Step = { next: TableCorrections; base: TableCorrections; isTold: boolean }
 
 export type CorrectTable = {
   isPending: boolean
@@ -20,40 +18,43 @@ export function useTableCorrections(intake: string, file: string, held: TableCor
   const again = () => client.invalidateQueries({ queryKey: ['intake', intake] })
   const [wanted, setWanted] = useState<TableCorrections | null>(null)
   const latest = useRef<TableCorrections | null>(null)
-  const send = useMutation({
-    mutationFn: ({ next, base }: Step) => correctTable(intake, file, next, base),
-    onSuccess: async (_, { next, base, isTold }) => {
-      if (latest.current && latest.current !== next) {
-        send.mutate({ next: latest.current, base: next, isTold: false })
-        return
-      }
-      await again()
-      if (latest.current === next) {
-        latest.current = null
-        setWanted(null)
-      }
-      if (isTold) tell({ text: texts.questionTable.read, undo: () => correctTable(intake, file, base, next).then(again) })
-    },
-    onError: (problem) => {
-      latest.current = null
-      setWanted(null)
-      tell({ text: problem.message, look: 'problem' })
-      again()
-    },
-  })
-  const now = wanted ?? held
+  const isSending = useRef(false)
   const heldNow = useRef(held)
   useEffect(() => {
     heldNow.current = held
   }, [held])
+  const settle = () => {
+    latest.current = null
+    isSending.current = false
+    setWanted(null)
+  }
+  const send = async (base: TableCorrections, isTold: boolean) => {
+    isSending.current = true
+    let sent = base
+    try {
+      while (latest.current && latest.current !== sent) {
+        const next = latest.current
+        await correctTable(intake, file, next, sent)
+        sent = next
+        // what was typed in the meantime goes before the table is looked at again
+        if (latest.current === sent) await again()
+      }
+      settle()
+      if (isTold) tell({ text: texts.questionTable.read, undo: () => correctTable(intake, file, base, sent).then(again) })
+    } catch (problem) {
+      settle()
+      tell({ text: problem instanceof Error ? problem.message : `${problem}`, look: 'problem' })
+      again()
+    }
+  }
   return {
-    isPending: send.isPending,
-    now,
+    isPending: wanted !== null,
+    now: wanted ?? held,
     change: (by, isTold = false) => {
       const next = by(latest.current ?? heldNow.current)
       latest.current = next
       setWanted(next)
-      if (!send.isPending) send.mutate({ next, base: heldNow.current, isTold })
+      if (!isSending.current) send(heldNow.current, isTold)
     },
   }
 }

@@ -44,9 +44,10 @@ final readonly class ReturnedRow
         }
         $record = ($merged->record ?? null) instanceof \stdClass ? $merged->record : new \stdClass;
         $now = ($read->record ?? null) instanceof \stdClass ? $read->record : new \stdClass;
+        $was = ($sent->record ?? null) instanceof \stdClass ? $sent->record : new \stdClass;
         foreach (self::RECORD as $field => $column) {
             if (in_array($column, $columns, true)) {
-                self::take($record, $now->{$field} ?? null, $sent->record->{$field} ?? null, $field);
+                self::take($record, $now->{$field} ?? null, $was->{$field} ?? null, $field);
             }
         }
         $merged->record = $record;

@@ -6,6 +6,7 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ActController;
 use App\Http\Controllers\AgreementController;
 use App\Http\Controllers\AssessmentController;
+use App\Http\Controllers\AssumptionController;
 use App\Http\Controllers\AutosaveController;
 use App\Http\Controllers\BankController;
 use App\Http\Controllers\BankQuestionController;
@@ -25,6 +26,7 @@ use App\Http\Controllers\IntakeController;
 use App\Http\Controllers\LinesController;
 use App\Http\Controllers\MeController;
 use App\Http\Controllers\MediaController;
+use App\Http\Controllers\MigrationController;
 use App\Http\Controllers\NotificationController;
 use App\Http\Controllers\PasswordLinkController;
 use App\Http\Controllers\PeopleController;
@@ -269,6 +271,15 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::put('intakes/{intake}/questions/{staged}', [StagedController::class, 'update'])->whereUuid(['intake', 'staged']);
     Route::get('intakes/{intake}/documents/{file}', [DocumentController::class, 'show'])->whereUuid(['intake', 'file']);
     Route::put('intakes/{intake}/documents/{file}', [DocumentController::class, 'update'])->whereUuid(['intake', 'file']);
+    Route::get('intakes/{intake}/migration', [MigrationController::class, 'show'])->whereUuid('intake');
+    Route::put('intakes/{intake}/migration', [MigrationController::class, 'update'])->whereUuid('intake');
+    Route::post('intakes/{intake}/migration/recall', [MigrationController::class, 'recall'])
+        ->whereUuid('intake')
+        ->middleware(['throttle:try', HeavyWork::class]);
+    Route::post('receipts/{receipt}/assumptions', [AssumptionController::class, 'ask'])->whereUuid('receipt');
+    Route::post('receipts/{receipt}/assumptions/{number}', [AssumptionController::class, 'confirm'])
+        ->whereUuid('receipt')
+        ->whereNumber('number');
     Route::get('intakes/{intake}/tables/{file}', [TableController::class, 'show'])->whereUuid(['intake', 'file']);
     Route::put('intakes/{intake}/tables/{file}', [TableController::class, 'update'])->whereUuid(['intake', 'file']);
     Route::post('table-mappings', [TableController::class, 'keep']);

@@ -25,6 +25,9 @@ use WideQuarry\Json\Json;
  * @property 'skip'|'add'|'replace' $duplicates
  * @property bool $regroup whether groups of the source become folders
  * @property string $group_names JSON: group → what it is to be called
+ * @property string $pattern how folders are called after what is in them; '' for none
+ * @property string $folder_names JSON: folder as the pattern calls it → its name
+ * @property string $statements JSON: what the old system is said to have had
  * @property bool $gathers whether the kept sources of its bank are still to become its files
  * @property string|null $operation_id
  * @property string $made JSON

@@ -32,8 +32,13 @@ final class IntakeReceipt
             ];
             $body['left'] = self::left($intake);
         }
-        DB::table('receipts')->insertOrIgnore([
-            'id' => (string) Str::uuid7(),
+        $stated = $kind === 'intake' ? SourceQuestions::stated($intake) : [];
+        if ($stated !== []) {
+            $body['migration'] = ['pattern' => $intake->pattern, ...self::tallied($intake)];
+        }
+        $id = (string) Str::uuid7();
+        $isNew = DB::table('receipts')->insertOrIgnore([
+            'id' => $id,
             'kind' => $kind,
             'intake_id' => $intake->id,
             'user_id' => $person->id,
@@ -42,6 +47,19 @@ final class IntakeReceipt
             'title' => $intake->title,
             'body' => Json::encode($body),
         ]);
+        foreach ($isNew > 0 ? $stated : [] as $number => $statement) {
+            if (! $statement->isKnown) {
+                DB::table('assumptions')->insert(['receipt_id' => $id, 'number' => $number, 'statement' => Json::encode($statement)]);
+            }
+        }
+    }
+
+    /** @return array{lines: list<\WideQuarry\Migration\TallyLine>, quizzes: list<\WideQuarry\Migration\TalliedQuiz>} */
+    private static function tallied(Intake $intake): array
+    {
+        $tally = SourceQuestions::tally($intake);
+
+        return ['lines' => $tally->lines, 'quizzes' => $tally->quizzes];
     }
 
     /** @return array<string, mixed> */

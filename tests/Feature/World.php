@@ -340,6 +340,21 @@ final class World
         return "/intakes/$intake->id/questions/{$this->staged($intake)}";
     }
 
+    /** A receipt with an assumption that the keeper is asked about. */
+    public function assumed(): string
+    {
+        $intake = $this->receipt();
+        $receipt = (string) DB::table('receipts')->where('intake_id', $intake)->orWhere('id', $intake)->value('id');
+        DB::table('assumptions')->insert([
+            'receipt_id' => $receipt,
+            'number' => 0,
+            'statement' => '{"quiz":"Rocks","of":"","draw":2,"pool":null,"points":null,"known":false}',
+            'asked_id' => $this->people['keeper']->id,
+        ]);
+
+        return $receipt;
+    }
+
     /** Of an intake that the writer brought in. */
     public function receipt(): string
     {

@@ -580,6 +580,29 @@ return [
         [401, 404, 404, 204, 204, 404, 404],
         fn (World $w): array => [$w->documentPath(), ['corrections' => (object) [], 'base' => (object) []]],
     ],
+    'GET api/v1/intakes/{intake}/migration' => [
+        [401, 404, 404, 200, 200, 404, 404],
+        fn (World $w): array => ["/intakes/{$w->intake()->id}/migration", null],
+    ],
+    'PUT api/v1/intakes/{intake}/migration' => [
+        [401, 404, 404, 200, 200, 404, 404],
+        fn (World $w): array => [
+            "/intakes/{$w->intake()->id}/migration",
+            ['pattern' => '{quiz}', 'names' => ['a' => 'b'], 'lines' => [['quiz' => 'Rocks', 'draw' => 2]]],
+        ],
+    ],
+    'POST api/v1/intakes/{intake}/migration/recall' => [
+        [401, 404, 404, 200, 200, 404, 404],
+        fn (World $w): array => ["/intakes/{$w->intake()->id}/migration/recall", ['text' => 'Rocks: drew 2 of the rock questions']],
+    ],
+    'POST api/v1/receipts/{receipt}/assumptions' => [
+        [401, 404, 404, 204, 204, 404, 404],
+        fn (World $w): array => ["/receipts/{$w->assumed()}/assumptions", ['email' => 'keeper@fellmoor.example', 'words' => 'Please.']],
+    ],
+    'POST api/v1/receipts/{receipt}/assumptions/{number}' => [
+        [401, 404, 404, 404, 204, 404, 404],
+        fn (World $w): array => ["/receipts/{$w->assumed()}/assumptions/0", null],
+    ],
     'GET api/v1/intakes/{intake}/tables/{file}' => [
         [401, 404, 404, 200, 200, 404, 404],
         fn (World $w): array => [$w->tablePath(), null],

@@ -8,10 +8,12 @@ use App\Actions\Assembly\SaveAssessment;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
+use App\Queries\SourceQuestions;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Json\Json;
+use WideQuarry\Migration\RebuiltDraws;
 use WideQuarry\Question\PartKinds;
 
 /** Assessments of an intake, made once their questions are in the bank. */
@@ -30,10 +32,7 @@ final readonly class ImportedAssessments
         }
         $here = $this->here($intake);
         $ids = [];
-        foreach (
-            DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'assessment')->orderBy('position')->pluck('value') as $value
-        ) {
-            $json = Json::decode($value);
+        foreach ($this->given($intake) as $json) {
             if (DB::table('assessments')->where('id', $json->id)->exists()) {
                 $json->id = (string) Str::uuid7();
             }
@@ -42,6 +41,32 @@ final readonly class ImportedAssessments
         }
         $made->assessments = $ids;
         $intake->update(['made' => Json::encode($made)]);
+    }
+
+    /** @return list<\stdClass> as they came; those whose draws somebody stated with those draws, also where only the questions came */
+    private function given(Intake $intake): array
+    {
+        $given = [];
+        foreach (
+            DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'assessment')->orderBy('position')->pluck('value') as $value
+        ) {
+            $json = Json::decode(is_string($value) ? $value : '{}');
+            if ($json instanceof \stdClass) {
+                $given[] = $json;
+            }
+        }
+        $tally = SourceQuestions::stated($intake) === [] ? null : SourceQuestions::tally($intake);
+        $rebuilt = [];
+        foreach ($tally === null ? [] : $tally->quizzes as $quiz) {
+            $flat = array_values(array_filter($given, fn (\stdClass $one): bool => ($one->title ?? '') === $quiz->title))[0] ?? null;
+            $made = $tally === null ? null : RebuiltDraws::of($quiz->title, $tally, $flat);
+            if ($made !== null) {
+                $rebuilt[$quiz->title] = $made;
+            }
+        }
+        $kept = array_filter($given, fn (\stdClass $one): bool => ! isset($rebuilt[is_string($one->title ?? null) ? $one->title : '']));
+
+        return [...array_values($kept), ...array_values($rebuilt)];
     }
 
     /** Takes out what was made and nobody has changed since. */

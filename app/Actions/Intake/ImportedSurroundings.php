@@ -9,11 +9,14 @@ use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
 use App\Queries\Folders;
+use App\Queries\SourceQuestions;
 use App\Queries\Topics;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Interchange\MediaNames;
 use WideQuarry\Json\Json;
+use WideQuarry\Migration\Regrouping;
+use WideQuarry\Migration\SourceQuestion;
 use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Stimulus\Stimulus;
 
@@ -22,6 +25,9 @@ final class ImportedSurroundings
 {
     /** @var array{folders: list<string>, topics: list<string>} */
     private array $before = ['folders' => [], 'topics' => []];
+
+    /** @var array{string, array<string, SourceQuestion>, Regrouping}|null intake, its questions, their folders */
+    private ?array $regrouped = null;
 
     public function __construct(private readonly SaveStimulus $save)
     {
@@ -111,11 +117,19 @@ final class ImportedSurroundings
      */
     public function places(Intake $intake, Bank $bank, array $rows): array
     {
-        $grouping = $intake->regroup ? $intake->grouping() : null;
+        $grouping = $intake->regroup && $intake->pattern === '' ? $intake->grouping() : null;
+        if ($intake->pattern !== '' && ($this->regrouped[0] ?? '') !== $intake->id) {
+            $questions = SourceQuestions::of($intake);
+            $this->regrouped = [$intake->id, $questions, SourceQuestions::regrouped($intake, $questions)];
+        }
         $made = [];
         $places = [];
         foreach ($rows as $row) {
-            $path = [...$intake->folderPath(), ...$grouping === null || ! is_string($row->grp) ? [] : $grouping->path($row->grp)];
+            $path = [...$intake->folderPath(), ...match (true) {
+                $intake->pattern !== '' && $this->regrouped !== null => $this->regrouped[2]->path($this->regrouped[1][is_string($row->id) ? $row->id : '']),
+                $grouping === null || ! is_string($row->grp) => [],
+                default => $grouping->path($row->grp),
+            }];
             $folder = $made[Json::encode($path)] ??= Folders::at($path, $bank->id) ?? '';
             if ($folder !== '') {
                 $places[(string) $row->id] = $folder;

@@ -7,24 +7,29 @@ namespace App\Actions\Intake;
 use App\Errors\Refused;
 use App\Indexing\StagedRows;
 use App\Models\Intake;
+use App\Queries\SourceQuestions;
 use App\Queries\StagedQuestions;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Fields;
 use WideQuarry\Messages\Message;
+use WideQuarry\Migration\NamePattern;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Approval;
+use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\PlacesChange;
 use WideQuarry\Question\PointsChange;
+use WideQuarry\Question\Question;
 use WideQuarry\Question\RecordChange;
 use WideQuarry\Question\Status;
+use WideQuarry\Question\UnhelpfulTitle;
 
 /** What is decided in a review: one question mended, or many set at once. */
 final readonly class ReviewIntake
 {
     private const CHUNK = 200;
 
-    public function __construct(private StagedRows $rows, private DuplicateFinder $judge)
+    public function __construct(private StagedRows $rows, private DuplicateFinder $judge, private PartKinds $kinds)
     {
     }
 
@@ -70,9 +75,39 @@ final readonly class ReviewIntake
         if ($fields->has('points') || $fields->has('record') || $fields->has('topics')) {
             [$changed, $left] = $this->contents($intake, $rows, $fields);
         }
+        if ($fields->has('titles')) {
+            $changed = $this->titles($intake, $rows, NamePattern::read($fields->string('titles', '', 500)));
+        }
         $this->judge->handle($intake->id, $intake->bank_id);
 
         return ['changed' => $changed, 'left' => $left];
+    }
+
+    /** Gives those whose title says nothing one from their words, or else by the pattern. */
+    private function titles(Intake $intake, Builder $rows, NamePattern $pattern): int
+    {
+        $known = SourceQuestions::of($intake);
+        $changed = 0;
+        foreach (array_chunk($rows->whereNull('outcome')->orderBy('number')->pluck('staged_questions.id')->all(), self::CHUNK) as $ids) {
+            DB::transaction(function () use ($ids, $known, $pattern, &$changed): void {
+                /** @var object{id: string}&\stdClass $row */
+                foreach (DB::table('staged_questions')->whereIn('id', $ids)->lockForUpdate()->get() as $row) {
+                    $json = StagedRows::json($row);
+                    if (! UnhelpfulTitle::saysNothing(is_string($json->title ?? null) ? $json->title : '')) {
+                        continue;
+                    }
+                    $title = UnhelpfulTitle::proposal(Question::read($json, $this->kinds)) ??
+                        (isset($known[$row->id]) ? $pattern->line($known[$row->id]) : '');
+                    if ($title !== '') {
+                        $json->title = mb_substr($title, 0, 500);
+                        $this->rows->update($row->id, $json);
+                        $changed++;
+                    }
+                }
+            });
+        }
+
+        return $changed;
     }
 
     /** @return array{int, list<array{id: string, title: string, why: string}>} */

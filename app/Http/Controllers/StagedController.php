@@ -128,6 +128,7 @@ final class StagedController
             'points' => 'number?',
             'record' => 'object?',
             'topics' => 'object?',
+            'titles' => 'string?',
         ],
     )]
     public function set(Request $request, Intake $intake, ReviewIntake $review): JsonResponse
@@ -141,6 +142,7 @@ final class StagedController
             'points',
             'record',
             'topics',
+            'titles',
         ]);
 
         return new JsonResponse($review->set($intake, $fields));

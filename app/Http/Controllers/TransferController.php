@@ -9,6 +9,7 @@ use App\Http\Files\ReceiptTable;
 use App\Http\OpenApi\Operation;
 use App\Models\User;
 use App\Queries\Transfers;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -33,7 +34,9 @@ final class TransferController
         $row =
             DB::table('receipts')
                 ->where('id', $receipt)
-                ->whereRaw(Transfers::MINE, [$user->id, $user->id])
+                ->where(fn (Builder $any) => $any
+                    ->whereRaw(Transfers::MINE, [$user->id, $user->id])
+                    ->orWhereIn('id', DB::table('assumptions')->where('asked_id', $user->id)->select('receipt_id')))
                 ->first() ?? abort(404);
         $body = Json::decode(is_string($row->body) ? $row->body : '{}');
         $whole = [
@@ -44,6 +47,7 @@ final class TransferController
             'person' => DB::table('users')->where('id', $row->user_id)->value('name'),
             'intake' => $row->intake_id,
             'body' => $body,
+            'assumptions' => self::assumptions($receipt, $user),
         ];
         if (! $request->has('download')) {
             return new JsonResponse(Json::encode(['data' => $whole]), json: true);
@@ -65,6 +69,26 @@ final class TransferController
         $json = Json::pretty($row->intake_id === null ? $whole : [...$whole, 'questions' => $questions])."\n";
 
         return self::file($json, 'application/json', FileName::attachment("receipt $title", $receipt, '.json'));
+    }
+
+    /** @return list<array<string, mixed>> what was assumed of the old system, and who confirmed it */
+    private static function assumptions(string $receipt, User $user): array
+    {
+        return array_values(DB::table('assumptions')
+            ->leftJoin('users AS asked', 'asked.id', '=', 'asked_id')
+            ->leftJoin('users AS sure', 'sure.id', '=', 'confirmed_by')
+            ->where('receipt_id', $receipt)
+            ->orderBy('number')
+            ->get(['number', 'statement', 'asked_id', 'asked.name AS asked', 'sure.name AS confirmed', 'confirmed_at'])
+            ->map(fn (\stdClass $row): array => [
+                'number' => $row->number,
+                'statement' => Json::decode(is_string($row->statement) ? $row->statement : '{}'),
+                'asked' => $row->asked,
+                'confirmed' => $row->confirmed,
+                'confirmed_at' => $row->confirmed_at,
+                'mine' => $row->asked_id === $user->id && $row->confirmed_at === null,
+            ])
+            ->all());
     }
 
     private static function file(string $content, string $type, string $disposition): Response

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Actions\Intake\RecallStatements;
+use App\Errors\Refused;
+use App\Http\OpenApi\Operation;
+use App\Models\Intake;
+use App\Queries\SourceQuestions;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\Gate;
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
+use WideQuarry\Migration\NamePattern;
+use WideQuarry\Migration\StatedDraw;
+use WideQuarry\Migration\StatementText;
+
+/** An import put right: folders by a pattern of names, and the draws its quizzes had. */
+final class MigrationController
+{
+    private const MOST_LINES = 2000;
+
+    #[Operation('Folders by a pattern (?pattern= to try one), and what the old system had against what was found', response: ['data' => 'Migration'])]
+    public function show(Request $request, Intake $intake): JsonResponse
+    {
+        Gate::authorize('work', $intake);
+        $asked = $request->query('pattern');
+        $questions = SourceQuestions::of($intake);
+
+        return self::answer($intake, $questions, is_string($asked) && mb_strlen($asked) <= 500 ? $asked : null);
+    }
+
+    #[Operation(
+        'Choose the pattern (empty for none), what single folders are called, and what the old system had',
+        response: ['data' => 'Migration'],
+        body: ['pattern' => 'string?', 'names' => 'object?', 'lines' => 'StatedDraw[]?'],
+    )]
+    public function update(Request $request, Intake $intake): JsonResponse
+    {
+        Gate::authorize('work', $intake);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['pattern', 'names', 'lines']);
+        $change = [];
+        if ($fields->has('pattern')) {
+            $change['pattern'] = $fields->string('pattern', '', 500);
+            NamePattern::read($change['pattern']);
+        }
+        if ($fields->has('names')) {
+            $names = $fields->raw('names');
+            $change['folder_names'] = Json::encode((object) array_filter(
+                $names instanceof \stdClass ? get_object_vars($names) : [],
+                fn (mixed $name): bool => is_string($name) && mb_strlen($name) <= 200,
+            ));
+        }
+        if ($fields->has('lines')) {
+            $lines = [];
+            foreach ($fields->list('lines', self::MOST_LINES) as $i => $line) {
+                $lines[] = StatedDraw::read($line, "/lines/$i");
+            }
+            $change['statements'] = Json::encode($lines);
+        }
+        if (Intake::query()->whereKey($intake->id)->where('state', 'review')->update($change) === 0) {
+            throw Refused::because('intake.not_in_review', Message::of('app.actions.intake.intake-not-in-review'));
+        }
+        $intake->refresh();
+
+        return self::answer($intake, SourceQuestions::of($intake), null);
+    }
+
+    #[Operation(
+        'Read what the old system had from words, from a table, or from another export (file) that still has its draws',
+        response: ['lines' => 'StatedDraw[]', 'problems' => 'string[]'],
+        body: ['text' => 'string?'],
+    )]
+    public function recall(Request $request, Intake $intake, RecallStatements $recall): JsonResponse
+    {
+        Gate::authorize('work', $intake);
+        $file = $request->file('file');
+        if ($file instanceof UploadedFile) {
+            [$lines, $problems] = $recall->fromFile($intake, $file->getPathname(), $file->getClientOriginalName());
+        } else {
+            $text = Fields::of(Json::decode($request->getContent()), '', ['text'])->need('text')->string('text', '', 200_000);
+            $read = StatementText::read($text);
+            [$lines, $problems] = [$read->draws, $read->problems];
+        }
+
+        return new JsonResponse(Json::encode(['lines' => $lines, 'problems' => array_slice($problems, 0, 50)]), json: true);
+    }
+
+    /** @param  array<string, \WideQuarry\Migration\SourceQuestion>  $questions */
+    private static function answer(Intake $intake, array $questions, ?string $pattern): JsonResponse
+    {
+        $regrouped = SourceQuestions::regrouped($intake, $questions, $pattern);
+        $tally = \WideQuarry\Migration\Tally::of($regrouped, SourceQuestions::stated($intake));
+        $tree = array_map(fn (array $row): array => [...$row, 'kinds' => (object) $row['kinds']], $regrouped->tree());
+
+        return new JsonResponse(Json::encode(['data' => [
+            'pattern' => $pattern ?? $intake->pattern,
+            'names' => Json::decode($intake->folder_names),
+            'parts' => NamePattern::NAMES,
+            'tree' => array_slice($tree, 0, 2000),
+            'lines' => SourceQuestions::stated($intake),
+            'tally' => array_slice($tally->lines, 0, 2000),
+            'quizzes' => $tally->quizzes,
+        ]]), json: true);
+    }
+}

@@ -9,6 +9,8 @@ use Illuminate\Support\Facades\Route;
 
 Route::get('/api/v1/openapi.json', [PageController::class, 'openapi']);
 Route::get('/stand-ins/receiving', [StandInController::class, 'show']);
+Route::get('/stand-ins/sending', [StandInController::class, 'sending']);
+Route::get('/stand-ins/sending/{file}', [StandInController::class, 'sent']);
 Route::get('/stand-ins/outbox', [StandInController::class, 'outbox']);
 Route::post('/stand-ins/receiving', [StandInController::class, 'store']);
 Route::withoutMiddleware('web')->group(function (): void {

@@ -116,6 +116,31 @@ it('recalls what the old system had from words, a table and another export', fun
         ->assertOk()->assertJsonPath('lines.0.draw', 3);
 });
 
+it('puts the flat quizzes of the sending desk right by an older export of it, as its truth says', function (): void {
+    $world = new World;
+    $desk = new StandIns\SendingDesk\Desk;
+    $intake = $world->typed($desk->export(true), 'flat.zip');
+    $this->actingAs($world->people['writer']);
+    $older = Illuminate\Http\UploadedFile::fake()->createWithContent('draws.zip', $desk->export(false));
+    $recalled = $this->post("/api/v1/intakes/$intake->id/migration/recall", ['file' => $older], ['Accept' => 'application/json'])
+        ->assertOk()->json('lines');
+    $truth = WideQuarry\Migration\StatementText::read($desk->truth())->draws;
+    expect($recalled)->toEqual(json_decode((string) json_encode($truth), true));
+    $data = migration($world, $intake, ['pattern' => '{quiz} › {kind}', 'lines' => $recalled])->json('data');
+    expect(array_unique(array_column($data['tally'], 'agrees')))->toBe([true])
+        ->and(count(array_filter($data['tree'], fn (array $row): bool => $row['depth'] === 1)))->toBe(15)
+        ->and(array_column($data['quizzes'], 'asked'))->toBe([11, 10, 9, 11, 9]);
+});
+
+it('copies what is stated of one quiz to those like it, as assumed', function (): void {
+    $world = new World;
+    $intake = flat($world);
+    $lines = [['quiz' => 'Maps', 'of' => 'multiple choice', 'draw' => 3], ['quiz' => 'Maps', 'of' => 'short text', 'draw' => 2]];
+    $data = migration($world, $intake, ['lines' => $lines, 'copy' => 'Maps'])->json('data');
+    expect(array_map(fn (array $one): array => [$one['quiz'], $one['draw'], $one['known']], $data['lines']))
+        ->toBe([['Maps', 3, true], ['Maps', 2, true], ['Density', 3, false], ['Density', 2, false]]);
+});
+
 it('has assumptions confirmed by who knows the old system', function (): void {
     $world = new World;
     $intake = flat($world);

@@ -14,6 +14,8 @@ use Tests\Feature\World;
 $matrix = require __DIR__.'/routes.php';
 $open = [
     'GET stand-ins/receiving',
+    'GET stand-ins/sending',
+    'GET stand-ins/sending/{file}',
     'GET stand-ins/outbox',
     'POST stand-ins/receiving',
     'GET api/v1/openapi.json',

@@ -6,6 +6,7 @@ namespace App\Actions\Intake;
 
 use App\Models\Intake;
 use App\Queries\SourceQuestions;
+use Brick\Math\RoundingMode;
 use WideQuarry\CoreException;
 use WideQuarry\Duplicates\Fingerprint;
 use WideQuarry\Interchange\DocumentConverter;
@@ -45,17 +46,18 @@ final readonly class RecallStatements
             throw \WideQuarry\Interchange\UnreadableFile::tooLarge(intdiv(self::LARGEST, 1_000_000));
         }
         $content = PackageContents::collect(Formats::standard($this->kinds, $this->converter)->for($source, Formats::QUESTIONS)->read($source));
-        $prints = [];
+        $known = [];
         foreach ($content->questions as $json) {
             try {
                 $question = Question::read($json, $this->kinds);
-                $prints[$question->id] = Fingerprint::of($question);
+                $points = (string) $question->points()->toScale(4, RoundingMode::HALF_EVEN);
+                $known[$question->id] = [Fingerprint::of($question), rtrim(rtrim($points, '0'), '.')];
             } catch (CoreException) {
                 continue;
             }
         }
         $ours = SourceQuestions::of($intake);
 
-        return [StatedInExport::of($content->assessments, $prints, SourceQuestions::regrouped($intake, $ours)), []];
+        return [StatedInExport::of($content->assessments, $known, SourceQuestions::regrouped($intake, $ours)), []];
     }
 }

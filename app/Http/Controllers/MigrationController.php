@@ -16,6 +16,7 @@ use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
+use WideQuarry\Migration\AlikeQuizzes;
 use WideQuarry\Migration\NamePattern;
 use WideQuarry\Migration\StatedDraw;
 use WideQuarry\Migration\StatementText;
@@ -36,14 +37,14 @@ final class MigrationController
     }
 
     #[Operation(
-        'Choose the pattern (empty for none), what single folders are called, and what the old system had',
+        'Choose the pattern (empty for none), what single folders are called, and what the old system had; copy: of a quiz, for those like it',
         response: ['data' => 'Migration'],
-        body: ['pattern' => 'string?', 'names' => 'object?', 'lines' => 'StatedDraw[]?'],
+        body: ['pattern' => 'string?', 'names' => 'object?', 'lines' => 'StatedDraw[]?', 'copy' => 'string?'],
     )]
     public function update(Request $request, Intake $intake): JsonResponse
     {
         Gate::authorize('work', $intake);
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['pattern', 'names', 'lines']);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['pattern', 'names', 'lines', 'copy']);
         $change = [];
         if ($fields->has('pattern')) {
             $change['pattern'] = $fields->string('pattern', '', 500);
@@ -63,12 +64,19 @@ final class MigrationController
             }
             $change['statements'] = Json::encode($lines);
         }
+        $change = [...$change, 'updated_at' => now()];
         if (Intake::query()->whereKey($intake->id)->where('state', 'review')->update($change) === 0) {
             throw Refused::because('intake.not_in_review', Message::of('app.actions.intake.intake-not-in-review'));
         }
         $intake->refresh();
+        $questions = SourceQuestions::of($intake);
+        if ($fields->has('copy')) {
+            $found = SourceQuestions::regrouped($intake, $questions);
+            $copied = AlikeQuizzes::copied(SourceQuestions::stated($intake), $fields->string('copy', '', 500), $found);
+            $intake->update(['statements' => Json::encode(array_slice($copied, 0, self::MOST_LINES))]);
+        }
 
-        return self::answer($intake, SourceQuestions::of($intake), null);
+        return self::answer($intake, $questions, null);
     }
 
     #[Operation(

@@ -13,13 +13,15 @@ use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use StandIns\ReceivingDesk\Desk;
+use StandIns\SendingDesk\Desk as SendingDesk;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 
-/** The receiving desk of the demo: another system in small, to which a dispatch can be handed. */
+/** Other systems in small: the receiving desk, to which a dispatch can be handed, and the sending desk, which hands out old quizzes. */
 final class StandInController
 {
     public function show(): View
@@ -43,6 +45,32 @@ final class StandInController
         $arrival = $this->desk()->receive($given->getPathname(), $given->getClientOriginalName());
 
         return redirect("/stand-ins/receiving#{$arrival['id']}");
+    }
+
+    public function sending(): View
+    {
+        abort_unless(config('app.demo') === true, 404);
+
+        return view('standins.sending', ['quizzes' => (new SendingDesk)->quizzes()]);
+    }
+
+    /** What the sending desk gives away. */
+    public function sent(string $file): Response
+    {
+        abort_unless(config('app.demo') === true, 404);
+        $desk = new SendingDesk;
+
+        return match ($file) {
+            'flat.zip', 'draws.zip' => new Response($desk->export($file === 'flat.zip'), 200, [
+                'Content-Type' => 'application/zip',
+                'Content-Disposition' => "attachment; filename=\"old-quizzes-$file\"",
+            ]),
+            'truth.csv' => new Response($desk->truth(), 200, [
+                'Content-Type' => 'text/csv; charset=UTF-8',
+                'Content-Disposition' => 'attachment; filename="old-quizzes-truth.csv"',
+            ]),
+            default => abort(404),
+        };
     }
 
     /** The mail of the demo, which is sent nowhere. */

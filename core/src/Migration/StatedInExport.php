@@ -9,10 +9,10 @@ final class StatedInExport
 {
     /**
      * @param  list<\stdClass>  $assessments  of the other export
-     * @param  array<string, string>  $prints  its questions → their fingerprints
+     * @param  array<string, array{string, string}>  $known  its questions → their fingerprints and points
      * @return list<StatedDraw>
      */
-    public static function of(array $assessments, array $prints, Regrouping $found): array
+    public static function of(array $assessments, array $known, Regrouping $found): array
     {
         $folders = $quizzes = [];
         foreach ($found->folders() as $folder) {
@@ -26,17 +26,16 @@ final class StatedInExport
         foreach ($assessments as $assessment) {
             $title = is_string($assessment->title ?? null) ? $assessment->title : '';
             foreach (self::draws($assessment) as $draw) {
-                $pool = array_filter(array_map(
-                    fn (mixed $id): string => is_string($id) ? $prints[$id] ?? '' : '',
-                    is_array($draw->pool ?? null) ? $draw->pool : [],
-                ), fn (string $print): bool => $print !== '');
+                $ids = array_filter(is_array($draw->pool ?? null) ? $draw->pool : [], is_string(...));
+                $drawn = array_values(array_intersect_key($known, array_flip($ids)));
+                $pool = array_column($drawn, 0);
                 $quiz = self::most(array_intersect_key($quizzes, array_flip($pool))) ?? $title;
                 $stated[] = new StatedDraw(
                     $quiz,
                     self::most(array_intersect_key($folders, array_flip($pool))) ?? (is_string($draw->title ?? null) ? $draw->title : ''),
                     is_int($draw->draw ?? null) ? $draw->draw : 1,
-                    count(is_array($draw->pool ?? null) ? $draw->pool : []),
-                    is_int($draw->points ?? null) || is_float($draw->points ?? null) ? (string) $draw->points : null,
+                    count($ids),
+                    self::points($draw, array_column($drawn, 1)),
                 );
             }
         }
@@ -58,6 +57,21 @@ final class StatedInExport
         }
 
         return $draws;
+    }
+
+    /**
+     * Those of the draw, or else those that all of its questions have there.
+     *
+     * @param  list<string>  $each
+     */
+    private static function points(\stdClass $draw, array $each): ?string
+    {
+        if (is_int($draw->points ?? null) || is_float($draw->points ?? null)) {
+            return (string) $draw->points;
+        }
+        $each = array_values(array_unique($each));
+
+        return count($each) === 1 ? $each[0] : null;
     }
 
     /** @param  array<string>  $names */

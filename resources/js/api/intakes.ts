@@ -66,7 +66,12 @@ export const commitIntake = async (id: string) =>
   (await call<schema.Answers['POST /intakes/{intake}/commit']>('POST', `/intakes/${id}/commit`, {})).body.data
 export const undoIntake = async (id: string) =>
   (await call<schema.Answers['POST /intakes/{intake}/undo']>('POST', `/intakes/${id}/undo`, {})).body.data
-export type StagedChange = Pick<Classification, 'record' | 'topics'> & { skipped?: boolean; decision?: string | null; points?: number }
+export type StagedChange = Pick<Classification, 'record' | 'topics'> & {
+  skipped?: boolean
+  decision?: string | null
+  points?: number
+  titles?: string
+}
 export const setStaged = async (id: string, target: { ids: string[] } | { filter: string }, change: StagedChange) =>
   (await call<schema.Answers['POST /intakes/{intake}/set']>('POST', `/intakes/${id}/set`, { ...target, ...change })).body
 export const saveStaged = async (intake: string, id: string, question: QuestionJson, version: number) =>

@@ -1733,6 +1733,93 @@ export type Messages = {
     larger: (values: { size: Words }) => string
     replacedStimuli: (values: { n: number }) => string
   }
+  migration: {
+    view: string
+    folders: {
+      title: string
+      about: string
+      by: string
+      none: string
+      presets: {
+        quiz: string
+        kind: string
+        both: string
+        heading: string
+        points: string
+        topic: string
+        own: string
+      }
+      pattern: string
+      patternAbout: (values: { parts: Words }) => string
+      count: (values: { n: number }) => string
+      name: (values: { path: Words }) => string
+      questions: (values: { n: number }) => string
+    }
+    titles: {
+      title: string
+      about: string
+      pattern: string
+      go: string
+      done: (values: { n: number }) => string
+    }
+    had: {
+      title: string
+      about: string
+      quiz: string
+      of: string
+      draw: string
+      pool: string
+      points: string
+      certain: string
+      known: string
+      assumed: string
+      add: string
+      remove: (values: { n: Words }) => string
+      clear: string
+      copy: string
+      all: string
+      line: (values: { what: Words; n: Words }) => string
+      file: string
+      fileAbout: string
+      paste: string
+      pasteTitle: string
+      pasteAbout: string
+      pasteGo: string
+      words: string
+      read: (values: { n: number }) => string
+    }
+    tally: {
+      title: string
+      none: string
+      agrees: (values: { n: number }) => string
+      differs: (values: { n: number }) => string
+      ok: string
+      found: (values: { n: number }) => string
+      stated: (values: { draw: Words; of: Words }) => string
+      unstated: string
+      quiz: string
+      questions: string
+      draws: string
+      asked: string
+      points: string
+      assumed: (values: { n: number }) => string
+    }
+    receipt: {
+      title: string
+      ask: string
+      askTitle: string
+      askAbout: string
+      email: string
+      words: string
+      send: string
+      asked: (values: { name: Words }) => string
+      confirm: string
+      confirmed: (values: { name: Words; when: Words }) => string
+      open: string
+      sent: string
+      line: (values: { quiz: Words; draw: Words; of: Words }) => string
+    }
+  }
   order: {
     tabs: {
       topics: string

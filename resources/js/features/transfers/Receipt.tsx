@@ -10,6 +10,8 @@ import { DispatchReport } from './dispatch/DispatchReport'
 import { ReceiptDownloads } from './dispatch/ReceiptDownloads'
 import { MadeList } from './intake/MadeList'
 import { ReceiptTable } from './intake/ReceiptTable'
+import { Assumptions } from './migration/Assumptions'
+import { TallyLines } from './migration/TallyLines'
 
 /** A receipt by its address, or that of an intake which is in its bank. */
 export function ReceiptScreen({ id }: { id?: string }) {
@@ -117,6 +119,13 @@ function Body({ receipt }: { receipt: Receipt }) {
           {texts.intake.takenBack({ added: body.taken_back.added, replaced: body.taken_back.replaced, left: body.left?.length ?? 0 })}
         </Message>
       ) : null}
+      {body.migration ? (
+        <section aria-label={texts.migration.tally.title} className="flex flex-col gap-3">
+          <h3 className="font-semibold">{texts.migration.tally.title}</h3>
+          <TallyLines lines={body.migration.lines} quizzes={body.migration.quizzes} />
+        </section>
+      ) : null}
+      <Assumptions receipt={receipt} />
       <ReceiptTable body={body} />
       {body.losses && body.losses.length > 0 ? <Lost losses={body.losses} /> : null}
       {receipt.kind === 'intake' && receipt.intake ? (

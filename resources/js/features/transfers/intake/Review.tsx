@@ -18,6 +18,7 @@ import { Menu } from '@/ui/Menu'
 import { Message, Nothing } from '@/ui/Message'
 import { useToast } from '@/ui/Toasts'
 import { DocumentReview } from '../document/DocumentReview'
+import { MigrationReview } from '../migration/MigrationReview'
 import { TableReview } from '../table/TableReview'
 import { NoticeList } from './NoticeList'
 import { PlaceDialog, placePath } from './PlaceDialog'
@@ -102,8 +103,9 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
   const tables = intake.tables
   // one with mistakes is looked at first, and stays when the last of them is mended
   const [faulty] = useState(() => tables.find((one) => one.wrong > 0)?.file)
-  const table = asked === 'none' ? undefined : tables.find((one) => one.file === (asked ?? faulty))
-  const shown = asked === 'none' || table ? undefined : (documents.find((one) => one.file === asked) ?? usual)
+  const table = asked === 'none' || asked === 'migration' ? undefined : tables.find((one) => one.file === (asked ?? faulty))
+  const shown = asked === 'none' || asked === 'migration' || table ? undefined : (documents.find((one) => one.file === asked) ?? usual)
+  const isMigrating = asked === 'migration'
   const views = [
     ...documents.map(({ file }) => ({ file, title: texts.document.view })),
     ...tables.map(({ file }) => ({ file, title: texts.questionTable.view })),
@@ -207,22 +209,26 @@ export function Review({ intake, crumbs }: { intake: Intake; crumbs: Crumb[] }) 
             ) : null}
           </div>
         ) : null}
-        {views.length > 0 ? (
+        {views.length > 0 || intake.groups.length > 0 || intake.assessments.length > 0 ? (
           <nav aria-label={texts.document.view} className="flex flex-none flex-wrap gap-1.5 border-hairline border-b px-4 py-1.5">
             {views.map((one) => (
               <Button key={one.file} aria-pressed={(shown ?? table)?.file === one.file} onClick={() => set('document', one.file)}>
                 {views.length > 1 ? intake.files.find((file) => file.id === one.file)?.name : one.title}
               </Button>
             ))}
-            <Button aria-pressed={!shown && !table} onClick={() => set('document', 'none')}>
+            <Button aria-pressed={!shown && !table && !isMigrating} onClick={() => set('document', 'none')}>
               {texts.document.list}
+            </Button>
+            <Button aria-pressed={isMigrating} onClick={() => set('document', 'migration')}>
+              {texts.migration.view}
             </Button>
           </nav>
         ) : null}
         <div className="min-h-0 flex-1">
           {shown ? <DocumentReview key={shown.file} intake={intake.id} file={shown.file} /> : null}
+          {isMigrating ? <MigrationReview intake={intake.id} /> : null}
           {table ? <TableReview key={table.file} intake={intake.id} file={table.file} /> : null}
-          {shown || table ? null : (
+          {shown || table || isMigrating ? null : (
             <ListAndReading
               name="review"
               list={{ id: 'list', label: texts.intake.list, body: list, size: 480, min: 320, max: 760 }}

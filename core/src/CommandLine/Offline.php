@@ -343,14 +343,16 @@ final readonly class Offline
         [$path, $temporary] = $this->onDisk($file);
         try {
             $source = new Source($path, $file === '-' ? Message::of('commandLine.standard-input') : basename($file));
-            $things = str_starts_with(ltrim((string) file_get_contents($path, false, null, 0, 64)), '{')
-                ? $this->questionsOfJson($path)
-                : Formats::standard($this->kinds, $this->converter)->for($source)->read($source);
+            $bytes = (string) file_get_contents($path, false, null, 0, 64);
+            if (str_starts_with(ltrim($bytes), '{')) {
+                return QuestionTexts::of((string) file_get_contents($path));
+            }
+            $things = Formats::standard($this->kinds, $this->converter)->for($source)->read($source);
             $questions = [];
             foreach ($things as $thing) {
                 $question = $thing instanceof \stdClass && ($thing->type ?? '') === 'question' ? $thing->value : $thing;
                 if ($question instanceof \stdClass && isset($question->parts)) {
-                    $questions[] = Json::encode(Question::read($question, $this->kinds)->toJson());
+                    $questions[] = Json::encode($question);
                 }
             }
 

@@ -44,7 +44,8 @@ final class Comparison
     public function __construct(private readonly array $a, private readonly array $b, private readonly PartKinds $kinds)
     {
         $this->pair('identifier', fn (\stdClass $question): string => self::identifier($question));
-        $this->pair('content', fn (\stdClass $question): string => self::content($question));
+        $this->pair('content', fn (\stdClass $question): string => self::bare($question));
+        $this->pair('content', fn (\stdClass $question): string => self::content($this->whole($question)));
         $this->pair('content', fn (\stdClass $question): string => Fingerprint::of(Question::read($question, $this->kinds)));
         $this->pairNear();
         $this->onlyA = array_values(array_diff(array_keys($a), array_keys($this->pairs)));
@@ -122,12 +123,29 @@ final class Comparison
     {
         $this->pairs[$i] = $j;
         $this->taken[$j] = true;
-        $differences = $this->a[$i] === $this->b[$j] ? [] : self::differences(self::decoded($this->a[$i]), self::decoded($this->b[$j]));
+        [$a, $b] = [self::decoded($this->a[$i]), self::decoded($this->b[$j])];
+        // most are the same as they are written, and need no reading
+        $isSame = $this->a[$i] === $this->b[$j] || self::bare($a) === self::bare($b);
+        $differences = $isSame ? [] : self::differences($this->whole($a), $this->whole($b));
         if ($differences === []) {
             $this->same[] = [$i, $j];
         } else {
             $this->differing[] = [$i, $j, $by, $differences];
         }
+    }
+
+    /** With everything that goes without saying, so that it can be compared whoever wrote it. */
+    private function whole(\stdClass $question): \stdClass
+    {
+        return Question::read($question, $this->kinds)->toJson();
+    }
+
+    /** A question as it is written, without what it is called and where it comes from. */
+    private static function bare(\stdClass $question): string
+    {
+        $fields = array_diff_key(get_object_vars($question), ['id' => true, 'record' => true]);
+
+        return hash('xxh128', Json::encode($fields), true);
     }
 
     private static function decoded(string $json): \stdClass

@@ -110,7 +110,11 @@ final class SourceQuestions
     private static function path(string $group, array $groups): array
     {
         $path = [];
-        for ($id = $group; isset($groups[$id]) && count($path) < 20; $id = is_string($groups[$id]->parent ?? null) ? $groups[$id]->parent : '') {
+        for (
+            $id = $group;
+            isset($groups[$id]) && count($path) < 20;
+            $id = is_string($groups[$id]->parent ?? null) ? $groups[$id]->parent : ''
+        ) {
             $title = is_string($groups[$id]->title ?? null) ? trim($groups[$id]->title) : '';
             if ($title !== '' && ($path[0] ?? null) !== $title) {
                 array_unshift($path, $title);
@@ -133,8 +137,8 @@ final class SourceQuestions
                 <<<'SQL'
                 SELECT things.value->>'title' AS title, coalesce(entry->>'question', pooled.id) AS question
                 FROM staged_things AS things CROSS JOIN jsonb_path_query(things.value, '$.sections[*].entries[*]') AS entry
-                    LEFT JOIN LATERAL jsonb_array_elements_text(CASE jsonb_typeof(entry->'pool') WHEN 'array' THEN entry->'pool' ELSE '[]' END)
-                    AS pooled (id) ON true
+                    LEFT JOIN LATERAL jsonb_array_elements_text(
+                        CASE jsonb_typeof(entry->'pool') WHEN 'array' THEN entry->'pool' ELSE '[]' END) AS pooled (id) ON true
                 WHERE things.intake_id = ? AND things.type = 'assessment'
                 SQL,
                 [$intake],

@@ -104,7 +104,7 @@ const MODULES = [
     ['Presentation', 'Study', 'Specimens', 'Stimulus', 'Duplicates', 'Converting'],
     ['Checks'],
     ['Printing', 'Bulk', 'Interchange'],
-    ['Pictures'],
+    ['Pictures', 'Migration'],
     ['Parts'],
     ['CommandLine'],
 ];

@@ -19,6 +19,13 @@ const QUERY = 'one statement of SQL, or what is made of its rows';
 return [
     'app/Indexing/StagedRows::row' => ORDER,
     'app/Queries/FrameworksAlike::describe' => FIELDS,
+    'Migration/StatedInExport::of' => ALGORITHM,
+    'Interchange/QuestionTable/Written/ReturnedRow::merged' => FIELDS,
+    'Interchange/QuestionTable/TableReader::question' => ORDER,
+    'app/Actions/Intake/CorrectRows::again' => ALGORITHM,
+    'app/Actions/Dispatch/WriteDispatch::handle' => ORDER,
+    'app/Http/Controllers/TransferController::receipt' => FIELDS,
+    'app/Http/Controllers/MigrationController::update' => FIELDS,
     'Interchange/QuestionTable/Mapping/MappingGuess::header' => ALGORITHM,
     'Interchange/QuestionTable/Mapping/KeyStyles::of' => ALGORITHM,
     'Interchange/QuestionTable/Rows/OptionKey::one' => CASES,

@@ -29,6 +29,7 @@ final readonly class CorrectFile
         private FileStore $files,
         private ReadIntake $stage,
         private PicturesBeside $beside,
+        private CorrectRows $part,
     ) {
     }
 
@@ -44,18 +45,12 @@ final readonly class CorrectFile
         if ($row === null) {
             throw Refused::because('intake.no_document', Message::of('app.actions.intake.not-a-document'));
         }
+        if ($this->inPart($intake, $row, $corrections, $base)) {
+            return;
+        }
         $read = iterator_to_array($this->reread($intake->id, $row, $corrections), false);
         DB::transaction(function () use ($intake, $row, $read, $corrections, $base): void {
-            /** @var Intake|null $now */
-            $now = Intake::query()->whereKey($intake->id)->lockForUpdate()->first();
-            if ($now?->state !== 'review') {
-                throw Refused::because('intake.not_in_review', Message::of('app.actions.intake.intake-not-in-review'));
-            }
-            $held = DB::table('intake_files')->where('id', $row->id)->value('corrections');
-            // objects without an order
-            if (Json::decode(is_string($held) ? $held : '{}') != (is_object($base) ? $base : new \stdClass)) {
-                throw Refused::because('intake.corrected', Message::of('app.actions.intake.corrected-meanwhile'));
-            }
+            $now = $this->held($intake, $row->id, $base);
             DB::table('intake_files')->where('id', $row->id)->update(['corrections' => Json::encode($corrections)]);
             [$kept, $states] = $this->kept($row->id);
             $this->stage->again($now, $row, $read, $kept, $this->media($row->id, $read));
@@ -63,6 +58,48 @@ final readonly class CorrectFile
                 DB::table('staged_questions')->where('id', $id)->update($state);
             }
         });
+    }
+
+    /**
+     * Single cells of a table, where no more than their rows has to be read.
+     *
+     * @param  object{id: string, name: string, sha256: string}&\stdClass  $row
+     */
+    private function inPart(Intake $intake, \stdClass $row, mixed $corrections, mixed $base): bool
+    {
+        $source = new Source($this->files->path($row->sha256), $row->name, $this->beside->of($intake->id, $row->id));
+        if (TableType::of($source) === null) {
+            return false;
+        }
+        [$now, $before] = [TableCorrections::read($corrections), TableCorrections::read(is_object($base) ? $base : new \stdClass)];
+
+        return (bool) DB::transaction(function () use ($intake, $row, $source, $corrections, $base, $now, $before): bool {
+            $held = $this->held($intake, $row->id, $base);
+            DB::table('intake_files')->where('id', $row->id)->update(['corrections' => Json::encode($corrections)]);
+            $isDone = $this->part->handle($held, $row->id, $source, $now, $before);
+            if (! $isDone) {
+                DB::table('intake_files')->where('id', $row->id)->update(['corrections' => Json::encode($base ?? new \stdClass)]);
+            }
+
+            return $isDone;
+        });
+    }
+
+    /** The intake, held, when it is in review and these corrections go on from those it has. */
+    private function held(Intake $intake, string $file, mixed $base): Intake
+    {
+        /** @var Intake|null $now */
+        $now = Intake::query()->whereKey($intake->id)->lockForUpdate()->first();
+        if ($now?->state !== 'review') {
+            throw Refused::because('intake.not_in_review', Message::of('app.actions.intake.intake-not-in-review'));
+        }
+        $held = DB::table('intake_files')->where('id', $file)->value('corrections');
+        // objects without an order
+        if (Json::decode(is_string($held) ? $held : '{}') != (is_object($base) ? $base : new \stdClass)) {
+            throw Refused::because('intake.corrected', Message::of('app.actions.intake.corrected-meanwhile'));
+        }
+
+        return $now;
     }
 
     /**

@@ -47,9 +47,12 @@ final readonly class ImportedAssessments
     private function given(Intake $intake): array
     {
         $given = [];
-        foreach (
-            DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'assessment')->orderBy('position')->pluck('value') as $value
-        ) {
+        $values = DB::table('staged_things')
+            ->where('intake_id', $intake->id)
+            ->where('type', 'assessment')
+            ->orderBy('position')
+            ->pluck('value');
+        foreach ($values as $value) {
             $json = Json::decode(is_string($value) ? $value : '{}');
             if ($json instanceof \stdClass) {
                 $given[] = $json;

@@ -63,9 +63,12 @@ final class ImportedSurroundings
         $folder = $this->folder($intake, $bank);
         $names = [];
         $new = [];
-        foreach (
-            DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'stimulus')->orderBy('position')->pluck('value') as $value
-        ) {
+        $given = DB::table('staged_things')
+            ->where('intake_id', $intake->id)
+            ->where('type', 'stimulus')
+            ->orderBy('position')
+            ->pluck('value');
+        foreach ($given as $value) {
             $stimulus = Json::decode($value);
             $home = DB::table('stimuli')->where('id', $stimulus->id)->value('bank_id');
             $id = $home === null || $home === $bank->id ? $stimulus->id : (string) Str::uuid7();

@@ -45,7 +45,8 @@ final readonly class RecallStatements
         if (filesize($path) > self::LARGEST) {
             throw \WideQuarry\Interchange\UnreadableFile::tooLarge(intdiv(self::LARGEST, 1_000_000));
         }
-        $content = PackageContents::collect(Formats::standard($this->kinds, $this->converter)->for($source, Formats::QUESTIONS)->read($source));
+        $format = Formats::standard($this->kinds, $this->converter)->for($source, Formats::QUESTIONS);
+        $content = PackageContents::collect($format->read($source));
         $known = [];
         foreach ($content->questions as $json) {
             try {

@@ -26,7 +26,10 @@ final class MigrationController
 {
     private const MOST_LINES = 2000;
 
-    #[Operation('Folders by a pattern (?pattern= to try one), and what the old system had against what was found', response: ['data' => 'Migration'])]
+    #[Operation(
+        'Folders by a pattern (?pattern= to try one), and what the old system had against what was found',
+        response: ['data' => 'Migration'],
+    )]
     public function show(Request $request, Intake $intake): JsonResponse
     {
         Gate::authorize('work', $intake);
@@ -37,7 +40,7 @@ final class MigrationController
     }
 
     #[Operation(
-        'Choose the pattern (empty for none), what single folders are called, and what the old system had; copy: of a quiz, for those like it',
+        'Choose the pattern, what single folders are called, and what the old system had; copy: of a quiz, for those like it',
         response: ['data' => 'Migration'],
         body: ['pattern' => 'string?', 'names' => 'object?', 'lines' => 'StatedDraw[]?', 'copy' => 'string?'],
     )]

@@ -7,8 +7,13 @@ namespace WideQuarry\Migration;
 /** A quiz as it will be: what it asks and is worth once its draws are built. */
 final readonly class TalliedQuiz implements \JsonSerializable
 {
-    private function __construct(public string $title, private int $questions, private int $draws, private int $asked, private float $points)
-    {
+    private function __construct(
+        public string $title,
+        private int $questions,
+        private int $draws,
+        private int $asked,
+        private float $points,
+    ) {
     }
 
     /** @param  list<TallyLine>  $lines  of the whole tally */

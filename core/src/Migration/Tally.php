@@ -108,7 +108,8 @@ final readonly class Tally
     /** @param  list<SourceQuestion>  $questions */
     private static function twice(array $questions): int
     {
-        $prints = array_filter(array_map(fn (SourceQuestion $one): string => $one->fingerprint, $questions), fn (string $one): bool => $one !== '');
+        $prints = array_map(fn (SourceQuestion $one): string => $one->fingerprint, $questions);
+        $prints = array_filter($prints, fn (string $one): bool => $one !== '');
 
         return count($prints) - count(array_unique($prints));
     }

@@ -94,9 +94,9 @@ final class TableReader
         foreach ($only === null ? $this->groups : [] as $group) {
             yield PackageContents::thing('group', (object) $group);
         }
-        if ($only === null) {
-            yield PackageContents::thing('table', $this->asRead($table, $mapping));
-        }
+        yield PackageContents::thing('table', $only === null
+            ? $this->asRead($table, $mapping)
+            : (object) ['mapping' => $mapping, 'wrong' => $this->wrong]);
     }
 
     /** @return iterable<\stdClass|Medium|Notice> */

@@ -11,6 +11,7 @@ use App\Http\Controllers\AutosaveController;
 use App\Http\Controllers\BankController;
 use App\Http\Controllers\BankQuestionController;
 use App\Http\Controllers\CaptionsController;
+use App\Http\Controllers\CompareController;
 use App\Http\Controllers\ConvertController;
 use App\Http\Controllers\CopyController;
 use App\Http\Controllers\CoverageController;
@@ -131,6 +132,8 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::post('acts/{act}/resume', [ActController::class, 'resume'])->whereUuid('act');
     Route::post('acts/{act}/undo', [ActController::class, 'undo'])->whereUuid('act');
     Route::post('banks/{bank:slug}/copies', [CopyController::class, 'store']);
+    Route::post('banks/{bank:slug}/compare', [CompareController::class, 'store'])->middleware(['throttle:try', HeavyWork::class]);
+    Route::post('banks/{bank:slug}/compare/take', [CompareController::class, 'take'])->middleware('throttle:try');
     Route::post('banks/{bank:slug}/copy', [CopyController::class, 'bank'])->middleware(Idempotent::class);
     Route::get('banks/{bank:slug}/tags', [PlaceController::class, 'tags']);
     Route::put('banks/{bank:slug}/folders/{node}/order', [FolderController::class, 'order'])->whereUuid('node');

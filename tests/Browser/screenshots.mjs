@@ -1,4 +1,5 @@
 // Takes the pictures of docs/screenshots from a freshly loaded demo: node tests/Browser/screenshots.mjs http://127.0.0.1:8080 [folder]
+import { readFileSync } from 'node:fs'
 import { chromium } from '@playwright/test'
 
 const [base = 'http://127.0.0.1:8080', folder = 'docs/screenshots'] = process.argv.slice(2)
@@ -54,10 +55,6 @@ await page.getByRole('button', { name: /Beds bent up/ }).click()
 await page.getByRole('region', { name: 'Details' }).getByRole('link').first().waitFor()
 await shot(page, 'media')
 
-await page.goto('/banks/evidence/stimuli')
-await page.getByText(/^Used by 4 questions/).waitFor()
-await shot(page, 'stimuli')
-
 const desk = async (bank, words, name, then) => {
   await page.goto(`/banks/${bank}?words=${encodeURIComponent(words)}`)
   await page.getByRole('button', { name: 'Open', exact: true }).click()
@@ -66,12 +63,6 @@ const desk = async (bank, words, name, then) => {
   await shot(page, name)
 }
 const pane = page.getByRole('region', { name: 'Try', exact: true })
-await desk('diagrams', '"where a river eats its bank"', 'picture-regions', async () => {
-  const drawing = page.getByRole('group', { name: 'Regions on the picture' })
-  await drawing.locator('[data-thing]').nth(1).focus()
-  await page.keyboard.press('Enter')
-  await drawing.evaluate((svg) => svg.closest('[data-scroll]').parentElement.scrollIntoView({ block: 'start' }))
-})
 await desk('diagrams', '"parts of a volcano"', 'picture-labels', async () => {
   for (const [label, place] of [
     ['crater', 1],
@@ -83,10 +74,6 @@ await desk('diagrams', '"parts of a volcano"', 'picture-labels', async () => {
       .first()
       .click()
   }
-})
-await desk('long-answers', '"why a slope slides"', 'rubric', async () => {
-  await page.getByRole('combobox', { name: 'How it is marked' }).evaluate((one) => one.scrollIntoView({ block: 'start' }))
-  await page.getByText('Gives up to 4 of 4 points').waitFor()
 })
 await desk('long-answers', '"how a meander grows"', 'marking', async () => {
   const answer = 'The water is fastest on the outside of the bend, so it undercuts the bank there. On the inside it drops its load.'
@@ -141,6 +128,57 @@ await page.getByRole('button', { name: 'Read 1 file' }).click()
 const whole = page.getByRole('region', { name: 'The document beside its questions' })
 await whole.getByRole('button', { name: 'Why?' }).nth(1).click()
 await shot(page, 'document')
+
+// A spreadsheet with mistakes, brought in and held beside a changed one.
+await page.goto('/intakes/new')
+await page.locator('input[type=file]').setInputFiles('demo/files/tables/rock-cycle-with-mistakes.csv')
+await page.getByRole('button', { name: 'Read 1 file' }).click()
+const table = page.getByRole('region', { name: 'Table', exact: true })
+await table.getByRole('heading', { name: /^10 rows/ }).waitFor()
+await table.evaluate((one) => one.scrollTo(0, 330))
+await shot(page, 'table')
+await page.getByRole('button', { name: 'Choose destination' }).click()
+await page.getByLabel('A new bank').check()
+await page.getByLabel('Name of the new bank').fill('Rock cycle')
+await page.getByRole('button', { name: 'Use this destination' }).click()
+await page.getByRole('button', { name: 'Import 13 questions' }).click()
+await page.getByRole('heading', { name: 'Imported: Rock cycle' }).waitFor()
+await page.goto('/banks/rock-cycle/compare')
+await page.getByLabel('Compare with').selectOption('file')
+const mended = readFileSync('demo/files/tables/rock-cycle-with-mistakes.csv', 'utf8')
+  .replace('at the surface?', 'above the ground?')
+  .replace('slate,basalt,gneiss,E', 'slate,basalt,gneiss,B')
+const more = 'RC-20,true/false,Pumice is lighter than water.,,,,,true,1,easy,Rocks > Igneous,,,\n'
+await page
+  .locator('input[type=file]')
+  .setInputFiles({ name: 'rock-cycle-mended.csv', mimeType: 'text/csv', buffer: Buffer.from(mended + more) })
+await page.getByRole('button', { name: 'Compare', exact: true }).click()
+await page.getByRole('region', { name: 'Only there' }).waitFor()
+await shot(page, 'compare')
+
+// Flat quizzes of an old system: folders by a pattern, what it had, the tally.
+const take = async (name) => {
+  await page.goto('/stand-ins/sending')
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name }).click()])
+  return download.path()
+}
+const flat = readFileSync(await take('Its quizzes, flat (QTI 1.2.1)'))
+const truth = await take('What it has, as a table (CSV)')
+await page.goto('/intakes/new')
+await page.locator('input[type=file]').setInputFiles({ name: 'old-quizzes.zip', mimeType: 'application/zip', buffer: flat })
+await page.getByRole('button', { name: 'Read 1 file' }).click()
+await page.getByRole('button', { name: 'Folders and draws' }).click()
+const migration = page.getByRole('region', { name: 'Folders and draws' })
+await migration.getByRole('combobox', { name: 'Folders' }).selectOption('By quiz, then kind')
+await migration.getByText('15 folders').waitFor()
+await migration.locator('input[type=file]').setInputFiles(truth)
+await migration.getByLabel('Drawn, line 2', { exact: true }).fill('8')
+await migration.getByLabel('Drawn, line 2', { exact: true }).press('Tab')
+await migration.getByText('One line does not add up.').waitFor()
+await migration.evaluate((one) => one.scrollTo(0, 470))
+await page.getByRole('button', { name: 'Close' }).last().click()
+await shot(page, 'migration')
+
 await page.goto('/assessments')
 await page.getByRole('link', { name: /Year 9, unit 3/ }).click()
 await page.getByRole('button', { name: /^2\./ }).click()

@@ -580,6 +580,14 @@ return [
         [401, 404, 404, 204, 204, 404, 404],
         fn (World $w): array => [$w->documentPath(), ['corrections' => (object) [], 'base' => (object) []]],
     ],
+    'POST api/v1/banks/{bank}/compare' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ['/banks/rocks/compare', ['with' => 'rocks', 'filter' => '']],
+    ],
+    'POST api/v1/banks/{bank}/compare/take' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ['/banks/rocks/compare/take', ['pairs' => [['here' => $w->question, 'there' => $w->question]]]],
+    ],
     'GET api/v1/intakes/{intake}/migration' => [
         [401, 404, 404, 200, 200, 404, 404],
         fn (World $w): array => ["/intakes/{$w->intake()->id}/migration", null],

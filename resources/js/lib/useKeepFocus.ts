@@ -37,6 +37,9 @@ export function heir(was: Was, late: boolean): HTMLElement | null {
   if (was.page !== location.pathname) return late ? document.querySelector<HTMLElement>('main') : null
   for (const above of was.above) {
     if (!above.isConnected) continue
+    // nothing near is left: the content, not the link that leads past the frame
+    const main = above.querySelector<HTMLElement>('main')
+    if (main) return main
     const inside = [...above.querySelectorAll<HTMLElement>(focusable)].filter((one) => one.getClientRects().length > 0)
     if (inside.length > 0) return inside[Math.max(0, Math.min(inside.length - 1, was.index))] ?? null
   }

@@ -796,6 +796,45 @@ export type Messages = {
     copied: (values: { name: Words; n: number }) => string
     sharedWithNone: string
   }
+  compare: {
+    title: string
+    command: string
+    about: string
+    with: string
+    bank: string
+    file: string
+    pickBank: string
+    pickFile: string
+    folder: string
+    theirFolder: string
+    everything: string
+    go: string
+    comparing: string
+    same: string
+    differing: string
+    onlyHere: string
+    onlyThere: string
+    nothing: string
+    by: {
+      identifier: string
+      content: string
+      near: string
+    }
+    take: string
+    takeAll: (values: { n: number }) => string
+    taken: (values: { n: number }) => string
+    left: (values: { n: number; why: Words }) => string
+    bring: (values: { n: number }) => string
+    send: (values: { n: number }) => string
+    brought: (values: { n: number }) => string
+    import: string
+    importAbout: string
+    select: (values: { title: Words }) => string
+    all: string
+    more: (values: { n: Words }) => string
+    here: string
+    there: string
+  }
   coverage: {
     title: string
     of: string

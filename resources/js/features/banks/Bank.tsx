@@ -69,6 +69,12 @@ export function Bank() {
     ...(mayWrite
       ? [
           { id: 'order', group: texts.frame.groups.go, title: texts.bank.order, run: () => navigate(`/banks/${slug}/order`) },
+          {
+            id: 'compare',
+            group: texts.frame.groups.go,
+            title: texts.compare.command,
+            run: () => navigate(`/banks/${slug}/compare`),
+          },
           { id: 'acts', group: texts.frame.groups.go, title: texts.acts.title, run: () => navigate(`/banks/${slug}/acts`) },
           { id: 'bin', group: texts.frame.groups.go, title: texts.acts.bin.open, run: () => navigate(`/banks/${slug}?is=binned`) },
           { id: 'reread', group: here, title: texts.bank.reread, run: readAgain },
@@ -123,6 +129,7 @@ export function Bank() {
               <>
                 <Menu.Line />
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}/order`)}>{texts.bank.order}</Menu.Item>
+                <Menu.Item onSelect={() => navigate(`/banks/${slug}/compare`)}>{texts.compare.command}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}/acts`)}>{texts.acts.title}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}?is=binned`)}>{texts.acts.bin.open}</Menu.Item>
                 <Menu.Item onSelect={readAgain}>{texts.bank.reread}</Menu.Item>

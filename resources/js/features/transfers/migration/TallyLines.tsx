@@ -16,7 +16,7 @@ export function TallyLines({ lines, quizzes }: Props) {
       <ul className="rounded-ui border border-hairline bg-paper">
         {lines.map((line, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a line is its place
-          <li key={i} className="grid gap-x-4 border-hairline border-b px-3 py-1.5 last:border-b-0 md:grid-cols-[1fr_1fr_auto]">
+          <li key={i} className="grid gap-x-4 border-hairline border-b px-3 py-1.5 last:border-b-0 md:grid-cols-[1fr_1fr_6rem]">
             <span>
               {line.stated ? (
                 <>
@@ -32,7 +32,7 @@ export function TallyLines({ lines, quizzes }: Props) {
               {line.found.folder ? ` · ${line.found.folder.join(' › ')}` : ''}
               {Object.keys(line.found.kinds).length > 1 ? ` · ${kinds(line.found)}` : ''}
             </span>
-            <span className={line.agrees ? 'text-accent' : 'text-problem'}>{line.agrees ? `✓ ${words.ok}` : '≠'}</span>
+            <span className={`text-right ${line.agrees ? 'text-accent' : 'text-problem'}`}>{line.agrees ? `✓ ${words.ok}` : '≠'}</span>
             {line.says.map((one) => (
               <span key={one.what} className="col-span-full">
                 <span className="text-problem">{one.what}</span> <span className="text-second">{one.mend}</span>

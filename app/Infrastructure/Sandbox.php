@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Infrastructure;
 
 use App\Errors\Refused;
+use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Process;
 use WideQuarry\Messages\Message;
 
@@ -119,7 +120,11 @@ final class Sandbox
             $folder,
             timeout: self::SECONDS + 5,
         );
-        $process->run();
+        try {
+            $process->run();
+        } catch (ProcessSignaledException) {
+            // ended by one of its limits, such as how much it may write
+        }
 
         return $process;
     }

@@ -57,6 +57,15 @@ final class UnreadableFile extends \DomainException implements CoreException
         return new self('document.not_converted', Message::of('interchange.document-not-converted'));
     }
 
+    public static function tooWide(string $sheet, int $rows, int $columns): self
+    {
+        return new self('table.too_large', Message::of('interchange.sheet-too-large', [
+            'sheet' => $sheet,
+            'rows' => $rows,
+            'columns' => $columns,
+        ]));
+    }
+
     public static function endlessQuestion(int $line, int $most): self
     {
         return new self(

@@ -440,3 +440,41 @@ it('says when a workbook cannot be read', function (): void {
     expect(fn () => Typed::read(Typed::zip(['xl/workbook.xml' => '<workbook/>', '[Content_Types].xml' => '<Types/>']), 'broken.xlsx'))
         ->toThrow(UnreadableFile::class);
 });
+
+/** @param  array<int, array<string, string>>  $rows  row → column → text */
+function workbookOf(array $rows): string
+{
+    $office = 'http://schemas.openxmlformats.org/officeDocument/2006/relationships';
+    $package = 'http://schemas.openxmlformats.org/package/2006';
+    $main = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
+    $type = 'application/vnd.openxmlformats-officedocument.spreadsheetml';
+    $cells = '';
+    foreach ($rows as $row => $texts) {
+        $cells .= "<row r=\"$row\">".implode('', array_map(
+            fn (string $column): string => "<c r=\"$column$row\" t=\"inlineStr\"><is><t>$texts[$column]</t></is></c>",
+            array_keys($texts),
+        )).'</row>';
+    }
+
+    return Typed::zip([
+        '[Content_Types].xml' => "<Types xmlns=\"$package/content-types\"><Default Extension=\"rels\" ".
+            'ContentType="application/vnd.openxmlformats-package.relationships+xml"/><Default Extension="xml" ContentType="application/xml"/>'.
+            "<Override PartName=\"/xl/workbook.xml\" ContentType=\"$type.sheet.main+xml\"/><Override ".
+            "PartName=\"/xl/worksheets/sheet1.xml\" ContentType=\"$type.worksheet+xml\"/></Types>",
+        '_rels/.rels' => "<Relationships xmlns=\"$package/relationships\"><Relationship Id=\"r1\" Type=\"$office/officeDocument\" ".
+            'Target="xl/workbook.xml"/></Relationships>',
+        'xl/workbook.xml' => "<workbook xmlns=\"$main\" xmlns:r=\"$office\"><sheets><sheet name=\"S\" sheetId=\"1\" r:id=\"r1\"/></sheets></workbook>",
+        'xl/_rels/workbook.xml.rels' => "<Relationships xmlns=\"$package/relationships\"><Relationship Id=\"r1\" ".
+            "Type=\"$office/worksheet\" Target=\"worksheets/sheet1.xml\"/></Relationships>",
+        'xl/worksheets/sheet1.xml' => "<worksheet xmlns=\"$main\"><sheetData>$cells</sheetData></worksheet>",
+    ]);
+}
+
+it('reads a workbook of 16,384 columns, and refuses one that is endless both ways', function (): void {
+    $heading = ['A' => 'Question', 'B' => 'A', 'C' => 'B', 'D' => 'Answer'];
+    $row = ['A' => 'One?', 'B' => 'x', 'C' => 'y', 'D' => 'A'];
+    $wide = Typed::read(workbookOf([1 => [...$heading, 'XFD' => 'far'], 2 => $row]), 'wide.xlsx');
+    expect($wide->questions)->toHaveCount(1)->and(cellNotices($wide))->toBe(['too_wide KO1']);
+    expect(fn () => Typed::read(workbookOf([1 => $heading, 2 => $row, 1_000_000 => ['XFD' => 'far']]), 'endless.xlsx'))
+        ->toThrow(UnreadableFile::class, 'spans 1,000,000 rows');
+});

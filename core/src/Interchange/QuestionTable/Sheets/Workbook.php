@@ -19,6 +19,8 @@ final readonly class Workbook
 
     private const MOST_MERGED = 5000;
 
+    private const MOST_CELLS = 60_000_000;
+
     /**
      * @param  list<string>  $names
      * @param  list<list<array{int, int, int, int}>>  $merged  of each sheet
@@ -52,10 +54,31 @@ final readonly class Workbook
             }
             $names[] = $sheet->getAttribute('name');
             $file = $targets[$sheet->getAttributeNS(self::RELATIONS, 'id')] ?? '';
-            $merged[] = isset($zip->entries[$file]) ? self::mergedIn($zip->read($file)) : [];
+            $xml = isset($zip->entries[$file]) ? $zip->read($file) : '';
+            self::checkExtent($xml, $sheet->getAttribute('name'));
+            $merged[] = self::mergedIn($xml);
         }
 
         return new self($names, $merged);
+    }
+
+    /**
+     * Something far out, below and to the right, makes a sheet of billions of empty cells.
+     *
+     * @throws UnreadableFile
+     */
+    private static function checkExtent(string $xml, string $name): void
+    {
+        $last = strrpos($xml, '<row ');
+        $rows = $last !== false && preg_match('/\br="(\d{1,7})"/', substr($xml, $last, 200), $m) === 1 ? (int) $m[1] : 0;
+        $columns = match (true) {
+            preg_match('/\br="[A-Z]{3}\d+"/', $xml) === 1 => 16_384,
+            preg_match('/\br="[A-Z]{2}\d+"/', $xml) === 1 => 702,
+            default => 26,
+        };
+        if ($rows * $columns > self::MOST_CELLS) {
+            throw UnreadableFile::tooWide($name, $rows, $columns);
+        }
     }
 
     /** @return list<array{int, int, int, int}> */

@@ -37,6 +37,7 @@ use App\Http\Controllers\PrintController;
 use App\Http\Controllers\QuestionController;
 use App\Http\Controllers\QuestionMediumController;
 use App\Http\Controllers\RecordController;
+use App\Http\Controllers\RegroupController;
 use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\RubricCellsController;
 use App\Http\Controllers\RubricCheckController;
@@ -133,6 +134,8 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::post('acts/{act}/undo', [ActController::class, 'undo'])->whereUuid('act');
     Route::post('banks/{bank:slug}/copies', [CopyController::class, 'store']);
     Route::post('banks/{bank:slug}/compare', [CompareController::class, 'store'])->middleware(['throttle:try', HeavyWork::class]);
+    Route::post('banks/{bank:slug}/regroup', [RegroupController::class, 'store'])->middleware('throttle:try');
+    Route::post('banks/{bank:slug}/regroup/preview', [RegroupController::class, 'preview'])->middleware(['throttle:try', HeavyWork::class]);
     Route::post('banks/{bank:slug}/compare/take', [CompareController::class, 'take'])->middleware('throttle:try');
     Route::post('banks/{bank:slug}/copy', [CopyController::class, 'bank'])->middleware(Idempotent::class);
     Route::get('banks/{bank:slug}/tags', [PlaceController::class, 'tags']);

@@ -32,7 +32,11 @@ final readonly class TakeOver
         $changed = 0;
         $left = [];
         foreach ($pairs as [$here, $there]) {
-            $mine = DB::table('questions')->where('id', $here)->where('bank_id', $bank->id)->whereNull('binned_at')->first(['revision', 'title']);
+            $mine = DB::table('questions')
+                ->where('id', $here)
+                ->where('bank_id', $bank->id)
+                ->whereNull('binned_at')
+                ->first(['revision', 'title']);
             $theirs = isset($readable[$there])
                 ? DB::table('questions')
                     ->join('revisions', fn (JoinClause $join) => $join->on('question_id', 'questions.id')->on('number', 'revision'))
@@ -65,7 +69,8 @@ final readonly class TakeOver
             $json->id = $here;
             unset($json->record);
             $note = Message::of('app.actions.take-note');
-            $revision = $this->save->revise(Question::read($json, $this->kinds), is_int($mine->revision) ? $mine->revision : 0, $person, $note);
+            $base = is_int($mine->revision) ? $mine->revision : 0;
+            $revision = $this->save->revise(Question::read($json, $this->kinds), $base, $person, $note);
 
             return $revision === null ? Message::of('app.actions.take-changed') : null;
         });

@@ -102,7 +102,11 @@ final readonly class BankComparison
     private static function named(string $json): array
     {
         $question = Json::decode($json);
-        $field = fn (string $name): string => $question instanceof \stdClass && is_string($question->{$name} ?? null) ? $question->{$name} : '';
+        $field = function (string $name) use ($question): string {
+            $value = $question instanceof \stdClass ? $question->{$name} ?? '' : '';
+
+            return is_string($value) ? $value : '';
+        };
 
         return ['id' => $field('id'), 'title' => UnhelpfulTitle::of($field('title'), $field('body'))];
     }

@@ -168,3 +168,21 @@ it('gives titles from the words of what has none, and by a pattern what has no w
     expect($set->json('changed'))->toBe(18)
         ->and(DB::table('staged_questions')->where('intake_id', $intake->id)->where('number', 1)->value('title'))->toBe('Which Maps number 1?');
 });
+
+it('regroups what is in a bank already, in one act that can be undone', function (): void {
+    $world = new World;
+    $intake = flat($world);
+    migration($world, $intake, ['pattern' => 'Import']);
+    bringIn($world, $intake);
+    $body = ['filter' => 'words=Maps', 'pattern' => '{topic} › {kind}', 'names' => ['short text' => 'typed']];
+    $preview = another($world, 'writer', 'POST', '/banks/rocks/regroup/preview', $body)->assertOk()->json();
+    $tree = array_map(fn (array $row): string => "{$row['name']} {$row['questions']}", $preview['tree']);
+    sort($tree);
+    expect($tree)->toBe(['multiple choice 5', 'typed 5']);
+    another($world, 'writer', 'POST', '/banks/rocks/regroup', [...$body, 'pattern' => '{colour}'])->assertStatus(422);
+    $act = another($world, 'writer', 'POST', '/banks/rocks/regroup', $body)->assertOk()->json('act');
+    $in = fn (string $name): int => DB::table('placements')->join('folders', 'folders.id', '=', 'folder_id')->where('name', $name)->count();
+    expect([$in('multiple choice'), $in('typed'), $in('Import')])->toBe([5, 5, 8]);
+    another($world, 'writer', 'POST', "/acts/$act/undo", new stdClass)->assertOk();
+    expect([$in('multiple choice'), $in('typed'), $in('Import')])->toBe([0, 0, 18]);
+});

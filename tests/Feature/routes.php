@@ -580,6 +580,14 @@ return [
         [401, 404, 404, 204, 204, 404, 404],
         fn (World $w): array => [$w->documentPath(), ['corrections' => (object) [], 'base' => (object) []]],
     ],
+    'POST api/v1/banks/{bank}/regroup' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ['/banks/rocks/regroup', ['filter' => '', 'pattern' => '{kind}']],
+    ],
+    'POST api/v1/banks/{bank}/regroup/preview' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ['/banks/rocks/regroup/preview', ['filter' => '', 'pattern' => '{kind}', 'names' => ['a' => 'b']]],
+    ],
     'POST api/v1/banks/{bank}/compare' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ['/banks/rocks/compare', ['with' => 'rocks', 'filter' => '']],

@@ -60,6 +60,24 @@ final readonly class BeginOperation
     }
 
     /**
+     * Puts what meets a filter into folders by a pattern of names.
+     *
+     * @param  array<string, string>  $names  folders that are called otherwise
+     */
+    public function regroup(Bank $bank, string $filter, string $pattern, array $names, User $person): string
+    {
+        $total = $this->search->count(Scope::bank($bank->id), QuestionFilter::fromQuery($filter));
+        $what = [
+            'filter' => $filter,
+            'from' => $bank->id,
+            'change' => ['folders' => ['set' => [[$pattern]]]], // as it is said in the history
+            'regroup' => ['pattern' => $pattern, 'names' => (object) $names],
+        ];
+
+        return $this->begin('change', $person, ['bank_id' => $bank->id, 'total' => $total, 'what' => Json::encode($what)], $bank->id);
+    }
+
+    /**
      * Copies into a bank. The person has been seen to write there, and to read where a filter looks.
      *
      * @param  list<string>|string  $target  ids, or a filter

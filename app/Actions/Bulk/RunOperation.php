@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions\Bulk;
 
 use App\Models\User;
+use App\Queries\PlacedQuestions;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
 use App\Search\Scope;
@@ -12,6 +13,8 @@ use Illuminate\Support\Facades\DB;
 use WideQuarry\Bulk\BulkChange;
 use WideQuarry\Bulk\QuestionState;
 use WideQuarry\Json\Json;
+use WideQuarry\Migration\NamePattern;
+use WideQuarry\Migration\Regrouping;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Sharing\Role;
 
@@ -58,16 +61,50 @@ final readonly class RunOperation
     private function change(\stdClass $act, User $person): void
     {
         $change = BulkChange::read($act->what->change);
+        $what = $act->what instanceof \stdClass ? $act->what : new \stdClass;
+        $regroup = ($what->regroup ?? null) instanceof \stdClass ? $what->regroup : null;
         foreach ($this->chunks($act, $act->what->from ?? $act->bank_id, $person) as $some) {
             $this->chunk->handle(
                 $act->id,
                 $some,
                 $act->bank_id,
                 FieldsNeeded::of($change),
-                fn (\stdClass $row, QuestionState $now): QuestionState => $change->apply($now, $this->kinds),
+                $regroup === null
+                    ? fn (\stdClass $row, QuestionState $now): QuestionState => $change->apply($now, $this->kinds)
+                    : self::regrouped($some, is_string($act->bank_id) ? $act->bank_id : '', $regroup),
                 $person,
             );
         }
+    }
+
+    /**
+     * Each into the folder that the pattern names for it, in the place of those it was in.
+     *
+     * @param  list<string>  $some
+     * @return \Closure(\stdClass, QuestionState): QuestionState
+     */
+    private static function regrouped(array $some, string $bankId, \stdClass $regroup): \Closure
+    {
+        $names = [];
+        foreach (($regroup->names ?? null) instanceof \stdClass ? get_object_vars($regroup->names) : [] as $folder => $name) {
+            $names[(string) $folder] = is_string($name) ? $name : '';
+        }
+        $grouped = Regrouping::of([], NamePattern::read(is_string($regroup->pattern ?? null) ? $regroup->pattern : ''), $names);
+        $known = PlacedQuestions::of($some, $bankId);
+
+        return function (\stdClass $row, QuestionState $now) use ($known, $grouped): QuestionState {
+            $id = is_string($row->id ?? null) ? $row->id : '';
+            $path = isset($known[$id]) ? $grouped->path($known[$id]) : [];
+
+            return $now->after(
+                $now->record,
+                $now->topics,
+                $path === [] ? $now->folders : [$path],
+                $now->content,
+                $now->isBinned,
+                $now->isHome,
+            );
+        };
     }
 
     private function undo(\stdClass $act, User $person): void

@@ -22,9 +22,9 @@ final class StatementText
         'known' => '/^(?:known|certain|sure|status|certainty|how (?:sure|certain))$/',
     ];
 
-    private const SENTENCE = '/^(?:it\s+)?(?:drew|draws|draw|selects?|selected|chose|choose|took|takes?|asks?|asked)?\s*(?<draw>\d{1,4})\s+'.
-        '(?:of|from|out\s+of)\s+(?:the\s+)?(?:(?<pool>\d{1,5})\s+)?(?<of>.*?)(?:\s*,?\s*(?:at|for|with|worth)?\s*(?<points>\d+(?:[.,]\d+)?)\s*'.
-        '(?:points?|marks?|pts?)(?:\s+each)?)?\s*[.?]?$/iu';
+    private const SENTENCE = '/^(?:it\s+)?(?:drew|draws?|selects?|selected|chose|choose|took|takes?|asks?|asked)?\s*(?<draw>\d{1,4})\s+'.
+        '(?:of|from|out\s+of)\s+(?:the\s+)?(?:(?<pool>\d{1,5})\s+)?(?<of>.*?)'.
+        '(?:\s*,?\s*(?:at|for|with|worth)?\s*(?<points>\d+(?:[.,]\d+)?)\s*(?:points?|marks?|pts?)(?:\s+each)?)?\s*[.?]?$/iu';
 
     /** @var list<string> sentences about what could not be understood */
     public array $problems = [];

@@ -39,3 +39,21 @@ export const askToConfirm = (receipt: string, email: string, words: string) =>
   call('POST', `/receipts/${receipt}/assumptions`, { email, words })
 
 export const confirmAssumption = (receipt: string, number: number) => call('POST', `/receipts/${receipt}/assumptions/${number}`)
+
+/** The folders a pattern makes of what meets a filter in a bank. */
+export const regroupQuery = (slug: string, filter: string, pattern: string) =>
+  queryOptions({
+    queryKey: ['bank', slug, 'regroup', filter, pattern],
+    queryFn: async () =>
+      (
+        await call<{ tree: Migration['tree']; questions: number }>('POST', `/banks/${slug}/regroup/preview`, {
+          filter,
+          pattern,
+        })
+      ).body,
+    staleTime: 0,
+    retry: false,
+  })
+
+export const regroupBank = async (slug: string, filter: string, pattern: string) =>
+  (await call<schema.Answers['POST /banks/{bank}/regroup']>('POST', `/banks/${slug}/regroup`, { filter, pattern })).body

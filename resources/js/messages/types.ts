@@ -819,7 +819,7 @@ export type Messages = {
       identifier: string
       content: string
       near: string
-    }
+    } & Record<string, string>
     take: string
     takeAll: (values: { n: number }) => string
     taken: (values: { n: number }) => string
@@ -1787,7 +1787,7 @@ export type Messages = {
         points: string
         topic: string
         own: string
-      }
+      } & Record<string, string>
       pattern: string
       patternAbout: (values: { parts: Words }) => string
       count: (values: { n: number }) => string
@@ -1842,6 +1842,13 @@ export type Messages = {
       asked: string
       points: string
       assumed: (values: { n: number }) => string
+    }
+    bank: {
+      command: string
+      title: string
+      about: string
+      go: (values: { n: number }) => string
+      done: (values: { n: number }) => string
     }
     receipt: {
       title: string
@@ -2406,7 +2413,7 @@ export type Messages = {
       source: string
       author: string
       notes: string
-    }
+    } & Record<string, string>
     groups: {
       question: string
       options: string
@@ -2459,7 +2466,7 @@ export type Messages = {
         grouping: string
         ordering: string
         essay: string
-      }
+      } & Record<string, string>
       xlsx: string
       csv: string
     }

@@ -16,6 +16,7 @@ import { type BankDialog, BankDialogs } from './BankDialogs'
 import { BrowsingPanes } from './BrowsingPanes'
 import { FilterPanel } from './FilterPanel'
 import { ListPane } from './ListPane'
+import { RegroupDialog } from './RegroupDialog'
 import { useBrowsing } from './useBrowsing'
 import { type Filter, useFilter } from './useFilter'
 
@@ -29,7 +30,7 @@ export function Bank() {
   const trees = useQuery(treesQuery(slug))
   const browsing = useBrowsing(slug, filter)
   const { found, selection } = browsing
-  const [dialog, setDialog] = useState<BankDialog | null>(null)
+  const [dialog, setDialog] = useState<BankDialog | 'regroup' | null>(null)
   const mayWrite = bank.data?.may_write === true
   const keeps = bank.data?.may_manage
   const open = async (row: QuestionRow) => {
@@ -75,6 +76,7 @@ export function Bank() {
             title: texts.compare.command,
             run: () => navigate(`/banks/${slug}/compare`),
           },
+          { id: 'regroup', group: here, title: texts.migration.bank.command, run: () => setDialog('regroup') },
           { id: 'acts', group: texts.frame.groups.go, title: texts.acts.title, run: () => navigate(`/banks/${slug}/acts`) },
           { id: 'bin', group: texts.frame.groups.go, title: texts.acts.bin.open, run: () => navigate(`/banks/${slug}?is=binned`) },
           { id: 'reread', group: here, title: texts.bank.reread, run: readAgain },
@@ -129,6 +131,7 @@ export function Bank() {
               <>
                 <Menu.Line />
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}/order`)}>{texts.bank.order}</Menu.Item>
+                <Menu.Item onSelect={() => setDialog('regroup')}>{texts.migration.bank.command}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}/compare`)}>{texts.compare.command}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}/acts`)}>{texts.acts.title}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}?is=binned`)}>{texts.acts.bin.open}</Menu.Item>
@@ -157,7 +160,11 @@ export function Bank() {
       }
     >
       {bank.isError ? <Nothing title={bank.error.message} /> : <BrowsingPanes browsing={browsing} slug={slug} where={where} list={list} />}
-      {bank.data ? <BankDialogs bank={bank.data} shown={dialog} onClose={() => setDialog(null)} /> : null}
+      {dialog === 'regroup' ? (
+        <RegroupDialog slug={slug} filter={filter.query} onClose={() => setDialog(null)} />
+      ) : bank.data ? (
+        <BankDialogs bank={bank.data} shown={dialog} onClose={() => setDialog(null)} />
+      ) : null}
     </Shell>
   )
 }

@@ -85,7 +85,7 @@ test('folders: new, placed in, renamed, moved, deleted with what it means', asyn
   await expect(page.getByText('It and the folder inside will be deleted. The question in it stays in the bank')).toBeVisible()
   await page.getByRole('button', { name: 'Delete' }).click()
   await expect(page.getByRole('treeitem')).toHaveCount(0)
-  await expect(page.getByText('14 questions')).toBeVisible()
+  await expect(page.getByTestId('list').getByText('14 questions')).toBeVisible()
 })
 
 test('a new bank, said more about, shared, found by its words, archived', async ({ page }) => {

@@ -34,11 +34,13 @@ const visibleTexts = (page: Page) =>
   })
 
 const date = /^\d{1,2} \p{L}{3,4} \d{4}$/u
+/** Keys have the same names in every language. */
+const keys = /^Ctrl( \S+)*$/
 
 /** What is left when the catalogue's words are taken out, piece by piece, and is not in what the server sent: that has its own words. */
 function untranslated(texts: string[], sent: string): string[] {
   const data = sent.toLowerCase()
-  const isData = (piece: string) => !/\p{L}{2}/u.test(piece) || date.test(piece) || data.includes(piece.toLowerCase())
+  const isData = (piece: string) => !/\p{L}{2}/u.test(piece) || date.test(piece) || keys.test(piece) || data.includes(piece.toLowerCase())
   return texts.filter((text) => {
     const rest = text.replace(/⟦[^⟧]*⟧/g, '\n').trim()
     return !isData(rest) && !rest.split(/[,:·→“”\n()]/).every((piece) => isData(piece.trim()))

@@ -276,18 +276,22 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('intakes/{intake}/questions/{staged}', [StagedController::class, 'show'])->whereUuid(['intake', 'staged']);
     Route::put('intakes/{intake}/questions/{staged}', [StagedController::class, 'update'])->whereUuid(['intake', 'staged']);
     Route::get('intakes/{intake}/documents/{file}', [DocumentController::class, 'show'])->whereUuid(['intake', 'file']);
-    Route::put('intakes/{intake}/documents/{file}', [DocumentController::class, 'update'])->whereUuid(['intake', 'file']);
+    Route::put('intakes/{intake}/documents/{file}', [DocumentController::class, 'update'])
+        ->whereUuid(['intake', 'file'])
+        ->middleware(['throttle:try', HeavyWork::class]);
     Route::get('intakes/{intake}/migration', [MigrationController::class, 'show'])->whereUuid('intake');
     Route::put('intakes/{intake}/migration', [MigrationController::class, 'update'])->whereUuid('intake');
     Route::post('intakes/{intake}/migration/recall', [MigrationController::class, 'recall'])
         ->whereUuid('intake')
         ->middleware(['throttle:try', HeavyWork::class]);
-    Route::post('receipts/{receipt}/assumptions', [AssumptionController::class, 'ask'])->whereUuid('receipt');
+    Route::post('receipts/{receipt}/assumptions', [AssumptionController::class, 'ask'])->whereUuid('receipt')->middleware('throttle:give');
     Route::post('receipts/{receipt}/assumptions/{number}', [AssumptionController::class, 'confirm'])
         ->whereUuid('receipt')
         ->whereNumber('number');
     Route::get('intakes/{intake}/tables/{file}', [TableController::class, 'show'])->whereUuid(['intake', 'file']);
-    Route::put('intakes/{intake}/tables/{file}', [TableController::class, 'update'])->whereUuid(['intake', 'file']);
+    Route::put('intakes/{intake}/tables/{file}', [TableController::class, 'update'])
+        ->whereUuid(['intake', 'file'])
+        ->middleware(['throttle:try', HeavyWork::class]);
     Route::post('table-mappings', [TableController::class, 'keep']);
     Route::delete('table-mappings/{mapping}', [TableController::class, 'forget'])->whereUuid('mapping');
     Route::get('table-templates/{kind}/{type}', [TableController::class, 'template']);

@@ -35,17 +35,20 @@ final class AssumptionController
         if ($person === null) {
             throw Refused::because('assumption.nobody', Message::of('app.http.controllers.nobody-of-that-address'), '/email');
         }
-        $open = DB::table('assumptions')->where('receipt_id', $receipt)->whereNull('confirmed_at');
-        $count = $open->update(['asked_id' => $person->id, 'asked_at' => now()]);
-        if ($count === 0) {
-            throw Refused::because('assumption.none', Message::of('app.http.controllers.nothing-assumed'));
-        }
-        $text = Message::of('app.http.controllers.please-confirm', [
-            'name' => $me->name,
-            'title' => is_string($row->title) ? $row->title : '',
-            'count' => $count,
-        ]);
-        Notify::tell($person, 'assumptions', $text, $fields->string('words', '', 2000), "/receipts/$receipt");
+        $words = $fields->string('words', '', 2000);
+        DB::transaction(function () use ($me, $row, $person, $receipt, $words): void {
+            $open = DB::table('assumptions')->where('receipt_id', $receipt)->whereNull('confirmed_at');
+            $count = $open->update(['asked_id' => $person->id, 'asked_at' => now()]);
+            if ($count === 0) {
+                throw Refused::because('assumption.none', Message::of('app.http.controllers.nothing-assumed'));
+            }
+            $text = Message::of('app.http.controllers.please-confirm', [
+                'name' => $me->name,
+                'title' => is_string($row->title) ? $row->title : '',
+                'count' => $count,
+            ]);
+            Notify::tell($person, 'assumptions', $text, $words, "/receipts/$receipt");
+        });
 
         return new JsonResponse(null, 204);
     }

@@ -12,6 +12,7 @@ use App\Queries\SourceQuestions;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -67,17 +68,21 @@ final class MigrationController
             }
             $change['statements'] = Json::encode($lines);
         }
-        $change = [...$change, 'updated_at' => now()];
-        if (Intake::query()->whereKey($intake->id)->where('state', 'review')->update($change) === 0) {
-            throw Refused::because('intake.not_in_review', Message::of('app.actions.intake.intake-not-in-review'));
-        }
-        $intake->refresh();
-        $questions = SourceQuestions::of($intake);
-        if ($fields->has('copy')) {
-            $found = SourceQuestions::regrouped($intake, $questions);
-            $copied = AlikeQuizzes::copied(SourceQuestions::stated($intake), $fields->string('copy', '', 500), $found);
-            $intake->update(['statements' => Json::encode(array_slice($copied, 0, self::MOST_LINES))]);
-        }
+        $copied = $fields->has('copy') ? $fields->string('copy', '', 500) : null;
+        $questions = DB::transaction(function () use ($intake, $change, $copied): array {
+            if (Intake::query()->whereKey($intake->id)->where('state', 'review')->update([...$change, 'updated_at' => now()]) === 0) {
+                throw Refused::because('intake.not_in_review', Message::of('app.actions.intake.intake-not-in-review'));
+            }
+            $intake->refresh();
+            $questions = SourceQuestions::of($intake);
+            if ($copied !== null) {
+                $found = SourceQuestions::regrouped($intake, $questions);
+                $lines = AlikeQuizzes::copied(SourceQuestions::stated($intake), $copied, $found);
+                $intake->update(['statements' => Json::encode(array_slice($lines, 0, self::MOST_LINES))]);
+            }
+
+            return $questions;
+        });
 
         return self::answer($intake, $questions, null);
     }

@@ -69,22 +69,19 @@ final class MigrationController
             $change['statements'] = Json::encode($lines);
         }
         $copied = $fields->has('copy') ? $fields->string('copy', '', 500) : null;
-        $questions = DB::transaction(function () use ($intake, $change, $copied): array {
+        DB::transaction(function () use ($intake, $change, $copied): void {
             if (Intake::query()->whereKey($intake->id)->where('state', 'review')->update([...$change, 'updated_at' => now()]) === 0) {
                 throw Refused::because('intake.not_in_review', Message::of('app.actions.intake.intake-not-in-review'));
             }
             $intake->refresh();
-            $questions = SourceQuestions::of($intake);
             if ($copied !== null) {
-                $found = SourceQuestions::regrouped($intake, $questions);
+                $found = SourceQuestions::regrouped($intake, SourceQuestions::of($intake));
                 $lines = AlikeQuizzes::copied(SourceQuestions::stated($intake), $copied, $found);
                 $intake->update(['statements' => Json::encode(array_slice($lines, 0, self::MOST_LINES))]);
             }
-
-            return $questions;
         });
 
-        return self::answer($intake, $questions, null);
+        return self::answer($intake, SourceQuestions::of($intake), null);
     }
 
     #[Operation(

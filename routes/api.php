@@ -14,6 +14,7 @@ use App\Http\Controllers\CaptionsController;
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\ConvertController;
 use App\Http\Controllers\CopyController;
+use App\Http\Controllers\CorrectionController;
 use App\Http\Controllers\CoverageController;
 use App\Http\Controllers\DeskController;
 use App\Http\Controllers\DispatchController;
@@ -276,7 +277,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('intakes/{intake}/questions/{staged}', [StagedController::class, 'show'])->whereUuid(['intake', 'staged']);
     Route::put('intakes/{intake}/questions/{staged}', [StagedController::class, 'update'])->whereUuid(['intake', 'staged']);
     Route::get('intakes/{intake}/documents/{file}', [DocumentController::class, 'show'])->whereUuid(['intake', 'file']);
-    Route::put('intakes/{intake}/documents/{file}', [DocumentController::class, 'update'])
+    Route::put('intakes/{intake}/files/{file}/corrections', [CorrectionController::class, 'update'])
         ->whereUuid(['intake', 'file'])
         ->middleware(['throttle:try', HeavyWork::class]);
     Route::get('intakes/{intake}/migration', [MigrationController::class, 'show'])->whereUuid('intake');
@@ -289,9 +290,6 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
         ->whereUuid('receipt')
         ->whereNumber('number');
     Route::get('intakes/{intake}/tables/{file}', [TableController::class, 'show'])->whereUuid(['intake', 'file']);
-    Route::put('intakes/{intake}/tables/{file}', [TableController::class, 'update'])
-        ->whereUuid(['intake', 'file'])
-        ->middleware(['throttle:try', HeavyWork::class]);
     Route::post('table-mappings', [TableController::class, 'keep']);
     Route::delete('table-mappings/{mapping}', [TableController::class, 'forget'])->whereUuid('mapping');
     Route::get('table-templates/{kind}/{type}', [TableController::class, 'template']);

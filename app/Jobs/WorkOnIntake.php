@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Actions\Intake\CommitIntake;
+use App\Actions\Intake\CorrectFile;
 use App\Actions\Intake\ReadIntake;
 use App\Actions\Intake\RereadSources;
 use App\Actions\Intake\UndoIntake;
@@ -12,7 +13,7 @@ use App\Models\Intake;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Messages\Message;
 
-/** Does what the state of an intake asks for: read it, import it, undo the import. Each resumes where it was stopped. */
+/** Does what the state of an intake asks for: read it, read a file of it again, import it, undo the import. Each resumes where it was stopped. */
 final class WorkOnIntake extends BackgroundWork
 {
     private const LARGE_FILE = 1_000_000; // bytes
@@ -28,6 +29,7 @@ final class WorkOnIntake extends BackgroundWork
         $intake = Intake::query()->find($this->thing);
         match ($intake?->state) {
             'reading' => self::read($intake),
+            'correcting' => app(CorrectFile::class)->finish($intake),
             'committing' => app(CommitIntake::class)->handle($intake),
             'undoing' => app(UndoIntake::class)->handle($intake),
             default => null,
@@ -43,6 +45,7 @@ final class WorkOnIntake extends BackgroundWork
 
     protected function stopped(string $sentence): void
     {
+        CorrectFile::giveUp($this->thing, $sentence);
         Intake::query()
             ->whereKey($this->thing)
             ->where('state', 'reading')

@@ -36,7 +36,7 @@ test('flat quizzes of an old system get their folders, titles and draws back, an
   await expect(migration.getByText('130 questions have titles now.')).toBeVisible({ timeout: 20_000 })
 
   // one quiz in words, one line of it wrong, and the same of the others
-  await migration.getByRole('button', { name: 'From words' }).click()
+  await migration.getByRole('button', { name: 'From text' }).click()
   await page
     .getByLabel('What the old system had', { exact: true })
     .last()
@@ -66,7 +66,7 @@ test('flat quizzes of an old system get their folders, titles and draws back, an
   // the receipt has the tally, and what was assumed goes to who knows it
   await expect(page.getByRole('region', { name: 'The tally' }).getByText('✓ agrees')).toHaveCount(15)
   const assumed = page.getByRole('region', { name: 'What was assumed of the old system' })
-  await assumed.getByRole('button', { name: 'Ask the owner' }).click()
+  await assumed.getByRole('button', { name: 'Ask someone' }).click()
   await page.getByLabel('Email').fill('tam@fellmoor.example')
   await page.getByRole('button', { name: 'Ask', exact: true }).click()
   await expect(assumed.getByText(/was asked/)).toBeVisible()

@@ -28,7 +28,7 @@ function corrected(World $world, Intake $intake, array $corrections, array $base
 {
     $body = ['corrections' => (object) $corrections, 'base' => (object) $base];
 
-    return another($world, 'writer', 'PUT', $world->documentPath($intake), $body);
+    return another($world, 'writer', 'PUT', $world->correctionsPath($intake), $body);
 }
 
 it('shows a document in stretches beside what was made of each', function (): void {
@@ -51,7 +51,7 @@ it('reads a document again with what is corrected', function (array $corrections
     $text = "1. Which splits?\nA. slate\nB. chalk\n\n2. Which fizzes?\nA. slate\nB. chalk\n\nThe last one\n";
     $intake = $world->typed($text);
     expect(stagedTitles($intake))->toBe(['Which splits?', 'Which fizzes?']);
-    corrected($world, $intake, $corrections)->assertNoContent();
+    corrected($world, $intake, $corrections)->assertOk();
 
     expect(stagedTitles($intake))->toBe($titles);
 })->with([
@@ -67,7 +67,7 @@ it('keeps what was edited by hand when a document is read again', function (): v
     $question = StagedRows::json(DB::table('staged_questions')->where('id', $staged)->sole());
     $question->title = 'Mine';
     app(ReviewIntake::class)->mend($intake, $staged, $question, 1);
-    corrected($world, $intake, ['points' => 3])->assertNoContent();
+    corrected($world, $intake, ['points' => 3])->assertOk();
 
     expect(stagedTitles($intake))->toBe(['Mine', 'Which fizzes?'])
         ->and(DB::table('staged_questions')->where('id', $staged)->value('version'))->toBe(2)
@@ -82,7 +82,7 @@ it('lets an author say how a key is marked, for all alike', function (): void {
     $certainties = fn (): array => DB::table('staged_questions')->where('intake_id', $intake->id)->orderBy('number')->pluck('record')
         ->map(fn (string $record): float => (float) Json::decode($record)->origin->fields->certainty)->all();
     expect($certainties())->toBe([0.0, 0.0, 0.0, 0.0, 0.0]); // two of five are bold words
-    corrected($world, $intake, ['looks' => ['bold' => 'key']])->assertNoContent();
+    corrected($world, $intake, ['looks' => ['bold' => 'key']])->assertOk();
 
     expect($certainties())->toBe([1.0, 1.0, 0.0, 0.0, 0.0]);
 });
@@ -100,11 +100,11 @@ it('counts in the receipt what was not used', function (): void {
 it('refuses a correction of what another window has corrected, and of what is no document', function (): void {
     $world = new World;
     $intake = $world->typed("1. A?\nAnswer: x");
-    corrected($world, $intake, ['points' => 2])->assertNoContent();
+    corrected($world, $intake, ['points' => 2])->assertOk();
     corrected($world, $intake, ['points' => 4])
         ->assertUnprocessable()
         ->assertJsonPath('type', 'urn:wide-quarry:problem:intake.corrected');
-    corrected($world, $intake, ['points' => 4], ['points' => 2])->assertNoContent();
+    corrected($world, $intake, ['points' => 4], ['points' => 2])->assertOk();
     corrected($world, $world->intake(), [])->assertUnprocessable();
     another($world, 'writer', 'GET', $world->documentPath($world->intake()))->assertNotFound();
     another($world, 'writer', 'GET', "/intakes/$intake->id/documents/".Str::uuid7())->assertNotFound();

@@ -5,8 +5,10 @@ declare(strict_types=1);
 use App\Actions\Intake\CommitIntake;
 use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
+use App\Jobs\WorkOnIntake;
 use App\Models\Intake;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use Tests\Feature\World;
 use WideQuarry\Tests\Support\Typed;
 
@@ -17,7 +19,7 @@ function mended(World $world, Intake $intake, array $corrections, array $base = 
 {
     $body = ['corrections' => (object) $corrections, 'base' => (object) $base];
 
-    return another($world, 'writer', 'PUT', $world->tablePath($intake), $body);
+    return another($world, 'writer', 'PUT', $world->correctionsPath($intake), $body);
 }
 
 /** @return list<string> titles of the questions there are, with their points */
@@ -42,24 +44,50 @@ it('shows a table with its mapping and the rows that have something wrong in the
 it('mends cells, leaves out rows, and changes what a column is', function (): void {
     $world = new World;
     $intake = $world->typed(ROWS, 'rocks.csv');
-    mended($world, $intake, ['cells' => ['D3' => 'A', 'E3' => '2']])->assertNoContent();
+    mended($world, $intake, ['cells' => ['D3' => 'A', 'E3' => '2']])->assertOk();
     expect(rowsOf($intake))->toBe(['Which splits? 1', 'Which floats? 2', 'Which fizzes? 1']);
 
     $next = ['cells' => ['D3' => 'A', 'E3' => '2'], 'skipped' => ['4']];
-    mended($world, $intake, $next, ['cells' => ['D3' => 'A', 'E3' => '2']])->assertNoContent();
+    mended($world, $intake, $next, ['cells' => ['D3' => 'A', 'E3' => '2']])->assertOk();
     expect(rowsOf($intake))->toBe(['Which splits? 1', 'Which floats? 2'])
         ->and(another($world, 'writer', 'GET', $world->tablePath($intake))->json('data.wrong'))->toBe([]);
 
     $mapping = another($world, 'writer', 'GET', $world->tablePath($intake))->json('data.mapping');
     $mapping['sheets'][0]['columns'][4]['is'] = 'ignored';
-    mended($world, $intake, [...$next, 'mapping' => $mapping], $next)->assertNoContent();
+    mended($world, $intake, [...$next, 'mapping' => $mapping], $next)->assertOk();
     expect(rowsOf($intake))->toBe(['Which splits? 1', 'Which floats? 1']);
+});
+
+it('reads a large table again in the background, and holds to what was before when it cannot be read so', function (): void {
+    $world = new World;
+    $rows = array_map(fn (int $i): string => "Is $i even?,yes,no,A,2\n", range(1, 1001));
+    $intake = $world->typed("Question,A,B,Answer,Points\n".implode('', $rows), 'rocks.csv');
+    Queue::fake([WorkOnIntake::class]);
+    $work = function () use ($intake): string {
+        Queue::assertPushed(WorkOnIntake::class);
+        (new WorkOnIntake($intake->id))->handle();
+
+        return $intake->refresh()->state;
+    };
+    $points = fn (): int => DB::table('staged_questions')->where('intake_id', $intake->id)->where('points', 2)->count();
+    $mapping = another($world, 'writer', 'GET', $world->tablePath($intake))->json('data.mapping');
+    $mapping['sheets'][0]['columns'][4]['is'] = 'ignored';
+    expect(mended($world, $intake, ['mapping' => $mapping])->assertOk()->json('state'))->toBe('correcting')
+        ->and($points())->toBe(1001);
+    mended($world, $intake, [], ['mapping' => $mapping])->assertStatus(422); // one after the other
+    expect($work())->toBe('review')->and($points())->toBe(0)->and($intake->problem)->toBeNull();
+
+    $wrong = $mapping;
+    $wrong['sheets'][0]['columns'][0]['is'] = 'weather';
+    mended($world, $intake, ['mapping' => $wrong], ['mapping' => $mapping])->assertOk();
+    expect($work())->toBe('review')->and($intake->problem)->toContain('weather')->and($points())->toBe(0)
+        ->and(another($world, 'writer', 'GET', $world->tablePath($intake))->json('data.corrections.mapping'))->toEqual($mapping);
 });
 
 it('refuses corrections that go on from others, or say what there is not', function (): void {
     $world = new World;
     $intake = $world->typed(ROWS, 'rocks.csv');
-    mended($world, $intake, ['cells' => ['D3' => 'A']])->assertNoContent();
+    mended($world, $intake, ['cells' => ['D3' => 'A']])->assertOk();
     mended($world, $intake, ['cells' => ['E3' => '2']])->assertStatus(422)->assertJsonPath('type', 'urn:wide-quarry:problem:intake.corrected');
     foreach ([['cells' => ['Z' => 'A']], ['cells' => ['D3' => 7]], ['colour' => 'red'], ['mapping' => 'all'], ['skipped' => [7]]] as $wrong) {
         mended($world, $intake, $wrong, ['cells' => ['D3' => 'A']])->assertStatus(422);
@@ -73,7 +101,7 @@ it('keeps what was edited by hand when the table is read again', function (): vo
     $question = another($world, 'writer', 'GET', "/intakes/$intake->id/questions/$id")->json('data.question');
     $question['title'] = 'Splitting';
     ask('PUT', "/intakes/$intake->id/questions/$id", ['question' => $question], ['If-Match' => '"1"'])->assertOk();
-    mended($world, $intake, ['cells' => ['D3' => 'A']])->assertNoContent();
+    mended($world, $intake, ['cells' => ['D3' => 'A']])->assertOk();
     expect(rowsOf($intake)[0])->toBe('Splitting 1');
 });
 
@@ -96,7 +124,7 @@ it('takes the pictures that a table names out of a ZIP given with it', function 
     $media = DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'medium')->count();
     $states = DB::table('intake_files')->where('intake_id', $intake->id)->orderBy('position')->pluck('state')->all();
     expect($media)->toBe(1)->and($states)->toBe(['read', 'read']);
-    mended($world, $intake->refresh(), ['cells' => ['B2' => 'shale']])->assertNoContent();
+    mended($world, $intake->refresh(), ['cells' => ['B2' => 'shale']])->assertOk();
     expect(DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'medium')->count())->toBe(1);
 });
 

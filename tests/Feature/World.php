@@ -315,6 +315,11 @@ final class World
         return "/intakes/$intake->id/documents/$file";
     }
 
+    public function correctionsPath(?Intake $intake = null): string
+    {
+        return str_replace('/tables/', '/files/', $this->tablePath($intake)).'/corrections';
+    }
+
     public function tablePath(?Intake $intake = null): string
     {
         $intake ??= $this->typed("Question,A,B,Answer\nWhich splits?,slate,chalk,A\n", 'table.csv');

@@ -576,9 +576,9 @@ return [
         [401, 404, 404, 200, 200, 404, 404],
         fn (World $w): array => [$w->documentPath(), null],
     ],
-    'PUT api/v1/intakes/{intake}/documents/{file}' => [
-        [401, 404, 404, 204, 204, 404, 404],
-        fn (World $w): array => [$w->documentPath(), ['corrections' => (object) [], 'base' => (object) []]],
+    'PUT api/v1/intakes/{intake}/files/{file}/corrections' => [
+        [401, 404, 404, 200, 200, 404, 404],
+        fn (World $w): array => [$w->correctionsPath(), ['corrections' => (object) [], 'base' => (object) []]],
     ],
     'POST api/v1/banks/{bank}/regroup' => [
         [401, 404, 403, 200, 200, 403, 404],
@@ -622,10 +622,6 @@ return [
     'GET api/v1/intakes/{intake}/tables/{file}' => [
         [401, 404, 404, 200, 200, 404, 404],
         fn (World $w): array => [$w->tablePath(), null],
-    ],
-    'PUT api/v1/intakes/{intake}/tables/{file}' => [
-        [401, 404, 404, 204, 204, 404, 404],
-        fn (World $w): array => [$w->tablePath(), ['corrections' => (object) [], 'base' => (object) []]],
     ],
     'POST api/v1/table-mappings' => [
         [401, 201, 201, 201, 201, 201, 201],

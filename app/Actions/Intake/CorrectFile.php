@@ -6,9 +6,11 @@ namespace App\Actions\Intake;
 
 use App\Errors\Refused;
 use App\Indexing\StagedRows;
+use App\Jobs\WorkOnIntake;
 use App\Models\Intake;
 use App\Storage\FileStore;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\CoreException;
 use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\QuestionTable\Rows\TableCorrections;
@@ -24,6 +26,9 @@ use WideQuarry\Messages\Message;
 /** Reads a typed document or a table again with what was corrected. What was edited by hand in the meantime stays as it was edited. */
 final readonly class CorrectFile
 {
+    /** Questions of a file that is read again while somebody waits for the answer: about two seconds. */
+    private const AT_ONCE = 1_000;
+
     public function __construct(
         private DocumentConverter $converter,
         private FileStore $files,
@@ -48,16 +53,94 @@ final readonly class CorrectFile
         if ($this->inPart($intake, $row, $corrections, $base)) {
             return;
         }
+        if (DB::table('staged_questions')->where('file_id', $file)->count() > self::AT_ONCE) {
+            $this->later($intake, $row, $corrections, $base);
+
+            return;
+        }
         $read = iterator_to_array($this->reread($intake->id, $row, $corrections), false);
         DB::transaction(function () use ($intake, $row, $read, $corrections, $base): void {
             $now = $this->held($intake, $row->id, $base);
             DB::table('intake_files')->where('id', $row->id)->update(['corrections' => Json::encode($corrections)]);
-            [$kept, $states] = $this->kept($row->id);
-            $this->stage->again($now, $row, $read, $kept, $this->media($row->id, $read));
-            foreach ($states as $id => $state) {
-                DB::table('staged_questions')->where('id', $id)->update($state);
+            $this->stage($now, $row, $read);
+        });
+    }
+
+    /**
+     * Has the file read by a worker, which finds in the database what to do: an answer that was given is not lost with a process.
+     *
+     * @param  object{id: string, name: string, sha256: string}&\stdClass  $row
+     */
+    private function later(Intake $intake, \stdClass $row, mixed $corrections, mixed $base): void
+    {
+        TableType::of($this->source($intake->id, $row)) === null ? Corrections::read($corrections) : TableCorrections::read($corrections);
+        DB::transaction(function () use ($intake, $row, $corrections, $base): void {
+            $now = $this->held($intake, $row->id, $base);
+            DB::table('intake_files')
+                ->where('id', $row->id)
+                ->update(['corrections' => Json::encode($corrections), 'corrected_from' => Json::encode($base ?? new \stdClass)]);
+            $now->update(['state' => 'correcting', 'problem' => null]);
+            WorkOnIntake::begin($now);
+        });
+    }
+
+    /** Reads what is to be read again, in a worker. When it cannot be, it stays as it was, and the intake says why. */
+    public function finish(Intake $intake): void
+    {
+        /** @var list<object{id: string, name: string, sha256: string, corrections: string}&\stdClass> $rows */
+        $rows = DB::table('intake_files')->where('intake_id', $intake->id)->whereNotNull('corrected_from')->get()->all();
+        try {
+            DB::transaction(function () use ($intake, $rows): void {
+                if (Intake::query()->whereKey($intake->id)->where('state', 'correcting')->lockForUpdate()->doesntExist()) {
+                    return;
+                }
+                foreach ($rows as $row) {
+                    $things = $this->reread($intake->id, $row, Json::decode($row->corrections));
+                    $hasMedia = DB::table('staged_things')->where('file_id', $row->id)->where('type', 'medium')->exists();
+                    $this->stage($intake, $row, $hasMedia ? iterator_to_array($things, false) : $things);
+                    DB::table('intake_files')->where('id', $row->id)->update(['corrected_from' => null]);
+                }
+                $intake->update(['state' => 'review']);
+            });
+        } catch (CoreException $problem) {
+            self::giveUp($intake->id, $problem->getMessage());
+        }
+    }
+
+    /** The corrections of before hold again. */
+    public static function giveUp(string $intake, string $why): void
+    {
+        DB::transaction(function () use ($intake, $why): void {
+            $isOurs = Intake::query()
+                ->whereKey($intake)
+                ->where('state', 'correcting')
+                ->update(['state' => 'review', 'problem' => $why]);
+            if ($isOurs === 1) {
+                DB::table('intake_files')
+                    ->where('intake_id', $intake)
+                    ->whereNotNull('corrected_from')
+                    ->update(['corrections' => DB::raw('corrected_from'), 'corrected_from' => null]);
             }
         });
+    }
+
+    /**
+     * @param  object{id: string, name: string, sha256: string}&\stdClass  $row
+     * @param  iterable<\stdClass|Medium|\WideQuarry\Interchange\Notice>  $read  a list where the file has media
+     */
+    private function stage(Intake $intake, \stdClass $row, iterable $read): void
+    {
+        [$kept, $states] = $this->kept($row->id);
+        $this->stage->again($intake, $row, $read, $kept, is_array($read) ? $this->media($row->id, array_values($read)) : []);
+        foreach ($states as $id => $state) {
+            DB::table('staged_questions')->where('id', $id)->update($state);
+        }
+    }
+
+    /** @param  object{id: string, name: string, sha256: string}&\stdClass  $row */
+    private function source(string $intake, \stdClass $row): Source
+    {
+        return new Source($this->files->path($row->sha256), $row->name, $this->beside->of($intake, $row->id));
     }
 
     /**
@@ -67,7 +150,7 @@ final readonly class CorrectFile
      */
     private function inPart(Intake $intake, \stdClass $row, mixed $corrections, mixed $base): bool
     {
-        $source = new Source($this->files->path($row->sha256), $row->name, $this->beside->of($intake->id, $row->id));
+        $source = $this->source($intake->id, $row);
         if (TableType::of($source) === null) {
             return false;
         }
@@ -108,7 +191,7 @@ final readonly class CorrectFile
      */
     private function reread(string $intake, \stdClass $row, mixed $corrections): iterable
     {
-        $source = new Source($this->files->path($row->sha256), $row->name, $this->beside->of($intake, $row->id));
+        $source = $this->source($intake, $row);
         $table = TableType::of($source);
         if ($table !== null) {
             return (new TableReader($this->converter, TableCorrections::read($corrections)))->read($source, $table, $source->beside);

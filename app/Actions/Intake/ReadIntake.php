@@ -189,17 +189,18 @@ final readonly class ReadIntake
      * Stages the things of a file anew, in the place of those it had; to be called in a transaction. Media stay.
      *
      * @param  object{id: string, name: string}&\stdClass  $file
-     * @param  list<\stdClass|Medium|Notice>  $things
+     * @param  iterable<\stdClass|Medium|Notice>  $things
      * @param  array<string, array{id: string, json: \stdClass|null}>  $kept  question of the file → its row, and what it was edited to
      * @param  array<string, string>  $media  as the file calls them → as they are called here
      */
-    public function again(Intake $intake, \stdClass $file, array $things, array $kept, array $media): void
+    public function again(Intake $intake, \stdClass $file, iterable $things, array $kept, array $media): void
     {
         DB::table('staged_questions')->where('file_id', $file->id)->delete();
         DB::table('staged_things')->where('file_id', $file->id)->where('type', '<>', 'medium')->delete();
         $rows = $staged = [];
-        foreach ($things as $at => $thing) {
-            $place = ['intake_id' => $intake->id, 'file_id' => $file->id, 'position' => $at + 1];
+        $position = 0;
+        foreach ($things as $thing) {
+            $place = ['intake_id' => $intake->id, 'file_id' => $file->id, 'position' => ++$position];
             if ($thing instanceof Medium) {
                 continue;
             }
@@ -214,13 +215,12 @@ final readonly class ReadIntake
             } else {
                 $staged[] = [...$place, ...$this->thing($thing, $media)];
             }
+            if ($position % self::CHUNK === 0) {
+                $this->insert($rows, $staged);
+                $rows = $staged = [];
+            }
         }
-        foreach (array_chunk($rows, self::CHUNK) as $some) {
-            $this->rows->insert($some);
-        }
-        foreach (array_chunk($staged, 1000) as $some) {
-            DB::table('staged_things')->insertOrIgnore($some);
-        }
+        $this->insert($rows, $staged);
         self::group($file->id);
         DB::statement(
             <<<'SQL'
@@ -233,6 +233,16 @@ final readonly class ReadIntake
         );
         self::missingMedia($intake->id, $intake->bank_id);
         $this->judge->handle($intake->id, $intake->bank_id);
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $rows
+     * @param  list<array<string, mixed>>  $things
+     */
+    private function insert(array $rows, array $things): void
+    {
+        $this->rows->insert($rows);
+        DB::table('staged_things')->insertOrIgnore($things);
     }
 
     /** Says of each question which names a medium that neither the files nor the bank have. */
@@ -325,8 +335,7 @@ final readonly class ReadIntake
     {
         [$read, $all] = $source->progress();
         DB::transaction(function () use ($intake, $file, $chunk, $things, $read, $all): void {
-            $this->rows->insert($chunk['staged_questions']);
-            DB::table('staged_things')->insertOrIgnore($chunk['staged_things']);
+            $this->insert($chunk['staged_questions'], $chunk['staged_things']);
             DB::table('intake_files')
                 ->where('id', $file)
                 ->update(['things' => $things, 'bytes_read' => $read, 'bytes_all' => $all]);

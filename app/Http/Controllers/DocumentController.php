@@ -4,17 +4,15 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Intake\CorrectFile;
 use App\Http\OpenApi\Operation;
 use App\Models\Intake;
 use App\Queries\DocumentPage;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
-use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 
-/** A typed document of an intake beside its questions, and what its author corrects of how it was read. */
+/** A typed document of an intake beside its questions. */
 final class DocumentController
 {
     #[Operation('The document as it was read, with what was made of each stretch', response: ['data' => 'TypedDocument'])]
@@ -26,19 +24,5 @@ final class DocumentController
         abort_if($data === null, 404);
 
         return new JsonResponse(Json::encode(['data' => $data]), json: true);
-    }
-
-    #[Operation(
-        'Read the document again with these corrections; base are those they go on from',
-        body: ['corrections' => 'object', 'base' => 'object'],
-        status: 204,
-    )]
-    public function update(Request $request, Intake $intake, string $file, CorrectFile $correct): JsonResponse
-    {
-        Gate::authorize('work', $intake);
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['corrections', 'base'])->need('corrections');
-        $correct->handle($intake, $file, $fields->raw('corrections'), $fields->has('base') ? $fields->raw('base') : null);
-
-        return new JsonResponse(null, 204);
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Actions\Intake\CorrectFile;
 use App\Errors\Refused;
 use App\Http\OpenApi\Operation;
 use App\Models\Intake;
@@ -40,20 +39,6 @@ final class TableController
         abort_if($data === null, 404);
 
         return new JsonResponse(Json::encode(['data' => $data]), json: true);
-    }
-
-    #[Operation(
-        'Read the table again with this mapping, cells and rows left out; base is what they go on from',
-        body: ['corrections' => 'object', 'base' => 'object'],
-        status: 204,
-    )]
-    public function update(Request $request, Intake $intake, string $file, CorrectFile $correct): JsonResponse
-    {
-        Gate::authorize('work', $intake);
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['corrections', 'base'])->need('corrections');
-        $correct->handle($intake, $file, $fields->raw('corrections'), $fields->has('base') ? $fields->raw('base') : null);
-
-        return new JsonResponse(null, 204);
     }
 
     #[Operation(

@@ -23,6 +23,3 @@ export const documentQuery = (intake: string, file: string) =>
     initialPageParam: 0,
     getNextPageParam: (page) => page.next,
   })
-
-export const correctDocument = (intake: string, file: string, corrections: Corrections, base: Corrections) =>
-  call('PUT', `/intakes/${intake}/documents/${file}`, { corrections, base })

@@ -13,7 +13,7 @@ export type StagedRow = schema.StagedRow
 export type Duplicate = schema.Duplicate
 export type Staged = schema.StagedQuestion
 
-const working = ['reading', 'committing', 'undoing']
+export const working = ['reading', 'correcting', 'committing', 'undoing']
 export const intakeQuery = (id: string) =>
   queryOptions({
     queryKey: ['intake', id],
@@ -51,6 +51,18 @@ export const give = async (files: File[], text: string, bank: string | null) => 
 /** Reads again the sources that questions of a bank kept because they could not be translated. */
 export const reread = async (bank: string) =>
   (await call<schema.Answers['POST /banks/{bank}/reread']>('POST', `/banks/${bank}/reread`)).body.data
+/**
+ * Reads a file again with corrections, which go on from base.
+ *
+ * @returns whether it is read in the background
+ */
+export const correctFile = async <Of extends object>(intake: string, file: string, corrections: Of, base: Of) =>
+  (
+    await call<schema.Answers['PUT /intakes/{intake}/files/{file}/corrections']>('PUT', `/intakes/${intake}/files/${file}/corrections`, {
+      corrections,
+      base,
+    })
+  ).body.state === 'correcting'
 export const dropIntake = (id: string) => call('DELETE', `/intakes/${id}`)
 export type PlaceChange = {
   bank?: string

@@ -17,9 +17,6 @@ export const tableQuery = (intake: string, file: string) =>
       (await call<schema.Answers['GET /intakes/{intake}/tables/{file}']>('GET', `/intakes/${intake}/tables/${file}`)).body.data,
   })
 
-export const correctTable = (intake: string, file: string, corrections: TableCorrections, base: TableCorrections) =>
-  call('PUT', `/intakes/${intake}/tables/${file}`, { corrections, base })
-
 export const keepMapping = (name: string, mapping: TableMapping) => call('POST', '/table-mappings', { name, mapping })
 
 export const forgetMapping = (id: string) => call('DELETE', `/table-mappings/${id}`)

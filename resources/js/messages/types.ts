@@ -1497,6 +1497,8 @@ export type Messages = {
     sending: string
     goesTo: (values: { bank: Words }) => string
     reading: string
+    correcting: string
+    correctingAbout: (values: { n: number }) => string
     found: (values: { n: number; percent: number }) => string
     committing: string
     undoing: string
@@ -3549,6 +3551,7 @@ export type Messages = {
     }
     state: {
       reading: string
+      correcting: string
       review: string
       committing: string
       committed: string

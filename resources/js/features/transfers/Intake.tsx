@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { useParams } from 'react-router'
-import { intakeQuery } from '@/api/intakes'
+import { intakeQuery, working } from '@/api/intakes'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Nothing, Waiting } from '@/ui/Message'
@@ -37,7 +37,7 @@ export function Intake() {
       {intake.isPending ? <Waiting text={texts.loading} /> : null}
       {intake.isError ? <Nothing title={intake.error.message} /> : null}
       {intake.data && (state === 'failed' || state === 'cancelled') ? <Failed intake={intake.data} /> : null}
-      {intake.data && ['reading', 'committing', 'undoing', 'committed'].includes(state ?? '') ? <Progress intake={intake.data} /> : null}
+      {intake.data && [...working, 'committed'].includes(state ?? '') ? <Progress intake={intake.data} /> : null}
     </Shell>
   )
 }

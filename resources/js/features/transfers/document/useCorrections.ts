@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { type Corrections, correctDocument } from '@/api/documents'
+import type { Corrections } from '@/api/documents'
+import { correctFile } from '@/api/intakes'
 import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
 import { type Part, withCorrection, withoutLines, withPoints } from './corrections'
@@ -24,12 +25,13 @@ export function useCorrections(intake: string, file: string, now: Corrections): 
   const tell = useToast()
   const again = () => client.invalidateQueries({ queryKey: ['intake', intake] })
   const send = useMutation({
-    mutationFn: ({ next, base }: Change) => correctDocument(intake, file, next, base),
-    onSuccess: (_, { next, base, look }) => {
+    mutationFn: ({ next, base }: Change) => correctFile(intake, file, next, base),
+    onSuccess: (isLater, { next, base, look }) => {
       again()
+      if (isLater) return
       tell({
         text: words.corrected,
-        undo: () => correctDocument(intake, file, base, next).then(again),
+        undo: () => correctFile(intake, file, base, next).then(again),
         ...(look
           ? {
               link: {

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
-import { correctTable, type TableCorrections } from '@/api/tables'
+import { correctFile } from '@/api/intakes'
+import type { TableCorrections } from '@/api/tables'
 import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
 
@@ -31,16 +32,17 @@ export function useTableCorrections(intake: string, file: string, held: TableCor
   const send = async (base: TableCorrections, isTold: boolean) => {
     isSending.current = true
     let sent = base
+    let isLater = false
     try {
       while (latest.current && latest.current !== sent) {
         const next = latest.current
-        await correctTable(intake, file, next, sent)
+        isLater = await correctFile(intake, file, next, sent)
         sent = next
         // what was typed in the meantime goes before the table is looked at again
         if (latest.current === sent) await again()
       }
       settle()
-      if (isTold) tell({ text: texts.questionTable.read, undo: () => correctTable(intake, file, base, sent).then(again) })
+      if (isTold && !isLater) tell({ text: texts.questionTable.read, undo: () => correctFile(intake, file, base, sent).then(again) })
     } catch (problem) {
       settle()
       tell({ text: problem instanceof Error ? problem.message : `${problem}`, look: 'problem' })

@@ -114,6 +114,22 @@ it('recalls what the old system had from words, a table and another export', fun
     $this->actingAs($world->people['writer']);
     $this->post("/api/v1/intakes/$intake->id/migration/recall", ['file' => $table], ['Accept' => 'application/json'])
         ->assertOk()->assertJsonPath('lines.0.draw', 3);
+    $xlsx = (string) tempnam(sys_get_temp_dir(), 'truth');
+    WideQuarry\Interchange\QuestionTable\Written\XlsxFile::write($xlsx, ['Quiz', 'Of', 'Draw', 'Points'], [['Maps', 'multiple choice', '4', '1.5']]);
+    $workbook = Illuminate\Http\UploadedFile::fake()->createWithContent('truth.xlsx', (string) file_get_contents($xlsx));
+    unlink($xlsx);
+    $this->post("/api/v1/intakes/$intake->id/migration/recall", ['file' => $workbook], ['Accept' => 'application/json'])
+        ->assertOk()->assertJsonPath('lines.0.draw', 4)->assertJsonPath('lines.0.points', 1.5);
+});
+
+it('refuses a folder name that is too long instead of dropping it', function (): void {
+    $world = new World;
+    $intake = flat($world);
+    $names = ['Maps' => str_repeat('a', 201)];
+    migration($world, $intake, ['names' => $names])->assertStatus(422)->assertJsonPath('path', '/names/Maps/name');
+    $body = ['filter' => '', 'pattern' => '{kind}', 'names' => $names];
+    another($world, 'writer', 'POST', '/banks/rocks/regroup/preview', $body)->assertStatus(422);
+    another($world, 'writer', 'PATCH', "/intakes/$intake->id", ['group_names' => $names])->assertStatus(422);
 });
 
 it('puts the flat quizzes of the sending desk right by an older export of it, as its truth says', function (): void {

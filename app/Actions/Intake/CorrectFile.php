@@ -73,7 +73,9 @@ final readonly class CorrectFile
      */
     private function later(Intake $intake, \stdClass $row, mixed $corrections, mixed $base): void
     {
-        TableType::of($this->source($intake->id, $row)) === null ? Corrections::read($corrections) : TableCorrections::read($corrections);
+        if (TableType::of($this->source($intake->id, $row)) === null) {
+            Corrections::read($corrections); // nonsense is refused at once
+        }
         DB::transaction(function () use ($intake, $row, $corrections, $base): void {
             $now = $this->held($intake, $row->id, $base);
             DB::table('intake_files')

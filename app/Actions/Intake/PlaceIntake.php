@@ -16,6 +16,8 @@ use WideQuarry\Messages\Message;
 /** Says where an intake goes and what happens to questions that are there already. */
 final readonly class PlaceIntake
 {
+    private const MOST_NAMES = 20_000;
+
     public function __construct(private DuplicateFinder $judge)
     {
     }
@@ -56,13 +58,7 @@ final readonly class PlaceIntake
             $change['regroup'] = $place->bool('regroup', false);
         }
         if ($place->has('group_names')) {
-            $names = $place->raw('group_names');
-            $change['group_names'] = Json::encode(
-                (object) array_filter(
-                    $names instanceof \stdClass ? get_object_vars($names) : [],
-                    fn (mixed $name): bool => is_string($name) && mb_strlen($name) <= 200,
-                ),
-            );
+            $change['group_names'] = Json::encode((object) $place->names('group_names', self::MOST_NAMES));
         }
         $intake->update([...$change, 'problem' => null]);
         $this->judge->handle($intake->id, $intake->bank_id);

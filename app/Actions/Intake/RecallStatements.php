@@ -12,7 +12,10 @@ use WideQuarry\Duplicates\Fingerprint;
 use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\QuestionTable\Sheets\Spreadsheet;
+use WideQuarry\Interchange\QuestionTable\Sheets\TableType;
 use WideQuarry\Interchange\Source;
+use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Migration\StatedDraw;
 use WideQuarry\Migration\StatedInExport;
 use WideQuarry\Migration\StatementText;
@@ -43,7 +46,11 @@ final readonly class RecallStatements
             return [$read->draws, $read->problems];
         }
         if (filesize($path) > self::LARGEST) {
-            throw \WideQuarry\Interchange\UnreadableFile::tooLarge(intdiv(self::LARGEST, 1_000_000));
+            throw UnreadableFile::tooLarge(intdiv(self::LARGEST, 1_000_000));
+        }
+        $read = $this->fromWorkbook($source);
+        if ($read !== null) {
+            return [$read->draws, $read->problems];
         }
         $format = Formats::standard($this->kinds, $this->converter)->for($source, Formats::QUESTIONS);
         $content = PackageContents::collect($format->read($source));
@@ -60,5 +67,19 @@ final readonly class RecallStatements
         $ours = SourceQuestions::of($intake);
 
         return [StatedInExport::of($content->assessments, $known, SourceQuestions::regrouped($intake, $ours)), []];
+    }
+
+    /** @return ?StatementText null when no sheet of it is a list of draws */
+    private function fromWorkbook(Source $source): ?StatementText
+    {
+        $type = $source->isZip() ? TableType::of($source) : null;
+        foreach ($type === null ? [] : Spreadsheet::open($source, $type, $this->converter)->sheets as $sheet) {
+            $read = StatementText::ofRows($sheet->rows());
+            if ($read !== null) {
+                return $read;
+            }
+        }
+
+        return null;
     }
 }

@@ -19,6 +19,7 @@ use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Migration\AlikeQuizzes;
 use WideQuarry\Migration\NamePattern;
+use WideQuarry\Migration\Regrouping;
 use WideQuarry\Migration\StatedDraw;
 use WideQuarry\Migration\StatementText;
 
@@ -55,11 +56,7 @@ final class MigrationController
             NamePattern::read($change['pattern']);
         }
         if ($fields->has('names')) {
-            $names = $fields->raw('names');
-            $change['folder_names'] = Json::encode((object) array_filter(
-                $names instanceof \stdClass ? get_object_vars($names) : [],
-                fn (mixed $name): bool => is_string($name) && mb_strlen($name) <= 200,
-            ));
+            $change['folder_names'] = Json::encode((object) $fields->names('names', Regrouping::MOST_NAMES));
         }
         if ($fields->has('lines')) {
             $lines = [];

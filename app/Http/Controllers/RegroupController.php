@@ -63,11 +63,7 @@ final class RegroupController
     private function asked(Request $request): array
     {
         $fields = Fields::of(Json::decode($request->getContent()), '', self::FIELDS)->need('pattern');
-        $given = $fields->raw('names');
-        $names = [];
-        foreach ($given instanceof \stdClass ? array_slice(get_object_vars($given), 0, 2000, true) : [] as $folder => $name) {
-            $names[(string) $folder] = is_string($name) ? mb_substr($name, 0, 200) : '';
-        }
+        $names = $fields->names('names', Regrouping::MOST_NAMES);
         $pattern = $fields->string('pattern', '', 500);
         NamePattern::read($pattern);
 

@@ -263,6 +263,32 @@ final readonly class Fields
     }
 
     /**
+     * Names for things that have keys of their own, such as folders.
+     *
+     * @return array<string, string>
+     *
+     * @throws Malformed
+     */
+    public function names(string $field, int $most, int $max = 200): array
+    {
+        $value = $this->has($field) ? $this->object->{$field} : new \stdClass();
+        if (! $value instanceof \stdClass) {
+            throw Malformed::wrongType($this->at($field), 'an object', $value);
+        }
+        $given = get_object_vars($value);
+        if (count($given) > $most) {
+            throw Malformed::outOfRange($this->at($field), Message::of('json.most-entries', ['max' => $most]), count($given));
+        }
+        $names = [];
+        foreach ($given as $key => $name) {
+            $path = $this->at($field).'/'.self::escape((string) $key);
+            $names[(string) $key] = self::of((object) ['name' => $name], $path, ['name'])->string('name', '', $max);
+        }
+
+        return $names;
+    }
+
+    /**
      * Identifiers.
      *
      * @return list<string>

@@ -12,6 +12,9 @@ final class Regrouping
     /** @var array<string, array{path: list<string>, questions: list<SourceQuestion>}> folder as the pattern calls it → what is in it */
     private array $folders = [];
 
+    /** Folders that are given names. */
+    public const MOST_NAMES = 2_000;
+
     /** @param  array<string, string>  $names  path of a folder, joined by " › " → what its last name is to be; '' for none of its own */
     private function __construct(private readonly NamePattern $pattern, private readonly array $names)
     {

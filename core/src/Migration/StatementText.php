@@ -34,20 +34,41 @@ final class StatementText
 
     public static function read(string $text): self
     {
-        $read = new self;
         $table = DelimitedText::read(DelimitedText::decoded($text));
-        $columns = self::columns($table->rows[0]['cells'] ?? []);
-        if (isset($columns['quiz'], $columns['draw'])) {
-            foreach (array_slice($table->rows, 1, 2000) as ['line' => $line, 'cells' => $cells]) {
-                $read->row($cells, $columns, $line);
-            }
-        } else {
-            foreach (explode("\n", DelimitedText::decoded($text)) as $i => $line) {
-                $read->line(trim($line), $i + 1);
-            }
+        $rows = array_column($table->rows, 'cells', 'line');
+        $read = self::ofRows($rows);
+        if ($read !== null) {
+            return $read;
+        }
+        $read = new self;
+        foreach (explode("\n", DelimitedText::decoded($text)) as $i => $line) {
+            $read->line(trim($line), $i + 1);
         }
 
         return $read;
+    }
+
+    /**
+     * @param  iterable<int, list<string>>  $rows  line → cells, the first with the headings
+     * @return ?self null when the headings are others
+     */
+    public static function ofRows(iterable $rows): ?self
+    {
+        $read = new self;
+        $columns = null;
+        foreach ($rows as $line => $cells) {
+            if ($columns !== null) {
+                $read->row($cells, $columns, $line);
+
+                continue;
+            }
+            $columns = self::columns($cells);
+            if (! isset($columns['quiz'], $columns['draw'])) {
+                return null;
+            }
+        }
+
+        return $columns === null ? null : $read;
     }
 
     /**

@@ -30,6 +30,7 @@ use App\Http\Controllers\MeController;
 use App\Http\Controllers\MediaController;
 use App\Http\Controllers\MigrationController;
 use App\Http\Controllers\NotificationController;
+use App\Http\Controllers\PartsController;
 use App\Http\Controllers\PasswordLinkController;
 use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PlaceController;
@@ -270,6 +271,8 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('intakes/{intake}', [IntakeController::class, 'show'])->whereUuid('intake');
     Route::patch('intakes/{intake}', [IntakeController::class, 'update'])->whereUuid('intake');
     Route::delete('intakes/{intake}', [IntakeController::class, 'destroy'])->whereUuid('intake');
+    Route::get('intakes/{intake}/parts', [PartsController::class, 'show'])->whereUuid('intake');
+    Route::put('intakes/{intake}/parts', [PartsController::class, 'update'])->whereUuid('intake');
     Route::post('intakes/{intake}/commit', [IntakeController::class, 'commit'])->whereUuid('intake');
     Route::post('intakes/{intake}/undo', [IntakeController::class, 'undo'])->whereUuid('intake');
     Route::post('intakes/{intake}/set', [StagedController::class, 'set'])->whereUuid('intake');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Jobs;
 
+use App\Actions\Intake\ChooseParts;
 use App\Actions\Intake\CommitIntake;
 use App\Actions\Intake\CorrectFile;
 use App\Actions\Intake\ReadIntake;
@@ -13,7 +14,10 @@ use App\Models\Intake;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Messages\Message;
 
-/** Does what the state of an intake asks for: read it, read a file of it again, import it, undo the import. Each resumes where it was stopped. */
+/**
+ * Does what the state of an intake asks for: read it, read a file of it again, import it, undo the import. Each resumes where it was
+ * stopped.
+ */
 final class WorkOnIntake extends BackgroundWork
 {
     private const LARGE_FILE = 1_000_000; // bytes
@@ -38,6 +42,9 @@ final class WorkOnIntake extends BackgroundWork
 
     private static function read(Intake $intake): void
     {
+        if ($intake->chooses && app(ChooseParts::class)->offer($intake)) {
+            return;
+        }
         if (! $intake->gathers || app(RereadSources::class)->gather($intake)) {
             app(ReadIntake::class)->handle($intake);
         }

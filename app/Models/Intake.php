@@ -28,6 +28,7 @@ use WideQuarry\Json\Json;
  * @property string $pattern how folders are called after what is in them; '' for none
  * @property string $folder_names JSON: folder as the pattern calls it → its name
  * @property string $statements JSON: what the old system is said to have had
+ * @property bool $chooses whether somebody is to choose parts of its packages before they are read
  * @property bool $gathers whether the kept sources of its bank are still to become its files
  * @property string|null $operation_id
  * @property string $made JSON
@@ -83,6 +84,6 @@ final class Intake extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['stop_asked' => 'boolean', 'regroup' => 'boolean', 'gathers' => 'boolean'];
+        return ['stop_asked' => 'boolean', 'regroup' => 'boolean', 'gathers' => 'boolean', 'chooses' => 'boolean'];
     }
 }

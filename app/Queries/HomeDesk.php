@@ -109,14 +109,14 @@ final class HomeDesk
         );
     }
 
-    /** @return list<\stdClass> intakes in review that are one's own or go into a bank one writes in */
+    /** @return list<\stdClass> intakes that wait for somebody and are one's own or go into a bank one writes in */
     public static function intakes(User $person): array
     {
         return array_values(
             DB::select(
                 <<<'SQL'
-                SELECT id, title, created_at AS at FROM intakes WHERE state = 'review' AND (user_id = ? OR bank_id IN (SELECT bank_id
-                    FROM bank_roles(?) WHERE role <> 'reader')) ORDER BY created_at DESC LIMIT ?
+                SELECT id, title, created_at AS at FROM intakes WHERE state IN ('choosing', 'review') AND (user_id = ? OR bank_id IN
+                    (SELECT bank_id FROM bank_roles(?) WHERE role <> 'reader')) ORDER BY created_at DESC LIMIT ?
                 SQL,
                 [$person->id, $person->id, self::SOME],
             ),

@@ -16,6 +16,7 @@ use App\Actions\SaveQuestion;
 use App\Actions\SaveRubric;
 use App\Actions\SaveStimulus;
 use App\Actions\Standards\StoreFramework;
+use App\Jobs\WorkOnIntake;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
@@ -326,6 +327,35 @@ final class World
         $file = (string) DB::table('intake_files')->where('intake_id', $intake->id)->orderBy('position')->value('id');
 
         return "/intakes/$intake->id/tables/$file";
+    }
+
+    /** @param  string  ...$quizzes  their titles */
+    public static function quizzes(string ...$quizzes): string
+    {
+        $item = fn (string $title, int $n): string => "<item ident=\"$title-$n\" title=\"$title $n\"><presentation>"
+            ."<material><mattext>What is $title $n?".'</mattext></material><response_str ident="r"><render_fib/></response_str></presentation></item>';
+
+        return '<questestinterop>'.implode('', array_map(
+            fn (string $title): string => "<assessment title=\"$title\"><section>{$item($title, 1)}{$item($title, 2)}</section></assessment>",
+            $quizzes,
+        )).'</questestinterop>';
+    }
+
+    /** An import of the writer's that waits for the choice of what to read. */
+    public function choosing(string $bytes, string $name = 'quizzes.xml'): Intake
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'quizzes');
+        file_put_contents($file, $bytes);
+        $intake = app(OpenIntake::class)->handle([['path' => $file, 'name' => $name]], $this->people['writer'], $this->bank, chooses: true);
+        unlink($file);
+        (new WorkOnIntake($intake->id))->handle();
+
+        return $intake->refresh();
+    }
+
+    public function partsPath(): string
+    {
+        return "/intakes/{$this->choosing(self::quizzes('Tides', 'Rocks'))->id}/parts";
     }
 
     /** How the writer reads tables. */

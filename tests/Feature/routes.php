@@ -548,6 +548,11 @@ return [
         [401, 404, 404, 204, 204, 404, 404],
         fn (World $w): array => ["/intakes/{$w->intake()->id}", null],
     ],
+    'GET api/v1/intakes/{intake}/parts' => [[401, 404, 404, 200, 200, 404, 404], fn (World $w): array => [$w->partsPath(), null]],
+    'PUT api/v1/intakes/{intake}/parts' => [
+        [401, 404, 404, 200, 200, 404, 404],
+        fn (World $w): array => [$w->partsPath(), ['parts' => (object) []]],
+    ],
     'POST api/v1/intakes/{intake}/commit' => [
         [401, 404, 404, 200, 200, 404, 404],
         fn (World $w): array => ["/intakes/{$w->intake()->id}/commit", new stdClass()],

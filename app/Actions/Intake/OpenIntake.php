@@ -28,10 +28,11 @@ final readonly class OpenIntake
      * @param  list<array{path: string, name: string}>  $files
      * @param  Bank|null  $bank  where they are meant to go, when that is known already
      * @param  list<string>  $folder
+     * @param  bool  $chooses  whether parts of packages are chosen before they are read
      *
      * @throws Refused
      */
-    public function handle(array $files, User $person, ?Bank $bank = null, array $folder = []): Intake
+    public function handle(array $files, User $person, ?Bank $bank = null, array $folder = [], bool $chooses = false): Intake
     {
         if ($files === []) {
             throw Refused::because('intake.nothing', Message::of('app.actions.intake.give-least-one-file'), '/files');
@@ -41,13 +42,14 @@ final readonly class OpenIntake
         }
         $kept = $this->kept($files, $person);
 
-        return DB::transaction(function () use ($kept, $person, $bank, $folder): Intake {
+        return DB::transaction(function () use ($kept, $person, $bank, $folder, $chooses): Intake {
             $title = $kept[0]['name'].(count($kept) > 1 ? ' and '.(count($kept) - 1).' more' : '');
             $intake = Intake::query()->create([
                 'user_id' => $person->id,
                 'title' => $title,
                 'bank_id' => $bank?->id,
                 'folder' => QuestionIndex::array($folder),
+                'chooses' => $chooses,
             ]);
             self::insert($intake, $kept);
 

@@ -12,10 +12,13 @@ use App\Storage\MediaStore;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\DocumentConverter;
+use WideQuarry\Interchange\Format;
 use WideQuarry\Interchange\Formats;
 use WideQuarry\Interchange\MediaNames;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\PackageParts;
+use WideQuarry\Interchange\PartChoice;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
@@ -85,12 +88,14 @@ final readonly class ReadIntake
     }
 
     /**
-     * @param  object{id: string, name: string, sha256: string, things: int}&\stdClass  $file
+     * @param  object{id: string, name: string, sha256: string, things: int, parts: string|null, chosen: string|null}&\stdClass  $file
      * @return bool false when it was asked to stop
      */
     private function file(Intake $intake, \stdClass $file): bool
     {
-        $source = new Source($this->files->path($file->sha256), $file->name, $this->beside->of($intake->id, $file->id));
+        $chosen = is_string($file->chosen) ? Json::decode($file->chosen) : null;
+        $choice = is_array($chosen) ? PartChoice::of(array_values(array_filter($chosen, is_string(...)))) : new PartChoice;
+        $source = new Source($this->files->path($file->sha256), $file->name, $this->beside->of($intake->id, $file->id), $choice);
         if ($this->beside->serves($intake->id, $file->id, $source)) {
             DB::table('intake_files')->where('id', $file->id)->update(['state' => 'read', 'format' => 'pictures']);
 
@@ -110,7 +115,7 @@ final readonly class ReadIntake
         $names = $this->names($intake->id, $file->id);
         $media = [];
         $flushed = microtime(true);
-        foreach ($format->read($source) as $thing) {
+        foreach (self::things($format, $source, $file) as $thing) {
             if ($thing instanceof Medium) {
                 $thing = ImportedMedium::of($thing); // before it is named: names go by the bytes that are kept
             }
@@ -145,6 +150,21 @@ final readonly class ReadIntake
             ->update(['state' => 'read', 'bytes_read' => DB::raw('bytes_all')]);
 
         return true;
+    }
+
+    /**
+     * What a file holds, after what of it was left out by choice.
+     *
+     * @param  object{parts: string|null}&\stdClass  $file
+     * @return iterable<\stdClass|Medium|Notice>
+     */
+    private static function things(Format $format, Source $source, \stdClass $file): iterable
+    {
+        if (! $source->choice->isEverything()) {
+            $left = PackageParts::read(Json::decode($file->parts ?? '{}'))->leftOut($source->choice);
+            yield from $left === null ? [] : [$left];
+        }
+        yield from $source->choice->ids() === [] && ! $source->choice->isEverything() ? [] : $format->read($source);
     }
 
     /**

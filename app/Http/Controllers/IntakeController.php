@@ -27,14 +27,20 @@ use WideQuarry\Json\Json;
 final class IntakeController
 {
     #[Operation(
-        'Give files (multipart, files[]) or text to be read; bank and folder where they are meant to go, if known',
+        'Give files (multipart, files[]) or text to be read, and the bank they are meant for, if known; choose to be asked which parts of '.
+            'packages to read',
         response: ['data' => 'Intake'],
-        body: ['text' => 'string?', 'bank' => 'string?'],
+        body: ['text' => 'string?', 'bank' => 'string?', 'choose' => 'boolean?'],
         status: 201,
     )]
     public function store(GiveRequest $request, OpenIntake $open): JsonResponse
     {
-        $intake = $open->handle($request->given(), User::asking($request), $request->bank());
+        $intake = $open->handle(
+            $request->given(),
+            User::asking($request),
+            $request->bank(),
+            chooses: $request->boolean('choose'),
+        );
         WorkOnIntake::begin($intake);
 
         return (new IntakeResource($intake->refresh()))->response()->setStatusCode(201);
@@ -83,7 +89,7 @@ final class IntakeController
     }
 
     /** States in which no question of an import is in a bank. */
-    private const DELETABLE = ['review', 'failed', 'cancelled'];
+    private const DELETABLE = ['choosing', 'review', 'failed', 'cancelled'];
 
     #[Operation('Stop reading, or throw away what was not brought in', status: 204)]
     public function destroy(Intake $intake): JsonResponse

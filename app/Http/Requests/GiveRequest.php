@@ -25,6 +25,7 @@ final class GiveRequest extends FormRequest
         return [
             'text' => ['nullable', 'string', 'max:2000000'],
             'bank' => ['nullable', 'string'],
+            'choose' => ['nullable', 'boolean'],
             'files' => ['array'],
             'files.*' => ['file'],
         ];

@@ -8,6 +8,7 @@ use WideQuarry\Checks\Completeness;
 use WideQuarry\CoreException;
 use WideQuarry\Duplicates\Comparison;
 use WideQuarry\Finding;
+use WideQuarry\Interchange\DividedFormat;
 use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\FixedRolls;
 use WideQuarry\Interchange\Format;
@@ -16,6 +17,7 @@ use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\NoConverter;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\PackageParts;
 use WideQuarry\Interchange\QuestionTable\QuestionTableFormat;
 use WideQuarry\Interchange\QuestionTable\Rows\TableCorrections;
 use WideQuarry\Interchange\Source;
@@ -37,10 +39,11 @@ use WideQuarry\Variables\RollProblem;
 /** The commands that need neither database nor framework. Standard output carries JSON only; a problem is exit code 1. */
 final readonly class Offline
 {
-    public const COMMANDS = ['read', 'write', 'score', 'present', 'rolls', 'study', 'check', 'compare'];
+    public const COMMANDS = ['read', 'parts', 'write', 'score', 'present', 'rolls', 'study', 'check', 'compare'];
 
     private const OPTIONS = [
-        'read' => ['media', 'lines', 'as'],
+        'read' => ['media', 'lines', 'as', 'mapping', 'parts'],
+        'parts' => [],
         'write' => ['out', 'media', 'rolls'],
         'score' => [],
         'present' => [],
@@ -86,6 +89,7 @@ final readonly class Offline
                 'rolls' => $this->rolls($arguments),
                 'study' => $this->study($arguments),
                 'compare' => $this->compare($arguments),
+                'parts' => $this->parts($arguments),
                 default => $this->check($arguments),
             };
         } catch (CoreException $problem) {
@@ -107,6 +111,7 @@ final readonly class Offline
                 return $this->fail(Problem::usage(Message::of('commandLine.read-as-what')));
             }
             $format = Formats::standard($this->kinds, $this->converter)->for($source, $as);
+            $source = self::chosen($source, $format, $arguments->options['parts'] ?? '');
             $things = ($this->mapped($format, $arguments) ?? $format)->read($source);
             $folder = $arguments->options['media'] ?? null;
             if (isset($arguments->options['lines'])) {
@@ -117,6 +122,40 @@ final readonly class Offline
                 return $this->nothingRead($found->notices, $source->name);
             }
             $this->streams->line(Json::encode(self::describe($found, fn (Medium $medium): array => $this->medium($medium, $folder))));
+
+            return 0;
+        } finally {
+            if ($temporary) {
+                unlink($path);
+            }
+        }
+    }
+
+    /** @param  string  $parts  ids, by commas, or as a JSON array: names of files may have commas; '' for all */
+    private static function chosen(Source $source, Format $format, string $parts): Source
+    {
+        if ($parts === '') {
+            return $source;
+        }
+        $contents = $format instanceof DividedFormat ? $format->parts($source) : new PackageParts([]);
+        $ids = str_starts_with($parts, '[') ? Json::decode($parts) : explode(',', $parts);
+        $choice = $contents->choose(is_array($ids) ? array_values(array_filter($ids, is_string(...))) : []);
+
+        return new Source($source->file, $source->name, [], $choice);
+    }
+
+    /** What a file falls into, without reading its questions. */
+    private function parts(Arguments $arguments): int
+    {
+        $file = $arguments->words[0] ?? null;
+        if ($file === null) {
+            return $this->fail(Problem::usage(Message::of('commandLine.parts-of-what')));
+        }
+        [$path, $temporary] = $this->onDisk($file);
+        try {
+            $source = new Source($path, $file === '-' ? Message::of('commandLine.standard-input') : basename($file));
+            $format = Formats::standard($this->kinds, $this->converter)->for($source, Formats::QUESTIONS);
+            $this->streams->line(Json::encode($format instanceof DividedFormat ? $format->parts($source) : new PackageParts([])));
 
             return 0;
         } finally {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Interchange;
 
 /** Reads a package that mixes versions: each resource goes to the reader of its version. */
-final readonly class MixedFormat implements Format
+final readonly class MixedFormat implements DividedFormat
 {
     /** @param  non-empty-list<Format>  $formats  one per family */
     public function __construct(private array $formats)
@@ -32,5 +32,16 @@ final readonly class MixedFormat implements Format
         foreach ($this->formats as $format) {
             yield from $format->read($source);
         }
+    }
+
+    public function parts(Source $source): PackageParts
+    {
+        return array_reduce(
+            $this->formats,
+            fn (PackageParts $all, Format $format): PackageParts => $format instanceof DividedFormat
+                ? $all->with($format->parts($source))
+                : $all,
+            new PackageParts([]),
+        );
     }
 }

@@ -17,8 +17,12 @@ final class Source
     private array $reached = [0, 1];
 
     /** @param  list<SafeZip>  $beside  packages of pictures that were given with it */
-    public function __construct(public readonly string $file, public readonly string $name, public readonly array $beside = [])
-    {
+    public function __construct(
+        public readonly string $file,
+        public readonly string $name,
+        public readonly array $beside = [],
+        public readonly PartChoice $choice = new PartChoice,
+    ) {
     }
 
     public function isZip(): bool

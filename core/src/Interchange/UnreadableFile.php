@@ -33,6 +33,16 @@ final class UnreadableFile extends \DomainException implements CoreException
         return new self('file.ambiguous', Message::of('interchange.framework-or-questions', ['name' => $name]));
     }
 
+    public static function noPart(): self
+    {
+        return new self('parts.none', Message::of('interchange.no-part-chosen'));
+    }
+
+    public static function unknownPart(string $id): self
+    {
+        return new self('parts.unknown', Message::of('interchange.no-such-part', ['id' => mb_strimwidth($id, 0, 120, '…')]));
+    }
+
     public static function noQuestions(string $name): self
     {
         return new self(

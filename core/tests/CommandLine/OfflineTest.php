@@ -271,3 +271,27 @@ it('compares two files that can be read, or the output of read', function () use
         ->and(quarry('compare', [$rocks])[2]->detail)->toBe('Name two files to compare: quarry compare A B. One of them may be -.')
         ->and(quarry('compare', [$rocks, '/nowhere'])[0])->toBe(1);
 });
+
+it('lists the parts of a package and reads those that are named', function (): void {
+    $item = fn (string $id): string => "<item ident=\"$id\"><presentation><material><mattext>What is $id?</mattext></material>"
+        .'<response_str ident="r"><render_fib/></response_str></presentation></item>';
+    $file = scratch('two, quizzes.xml', "<questestinterop><assessment title=\"Tides\"><section>{$item('a')}{$item('b')}</section></assessment>"
+        ."<assessment title=\"Rocks\"><section>{$item('c')}</section></assessment></questestinterop>");
+    [$code, $lines] = quarry('parts', [$file]);
+    expect($code)->toBe(0)->and(array_column($lines[0]->parts, 'questions', 'title'))->toBe(['Tides' => 2, 'Rocks' => 1]);
+    $id = json_encode([$lines[0]->parts[1]->id]);
+    [$code, $lines] = quarry('read', [$file, "--parts=$id"]);
+    expect($code)->toBe(0)->and($lines[0]->questions)->toHaveCount(1)->and($lines[0]->assessments[0]->title)->toBe('Rocks');
+    expect(quarry('read', [$file, '--parts=elsewhere.xml'])[2]->detail)->toBe('There is no part "elsewhere.xml" in this file.')
+        ->and(quarry('parts', [])[2]->detail)->toContain('quarry parts FILE');
+});
+
+it('reads a table as another one was read', function (): void {
+    $table = scratch('plain.csv', "Question,Answer\nWhat is a tide?,The rise and fall of the sea\n");
+    [, $lines] = quarry('read', [$table, '--as=questions']);
+    $mapping = $lines[0]->mapping;
+    expect($mapping->sheets[0]->columns[1]->is)->toBe('answer');
+    $mapping->sheets[0]->columns[1]->is = 'title';
+    [$code, $lines] = quarry('read', [$table, '--as=questions', '--mapping='.scratch('mapping.json', json_encode($mapping))]);
+    expect($code)->toBe(0)->and($lines[0]->questions[0]->title)->toBe('The rise and fall of the sea');
+});

@@ -41,13 +41,25 @@ export const fetchStaged = async (intake: string, id: string) =>
 export const stagedOneQuery = (intake: string, id: string) =>
   queryOptions({ queryKey: ['intake', intake, 'question', id], queryFn: () => fetchStaged(intake, id) })
 
-export const give = async (files: File[], text: string, bank: string | null) => {
+/** @param choose whether to be asked which parts of packages to read */
+export const give = async (files: File[], text: string, bank: string | null, choose = false) => {
   const form = new FormData()
   for (const file of files) form.append('files[]', file)
   if (text.trim() !== '') form.append('text', text)
   if (bank) form.append('bank', bank)
+  if (choose) form.append('choose', '1')
   return (await call<schema.Answers['POST /intakes']>('POST', '/intakes', form)).body.data
 }
+export type FileParts = schema.PackageParts
+export type Part = FileParts['parts'][number]
+export const partsQuery = (intake: string) =>
+  queryOptions({
+    queryKey: ['intake', intake, 'parts'],
+    queryFn: async () => (await call<schema.Answers['GET /intakes/{intake}/parts']>('GET', `/intakes/${intake}/parts`)).body.data,
+    staleTime: Number.POSITIVE_INFINITY,
+  })
+export const chooseParts = async (intake: string, parts: Record<string, string[]>) =>
+  (await call<schema.Answers['PUT /intakes/{intake}/parts']>('PUT', `/intakes/${intake}/parts`, { parts })).body.data
 /** Reads again the sources that questions of a bank kept because they could not be translated. */
 export const reread = async (bank: string) =>
   (await call<schema.Answers['POST /banks/{bank}/reread']>('POST', `/banks/${bank}/reread`)).body.data

@@ -1495,6 +1495,30 @@ export type Messages = {
     read: (values: { files: number; text: string | boolean }) => string
     takeOff: (values: { name: Words }) => string
     sending: string
+    choose: string
+    parts: {
+      title: string
+      about: string
+      find: string
+      all: string
+      none: string
+      noneFound: string
+      untitled: string
+      loose: string
+      kinds: {
+        quiz: string
+        pool: string
+        section: string
+        loose: string
+      } & Record<string, string>
+      questions: (values: { n: number }) => string
+      draws: (values: { from: Words }) => string
+      brought: (values: { by: Words }) => string
+      others: (values: { list: Words }) => string
+      go: (values: { parts: number; questions: number }) => string
+      cancel: string
+      nothing: string
+    }
     goesTo: (values: { bank: Words }) => string
     reading: string
     correcting: string
@@ -3551,6 +3575,7 @@ export type Messages = {
     }
     state: {
       reading: string
+      choosing: string
       correcting: string
       review: string
       committing: string

@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Cartridge;
 
+use WideQuarry\Interchange\DividedFormat;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\PackageParts;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\WritableFormat;
 use WideQuarry\Question\PartKinds;
 
 /** Common Cartridge of IMS: question banks and assessments of 1.0 to 1.3 are read, 1.3 is written. */
-final readonly class CartridgeFormat implements WritableFormat
+final readonly class CartridgeFormat implements DividedFormat, WritableFormat
 {
     public function __construct(private PartKinds $kinds)
     {
@@ -43,7 +45,12 @@ final readonly class CartridgeFormat implements WritableFormat
 
     public function read(Source $source): iterable
     {
-        return (new CartridgeReader($this->kinds))->read($source->zip());
+        return (new CartridgeReader($this->kinds))->read($source);
+    }
+
+    public function parts(Source $source): PackageParts
+    {
+        return (new CartridgeReader($this->kinds))->parts($source);
     }
 
     public function write(PackageContents $content, string $file): array

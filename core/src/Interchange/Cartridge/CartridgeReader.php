@@ -8,9 +8,10 @@ use WideQuarry\Interchange\Lom;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
-use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Interchange\PackageParts;
 use WideQuarry\Interchange\Qti12\PackageReader;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
@@ -23,6 +24,9 @@ use WideQuarry\Standards\Alignment;
 final readonly class CartridgeReader
 {
     private const QUESTIONS = '~imsqti_xmlv1p2(?:p1)?/imscc_xmlv1p\d/(?:assessment|question-bank)~i';
+
+    /** Another version's reader takes these. */
+    private const LATER = '/^imsqti_(?:item|test|stimulus)_xmlv[23]/i';
 
     /** What else a cartridge may hold (CC 1.3, 3.2). */
     private const OTHERS = [
@@ -44,22 +48,14 @@ final readonly class CartridgeReader
      *
      * @throws UnreadableFile
      */
-    public function read(SafeZip $zip): iterable
+    public function read(Source $source): iterable
     {
+        $zip = $source->zip();
         $manifest = SafeXml::open($zip->read('imsmanifest.xml'), 'imsmanifest.xml');
         yield from $manifest->notices;
-        $documents = $others = $standards = [];
-        foreach (Xml::all($manifest->root, 'resource') as $resource) {
-            $type = $resource->getAttribute('type');
-            if (preg_match('/^imsqti_(?:item|test|stimulus)_xmlv[23]/i', $type) === 1) {
-                continue; // another version's reader takes it
-            }
-            if (preg_match(self::QUESTIONS, $type) !== 1) {
-                $others[$this->named($type)] = ($others[$this->named($type)] ?? 0) + 1;
-
-                continue;
-            }
-            $href = $resource->getAttribute('href') ?: Xml::child($resource, 'file')?->getAttribute('href') ?? '';
+        $documents = $standards = [];
+        foreach ($this->resources($manifest->root) as $resource) {
+            $href = self::href($resource);
             $file = $zip->find('imsmanifest.xml', $href);
             if ($file === null) {
                 yield Notice::problem(
@@ -73,6 +69,7 @@ final readonly class CartridgeReader
                 $standards[$file] = self::standards($resource);
             }
         }
+        $others = $this->others($manifest->root);
         if ($others !== []) {
             yield Notice::note(
                 'cartridge.others',
@@ -93,7 +90,55 @@ final readonly class CartridgeReader
             $zip,
             array_map(strval(...), array_keys($documents)),
             array_filter($standards),
+            $source->choice,
         );
+    }
+
+    /** @throws UnreadableFile */
+    public function parts(Source $source): PackageParts
+    {
+        $manifest = SafeXml::open($source->zip()->read('imsmanifest.xml'), 'imsmanifest.xml')->root;
+        $course = Course::of($manifest);
+        $files = $places = [];
+        foreach ($this->resources($manifest) as $resource) {
+            $file = $source->zip()->find('imsmanifest.xml', self::href($resource));
+            if ($file !== null) {
+                $files[$resource->getAttribute('identifier')] = $file;
+            }
+        }
+        foreach ($course->sorted(array_map(strval(...), array_keys($files))) as $resource) {
+            $places[$files[$resource]] = $course->place($resource);
+        }
+
+        return new PackageParts((new PackageReader($this->kinds, 'cc', true))->parts($source, $places), $this->others($manifest));
+    }
+
+    /** @return list<\DOMElement> those that are question banks and assessments */
+    private function resources(\DOMElement $manifest): array
+    {
+        return array_values(array_filter(
+            Xml::all($manifest, 'resource'),
+            fn (\DOMElement $resource): bool => preg_match(self::QUESTIONS, $resource->getAttribute('type')) === 1,
+        ));
+    }
+
+    private static function href(\DOMElement $resource): string
+    {
+        return $resource->getAttribute('href') ?: Xml::child($resource, 'file')?->getAttribute('href') ?? '';
+    }
+
+    /** @return array<string, int> what else a course has, and how much of it */
+    private function others(\DOMElement $manifest): array
+    {
+        $others = [];
+        foreach (Xml::all($manifest, 'resource') as $resource) {
+            $type = $resource->getAttribute('type');
+            if (preg_match(self::QUESTIONS, $type) !== 1 && preg_match(self::LATER, $type) !== 1) {
+                $others[$this->named($type)] = ($others[$this->named($type)] ?? 0) + 1;
+            }
+        }
+
+        return $others;
     }
 
     /**

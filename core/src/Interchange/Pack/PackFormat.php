@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Pack;
 
+use WideQuarry\Interchange\DividedFormat;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\PackageParts;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\WritableFormat;
 use WideQuarry\Question\PartKinds;
 
 /** Our own package: lossless, everything but access rights. core/schema/package.json says what is in it. */
-final readonly class PackFormat implements WritableFormat
+final readonly class PackFormat implements DividedFormat, WritableFormat
 {
     public function __construct(private PartKinds $kinds)
     {
@@ -38,7 +40,14 @@ final readonly class PackFormat implements WritableFormat
 
     public function read(Source $source): iterable
     {
-        return (new PackReader($this->kinds))->read($source->zip());
+        $things = (new PackReader($this->kinds))->read($source->zip());
+
+        return $source->choice->isEverything() ? $things : Division::of($source->zip(), $this->kinds)->chosen($source->choice, $things);
+    }
+
+    public function parts(Source $source): PackageParts
+    {
+        return Division::of($source->zip(), $this->kinds)->parts();
     }
 
     public function write(PackageContents $content, string $file): array

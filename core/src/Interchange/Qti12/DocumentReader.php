@@ -10,6 +10,7 @@ use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\PartChoice;
 use WideQuarry\Interchange\Qti30\PackagedTests;
 use WideQuarry\Interchange\Qti30\Xml;
 use WideQuarry\Messages\Message;
@@ -22,8 +23,6 @@ use WideQuarry\Question\PartKinds;
  */
 final class DocumentReader
 {
-    private const GROUPS = ['assessment' => 'quiz', 'section' => 'section', 'objectbank' => 'pool'];
-
     /** @var list<\stdClass> */
     private array $groups = [];
 
@@ -31,6 +30,9 @@ final class DocumentReader
     private array $met = [];
 
     private int $count = 0;
+
+    /** Groups met, whether they are read or not: their ids do not depend on what was chosen. */
+    private int $groupsMet = 0;
 
     /**
      * @param  \Closure(string): (Medium|Notice|null)  $medium
@@ -44,13 +46,20 @@ final class DocumentReader
         private readonly Tests $tests,
         private readonly string $format = 'qti12',
         private readonly bool $inPercent = false,
+        private readonly PartChoice $choice = new PartChoice,
     ) {
     }
 
     /** @return iterable<\stdClass|Notice> */
     public function read(\DOMElement $root): iterable
     {
-        yield from $this->inside($root, null, null);
+        foreach (Division::of($root, $this->file) as $part => $element) {
+            if ($this->choice->has($part)) {
+                yield from $this->child($element, null, null, null, $root);
+            } else {
+                $this->pass($element);
+            }
+        }
         foreach ($this->groups as $group) {
             if ($group->title !== '' || $group->questions !== []) {
                 yield PackageContents::thing('group', $group);
@@ -68,17 +77,41 @@ final class DocumentReader
     private function inside(\DOMElement $element, ?\stdClass $group, ?SectionPlan $section, ?TestPlan $test = null): iterable
     {
         foreach (Xml::children($element) as $child) {
-            $name = (string) $child->localName;
-            if ($name === 'item') {
-                yield from $this->item($child, $group, $section, $element);
-            } elseif ($name === 'itemref' && $section !== null) {
-                $section->entries[] = ['asked' => ['ref' => $child->getAttribute('linkrefid')], 'line' => $child->getLineNo()];
-            } elseif ($name === 'assessment') {
-                yield from $this->assessment($child, $this->group($child, $group));
-            } elseif ($name === 'section') {
-                yield from $this->section($child, $this->group($child, $group), $section, $test);
-            } elseif ($name === 'objectbank') {
-                yield from $this->inside($child, $this->group($child, $group), null);
+            yield from $this->child($child, $group, $section, $test, $element);
+        }
+    }
+
+    /** @return iterable<\stdClass|Notice> */
+    private function child(
+        \DOMElement $child,
+        ?\stdClass $group,
+        ?SectionPlan $section,
+        ?TestPlan $test,
+        \DOMElement $around,
+    ): iterable {
+        $name = (string) $child->localName;
+        if ($name === 'item') {
+            yield from $this->item($child, $group, $section, $around);
+        } elseif ($name === 'itemref' && $section !== null) {
+            $section->entries[] = ['asked' => ['ref' => $child->getAttribute('linkrefid')], 'line' => $child->getLineNo()];
+        } elseif ($name === 'assessment') {
+            yield from $this->assessment($child, $this->group($child, $group));
+        } elseif ($name === 'section') {
+            yield from $this->section($child, $this->group($child, $group), $section, $test);
+        } elseif ($name === 'objectbank') {
+            yield from $this->inside($child, $this->group($child, $group), null);
+        }
+    }
+
+    /** Passes over what was not chosen, but counts it: ids of the rest are those they have when all is read. */
+    private function pass(\DOMElement $element): void
+    {
+        foreach ([$element, ...Xml::all($element)] as $one) {
+            if ($one->localName === 'item') {
+                $this->count++;
+                $this->met[$one->getAttribute('ident')] = ($this->met[$one->getAttribute('ident')] ?? 0) + 1;
+            } elseif (isset(Division::GROUPS[(string) $one->localName])) {
+                $this->groupsMet++;
             }
         }
     }
@@ -185,33 +218,13 @@ final class DocumentReader
 
     private function group(\DOMElement $element, ?\stdClass $parent): \stdClass
     {
-        $title = trim(
-            (string) preg_replace(
-                '/\s+/u',
-                ' ',
-                $element->getAttribute('title') !== '' ? $element->getAttribute('title') : self::called($element),
-            ),
-        );
-
         return $this->groups[] = (object) [
-            'id' => 'g-'.substr(hash('sha256', $this->file.count($this->groups)), 0, 12),
+            'id' => 'g-'.substr(hash('sha256', $this->file.$this->groupsMet++), 0, 12),
             'parent' => $parent->id ?? null,
-            'kind' => self::GROUPS[(string) $element->localName] ?? 'section',
-            'title' => mb_substr($title, 0, 500),
+            'kind' => Division::GROUPS[(string) $element->localName] ?? 'section',
+            'title' => Division::title($element),
             'questions' => [],
         ];
-    }
-
-    /** What its metadata calls it: a bank has no title of its own in this version. */
-    private static function called(\DOMElement $element): string
-    {
-        foreach (Xml::child($element, 'qtimetadata')?->getElementsByTagName('qtimetadatafield') ?? [] as $field) {
-            if (preg_match('/title|name/i', Xml::child($field, 'fieldlabel')->textContent ?? '') === 1) {
-                return Xml::child($field, 'fieldentry')->textContent ?? '';
-            }
-        }
-
-        return '';
     }
 
     /** @return iterable<\stdClass|Notice> */

@@ -10,6 +10,7 @@ use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\KeptMedia;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\PackagePart;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
@@ -20,8 +21,13 @@ use WideQuarry\Stimulus\Stimulus;
 /** Our own questions, kept beside a document by our writer (decision 4); they hold only as long as the document is as it was written. */
 final readonly class OwnDocument
 {
-    private function __construct(private SafeZip $zip, private string $file, private \stdClass $head, private PartKinds $kinds)
-    {
+    private function __construct(
+        private SafeZip $zip,
+        private string $document,
+        private string $file,
+        private \stdClass $head,
+        private PartKinds $kinds,
+    ) {
     }
 
     /** @return self|Notice|null null when there is nothing of ours beside it; a notice when it does not hold any more */
@@ -53,7 +59,7 @@ final readonly class OwnDocument
                     Message::of('interchange.qti12.our-own-copy-these-questions'),
                     $document,
                 ),
-                default => new self($zip, $file, $head, $kinds),
+                default => new self($zip, $document, $file, $head, $kinds),
             };
         }
 
@@ -70,6 +76,19 @@ final readonly class OwnDocument
         }
 
         return false;
+    }
+
+    /** @param  list<string>  $path  where in a course it stands */
+    public function part(array $path): PackagePart
+    {
+        $questions = 0;
+        foreach ($this->zip->lines($this->file) as $number => $line) {
+            $questions += $number > 1 && $line !== '' ? 1 : 0;
+        }
+        $assessment = $this->head->assessment ?? null;
+        $title = $assessment instanceof \stdClass && is_string($assessment->title ?? null) ? $assessment->title : '';
+
+        return new PackagePart($this->document, $assessment === null ? 'loose' : 'quiz', mb_substr($title, 0, 500), $questions, $path);
     }
 
     /** @return iterable<\stdClass|Medium|Notice> */

@@ -8,6 +8,8 @@ use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Interchange\PackagePart;
+use WideQuarry\Interchange\PartChoice;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Question\PartKinds;
@@ -83,12 +85,46 @@ final class PackageReader
     public function read(Source $source): iterable
     {
         if (! $source->isZip()) {
-            yield from $this->document($source->bytes(), $source->name, fn (string $href): ?Medium => null);
+            yield from $this->document($source->bytes(), $source->name, fn (string $href): ?Medium => null, $source->choice);
             yield from $this->tests->made();
 
             return;
         }
-        yield from $this->documentsOf($source->zip(), self::documents($source->zip()));
+        yield from $this->documentsOf($source->zip(), self::documents($source->zip()), [], $source->choice);
+    }
+
+    /**
+     * @param  array<string, array{path: list<string>, title: string}>|null  $places  document → where it stands in a course; null for
+     * all documents there are
+     * @return list<PackagePart>
+     *
+     * @throws UnreadableFile
+     */
+    public function parts(Source $source, ?array $places = null): array
+    {
+        $index = new PartIndex;
+        if (! $source->isZip()) {
+            $index->document($source->name, SafeXml::parse($source->bytes(), $source->name));
+
+            return $index->parts();
+        }
+        $zip = $source->zip();
+        foreach ($places === null ? self::documents($zip) : array_map(strval(...), array_keys($places)) as $file) {
+            ['path' => $path, 'title' => $title] = $places[$file] ?? ['path' => [], 'title' => ''];
+            try {
+                $xml = $zip->read($file);
+                $own = OwnDocument::beside($zip, $file, $xml, $this->kinds);
+                if ($own instanceof OwnDocument) {
+                    $index->whole($own->part($path));
+                } else {
+                    $index->document($file, SafeXml::parse($xml, $file), $path, $title);
+                }
+            } catch (UnreadableFile) {
+                $index->whole(new PackagePart($file, 'loose', $title, 0, $path)); // reading it will say why
+            }
+        }
+
+        return $index->parts();
     }
 
     /**
@@ -96,9 +132,12 @@ final class PackageReader
      * @param  array<string, list<\stdClass>>  $standards  document → those that its questions have to do with
      * @return iterable<\stdClass|Medium|Notice>
      */
-    public function documentsOf(SafeZip $zip, array $files, array $standards = []): iterable
+    public function documentsOf(SafeZip $zip, array $files, array $standards = [], PartChoice $choice = new PartChoice): iterable
     {
         foreach ($files as $file) {
+            if (! $choice->touches($file)) {
+                continue;
+            }
             try {
                 $xml = $zip->read($file);
                 $own = OwnDocument::beside($zip, $file, $xml, $this->kinds);
@@ -110,7 +149,8 @@ final class PackageReader
                 if ($own !== null) {
                     yield $own;
                 }
-                foreach ($this->document($xml, $file, fn (string $href): Medium|Notice|null => $this->medium($zip, $file, $href)) as $thing) {
+                $media = fn (string $href): Medium|Notice|null => $this->medium($zip, $file, $href);
+                foreach ($this->document($xml, $file, $media, $choice) as $thing) {
                     yield $thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass
                         ? self::withStandards($thing, $thing->value, $standards[$file] ?? [])
                         : $thing;
@@ -162,13 +202,12 @@ final class PackageReader
      * @param  \Closure(string): (Medium|Notice|null)  $medium
      * @return iterable<\stdClass|Medium|Notice>
      */
-    private function document(string $xml, string $file, \Closure $medium): iterable
+    private function document(string $xml, string $file, \Closure $medium, PartChoice $choice): iterable
     {
         $document = SafeXml::open($xml, $file);
         yield from $document->notices;
-        foreach (
-            (new DocumentReader($this->kinds, $file, $medium, $this->tests, $this->format, $this->inPercent))->read($document->root) as $thing
-        ) {
+        $reader = new DocumentReader($this->kinds, $file, $medium, $this->tests, $this->format, $this->inPercent, $choice);
+        foreach ($reader->read($document->root) as $thing) {
             yield from $this->waiting;
             $this->waiting = [];
             yield $thing;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti2;
 
+use WideQuarry\Interchange\DividedFormat;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\PackageParts;
 use WideQuarry\Interchange\Qti30\Dialects;
 use WideQuarry\Interchange\Qti30\Documents;
 use WideQuarry\Interchange\Qti30\Edition;
@@ -15,7 +17,7 @@ use WideQuarry\Interchange\WritableFormat;
 use WideQuarry\Question\PartKinds;
 
 /** QTI 2.1 or 2.2 of IMS: items and packages. Both are read by either; each is written by one. */
-final readonly class Qti2Format implements WritableFormat
+final readonly class Qti2Format implements DividedFormat, WritableFormat
 {
     private function __construct(private PartKinds $kinds, private Edition $edition)
     {
@@ -57,6 +59,11 @@ final readonly class Qti2Format implements WritableFormat
     public function read(Source $source): iterable
     {
         return (new PackageReader($this->kinds))->read($source);
+    }
+
+    public function parts(Source $source): PackageParts
+    {
+        return (new PackageReader($this->kinds))->parts($source);
     }
 
     public function write(PackageContents $content, string $file): array

@@ -14,6 +14,7 @@ use WideQuarry\Interchange\Package\MediaLinks;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\PackageParts;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\UnreadableFile;
 use WideQuarry\Json\Json;
@@ -47,34 +48,81 @@ final class PackageReader
         $zip = $source->zip();
         $documents = Documents::in($zip);
         yield from $documents->notices;
-        $stimuli = [];
+        $stimuli = $waiting = [];
+        $isAll = $source->choice->isEverything();
         foreach ($documents->stimuli as $href) {
-            yield from $this->stimulus($zip, $href, $stimuli);
-        }
-        $read = [];
-        foreach ($documents->items as $href => $resource) {
-            try {
-                foreach ($this->packed($zip, (string) $href, $resource, $stimuli) as $thing) {
-                    if (
-                        $thing instanceof \stdClass &&
-                        $thing->type === 'question' &&
-                        $thing->value instanceof \stdClass &&
-                        is_string($thing->value->id)
-                    ) {
-                        $read[(string) $href] = [$thing->value->id, PackagedTests::points($thing->value)];
-                    }
-                    yield $thing;
-                }
-            } catch (UnreadableFile $problem) {
-                yield Notice::problem($problem->rule, $problem->getMessage(), (string) $href);
+            $things = iterator_to_array($this->stimulus($zip, $href, $stimuli), false);
+            if ($isAll) {
+                yield from $things;
+            } else {
+                $waiting[$stimuli[$href] ?? ''] = $things;
             }
         }
+        $read = [];
+        $items = $isAll ? $documents->items : Division::of($zip, $documents)->items($source->choice);
+        foreach ($this->items($zip, $items, $stimuli) as $href => $thing) {
+            $question = self::question($thing);
+            if ($question !== null) {
+                yield from self::asked($question, $waiting);
+                $read[$href] = [is_string($question->id) ? $question->id : '', PackagedTests::points($question)];
+            }
+            yield $thing;
+        }
         foreach (array_keys($documents->tests) as $href) {
-            yield from (new PackagedTests($this->kinds, $read))->read($zip, (string) $href);
+            if ($source->choice->has((string) $href)) {
+                yield from (new PackagedTests($this->kinds, $read))->read($zip, (string) $href);
+            }
         }
         if ($documents->items === []) {
             yield Notice::problem('qti.no_items', Message::of('interchange.qti30.no-assessment-item'), 'imsmanifest.xml');
         }
+    }
+
+    /** @throws UnreadableFile */
+    public function parts(Source $source): PackageParts
+    {
+        return $source->isZip() ? Division::of($source->zip(), Documents::in($source->zip()))->parts() : new PackageParts([]);
+    }
+
+    /**
+     * The stimuli of a question that were held back, because not all questions of the package are read.
+     *
+     * @param  array<string, list<\stdClass|Medium|Notice>>  $waiting  stimulus → it and its media; taken from
+     * @return iterable<\stdClass|Medium|Notice>
+     */
+    private static function asked(\stdClass $question, array &$waiting): iterable
+    {
+        foreach (is_array($question->stimuli ?? null) ? array_filter($question->stimuli, is_string(...)) : [] as $id) {
+            yield from $waiting[$id] ?? [];
+            unset($waiting[$id]);
+        }
+    }
+
+    /**
+     * Items, or why they cannot be read.
+     *
+     * @param  array<string, \DOMElement|null>  $items  file → its resource
+     * @param  array<string, string>  $stimuli  file → our id
+     * @return iterable<string, \stdClass|Medium|Notice> file → what is in it; keys come again
+     */
+    private function items(SafeZip $zip, array $items, array $stimuli): iterable
+    {
+        foreach ($items as $href => $resource) {
+            try {
+                foreach ($this->packed($zip, (string) $href, $resource, $stimuli) as $thing) {
+                    yield (string) $href => $thing;
+                }
+            } catch (UnreadableFile $problem) {
+                yield (string) $href => Notice::problem($problem->rule, $problem->getMessage(), (string) $href);
+            }
+        }
+    }
+
+    private static function question(\stdClass|Medium|Notice $thing): ?\stdClass
+    {
+        $question = $thing instanceof \stdClass && $thing->type === 'question' ? $thing->value : null;
+
+        return $question instanceof \stdClass && is_string($question->id) ? $question : null;
     }
 
     /**

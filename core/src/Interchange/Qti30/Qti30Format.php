@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Qti30;
 
+use WideQuarry\Interchange\DividedFormat;
 use WideQuarry\Interchange\PackageContents;
+use WideQuarry\Interchange\PackageParts;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Interchange\WritableFormat;
 use WideQuarry\Question\PartKinds;
 
 /** QTI 3.0 of 1EdTech: items and packages. */
-final readonly class Qti30Format implements WritableFormat
+final readonly class Qti30Format implements DividedFormat, WritableFormat
 {
     public const NAMESPACE = 'http://www.imsglobal.org/xsd/imsqtiasi_v3p0';
 
@@ -41,6 +43,11 @@ final readonly class Qti30Format implements WritableFormat
     public function read(Source $source): iterable
     {
         return (new PackageReader($this->kinds))->read($source);
+    }
+
+    public function parts(Source $source): PackageParts
+    {
+        return (new PackageReader($this->kinds))->parts($source);
     }
 
     public function write(PackageContents $content, string $file): array

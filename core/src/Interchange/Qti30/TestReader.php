@@ -217,9 +217,15 @@ final class TestReader
         return $text->html();
     }
 
+    /** The file of an item that a test asks. */
+    public static function file(\DOMElement $ref, string $test, ?SafeZip $zip): ?string
+    {
+        return $zip?->find($test, $ref->getAttribute('href')) ?? SafeZip::resolve($test, $ref->getAttribute('href'));
+    }
+
     private function reference(\DOMElement $ref): ?\stdClass
     {
-        $href = $this->zip?->find($this->file, $ref->getAttribute('href')) ?? SafeZip::resolve($this->file, $ref->getAttribute('href'));
+        $href = self::file($ref, $this->file, $this->zip);
         $item = $href === null ? null : $this->items[$href] ?? null;
         if ($item === null) {
             $this->notices[] = Notice::loss(

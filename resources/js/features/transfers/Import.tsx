@@ -13,6 +13,9 @@ import { Button } from '@/ui/Button'
 import { Message } from '@/ui/Message'
 import { Templates } from './table/Templates'
 
+/** Whether a file may hold several quizzes. */
+const isPackage = (file: File) => /\.(?:zip|imscc|xml|qti)$/i.test(file.name)
+
 /** Files dropped or chosen, or text pasted; what they hold is looked at before it goes anywhere. */
 export function Import() {
   const [address] = useSearchParams()
@@ -23,9 +26,10 @@ export function Import() {
   const [files, setFiles] = useState<File[]>([])
   const [text, setText] = useState('')
   const [over, setOver] = useState(false)
+  const [choose, setChoose] = useState(false)
   const [tooLong, setTooLong] = useState(false)
   const send = useMutation({
-    mutationFn: () => give(files, text, slug),
+    mutationFn: () => give(files, text, slug, choose && files.some(isPackage)),
     onSuccess: (made) => navigate(`/intakes/${made.id}`, { replace: true }),
   })
   const add = (more: FileList | File[] | null) => setFiles((now) => [...now, ...(more ?? [])])
@@ -97,6 +101,12 @@ export function Import() {
                 </li>
               ))}
             </ul>
+          ) : null}
+          {files.some(isPackage) ? (
+            <label className="-mt-2 flex items-center gap-2 self-start">
+              <input type="checkbox" checked={choose} onChange={(event) => setChoose(event.target.checked)} />
+              {texts.intake.choose}
+            </label>
           ) : null}
           <div className="flex flex-col gap-1">
             <label htmlFor={id} className="text-head font-semibold">

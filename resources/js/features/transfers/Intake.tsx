@@ -6,6 +6,7 @@ import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Nothing, Waiting } from '@/ui/Message'
 import { MediaFrom } from '@/ui/media'
+import { ChooseParts } from './intake/ChooseParts'
 import { Failed } from './intake/Failed'
 import { Progress } from './intake/Progress'
 import { Review } from './intake/Review'
@@ -29,6 +30,12 @@ export function Intake() {
       <MediaFrom value={(medium) => `/api/v1/intakes/${id}/media/${medium}`}>
         <Review key={id} intake={intake.data} crumbs={crumbs} />
       </MediaFrom>
+    )
+  if (intake.data && state === 'choosing')
+    return (
+      <Shell title={intake.data.title} crumbs={crumbs}>
+        <ChooseParts intake={intake.data} />
+      </Shell>
     )
   const receipt = intake.data?.receipts[0]
   if (state === 'committed' && receipt) return <ReceiptScreen id={receipt.id} />

@@ -91,11 +91,11 @@ export function Transfers() {
   )
 }
 
-const deletable = (row: Transfer) => row.direction === 'in' && ['review', 'failed', 'cancelled'].includes(row.state)
+const deletable = (row: Transfer) => row.direction === 'in' && ['choosing', 'review', 'failed', 'cancelled'].includes(row.state)
 
 function Row({ row, onDelete }: { row: Transfer; onDelete: () => void }) {
   const Icon = row.direction === 'in' ? ArrowDownToLine : ArrowUpFromLine
-  const tone = row.state === 'failed' ? 'text-problem' : row.state === 'review' ? 'text-attention' : ''
+  const tone = row.state === 'failed' ? 'text-problem' : ['choosing', 'review'].includes(row.state) ? 'text-attention' : ''
   return (
     <tr className="border-hairline border-b">
       <td className="py-2.5 pr-4">

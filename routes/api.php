@@ -11,6 +11,7 @@ use App\Http\Controllers\AutosaveController;
 use App\Http\Controllers\BankController;
 use App\Http\Controllers\BankQuestionController;
 use App\Http\Controllers\CaptionsController;
+use App\Http\Controllers\CarryController;
 use App\Http\Controllers\CompareController;
 use App\Http\Controllers\ConvertController;
 use App\Http\Controllers\CopyController;
@@ -125,6 +126,8 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
         Route::get('count', [BankQuestionController::class, 'countEverywhere']);
         Route::get('facets', [PlaceController::class, 'everywhere']);
     });
+    Route::post('banks/{bank:slug}/carry', [CarryController::class, 'store']);
+    Route::post('banks/{bank:slug}/carry/preview', [CarryController::class, 'preview']);
     Route::post('banks/{bank:slug}/acts', [ActController::class, 'store']);
     Route::get('banks/{bank:slug}/acts', [ActController::class, 'index']);
     Route::post('banks/{bank:slug}/acts/preview', [ActController::class, 'preview']);

@@ -41,6 +41,29 @@ final class MakeBank
         }
     }
 
+    /** Makes one as another is: for the same, with the same defaults, and with the topics of the same team. */
+    public function like(Bank $bank, string $name, User $person): Bank
+    {
+        $copy = $this->handle(
+            [
+                'name' => $name,
+                'purpose' => $bank->purpose,
+                'subject' => $bank->subject,
+                'level' => $bank->level,
+                'course' => $bank->course,
+                'term' => $bank->term,
+            ],
+            $person,
+        );
+        // the tree of a team is shared by those who are in it
+        $mine = DB::table('memberships')->where('user_id', $person->id)->pluck('team_id')->all();
+        $copy
+            ->forceFill(['defaults' => $bank->defaults, 'team_id' => in_array($bank->team_id, $mine, true) ? $bank->team_id : null])
+            ->save();
+
+        return $copy;
+    }
+
     /** @param  array<string, string>  $about */
     private function create(array $about, User $person): Bank
     {

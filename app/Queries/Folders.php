@@ -9,6 +9,7 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
+use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
 
@@ -122,6 +123,29 @@ final class Folders
     public static function label(string $id): string
     {
         return str_replace('-', '', $id);
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return list<list<string>> their paths of names
+     */
+    public static function named(array $ids): array
+    {
+        /** @var list<object{path: string}&\stdClass> $rows */
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT array_to_json(array_agg(above.name ORDER BY nlevel(above.path))) AS path FROM folders
+                JOIN folders AS above ON above.bank_id = folders.bank_id AND folders.path <@ above.path
+            WHERE folders.id = ANY (?::uuid[]) GROUP BY folders.id ORDER BY 1::text
+            SQL,
+            ['{'.implode(',', $ids).'}'],
+        );
+
+        return array_map(function (\stdClass $row): array {
+            $path = Json::decode($row->path);
+
+            return is_array($path) ? array_values(array_filter($path, is_string(...))) : [];
+        }, $rows);
     }
 
     /**

@@ -388,6 +388,14 @@ return [
         [401, 404, 403, 200, 200, 403, 404],
         fn (World $w): array => ['/banks/rocks/copies', ['ids' => [$w->question]]],
     ],
+    'POST api/v1/banks/{bank}/carry' => [
+        [401, 404, 201, 201, 201, 201, 404],
+        fn (World $w): array => ['/banks/rocks/carry', ['new_bank' => 'Next year', 'filter' => '']],
+    ],
+    'POST api/v1/banks/{bank}/carry/preview' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ['/banks/rocks/carry/preview', ['filter' => '']],
+    ],
     'POST api/v1/banks/{bank}/copy' => [
         [401, 404, 201, 201, 201, 201, 404],
         fn (World $w): array => ['/banks/rocks/copy', ['name' => 'Mine']],

@@ -9,6 +9,7 @@ use App\Infrastructure\WorkLock;
 use App\Jobs\ChangeMany;
 use App\Models\Bank;
 use App\Models\User;
+use App\Queries\CarriedQuestions;
 use App\Queries\Topics;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
@@ -32,7 +33,9 @@ final readonly class BeginOperation
 
     private const LARGE = 2000; // questions
 
-    public function __construct(private RunOperation $work, private QuestionSearch $search)
+    private const MOST_CARRIED = 50_000;
+
+    public function __construct(private RunOperation $work, private QuestionSearch $search, private CarriedQuestions $carried)
     {
     }
 
@@ -98,6 +101,37 @@ final readonly class BeginOperation
             ['bank_id' => $bank->id, 'total' => $total, 'what' => Json::encode([...$what, 'folders' => $folders, 'bin' => $bin])],
             $bank->id,
         );
+    }
+
+    /**
+     * How many questions a plan carries over.
+     *
+     * @throws Refused when it is nothing, or too much
+     */
+    public function carried(CarryPlan $plan, User $person): int
+    {
+        $questions = $this->carried->of($plan, $person);
+        $total = count($questions['chosen']) + count($questions['asked']);
+        if ($total === 0 && $plan->assessments === []) {
+            throw Refused::because('carry.nothing', Message::of('app.actions.bulk.carry-nothing'));
+        }
+        if ($total > self::MOST_CARRIED) {
+            throw Refused::because('carry.too_many', Message::of('app.actions.bulk.carry-too-many', ['most' => self::MOST_CARRIED]));
+        }
+
+        return $total;
+    }
+
+    /**
+     * Carries questions and assessments of one bank over to another. The person has been seen to write there, and to read the other.
+     *
+     * @param  int  $total  as carried() counts them
+     */
+    public function carry(Bank $bank, CarryPlan $plan, int $total, User $person): string
+    {
+        $what = Json::encode($plan->toJson());
+
+        return $this->begin('carry', $person, ['bank_id' => $bank->id, 'total' => $total, 'what' => $what], $bank->id);
     }
 
     /**

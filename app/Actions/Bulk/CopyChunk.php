@@ -12,6 +12,7 @@ use App\Storage\ChangeLog;
 use App\Storage\MediaStore;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Bulk\CarryOver;
 use WideQuarry\Bulk\QuestionCopy;
 use WideQuarry\Bulk\QuestionSkipped;
 use WideQuarry\Json\Json;
@@ -31,10 +32,11 @@ final class CopyChunk
     /**
      * @param  list<string>  $ids  readable by the person
      * @param  list<list<string>>|null  $folders  where the copies lie; in folders of the same names as the originals when null
+     * @param  CarryOver|null  $carry  how they are filed and classified there; as the originals when null
      */
-    public function handle(string $act, array $ids, string $bankId, ?array $folders, User $person): void
+    public function handle(string $act, array $ids, string $bankId, ?array $folders, User $person, ?CarryOver $carry = null): void
     {
-        DB::transaction(function () use ($act, $ids, $bankId, $folders, $person): void {
+        DB::transaction(function () use ($act, $ids, $bankId, $folders, $person, $carry): void {
             $list = '{'.implode(',', $ids).'}';
             $rows = DB::select(
                 <<<'SQL'
@@ -59,8 +61,8 @@ final class CopyChunk
                     SQL,
                 [$act, Json::encode($left)],
             );
-            $new = $this->insert($copied, $bankId, $person);
-            $this->surround($copied, $new, $bankId, $folders);
+            $new = $this->insert($copied, $bankId, $person, $carry);
+            $this->surround($copied, $new, $bankId, $folders, $carry);
             ChangeLog::rows(
                 array_map(
                     fn (string $from, string $to): array => [
@@ -88,14 +90,11 @@ final class CopyChunk
      * @param  list<\stdClass>  $rows
      * @return array<string, string> original → copy
      */
-    private function insert(array $rows, string $bankId, User $person): array
+    private function insert(array $rows, string $bankId, User $person, ?CarryOver $carry): array
     {
         $new = $questions = $revisions = $words = [];
         foreach ($rows as $row) {
-            $json = Json::decode($row->content);
-            $record = Json::decode($row->record);
-            assert($json instanceof \stdClass && $record instanceof \stdClass);
-            $json = QuestionCopy::of($json, $record, $new[$row->id] = (string) Str::uuid7());
+            $json = self::copy($row, $new[$row->id] = (string) Str::uuid7(), $carry);
             $question = Question::read($json, $this->kinds);
             $questions[] = [
                 'id' => $question->id,
@@ -129,12 +128,21 @@ final class CopyChunk
         return $new;
     }
 
+    private static function copy(\stdClass $row, string $id, ?CarryOver $carry): \stdClass
+    {
+        $json = Json::decode($row->content);
+        $record = Json::decode($row->record);
+        assert($json instanceof \stdClass && $record instanceof \stdClass);
+
+        return QuestionCopy::of($json, $carry?->standards($record) ?? $record, $id);
+    }
+
     /**
      * @param  list<\stdClass>  $rows
      * @param  array<string, string>  $new  original → copy
      * @param  list<list<string>>|null  $folders
      */
-    private function surround(array $rows, array $new, string $bankId, ?array $folders): void
+    private function surround(array $rows, array $new, string $bankId, ?array $folders, ?CarryOver $carry): void
     {
         $topics = Topics::paths(array_keys($new));
         $placed = $homes = [];
@@ -145,11 +153,15 @@ final class CopyChunk
             MediaStore::share($ids, (string) $home, $bankId);
             $there = $folders === null ? Folders::paths($ids, (string) $home) : [];
             foreach ($ids as $id) {
-                $placed[$new[$id]] = $folders ?? ($there[$id] ?? []);
+                $lay = $folders ?? ($there[$id] ?? []);
+                $placed[$new[$id]] = $carry?->folders($lay) ?? $lay;
             }
         }
         $this->places->topics(
-            array_combine(array_values($new), array_map(fn (string $id): array => $topics[$id] ?? [], array_keys($new))),
+            array_combine(array_values($new), array_map(
+                fn (string $id): array => $carry?->topics($topics[$id] ?? []) ?? ($topics[$id] ?? []),
+                array_keys($new),
+            )),
             $bankId,
         );
         $this->places->folders($placed, $bankId);

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Actions\Bulk;
 
 use App\Models\User;
+use App\Queries\CarriedQuestions;
+use App\Queries\Folders;
 use App\Queries\PlacedQuestions;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
 use App\Search\Scope;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Bulk\BulkChange;
+use WideQuarry\Bulk\CarryOver;
 use WideQuarry\Bulk\QuestionState;
 use WideQuarry\Json\Json;
 use WideQuarry\Migration\NamePattern;
@@ -27,6 +30,8 @@ final readonly class RunOperation
         private MergeNodes $merge,
         private StatesBefore $restoring,
         private BranchSnapshot $branch,
+        private CarriedQuestions $carried,
+        private CarriedAssessments $assessments,
         private QuestionSearch $search,
         private PartKinds $kinds,
     ) {
@@ -52,6 +57,7 @@ final readonly class RunOperation
         match ($act->kind) {
             'undo' => $this->undo($act, $person),
             'copy' => $this->copy($act, $person),
+            'carry' => $this->carry($act, $person),
             'merge', 'remove' => $this->merge->handle($act, $person, fn (): bool => $this->mayGoOn($act, $person) && $this->goesOn($id)),
             default => $this->change($act, $person),
         };
@@ -138,16 +144,15 @@ final readonly class RunOperation
         }
     }
 
-    /** Restores the branch after the questions, which may have recreated part of it. */
+    /** Takes out what an act made beside questions, and restores the branch after them: they may have recreated part of it. */
     private function regrow(\stdClass $act): void
     {
         $done = Json::decode((string) (DB::table('bulk_operations')->where('id', $act->what->undoes)->value('what') ?? '{}'));
-        if (
-            $done instanceof \stdClass &&
-            is_array($done->branch ?? null) &&
-            in_array($done->tree ?? '', ['folders', 'topics'], true) &&
-            ! isset($act->what->ids)
-        ) {
+        if (! $done instanceof \stdClass || isset($act->what->ids)) {
+            return;
+        }
+        $this->assessments->takeOut($done);
+        if (is_array($done->branch ?? null) && in_array($done->tree ?? '', ['folders', 'topics'], true)) {
             $this->branch->restore($done->tree, (string) $act->bank_id, $done->branch);
         }
     }
@@ -163,6 +168,47 @@ final readonly class RunOperation
                 }
             });
         }
+    }
+
+    /** Takes questions to another bank as copies, or places them there too; their assessments once all questions are there. */
+    private function carry(\stdClass $act, User $person): void
+    {
+        [$id, $bank] = [is_string($act->id) ? $act->id : '', is_string($act->bank_id) ? $act->bank_id : ''];
+        $plan = self::plan($act);
+        $carry = $plan->carryOver();
+        foreach ($this->chunks($act, $plan->from, $person) as $some) {
+            if ($plan->isCopying) {
+                $this->copy->handle($id, $some, $bank, null, $person, $carry);
+            } else {
+                $this->place($id, $some, $bank, $plan->from, $carry, $person);
+            }
+        }
+        if ($this->goesOn($id)) {
+            $this->assessments->make($id, $bank, $plan, $person);
+        }
+    }
+
+    private static function plan(\stdClass $act): CarryPlan
+    {
+        return CarryPlan::stored($act->what instanceof \stdClass ? $act->what : new \stdClass);
+    }
+
+    /** @param  list<string>  $some */
+    private function place(string $act, array $some, string $bank, string $from, CarryOver $carry, User $person): void
+    {
+        $there = Folders::paths($some, $from);
+        $this->chunk->handle(
+            $act,
+            $some,
+            $bank,
+            FieldsNeeded::of(BulkChange::read((object) ['folders' => (object) ['add' => [['…']]]])),
+            function (\stdClass $row, QuestionState $now) use ($there, $carry): QuestionState {
+                $add = $carry->folders($there[is_string($row->id ?? null) ? $row->id : ''] ?? []);
+
+                return BulkChange::read((object) ['folders' => (object) ['add' => $add]])->apply($now, $this->kinds);
+            },
+            $person,
+        );
     }
 
     /** @param  list<string>  $originals  those that were not left */
@@ -201,9 +247,19 @@ final readonly class RunOperation
     private function chunks(\stdClass $act, string $bankId, User $person): \Generator
     {
         // what came after it, such as its own copies, is not meant
-        $ids =
-            $act->what->ids ??
-            $this->search->ids(Scope::bank($bankId), QuestionFilter::fromQuery($act->what->filter), $act->last, until: $act->created_at);
+        $ids = match (true) {
+            $act->kind === 'carry' => array_merge(...array_values($this->carried->of(
+                self::plan($act),
+                $person,
+                is_string($act->created_at) ? $act->created_at : null,
+            ))),
+            default => $act->what->ids ?? $this->search->ids(
+                Scope::bank($bankId),
+                QuestionFilter::fromQuery($act->what->filter),
+                $act->last,
+                until: $act->created_at,
+            ),
+        };
         sort($ids);
         $after = array_values(array_filter($ids, fn (string $id): bool => $id > ($act->last ?? '')));
         foreach (array_chunk($after, ChangeChunk::SIZE) as $some) {
@@ -229,7 +285,7 @@ final readonly class RunOperation
     {
         $from = $act->what->from ?? null;
         $source =
-            is_string($from) && in_array($act->kind, ['change', 'copy'], true) && $from !== $act->bank_id
+            is_string($from) && in_array($act->kind, ['change', 'copy', 'carry'], true) && $from !== $act->bank_id
                 ? $person->roleIn($from)
                 : Role::Reader;
 

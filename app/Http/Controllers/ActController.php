@@ -96,7 +96,7 @@ final class ActController
         $acts = DB::table('bulk_operations')
             ->where('bank_id', $bank->id)
             ->whereNotNull('what')
-            ->where(fn ($query) => $query->where('total', '>', 1)->orWhereIn('kind', ['copy', 'merge', 'remove']))
+            ->where(fn ($query) => $query->where('total', '>', 1)->orWhereIn('kind', ['copy', 'carry', 'merge', 'remove']))
             ->orderByDesc('id')
             ->limit(self::PAGE)
             ->pluck('id')

@@ -14,7 +14,6 @@ use App\Models\User;
 use App\Search\QuestionFilter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -71,22 +70,7 @@ final class CopyController
         if ($name === '') {
             throw Refused::because('bank.no_name', Message::of('app.http.controllers.bank-needs-name'), '/name');
         }
-        $copy = $make->handle(
-            [
-                'name' => $name,
-                'purpose' => $bank->purpose,
-                'subject' => $bank->subject,
-                'level' => $bank->level,
-                'course' => $bank->course,
-                'term' => $bank->term,
-            ],
-            $person,
-        );
-        // the tree of a team is shared by those who are in it
-        $mine = DB::table('memberships')->where('user_id', $person->id)->pluck('team_id')->all();
-        $copy
-            ->forceFill(['defaults' => $bank->defaults, 'team_id' => in_array($bank->team_id, $mine, true) ? $bank->team_id : null])
-            ->save();
+        $copy = $make->like($bank, $name, $person);
         $act = $begin->copy($copy, '', $bank->id, null, false, $person);
 
         return new JsonResponse(['slug' => $copy->slug, 'act' => ActResource::of($act, $person)], 201);

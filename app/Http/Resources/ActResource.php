@@ -37,7 +37,8 @@ final class ActResource
             SELECT operation.id AS act, operation.kind, banks.slug AS bank, users.name AS person, operation.user_id,
                 operation.state, operation.total, operation.done, operation.changed,
                 (SELECT count(*) FROM bulk_skips WHERE operation_id = operation.id) AS left_count,
-                operation.what->'change' AS what, operation.what->>'undoes' AS undoes, EXISTS (SELECT 1 FROM bulk_operations AS back
+                operation.what->'change' AS what, operation.what->'made'->'assessments' AS assessments,
+                operation.what->>'undoes' AS undoes, EXISTS (SELECT 1 FROM bulk_operations AS back
                     WHERE back.undoes = operation.id) AS undone, operation.created_at, operation.finished_at
             FROM bulk_operations AS operation LEFT JOIN banks ON banks.id = operation.bank_id
                 LEFT JOIN users ON users.id = operation.user_id
@@ -49,13 +50,14 @@ final class ActResource
         return array_values(
             array_map(function (\stdClass $row) use ($person): array {
                 $mine = $row->user_id === $person->id;
-                unset($row->user_id);
+                $hasMade = $row->changed > 0 || ! in_array($row->assessments, [null, '[]'], true);
+                unset($row->user_id, $row->assessments);
 
                 return [
                     ...(array) $row,
                     'left' => [],
                     'what' => $row->what === null ? null : Json::decode($row->what),
-                    'may_undo' => $mine && ! $row->undone && $row->changed > 0 && ! in_array($row->state, ['waiting', 'running'], true),
+                    'may_undo' => $mine && ! $row->undone && $hasMade && ! in_array($row->state, ['waiting', 'running'], true),
                 ];
             }, $rows),
         );

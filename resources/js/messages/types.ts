@@ -206,6 +206,7 @@ export type Messages = {
       change: (values: { count: number }) => string
       undo: (values: { count: number }) => string
       copy: (values: { count: number }) => string
+      carry: (values: { count: number }) => string
       merge: (values: { count: number }) => string
       remove: (values: { count: number }) => string
     } & Record<string, (values: { count: number }) => string>
@@ -233,6 +234,7 @@ export type Messages = {
       change: string
       undo: string
       copy: string
+      carry: string
       merge: string
       remove: string
     } & Record<string, string>
@@ -795,6 +797,60 @@ export type Messages = {
     copyName: (values: { name: Words }) => string
     copied: (values: { name: Words; n: number }) => string
     sharedWithNone: string
+  }
+  carry: {
+    command: string
+    title: string
+    settings: string
+    about: string
+    where: string
+    thereAlready: string
+    fresh: string
+    bank: string
+    name: string
+    nameOf: (values: { name: Words }) => string
+    folder: string
+    folderAbout: string
+    what: string
+    everything: string
+    shown: string
+    chosen: string
+    folders: string
+    noFolders: string
+    assessments: string
+    assessmentsAbout: string
+    noAssessments: string
+    how: string
+    copies: string
+    copiesAbout: string
+    placements: string
+    placementsAbout: string
+    topics: string
+    topicsAbout: string
+    topicThere: (values: { topic: Words }) => string
+    newTopic: string
+    moreTopics: (values: { n: number }) => string
+    standards: string
+    standardsOf: (values: { framework: Words }) => string
+    stays: string
+    become: (values: { framework: Words }) => string
+    leaveOut: string
+    without: (values: { n: number; all: Words; codes: Words; more: string | boolean }) => string
+    preview: string
+    nothing: string
+    copied: (values: { n: number }) => string
+    placed: (values: { n: number }) => string
+    asked: (values: { n: number }) => string
+    before: (values: { n: number }) => string
+    placedBefore: (values: { n: number }) => string
+    pinned: (values: { n: number }) => string
+    foldersThere: string
+    isNew: string
+    noFolder: string
+    questions: (values: { n: number }) => string
+    assessment: (values: { title: Words; n: number; how: string | boolean }) => string
+    undo: string
+    go: (values: { questions: number; assessments: number }) => string
   }
   compare: {
     title: string

@@ -40,6 +40,7 @@ export function Bank() {
     else navigate(`/questions/${row.id}`)
   }
   const tell = useToast()
+  const carry = () => navigate(`/banks/${slug}/carry${filter.any ? `?filter=${encodeURIComponent(filter.query)}` : ''}`)
   const readAgain = () =>
     reread(slug).then(
       (intake) => navigate(`/intakes/${intake.id}`),
@@ -82,6 +83,7 @@ export function Bank() {
           { id: 'reread', group: here, title: texts.bank.reread, run: readAgain },
         ]
       : []),
+    { id: 'carry', group: texts.frame.groups.go, title: texts.carry.command, run: carry },
     { id: 'rubrics', group: texts.frame.groups.go, title: texts.bank.rubrics, run: () => navigate(`/banks/${slug}/rubrics`) },
     { id: 'stimuli', group: texts.frame.groups.go, title: texts.bank.stimuli, run: () => navigate(`/banks/${slug}/stimuli`) },
     { id: 'media', group: texts.frame.groups.go, title: texts.bank.media, run: () => navigate(`/banks/${slug}/media`) },
@@ -139,6 +141,7 @@ export function Bank() {
               </>
             ) : null}
             <Menu.Item onSelect={() => setDialog('copy')}>{texts.banks.copy}</Menu.Item>
+            <Menu.Item onSelect={carry}>{texts.carry.command}</Menu.Item>
             {keeps ? <Menu.Line /> : null}
             {keeps ? (
               <>

@@ -5,16 +5,10 @@ declare(strict_types=1);
 namespace App\Indexing;
 
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Str;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Json\Json;
-use WideQuarry\Messages\Message;
-use WideQuarry\Question\Approval;
-use WideQuarry\Question\Canonical;
+use WideQuarry\Json\Malformed;
 use WideQuarry\Question\PartKinds;
-use WideQuarry\Question\Question;
-use WideQuarry\Question\QuestionMedia;
-use WideQuarry\Question\Status;
 
 /** Questions of an intake as rows: whole, cleaned, with every derived column ready. */
 final readonly class StagedRows
@@ -31,67 +25,28 @@ final readonly class StagedRows
      */
     public function row(\stdClass $json, string $file, array $media = []): array
     {
-        [$clean, $dropped] = Canonical::of($json);
-        $clean = QuestionMedia::renamed($clean, $media);
-        if (($clean->record ?? null) instanceof \stdClass) {
-            $this->codes->in($clean->record);
-        }
-        $question = Question::read($clean, $this->kinds);
-        $notices = array_map(
-            fn (array $lost): Notice => Notice::loss('content.dropped', $lost[1]->sentence(), $file, null, $question->id),
-            $dropped,
-        );
-        array_push($notices, ...self::unmatched($question, $file));
-        $columns = QuestionIndex::columns($question);
-        $given = $clean->record ?? null; // nobody has to send one
-        if ($columns['is_complete'] === false && $given instanceof \stdClass && Approval::isApproved($given)) {
-            Approval::withdraw($given);
-            $columns['status'] = Status::Draft->value;
-            $notices[] = Notice::note(
-                'status.not_complete',
-                Message::of('app.indexing.approved-elsewhere-not-complete-here'),
-                $file,
-                null,
-                $question->id,
-            );
-        }
-        $record = (array) ($clean->record ?? []);
-        $topics = $record['topics'] ?? [];
-        unset($record['topics'], $clean->record);
+        $this->match($json);
 
-        return [
-            [
-                'source_id' => $question->id,
-                'content' => $clean,
-                'record' => (object) $record,
-                'topics' => $topics,
-                ...$columns,
-                ...QuestionIndex::search($question),
-            ],
-            $notices,
-        ];
+        return PreparedRow::of($json, $file, $media, $this->kinds);
     }
 
-    /** @return list<Notice> codes that belong to no statement here */
-    private static function unmatched(Question $question, string $file): array
+    /** Matches the codes of its standards to statements that are here. */
+    public function match(\stdClass $json): void
     {
-        $notices = [];
-        foreach ($question->record->classification->standards as $one) {
-            if ($one->statement === null) {
-                $said = Message::of('app.indexing.code-matches-nothing', ['code' => $one->code, 'framework' => $one->framework]);
-                $notices[] = Notice::note('standards.unmatched', $said, $file, null, $question->id);
+        try {
+            if (($json->record ?? null) instanceof \stdClass) {
+                $this->codes->in($json->record);
             }
+        } catch (Malformed) {
+            // whoever reads the question says so
         }
-
-        return $notices;
     }
 
-    /** @param  list<array<string, mixed>>  $rows  as row() gives them, with their places */
-    public function insert(array $rows): void
+    /** @param  string  $rows  JSON, as PreparedChunk has it */
+    public function store(string $rows): void
     {
         $columns = implode(', ', QuestionIndex::COLUMNS);
-        $rows = array_map(fn (array $row): array => ['id' => (string) Str::uuid7(), ...$row], $rows);
-        if ($rows !== []) {
+        if ($rows !== '[]') {
             DB::statement(
                 <<<SQL
                     INSERT INTO staged_questions (id, intake_id, file_id, position, number, source_id, content, record, topics, words,
@@ -109,7 +64,7 @@ final readonly class StagedRows
                         work text, named boolean, media text[])
                 ON CONFLICT (file_id, position) DO NOTHING
                 SQL,
-                [Json::encode(self::arrays($rows))],
+                [$rows],
             );
         }
     }
@@ -160,22 +115,5 @@ final readonly class StagedRows
         ]);
 
         return true;
-    }
-
-    /**
-     * Columns of texts are literals of PostgreSQL; a record set of JSON takes lists.
-     *
-     * @param  list<array<string, mixed>>  $rows
-     * @return list<array<string, mixed>>
-     */
-    private static function arrays(array $rows): array
-    {
-        return array_map(function (array $row): array {
-            foreach (['kinds', 'tags', 'purpose', 'has', 'near', 'media'] as $name) {
-                $row[$name] = \App\Infrastructure\PostgresArray::read(is_string($row[$name]) ? $row[$name] : '{}');
-            }
-
-            return $row;
-        }, $rows);
     }
 }

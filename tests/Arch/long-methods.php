@@ -17,7 +17,6 @@ const ORDER = 'steps whose order is what matters, mostly in one transaction';
 const QUERY = 'one statement of SQL, or what is made of its rows';
 
 return [
-    'app/Indexing/StagedRows::row' => ORDER,
     'app/Queries/FrameworksAlike::describe' => FIELDS,
     'Migration/StatedInExport::of' => ALGORITHM,
     'Interchange/QuestionTable/Written/ReturnedRow::merged' => FIELDS,
@@ -137,7 +136,6 @@ return [
     'app/Actions/Intake/ImportChunk::replace' => ORDER,
     'app/Actions/Intake/ImportedSurroundings::bring' => ORDER,
     'app/Actions/Intake/ImportedSurroundings::takeOut' => ORDER,
-    'app/Actions/Intake/ReadIntake::file' => ORDER,
     'app/Actions/Intake/ReviewIntake::contents' => CHECKS,
     'app/Actions/SaveQuestion::revise' => ORDER,
     'app/Http/Controllers/SavedSearchController::store' => FIELDS,
@@ -184,7 +182,6 @@ return [
     'Interchange/Typed/Written/TypedKey::pairs' => CASES,
     'Interchange/Typed/Recognition/InQuestion::meta' => CASES,
     'Interchange/Typed/TypedReader::asRead' => ALGORITHM,
-    'app/Actions/Intake/ReadIntake::again' => ORDER,
     'app/Actions/Intake/ReturnedQuestions::whole' => CHECKS,
     'Interchange/Typed/Recognition/InQuestion::take' => CASES,
 ];

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace App\Actions\Intake;
 
 use App\Errors\Refused;
+use App\Indexing\PreparedChunk;
+use App\Indexing\QuestionChunk;
+use App\Indexing\RowPipeline;
 use App\Indexing\StagedRows;
 use App\Models\Intake;
 use App\Storage\FileStore;
 use App\Storage\MediaStore;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use WideQuarry\CoreException;
 use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\Format;
@@ -21,7 +25,6 @@ use WideQuarry\Interchange\PackageParts;
 use WideQuarry\Interchange\PartChoice;
 use WideQuarry\Interchange\Source;
 use WideQuarry\Json\Json;
-use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\QuestionMedia;
@@ -40,6 +43,7 @@ final readonly class ReadIntake
     public function __construct(
         private PartKinds $kinds,
         private StagedRows $rows,
+        private RowPipeline $pipeline,
         private FileStore $files,
         private MediaStore $media,
         private DuplicateFinder $judge,
@@ -110,39 +114,16 @@ final readonly class ReadIntake
             ->where('id', $file->id)
             ->update(['format' => $format->name()]);
         $number = (int) DB::table('staged_questions')->where('intake_id', $intake->id)->max('number');
-        $chunk = ['staged_questions' => [], 'staged_things' => []];
-        $position = 0;
-        $names = $this->names($intake->id, $file->id);
-        $media = [];
-        $flushed = microtime(true);
-        foreach (self::things($format, $source, $file) as $thing) {
-            if ($thing instanceof Medium) {
-                $thing = ImportedMedium::of($thing); // before it is named: names go by the bytes that are kept
-            }
-            if ($thing instanceof Medium) {
-                $media[$thing->id] = $names->for($thing->id, $thing->sha256);
-            }
-            if ($position++ < $file->things) {
-                continue; // staged before it was stopped
-            }
-            $place = ['intake_id' => $intake->id, 'file_id' => $file->id, 'position' => $position];
-            if ($thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass) {
-                [$row, $notices] = $this->question($this->returned->whole($thing->value, $intake->user_id), $file->name, $media);
-                if ($row !== null) {
-                    $chunk['staged_questions'][] = [...$row, ...$place, 'number' => ++$number];
-                }
-                array_push($chunk['staged_things'], ...self::notices($notices, $place));
-            } else {
-                $chunk['staged_things'][] = [...$place, ...$this->thing($thing, $media)];
-            }
-            $isDue = $position % self::CHUNK === 0 || microtime(true) - $flushed > self::SECONDS;
-            $flushed = $isDue ? microtime(true) : $flushed;
-            if ($isDue && ! $this->flush($intake->id, $file->id, $chunk, $position, $source)) {
+        $things = self::things($format, $source, $file);
+        $left = 0;
+        foreach ($this->pipeline->prepared($this->chunks($intake, $file, $source, $things, $number)) as [$made, $chunk]) {
+            if (! $this->flush($intake->id, $file->id, $made, $chunk)) {
                 return false;
             }
+            $left += $made->left;
         }
-        if (! $this->flush($intake->id, $file->id, $chunk, $position, $source)) {
-            return false;
+        if ($left > 0) {
+            self::number($intake->id);
         }
         self::group($file->id);
         DB::table('intake_files')
@@ -150,6 +131,57 @@ final readonly class ReadIntake
             ->update(['state' => 'read', 'bytes_read' => DB::raw('bytes_all')]);
 
         return true;
+    }
+
+    /**
+     * The things of a file, some at a time: as many as are stored in one go, or what was found in a second. Those that were stored before it
+     * was stopped are passed over.
+     *
+     * @param  object{id: string, name: string, things: int}&\stdClass  $file
+     * @param  iterable<\stdClass|Medium|Notice>  $things
+     * @param  int  $number  of the last question before them
+     * @return \Generator<QuestionChunk>
+     */
+    private function chunks(Intake $intake, \stdClass $file, Source $source, iterable $things, int $number): \Generator
+    {
+        $names = $this->names($intake->id, $file->id);
+        $media = $given = $others = [];
+        $position = 0;
+        $flushed = microtime(true);
+        foreach ($things as $thing) {
+            if ($thing instanceof Medium) {
+                $thing = ImportedMedium::of($thing); // before it is named: names go by the bytes that are kept
+            }
+            if ($thing instanceof Medium) {
+                $media[$thing->id] = $names->for($thing->id, $thing->sha256);
+            }
+            if ($position++ < $file->things) {
+                continue;
+            }
+            $place = ['intake_id' => $intake->id, 'file_id' => $file->id, 'position' => $position];
+            if ($thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass) {
+                $question = $this->returned->whole($thing->value, $intake->user_id);
+                $this->rows->match($question);
+                $given[] = ['question' => $question, 'place' => ['id' => (string) Str::uuid7(), ...$place, 'number' => ++$number]];
+            } else {
+                $others[] = [...$place, ...$this->thing($thing, $media)];
+            }
+            if ($position % self::CHUNK === 0 || microtime(true) - $flushed > self::SECONDS) {
+                yield new QuestionChunk($file->name, $given, self::renamed($media), $others, $position, $source->progress());
+                $given = $others = [];
+                $flushed = microtime(true);
+            }
+        }
+        yield new QuestionChunk($file->name, $given, self::renamed($media), $others, $position, $source->progress());
+    }
+
+    /**
+     * @param  array<string, string>  $media
+     * @return array<string, string> those that are called otherwise here
+     */
+    private static function renamed(array $media): array
+    {
+        return array_filter($media, fn (string $here, int|string $there): bool => $here !== (string) $there, ARRAY_FILTER_USE_BOTH);
     }
 
     /**
@@ -168,44 +200,6 @@ final readonly class ReadIntake
     }
 
     /**
-     * @param  array<string, string>  $media
-     * @return array{array<string, mixed>|null, list<Notice>} the row, where it can be read, and what is to be said
-     */
-    private function question(\stdClass $question, string $file, array $media): array
-    {
-        try {
-            return $this->rows->row($question, $file, $media);
-        } catch (Malformed $problem) {
-            // the others come in without it
-            $sentence = Message::of('app.actions.intake.one-question-left-out', ['why' => $problem->getMessage()]);
-
-            return [null, [Notice::problem($problem->rule, $sentence, $file, null, $problem->path)]];
-        }
-    }
-
-    /**
-     * Notices of ours stand between the file's own things.
-     *
-     * @param  list<Notice>  $notices
-     * @param  array{intake_id: string, file_id: string, position: int}  $place
-     * @return list<array<string, mixed>>
-     */
-    private static function notices(array $notices, array $place): array
-    {
-        return array_map(
-            fn (Notice $notice, int $i): array => [
-                ...$place,
-                'position' => -($place['position'] * 100 + $i),
-                'type' => 'notice',
-                'question' => $notice->question,
-                'value' => Json::encode($notice),
-            ],
-            $notices,
-            array_keys($notices),
-        );
-    }
-
-    /**
      * Stages the things of a file anew, in the place of those it had; to be called in a transaction. Media stay.
      *
      * @param  object{id: string, name: string}&\stdClass  $file
@@ -217,7 +211,26 @@ final readonly class ReadIntake
     {
         DB::table('staged_questions')->where('file_id', $file->id)->delete();
         DB::table('staged_things')->where('file_id', $file->id)->where('type', '<>', 'medium')->delete();
-        $rows = $staged = [];
+        foreach ($this->pipeline->prepared($this->chunksAgain($intake, $file, $things, $kept, $media)) as [$made, $chunk]) {
+            $this->rows->store($made->rows);
+            DB::table('staged_things')->insertOrIgnore([...$chunk->things, ...self::said($made, $intake->id, $file->id)]);
+        }
+        self::group($file->id);
+        self::number($intake->id);
+        self::missingMedia($intake->id, $intake->bank_id);
+        $this->judge->handle($intake->id, $intake->bank_id);
+    }
+
+    /**
+     * @param  object{id: string, name: string}&\stdClass  $file
+     * @param  iterable<\stdClass|Medium|Notice>  $things
+     * @param  array<string, array{id: string, json: \stdClass|null}>  $kept
+     * @param  array<string, string>  $media
+     * @return \Generator<QuestionChunk>
+     */
+    private function chunksAgain(Intake $intake, \stdClass $file, iterable $things, array $kept, array $media): \Generator
+    {
+        $given = $others = [];
         $position = 0;
         foreach ($things as $thing) {
             $place = ['intake_id' => $intake->id, 'file_id' => $file->id, 'position' => ++$position];
@@ -225,23 +238,33 @@ final readonly class ReadIntake
                 continue;
             }
             if ($thing instanceof \stdClass && $thing->type === 'question' && $thing->value instanceof \stdClass) {
-                $id = is_string($thing->value->id ?? null) ? $thing->value->id : '';
-                $json = $kept[$id]['json'] ?? $this->returned->whole($thing->value, $intake->user_id);
-                [$row, $notices] = $this->question($json, $file->name, $media);
-                if ($row !== null) {
-                    $rows[] = [...$row, ...$place, 'number' => 0, ...isset($kept[$id]) ? ['id' => $kept[$id]['id']] : []];
-                }
-                array_push($staged, ...self::notices($notices, $place));
+                $before = is_string($thing->value->id ?? null) ? $kept[$thing->value->id] ?? null : null;
+                $question = $before['json'] ?? $this->returned->whole($thing->value, $intake->user_id);
+                $this->rows->match($question);
+                $given[] = ['question' => $question, 'place' => ['id' => $before['id'] ?? (string) Str::uuid7(), ...$place, 'number' => 0]];
             } else {
-                $staged[] = [...$place, ...$this->thing($thing, $media)];
+                $others[] = [...$place, ...$this->thing($thing, $media)];
             }
             if ($position % self::CHUNK === 0) {
-                $this->insert($rows, $staged);
-                $rows = $staged = [];
+                yield new QuestionChunk($file->name, $given, $media, $others);
+                $given = $others = [];
             }
         }
-        $this->insert($rows, $staged);
-        self::group($file->id);
+        yield new QuestionChunk($file->name, $given, $media, $others);
+    }
+
+    /** @return list<array<string, mixed>> what is to be said of questions, as rows */
+    private static function said(PreparedChunk $made, string $intake, string $file): array
+    {
+        return array_map(
+            fn (array $notice): array => ['intake_id' => $intake, 'file_id' => $file, 'type' => 'notice', ...$notice],
+            $made->notices,
+        );
+    }
+
+    /** Numbers the questions of an intake from one on, in the order of its files. */
+    private static function number(string $intake): void
+    {
         DB::statement(
             <<<'SQL'
             UPDATE staged_questions SET number = numbered.number FROM (
@@ -249,20 +272,8 @@ final readonly class ReadIntake
                 FROM staged_questions AS staged JOIN intake_files AS files ON files.id = staged.file_id WHERE staged.intake_id = ?
             ) AS numbered WHERE staged_questions.id = numbered.id AND staged_questions.number <> numbered.number
             SQL,
-            [$intake->id],
+            [$intake],
         );
-        self::missingMedia($intake->id, $intake->bank_id);
-        $this->judge->handle($intake->id, $intake->bank_id);
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $rows
-     * @param  list<array<string, mixed>>  $things
-     */
-    private function insert(array $rows, array $things): void
-    {
-        $this->rows->insert($rows);
-        DB::table('staged_things')->insertOrIgnore($things);
     }
 
     /** Says of each question which names a medium that neither the files nor the bank have. */
@@ -350,20 +361,20 @@ final readonly class ReadIntake
         ];
     }
 
-    /** @param  array{staged_questions: list<array<string, mixed>>, staged_things: list<array<string, mixed>>}  $chunk */
-    private function flush(string $intake, string $file, array &$chunk, int $things, Source $source): bool
+    /** @return bool false when it was asked to stop */
+    private function flush(string $intake, string $file, PreparedChunk $made, QuestionChunk $chunk): bool
     {
-        [$read, $all] = $source->progress();
-        DB::transaction(function () use ($intake, $file, $chunk, $things, $read, $all): void {
-            $this->insert($chunk['staged_questions'], $chunk['staged_things']);
+        [$read, $all] = $chunk->progress;
+        DB::transaction(function () use ($intake, $file, $made, $chunk, $read, $all): void {
+            $this->rows->store($made->rows);
+            DB::table('staged_things')->insertOrIgnore([...$chunk->things, ...self::said($made, $intake, $file)]);
             DB::table('intake_files')
                 ->where('id', $file)
-                ->update(['things' => $things, 'bytes_read' => $read, 'bytes_all' => $all]);
+                ->update(['things' => $chunk->position, 'bytes_read' => $read, 'bytes_all' => $all]);
             DB::table('intakes')
                 ->where('id', $intake)
                 ->update(['updated_at' => now()]);
         });
-        $chunk = ['staged_questions' => [], 'staged_things' => []];
         if (DB::table('intakes')->where('id', $intake)->where('stop_asked', false)->where('state', 'reading')->exists()) {
             return true;
         }

@@ -13,6 +13,7 @@ use WideQuarry\Question\MediaFindings;
 use WideQuarry\Question\NotScorable;
 use WideQuarry\Question\Part;
 use WideQuarry\Question\Question;
+use WideQuarry\Question\QuestionMedia;
 use WideQuarry\Question\Rule;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Gates;
@@ -64,10 +65,19 @@ final class Completeness
             ...$this->body($question),
             ...$this->scoring($question),
             ...$this->origin($question),
-            ...MediaFindings::undescribed($question->content()),
-            ...MediaFindings::unheard($question->content()),
+            ...self::media($question),
             ...ModelCheck::ofQuestion($question),
         ];
+    }
+
+    /** @return list<Finding> */
+    private static function media(Question $question): array
+    {
+        $content = $question->content();
+
+        return QuestionMedia::in($content) === [] // as most have none
+            ? []
+            : [...MediaFindings::undescribed($content), ...MediaFindings::unheard($content)];
     }
 
     /** @return list<Finding> with what each specimen scored instead */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Question;
 
 use WideQuarry\Content\DroppedContent;
-use WideQuarry\Content\Reader;
+use WideQuarry\Content\RichText;
 use WideQuarry\Json\Json;
 
 /** All rich text of a question through the allow-list, in the canonical serialisation: what is stored, whoever sent it. */
@@ -54,7 +54,7 @@ final class Canonical
         if (! is_string($value) || ! in_array($field, self::FIELDS, true)) {
             return $value;
         }
-        $text = Reader::read($value);
+        $text = RichText::read($value); // whoever reads the question next asks for the same text
         foreach ($text->dropped as $lost) {
             $dropped[] = [$path, $lost];
         }

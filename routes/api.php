@@ -6,6 +6,7 @@ use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ActController;
 use App\Http\Controllers\AgreementController;
 use App\Http\Controllers\AssessmentController;
+use App\Http\Controllers\AssessmentRevisionController;
 use App\Http\Controllers\AssumptionController;
 use App\Http\Controllers\AutosaveController;
 use App\Http\Controllers\BankController;
@@ -244,6 +245,10 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::put('assessments/{assessment}', [AssessmentController::class, 'update'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/questions', [AssessmentController::class, 'add'])->whereUuid('assessment');
     Route::delete('assessments/{assessment}', [AssessmentController::class, 'destroy'])->whereUuid('assessment');
+    Route::post('assessments/{assessment}/restore', [AssessmentController::class, 'restore'])->whereUuid('assessment');
+    Route::get('assessments/{assessment}/revisions', [AssessmentRevisionController::class, 'index'])->whereUuid('assessment');
+    Route::post('assessments/{assessment}/revisions/{revision}/restore', [AssessmentRevisionController::class, 'restore'])
+        ->whereUuid('assessment')->whereNumber('revision');
     Route::get('assessments/{assessment}/entries/{entry}', [EntryController::class, 'show'])->whereUuid('assessment');
     Route::put('assessments/{assessment}/entries/{entry}', [EntryController::class, 'update'])->whereUuid('assessment');
     Route::get('assessments/{assessment}/draws/{entry}', [EntryController::class, 'draw'])->whereUuid('assessment');

@@ -30,11 +30,11 @@ function ask(string $method, string $path, mixed $body = null, array $headers = 
 }
 
 /** The same as ask(), by somebody else than before. */
-function another(World $world, string $role, string $method, string $path, mixed $body = null): Illuminate\Testing\TestResponse
+function another(World $world, string $role, string $method, string $path, mixed $body = null, array $headers = []): Illuminate\Testing\TestResponse
 {
     test()->flushSession()->actingAs($world->people[$role]);
 
-    return ask($method, $path, $body);
+    return ask($method, $path, $body, $headers);
 }
 
 /** @return array{array<string, mixed>, string} the dispatch, and its file */

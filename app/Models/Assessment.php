@@ -18,6 +18,7 @@ use WideQuarry\Question\PartKinds;
  * @property string $state
  * @property string $content JSON
  * @property string $print JSON
+ * @property \Illuminate\Support\Carbon|null $binned_at
  * @property \Illuminate\Support\Carbon $updated_at
  * @property Bank $bank
  */
@@ -43,6 +44,6 @@ final class Assessment extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['version' => 'integer'];
+        return ['version' => 'integer', 'binned_at' => 'datetime'];
     }
 }

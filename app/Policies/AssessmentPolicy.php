@@ -7,6 +7,7 @@ namespace App\Policies;
 use App\Models\Assessment;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
+use WideQuarry\Messages\Message;
 use WideQuarry\Sharing\Role;
 
 /** Rights to an assessment are those to its bank. */
@@ -18,6 +19,16 @@ final class AssessmentPolicy
     }
 
     public function update(User $user, Assessment $assessment): Response
+    {
+        $right = $this->restore($user, $assessment);
+
+        return $right->allowed() && $assessment->binned_at !== null
+            ? Response::deny(Message::of('app.policies.assessment-in-bin'))
+            : $right;
+    }
+
+    /** Into the bin, and out of it. */
+    public function restore(User $user, Assessment $assessment): Response
     {
         return match ($user->roleIn($assessment->bank_id)) {
             null => Response::denyAsNotFound(),

@@ -20,7 +20,7 @@ final class QuestionUses
         $rows = DB::select(
             <<<'SQL'
                 SELECT DISTINCT assessments.id, assessments.title, mine.bank_id IS NOT NULL AS readable FROM assessment_uses
-                    JOIN assessments ON assessments.id = assessment_id LEFT
+                    JOIN assessments ON assessments.id = assessment_id AND binned_at IS NULL LEFT
                     JOIN bank_roles(?) AS mine ON mine.bank_id = assessments.bank_id
                     WHERE question_id = ? AND (user_id IS NULL OR may_read_question(user_id, question_id)) ORDER BY assessments.title
                 SQL,

@@ -17,6 +17,8 @@ const ORDER = 'steps whose order is what matters, mostly in one transaction';
 const QUERY = 'one statement of SQL, or what is made of its rows';
 
 return [
+    'Assembly/AssessmentDifferences::whole' => FIELDS,
+    'Assembly/AssessmentDifferences::entry' => FIELDS,
     'app/Queries/FrameworksAlike::describe' => FIELDS,
     'Migration/StatedInExport::of' => ALGORITHM,
     'Interchange/QuestionTable/Written/ReturnedRow::merged' => FIELDS,

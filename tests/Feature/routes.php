@@ -480,6 +480,18 @@ return [
         [401, 404, 403, 204, 204, 403, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}", null],
     ],
+    'POST api/v1/assessments/{assessment}/restore' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/restore", new stdClass()],
+    ],
+    'GET api/v1/assessments/{assessment}/revisions' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/revisions", null],
+    ],
+    'POST api/v1/assessments/{assessment}/revisions/{revision}/restore' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/revisions/1/restore", new stdClass(), ['If-Match' => '"1"']],
+    ],
     'GET api/v1/assessments/{assessment}/entries/{entry}' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => [$w->entryPath(), null],

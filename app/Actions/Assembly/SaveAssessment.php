@@ -45,6 +45,7 @@ final readonly class SaveAssessment
                 ...self::columns($document),
             ]);
             $this->uses($document, $person);
+            KeptRevisions::keep($document->id, Json::encode($document->toJson()), $person);
 
             return $assessment->refresh();
         });
@@ -52,24 +53,28 @@ final readonly class SaveAssessment
 
     /**
      * @param  int  $base  the version it was started from
+     * @param  int|null  $broughtBack  the revision whose content it is; what that names may stay
      * @return bool false when somebody else has saved since, and nothing was stored
      *
      * @throws \WideQuarry\Json\Malformed|Refused
      */
-    public function revise(Assessment $assessment, \stdClass $json, int $base, User $person): bool
+    public function revise(Assessment $assessment, \stdClass $json, int $base, User $person, ?int $broughtBack = null): bool
     {
-        $document = $this->read($json, $person, $assessment->document());
+        $before = $broughtBack === null ? $assessment->document() : Document::read($json, $this->kinds);
+        $document = $this->read($json, $person, $before);
         if ($document->id !== $assessment->id) {
             throw Refused::because('assessment.other_id', Message::of('app.actions.assembly.identifier-not-assessment-address'), '/id');
         }
 
-        return DB::transaction(function () use ($assessment, $document, $base, $person): bool {
+        return DB::transaction(function () use ($assessment, $document, $base, $person, $broughtBack): bool {
+            KeptRevisions::begin($assessment);
             $stored = Assessment::query()
                 ->whereKey($assessment->id)
                 ->where('version', $base)
                 ->update(['version' => $base + 1, 'updated_at' => now(), ...self::columns($document)]);
             if ($stored === 1) {
                 $this->uses($document, $person);
+                KeptRevisions::keep($document->id, Json::encode($document->toJson()), $person, $broughtBack);
             }
 
             return $stored === 1;

@@ -26,10 +26,13 @@ use WideQuarry\Messages\Message;
 
 final class AssessmentController
 {
-    #[Operation('The assessments one may read, the last changed first', response: ['data' => 'AssessmentRow[]'])]
+    #[Operation(
+        'The assessments one may read, the last changed first (?is=binned: those in the bin)',
+        response: ['data' => 'AssessmentRow[]'],
+    )]
     public function index(Request $request): JsonResponse
     {
-        return new JsonResponse(['data' => Assessments::readable(User::asking($request))]);
+        return new JsonResponse(['data' => Assessments::readable(User::asking($request), $request->query('is') === 'binned')]);
     }
 
     #[Operation(
@@ -122,13 +125,27 @@ final class AssessmentController
         return $this->answer($assessment->refresh());
     }
 
-    #[Operation('Delete an assessment; its questions stay in their banks', status: 204)]
-    public function destroy(Assessment $assessment): JsonResponse
+    #[Operation('Put an assessment into the bin; its questions stay in their banks', status: 204)]
+    public function destroy(Request $request, Assessment $assessment): JsonResponse
     {
-        Gate::authorize('update', $assessment);
-        $assessment->delete();
+        Gate::authorize('restore', $assessment);
+        Assessment::query()
+            ->whereKey($assessment->id)
+            ->whereNull('binned_at')
+            ->update(['binned_at' => now(), 'binned_by' => User::asking($request)->id, 'updated_at' => $assessment->updated_at]);
 
         return new JsonResponse(null, 204);
+    }
+
+    #[Operation('Take an assessment out of the bin, as it was', response: ['data' => 'Assessment'])]
+    public function restore(Assessment $assessment): JsonResponse
+    {
+        Gate::authorize('restore', $assessment);
+        Assessment::query()
+            ->whereKey($assessment->id)
+            ->update(['binned_at' => null, 'binned_by' => null, 'updated_at' => $assessment->updated_at]);
+
+        return $this->answer($assessment->refresh());
     }
 
     private function append(Assessment $assessment, Fields $fields, Request $request, SaveAssessment $save): void

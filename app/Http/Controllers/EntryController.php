@@ -80,8 +80,7 @@ final class EntryController
     {
         Gate::authorize('update', $assessment);
         $raw = Fields::of(Json::decode($request->getContent()), '', ['question', 'note'])->raw('question');
-        $question = $raw === null ? null : Canonical::of(CoreQuestion::read($raw, $kinds)->toJson())[0];
-        unset($question->record);
+        $question = $raw === null ? null : self::varied(CoreQuestion::read($raw, $kinds));
         $json = $assessment->document()->varied($entry, $question) ?? abort(404);
         // The entry is put into the version that was read here, so that version has to be the one the person saw.
         if (
@@ -97,6 +96,16 @@ final class EntryController
         }
 
         return (new AssessmentResource($assessment->refresh()))->response()->header('ETag', "\"$assessment->version\"");
+    }
+
+    /** A question as an assessment holds it: whole, without a record of its own. */
+    private static function varied(CoreQuestion $given): \stdClass
+    {
+        $question = Canonical::of($given->toJson())[0];
+        $question->language ??= $given->language;
+        unset($question->record);
+
+        return $question;
     }
 
     #[Operation('The pool of a draw, and the drawing that a seed gives', response: ['data' => 'SampleDraw'])]

@@ -122,6 +122,15 @@ final class Problems
         };
     }
 
+    /** What a policy says, where it is not the role that is missing. */
+    private static function deniedWhy(\Throwable $problem): ?string
+    {
+        $denied = $problem instanceof AuthorizationException ? $problem : $problem->getPrevious();
+        $response = $denied instanceof AuthorizationException ? $denied->response() : null;
+
+        return $response?->message();
+    }
+
     private static function respond(\Throwable $problem): JsonResponse
     {
         $status = match (true) {
@@ -161,6 +170,10 @@ final class Problems
         }
         if ($problem instanceof FatalError && str_contains($problem->getMessage(), 'Allowed memory size')) {
             return self::json(413, 'too_large', Message::of('app.http.errors.too-large-work-once'));
+        }
+        $why = self::deniedWhy($problem);
+        if ($why !== null) {
+            return self::json(403, '403', $why);
         }
         if ($problem instanceof ServiceUnavailableHttpException && $problem->getMessage() !== '') {
             return self::json(503, '503', $problem->getMessage());

@@ -1,4 +1,4 @@
-import { keepPreviousData, queryOptions } from '@tanstack/react-query'
+import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query'
 import { call } from './client'
 import type { QuestionJson } from './question'
 import type * as schema from './schema'
@@ -55,7 +55,39 @@ export const addToAssessment = async (id: string, questions: string[], section?:
       ...(section ? { section } : {}),
     })
   ).body.data
-export const removeAssessment = (id: string) => call('DELETE', `/assessments/${id}`)
+/** Into the bin. */
+export const binAssessment = (id: string) => call('DELETE', `/assessments/${id}`)
+export const restoreAssessment = async (id: string) =>
+  (await call<schema.Answers['POST /assessments/{assessment}/restore']>('POST', `/assessments/${id}/restore`, {})).body.data
+export const binnedAssessmentsQuery = queryOptions({
+  queryKey: ['assessments', 'binned'],
+  queryFn: async () => (await call<schema.Answers['GET /assessments']>('GET', '/assessments?is=binned')).body.data,
+})
+
+export type AssessmentRevision = schema.AssessmentRevision
+export const historyQuery = (id: string) =>
+  infiniteQueryOptions({
+    queryKey: ['assessment', id, 'history'],
+    queryFn: async ({ pageParam }) =>
+      (
+        await call<schema.Answers['GET /assessments/{assessment}/revisions']>(
+          'GET',
+          `/assessments/${id}/revisions${pageParam === 0 ? '' : `?before=${pageParam}`}`,
+        )
+      ).body.data,
+    initialPageParam: 0,
+    getNextPageParam: (page) => ((page.at(-1)?.number ?? 1) > 1 ? page.at(-1)?.number : undefined),
+    staleTime: 0,
+  })
+export const bringBackRevision = async (id: string, number: number, version: number) =>
+  (
+    await call<schema.Answers['POST /assessments/{assessment}/revisions/{revision}/restore']>(
+      'POST',
+      `/assessments/${id}/revisions/${number}/restore`,
+      {},
+      { 'If-Match': `"${version}"` },
+    )
+  ).body.data
 
 export type Follower = schema.Follower
 export const fetchFollowers = async (question: string) =>

@@ -320,9 +320,29 @@ export type Messages = {
     duplicate: string
     copyOf: (values: { title: Words }) => string
     remove: string
-    removeTitle: (values: { title: Words }) => string
-    removeAbout: string
     removed: (values: { title: Words }) => string
+    bin: string
+    binEmpty: string
+    binAbout: string
+    toList: string
+    restore: string
+    restored: (values: { title: Words }) => string
+    inBin: string
+    history: {
+      title: string
+      command: string
+      about: string
+      begun: string
+      broughtBack: (values: { n: Words }) => string
+      nothing: string
+      now: string
+      version: (values: { n: Words }) => string
+      by: (values: { person: Words; when: Words }) => string
+      bring: string
+      brought: (values: { n: Words }) => string
+      older: string
+      list: string
+    }
     rename: string
     print: string
     outline: string

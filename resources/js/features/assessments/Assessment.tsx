@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { addToAssessment, assessmentQuery, removeAssessment, type Assessment as Whole } from '@/api/assembly'
+import { addToAssessment, assessmentQuery, binAssessment, restoreAssessment, type Assessment as Whole } from '@/api/assembly'
 import { entriesOf, isDraw, pooled, questionsOf, unasked, without } from '@/lib/assessment'
 import { useAddress } from '@/lib/useAddress'
 import { useWide } from '@/lib/useWide'
@@ -13,9 +13,8 @@ import { withAlignment, withoutAlignment } from '@/standards/alignmentTo'
 import { StandardsField } from '@/standards/StandardsField'
 import { Button } from '@/ui/Button'
 import { ctrl, useCommands } from '@/ui/commands'
-import { Dialog } from '@/ui/Dialog'
 import { Menu } from '@/ui/Menu'
-import { Nothing, Waiting } from '@/ui/Message'
+import { Message, Nothing, Waiting } from '@/ui/Message'
 import { Panes } from '@/ui/Panes'
 import { Tabs } from '@/ui/Tabs'
 import { useToast } from '@/ui/Toasts'
@@ -49,7 +48,7 @@ function Bench({ start }: { start: Whole }) {
   const tell = useToast()
   const { address, set } = useAddress()
   const [tab, setTab] = useState(content.sections.some((section) => section.entries.length > 0) ? 'question' : 'pick')
-  const [dialog, setDialog] = useState<'copy' | 'remove' | null>(null)
+  const [isCopying, setCopying] = useState(false)
   const mayWrite = stored.may_write
   const wide = useWide(1100)
   const narrow = !useWide(768)
@@ -74,14 +73,30 @@ function Bench({ start }: { start: Whole }) {
     change((now) => without(now, ids))
     tell({ text: texts.assembly.takenOut({ n: ids.length }), undo: () => change(() => before) })
   }
-  const destroy = useMutation({
-    mutationFn: () => removeAssessment(stored.id),
+  const fail = (problem: Error) => tell({ text: problem.message, look: 'problem' })
+  const restore = useMutation({
+    mutationFn: () => restoreAssessment(stored.id),
+    onSuccess: (now) => {
+      client.invalidateQueries({ queryKey: ['assessments'] })
+      client.setQueryData(assessmentQuery(stored.id).queryKey, now)
+      document.adopt(now)
+      tell({ text: texts.assembly.restored({ title: stored.title }) })
+    },
+    onError: fail,
+  })
+  const bin = useMutation({
+    mutationFn: async () => {
+      await document.flush()
+      await binAssessment(stored.id)
+    },
     onSuccess: () => {
       setAtHand(null)
       client.invalidateQueries({ queryKey: ['assessments'] })
-      tell({ text: texts.assembly.removed({ title: stored.title }) })
+      client.removeQueries({ queryKey: ['assessment', stored.id] })
+      tell({ text: texts.assembly.removed({ title: stored.title }), undo: () => restore.mutate() })
       navigate('/assessments')
     },
+    onError: fail,
   })
   const here = texts.frame.groups.here
   useCommands('assessment', [
@@ -95,6 +110,12 @@ function Bench({ start }: { start: Whole }) {
       run: () => document.redo(),
     },
     { id: 'print', group: here, title: texts.assembly.print, run: () => navigate(`/assessments/${stored.id}/print`) },
+    {
+      id: 'history',
+      group: here,
+      title: texts.assembly.history.command,
+      run: () => navigate(`/assessments/${stored.id}/history`),
+    },
     { id: 'send', group: here, title: texts.tray.send, run: () => navigate(`/dispatches/new?assessment=${stored.id}`) },
   ])
   const draws = entriesOf(content).filter(isDraw)
@@ -198,48 +219,57 @@ function Bench({ start }: { start: Whole }) {
       actions={
         <>
           <Menu.Root align="end" button={<Button>{texts.bank.more}</Button>}>
-            <Menu.Item onSelect={() => setDialog('copy')}>{texts.assembly.duplicate}</Menu.Item>
-            {mayWrite ? <Menu.Item onSelect={() => setDialog('remove')}>{texts.assembly.remove}</Menu.Item> : null}
+            <Menu.Item onSelect={() => setCopying(true)}>{texts.assembly.duplicate}</Menu.Item>
+            <Menu.Item onSelect={() => navigate(`/assessments/${stored.id}/history`)}>{texts.assembly.history.command}</Menu.Item>
+            {mayWrite ? <Menu.Item onSelect={() => bin.mutate()}>{texts.assembly.remove}</Menu.Item> : null}
           </Menu.Root>
-          <Button onClick={() => navigate(`/dispatches/new?assessment=${stored.id}`)}>{texts.tray.send}</Button>
-          <Button look="primary" onClick={() => navigate(`/assessments/${stored.id}/print`)}>
-            {texts.assembly.print}
-          </Button>
+          {stored.binned_at ? null : (
+            <>
+              <Button onClick={() => navigate(`/dispatches/new?assessment=${stored.id}`)}>{texts.tray.send}</Button>
+              <Button look="primary" onClick={() => navigate(`/assessments/${stored.id}/print`)}>
+                {texts.assembly.print}
+              </Button>
+            </>
+          )}
         </>
       }
     >
-      {narrow ? (
-        <div className="h-full overflow-y-auto">
-          {outline}
-          <div className="min-h-120 border-hairline border-t">{beside}</div>
+      <div className="flex h-full flex-col">
+        {stored.binned_at ? (
+          <div className="p-3">
+            <Message
+              look="attention"
+              actions={
+                stored.may_restore ? (
+                  <Button aria-disabled={restore.isPending} onClick={() => restore.mutate()}>
+                    {texts.assembly.restore}
+                  </Button>
+                ) : null
+              }
+            >
+              {texts.assembly.inBin}
+            </Message>
+          </div>
+        ) : null}
+        <div className="min-h-0 flex-1">
+          {narrow ? (
+            <div className="h-full overflow-y-auto">
+              {outline}
+              <div className="min-h-120 border-hairline border-t">{beside}</div>
+            </div>
+          ) : (
+            <Panes
+              name={wide ? 'assessment' : 'assessment-two'}
+              borderName={(pane) => texts.frame.border({ pane })}
+              panes={wide ? [left, middle] : [left]}
+              last={beside}
+            />
+          )}
         </div>
-      ) : (
-        <Panes
-          name={wide ? 'assessment' : 'assessment-two'}
-          borderName={(pane) => texts.frame.border({ pane })}
-          panes={wide ? [left, middle] : [left]}
-          last={beside}
-        />
-      )}
-      {dialog === 'copy' ? (
-        <NewAssessment like={{ id: stored.id, title: stored.title, bank: stored.bank.slug }} onClose={() => setDialog(null)} />
+      </div>
+      {isCopying ? (
+        <NewAssessment like={{ id: stored.id, title: stored.title, bank: stored.bank.slug }} onClose={() => setCopying(false)} />
       ) : null}
-      <Dialog
-        open={dialog === 'remove'}
-        onClose={() => setDialog(null)}
-        title={texts.assembly.removeTitle({ title: stored.title })}
-        closeName={texts.frame.close}
-        actions={
-          <>
-            <Button onClick={() => setDialog(null)}>{texts.frame.cancel}</Button>
-            <Button look="primary" onClick={() => destroy.mutate()}>
-              {texts.assembly.remove}
-            </Button>
-          </>
-        }
-      >
-        <p>{texts.assembly.removeAbout}</p>
-      </Dialog>
     </Shell>
   )
 }

@@ -1,8 +1,9 @@
-import { useQuery } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { assessmentsQuery } from '@/api/assembly'
+import { type AssessmentRow, assessmentsQuery, binnedAssessmentsQuery, restoreAssessment } from '@/api/assembly'
 import { moment } from '@/lib/format'
+import { useAddress } from '@/lib/useAddress'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { NewAssessment } from '@/shell/tray/NewAssessment'
@@ -10,28 +11,53 @@ import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { useCommands } from '@/ui/commands'
 import { Nothing } from '@/ui/Message'
+import { useToast } from '@/ui/Toasts'
 
 /** The assessments one may read. */
 export function Assessments() {
-  const rows = useQuery(assessmentsQuery)
+  const { address, set } = useAddress()
+  const isBin = address.get('is') === 'binned'
+  const rows = useQuery(isBin ? binnedAssessmentsQuery : assessmentsQuery)
+  const client = useQueryClient()
+  const tell = useToast()
+  const restore = useMutation({
+    mutationFn: (row: AssessmentRow) => restoreAssessment(row.id),
+    onSuccess: (_, row) => {
+      client.invalidateQueries({ queryKey: ['assessments'] })
+      tell({ text: texts.assembly.restored({ title: row.title }) })
+    },
+    onError: (problem) => tell({ text: problem.message, look: 'problem' }),
+  })
   const [all, setAll] = useState(false)
   const archived = rows.data?.filter((row) => row.archived).length ?? 0
   const shown = rows.data?.filter((row) => all || !row.archived) ?? []
   const [making, setMaking] = useState(false)
-  useCommands('assessments', [{ id: 'make', group: texts.frame.groups.here, title: texts.assembly.make, run: () => setMaking(true) }])
+  useCommands('assessments', [
+    { id: 'make', group: texts.frame.groups.here, title: texts.assembly.make, run: () => setMaking(true) },
+    { id: 'bin', group: texts.frame.groups.here, title: texts.assembly.bin, run: () => set('is', 'binned') },
+  ])
   return (
     <Shell
-      title={texts.assembly.title}
-      crumbs={[{ title: texts.assembly.title }]}
+      title={isBin ? texts.assembly.bin : texts.assembly.title}
+      crumbs={
+        isBin ? [{ title: texts.assembly.title, to: '/assessments' }, { title: texts.assembly.bin }] : [{ title: texts.assembly.title }]
+      }
       actions={
-        <Button look="primary" onClick={() => setMaking(true)}>
-          {texts.assembly.make}
-        </Button>
+        <>
+          <Button onClick={() => set('is', isBin ? '' : 'binned')}>{isBin ? texts.assembly.toList : texts.assembly.bin}</Button>
+          <Button look="primary" onClick={() => setMaking(true)}>
+            {texts.assembly.make}
+          </Button>
+        </>
       }
     >
       <div className="h-full overflow-y-auto px-4">
         <Asked query={rows} />
-        {rows.data?.length === 0 ? <Nothing title={texts.assembly.none}>{texts.assembly.noneNext}</Nothing> : null}
+        {rows.data?.length === 0 && isBin ? <Nothing title={texts.assembly.binEmpty} /> : null}
+        {rows.data?.length === 0 && !isBin ? <Nothing title={texts.assembly.none}>{texts.assembly.noneNext}</Nothing> : null}
+        {isBin && rows.data && rows.data.length > 0 ? (
+          <p className="mx-auto mt-4 max-w-240 text-second">{texts.assembly.binAbout}</p>
+        ) : null}
         {rows.data && rows.data.length > 0 ? (
           <table className="mx-auto my-4 w-full max-w-240">
             <thead>
@@ -40,6 +66,7 @@ export function Assessments() {
                 <th className="pr-4 text-right font-normal">{texts.assembly.columns.questions}</th>
                 <th className="pr-4 font-normal max-md:hidden">{texts.assembly.columns.bank}</th>
                 <th className="font-normal max-sm:hidden">{texts.assembly.columns.at}</th>
+                {isBin ? <td /> : null}
               </tr>
             </thead>
             <tbody>
@@ -54,6 +81,17 @@ export function Assessments() {
                   <td className="pr-4 text-right tabular-nums">{row.questions}</td>
                   <td className="pr-4 text-second max-md:hidden">{row.bank_name}</td>
                   <td className="text-second max-sm:hidden">{moment(row.updated_at)}</td>
+                  {isBin ? (
+                    <td className="text-right">
+                      <Button
+                        aria-label={`${texts.assembly.restore} “${row.title}”`}
+                        aria-disabled={restore.isPending}
+                        onClick={() => restore.mutate(row)}
+                      >
+                        {texts.assembly.restore}
+                      </Button>
+                    </td>
+                  ) : null}
                 </tr>
               ))}
             </tbody>

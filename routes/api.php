@@ -7,6 +7,7 @@ use App\Http\Controllers\ActController;
 use App\Http\Controllers\AgreementController;
 use App\Http\Controllers\AssessmentController;
 use App\Http\Controllers\AssessmentRevisionController;
+use App\Http\Controllers\AssessmentStateController;
 use App\Http\Controllers\AssumptionController;
 use App\Http\Controllers\AutosaveController;
 use App\Http\Controllers\BankController;
@@ -245,6 +246,8 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::put('assessments/{assessment}', [AssessmentController::class, 'update'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/questions', [AssessmentController::class, 'add'])->whereUuid('assessment');
     Route::delete('assessments/{assessment}', [AssessmentController::class, 'destroy'])->whereUuid('assessment');
+    Route::get('assessments/{assessment}/check', [AssessmentStateController::class, 'check'])->whereUuid('assessment');
+    Route::post('assessments/{assessment}/state', [AssessmentStateController::class, 'update'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/restore', [AssessmentController::class, 'restore'])->whereUuid('assessment');
     Route::get('assessments/{assessment}/revisions', [AssessmentRevisionController::class, 'index'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/revisions/{revision}/restore', [AssessmentRevisionController::class, 'restore'])

@@ -480,6 +480,14 @@ return [
         [401, 404, 403, 204, 204, 403, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}", null],
     ],
+    'GET api/v1/assessments/{assessment}/check' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/check", null],
+    ],
+    'POST api/v1/assessments/{assessment}/state' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/state", ['state' => 'archived'], ['If-Match' => '"1"']],
+    ],
     'POST api/v1/assessments/{assessment}/restore' => [
         [401, 404, 403, 200, 200, 403, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/restore", new stdClass()],

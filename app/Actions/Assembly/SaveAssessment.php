@@ -53,13 +53,25 @@ final readonly class SaveAssessment
 
     /**
      * @param  int  $base  the version it was started from
+     * @param  'draft'|'ready'|'used'|'archived'  $state
      * @param  int|null  $broughtBack  the revision whose content it is; what that names may stay
      * @return bool false when somebody else has saved since, and nothing was stored
      *
      * @throws \WideQuarry\Json\Malformed|Refused
      */
-    public function revise(Assessment $assessment, \stdClass $json, int $base, User $person, ?int $broughtBack = null): bool
-    {
+    public function revise(
+        Assessment $assessment,
+        \stdClass $json,
+        int $base,
+        User $person,
+        ?int $broughtBack = null,
+        string $state = 'draft',
+    ): bool {
+        $json = clone $json;
+        unset($json->state);
+        if ($state !== 'draft') {
+            $json->state = $state; // who changes one that was ready has it checked again
+        }
         $before = $broughtBack === null ? $assessment->document() : Document::read($json, $this->kinds);
         $document = $this->read($json, $person, $before);
         if ($document->id !== $assessment->id) {

@@ -9,6 +9,7 @@ use App\Models\User;
 use App\Queries\AssessmentEntries;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
+use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 use WideQuarry\Question\PartKinds;
 
@@ -28,13 +29,21 @@ final class AssessmentResource extends JsonResource
             'version' => $this->version,
             'state' => $this->state,
             'bank' => ['slug' => $this->bank->slug, 'name' => $this->bank->name],
-            'may_write' => $this->binned_at === null && $user->canEdit($this->bank_id),
+            'may_write' => $this->binned_at === null && in_array($this->state, ['draft', 'ready'], true) && $user->canEdit($this->bank_id),
+            'may_change_state' => $this->binned_at === null && $user->canEdit($this->bank_id),
             'may_restore' => $this->binned_at !== null && $user->canEdit($this->bank_id),
             'binned_at' => $this->binned_at?->toIso8601String(),
             'content' => $document->toJson(),
             'entries' => (object) $entries->facts(),
             'totals' => $entries->totals(),
             'print' => Json::decode($this->print),
+            'occasions' => DB::select(
+                <<<'SQL'
+                SELECT used_on, with_whom, users.name AS person FROM assessment_occasions LEFT JOIN users ON users.id = recorded_by
+                WHERE assessment_id = ? ORDER BY used_on, assessment_occasions.id
+                SQL,
+                [$this->id],
+            ),
             'updated_at' => $this->updated_at->toIso8601String(),
         ];
     }

@@ -256,6 +256,35 @@ final readonly class Assessment
         return $json;
     }
 
+    /**
+     * A copy that stays as it is now: every entry is pinned, unless it is varied here.
+     *
+     * @param  array<string, array{int, int|null}>  $revisions  question → its newest revision, and the one that was approved
+     */
+    public function allPinned(array $revisions): \stdClass
+    {
+        $json = $this->toJson();
+        foreach (is_array($json->sections) ? $json->sections : [] as $section) {
+            foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $entry) {
+                $question = $entry instanceof \stdClass && is_string($entry->question ?? null) ? $entry->question : '';
+                if ($entry instanceof \stdClass && isset($revisions[$question])) {
+                    self::pin($entry, ...$revisions[$question]);
+                }
+            }
+        }
+
+        return $json;
+    }
+
+    private static function pin(\stdClass $entry, int $latest, ?int $approved): void
+    {
+        if (! isset($entry->variation)) {
+            $follow = Follow::tryFrom(is_string($entry->follow ?? null) ? $entry->follow : '') ?? Follow::Latest;
+            $entry->revision = $follow->revision($latest, $approved, is_int($entry->revision ?? null) ? $entry->revision : null);
+            $entry->follow = Follow::Pinned->value;
+        }
+    }
+
     /** A copy in which the variation of an entry is a question of its own with the given id. */
     public function standingAlone(string $entry, string $question): \stdClass
     {

@@ -64,6 +64,20 @@ export const binnedAssessmentsQuery = queryOptions({
   queryFn: async () => (await call<schema.Answers['GET /assessments']>('GET', '/assessments?is=binned')).body.data,
 })
 
+export const checkQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: ['assessment', id, 'check', version],
+    queryFn: async () => (await call<schema.Answers['GET /assessments/{assessment}/check']>('GET', `/assessments/${id}/check`)).body.data,
+    staleTime: 0,
+  })
+export type StateChange = { state: 'draft' | 'ready' | 'used' | 'unused' | 'archived'; date?: string; group?: string }
+export const changeState = async (id: string, change: StateChange, version: number) =>
+  (
+    await call<schema.Answers['POST /assessments/{assessment}/state']>('POST', `/assessments/${id}/state`, change, {
+      'If-Match': `"${version}"`,
+    })
+  ).body.data
+
 export type AssessmentRevision = schema.AssessmentRevision
 export const historyQuery = (id: string) =>
   infiniteQueryOptions({

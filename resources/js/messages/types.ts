@@ -328,6 +328,33 @@ export type Messages = {
     restore: string
     restored: (values: { title: Words }) => string
     inBin: string
+    state: {
+      button: (values: { state: Words }) => string
+      check: string
+      used: string
+      usedAgain: string
+      unused: string
+      draft: string
+      archive: string
+      unarchive: string
+      checkTitle: string
+      checking: string
+      allWell: string
+      blocking: string
+      warnings: string
+      show: string
+      ready: string
+      isReady: (values: { title: Words }) => string
+      usedTitle: string
+      usedAbout: string
+      date: string
+      group: string
+      groupHint: string
+      usedGo: string
+      usedOn: (values: { date: Words; group: Words }) => string
+      frozen: string
+      archived: string
+    }
     history: {
       title: string
       command: string

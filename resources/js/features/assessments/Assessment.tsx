@@ -25,6 +25,7 @@ import { Outline } from './Outline'
 import { PickPane } from './PickPane'
 import { RollsPane } from './RollsPane'
 import { SheetPane } from './SheetPane'
+import { StateBanner, StateMenu } from './StateMenu'
 import { TotalsPane } from './TotalsPane'
 import { useDocument } from './useDocument'
 
@@ -218,6 +219,7 @@ function Bench({ start }: { start: Whole }) {
       }
       actions={
         <>
+          {stored.may_change_state ? <StateMenu document={document} onShow={show} /> : null}
           <Menu.Root align="end" button={<Button>{texts.bank.more}</Button>}>
             <Menu.Item onSelect={() => setCopying(true)}>{texts.assembly.duplicate}</Menu.Item>
             <Menu.Item onSelect={() => navigate(`/assessments/${stored.id}/history`)}>{texts.assembly.history.command}</Menu.Item>
@@ -251,6 +253,7 @@ function Bench({ start }: { start: Whole }) {
             </Message>
           </div>
         ) : null}
+        <StateBanner stored={stored} onDuplicate={() => setCopying(true)} />
         <div className="min-h-0 flex-1">
           {narrow ? (
             <div className="h-full overflow-y-auto">

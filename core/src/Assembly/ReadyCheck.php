@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Assembly;
+
+use WideQuarry\Finding;
+use WideQuarry\Messages\Message;
+
+/** Whether an assessment can be given to learners: what keeps it from that, and what somebody should look at first. */
+final class ReadyCheck
+{
+    /** @var list<Finding> */
+    private array $findings = [];
+
+    /** @param  array<string, ReadyQuestion>  $there  the questions that are there */
+    private function __construct(private readonly Assessment $assessment, private readonly array $there)
+    {
+    }
+
+    /**
+     * @param  array<string, ReadyQuestion>  $there  question → what is known of it; one that is gone is missing
+     * @return list<Finding> paths name the entry or section, such as "/e1"
+     */
+    public static function of(Assessment $assessment, array $there): array
+    {
+        $check = new self($assessment, $there);
+        if ($assessment->questions() === []) {
+            $check->findings[] = Finding::blocking('assessment.empty', '', Message::of('assembly.asks-nothing'));
+        }
+        foreach ($assessment->sections as $i => $section) {
+            $check->section($section, $i);
+        }
+
+        return $check->findings;
+    }
+
+    private function section(Section $section, int $at): void
+    {
+        if ($section->entries === [] && $this->assessment->questions() !== []) {
+            $name = $section->title === '' ? Message::of('assembly.section-number', ['n' => $at + 1]) : "“{$section->title}”";
+            $sentence = Message::of('assembly.section-empty', ['section' => $name]);
+            $this->findings[] = Finding::warning('section.empty', "/$section->id", $sentence);
+        }
+        foreach ($section->entries as $entry) {
+            if ($entry instanceof Pick) {
+                $this->pick($entry);
+            } else {
+                $this->draw($entry);
+            }
+        }
+    }
+
+    private function pick(Pick $pick): void
+    {
+        $question = $this->there[$pick->question] ?? null;
+        if ($question === null && $pick->variation === null) {
+            $this->findings[] = Finding::blocking('entry.gone', "/$pick->id", Message::of('assembly.asks-what-is-gone'));
+
+            return;
+        }
+        $name = self::named($pick->variation === null ? $question->title ?? '' : $pick->variation->title);
+        if ($pick->variation === null && $question !== null) {
+            $this->question($question, $pick->id, $name);
+        }
+        if ($question?->isMarked !== false && $pick->points($question?->points)->isZero()) {
+            $this->findings[] = Finding::warning('entry.no_points', "/$pick->id", Message::of('assembly.no-points', ['name' => $name]));
+        }
+    }
+
+    private function question(ReadyQuestion $question, string $entry, string $name): void
+    {
+        if (! $question->isComplete) {
+            $this->findings[] = Finding::blocking('entry.incomplete', "/$entry", Message::of('assembly.not-complete', ['name' => $name]));
+        }
+        if ($question->failingSpecimens > 0) {
+            $values = ['name' => $name, 'n' => $question->failingSpecimens];
+            $this->findings[] = Finding::warning('entry.specimens', "/$entry", Message::of('assembly.specimens-fail', $values));
+        }
+    }
+
+    private function draw(Draw $draw): void
+    {
+        $pool = array_intersect_key($this->there, array_flip($draw->pool));
+        $points = array_map(fn (ReadyQuestion $question): \Brick\Math\BigRational => $question->points, $pool);
+        foreach (DrawCheck::of($draw, $this->assessment, $points) as $finding) {
+            $this->findings[] = $finding->code === 'draw.small'
+                ? Finding::blocking($finding->code, $finding->path, $finding->message)
+                : $finding;
+        }
+        $incomplete = array_filter($pool, fn (ReadyQuestion $question): bool => ! $question->isComplete);
+        foreach ($incomplete as $question) {
+            $values = ['name' => self::named($question->title)];
+            $this->findings[] = Finding::blocking('entry.incomplete', "/$draw->id", Message::of('assembly.not-complete', $values));
+        }
+    }
+
+    private static function named(string $title): string
+    {
+        return $title === '' ? Message::of('assembly.a-question') : "“{$title}”";
+    }
+}

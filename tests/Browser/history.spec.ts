@@ -1,16 +1,20 @@
 import { accessible, signIn } from './helpers'
-import { expect, test } from './test'
+import { expect, type Page, test } from './test'
 
-test('an assessment goes into the bin and out of it, and is brought back as it was', async ({ page }) => {
-  const name = `Rocks and maps ${Date.now()}`
-  await signIn(page, 'orla')
+async function duplicate(page: Page, title: string, name: string) {
   await page.goto('/assessments')
-  await page.getByRole('link', { name: 'Year 9, unit 3: rocks and maps' }).first().click()
+  await page.getByRole('link', { name: title }).first().click()
   await page.getByRole('button', { name: 'More' }).click()
   await page.getByRole('menuitem', { name: 'Duplicate' }).click()
   await page.getByRole('dialog').getByRole('textbox', { name: 'Name' }).fill(name)
   await page.getByRole('button', { name: 'Create assessment' }).click()
   await expect(page.getByRole('dialog')).toHaveCount(0)
+}
+
+test('an assessment goes into the bin and out of it, and is brought back as it was', async ({ page }) => {
+  const name = `Rocks and maps ${Date.now()}`
+  await signIn(page, 'orla')
+  await duplicate(page, 'Year 9, unit 3: rocks and maps', name)
   const title = page.getByRole('textbox', { name: 'Name', exact: true })
   await expect(title).toHaveValue(name)
   const here = page.url()
@@ -49,13 +53,7 @@ test('an assessment goes into the bin and out of it, and is brought back as it w
 test('an assessment is checked, made ready, used, and stays as it was then', async ({ page }) => {
   const name = `Used ${Date.now()}`
   await signIn(page, 'orla')
-  await page.goto('/assessments')
-  await page.getByRole('link', { name: 'Year 9, unit 3: rocks and maps' }).first().click()
-  await page.getByRole('button', { name: 'More' }).click()
-  await page.getByRole('menuitem', { name: 'Duplicate' }).click()
-  await page.getByRole('dialog').getByRole('textbox', { name: 'Name' }).fill(name)
-  await page.getByRole('button', { name: 'Create assessment' }).click()
-  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await duplicate(page, 'Year 9, unit 3: rocks and maps', name)
 
   await page.getByRole('button', { name: 'State: draft' }).click()
   await page.getByRole('menuitem', { name: 'Check and mark as ready' }).click()
@@ -75,4 +73,22 @@ test('an assessment is checked, made ready, used, and stays as it was then', asy
   await page.getByRole('button', { name: 'State: used' }).click()
   await page.getByRole('menuitem', { name: 'Not used after all' }).click()
   await expect(page.getByRole('textbox', { name: 'Name', exact: true })).toBeEnabled()
+})
+
+test('two assessments become one with the sections of both', async ({ page }) => {
+  const name = `Final exam ${Date.now()}`
+  await signIn(page, 'orla')
+  await page.goto('/assessments')
+  await page.getByLabel('Select “Drawing on grids”').check()
+  await page.getByLabel('Select “Entry check: measuring”').check()
+  await page.getByRole('button', { name: 'Merge 2 into one' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Merge into a new assessment' })
+  await dialog.getByRole('textbox', { name: 'Name' }).fill(name)
+  await dialog.getByLabel('Bank').selectOption({ label: 'Field maths' })
+  await accessible(page)
+  await dialog.getByRole('button', { name: 'Create assessment' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByRole('region', { name: 'Drawing on grids' })).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Entry check: measuring' })).toBeVisible()
+  await expect(page.getByText('10 questions, 17 points').first()).toBeVisible()
 })

@@ -295,3 +295,17 @@ it('warns who shares a bank of questions that others cannot view', function (): 
             ->json('hidden'),
     )->toBe([['assessment' => $made['id'], 'title' => 'Unit test', 'person' => $world->people['reader']->name, 'questions' => 1]]);
 });
+
+it('merges several into one, of what one may read', function (): void {
+    $world = new World;
+    [$first, $second] = [$world->assessment(), $world->assessment()];
+    $body = fn (array $merge): array => ['title' => 'Final exam', 'bank' => 'rocks', 'merge' => $merge];
+    $made = another($world, 'writer', 'POST', '/assessments', $body([$first, $second]))->assertCreated()->json('data');
+    expect($made['totals']['questions'])->toBe(1) // both ask the same
+        ->and(array_column($made['content']['sections'], 'title'))->toBe(['Unit test'])
+        ->and($made['state'])->toBe('draft');
+    $secret = Bank::query()->create(['slug' => 'secret', 'name' => 'Secret'])->id;
+    DB::table('assessments')->where('id', $second)->update(['bank_id' => $secret]);
+    another($world, 'writer', 'POST', '/assessments', $body([$first, $second]))->assertNotFound();
+    another($world, 'writer', 'POST', '/assessments', $body(['lost']))->assertStatus(422);
+});

@@ -20,12 +20,16 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Assembly\Merge;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
+use WideQuarry\Question\PartKinds;
 
 final class AssessmentController
 {
+    private const MOST_MERGED = 50;
+
     #[Operation(
         'The assessments one may read, the last changed first (?is=binned: those in the bin)',
         response: ['data' => 'AssessmentRow[]'],
@@ -47,14 +51,14 @@ final class AssessmentController
     }
 
     #[Operation(
-        'Make an assessment in a bank: empty, of questions, or like another',
+        'Make an assessment in a bank: empty, of questions, like another, or of several merged',
         response: ['data' => 'Assessment'],
-        body: ['title' => 'string', 'bank' => 'string', 'questions' => 'uuid[]?', 'like' => 'uuid?'],
+        body: ['title' => 'string', 'bank' => 'string', 'questions' => 'uuid[]?', 'like' => 'uuid?', 'merge' => 'uuid[]?'],
         status: 201,
     )]
-    public function store(Request $request, SaveAssessment $save): JsonResponse
+    public function store(Request $request, SaveAssessment $save, PartKinds $kinds): JsonResponse
     {
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['title', 'bank', 'questions', 'like']);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['title', 'bank', 'questions', 'like', 'merge']);
         $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
         if ($bank === null || ! Gate::allows('write', $bank)) {
             throw Refused::because('assessment.bank', Message::of('app.http.controllers.choose-bank-you-can'), '/bank');
@@ -72,6 +76,9 @@ final class AssessmentController
             $like = $original->toJson();
             [$like->id, $like->title, $like->state] = [$json->id, $title, 'draft'];
             $json = $like;
+        } elseif ($fields->has('merge')) {
+            $json = (new Merge)->of(self::merged($fields), (string) Str::uuid7(), $title);
+            $original = Document::read($json, $kinds);
         }
         $made = $save->create($json, $bank->id, User::asking($request), $original);
         if ($fields->has('questions')) {
@@ -79,6 +86,19 @@ final class AssessmentController
         }
 
         return $this->answer($made->refresh())->setStatusCode(201);
+    }
+
+    /** @return list<Document> those that are to become one, which the person may read */
+    private static function merged(Fields $fields): array
+    {
+        $documents = [];
+        foreach ($fields->list('merge', self::MOST_MERGED) as $i => $id) {
+            $model = Assessment::query()->findOrFail(Fields::asUuid($id, "/merge/$i"));
+            Gate::authorize('view', $model);
+            $documents[] = $model->document();
+        }
+
+        return $documents;
     }
 
     #[Operation(

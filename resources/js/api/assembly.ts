@@ -37,8 +37,10 @@ export const assessmentQuery = (id: string) =>
     queryFn: async () => (await call<schema.Answers['GET /assessments/{assessment}']>('GET', `/assessments/${id}`)).body.data,
     retry: false,
   })
-export const makeAssessment = async (about: { title: string; bank: string; questions?: string[]; like?: string }, key: string) =>
-  (await call<schema.Answers['POST /assessments']>('POST', '/assessments', about, { 'Idempotency-Key': key })).body.data
+export const makeAssessment = async (
+  about: { title: string; bank: string; questions?: string[]; like?: string; merge?: string[] },
+  key: string,
+) => (await call<schema.Answers['POST /assessments']>('POST', '/assessments', about, { 'Idempotency-Key': key })).body.data
 export const saveAssessment = async (content: Content, version: number) =>
   (
     await call<schema.Answers['PUT /assessments/{assessment}']>(

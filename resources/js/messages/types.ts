@@ -328,6 +328,12 @@ export type Messages = {
     restore: string
     restored: (values: { title: Words }) => string
     inBin: string
+    merge: {
+      select: (values: { title: Words }) => string
+      go: (values: { n: Words }) => string
+      title: string
+      about: (values: { titles: Words }) => string
+    }
     state: {
       button: (values: { state: Words }) => string
       check: string

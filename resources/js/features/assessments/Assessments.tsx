@@ -32,6 +32,9 @@ export function Assessments() {
   const archived = rows.data?.filter((row) => row.archived).length ?? 0
   const shown = rows.data?.filter((row) => all || !row.archived) ?? []
   const [making, setMaking] = useState(false)
+  const [picked, setPicked] = useState<string[]>([])
+  const [isMerging, setMerging] = useState(false)
+  const merged = shown.filter((row) => picked.includes(row.id))
   useCommands('assessments', [
     { id: 'make', group: texts.frame.groups.here, title: texts.assembly.make, run: () => setMaking(true) },
     { id: 'bin', group: texts.frame.groups.here, title: texts.assembly.bin, run: () => set('is', 'binned') },
@@ -44,6 +47,9 @@ export function Assessments() {
       }
       actions={
         <>
+          {!isBin && merged.length > 1 ? (
+            <Button onClick={() => setMerging(true)}>{texts.assembly.merge.go({ n: merged.length })}</Button>
+          ) : null}
           <Button onClick={() => set('is', isBin ? '' : 'binned')}>{isBin ? texts.assembly.toList : texts.assembly.bin}</Button>
           <Button look="primary" onClick={() => setMaking(true)}>
             {texts.assembly.make}
@@ -62,6 +68,7 @@ export function Assessments() {
           <table className="mx-auto my-4 w-full max-w-240">
             <thead>
               <tr className="border-edge border-b text-left text-caption text-quiet">
+                {isBin ? null : <td />}
                 <th className="py-2 pr-4 font-normal">{texts.assembly.columns.title}</th>
                 <th className="pr-4 text-right font-normal">{texts.assembly.columns.questions}</th>
                 <th className="pr-4 font-normal max-md:hidden">{texts.assembly.columns.bank}</th>
@@ -72,6 +79,17 @@ export function Assessments() {
             <tbody>
               {shown.map((row) => (
                 <tr key={row.id} className="border-hairline border-b">
+                  {isBin ? null : (
+                    <td className="w-8">
+                      <input
+                        type="checkbox"
+                        className="size-4 accent-accent"
+                        aria-label={texts.assembly.merge.select({ title: row.title })}
+                        checked={picked.includes(row.id)}
+                        onChange={(event) => setPicked(event.target.checked ? [...picked, row.id] : picked.filter((one) => one !== row.id))}
+                      />
+                    </td>
+                  )}
                   <td className="py-2.5 pr-4">
                     <Link className="text-head font-semibold text-ink hover:text-accent hover:underline" to={`/assessments/${row.id}`}>
                       {row.title}
@@ -106,6 +124,7 @@ export function Assessments() {
         ) : null}
       </div>
       {making ? <NewAssessment onClose={() => setMaking(false)} /> : null}
+      {isMerging ? <NewAssessment merge={merged} onClose={() => setMerging(false)} /> : null}
     </Shell>
   )
 }

@@ -5,6 +5,7 @@ import { assessmentQuery, makeAssessment } from '@/api/assembly'
 import { ApiProblem } from '@/api/client'
 import { banksQuery } from '@/api/queries'
 import type { Bank } from '@/api/schema'
+import { list } from '@/lib/format'
 import { storedText, storeText } from '@/lib/storage'
 import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
@@ -14,10 +15,15 @@ import { setAtHand } from './useAtHand'
 
 const writable = (banks: Bank[]) => banks.filter((bank) => bank.may_write && !bank.archived)
 
-type Props = { questions?: string[]; like?: { id: string; title: string; bank: string }; onClose: () => void }
+type Props = {
+  questions?: string[]
+  like?: { id: string; title: string; bank: string }
+  merge?: { id: string; title: string }[]
+  onClose: () => void
+}
 
-/** A new assessment: empty, of what lies in the tray, or like another. */
-export function NewAssessment({ questions, like, onClose }: Props) {
+/** A new assessment: empty, of what lies in the tray, like another, or of several. */
+export function NewAssessment({ questions, like, merge, onClose }: Props) {
   const client = useQueryClient()
   const navigate = useNavigate()
   const tell = useToast()
@@ -25,17 +31,25 @@ export function NewAssessment({ questions, like, onClose }: Props) {
   const [title, setTitle] = useState(like ? texts.assembly.copyOf({ title: like.title }) : '')
   const [bank, setBank] = useState(like?.bank ?? '')
   const [key] = useState(() => crypto.randomUUID())
-  // Preselect the bank used last or one of one's own, never a shared one.
-  const last = storedText('assessments-in') ?? ''
-  const own = banks.find((one) => one.shared_with.length === 0 && one.may_manage)?.slug ?? ''
-  const chosen =
-    [bank, last, own].find((slug) => banks.some((one) => one.slug === slug)) ?? (banks.length === 1 ? (banks[0]?.slug ?? '') : '')
+  /** The bank that was chosen, the one used last, or one of one's own, never a shared one. */
+  const choice = (among: Bank[]) => {
+    const own = among.find((one) => one.shared_with.length === 0 && one.may_manage)?.slug
+    const wanted = [bank, storedText('assessments-in'), own].find((slug) => among.some((one) => one.slug === slug))
+    return wanted ?? (among.length === 1 ? (among[0]?.slug ?? '') : '')
+  }
+  const chosen = choice(banks)
   const make = useMutation({
     mutationFn: async () => {
-      const all = writable(await client.ensureQueryData(banksQuery))
-      const home = chosen || (all.length === 1 ? (all[0]?.slug ?? '') : '')
+      // Enter may be pressed before the banks are there
+      const home = choice(writable(await client.ensureQueryData(banksQuery)))
       return makeAssessment(
-        { title, bank: home, ...(questions ? { questions } : {}), ...(like ? { like: like.id } : {}) },
+        {
+          title,
+          bank: home,
+          ...(questions ? { questions } : {}),
+          ...(like ? { like: like.id } : {}),
+          ...(merge ? { merge: merge.map((one) => one.id) } : {}),
+        },
         `${key} ${title} ${home}`,
       )
     },
@@ -53,8 +67,9 @@ export function NewAssessment({ questions, like, onClose }: Props) {
   return (
     <FormDialog
       onClose={onClose}
-      title={like ? texts.assembly.duplicate : texts.assembly.make}
+      title={like ? texts.assembly.duplicate : merge ? texts.assembly.merge.title : texts.assembly.make}
       {...(questions ? { about: texts.assembly.count({ n: questions.length }) } : {})}
+      {...(merge ? { about: texts.assembly.merge.about({ titles: list(merge.map((one) => one.title)) }) } : {})}
       go={texts.assembly.makeGo}
       disabled={make.isPending}
       onSubmit={() => make.mutate()}

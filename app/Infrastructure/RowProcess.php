@@ -24,9 +24,12 @@ final class RowProcess
     {
     }
 
-    /** @return list<self> as many as can be started */
+    /** @return list<self> as many as can be started; none in a web request, which is too short for them */
     public static function start(int $wanted): array
     {
+        if (PHP_SAPI !== 'cli') {
+            return []; // PHP_BINARY is the server then
+        }
         $started = [];
         $command = [PHP_BINARY, '-d', 'memory_limit=256M', base_path('bootstrap/rows.php')];
         for ($i = 0; $i < $wanted; $i++) {

@@ -81,3 +81,15 @@ it('can be thrown away while it waits for the choice', function (): void {
     another($world, 'writer', 'DELETE', "/intakes/$intake->id")->assertNoContent();
     expect(Intake::query()->find($intake->id))->toBeNull();
 });
+
+it('ends an import that was stopped before its parts were listed', function (): void {
+    $world = new World;
+    Queue::fake([WorkOnIntake::class]);
+    $this->actingAs($world->people['writer']);
+    $file = UploadedFile::fake()->createWithContent('quizzes.xml', World::quizzes('Tides', 'Rocks'));
+    $made = $this->post('/api/v1/intakes', ['files' => [$file], 'choose' => '1'], ['Accept' => 'application/json'])->assertCreated();
+    $intake = Intake::query()->findOrFail($made->json('data.id'));
+    another($world, 'writer', 'DELETE', "/intakes/$intake->id")->assertNoContent();
+    (new WorkOnIntake($intake->id))->handle();
+    expect($intake->refresh()->state)->toBe('cancelled');
+});

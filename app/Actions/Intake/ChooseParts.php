@@ -50,6 +50,7 @@ final readonly class ChooseParts
         return Intake::query()
             ->whereKey($intake->id)
             ->where('state', 'reading')
+            ->where('stop_asked', false) // ReadIntake ends one that was stopped
             ->update($any ? ['state' => 'choosing', 'chooses' => false] : ['chooses' => false]) > 0 && $any;
     }
 

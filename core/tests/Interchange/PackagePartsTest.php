@@ -5,6 +5,7 @@ declare(strict_types=1);
 use WideQuarry\Assembly\Assessment;
 use WideQuarry\Interchange\DividedFormat;
 use WideQuarry\Interchange\Formats;
+use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Package\ZipWriter;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\PackagePart;
@@ -164,3 +165,28 @@ it('gives the same identifiers to what stands twice in a document, however much 
     expect(array_map(count(...), $parts))->toBe([1, 1, 1])->and($apart)->toBe($all);
     unlink($file);
 });
+
+it('takes along the stimuli of chosen questions with their pictures, and no others', function (string $name, bool $own): void {
+    $content = twoTests();
+    $picture = '<img data-media="m1" alt="A shore">';
+    $bytes = (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==');
+    $content->media[] = Medium::of('m1', 'image/png', 'shore.png', $bytes);
+    $content->stimuli[] = (object) [
+        'id' => '0192f0c4-0000-7000-8000-0000000000c1', 'title' => 'The shore', 'language' => 'en', 'body' => "<p>Look. $picture</p>",
+    ];
+    $content->questions[0]->stimuli = [$content->stimuli[0]->id]; // in the autumn test alone
+    $file = (string) tempnam(sys_get_temp_dir(), 'parts');
+    Formats::standard(StandardKinds::all())->named($name)?->write($content, $file);
+    $file = $own ? $file : withoutOwnCopies($file);
+    $brought = function (string $title) use ($file): array {
+        $part = array_values(array_filter(partsOf($file), fn (PackagePart $part): bool => $part->title === $title))[0];
+        $format = Formats::standard(StandardKinds::all())->for(new Source($file, 'parts.zip'), Formats::QUESTIONS);
+        assert($format instanceof DividedFormat);
+        $choice = $format->parts(new Source($file, 'parts.zip'))->choose([$part->id]);
+        $found = PackageContents::collect($format->read(new Source($file, 'parts.zip', [], $choice)));
+
+        return [count($found->stimuli), count($found->media)];
+    };
+    expect($brought('Autumn test'))->toBe([1, 1])->and($brought('Spring test'))->toBe([0, 0]);
+    unlink($file);
+})->with(['pack', 'qti22', 'qti30'])->with(['ours' => true, 'as of somebody else' => false]);

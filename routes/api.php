@@ -246,6 +246,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::put('assessments/{assessment}', [AssessmentController::class, 'update'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/questions', [AssessmentController::class, 'add'])->whereUuid('assessment');
     Route::delete('assessments/{assessment}', [AssessmentController::class, 'destroy'])->whereUuid('assessment');
+    Route::get('assessments/{assessment}/compare/{other}', [AssessmentController::class, 'compare'])->whereUuid(['assessment', 'other']);
     Route::get('assessments/{assessment}/check', [AssessmentStateController::class, 'check'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/state', [AssessmentStateController::class, 'update'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/restore', [AssessmentController::class, 'restore'])->whereUuid('assessment');

@@ -47,6 +47,7 @@ export const screens: Screen[] = [
   screen('/banks/:slug', () => import('./features/banks/Bank'), 'Bank', bankReads),
   screen('/banks/:slug/write', () => import('./features/questions/Desk'), 'NewDesk'),
   screen('/banks/:slug/order', () => import('./features/banks/Order'), 'Order'),
+  screen('/assessments/:id/compare', () => import('./features/assessments/CompareAssessments'), 'CompareAssessments'),
   screen('/assessments/:id/history', () => import('./features/assessments/History'), 'History'),
   screen('/banks/:slug/carry', () => import('./features/banks/carry/CarryOver'), 'CarryOver'),
   screen('/banks/:slug/compare', () => import('./features/banks/Compare'), 'Compare'),

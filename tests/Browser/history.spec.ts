@@ -91,4 +91,11 @@ test('two assessments become one with the sections of both', async ({ page }) =>
   await expect(page.getByRole('region', { name: 'Drawing on grids' })).toBeVisible()
   await expect(page.getByRole('region', { name: 'Entry check: measuring' })).toBeVisible()
   await expect(page.getByText('10 questions, 17 points').first()).toBeVisible()
+
+  await page.getByRole('button', { name: 'More' }).first().click()
+  await page.getByRole('menuitem', { name: 'Compare with another' }).click()
+  await page.getByLabel('Compare with').selectOption({ label: 'Drawing on grids (Grids and graphs)' })
+  await expect(page.getByRole('region', { name: 'In both' }).getByRole('link')).toHaveCount(5)
+  await expect(page.getByRole('region', { name: 'Only in “Drawing on grids”' }).getByText('None.')).toBeVisible()
+  await accessible(page)
 })

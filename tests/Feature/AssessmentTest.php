@@ -309,3 +309,22 @@ it('merges several into one, of what one may read', function (): void {
     another($world, 'writer', 'POST', '/assessments', $body([$first, $second]))->assertNotFound();
     another($world, 'writer', 'POST', '/assessments', $body(['lost']))->assertStatus(422);
 });
+
+it('compares two: what both ask, what one asks, and what is nearly the same', function (): void {
+    $world = new World;
+    $words = '<p>Which rock of the upper quarry splits into thin sheets when it is struck with a hammer%s?</p><div data-part="p1"></div>';
+    [$one, $twin] = [$world->add('One', sprintf($words, '')), $world->add('Twin', sprintf($words, ' twice'))];
+    $make = fn (array $questions): string => another($world, 'writer', 'POST', '/assessments', [
+        'title' => 'Unit test', 'bank' => 'rocks', 'questions' => $questions,
+    ])->json('data.id');
+    [$here, $there] = [$make([$world->question, $one]), $make([$world->question, $twin])];
+    $found = another($world, 'reader', 'GET', "/assessments/$here/compare/$there")->assertOk()->json('data');
+    expect(array_column($found['both'], 'id'))->toBe([$world->question])
+        ->and($found['only_here'])->toBe([['id' => $one, 'title' => 'One']])
+        ->and($found['only_there'])->toBe([['id' => $twin, 'title' => 'Twin']])
+        ->and($found['near'])->toBe([['here' => $one, 'there' => $twin]]);
+    DB::table('assessments')
+        ->where('id', $there)
+        ->update(['bank_id' => Bank::query()->create(['slug' => 'secret', 'name' => 'Secret'])->id]);
+    another($world, 'writer', 'GET', "/assessments/$here/compare/$there")->assertNotFound();
+});

@@ -480,6 +480,10 @@ return [
         [401, 404, 403, 204, 204, 403, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}", null],
     ],
+    'GET api/v1/assessments/{assessment}/compare/{other}' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/compare/{$w->assessment()}", null],
+    ],
     'GET api/v1/assessments/{assessment}/check' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/check", null],

@@ -14,6 +14,7 @@ use App\Models\Assessment;
 use App\Models\Bank;
 use App\Models\User;
 use App\Policies\ReadableIds;
+use App\Queries\AssessmentComparison;
 use App\Queries\Assessments;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -48,6 +49,17 @@ final class AssessmentController
         Gate::authorize('view', $assessment);
 
         return $this->answer($assessment);
+    }
+
+    #[Operation('What two assessments have in common, and what is nearly the same in them', response: ['data' => 'AssessmentComparison'])]
+    public function compare(Request $request, Assessment $assessment, string $other): JsonResponse
+    {
+        Gate::authorize('view', $assessment);
+        $there = Assessment::query()->findOrFail($other);
+        Gate::authorize('view', $there);
+        $compared = AssessmentComparison::of($assessment->document(), $there->document(), User::asking($request));
+
+        return new JsonResponse(['data' => $compared]);
     }
 
     #[Operation(

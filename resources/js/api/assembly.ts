@@ -66,6 +66,14 @@ export const binnedAssessmentsQuery = queryOptions({
   queryFn: async () => (await call<schema.Answers['GET /assessments']>('GET', '/assessments?is=binned')).body.data,
 })
 
+export const comparedQuery = (here: string, there: string) =>
+  queryOptions({
+    queryKey: ['assessment', here, 'compare', there],
+    queryFn: async () =>
+      (await call<schema.Answers['GET /assessments/{assessment}/compare/{other}']>('GET', `/assessments/${here}/compare/${there}`)).body
+        .data,
+    staleTime: 0,
+  })
 export const checkQuery = (id: string, version: number) =>
   queryOptions({
     queryKey: ['assessment', id, 'check', version],

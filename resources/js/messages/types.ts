@@ -328,6 +328,23 @@ export type Messages = {
     restore: string
     restored: (values: { title: Words }) => string
     inBin: string
+    compared: {
+      command: string
+      title: string
+      with: string
+      pick: string
+      pickFirst: string
+      both: string
+      onlyHere: (values: { title: Words }) => string
+      near: string
+      nearAbout: string
+      nearPair: (values: { here: Words; there: Words }) => string
+      hidden: string
+      balance: string
+      all: string
+      cell: (values: { n: number; points: Words }) => string
+      nothing: string
+    }
     merge: {
       select: (values: { title: Words }) => string
       go: (values: { n: Words }) => string

@@ -222,6 +222,7 @@ function Bench({ start }: { start: Whole }) {
           {stored.may_change_state ? <StateMenu document={document} onShow={show} /> : null}
           <Menu.Root align="end" button={<Button>{texts.bank.more}</Button>}>
             <Menu.Item onSelect={() => setCopying(true)}>{texts.assembly.duplicate}</Menu.Item>
+            <Menu.Item onSelect={() => navigate(`/assessments/${stored.id}/compare`)}>{texts.assembly.compared.command}</Menu.Item>
             <Menu.Item onSelect={() => navigate(`/assessments/${stored.id}/history`)}>{texts.assembly.history.command}</Menu.Item>
             {mayWrite ? <Menu.Item onSelect={() => bin.mutate()}>{texts.assembly.remove}</Menu.Item> : null}
           </Menu.Root>

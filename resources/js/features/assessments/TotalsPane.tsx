@@ -23,19 +23,23 @@ export function TotalsPane({ totals, children }: { totals: Totals; children: Rea
   )
 }
 
-function Table({ by, lines, all }: { by: 'kinds' | 'topics' | 'standards' | 'difficulties'; lines: TotalLine[]; all: number }) {
+export type By = 'kinds' | 'topics' | 'standards' | 'difficulties'
+
+/** What a line of the totals stands for, in words. */
+export function lineName(by: By, name: string): string {
+  if (name === 'hidden' || name === '⟨hidden⟩') return texts.assembly.hiddenLine
+  if (name === '') return texts.assembly.without[by] ?? ''
+  if (by === 'difficulties') return texts.bank.difficulty({ n: Number(name) })
+  return by === 'kinds'
+    ? name
+        .split('+')
+        .map((kind) => kindNames[kind] ?? kind)
+        .join(' and ')
+    : name
+}
+
+function Table({ by, lines, all }: { by: By; lines: TotalLine[]; all: number }) {
   if (lines.length === 0) return null
-  const named = (name: string) => {
-    if (name === 'hidden' || name === '⟨hidden⟩') return texts.assembly.hiddenLine
-    if (name === '') return texts.assembly.without[by]
-    if (by === 'difficulties') return texts.bank.difficulty({ n: Number(name) })
-    return by === 'kinds'
-      ? name
-          .split('+')
-          .map((kind) => kindNames[kind] ?? kind)
-          .join(' and ')
-      : name
-  }
   return (
     <table className="w-full">
       <caption className="pb-1 text-left font-semibold">{texts.assembly.by[by]}</caption>
@@ -55,7 +59,7 @@ function Table({ by, lines, all }: { by: 'kinds' | 'topics' | 'standards' | 'dif
                 className="absolute inset-y-0.5 left-0 bg-accent-tint"
                 style={{ width: `${all > 0 ? (100 * line.points) / all : 0}%` }}
               />
-              <span className="relative pl-1">{named(line.name)}</span>
+              <span className="relative pl-1">{lineName(by, line.name)}</span>
             </th>
             <td className="text-right tabular-nums">{line.questions}</td>
             <td className="text-right tabular-nums">{rounded(line.points)}</td>

@@ -99,6 +99,7 @@ function seams(): array
             'question' => [$own, $hidden],
             'stimulus' => [$stimulus, $secret],
             'assessment' => [$assessment, $secretTest],
+            'other' => [$assessment, $secretTest], // an assessment too
             'number' => ['1'],
             'medium' => ['m1'],
             'entry' => ['e-'.str_replace('-', '', $own), 'e-'.str_replace('-', '', $hidden)],

@@ -56,7 +56,7 @@ test('a spreadsheet with ten bad cells is mended, imported, changed and imported
   await page.getByRole('menuitem', { name: 'Keep this mapping' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Rock cycle tables')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
-  await expect(page.getByText('The mapping is kept as “Rock cycle tables”.')).toBeVisible()
+  await expect(page.getByText('The mapping is kept as “Rock cycle tables”.').first()).toBeVisible()
 
   await page.getByRole('button', { name: 'Choose destination' }).click()
   await page.getByLabel('A new bank').check()

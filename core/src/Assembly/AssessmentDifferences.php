@@ -154,11 +154,17 @@ final class AssessmentDifferences
         if ($was->draw !== $is->draw) {
             $this->say('changed-draw', ['name' => $name, 'before' => self::text($was, 'draw'), 'after' => self::text($is, 'draw')]);
         }
-        [$before, $now] = [(array) ($was->pool ?? []), (array) ($is->pool ?? [])];
+        [$before, $now] = [self::pool($was), self::pool($is)];
         [$added, $taken] = [count(array_diff($now, $before)), count(array_diff($before, $now))];
         if ($added + $taken > 0) {
             $this->say('changed-pool', ['name' => $name, 'added' => $added, 'taken' => $taken]);
         }
+    }
+
+    /** @return list<string> */
+    private static function pool(\stdClass $draw): array
+    {
+        return is_array($draw->pool ?? null) ? array_values(array_filter($draw->pool, is_string(...))) : [];
     }
 
     /** That the entries which stay in a section stand in another order. */

@@ -54,13 +54,14 @@ final class ReadyCheck
     private function pick(Pick $pick): void
     {
         $question = $this->there[$pick->question] ?? null;
-        if ($question === null && $pick->variation === null) {
+        if ($pick->variation !== null) {
+            $name = self::named($pick->variation->title);
+        } elseif ($question === null) {
             $this->findings[] = Finding::blocking('entry.gone', "/$pick->id", Message::of('assembly.asks-what-is-gone'));
 
             return;
-        }
-        $name = self::named($pick->variation === null ? $question->title ?? '' : $pick->variation->title);
-        if ($pick->variation === null && $question !== null) {
+        } else {
+            $name = self::named($question->title);
             $this->question($question, $pick->id, $name);
         }
         if ($question?->isMarked !== false && $pick->points($question?->points)->isZero()) {

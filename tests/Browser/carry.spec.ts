@@ -35,6 +35,7 @@ test('a unit of last year goes into the bank of this year, and back again', asyn
 
   await page.goto(act)
   await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByText(/^Restored \d+ questions/).first()).toBeVisible({ timeout: 20_000 })
   await page.goto('/assessments')
   await expect(page.getByText('Year 9, unit 3: rocks and maps').first()).toBeVisible()
   await expect(page.getByText(name)).toHaveCount(0)

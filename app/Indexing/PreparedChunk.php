@@ -21,10 +21,9 @@ final readonly class PreparedChunk
 {
     /**
      * @param  string  $rows  JSON, as StagedRows::store() takes it
-     * @param  int  $left  how many could not be read
      * @param  list<array{position: int, question: string|null, value: string}>  $notices  value is JSON
      */
-    public function __construct(public string $rows, public int $left, public array $notices)
+    public function __construct(public string $rows, public array $notices)
     {
     }
 
@@ -51,7 +50,7 @@ final readonly class PreparedChunk
             }
         }
 
-        return new self(Json::encode($rows), count($given) - count($rows), $notices);
+        return new self(Json::encode($rows), $notices);
     }
 
     /**
@@ -94,12 +93,12 @@ final readonly class PreparedChunk
         $media = $asked->names('media', PHP_INT_MAX, PHP_INT_MAX);
         $made = self::of($given, $asked->string('file', '', PHP_INT_MAX), $media, $kinds);
 
-        return Json::encode(['rows' => $made->rows, 'left' => $made->left, 'notices' => $made->notices])."\n";
+        return Json::encode(['rows' => $made->rows, 'notices' => $made->notices])."\n";
     }
 
     public static function read(string $line): self
     {
-        $fields = Fields::of(Json::decode($line), '', ['rows', 'left', 'notices']);
+        $fields = Fields::of(Json::decode($line), '', ['rows', 'notices']);
         $notices = [];
         foreach ($fields->list('notices', PHP_INT_MAX) as $one) {
             assert($one instanceof \stdClass && is_int($one->position) && is_string($one->value));
@@ -107,6 +106,6 @@ final readonly class PreparedChunk
             $notices[] = ['position' => $one->position, 'question' => $question, 'value' => $one->value];
         }
 
-        return new self($fields->string('rows', '', PHP_INT_MAX), $fields->int('left', 0, 0, PHP_INT_MAX), $notices);
+        return new self($fields->string('rows', '', PHP_INT_MAX), $notices);
     }
 }

@@ -22,7 +22,7 @@ final class AssessmentComparison
     public static function of(Assessment $here, Assessment $there, User $person): array
     {
         [$a, $b] = [$here->questions(), $there->questions()];
-        $titles = self::titles([...$a, ...$b], $person);
+        $titles = QuestionTitles::of([...$a, ...$b], $person);
         [$onlyHere, $onlyThere] = [array_values(array_diff($a, $b)), array_values(array_diff($b, $a))];
 
         return [
@@ -41,28 +41,6 @@ final class AssessmentComparison
     private static function named(array $ids, array $titles): array
     {
         return array_map(fn (string $id): array => ['id' => $id, 'title' => $titles[$id] ?? ''], $ids);
-    }
-
-    /**
-     * @param  list<string>  $questions
-     * @return array<string, string>
-     */
-    private static function titles(array $questions, User $person): array
-    {
-        /** @var list<object{id: string, title: string}&\stdClass> $rows */
-        $rows = DB::select(
-            <<<'SQL'
-            SELECT id, title FROM questions WHERE id = ANY (?::uuid[]) AND EXISTS (SELECT 1 FROM visible_questions(?) AS visible
-                WHERE visible.id = questions.id OFFSET 0)
-            SQL,
-            ['{'.implode(',', $questions).'}', $person->id],
-        );
-        $titles = [];
-        foreach ($rows as $row) {
-            $titles[$row->id] = $row->title;
-        }
-
-        return $titles;
     }
 
     /**

@@ -43,7 +43,8 @@ final readonly class AssessmentHistory
             [$assessment->id, $before, $before, self::PAGE + 1],
         );
         $documents = array_map(fn (\stdClass $row): Document => Document::read(Json::decode($row->content), $this->kinds), $rows);
-        $titles = self::titles($documents, $person);
+        $questions = array_merge(...array_map(fn (Document $one): array => $one->questions(), $documents), ...[[]]);
+        $titles = QuestionTitles::of(array_values(array_unique($questions)), $person);
         $history = [];
         foreach (array_slice($rows, 0, self::PAGE) as $i => $row) {
             $history[] = [
@@ -58,30 +59,5 @@ final readonly class AssessmentHistory
         }
 
         return $history;
-    }
-
-    /**
-     * @param  list<Document>  $documents
-     * @return array<string, string> question → its title, where the person may read it
-     */
-    private static function titles(array $documents, User $person): array
-    {
-        $questions = array_map(fn (Document $one): array => $one->questions(), $documents);
-        $questions = array_values(array_unique(array_merge(...$questions, ...[[]])));
-        /** @var list<object{id: string, title: string}&\stdClass> $rows */
-        $rows = DB::select(
-            <<<'SQL'
-            SELECT id, title FROM questions WHERE id = ANY (?::uuid[]) AND EXISTS (SELECT 1 FROM visible_questions(?) AS visible
-                WHERE visible.id = questions.id OFFSET 0)
-            SQL,
-            ['{'.implode(',', $questions).'}', $person->id],
-        );
-
-        $titles = [];
-        foreach ($rows as $row) {
-            $titles[$row->id] = $row->title;
-        }
-
-        return $titles;
     }
 }

@@ -5,15 +5,19 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Actions\Bulk\CarryPlan;
+use App\Errors\Refused;
 use App\Models\User;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
 use App\Search\Scope;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Messages\Message;
 
 /** Which questions a carry-over takes along: what meets its filter, what lies in its folders, what its assessments ask. */
 final readonly class CarriedQuestions
 {
+    private const MOST = 50_000;
+
     public function __construct(private QuestionSearch $search)
     {
     }
@@ -21,6 +25,7 @@ final readonly class CarriedQuestions
     /**
      * @param  string|null  $until  only those that were there by then
      * @return array{chosen: list<string>, asked: list<string>} asked: those that only assessments bring along
+     * @throws Refused when they are too many
      */
     public function of(CarryPlan $plan, User $person, ?string $until = null): array
     {
@@ -34,6 +39,9 @@ final readonly class CarriedQuestions
             $chosen += array_fill_keys($ids, true);
         }
         $asked = array_diff_key(array_fill_keys(self::asked($plan->assessments, $person), true), $chosen);
+        if (count($chosen) + count($asked) > self::MOST) {
+            throw Refused::because('carry.too_many', Message::of('app.actions.bulk.carry-too-many', ['most' => self::MOST]));
+        }
 
         return ['chosen' => array_map(strval(...), array_keys($chosen)), 'asked' => array_map(strval(...), array_keys($asked))];
     }

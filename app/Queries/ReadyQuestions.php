@@ -15,27 +15,26 @@ use WideQuarry\Numbers\Exact;
 /**
  * Whether an assessment can be given to learners, as its questions are now.
  *
- * @phpstan-type Row object{id: string, title: string, points: string, is_complete: bool, specimens_failing: int,
- *     is_marked: bool}&\stdClass
+ * @phpstan-type Row object{id: string, points: string, is_complete: bool, specimens_failing: int, is_marked: bool}&\stdClass
  */
 final class ReadyQuestions
 {
     /** @return list<Finding> */
     public static function check(Assessment $assessment, User $person): array
     {
+        $titles = QuestionTitles::of($assessment->questions(), $person);
         /** @var list<Row> $rows */
         $rows = DB::select(
             <<<'SQL'
-            SELECT id, points, is_complete, specimens_failing, marking <> '' AS is_marked,
-                CASE WHEN EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) THEN title ELSE '' END AS title
-            FROM questions WHERE id = ANY (?::uuid[]) AND binned_at IS NULL
+            SELECT id, points, is_complete, specimens_failing, marking <> '' AS is_marked FROM questions
+            WHERE id = ANY (?::uuid[]) AND binned_at IS NULL
             SQL,
-            [$person->id, '{'.implode(',', $assessment->questions()).'}'],
+            ['{'.implode(',', $assessment->questions()).'}'],
         );
         $there = [];
         foreach ($rows as $row) {
             $there[$row->id] = new ReadyQuestion(
-                $row->title,
+                $titles[$row->id] ?? '',
                 Exact::of($row->points),
                 $row->is_complete,
                 $row->specimens_failing,

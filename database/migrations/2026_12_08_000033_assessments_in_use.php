@@ -17,7 +17,7 @@ return new class extends Migration
                 recorded_by uuid REFERENCES users ON DELETE SET NULL, created_at timestamptz NOT NULL DEFAULT now()
             );
             CREATE INDEX assessment_occasions_assessment ON assessment_occasions (assessment_id, used_on);
-            COMMENT ON COLUMN assessment_occasions.asked IS 'question and revision by entry; values and the order of options follow the roll in print';
+            COMMENT ON COLUMN assessment_occasions.asked IS 'question and revision by entry; values and order follow the roll in print';
             SQL);
     }
 };

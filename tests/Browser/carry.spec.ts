@@ -23,7 +23,7 @@ test('a unit of last year goes into the bank of this year, and back again', asyn
   await accessible(page)
   await page.getByRole('button', { name: /^Carry over \d+ questions and 1 assessment$/ }).press('Enter')
 
-  await expect(page.getByText(/^Carried over \d+ questions\./)).toBeVisible({ timeout: 20_000 })
+  await expect(page.getByText(/^Carried over \d+ questions and 1 assessment\./)).toBeVisible({ timeout: 20_000 })
   const act = page.url()
   await page.goto('/banks')
   await page.getByRole('link', { name, exact: true }).click()

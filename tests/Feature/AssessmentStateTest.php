@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\Assembly\SaveAssessment;
 use App\Models\Assessment;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -26,7 +27,8 @@ it('makes ready only what was checked, and a draft again of what is changed', fu
     DB::table('questions')->where('id', $world->question)->update(['is_complete' => true]);
     stateOf($world, $id, ['state' => 'ready'])->assertOk()->assertJsonPath('data.state', 'ready');
     $now = another($world, 'writer', 'GET', "/assessments/$id")->json('data');
-    another($world, 'writer', 'PUT', "/assessments/$id", ['content' => [...$now['content'], 'title' => 'Other']], ['If-Match' => "\"{$now['version']}\""])
+    $content = [...$now['content'], 'title' => 'Other'];
+    another($world, 'writer', 'PUT', "/assessments/$id", ['content' => $content], ['If-Match' => "\"{$now['version']}\""])
         ->assertOk()
         ->assertJsonPath('data.state', 'draft');
 });
@@ -61,4 +63,19 @@ it('does not change the state of what somebody else has changed since', function
     another($world, 'writer', 'POST', "/assessments/$id/state", ['state' => 'archived'])->assertStatus(428);
     stateOf($world, $id, ['state' => 'lost'])->assertStatus(422);
     expect(Assessment::query()->findOrFail($id)->state)->toBe('draft');
+});
+
+it('refuses a change that was begun before it was used, and leaves what is ready so when a question is kept', function (): void {
+    $world = new World;
+    $id = $world->assessment();
+    DB::table('questions')->where('id', $world->question)->update(['is_complete' => true]);
+    $save = app(SaveAssessment::class);
+    $json = Assessment::query()->findOrFail($id)->document()->toJson();
+    $stale = Assessment::query()->findOrFail($id);
+    DB::table('assessments')->where('id', $id)->update(['state' => 'used']);
+    expect($save->revise($stale, $json, 1, $world->people['writer']))->toBeFalse();
+    DB::table('assessments')->where('id', $id)->update(['state' => 'draft']);
+    stateOf($world, $id, ['state' => 'ready'])->assertOk();
+    another($world, 'writer', 'POST', "/questions/$world->question/keep", ['revision' => 1])->assertOk()->assertJsonPath('data.kept', 1);
+    expect(Assessment::query()->findOrFail($id)->state)->toBe('ready');
 });

@@ -198,6 +198,10 @@ it('refuses a plan that cannot be carried out, and makes no bank for it', functi
         fn (): array => ['assessments' => [(string) Str::uuid7()]],
         'One of these assessments is not in the bank any more. Reload the page and choose again.',
     ],
+    'too many frameworks' => [
+        fn (): array => ['filter' => '', 'frameworks' => (object) array_fill_keys(range(1, 51), null)],
+        'Expected an object of at most 50 frameworks, found an object.',
+    ],
     'a framework that is not there' => [
         fn (): array => ['filter' => '', 'frameworks' => (object) [World::STATEMENT => World::STATEMENT]],
         'This framework does not exist any more. Reload the page and choose again.',

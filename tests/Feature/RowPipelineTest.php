@@ -23,8 +23,8 @@ function chunksOfQuestions(): array
             } elseif ($position === 651) {
                 $question->body .= '<blink>Look</blink><img data-media="m1" alt="A shore">';
             }
-            $place = ['id' => (string) Str::uuid7(), 'intake_id' => World::STATEMENT, 'file_id' => World::STATEMENT, 'position' => $position];
-            $given[] = ['question' => $question, 'place' => [...$place, 'number' => $position]];
+            $place = ['intake_id' => World::STATEMENT, 'file_id' => World::STATEMENT, 'position' => $position, 'number' => $position];
+            $given[] = ['question' => $question, 'place' => ['id' => (string) Str::uuid7(), ...$place]];
         }
         $chunks[] = new QuestionChunk('rocks.csv', $given, ['m1' => 'm2'], [], $c);
     }

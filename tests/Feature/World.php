@@ -333,10 +333,11 @@ final class World
     public static function quizzes(string ...$quizzes): string
     {
         $item = fn (string $title, int $n): string => "<item ident=\"$title-$n\" title=\"$title $n\"><presentation>"
-            ."<material><mattext>What is $title $n?".'</mattext></material><response_str ident="r"><render_fib/></response_str></presentation></item>';
+            ."<material><mattext>What is $title $n?</mattext></material>"
+            .'<response_str ident="r"><render_fib/></response_str></presentation></item>';
 
         return '<questestinterop>'.implode('', array_map(
-            fn (string $title): string => "<assessment title=\"$title\"><section>{$item($title, 1)}{$item($title, 2)}</section></assessment>",
+            fn (string $title): string => "<assessment title=\"$title\"><section>".$item($title, 1).$item($title, 2).'</section></assessment>',
             $quizzes,
         )).'</questestinterop>';
     }

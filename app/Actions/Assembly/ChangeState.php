@@ -23,6 +23,8 @@ use WideQuarry\Printing\PrintSettings;
  */
 final readonly class ChangeState
 {
+    private const MOST_OCCASIONS = 500;
+
     public function __construct(private SaveAssessment $save)
     {
     }
@@ -71,6 +73,9 @@ final readonly class ChangeState
             if ($isFirst && ! $this->save->revise($assessment, $document->allPinned($revisions), $base, $person, state: 'used')) {
                 return false;
             }
+            if (DB::table('assessment_occasions')->where('assessment_id', $assessment->id)->count() >= self::MOST_OCCASIONS) {
+                throw Refused::because('assessment.occasions', Message::of('app.actions.assembly.used-too-often', ['most' => self::MOST_OCCASIONS]));
+            }
             DB::table('assessment_occasions')->insert([
                 'id' => (string) Str::uuid7(),
                 'assessment_id' => $assessment->id,
@@ -89,7 +94,7 @@ final readonly class ChangeState
     public function unused(Assessment $assessment, int $base, User $person): bool
     {
         return (bool) DB::transaction(function () use ($assessment, $base, $person): bool {
-            $isStored = $this->save->revise($assessment, $assessment->document()->toJson(), $base, $person);
+            $isStored = $this->save->revise($assessment, $assessment->document()->toJson(), $base, $person, state: 'draft');
             if ($isStored) {
                 DB::table('assessment_occasions')->where('assessment_id', $assessment->id)->delete();
             }
@@ -112,7 +117,10 @@ final readonly class ChangeState
     private static function revisions(Document $document): array
     {
         /** @var list<object{id: string, revision: int, approved_revision: int|null}&\stdClass> $rows */
-        $rows = DB::table('questions')->whereIn('id', $document->questions())->get(['id', 'revision', 'approved_revision'])->all();
+        $rows = DB::select(
+            'SELECT id, revision, approved_revision FROM questions WHERE id = ANY (?::uuid[])',
+            ['{'.implode(',', $document->questions()).'}'],
+        );
         $revisions = [];
         foreach ($rows as $row) {
             $revisions[$row->id] = [$row->revision, $row->approved_revision];

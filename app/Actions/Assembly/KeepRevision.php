@@ -42,7 +42,8 @@ final readonly class KeepRevision
                 return false;
             }
             // false when somebody else saved in between: read their version and try again
-            if ($this->save->revise($now, $document->keeping($question, $revision), $now->version, $person)) {
+            $state = $now->state === 'ready' ? 'ready' : null; // it asks what it asked when it was checked
+            if ($this->save->revise($now, $document->keeping($question, $revision), $now->version, $person, state: $state)) {
                 return true;
             }
         }

@@ -8,6 +8,7 @@ use App\Errors\Refused;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Policies\ReadableIds;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Assembly\Pick;
@@ -53,7 +54,7 @@ final readonly class SaveAssessment
 
     /**
      * @param  int  $base  the version it was started from
-     * @param  'draft'|'ready'|'used'|'archived'  $state
+     * @param  'draft'|'ready'|'used'|'archived'|null  $state  null for a change of what it asks, which those that were used refuse
      * @param  int|null  $broughtBack  the revision whose content it is; what that names may stay
      * @return bool false when somebody else has saved since, and nothing was stored
      *
@@ -65,12 +66,12 @@ final readonly class SaveAssessment
         int $base,
         User $person,
         ?int $broughtBack = null,
-        string $state = 'draft',
+        ?string $state = null,
     ): bool {
         $json = clone $json;
-        unset($json->state);
-        if ($state !== 'draft') {
-            $json->state = $state; // who changes one that was ready has it checked again
+        unset($json->state); // who changes one that was ready has it checked again
+        if ($state !== null && $state !== 'draft') {
+            $json->state = $state;
         }
         $before = $broughtBack === null ? $assessment->document() : Document::read($json, $this->kinds);
         $document = $this->read($json, $person, $before);
@@ -78,11 +79,12 @@ final readonly class SaveAssessment
             throw Refused::because('assessment.other_id', Message::of('app.actions.assembly.identifier-not-assessment-address'), '/id');
         }
 
-        return DB::transaction(function () use ($assessment, $document, $base, $person, $broughtBack): bool {
+        return DB::transaction(function () use ($assessment, $document, $base, $person, $broughtBack, $state): bool {
             KeptRevisions::begin($assessment);
             $stored = Assessment::query()
                 ->whereKey($assessment->id)
                 ->where('version', $base)
+                ->when($state === null, fn (Builder $query) => $query->whereNull('binned_at')->whereIn('state', ['draft', 'ready']))
                 ->update(['version' => $base + 1, 'updated_at' => now(), ...self::columns($document)]);
             if ($stored === 1) {
                 $this->uses($document, $person);

@@ -33,8 +33,6 @@ final readonly class BeginOperation
 
     private const LARGE = 2000; // questions
 
-    private const MOST_CARRIED = 50_000;
-
     public function __construct(private RunOperation $work, private QuestionSearch $search, private CarriedQuestions $carried)
     {
     }
@@ -114,9 +112,6 @@ final readonly class BeginOperation
         $total = count($questions['chosen']) + count($questions['asked']);
         if ($total === 0 && $plan->assessments === []) {
             throw Refused::because('carry.nothing', Message::of('app.actions.bulk.carry-nothing'));
-        }
-        if ($total > self::MOST_CARRIED) {
-            throw Refused::because('carry.too_many', Message::of('app.actions.bulk.carry-too-many', ['most' => self::MOST_CARRIED]));
         }
 
         return $total;

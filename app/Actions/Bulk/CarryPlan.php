@@ -12,6 +12,7 @@ use Illuminate\Support\Facades\DB;
 use WideQuarry\Bulk\CarryOver;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
 
 /** What is carried over from one bank to another and how, as a request asks for it and as it is stored with the act. */
@@ -20,6 +21,8 @@ final readonly class CarryPlan
     public const FIELDS = ['filter', 'folders', 'assessments', 'how', 'folder', 'topics', 'frameworks'];
 
     private const MOST = 2_000;
+
+    private const MOST_FRAMEWORKS = 50;
 
     /**
      * @param  string  $from  bank
@@ -138,9 +141,14 @@ final readonly class CarryPlan
     /** @return array<string, string|null> */
     private static function frameworks(Fields $fields): array
     {
-        $given = $fields->raw('frameworks');
+        $given = $fields->raw('frameworks') ?? new \stdClass;
+        if (! $given instanceof \stdClass || count(get_object_vars($given)) > self::MOST_FRAMEWORKS) {
+            $asked = Message::of('app.actions.bulk.carry-frameworks', ['most' => self::MOST_FRAMEWORKS]);
+
+            throw Malformed::outOfRange($fields->at('frameworks'), $asked, $given);
+        }
         $frameworks = [];
-        foreach ($given instanceof \stdClass ? get_object_vars($given) : [] as $from => $to) {
+        foreach (get_object_vars($given) as $from => $to) {
             $from = Fields::asUuid((string) $from, '/frameworks');
             $frameworks[$from] = $to === null ? null : Fields::asUuid($to, "/frameworks/$from");
         }

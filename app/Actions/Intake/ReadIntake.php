@@ -115,16 +115,12 @@ final readonly class ReadIntake
             ->update(['format' => $format->name()]);
         $number = (int) DB::table('staged_questions')->where('intake_id', $intake->id)->max('number');
         $things = self::things($format, $source, $file);
-        $left = 0;
         foreach ($this->pipeline->prepared($this->chunks($intake, $file, $source, $things, $number)) as [$made, $chunk]) {
             if (! $this->flush($intake->id, $file->id, $made, $chunk)) {
                 return false;
             }
-            $left += $made->left;
         }
-        if ($left > 0) {
-            self::number($intake->id);
-        }
+        self::number($intake->id); // one that could not be read has left a gap
         self::group($file->id);
         DB::table('intake_files')
             ->where('id', $file->id)
@@ -134,8 +130,8 @@ final readonly class ReadIntake
     }
 
     /**
-     * The things of a file, some at a time: as many as are stored in one go, or what was found in a second. Those that were stored before it
-     * was stopped are passed over.
+     * The things of a file, some at a time: as many as are stored in one go, or what was found in a second. Those that were stored
+     * before it was stopped are passed over.
      *
      * @param  object{id: string, name: string, things: int}&\stdClass  $file
      * @param  iterable<\stdClass|Medium|Notice>  $things

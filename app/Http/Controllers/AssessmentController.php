@@ -128,12 +128,7 @@ final class AssessmentController
             return Problems::json(428, 'revision.unnamed', Message::of('app.http.controllers.say-match-version-started'));
         }
         if (! $save->revise($assessment, $content instanceof \stdClass ? $content : new \stdClass(), $match, User::asking($request))) {
-            return Problems::json(
-                412,
-                'revision.superseded',
-                Message::of('app.http.controllers.someone-else-changed-assessment'),
-                ['current_revision' => $assessment->version],
-            );
+            return Problems::superseded($assessment->version);
         }
 
         return $this->answer($assessment->refresh());
@@ -192,6 +187,7 @@ final class AssessmentController
         do {
             // somebody else may save between reading and storing; what is added is added to what they made
             $now = $assessment->refresh();
+            Gate::authorize('update', $now);
         } while (! $save->revise($now, $now->document()->with($revisions, $section), $now->version, $person));
     }
 

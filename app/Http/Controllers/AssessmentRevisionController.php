@@ -50,12 +50,7 @@ final class AssessmentRevisionController
             abort(404);
         }
         if (! $save->revise($assessment, $json, $match, User::asking($request), $number)) {
-            return Problems::json(
-                412,
-                'revision.superseded',
-                Message::of('app.http.controllers.someone-else-changed-assessment'),
-                ['current_revision' => $assessment->version],
-            );
+            return Problems::superseded($assessment->version);
         }
 
         return (new AssessmentResource($assessment->refresh()))->response()->header('ETag', "\"$assessment->version\"");

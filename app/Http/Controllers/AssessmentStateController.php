@@ -54,12 +54,7 @@ final class AssessmentStateController
             default => $change->change($assessment, $match, $state, $person),
         };
         if (! $isDone) {
-            return Problems::json(
-                412,
-                'revision.superseded',
-                Message::of('app.http.controllers.someone-else-changed-assessment'),
-                ['current_revision' => $assessment->version],
-            );
+            return Problems::superseded($assessment->version);
         }
 
         return (new AssessmentResource($assessment->refresh()))->response()->header('ETag', "\"$assessment->version\"");

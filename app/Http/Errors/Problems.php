@@ -122,6 +122,14 @@ final class Problems
         };
     }
 
+    /** Somebody else has stored another version of an assessment since. */
+    public static function superseded(int $version): JsonResponse
+    {
+        $sentence = Message::of('app.http.errors.someone-else-changed-assessment');
+
+        return self::json(412, 'revision.superseded', $sentence, ['current_revision' => $version]);
+    }
+
     /** What a policy says, where it is not the role that is missing. */
     private static function deniedWhy(\Throwable $problem): ?string
     {

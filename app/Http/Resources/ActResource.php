@@ -37,7 +37,7 @@ final class ActResource
             SELECT operation.id AS act, operation.kind, banks.slug AS bank, users.name AS person, operation.user_id,
                 operation.state, operation.total, operation.done, operation.changed,
                 (SELECT count(*) FROM bulk_skips WHERE operation_id = operation.id) AS left_count,
-                operation.what->'change' AS what, operation.what->'made'->'assessments' AS assessments,
+                operation.what->'change' AS what, coalesce(jsonb_array_length(operation.what->'made'->'assessments'), 0) AS assessments,
                 operation.what->>'undoes' AS undoes, EXISTS (SELECT 1 FROM bulk_operations AS back
                     WHERE back.undoes = operation.id) AS undone, operation.created_at, operation.finished_at
             FROM bulk_operations AS operation LEFT JOIN banks ON banks.id = operation.bank_id
@@ -50,8 +50,8 @@ final class ActResource
         return array_values(
             array_map(function (\stdClass $row) use ($person): array {
                 $mine = $row->user_id === $person->id;
-                $hasMade = $row->changed > 0 || ! in_array($row->assessments, [null, '[]'], true);
-                unset($row->user_id, $row->assessments);
+                $hasMade = $row->changed > 0 || $row->assessments > 0;
+                unset($row->user_id);
 
                 return [
                     ...(array) $row,

@@ -11,7 +11,7 @@ final readonly class PackagePart implements \JsonSerializable
 
     /**
      * @param  string  $id  the file it is in, with its place in there where the file has several
-     * @param  value-of<self::KINDS>  $kind  loose: questions that are in nothing else
+     * @param  string  $kind  one of KINDS; loose: questions that are in nothing else
      * @param  list<string>  $path  where in a course it stands, from the top
      * @param  list<string>  $needs  parts whose questions it asks
      */

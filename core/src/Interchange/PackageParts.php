@@ -25,10 +25,9 @@ final readonly class PackageParts implements \JsonSerializable
         $parts = $others = [];
         foreach ($fields->list('parts', PHP_INT_MAX) as $i => $one) {
             $part = Fields::of($one, "/parts/$i", ['id', 'kind', 'title', 'questions', 'path', 'needs']);
-            $kind = array_search($part->oneOf('kind', PackagePart::KINDS, 'loose'), PackagePart::KINDS, true);
             $parts[] = new PackagePart(
                 $part->string('id', '', PHP_INT_MAX),
-                PackagePart::KINDS[(int) $kind],
+                $part->oneOf('kind', PackagePart::KINDS, 'loose'),
                 $part->string('title'),
                 $part->int('questions', 0, 0, PHP_INT_MAX),
                 $part->strings('path', 100),

@@ -67,7 +67,7 @@ it('says what was changed', function (callable $change, array $said): void {
             unset($first->entries[1]->points);
         },
         [
-            '“Slate”: the points of the question → 3.', '“Slate” is pinned to version 2.',
+            '“Slate”: the points of the question → 3.', '“Slate” is pinned to revision 2.',
             '“Chalk”: points 2 → those of the question.',
         ],
     ],

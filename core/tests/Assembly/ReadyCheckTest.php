@@ -10,7 +10,11 @@ use WideQuarry\Json\Json;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\StandardKinds;
 
-it('says what keeps an assessment from being ready, and what should be looked at', function (array $sections, array $blocking, array $warnings): void {
+it('says what keeps an assessment from being ready, and what should be looked at', function (
+    array $sections,
+    array $blocking,
+    array $warnings,
+): void {
     $json = Assessment::fresh('0192f0c4-0000-7000-8000-0000000000aa', 'Unit 3');
     $json->sections = $sections;
     $id = fn (int $n): string => "0192f0c4-0000-7000-8000-00000000000$n";
@@ -27,11 +31,10 @@ it('says what keeps an assessment from being ready, and what should be looked at
     ));
     expect($said(true))->toBe($blocking)->and($said(false))->toBe($warnings);
 })->with(function (): Generator {
-    $pick = fn (int $n, array $more = []): stdClass => (object) ['id' => "e$n", 'question' => "0192f0c4-0000-7000-8000-00000000000$n", ...$more];
+    $id = fn (int $n): string => "0192f0c4-0000-7000-8000-00000000000$n";
+    $pick = fn (int $n, array $more = []): stdClass => (object) ['id' => "e$n", 'question' => $id($n), ...$more];
     $section = fn (string $id, array $entries): stdClass => (object) ['id' => $id, 'entries' => $entries];
-    $draw = fn (int $count, int ...$pool): stdClass => (object) [
-        'id' => 'd1', 'draw' => $count, 'pool' => array_map(fn (int $n): string => "0192f0c4-0000-7000-8000-00000000000$n", $pool),
-    ];
+    $draw = fn (int $count, int ...$pool): stdClass => (object) ['id' => 'd1', 'draw' => $count, 'pool' => array_map($id, $pool)];
     yield 'all well' => [[$section('s1', [$pick(1)])], [], []];
     yield 'a page of text, which has no points' => [[$section('s1', [$pick(4), $pick(1)])], [], []];
     yield 'nothing in it' => [[$section('s1', [])], [' It asks nothing yet.'], []];

@@ -54,8 +54,8 @@ export function ActProgress({ id }: { id: string }) {
             </>
           }
         >
-          {words.done[one.kind]?.({ count: one.changed })} {one.state === 'done' ? '' : words.states[one.state]}{' '}
-          {one.undone ? words.undone : ''}
+          {words.done[one.kind]?.({ count: one.changed, assessments: one.assessments })}{' '}
+          {one.state === 'done' ? '' : words.states[one.state]} {one.undone ? words.undone : ''}
         </Message>
       ) : null}
     </div>

@@ -30,7 +30,7 @@ export function useActToast() {
     }
     const left = act.left_count > 0 ? ` ${texts.acts.leftOne({ count: act.left_count, why: act.left[0]?.why ?? '' })}` : ''
     tell({
-      text: `${texts.acts.done[act.kind]?.({ count: act.changed }) ?? ''}${left}`,
+      text: `${texts.acts.done[act.kind]?.({ count: act.changed, assessments: act.assessments }) ?? ''}${left}`,
       ...(act.left_count > 1 ? { link: link(texts.acts.receipt) } : {}),
       ...(act.may_undo
         ? { undo: () => undoAct(act.act).then(told, (problem: Error) => tell({ text: problem.message, look: 'problem' })) }

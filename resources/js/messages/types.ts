@@ -206,10 +206,10 @@ export type Messages = {
       change: (values: { count: number }) => string
       undo: (values: { count: number }) => string
       copy: (values: { count: number }) => string
-      carry: (values: { count: number }) => string
+      carry: (values: { count: number; assessments: number }) => string
       merge: (values: { count: number }) => string
       remove: (values: { count: number }) => string
-    } & Record<string, (values: { count: number }) => string>
+    } & Record<string, unknown>
     leftOne: (values: { count: number; why: Words }) => string
     receipt: string
     follow: string
@@ -368,6 +368,7 @@ export type Messages = {
       show: string
       ready: string
       isReady: (values: { title: Words }) => string
+      isUnused: (values: { title: Words }) => string
       usedTitle: string
       usedAbout: string
       date: string

@@ -101,15 +101,19 @@ function Bench({ start }: { start: Whole }) {
   })
   const here = texts.frame.groups.here
   useCommands('assessment', [
-    { id: 'undo', group: here, title: texts.desk.undo, keys: 'Ctrl Z', on: ctrl('z'), run: () => document.undo() },
-    {
-      id: 'redo',
-      group: here,
-      title: texts.desk.redo,
-      keys: 'Ctrl Shift Z',
-      on: (event) => (event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'z',
-      run: () => document.redo(),
-    },
+    ...(mayWrite
+      ? [
+          { id: 'undo', group: here, title: texts.desk.undo, keys: 'Ctrl Z', on: ctrl('z'), run: () => document.undo() },
+          {
+            id: 'redo',
+            group: here,
+            title: texts.desk.redo,
+            keys: 'Ctrl Shift Z',
+            on: (event: KeyboardEvent) => (event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'z',
+            run: () => document.redo(),
+          },
+        ]
+      : []),
     { id: 'print', group: here, title: texts.assembly.print, run: () => navigate(`/assessments/${stored.id}/print`) },
     {
       id: 'history',

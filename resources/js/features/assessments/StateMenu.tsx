@@ -1,7 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { ChevronDown } from 'lucide-react'
 import { useState } from 'react'
-import { type Assessment, changeState, checkQuery, type StateChange } from '@/api/assembly'
+import { type Assessment, assessmentQuery, changeState, checkQuery, type StateChange } from '@/api/assembly'
 import { day } from '@/lib/format'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
@@ -21,15 +21,31 @@ export function StateMenu({ document, onShow }: { document: Document; onShow: (e
   const client = useQueryClient()
   const tell = useToast()
   const [dialog, setDialog] = useState<'ready' | 'used' | null>(null)
+  const versionOf = () => client.getQueryData(assessmentQuery(stored.id).queryKey)?.version ?? stored.version
+  /** Notes again when it was used, after that was taken back by mistake. */
+  const usedAgain = useMutation({
+    mutationFn: async (occasions: Assessment['occasions']) => {
+      let now: Assessment | null = null
+      for (const one of occasions)
+        now = await changeState(stored.id, { state: 'used', date: one.used_on, group: one.with_whom }, now?.version ?? versionOf())
+      return now
+    },
+    onSuccess: (now) => {
+      if (now) document.adopt(now)
+      client.invalidateQueries({ queryKey: ['assessments'] })
+    },
+    onError: (problem) => tell({ text: problem.message, look: 'problem' }),
+  })
   const change = useMutation({
     mutationFn: async (to: StateChange) => {
-      await document.flush()
-      return changeState(stored.id, to, stored.version)
+      await document.flush() // which stores another version where something was typed
+      return changeState(stored.id, to, versionOf())
     },
     onSuccess: (now, { state }) => {
       document.adopt(now)
       client.invalidateQueries({ queryKey: ['assessments'] })
       if (state === 'ready') tell({ text: words.isReady({ title: now.title }) })
+      if (state === 'unused') tell({ text: words.isUnused({ title: now.title }), undo: () => usedAgain.mutate(stored.occasions) })
       setDialog(null)
     },
     onError: (problem) => (dialog === 'used' ? undefined : tell({ text: problem.message, look: 'problem' })),

@@ -35,6 +35,8 @@ final readonly class CarryPreview
             'questions' => count($ids),
             'asked' => count($asked),
             'there' => $into === null ? 0 : self::there($ids, $into, $plan->isCopying),
+            'not_lent' => $plan->isCopying ? 0 : self::notLent($ids, $into),
+            'unfiled' => self::unfiled($ids, $carry, $plan->from),
             'folders' => self::folders($ids, $carry, $plan->from, $into),
             'topics' => $plan->isCopying ? self::topics($ids, $carry, self::tree($plan, $into, $person)) : [],
             'frameworks' => $plan->isCopying ? self::frameworks($ids, $plan->frameworks) : [],
@@ -61,6 +63,32 @@ final readonly class CarryPreview
         $count = DB::scalar($sql, [$into->id, self::list($ids)]);
 
         return is_int($count) ? $count : 0;
+    }
+
+    /**
+     * How many cannot lie in a folder of another bank, because theirs does not lend them (QuestionSkipped::notLent).
+     *
+     * @param  list<string>  $ids
+     */
+    private static function notLent(array $ids, ?Bank $into): int
+    {
+        $count = DB::scalar(
+            <<<'SQL'
+            SELECT count(*) FROM questions JOIN banks ON banks.id = bank_id
+            WHERE questions.id = ANY (?::uuid[]) AND NOT lends AND bank_id IS DISTINCT FROM ?::uuid
+            SQL,
+            [self::list($ids), $into?->id],
+        );
+
+        return is_int($count) ? $count : 0;
+    }
+
+    /** @param  list<string>  $ids */
+    private static function unfiled(array $ids, CarryOver $carry, string $from): int
+    {
+        $paths = Folders::paths($ids, $from);
+
+        return count(array_filter($ids, fn (string $id): bool => $carry->folders($paths[$id] ?? []) === []));
     }
 
     /**

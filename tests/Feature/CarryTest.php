@@ -142,7 +142,8 @@ it('carries chosen folders and tests over as copies, filed and classified anew, 
 it('places the same questions in the other bank too, where their bank allows it', function (): void {
     $last = new LastYear(new World);
     $plan = ['filter' => '', 'assessments' => [$last->test], 'how' => 'placements', 'folder' => ['2027']];
-    expect($last->carry($plan)->assertCreated()->json('act'))->toMatchArray(['changed' => 0, 'left_count' => 3]);
+    expect($last->carry($plan, '/preview')->json('data'))->toMatchArray(['questions' => 3, 'not_lent' => 3, 'unfiled' => 0])
+        ->and($last->carry($plan)->assertCreated()->json('act'))->toMatchArray(['changed' => 0, 'left_count' => 3]);
     DB::table('banks')->where('id', $last->world->bank->id)->update(['lends' => true]);
     $act = $last->carry($plan)->assertCreated()->json('act');
     expect($act)->toMatchArray(['changed' => 3, 'left_count' => 0])

@@ -913,11 +913,13 @@ export type Messages = {
     placed: (values: { n: number }) => string
     asked: (values: { n: number }) => string
     before: (values: { n: number }) => string
+    notLent: (values: { n: number }) => string
+    unfiled: string
+    chooseBank: string
     placedBefore: (values: { n: number }) => string
     pinned: (values: { n: number }) => string
     foldersThere: string
     isNew: string
-    noFolder: string
     questions: (values: { n: number }) => string
     assessment: (values: { title: Words; n: number; how: string | boolean }) => string
     undo: string

@@ -47,7 +47,6 @@ export function CarryOver() {
   const now = {
     ...draft,
     isNew: draft.isNew || (banks.isSuccess && others.length === 0),
-    into: draft.into || (others[0]?.slug ?? ''),
     name: draft.name || (bank.data ? words.nameOf({ name: bank.data.name }) : ''),
   }
   const plan = planOf(now, shown)
@@ -68,12 +67,15 @@ export function CarryOver() {
       actions={
         <Button
           look="primary"
-          disabled={!isSomething(preview.data)}
+          disabled={!isSomething(preview.data) || (!now.isNew && now.into === '')}
           aria-disabled={go.isPending}
           onClick={() => !go.isPending && go.mutate()}
         >
           {isSomething(preview.data)
-            ? words.go({ questions: preview.data?.questions ?? 0, assessments: preview.data?.assessments.length ?? 0 })
+            ? words.go({
+                questions: (preview.data?.questions ?? 0) - (preview.data?.not_lent ?? 0),
+                assessments: preview.data?.assessments.length ?? 0,
+              })
             : words.title}
         </Button>
       }

@@ -48,6 +48,7 @@ export function HowAndWhere({ draft, banks, onChange }: Props) {
             <Field.Root>
               <Field.Label>{words.bank}</Field.Label>
               <Field.Choice value={draft.into} onChange={(event) => onChange({ into: event.target.value })}>
+                <option value="">{words.chooseBank}</option>
                 {banks.map((one) => (
                   <option key={one.slug} value={one.slug}>
                     {one.name}

@@ -1,7 +1,7 @@
 import type { CarryPreview } from '@/api/carry'
 import { texts } from '@/messages'
 import { Waiting } from '@/ui/Message'
-import { isSomething, written } from './plan'
+import { written } from './plan'
 
 const words = texts.carry
 
@@ -18,8 +18,10 @@ export function PreviewSide({ preview, isCopying, isStale }: Props) {
       <div className="flex flex-col gap-4 p-6 max-md:p-4">
         <h2 className="font-semibold text-title">{words.preview}</h2>
         {preview === undefined ? <Waiting text={texts.loading} /> : null}
-        {preview && !isSomething(preview) ? <p className="text-second">{words.nothing}</p> : null}
-        {preview && isSomething(preview) ? <Happening preview={preview} isCopying={isCopying} /> : null}
+        {preview && preview.questions === 0 && preview.assessments.length === 0 ? <p className="text-second">{words.nothing}</p> : null}
+        {preview && (preview.questions > 0 || preview.assessments.length > 0) ? (
+          <Happening preview={preview} isCopying={isCopying} />
+        ) : null}
       </div>
     </section>
   )
@@ -34,6 +36,7 @@ function Happening({ preview, isCopying }: { preview: CarryPreview; isCopying: b
           {isCopying ? words.copied({ n: preview.questions }) : words.placed({ n: preview.questions })}{' '}
           {preview.asked > 0 ? words.asked({ n: preview.asked }) : ''}
         </p>
+        {preview.not_lent > 0 ? <p className="text-attention">{words.notLent({ n: preview.not_lent })}</p> : null}
         {preview.there > 0 ? (
           <p className={isCopying ? 'text-attention' : 'text-second'}>
             {isCopying ? words.before({ n: preview.there }) : words.placedBefore({ n: preview.there })}
@@ -51,7 +54,6 @@ function Happening({ preview, isCopying }: { preview: CarryPreview; isCopying: b
       ) : null}
       <div className="flex flex-col gap-1">
         <h3 className="font-semibold">{words.foldersThere}</h3>
-        {preview.folders.length === 0 ? <p className="text-second">{words.noFolder}</p> : null}
         <ul>
           {preview.folders.slice(0, SOME).map((one) => (
             <li key={written(one.path)} className="flex items-baseline gap-2 border-hairline border-b py-1 last:border-b-0">
@@ -61,6 +63,12 @@ function Happening({ preview, isCopying }: { preview: CarryPreview; isCopying: b
               <span className="text-caption text-second tabular-nums">{words.questions({ n: one.questions })}</span>
             </li>
           ))}
+          {preview.unfiled > 0 ? (
+            <li className="flex items-baseline gap-2 py-1 text-second">
+              <span className="flex-1">{words.unfiled}</span>
+              <span className="text-caption tabular-nums">{words.questions({ n: preview.unfiled })}</span>
+            </li>
+          ) : null}
         </ul>
       </div>
       <p className="text-second">{words.undo}</p>

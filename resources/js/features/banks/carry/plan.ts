@@ -27,7 +27,7 @@ export const written = (path: string[]): string => path.join(' › ')
 /** @param shown the filter of the list that somebody came from */
 export function planOf(draft: Draft, shown: string): CarryPlan {
   return {
-    ...(draft.isNew ? { new_bank: draft.name } : { into: draft.into }),
+    ...(draft.isNew ? { new_bank: draft.name } : draft.into === '' ? {} : { into: draft.into }),
     ...(draft.what === 'everything' ? { filter: '' } : draft.what === 'shown' ? { filter: shown } : {}),
     folders: draft.what === 'chosen' ? draft.folders : [],
     assessments: draft.assessments,
@@ -51,4 +51,4 @@ export function previewed(plan: CarryPlan): CarryPlan {
 }
 
 export const isSomething = (preview: CarryPreview | undefined) =>
-  preview !== undefined && (preview.questions > 0 || preview.assessments.length > 0)
+  preview !== undefined && (preview.questions - preview.not_lent > 0 || preview.assessments.length > 0)

@@ -55,6 +55,9 @@ final readonly class ReadIntake
 
     public function handle(Intake $intake): void
     {
+        if (self::isStopped($intake->id)) {
+            return; // asked while it waited for its turn: finding the questions of a document alone can take a while
+        }
         foreach (
             DB::table('intake_files')->where('intake_id', $intake->id)->where('state', 'waiting')->orderBy('position')->get() as $file
         ) {
@@ -371,8 +374,15 @@ final readonly class ReadIntake
                 ->where('id', $intake)
                 ->update(['updated_at' => now()]);
         });
+
+        return ! self::isStopped($intake);
+    }
+
+    /** Whether it was asked to stop; then nothing of it stays. */
+    private static function isStopped(string $intake): bool
+    {
         if (DB::table('intakes')->where('id', $intake)->where('stop_asked', false)->where('state', 'reading')->exists()) {
-            return true;
+            return false;
         }
         DB::table('staged_questions')->where('intake_id', $intake)->delete();
         DB::table('staged_things')->where('intake_id', $intake)->delete();
@@ -380,6 +390,6 @@ final readonly class ReadIntake
             ->where('id', $intake)
             ->update(['state' => 'cancelled']);
 
-        return false;
+        return true;
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Queries\DrawPools;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use WideQuarry\Assembly\Assessment as Document;
@@ -36,7 +37,14 @@ final class Assessment extends Model
         return $this->belongsTo(Bank::class);
     }
 
+    /** As it is now, with what the conditions of its draws find. */
     public function document(): Document
+    {
+        return DrawPools::grow($this->stored());
+    }
+
+    /** As it is stored: conditions, and not what they find. */
+    public function stored(): Document
     {
         return Document::read(Json::decode($this->content), app(PartKinds::class));
     }

@@ -123,6 +123,21 @@ final readonly class ReadableIds
         }
     }
 
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, true> banks of these that they may read
+     */
+    public function banks(array $ids): array
+    {
+        /** @var list<object{bank_id: string}&\stdClass> $found */
+        $found = DB::select('SELECT bank_id FROM bank_roles(?) AS mine WHERE bank_id = ANY (?::uuid[])', [
+            $this->person->id,
+            self::array($ids),
+        ]);
+
+        return array_fill_keys(array_column($found, 'bank_id'), true);
+    }
+
     /** @param  list<string>  $ids  UUIDs */
     private static function array(array $ids): string
     {

@@ -117,12 +117,13 @@ final readonly class AssessmentEntries
     public function facts(): array
     {
         $binned = $this->binned();
+        $names = ConditionNames::of($this->assessment, $this->person);
         $facts = [];
         foreach ($this->assessment->picks() as $pick) {
             $facts[$pick->id] = $this->ofPick($pick, $binned[$pick->question] ?? '');
         }
         foreach ($this->assessment->draws() as $draw) {
-            $facts[$draw->id] = $this->ofDraw($draw);
+            $facts[$draw->id] = $this->ofDraw($draw, $names);
         }
 
         return $facts;
@@ -163,9 +164,10 @@ final readonly class AssessmentEntries
     }
 
     /** @return array<string, mixed> */
-    private function ofDraw(Draw $draw): array
+    private function ofDraw(Draw $draw, ConditionNames $names): array
     {
         $there = $this->pool($draw);
+        $findings = DrawCheck::of($draw, $this->assessment, $there);
 
         return [
             'gone' => false,
@@ -185,8 +187,11 @@ final readonly class AssessmentEntries
             'varied' => false,
             'stimuli' => [],
             'pool' => count($there),
+            'overlaps' => array_filter($findings, fn (Finding $finding): bool => $finding->code === 'draw.overlap') !== [],
+            'sources' => array_map($names->said(...), $draw->sources),
             'findings' => [
-                ...array_map(fn (Finding $finding): string => $finding->message, DrawCheck::of($draw, $this->assessment, $there)),
+                ...array_map(fn (Finding $finding): string => $finding->message, $findings),
+                ...self::goneIn($draw, $names),
                 ...$this->hiddenIn($draw),
             ],
         ];
@@ -226,6 +231,14 @@ final readonly class AssessmentEntries
         }
 
         return $there;
+    }
+
+    /** @return list<string> a sentence when conditions name what is gone */
+    private static function goneIn(Draw $draw, ConditionNames $names): array
+    {
+        $gone = array_merge(...array_map($names->gone(...), $draw->sources), ...[[]]);
+
+        return $gone === [] ? [] : [Message::of('app.queries.condition-gone', ['what' => $gone[0]])];
     }
 
     /** @return list<string> a sentence when some questions of the pool cannot be viewed, else empty */
@@ -277,23 +290,31 @@ final readonly class AssessmentEntries
         return $missing;
     }
 
-    /** @return list<array<string, mixed>> the questions of a pool that are there, in its order */
+    /**
+     * @return list<array{id: string, title: string, stem: string, kinds: list<string>, points: int|float, bank: string, bank_name: string}>
+     *     the questions of a pool that are there, in its order
+     */
     public function rowsOf(Draw $draw): array
     {
         return array_map(
             fn (string $id): array => [
                 'id' => $id,
-                'title' => $this->rows[$id]->title,
-                'stem' => $this->rows[$id]->stem,
+                'title' => self::text($this->rows[$id]->title),
+                'stem' => self::text($this->rows[$id]->stem),
                 'kinds' => PostgresArray::read($this->rows[$id]->kinds),
                 'points' => Exact::number($draw->points(Exact::of($this->rows[$id]->points))),
-                'bank' => $this->rows[$id]->bank,
-                'bank_name' => $this->rows[$id]->bank_name,
+                'bank' => self::text($this->rows[$id]->bank),
+                'bank_name' => self::text($this->rows[$id]->bank_name),
             ],
             array_values(
                 array_filter(array_map(strval(...), array_keys($this->pool($draw))), fn (string $id): bool => isset($this->rows[$id])),
             ),
         );
+    }
+
+    private static function text(mixed $value): string
+    {
+        return is_string($value) ? $value : '';
     }
 
     public function totals(): Totals

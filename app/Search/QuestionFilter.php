@@ -87,6 +87,10 @@ final readonly class QuestionFilter
         'name',
     ];
 
+    private const IDENTIFIERS = [
+        'topic', 'standard', 'assesses', 'covers', 'framework', 'folder', 'place', 'stimulus', 'by', 'editor',
+    ];
+
     private const MOST = 200;
 
     /**
@@ -141,6 +145,14 @@ final readonly class QuestionFilter
         };
 
         return new self($typed, $words, $values, $not, $ranges, $usable ? $sort : 'title');
+    }
+
+    /** Whether a condition is called so, as it stands in an address. */
+    public static function knows(string $name): bool
+    {
+        $plain = str_starts_with($name, 'not-') ? substr($name, 4) : $name;
+
+        return $name === 'words' || in_array($plain, self::DIMENSIONS, true) || in_array($name, self::RANGES, true);
     }
 
     public function isEmpty(): bool
@@ -209,7 +221,7 @@ final readonly class QuestionFilter
                 throw Malformed::notOneOf("/$name", $allowed, $value);
             }
             if (
-                in_array($name, ['topic', 'standard', 'assesses', 'covers', 'framework', 'folder', 'place', 'stimulus', 'by', 'editor'], true) &&
+                in_array($name, self::IDENTIFIERS, true) &&
                 preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $value) !== 1
             ) {
                 throw Malformed::outOfRange("/$name", Message::of('app.search.identifier'), $value);

@@ -12,14 +12,30 @@ use Illuminate\Support\Facades\DB;
 final readonly class Scope
 {
     /** @param  list<string>  $banks */
-    private function __construct(public array $banks, public bool $isOne)
+    private function __construct(public array $banks, public bool $isOne, private ?bool $isPlaced = null)
     {
+    }
+
+    /** The same, with what every query in it has to know looked up once. */
+    public function known(): self
+    {
+        return new self($this->banks, $this->isOne, $this->isPlaced());
     }
 
     /** One bank, which the caller has seen may be read. */
     public static function bank(string $id): self
     {
         return new self([$id], true);
+    }
+
+    /**
+     * Some banks; the caller sees to it that nobody reads in them who may not.
+     *
+     * @param  list<string>  $ids
+     */
+    public static function banks(array $ids): self
+    {
+        return new self($ids, count($ids) === 1);
     }
 
     /** @param  bool  $bin  only those banks whose bin they may look into */
@@ -47,16 +63,8 @@ final readonly class Scope
     public function on(Builder $query): void
     {
         $list = '{'.implode(',', $this->banks).'}';
-        $placed = DB::scalar(
-            <<<'SQL'
-                SELECT EXISTS (SELECT 1 FROM placements JOIN folders ON folders.id = placements.folder_id
-                    JOIN questions ON questions.id = placements.question_id
-                    WHERE folders.bank_id = ANY (?::uuid[]) AND questions.bank_id <> folders.bank_id)
-                SQL,
-            [$list],
-        );
         $home = $this->isOne ? ['questions.bank_id = ?', [$this->banks[0]]] : ['questions.bank_id = ANY (?::uuid[])', [$list]];
-        if ($placed === true) {
+        if ($this->isPlaced ?? $this->isPlaced()) {
             $query->where(
                 fn (Builder $either) => $either
                     ->whereRaw(...$home)
@@ -71,5 +79,18 @@ final readonly class Scope
         } else {
             $query->whereRaw(...$home);
         }
+    }
+
+    /** Whether questions of other banks are placed in folders there. */
+    private function isPlaced(): bool
+    {
+        return DB::scalar(
+            <<<'SQL'
+                SELECT EXISTS (SELECT 1 FROM placements JOIN folders ON folders.id = placements.folder_id
+                    JOIN questions ON questions.id = placements.question_id
+                    WHERE folders.bank_id = ANY (?::uuid[]) AND questions.bank_id <> folders.bank_id)
+                SQL,
+            ['{'.implode(',', $this->banks).'}'],
+        ) === true;
     }
 }

@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react'
-import { filterQuery } from './features/banks/filterQuery'
+import { filterQuery } from '@/browse/filterQuery'
 import { settings } from './settings'
 
 type Params = Record<string, string>

@@ -41,7 +41,6 @@ return [
     'Interchange/Case/Links::read' => CHECKS,
     'Interchange/LomClassification::write' => DOCUMENT,
     'Answer/NumberReader::parsed' => CASES,
-    'Assembly/DrawCheck::of' => CHECKS,
     'Assembly/Totals::of' => ALGORITHM,
     'Bulk/BulkChange::refuse' => CASES,
     'Bulk/FieldRestore::apply' => FIELDS,

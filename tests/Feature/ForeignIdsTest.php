@@ -107,6 +107,18 @@ function richAssessment(World $world): array
                             ],
                             ['id' => 'e2', 'question' => $world->question, 'variation' => $variation],
                             ['id' => 'd1', 'draw' => 1, 'pool' => [$world->question]],
+                            [
+                                'id' => 'd2',
+                                'draw' => 2,
+                                'from' => [
+                                    [
+                                        'draw' => 1,
+                                        'conditions' => ['folder' => [$world->folder()], 'not-topic' => [$world->topic()]],
+                                        'banks' => [$world->bank->id],
+                                    ],
+                                    ['draw' => 1, 'pool' => [$world->question]],
+                                ],
+                            ],
                         ],
                     ],
                 ],

@@ -37,7 +37,7 @@ final readonly class KeepRevision
     {
         for ($try = 0; $try < self::TRIES; $try++) {
             $now = $assessment->refresh();
-            $document = $now->document();
+            $document = $now->stored();
             if (! $document->follows($question)) {
                 return false;
             }

@@ -7,7 +7,9 @@ namespace App\Actions\Assembly;
 use App\Errors\Refused;
 use App\Models\Assessment;
 use App\Models\User;
+use App\Policies\DrawConditions;
 use App\Policies\ReadableIds;
+use App\Queries\DrawPools;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment as Document;
@@ -101,12 +103,13 @@ final readonly class SaveAssessment
         $document = Document::read($json, $this->kinds);
         $readable = ReadableIds::of($person);
         $readable->allowQuestions($document->namedQuestions(), $before?->questions() ?? []);
+        DrawConditions::allow($document, $before, $person);
         $readable->allowStimuli($document->namedStimuli(), array_values($before?->namedStimuli() ?? []));
         $pins = fn (string $question, int $revision): array => $readable->questions([$question]) === []
             ? []
             : self::stimuli($question, $revision);
 
-        return Document::read($document->pinned($pins), $this->kinds);
+        return DrawPools::grow(Document::read($document->pinned($pins), $this->kinds));
     }
 
     /** @return array<string, int> stimulus that a revision of a question shows → its newest revision */

@@ -111,7 +111,7 @@ final readonly class ExportCollector
                 $document = \WideQuarry\Assembly\Assessment::read($document->standingAlone($pick->id, $own->id), $this->kinds);
             }
         }
-        $found->assessments[] = $document->toJson();
+        $found->assessments[] = $document->settled(); // conditions mean nothing elsewhere
 
         return $this->settled($found, $around);
     }

@@ -19,6 +19,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Assembly\Draw;
+use WideQuarry\Assembly\DrawSource;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -32,6 +33,9 @@ use WideQuarry\Random\Seed;
 /** One question of an assessment: as it is asked here, as it was when it was last looked at, and varied only here. */
 final class EntryController
 {
+    /** So many drawings are made to see how often each question comes. */
+    private const DRAWINGS = 10;
+
     #[Operation(
         'A question as it is asked here, as it was when last looked at, and where else it is used',
         response: ['data' => 'WholeEntry'],
@@ -108,16 +112,28 @@ final class EntryController
         return $question;
     }
 
-    #[Operation('The pool of a draw, and the drawing that a seed gives', response: ['data' => 'SampleDraw'])]
+    #[Operation(
+        'The pool of a draw, the drawing that a seed gives, and how often each question comes in the ten from there on',
+        response: ['data' => 'SampleDraw'],
+    )]
     public function draw(Request $request, Assessment $assessment, string $entry, PartKinds $kinds): JsonResponse
     {
         Gate::authorize('view', $assessment);
         $document = $assessment->document();
         $draw = array_values(array_filter($document->draws(), fn (Draw $one): bool => $one->id === $entry))[0] ?? abort(404);
         $rows = AssessmentEntries::of($document, User::asking($request), $kinds)->rowsOf($draw);
+        $seed = min(max(0, $request->integer('seed', 1)), Seed::MAX - self::DRAWINGS);
+        $drawings = array_map(fn (int $i): array => $draw->drawn(Seed::of($seed + $i)), range(0, self::DRAWINGS - 1));
+        $often = array_count_values(array_merge(...$drawings));
 
         return new JsonResponse(
-            Json::encode(['data' => ['pool' => $rows, 'drawn' => $draw->drawn(Seed::of(max(0, $request->integer('seed', 1))))]]),
+            Json::encode([
+                'data' => [
+                    'pool' => array_map(fn (array $row): array => [...$row, 'often' => $often[$row['id']] ?? 0], $rows),
+                    'drawn' => $drawings[0],
+                    'sources' => array_map(fn (DrawSource $source): array => $source->pool, $draw->sources),
+                ],
+            ]),
             json: true,
         );
     }

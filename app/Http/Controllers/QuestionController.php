@@ -42,7 +42,7 @@ final class QuestionController
         $uses = QuestionUses::of($question->id, $person)['assessments'];
         $following = Assessment::query()
             ->findMany(array_column($uses, 'id'))
-            ->filter(fn (Assessment $one): bool => $one->document()->follows($question->id));
+            ->filter(fn (Assessment $one): bool => $one->stored()->follows($question->id));
 
         return new JsonResponse([
             'data' => $following

@@ -17,9 +17,11 @@ final readonly class Assessment
 {
     public const FORMAT = 'wide-quarry/assessment';
 
-    private const FIELDS = ['format', 'version', 'id', 'title', 'language', 'instructions', 'time_limit', 'state', 'sections', 'origin', 'standards'];
+    private const FIELDS = [
+        'format', 'version', 'id', 'title', 'language', 'instructions', 'time_limit', 'state', 'sections', 'origin', 'standards', 'run',
+    ];
 
-    /** @param  list<Section>  $sections */
+    /** @param  list<Section>  $sections  draws without what they are to leave out */
     private function __construct(
         private \stdClass $json,
         public string $id,
@@ -28,6 +30,7 @@ final readonly class Assessment
         public string $instructions,
         public ?int $timeLimit,
         public string $state,
+        public RunSettings $run,
         public array $sections,
     ) {
     }
@@ -59,8 +62,142 @@ final readonly class Assessment
             RichText::read($fields->string('instructions', '', 400000))->html(),
             $fields->intOrNull('time_limit', null, 1, 86400),
             $fields->oneOf('state', ['draft', 'ready', 'used', 'archived'], 'draft'),
-            $sections,
+            RunSettings::read($fields->raw('run'), '/run'),
+            self::apart($sections),
         );
+    }
+
+    /**
+     * Draws that are to stay apart ask nothing that is picked, and nothing of the pools of draws before them.
+     *
+     * @param  list<Section>  $sections
+     * @return list<Section>
+     */
+    private static function apart(array $sections): array
+    {
+        $entries = array_merge(...array_map(fn (Section $section): array => $section->entries, $sections), ...[[]]);
+        if (array_filter($entries, fn (Pick|Draw $entry): bool => $entry instanceof Draw && $entry->apart) === []) {
+            return $sections;
+        }
+        $asked = [];
+        foreach ($entries as $entry) {
+            if ($entry instanceof Pick) {
+                $asked[$entry->question] = true;
+            }
+        }
+        foreach ($sections as $s => $section) {
+            $kept = [];
+            foreach ($section->entries as $entry) {
+                $entry = $entry instanceof Draw && $entry->apart ? $entry->without($asked) : $entry;
+                $asked += $entry instanceof Draw ? array_fill_keys($entry->pool, true) : [];
+                $kept[] = $entry;
+            }
+            $sections[$s] = $section->of($kept);
+        }
+
+        return $sections;
+    }
+
+    /** @return list<array{draw: string, at: int, source: DrawSource}> what conditions are to be looked up */
+    public function growing(): array
+    {
+        $growing = [];
+        foreach ($this->draws() as $draw) {
+            foreach ($draw->sources as $at => $source) {
+                if ($source->grows) {
+                    $growing[] = ['draw' => $draw->id, 'at' => $at, 'source' => $source];
+                }
+            }
+        }
+
+        return $growing;
+    }
+
+    /**
+     * The same with what its conditions find. It is written as before: the pools are not.
+     *
+     * @param  array<string, array<int, list<string>>>  $pools  draw → source → questions
+     */
+    public function grown(array $pools): self
+    {
+        if ($pools === []) {
+            return $this;
+        }
+        $sections = array_map(
+            fn (Section $section): Section => $section->of(
+                array_map(
+                    fn (Pick|Draw $entry): Pick|Draw => $entry instanceof Draw ? $entry->of($pools[$entry->id] ?? []) : $entry,
+                    $section->entries,
+                ),
+            ),
+            $this->sections,
+        );
+
+        return new self(
+            $this->json,
+            $this->id,
+            $this->title,
+            $this->language,
+            $this->instructions,
+            $this->timeLimit,
+            $this->state,
+            $this->run,
+            self::apart($sections),
+        );
+    }
+
+    /** A copy whose draws grow no more: the pools are those they have now. */
+    public function settled(): \stdClass
+    {
+        $json = $this->toJson();
+        $draws = array_column($this->draws(), null, 'id');
+        foreach (is_array($json->sections) ? $json->sections : [] as $section) {
+            foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $entry) {
+                $draw = $draws[self::idOf($entry)] ?? null;
+                if ($entry instanceof \stdClass && $draw?->grows() === true) {
+                    $settled = fn (DrawSource $one): \stdClass => (object) [...(array) $one->toJson(), 'pool' => $one->pool];
+                    $entry->from = array_map($settled, $draw->sources);
+                }
+            }
+        }
+
+        return $json;
+    }
+
+    /**
+     * With the entries of its sections in another order.
+     *
+     * @param  array<string, list<string>>  $order  section → entries
+     */
+    public function arranged(array $order, PartKinds $kinds): self
+    {
+        $json = $this->toJson();
+        foreach (is_array($json->sections) ? $json->sections : [] as $section) {
+            assert($section instanceof \stdClass && is_array($section->entries) && is_string($section->id));
+            $places = array_flip($order[$section->id] ?? []);
+            $place = fn (mixed $entry): int => $places[self::idOf($entry)] ?? 0;
+            usort($section->entries, fn (mixed $a, mixed $b): int => $place($a) <=> $place($b));
+        }
+
+        return self::read($json, $kinds);
+    }
+
+    private static function idOf(mixed $entry): string
+    {
+        return $entry instanceof \stdClass && is_string($entry->id ?? null) ? $entry->id : '';
+    }
+
+    /** @return array<string, EntrySettings> entry → what holds of it here: its own settings, those of its section, those of the whole */
+    public function settings(): array
+    {
+        $settings = [];
+        foreach ($this->sections as $section) {
+            foreach ($section->entries as $entry) {
+                $settings[$entry->id] = $entry->settings->under($section->settings)->under($this->run->settings);
+            }
+        }
+
+        return $settings;
     }
 
     public static function fresh(string $id, string $title): \stdClass
@@ -110,8 +247,26 @@ final readonly class Assessment
             if ($entry instanceof Pick) {
                 $named["$path/question"] = $entry->question;
             } else {
-                foreach ($entry->pool as $i => $question) {
-                    $named["$path/pool/$i"] = $question;
+                $isList = count($entry->sources) === 1 && $entry->sources[0]->conditions === null;
+                foreach ($entry->sources as $at => $source) {
+                    foreach ($source->grows ? [] : $source->pool as $i => $question) {
+                        $named[$isList ? "$path/pool/$i" : "$path/from/$at/pool/$i"] = $question;
+                    }
+                }
+            }
+        }
+
+        return $named;
+    }
+
+    /** @return array<string, DrawSource> JSON Pointer → what is drawn by conditions */
+    public function namedConditions(): array
+    {
+        $named = [];
+        foreach ($this->eachEntry() as $path => $entry) {
+            foreach ($entry instanceof Draw ? $entry->sources : [] as $at => $source) {
+                if ($source->conditions !== null) {
+                    $named["$path/from/$at"] = $source;
                 }
             }
         }
@@ -150,7 +305,7 @@ final readonly class Assessment
     {
         return array_reduce(
             $this->draws(),
-            fn (int $sum, Draw $draw): int => $sum + min($draw->count, count($draw->pool)),
+            fn (int $sum, Draw $draw): int => $sum + $draw->most(array_flip($draw->pool)),
             count($this->picks()),
         );
     }
@@ -179,14 +334,14 @@ final readonly class Assessment
     /** @return list<\stdClass> what one drawing asks, as entries */
     private static function asPicks(Draw $draw, \stdClass $written, Seed $seed): array
     {
-        $points = isset($written->points) ? ['points' => $written->points] : [];
+        $kept = array_intersect_key((array) $written, ['points' => true, 'override' => true, 'place' => true]);
         $questions = $draw->drawn($seed);
 
         return array_map(
             fn (int $i, string $question): \stdClass => (object) [
                 'id' => mb_substr($draw->id, 0, 240).' '.($i + 1),
                 'question' => $question,
-                ...$points,
+                ...$kept,
             ],
             array_keys($questions),
             $questions,
@@ -257,13 +412,13 @@ final readonly class Assessment
     }
 
     /**
-     * A copy that stays as it is now: every entry is pinned, unless it is varied here.
+     * A copy that stays as it is now: every entry is pinned, unless it is varied here, and no draw grows.
      *
      * @param  array<string, array{int, int|null}>  $revisions  question → its newest revision, and the one that was approved
      */
     public function allPinned(array $revisions): \stdClass
     {
-        $json = $this->toJson();
+        $json = $this->settled();
         foreach (is_array($json->sections) ? $json->sections : [] as $section) {
             foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $entry) {
                 $question = $entry instanceof \stdClass && is_string($entry->question ?? null) ? $entry->question : '';
@@ -302,7 +457,7 @@ final readonly class Assessment
     }
 
     /**
-     * With what is pinned pinned whole: a question and the stimuli it shows.
+     * With what is pinned pinned whole: a question and the stimuli it shows; and every draw saying how many its sources draw.
      *
      * @param  callable(string, int): array<string, int>  $stimuli  question, its revision → the stimuli it names, and the revisions they
      *     have now
@@ -310,23 +465,31 @@ final readonly class Assessment
     public function pinned(callable $stimuli): \stdClass
     {
         $json = $this->toJson();
+        $draws = array_column($this->draws(), null, 'id');
         foreach (is_array($json->sections) ? $json->sections : [] as $section) {
             foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $entry) {
-                if (! ($entry instanceof \stdClass) || ! is_string($entry->question ?? null)) {
-                    continue;
-                }
-                if (($entry->follow ?? '') !== 'pinned' || ! is_int($entry->revision ?? null)) {
-                    unset($entry->stimuli);
-                } elseif (! isset($entry->stimuli)) {
-                    $pins = $stimuli($entry->question, $entry->revision);
-                    if ($pins !== []) {
-                        $entry->stimuli = (object) $pins;
-                    }
+                if ($entry instanceof \stdClass && isset($entry->draw, $draws[self::idOf($entry)])) {
+                    $entry->draw = $draws[self::idOf($entry)]->count;
+                } elseif ($entry instanceof \stdClass && is_string($entry->question ?? null)) {
+                    self::pinStimuli($entry, $entry->question, $stimuli);
                 }
             }
         }
 
         return $json;
+    }
+
+    /** @param  callable(string, int): array<string, int>  $stimuli */
+    private static function pinStimuli(\stdClass $entry, string $question, callable $stimuli): void
+    {
+        if (($entry->follow ?? '') !== 'pinned' || ! is_int($entry->revision ?? null)) {
+            unset($entry->stimuli);
+        } elseif (! isset($entry->stimuli)) {
+            $pins = $stimuli($question, $entry->revision);
+            if ($pins !== []) {
+                $entry->stimuli = (object) $pins;
+            }
+        }
     }
 
     /**
@@ -338,6 +501,7 @@ final readonly class Assessment
     public function asking(array $there): \stdClass
     {
         $json = $this->toJson();
+        $draws = array_column($this->draws(), null, 'id');
         foreach (is_array($json->sections) ? $json->sections : [] as $section) {
             assert($section instanceof \stdClass && is_array($section->entries));
             $kept = [];
@@ -346,24 +510,40 @@ final readonly class Assessment
                     [$entry->question, $entry->seen] = $there[$entry->question];
                     unset($entry->follow, $entry->revision, $entry->stimuli);
                     $kept[] = $entry;
-                } elseif ($entry instanceof \stdClass && is_array($entry->pool ?? null)) {
-                    $entry->pool = array_values(
-                        array_unique(
-                            array_filter(
-                                array_map(
-                                    fn (mixed $question): ?string => is_string($question) ? $there[$question][0] ?? null : null,
-                                    $entry->pool,
-                                ),
-                            ),
-                        ),
-                    );
-                    $kept[] = $entry;
+                } elseif ($entry instanceof \stdClass && isset($draws[self::idOf($entry)])) {
+                    $kept[] = self::drawingFrom($entry, $draws[self::idOf($entry)], $there);
                 }
             }
             $section->entries = $kept;
         }
 
         return $json;
+    }
+
+    /**
+     * A draw over the same questions elsewhere; its conditions mean nothing there, so its pools are lists from then on.
+     *
+     * @param  array<string, array{string, int}>  $there
+     */
+    private static function drawingFrom(\stdClass $entry, Draw $draw, array $there): \stdClass
+    {
+        $pools = array_map(
+            fn (DrawSource $source): array => array_values(
+                array_unique(array_filter(array_map(fn (string $question): ?string => $there[$question][0] ?? null, $source->pool))),
+            ),
+            $draw->sources,
+        );
+        unset($entry->from, $entry->pool);
+        if (count($pools) === 1) {
+            $entry->pool = $pools[0];
+        } else {
+            $list = fn (DrawSource $source, array $pool): \stdClass => (object) [
+                'title' => $source->title, 'draw' => $source->count, 'pool' => $pool,
+            ];
+            $entry->from = array_map($list, $draw->sources, $pools);
+        }
+
+        return $entry;
     }
 
     /**

@@ -10,12 +10,20 @@ use WideQuarry\Messages\Message;
 final class AssessmentDifferences
 {
     /** Fields of the whole that are told by their names alone. */
-    private const TOLD = ['instructions' => 'changed-instructions', 'language' => 'changed-language', 'standards' => 'changed-standards'];
+    private const TOLD = [
+        'instructions' => 'changed-instructions',
+        'language' => 'changed-language',
+        'standards' => 'changed-standards',
+        'run' => 'changed-run',
+    ];
 
     private const TOLD_OF_SECTIONS = [
         'instructions' => 'changed-section-instructions',
         'shuffle' => 'changed-section-shuffle',
         'weight' => 'changed-section-weight',
+        'time_limit' => 'changed-section-time',
+        'new_page' => 'changed-section-page',
+        'override' => 'changed-section-settings',
     ];
 
     /** @var list<string> */
@@ -141,7 +149,7 @@ final class AssessmentDifferences
             $how = isset($is->variation) ? (isset($was->variation) ? 'edited' : 'made') : 'dropped';
             $this->say('changed-variation', ['name' => $name, 'how' => $how]);
         }
-        if (($was->override ?? null) != ($is->override ?? null)) {
+        if ([$was->override ?? null, $was->place ?? 'anywhere'] != [$is->override ?? null, $is->place ?? 'anywhere']) {
             $this->say('changed-override', ['name' => $name]);
         }
         if (isset($is->draw, $was->draw)) {
@@ -154,6 +162,13 @@ final class AssessmentDifferences
         if ($was->draw !== $is->draw) {
             $this->say('changed-draw', ['name' => $name, 'before' => self::text($was, 'draw'), 'after' => self::text($is, 'draw')]);
         }
+        $described = fn (\stdClass $draw): array => array_map(
+            fn (\stdClass $one): array => [$one->conditions ?? null, $one->banks ?? null, $one->draw ?? null],
+            self::sources($draw),
+        );
+        if ([$described($was), $was->apart ?? false] != [$described($is), $is->apart ?? false]) {
+            $this->say('changed-conditions', ['name' => $name]);
+        }
         [$before, $now] = [self::pool($was), self::pool($is)];
         [$added, $taken] = [count(array_diff($now, $before)), count(array_diff($before, $now))];
         if ($added + $taken > 0) {
@@ -164,7 +179,17 @@ final class AssessmentDifferences
     /** @return list<string> */
     private static function pool(\stdClass $draw): array
     {
-        return is_array($draw->pool ?? null) ? array_values(array_filter($draw->pool, is_string(...))) : [];
+        $pools = [$draw->pool ?? [], ...array_map(fn (\stdClass $one): mixed => $one->pool ?? [], self::sources($draw))];
+
+        return array_values(array_unique(array_filter(array_merge(...array_filter($pools, is_array(...))), is_string(...))));
+    }
+
+    /** @return list<\stdClass> */
+    private static function sources(\stdClass $draw): array
+    {
+        $from = is_array($draw->from ?? null) ? $draw->from : [];
+
+        return array_values(array_filter($from, fn (mixed $one): bool => $one instanceof \stdClass));
     }
 
     /** That the entries which stay in a section stand in another order. */

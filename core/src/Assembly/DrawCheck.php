@@ -18,15 +18,8 @@ final class DrawCheck
     public static function of(Draw $draw, Assessment $assessment, array $there): array
     {
         $pool = array_intersect_key($there, array_flip($draw->pool));
-        $findings = [];
         $missing = count($draw->pool) - count($pool);
-        if (count($pool) < $draw->count) {
-            $findings[] = Finding::warning(
-                'draw.small',
-                "/$draw->id",
-                Message::of('assembly.pool-fewer-drawn', ['questions' => self::questions(count($pool)), 'count' => $draw->count]),
-            );
-        }
+        $findings = self::small($draw, $pool);
         if ($missing > 0) {
             $findings[] = Finding::warning(
                 'draw.gone',
@@ -58,6 +51,39 @@ final class DrawCheck
                     'twice' => $twice,
                 ]),
             );
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @param  array<string, BigRational>  $pool  questions of it that are there
+     * @return list<Finding>
+     */
+    private static function small(Draw $draw, array $pool): array
+    {
+        $findings = [];
+        foreach ($draw->sources as $source) {
+            $there = count(array_intersect_key($pool, array_flip($source->pool)));
+            if ($there < $source->count) {
+                $sentence = count($draw->sources) === 1
+                    ? Message::of('assembly.pool-fewer-drawn', ['questions' => self::questions($there), 'count' => $source->count])
+                    : Message::of('assembly.draw-source-small', [
+                        'title' => $source->title === '' ? Message::of('assembly.the-pool') : "“{$source->title}”",
+                        'questions' => self::questions($there),
+                        'count' => $source->count,
+                    ]);
+                $findings[] = Finding::warning('draw.small', "/$draw->id", $sentence);
+            }
+            if ($source->grows && count($source->pool) === DrawSource::POOL) {
+                $sentence = Message::of('assembly.draw-pool-full', ['n' => DrawSource::POOL]);
+                $findings[] = Finding::warning('draw.full', "/$draw->id", $sentence);
+            }
+        }
+        $most = $findings === [] ? $draw->most($pool) : $draw->count;
+        if ($most < $draw->count) {
+            $sentence = Message::of('assembly.draw-together-small', ['most' => $most, 'count' => $draw->count]);
+            $findings[] = Finding::warning('draw.small', "/$draw->id", $sentence);
         }
 
         return $findings;

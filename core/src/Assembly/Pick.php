@@ -21,6 +21,7 @@ final readonly class Pick
      * @param  string|null  $points  its own; null for those of the question
      * @param  int|null  $seen  the revision when somebody last looked at it here
      * @param  Question|null  $variation  the question as it is only here
+     * @param  EntrySettings  $settings  what is asked otherwise than the question says
      */
     private function __construct(
         public string $id,
@@ -31,6 +32,8 @@ final readonly class Pick
         private ?string $points,
         public ?int $seen,
         public ?Question $variation,
+        public EntrySettings $settings,
+        public EntryPlace $place,
     ) {
     }
 
@@ -47,12 +50,11 @@ final readonly class Pick
             'override',
             'seen',
             'variation',
+            'place',
         ])->need('question');
         $follow = Follow::from($fields->oneOf('follow', array_column(Follow::cases(), 'value'), Follow::Latest->value));
         $revision = $fields->intOrNull('revision', null, 1, 2_000_000_000);
         $variation = $fields->raw('variation');
-
-        $fields->object('override', ['attempts', 'tools', 'minutes', 'shuffle'])->bool('shuffle', false);
 
         return new self(
             $fields->id(),
@@ -63,6 +65,8 @@ final readonly class Pick
             $fields->raw('points') === null ? null : $fields->decimal('points', '100000'),
             $fields->intOrNull('seen', null, 1, 2_000_000_000),
             $variation === null ? null : Question::read($variation, $kinds),
+            EntrySettings::read($fields->raw('override'), $fields->at('override')),
+            EntryPlace::read($fields),
         );
     }
 

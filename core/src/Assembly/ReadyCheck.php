@@ -38,9 +38,12 @@ final class ReadyCheck
     private function section(Section $section, int $at): void
     {
         if ($section->entries === [] && $this->assessment->questions() !== []) {
-            $name = $section->title === '' ? Message::of('assembly.section-number', ['n' => $at + 1]) : "“{$section->title}”";
-            $sentence = Message::of('assembly.section-empty', ['section' => $name]);
+            $sentence = Message::of('assembly.section-empty', ['section' => self::called($section, $at)]);
             $this->findings[] = Finding::warning('section.empty', "/$section->id", $sentence);
+        }
+        if (! $section->isWeight) {
+            $sentence = Message::of('assembly.weight-unreadable', ['section' => self::called($section, $at)]);
+            $this->findings[] = Finding::blocking('section.weight', "/$section->id", $sentence);
         }
         foreach ($section->entries as $entry) {
             if ($entry instanceof Pick) {
@@ -49,6 +52,11 @@ final class ReadyCheck
                 $this->draw($entry);
             }
         }
+    }
+
+    private static function called(Section $section, int $at): string
+    {
+        return $section->title === '' ? Message::of('assembly.section-number', ['n' => $at + 1]) : "“{$section->title}”";
     }
 
     private function pick(Pick $pick): void

@@ -15,6 +15,7 @@ use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\PointsChange;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\QuestionMedia;
+use WideQuarry\Question\ShuffleChange;
 use WideQuarry\Question\UnhelpfulTitle;
 
 /** What is to be changed of the content of many questions; what is not named stays. */
@@ -103,7 +104,7 @@ final readonly class ContentChange
         $after = $this->fields->has('points') ? $this->points($after) : $after;
         $this->replaceFields($after);
         if ($this->fields->has('shuffle')) {
-            $this->shuffle($after, $kinds);
+            ShuffleChange::on($after, $this->fields->bool('shuffle', true), $kinds);
         }
         if ($this->fields->has('rubric')) {
             $this->rubric($after);
@@ -143,25 +144,6 @@ final readonly class ContentChange
 
         return PointsChange::to($content, $total) ??
             throw new QuestionSkipped(Message::of('bulk.parts-cannot-share-points', ['given' => $given]));
-    }
-
-    /** Only where the kind of part knows an order that may be drawn. */
-    private function shuffle(\stdClass $content, PartKinds $kinds): void
-    {
-        foreach (is_array($content->parts ?? null) ? $content->parts : [] as $part) {
-            if (! ($part instanceof \stdClass) || ! is_string($part->kind ?? null)) {
-                continue;
-            }
-            $settings = ($part->settings ?? null) instanceof \stdClass ? Json::copy($part->settings) : new \stdClass();
-            assert($settings instanceof \stdClass);
-            $settings->shuffle = $this->fields->bool('shuffle', true);
-            try {
-                $kinds->find($part->kind)?->readSettings($settings, '');
-                $part->settings = $kinds->find($part->kind) === null ? $part->settings ?? new \stdClass() : $settings;
-            } catch (Malformed) {
-                continue; // nothing to shuffle in it
-            }
-        }
     }
 
     /**

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Migration;
 
+use WideQuarry\Assembly\Draw;
+
 /** What another export of the same quizzes still says about their draws, put in words for the folders of this import. */
 final class StatedInExport
 {
@@ -51,7 +53,7 @@ final class StatedInExport
             $entries = $section instanceof \stdClass && is_array($section->entries ?? null) ? $section->entries : [];
             foreach ($entries as $entry) {
                 if ($entry instanceof \stdClass && isset($entry->draw)) {
-                    $draws[] = $entry;
+                    array_push($draws, ...Draw::lists($entry));
                 }
             }
         }

@@ -21,6 +21,42 @@ function wholeAssessment(): stdClass
         'revision' => 4,
         'stimuli' => (object) ['0192f0c4-0000-7000-8000-00000000000c' => 2],
     ];
+    $json->sections[0]->entries[] = (object) [
+        'id' => 'd2',
+        'draw' => 3,
+        'from' => [
+            (object) [
+                'title' => 'Easy',
+                'draw' => 2,
+                'conditions' => (object) ['difficulty' => ['1', '2']],
+                'banks' => ['0192f0c4-0000-7000-8000-0000000000b1'],
+            ],
+            (object) ['draw' => 1, 'pool' => ['0192f0c4-0000-7000-8000-00000000000d']],
+        ],
+        'apart' => true,
+        'points' => 2,
+        'place' => 'last',
+        'override' => (object) [
+            'attempts' => (object) ['allowed' => 2, 'cost' => '1/5'],
+            'feedback' => 'at_once',
+            'tools' => (object) ['calculator' => 'basic', 'ruler' => true, 'protractor' => false, 'scratch' => true],
+            'minutes' => 2.5,
+            'shuffle' => false,
+            'rubric' => (object) ['criteria' => []],
+        ],
+    ];
+    $json->sections[0]->time_limit = 600;
+    $json->sections[0]->new_page = true;
+    $json->sections[0]->override = (object) ['minutes' => 3];
+    $json->run = (object) [
+        'purpose' => 'practice',
+        'feedback' => 'each_try',
+        'attempts' => (object) ['allowed' => null],
+        'shuffle' => true,
+        'go_back' => false,
+        'pages' => 'all',
+        'cover' => '<p>Read this first.</p>',
+    ];
 
     return $json;
 }

@@ -136,6 +136,9 @@ export const varyEntry = async (assessment: string, entry: string, question: Que
   ).body.data
 
 export type PoolRow = schema.PoolRow
+export type DrawSource = schema.DrawSource
+export type EntryOverride = schema.EntryOverride
+export type RunSettings = schema.RunSettings
 export const drawQuery = (assessment: string, entry: string, version: number, seed: number) =>
   queryOptions({
     queryKey: ['assessment', assessment, 'draw', entry, version, seed],
@@ -146,7 +149,7 @@ export const drawQuery = (assessment: string, entry: string, version: number, se
           `/assessments/${assessment}/draws/${entry}?seed=${seed}`,
         )
       ).body.data,
-    placeholderData: (before?: { pool: PoolRow[]; drawn: string[] }) => before,
+    placeholderData: keepPreviousData,
   })
 
 export type EntryRoll = schema.EntryRoll

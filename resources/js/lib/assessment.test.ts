@@ -1,18 +1,22 @@
 import { describe, expect, it } from 'vitest'
-import type { Content } from '@/api/assembly'
+import type { Content, Entry } from '@/api/assembly'
 import {
   dissolved,
   gathered,
   inserted,
+  isDraw,
   moved,
   pooled,
   questionsOf,
   stepped,
   unasked,
+  withCopies,
   withDraw,
+  withNewDraw,
   withoutSection,
   withPoints,
   withSection,
+  withSources,
 } from './assessment'
 
 const make = (...sections: string[]): Content => ({
@@ -85,12 +89,46 @@ describe('draws', () => {
     expect(read(gathered(gathered(make('abcd'), ['a', 'b']), ['c', 'd']))).toBe('d1d2')
   })
   it('is asked one by one again', () => {
-    expect(read(dissolved(withDraw(drawn, 'd1', { points: 2 }), 'd1'))).toBe('ae-be-ce-d e')
-    expect(dissolved(withDraw(drawn, 'd1', { points: 2 }), 'd1').sections[0]?.entries[1]).toMatchObject({ points: 2 })
+    expect(read(dissolved(withDraw(drawn, 'd1', { points: 2 }), 'd1', ['b', 'c', 'd']))).toBe('ae-be-ce-d e')
+    expect(dissolved(withDraw(drawn, 'd1', { points: 2 }), 'd1', ['b', 'c', 'd']).sections[0]?.entries[1]).toMatchObject({ points: 2 })
   })
   it('takes no question that is asked already, and loses what is taken out', () => {
     expect(questionsOf(pooled(drawn, 'd1', ['e', 'f']))).toEqual(['a', 'b', 'c', 'd', 'f', 'e'])
     expect(questionsOf(unasked(unasked(drawn, 'c'), 'a'))).toEqual(['b', 'd', 'e'])
     expect(read(inserted(drawn, 'b', 1, 's1', 0))).toBe('ad1 e')
   })
+})
+
+describe('what a draw draws from', () => {
+  const easy = { draw: 2, conditions: { difficulty: ['1'] }, banks: ['rocks'] }
+  const [one, id] = withNewDraw(make('ab'), 's1', 'Easy ones', easy, 1.5)
+  const draw = (content: Content) => content.sections[0]?.entries.find(isDraw)
+  it('is whatever meets conditions, at the end of a section', () => {
+    expect(id).toBe('d1')
+    expect(draw(one)).toEqual({ id: 'd1', title: 'Easy ones', draw: 2, points: 1.5, from: [easy] })
+    expect(questionsOf(one)).toEqual(['a', 'b'])
+  })
+  it('may be several, which draw so many together', () => {
+    const two = withSources(one, 'd1', (from) => [...from, { draw: 3, pool: ['x', 'y', 'z'] }])
+    expect(draw(two)?.draw).toBe(5)
+    expect(questionsOf(two)).toEqual(['a', 'b', 'x', 'y', 'z'])
+    expect(draw(unasked(two, 'y'))?.from?.[1]?.pool).toEqual(['x', 'z'])
+    expect(draw(withSources(two, 'd1', (from) => from.slice(1)))).toMatchObject({ draw: 3, pool: ['x', 'y', 'z'] })
+    expect(draw(withSources(two, 'd1', () => []))).toEqual(draw(two))
+  })
+  it('takes questions that are added as a list beside its conditions', () => {
+    expect(draw(pooled(one, 'd1', ['a', 'x']))?.from).toEqual([easy, { draw: 1, pool: ['x'] }])
+  })
+})
+
+it('copies entries of another assessment as they stand there, each once', () => {
+  const there: Entry[] = [
+    { id: 'e1', question: 'b', points: 3 },
+    { id: 'e2', question: 'c', points: 4 },
+    { id: 'd1', draw: 1, pool: ['a', 'x'] },
+  ]
+  expect(withCopies(make('ab'), 's1', there).sections[0]?.entries.slice(2)).toEqual([
+    { id: 'c1', question: 'c', points: 4 },
+    { id: 'c2', draw: 1, pool: ['a', 'x'] },
+  ])
 })

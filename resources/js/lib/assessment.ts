@@ -1,12 +1,56 @@
-import type { Content, Draw, Entry, Pick } from '@/api/assembly'
+import type { Content, Draw, DrawSource, Entry, Pick } from '@/api/assembly'
 
 /** Changes of an assessment's document; each gives a new one and leaves the old. */
 
 export const isDraw = (entry: Entry): entry is Draw => 'draw' in entry
 
-/** Every question that is asked or may be drawn. */
+/** What a draw draws from; a list made by hand is one source. */
+export const sourcesOf = (draw: Draw): DrawSource[] => draw.from ?? [{ draw: draw.draw, pool: draw.pool ?? [] }]
+
+/** Whether what it draws from is a list made by hand, and nothing else. */
+export const isList = (draw: Draw) => draw.from === undefined
+
+/** Questions of a draw that stand in a list; what conditions find is not known here. */
+export const poolOf = (draw: Draw): string[] => sourcesOf(draw).flatMap((source) => source.pool ?? [])
+
+/** Every question that is asked, or that stands in the list of a draw. */
 export const questionsOf = (content: Content): string[] =>
-  entriesOf(content).flatMap((entry) => (isDraw(entry) ? entry.pool : [entry.question]))
+  entriesOf(content).flatMap((entry) => (isDraw(entry) ? poolOf(entry) : [entry.question]))
+
+/** A draw with other sources; it draws as many as they do together. */
+const drawnFrom = (draw: Draw, from: DrawSource[]): Draw => {
+  const { pool: _, from: __, ...rest } = draw
+  const only = from[0]
+  const count = from.reduce((sum, source) => sum + source.draw, 0)
+  if (from.length === 1 && only && !only.conditions) return { ...rest, draw: count, pool: only.pool ?? [] }
+  return { ...rest, draw: count, from }
+}
+
+/** A draw whose sources are changed; one that is left out is null. */
+export const withSources = (content: Content, id: string, edit: (from: DrawSource[]) => DrawSource[]): Content =>
+  editEntries(content, [id], (entry) => {
+    if (!isDraw(entry)) return entry
+    const from = edit(sourcesOf(entry))
+    return from.length === 0 ? entry : drawnFrom(entry, from)
+  })
+
+/** A new draw at the end of a section. */
+export function withNewDraw(
+  content: Content,
+  section: string,
+  title: string,
+  source: DrawSource,
+  points: number | null,
+): [Content, string] {
+  const taken = new Set(entriesOf(content).map((entry) => entry.id))
+  let n = 1
+  while (taken.has(`d${n}`)) n++
+  const id = `d${n}`
+  const draw = drawnFrom({ id, title, draw: source.draw, ...(points === null ? {} : { points }) }, [source])
+  const at = content.sections.some((one) => one.id === section) ? section : content.sections.at(-1)?.id
+  const sections = content.sections.map((one) => (one.id === at ? { ...one, entries: [...one.entries, draw] } : one))
+  return [{ ...content, sections }, id]
+}
 
 export const entriesOf = (content: Content): Entry[] => content.sections.flatMap((section) => section.entries)
 
@@ -109,15 +153,17 @@ export function gathered(content: Content, ids: string[]): Content {
   }
 }
 
-/** A draw as what it is drawn from: every question of its pool is asked. */
-export function dissolved(content: Content, id: string): Content {
+/** A draw as what it is drawn from: every question of its pool is asked, unless it is asked already. */
+export function dissolved(content: Content, id: string, pool: string[]): Content {
+  const asked = new Set(questionsOf(without(content, [id])))
+  const questions = pool.filter((one) => !asked.has(one))
   return {
     ...content,
     sections: content.sections.map((section) => ({
       ...section,
       entries: section.entries.flatMap((entry): Entry[] =>
         entry.id === id && isDraw(entry)
-          ? entry.pool.map((question) => ({
+          ? questions.map((question) => ({
               id: `e-${question.replaceAll('-', '')}`,
               question,
               ...(entry.points === undefined ? {} : { points: entry.points }),
@@ -128,8 +174,8 @@ export function dissolved(content: Content, id: string): Content {
   }
 }
 
-/** A draw otherwise; what it asks never goes below one. */
-export const withDraw = (content: Content, id: string, edit: Partial<Omit<Draw, 'id'>>): Content =>
+/** A draw otherwise, but for what it draws from. */
+export const withDraw = (content: Content, id: string, edit: Partial<Omit<Draw, 'id' | 'pool' | 'from' | 'draw'>>): Content =>
   editEntries(content, [id], (entry) => {
     if (!isDraw(entry)) return entry
     const { points, ...rest } = { ...entry, ...edit }
@@ -139,12 +185,18 @@ export const withDraw = (content: Content, id: string, edit: Partial<Omit<Draw, 
 /** More questions for a pool; those that are in it, or asked elsewhere, are left out. */
 export function pooled(content: Content, id: string, questions: string[]): Content {
   const taken = new Set(questionsOf(content))
-  return editEntries(content, [id], (entry) =>
-    isDraw(entry) ? { ...entry, pool: [...entry.pool, ...questions.filter((one) => !taken.has(one))] } : entry,
-  )
+  const more = questions.filter((one) => !taken.has(one))
+  return withSources(content, id, (from) => {
+    const at = from.findIndex((source) => !source.conditions)
+    if (at < 0) return more.length === 0 ? from : [...from, { draw: 1, pool: more }]
+    return from.map((source, i) => (i === at ? { ...source, pool: [...(source.pool ?? []), ...more] } : source))
+  })
 }
 
-/** A question is not asked any more, and not drawn. */
+const notDrawing = (from: DrawSource[], question: string): DrawSource[] =>
+  from.map((source) => (source.pool ? { ...source, pool: source.pool.filter((one) => one !== question) } : source))
+
+/** A question is not asked any more, and stands in no list that is drawn from. */
 export function unasked(content: Content, question: string): Content {
   return {
     ...content,
@@ -152,7 +204,7 @@ export function unasked(content: Content, question: string): Content {
       ...section,
       entries: section.entries
         .filter((entry) => isDraw(entry) || entry.question !== question)
-        .map((entry) => (isDraw(entry) ? { ...entry, pool: entry.pool.filter((one) => one !== question) } : entry)),
+        .map((entry) => (isDraw(entry) ? drawnFrom(entry, notDrawing(sourcesOf(entry), question)) : entry)),
     })),
   }
 }
@@ -172,5 +224,22 @@ export function withoutSection(content: Content, id: string): Content {
           ? { ...section, entries: at === 0 ? [...gone.entries, ...section.entries] : [...section.entries, ...gone.entries] }
           : section,
       ),
+  }
+}
+
+/** Entries of another assessment at the end of a section, as they stand there; those that are asked already are left out. */
+export function withCopies(content: Content, section: string, entries: Entry[]): Content {
+  const asked = new Set(entriesOf(content).flatMap((entry) => (isDraw(entry) ? [] : [entry.question])))
+  const taken = new Set(entriesOf(content).map((entry) => entry.id))
+  let n = 1
+  const fresh = (): string => {
+    while (taken.has(`c${n}`)) n++
+    taken.add(`c${n}`)
+    return `c${n}`
+  }
+  const more = entries.filter((entry) => isDraw(entry) || !asked.has(entry.question)).map((entry) => ({ ...entry, id: fresh() }))
+  return {
+    ...content,
+    sections: content.sections.map((one) => (one.id === section ? { ...one, entries: [...one.entries, ...more] } : one)),
   }
 }

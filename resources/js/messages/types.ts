@@ -476,7 +476,6 @@ export type Messages = {
       questions: string
       points: string
     }
-    pickFrom: string
     pickWords: string
     add: string
     takeBackShort: string
@@ -585,7 +584,63 @@ export type Messages = {
     }
     othersHidden: (values: { n: number }) => string
     alignedTo: string
-    pickStandard: string
+    pick: {
+      from: string
+      everyBank: string
+      wide: string
+      narrow: string
+      intoSection: (values: { section: Words }) => string
+      trayAsk: string
+      trayTitle: (values: { n: number }) => string
+      section: string
+      place: string
+      before: (values: { title: Words }) => string
+      atEnd: string
+      added: (values: { n: number }) => string
+      draw: string
+      another: string
+      anotherTitle: string
+      anotherAbout: string
+      anotherFrom: string
+      take: (values: { n: number }) => string
+      isTaken: string
+      write: string
+      writeTitle: string
+      writeAbout: string
+      writeNowhere: string
+      writeIn: string
+      notAdded: (values: { why: Words }) => string
+      moreWays: string
+    }
+    sources: {
+      title: string
+      about: string
+      aboutFound: (values: { found: number }) => string
+      go: string
+      countProblem: string
+      added: (values: { n: number }) => string
+      as: string
+      asNew: string
+      asPart: (values: { title: Words }) => string
+      from: string
+      byHand: string
+      everything: string
+      in: (values: { banks: Words }) => string
+      closed: string
+      now: (values: { n: number }) => string
+      frozenAt: (values: { n: number }) => string
+      grows: string
+      freeze: string
+      grow: string
+      show: string
+      remove: string
+      count: (values: { title: Words }) => string
+      part: (values: { n: number }) => string
+      apart: string
+      overlapMend: string
+      often: (values: { n: number }) => string
+      oftenAbout: string
+    }
   }
   bank: {
     rubrics: string

@@ -74,7 +74,9 @@ final class TestWriter
         $entries = implode(
             '',
             array_map(
-                fn (Pick|Draw $entry): string => $entry instanceof Pick ? $this->pick($entry) : $this->draw($entry),
+                fn (Pick|Draw $entry): string => $entry instanceof Pick
+                    ? $this->pick($entry)
+                    : implode('', array_map($this->draw(...), $entry->alone())),
                 $section->entries,
             ),
         );

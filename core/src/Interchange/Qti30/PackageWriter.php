@@ -159,7 +159,7 @@ final class PackageWriter
         foreach ($assessment->draws() as $draw) {
             foreach ($draw->pool as $id) {
                 if (isset($items[$id])) {
-                    $asked["$draw->id $id"] = ['href' => "items/$id.xml", 'question' => $items[$id]];
+                    $asked["draw $id"] = ['href' => "items/$id.xml", 'question' => $items[$id]];
                 }
             }
         }

@@ -65,7 +65,9 @@ final class TestWriter
         $refs = implode(
             '',
             array_map(
-                fn (Pick|Draw $entry): string => $entry instanceof Pick ? $this->reference($entry) : $this->draw($entry),
+                fn (Pick|Draw $entry): string => $entry instanceof Pick
+                    ? $this->reference($entry)
+                    : implode('', array_map($this->draw(...), $entry->alone())),
                 $section->entries,
             ),
         );
@@ -87,7 +89,7 @@ final class TestWriter
         foreach ($draw->pool as $i => $question) {
             $ref = $this->item(
                 "$draw->id-".($i + 1),
-                $this->items["$draw->id $question"] ?? null,
+                $this->items["draw $question"] ?? null,
                 $question,
                 fn (BigRational $own): BigRational => $draw->points($own),
             );

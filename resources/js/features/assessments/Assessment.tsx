@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { addToAssessment, assessmentQuery, binAssessment, restoreAssessment, type Assessment as Whole } from '@/api/assembly'
-import { entriesOf, isDraw, pooled, questionsOf, unasked, without } from '@/lib/assessment'
+import { assessmentQuery, binAssessment, restoreAssessment, type Assessment as Whole } from '@/api/assembly'
+import { entriesOf, isDraw, without } from '@/lib/assessment'
 import { useAddress } from '@/lib/useAddress'
 import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
@@ -22,7 +22,8 @@ import { DrawPane } from './DrawPane'
 import { EntryPane } from './EntryPane'
 import { Instructions } from './Instructions'
 import { Outline } from './Outline'
-import { PickPane } from './PickPane'
+import { PickPane } from './pick/PickPane'
+import { usePicking } from './pick/usePicking'
 import { RollsPane } from './RollsPane'
 import { SheetPane } from './SheetPane'
 import { StateBanner, StateMenu } from './StateMenu'
@@ -61,14 +62,6 @@ function Bench({ start }: { start: Whole }) {
     set('entry', entry, true)
     setTab('question')
   }
-  const add = useMutation({
-    mutationFn: async (questions: string[]) => {
-      await document.flush()
-      return addToAssessment(stored.id, questions)
-    },
-    onSuccess: document.adopt,
-    onError: (problem) => tell({ text: problem.message, look: 'problem' }),
-  })
   const remove = (ids: string[]) => {
     const before = content
     change((now) => without(now, ids))
@@ -125,7 +118,14 @@ function Bench({ start }: { start: Whole }) {
   ])
   const draws = entriesOf(content).filter(isDraw)
   const draw = draws.find((one) => one.id === active)
-  const taken = new Set(questionsOf(content))
+  const picking = usePicking(document, active)
+  const isPicking = mayWrite && picking.isWide && !narrow
+  const showFound = (bank: string, query: string) => {
+    setTab('pick')
+    navigate(
+      `?${new URLSearchParams([['entry', active ?? ''], ['from', bank === '' ? picking.EVERY : bank], ...new URLSearchParams(query)])}`,
+    )
+  }
   const outline = (
     <div className="flex h-full flex-col">
       <div className="flex-none border-hairline border-b px-3 py-2">
@@ -163,27 +163,14 @@ function Bench({ start }: { start: Whole }) {
             ? [
                 {
                   id: 'pick',
-                  body: (
-                    <PickPane
-                      home={stored.bank.slug}
-                      taken={taken}
-                      draws={draws.map((one) => ({ id: one.id, title: one.title || texts.assembly.draw }))}
-                      into={draw?.id}
-                      onAdd={(questions, into) => (into ? change((now) => pooled(now, into, questions)) : add.mutate(questions))}
-                      onTakeOut={(question) => {
-                        const before = content
-                        change((now) => unasked(now, question))
-                        tell({ text: texts.assembly.takenOut({ n: 1 }), undo: () => change(() => before) })
-                      }}
-                    />
-                  ),
+                  body: <PickPane picking={picking} />,
                 },
               ]
             : []),
           {
             id: 'question',
             body: draw ? (
-              <DrawPane key={draw.id} document={document} draw={draw} mayWrite={mayWrite} onRemove={remove} />
+              <DrawPane key={draw.id} document={document} draw={draw} mayWrite={mayWrite} onRemove={remove} onShow={showFound} />
             ) : active ? (
               <EntryPane key={active} document={document} id={active} mayWrite={mayWrite} onRemove={remove} />
             ) : (
@@ -260,7 +247,9 @@ function Bench({ start }: { start: Whole }) {
         ) : null}
         <StateBanner stored={stored} onDuplicate={() => setCopying(true)} />
         <div className="min-h-0 flex-1">
-          {narrow ? (
+          {isPicking ? (
+            <PickPane picking={picking} />
+          ) : narrow ? (
             <div className="h-full overflow-y-auto">
               {outline}
               <div className="min-h-120 border-hairline border-t">{beside}</div>

@@ -2,22 +2,33 @@ import { useQuery } from '@tanstack/react-query'
 import { X } from 'lucide-react'
 import { useState } from 'react'
 import { type Draw, drawQuery } from '@/api/assembly'
-import { dissolved, withDraw } from '@/lib/assessment'
+import { dissolved, isList, poolOf, sourcesOf, unasked, withDraw } from '@/lib/assessment'
 import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
 import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Message, Waiting } from '@/ui/Message'
+import { DrawSources } from './DrawSources'
 import type { Document } from './useDocument'
 
-type Props = { document: Document; draw: Draw; mayWrite: boolean; onRemove: (ids: string[]) => void }
+type Props = {
+  document: Document
+  draw: Draw
+  mayWrite: boolean
+  onRemove: (ids: string[]) => void
+  /** Shows what conditions find in the list one takes from. */
+  onShow: (bank: string, query: string) => void
+}
 
 /** How many are drawn, what each is worth, and what they are drawn from. */
-export function DrawPane({ document, draw, mayWrite, onRemove }: Props) {
+export function DrawPane({ document, draw, mayWrite, onRemove, onShow }: Props) {
   const { stored, change } = document
   const [seed, setSeed] = useState(0)
   const pool = useQuery(drawQuery(stored.id, draw.id, stored.version, Math.max(1, seed)))
-  const rows = (pool.data?.pool ?? []).filter((row) => draw.pool.includes(row.id))
+  const listed = poolOf(draw)
+  const grows = sourcesOf(draw).some((source) => source.conditions && !source.pool)
+  // what was taken out of a list a moment ago is not shown until the server has answered
+  const rows = (pool.data?.pool ?? []).filter((row) => grows || listed.includes(row.id))
   const drawn = new Set(seed > 0 ? pool.data?.drawn : [])
   const findings = stored.entries[draw.id]?.findings ?? []
   const set = (edit: Parameters<typeof withDraw>[2], what?: string) => change((now) => withDraw(now, draw.id, edit), what)
@@ -38,27 +49,24 @@ export function DrawPane({ document, draw, mayWrite, onRemove }: Props) {
         </div>
         {mayWrite ? (
           <>
-            <Button onClick={() => change((now) => dissolved(now, draw.id))}>{texts.assembly.dissolve}</Button>
+            <Button
+              onClick={() =>
+                change((now) =>
+                  dissolved(
+                    now,
+                    draw.id,
+                    rows.map((row) => row.id),
+                  ),
+                )
+              }
+            >
+              {texts.assembly.dissolve}
+            </Button>
             <Button onClick={() => onRemove([draw.id])}>{texts.assembly.takeOut}</Button>
           </>
         ) : null}
       </header>
       <div className="flex flex-wrap gap-4">
-        <label className="flex flex-col gap-1">
-          <span className="text-caption text-second">{texts.assembly.drawCount}</span>
-          <input
-            type="number"
-            min={1}
-            max={2000}
-            value={draw.draw}
-            disabled={!mayWrite}
-            onChange={(event) => {
-              const count = Math.round(Number(event.target.value))
-              if (count >= 1 && count <= 2000) set({ draw: count }, `count ${draw.id}`)
-            }}
-            className={`${control} w-24`}
-          />
-        </label>
         <label className="flex flex-col gap-1">
           <span className="text-caption text-second">{texts.assembly.drawPoints}</span>
           <input
@@ -74,11 +82,27 @@ export function DrawPane({ document, draw, mayWrite, onRemove }: Props) {
           />
         </label>
       </div>
+      <DrawSources document={document} draw={draw} mayWrite={mayWrite} pools={pool.data?.sources ?? []} onShow={onShow} />
+      <label className="flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-accent"
+          disabled={!mayWrite}
+          checked={draw.apart ?? false}
+          onChange={(event) => set({ apart: event.target.checked })}
+        />
+        {texts.assembly.sources.apart}
+      </label>
       {findings.map((said) => (
         <Message key={said} look="attention">
           {said}
         </Message>
       ))}
+      {mayWrite && stored.entries[draw.id]?.overlaps && !draw.apart ? (
+        <p>
+          <Button onClick={() => set({ apart: true })}>{texts.assembly.sources.overlapMend}</Button>
+        </p>
+      ) : null}
       {pool.isError ? <Message look="problem">{pool.error.message}</Message> : null}
       {pool.isPending ? <Waiting text={texts.loading} /> : null}
       <section aria-label={texts.assembly.drawPool({ n: rows.length })} className="flex flex-col gap-2">
@@ -104,16 +128,19 @@ export function DrawPane({ document, draw, mayWrite, onRemove }: Props) {
                   {drawn.has(row.id) ? <strong className="text-information">{texts.assembly.inDrawing}</strong> : null}
                   <span>{kindWords(row.kinds)}</span>
                   <span>{texts.points({ n: row.points })}</span>
+                  {seed > 0 ? (
+                    <span title={texts.assembly.sources.oftenAbout}>{texts.assembly.sources.often({ n: row.often })}</span>
+                  ) : null}
                   {row.bank !== stored.bank.slug ? <span className="text-quiet">{row.bank_name}</span> : null}
                 </span>
               </span>
-              {mayWrite ? (
+              {mayWrite && (isList(draw) || listed.includes(row.id)) ? (
                 <Button
                   look="quiet"
                   className="!min-h-7 !px-1"
                   aria-label={texts.assembly.outOfPool({ title: row.title })}
                   title={texts.assembly.outOfPool({ title: row.title })}
-                  onClick={() => set({ pool: draw.pool.filter((one) => one !== row.id) })}
+                  onClick={() => change((now) => unasked(now, row.id))}
                 >
                   <X size={16} aria-hidden="true" />
                 </Button>

@@ -1,7 +1,7 @@
 import { GripVertical } from 'lucide-react'
 import type { KeyboardEvent } from 'react'
 import type { Entry, Fact } from '@/api/assembly'
-import { ENTRY, isDraw } from '@/lib/assessment'
+import { ENTRY, isDraw, poolOf } from '@/lib/assessment'
 import { type Dragged, dragSource, dropTarget } from '@/lib/drag'
 import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
@@ -122,7 +122,7 @@ export function EntryRow(props: Props) {
           {fact?.changed ? <strong className="text-attention">{texts.assembly.changed}</strong> : null}
           {fact?.varied ? <span className="text-information">{texts.assembly.varied}</span> : null}
           {draw ? (
-            <span className="text-information">{texts.assembly.drawn({ n: draw.draw, pool: fact?.pool ?? draw.pool.length })}</span>
+            <span className="text-information">{texts.assembly.drawn({ n: draw.draw, pool: fact?.pool ?? poolOf(draw).length })}</span>
           ) : null}
           {fact?.findings?.length ? <strong className="text-attention">{texts.assembly.lookAt({ n: fact.findings.length })}</strong> : null}
           {!isDraw(entry) && entry.follow === 'pinned' && entry.revision ? (

@@ -4,21 +4,24 @@ import { useNavigate, useParams } from 'react-router'
 import { reread } from '@/api/intakes'
 import { bankQuery, treesQuery } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
+import { BrowsingPanes } from '@/browse/BrowsingPanes'
+import { FilterPanel } from '@/browse/FilterPanel'
+import { ListPane } from '@/browse/ListPane'
+import { useBrowsing } from '@/browse/useBrowsing'
+import { type Filter, useFilter } from '@/browse/useFilter'
+import { lazily } from '@/lib/lazily'
 import { sharedWith } from '@/lib/phrases/banks'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import { single, useCommands } from '@/ui/commands'
 import { Menu } from '@/ui/Menu'
-import { Nothing } from '@/ui/Message'
+import { Nothing, Waiting } from '@/ui/Message'
 import { useToast } from '@/ui/Toasts'
 import { type BankDialog, BankDialogs } from './BankDialogs'
-import { BrowsingPanes } from './BrowsingPanes'
-import { FilterPanel } from './FilterPanel'
-import { ListPane } from './ListPane'
 import { RegroupDialog } from './RegroupDialog'
-import { useBrowsing } from './useBrowsing'
-import { type Filter, useFilter } from './useFilter'
+
+const Reading = lazily(() => import('./Reading'), 'Reading', <Waiting text={texts.loading} />)
 
 /** A bank: where, list, reading. */
 export function Bank() {
@@ -101,6 +104,7 @@ export function Bank() {
       {...(mayWrite ? { onWrite: () => navigate(writeHere(slug, filter)) } : {})}
     />
   )
+  const reading = (id: string) => <Reading key={id} id={id} slug={slug} {...browsing.reading} />
   return (
     <Shell
       title={bank.data?.name ?? texts.banks.title}
@@ -162,7 +166,11 @@ export function Bank() {
         </>
       }
     >
-      {bank.isError ? <Nothing title={bank.error.message} /> : <BrowsingPanes browsing={browsing} slug={slug} where={where} list={list} />}
+      {bank.isError ? (
+        <Nothing title={bank.error.message} />
+      ) : (
+        <BrowsingPanes browsing={browsing} where={where} list={list} reading={reading} />
+      )}
       {dialog === 'regroup' ? (
         <RegroupDialog slug={slug} filter={filter.query} onClose={() => setDialog(null)} />
       ) : bank.data ? (

@@ -2,17 +2,21 @@ import { useQuery } from '@tanstack/react-query'
 import { useNavigate } from 'react-router'
 import { facetsQuery } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
+import { BrowsingPanes } from '@/browse/BrowsingPanes'
+import { type Range, ranges } from '@/browse/filterQuery'
+import { ListPane } from '@/browse/ListPane'
+import { MoreFilters, useOpenSections } from '@/browse/MoreFilters'
+import { useBrowsing } from '@/browse/useBrowsing'
+import { useFilter } from '@/browse/useFilter'
+import { lazily } from '@/lib/lazily'
 import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import { useCommands } from '@/ui/commands'
-import { BrowsingPanes } from './BrowsingPanes'
-import { type Range, ranges } from './filterQuery'
-import { ListPane } from './ListPane'
-import { MoreFilters, useOpenSections } from './MoreFilters'
-import { useBrowsing } from './useBrowsing'
-import { useFilter } from './useFilter'
+import { Waiting } from '@/ui/Message'
+
+const Reading = lazily(() => import('./Reading'), 'Reading', <Waiting text={texts.loading} />)
 
 /** Questions of every bank one may read: what to look for, list, reading. */
 export function Catalogue() {
@@ -40,6 +44,7 @@ export function Catalogue() {
     </div>
   )
   const list = <ListPane {...browsing.list} slug="" trees={undefined} onOpen={open} withBank />
+  const reading = (id: string) => <Reading key={id} id={id} slug={row?.bank ?? ''} {...browsing.reading} />
   return (
     <Shell
       title={texts.bank.catalogue}
@@ -50,7 +55,7 @@ export function Catalogue() {
         row ? <Button onClick={() => open(row)}>{narrow ? texts.bank.toItsBank : texts.bank.toBank({ name: row.bank_name })}</Button> : null
       }
     >
-      <BrowsingPanes browsing={browsing} slug={row?.bank ?? ''} where={where} list={list} />
+      <BrowsingPanes browsing={browsing} where={where} list={list} reading={reading} />
     </Shell>
   )
 }

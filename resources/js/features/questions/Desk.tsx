@@ -16,6 +16,7 @@ import { Shell } from '@/shell/Shell'
 import { usePlaced } from '@/standards/usePlaced'
 import { Nothing, Waiting } from '@/ui/Message'
 import { TypedPaste } from './TypedPaste'
+import { useForAssessment } from './useForAssessment'
 
 const trail = (bank: { slug: string; name: string }, question?: string) => [
   { title: texts.banks.title, to: '/banks' },
@@ -32,9 +33,17 @@ export function NewDesk() {
   const stimulus = address.get('stimulus')
   const place = usePlaced(address)
   // A copy and a question with a stimulus are kept apart from what else is begun in the bank: none takes the place of another.
-  const subject = like ? `new:${slug}:like:${like}` : stimulus ? `new:${slug}:with:${stimulus}` : `new:${slug}${place.subject}`
+  const assessment = address.get('assessment')
+  const subject = assessment
+    ? `new:${slug}:assessment:${assessment}`
+    : like
+      ? `new:${slug}:like:${like}`
+      : stimulus
+        ? `new:${slug}:with:${stimulus}`
+        : `new:${slug}${place.subject}`
   const bank = useQuery(bankQuery(slug))
   const defaults = useDefaults(slug)
+  const forAssessment = useForAssessment(address)
   const kept = useQuery(autosaveQuery(subject))
   const model = useQuery({ ...questionQuery(like ?? ''), enabled: like !== null })
   const trees = useQuery(treesQuery(slug))
@@ -83,7 +92,7 @@ export function NewDesk() {
       <TypedPaste bank={slug}>
         <Workbench
           key={start.id}
-          home={inBank({ slug, name: bank.data.name }, null, subject)}
+          home={forAssessment(inBank({ slug, name: bank.data.name }, null, subject))}
           crumbs={crumbs.slice(0, -1)}
           revision={0}
           start={start}

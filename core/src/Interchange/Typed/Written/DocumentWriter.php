@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Interchange\Typed\Written;
 
+use WideQuarry\Assembly\Draw;
 use WideQuarry\Interchange\Medium;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\PackageContents;
@@ -98,8 +99,9 @@ final class DocumentWriter
         if ($variation instanceof \stdClass) {
             return [$variation];
         }
-        $ids = is_array($entry->pool ?? null) ? $entry->pool : [$entry->question ?? ''];
-        if (isset($entry->pool)) {
+        $pools = isset($entry->draw) ? array_column(Draw::lists($entry), 'pool') : [];
+        $ids = $pools === [] ? [$entry->question ?? ''] : array_merge(...array_filter($pools, is_array(...)), ...[[]]);
+        if ($pools !== []) {
             $this->notices[] = Notice::loss('document.draw', Message::of('interchange.typed.draw-as-all'));
         }
         $found = [];

@@ -4,7 +4,8 @@ import { Link, useNavigate } from 'react-router'
 import type { TreeName } from '@/api/actions'
 import { moveNode } from '@/api/order'
 import { facetsQuery, treesQuery } from '@/api/queries'
-import { useTreeDialogs } from '@/features/banks/TreeDialogs'
+import { useTreeDialogs } from '@/browse/TreeDialogs'
+import { UsesDialog } from '@/browse/UsesDialog'
 import { texts } from '@/messages'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
@@ -17,7 +18,6 @@ import { OrderTree } from '@/ui/tree/OrderTree'
 import type { Spot } from '@/ui/tree/spots'
 import { MergeDialog } from './MergeDialog'
 import { OutlineDialog } from './OutlineDialog'
-import { UsesDialog } from './UsesDialog'
 
 const words = texts.order
 const dimension = { topics: 'topic', folders: 'folder' } as const

@@ -17,12 +17,16 @@ import { useRecent } from './useRecent'
 const words = texts.bank.searches
 
 /** The conditions of a search in a few words. */
-function inWords(query: string, trees: Trees | undefined): string {
+export function inWords(query: string, trees: Trees | undefined, names: Record<string, string> = {}): string {
   const said: string[] = []
   for (const [name, value] of new URLSearchParams(query)) {
     if (name === 'sort') continue
+    const plain = name.replace(/^not-/, '')
     // Of a person or a stimulus the address has no name.
-    if (name === 'by' || name === 'editor' || name === 'stimulus') said.push(texts.bank.dimensions[name] ?? name)
+    if (names[value]) {
+      const what = `${texts.bank.dimensions[plain] ?? plain} ${names[value]}`
+      said.push(name === plain ? what : texts.bank.not({ what }))
+    } else if (name === 'by' || name === 'editor' || name === 'stimulus') said.push(texts.bank.dimensions[name] ?? name)
     else if (name === 'words') said.push(`“${value}”`)
     else if (name.startsWith('not-')) said.push(texts.bank.not({ what: conditionName(name.slice(4) as Dimension, value, trees) }))
     else
@@ -35,8 +39,17 @@ function inWords(query: string, trees: Trees | undefined): string {
   return said.join(', ')
 }
 
+type Props = {
+  slug: string
+  filter: Filter
+  trees: Trees | undefined
+  mayWrite: boolean
+  /** Where a search is shown. */
+  to: (query: string) => string
+}
+
 /** Searches that were given a name, and a way to give the one on the screen a name. */
-export function Searches({ slug, filter, trees, mayWrite }: { slug: string; filter: Filter; trees: Trees | undefined; mayWrite: boolean }) {
+export function Searches({ slug, filter, trees, mayWrite, to }: Props) {
   const searches = useQuery(searchesQuery(slug))
   const client = useQueryClient()
   const tell = useToast()
@@ -65,7 +78,7 @@ export function Searches({ slug, filter, trees, mayWrite }: { slug: string; filt
               className={`flex items-center border-l-3 ${here ? 'border-accent bg-paper' : 'border-transparent hover:bg-paper'}`}
             >
               <Link
-                to={`/banks/${slug}?${one.filter}`}
+                to={to(one.filter)}
                 aria-current={here ? 'true' : undefined}
                 className={`-outline-offset-2 min-h-7 min-w-0 flex-1 truncate py-1 pl-3 ${here ? 'font-semibold' : ''}`}
                 title={one.person ? words.sharedBy({ name: one.name, person: one.person }) : one.name}
@@ -99,11 +112,7 @@ export function Searches({ slug, filter, trees, mayWrite }: { slug: string; filt
           <ul className="max-h-36 overflow-y-auto">
             {recent.map((query) => (
               <li key={query} className="hover:bg-paper">
-                <Link
-                  to={`/banks/${slug}?${query}`}
-                  className="-outline-offset-2 block min-h-7 truncate py-1"
-                  title={inWords(query, trees)}
-                >
+                <Link to={to(query)} className="-outline-offset-2 block min-h-7 truncate py-1" title={inWords(query, trees)}>
                   {inWords(query, trees)}
                 </Link>
               </li>

@@ -1,25 +1,22 @@
 import type { ReactNode } from 'react'
-import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { Dialog } from '@/ui/Dialog'
 import { ListAndReading } from '@/ui/ListAndReading'
-import { Nothing, Waiting } from '@/ui/Message'
+import { Nothing } from '@/ui/Message'
 import type { useBrowsing } from './useBrowsing'
-
-const Reading = lazily(() => import('./Reading'), 'Reading', <Waiting text={texts.loading} />)
 
 /** Where to look, the list and what is read of it; where there is no room, where to look is a dialog. */
 export function BrowsingPanes({
   browsing,
-  slug,
   where,
   list,
+  reading,
 }: {
   browsing: ReturnType<typeof useBrowsing>
-  /** The bank of what is read. */
-  slug: string
   where: ReactNode
   list: ReactNode
+  /** What is read of a question. */
+  reading: (id: string) => ReactNode
 }) {
   const { active, wide } = browsing
   return (
@@ -30,7 +27,7 @@ export function BrowsingPanes({
         list={{ id: 'list', label: texts.bank.list, body: list, size: wide ? 420 : 360, min: 300, max: 720 }}
         reading={{
           label: texts.bank.reading,
-          body: active ? <Reading key={active} id={active} slug={slug} {...browsing.reading} /> : <Nothing title={texts.bank.pick} />,
+          body: active ? reading(active) : <Nothing title={texts.bank.pick} />,
         }}
         picked={browsing.picked}
       />

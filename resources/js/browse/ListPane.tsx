@@ -2,6 +2,7 @@ import type { InfiniteData, UseInfiniteQueryResult } from '@tanstack/react-query
 import type { Page, Trees } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { useAct } from '@/bulk/useAct'
+import type { Dragged } from '@/lib/drag'
 import { lazily } from '@/lib/lazily'
 import { foundOf } from '@/lib/phrases/banks'
 import type { Selection } from '@/lib/useSelection'
@@ -42,6 +43,8 @@ type Props = {
   meant: { words: string; count: number } | null
   /** Over several banks. */
   withBank?: boolean
+  /** What a row carries when it is dragged. */
+  drag?: (row: QuestionRow) => Dragged
 }
 
 /** The conditions, how many questions meet them, and the questions. */
@@ -63,6 +66,7 @@ export function ListPane({
   without,
   meant,
   withBank,
+  drag,
 }: Props) {
   const meta = pages.data?.pages[0]?.meta
   const restore = useAct(slug)
@@ -167,6 +171,7 @@ export function ListPane({
             onSelect={(row, extend, from) => (extend ? selection.extend(from, row.id) : selection.toggle(row.id))}
             onOpen={onOpen}
             {...(own ? { onMove: (row: QuestionRow, before: QuestionRow | null) => order.mutate({ row, before }) } : {})}
+            {...(drag ? { drag } : {})}
             onEnd={() => (pages.hasNextPage && !pages.isFetchingNextPage ? pages.fetchNextPage() : undefined)}
             draw={(row, state) => <QuestionListRow row={row} {...state} taken={taken.has(row.id)} {...(withBank ? { withBank } : {})} />}
           />

@@ -9,7 +9,7 @@ import { FormDialog } from '@/ui/FormDialog'
 import { useToast } from '@/ui/Toasts'
 import type { TreeItem } from '@/ui/tree/items'
 import { ordered } from '@/ui/tree/treeOrder'
-import { UsesList } from './order/UsesDialog'
+import { UsesList } from './UsesDialog'
 
 /** What was asked for, of which folder or topic. */
 export type TreeAsk = { what: 'make'; parent: TreeItem | null } | { what: 'rename' | 'move' | 'remove'; item: TreeItem }

@@ -42,3 +42,17 @@ export function filterQuery(address: URLSearchParams): string {
   for (const name of ['words', ...conditions, 'sort']) for (const value of address.getAll(name)) if (value !== '') query.append(name, value)
   return query.toString()
 }
+
+/** The conditions of a filter by name, without its order: as a draw has them. */
+export function conditionsOf(query: string): Record<string, string[]> {
+  const found: Record<string, string[]> = {}
+  for (const [name, value] of new URLSearchParams(query))
+    if (name !== 'sort' && name !== 'bank') found[name] = [...(found[name] ?? []), value]
+  return found
+}
+
+/** And as a filter again. */
+export const queryOf = (conditions: Record<string, string[]>): string =>
+  new URLSearchParams(
+    Object.entries(conditions).flatMap(([name, values]) => values.map((value): [string, string] => [name, value])),
+  ).toString()

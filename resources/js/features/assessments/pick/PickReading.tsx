@@ -2,15 +2,18 @@ import { useQuery } from '@tanstack/react-query'
 import { questionQuery } from '@/api/queries'
 import { texts } from '@/messages'
 import { TryPane } from '@/question/try/TryPane'
+import { UsedIn } from '@/question/UsedIn'
 import { Button } from '@/ui/Button'
 import { Message, Waiting } from '@/ui/Message'
 
-/** The question that was clicked in the list: as learners meet it, with its key, and added by a button. */
-export function PickReading({ id, taken, onToggle }: { id: string; taken: boolean; onToggle: () => void }) {
+type Props = { id: string; showKey: boolean; taken: boolean; onToggle: () => void }
+
+/** A question before it is taken: as learners meet it, tried, with its key, and where it is used. */
+export function PickReading({ id, showKey, taken, onToggle }: Props) {
   const whole = useQuery(questionQuery(id))
   return (
-    <section aria-label={texts.assembly.reading} className="flex max-h-[55%] min-h-40 flex-none flex-col border-edge border-t bg-page">
-      <header className="flex items-center gap-2 border-hairline border-b px-3 py-1.5">
+    <section aria-label={texts.assembly.reading} className="flex h-full min-h-0 flex-col bg-page">
+      <header className="flex flex-none items-center gap-2 border-hairline border-b px-3 py-1.5">
         <h2 className="min-w-0 flex-1 truncate font-semibold">{whole.data?.name ?? '…'}</h2>
         <Button {...(taken ? {} : { look: 'primary' as const })} onClick={onToggle}>
           {taken ? texts.assembly.takeBackShort : texts.assembly.add}
@@ -20,7 +23,12 @@ export function PickReading({ id, taken, onToggle }: { id: string; taken: boolea
       <section aria-label={texts.assembly.readingBody} tabIndex={0} className="-outline-offset-2 min-h-0 flex-1 overflow-y-auto p-3">
         {whole.isError ? <Message look="problem">{whole.error.message}</Message> : null}
         {whole.isPending ? <Waiting text={texts.loading} /> : null}
-        {whole.data ? <TryPane stored question={whole.data.question} bank={whole.data.bank.slug} showKey /> : null}
+        {whole.data ? (
+          <>
+            <TryPane stored question={whole.data.question} bank={whole.data.bank.slug} showKey={showKey} />
+            <UsedIn uses={whole.data.uses} />
+          </>
+        ) : null}
       </section>
     </section>
   )

@@ -23,8 +23,16 @@ const tabs: Record<string, Dimension[]> = {
   tag: ['tag', 'no'],
 }
 
+type PanelProps = {
+  slug: string
+  filter: Filter
+  mayWrite: boolean
+  /** Where a saved search is shown; in the bank itself unless it is said. */
+  to?: (query: string) => string
+}
+
 /** Where questions are: trees and values with counts, several of which can be ticked. Only what is open is counted. */
-export function FilterPanel({ slug, filter, mayWrite }: { slug: string; filter: Filter; mayWrite: boolean }) {
+export function FilterPanel({ slug, filter, mayWrite, to }: PanelProps) {
   const [tab, setTab] = useState(() => storedText('where') ?? 'topic')
   const trees = useQuery(treesQuery(slug))
   const sections = useOpenSections(filter)
@@ -86,10 +94,12 @@ export function FilterPanel({ slug, filter, mayWrite }: { slug: string; filter: 
           </button>
         </p>
       ) : null}
-      <Searches slug={slug} filter={filter} trees={trees.data} mayWrite={mayWrite} />
-      <Link to={`/banks/${slug}/stimuli`} className="flex-none border-hairline border-t px-4 py-2 text-accent hover:bg-paper">
-        {texts.bank.stimuliHere}
-      </Link>
+      <Searches slug={slug} filter={filter} trees={trees.data} mayWrite={mayWrite} to={to ?? ((query) => `/banks/${slug}?${query}`)} />
+      {to ? null : (
+        <Link to={`/banks/${slug}/stimuli`} className="flex-none border-hairline border-t px-4 py-2 text-accent hover:bg-paper">
+          {texts.bank.stimuliHere}
+        </Link>
+      )}
     </div>
   )
 }

@@ -47,6 +47,7 @@ use App\Http\Controllers\RevisionController;
 use App\Http\Controllers\RubricCellsController;
 use App\Http\Controllers\RubricCheckController;
 use App\Http\Controllers\RubricController;
+use App\Http\Controllers\RunController;
 use App\Http\Controllers\SavedSearchController;
 use App\Http\Controllers\ScoreController;
 use App\Http\Controllers\SecondFactorController;
@@ -259,6 +260,15 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('assessments/{assessment}/sheet', [PrintController::class, 'sheet'])
         ->whereUuid('assessment')
         ->middleware(HeavyWork::class);
+    Route::get('assessments/{assessment}/run', [RunController::class, 'show'])
+        ->whereUuid('assessment')
+        ->middleware(['throttle:try', HeavyWork::class]);
+    Route::post('assessments/{assessment}/run', [RunController::class, 'report'])
+        ->whereUuid('assessment')
+        ->middleware(['throttle:try', HeavyWork::class]);
+    Route::get('assessments/{assessment}/reading', [RunController::class, 'reading'])
+        ->whereUuid('assessment')
+        ->middleware(['throttle:try', HeavyWork::class]);
     Route::get('assessments/{assessment}/papers', [PrintController::class, 'html'])
         ->whereUuid('assessment')
         ->middleware(HeavyWork::class);

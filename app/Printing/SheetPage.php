@@ -7,7 +7,7 @@ namespace App\Printing;
 use App\Errors\Refused;
 use App\Models\Assessment;
 use App\Models\User;
-use App\Queries\AssessmentEntries;
+use App\Queries\AskedAssessment;
 use App\Queries\QuestionStandards;
 use App\Queries\Stimuli;
 use App\Storage\MediaStore;
@@ -52,12 +52,11 @@ final readonly class SheetPage
      */
     public function html(Assessment $assessment, User $person, array $which, PrintSettings $settings, bool $whole): string
     {
-        $document = $assessment->document()->drawn($settings->seed, $this->kinds); // what is drawn varies with the seed, as values do
-        $entries = AssessmentEntries::of($document, $person, $this->kinds);
+        $asked = AskedAssessment::of($assessment, $settings->seed, $person, $this->kinds); // what is drawn varies with the seed, as values do
+        [$document, $entries, $questions] = [$asked->document, $asked->entries, $asked->questions];
         if ($whole && $entries->missing() !== []) {
             throw Refused::because('assessment.missing', self::refusal('printed', $entries->missing()));
         }
-        $questions = $entries->questions();
         $facts = $entries->facts();
         $items = [];
         $pins = array_merge(...array_map(fn (Pick $pick): array => $pick->stimuli, $document->picks()), ...[[]]);

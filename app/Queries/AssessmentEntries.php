@@ -44,10 +44,11 @@ final readonly class AssessmentEntries
     public static function of(Assessment $assessment, User $person, PartKinds $kinds): self
     {
         $ids = $assessment->questions();
-        /** @var list<object{id: string, stimuli: string|null}&\stdClass> $rows */
+        /** @var list<object{id: string, stimuli: string|null, purpose: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT questions.id, questions.title, stem, kinds, points, difficulty, status, questions.revision, approved_revision,
+                questions.purpose, marking,
                 has_variables, is_complete, record->>'minutes' AS minutes,
                 (SELECT content->'stimuli' FROM revisions WHERE question_id = questions.id
                     AND number = questions.revision) AS stimuli, banks.slug AS bank, banks.name AS bank_name
@@ -62,17 +63,19 @@ final readonly class AssessmentEntries
         $by = [];
         foreach ($rows as $row) {
             $row->topics = $topics[$row->id] ?? [];
+            $row->purposes = PostgresArray::read($row->purpose);
             $row->standards = $standards[$row->id] ?? [];
             $row->stimuli = $row->stimuli === null ? [] : Json::decode($row->stimuli);
             $by[$row->id] = $row;
         }
 
+        // those of questions that may not be read say so
         $others = array_values(array_diff($ids, array_keys($by)));
         $hidden =
             $others === []
                 ? []
                 : array_column(
-                    DB::select('SELECT id, points, kinds FROM questions WHERE id = ANY (?::uuid[]) AND binned_at IS NULL', [
+                    DB::select('SELECT id, points, kinds, true AS hidden FROM questions WHERE id = ANY (?::uuid[]) AND binned_at IS NULL', [
                         '{'.implode(',', $others).'}',
                     ]),
                     null,
@@ -80,6 +83,12 @@ final readonly class AssessmentEntries
                 );
 
         return new self($assessment, $person, $by, $hidden, self::titles($assessment, $by, $person), $kinds);
+    }
+
+    /** The same rows for an assessment that asks the same, in another order. */
+    public function under(Assessment $assessment): self
+    {
+        return new self($assessment, $this->person, $this->rows, $this->hidden, $this->stimuli, $this->kinds);
     }
 
     /**
@@ -119,14 +128,33 @@ final readonly class AssessmentEntries
         $binned = $this->binned();
         $names = ConditionNames::of($this->assessment, $this->person);
         $facts = [];
+        $idle = $this->idle();
         foreach ($this->assessment->picks() as $pick) {
-            $facts[$pick->id] = $this->ofPick($pick, $binned[$pick->question] ?? '');
+            $facts[$pick->id] = [...$this->ofPick($pick, $binned[$pick->question] ?? ''), 'idle' => $idle[$pick->id] ?? []];
         }
         foreach ($this->assessment->draws() as $draw) {
             $facts[$draw->id] = $this->ofDraw($draw, $names);
         }
 
         return $facts;
+    }
+
+    /** @return array<string, list<string>> entry → those of its own settings that its question cannot have */
+    private function idle(): array
+    {
+        $set = array_filter(
+            $this->assessment->picks(),
+            fn (Pick $pick): bool => $pick->settings->shuffle !== null || $pick->settings->rubric !== null,
+        );
+        $questions = $set === [] ? [] : $this->questions();
+        $idle = [];
+        foreach ($set as $pick) {
+            if (isset($questions[$pick->id])) {
+                $idle[$pick->id] = $pick->settings->idleOn($questions[$pick->id], $this->kinds);
+            }
+        }
+
+        return $idle;
     }
 
     /** @return array<string, mixed> */
@@ -320,56 +348,82 @@ final readonly class AssessmentEntries
     public function totals(): Totals
     {
         $entries = [];
-        foreach ($this->assessment->picks() as $pick) {
-            $row = $this->rows[$pick->question] ?? null;
-            if ($row !== null || $pick->variation !== null) {
-                $entries[] = $this->counted($row, $this->points($pick));
-            } elseif (isset($this->hidden[$pick->question])) {
-                $entries[] = $this->unseen($this->hidden[$pick->question], $this->points($pick));
+        $settings = $this->assessment->settings();
+        foreach ($this->assessment->sections as $i => $section) {
+            $counts = fn (?\stdClass $row, \Brick\Math\BigRational $points, string $entry): array => [
+                ...$row !== null && isset($row->hidden) ? self::unseen($row) : self::counted($row, $settings[$entry]->minutes),
+                'points' => Exact::times($section->weight, $points),
+                'section' => $section->title !== '' ? $section->title : (string) ($i + 1),
+            ];
+            foreach ($section->entries as $entry) {
+                array_push($entries, ...$entry instanceof Draw ? $this->drawn($entry, $counts) : $this->picked($entry, $counts));
             }
-        }
-        foreach ($this->assessment->draws() as $draw) {
-            $pool = array_map(
-                fn (string $question, \Brick\Math\BigRational $points): array => isset($this->rows[$question])
-                    ? $this->counted($this->rows[$question], $draw->points($points))
-                    : $this->unseen($this->hidden[$question], $draw->points($points)),
-                array_map(strval(...), array_keys($this->pool($draw))),
-                array_values($this->pool($draw)),
-            );
-            array_push($entries, ...Totals::drawn($draw->count, $pool));
         }
 
         return Totals::of($entries);
     }
 
     /**
-     * @return Entry
+     * @param  \Closure(\stdClass|null, \Brick\Math\BigRational, string): Entry  $counts
+     * @return list<Entry>
      */
-    private function counted(?\stdClass $row, \Brick\Math\BigRational $points): array
+    private function picked(Pick $pick, \Closure $counts): array
     {
-        /** @var (object{topics: list<list<string>>, standards: list<string>, difficulty: int|null}&\stdClass)|null $row */
+        $row = $this->rows[$pick->question] ?? $this->hidden[$pick->question] ?? null;
+
+        return $row === null && $pick->variation === null ? [] : [$counts($row, $this->points($pick), $pick->id)];
+    }
+
+    /**
+     * @param  \Closure(\stdClass|null, \Brick\Math\BigRational, string): Entry  $counts
+     * @return list<Entry>
+     */
+    private function drawn(Draw $draw, \Closure $counts): array
+    {
+        $pool = [];
+        foreach ($this->pool($draw) as $question => $points) {
+            $pool[] = $counts($this->rows[$question] ?? $this->hidden[$question], $draw->points($points), $draw->id);
+        }
+
+        return Totals::drawn($draw->count, $pool);
+    }
+
+    /**
+     * @param  string|null  $minutes  how long it takes here; null for as long as the question says
+     * @return array{kinds: list<string>, topics: list<list<string>>, standards: list<string>, difficulty: int|null,
+     *     minutes: \Brick\Math\BigRational|null, purposes: list<string>, marking: string}
+     */
+    private static function counted(?\stdClass $row, ?string $minutes): array
+    {
+        /** @var (object{topics: list<list<string>>, standards: list<string>, purposes: list<string>, difficulty: int|null,
+            marking: string}&\stdClass)|null $row */
+        $minutes ??= is_string($row?->minutes) ? $row->minutes : null;
+
         return [
-            'points' => $points,
             'kinds' => $row === null ? [] : PostgresArray::read($row->kinds),
             'topics' => $row->topics ?? [],
             'standards' => $row->standards ?? [],
             'difficulty' => $row->difficulty ?? null,
-            'minutes' => is_string($row?->minutes) ? Exact::read($row->minutes) : null,
+            'minutes' => $minutes === null ? null : Exact::read($minutes),
+            'purposes' => $row->purposes ?? [],
+            'marking' => $row->marking ?? '',
         ];
     }
 
     /**
-     * @return Entry of a question that may not be read: that it is there, and its points
+     * @return array{kinds: list<string>, topics: list<list<string>>, standards: list<string>, difficulty: null, minutes: null,
+     *     purposes: list<string>, marking: string} of a question that may not be read: that it is there
      */
-    private function unseen(\stdClass $row, \Brick\Math\BigRational $points): array
+    private static function unseen(\stdClass $row): array
     {
         return [
-            'points' => $points,
             'kinds' => PostgresArray::read($row->kinds) === [] ? [] : ['hidden'],
             'topics' => [[Totals::HIDDEN]],
             'standards' => [Totals::HIDDEN],
             'difficulty' => null,
             'minutes' => null,
+            'purposes' => [Totals::HIDDEN],
+            'marking' => Totals::HIDDEN,
         ];
     }
 

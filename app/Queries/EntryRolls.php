@@ -23,11 +23,10 @@ final readonly class EntryRolls
     public function of(Assessment $assessment, User $person): array
     {
         $settings = SheetPage::settings($assessment);
-        $document = $assessment->document()->drawn($settings->seed, $this->kinds);
-        $questions = AssessmentEntries::of($document, $person, $this->kinds)->questions();
+        $asked = AskedAssessment::of($assessment, $settings->seed, $person, $this->kinds);
         $rolls = [];
-        foreach ($document->picks() as $i => $pick) {
-            $question = $questions[$pick->id] ?? null;
+        foreach ($asked->document->picks() as $i => $pick) {
+            $question = $asked->questions[$pick->id] ?? null;
             if ($question === null) {
                 continue;
             }

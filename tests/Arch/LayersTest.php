@@ -101,7 +101,7 @@ const MODULES = [
     ['Answer', 'Marking', 'Graph'],
     ['Question'],
     ['Scoring', 'Search', 'Assembly'],
-    ['Presentation', 'Study', 'Specimens', 'Stimulus', 'Duplicates', 'Converting'],
+    ['Presentation', 'Study', 'Specimens', 'Stimulus', 'Duplicates', 'Converting', 'Rehearsal'],
     ['Checks'],
     ['Printing', 'Bulk', 'Interchange'],
     ['Pictures', 'Migration'],

@@ -524,6 +524,18 @@ return [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/papers?which=scheme,notes", null],
     ],
+    'GET api/v1/assessments/{assessment}/run' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/run?seed=4", null],
+    ],
+    'POST api/v1/assessments/{assessment}/run' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/run", ['seed' => 4, 'given' => new stdClass]],
+    ],
+    'GET api/v1/assessments/{assessment}/reading' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/reading", null],
+    ],
     'GET api/v1/assessments/{assessment}/rolls' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/rolls", null],

@@ -8,14 +8,18 @@ use Brick\Math\BigRational;
 use WideQuarry\Numbers\Exact;
 
 /**
- * What an assessment adds up to. A question with two topics counts under both; the total counts it once.
+ * What an assessment adds up to. A question with two topics counts under both; the total counts it once. Points are those that count: the
+ * weight of a section is in them.
  *
  * @phpstan-type Entry array{points: BigRational, kinds: list<string>, topics: list<list<string>>, standards?: list<string>,
- *     difficulty: int|null, minutes: BigRational|null}
+ *     difficulty: int|null, minutes: BigRational|null, section?: string, purposes?: list<string>, marking?: string}
  * @phpstan-type Line array{name: string, questions: int, points: BigRational}
  */
 final readonly class Totals implements \JsonSerializable
 {
+    /** What questions are counted by. */
+    private const BY = ['kinds', 'topics', 'standards', 'difficulties', 'sections', 'purposes', 'markings'];
+
     /** Placeholder for the topic of a question the person cannot view; no topic can have this title. */
     public const HIDDEN = '⟨hidden⟩';
 
@@ -24,6 +28,9 @@ final readonly class Totals implements \JsonSerializable
      * @param  list<Line>  $topics
      * @param  list<Line>  $standards  by what they are called: code and words
      * @param  list<Line>  $difficulties
+     * @param  list<Line>  $sections  by their titles, in their order
+     * @param  list<Line>  $purposes
+     * @param  list<Line>  $markings  itself, hand, or both
      */
     private function __construct(
         public int $questions,
@@ -33,6 +40,9 @@ final readonly class Totals implements \JsonSerializable
         public array $topics,
         public array $standards,
         public array $difficulties,
+        public array $sections,
+        public array $purposes,
+        public array $markings,
     ) {
     }
 
@@ -62,6 +72,9 @@ final readonly class Totals implements \JsonSerializable
             'standards' => array_values(array_intersect(...array_map(fn (array $one): array => $one['standards'] ?? [], $pool))),
             'difficulty' => $same('difficulty') ? $pool[0]['difficulty'] : null,
             'minutes' => self::middle(array_column($pool, 'minutes')),
+            'section' => $pool[0]['section'] ?? '',
+            'purposes' => array_values(array_intersect(...array_map(fn (array $one): array => $one['purposes'] ?? [], $pool))),
+            'marking' => $same('marking') ? $pool[0]['marking'] ?? '' : '',
         ];
 
         return array_fill(0, min($count, count($pool)), $each);
@@ -88,7 +101,7 @@ final readonly class Totals implements \JsonSerializable
      */
     public static function of(array $entries): self
     {
-        $lines = ['kinds' => [], 'topics' => [], 'standards' => [], 'difficulties' => []];
+        $lines = array_fill_keys(self::BY, []);
         $points = Exact::zero();
         $minutes = null;
         $questions = 0;
@@ -104,6 +117,9 @@ final readonly class Totals implements \JsonSerializable
                 'topics' => $entry['topics'] === [] ? [''] : array_map(fn (array $path): string => implode(' › ', $path), $entry['topics']),
                 'standards' => ($entry['standards'] ?? []) === [] ? [''] : $entry['standards'],
                 'difficulties' => [$entry['difficulty'] === null ? '' : (string) $entry['difficulty']],
+                'sections' => [$entry['section'] ?? ''],
+                'purposes' => ($entry['purposes'] ?? []) === [] ? [''] : $entry['purposes'],
+                'markings' => [$entry['marking'] ?? ''],
             ];
             foreach ($under as $by => $names) {
                 foreach (array_unique($names) as $name) {
@@ -132,6 +148,9 @@ final readonly class Totals implements \JsonSerializable
             $sorted($lines['topics']), // @phpstan-ignore argument.type
             $sorted($lines['standards']), // @phpstan-ignore argument.type
             $sorted($lines['difficulties']), // @phpstan-ignore argument.type
+            array_values($lines['sections']),
+            $sorted($lines['purposes']), // @phpstan-ignore argument.type
+            $sorted($lines['markings']), // @phpstan-ignore argument.type
         );
     }
 
@@ -146,6 +165,9 @@ final readonly class Totals implements \JsonSerializable
             'topics' => self::written($this->topics),
             'standards' => self::written($this->standards),
             'difficulties' => self::written($this->difficulties),
+            'sections' => self::written($this->sections),
+            'purposes' => self::written($this->purposes),
+            'markings' => self::written($this->markings),
         ];
     }
 

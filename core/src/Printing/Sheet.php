@@ -40,11 +40,12 @@ final readonly class Sheet
      */
     public function body(PaperKind $which, Assessment $assessment, array $items, PrintSettings $settings): string
     {
-        $total = array_reduce(
-            $items,
-            fn (BigRational $sum, PrintedQuestion $item): BigRational => $sum->plus($item->points),
-            Exact::zero(),
-        );
+        $total = Exact::zero();
+        foreach ($assessment->sections as $section) {
+            foreach ($section->picks as $pick) {
+                $total = $total->plus(Exact::times($section->weight, $items[$pick->id]->points ?? Exact::zero()));
+            }
+        }
         $places = StimulusRuns::of(
             array_map(
                 fn (Section $section): array => array_map(
@@ -62,8 +63,10 @@ final readonly class Sheet
             $sections .= $this->section($which, $section, $items, $settings, $number, $places[$i]);
         }
         $instructions = $which === PaperKind::Learner ? $this->rich($assessment->instructions) : '';
+        $cover = $which === PaperKind::Learner ? $this->rich($assessment->run->cover) : '';
 
         return (new TitleBlock($settings))->html($assessment->title, $which, Exact::number($total)).
+            ($cover === '' ? '' : "<section class=\"cover\">$cover</section>").
             ($instructions === '' ? '' : "<section class=\"instructions\">$instructions</section>").
             "<div class=\"questions\">$sections</div>".
             ($which === PaperKind::Notes && ! str_contains($sections, '<article') ? self::nothing() : '');
@@ -76,6 +79,7 @@ final readonly class Sheet
     private function section(PaperKind $which, Section $section, array $items, PrintSettings $settings, int &$number, array $places): string
     {
         $html = $section->title === '' ? '' : '<h2>'.Paper::text($section->title).'</h2>';
+        $html .= $which === PaperKind::Learner ? self::conditions($section) : '';
         $html .=
             $section->instructions === '' || $which !== PaperKind::Learner
                 ? ''
@@ -109,7 +113,22 @@ final readonly class Sheet
             };
         }
 
-        return "<section>$html</section>";
+        return $section->newPage ? "<section class=\"new-page\">$html</section>" : "<section>$html</section>";
+    }
+
+    /** How much time there is for a section, and what its points count. */
+    private static function conditions(Section $section): string
+    {
+        $said = [];
+        if ($section->timeLimit !== null) {
+            $values = ['minutes' => intdiv($section->timeLimit, 60), 'seconds' => $section->timeLimit % 60];
+            $said[] = Message::of('printing.time-for-section', $values);
+        }
+        if (! $section->weight->isEqualTo(1)) {
+            $said[] = Message::of('printing.weight', ['times' => (string) Exact::number($section->weight)]);
+        }
+
+        return $said === [] ? '' : '<p class="conditions">'.Paper::text(implode(' ', $said)).'</p>';
     }
 
     private static function gone(string $message, CoreException $problem): string

@@ -123,9 +123,15 @@ it('adds up exactly, by kind, topic, standard and difficulty', function (): void
         'minutes' => $minutes === null ? null : Exact::of($minutes),
     ];
     $totals = Totals::of([
-        [...$entry('0.1', ['choice'], [['Rocks'], ['Maps', 'Scale']], 2, '1.5'), 'standards' => ['E.2 Rocks', 'E.10 Maps']],
-        $entry('0.2', ['choice'], [['Rocks']], null),
-        $entry('3', ['text', 'number', 'text'], [], 10, '2'),
+        [
+            ...$entry('0.1', ['choice'], [['Rocks'], ['Maps', 'Scale']], 2, '1.5'),
+            'standards' => ['E.2 Rocks', 'E.10 Maps'],
+            'section' => 'Warm up',
+            'purposes' => ['recall'],
+            'marking' => 'itself',
+        ],
+        [...$entry('0.2', ['choice'], [['Rocks']], null), 'section' => 'Warm up', 'marking' => 'itself'],
+        [...$entry('3', ['text', 'number', 'text'], [], 10, '2'), 'section' => 'Main part', 'marking' => 'hand'],
     ]);
     $json = json_decode(Json::encode($totals), true);
 
@@ -149,6 +155,10 @@ it('adds up exactly, by kind, topic, standard and difficulty', function (): void
             ['name' => '10', 'questions' => 1, 'points' => 3],
             ['name' => '', 'questions' => 1, 'points' => 0.2],
         ],
+        // in the order of the assessment
+        'sections' => [['name' => 'Warm up', 'questions' => 2, 'points' => 0.3], ['name' => 'Main part', 'questions' => 1, 'points' => 3]],
+        'purposes' => [['name' => 'recall', 'questions' => 1, 'points' => 0.1], ['name' => '', 'questions' => 2, 'points' => 3.2]],
+        'markings' => [['name' => 'hand', 'questions' => 1, 'points' => 3], ['name' => 'itself', 'questions' => 2, 'points' => 0.3]],
     ]);
 });
 

@@ -27,6 +27,7 @@ h2 { font-size: 1.1em; margin: 5mm 0 2mm; font-weight: 600; break-after: avoid; 
 .field { display: flex; align-items: end; white-space: nowrap; }
 .field .line { display: inline-block; border-bottom: 0.5pt solid #000; height: 1.5em; margin: 0 1mm; }
 .name { flex: 1; } .name .line { flex: 1; min-width: 45mm; } .date .line { width: 28mm; } .score .line { width: 14mm; }
+.cover { break-after: page; } .new-page { break-before: page; } .conditions { margin: 0 0 3mm; font-style: italic; break-after: avoid; }
 .instructions { margin: 0 0 4mm; } .instructions > :first-child { margin-top: 0; }
 .questions { columns: {{ $columns }}; column-gap: 9mm; }
 .question { display: grid; grid-template-columns: 2.1em minmax(0, 1fr) auto; column-gap: 0.3em; margin: 0 0 {{ 5.5 * $room }}mm; break-inside: avoid; }

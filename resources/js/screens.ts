@@ -71,6 +71,7 @@ export const screens: Screen[] = [
     'Assessment',
     ({ id }) => [`/assessments/${id}`],
   ),
+  screen('/assessments/:id/run', () => import('./features/assessments/run/Run'), 'Run'),
   screen('/assessments/:id/print', () => import('./features/assessments/Print'), 'Print'),
   screen('/assessments/:id/entries/:entry', () => import('./features/assessments/EntryDesk'), 'EntryDesk'),
   screen('/coverage', () => import('./features/coverage/Coverage'), 'CoverageScreen'),

@@ -24,11 +24,12 @@ final class ScoreController
             'seed' => 'integer?',
             'earlier_wrong' => 'integer?',
             'hints' => 'integer?',
+            'points' => 'number?',
         ],
     )]
     public function __invoke(Request $request, Scorer $scorer, TryRequest $try): JsonResponse
     {
-        [$question, $fields] = $try->read($request, ['question', 'response', 'marks', 'seed', 'earlier_wrong', 'hints']);
+        [$question, $fields] = $try->read($request, ['question', 'response', 'marks', 'seed', 'earlier_wrong', 'hints', 'points']);
 
         return new JsonResponse(Json::encode($scorer->score($question, Attempt::read($fields))), json: true);
     }

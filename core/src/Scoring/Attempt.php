@@ -8,6 +8,7 @@ use Brick\Math\BigRational;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
+use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Specimen;
 use WideQuarry\Random\Seed;
 
@@ -42,7 +43,7 @@ final readonly class Attempt
     }
 
     /**
-     * From the fields of a request: response, marks, seed, earlier_wrong, hints.
+     * From the fields of a request: response, marks, seed, earlier_wrong, hints, points.
      *
      * @throws Malformed
      */
@@ -62,7 +63,7 @@ final readonly class Attempt
             Seed::of($fields->int('seed', 1, 0, Seed::MAX)),
             $fields->int('earlier_wrong', 0, 0, 1000),
             $fields->int('hints', 0, 0, 100),
-            null,
+            $fields->raw('points') === null ? null : Exact::of($fields->decimal('points', '100000')),
             $marks,
         );
     }

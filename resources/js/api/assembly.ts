@@ -1,6 +1,6 @@
 import { infiniteQueryOptions, keepPreviousData, queryOptions } from '@tanstack/react-query'
 import { call } from './client'
-import type { QuestionJson } from './question'
+import type { QuestionJson, Responses } from './question'
 import type * as schema from './schema'
 
 export type TrayRow = schema.TrayRow
@@ -178,3 +178,24 @@ export const printQuery = (assessment: string, which: string, version: number, p
     staleTime: Number.POSITIVE_INFINITY,
     retry: false,
   })
+
+export const readingQuery = (assessment: string, version: number) =>
+  queryOptions({
+    queryKey: ['assessment', assessment, 'reading', version],
+    queryFn: async () =>
+      (await call<schema.Answers['GET /assessments/{assessment}/reading']>('GET', `/assessments/${assessment}/reading`)).body.data,
+  })
+
+export type RunPlan = schema.RunPlan
+export type RunEntry = schema.RunEntry
+export type RunReport = schema.RunReport
+export const fetchRun = async (assessment: string, seed: number, practise: boolean) =>
+  (
+    await call<schema.Answers['GET /assessments/{assessment}/run']>(
+      'GET',
+      `/assessments/${assessment}/run?seed=${seed}${practise ? '&practise=1' : ''}`,
+    )
+  ).body.data
+export type RunAnswer = { response: Responses; earlier_wrong: number; hints: number }
+export const reportRun = async (assessment: string, body: { seed: number; practise: boolean; given: Record<string, RunAnswer> }) =>
+  (await call<schema.Answers['POST /assessments/{assessment}/run']>('POST', `/assessments/${assessment}/run`, body)).body.data

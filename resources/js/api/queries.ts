@@ -161,9 +161,19 @@ export const score = async (
   earlierWrong: number,
   hints: number,
   marks: Marks = {},
+  points?: number,
 ) =>
-  (await call<schema.Answers['POST /score']>('POST', '/score', { question, response, marks, seed, earlier_wrong: earlierWrong, hints }))
-    .body
+  (
+    await call<schema.Answers['POST /score']>('POST', '/score', {
+      question,
+      response,
+      marks,
+      seed,
+      earlier_wrong: earlierWrong,
+      hints,
+      ...(points === undefined ? {} : { points }),
+    })
+  ).body
 
 export const createQuestion = async (slug: string, question: QuestionJson, note = '', folders: string[][] = []) =>
   (

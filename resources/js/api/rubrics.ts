@@ -28,10 +28,11 @@ export const rubricsQuery = (bank?: string) =>
         ? (await call<schema.Answers['GET /rubrics']>('GET', '/rubrics')).body.data
         : (await call<schema.Answers['GET /banks/{bank}/rubrics']>('GET', `/banks/${bank}/rubrics`)).body.data,
   })
+export const fetchRubric = async (id: string) => (await call<schema.Answers['GET /rubrics/{rubric}']>('GET', `/rubrics/${id}`)).body.data
 export const rubricQuery = (id: string) =>
   queryOptions({
     queryKey: ['rubric', 'whole', id],
-    queryFn: async () => (await call<schema.Answers['GET /rubrics/{rubric}']>('GET', `/rubrics/${id}`)).body.data,
+    queryFn: () => fetchRubric(id),
     retry: false,
   })
 export const keepRubric = async (bank: string, rubric: Rubric, key: string) =>

@@ -1,4 +1,4 @@
-import type { Content, Draw, DrawSource, Entry, Pick } from '@/api/assembly'
+import type { Content, Draw, DrawSource, Entry, EntryOverride, Pick } from '@/api/assembly'
 
 /** Changes of an assessment's document; each gives a new one and leaves the old. */
 
@@ -243,3 +243,17 @@ export function withCopies(content: Content, section: string, entries: Entry[]):
     sections: content.sections.map((one) => (one.id === section ? { ...one, entries: [...one.entries, ...more] } : one)),
   }
 }
+
+/** What is asked otherwise than the questions say; nothing set is nothing there. */
+export const withOverride = (content: Content, ids: string[], override: EntryOverride): Content =>
+  editEntries(content, ids, (entry) => {
+    const { override: _, ...rest } = entry
+    return Object.keys(override).length === 0 ? rest : { ...rest, override }
+  })
+
+/** Where entries stand when their section is shuffled. */
+export const withPlace = (content: Content, ids: string[], place: 'first' | 'anywhere' | 'last'): Content =>
+  editEntries(content, ids, (entry) => {
+    const { place: _, ...rest } = entry
+    return place === 'anywhere' ? rest : { ...rest, place }
+  })

@@ -404,6 +404,7 @@ export type Messages = {
       question: string
       rolls: string
       totals: string
+      settings: string
     } & Record<string, string>
     beside: string
     section: (values: { n: number }) => string
@@ -466,11 +467,16 @@ export type Messages = {
       topics: string
       difficulties: string
       standards: string
+      sections: string
+      purposes: string
+      markings: string
     } & Record<string, string>
     without: {
       topics: string
       difficulties: string
       standards: string
+      purposes: string
+      markings: string
     } & Record<string, string>
     totalColumns: {
       questions: string
@@ -640,6 +646,129 @@ export type Messages = {
       overlapMend: string
       often: (values: { n: number }) => string
       oftenAbout: string
+    }
+    settings: {
+      title: string
+      purpose: string
+      purposes: {
+        marked: string
+        practice: string
+        choice: string
+      } & Record<string, string>
+      feedback: string
+      timings: {
+        at_once: string
+        each_try: string
+        at_end: string
+        never: string
+      } & Record<string, string>
+      attempts: string
+      times: (values: { n: number }) => string
+      anyTimes: string
+      minutes: string
+      shuffle: string
+      shuffled: string
+      asWritten: string
+      calculator: string
+      rubric: string
+      otherRubric: string
+      asQuestion: string
+      asWhole: string
+      time: string
+      sectionTime: string
+      noLimit: string
+      pages: string
+      pagesOf: {
+        one: string
+        all: string
+      } & Record<string, string>
+      shuffleAll: string
+      goBack: string
+      cover: string
+      coverAbout: string
+      coverHint: string
+      entry: string
+      nothingSet: string
+      drop: string
+      place: string
+      places: {
+        anywhere: string
+        first: string
+        last: string
+      } & Record<string, string>
+      idle: {
+        shuffle: string
+        rubric: string
+      } & Record<string, string>
+      ofSection: (values: { section: Words }) => string
+      sectionShuffle: string
+      newPage: string
+      weight: string
+      sectionEntries: string
+      forSeveral: string
+      severalTitle: (values: { n: number }) => string
+      severalAbout: string
+      apply: string
+      dropFirst: string
+      leave: string
+      said: {
+        times: (values: { n: number }) => string
+        anyTimes: string
+        feedback: (values: { when: Words }) => string
+        minutes: (values: { n: number }) => string
+        shuffled: string
+        asWritten: string
+        tools: string
+        rubric: string
+        order: string
+        time: (values: { n: number }) => string
+        weight: (values: { times: Words }) => string
+        newPage: string
+      }
+    }
+    markedBy: {
+      itself: string
+      partly: string
+      hand: string
+    } & Record<string, string>
+    reads: {
+      count: string
+      words: (values: { n: number }) => string
+      stimuli: (values: { n: number }) => string
+    }
+    run: {
+      title: string
+      command: string
+      keptNowhere: string
+      leave: string
+      begin: string
+      learner: string
+      learnerAbout: string
+      choose: string
+      beMarked: string
+      practise: string
+      nothing: string
+      inTime: (values: { n: number }) => string
+      left: string
+      leftHere: string
+      oneMinute: string
+      questions: string
+      question: (values: { n: number }) => string
+      questionOf: (values: { n: number; of: number }) => string
+      page: string
+      answered: string
+      back: string
+      next: string
+      handIn: string
+      blank: (values: { n: number }) => string
+      told: string
+      earned: (values: { score: Words; max: number }) => string
+      report: string
+      handedIn: string
+      toMark: (values: { n: number }) => string
+      forAuthor: string
+      again: string
+      another: string
     }
   }
   bank: {

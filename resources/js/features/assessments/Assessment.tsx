@@ -27,6 +27,7 @@ import { usePicking } from './pick/usePicking'
 import { RollsPane } from './RollsPane'
 import { SheetPane } from './SheetPane'
 import { StateBanner, StateMenu } from './StateMenu'
+import { SettingsPane } from './settings/SettingsPane'
 import { TotalsPane } from './TotalsPane'
 import { useDocument } from './useDocument'
 
@@ -107,6 +108,7 @@ function Bench({ start }: { start: Whole }) {
           },
         ]
       : []),
+    { id: 'run', group: here, title: texts.assembly.run.command, run: () => navigate(`/assessments/${stored.id}/run`) },
     { id: 'print', group: here, title: texts.assembly.print, run: () => navigate(`/assessments/${stored.id}/print`) },
     {
       id: 'history',
@@ -177,11 +179,12 @@ function Bench({ start }: { start: Whole }) {
               <Nothing title={texts.assembly.pickEntry} />
             ),
           },
+          { id: 'settings', body: <SettingsPane document={document} mayWrite={mayWrite} /> },
           { id: 'rolls', body: <RollsPane document={document} mayWrite={mayWrite} /> },
           {
             id: 'totals',
             body: (
-              <TotalsPane totals={stored.totals}>
+              <TotalsPane id={stored.id} version={stored.version} totals={stored.totals}>
                 <StandardsField
                   label={texts.record.standards}
                   standards={content.standards ?? []}
@@ -219,6 +222,7 @@ function Bench({ start }: { start: Whole }) {
           </Menu.Root>
           {stored.binned_at ? null : (
             <>
+              <Button onClick={() => navigate(`/assessments/${stored.id}/run`)}>{texts.assembly.run.command}</Button>
               <Button onClick={() => navigate(`/dispatches/new?assessment=${stored.id}`)}>{texts.tray.send}</Button>
               <Button look="primary" onClick={() => navigate(`/assessments/${stored.id}/print`)}>
                 {texts.assembly.print}

@@ -9,6 +9,7 @@ import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { Message, Waiting } from '@/ui/Message'
 import { DrawSources } from './DrawSources'
+import { EntrySettings } from './settings/EntrySettings'
 import type { Document } from './useDocument'
 
 type Props = {
@@ -103,6 +104,7 @@ export function DrawPane({ document, draw, mayWrite, onRemove, onShow }: Props) 
           <Button onClick={() => set({ apart: true })}>{texts.assembly.sources.overlapMend}</Button>
         </p>
       ) : null}
+      <EntrySettings document={document} entry={draw} fact={stored.entries[draw.id]} mayWrite={mayWrite} />
       {pool.isError ? <Message look="problem">{pool.error.message}</Message> : null}
       {pool.isPending ? <Waiting text={texts.loading} /> : null}
       <section aria-label={texts.assembly.drawPool({ n: rows.length })} className="flex flex-col gap-2">

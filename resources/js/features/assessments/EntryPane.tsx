@@ -9,6 +9,7 @@ import { UsedIn } from '@/question/UsedIn'
 import { Button } from '@/ui/Button'
 import { Message, Nothing, Waiting } from '@/ui/Message'
 import { AskWhere } from './AskWhere'
+import { EntrySettings } from './settings/EntrySettings'
 import type { Document } from './useDocument'
 
 type Props = { document: Document; id: string; mayWrite: boolean; onRemove: (ids: string[]) => void }
@@ -92,6 +93,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
           </Button>
         </p>
       ) : null}
+      <EntrySettings document={document} entry={entry} fact={fact} mayWrite={mayWrite} />
       <TryPane stored={!fact.varied} key={`${id} ${stored.version}`} question={question} bank={whole.data.bank ?? ''} showKey={showKey} />
       <UsedIn uses={uses} here={stored.id} />
       {asking ? (

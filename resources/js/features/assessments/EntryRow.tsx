@@ -3,8 +3,10 @@ import type { KeyboardEvent } from 'react'
 import type { Entry, Fact } from '@/api/assembly'
 import { ENTRY, isDraw, poolOf } from '@/lib/assessment'
 import { type Dragged, dragSource, dropTarget } from '@/lib/drag'
+import { list } from '@/lib/format'
 import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
+import { setNames } from './settings/setNames'
 import type { Carry, Place } from './useCarry'
 
 type Props = {
@@ -54,6 +56,7 @@ export function EntryRow(props: Props) {
   const title = isDraw(entry)
     ? entry.title || texts.assembly.draw
     : fact?.title || entry.variation?.title || (fact?.hidden ? texts.assembly.hidden : '')
+  const set = setNames(entry.override)
   const held = carry.held?.ids.includes(entry.id) ?? false
   const some = selected && ids.length > 1 ? ids : [entry.id]
   const keys = (event: KeyboardEvent) => {
@@ -120,6 +123,7 @@ export function EntryRow(props: Props) {
         <span className="ml-8 flex flex-wrap gap-x-2 text-caption text-second">
           {fact?.gone ? <strong className="text-problem">{texts.assembly.gone}</strong> : null}
           {fact?.changed ? <strong className="text-attention">{texts.assembly.changed}</strong> : null}
+          {set.length > 0 ? <span className="text-attention">{list(set)}</span> : null}
           {fact?.varied ? <span className="text-information">{texts.assembly.varied}</span> : null}
           {draw ? (
             <span className="text-information">{texts.assembly.drawn({ n: draw.draw, pool: fact?.pool ?? poolOf(draw).length })}</span>

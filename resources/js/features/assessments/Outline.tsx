@@ -8,6 +8,7 @@ import { Button } from '@/ui/Button'
 import { control } from '@/ui/Field'
 import { EntryRow } from './EntryRow'
 import { SectionHead } from './SectionHead'
+import { SeveralSettings } from './settings/SeveralSettings'
 import { type SharedRun, sharedRuns } from './sharedRuns'
 import { type Carry, type Place, useCarry } from './useCarry'
 import type { Document } from './useDocument'
@@ -26,6 +27,7 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
   const carry = useCarry(content, change)
   const [ids, setIds] = useState<string[]>([])
   const [points, setPoints] = useState('')
+  const [setting, setSetting] = useState(false)
   const all = entriesOf(content)
   const { leave } = carry
   useEffect(() => {
@@ -74,11 +76,12 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
         </p>
         {content.sections.map((section, s) => (
           <section key={section.id} aria-label={section.title || texts.assembly.section({ n: s + 1 })}>
-            {content.sections.length > 1 || section.title || section.instructions ? (
+            {content.sections.length > 1 || section.title || section.instructions || mayWrite ? (
               <SectionHead
                 section={section}
                 number={s + 1}
                 mayWrite={mayWrite}
+                bank={stored.bank.slug}
                 onChange={(next) =>
                   change(
                     (now) => ({ ...now, sections: now.sections.map((one) => (one.id === section.id ? { ...one, ...next } : one)) }),
@@ -183,6 +186,7 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
             </Button>
           ) : null}
           <Button onClick={() => change((now) => withPoints(now, selected, null))}>{texts.assembly.ownAgain}</Button>
+          <Button onClick={() => setSetting(true)}>{texts.assembly.settings.forSeveral}</Button>
           <Button
             onClick={() => {
               onRemove(selected)
@@ -196,6 +200,7 @@ export function Outline({ document, active, onActive, mayWrite, onRemove }: Prop
           </Button>
         </form>
       ) : null}
+      {setting ? <SeveralSettings document={document} ids={selected} bank={stored.bank.slug} onClose={() => setSetting(false)} /> : null}
     </div>
   )
 }

@@ -4,7 +4,6 @@ import { lazily } from '@/lib/lazily'
 import { triesLeft } from '@/lib/phrases/desk'
 import { texts } from '@/messages'
 import { partView } from '@/parts'
-import { PickUp } from '@/parts/PickUp'
 import { StimulusText } from '@/question/StimulusText'
 import { ToolsBar } from '@/question/tools/ToolsBar'
 import { Button } from '@/ui/Button'
@@ -15,6 +14,7 @@ import { PlaysLimited, useMedia } from '@/ui/media'
 import { RichTree } from '@/ui/RichTree'
 import { fitting } from './marks'
 import { Outcome } from './Outcome'
+import { QuestionBody } from './QuestionBody'
 import { Rolls } from './Rolls'
 import { useTry } from './useTry'
 
@@ -42,7 +42,6 @@ type Props = {
 /** The question as a learner meets it: drawn from the presentation, scored by the core. */
 export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, bench, roll, now }: Props) {
   const attempt = useTry(question, bank, now, roll)
-  const [inWords, setInWords] = useState<string[]>([])
   const [phone, setPhone] = useState(false)
   const media = useMedia(bank, stored ? question.id : undefined)
   if (attempt.shown.isPending) return <Waiting text={texts.loading} />
@@ -59,58 +58,6 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, 
   const hints = question.hints ?? []
   const withKey = showKey || attempt.answerShown
   const { result } = attempt
-  const props = (id: string) => {
-    const part = shown.parts.find((one) => one.id === id)
-    return part
-      ? {
-          part,
-          response: attempt.response[id],
-          onChange: (given: Record<string, unknown>) => attempt.answer(id, given),
-          disabled: attempt.finished,
-          keyOf: withKey ? question.parts.find((one) => one.id === id) : undefined,
-          result: result?.parts.find((one) => one.id === id),
-          media,
-        }
-      : null
-  }
-  const view = (id: string) => partView(shown.parts.find((one) => one.id === id)?.kind ?? '')
-  const draw = (id: string) => {
-    const [given, View] = [props(id), view(id)?.Learner]
-    if (!given || !View) return null
-    const other = shown.parts.find((one) => one.instead === id)
-    const { instead } = given.part
-    const isInWords = instead !== undefined && inWords.includes(instead)
-    // what is asked instead is shown when it is wanted, and beside the key
-    if (other && !withKey && !inWords.includes(id)) return '' // null would show the sign of a part that cannot be shown
-    if (other && withKey)
-      return (
-        <>
-          <p className="font-sans text-caption text-second">{texts.try.insteadOf}</p>
-          <View {...given} />
-        </>
-      )
-    if (instead === undefined || withKey) return <View {...given} />
-    return (
-      <>
-        {isInWords ? null : <View {...given} />}
-        <Button
-          look="quiet"
-          className="!px-0 font-sans"
-          disabled={attempt.finished}
-          onClick={() => {
-            attempt.answer(isInWords ? instead : id, undefined)
-            setInWords(isInWords ? inWords.filter((one) => one !== instead) : [...inWords, instead])
-          }}
-        >
-          {isInWords ? texts.try.onPicture : texts.try.inWords}
-        </Button>
-      </>
-    )
-  }
-  const drawGap = (gap: string, of: string) => {
-    const [given, View] = [props(of), view(of)?.Gap]
-    return given && View ? <View {...given} gap={gap} /> : null
-  }
   const stimuli = attempt.shown.data.stimuli.map(({ id, title, language, media }, i) => ({
     id,
     title,
@@ -132,11 +79,16 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, 
             sheets={stimuli.filter((_, i) => shown.on_request.includes(i))}
             round={`${attempt.seed} ${attempt.round}`}
           />
-          <div className="question-text" lang={shown.language} dir="auto">
-            <PickUp>
-              <RichTree nodes={shown.body} part={draw} gap={drawGap} media={media} />
-            </PickUp>
-          </div>
+          <QuestionBody
+            shown={shown}
+            question={question}
+            response={attempt.response}
+            onAnswer={attempt.answer}
+            disabled={attempt.finished}
+            withKey={withKey}
+            result={result}
+            media={media}
+          />
           {withKey
             ? question.parts.map((part) => {
                 const Key = partView(part.kind)?.Key

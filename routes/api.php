@@ -256,6 +256,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
         ->whereUuid('assessment')->whereNumber('revision');
     Route::get('assessments/{assessment}/entries/{entry}', [EntryController::class, 'show'])->whereUuid('assessment');
     Route::put('assessments/{assessment}/entries/{entry}', [EntryController::class, 'update'])->whereUuid('assessment');
+    Route::get('assessments/{assessment}/entries/{entry}/others', [EntryController::class, 'others'])->whereUuid('assessment');
     Route::get('assessments/{assessment}/draws/{entry}', [EntryController::class, 'draw'])->whereUuid('assessment');
     Route::get('assessments/{assessment}/sheet', [PrintController::class, 'sheet'])
         ->whereUuid('assessment')

@@ -512,6 +512,10 @@ return [
         [401, 404, 403, 200, 200, 403, 404],
         fn (World $w): array => [$w->entryPath(), ['question' => World::json()], ['If-Match' => '"1"']],
     ],
+    'GET api/v1/assessments/{assessment}/entries/{entry}/others' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => [$w->entryPath().'/others', null],
+    ],
     'GET api/v1/assessments/{assessment}/draws/{entry}' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => [$w->drawPath(), null],

@@ -13,6 +13,7 @@ use App\Models\Assessment;
 use App\Models\Question;
 use App\Models\User;
 use App\Queries\AssessmentEntries;
+use App\Queries\ExchangeableQuestions;
 use App\Queries\QuestionUses;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -110,6 +111,16 @@ final class EntryController
         unset($question->record);
 
         return $question;
+    }
+
+    #[Operation('The nearest other questions that could stand here', response: ['data' => 'ExchangeableQuestion[]'])]
+    public function others(Request $request, Assessment $assessment, string $entry): JsonResponse
+    {
+        Gate::authorize('view', $assessment);
+        $document = $assessment->document();
+        $pick = array_values(array_filter($document->picks(), fn (Pick $one): bool => $one->id === $entry))[0] ?? abort(404);
+
+        return new JsonResponse(['data' => ExchangeableQuestions::of($document, $pick, User::asking($request))]);
     }
 
     #[Operation(

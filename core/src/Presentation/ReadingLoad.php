@@ -20,7 +20,7 @@ final class ReadingLoad
     public static function inTree(mixed $nodes): int
     {
         if (is_string($nodes)) {
-            return preg_match_all('/[\p{L}\p{N}]+(?:[\'’.,-][\p{L}\p{N}]+)*/u', $nodes);
+            return (int) preg_match_all('/[\p{L}\p{N}]+(?:[\'’.,-][\p{L}\p{N}]+)*/u', $nodes);
         }
         if (! is_array($nodes)) {
             return 0;

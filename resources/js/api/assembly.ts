@@ -199,3 +199,16 @@ export const fetchRun = async (assessment: string, seed: number, practise: boole
 export type RunAnswer = { response: Responses; earlier_wrong: number; hints: number }
 export const reportRun = async (assessment: string, body: { seed: number; practise: boolean; given: Record<string, RunAnswer> }) =>
   (await call<schema.Answers['POST /assessments/{assessment}/run']>('POST', `/assessments/${assessment}/run`, body)).body.data
+
+export type ExchangeableQuestion = schema.ExchangeableQuestion
+export const othersQuery = (assessment: string, entry: string, version: number) =>
+  queryOptions({
+    queryKey: ['assessment', assessment, 'others', entry, version],
+    queryFn: async () =>
+      (
+        await call<schema.Answers['GET /assessments/{assessment}/entries/{entry}/others']>(
+          'GET',
+          `/assessments/${assessment}/entries/${entry}/others`,
+        )
+      ).body.data,
+  })

@@ -770,6 +770,39 @@ export type Messages = {
       again: string
       another: string
     }
+    exchange: {
+      button: string
+      title: (values: { title: Words }) => string
+      about: string
+      none: string
+      take: string
+      now: string
+      instead: string
+      same: string
+      other: (values: { what: Words }) => string
+      done: (values: { before: Words; after: Words }) => string
+      demands: {
+        kind: string
+        topic: string
+        standard: string
+        difficulty: string
+        points: string
+        minutes: string
+      } & Record<string, string>
+    }
+    lodge: {
+      button: string
+      title: string
+      about: string
+      go: string
+      how: {
+        new: string
+        revision: string
+      }
+      note: (values: { title: Words }) => string
+      nowhere: string
+      done: (values: { bank: Words }) => string
+    }
   }
   bank: {
     rubrics: string

@@ -9,6 +9,8 @@ import { UsedIn } from '@/question/UsedIn'
 import { Button } from '@/ui/Button'
 import { Message, Nothing, Waiting } from '@/ui/Message'
 import { AskWhere } from './AskWhere'
+import { Exchange } from './Exchange'
+import { Lodge } from './Lodge'
 import { EntrySettings } from './settings/EntrySettings'
 import type { Document } from './useDocument'
 
@@ -24,6 +26,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
     enabled: fact !== undefined && (!(fact.gone || fact.hidden) || fact.varied),
   })
   const [asking, setAsking] = useState(false)
+  const [doing, setDoing] = useState<'exchange' | 'lodge' | null>(null)
   const [showKey, setShowKey] = useState(true)
   const back = useMutation({ mutationFn: () => varyEntry(stored.id, id, null, stored.version), onSuccess: document.adopt })
   if (!entry || isDraw(entry) || !fact) return <Nothing title={texts.assembly.pickEntry} />
@@ -48,6 +51,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
           {showKey ? texts.bank.keyShown : texts.bank.keyHidden}
         </Button>
         {mayWrite ? <Button onClick={() => setAsking(true)}>{texts.assembly.edit}</Button> : null}
+        {mayWrite ? <Button onClick={() => setDoing('exchange')}>{texts.assembly.exchange.button}</Button> : null}
         {mayWrite ? <Button onClick={() => onRemove([id])}>{texts.assembly.takeOut}</Button> : null}
       </header>
       {fact.changed && before ? (
@@ -78,9 +82,10 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
             <strong className="text-information">{texts.assembly.varied}.</strong>
           </p>
           <Changes differences={changes.origin ?? []} />
-          {mayWrite && origin ? (
-            <p>
-              <Button onClick={() => back.mutate()}>{texts.assembly.asBank}</Button>
+          {mayWrite ? (
+            <p className="flex flex-wrap gap-2">
+              {origin ? <Button onClick={() => back.mutate()}>{texts.assembly.asBank}</Button> : null}
+              <Button onClick={() => setDoing('lodge')}>{texts.assembly.lodge.button}</Button>
             </p>
           ) : null}
         </section>
@@ -96,6 +101,10 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
       <EntrySettings document={document} entry={entry} fact={fact} mayWrite={mayWrite} />
       <TryPane stored={!fact.varied} key={`${id} ${stored.version}`} question={question} bank={whole.data.bank ?? ''} showKey={showKey} />
       <UsedIn uses={uses} here={stored.id} />
+      {doing === 'exchange' ? (
+        <Exchange document={document} entry={entry} title={fact.title} whole={whole.data} onClose={() => setDoing(null)} />
+      ) : null}
+      {doing === 'lodge' ? <Lodge document={document} entry={entry} whole={whole.data} onClose={() => setDoing(null)} /> : null}
       {asking ? (
         <AskWhere
           assessment={stored.id}

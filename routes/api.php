@@ -243,6 +243,10 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::patch('tray', [TrayController::class, 'update']);
     Route::get('assessments', [AssessmentController::class, 'index']);
     Route::post('assessments', [AssessmentController::class, 'store'])->middleware(Idempotent::class);
+    Route::get('assessments/topics', [AssessmentController::class, 'topics']);
+    Route::patch('assessment-folders', [AssessmentController::class, 'moveFolder']);
+    Route::patch('assessments/{assessment}/place', [AssessmentController::class, 'place'])->whereUuid('assessment');
+    Route::put('assessments/{assessment}/opened', [AssessmentController::class, 'opened'])->whereUuid('assessment');
     Route::get('assessments/{assessment}', [AssessmentController::class, 'show'])->whereUuid('assessment');
     Route::put('assessments/{assessment}', [AssessmentController::class, 'update'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/questions', [AssessmentController::class, 'add'])->whereUuid('assessment');

@@ -19,6 +19,9 @@ use WideQuarry\Question\PartKinds;
  * @property string $state
  * @property string $content JSON
  * @property string $print JSON
+ * @property string $folder names from the top down, as an array of PostgreSQL
+ * @property string $course
+ * @property string $term
  * @property \Illuminate\Support\Carbon|null $binned_at
  * @property \Illuminate\Support\Carbon $updated_at
  * @property Bank $bank

@@ -484,6 +484,19 @@ return [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/compare/{$w->assessment()}", null],
     ],
+    'GET api/v1/assessments/topics' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/assessments/topics', null]],
+    'PATCH api/v1/assessment-folders' => [
+        [401, 422, 422, 200, 200, 422, 422],
+        fn (World $w): array => ['/assessment-folders', ['bank' => 'rocks', 'from' => ['Year 9'], 'to' => ['Year 10']]],
+    ],
+    'PATCH api/v1/assessments/{assessment}/place' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/place", ['folder' => ['Year 9', 'Autumn'], 'course' => 'Earth']],
+    ],
+    'PUT api/v1/assessments/{assessment}/opened' => [
+        [401, 404, 204, 204, 204, 204, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/opened", null],
+    ],
     'GET api/v1/assessments/{assessment}/check' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/check", null],

@@ -7,6 +7,7 @@ namespace App\Actions\Assembly;
 use App\Errors\Refused;
 use App\Models\Assessment;
 use App\Models\User;
+use App\Queries\AssessmentRevisions;
 use App\Queries\ReadyQuestions;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -68,7 +69,7 @@ final readonly class ChangeState
         $this->allowReady($document, $person);
 
         return (bool) DB::transaction(function () use ($assessment, $document, $base, $date, $group, $person): bool {
-            $revisions = self::revisions($document);
+            $revisions = AssessmentRevisions::newest($document);
             $isFirst = $assessment->state !== 'used';
             if ($isFirst && ! $this->save->revise($assessment, $document->allPinned($revisions), $base, $person, state: 'used')) {
                 return false;
@@ -111,22 +112,6 @@ final readonly class ChangeState
                 throw Refused::because('assessment.not_ready', $finding->message, '/state');
             }
         }
-    }
-
-    /** @return array<string, array{int, int|null}> question → its newest revision, and the one that was approved */
-    private static function revisions(Document $document): array
-    {
-        /** @var list<object{id: string, revision: int, approved_revision: int|null}&\stdClass> $rows */
-        $rows = DB::select(
-            'SELECT id, revision, approved_revision FROM questions WHERE id = ANY (?::uuid[])',
-            ['{'.implode(',', $document->questions()).'}'],
-        );
-        $revisions = [];
-        foreach ($rows as $row) {
-            $revisions[$row->id] = [$row->revision, $row->approved_revision];
-        }
-
-        return $revisions;
     }
 
     /**

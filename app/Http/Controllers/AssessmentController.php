@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Actions\Assembly\SaveAssessment;
 use App\Errors\Refused;
 use App\Http\Errors\Problems;
+use App\Http\Input\AssessmentPlace;
 use App\Http\Input\IfMatch;
 use App\Http\OpenApi\Operation;
 use App\Http\Resources\AssessmentResource;
@@ -15,15 +16,19 @@ use App\Models\Bank;
 use App\Models\User;
 use App\Policies\ReadableIds;
 use App\Queries\AssessmentComparison;
+use App\Queries\AssessmentEntries;
+use App\Queries\AssessmentRevisions;
 use App\Queries\Assessments;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Str;
 use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Assembly\FolderPath;
 use WideQuarry\Assembly\Merge;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
+use WideQuarry\Json\Malformed;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
 
@@ -31,8 +36,10 @@ final class AssessmentController
 {
     private const MOST_MERGED = 50;
 
+    private const MADE_OF = ['title', 'bank', 'questions', 'like', 'merge', 'folder', 'course', 'term', 'rolls', 'revisions'];
+
     #[Operation(
-        'The assessments one may read, the last changed first (?is=binned: those in the bin)',
+        'The assessments one may read, those opened last first, then the last changed (?is=binned: those in the bin)',
         response: ['data' => 'AssessmentRow[]'],
     )]
     public function index(Request $request): JsonResponse
@@ -48,7 +55,7 @@ final class AssessmentController
     {
         Gate::authorize('view', $assessment);
 
-        return $this->answer($assessment);
+        return $this->answer($assessment, false);
     }
 
     #[Operation('What two assessments have in common, and what is nearly the same in them', response: ['data' => 'AssessmentComparison'])]
@@ -65,12 +72,23 @@ final class AssessmentController
     #[Operation(
         'Make an assessment in a bank: empty, of questions, like another, or of several merged',
         response: ['data' => 'Assessment'],
-        body: ['title' => 'string', 'bank' => 'string', 'questions' => 'uuid[]?', 'like' => 'uuid?', 'merge' => 'uuid[]?'],
+        body: [
+            'title' => 'string',
+            'bank' => 'string',
+            'questions' => 'uuid[]?',
+            'like' => 'uuid?',
+            'merge' => 'uuid[]?',
+            'folder' => 'string[]?',
+            'course' => 'string?',
+            'term' => 'string?',
+            'rolls' => 'boolean?',
+            'revisions' => 'string?',
+        ],
         status: 201,
     )]
     public function store(Request $request, SaveAssessment $save, PartKinds $kinds): JsonResponse
     {
-        $fields = Fields::of(Json::decode($request->getContent()), '', ['title', 'bank', 'questions', 'like', 'merge']);
+        $fields = Fields::of(Json::decode($request->getContent()), '', self::MADE_OF);
         $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
         if ($bank === null || ! Gate::allows('write', $bank)) {
             throw Refused::because('assessment.bank', Message::of('app.http.controllers.choose-bank-you-can'), '/bank');
@@ -85,19 +103,87 @@ final class AssessmentController
             $model = Assessment::query()->findOrFail(Fields::asUuid($fields->raw('like'), '/like'));
             Gate::authorize('view', $model);
             $original = $model->document();
-            $like = $original->toJson();
+            $like = self::like($original, $fields);
             [$like->id, $like->title, $like->state] = [$json->id, $title, 'draft'];
             $json = $like;
         } elseif ($fields->has('merge')) {
             $json = (new Merge)->of(self::merged($fields), (string) Str::uuid7(), $title);
             $original = Document::read($json, $kinds);
         }
+        $place = AssessmentPlace::read($fields, $model ?? null);
         $made = $save->create($json, $bank->id, User::asking($request), $original);
+        $made->update([
+            ...$place->columns(),
+            ...isset($model) && $fields->bool('rolls', false) ? ['print' => $model->print] : [],
+        ]);
         if ($fields->has('questions')) {
             $this->append($made, $fields, $request, $save);
         }
 
         return $this->answer($made->refresh())->setStatusCode(201);
+    }
+
+    /** @return \stdClass what a duplicate asks: as the original does, or every question as it is now, followed or pinned */
+    private static function like(Document $original, Fields $fields): \stdClass
+    {
+        return match ($fields->oneOf('revisions', ['as_they_are', 'follow', 'pin'], 'as_they_are')) {
+            'follow' => $original->following(),
+            'pin' => $original->allPinned(AssessmentRevisions::newest($original)),
+            default => $original->toJson(),
+        };
+    }
+
+    #[Operation(
+        'Where an assessment lies in its bank, and for which course and term',
+        response: ['data' => 'Assessment'],
+        body: ['folder' => 'string[]?', 'course' => 'string?', 'term' => 'string?'],
+    )]
+    public function place(Request $request, Assessment $assessment): JsonResponse
+    {
+        Gate::authorize('restore', $assessment);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['folder', 'course', 'term']);
+        Assessment::query()
+            ->whereKey($assessment->id)
+            ->update([...AssessmentPlace::read($fields, $assessment)->columns(), 'updated_at' => $assessment->updated_at]);
+
+        return $this->answer($assessment->refresh());
+    }
+
+    #[Operation(
+        'Move or rename a folder of assessments: all that lies in it goes along',
+        response: ['moved' => 'number'],
+        body: ['bank' => 'string', 'from' => 'string[]', 'to' => 'string[]'],
+    )]
+    public function moveFolder(Request $request): JsonResponse
+    {
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['bank', 'from', 'to'])->need('from')->need('to');
+        $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
+        if ($bank === null || ! Gate::allows('write', $bank)) {
+            throw Refused::because('assessment.bank', Message::of('app.http.controllers.choose-bank-you-can'), '/bank');
+        }
+        [$from, $to] = [FolderPath::read($fields, 'from'), FolderPath::read($fields, 'to')];
+        if ($from === []) {
+            throw Malformed::outOfRange('/from', Message::of('app.http.controllers.a-folder'), '');
+        }
+
+        return new JsonResponse(['moved' => Assessments::moveFolder($bank->id, $from, $to)]);
+    }
+
+    #[Operation('Say that one has opened it: it comes first in one’s list', status: 204)]
+    public function opened(Request $request, Assessment $assessment, PartKinds $kinds): JsonResponse
+    {
+        Gate::authorize('view', $assessment);
+        $person = User::asking($request);
+        Assessments::opened($assessment->id, $person);
+        Assessments::keepTotals($assessment->id, AssessmentEntries::of($assessment->document(), $person, $kinds)->totals());
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[Operation('What the assessments one may read are about', response: ['data' => 'AssessmentTopic[]'])]
+    public function topics(Request $request): JsonResponse
+    {
+        return new JsonResponse(['data' => Assessments::topics(User::asking($request))]);
     }
 
     /** @return list<Document> those that are to become one, which the person may read */
@@ -191,8 +277,14 @@ final class AssessmentController
         } while (! $save->revise($now, $now->document()->with($revisions, $section), $now->version, $person));
     }
 
-    private function answer(Assessment $assessment): JsonResponse
+    private function answer(Assessment $assessment, bool $isChanged = true): JsonResponse
     {
-        return (new AssessmentResource($assessment))->response()->header('ETag', "\"$assessment->version\"");
+        $resource = new AssessmentResource($assessment);
+        $response = $resource->response();
+        if ($isChanged && $resource->totals !== null) {
+            Assessments::keepTotals($assessment->id, $resource->totals);
+        }
+
+        return $response->header('ETag', "\"$assessment->version\"");
     }
 }

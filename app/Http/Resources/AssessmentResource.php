@@ -4,18 +4,23 @@ declare(strict_types=1);
 
 namespace App\Http\Resources;
 
+use App\Infrastructure\PostgresArray;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Queries\AssessmentEntries;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Assembly\Totals;
 use WideQuarry\Json\Json;
 use WideQuarry\Question\PartKinds;
 
 /** @mixin Assessment */
 final class AssessmentResource extends JsonResource
 {
+    /** What it comes to, once it was written. */
+    public ?Totals $totals = null;
+
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
@@ -35,7 +40,10 @@ final class AssessmentResource extends JsonResource
             'binned_at' => $this->binned_at?->toIso8601String(),
             'content' => $document->toJson(),
             'entries' => (object) $entries->facts(),
-            'totals' => $entries->totals(),
+            'totals' => $this->totals = $entries->totals(),
+            'folder' => PostgresArray::read($this->folder),
+            'course' => $this->course,
+            'term' => $this->term,
             'print' => Json::decode($this->print),
             'occasions' => DB::select(
                 <<<'SQL'

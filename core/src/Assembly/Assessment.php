@@ -431,6 +431,21 @@ final readonly class Assessment
         return $json;
     }
 
+    /** A copy in which every question is asked as its bank has it, unless it is varied here. */
+    public function following(): \stdClass
+    {
+        $json = $this->toJson();
+        foreach (is_array($json->sections) ? $json->sections : [] as $section) {
+            foreach ($section instanceof \stdClass && is_array($section->entries) ? $section->entries : [] as $entry) {
+                if ($entry instanceof \stdClass && ! isset($entry->variation)) {
+                    unset($entry->follow, $entry->revision, $entry->stimuli);
+                }
+            }
+        }
+
+        return $json;
+    }
+
     private static function pin(\stdClass $entry, int $latest, ?int $approved): void
     {
         if (! isset($entry->variation)) {

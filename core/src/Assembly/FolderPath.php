@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Assembly;
+
+use WideQuarry\Json\Fields;
+use WideQuarry\Json\Malformed;
+use WideQuarry\Messages\Message;
+
+/** Where an assessment lies in its bank: names from the top down. */
+final class FolderPath
+{
+    public const DEEPEST = 12;
+
+    public const LONGEST = 200;
+
+    /**
+     * @return list<string> without what is blank around the names
+     *
+     * @throws Malformed
+     */
+    public static function read(Fields $fields, string $field): array
+    {
+        $path = [];
+        foreach ($fields->list($field, self::DEEPEST) as $i => $name) {
+            $name = is_string($name) ? trim($name) : throw Malformed::wrongType($fields->at("$field/$i"), 'text', $name);
+            if ($name === '' || mb_strlen($name) > self::LONGEST || ! mb_check_encoding($name, 'UTF-8') || str_contains($name, "\0")) {
+                throw Malformed::outOfRange($fields->at("$field/$i"), Message::of('assembly.folder-name', ['most' => self::LONGEST]), $name);
+            }
+            $path[] = $name;
+        }
+
+        return $path;
+    }
+}

@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
+use App\Actions\Assembly\ChangeState;
 use App\Actions\Assembly\SaveAssessment;
 use App\Actions\ImportQuestions;
 use App\Actions\Intake\OpenIntake;
 use App\Actions\Intake\ReadIntake;
 use App\Actions\SaveRubric;
 use App\Indexing\QuestionIndex;
+use App\Models\Assessment as AssessmentModel;
 use App\Models\Bank;
 use App\Models\User;
+use App\Queries\AssessmentEntries;
+use App\Queries\Assessments;
 use App\Queries\Folders;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
@@ -203,6 +207,15 @@ final class DemoSeeder extends Seeder
         ],
     ];
 
+    /** Where assessments lie: folder, course, term. */
+    private const PLACES = [
+        'Year 9, unit 3: rocks and maps' => [['Year 9', 'Autumn'], 'Earth science', 'Autumn 2026'],
+        'Practical: reading the evidence' => [['Year 10'], 'Earth science', 'Autumn 2026'],
+        'Written paper: rivers and ice' => [['Year 10', 'Papers'], 'Geography', 'Spring 2027'],
+        'Entry check: measuring' => [['Field week'], 'Field skills', 'Summer 2026'],
+        'Rocks drawn anew' => [['Year 9', 'Autumn'], 'Earth science', 'Autumn 2026'],
+    ];
+
     public function run(ImportQuestions $import, PartKinds $kinds, SaveAssessment $save, OpenIntake $open, ReadIntake $read): void
     {
         DB::transaction(function () use ($import, $kinds, $save, $open, $read): void {
@@ -241,6 +254,7 @@ final class DemoSeeder extends Seeder
                     $people['orla'],
                 );
             }
+            $this->drawn($save, $people['orla']);
             // something to look at in a review at once
             $read->handle(
                 $open->handle(
@@ -278,6 +292,49 @@ final class DemoSeeder extends Seeder
             ?->write((new ReadJson($kinds))->found(Json::decode((string) file_get_contents(self::source($slug))), null), $file);
 
         return $file;
+    }
+
+    /** An assessment that draws from what meets conditions, for practice; and where all of them lie, and which was used. */
+    private function drawn(SaveAssessment $save, User $person): void
+    {
+        $bank = (string) DB::table('banks')->where('slug', 'rocks')->value('id');
+        $topics = DB::table('topics')->whereIn('title', ['Igneous rocks', 'Metamorphic rocks'])->whereNull('parent_id')->pluck('id')->all();
+        $from = fn (string $title, int $count, array $conditions): \stdClass => (object) [
+            'title' => $title,
+            'draw' => $count,
+            'conditions' => (object) $conditions,
+            'banks' => [$bank],
+        ];
+        $json = Assessment::fresh((string) Str::uuid7(), 'Rocks drawn anew');
+        $json->language = 'en-GB';
+        $json->instructions = '<p>Every time other questions come. Try as often as you like.</p>';
+        $json->run = (object) ['purpose' => 'choice', 'attempts' => (object) ['allowed' => 2]];
+        $json->sections = [
+            (object) [
+                'id' => 's1',
+                'title' => 'Rocks',
+                'entries' => [
+                    (object) ['id' => 'd1', 'title' => 'Igneous and metamorphic', 'draw' => 4, 'points' => 1, 'from' => [
+                        $from('Easier', 2, ['topic' => $topics, 'difficulty' => ['1', '2']]),
+                        $from('Harder', 2, ['topic' => $topics, 'difficulty' => ['3', '4', '5']]),
+                    ]],
+                    (object) ['id' => 'd2', 'title' => 'Anything else', 'draw' => 3, 'points' => 1, 'apart' => true, 'from' => [
+                        $from('', 3, ['not-topic' => $topics, 'status' => ['approved'], 'kind' => ['choice']]),
+                    ]],
+                ],
+            ],
+        ];
+        $save->create($json, $bank, $person);
+        foreach (self::PLACES as $title => [$folder, $course, $term]) {
+            DB::table('assessments')
+                ->where('title', $title)
+                ->update(['folder' => QuestionIndex::array($folder), 'course' => $course, 'term' => $term]);
+        }
+        foreach (AssessmentModel::query()->get() as $one) {
+            Assessments::keepTotals($one->id, AssessmentEntries::of($one->document(), $person, app(PartKinds::class))->totals());
+        }
+        $used = AssessmentModel::query()->where('title', 'Entry check: measuring')->firstOrFail();
+        app(ChangeState::class)->used($used, $used->version, '2026-06-22', 'the field week group', $person);
     }
 
     /** @param  array<string, list<array{string, string, int}>>  $sections */

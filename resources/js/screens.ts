@@ -64,7 +64,7 @@ export const screens: Screen[] = [
     'QuestionDesk',
     ({ id }) => [`/questions/${id}`],
   ),
-  screen('/assessments', () => import('./features/assessments/Assessments'), 'Assessments'),
+  screen('/assessments', () => import('./features/assessments/list/Assessments'), 'Assessments'),
   screen(
     '/assessments/:id',
     () => import('./features/assessments/Assessment'),

@@ -38,7 +38,19 @@ export const assessmentQuery = (id: string) =>
     retry: false,
   })
 export const makeAssessment = async (
-  about: { title: string; bank: string; questions?: string[]; like?: string; merge?: string[] },
+  about: {
+    title: string
+    bank: string
+    questions?: string[]
+    like?: string
+    merge?: string[]
+    folder?: string[]
+    course?: string
+    term?: string
+    /** Of one like another: whether it has the same rolls, and which revisions it asks. */
+    rolls?: boolean
+    revisions?: 'as_they_are' | 'follow' | 'pin'
+  },
   key: string,
 ) => (await call<schema.Answers['POST /assessments']>('POST', '/assessments', about, { 'Idempotency-Key': key })).body.data
 export const saveAssessment = async (content: Content, version: number) =>
@@ -212,3 +224,14 @@ export const othersQuery = (assessment: string, entry: string, version: number) 
         )
       ).body.data,
   })
+
+export const placeAssessment = async (id: string, place: { folder?: string[]; course?: string; term?: string }) =>
+  (await call<schema.Answers['PATCH /assessments/{assessment}/place']>('PATCH', `/assessments/${id}/place`, place)).body.data
+/** All that lies in a folder goes along. */
+export const moveAssessmentFolder = async (bank: string, from: string[], to: string[]) =>
+  (await call<schema.Answers['PATCH /assessment-folders']>('PATCH', '/assessment-folders', { bank, from, to })).body
+export const openedAssessment = (id: string) => call('PUT', `/assessments/${id}/opened`)
+export const assessmentTopicsQuery = queryOptions({
+  queryKey: ['assessments', 'topics'],
+  queryFn: async () => (await call<schema.Answers['GET /assessments/topics']>('GET', '/assessments/topics')).body.data,
+})

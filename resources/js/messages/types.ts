@@ -301,7 +301,6 @@ export type Messages = {
     name: string
     bank: string
     bankAbout: string
-    made: (values: { title: Words }) => string
     none: string
     noneNext: string
     count: (values: { n: number }) => string
@@ -450,8 +449,6 @@ export type Messages = {
     takenOut: (values: { n: number }) => string
     clear: string
     gone: string
-    showArchived: (values: { n: number }) => string
-    hideArchived: string
     chooseBank: string
     hidden: string
     hiddenAbout: string
@@ -802,6 +799,56 @@ export type Messages = {
       note: (values: { title: Words }) => string
       nowhere: string
       done: (values: { bank: Words }) => string
+    }
+    places: {
+      folders: string
+      all: string
+      folder: string
+      folderHint: string
+      noFolder: string
+      course: string
+      term: string
+      search: string
+      found: (values: { n: number; of: number }) => string
+      nothing: string
+      state: string
+      anyState: string
+      used: string
+      usedOrNot: string
+      neverUsed: string
+      usedIn: (values: { year: Words }) => string
+      group: string
+      anyGroup: string
+      anyCourse: string
+      anyTerm: string
+      strata: string
+      byKind: string
+      byTopic: string
+      sorts: {
+        '': string
+        title: string
+        changed: string
+        used: string
+      } & Record<string, string>
+      points: string
+      minutes: string
+      drag: string
+      usedLast: (values: { n: number; date: Words; group: Words }) => string
+      move: (values: { n: number }) => string
+      moveTitle: (values: { n: number }) => string
+      moveAbout: string
+      moveGo: string
+      moved: (values: { n: number; folder: Words }) => string
+      renameFolder: string
+      renameAbout: (values: { n: number }) => string
+      madeIn: (values: { title: Words; place: Words }) => string
+      revisions: string
+      revisionsOf: {
+        as_they_are: string
+        follow: string
+        pin: string
+      } & Record<string, string>
+      rolls: string
     }
   }
   bank: {

@@ -1,13 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { assessmentQuery, binAssessment, restoreAssessment, type Assessment as Whole } from '@/api/assembly'
+import { assessmentQuery, binAssessment, openedAssessment, restoreAssessment, type Assessment as Whole } from '@/api/assembly'
 import { entriesOf, isDraw, without } from '@/lib/assessment'
 import { useAddress } from '@/lib/useAddress'
 import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
 import { Shell } from '@/shell/Shell'
 import { NewAssessment } from '@/shell/tray/NewAssessment'
+import { folderText } from '@/shell/tray/PlaceFields'
 import { setAtHand } from '@/shell/tray/useAtHand'
 import { withAlignment, withoutAlignment } from '@/standards/alignmentTo'
 import { StandardsField } from '@/standards/StandardsField'
@@ -59,6 +60,13 @@ function Bench({ start }: { start: Whole }) {
   useEffect(() => {
     if (mayWrite) setAtHand(stored.id)
   }, [mayWrite, stored.id])
+  useEffect(() => {
+    // the list has those first that were opened last
+    openedAssessment(stored.id).then(
+      () => client.invalidateQueries({ queryKey: ['assessments'] }),
+      () => undefined,
+    )
+  }, [stored.id, client])
   const show = (entry: string) => {
     set('entry', entry, true)
     setTab('question')
@@ -208,7 +216,8 @@ function Bench({ start }: { start: Whole }) {
       crumbs={[{ title: texts.assembly.title, to: '/assessments' }, { title: content.title }]}
       aside={
         <>
-          {stored.bank.name}, <span role="status">{document.keeping === 'kept' ? '' : texts.assembly.keeping[document.keeping]}</span>
+          {folderText([stored.bank.name, ...stored.folder])},{' '}
+          <span role="status">{document.keeping === 'kept' ? '' : texts.assembly.keeping[document.keeping]}</span>
         </>
       }
       actions={
@@ -268,9 +277,7 @@ function Bench({ start }: { start: Whole }) {
           )}
         </div>
       </div>
-      {isCopying ? (
-        <NewAssessment like={{ id: stored.id, title: stored.title, bank: stored.bank.slug }} onClose={() => setCopying(false)} />
-      ) : null}
+      {isCopying ? <NewAssessment like={{ ...stored, bank: stored.bank.slug }} onClose={() => setCopying(false)} /> : null}
     </Shell>
   )
 }

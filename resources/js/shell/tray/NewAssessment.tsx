@@ -11,25 +11,35 @@ import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import { useToast } from '@/ui/Toasts'
+import { folderNames, folderText, PlaceFields, type PlaceValue } from './PlaceFields'
 import { setAtHand } from './useAtHand'
 
 const writable = (banks: Bank[]) => banks.filter((bank) => bank.may_write && !bank.archived)
 
 type Props = {
   questions?: string[]
-  like?: { id: string; title: string; bank: string }
+  like?: { id: string; title: string; bank: string; folder: string[]; course: string; term: string }
   merge?: { id: string; title: string }[]
+  /** Where one begins: a folder that is shown. */
+  place?: { bank: string; folder: string[] }
   onClose: () => void
 }
 
 /** A new assessment: empty, of what lies in the tray, like another, or of several. */
-export function NewAssessment({ questions, like, merge, onClose }: Props) {
+export function NewAssessment({ questions, like, merge, place: begin, onClose }: Props) {
   const client = useQueryClient()
   const navigate = useNavigate()
   const tell = useToast()
   const banks = writable(useQuery(banksQuery).data ?? [])
   const [title, setTitle] = useState(like ? texts.assembly.copyOf({ title: like.title }) : '')
-  const [bank, setBank] = useState(like?.bank ?? '')
+  const [bank, setBank] = useState(like?.bank ?? begin?.bank ?? '')
+  const [place, setPlace] = useState<PlaceValue>({
+    folder: folderText(like?.folder ?? begin?.folder ?? []),
+    course: like?.course ?? '',
+    term: like?.term ?? '',
+  })
+  const [rolls, setRolls] = useState(false)
+  const [revisions, setRevisions] = useState<'as_they_are' | 'follow' | 'pin'>('as_they_are')
   const [key] = useState(() => crypto.randomUUID())
   /** The bank that was chosen, the one used last, or one of one's own, never a shared one. */
   const choice = (among: Bank[]) => {
@@ -47,10 +57,13 @@ export function NewAssessment({ questions, like, merge, onClose }: Props) {
           title,
           bank: home,
           ...(questions ? { questions } : {}),
-          ...(like ? { like: like.id } : {}),
+          folder: folderNames(place.folder),
+          course: place.course,
+          term: place.term,
+          ...(like ? { like: like.id, rolls, revisions } : {}),
           ...(merge ? { merge: merge.map((one) => one.id) } : {}),
         },
-        `${key} ${title} ${home}`,
+        `${key} ${title} ${home} ${JSON.stringify(place)} ${rolls} ${revisions}`,
       )
     },
     onSuccess: (made) => {
@@ -58,7 +71,7 @@ export function NewAssessment({ questions, like, merge, onClose }: Props) {
       client.invalidateQueries({ queryKey: ['assessments'] })
       setAtHand(made.id)
       storeText('assessments-in', made.bank.slug)
-      tell({ text: texts.assembly.made({ title: made.title }) })
+      tell({ text: texts.assembly.places.madeIn({ title: made.title, place: folderText([made.bank.name, ...made.folder]) }) })
       onClose()
       navigate(`/assessments/${made.id}`)
     },
@@ -91,6 +104,25 @@ export function NewAssessment({ questions, like, merge, onClose }: Props) {
         </Field.Choice>
       </Field.Root>
       <p className="text-caption text-second">{texts.assembly.bankAbout}</p>
+      <PlaceFields bank={chosen} value={place} onChange={setPlace} />
+      {like ? (
+        <>
+          <Field.Root>
+            <Field.Label>{texts.assembly.places.revisions}</Field.Label>
+            <Field.Choice value={revisions} onChange={(event) => setRevisions(event.target.value as 'follow')}>
+              {Object.entries(texts.assembly.places.revisionsOf).map(([one, name]) => (
+                <option key={one} value={one}>
+                  {name}
+                </option>
+              ))}
+            </Field.Choice>
+          </Field.Root>
+          <label className="flex items-center gap-2">
+            <input type="checkbox" className="accent-accent" checked={rolls} onChange={(event) => setRolls(event.target.checked)} />
+            {texts.assembly.places.rolls}
+          </label>
+        </>
+      ) : null}
     </FormDialog>
   )
 }

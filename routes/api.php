@@ -22,6 +22,7 @@ use App\Http\Controllers\CoverageController;
 use App\Http\Controllers\DeskController;
 use App\Http\Controllers\DispatchController;
 use App\Http\Controllers\DocumentController;
+use App\Http\Controllers\EditMergeController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\FolderController;
 use App\Http\Controllers\FrameworkController;
@@ -254,6 +255,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('assessments/{assessment}/compare/{other}', [AssessmentController::class, 'compare'])->whereUuid(['assessment', 'other']);
     Route::get('assessments/{assessment}/check', [AssessmentStateController::class, 'check'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/state', [AssessmentStateController::class, 'update'])->whereUuid('assessment');
+    Route::post('assessments/{assessment}/merge', EditMergeController::class)->whereUuid('assessment')->middleware('throttle:try');
     Route::post('assessments/{assessment}/restore', [AssessmentController::class, 'restore'])->whereUuid('assessment');
     Route::get('assessments/{assessment}/revisions', [AssessmentRevisionController::class, 'index'])->whereUuid('assessment');
     Route::post('assessments/{assessment}/revisions/{revision}/restore', [AssessmentRevisionController::class, 'restore'])

@@ -7,6 +7,7 @@ namespace App\Queries;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Pick;
 use WideQuarry\Assembly\ReadyCheck;
 use WideQuarry\Assembly\ReadyQuestion;
 use WideQuarry\Finding;
@@ -15,10 +16,30 @@ use WideQuarry\Numbers\Exact;
 /**
  * Whether an assessment can be given to learners, as its questions are now.
  *
- * @phpstan-type Row object{id: string, points: string, is_complete: bool, specimens_failing: int, is_marked: bool}&\stdClass
+ * @phpstan-type Row object{id: string, points: string, is_complete: bool, specimens_failing: int, is_marked: bool, stimuli: string}&\stdClass
  */
 final class ReadyQuestions
 {
+    /**
+     * Questions asked one by one that share a band of their words (MinHashSignature).
+     *
+     * @return list<array{string, string}>
+     */
+    private static function near(Assessment $assessment): array
+    {
+        $ids = array_map(fn (Pick $pick): string => $pick->question, $assessment->picks());
+        /** @var list<object{one: string, other: string}&\stdClass> $rows */
+        $rows = DB::select(
+            <<<'SQL'
+            WITH bands AS (SELECT id, unnest(near) AS band FROM questions WHERE id = ANY (?::uuid[]))
+            SELECT DISTINCT a.id AS one, b.id AS other FROM bands AS a JOIN bands AS b USING (band) WHERE a.id < b.id ORDER BY 1, 2
+            SQL,
+            ['{'.implode(',', $ids).'}'],
+        );
+
+        return array_map(fn (\stdClass $row): array => [$row->one, $row->other], $rows);
+    }
+
     /** @return list<Finding> */
     public static function check(Assessment $assessment, User $person): array
     {
@@ -26,8 +47,9 @@ final class ReadyQuestions
         /** @var list<Row> $rows */
         $rows = DB::select(
             <<<'SQL'
-            SELECT id, points, is_complete, specimens_failing, marking <> '' AS is_marked FROM questions
-            WHERE id = ANY (?::uuid[]) AND binned_at IS NULL
+            SELECT id, points, is_complete, specimens_failing, marking <> '' AS is_marked,
+                (SELECT coalesce(json_agg(stimulus_id), '[]') FROM question_stimuli WHERE question_id = questions.id)::text AS stimuli
+            FROM questions WHERE id = ANY (?::uuid[]) AND binned_at IS NULL
             SQL,
             ['{'.implode(',', $assessment->questions()).'}'],
         );
@@ -39,9 +61,10 @@ final class ReadyQuestions
                 $row->is_complete,
                 $row->specimens_failing,
                 $row->is_marked,
+                array_values(array_filter((array) json_decode($row->stimuli), is_string(...))),
             );
         }
 
-        return ReadyCheck::of($assessment, $there);
+        return ReadyCheck::of($assessment, $there, self::near($assessment));
     }
 }

@@ -229,6 +229,17 @@ final class Conditions
     /** Days count whole: to the end of the last. */
     private static function range(Builder $query, string $name, ?string $from, ?string $to): void
     {
+        if ($name === 'used' || $name === 'not_used') {
+            $query->whereRaw(
+                'questions.id '.($name === 'used' ? '' : 'NOT ').<<<'SQL'
+                    IN (SELECT question_id FROM question_occasions WHERE used_on >= coalesce(?::date, '-infinity')
+                        AND used_on <= coalesce(?::date, 'infinity'))
+                    SQL,
+                [$from, $to],
+            );
+
+            return;
+        }
         $column = [
             'points' => 'questions.points',
             'minutes' => 'questions.minutes',
@@ -236,7 +247,7 @@ final class Conditions
             'created' => 'questions.created_at',
             'changed' => 'questions.updated_at',
         ][$name];
-        $day = in_array($name, ['created', 'changed'], true);
+        $day = in_array($name, QuestionFilter::DAYS, true);
         if ($from !== null) {
             $query->whereRaw("$column >= ?".($day ? '::date' : '::numeric'), [$from]);
         }

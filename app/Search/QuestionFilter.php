@@ -51,7 +51,10 @@ final readonly class QuestionFilter
     ];
 
     /** Dimensions of amounts and days, each from..to; either end may be open. */
-    public const RANGES = ['points', 'minutes', 'marker_minutes', 'created', 'changed'];
+    public const RANGES = ['points', 'minutes', 'marker_minutes', 'created', 'changed', 'used', 'not_used'];
+
+    /** Those of them that are days; used and not_used: asked of learners in an assessment on one of them, or on none. */
+    public const DAYS = ['created', 'changed', 'used', 'not_used'];
 
     public const SORTS = [
         'title',
@@ -238,7 +241,7 @@ final readonly class QuestionFilter
      */
     private static function range(string $name, string $given): array
     {
-        $day = in_array($name, ['created', 'changed'], true);
+        $day = in_array($name, self::DAYS, true);
         $one = $day ? '\d{4}-\d{2}-\d{2}' : '\d{1,6}(?:\.\d{1,4})?';
         $ends = preg_match("/^($one)?\.\.($one)?$/D", $given, $m) === 1 ? [$m[1] ?? '' ?: null, $m[2] ?? '' ?: null] : null;
         if (

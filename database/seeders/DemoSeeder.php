@@ -297,7 +297,7 @@ final class DemoSeeder extends Seeder
     /** An assessment that draws from what meets conditions, for practice; and where all of them lie, and which was used. */
     private function drawn(SaveAssessment $save, User $person): void
     {
-        $bank = (string) DB::table('banks')->where('slug', 'rocks')->value('id');
+        $bank = Bank::query()->where('slug', 'rocks')->firstOrFail()->id;
         $topics = DB::table('topics')->whereIn('title', ['Igneous rocks', 'Metamorphic rocks'])->whereNull('parent_id')->pluck('id')->all();
         $from = fn (string $title, int $count, array $conditions): \stdClass => (object) [
             'title' => $title,

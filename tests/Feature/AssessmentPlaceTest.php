@@ -2,7 +2,6 @@
 
 declare(strict_types=1);
 
-use App\Models\Assessment;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 

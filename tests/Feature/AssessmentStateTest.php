@@ -79,3 +79,24 @@ it('refuses a change that was begun before it was used, and leaves what is ready
     another($world, 'writer', 'POST', "/questions/$world->question/keep", ['revision' => 1])->assertOk()->assertJsonPath('data.kept', 1);
     expect(Assessment::query()->findOrFail($id)->state)->toBe('ready');
 });
+
+it('is found and left out by when it was asked, in search and in draws', function (): void {
+    $world = new World;
+    $id = $world->assessment();
+    $other = $world->add('Never asked');
+    DB::table('questions')->where('id', $world->question)->update(['is_complete' => true]);
+    stateOf($world, $id, ['state' => 'used', 'date' => '2026-06-22', 'group' => '9b'])->assertOk();
+    $found = fn (string $query): array => array_column(another($world, 'writer', 'GET', "/banks/rocks/questions?$query")->json('data'), 'id');
+
+    expect($found('used=2026-06-01..2026-06-30'))
+        ->toBe([$world->question])
+        ->and($found('used=2026-06-23..'))
+        ->toBe([])
+        ->and($found('not_used=2026-01-01..'))
+        ->toBe([$other])
+        ->and($found('not_used=2026-07-01..'))
+        ->toHaveCount(2);
+    another($world, 'writer', 'GET', '/banks/rocks/questions?used=last')->assertStatus(422);
+    stateOf($world, $id, ['state' => 'unused'])->assertOk();
+    expect($found('used=..2030-01-01'))->toBe([]);
+});

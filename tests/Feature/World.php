@@ -116,6 +116,14 @@ final class World
         return (string) Folders::at([$name], $this->bank->id);
     }
 
+    /** Two versions of an assessment, to be merged with what is stored. @return array<string, mixed> */
+    public function edits(): array
+    {
+        $json = Document::fresh((string) Str::uuid7(), 'Edited');
+
+        return ['base' => $json, 'mine' => $json, 'choose' => (object) []];
+    }
+
     public function topic(string ...$path): string
     {
         return (string) Topics::at($path === [] ? ['T'] : array_values($path), $this->bank->id);

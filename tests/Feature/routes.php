@@ -497,6 +497,10 @@ return [
         [401, 404, 204, 204, 204, 204, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/opened", null],
     ],
+    'POST api/v1/assessments/{assessment}/merge' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/merge", $w->edits()],
+    ],
     'GET api/v1/assessments/{assessment}/check' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/check", null],

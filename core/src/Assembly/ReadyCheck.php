@@ -20,9 +20,10 @@ final class ReadyCheck
 
     /**
      * @param  array<string, ReadyQuestion>  $there  question → what is known of it; one that is gone is missing
+     * @param  list<array{string, string}>  $near  questions that are nearly the same
      * @return list<Finding> paths name the entry or section, such as "/e1"
      */
-    public static function of(Assessment $assessment, array $there): array
+    public static function of(Assessment $assessment, array $there, array $near = []): array
     {
         $check = new self($assessment, $there);
         if ($assessment->questions() === []) {
@@ -31,6 +32,9 @@ final class ReadyCheck
         foreach ($assessment->sections as $i => $section) {
             $check->section($section, $i);
         }
+
+        $check->stimuli();
+        $check->near($near);
 
         return $check->findings;
     }
@@ -50,6 +54,41 @@ final class ReadyCheck
                 $this->pick($entry);
             } else {
                 $this->draw($entry);
+            }
+        }
+    }
+
+    /** A stimulus that is shown, left for other questions, and shown again: learners read it twice. */
+    private function stimuli(): void
+    {
+        $shown = $open = [];
+        foreach ($this->assessment->sections as $section) {
+            foreach ($section->picks as $pick) {
+                $question = $this->there[$pick->question] ?? null;
+                $now = $pick->variation->stimuli ?? ($question->stimuli ?? []);
+                foreach (array_diff(array_intersect($now, $shown), $open) as $again) {
+                    $shown = array_values(array_diff($shown, [$again])); // said once
+                    $name = self::named($pick->variation->title ?? ($question->title ?? ''));
+                    $sentence = Message::of('assembly.stimulus-again', ['name' => $name]);
+                    $this->findings[] = Finding::warning('stimulus.again', "/$pick->id", $sentence);
+                }
+                $shown = [...$shown, ...array_diff($now, $shown)];
+                $open = $now;
+            }
+        }
+    }
+
+    /** @param  list<array{string, string}>  $near */
+    private function near(array $near): void
+    {
+        $entries = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $entries[$pick->question] ??= $pick->id;
+        }
+        foreach ($near as [$one, $other]) {
+            if (isset($entries[$one], $entries[$other])) {
+                $values = ['one' => self::named($this->there[$one]->title ?? ''), 'other' => self::named($this->there[$other]->title ?? '')];
+                $this->findings[] = Finding::warning('entry.near', "/$entries[$other]", Message::of('assembly.nearly-the-same', $values));
             }
         }
     }

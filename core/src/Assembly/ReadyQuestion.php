@@ -12,6 +12,7 @@ final readonly class ReadyQuestion
     /**
      * @param  string  $title  '' where the reader may not see it
      * @param  bool  $isMarked  false for a page of text
+     * @param  list<string>  $stimuli  that it shows
      */
     public function __construct(
         public string $title,
@@ -19,6 +20,7 @@ final readonly class ReadyQuestion
         public bool $isComplete,
         public int $failingSpecimens,
         public bool $isMarked = true,
+        public array $stimuli = [],
     ) {
     }
 }

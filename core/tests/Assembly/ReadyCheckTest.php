@@ -20,11 +20,13 @@ it('says what keeps an assessment from being ready, and what should be looked at
     $id = fn (int $n): string => "0192f0c4-0000-7000-8000-00000000000$n";
     $there = [
         $id(1) => new ReadyQuestion('Slate', Exact::of('2'), true, 0),
+        $id(5) => new ReadyQuestion('Map, first', Exact::of('2'), true, 0, true, ['map']),
+        $id(6) => new ReadyQuestion('Map, second', Exact::of('2'), true, 0, true, ['map']),
         $id(2) => new ReadyQuestion('Chalk', Exact::of('2'), false, 0),
         $id(4) => new ReadyQuestion('Read this first', Exact::zero(), true, 0, false),
         $id(3) => new ReadyQuestion('Lava', Exact::zero(), true, 2),
     ];
-    $findings = ReadyCheck::of(Assessment::read(Json::decode(Json::encode($json)), StandardKinds::all()), $there);
+    $findings = ReadyCheck::of(Assessment::read(Json::decode(Json::encode($json)), StandardKinds::all()), $there, [[$id(1), $id(6)], [$id(1), $id(9)]]);
     $said = fn (bool $isBlocking): array => array_values(array_map(
         fn (Finding $finding): string => "$finding->path $finding->message",
         array_filter($findings, fn (Finding $finding): bool => $finding->isBlocking() === $isBlocking),
@@ -37,6 +39,15 @@ it('says what keeps an assessment from being ready, and what should be looked at
     $draw = fn (int $count, int ...$pool): stdClass => (object) ['id' => 'd1', 'draw' => $count, 'pool' => array_map($id, $pool)];
     yield 'all well' => [[$section('s1', [$pick(1)])], [], []];
     yield 'a page of text, which has no points' => [[$section('s1', [$pick(4), $pick(1)])], [], []];
+    yield 'a stimulus shown once for two' => [[$section('s1', [$pick(5), $pick(6)])], [], []];
+    yield 'a stimulus shown again, and what is nearly the same' => [
+        [$section('s1', [$pick(5), $pick(1)]), $section('s2', [$pick(6)])],
+        [],
+        [
+            '/e6 “Map, second” shows a stimulus that was shown before other questions: learners read it twice.',
+            '/e6 “Slate” and “Map, second” are nearly the same: one may give the other away.',
+        ],
+    ];
     yield 'nothing in it' => [[$section('s1', [])], [' It asks nothing yet.'], []];
     yield 'an empty section' => [[$section('s1', [$pick(1)]), $section('s2', [])], [], ['/s2 Nothing is in section 2.']];
     yield 'a question that is gone' => [[$section('s1', [$pick(9)])], ['/e9 It asks a question that is gone.'], []];

@@ -235,3 +235,8 @@ export const assessmentTopicsQuery = queryOptions({
   queryKey: ['assessments', 'topics'],
   queryFn: async () => (await call<schema.Answers['GET /assessments/topics']>('GET', '/assessments/topics')).body.data,
 })
+
+export type MergedEdits = schema.MergedEdits
+export const mergeEdits = async (base: Content, mine: Content, choose: Record<string, 'mine' | 'theirs'> = {}) =>
+  (await call<schema.Answers['POST /assessments/{assessment}/merge']>('POST', `/assessments/${mine.id}/merge`, { base, mine, choose })).body
+    .data

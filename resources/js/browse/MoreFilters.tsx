@@ -28,6 +28,8 @@ const sections: (Dimension | Range)[] = [
   'editor',
   'created',
   'changed',
+  'used',
+  'not_used',
   'no',
 ]
 /** Over several banks: which, and their tags instead of trees. */

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { texts } from '@/messages'
 import { control } from '@/ui/Field'
-import type { Range } from './filterQuery'
+import { days, type Range } from './filterQuery'
 import type { Filter } from './useFilter'
 
 /** From and to, either of which may be left open; told when a field is left or Enter is pressed. */
@@ -9,7 +9,7 @@ export function RangeField({ name, filter }: { name: Range; filter: Filter }) {
   const set = filter.range(name)
   const [typed, setTyped] = useState<[string, string] | null>(null)
   const [from, to] = typed ?? set
-  const day = name === 'created' || name === 'changed'
+  const day = days.includes(name)
   const title = texts.bank.dimensions[name] ?? name
   const settle = () => {
     if (typed && (typed[0] !== set[0] || typed[1] !== set[1])) filter.setRange(name, typed[0], typed[1])

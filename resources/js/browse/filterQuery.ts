@@ -31,8 +31,10 @@ export const dimensions = [
 ] as const
 export type Dimension = (typeof dimensions)[number]
 /** Amounts and days, from..to. */
-export const ranges = ['points', 'minutes', 'marker_minutes', 'created', 'changed'] as const
+export const ranges = ['points', 'minutes', 'marker_minutes', 'created', 'changed', 'used', 'not_used'] as const
 export type Range = (typeof ranges)[number]
+/** Those that are days. */
+export const days: Range[] = ['created', 'changed', 'used', 'not_used']
 
 export const conditions = [...dimensions, ...dimensions.map((name) => `not-${name}`), ...ranges]
 

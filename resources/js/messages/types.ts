@@ -850,6 +850,15 @@ export type Messages = {
       } & Record<string, string>
       rolls: string
     }
+    merging: {
+      title: string
+      about: string
+      go: string
+      mine: string
+      theirs: string
+      conflict: (values: { n: number }) => string
+      done: string
+    }
   }
   bank: {
     rubrics: string
@@ -977,6 +986,8 @@ export type Messages = {
       unmatched: string
       assesses: string
       covers: string
+      used: string
+      not_used: string
     } & Record<string, string>
     no: {
       topic: string

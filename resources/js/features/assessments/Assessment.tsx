@@ -22,6 +22,7 @@ import { useToast } from '@/ui/Toasts'
 import { DrawPane } from './DrawPane'
 import { EntryPane } from './EntryPane'
 import { Instructions } from './Instructions'
+import { MergeEdits } from './MergeEdits'
 import { Outline } from './Outline'
 import { PickPane } from './pick/PickPane'
 import { usePicking } from './pick/usePicking'
@@ -277,6 +278,9 @@ function Bench({ start }: { start: Whole }) {
           )}
         </div>
       </div>
+      {document.conflict ? (
+        <MergeEdits document={document} conflict={document.conflict} onClose={() => document.setConflict(null)} />
+      ) : null}
       {isCopying ? <NewAssessment like={{ ...stored, bank: stored.bank.slug }} onClose={() => setCopying(false)} /> : null}
     </Shell>
   )

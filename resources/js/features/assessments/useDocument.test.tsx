@@ -8,9 +8,10 @@ import { keepHere, keptHere } from '@/lib/saving/localDraft'
 import { texts } from '@/messages'
 import { useDocument } from './useDocument'
 
-const server = vi.hoisted(() => ({ save: vi.fn(), read: vi.fn(), tell: vi.fn() }))
+const server = vi.hoisted(() => ({ save: vi.fn(), read: vi.fn(), merge: vi.fn(), tell: vi.fn() }))
 vi.mock('@/api/assembly', () => ({
   saveAssessment: server.save,
+  mergeEdits: server.merge,
   assessmentQuery: (id: string) => ({ queryKey: ['assessment', id], queryFn: server.read }),
 }))
 vi.mock('@/ui/Toasts', () => ({ useToast: () => server.tell }))
@@ -30,6 +31,7 @@ beforeEach(() => {
   vi.useFakeTimers({ shouldAdvanceTime: true })
   server.save.mockReset().mockImplementation(async (sent: Content, version: number) => stored(sent.title, version + 1))
   server.read.mockReset()
+  server.merge.mockReset()
   server.tell.mockReset()
   localStorage.clear()
 })
@@ -80,6 +82,32 @@ test('a change that is refused is said, and waits for the next one', async () =>
   rename(hook, 'Ice')
   await rest(500)
   expect(hook.result.current.keeping).toBe('saved')
+})
+
+test('edits of two people are put together and stored, over what both began with', async () => {
+  server.save.mockRejectedValueOnce(new ApiProblem(412, 'stale', 'Changed.', null, { current_revision: 8 }))
+  server.read.mockResolvedValue({ ...stored('Theirs', 8), may_write: true })
+  server.merge.mockResolvedValue({ content: content('Both'), conflicts: [], version: 8 })
+  const hook = render()
+  rename(hook, 'Mine')
+  await rest(500)
+  await rest(500)
+  expect(server.merge).toHaveBeenCalledExactlyOnceWith(content('Rivers'), content('Mine'))
+  expect(hook.result.current.content.title).toBe('Both')
+  expect(server.save).toHaveBeenLastCalledWith(content('Both'), 8)
+  expect(hook.result.current.conflict).toBeNull()
+})
+
+test('what both changed is asked about, with theirs in its place meanwhile', async () => {
+  server.save.mockRejectedValueOnce(new ApiProblem(412, 'stale', 'Changed.', null, { current_revision: 8 }))
+  server.read.mockResolvedValue({ ...stored('Theirs', 8), may_write: true })
+  const conflicts = [{ key: 'field title', mine: ['…'], theirs: ['…'] }]
+  server.merge.mockResolvedValue({ content: content('Theirs'), conflicts, version: 8 })
+  const hook = render()
+  rename(hook, 'Mine')
+  await rest(1500)
+  expect(hook.result.current.conflict).toEqual({ base: content('Rivers'), mine: content('Mine'), conflicts })
+  expect(hook.result.current.content.title).toBe('Theirs')
 })
 
 test('the newer version of somebody else takes the place, and undoing brings mine back', async () => {

@@ -1,6 +1,14 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
-import { type Assessment, assessmentQuery, type Content, type PrintSettings, saveAssessment } from '@/api/assembly'
+import {
+  type Assessment,
+  assessmentQuery,
+  type Content,
+  type MergedEdits,
+  mergeEdits,
+  type PrintSettings,
+  saveAssessment,
+} from '@/api/assembly'
 import { forgetHere, keptHere } from '@/lib/saving/localDraft'
 import { useSaveMachine } from '@/lib/saving/useSaveMachine'
 import { useHistory } from '@/lib/useHistory'
@@ -8,6 +16,8 @@ import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
 
 const PAUSE = 400
+
+export type EditConflict = { base: Content; mine: Content; conflicts: MergedEdits['conflicts'] }
 
 /**
  * An assessment being changed: every change is stored a moment later, one after the other, and can be undone. What stands behind
@@ -17,6 +27,7 @@ export function useDocument(start: Assessment) {
   const client = useQueryClient()
   const tell = useToast()
   const [stored, setStored] = useState(start)
+  const [conflict, setConflict] = useState<EditConflict | null>(null)
   const history = useHistory<Content>(start.content)
   const { value, change } = history
   const subject = `assessment:${start.id}`
@@ -36,8 +47,15 @@ export function useDocument(start: Assessment) {
         return { id: now.id, revision: now.version }
       },
       takeTheirs: async () => {
-        tell({ text: texts.assembly.conflict, look: 'problem' })
-        adopt(await client.fetchQuery({ ...assessmentQuery(start.id), staleTime: 0 }))
+        // what was stored last is what both began with
+        const [base, mine] = [stored.content, value]
+        const theirs = await client.fetchQuery({ ...assessmentQuery(start.id), staleTime: 0 })
+        const merged = theirs.may_write ? await mergeEdits(base, mine).catch(() => null) : null
+        adopt(theirs)
+        if (!merged) return tell({ text: texts.assembly.conflict, look: 'problem' })
+        if (merged.conflicts.length > 0) return setConflict({ base, mine, conflicts: merged.conflicts })
+        change(() => merged.content)
+        tell({ text: texts.assembly.merging.done })
       },
     },
   )
@@ -82,6 +100,9 @@ export function useDocument(start: Assessment) {
     keeping: state.keeping,
     adopt,
     printsLike,
+    /** Edits that were not stored, since somebody else changed the same things. */
+    conflict,
+    setConflict,
     flush: () => runner.flush(),
   }
 }

@@ -163,3 +163,22 @@ it('asks the database as often for thirty draws as for two', function (): void {
     };
     expect($count(30))->toBe($count(2));
 });
+
+it('does not keep questions from the bin that merely meet its conditions, and says which assessments binning touches', function (): void {
+    $world = new World;
+    $made = drawing($world, [fromBank($world, ['is' => ['complete']])]);
+    $asked = ask('POST', '/assessments', ['title' => 'Asks it', 'bank' => 'rocks', 'questions' => [$world->question]])->json('data');
+    $free = $world->add('Only drawn');
+    store(ask('GET', "/assessments/{$made['id']}")->json('data'), fn (stdClass $content) => ($content->title = 'Draws all'))->assertOk();
+    $preview = ask('POST', '/banks/rocks/acts/preview', ['ids' => [$world->question, $free], 'bin' => true])->assertOk()->json();
+    expect(array_column($preview['uses']['assessments'], 'questions', 'title'))
+        ->toBe(['Asks it' => 1, 'Draws all' => 2])
+        ->and(array_column($preview['left'], 'id'))
+        ->toBe([$world->question]);
+
+    // what only an assessment in the bin asks can go too, and is asked again when that is restored
+    ask('DELETE', "/assessments/{$asked['id']}")->assertStatus(204);
+    expect(DB::table('questions')->where('id', $world->question)->value('uses'))->toBe(0);
+    ask('POST', "/assessments/{$asked['id']}/restore", new stdClass)->assertOk();
+    expect(DB::table('questions')->where('id', $world->question)->value('uses'))->toBe(1);
+});

@@ -13,6 +13,7 @@ use App\Queries\DrawPools;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Assembly\DrawSource;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
@@ -141,9 +142,13 @@ final readonly class SaveAssessment
     /** Which questions it picks or may draw, and who put each there. */
     private function uses(Document $document, User $person): void
     {
-        $uses = array_map(fn (Pick $pick): array => [$pick->id, $pick->question], $document->picks());
+        $uses = array_map(fn (Pick $pick): array => [$pick->id, $pick->question, false], $document->picks());
         foreach ($document->draws() as $draw) {
-            array_push($uses, ...array_map(fn (string $question): array => [$draw->id, $question], $draw->pool));
+            $lists = array_filter($draw->sources, fn (DrawSource $source): bool => $source->conditions === null);
+            $listed = array_flip(array_merge(...array_map(fn (DrawSource $source): array => $source->pool, $lists), ...[[]]));
+            foreach ($draw->pool as $question) {
+                $uses[] = [$draw->id, $question, ! isset($listed[$question])];
+            }
         }
         $before = DB::table('assessment_uses')->where('assessment_id', $document->id)->pluck('user_id', 'question_id')->all();
         DB::table('assessment_uses')->where('assessment_id', $document->id)->delete();
@@ -154,6 +159,7 @@ final readonly class SaveAssessment
                         'assessment_id' => $document->id,
                         'entry' => $use[0],
                         'question_id' => $use[1],
+                        'by_condition' => $use[2],
                         'position' => $i,
                         'title' => '',
                         'user_id' => array_key_exists($use[1], $before) ? $before[$use[1]] : $person->id,

@@ -6,6 +6,7 @@ namespace App\Actions\Bulk;
 
 use App\Models\Bank;
 use App\Models\User;
+use App\Queries\QuestionUses;
 use App\Search\QuestionFilter;
 use App\Search\QuestionSearch;
 use App\Search\Scope;
@@ -34,7 +35,7 @@ final readonly class PreviewOperation
     /**
      * @param  list<string>|string  $target  ids, or a filter
      * @param  string|null  $from  the bank where the filter looks, when it is another
-     * @return array{count: int, looked: int, changes: int, sample: list<array<string, mixed>>, left: list<array{id: string, title: string, why: string}>} looked: how many were judged, changes: how many of them would differ
+     * @return array{count: int, looked: int, changes: int, sample: list<array<string, mixed>>, left: list<array{id: string, title: string, why: string}>, uses?: array<string, mixed>} looked: how many were judged, changes: how many of them would differ, uses: the assessments that binning touches
      */
     public function handle(Bank $bank, array|string $target, BulkChange $change, User $person, ?string $from = null): array
     {
@@ -42,6 +43,7 @@ final readonly class PreviewOperation
         $changes = 0;
         $sample = $left = [];
         foreach (ReadStates::of($ids, $bank->id, FieldsNeeded::of($change), $person, lock: false) as [$row, $now]) {
+            assert(is_string($row->id) && is_string($row->title));
             try {
                 $after = $change->apply($now, $this->kinds);
             } catch (QuestionSkipped|Malformed $problem) {
@@ -75,6 +77,7 @@ final readonly class PreviewOperation
             'changes' => $changes,
             'sample' => $sample,
             'left' => array_slice($left, 0, self::SHOWN),
+            ...$change->bins() ? ['uses' => QuestionUses::ofMany($ids, $person)] : [],
         ];
     }
 

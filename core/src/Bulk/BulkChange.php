@@ -64,6 +64,12 @@ final readonly class BulkChange
             ! $this->home;
     }
 
+    /** Whether it puts questions into the bin. */
+    public function bins(): bool
+    {
+        return $this->bin === true;
+    }
+
     /** Whether it takes questions out of the bin; all other changes leave alone what lies there. */
     public function restores(): bool
     {

@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
+import { Link } from 'react-router'
 import { type BulkChange, type Preview, previewQuery, type Target } from '@/api/acts'
 import { previewSummary } from '@/lib/phrases/acts'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
@@ -37,6 +38,22 @@ export function PreviewPane({ preview }: { preview: ReturnType<typeof usePreview
                 <strong>{one.title}</strong>: {one.why}
               </li>
             ))}
+          </ul>
+        </div>
+      ) : null}
+      {data?.uses && data.uses.assessments.length + data.uses.others > 0 ? (
+        <div>
+          <h3 className="font-semibold">{words.touches}</h3>
+          <ul>
+            {data.uses.assessments.map((one) => (
+              <li key={one.id}>
+                <Link to={`/assessments/${one.id}`} className="text-accent underline">
+                  {one.title}
+                </Link>
+                : {texts.assembly.count({ n: one.questions })}
+              </li>
+            ))}
+            {data.uses.others > 0 ? <li>{words.touchesOthers({ n: data.uses.others })}</li> : null}
           </ul>
         </div>
       ) : null}

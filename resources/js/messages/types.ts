@@ -137,6 +137,8 @@ export type Messages = {
       same: (values: { n: number }) => string
       skipped: (values: { n: number }) => string
       someAll: (values: { count: number; looked: number }) => string
+      touches: string
+      touchesOthers: (values: { n: number }) => string
     }
     fields: {
       bin: string

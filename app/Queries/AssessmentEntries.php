@@ -23,6 +23,7 @@ use WideQuarry\Question\Question;
  * What stands behind the entries of an assessment, for one reader: the questions they follow as they are now, in three queries.
  *
  * @phpstan-import-type Entry from Totals
+ * @phpstan-import-type Facts from PoolFacts
  */
 final readonly class AssessmentEntries
 {
@@ -30,6 +31,7 @@ final readonly class AssessmentEntries
      * @param  array<string, \stdClass>  $rows  question → row; only those that are there and may be read
      * @param  array<string, \stdClass>  $hidden  question → points and kinds of questions this person cannot view; totals count them for everybody
      * @param  array<string, string>  $stimuli  stimulus → what it is called
+     * @param  array<string, Facts>  $pools  draw by conditions → what its pool has in common; its questions are not among the rows
      */
     private function __construct(
         private Assessment $assessment,
@@ -37,13 +39,15 @@ final readonly class AssessmentEntries
         private array $rows,
         private array $hidden,
         private array $stimuli,
+        private array $pools,
         private PartKinds $kinds,
     ) {
     }
 
-    public static function of(Assessment $assessment, User $person, PartKinds $kinds): self
+    /** @param  bool  $isRemembered  whether what was found in pools a moment ago will do */
+    public static function of(Assessment $assessment, User $person, PartKinds $kinds, bool $isRemembered = false): self
     {
-        $ids = $assessment->questions();
+        $ids = self::each($assessment);
         /** @var list<object{id: string, stimuli: string|null, purpose: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
@@ -82,13 +86,25 @@ final readonly class AssessmentEntries
                     'id',
                 );
 
-        return new self($assessment, $person, $by, $hidden, self::titles($assessment, $by, $person), $kinds);
+        $stimuli = self::titles($assessment, $by, $person);
+
+        return new self($assessment, $person, $by, $hidden, $stimuli, PoolFacts::of($assessment, $person, $isRemembered), $kinds);
+    }
+
+    /** @return list<string> questions that are looked at one by one: those asked, and those in lists that are drawn from */
+    private static function each(Assessment $assessment): array
+    {
+        $lists = array_map(fn (Draw $draw): array => $draw->grows() ? [] : $draw->pool, $assessment->draws());
+
+        return array_values(
+            array_unique(array_merge(array_map(fn (Pick $pick): string => $pick->question, $assessment->picks()), ...$lists)),
+        );
     }
 
     /** The same rows for an assessment that asks the same, in another order. */
     public function under(Assessment $assessment): self
     {
-        return new self($assessment, $this->person, $this->rows, $this->hidden, $this->stimuli, $this->kinds);
+        return new self($assessment, $this->person, $this->rows, $this->hidden, $this->stimuli, $this->pools, $this->kinds);
     }
 
     /**
@@ -132,8 +148,9 @@ final readonly class AssessmentEntries
         foreach ($this->assessment->picks() as $pick) {
             $facts[$pick->id] = [...$this->ofPick($pick, $binned[$pick->question] ?? ''), 'idle' => $idle[$pick->id] ?? []];
         }
+        $times = $this->assessment->timesAsked();
         foreach ($this->assessment->draws() as $draw) {
-            $facts[$draw->id] = $this->ofDraw($draw, $names);
+            $facts[$draw->id] = $this->ofDraw($draw, $names, $times);
         }
 
         return $facts;
@@ -191,11 +208,14 @@ final readonly class AssessmentEntries
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function ofDraw(Draw $draw, ConditionNames $names): array
+    /**
+     * @param  array<string, int>  $times
+     * @return array<string, mixed>
+     */
+    private function ofDraw(Draw $draw, ConditionNames $names, array $times): array
     {
         $there = $this->pool($draw);
-        $findings = DrawCheck::of($draw, $this->assessment, $there);
+        $findings = DrawCheck::of($draw, $this->assessment, $there, $times);
 
         return [
             'gone' => false,
@@ -230,7 +250,7 @@ final readonly class AssessmentEntries
      */
     private function binned(): array
     {
-        $gone = array_values(array_diff($this->assessment->questions(), array_keys($this->rows)));
+        $gone = array_values(array_diff(self::each($this->assessment), array_keys($this->rows)));
 
         return $gone === []
             ? []
@@ -250,6 +270,13 @@ final readonly class AssessmentEntries
     /** @return array<string, \Brick\Math\BigRational> question → points, for the questions of a pool that exist, visible or not */
     private function pool(Draw $draw): array
     {
+        $facts = $this->pools[$draw->id] ?? null;
+        if ($facts !== null || $draw->grows()) {
+            // whether all of them are worth the same is all that is asked of their points
+            [$low, $high] = [Exact::of($facts['low'] ?? '0'), Exact::of($facts['high'] ?? '0')];
+
+            return [...array_fill_keys($draw->pool, $high), ...array_fill_keys(array_slice($draw->pool, 0, 1), $low)];
+        }
         $there = [];
         foreach ($draw->pool as $question) {
             $row = $this->rows[$question] ?? ($this->hidden[$question] ?? null);
@@ -272,7 +299,7 @@ final readonly class AssessmentEntries
     /** @return list<string> a sentence when some questions of the pool cannot be viewed, else empty */
     private function hiddenIn(Draw $draw): array
     {
-        $n = count(array_intersect_key($this->hidden, array_flip($draw->pool)));
+        $n = $this->pools[$draw->id]['hidden'] ?? count(array_intersect_key($this->hidden, array_flip($draw->pool)));
 
         return $n === 0
             ? []
@@ -318,45 +345,17 @@ final readonly class AssessmentEntries
         return $missing;
     }
 
-    /**
-     * @return list<array{id: string, title: string, stem: string, kinds: list<string>, points: int|float, bank: string, bank_name: string}>
-     *     the questions of a pool that are there, in its order
-     */
-    public function rowsOf(Draw $draw): array
-    {
-        return array_map(
-            fn (string $id): array => [
-                'id' => $id,
-                'title' => self::text($this->rows[$id]->title),
-                'stem' => self::text($this->rows[$id]->stem),
-                'kinds' => PostgresArray::read($this->rows[$id]->kinds),
-                'points' => Exact::number($draw->points(Exact::of($this->rows[$id]->points))),
-                'bank' => self::text($this->rows[$id]->bank),
-                'bank_name' => self::text($this->rows[$id]->bank_name),
-            ],
-            array_values(
-                array_filter(array_map(strval(...), array_keys($this->pool($draw))), fn (string $id): bool => isset($this->rows[$id])),
-            ),
-        );
-    }
-
-    private static function text(mixed $value): string
-    {
-        return is_string($value) ? $value : '';
-    }
-
     public function totals(): Totals
     {
         $entries = [];
         $settings = $this->assessment->settings();
         foreach ($this->assessment->sections as $i => $section) {
-            $counts = fn (?\stdClass $row, \Brick\Math\BigRational $points, string $entry): array => [
-                ...$row !== null && isset($row->hidden) ? self::unseen($row) : self::counted($row, $settings[$entry]->minutes),
-                'points' => Exact::times($section->weight, $points),
-                'section' => $section->title !== '' ? $section->title : (string) ($i + 1),
-            ];
+            $name = $section->title !== '' ? $section->title : (string) ($i + 1);
             foreach ($section->entries as $entry) {
-                array_push($entries, ...$entry instanceof Draw ? $this->drawn($entry, $counts) : $this->picked($entry, $counts));
+                $minutes = $settings[$entry->id]->minutes;
+                foreach ($entry instanceof Draw ? $this->drawn($entry, $minutes) : $this->picked($entry, $minutes) as $one) {
+                    $entries[] = [...$one, 'points' => Exact::times($section->weight, $one['points']), 'section' => $name];
+                }
             }
         }
 
@@ -364,28 +363,38 @@ final readonly class AssessmentEntries
     }
 
     /**
-     * @param  \Closure(\stdClass|null, \Brick\Math\BigRational, string): Entry  $counts
+     * @param  string|null  $minutes  how long it takes here; null for as long as the question says
      * @return list<Entry>
      */
-    private function picked(Pick $pick, \Closure $counts): array
+    private function picked(Pick $pick, ?string $minutes): array
     {
         $row = $this->rows[$pick->question] ?? $this->hidden[$pick->question] ?? null;
 
-        return $row === null && $pick->variation === null ? [] : [$counts($row, $this->points($pick), $pick->id)];
+        return $row === null && $pick->variation === null ? [] : [$this->entry($row, $this->points($pick), $minutes)];
     }
 
-    /**
-     * @param  \Closure(\stdClass|null, \Brick\Math\BigRational, string): Entry  $counts
-     * @return list<Entry>
-     */
-    private function drawn(Draw $draw, \Closure $counts): array
+    /** @return list<Entry> */
+    private function drawn(Draw $draw, ?string $minutes): array
     {
+        $facts = $this->pools[$draw->id] ?? null;
+        if ($facts !== null) {
+            $each = [...$facts['each'], 'points' => $draw->points($facts['each']['points'])];
+            $each['minutes'] = $minutes === null ? $each['minutes'] : Exact::read($minutes);
+
+            return Totals::times($draw->most($this->pool($draw)), $each);
+        }
         $pool = [];
-        foreach ($this->pool($draw) as $question => $points) {
-            $pool[] = $counts($this->rows[$question] ?? $this->hidden[$question], $draw->points($points), $draw->id);
+        foreach ($draw->grows() ? [] : $this->pool($draw) as $question => $points) {
+            $pool[] = $this->entry($this->rows[$question] ?? $this->hidden[$question], $draw->points($points), $minutes);
         }
 
         return Totals::drawn($draw->count, $pool);
+    }
+
+    /** @return Entry */
+    private function entry(?\stdClass $row, \Brick\Math\BigRational $points, ?string $minutes): array
+    {
+        return ['points' => $points, ...$row !== null && isset($row->hidden) ? self::unseen($row) : self::counted($row, $minutes)];
     }
 
     /**

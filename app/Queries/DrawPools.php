@@ -9,9 +9,11 @@ use App\Search\QuestionFilter;
 use App\Search\Scope;
 use App\Search\WordPlan;
 use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment;
 use WideQuarry\Assembly\DrawSource;
+use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
 
 /**
@@ -20,16 +22,68 @@ use WideQuarry\Json\Malformed;
  */
 final class DrawPools
 {
-    public static function grow(Assessment $assessment): Assessment
+    /** So long a save is answered with what was found before: somebody typing a title does not have every pool looked up again. */
+    private const SECONDS = 60;
+
+    /** @param  bool  $isRemembered  whether what was found a moment ago will do */
+    public static function grow(Assessment $assessment, bool $isRemembered = false): Assessment
     {
         $growing = $assessment->growing();
         if ($growing === []) {
             return $assessment;
         }
+        $stamp = self::stamp($growing);
+        $keys = array_map(fn (array $one): string => self::key($one['source'], $stamp), $growing);
+        $known = $isRemembered ? array_filter(Cache::many($keys), is_string(...)) : [];
+        $found = self::found(array_filter($growing, fn (int $i): bool => ! isset($known[$keys[$i]]), ARRAY_FILTER_USE_KEY));
+        $new = [];
+        foreach ($found as $i => $ids) {
+            $new[$keys[$i]] = implode(' ', $ids);
+        }
+        $new === [] || Cache::putMany($new, self::SECONDS);
+        $pools = [];
+        foreach ($growing as $i => ['draw' => $draw, 'at' => $at]) {
+            $ids = $new[$keys[$i]] ?? $known[$keys[$i]] ?? '';
+            $pools[$draw][$at] = $ids === '' ? [] : explode(' ', $ids);
+        }
+
+        return $assessment->grown($pools);
+    }
+
+    private static function key(DrawSource $source, string $stamp): string
+    {
+        return 'draw.'.hash('sha256', Json::encode([$source->conditions, $source->banks, $stamp]));
+    }
+
+    /**
+     * When a question of the banks was changed last: nothing is remembered beyond that. What is moved in a tree is known a minute later.
+     *
+     * @param  list<array{draw: string, at: int, source: DrawSource}>  $growing
+     */
+    private static function stamp(array $growing): string
+    {
+        $banks = array_unique(array_merge(...array_map(fn (array $one): array => $one['source']->banks, $growing)));
+        $stamp = DB::scalar(
+            <<<'SQL'
+            SELECT string_agg(latest::text, ' ' ORDER BY bank) FROM unnest(?::uuid[]) AS given (bank)
+                CROSS JOIN LATERAL (SELECT max(updated_at) AS latest FROM questions WHERE bank_id = bank AND binned_at IS NULL) AS of_bank
+            SQL,
+            ['{'.implode(',', $banks).'}'],
+        );
+
+        return is_string($stamp) ? $stamp : '';
+    }
+
+    /**
+     * @param  array<int, array{draw: string, at: int, source: DrawSource}>  $growing
+     * @return array<int, list<string>> what each finds
+     */
+    private static function found(array $growing): array
+    {
         $scopes = $pools = [];
         $all = null;
-        foreach ($growing as $i => ['draw' => $draw, 'at' => $at, 'source' => $source]) {
-            $pools[$draw][$at] = [];
+        foreach ($growing as $i => ['source' => $source]) {
+            $pools[$i] = [];
             $found = self::matching($source, $scopes)
                 ?->selectRaw('?::int AS source, questions.id', [$i])
                 ->orderBy('questions.id')
@@ -38,10 +92,10 @@ final class DrawPools
         }
         foreach ($all === null ? [] : DB::query()->fromSub($all, 'found')->orderBy('source')->orderBy('id')->get() as $row) {
             assert(is_int($row->source) && is_string($row->id));
-            $pools[$growing[$row->source]['draw']][$growing[$row->source]['at']][] = $row->id;
+            $pools[$row->source][] = $row->id;
         }
 
-        return $assessment->grown($pools);
+        return $pools;
     }
 
     /**

@@ -13,7 +13,6 @@ use App\Queries\DrawPools;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment as Document;
-use WideQuarry\Assembly\DrawSource;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
@@ -76,7 +75,7 @@ final readonly class SaveAssessment
         if ($state !== null && $state !== 'draft') {
             $json->state = $state;
         }
-        $before = $broughtBack === null ? $assessment->document() : Document::read($json, $this->kinds);
+        $before = $broughtBack === null ? $assessment->stored() : Document::read($json, $this->kinds);
         $document = $this->read($json, $person, $before);
         if ($document->id !== $assessment->id) {
             throw Refused::because('assessment.other_id', Message::of('app.actions.assembly.identifier-not-assessment-address'), '/id');
@@ -103,14 +102,23 @@ final readonly class SaveAssessment
     {
         $document = Document::read($json, $this->kinds);
         $readable = ReadableIds::of($person);
-        $readable->allowQuestions($document->namedQuestions(), $before?->questions() ?? []);
+        $readable->allowQuestions($document->namedQuestions(), self::stood($document, $before));
         DrawConditions::allow($document, $before, $person);
         $readable->allowStimuli($document->namedStimuli(), array_values($before?->namedStimuli() ?? []));
         $pins = fn (string $question, int $revision): array => $readable->questions([$question]) === []
             ? []
             : self::stimuli($question, $revision);
 
-        return DrawPools::grow(Document::read($document->pinned($pins), $this->kinds));
+        return Document::read($document->pinned($pins), $this->kinds);
+    }
+
+    /** @return list<string> questions that may stay; what conditions found is looked up only where they are to grow no more */
+    private static function stood(Document $document, ?Document $before): array
+    {
+        $stood = $before?->questions() ?? [];
+        $isSettled = $before !== null && count($before->growing()) > count($document->growing());
+
+        return $isSettled ? DrawPools::grow($before)->questions() : $stood;
     }
 
     /** @return array<string, int> stimulus that a revision of a question shows → its newest revision */
@@ -139,18 +147,23 @@ final readonly class SaveAssessment
         ];
     }
 
-    /** Which questions it picks or may draw, and who put each there. */
+    /** Which questions it picks or has in the list of a draw, and who put each there. What merely meets conditions is not used. */
     private function uses(Document $document, User $person): void
     {
-        $uses = array_map(fn (Pick $pick): array => [$pick->id, $pick->question, false], $document->picks());
+        $uses = array_map(fn (Pick $pick): array => [$pick->id, $pick->question], $document->picks());
         foreach ($document->draws() as $draw) {
-            $lists = array_filter($draw->sources, fn (DrawSource $source): bool => $source->conditions === null);
-            $listed = array_flip(array_merge(...array_map(fn (DrawSource $source): array => $source->pool, $lists), ...[[]]));
-            foreach ($draw->pool as $question) {
-                $uses[] = [$draw->id, $question, ! isset($listed[$question])];
-            }
+            array_push($uses, ...array_map(fn (string $question): array => [$draw->id, $question], $draw->listed()));
         }
-        $before = DB::table('assessment_uses')->where('assessment_id', $document->id)->pluck('user_id', 'question_id')->all();
+        /** @var list<object{entry: string, question_id: string, user_id: string|null}&\stdClass> $stored */
+        $stored = DB::table('assessment_uses')
+            ->where('assessment_id', $document->id)
+            ->orderBy('position')
+            ->get(['entry', 'question_id', 'user_id'])
+            ->all();
+        if ($uses === array_map(fn (\stdClass $row): array => [$row->entry, $row->question_id], $stored)) {
+            return; // a title or points were changed, as is most often
+        }
+        $before = array_column($stored, 'user_id', 'question_id');
         DB::table('assessment_uses')->where('assessment_id', $document->id)->delete();
         foreach (array_chunk($uses, 500, true) as $some) {
             DB::table('assessment_uses')->insert(
@@ -159,7 +172,6 @@ final readonly class SaveAssessment
                         'assessment_id' => $document->id,
                         'entry' => $use[0],
                         'question_id' => $use[1],
-                        'by_condition' => $use[2],
                         'position' => $i,
                         'title' => '',
                         'user_id' => array_key_exists($use[1], $before) ? $before[$use[1]] : $person->id,

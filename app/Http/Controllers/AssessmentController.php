@@ -280,6 +280,7 @@ final class AssessmentController
     private function answer(Assessment $assessment, bool $isChanged = true): JsonResponse
     {
         $resource = new AssessmentResource($assessment);
+        $resource->isJustStored = $isChanged;
         $response = $resource->response();
         if ($isChanged && $resource->totals !== null) {
             Assessments::keepTotals($assessment->id, $resource->totals);

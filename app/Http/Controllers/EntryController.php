@@ -14,6 +14,7 @@ use App\Models\Question;
 use App\Models\User;
 use App\Queries\AssessmentEntries;
 use App\Queries\ExchangeableQuestions;
+use App\Queries\PoolRows;
 use App\Queries\QuestionUses;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -127,15 +128,15 @@ final class EntryController
         'The pool of a draw, the drawing that a seed gives, and how often each question comes in the ten from there on',
         response: ['data' => 'SampleDraw'],
     )]
-    public function draw(Request $request, Assessment $assessment, string $entry, PartKinds $kinds): JsonResponse
+    public function draw(Request $request, Assessment $assessment, string $entry): JsonResponse
     {
         Gate::authorize('view', $assessment);
         $document = $assessment->document();
         $draw = array_values(array_filter($document->draws(), fn (Draw $one): bool => $one->id === $entry))[0] ?? abort(404);
-        $rows = AssessmentEntries::of($document, User::asking($request), $kinds)->rowsOf($draw);
         $seed = min(max(0, $request->integer('seed', 1)), Seed::MAX - self::DRAWINGS);
         $drawings = array_map(fn (int $i): array => $draw->drawn(Seed::of($seed + $i)), range(0, self::DRAWINGS - 1));
         $often = array_count_values(array_merge(...$drawings));
+        $rows = PoolRows::of($draw, $drawings[0], User::asking($request));
 
         return new JsonResponse(
             Json::encode([

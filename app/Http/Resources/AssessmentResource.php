@@ -8,6 +8,7 @@ use App\Infrastructure\PostgresArray;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Queries\AssessmentEntries;
+use App\Queries\DrawPools;
 use Illuminate\Http\Request;
 use Illuminate\Http\Resources\Json\JsonResource;
 use Illuminate\Support\Facades\DB;
@@ -18,6 +19,9 @@ use WideQuarry\Question\PartKinds;
 /** @mixin Assessment */
 final class AssessmentResource extends JsonResource
 {
+    /** Whether somebody is changing it at this moment: pools may be as they were a moment ago. */
+    public bool $isJustStored = false;
+
     /** What it comes to, once it was written. */
     public ?Totals $totals = null;
 
@@ -25,8 +29,8 @@ final class AssessmentResource extends JsonResource
     public function toArray(Request $request): array
     {
         $user = User::asking($request);
-        $document = $this->document();
-        $entries = AssessmentEntries::of($document, $user, app(PartKinds::class));
+        $document = DrawPools::grow($this->stored(), $this->isJustStored);
+        $entries = AssessmentEntries::of($document, $user, app(PartKinds::class), $this->isJustStored);
 
         return [
             'id' => $this->id,

@@ -239,6 +239,19 @@ final readonly class Assessment
         );
     }
 
+    /** @return array<string, int> question → how many entries ask it or may draw it */
+    public function timesAsked(): array
+    {
+        $times = [];
+        foreach ($this->eachEntry() as $entry) {
+            foreach ($entry instanceof Pick ? [$entry->question] : $entry->pool as $question) {
+                $times[$question] = ($times[$question] ?? 0) + 1;
+            }
+        }
+
+        return $times;
+    }
+
     /** @return array<string, string> JSON Pointer → question, for every place that names one */
     public function namedQuestions(): array
     {
@@ -300,12 +313,12 @@ final readonly class Assessment
         }
     }
 
-    /** How many questions somebody is asked. */
+    /** How many questions somebody is asked; as many of what meets conditions as are to be drawn. */
     public function length(): int
     {
         return array_reduce(
             $this->draws(),
-            fn (int $sum, Draw $draw): int => $sum + $draw->most(array_flip($draw->pool)),
+            fn (int $sum, Draw $draw): int => $sum + ($draw->grows() ? $draw->count : $draw->most(array_flip($draw->pool))),
             count($this->picks()),
         );
     }

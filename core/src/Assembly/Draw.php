@@ -87,6 +87,14 @@ final readonly class Draw
         return $this->points !== null ? Exact::of($this->points) : $ofQuestion ?? Exact::zero();
     }
 
+    /** @return list<string> questions of its pool that stand in a list: those somebody put there, and those of conditions that grow no more */
+    public function listed(): array
+    {
+        $lists = array_filter($this->sources, fn (DrawSource $source): bool => ! $source->grows);
+
+        return array_values(array_unique(array_merge(...array_map(fn (DrawSource $one): array => $one->pool, $lists), ...[[]])));
+    }
+
     /** Whether some of its pools are whatever meets conditions now. */
     public function grows(): bool
     {

@@ -13,10 +13,12 @@ final class DrawCheck
 {
     /**
      * @param  array<string, BigRational>  $there  questions that are there, with their own points
+     * @param  array<string, int>|null  $times  Assessment::timesAsked(), where several draws are checked
      * @return list<Finding>
      */
-    public static function of(Draw $draw, Assessment $assessment, array $there): array
+    public static function of(Draw $draw, Assessment $assessment, array $there, ?array $times = null): array
     {
+        $times ??= $assessment->timesAsked();
         $pool = array_intersect_key($there, array_flip($draw->pool));
         $missing = count($draw->pool) - count($pool);
         $findings = self::small($draw, $pool);
@@ -37,11 +39,7 @@ final class DrawCheck
                 Message::of('assembly.questions-worth-different-points'),
             );
         }
-        $elsewhere = array_map(fn (Pick $pick): string => $pick->question, $assessment->picks());
-        foreach ($assessment->draws() as $other) {
-            $elsewhere = $other->id === $draw->id ? $elsewhere : [...$elsewhere, ...$other->pool];
-        }
-        $twice = count(array_intersect(array_unique($elsewhere), $draw->pool));
+        $twice = count(array_filter($draw->pool, fn (string $question): bool => $times[$question] > 1));
         if ($twice > 0) {
             $findings[] = Finding::warning(
                 'draw.overlap',

@@ -13,9 +13,13 @@ final class ReadyCheck
     /** @var list<Finding> */
     private array $findings = [];
 
+    /** @var array<string, int> */
+    private array $times;
+
     /** @param  array<string, ReadyQuestion>  $there  the questions that are there */
     private function __construct(private readonly Assessment $assessment, private readonly array $there)
     {
+        $this->times = $assessment->timesAsked();
     }
 
     /**
@@ -131,7 +135,7 @@ final class ReadyCheck
     {
         $pool = array_intersect_key($this->there, array_flip($draw->pool));
         $points = array_map(fn (ReadyQuestion $question): \Brick\Math\BigRational => $question->points, $pool);
-        foreach (DrawCheck::of($draw, $this->assessment, $points) as $finding) {
+        foreach (DrawCheck::of($draw, $this->assessment, $points, $this->times) as $finding) {
             $this->findings[] = $finding->code === 'draw.small'
                 ? Finding::blocking($finding->code, $finding->path, $finding->message)
                 : $finding;

@@ -77,7 +77,16 @@ final readonly class Totals implements \JsonSerializable
             'marking' => $same('marking') ? $pool[0]['marking'] ?? '' : '',
         ];
 
-        return array_fill(0, min($count, count($pool)), $each);
+        return self::times(min($count, count($pool)), $each);
+    }
+
+    /**
+     * @param  Entry  $each  what every one of so many that are drawn adds
+     * @return list<Entry>
+     */
+    public static function times(int $count, array $each): array
+    {
+        return $count === 0 ? [] : array_fill(0, $count, $each);
     }
 
     /**

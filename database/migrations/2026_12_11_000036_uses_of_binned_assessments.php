@@ -5,20 +5,16 @@ declare(strict_types=1);
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
-/**
- * A question that merely meets the conditions of a draw is not used by it: it can be put into the bin, and is drawn no more. Nor is one that
- * only assessments in the bin ask.
- */
+/** A question that only assessments in the bin ask is not used. */
 return new class extends Migration
 {
     public function up(): void
     {
         DB::unprepared(<<<'SQL'
-            ALTER TABLE assessment_uses ADD COLUMN by_condition boolean NOT NULL DEFAULT false;
             CREATE OR REPLACE FUNCTION counted_uses(question uuid) RETURNS bigint LANGUAGE sql STABLE AS $$
                 SELECT count(DISTINCT assessment_id) FROM assessment_uses
                     JOIN assessments ON assessments.id = assessment_id AND binned_at IS NULL
-                WHERE question_id = question AND NOT by_condition AND (user_id IS NULL OR may_read_question(user_id, question))
+                WHERE question_id = question AND (user_id IS NULL OR may_read_question(user_id, question))
             $$;
             CREATE FUNCTION count_uses_of_binned() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN
                 UPDATE questions SET uses = counted_uses(questions.id)

@@ -1,21 +1,7 @@
-import { accessible, row, signIn } from './helpers'
-import { expect, type Page, test } from './test'
+import { accessible, ask, row, signIn } from './helpers'
+import { expect, test } from './test'
 
 /** Asks the server as the application does. */
-const ask = (page: Page, method: string, path: string, body?: object, headers: Record<string, string> = {}) =>
-  page.evaluate(
-    async ([method, path, body, headers]) => {
-      const token = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='))
-      const answer = await fetch(`/api/v1${path}`, {
-        method,
-        headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': decodeURIComponent(token?.slice(11) ?? ''), ...headers },
-        ...(body ? { body: JSON.stringify(body) } : {}),
-      })
-      return { status: answer.status, etag: answer.headers.get('ETag') ?? '', body: await answer.json() }
-    },
-    [method, path, body, headers] as const,
-  )
-
 test('a bank and its copy are compared and brought together, then put into folders by kind', async ({ page }) => {
   const name = `Maps ${Date.now()}`
   await signIn(page, 'orla')

@@ -1,28 +1,9 @@
 import { readFileSync } from 'node:fs'
-import { accessible, into, signIn, stem, tryPane, write } from './helpers'
+import { accessible, ask, into, signIn, stem, tryPane, write } from './helpers'
 import { expect, type Page, test } from './test'
 
 const focused = (page: Page) => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.tagName)
 const dialog = (page: Page) => page.getByRole('dialog')
-
-/** A request of the signed-in person, as any program would make it. */
-const ask = (page: Page, method: string, path: string, body?: object) =>
-  page.evaluate(
-    async ([method, path, body]) => {
-      const token = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='))
-      const answer = await fetch(`/api/v1${path}`, {
-        method,
-        headers: {
-          'Content-Type': 'application/json',
-          Accept: 'application/json',
-          'X-XSRF-TOKEN': decodeURIComponent(token?.slice(11) ?? ''),
-        },
-        ...(body ? { body } : {}),
-      })
-      return { status: answer.status, body: await answer.json() }
-    },
-    [method, path, body ? JSON.stringify(body) : ''] as const,
-  )
 
 test('a new question is without errors until a field was left; a question without a title is not scolded', async ({ page }) => {
   await signIn(page, 'tam')
@@ -190,7 +171,7 @@ test('the pick pane reads what is clicked, adds by a button and keeps its bank; 
   const address = `/assessments/${made.body.data.id}`
   await page.goto(address)
   await page.getByRole('tab', { name: 'Add' }).click()
-  await page.getByLabel('From bank').selectOption('rocks')
+  await page.getByLabel('Questions of').selectOption('rocks')
   const question = page.getByRole('listbox', { name: 'Questions', exact: true }).getByRole('option', { name: /Crystals and cooling/ })
   await question.click()
   const reading = page.getByRole('region', { name: 'Question to add' })
@@ -200,7 +181,7 @@ test('the pick pane reads what is clicked, adds by a button and keeps its bank; 
   await expect(page.getByText(/^1 question, /).first()).toBeVisible()
   await page.goto(address)
   await page.getByRole('tab', { name: 'Add' }).click()
-  await expect(page.getByLabel('From bank')).toHaveValue('rocks')
+  await expect(page.getByLabel('Questions of')).toHaveValue('rocks')
   // Corrected in its bank, and kept as it was.
   const found = (await ask(page, 'GET', '/banks/rocks/questions?words=crystals+and+cooling')).body.data as { id: string; title: string }[]
   await page.goto(`/questions/${found.find((one) => one.title === 'Crystals and cooling')?.id}`)
@@ -261,7 +242,7 @@ test('a row of a key goes by Alt Delete, not on the way of Tab; the focus stays 
 test('something is dragged to the end of an outline', async ({ page }) => {
   await signIn(page, 'orla')
   const all = (await ask(page, 'GET', '/assessments')).body.data as { id: string; title: string }[]
-  await page.goto(`/assessments/${all.find((one) => one.title.startsWith('Entry check'))?.id}`)
+  await page.goto(`/assessments/${all.find((one) => one.title.startsWith('Drawing on grids'))?.id}`)
   const moves = page.getByRole('button', { name: /^Move / })
   await expect(moves.nth(2)).toBeVisible()
   const name = await moves.nth(0).getAttribute('aria-label')

@@ -149,3 +149,24 @@ export const newAssessment = (page: Page, title: string, questions: string[]) =>
     },
     { title, questions },
   )
+
+/** A request to the API by whoever is signed in on the page. */
+export const ask = (page: Page, method: string, path: string, body?: object, headers: Record<string, string> = {}) =>
+  page.evaluate(
+    async ([method, path, body, headers]) => {
+      const token = document.cookie.split('; ').find((one) => one.startsWith('XSRF-TOKEN='))
+      const answer = await fetch(`/api/v1${path}`, {
+        method,
+        headers: {
+          'Content-Type': 'application/json',
+          Accept: 'application/json',
+          'X-XSRF-TOKEN': decodeURIComponent(token?.slice(11) ?? ''),
+          ...headers,
+        },
+        ...(body ? { body: JSON.stringify(body) } : {}),
+      })
+      const text = await answer.text()
+      return { status: answer.status, etag: answer.headers.get('ETag') ?? '', body: text === '' ? null : JSON.parse(text) }
+    },
+    [method, path, body, headers] as const,
+  )

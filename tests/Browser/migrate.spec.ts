@@ -70,7 +70,7 @@ test('pools of an old system become folders and an assessment with draws, and ar
   // More for its pool, from the list beside.
   await page.getByRole('tab', { name: 'Add' }).click()
   await expect(page.getByLabel('Add questions to')).toHaveValue(/.+/)
-  await page.getByLabel('From bank').selectOption('rocks')
+  await page.getByLabel('Questions of').selectOption('rocks')
   await page
     .getByRole('listbox', { name: 'Questions', exact: true })
     .getByRole('option', { name: /A good index fossil/ })

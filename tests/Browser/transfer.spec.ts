@@ -129,7 +129,7 @@ test('the whole line as one teacher: in, together, on paper, out and back', asyn
   await expect(moves.nth(0)).toHaveAttribute('aria-label', first ?? '')
   // From the list beside it, by drag.
   await page.getByRole('tab', { name: 'Add' }).click()
-  await page.getByLabel('From bank').selectOption('maps')
+  await page.getByLabel('Questions of').selectOption('maps')
   const pick = page.getByRole('listbox', { name: 'Questions', exact: true }).getByRole('option', { name: /Close contours/ })
   await dragOnto(page, pick, moves.nth(1), { x: 4, y: 2 })
   await expect(moves).toHaveCount(13)

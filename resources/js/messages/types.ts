@@ -645,6 +645,7 @@ export type Messages = {
       overlapMend: string
       often: (values: { n: number }) => string
       oftenAbout: string
+      more: (values: { n: number }) => string
     }
     settings: {
       title: string
@@ -760,7 +761,6 @@ export type Messages = {
       next: string
       handIn: string
       blank: (values: { n: number }) => string
-      told: string
       earned: (values: { score: Words; max: number }) => string
       report: string
       handedIn: string

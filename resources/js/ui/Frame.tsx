@@ -57,7 +57,7 @@ export function Frame({ product, skip, areas, search, person, crumbs, aside, act
                     </span>
                   ) : null}
                   {crumb.to ? (
-                    <Link to={crumb.to} className="text-second hover:underline">
+                    <Link to={crumb.to} className="inline-block min-h-6 leading-6 text-second hover:underline">
                       {crumb.title}
                     </Link>
                   ) : (

@@ -30,6 +30,7 @@ export function DrawPane({ document, draw, mayWrite, onRemove, onShow }: Props) 
   const grows = sourcesOf(draw).some((source) => source.conditions && !source.pool)
   // what was taken out of a list a moment ago is not shown until the server has answered
   const rows = (pool.data?.pool ?? []).filter((row) => grows || listed.includes(row.id))
+  const size = grows ? (stored.entries[draw.id]?.pool ?? rows.length) : rows.length
   const drawn = new Set(seed > 0 ? pool.data?.drawn : [])
   const findings = stored.entries[draw.id]?.findings ?? []
   const set = (edit: Parameters<typeof withDraw>[2], what?: string) => change((now) => withDraw(now, draw.id, edit), what)
@@ -50,17 +51,7 @@ export function DrawPane({ document, draw, mayWrite, onRemove, onShow }: Props) 
         </div>
         {mayWrite ? (
           <>
-            <Button
-              onClick={() =>
-                change((now) =>
-                  dissolved(
-                    now,
-                    draw.id,
-                    rows.map((row) => row.id),
-                  ),
-                )
-              }
-            >
+            <Button onClick={() => change((now) => dissolved(now, draw.id, (pool.data?.sources ?? []).flat()))}>
               {texts.assembly.dissolve}
             </Button>
             <Button onClick={() => onRemove([draw.id])}>{texts.assembly.takeOut}</Button>
@@ -107,9 +98,9 @@ export function DrawPane({ document, draw, mayWrite, onRemove, onShow }: Props) 
       <EntrySettings document={document} entry={draw} fact={stored.entries[draw.id]} mayWrite={mayWrite} />
       {pool.isError ? <Message look="problem">{pool.error.message}</Message> : null}
       {pool.isPending ? <Waiting text={texts.loading} /> : null}
-      <section aria-label={texts.assembly.drawPool({ n: rows.length })} className="flex flex-col gap-2">
+      <section aria-label={texts.assembly.drawPool({ n: size })} className="flex flex-col gap-2">
         <div className="flex flex-wrap items-center gap-2">
-          <h2 className="flex-1 font-semibold">{texts.assembly.drawPool({ n: rows.length })}</h2>
+          <h2 className="flex-1 font-semibold">{texts.assembly.drawPool({ n: size })}</h2>
           <span role="status" className="text-second">
             {seed > 0 ? texts.assembly.drawNow({ n: drawn.size }) : ''}
           </span>
@@ -150,6 +141,7 @@ export function DrawPane({ document, draw, mayWrite, onRemove, onShow }: Props) 
             </li>
           ))}
         </ul>
+        {size > rows.length ? <p className="text-quiet">{texts.assembly.sources.more({ n: size - rows.length })}</p> : null}
       </section>
     </article>
   )

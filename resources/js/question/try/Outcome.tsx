@@ -8,9 +8,16 @@ import { traceWords } from './traceWords'
 const tones: Record<string, string> = { right: 'text-accent', partly: 'text-attention', wrong: 'text-problem' }
 
 /** The score, why it is so, and what the learner is told. */
-type Props = { result: Result; question: QuestionJson; shown: Presentation; finished: boolean }
+type Props = {
+  result: Result
+  question: QuestionJson
+  shown: Presentation
+  finished: boolean
+  /** What it is called where several stand on a page. */
+  label?: string
+}
 
-export function Outcome({ result, question, shown, finished }: Props) {
+export function Outcome({ result, question, shown, finished, label = texts.try.why }: Props) {
   const now = (feedback: ShownFeedback[]) =>
     feedback.filter((said) => said.show === 'both' || said.show === (finished ? 'after' : 'during'))
   const score = decimal(result.score)
@@ -21,7 +28,7 @@ export function Outcome({ result, question, shown, finished }: Props) {
     .filter((part) => part.state !== 'unanswered' || !shown.parts.some((one) => one.instead === part.id))
   const several = parts.length > 1
   return (
-    <section aria-label={texts.try.why} className="flex flex-col gap-2 border-hairline border-t pt-3">
+    <section aria-label={label} className="flex flex-col gap-2 border-hairline border-t pt-3">
       <p className="flex items-baseline gap-2">
         <strong className="text-title font-bold">{score}</strong> <span className="font-semibold">{of}</span>{' '}
         <span className={`font-semibold ${tones[result.state] ?? 'text-second'}`}>{texts.try.state[result.state] ?? result.state}</span>

@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { assessmentQuery, makeAssessment } from '@/api/assembly'
 import { ApiProblem } from '@/api/client'
@@ -40,7 +40,9 @@ export function NewAssessment({ questions, like, merge, place: begin, onClose }:
   })
   const [rolls, setRolls] = useState(false)
   const [revisions, setRevisions] = useState<'as_they_are' | 'follow' | 'pin'>('as_they_are')
-  const [key] = useState(() => crypto.randomUUID())
+  // the same asked twice is made once; anything else is another
+  // biome-ignore lint/correctness/useExhaustiveDependencies: a new key for whatever else is asked
+  const key = useMemo(() => crypto.randomUUID(), [title, bank, place, rolls, revisions])
   /** The bank that was chosen, the one used last, or one of one's own, never a shared one. */
   const choice = (among: Bank[]) => {
     const own = among.find((one) => one.shared_with.length === 0 && one.may_manage)?.slug
@@ -63,7 +65,7 @@ export function NewAssessment({ questions, like, merge, place: begin, onClose }:
           ...(like ? { like: like.id, rolls, revisions } : {}),
           ...(merge ? { merge: merge.map((one) => one.id) } : {}),
         },
-        `${key} ${title} ${home} ${JSON.stringify(place)} ${rolls} ${revisions}`,
+        key,
       )
     },
     onSuccess: (made) => {

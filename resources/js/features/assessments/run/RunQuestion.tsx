@@ -122,7 +122,7 @@ export function Told({
     (said) => said.show === 'both' || said.show === (isOver ? 'after' : 'during'),
   )
   return (
-    <section aria-label={words.told} className="flex flex-col gap-2">
+    <div className="flex flex-col gap-2">
       <p>
         <strong className={tones[result.state] ?? 'text-second'}>{texts.try.state[result.state] ?? result.state}</strong>
         {isTold && !result.needs_marking ? (
@@ -137,6 +137,6 @@ export function Told({
             </div>
           ))
         : null}
-    </section>
+    </div>
   )
 }

@@ -88,7 +88,13 @@ function Trace({ plan, entry }: { plan: RunPlan; entry: Report['sections'][numbe
       <h3 className="font-semibold">
         {entry.number}. {asked.question.title}
       </h3>
-      <Outcome result={entry.result} question={asked.question} shown={shown} finished />
+      <Outcome
+        result={entry.result}
+        question={asked.question}
+        shown={shown}
+        finished
+        label={`${texts.try.why}: ${texts.assembly.run.question({ n: entry.number })}`}
+      />
     </>
   )
 }

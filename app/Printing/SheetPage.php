@@ -52,7 +52,8 @@ final readonly class SheetPage
      */
     public function html(Assessment $assessment, User $person, array $which, PrintSettings $settings, bool $whole): string
     {
-        $asked = AskedAssessment::of($assessment, $settings->seed, $person, $this->kinds); // what is drawn varies with the seed, as values do
+        // what is drawn varies with the seed, as values do
+        $asked = AskedAssessment::of($assessment, $settings->seed, $person, $this->kinds);
         [$document, $entries, $questions] = [$asked->document, $asked->entries, $asked->questions];
         if ($whole && $entries->missing() !== []) {
             throw Refused::because('assessment.missing', self::refusal('printed', $entries->missing()));

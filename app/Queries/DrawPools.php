@@ -40,7 +40,9 @@ final class DrawPools
         foreach ($found as $i => $ids) {
             $new[$keys[$i]] = implode(' ', $ids);
         }
-        $new === [] || Cache::putMany($new, self::SECONDS);
+        if ($new !== []) {
+            Cache::putMany($new, self::SECONDS);
+        }
         $pools = [];
         foreach ($growing as $i => ['draw' => $draw, 'at' => $at]) {
             $ids = $new[$keys[$i]] ?? $known[$keys[$i]] ?? '';

@@ -19,6 +19,8 @@ use WideQuarry\Numbers\Exact;
  * looked at one by one.
  *
  * @phpstan-import-type Entry from Totals
+ * @phpstan-type Row object{there: int, hidden: int, low: string, high: string, points: string, kinds: string, one_kind: bool,
+ *     difficulty: int|null, one_difficulty: bool|null, minutes: string|null, timed: int, marking: string, one_marking: bool}&\stdClass
  * @phpstan-type Facts array{there: int, hidden: int, low: string, high: string, each: Entry}
  */
 final class PoolFacts
@@ -136,7 +138,7 @@ final class PoolFacts
      */
     private static function facts(\stdClass $row, array $shared): array
     {
-        /** @var object{there: int, hidden: int, low: string, high: string, points: string, kinds: string, one_kind: bool, difficulty: int|null, one_difficulty: bool|null, minutes: string|null, timed: int, marking: string, one_marking: bool}&\stdClass $row */
+        /** @var Row $row */
         $isOpen = $row->hidden === 0;
 
         return [

@@ -10,7 +10,12 @@ use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Draw;
 use WideQuarry\Numbers\Exact;
 
-/** The questions of a pool as a list shows them, those that somebody may view. */
+/**
+ * The questions of a pool as a list shows them, those that somebody may view.
+ *
+ * @phpstan-type Row object{id: string, title: string, stem: string, kinds: string, points: string, bank: string,
+ *     bank_name: string}&\stdClass
+ */
 final class PoolRows
 {
     /** A list on the screen; the rest is looked at where its conditions are. */
@@ -25,7 +30,7 @@ final class PoolRows
     {
         $shown = array_flip([...$first, ...array_slice($draw->pool, 0, max(0, self::MOST - count($first)))]);
         $ids = array_values(array_filter($draw->pool, fn (string $id): bool => isset($shown[$id])));
-        /** @var list<object{id: string, title: string, stem: string, kinds: string, points: string, bank: string, bank_name: string}&\stdClass> $rows */
+        /** @var list<Row> $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT questions.id, questions.title, stem, kinds, points, banks.slug AS bank, banks.name AS bank_name

@@ -16,7 +16,8 @@ use WideQuarry\Numbers\Exact;
 /**
  * Whether an assessment can be given to learners, as its questions are now.
  *
- * @phpstan-type Row object{id: string, points: string, is_complete: bool, specimens_failing: int, is_marked: bool, stimuli: string}&\stdClass
+ * @phpstan-type Row object{id: string, points: string, is_complete: bool, specimens_failing: int, is_marked: bool,
+ *     stimuli: string}&\stdClass
  */
 final class ReadyQuestions
 {

@@ -17,6 +17,13 @@ const ORDER = 'steps whose order is what matters, mostly in one transaction';
 const QUERY = 'one statement of SQL, or what is made of its rows';
 
 return [
+    'Printing/Sheet::section' => ORDER,
+    'Rehearsal/LearnerRun::report' => FIELDS,
+    'Interchange/Qti30/TestReader::places' => ALGORITHM,
+    'app/Http/Controllers/AssessmentController::store' => ORDER,
+    'app/Queries/PoolFacts::shared' => QUERY,
+    'app/Queries/AssessmentEntries::of' => QUERY,
+    'app/Queries/ExchangeableQuestions::of' => QUERY,
     'Assembly/AssessmentDifferences::whole' => FIELDS,
     'Assembly/AssessmentDifferences::entry' => FIELDS,
     'app/Queries/FrameworksAlike::describe' => FIELDS,

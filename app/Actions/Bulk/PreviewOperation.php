@@ -35,7 +35,9 @@ final readonly class PreviewOperation
     /**
      * @param  list<string>|string  $target  ids, or a filter
      * @param  string|null  $from  the bank where the filter looks, when it is another
-     * @return array{count: int, looked: int, changes: int, sample: list<array<string, mixed>>, left: list<array{id: string, title: string, why: string}>, uses?: array<string, mixed>} looked: how many were judged, changes: how many of them would differ, uses: the assessments that binning touches
+     * @return array{count: int, looked: int, changes: int, sample: list<array<string, mixed>>,
+     *     left: list<array{id: string, title: string, why: string}>, uses?: array<string, mixed>} looked: how many were judged,
+     *     changes: how many of them would differ, uses: the assessments that binning touches
      */
     public function handle(Bank $bank, array|string $target, BulkChange $change, User $person, ?string $from = null): array
     {

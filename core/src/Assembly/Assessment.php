@@ -187,6 +187,26 @@ final readonly class Assessment
         return $entry instanceof \stdClass && is_string($entry->id ?? null) ? $entry->id : '';
     }
 
+    /** @return list<string> what is set anywhere of how it is asked: attempts, feedback, tools, minutes, place, weight … */
+    public function settingNames(): array
+    {
+        $json = $this->toJson()->run ?? null;
+        $run = $json instanceof \stdClass ? array_keys(array_filter((array) $json, fn (mixed $value): bool => $value !== null)) : [];
+        $names = array_fill_keys(array_diff($run, ['shuffle']), true) + ($this->run->shuffle ? ['order' => true] : []);
+        foreach ($this->sections as $section) {
+            $names += array_fill_keys($section->settings->set(), true);
+            $names += $section->weight->isEqualTo(1) ? [] : ['weight' => true];
+            $names += $section->timeLimit === null ? [] : ['section_time' => true];
+            $names += $section->newPage ? ['new_page' => true] : [];
+            foreach ($section->entries as $entry) {
+                $names += array_fill_keys($entry->settings->set(), true);
+                $names += $entry->place === EntryPlace::Anywhere ? [] : ['place' => true];
+            }
+        }
+
+        return array_keys($names);
+    }
+
     /** @return array<string, EntrySettings> entry → what holds of it here: its own settings, those of its section, those of the whole */
     public function settings(): array
     {

@@ -87,7 +87,7 @@ final readonly class Draw
         return $this->points !== null ? Exact::of($this->points) : $ofQuestion ?? Exact::zero();
     }
 
-    /** @return list<string> questions of its pool that stand in a list: those somebody put there, and those of conditions that grow no more */
+    /** @return list<string> questions of its pool that stand in a list: put there, or found by conditions that grow no more */
     public function listed(): array
     {
         $lists = array_filter($this->sources, fn (DrawSource $source): bool => ! $source->grows);

@@ -142,7 +142,8 @@ final readonly class EditMerge
             $entries[$section][] = $entry;
         }
         $json->sections = [];
-        foreach ($this->order(self::sections(...), fn (string $id): bool => isset($entries[$id]) || ($things["section $id"] ?? null) !== null) as $id) {
+        $isThere = fn (string $id): bool => isset($entries[$id]) || ($things["section $id"] ?? null) !== null;
+        foreach ($this->order(self::sections(...), $isThere) as $id) {
             // a section that one took away stays where the other has put something into it
             $section = Json::copy($things["section $id"] ?? $this->sectionOf($id));
             assert($section instanceof \stdClass);

@@ -26,7 +26,8 @@ final class FolderPath
         foreach ($fields->list($field, self::DEEPEST) as $i => $name) {
             $name = is_string($name) ? trim($name) : throw Malformed::wrongType($fields->at("$field/$i"), 'text', $name);
             if ($name === '' || mb_strlen($name) > self::LONGEST || ! mb_check_encoding($name, 'UTF-8') || str_contains($name, "\0")) {
-                throw Malformed::outOfRange($fields->at("$field/$i"), Message::of('assembly.folder-name', ['most' => self::LONGEST]), $name);
+                $range = Message::of('assembly.folder-name', ['most' => self::LONGEST]);
+                throw Malformed::outOfRange($fields->at("$field/$i"), $range, $name);
             }
             $path[] = $name;
         }

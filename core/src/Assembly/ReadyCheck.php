@@ -91,7 +91,8 @@ final class ReadyCheck
         }
         foreach ($near as [$one, $other]) {
             if (isset($entries[$one], $entries[$other])) {
-                $values = ['one' => self::named($this->there[$one]->title ?? ''), 'other' => self::named($this->there[$other]->title ?? '')];
+                $title = fn (string $id): string => self::named($this->there[$id]->title ?? '');
+                $values = ['one' => $title($one), 'other' => $title($other)];
                 $this->findings[] = Finding::warning('entry.near', "/$entries[$other]", Message::of('assembly.nearly-the-same', $values));
             }
         }

@@ -26,7 +26,8 @@ it('says what keeps an assessment from being ready, and what should be looked at
         $id(4) => new ReadyQuestion('Read this first', Exact::zero(), true, 0, false),
         $id(3) => new ReadyQuestion('Lava', Exact::zero(), true, 2),
     ];
-    $findings = ReadyCheck::of(Assessment::read(Json::decode(Json::encode($json)), StandardKinds::all()), $there, [[$id(1), $id(6)], [$id(1), $id(9)]]);
+    $read = Assessment::read(Json::decode(Json::encode($json)), StandardKinds::all());
+    $findings = ReadyCheck::of($read, $there, [[$id(1), $id(6)], [$id(1), $id(9)]]);
     $said = fn (bool $isBlocking): array => array_values(array_map(
         fn (Finding $finding): string => "$finding->path $finding->message",
         array_filter($findings, fn (Finding $finding): bool => $finding->isBlocking() === $isBlocking),

@@ -481,10 +481,10 @@ it('takes the time limits of test parts together, and tells of those it cannot k
             null,
             ['qti.test_time'],
         ],
-        'of a section' => [
+        'of a section, which keeps it' => [
             '<qti-test-part><qti-assessment-section title="S"><qti-time-limits max-time="60"/></qti-assessment-section></qti-test-part>',
             null,
-            ['qti.test_time'],
+            [],
         ],
     ])
     ->with(['3.0', '2.1']);

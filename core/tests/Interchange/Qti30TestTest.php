@@ -248,3 +248,32 @@ it('sends a draw out as a selection, and reads it back', function (): void {
         '6',
     ]);
 });
+
+it('sends settings out where QTI has a place for them, reads them back, and tells what is lost', function (): void {
+    $change = function (stdClass $test): void {
+        $test->run = (object) ['attempts' => (object) ['allowed' => 2], 'go_back' => false, 'cover' => '<p>Cover</p>'];
+        $test->sections[0]->time_limit = 600;
+        $test->sections[0]->shuffle = true;
+        $test->sections[0]->override = (object) ['attempts' => (object) ['allowed' => null]];
+        $test->sections[0]->entries[] = (object) [
+            'id' => 'e3',
+            'question' => $test->sections[1]->entries[0]->question,
+            'override' => (object) ['attempts' => (object) ['allowed' => 5], 'tools' => (object) ['ruler' => true]],
+            'place' => 'last',
+        ];
+        $test->sections[1]->weight = '2';
+    };
+    $found = packedTest(false, $change);
+    $test = $found->assessments[0];
+    expect([$test->run->attempts->allowed, $test->run->go_back, $test->sections[0]->time_limit])
+        ->toBe([2, false, 600])
+        ->and([$test->sections[0]->override->attempts->allowed, $test->sections[0]->entries[1]->override->attempts->allowed])
+        ->toBe([null, 5])
+        ->and([$test->sections[0]->entries[0]->place ?? 'anywhere', $test->sections[0]->entries[1]->place])
+        ->toBe(['anywhere', 'last'])
+        // the weight of a section is in the points of its questions
+        ->and($test->sections[1]->entries[0]->points)
+        ->toBe(6);
+    $whole = packedTest(true, $change);
+    expect($whole->assessments[0]->run->cover)->toBe('<p>Cover</p>');
+});

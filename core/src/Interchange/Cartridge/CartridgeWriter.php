@@ -16,6 +16,7 @@ use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\ZipWriter;
 use WideQuarry\Interchange\PackageContents;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Interchange\SettingsLost;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
@@ -133,6 +134,7 @@ final class CartridgeWriter
     {
         $items = '';
         $asked = [];
+        array_push($this->notices, ...SettingsLost::of($assessment, []));
         foreach ($assessment->sections as $section) {
             foreach ($section->entries as $entry) {
                 if ($entry instanceof Draw) {

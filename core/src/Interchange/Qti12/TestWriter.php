@@ -12,6 +12,7 @@ use WideQuarry\Assembly\Section;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Qti30\Xml;
+use WideQuarry\Interchange\SettingsLost;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\PartKinds;
@@ -43,6 +44,7 @@ final class TestWriter
     public function write(Assessment $assessment, PartKinds $kinds): string
     {
         $this->kinds = $kinds;
+        array_push($this->notices, ...SettingsLost::of($assessment, []));
         $sections = implode('', array_map($this->section(...), $assessment->sections, array_keys($assessment->sections)));
         $duration =
             $assessment->timeLimit === null

@@ -6,12 +6,14 @@ namespace WideQuarry\Interchange\Qti30;
 
 use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\EntryPlace;
 use WideQuarry\Content\Reader;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\ImportedDraw;
 use WideQuarry\Interchange\Notice;
 use WideQuarry\Interchange\Package\SafeXml;
 use WideQuarry\Interchange\Package\SafeZip;
+use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 
@@ -28,6 +30,9 @@ final class TestReader
     private array $sections = [];
 
     private int $entries = 0;
+
+    /** @var array<string, true> entries that stay where they are when their section is shuffled */
+    private array $fixed = [];
 
     /** @var array<string, true> those of entries */
     private array $ids = [];
@@ -58,12 +63,33 @@ final class TestReader
             'identifier' => mb_substr($identifier, 0, 500),
             'file' => mb_substr($this->file, 0, 500),
         ];
+        $run = $this->run($root);
+        if ((array) $run !== []) {
+            $json->run = $run;
+        }
         $limit = $this->timeLimit($root);
         if ($limit !== null) {
             $json->time_limit = $limit;
         }
 
         return $json;
+    }
+
+    /** How learners go through it, where all of its parts say the same. */
+    private function run(\DOMElement $root): \stdClass
+    {
+        $run = new \stdClass;
+        $parts = Xml::children($root, 'qti-test-part');
+        $modes = array_map(fn (\DOMElement $part): string => $part->getAttribute('navigation-mode'), $parts);
+        if ($modes !== [] && array_unique($modes) === ['linear']) {
+            $run->go_back = false;
+        }
+        $attempts = array_map(self::attempts(...), $parts);
+        if (($attempts[0] ?? null) !== null && count(array_unique(array_map(Json::encode(...), $attempts))) === 1) {
+            $run->attempts = $attempts[0];
+        }
+
+        return $run;
     }
 
     /**
@@ -77,7 +103,7 @@ final class TestReader
         $isSum = $whole === null && $parts !== [] && ! in_array(null, $each, true);
         $within = array_filter(
             Xml::all($root, 'qti-time-limits'),
-            fn (\DOMElement $limit): bool => ! in_array($limit->parentNode?->localName, ['qti-assessment-test', 'qti-test-part'], true),
+            fn (\DOMElement $limit): bool => ! self::hasPlace($limit),
         );
         if ($within !== [] || (! $isSum && array_filter($each) !== [])) {
             $at = [...array_values($within), ...$parts][0];
@@ -98,6 +124,27 @@ final class TestReader
         $limit = $isSum ? (int) array_sum($each) : $whole;
 
         return $limit !== null && $limit <= 86400 ? $limit : null;
+    }
+
+    /** Whether a time limit is one of the test, of a part, or of a section that becomes one. */
+    private static function hasPlace(\DOMElement $limit): bool
+    {
+        $of = $limit->parentNode;
+
+        return $of instanceof \DOMElement && (
+            in_array($of->localName, ['qti-assessment-test', 'qti-test-part'], true) ||
+            $of->localName === 'qti-assessment-section' && Xml::child($of, 'qti-selection') === null && (self::seconds($of) ?? 86401) <= 86400
+        );
+    }
+
+    /** How often a learner may try, as settings: 0 stands for as often as one likes. */
+    private static function attempts(\DOMElement $of): ?\stdClass
+    {
+        $most = Xml::child($of, 'qti-item-session-control')?->getAttribute('max-attempts') ?? '';
+
+        return preg_match('/^\d{1,3}$/D', $most) === 1 && (int) $most <= 100
+            ? (object) ['allowed' => (int) $most === 0 ? null : (int) $most]
+            : null;
     }
 
     private static function seconds(\DOMElement $element): ?int
@@ -122,6 +169,14 @@ final class TestReader
             'entries' => [],
         ];
         $this->sections[] = $section;
+        $limit = $select === null ? self::seconds($element) : null;
+        if ($limit !== null && $limit <= 86400) {
+            $section->time_limit = $limit;
+        }
+        $attempts = self::attempts($element);
+        if ($attempts !== null) {
+            $section->override = (object) ['attempts' => $attempts];
+        }
         $told = '';
         foreach ($element->childNodes as $child) {
             if (! ($child instanceof \DOMElement)) {
@@ -155,6 +210,31 @@ final class TestReader
         }
         if ($told !== '') {
             $section->instructions = $told;
+        }
+        $this->places($section);
+    }
+
+    /** What is fixed at the beginning or the end of a section that is shuffled is asked first or last; what is fixed between is told. */
+    private function places(\stdClass $section): void
+    {
+        assert(is_array($section->entries));
+        $isFixed = fn (mixed $entry): bool => $entry instanceof \stdClass && is_string($entry->id) && isset($this->fixed[$entry->id]);
+        $entries = ($section->shuffle ?? false) === true ? array_values($section->entries) : [];
+        $first = 0;
+        while ($first < count($entries) && $isFixed($entries[$first])) {
+            $first++;
+        }
+        $last = count($entries);
+        while ($last > $first && $isFixed($entries[$last - 1])) {
+            $last--;
+        }
+        foreach ($entries as $i => $entry) {
+            if ($entry instanceof \stdClass && $isFixed($entry) && ($i < $first || $i >= $last)) {
+                $entry->place = $i < $first ? EntryPlace::First->value : EntryPlace::Last->value;
+            }
+        }
+        if (array_filter(array_slice($entries, $first, $last - $first), $isFixed) !== []) {
+            $this->notices[] = Notice::loss('qti.test_fixed', Message::of('interchange.qti30.fixed-between'), $this->file);
         }
     }
 
@@ -238,6 +318,13 @@ final class TestReader
             return null;
         }
         $entry = (object) ['id' => $this->id($ref->getAttribute('identifier'), 'e'), 'question' => $item[0]];
+        if ($ref->getAttribute('fixed') === 'true') {
+            $this->fixed[$entry->id] = true;
+        }
+        $attempts = self::attempts($ref);
+        if ($attempts !== null) {
+            $entry->override = (object) ['attempts' => $attempts];
+        }
         $weight = Xml::child($ref, 'qti-weight')?->getAttribute('value');
         $value = $weight === null ? null : Exact::read($weight);
         if ($value !== null && ! $value->isNegative() && ! $value->isEqualTo(1)) {

@@ -7,10 +7,14 @@ namespace WideQuarry\Interchange\Qti30;
 use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
 use WideQuarry\Assembly\Draw;
+use WideQuarry\Assembly\EntryPlace;
+use WideQuarry\Assembly\EntrySettings;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Assembly\Section;
 use WideQuarry\Interchange\Notice;
+use WideQuarry\Interchange\SettingsLost;
 use WideQuarry\Messages\Message;
+use WideQuarry\Numbers\Exact;
 use WideQuarry\Question\Question;
 
 /** An assessment as a QTI 3.0 test: one part, its sections, a reference to an item for each pick, weights where points differ. */
@@ -19,9 +23,16 @@ final class TestWriter
     /** @var list<Notice> */
     private array $notices = [];
 
+    /** What qti-item-session-control, qti-time-limits, qti-weight, qti-ordering, navigation and fixed can say (QTI 3.0 ASI). */
+    private const KNOWN = ['attempts', 'feedback', 'weight', 'section_time', 'go_back', 'order', 'place'];
+
+    /** Of the section that is being written. */
+    private BigRational $weight;
+
     /** @param  array<string, array{href: string, question: Question}>  $items  entry, or draw and question → its item in the package */
     public function __construct(private readonly array $items)
     {
+        $this->weight = Exact::of('1');
     }
 
     /** @return array{string, list<Notice>} */
@@ -29,8 +40,13 @@ final class TestWriter
     {
         $sections = '';
         foreach ($assessment->sections as $i => $section) {
-            $sections .= $this->section($section, $i === 0 ? $assessment->instructions : '');
+            $sections .= $this->section($section, $i === 0 ? $assessment->instructions : '', $assessment->run->shuffle);
         }
+        array_push($this->notices, ...SettingsLost::of($assessment, self::KNOWN));
+        $run = isset($assessment->toJson()->run) ? $assessment->run : null;
+        $control = $run === null ? '' : self::control($run->settings);
+        $mode = $assessment->run->goBack ? 'nonlinear' : 'linear';
+        $submission = $run?->feedback->speaksAfter(true) === true ? 'individual' : 'simultaneous';
         $limit = $assessment->timeLimit === null ? '' : "<qti-time-limits max-time=\"$assessment->timeLimit\"/>";
         $xml =
             '<?xml version="1.0" encoding="UTF-8"?>'.
@@ -44,7 +60,8 @@ final class TestWriter
             '">'.
             '<qti-outcome-declaration identifier="SCORE" cardinality="single" base-type="float"/>'.
             $limit.
-            "<qti-test-part identifier=\"part-1\" navigation-mode=\"nonlinear\" submission-mode=\"simultaneous\">$sections</qti-test-part>".
+            "<qti-test-part identifier=\"part-1\" navigation-mode=\"$mode\" submission-mode=\"$submission\">".
+            "$control$sections</qti-test-part>".
             '<qti-outcome-processing><qti-set-outcome-value identifier="SCORE"><qti-sum>'.
                 '<qti-test-variables variable-identifier="SCORE" weight-identifier="POINTS"/></qti-sum></qti-set-outcome-value>'.
                 '</qti-outcome-processing></qti-assessment-test>'.
@@ -53,8 +70,20 @@ final class TestWriter
         return [$xml, $this->notices];
     }
 
-    private function section(Section $section, string $before): string
+    /** How often a learner may try, and whether feedback is shown after the last try. */
+    private static function control(EntrySettings $settings): string
     {
+        $allowed = $settings->attempts->allowed ?? 0; // 0: as often as one likes
+        $attributes =
+            ($settings->attempts === null || ! is_int($allowed) ? '' : " max-attempts=\"$allowed\"").
+            ($settings->feedback === null ? '' : ' show-feedback="'.($settings->feedback->speaksAfter(true) ? 'true' : 'false').'"');
+
+        return $attributes === '' ? '' : "<qti-item-session-control$attributes/>";
+    }
+
+    private function section(Section $section, string $before, bool $isShuffled): string
+    {
+        $this->weight = $section->weight;
         $rubric = '';
         foreach (array_filter([$before, $section->instructions], fn (string $html): bool => $html !== '') as $html) {
             $rubric .=
@@ -77,7 +106,9 @@ final class TestWriter
             '" title="'.
             Xml::escape($section->title).
             '" visible="true">'.
-            ($section->shuffle ? '<qti-ordering shuffle="true"/>' : '').
+            self::control($section->settings).
+            ($section->timeLimit === null ? '' : "<qti-time-limits max-time=\"$section->timeLimit\"/>").
+            ($section->shuffle || $isShuffled ? '<qti-ordering shuffle="true"/>' : '').
             "$rubric$refs</qti-assessment-section>";
     }
 
@@ -92,6 +123,7 @@ final class TestWriter
                 $this->items["draw $question"] ?? null,
                 $question,
                 fn (BigRational $own): BigRational => $draw->points($own),
+                self::control($draw->settings),
             );
             $refs .= $ref;
             $there += $ref === '' ? 0 : 1;
@@ -110,15 +142,28 @@ final class TestWriter
 
     private function reference(Pick $pick): string
     {
-        return $this->item($pick->id, $this->items[$pick->id] ?? null, $pick->question, $pick->points(...));
+        return $this->item(
+            $pick->id,
+            $this->items[$pick->id] ?? null,
+            $pick->question,
+            $pick->points(...),
+            self::control($pick->settings),
+            $pick->place !== EntryPlace::Anywhere,
+        );
     }
 
     /**
      * @param  array{href: string, question: Question}|null  $item
      * @param  \Closure(BigRational): BigRational  $worth  points here by those of the question
      */
-    private function item(string $id, ?array $item, string $question, \Closure $worth): string
-    {
+    private function item(
+        string $id,
+        ?array $item,
+        string $question,
+        \Closure $worth,
+        string $control,
+        bool $isFixed = false,
+    ): string {
         if ($item === null) {
             $this->notices[] = Notice::loss(
                 'qti.test_question',
@@ -128,7 +173,7 @@ final class TestWriter
             return '';
         }
         $own = $item['question']->points();
-        $points = $worth($own);
+        $points = Exact::times($worth($own), $this->weight);
         $weight = $points->isEqualTo($own)
             ? ''
             : ($own->isZero()
@@ -146,7 +191,9 @@ final class TestWriter
 
         return '<qti-assessment-item-ref identifier="'.
             Identifiers::of($id).
-            "\" href=\"../{$item['href']}\">$weight</qti-assessment-item-ref>";
+            "\" href=\"../{$item['href']}\"".
+            ($isFixed ? ' fixed="true"' : '').
+            ">$control$weight</qti-assessment-item-ref>";
     }
 
     /** Text that stands alone is a paragraph. */

@@ -87,6 +87,11 @@ final class ReadyCheck
     {
         $entries = [];
         foreach ($this->assessment->picks() as $pick) {
+            if (isset($entries[$pick->question])) {
+                $name = self::named($this->there[$pick->question]->title ?? '');
+                $sentence = Message::of('assembly.asked-twice', ['name' => $name]);
+                $this->findings[] = Finding::warning('entry.twice', "/$pick->id", $sentence);
+            }
             $entries[$pick->question] ??= $pick->id;
         }
         foreach ($near as [$one, $other]) {

@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 use WideQuarry\Assembly\Assessment;
 use WideQuarry\Assembly\Draw;
+use WideQuarry\Assembly\DrawCheck;
 use WideQuarry\Assembly\Drawing;
+use WideQuarry\Assembly\DrawSource;
+use WideQuarry\Finding;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
+use WideQuarry\Numbers\Exact;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Random\Seed;
 
@@ -133,3 +137,16 @@ it('refuses a draw that is none', function (array $json, string $path): void {
         '/from/0/conditions/kind',
     ],
 ]);
+
+it('says when conditions find more than a pool takes', function (): void {
+    $json = Assessment::fresh(questionNamed('a1'), 'Large');
+    $from = [(object) ['draw' => 2, 'conditions' => (object) ['kind' => ['choice']], 'banks' => [BANK]]];
+    $json->sections[0]->entries = [(object) ['id' => 'd', 'draw' => 2, 'from' => $from]];
+    $pool = named(range(1, DrawSource::POOL));
+    $read = Assessment::read(Json::decode(Json::encode($json)), StandardKinds::all())->grown(['d' => [0 => $pool]]);
+    $found = DrawCheck::of($read->draws()[0], $read, array_fill_keys($pool, Exact::of('1')));
+
+    expect(array_map(fn (Finding $finding): string => $finding->message, $found))->toBe([
+        'More than 20,000 questions meet the conditions; it draws from the first 20,000.',
+    ]);
+});

@@ -49,6 +49,11 @@ it('says what keeps an assessment from being ready, and what should be looked at
             '/e6 “Slate” and “Map, second” are nearly the same: one may give the other away.',
         ],
     ];
+    yield 'the same question in two sections' => [
+        [$section('s1', [$pick(1)]), $section('s2', [(object) ['id' => 'e7', 'question' => $id(1)]])],
+        [],
+        ['/e7 “Slate” is asked twice.'],
+    ];
     yield 'nothing in it' => [[$section('s1', [])], [' It asks nothing yet.'], []];
     yield 'an empty section' => [[$section('s1', [$pick(1)]), $section('s2', [])], [], ['/s2 Nothing is in section 2.']];
     yield 'a question that is gone' => [[$section('s1', [$pick(9)])], ['/e9 It asks a question that is gone.'], []];

@@ -36,7 +36,7 @@ final class Assessments
             FROM assessments JOIN banks ON banks.id = assessments.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
             LEFT JOIN assessment_openings ON assessment_openings.assessment_id = assessments.id AND assessment_openings.user_id = ?
             WHERE $which
-            ORDER BY opened_at DESC NULLS LAST, coalesce(binned_at, assessments.updated_at) DESC LIMIT $most
+            ORDER BY opened_at DESC NULLS LAST, coalesce(binned_at, assessments.updated_at) DESC, assessments.id DESC LIMIT $most
             SQL,
             [$user->id, $user->id],
         );

@@ -1,14 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
-import { facetsQuery, treesQuery } from '@/api/queries'
+import { treesQuery } from '@/api/queries'
 import type { QuestionRow } from '@/api/schema'
 import { BrowsingPanes } from '@/browse/BrowsingPanes'
+import { EverywherePanel } from '@/browse/EverywherePanel'
 import { FilterPanel } from '@/browse/FilterPanel'
-import { type Range, ranges } from '@/browse/filterQuery'
 import { ListPane } from '@/browse/ListPane'
-import { MoreFilters, useOpenSections } from '@/browse/MoreFilters'
 import { useBrowsing } from '@/browse/useBrowsing'
-import { type Filter, useFilter } from '@/browse/useFilter'
+import { useFilter } from '@/browse/useFilter'
 import { QUESTION } from '@/lib/assessment'
 import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
@@ -58,7 +57,8 @@ export function PickPane({ picking }: { picking: Picking }) {
       run: () => setWide(!full),
     },
   ])
-  const where = <Where slug={slug} filter={filter} to={picking.to} />
+  const where =
+    slug === '' ? <EverywherePanel filter={filter} /> : <FilterPanel slug={slug} filter={filter} mayWrite={false} to={picking.to} />
   const list = (
     <ListPane
       {...browsing.list}
@@ -144,26 +144,6 @@ export function PickPane({ picking }: { picking: Picking }) {
       {asked === 'tray' ? <AddTray picking={picking} questions={waiting} onClose={() => setAsked(null)} /> : null}
       {asked === 'assessment' ? <FromAssessment picking={picking} onClose={() => setAsked(null)} /> : null}
       {asked === 'write' ? <WriteHere picking={picking} onClose={() => setAsked(null)} /> : null}
-    </div>
-  )
-}
-
-/** Where to look: the trees and values of a bank, or what all banks have in common. */
-function Where({ slug, filter, to }: { slug: string; filter: Filter; to: (query: string) => string }) {
-  const sections = useOpenSections(filter, true)
-  const asked = slug === '' ? sections.open.filter((name) => !ranges.includes(name as Range)) : []
-  const counts = useQuery({ ...facetsQuery('', filter.query, asked), enabled: asked.length > 0 })
-  if (slug !== '') return <FilterPanel slug={slug} filter={filter} mayWrite={false} to={to} />
-  return (
-    <div className="h-full overflow-y-auto bg-well">
-      <MoreFilters
-        filter={filter}
-        facets={counts.data?.facets ?? {}}
-        trees={undefined}
-        open={sections.open}
-        onToggle={sections.toggle}
-        all
-      />
     </div>
   )
 }

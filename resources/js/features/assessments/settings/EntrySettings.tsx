@@ -3,10 +3,10 @@ import { withOverride, withPlace } from '@/lib/assessment'
 import { list } from '@/lib/format'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
-import { control } from '@/ui/Field'
 import { Message } from '@/ui/Message'
 import type { Document } from '../useDocument'
-import { Labelled, OverrideFields } from './OverrideFields'
+import { Choice } from './Choice'
+import { OverrideFields } from './OverrideFields'
 import { setNames } from './setNames'
 
 const words = texts.assembly.settings
@@ -26,23 +26,13 @@ export function EntrySettings({ document, entry, fact, mayWrite }: Props) {
       </summary>
       <div className="flex flex-col gap-3 pt-2">
         <OverrideFields value={override} onChange={change} disabled={!mayWrite} bank={document.stored.bank.slug} />
-        <Labelled label={words.place}>
-          {(id) => (
-            <select
-              id={id}
-              className={`${control} self-start`}
-              disabled={!mayWrite}
-              value={entry.place ?? 'anywhere'}
-              onChange={({ target }) => document.change((now) => withPlace(now, [entry.id], target.value as 'first'))}
-            >
-              {Object.entries(words.places).map(([key, name]) => (
-                <option key={key} value={key}>
-                  {name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Labelled>
+        <Choice
+          label={words.place}
+          value={entry.place ?? 'anywhere'}
+          options={Object.entries(words.places)}
+          disabled={!mayWrite}
+          onChange={(place) => document.change((now) => withPlace(now, [entry.id], place as 'first'))}
+        />
         {fact?.idle?.map((name) => (
           <Message key={name} look="attention">
             {words.idle[name] ?? name}

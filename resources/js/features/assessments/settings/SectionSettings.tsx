@@ -3,7 +3,8 @@ import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Dialog } from '@/ui/Dialog'
 import { control } from '@/ui/Field'
-import { Labelled, OverrideFields } from './OverrideFields'
+import { Labelled, TickField, TimeField } from './Choice'
+import { OverrideFields } from './OverrideFields'
 
 const words = texts.assembly.settings
 
@@ -20,18 +21,6 @@ type Props = {
 
 /** How a section is asked: its order, time and weight, and what holds for all of its entries. */
 export function SectionSettings({ section, title, mayWrite, bank, onChange, onClose }: Props) {
-  const tick = (name: 'shuffle' | 'new_page', label: string) => (
-    <label className="flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="accent-accent"
-        disabled={!mayWrite}
-        checked={section[name] ?? false}
-        onChange={({ target }) => onChange({ [name]: target.checked })}
-      />
-      {label}
-    </label>
-  )
   return (
     <Dialog
       open
@@ -41,25 +30,25 @@ export function SectionSettings({ section, title, mayWrite, bank, onChange, onCl
       actions={<Button onClick={onClose}>{texts.frame.close}</Button>}
     >
       <div className="flex flex-col gap-4">
-        {tick('shuffle', words.sectionShuffle)}
-        {tick('new_page', words.newPage)}
+        <TickField
+          label={words.sectionShuffle}
+          checked={section.shuffle ?? false}
+          disabled={!mayWrite}
+          onChange={(shuffle) => onChange({ shuffle })}
+        />
+        <TickField
+          label={words.newPage}
+          checked={section.new_page ?? false}
+          disabled={!mayWrite}
+          onChange={(new_page) => onChange({ new_page })}
+        />
         <div className="grid grid-cols-2 gap-3">
-          <Labelled label={words.sectionTime}>
-            {(id) => (
-              <input
-                id={id}
-                type="number"
-                min={0.5}
-                max={1440}
-                step={0.5}
-                className={control}
-                disabled={!mayWrite}
-                placeholder={words.noLimit}
-                value={section.time_limit ? section.time_limit / 60 : ''}
-                onChange={({ target }) => onChange({ time_limit: seconds(target.value) })}
-              />
-            )}
-          </Labelled>
+          <TimeField
+            label={words.sectionTime}
+            seconds={section.time_limit}
+            disabled={!mayWrite}
+            onChange={(time_limit) => onChange({ time_limit })}
+          />
           <Labelled label={words.weight}>
             {(id) => (
               <input
@@ -82,10 +71,4 @@ export function SectionSettings({ section, title, mayWrite, bank, onChange, onCl
       </div>
     </Dialog>
   )
-}
-
-/** Minutes as typed → seconds; null for none. */
-export const seconds = (minutes: string): number | null => {
-  const n = Math.round(Number(minutes) * 60)
-  return n >= 1 ? Math.min(86400, n) : null
 }

@@ -1,10 +1,8 @@
 import type { Content, RunSettings } from '@/api/assembly'
 import { texts } from '@/messages'
-import { control } from '@/ui/Field'
 import { Instructions } from '../Instructions'
 import type { Document } from '../useDocument'
-import { Labelled } from './OverrideFields'
-import { seconds } from './SectionSettings'
+import { AttemptsChoice, Choice, TickField, TimeField } from './Choice'
 
 const words = texts.assembly.settings
 
@@ -13,88 +11,33 @@ export function SettingsPane({ document, mayWrite }: { document: Document; mayWr
   const { content, change } = document
   const run = content.run ?? {}
   const set = (next: RunSettings) => change((now) => ({ ...now, run: { ...now.run, ...next } }) as Content, 'run')
-  const choice = <K extends keyof RunSettings>(name: K, label: string, options: Record<string, string>, value: string) => (
-    <Labelled label={label}>
-      {(id) => (
-        <select
-          id={id}
-          className={control}
-          disabled={!mayWrite}
-          value={value}
-          onChange={({ target }) => set({ [name]: target.value } as RunSettings)}
-        >
-          {Object.entries(options).map(([key, title]) => (
-            <option key={key} value={key}>
-              {title}
-            </option>
-          ))}
-        </select>
-      )}
-    </Labelled>
-  )
-  const tick = (name: 'shuffle' | 'go_back', label: string, usual: boolean) => (
-    <label className="flex items-center gap-2">
-      <input
-        type="checkbox"
-        className="accent-accent"
-        disabled={!mayWrite}
-        checked={run[name] ?? usual}
-        onChange={({ target }) => set({ [name]: target.checked })}
-      />
-      {label}
-    </label>
+  const choice = (name: 'purpose' | 'feedback' | 'pages', label: string, options: Record<string, string>, value: string) => (
+    <Choice
+      label={label}
+      value={value}
+      options={Object.entries(options)}
+      disabled={!mayWrite}
+      onChange={(next) => set({ [name]: next } as RunSettings)}
+    />
   )
   const purpose = run.purpose ?? 'marked'
-  const allowed = run.attempts ? (run.attempts.allowed === null ? 'any' : String(run.attempts.allowed ?? 1)) : ''
   return (
     <div className="flex flex-col gap-4 p-5">
       <h2 className="text-head font-semibold">{words.title}</h2>
       <div className="grid grid-cols-[repeat(auto-fill,minmax(150px,1fr))] gap-3">
         {choice('purpose', words.purpose, words.purposes, purpose)}
         {choice('feedback', words.feedback, words.timings, run.feedback ?? (purpose === 'practice' ? 'each_try' : 'at_end'))}
-        <Labelled label={words.attempts}>
-          {(id) => (
-            <select
-              id={id}
-              className={control}
-              disabled={!mayWrite}
-              value={allowed}
-              onChange={({ target }) =>
-                set({
-                  attempts: target.value === '' ? null : { ...run.attempts, allowed: target.value === 'any' ? null : Number(target.value) },
-                })
-              }
-            >
-              <option value="">{words.asQuestion}</option>
-              {[1, 2, 3, 4, 5].map((n) => (
-                <option key={n} value={n}>
-                  {words.times({ n })}
-                </option>
-              ))}
-              <option value="any">{words.anyTimes}</option>
-            </select>
-          )}
-        </Labelled>
-        <Labelled label={words.time}>
-          {(id) => (
-            <input
-              id={id}
-              type="number"
-              min={0.5}
-              max={1440}
-              step={0.5}
-              className={control}
-              disabled={!mayWrite}
-              placeholder={words.noLimit}
-              value={content.time_limit ? content.time_limit / 60 : ''}
-              onChange={({ target }) => change((now) => ({ ...now, time_limit: seconds(target.value) }), 'time')}
-            />
-          )}
-        </Labelled>
+        <AttemptsChoice value={run.attempts} disabled={!mayWrite} onChange={(next) => set({ attempts: next ?? null })} />
+        <TimeField
+          label={words.time}
+          seconds={content.time_limit}
+          disabled={!mayWrite}
+          onChange={(time_limit) => change((now) => ({ ...now, time_limit }), 'time')}
+        />
         {choice('pages', words.pages, words.pagesOf, run.pages ?? 'one')}
       </div>
-      {tick('shuffle', words.shuffleAll, false)}
-      {tick('go_back', words.goBack, true)}
+      <TickField label={words.shuffleAll} checked={run.shuffle ?? false} disabled={!mayWrite} onChange={(shuffle) => set({ shuffle })} />
+      <TickField label={words.goBack} checked={run.go_back ?? true} disabled={!mayWrite} onChange={(go_back) => set({ go_back })} />
       <section aria-label={words.cover} className="flex flex-col gap-1">
         <h3 className="font-semibold">{words.cover}</h3>
         <p className="text-caption text-quiet">{words.coverAbout}</p>

@@ -2,10 +2,10 @@ import { useState } from 'react'
 import type { EntryOverride } from '@/api/assembly'
 import { entriesOf, withOverride, withPlace } from '@/lib/assessment'
 import { texts } from '@/messages'
-import { control } from '@/ui/Field'
 import { FormDialog } from '@/ui/FormDialog'
 import type { Document } from '../useDocument'
-import { Labelled, OverrideFields } from './OverrideFields'
+import { Choice, TickField } from './Choice'
+import { OverrideFields } from './OverrideFields'
 
 const words = texts.assembly.settings
 
@@ -41,23 +41,15 @@ export function SeveralSettings({
       onSubmit={apply}
       onClose={onClose}
     >
-      <label className="flex items-center gap-2">
-        <input type="checkbox" className="accent-accent" checked={drop} onChange={({ target }) => setDrop(target.checked)} />
-        {words.dropFirst}
-      </label>
+      <TickField label={words.dropFirst} checked={drop} disabled={false} onChange={setDrop} />
       <OverrideFields value={value} onChange={setValue} disabled={false} bank={bank} />
-      <Labelled label={words.place}>
-        {(id) => (
-          <select id={id} className={`${control} self-start`} value={place} onChange={({ target }) => setPlace(target.value as 'first')}>
-            <option value="">{words.leave}</option>
-            {Object.entries(words.places).map(([key, name]) => (
-              <option key={key} value={key}>
-                {name}
-              </option>
-            ))}
-          </select>
-        )}
-      </Labelled>
+      <Choice
+        label={words.place}
+        value={place}
+        options={[['', words.leave], ...Object.entries(words.places)]}
+        disabled={false}
+        onChange={(next) => setPlace(next as 'first')}
+      />
     </FormDialog>
   )
 }

@@ -43,7 +43,7 @@ function untranslated(texts: string[], sent: string): string[] {
   const isData = (piece: string) => !/\p{L}{2}/u.test(piece) || date.test(piece) || keys.test(piece) || data.includes(piece.toLowerCase())
   return texts.filter((text) => {
     const rest = text.replace(/⟦[^⟧]*⟧/g, '\n').trim()
-    return !isData(rest) && !rest.split(/[,:·→“”\n()]/).every((piece) => isData(piece.trim()))
+    return !isData(rest) && !rest.split(/[,:·→›“”\n()]/).every((piece) => isData(piece.trim()))
   })
 }
 

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react'
 import { readingQuery, type TotalLine, type Totals } from '@/api/assembly'
 import { rounded } from '@/lib/format'
 import { texts } from '@/messages'
-import { kindNames } from '@/parts/words'
+import { kindWords } from '@/parts/words'
 import { Button } from '@/ui/Button'
 import { type Layer, Strata } from '@/ui/Strata'
 
@@ -60,16 +60,12 @@ function Reading({ id, version }: { id: string; version: number }) {
 /** What a line of the totals stands for, in words. */
 export function lineName(by: By, name: string): string {
   if (name === 'hidden' || name === '⟨hidden⟩') return texts.assembly.hiddenLine
+  if (by === 'kinds') return kindWords(name === '' ? [] : name.split('+'))
   if (by === 'sections') return /^\d+$/.test(name) ? texts.assembly.section({ n: Number(name) }) : name
   if (name === '') return texts.assembly.without[by] ?? ''
   if (by === 'difficulties') return texts.bank.difficulty({ n: Number(name) })
   if (by === 'markings') return texts.assembly.markedBy[name] ?? name
-  return by === 'kinds'
-    ? name
-        .split('+')
-        .map((kind) => kindNames[kind] ?? kind)
-        .join(' and ')
-    : name
+  return name
 }
 
 function Table({ by, lines, all }: { by: By; lines: TotalLine[]; all: number }) {

@@ -4,9 +4,10 @@ import type { AssessmentRow } from '@/api/assembly'
 import { dragSource } from '@/lib/drag'
 import { day, moment, rounded } from '@/lib/format'
 import { texts } from '@/messages'
-import { kindNames, kindWords } from '@/parts/words'
+import { kindNames } from '@/parts/words'
 import { folderText } from '@/shell/tray/PlaceFields'
 import { type Layer, Strata } from '@/ui/Strata'
+import { lineName } from '../TotalsPane'
 import { ASSESSMENT } from './FolderTree'
 
 const words = texts.assembly.places
@@ -40,7 +41,7 @@ export function AssessmentTable({ rows, picked, onPick, topics }: Props) {
           const some = picked.includes(row.id) ? rows.filter((one) => picked.includes(one.id) && one.bank === row.bank) : [row]
           const counts = topics ? (topics.get(row.id) ?? {}) : row.strata
           const layers: Layer[] = Object.entries(counts).map(([name, count], i) => ({
-            name: topics ? name : kindWords(name.split('+')),
+            name: lineName(topics ? 'topics' : 'kinds', name),
             count,
             // a kind looks the same in every row
             tone: tones[(topics ? i : Math.max(0, kinds.indexOf(name.split('+')[0] ?? ''))) % tones.length] ?? '',

@@ -8,6 +8,7 @@ use App\Indexing\QuestionIndex;
 use App\Infrastructure\Sql;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Assembly\FolderPath;
 use WideQuarry\Assembly\Totals;
 use WideQuarry\Json\Json;
 use WideQuarry\Numbers\Exact;
@@ -102,15 +103,22 @@ final class Assessments
      * @param  list<string>  $from
      * @param  list<string>  $to
      * @return int how many were moved
+     *
+     * @throws \WideQuarry\Json\Malformed when some would lie too deep
      */
     public static function moveFolder(string $bank, array $from, array $to): int
     {
         $depth = count($from);
+        $inIt = 'bank_id = ? AND folder[1:?] = ?::text[]';
+        $bound = [$bank, $depth, QuestionIndex::array($from)];
+        $deepest = DB::scalar("SELECT max(cardinality(folder)) FROM assessments WHERE $inIt", $bound);
+        FolderPath::allow($to, is_int($deepest) ? $deepest - $depth : 0, '/to');
 
-        return DB::update(
-            'UPDATE assessments SET folder = ?::text[] || folder[?:] WHERE bank_id = ? AND folder[1:?] = ?::text[]',
-            [QuestionIndex::array($to), $depth + 1, $bank, $depth, QuestionIndex::array($from)],
-        );
+        return DB::update("UPDATE assessments SET folder = ?::text[] || folder[?:] WHERE $inIt", [
+            QuestionIndex::array($to),
+            $depth + 1,
+            ...$bound,
+        ]);
     }
 
     /** Keeps what it comes to, for lists. */

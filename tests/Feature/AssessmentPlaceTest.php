@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Tests\Feature\World;
 
 function madeIn(array $folder, string $title = 'T', array $more = []): array
@@ -39,6 +40,15 @@ it('goes along when its folder is moved or renamed, and no other does', function
         ->toBe(2)
         ->and(array_map(fn (string $id): array => row($id)['folder'], $ids))
         ->toBe([['Old', 'Year 9'], ['Old', 'Year 9', 'Autumn'], ['Year 9b', 'Autumn'], [], ['x', 'Year 9']]);
+});
+
+it('never lies deeper than a folder may', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = madeIn(['a', ...array_fill(0, 11, 'x')])['id'];
+    $move = fn (array $to): TestResponse => ask('PATCH', '/assessment-folders', ['bank' => 'rocks', 'from' => ['a'], 'to' => $to]);
+    $move(['a', 'b'])->assertStatus(422)->assertJsonPath('path', '/to');
+    expect(row($id)['folder'])->toHaveCount(12)->and($move(['b'])->assertOk()->json('moved'))->toBe(1);
 });
 
 it('refuses a place that is none', function (mixed $folder): void {

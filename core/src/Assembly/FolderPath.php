@@ -34,4 +34,17 @@ final class FolderPath
 
         return $path;
     }
+
+    /**
+     * @param  list<string>  $to  where a folder is to lie
+     * @param  int  $below  how many levels of folders lie in it
+     *
+     * @throws Malformed when those would lie too deep
+     */
+    public static function allow(array $to, int $below, string $at): void
+    {
+        if (count($to) + $below > self::DEEPEST) {
+            throw Malformed::outOfRange($at, Message::of('assembly.folder-depth', ['most' => self::DEEPEST]), implode(' › ', $to));
+        }
+    }
 }

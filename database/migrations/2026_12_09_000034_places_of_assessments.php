@@ -18,7 +18,8 @@ return new class extends Migration
             COMMENT ON COLUMN assessments.points IS 'as of the last time it was stored or opened, like minutes and strata';
             COMMENT ON COLUMN assessments.strata IS 'kind of question to how many';
             CREATE TABLE assessment_openings (
-                user_id uuid NOT NULL REFERENCES users ON DELETE CASCADE, assessment_id uuid NOT NULL REFERENCES assessments ON DELETE CASCADE,
+                user_id uuid NOT NULL REFERENCES users ON DELETE CASCADE,
+                assessment_id uuid NOT NULL REFERENCES assessments ON DELETE CASCADE,
                 opened_at timestamptz NOT NULL DEFAULT now(), PRIMARY KEY (user_id, assessment_id)
             );
             CREATE INDEX assessment_openings_assessment ON assessment_openings (assessment_id);

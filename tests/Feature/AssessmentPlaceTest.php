@@ -8,7 +8,9 @@ use Tests\Feature\World;
 
 function madeIn(array $folder, string $title = 'T', array $more = []): array
 {
-    return ask('POST', '/assessments', ['title' => $title, 'bank' => 'rocks', 'folder' => $folder, ...$more])->assertStatus(201)->json('data');
+    $body = ['title' => $title, 'bank' => 'rocks', 'folder' => $folder, ...$more];
+
+    return ask('POST', '/assessments', $body)->assertStatus(201)->json('data');
 }
 
 function row(string $id): array
@@ -19,13 +21,15 @@ function row(string $id): array
 it('lies in a folder of its bank, for a course and a term, and says what it comes to', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
-    $made = madeIn([' Year 9 ', 'Autumn'], 'Rocks', ['course' => 'Earth science', 'term' => 'Autumn 2026', 'questions' => [$world->question]]);
+    $more = ['course' => 'Earth science', 'term' => 'Autumn 2026', 'questions' => [$world->question]];
+    $made = madeIn([' Year 9 ', 'Autumn'], 'Rocks', $more);
     expect([$made['folder'], $made['course'], $made['term']])
         ->toBe([['Year 9', 'Autumn'], 'Earth science', 'Autumn 2026'])
         ->and(row($made['id']))
         ->toMatchArray(['folder' => ['Year 9', 'Autumn'], 'points' => 2, 'strata' => ['choice' => 1], 'used' => [], 'opened_at' => null]);
     $moved = ask('PATCH', "/assessments/{$made['id']}/place", ['folder' => [], 'term' => 'Spring'])->assertOk()->json('data');
-    expect([$moved['folder'], $moved['course'], $moved['term'], $moved['version']])->toBe([[], 'Earth science', 'Spring', $made['version']]);
+    expect([$moved['folder'], $moved['course'], $moved['term'], $moved['version']])
+        ->toBe([[], 'Earth science', 'Spring', $made['version']]);
 });
 
 it('goes along when its folder is moved or renamed, and no other does', function (): void {
@@ -84,7 +88,8 @@ it('is duplicated with its rolls and revisions, or without', function (array $as
         [$content->sections[0]->entries[0]->follow, $content->sections[0]->entries[0]->revision] = ['pinned', 1];
     })->assertOk();
     DB::table('assessments')->where('id', $made['id'])->update(['print' => '{"seed": 7}']);
-    $copy = ask('POST', '/assessments', ['title' => 'Copy', 'bank' => 'rocks', 'like' => $made['id'], ...$asked])->assertStatus(201)->json('data');
+    $body = ['title' => 'Copy', 'bank' => 'rocks', 'like' => $made['id'], ...$asked];
+    $copy = ask('POST', '/assessments', $body)->assertStatus(201)->json('data');
 
     expect([$copy['content']['sections'][0]['entries'][0]['follow'] ?? null, $copy['print']['seed'] ?? 1, $copy['folder']])
         ->toBe([$follow, $seed, ['Year 9']]);

@@ -86,7 +86,8 @@ it('is found and left out by when it was asked, in search and in draws', functio
     $other = $world->add('Never asked');
     DB::table('questions')->where('id', $world->question)->update(['is_complete' => true]);
     stateOf($world, $id, ['state' => 'used', 'date' => '2026-06-22', 'group' => '9b'])->assertOk();
-    $found = fn (string $query): array => array_column(another($world, 'writer', 'GET', "/banks/rocks/questions?$query")->json('data'), 'id');
+    $asWriter = fn (string $path): mixed => another($world, 'writer', 'GET', $path)->json('data');
+    $found = fn (string $query): array => array_column($asWriter("/banks/rocks/questions?$query"), 'id');
 
     expect($found('used=2026-06-01..2026-06-30'))
         ->toBe([$world->question])

@@ -75,7 +75,7 @@ it('stays as it was once it is frozen, and when it was used', function (): void 
     expect(ask('GET', "/assessments/{$made['id']}")->json('data.entries.d.pool'))->toBe(2);
 });
 
-it('says what became of its conditions: a topic that is gone, a pool that is too small, questions that are asked already', function (): void {
+it('says that a topic of its conditions is gone, that a pool is too small, that questions are asked already', function (): void {
     $world = new World;
     $topic = $world->topic('Rocks', 'Slate');
     $made = drawing($world, [fromBank($world, ['topic' => [$topic]])]);

@@ -25,7 +25,9 @@ function papersOf(array $data, World $world): string
 {
     $assessment = Assessment::query()->findOrFail($data['id']);
 
-    return app(SheetPage::class)->html($assessment, $world->people['writer'], [PaperKind::Learner], SheetPage::settings($assessment), false);
+    $settings = SheetPage::settings($assessment);
+
+    return app(SheetPage::class)->html($assessment, $world->people['writer'], [PaperKind::Learner], $settings, false);
 }
 
 it('is rehearsed as a learner would go through it, and comes to what the entries are worth', function (): void {

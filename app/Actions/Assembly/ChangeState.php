@@ -75,7 +75,9 @@ final readonly class ChangeState
                 return false;
             }
             if (DB::table('assessment_occasions')->where('assessment_id', $assessment->id)->count() >= self::MOST_OCCASIONS) {
-                throw Refused::because('assessment.occasions', Message::of('app.actions.assembly.used-too-often', ['most' => self::MOST_OCCASIONS]));
+                $why = Message::of('app.actions.assembly.used-too-often', ['most' => self::MOST_OCCASIONS]);
+
+                throw Refused::because('assessment.occasions', $why);
             }
             DB::table('assessment_occasions')->insert([
                 'id' => (string) Str::uuid7(),

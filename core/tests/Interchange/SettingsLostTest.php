@@ -24,6 +24,9 @@ it('names the settings that a format has no place for', function (array $known, 
         ['This format has no place for these settings of the assessment: what it is for, questions shuffled, weights of sections, '.
             'minutes of single questions.'],
     ],
-    'some' => [['weight', 'order', 'purpose'], ['This format has no place for these settings of the assessment: minutes of single questions.']],
+    'some' => [
+        ['weight', 'order', 'purpose'],
+        ['This format has no place for these settings of the assessment: minutes of single questions.'],
+    ],
     'none' => [['weight', 'order', 'purpose', 'minutes'], []],
 ]);

@@ -87,7 +87,13 @@ it('takes off what earlier tries cost', function (): void {
     expect($report['sections'][1]['score'])->toBe(2.5); // 5 × (1 − 2 × 1/4)
 });
 
-it('tells what the settings say, when they say it', function (array $run, array $override, bool $practising, array $tells, ?int $tries): void {
+it('tells what the settings say, when they say it', function (
+    array $run,
+    array $override,
+    bool $practising,
+    array $tells,
+    ?int $tries,
+): void {
     $made = runOf($run, $override, ['attempts' => ['allowed' => 3]], $practising);
     $entry = $made->plan()['sections'][0]['entries'][0];
 

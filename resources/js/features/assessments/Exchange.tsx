@@ -79,7 +79,9 @@ export function Exchange({ document, entry, title, whole, onClose }: Props) {
                   type="button"
                   aria-pressed={row.id === shown?.id}
                   aria-keyshortcuts={String(i + 1)}
-                  className={`-outline-offset-2 flex w-full items-start gap-3 border-l-3 px-2 py-1.5 text-left ${row.id === shown?.id ? 'border-l-accent bg-well' : 'border-l-transparent hover:bg-well'}`}
+                  className={`-outline-offset-2 flex w-full items-start gap-3 border-l-3 px-2 py-1.5 text-left ${
+                    row.id === shown?.id ? 'border-l-accent bg-well' : 'border-l-transparent hover:bg-well'
+                  }`}
                   onClick={() => setChosen(row.id)}
                   onDoubleClick={() => take(row)}
                 >

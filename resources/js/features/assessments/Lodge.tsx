@@ -14,7 +14,10 @@ const words = texts.assembly.lodge
 
 type Props = { document: Document; entry: Pick; whole: WholeEntry; onClose: () => void }
 
-/** What was varied only here goes into a bank: as a new question, or as the next revision of its own. The assessment follows it from then on. */
+/**
+ * What was varied only here goes into a bank: as a new question, or as the next revision of its own. The assessment follows it from
+ * then on.
+ */
 export function Lodge({ document, entry, whole, onClose }: Props) {
   const client = useQueryClient()
   const tell = useToast()

@@ -40,7 +40,9 @@ export function MergeEdits({ document, conflict, onClose }: { document: Document
               {(['mine', 'theirs'] as const).map((side) => (
                 <label
                   key={side}
-                  className={`flex items-start gap-2 rounded-ui border p-3 ${(chosen[one.key] ?? 'theirs') === side ? 'border-accent bg-well' : 'border-hairline'}`}
+                  className={`flex items-start gap-2 rounded-ui border p-3 ${
+                    (chosen[one.key] ?? 'theirs') === side ? 'border-accent bg-well' : 'border-hairline'
+                  }`}
                 >
                   <input
                     type="radio"

@@ -4,7 +4,7 @@ import type { Home } from '@/editor/home'
 import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
 
-/** A question that is written for an assessment, as the address says: once it is in its bank it stands in the section, and one is back there. */
+/** A question written for an assessment, as the address says: once it is saved it stands in the section, and one is back there. */
 export function useForAssessment(address: URLSearchParams): (home: Home) => Home {
   const client = useQueryClient()
   const tell = useToast()

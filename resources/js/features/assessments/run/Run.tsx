@@ -195,10 +195,15 @@ function Going({ assessment, plan, onAgain }: { assessment: string; plan: RunPla
               <button
                 type="button"
                 aria-current={i === at ? 'step' : undefined}
-                aria-label={`${entry.number === null ? words.page : words.question({ n: entry.number })}${run.isAnswered(entry.entry) ? `, ${words.answered}` : ''}`}
+                aria-label={[
+                  entry.number === null ? words.page : words.question({ n: entry.number }),
+                  ...(run.isAnswered(entry.entry) ? [words.answered] : []),
+                ].join(', ')}
                 disabled={i !== at && !mayTurnTo(i)}
                 onClick={() => setAt(i)}
-                className={`min-h-8 min-w-8 rounded-ui border px-1 tabular-nums disabled:opacity-55 ${i === at ? 'border-accent font-bold text-accent' : 'border-edge'} ${run.isAnswered(entry.entry) ? 'bg-accent-tint' : ''}`}
+                className={`min-h-8 min-w-8 rounded-ui border px-1 tabular-nums disabled:opacity-55 ${
+                  i === at ? 'border-accent font-bold text-accent' : 'border-edge'
+                } ${run.isAnswered(entry.entry) ? 'bg-accent-tint' : ''}`}
               >
                 {entry.number ?? '¶'}
               </button>

@@ -6,7 +6,7 @@ import { AttemptsChoice, Choice, TickField, TimeField } from './Choice'
 
 const words = texts.assembly.settings
 
-/** How learners go through the whole: what it is for, how often they may try, what they are told and when, in which order, and for how long. */
+/** How learners go through the whole: what it is for, how often they try, what they are told and when, in which order, for how long. */
 export function SettingsPane({ document, mayWrite }: { document: Document; mayWrite: boolean }) {
   const { content, change } = document
   const run = content.run ?? {}

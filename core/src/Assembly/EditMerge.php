@@ -22,6 +22,12 @@ final readonly class EditMerge
     /** Of an entry: the section it stands in. */
     private const SECTION = 'section ';
 
+    /** @var list<string> entries in the order in which they stand in the end, and some that are gone */
+    private array $entries;
+
+    /** @var list<string> sections likewise */
+    private array $sections;
+
     /** @param  array<string, string>  $titles  question → its title */
     public function __construct(
         private Assessment $base,
@@ -30,6 +36,8 @@ final readonly class EditMerge
         private array $titles,
         private PartKinds $kinds,
     ) {
+        $this->entries = $this->order(self::ids(...));
+        $this->sections = $this->order(self::sections(...));
     }
 
     /** @return list<Conflict> each with what both made of it, in sentences */
@@ -70,8 +78,8 @@ final readonly class EditMerge
         return match (true) {
             self::same($mine, $theirs), self::same($theirs, $base) => [$mine],
             self::same($mine, $base) => [$theirs],
-            $base instanceof \stdClass && $mine instanceof \stdClass && $theirs instanceof \stdClass => self::byField($base, $mine, $theirs),
-            default => null,
+            ! $base instanceof \stdClass, ! $mine instanceof \stdClass, ! $theirs instanceof \stdClass => null,
+            default => self::byField($base, $mine, $theirs),
         };
     }
 
@@ -134,7 +142,10 @@ final readonly class EditMerge
         }
         $json->title ??= $this->theirs->title;
         $entries = [];
-        foreach ($this->order($this->ids(...), fn (string $id): bool => ($things["entry $id"] ?? null) instanceof \stdClass) as $id) {
+        foreach ($this->entries as $id) {
+            if (! isset($things["entry $id"])) {
+                continue;
+            }
             $entry = Json::copy($things["entry $id"]);
             assert($entry instanceof \stdClass && is_string($entry->{self::SECTION}));
             $section = $entry->{self::SECTION};
@@ -143,7 +154,7 @@ final readonly class EditMerge
         }
         $json->sections = [];
         $isThere = fn (string $id): bool => isset($entries[$id]) || ($things["section $id"] ?? null) !== null;
-        foreach ($this->order(self::sections(...), $isThere) as $id) {
+        foreach (array_filter($this->sections, $isThere) as $id) {
             // a section that one took away stays where the other has put something into it
             $section = Json::copy($things["section $id"] ?? $this->sectionOf($id));
             assert($section instanceof \stdClass);
@@ -158,28 +169,28 @@ final readonly class EditMerge
      * Things in the order of whoever moved some of them; what the other has added stands behind what it stood behind.
      *
      * @param  \Closure(Assessment): list<string>  $of
-     * @param  \Closure(string): bool  $stays
      * @return list<string>
      */
-    private function order(\Closure $of, \Closure $stays): array
+    private function order(\Closure $of): array
     {
         [$base, $mine, $theirs] = [$of($this->base), $of($this->mine), $of($this->theirs)];
         $isMoved = array_values(array_intersect($mine, $base)) !== array_values(array_intersect($base, $mine));
         [$spine, $other] = $isMoved ? [$mine, $theirs] : [$theirs, $mine];
         $before = null;
+        $stands = array_flip($spine);
         foreach ($other as $id) {
-            if (! in_array($id, $spine, true)) {
+            if (! isset($stands[$id])) {
                 $at = $before === null ? 0 : (int) array_search($before, $spine, true) + 1;
                 array_splice($spine, $at, 0, [$id]);
             }
             $before = $id;
         }
 
-        return array_values(array_filter($spine, $stays));
+        return $spine;
     }
 
     /** @return list<string> */
-    private function ids(Assessment $of): array
+    private static function ids(Assessment $of): array
     {
         $entries = array_merge(...array_map(fn (Section $section): array => $section->entries, $of->sections), ...[[]]);
 
@@ -205,13 +216,16 @@ final readonly class EditMerge
     }
 
     /**
+     * What became of one thing. Only that entry is looked at, not all of them: with many conflicts it would be done for each.
+     *
      * @param  Things  $base
      * @return list<string>
      */
     private function said(array $base, string $key, mixed $now): array
     {
-        $after = Assessment::read($this->assembled([...$base, $key => $now]), $this->kinds);
-        $before = Assessment::read($this->assembled($base), $this->kinds);
+        $around = array_filter($base, fn (string $one): bool => $one === $key || ! str_starts_with($one, 'entry '), ARRAY_FILTER_USE_KEY);
+        $after = Assessment::read($this->assembled([...$around, $key => $now]), $this->kinds);
+        $before = Assessment::read($this->assembled($around), $this->kinds);
 
         return AssessmentDifferences::between($before, $after, $this->titles);
     }

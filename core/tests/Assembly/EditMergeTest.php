@@ -99,3 +99,22 @@ it('merges the whole field by field', function (): void {
     $merged = $merge->merged([]);
     expect([$merged->title, $merged->time_limit])->toBe(['Mine', 600]);
 });
+
+it('says what became of one thing without looking at all the others', function (): void {
+    $worth = fn (int $points): Assessment => editedAs('a', function (stdClass $json) use ($points): void {
+        $json->sections[0]->entries = array_map(
+            fn (int $i): stdClass => (object) [
+                'id' => "e$i", 'question' => sprintf('0192f0c4-0000-7000-8000-%012d', $i), 'points' => $points,
+            ],
+            range(1, 300),
+        );
+    });
+    $merge = new EditMerge($worth(1), $worth(2), $worth(3), [], StandardKinds::all());
+    $conflicts = $merge->conflicts();
+    expect($conflicts)
+        ->toHaveCount(300)
+        ->and($conflicts[299]['mine'])
+        ->toHaveCount(1)
+        ->and($conflicts[299]['mine'][0])
+        ->toEndWith('points 1 → 2.');
+});

@@ -45,10 +45,13 @@ final readonly class EditMerge
     {
         [$base, $mine, $theirs] = [self::things($this->base), self::things($this->mine), self::things($this->theirs)];
         $conflicts = [];
+        // what an entry stands among: with many conflicts, all the other entries would be looked at for each
+        $around = array_filter($base, fn (string $key): bool => ! str_starts_with($key, 'entry '), ARRAY_FILTER_USE_KEY);
         foreach (array_keys($base + $mine + $theirs) as $key) {
+            $near = isset($base[$key]) ? [...$around, $key => $base[$key]] : $around;
             [$b, $m, $t] = [$base[$key] ?? null, $mine[$key] ?? null, $theirs[$key] ?? null];
             if (self::merge($b, $m, $t) === null) {
-                $conflicts[] = ['key' => $key, 'mine' => $this->said($base, $key, $m), 'theirs' => $this->said($base, $key, $t)];
+                $conflicts[] = ['key' => $key, 'mine' => $this->said($near, $key, $m), 'theirs' => $this->said($near, $key, $t)];
             }
         }
 
@@ -143,7 +146,7 @@ final readonly class EditMerge
         $json->title ??= $this->theirs->title;
         $entries = [];
         foreach ($this->entries as $id) {
-            if (! isset($things["entry $id"])) {
+            if (! isset($things["entry $id"])) { // it is gone, or not looked at
                 continue;
             }
             $entry = Json::copy($things["entry $id"]);
@@ -216,16 +219,13 @@ final readonly class EditMerge
     }
 
     /**
-     * What became of one thing. Only that entry is looked at, not all of them: with many conflicts it would be done for each.
-     *
-     * @param  Things  $base
+     * @param  Things  $base  of entries that thing alone
      * @return list<string>
      */
     private function said(array $base, string $key, mixed $now): array
     {
-        $around = array_filter($base, fn (string $one): bool => $one === $key || ! str_starts_with($one, 'entry '), ARRAY_FILTER_USE_KEY);
-        $after = Assessment::read($this->assembled([...$around, $key => $now]), $this->kinds);
-        $before = Assessment::read($this->assembled($around), $this->kinds);
+        $after = Assessment::read($this->assembled([...$base, $key => $now]), $this->kinds);
+        $before = Assessment::read($this->assembled($base), $this->kinds);
 
         return AssessmentDifferences::between($before, $after, $this->titles);
     }

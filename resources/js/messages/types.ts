@@ -825,6 +825,7 @@ export type Messages = {
       anyTerm: string
       strata: string
       byKind: string
+      hiddenKind: string
       byTopic: string
       sorts: {
         '': string

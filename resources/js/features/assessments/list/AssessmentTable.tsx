@@ -41,7 +41,8 @@ export function AssessmentTable({ rows, picked, onPick, topics }: Props) {
           const some = picked.includes(row.id) ? rows.filter((one) => picked.includes(one.id) && one.bank === row.bank) : [row]
           const counts = topics ? (topics.get(row.id) ?? {}) : row.strata
           const layers: Layer[] = Object.entries(counts).map(([name, count], i) => ({
-            name: lineName(topics ? 'topics' : 'kinds', name),
+            // as whoever changed or opened it last could see it
+            name: !topics && name === 'hidden' ? words.hiddenKind : lineName(topics ? 'topics' : 'kinds', name),
             count,
             // a kind looks the same in every row
             tone: tones[(topics ? i : Math.max(0, kinds.indexOf(name.split('+')[0] ?? ''))) % tones.length] ?? '',

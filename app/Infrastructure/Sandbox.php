@@ -78,6 +78,24 @@ final class Sandbox
     }
 
     /**
+     * Runs a program and says how it ended, with what it printed, and one file it wrote.
+     *
+     * @param  array<string, string>  $files  name → bytes
+     * @param  list<string>  $command  in which {} stands for the folder
+     * @param  int  $seconds  after which it is ended
+     * @return array{code: int|null, printed: string, wrote: string|null} code: null when a signal ended it
+     */
+    public static function ask(array $files, array $command, string $file, int $memory, int $seconds): array
+    {
+        return self::within($files, function (string $folder) use ($command, $file, $memory, $seconds): array {
+            $process = self::process($folder, $command, $memory, $seconds);
+            $wrote = is_file("$folder/$file") ? file_get_contents("$folder/$file") : false;
+
+            return ['code' => $process->getExitCode(), 'printed' => $process->getOutput(), 'wrote' => $wrote === false ? null : $wrote];
+        });
+    }
+
+    /**
      * @template Result
      *
      * @param  array<string, string>  $files
@@ -105,12 +123,12 @@ final class Sandbox
     }
 
     /** @param  list<string>  $command */
-    private static function process(string $folder, array $command, ?int $memory): Process
+    private static function process(string $folder, array $command, ?int $memory, int $seconds = self::SECONDS): Process
     {
-        $limits = ['prlimit', '--core=0', '--nofile=4096', '--fsize='.self::OUTPUT, '--cpu='.self::SECONDS];
+        $limits = ['prlimit', '--core=0', '--nofile=4096', '--fsize='.self::OUTPUT, "--cpu=$seconds"];
         $process = new Process(
             [
-                ...['timeout', '--kill-after=2', (string) self::SECONDS],
+                ...['timeout', '--kill-after=2', (string) $seconds],
                 ...['env', '-i', 'PATH=/usr/bin:/bin', "HOME=$folder", "TMPDIR=$folder", 'LANG=C.UTF-8', 'SOURCE_DATE_EPOCH=315532800'],
                 ...self::unshares() ? ['unshare', '--user', '--map-root-user', '--net'] : [],
                 ...$limits,
@@ -118,7 +136,7 @@ final class Sandbox
                 ...array_map(fn (string $word): string => str_replace('{}', $folder, $word), $command),
             ],
             $folder,
-            timeout: self::SECONDS + 5,
+            timeout: $seconds + 5,
         );
         try {
             $process->run();

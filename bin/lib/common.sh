@@ -7,7 +7,7 @@ BUILD=$ROOT/var
 export PATH=$PATH:/usr/sbin:/sbin
 PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-curl php8.2-bcmath
     php-league-config composer postgresql caddy chromium nodejs npm unzip poppler-utils fonts-stix libvips-tools
-    pandoc gnumeric"
+    pandoc gnumeric coinor-cbc"
 
 say() { printf '%s\n' "$*" >&2; }
 die() { say "$*"; exit 1; }

@@ -97,7 +97,7 @@ const MODULES = [
     ['Messages'],
     ['(root)', 'Random', 'Numbers', 'Content', 'Documents', 'Sharing'],
     ['Json', 'Maths', 'Units', 'Media', 'Geometry'],
-    ['Variables', 'Standards'],
+    ['Variables', 'Standards', 'Selection'],
     ['Answer', 'Marking', 'Graph'],
     ['Question'],
     ['Scoring', 'Search', 'Assembly'],

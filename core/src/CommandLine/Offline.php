@@ -33,13 +33,17 @@ use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\Attempt;
 use WideQuarry\Scoring\Scorer;
+use WideQuarry\Selection\Budget;
+use WideQuarry\Selection\NoSolver;
+use WideQuarry\Selection\Solver;
+use WideQuarry\Selection\Unhurried;
 use WideQuarry\Study\RollStudy;
 use WideQuarry\Variables\RollProblem;
 
 /** The commands that need neither database nor framework. Standard output carries JSON only; a problem is exit code 1. */
 final readonly class Offline
 {
-    public const COMMANDS = ['read', 'parts', 'write', 'score', 'present', 'rolls', 'study', 'check', 'compare'];
+    public const COMMANDS = ['read', 'parts', 'write', 'score', 'present', 'rolls', 'study', 'check', 'compare', 'assemble'];
 
     private const OPTIONS = [
         'read' => ['media', 'lines', 'as', 'mapping', 'parts'],
@@ -51,14 +55,20 @@ final readonly class Offline
         'study' => ['rolls'],
         'check' => [],
         'compare' => [],
+        'assemble' => [],
     ];
 
     private PartKinds $kinds;
 
     private RepeatedQuestion $questions;
 
-    public function __construct(private Streams $streams, private DocumentConverter $converter = new NoConverter)
-    {
+    /** @param  (\Closure(float): Budget)|null  $budget  how time is measured; null for as much as it takes */
+    public function __construct(
+        private Streams $streams,
+        private DocumentConverter $converter = new NoConverter,
+        private Solver $solver = new NoSolver,
+        private ?\Closure $budget = null,
+    ) {
         $this->kinds = StandardKinds::all();
         $this->questions = new RepeatedQuestion($this->kinds);
     }
@@ -90,6 +100,7 @@ final readonly class Offline
                 'study' => $this->study($arguments),
                 'compare' => $this->compare($arguments),
                 'parts' => $this->parts($arguments),
+                'assemble' => $this->assemble($arguments),
                 default => $this->check($arguments),
             };
         } catch (CoreException $problem) {
@@ -347,6 +358,18 @@ final readonly class Offline
         }
 
         return $failed ? 1 : 0;
+    }
+
+    private function assemble(Arguments $arguments): int
+    {
+        $bytes = $this->streams->contents($arguments->words[0] ?? '');
+        if ($bytes === null) {
+            return $this->fail(Problem::usage(Message::of('commandLine.assemble-what')));
+        }
+        $assemble = new Assemble($this->solver, $this->budget ?? fn (): Budget => new Unhurried);
+        $this->streams->line(Json::encode($assemble->run($bytes)));
+
+        return 0;
     }
 
     private function compare(Arguments $arguments): int

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Http\Controllers\AccountController;
 use App\Http\Controllers\ActController;
 use App\Http\Controllers\AgreementController;
+use App\Http\Controllers\AssembleController;
 use App\Http\Controllers\AssessmentController;
 use App\Http\Controllers\AssessmentRevisionController;
 use App\Http\Controllers\AssessmentStateController;
@@ -12,6 +13,7 @@ use App\Http\Controllers\AssumptionController;
 use App\Http\Controllers\AutosaveController;
 use App\Http\Controllers\BankController;
 use App\Http\Controllers\BankQuestionController;
+use App\Http\Controllers\BlueprintController;
 use App\Http\Controllers\CaptionsController;
 use App\Http\Controllers\CarryController;
 use App\Http\Controllers\CompareController;
@@ -288,6 +290,24 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('assessments/{assessment}/prints/{print}/pages/{page}', [PrintController::class, 'page'])
         ->whereUuid(['assessment', 'print'])
         ->where('page', '[0-9]{1,5}');
+    Route::get('assessments/{assessment}/blueprint', [AssembleController::class, 'check'])->whereUuid('assessment');
+    Route::post('assessments/{assessment}/assemble', [AssembleController::class, 'solveAgain'])
+        ->whereUuid('assessment')
+        ->middleware(['throttle:try', HeavyWork::class]);
+    Route::get('blueprints', [BlueprintController::class, 'index']);
+    Route::post('blueprints', [BlueprintController::class, 'store'])->middleware(Idempotent::class);
+    Route::get('blueprints/{blueprint}', [BlueprintController::class, 'show'])->whereUuid('blueprint');
+    Route::put('blueprints/{blueprint}', [BlueprintController::class, 'update'])->whereUuid('blueprint');
+    Route::delete('blueprints/{blueprint}', [BlueprintController::class, 'destroy'])->whereUuid('blueprint');
+    Route::post('blueprints/{blueprint}/restore', [BlueprintController::class, 'restore'])->whereUuid('blueprint');
+    Route::get('blueprints/{blueprint}/availability', [BlueprintController::class, 'availability'])->whereUuid('blueprint');
+    Route::get('blueprints/{blueprint}/questions', [BlueprintController::class, 'questions'])->whereUuid('blueprint');
+    Route::post('blueprints/{blueprint}/assemble', [AssembleController::class, 'solve'])
+        ->whereUuid('blueprint')
+        ->middleware(['throttle:try', HeavyWork::class]);
+    Route::post('blueprints/{blueprint}/assessments', [AssembleController::class, 'make'])
+        ->whereUuid('blueprint')
+        ->middleware(Idempotent::class);
     Route::post('dispatches', [DispatchController::class, 'store'])->middleware('throttle:give');
     Route::post('dispatches/losses', [DispatchController::class, 'losses'])->middleware(['throttle:try', HeavyWork::class]);
     Route::get('dispatches/{dispatch}', [DispatchController::class, 'show'])->whereUuid('dispatch');

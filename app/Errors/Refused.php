@@ -17,6 +17,12 @@ final class Refused extends \DomainException
         return new self($rule, $sentence, $path, 422);
     }
 
+    /** The same, seen from further out. */
+    public function under(string $path): self
+    {
+        return new self($this->rule, $this->getMessage(), $path.$this->path, $this->status);
+    }
+
     /** Somebody else did something at the same time. */
     public static function conflict(string $rule, string $sentence, string $path = ''): self
     {

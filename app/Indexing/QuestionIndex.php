@@ -50,6 +50,8 @@ final class QuestionIndex
         'has',
         'marking',
         'marker_minutes',
+        'reading_words',
+        'key_letter',
         'minutes',
         'source',
         'work',
@@ -125,6 +127,8 @@ final class QuestionIndex
             'has' => self::array([...Features::of($question), ...$hasBadRolls ? [Features::BAD_ROLLS] : []]),
             'marking' => Features::marking($question),
             'marker_minutes' => Features::markingMinutes($question),
+            'reading_words' => Features::readingWords($question),
+            'key_letter' => Features::keyLetter($question),
             // untitled questions are named by their first words
             'named' => trim($question->title) === '' || ! UnhelpfulTitle::saysNothing($question->title),
             'media' => self::array(QuestionMedia::of($question)),

@@ -59,9 +59,9 @@ final readonly class StagedRows
                         points numeric, has_variables boolean, is_complete boolean, specimens integer, specimens_failing integer,
                         fingerprint text, near integer[],
                     status text, difficulty smallint, tags text[], level text, purpose text[], licence text, author text,
-                        origin_format text, origin_identifier text, language text, has text[], marking text, marker_minutes numeric, minutes numeric,
-                        source text,
-                        work text, named boolean, media text[])
+                        origin_format text, origin_identifier text, language text, has text[], marking text,
+                        marker_minutes numeric, minutes numeric,
+                        reading_words integer, key_letter text, source text, work text, named boolean, media text[])
                 ON CONFLICT (file_id, position) DO NOTHING
                 SQL,
                 [$rows],

@@ -24,8 +24,20 @@ final class DrawConditions
      */
     public static function allow(Assessment $document, ?Assessment $before, User $person): void
     {
-        $stood = array_map(self::said(...), array_values($before?->namedConditions() ?? []));
-        $new = array_filter($document->namedConditions(), fn (DrawSource $source): bool => ! in_array(self::said($source), $stood, true));
+        self::allowSources($document->namedConditions(), $before?->namedConditions() ?? [], $person, 'conditions');
+    }
+
+    /**
+     * @param  array<string, DrawSource>  $sources  JSON Pointer → what is to be looked through
+     * @param  array<string, DrawSource>  $before  what stood there already
+     * @param  string  $field  under which its conditions stand
+     *
+     * @throws Malformed|Refused
+     */
+    public static function allowSources(array $sources, array $before, User $person, string $field): void
+    {
+        $stood = array_map(self::said(...), array_values($before));
+        $new = array_filter($sources, fn (DrawSource $source): bool => ! in_array(self::said($source), $stood, true));
         $named = array_values(array_map(fn (DrawSource $one): array => $one->banks, $new));
         $banks = array_values(array_unique(array_merge(...$named, ...[[]])));
         $readable = $banks === [] ? [] : ReadableIds::of($person)->banks($banks);
@@ -35,12 +47,12 @@ final class DrawConditions
                     throw Refused::because('bank.gone', Message::of('app.policies.no-such-bank'), "$path/banks/$i");
                 }
             }
-            self::understand($source, "$path/conditions");
+            self::understand($source, "$path/$field");
         }
         $names = ConditionNames::in(array_values($new), $person);
         foreach ($new as $path => $source) {
             foreach ($names->gone($source) as $name) {
-                throw Refused::because('draw.condition', Message::of('app.policies.condition-names-nothing'), "$path/conditions/$name");
+                throw Refused::because('draw.condition', Message::of('app.policies.condition-names-nothing'), "$path/$field/$name");
             }
         }
     }

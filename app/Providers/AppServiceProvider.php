@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Accounts\Network;
+use App\Infrastructure\Cbc;
 use App\Infrastructure\KeptConnector;
 use App\Infrastructure\LimiterStore;
 use App\Infrastructure\OfficePrograms;
@@ -39,6 +40,7 @@ use Illuminate\Support\ServiceProvider;
 use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\PartKinds;
+use WideQuarry\Selection\Solver;
 
 final class AppServiceProvider extends ServiceProvider
 {
@@ -47,6 +49,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(Breadth::class); // what it found out serves the whole request
         $this->app->singleton(PartKinds::class, fn (): PartKinds => StandardKinds::all());
         $this->app->singleton(DocumentConverter::class, OfficePrograms::class);
+        $this->app->singleton(Solver::class, Cbc::class);
         if (PHP_SAPI === 'fpm-fcgi') {
             $this->app->bind('db.connector.pgsql', KeptConnector::class);
         }

@@ -39,6 +39,13 @@ final class Conditions
         if ($sampled) {
             $query->whereRaw(self::sample('questions.id'));
         }
+        self::filtered($query, $filter, $except);
+
+        return $query;
+    }
+
+    private static function filtered(Builder $query, QuestionFilter $filter, ?string $except = null): void
+    {
         foreach ($filter->values as $name => $values) {
             if ($values !== [] && $name !== $except) {
                 [$sql, $bound] = self::dimension($name, $values);
@@ -52,8 +59,20 @@ final class Conditions
         foreach ($filter->ranges as $name => [$from, $to]) {
             self::range($query, $name, $from, $to);
         }
+    }
 
-        return $query;
+    /**
+     * Whether a question meets a filter that names no words, as an expression over `questions`.
+     *
+     * @return array{string, list<mixed>} SQL and what is bound in it
+     */
+    public static function expression(QuestionFilter $filter): array
+    {
+        $query = DB::table('questions');
+        self::filtered($query, $filter);
+        $sql = $query->getGrammar()->compileWheres($query);
+
+        return [$sql === '' ? 'true' : substr($sql, strlen('where ')), $query->getBindings()];
     }
 
     private static function sample(string $id): string

@@ -98,7 +98,7 @@ const MODULES = [
     ['(root)', 'Random', 'Numbers', 'Content', 'Documents', 'Sharing'],
     ['Json', 'Maths', 'Units', 'Media', 'Geometry'],
     ['Variables', 'Standards', 'Selection'],
-    ['Answer', 'Marking', 'Graph'],
+    ['Answer', 'Marking', 'Graph', 'Blueprints'],
     ['Question'],
     ['Scoring', 'Search', 'Assembly'],
     ['Presentation', 'Study', 'Specimens', 'Stimulus', 'Duplicates', 'Converting', 'Rehearsal'],

@@ -65,6 +65,7 @@ function hiddenState(string $bank): string
             'SELECT * FROM folders WHERE bank_id = ?',
             'SELECT * FROM topics WHERE bank_id = ?',
             'SELECT * FROM assessments WHERE bank_id = ?',
+            'SELECT * FROM blueprints WHERE bank_id = ?',
             'SELECT id, kind FROM bulk_operations WHERE bank_id = ?',
             'SELECT revisions.* FROM revisions JOIN questions ON id = question_id WHERE bank_id = ?',
             'SELECT placements.* FROM placements JOIN folders ON id = folder_id WHERE bank_id = ?',
@@ -140,6 +141,19 @@ function richRequests(): array
 
     return [
         'PUT api/v1/assessments/{assessment}' => richAssessment(...),
+        'PUT api/v1/blueprints/{blueprint}' => fn (World $w): array => [
+            '/blueprints/'.($id = $w->blueprint()),
+            ['content' => World::blueprintOf($id, $w->bank->id, [
+                'conditions' => ['topic' => [$w->topic()]],
+                'rules' => [
+                    ['id' => 'a', 'rule' => 'must_include', 'questions' => [$w->question]],
+                    ['id' => 'b', 'rule' => 'not_in', 'assessments' => [$w->assessment()]],
+                    ['id' => 'c', 'rule' => 'some', 'where' => ['folder' => [$w->folder()]], 'count' => ['min' => 1]],
+                ],
+                'wishes' => [['id' => 'w', 'where' => ['stimulus' => [$w->shared()]]]],
+            ])],
+            ['If-Match' => '"1"'],
+        ],
         'PUT api/v1/questions/{question}' => fn (World $w): array => [
             "/questions/$w->question",
             ['question' => $shown($w)],
@@ -205,6 +219,7 @@ function answersAfterwards(World $world): string
         '/banks/rocks/acts',
         '/stimuli',
         '/starts',
+        '/blueprints',
     ];
     foreach (
         DB::table('assessments')

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Actions\Assembly\SaveAssessment;
+use App\Actions\Assembly\SaveBlueprint;
 use App\Models\Bank;
 use App\Models\User;
 use App\Queries\Folders;
@@ -78,6 +79,14 @@ function seams(): array
     ask('PATCH', '/tray', ['add' => [$own, $hidden]])->assertOk();
     $rubric = ask('POST', '/banks/mine/rubrics', ['rubric' => World::rubric()])->assertStatus(201)->json('data.id');
     $secretRubric = ask('POST', '/banks/rocks/rubrics', ['rubric' => ['title' => 'Zirkonit marks'] + World::rubric()])->json('data.id');
+    // one in a bank of one's own that names what somebody else could see, and one that cannot be seen at all
+    $names = World::blueprintOf((string) Str::uuid7(), $home->id, [
+        'banks' => [$home->id, $mine->id],
+        'rules' => [['id' => 'r1', 'rule' => 'exclude', 'questions' => [$own, $hidden]]],
+    ]);
+    $blueprint = app(SaveBlueprint::class)
+        ->create(json_decode((string) json_encode($names)), $mine->id, $world->people['writer'])->id;
+    $secretBlueprint = $world->blueprint(['title' => 'Zirkonit blueprint']);
     $follows = ['rubric' => ['link' => ['rubric' => $rubric, 'revision' => 1]] + World::rubric()];
     $world->add('Zirkonit essay', '<p>Explain.</p><div data-part="p1"></div>', [
         'parts' => [['id' => 'p1', 'kind' => 'essay', 'points' => 4, 'key' => $follows]],
@@ -119,6 +128,7 @@ function seams(): array
             ],
             'receipt' => [$world->receipt()],
             'rubric' => [$rubric, $secretRubric],
+            'blueprint' => [$blueprint, $secretBlueprint],
             'dispatch' => [$world->dispatch()],
             'print' => [(string) Str::uuid7()],
             'upload' => [$world->upload()],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Actions\Assembly\SaveAssessment;
+use App\Actions\Assembly\SaveBlueprint;
 use App\Actions\Bulk\BeginOperation;
 use App\Actions\Dispatch\OpenDispatch;
 use App\Actions\Dispatch\WriteDispatch;
@@ -246,6 +247,42 @@ final class World
         $json = Document::read(Document::fresh((string) Str::uuid7(), 'Unit test'), StandardKinds::all())->with([$this->question => 1]);
 
         return app(SaveAssessment::class)->create($json, $this->bank->id, $this->people['writer'])->id;
+    }
+
+    /** One table of a row and a column, that asks for the question there is. */
+    public function blueprint(array $more = []): string
+    {
+        $json = json_decode((string) json_encode(self::blueprintOf((string) Str::uuid7(), $this->bank->id, $more)));
+
+        return app(SaveBlueprint::class)->create($json, $this->bank->id, $this->people['keeper'])->id;
+    }
+
+    /** The same assessment made from it. */
+    public function assembled(): string
+    {
+        $json = Document::fresh((string) Str::uuid7(), 'From a blueprint');
+        $json->blueprint = json_decode((string) json_encode(self::blueprintOf((string) Str::uuid7(), $this->bank->id)));
+
+        return app(SaveAssessment::class)->create($json, $this->bank->id, $this->people['keeper'])->id;
+    }
+
+    /** @return array<string, mixed> */
+    public static function blueprintOf(string $id, string $bank, array $more = []): array
+    {
+        return [
+            'format' => 'wide-quarry/blueprint',
+            'version' => 1,
+            'id' => $id,
+            'title' => 'Rocks',
+            'banks' => [$bank],
+            'tables' => [[
+                'id' => 't1',
+                'rows' => [['id' => 'r1', 'title' => 'Rocks', 'where' => ['bank' => ['rocks']]]],
+                'columns' => [['id' => 'c1', 'title' => 'Choice', 'where' => ['kind' => ['choice']]]],
+                'cells' => [['row' => 'r1', 'column' => 'c1', 'count' => ['min' => 1, 'max' => 1]]],
+            ]],
+            ...$more,
+        ];
     }
 
     public function entryPath(): string

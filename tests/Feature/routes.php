@@ -455,6 +455,58 @@ return [
     ],
     'GET api/v1/tray' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/tray', null]],
     'PATCH api/v1/tray' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/tray', ['add' => [$w->question]]]],
+    'GET api/v1/blueprints' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/blueprints', null]],
+    'POST api/v1/blueprints' => [
+        [401, 422, 422, 201, 201, 422, 422],
+        fn (World $w): array => ['/blueprints', ['title' => 'T', 'bank' => 'rocks']],
+    ],
+    'GET api/v1/blueprints/{blueprint}' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/blueprints/{$w->blueprint()}", null],
+    ],
+    'PUT api/v1/blueprints/{blueprint}' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => [
+            '/blueprints/'.($id = $w->blueprint()),
+            ['content' => World::blueprintOf($id, $w->bank->id)],
+            ['If-Match' => '"1"'],
+        ],
+    ],
+    'DELETE api/v1/blueprints/{blueprint}' => [
+        [401, 404, 403, 204, 204, 403, 404],
+        fn (World $w): array => ["/blueprints/{$w->blueprint()}", null],
+    ],
+    'POST api/v1/blueprints/{blueprint}/restore' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ["/blueprints/{$w->blueprint()}/restore", new stdClass()],
+    ],
+    'GET api/v1/blueprints/{blueprint}/availability' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/blueprints/{$w->blueprint()}/availability", null],
+    ],
+    'GET api/v1/blueprints/{blueprint}/questions' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/blueprints/{$w->blueprint()}/questions?place=t1|r1|c1", null],
+    ],
+    'POST api/v1/blueprints/{blueprint}/assemble' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/blueprints/{$w->blueprint()}/assemble", ['kept' => [$w->question], 'tests' => 1]],
+    ],
+    'POST api/v1/blueprints/{blueprint}/assessments' => [
+        [401, 404, 422, 201, 201, 422, 404],
+        fn (World $w): array => [
+            "/blueprints/{$w->blueprint()}/assessments",
+            ['title' => 'T', 'bank' => 'rocks', 'tests' => [[$w->question]]],
+        ],
+    ],
+    'GET api/v1/assessments/{assessment}/blueprint' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assembled()}/blueprint", null],
+    ],
+    'POST api/v1/assessments/{assessment}/assemble' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assembled()}/assemble", ['kept' => [$w->question]]],
+    ],
     'GET api/v1/assessments' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/assessments', null]],
     'POST api/v1/assessments' => [
         [401, 422, 422, 201, 201, 422, 422],

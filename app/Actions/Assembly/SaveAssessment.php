@@ -7,6 +7,7 @@ namespace App\Actions\Assembly;
 use App\Errors\Refused;
 use App\Models\Assessment;
 use App\Models\User;
+use App\Policies\BlueprintTerms;
 use App\Policies\DrawConditions;
 use App\Policies\ReadableIds;
 use App\Queries\DrawPools;
@@ -14,6 +15,7 @@ use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Assembly\Pick;
+use WideQuarry\Blueprints\Blueprint;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
 use WideQuarry\Question\PartKinds;
@@ -30,12 +32,13 @@ final readonly class SaveAssessment
 
     /**
      * @param  Document|null  $like  the assessment it was copied from; what that names may stay
+     * @param  Blueprint|null  $from  the blueprint it was assembled from; what that names may stay
      *
      * @throws \WideQuarry\Json\Malformed|Refused
      */
-    public function create(\stdClass $json, string $bankId, User $person, ?Document $like = null): Assessment
+    public function create(\stdClass $json, string $bankId, User $person, ?Document $like = null, ?Blueprint $from = null): Assessment
     {
-        $document = $this->read($json, $person, $like);
+        $document = $this->read($json, $person, $like, $from);
         if (Assessment::query()->whereKey($document->id)->exists()) {
             throw Refused::because('assessment.exists', Message::of('app.actions.assembly.assessment-identifier-exists-already'), '/id');
         }
@@ -98,18 +101,31 @@ final readonly class SaveAssessment
     }
 
     /** @throws \WideQuarry\Json\Malformed|Refused */
-    private function read(\stdClass $json, User $person, ?Document $before): Document
+    private function read(\stdClass $json, User $person, ?Document $before, ?Blueprint $from = null): Document
     {
         $document = Document::read($json, $this->kinds);
         $readable = ReadableIds::of($person);
         $readable->allowQuestions($document->namedQuestions(), self::stood($document, $before));
         DrawConditions::allow($document, $before, $person);
+        if ($document->blueprint !== null) {
+            self::allowBlueprint($document->blueprint, $from ?? $before?->blueprint, $person);
+        }
         $readable->allowStimuli($document->namedStimuli(), array_values($before?->namedStimuli() ?? []));
         $pins = fn (string $question, int $revision): array => $readable->questions([$question]) === []
             ? []
             : self::stimuli($question, $revision);
 
         return Document::read($document->pinned($pins), $this->kinds);
+    }
+
+    /** @throws \WideQuarry\Json\Malformed|Refused */
+    private static function allowBlueprint(Blueprint $blueprint, ?Blueprint $before, User $person): void
+    {
+        try {
+            BlueprintTerms::allow($blueprint, $before, $person);
+        } catch (Refused $refused) {
+            throw $refused->under('/blueprint');
+        }
     }
 
     /** @return list<string> questions that may stay; what conditions found is looked up only where they are to grow no more */

@@ -67,6 +67,7 @@ final class ConvertController
         $id = $fields->id('part');
         $offers = [];
         foreach ($conversions->all($question, $id) as $to => $converted) {
+            $converted->question->language ??= Fields::UNKNOWN_LANGUAGE;
             $offers[] = ['to' => $to, 'question' => $converted->question, 'losses' => $converted->losses];
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Assembly;
 
+use WideQuarry\Blueprints\Blueprint;
 use WideQuarry\Content\RichText;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
@@ -19,9 +20,13 @@ final readonly class Assessment
 
     private const FIELDS = [
         'format', 'version', 'id', 'title', 'language', 'instructions', 'time_limit', 'state', 'sections', 'origin', 'standards', 'run',
+        'blueprint',
     ];
 
-    /** @param  list<Section>  $sections  draws without what they are to leave out */
+    /**
+     * @param  list<Section>  $sections  draws without what they are to leave out
+     * @param  Blueprint|null  $blueprint  what it was assembled from, as it was then
+     */
     private function __construct(
         private \stdClass $json,
         public string $id,
@@ -32,6 +37,7 @@ final readonly class Assessment
         public string $state,
         public RunSettings $run,
         public array $sections,
+        public ?Blueprint $blueprint = null,
     ) {
     }
 
@@ -64,7 +70,21 @@ final readonly class Assessment
             $fields->oneOf('state', ['draft', 'ready', 'used', 'archived'], 'draft'),
             RunSettings::read($fields->raw('run'), '/run'),
             self::apart($sections),
+            self::assembledFrom($fields),
         );
+    }
+
+    /** @throws Malformed */
+    private static function assembledFrom(Fields $fields): ?Blueprint
+    {
+        if ($fields->raw('blueprint') === null) {
+            return null;
+        }
+        try {
+            return Blueprint::read($fields->raw('blueprint'));
+        } catch (Malformed $problem) {
+            throw $problem->under('/blueprint');
+        }
     }
 
     /**
@@ -143,6 +163,7 @@ final readonly class Assessment
             $this->state,
             $this->run,
             self::apart($sections),
+            $this->blueprint,
         );
     }
 
@@ -549,6 +570,7 @@ final readonly class Assessment
     public function asking(array $there): \stdClass
     {
         $json = $this->toJson();
+        unset($json->blueprint); // what it names is not there
         $draws = array_column($this->draws(), null, 'id');
         foreach (is_array($json->sections) ? $json->sections : [] as $section) {
             assert($section instanceof \stdClass && is_array($section->entries));

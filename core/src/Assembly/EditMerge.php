@@ -17,7 +17,7 @@ use WideQuarry\Question\PartKinds;
  */
 final readonly class EditMerge
 {
-    private const WHOLE = ['title', 'language', 'instructions', 'time_limit', 'standards', 'run'];
+    private const WHOLE = ['title', 'language', 'instructions', 'time_limit', 'standards', 'run', 'blueprint'];
 
     /** Of an entry: the section it stands in. */
     private const SECTION = 'section ';

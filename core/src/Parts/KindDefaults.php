@@ -32,6 +32,11 @@ trait KindDefaults
         return false;
     }
 
+    public function keyPlace(Part $part): ?int
+    {
+        return null;
+    }
+
     public function isMarked(): bool
     {
         return true;

@@ -69,6 +69,27 @@ final class Features
         };
     }
 
+    /** The letter of its key, "A" to "Z", where it is one part with one right option among options that keep their order; else "". */
+    public static function keyLetter(Question $question): string
+    {
+        $place = count($question->parts) === 1 ? $question->parts[0]->kind?->keyPlace($question->parts[0]) : null;
+
+        return $place === null || $place > 25 ? '' : chr(ord('A') + $place);
+    }
+
+    /** How many words a learner reads, what is offered included: an estimate that needs no roll, so that many can be added up. */
+    public static function readingWords(Question $question): int
+    {
+        $texts = array_merge([$question->body], ...array_map(
+            fn (Part $part): array => $part->kind?->hasRules() === true ? $part->kind->texts($part) : [],
+            $question->parts,
+        ));
+
+        $words = fn (string $text): int => (int) preg_match_all('/[\p{L}\p{N}]+(?:[\'’.,-][\p{L}\p{N}]+)*/u', strip_tags($text));
+
+        return array_sum(array_map($words, $texts));
+    }
+
     /**
      * How long a person needs to mark one response, in minutes: reading it at 200 words a minute, and a quarter of a minute for each
      * criterion, or for the part where there is no rubric. An estimate, so that a pile of papers can be planned.

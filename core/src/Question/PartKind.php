@@ -57,6 +57,9 @@ interface PartKind
     /** Whether gaps in the question's text belong to it. */
     public function fillsGaps(): bool;
 
+    /** The place of the only right option among options that keep their order, from 0; null where there is no such option. */
+    public function keyPlace(Part $part): ?int;
+
     /** Whether there is anything to mark: false for opinions. */
     public function isMarked(): bool;
 }

@@ -139,6 +139,17 @@ final class ChoiceKind implements Kind
         return array_column(self::settings($part->settings)->options, 'html');
     }
 
+    public function keyPlace(Part $part): ?int
+    {
+        $settings = self::settings($part->settings);
+        $right = array_values(array_filter($part->key->rules, fn (Rule $rule): bool => $rule->credit()->isPositive()));
+        $place = count($right) === 1 && $settings->max === 1 && ! $settings->shuffle
+            ? array_search($right[0]->on, $settings->ids(), true)
+            : false;
+
+        return $place === false ? null : $place;
+    }
+
     public function answerForm(): AnswerForm
     {
         return new OptionForm('choice');

@@ -29,7 +29,11 @@ final readonly class MustInclude implements Rule
 
     public function constrain(Formulation $formulation): void
     {
-        $formulation->inEvery(array_merge(...array_values($formulation->groups->byKey($this->id))));
+        $there = $formulation->groups->byKey($this->id);
+        if (count($there) < count($this->questions)) {
+            $formulation->between([], Exact::one(), null); // one of them is gone
+        }
+        $formulation->inEvery(array_merge(...array_values($there)));
     }
 
     public function loosen(Formulation $formulation): void

@@ -1,0 +1,108 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Assembly;
+
+use App\Infrastructure\Stopwatch;
+use App\Models\User;
+use App\Queries\BlueprintQuestions;
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Pick;
+use WideQuarry\Blueprints\Availability;
+use WideQuarry\Blueprints\Blueprint;
+use WideQuarry\Blueprints\BlueprintProblem;
+use WideQuarry\Blueprints\FoundAt;
+use WideQuarry\Random\Seed;
+use WideQuarry\Selection\Candidate;
+use WideQuarry\Selection\Outcome;
+use WideQuarry\Selection\Problem;
+use WideQuarry\Selection\Selector;
+use WideQuarry\Selection\Solver;
+use WideQuarry\Selection\SolverFailed;
+
+/** Looks for tests that meet a blueprint, in the banks that whoever asks can read. */
+final readonly class AssembleBlueprint
+{
+    private const SECONDS = 10;
+
+    public function __construct(private Solver $solver)
+    {
+    }
+
+    /**
+     * @param  list<string>  $kept  questions that stay in the test
+     * @param  list<string>  $apartFrom  questions of earlier solutions
+     * @param  list<string>  $without  questions that are not to be taken
+     * @return array{problem: Problem, outcome: Outcome, availability: Availability}
+     *
+     * @throws SolverFailed
+     */
+    public function handle(
+        Blueprint $blueprint,
+        User $person,
+        Seed $seed,
+        array $kept = [],
+        array $apartFrom = [],
+        array $without = [],
+        int $tests = 1,
+        int $common = 0,
+    ): array {
+        $budget = new Stopwatch(self::SECONDS);
+        $questions = BlueprintQuestions::of($blueprint, $person);
+        $tallies = $questions->tallies();
+        $availability = Availability::of($blueprint, $tallies);
+        $named = array_values(array_unique([...self::named($blueprint), ...$kept, ...$apartFrom, ...$without]));
+        foreach ([false, true] as $isWhole) {
+            $pool = $questions->candidates($tallies, $named, $seed, $tests, $isWhole);
+            $problem = BlueprintProblem::of($blueprint, $pool, $availability, $seed, $kept, $apartFrom, $without, $tests, $common);
+            $outcome = (new Selector($this->solver))->select($problem, $budget);
+            if ($outcome->tests !== null || $budget->left() <= 0 || ! $questions->leftOut()) {
+                break; // that enough questions are not enough happens only where rules tell them apart
+            }
+        }
+
+        return ['problem' => $problem, 'outcome' => $outcome, 'availability' => $availability];
+    }
+
+    /**
+     * Every question a test may be made of.
+     *
+     * @return list<Candidate>
+     */
+    public static function pool(Blueprint $blueprint, User $person, Seed $seed): array
+    {
+        $questions = BlueprintQuestions::of($blueprint, $person);
+
+        return $questions->candidates($questions->tallies(), self::named($blueprint), $seed, 1, true);
+    }
+
+    /**
+     * What an assessment has of what a blueprint asks for. Of a draw as many of its pool count as it draws.
+     *
+     * @return array{places: array<string, array{count: int, points: int|float}>, available: Availability,
+     *     short: list<array{place: string, name: string, measure: string, asked: string, found: int|float, missing: int|float}>}
+     */
+    public function compare(Blueprint $blueprint, Assessment $assessment, User $person): array
+    {
+        $questions = BlueprintQuestions::of($blueprint, $person);
+        $ids = array_map(fn (Pick $pick): string => $pick->question, $assessment->picks());
+        foreach ($assessment->draws() as $draw) {
+            array_push($ids, ...array_slice($draw->pool, 0, $draw->count));
+        }
+        $taken = $questions->named($ids);
+        $available = Availability::of($blueprint, $questions->tallies());
+
+        return [
+            'places' => FoundAt::places($blueprint, $taken),
+            'available' => $available,
+            'short' => FoundAt::short($blueprint, $taken, $available),
+        ];
+    }
+
+    /** @return list<string> */
+    private static function named(Blueprint $blueprint): array
+    {
+        return array_merge(...array_values($blueprint->questions()), ...[[]]);
+    }
+}

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use App\Models\User;
+use App\Queries\BlueprintQuestions;
+use WideQuarry\Blueprints\Availability;
+use WideQuarry\Blueprints\Blueprint;
+use WideQuarry\Blueprints\Explained;
+use WideQuarry\Blueprints\FoundAt;
+use WideQuarry\Numbers\Exact;
+use WideQuarry\Selection\Balance;
+use WideQuarry\Selection\Candidate;
+use WideQuarry\Selection\Outcome;
+use WideQuarry\Selection\Problem;
+
+/** What came of a blueprint, as the screen shows it. */
+final class AssembledResource
+{
+    /**
+     * @param  array{problem: Problem, outcome: Outcome, availability: Availability}  $solved
+     * @return array<string, mixed>
+     */
+    public static function of(Blueprint $blueprint, array $solved, User $person): array
+    {
+        ['problem' => $problem, 'outcome' => $outcome, 'availability' => $availability] = $solved;
+        $tests = $outcome->tests ?? $outcome->nearest ?? [];
+        $ids = array_map(fn (Candidate $one): string => $one->id, array_merge(...$tests, ...[[]]));
+        $rows = BlueprintQuestions::rowsOf($ids, $person);
+        $bound = $outcome->bound;
+
+        return [
+            'possible' => $outcome->tests !== null,
+            'proved' => $outcome->isProved,
+            'seed' => $problem->seed->value,
+            'value' => Exact::decimal($outcome->value()) ?? '0',
+            'bound' => $bound === null ? null : Exact::decimal($bound),
+            'tests' => array_map(fn (array $taken): array => self::test($blueprint, $taken, $rows, $availability), $tests),
+            'reasons' => Explained::of($blueprint, $problem, $outcome, $availability),
+            'words' => $outcome->tests === null && ! $outcome->isProved ? $outcome->words() : [],
+        ];
+    }
+
+    /**
+     * @param  list<Candidate>  $taken
+     * @param  array<string, array<string, mixed>>  $rows
+     * @return array<string, mixed>
+     */
+    private static function test(Blueprint $blueprint, array $taken, array $rows, Availability $availability): array
+    {
+        $questions = [];
+        foreach ($taken as $candidate) {
+            if (isset($rows[$candidate->id])) {
+                $questions[] = [...$rows[$candidate->id], 'places' => FoundAt::of($blueprint, $candidate)];
+            }
+        }
+
+        return [
+            'questions' => $questions,
+            'totals' => Balance::totals($taken),
+            'places' => (object) FoundAt::places($blueprint, $taken),
+            'short' => FoundAt::short($blueprint, $taken, $availability),
+        ];
+    }
+}

@@ -1,0 +1,205 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Infrastructure\Cbc;
+use App\Models\Bank;
+use Illuminate\Support\Facades\DB;
+use Tests\Feature\World;
+use WideQuarry\Selection\Solver;
+
+/** Twelve questions: three of each difficulty from 1 to 4, of which the last of each is a draft. @return array<string, list<string>> */
+function quarryOf(World $world, ?string $topic = null): array
+{
+    $ids = [];
+    foreach (['1', '2', '3', '4'] as $difficulty) {
+        for ($i = 0; $i < 3; $i++) {
+            $ids[$difficulty][] = $id = $world->add("Q$difficulty$i");
+            DB::table('questions')->where('id', $id)->update(
+                ['difficulty' => $difficulty, 'status' => $i === 2 ? 'draft' : 'approved', 'points' => $i + 1, 'minutes' => 2],
+            );
+            if ($topic !== null) {
+                DB::table('question_topics')->insert(['question_id' => $id, 'topic_id' => $topic]);
+            }
+        }
+    }
+
+    return $ids;
+}
+
+/** A blueprint of one row of topics by difficulty. */
+function byDifficulty(World $world, string $topic, array $counts, array $more = []): string
+{
+    $columns = $cells = [];
+    foreach ($counts as $difficulty => $count) {
+        $columns[] = ['id' => "c$difficulty", 'title' => "Difficulty $difficulty", 'where' => ['difficulty' => [(string) $difficulty]]];
+        $cells[] = ['row' => 'r1', 'column' => "c$difficulty", 'count' => ['min' => $count, 'max' => $count]];
+    }
+    $rows = [
+        ['id' => 'r1', 'title' => 'Slate', 'where' => ['topic' => [$topic]]],
+        ['id' => 'r2', 'title' => 'No topic', 'where' => ['no' => ['topic']]],
+    ];
+
+    return $world->blueprint(['tables' => [['id' => 't1', 'rows' => $rows, 'columns' => $columns, 'cells' => $cells]], ...$more]);
+}
+
+it('says for every place how many there are, approved and not used lately', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['reader']);
+    $topic = $world->topic('Rocks', 'Slate');
+    quarryOf($world, $topic);
+    $path = '/blueprints/'.byDifficulty($world, $topic, ['1' => 1, '2' => 1]);
+    $places = ask('GET', "$path/availability")->assertOk()->json('data.places');
+
+    expect($places['t1|r1|c1'])->toBe(['have' => 3, 'usable' => 3, 'approved' => 2, 'unused' => 3, 'points' => '6'])
+        ->and($places['t1|r1|']['have'])->toBe(12)
+        ->and($places['t1||c1']['have'])->toBe(3)
+        ->and($places['t1|r2|']['have'])->toBe(1) // the question of the world has no topic
+        ->and($places['total']['have'])->toBe(13);
+});
+
+it('gives a test that meets the demands, the same again, and another', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['reader']);
+    $topic = $world->topic('Rocks', 'Slate');
+    $ids = quarryOf($world, $topic);
+    $path = '/blueprints/'.byDifficulty($world, $topic, ['1' => 1, '2' => 2], ['total' => ['points' => ['min' => 5]]]);
+    $solve = fn (array|stdClass $body): array => ask('POST', "$path/assemble", $body)->assertOk()->json('data');
+    $questions = fn (array $found): array => array_column($found['tests'][0]['questions'], 'id');
+    $first = $solve(new stdClass);
+
+    expect($first['possible'])->toBeTrue()
+        ->and($first['tests'][0]['totals']['count'])->toBe(3)
+        ->and($first['tests'][0]['totals']['points'])->toBeGreaterThanOrEqual(5)
+        ->and($first['tests'][0]['places']['t1|r1|c2']['count'])->toBe(2)
+        ->and($questions($solve(new stdClass)))->toBe($questions($first));
+    $other = $questions($solve(['apart' => $questions($first)]));
+    expect(count(array_intersect($other, $questions($first))))->toBe(1); // two of three of difficulty 2, twice
+    $kept = $ids['1'][0];
+    expect($questions($solve(['kept' => [$kept]])))->toContain($kept)
+        ->and($questions($solve(['without' => [$questions($first)[0]]])))->not->toContain($questions($first)[0]);
+});
+
+it('says in words what is short, and what asking for less gives', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $topic = $world->topic('Rocks', 'Slate');
+    quarryOf($world, $topic);
+    $id = byDifficulty($world, $topic, ['4' => 6, '1' => 1], ['statuses' => ['approved']]);
+    $found = ask('POST', "/blueprints/$id/assemble", new stdClass)->assertOk()->json('data');
+
+    expect($found['possible'])->toBeFalse()
+        ->and($found['reasons'])->toHaveCount(1)
+        ->and($found['reasons'][0]['sentence'])
+        ->toBe('Slate, Difficulty 4 asks for 6; the banks have 3, of which 1 has a status that may not be taken.')
+        ->and(array_column($found['reasons'][0]['offers'], 'label'))->toBe(['Ask for 2–6', 'Ask for 3, with the draft'])
+        ->and($found['tests'][0]['short'][0])->toMatchArray(['place' => 't1|r1|c4', 'found' => 2, 'missing' => 4]);
+    foreach ($found['reasons'][0]['offers'] as $i => $offer) {
+        $version = $i + 1;
+        ask('PUT', "/blueprints/$id", ['content' => $offer['blueprint']], ['If-Match' => "\"$version\""])->assertOk();
+        expect(ask('POST', "/blueprints/$id/assemble", new stdClass)->json('data.possible'))->toBeTrue();
+    }
+});
+
+it('makes assessments that know their blueprint, in sections, and says what is short later', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $topic = $world->topic('Rocks', 'Slate');
+    quarryOf($world, $topic);
+    $id = byDifficulty($world, $topic, ['2' => 1, '1' => 1], ['into' => ['sections' => 'columns']]);
+    $tests = ask('POST', "/blueprints/$id/assemble", ['tests' => 2])->assertOk()->json('data.tests');
+    $given = array_map(fn (array $test): array => array_column($test['questions'], 'id'), $tests);
+    expect(array_intersect(...$given))->toBe([]);
+    $made = ask('POST', "/blueprints/$id/assessments", ['title' => 'Unit 3', 'bank' => 'rocks', 'tests' => $given, 'course' => 'Earth'])
+        ->assertStatus(201)
+        ->json('data');
+    expect(array_column($made, 'title'))->toBe(['Unit 3 A', 'Unit 3 B']);
+    $content = ask('GET', "/assessments/{$made[0]['id']}")->assertOk()->json('data.content');
+    expect(array_column($content['sections'], 'title'))->toBe(['Difficulty 2', 'Difficulty 1'])
+        ->and($content['blueprint']['id'])->toBe($id)
+        ->and(ask('GET', "/assessments/{$made[0]['id']}/blueprint")->assertOk()->json('data.short'))->toBe([]);
+    $content['sections'][0]['entries'] = [];
+    ask('PUT', "/assessments/{$made[0]['id']}", ['content' => $content], ['If-Match' => '"1"'])->assertOk();
+    expect(ask('GET', "/assessments/{$made[0]['id']}/blueprint")->json('data.short.0'))
+        ->toMatchArray(['place' => 't1|r1|c2', 'found' => 0, 'missing' => 1]);
+});
+
+it('draws from all questions that meet the same demands', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $topic = $world->topic('Rocks', 'Slate');
+    $ids = quarryOf($world, $topic);
+    $id = byDifficulty($world, $topic, ['1' => 2, '2' => 3], ['into' => ['as' => 'draws']]);
+    $test = ask('POST', "/blueprints/$id/assemble", new stdClass)->assertOk()->json('data.tests.0.questions');
+    $made = ask('POST', "/blueprints/$id/assessments", ['title' => 'T', 'bank' => 'rocks', 'tests' => [array_column($test, 'id')]])
+        ->assertStatus(201)
+        ->json('data.0.id');
+    $entries = ask('GET', "/assessments/$made")->json('data.content.sections.0.entries');
+    expect($entries[0])->toMatchArray(['draw' => 2, 'title' => 'Slate, Difficulty 1'])
+        ->and($entries[0]['pool'])->toEqualCanonicalizing($ids['1'])
+        ->and(array_column($entries, 'question'))->toEqualCanonicalizing($ids['2']);
+});
+
+it('is made like an assessment, without its questions', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $topic = $world->topic('Rocks', 'Slate');
+    $ids = quarryOf($world, $topic);
+    $asks = [$ids['1'][0], $ids['1'][1], $ids['3'][0]];
+    $asked = ask('POST', '/assessments', ['title' => 'T', 'bank' => 'rocks', 'questions' => $asks])->json('data.id');
+    $made = ask('POST', '/blueprints', ['title' => 'Like T', 'bank' => 'rocks', 'assessment' => $asked])->assertStatus(201)->json('data');
+    expect(array_column($made['content']['tables'][0]['columns'], 'title'))->toBe(['1', '3']);
+    $found = ask('POST', "/blueprints/{$made['id']}/assemble", new stdClass)->json('data');
+    // of difficulty 1 only one is left, so it says so
+    expect($found['possible'])->toBeFalse()->and(array_column($found['reasons'], 'id'))->toBe(['t1|r1|c1', 'r1']);
+});
+
+it('counts nothing of banks one cannot view, and says so', function (): void {
+    $world = new World;
+    $secret = Bank::query()->create(['slug' => 'secret', 'name' => 'Secret']);
+    $id = $world->blueprint();
+    DB::table('questions')->where('id', $world->add('Hidden'))->update(['bank_id' => $secret->id]);
+    DB::table('blueprints')->where('id', $id)->update(['content' => json_encode(World::blueprintOf($id, $secret->id))]);
+    $this->actingAs($world->people['writer']);
+
+    expect(ask('GET', "/blueprints/$id/availability")->json('data'))->toMatchArray(['hidden_banks' => 1])
+        ->and(ask('GET', "/blueprints/$id/availability")->json('data.places.total.have'))->toBe(0)
+        ->and(ask('GET', "/blueprints/$id/questions?place=total")->json('data'))->toBe([])
+        ->and(ask('POST', "/blueprints/$id/assemble", new stdClass)->json('data.possible'))->toBeFalse();
+    // what stood there may stay when something else is changed
+    $content = [...World::blueprintOf($id, $secret->id), 'title' => 'Renamed'];
+    ask('PUT', "/blueprints/$id", ['content' => $content], ['If-Match' => '"1"'])->assertOk();
+});
+
+it('says that the solver is missing', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $this->app->instance(Solver::class, new Cbc('/nowhere/cbc'));
+    $answer = ask('POST', "/blueprints/{$world->blueprint()}/assemble", new stdClass);
+    expect($answer->status())->toBe(422)->and($answer->json('detail'))->toContain('is not installed');
+});
+
+it('refuses what is no blueprint, at its place', function (array $more, string $path): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = $world->blueprint();
+    $content = [...World::blueprintOf($id, $world->bank->id), ...$more];
+    $answer = ask('PUT', "/blueprints/$id", ['content' => $content], ['If-Match' => '"1"']);
+    expect($answer->status())->toBe(422)->and($answer->json('path'))->toBe($path);
+})->with(fn (): array => [
+    'a range upside down' => [['total' => ['points' => ['min' => 4, 'max' => 3]]], '/total/points'],
+    'a cell of no row' => [['tables' => [['id' => 't1', 'cells' => [['row' => 'x', 'column' => null]]]]], '/tables/0/cells/0/row'],
+    'three levels' => [
+        ['tables' => [['id' => 't1', 'rows' => [['id' => 'a', 'lines' => [['id' => 'b', 'lines' => [['id' => 'c']]]]]]]]],
+        '/tables/0/rows/0/lines/0/lines',
+    ],
+    'a condition that is none' => [
+        ['tables' => [['id' => 't1', 'rows' => [['id' => 'a', 'where' => ['colour' => ['red']]]]]]],
+        '/tables/0/rows/0/where/colour',
+    ],
+    'too many cells' => [
+        ['tables' => [['id' => 't1', 'cells' => array_fill(0, 1001, ['row' => null, 'column' => null])]]],
+        '/tables/0/cells',
+    ],
+    'an unknown rule' => [['rules' => [['id' => 'r1', 'rule' => 'none_at_all']]], '/rules/0/rule'],
+]);

@@ -301,6 +301,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::delete('blueprints/{blueprint}', [BlueprintController::class, 'destroy'])->whereUuid('blueprint');
     Route::post('blueprints/{blueprint}/restore', [BlueprintController::class, 'restore'])->whereUuid('blueprint');
     Route::get('blueprints/{blueprint}/availability', [BlueprintController::class, 'availability'])->whereUuid('blueprint');
+    Route::get('blueprints/{blueprint}/values', [BlueprintController::class, 'values'])->whereUuid('blueprint');
     Route::get('blueprints/{blueprint}/questions', [BlueprintController::class, 'questions'])->whereUuid('blueprint');
     Route::post('blueprints/{blueprint}/assemble', [AssembleController::class, 'solve'])
         ->whereUuid('blueprint')

@@ -71,6 +71,13 @@ export const screens: Screen[] = [
     'Assessment',
     ({ id }) => [`/assessments/${id}`],
   ),
+  screen('/blueprints', () => import('./features/blueprints/Blueprints'), 'Blueprints'),
+  screen(
+    '/blueprints/:id',
+    () => import('./features/blueprints/Blueprint'),
+    'Blueprint',
+    ({ id }) => [`/blueprints/${id}`],
+  ),
   screen('/assessments/:id/run', () => import('./features/assessments/run/Run'), 'Run'),
   screen('/assessments/:id/print', () => import('./features/assessments/Print'), 'Print'),
   screen('/assessments/:id/entries/:entry', () => import('./features/assessments/EntryDesk'), 'EntryDesk'),

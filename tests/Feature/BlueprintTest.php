@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Infrastructure\Cbc;
 use App\Models\Bank;
+use App\Queries\BlueprintValues;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
 use WideQuarry\Selection\Solver;
@@ -203,3 +204,20 @@ it('refuses what is no blueprint, at its place', function (array $more, string $
     ],
     'an unknown rule' => [['rules' => [['id' => 'r1', 'rule' => 'none_at_all']]], '/rules/0/rule'],
 ]);
+
+it('lists the values of every attribute that can become rows', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['reader']);
+    $topic = $world->topic('Rocks', 'Slate');
+    quarryOf($world, $topic);
+    $id = $world->blueprint();
+    $values = fn (string $of): array => ask('GET', "/blueprints/$id/values?of=$of")->assertOk()->json('data');
+    foreach (BlueprintValues::ATTRIBUTES as $attribute) {
+        $values($attribute);
+    }
+    expect(array_map(fn (array $one): array => [$one['title'], $one['depth'], $one['count']], $values('topic')))
+        ->toBe([['Rocks', 0, 12], ['Slate', 1, 12]])
+        ->and(array_column($values('difficulty'), 'value'))->toBe(['1', '2', '3', '4'])
+        ->and(array_column($values('points'), 'where'))->toContain(['points' => ['2..2']]);
+    ask('GET', "/blueprints/$id/values?of=colour")->assertStatus(422);
+});

@@ -484,6 +484,10 @@ return [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ["/blueprints/{$w->blueprint()}/availability", null],
     ],
+    'GET api/v1/blueprints/{blueprint}/values' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/blueprints/{$w->blueprint()}/values?of=topic", null],
+    ],
     'GET api/v1/blueprints/{blueprint}/questions' => [
         [401, 404, 200, 200, 200, 200, 404],
         fn (World $w): array => ["/blueprints/{$w->blueprint()}/questions?place=t1|r1|c1", null],

@@ -106,15 +106,11 @@ final class AssembleController
         if ($title === '') {
             throw Refused::because('assessment.no_title', Message::of('app.http.controllers.assessment-needs-name'), '/title');
         }
-        $tests = [];
-        foreach ($fields->need('tests')->list('tests', Problem::TESTS) as $i => $ids) {
-            $tests[] = self::uuids(Fields::of((object) ['questions' => $ids], "/tests/$i", ['questions']), 'questions');
-        }
         $made = $make->handle(
             $blueprint->document(),
             $title,
             $bank->id,
-            $tests,
+            self::tests($fields->need('tests')),
             Seed::of($fields->int('seed', 1, 0, Seed::MAX)),
             AssessmentPlace::read($fields, null)->columns(),
             User::asking($request),
@@ -124,6 +120,17 @@ final class AssembleController
             fn (Assessment $one): array => ['id' => $one->id, 'title' => $one->title],
             $made,
         )], 201);
+    }
+
+    /** @return list<list<string>> */
+    private static function tests(Fields $fields): array
+    {
+        $tests = [];
+        foreach ($fields->list('tests', Problem::TESTS) as $i => $ids) {
+            $tests[] = self::uuids(Fields::of((object) ['questions' => $ids], "/tests/$i", ['questions']), 'questions');
+        }
+
+        return $tests;
     }
 
     private function solved(Request $request, Document $blueprint, AssembleBlueprint $assemble): JsonResponse

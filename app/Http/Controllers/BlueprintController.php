@@ -14,8 +14,10 @@ use App\Models\Assessment;
 use App\Models\Bank;
 use App\Models\Blueprint;
 use App\Models\User;
+use App\Policies\ReadableIds;
 use App\Queries\BlueprintQuestions;
 use App\Queries\Blueprints;
+use App\Queries\BlueprintValues;
 use App\Queries\LikeAssessment;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -158,6 +160,19 @@ final class BlueprintController
         }
 
         return new JsonResponse(['data' => BlueprintQuestions::of($document, User::asking($request))->rows($needs, self::PAGE, $from)]);
+    }
+
+    #[Operation(
+        'The values of an attribute (?of=topic) in the banks of a blueprint that one may read, so that they can become rows or columns',
+        response: ['data' => 'BlueprintValue[]'],
+    )]
+    public function values(Request $request, Blueprint $blueprint): JsonResponse
+    {
+        Gate::authorize('view', $blueprint);
+        $of = $request->query('of');
+        $banks = array_keys(ReadableIds::of(User::asking($request))->banks($blueprint->document()->banks));
+
+        return new JsonResponse(['data' => BlueprintValues::of(is_string($of) ? $of : '', $banks)]);
     }
 
     private function answer(Blueprint $blueprint): JsonResponse

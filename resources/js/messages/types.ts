@@ -1147,6 +1147,275 @@ export type Messages = {
     copied: (values: { name: Words; n: number }) => string
     sharedWithNone: string
   }
+  blueprints: {
+    title: string
+    make: string
+    create: string
+    duplicate: string
+    search: string
+    empty: string
+    emptyNext: string
+    noneFound: string
+    binEmpty: string
+    binned: (values: { title: Words }) => string
+    menuOf: (values: { title: Words }) => string
+    madeOf: string
+    bankAbout: string
+    likeTitle: (values: { title: Words }) => string
+    likeAssessment: string
+    likeAbout: string
+    conflict: string
+    all: string
+    cellWrong: string
+    rangeWrong: string
+    cellName: (values: { name: Words }) => string
+    cellOpen: (values: { n: number; name: Words }) => string
+    cellAbout: (values: { have: number; approved: Words; unused: Words }) => string
+    cellMore: (values: { approved: Words; isUnused: string | boolean; unused: Words }) => string
+    found: (values: { n: Words }) => string
+    of: (values: { n: Words }) => string
+    ofPoints: (values: { n: number }) => string
+    table: string
+    tableBody: string
+    wholeTable: string
+    wanted: string
+    sum: string
+    row: string
+    addRows: string
+    addColumns: string
+    addGo: string
+    adding: {
+      rows: string
+      columns: string
+      'split rows': string
+      'split columns': string
+    }
+    countIn: string
+    measures: {
+      count: string
+      points: string
+    }
+    tableMenu: string
+    splitRows: string
+    unsplitRows: string
+    splitColumns: string
+    unsplitColumns: string
+    othersToo: string
+    onlyCells: string
+    clearCells: string
+    removeTable: string
+    addTable: string
+    removeLine: (values: { name: Words }) => string
+    tagThese: (values: { n: Words }) => string
+    tableEmpty: string
+    tableEmptyMore: string
+    usedSince: (values: { day: Words }) => string
+    unusedSince: (values: { day: Words }) => string
+    difficulties: (values: { from: Words; to: Words }) => string
+    none: {
+      topic: string
+      standard: string
+      folder: string
+      difficulty: string
+      level: string
+      purpose: string
+      tag: string
+      source: string
+      author: string
+      other: string
+    }
+    attributes: {
+      topic: string
+      standard: string
+      folder: string
+      kind: string
+      difficulty: string
+      level: string
+      purpose: string
+      tag: string
+      source: string
+      work: string
+      author: string
+      marks: string
+      points: string
+      status: string
+      has: string
+      language: string
+      bank: string
+      used: string
+    }
+    add: {
+      about: string
+      of: string
+      since: string
+      search: string
+      nothing: string
+      values: string
+      all: string
+      clear: string
+      become: string
+      each: string
+      together: string
+    }
+    from: string
+    addBank: string
+    removeBank: (values: { name: Words }) => string
+    hiddenBank: string
+    hiddenBanks: (values: { n: number }) => string
+    status: string
+    scopeStatus: {
+      approved: string
+      reviewed: string
+      any: string
+    }
+    statuses: {
+      approved: string
+      in_review: string
+      draft: string
+      retired: string
+    }
+    markUnused: string
+    totalThere: (values: { n: number }) => string
+    rules: {
+      title: string
+      total: string
+      totals: {
+        points: string
+        count: string
+        minutes: string
+        words: string
+      }
+      any: string
+      add: string
+      addGo: string
+      remove: string
+      removeOne: (values: { name: Words }) => string
+      howMany: string
+      ofWhat: string
+      day: string
+      from: string
+      to: string
+      and: string
+      between: (values: { min: Words; max: Words }) => string
+      weight: string
+      atMost: string
+      withSame: string
+      attributes: {
+        stimulus: string
+        topic: string
+        tag: string
+        source: string
+        work: string
+        author: string
+        kind: string
+      }
+      allOrNone: string
+      unusedSince: string
+      keySpread: string
+      keySpreadEnd: string
+      mean: string
+      someOf: (values: { what: Words }) => string
+      pictures: string
+      notIn: string
+      addAssessment: string
+      goneAssessment: string
+      goneQuestion: string
+      named: {
+        must_include: string
+        exclude: string
+        never_together: string
+      }
+      fromTray: (values: { n: number }) => string
+      fromTrayAbout: string
+      prefer: (values: { what: Words }) => string
+      someTitle: string
+      wishTitle: string
+      offers: {
+        at_most: string
+        all_or_none: string
+        unused_since: string
+        not_in: string
+        pictures: string
+        some: string
+        must_include: string
+        exclude: string
+        never_together: string
+        key_spread: string
+        mean_difficulty: string
+        wish: string
+      }
+    }
+    testsAtOnce: string
+    withCommon: string
+    commonEnd: string
+    demands: string
+    assemble: string
+    another: string
+    assembling: string
+    stale: string
+    impossible: string
+    notInTime: string
+    together: string
+    relaxed: string
+    askedFound: string
+    asked: string
+    foundShort: string
+    foundTotals: (values: { asked: Words; found: Words; points: number; minutes: number }) => string
+    foundQuestions: string
+    testTitle: (values: { n: number; points: number }) => string
+    testsTitle: (values: { n: Words }) => string
+    testLetter: (values: { letter: Words }) => string
+    testColumns: {
+      questions: string
+      points: string
+      minutes: string
+      difficulty: string
+    }
+    nearest: (values: { n: number }) => string
+    notProved: (values: { value: Words }) => string
+    exchange: string
+    exchangeOf: (values: { title: Words }) => string
+    exchanged: (values: { before: Words; after: Words }) => string
+    noExchange: string
+    nothingFound: string
+    lock: string
+    unlock: string
+    lockOf: (values: { title: Words }) => string
+    makeButton: (values: { n: number }) => string
+    makeTitle: (values: { n: number }) => string
+    makeGo: (values: { n: number }) => string
+    makeShort: string
+    made: (values: { n: number; title: Words }) => string
+    layout: {
+      sections: string
+      sectionsOf: {
+        one: string
+        rows: string
+        columns: string
+      }
+      order: string
+      orderOf: {
+        table: string
+        difficulty: string
+        topic: string
+      }
+      as: string
+      asOf: {
+        picks: string
+        draws: string
+      }
+    }
+    begin: string
+    beginNext: string
+    toChooseFrom: (values: { n: number }) => string
+    closePlace: string
+    placeEmpty: string
+    firstHundred: string
+    usedOn: (values: { day: Words }) => string
+    key: string
+    mustInclude: string
+    leaveOut: string
+  }
   carry: {
     command: string
     title: string

@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
+import { useNavigate } from 'react-router'
 import { assessmentsQuery, assessmentTopicsQuery } from '@/api/assembly'
 import { useAddress } from '@/lib/useAddress'
 import { useWide } from '@/lib/useWide'
@@ -24,6 +25,7 @@ const choice =
 /** The assessments one may read: in folders, searched, narrowed; those opened last come first. */
 export function Assessments() {
   const { address, set, change } = useAddress()
+  const navigate = useNavigate()
   const isBin = address.get('is') === 'binned'
   const query = useQuery({ ...assessmentsQuery, enabled: !isBin })
   const rows = query.data ?? []
@@ -163,6 +165,7 @@ export function Assessments() {
           {!isBin && some.length > 1 ? (
             <Button onClick={() => setDoing('merge')}>{texts.assembly.merge.go({ n: some.length })}</Button>
           ) : null}
+          {isBin ? null : <Button onClick={() => navigate('/blueprints')}>{texts.blueprints.title}</Button>}
           <Button onClick={() => set('is', isBin ? '' : 'binned')}>{isBin ? texts.assembly.toList : texts.assembly.bin}</Button>
           <Button look="primary" onClick={() => setMaking(true)}>
             {texts.assembly.make}

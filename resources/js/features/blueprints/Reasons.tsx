@@ -1,0 +1,35 @@
+import type { Assembled, BlueprintContent } from '@/api/blueprints'
+import { texts } from '@/messages'
+import { Button } from '@/ui/Button'
+
+const words = texts.blueprints
+
+/** Why there is no test: what cannot hold together, and what asking for less would say; a click asks for it. */
+export function Reasons({ found, mayWrite, onTake }: { found: Assembled; mayWrite: boolean; onTake: (content: BlueprintContent) => void }) {
+  if (found.possible) return null
+  return (
+    <section aria-label={words.impossible} className="mb-4 rounded-ui border border-attention bg-attention-tint p-3" role="status">
+      <h2 className="font-semibold text-attention">{found.proved ? words.impossible : words.notInTime}</h2>
+      {found.reasons.length > 1 ? <p>{words.together}</p> : null}
+      {found.words.map((sentence) => (
+        <p key={sentence}>{sentence}</p>
+      ))}
+      <ul className="flex flex-col gap-2 pt-1">
+        {found.reasons.map((reason) => (
+          <li key={reason.id}>
+            <p>{reason.sentence}</p>
+            {mayWrite && reason.offers.length > 0 ? (
+              <p className="flex flex-wrap gap-2 pt-1">
+                {reason.offers.map((offer) => (
+                  <Button key={offer.label} onClick={() => onTake(offer.blueprint)}>
+                    {offer.label}
+                  </Button>
+                ))}
+              </p>
+            ) : null}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

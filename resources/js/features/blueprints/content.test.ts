@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest'
+import type { BlueprintTable } from '@/api/blueprints'
+import { cellAt, freshId, shownLines, withCell, withLines, withoutLine, withoutSplit, withSplit } from './content'
+
+const table: BlueprintTable = {
+  id: 't1',
+  rows: [
+    { id: 'r1', title: 'Rivers', where: { topic: ['a'] } },
+    { id: 'r2', title: 'Rocks', where: { topic: ['b'] } },
+  ],
+  columns: [{ id: 'c1', title: '3', where: { difficulty: ['3'] } }],
+  cells: [
+    { row: 'r1', column: 'c1', count: { min: 2, max: 2 } },
+    { row: 'r2', column: null, count: { min: 1, max: 3 } },
+  ],
+}
+
+describe('a table of demands', () => {
+  it('has one cell at a place, and none when it is emptied', () => {
+    const changed = withCell(table, 'r1', 'c1', { all: true })
+    expect(cellAt(changed, 'r1', 'c1')).toEqual({ row: 'r1', column: 'c1', all: true })
+    expect(withCell(changed, 'r1', 'c1', undefined).cells).toHaveLength(1)
+  })
+
+  it('adds lines that are not there yet, under ids of their own', () => {
+    const added = withLines(
+      table,
+      'rows',
+      [
+        { title: 'Rocks', where: { topic: ['b'] } },
+        { title: 'Maps', where: { topic: ['c'] } },
+      ],
+      'topic',
+    )
+    expect(added.rows?.map((line) => line.id)).toEqual(['r1', 'r2', 'r3'])
+    expect(freshId({ ...table, rows: [{ id: 'r3' }] }, 'rows')).toBe('r2')
+  })
+
+  it('loses the cells of a line that goes', () => {
+    expect(withoutLine(table, 'rows', 'r2').cells).toEqual([table.cells?.[0]])
+    expect(withoutLine(table, 'columns', 'c1').cells).toEqual([table.cells?.[1]])
+  })
+
+  it('splits every row, and puts them together again', () => {
+    const kinds = [
+      { title: 'Choice', where: { kind: ['choice'] } },
+      { title: 'Text', where: { kind: ['text'] } },
+    ]
+    const split = withSplit(table, 'rows', kinds)
+    expect(shownLines(split.rows)).toHaveLength(4)
+    expect(new Set(shownLines(split.rows).map(({ line }) => line.id)).size).toBe(4)
+    expect(split.cells).toEqual([])
+    expect(shownLines(withoutSplit(split, 'rows').rows)).toHaveLength(2)
+  })
+})

@@ -14,6 +14,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Blueprints\Blueprint;
+use WideQuarry\Blueprints\FoundAt;
 use WideQuarry\Blueprints\Reduction;
 use WideQuarry\Blueprints\Tally;
 use WideQuarry\Numbers\Exact;
@@ -262,6 +263,35 @@ final class BlueprintQuestions
         }
 
         return array_values(array_filter(array_map(fn (string $id): ?Candidate => $found[$id] ?? null, $ids)));
+    }
+
+    /**
+     * The cells that ask for something each of some questions counts for.
+     *
+     * @param  list<string>  $ids
+     * @return array<string, list<string>> question → cells
+     */
+    public function cells(array $ids): array
+    {
+        $cells = [];
+        foreach ($this->named($ids) as $candidate) {
+            $cells[$candidate->id] = FoundAt::of($this->blueprint, $candidate);
+        }
+
+        return $cells;
+    }
+
+    /**
+     * Questions of the first cell that a question counts for.
+     *
+     * @return list<string>
+     */
+    public function alike(string $question, int $most): array
+    {
+        $cell = $this->cells([$question])[$question][0] ?? null;
+        $needs = $cell === null ? null : $this->blueprint->needs($cell);
+
+        return $needs === null ? [] : array_values(array_filter(array_column($this->rows($needs, $most, 0), 'id'), is_string(...)));
     }
 
     /** Whether some of what may be taken was not fetched the last time. */

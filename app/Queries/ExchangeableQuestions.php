@@ -24,6 +24,9 @@ final class ExchangeableQuestions
     /** As many as there are keys to take one. */
     private const SHOWN = 9;
 
+    /** What it costs to leave the cell of the blueprint: more than any other demand. */
+    private const OTHER_CELL = 100;
+
     /** So many are compared of each sort. */
     private const LOOKED_AT = 400;
 
@@ -68,15 +71,26 @@ final class ExchangeableQuestions
                 $person,
             ),
         ];
+        $cells = $assessment->blueprint === null ? null : BlueprintQuestions::of($assessment->blueprint, $person);
+        $there = $cells?->alike($pick->question, self::LOOKED_AT) ?? [];
+        if ($there !== []) {
+            array_push($rows, ...self::rows('questions.id = ANY (?::uuid[])', ['{'.implode(',', $there).'}'], $taken, $person));
+        }
         /** @var list<Row> $rows */
         $rows = array_values(array_column($rows, null, 'id'));
         $ids = [$asked->id, ...array_map(fn (\stdClass $row): string => $row->id, $rows)];
         [$topics, $standards] = [Topics::paths($ids), QuestionStandards::names($ids)];
         $wanted = self::demands($asked, $topics[$asked->id] ?? [], $standards[$asked->id] ?? []);
+        $places = $cells?->cells($ids) ?? [];
         $near = [];
         foreach ($rows as $row) {
             $its = self::demands($row, $topics[$row->id] ?? [], $standards[$row->id] ?? []);
-            $near[] = [$wanted->distance($its), $row, $wanted->unmetBy($its)];
+            $isSame = ($places[$asked->id] ?? []) === ($places[$row->id] ?? []);
+            $near[] = [
+                $wanted->distance($its) + ($isSame ? 0 : self::OTHER_CELL),
+                $row,
+                [...$isSame ? [] : ['cell'], ...$wanted->unmetBy($its)],
+            ];
         }
         usort($near, fn (array $a, array $b): int => [$a[0], $a[1]->title, $a[1]->id] <=> [$b[0], $b[1]->title, $b[1]->id]);
 

@@ -71,10 +71,10 @@ export const screens: Screen[] = [
     'Assessment',
     ({ id }) => [`/assessments/${id}`],
   ),
-  screen('/blueprints', () => import('./features/blueprints/Blueprints'), 'Blueprints'),
+  screen('/blueprints', () => import('./features/assessments/blueprints/Blueprints'), 'Blueprints'),
   screen(
     '/blueprints/:id',
-    () => import('./features/blueprints/Blueprint'),
+    () => import('./features/assessments/blueprints/Blueprint'),
     'Blueprint',
     ({ id }) => [`/blueprints/${id}`],
   ),

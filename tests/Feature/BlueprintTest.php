@@ -93,7 +93,7 @@ it('says in words what is short, and what asking for less gives', function (): v
         ->and($found['reasons'])->toHaveCount(1)
         ->and($found['reasons'][0]['sentence'])
         ->toBe('Slate, Difficulty 4 asks for 6; the banks have 3, of which 1 has a status that may not be taken.')
-        ->and(array_column($found['reasons'][0]['offers'], 'label'))->toBe(['Ask for 2–6', 'Ask for 3, with the draft'])
+        ->and(array_column($found['reasons'][0]['offers'], 'label'))->toBe(['Ask for 2', 'Ask for 3, with the draft'])
         ->and($found['tests'][0]['short'][0])->toMatchArray(['place' => 't1|r1|c4', 'found' => 2, 'missing' => 4]);
     foreach ($found['reasons'][0]['offers'] as $i => $offer) {
         $version = $i + 1;
@@ -220,4 +220,23 @@ it('lists the values of every attribute that can become rows', function (): void
         ->and(array_column($values('difficulty'), 'value'))->toBe(['1', '2', '3', '4'])
         ->and(array_column($values('points'), 'where'))->toContain(['points' => ['2..2']]);
     ask('GET', "/blueprints/$id/values?of=colour")->assertStatus(422);
+});
+
+it('offers for exchange those of the same cell first', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $topic = $world->topic('Rocks', 'Slate');
+    $ids = quarryOf($world, $topic);
+    $id = byDifficulty($world, $topic, ['1' => 1, '2' => 1]);
+    $test = ask('POST', "/blueprints/$id/assemble", new stdClass)->json('data.tests.0.questions');
+    $made = ask('POST', "/blueprints/$id/assessments", ['title' => 'T', 'bank' => 'rocks', 'tests' => [array_column($test, 'id')]])
+        ->json('data.0.id');
+    $first = array_values(array_intersect(array_column($test, 'id'), $ids['1']))[0];
+    // the nearest of another cell differs in less than those of the same: points and minutes
+    DB::table('questions')->whereIn('id', array_diff($ids['1'], [$first]))->update(['points' => 9, 'minutes' => 9]);
+    DB::table('questions')->whereIn('id', $ids['2'])->update(['difficulty' => 2]);
+    $others = ask('GET', "/assessments/$made/entries/e-".str_replace('-', '', $first).'/others')->assertOk()->json('data');
+
+    expect(array_slice(array_column($others, 'id'), 0, 2))->toEqualCanonicalizing(array_values(array_diff($ids['1'], [$first])))
+        ->and($others[2]['differs'])->toContain('cell');
 });

@@ -80,7 +80,8 @@ final readonly class AssembleBlueprint
     /**
      * What an assessment has of what a blueprint asks for. Of a draw as many of its pool count as it draws.
      *
-     * @return array{places: array<string, array{count: int, points: int|float}>, available: Availability,
+     * @return array{places: array<string, array{count: int, points: int|float}>, questions: array<string, list<string>>,
+     *     available: Availability,
      *     short: list<array{place: string, name: string, measure: string, asked: string, found: int|float, missing: int|float}>}
      */
     public function compare(Blueprint $blueprint, Assessment $assessment, User $person): array
@@ -92,9 +93,14 @@ final readonly class AssembleBlueprint
         }
         $taken = $questions->named($ids);
         $available = Availability::of($blueprint, $questions->tallies());
+        $cells = [];
+        foreach ($taken as $candidate) {
+            $cells[$candidate->id] = FoundAt::of($blueprint, $candidate);
+        }
 
         return [
             'places' => FoundAt::places($blueprint, $taken),
+            'questions' => $cells,
             'available' => $available,
             'short' => FoundAt::short($blueprint, $taken, $available),
         ];

@@ -77,7 +77,11 @@ final class AssembleController
 
         $compared = $assemble->compare(self::blueprintOf($assessment), $assessment->document(), User::asking($request));
 
-        return new JsonResponse(['data' => $compared]);
+        return new JsonResponse(['data' => [
+            ...$compared,
+            'places' => (object) $compared['places'],
+            'questions' => (object) $compared['questions'],
+        ]]);
     }
 
     #[Operation(

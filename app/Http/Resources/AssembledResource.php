@@ -6,6 +6,7 @@ namespace App\Http\Resources;
 
 use App\Models\User;
 use App\Queries\BlueprintQuestions;
+use WideQuarry\Blueprints\Arrangement;
 use WideQuarry\Blueprints\Availability;
 use WideQuarry\Blueprints\Blueprint;
 use WideQuarry\Blueprints\Explained;
@@ -51,9 +52,10 @@ final class AssembledResource
     private static function test(Blueprint $blueprint, array $taken, array $rows, Availability $availability): array
     {
         $questions = [];
-        foreach ($taken as $candidate) {
-            if (isset($rows[$candidate->id])) {
-                $questions[] = [...$rows[$candidate->id], 'places' => FoundAt::of($blueprint, $candidate)];
+        $known = array_column($taken, null, 'id');
+        foreach (self::inOrder($blueprint, $taken) as $id) {
+            if (isset($rows[$id])) {
+                $questions[] = [...$rows[$id], 'places' => FoundAt::of($blueprint, $known[$id])];
             }
         }
 
@@ -63,5 +65,23 @@ final class AssembledResource
             'places' => (object) FoundAt::places($blueprint, $taken),
             'short' => FoundAt::short($blueprint, $taken, $availability),
         ];
+    }
+
+    /**
+     * As they will stand in the assessment.
+     *
+     * @param  list<Candidate>  $taken
+     * @return list<string>
+     */
+    private static function inOrder(Blueprint $blueprint, array $taken): array
+    {
+        $ids = [];
+        foreach (Arrangement::of($blueprint, $taken) as $section) {
+            foreach ($section['entries'] as $entry) {
+                $ids[] = $entry['question'] ?? '';
+            }
+        }
+
+        return $ids;
     }
 }

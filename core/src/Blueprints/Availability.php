@@ -31,7 +31,7 @@ final readonly class Availability implements \JsonSerializable
     /**
      * @param  list<string>  $needs
      * @param  list<Tally>  $tallies
-     * @return array{have: int, usable: int, approved: int, unused: int, points: string} usable: of a status that may be taken
+     * @return array{have: int, usable: int, approved: int, unused: int, points: string} usable: of a status that may be taken; unused: of those
      */
     public static function counted(Blueprint $blueprint, array $needs, array $tallies): array
     {
@@ -45,7 +45,7 @@ final readonly class Availability implements \JsonSerializable
             $have += $tally->count;
             $usable += $isUsable ? $tally->count : 0;
             $approved += $tally->status === 'approved' ? $tally->count : 0;
-            $unused += $tally->isUnused ? $tally->count : 0;
+            $unused += $isUsable && $tally->isUnused ? $tally->count : 0;
             $points = $isUsable ? $points->plus(Exact::of($tally->points)) : $points;
         }
 

@@ -117,6 +117,10 @@ final class Relaxed
         foreach (self::merged((array) $cell, $fields) as $name => $value) {
             $cell->{$name} = $value;
         }
+        $least = is_array($fields['count'] ?? null) ? $fields['count']['min'] ?? null : null;
+        if ($least !== null) {
+            $cell->count = (object) ['min' => $least, 'max' => $least]; // there are no more, so a range says nothing
+        }
 
         return $cell;
     }

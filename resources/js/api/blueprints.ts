@@ -77,6 +77,17 @@ export const valuesQuery = (id: string, of: string, banks: string[]) =>
 export type Ask = { seed?: number; kept?: string[]; apart?: string[]; without?: string[]; tests?: number; common?: number }
 export const assemble = async (id: string, ask: Ask) =>
   (await call<schema.Answers['POST /blueprints/{blueprint}/assemble']>('POST', `/blueprints/${id}/assemble`, ask)).body.data
+/** The same of the blueprint that an assessment was made from. */
+export const assembleAgain = async (assessment: string, ask: Ask) =>
+  (await call<schema.Answers['POST /assessments/{assessment}/assemble']>('POST', `/assessments/${assessment}/assemble`, ask)).body.data
+export const blueprintCheckQuery = (assessment: string, version: number) =>
+  queryOptions({
+    queryKey: ['assessment', assessment, 'blueprint', version],
+    queryFn: async () =>
+      (await call<schema.Answers['GET /assessments/{assessment}/blueprint']>('GET', `/assessments/${assessment}/blueprint`)).body.data,
+    placeholderData: keepPreviousData,
+    staleTime: 0,
+  })
 export const makeAssessments = async (
   id: string,
   about: { title: string; bank: string; tests: string[][]; seed: number; folder: string[]; course: string; term: string },

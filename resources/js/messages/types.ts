@@ -406,6 +406,7 @@ export type Messages = {
       rolls: string
       totals: string
       settings: string
+      blueprint: string
     } & Record<string, string>
     beside: string
     section: (values: { n: number }) => string
@@ -787,6 +788,7 @@ export type Messages = {
         difficulty: string
         points: string
         minutes: string
+        cell: string
       } & Record<string, string>
     }
     lodge: {
@@ -1171,7 +1173,6 @@ export type Messages = {
     cellName: (values: { name: Words }) => string
     cellOpen: (values: { n: number; name: Words }) => string
     cellAbout: (values: { have: number; approved: Words; unused: Words }) => string
-    cellMore: (values: { approved: Words; isUnused: string | boolean; unused: Words }) => string
     found: (values: { n: Words }) => string
     of: (values: { n: Words }) => string
     ofPoints: (values: { n: number }) => string
@@ -1415,6 +1416,23 @@ export type Messages = {
     key: string
     mustInclude: string
     leaveOut: string
+    approved: (values: { n: Words }) => string
+    otherStatus: (values: { n: Words }) => string
+    unused: (values: { n: Words }) => string
+    inside: {
+      from: string
+      met: string
+      short: string
+      shortBy: (values: { name: Words; asked: Words; what: string | boolean; found: Words }) => string
+      again: string
+      againAbout: string
+      question: string
+      go: (values: { n: number }) => string
+      fill: string
+      done: (values: { n: number }) => string
+      impossible: (values: { why: Words }) => string
+    }
+    likeCommand: string
   }
   carry: {
     command: string

@@ -19,6 +19,8 @@ import { Message, Nothing, Waiting } from '@/ui/Message'
 import { Panes } from '@/ui/Panes'
 import { Tabs } from '@/ui/Tabs'
 import { useToast } from '@/ui/Toasts'
+import { FromBlueprint } from './blueprints/FromBlueprint'
+import { NewBlueprint } from './blueprints/NewBlueprint'
 import { DrawPane } from './DrawPane'
 import { EntryPane } from './EntryPane'
 import { Instructions } from './Instructions'
@@ -54,6 +56,7 @@ function Bench({ start }: { start: Whole }) {
   const { address, set } = useAddress()
   const [tab, setTab] = useState(content.sections.some((section) => section.entries.length > 0) ? 'question' : 'pick')
   const [isCopying, setCopying] = useState(false)
+  const [isLike, setLike] = useState(false)
   const mayWrite = stored.may_write
   const wide = useWide(1100)
   const narrow = !useWide(768)
@@ -190,6 +193,7 @@ function Bench({ start }: { start: Whole }) {
           },
           { id: 'settings', body: <SettingsPane document={document} mayWrite={mayWrite} /> },
           { id: 'rolls', body: <RollsPane document={document} mayWrite={mayWrite} /> },
+          ...(content.blueprint ? [{ id: 'blueprint', body: <FromBlueprint document={document} mayWrite={mayWrite} /> }] : []),
           {
             id: 'totals',
             body: (
@@ -226,6 +230,7 @@ function Bench({ start }: { start: Whole }) {
           {stored.may_change_state ? <StateMenu document={document} onShow={show} /> : null}
           <Menu.Root align="end" button={<Button>{texts.bank.more}</Button>}>
             <Menu.Item onSelect={() => setCopying(true)}>{texts.assembly.duplicate}</Menu.Item>
+            <Menu.Item onSelect={() => setLike(true)}>{texts.blueprints.likeCommand}</Menu.Item>
             <Menu.Item onSelect={() => navigate(`/assessments/${stored.id}/compare`)}>{texts.assembly.compared.command}</Menu.Item>
             <Menu.Item onSelect={() => navigate(`/assessments/${stored.id}/history`)}>{texts.assembly.history.command}</Menu.Item>
             {mayWrite ? <Menu.Item onSelect={() => bin.mutate()}>{texts.assembly.remove}</Menu.Item> : null}
@@ -280,6 +285,9 @@ function Bench({ start }: { start: Whole }) {
       </div>
       {document.conflict ? (
         <MergeEdits document={document} conflict={document.conflict} onClose={() => document.setConflict(null)} />
+      ) : null}
+      {isLike ? (
+        <NewBlueprint assessment={{ id: stored.id, title: stored.title, bank: stored.bank.slug }} onClose={() => setLike(false)} />
       ) : null}
       {isCopying ? <NewAssessment like={{ ...stored, bank: stored.bank.slug }} onClose={() => setCopying(false)} /> : null}
     </Shell>

@@ -270,7 +270,9 @@ function Bench({ start }: { start: Whole }) {
         />
       ) : found && test ? (
         <>
-          {tables[0] ? <AskedFound table={tables[0]} test={test} availability={availability.data} /> : null}
+          {tables[0] ? (
+            <AskedFound table={tables[0]} places={test.places} totals={test.totals} available={availability.data?.places} />
+          ) : null}
           <p className="flex flex-wrap gap-2 pb-3">
             <Button look="primary" onClick={() => setDialog('make')}>
               {words.makeButton({ n: found.tests.length })}

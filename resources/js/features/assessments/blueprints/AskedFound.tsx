@@ -4,23 +4,22 @@ import { type Measure, rangeText, sumOf } from './cellText'
 import { cellAt, placeId, shownLines } from './content'
 
 const words = texts.blueprints
-const tones = ['bg-accent', 'bg-information', 'bg-attention', 'bg-second', 'bg-edge']
+const tones = ['bg-accent', 'bg-information', 'bg-attention', 'bg-second', 'bg-edge', 'bg-accent-tint', 'bg-problem']
 const HEIGHT = 260
 
+type Places = AssembledTest['places']
+type Props = {
+  table: BlueprintTable
+  places: Places
+  totals: { points: number; minutes: number }
+  available: Availability['places'] | undefined
+}
 type Line = { id: string; title: string; asked: number; range: string; found: number; tone: string }
 
 /** What is asked for and what was found, as two columns of layers: a layer is a row of the table, hatched where something is missing. */
-export function AskedFound({
-  table,
-  test,
-  availability,
-}: {
-  table: BlueprintTable
-  test: AssembledTest
-  availability: Availability | undefined
-}) {
+export function AskedFound({ table, places, totals, available }: Props) {
   const measure: Measure = table.measure ?? 'count'
-  const lines = layersOf(table, test, availability, measure)
+  const lines = layersOf(table, places, available, measure).filter((line) => line.asked > 0 || line.found > 0)
   const [asked, found] = [lines.reduce((sum, line) => sum + line.asked, 0), lines.reduce((sum, line) => sum + line.found, 0)]
   const most = Math.max(asked, found, 1)
   if (lines.length === 0) return null
@@ -48,7 +47,7 @@ export function AskedFound({
       <header className="flex items-baseline justify-between pb-2">
         <h2 className="font-semibold">{words.askedFound}</h2>
         <span className="text-caption text-second">
-          {words.foundTotals({ asked, found, points: test.totals.points, minutes: test.totals.minutes })}
+          {words.foundTotals({ asked, found, points: totals.points, minutes: totals.minutes })}
         </span>
       </header>
       <div className="flex gap-4">
@@ -87,7 +86,7 @@ export function AskedFound({
   )
 }
 
-function layersOf(table: BlueprintTable, test: AssembledTest, availability: Availability | undefined, measure: Measure): Line[] {
+function layersOf(table: BlueprintTable, found: Places, available: Props['available'], measure: Measure): Line[] {
   const [rows, columns] = [shownLines(table.rows), shownLines(table.columns)]
   const byRow = rows.length > 0
   const lines = byRow ? rows : columns
@@ -98,11 +97,11 @@ function layersOf(table: BlueprintTable, test: AssembledTest, availability: Avai
     const places: (readonly [string | null, string | null])[] = margin ? [byRow ? [line.id, null] : [null, line.id]] : across
     const ranges = places.map(([row, column]) => {
       const cell = cellAt(table, row, column)
-      const all = availability?.places[placeId(table.id, row, column)]?.usable ?? 0
+      const all = available?.[placeId(table.id, row, column)]?.usable ?? 0
       return cell?.all ? { min: all, max: all } : cell?.[measure]
     })
     const sum = sumOf(ranges.map((range) => range ?? { min: 0, max: 0 }))
-    const there = test.places[own]
+    const there = found[own]
     return {
       id: line.id,
       title: [within?.title, line.title].filter(Boolean).join(', '),

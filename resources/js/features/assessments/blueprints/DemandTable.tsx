@@ -1,6 +1,7 @@
 import { useRef, useState } from 'react'
 import { Link } from 'react-router'
 import type { Availability, Blueprint, BlueprintCell, BlueprintTable } from '@/api/blueprints'
+import { list } from '@/lib/format'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
@@ -101,14 +102,8 @@ export function DemandTable({
             </button>
           ) : null}
         </span>
-        {numbers && numbers.have > 0 && (numbers.approved < numbers.have || numbers.unused < numbers.have) ? (
-          <span className="block pt-0.5 text-caption text-quiet">
-            {words.cellMore({
-              approved: numbers.approved,
-              unused: numbers.unused,
-              isUnused: stored.content.unused_since ? 'yes' : 'no',
-            })}
-          </span>
+        {numbers && more(numbers, stored.content.unused_since) !== '' ? (
+          <span className="block pt-0.5 text-caption text-quiet">{more(numbers, stored.content.unused_since)}</span>
         ) : null}
         {found && wanted ? (
           <span className="block pt-0.5 text-caption text-second">
@@ -124,7 +119,7 @@ export function DemandTable({
     const bank = stored.banks[0]
     return (
       <span className="flex items-start gap-1">
-        <span className="min-w-0 flex-1">
+        <span className="min-w-0 flex-1 pt-0.5">
           {shown.within ? <span className="block text-caption font-normal text-second">{shown.within.title}</span> : null}
           <span className={`block ${missing ? 'text-attention' : ''}`}>{shown.line.title}</span>
           {missing && there && there.have > 0 && bank ? (
@@ -230,8 +225,8 @@ export function DemandTable({
                   {cell(row, null)}
                 </tr>
               ))}
-              <tr>
-                <th scope="row" className="border-edge border-t-2 py-1.5 pr-2 text-left align-top font-semibold">
+              <tr className="border-edge border-t-2">
+                <th scope="row" className="py-1.5 pr-2 text-left align-top font-semibold">
                   {rows.length === 0 ? words.wanted : words.sum}
                 </th>
                 {columns.map((column) => cell(null, column))}
@@ -260,6 +255,15 @@ export function DemandTable({
       ) : null}
     </section>
   )
+}
+
+/** What a cell has beside what may be taken, where that differs. */
+function more(numbers: Availability['places'][string], since: string | null | undefined): string {
+  return list([
+    numbers.approved < numbers.usable ? words.approved({ n: numbers.approved }) : '',
+    numbers.usable < numbers.have ? words.otherStatus({ n: numbers.have - numbers.usable }) : '',
+    since && numbers.unused < numbers.usable ? words.unused({ n: numbers.unused }) : '',
+  ])
 }
 
 function firstOf(adding: string, table: BlueprintTable): Attribute {

@@ -55,11 +55,23 @@ final class BlueprintValues
                 'where' => $attribute === 'points' ? ['points' => ["$value..$value"]] : [$attribute => [$value]],
             ];
         }
-        if ($attribute === 'difficulty') {
-            usort($values, fn (array $a, array $b): int => $a['value'] <=> $b['value']);
+        if ($attribute !== 'difficulty') {
+            return $values;
         }
+        // a scale is offered whole, in its order
+        $counts = [];
+        foreach ($values as ['value' => $value, 'count' => $count]) {
+            $counts["=$value"] = $count;
+        }
+        $level = fn (int $one): array => [
+            'value' => (string) $one,
+            'title' => '',
+            'count' => $counts["=$one"] ?? 0,
+            'depth' => 0,
+            'where' => ['difficulty' => [(string) $one]],
+        ];
 
-        return $values;
+        return array_map($level, range(1, 5));
     }
 
     /**

@@ -217,7 +217,7 @@ it('lists the values of every attribute that can become rows', function (): void
     }
     expect(array_map(fn (array $one): array => [$one['title'], $one['depth'], $one['count']], $values('topic')))
         ->toBe([['Rocks', 0, 12], ['Slate', 1, 12]])
-        ->and(array_column($values('difficulty'), 'value'))->toBe(['1', '2', '3', '4'])
+        ->and(array_column($values('difficulty'), 'value'))->toBe(['1', '2', '3', '4', '5'])
         ->and(array_column($values('points'), 'where'))->toContain(['points' => ['2..2']]);
     ask('GET', "/blueprints/$id/values?of=colour")->assertStatus(422);
 });

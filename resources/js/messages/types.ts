@@ -1171,7 +1171,7 @@ export type Messages = {
     cellWrong: string
     rangeWrong: string
     cellName: (values: { name: Words }) => string
-    cellOpen: (values: { n: number; name: Words }) => string
+    cellOpen: (values: { shown: Words; name: Words }) => string
     cellAbout: (values: { have: number; approved: Words; unused: Words }) => string
     found: (values: { n: Words }) => string
     of: (values: { n: Words }) => string

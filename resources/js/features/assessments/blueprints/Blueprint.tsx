@@ -182,7 +182,7 @@ function Bench({ start }: { start: Whole }) {
             key={table.id}
             table={table}
             stored={stored}
-            banks={content.banks ?? []}
+            banks={stored.content.banks ?? []}
             isFirst={i === 0}
             mayWrite={mayWrite}
             availability={lines === storedLines ? availability.data : undefined}

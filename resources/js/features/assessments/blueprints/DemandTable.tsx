@@ -72,6 +72,7 @@ export function DemandTable({
     const wanted = cellAt(table, rowId, columnId)
     const isMargin = row === null || column === null
     const isShort = short.has(at)
+    const there = measure === 'points' ? words.ofPoints({ n: Number(numbers?.points ?? 0) }) : words.of({ n: numbers?.usable ?? 0 })
     const name = nameOf(row, column)
     const sum = isMargin ? marginSum(table, rows, columns, row, column, measure) : ''
     return (
@@ -94,11 +95,11 @@ export function DemandTable({
             <button
               type="button"
               title={words.cellAbout({ have: numbers.have, approved: numbers.approved, unused: numbers.unused })}
-              aria-label={words.cellOpen({ n: numbers.usable, name })}
+              aria-label={words.cellOpen({ shown: there, name })}
               className={`min-h-6 whitespace-nowrap rounded-ui px-1 text-caption hover:underline ${isShort ? 'font-semibold text-attention' : 'text-second'}`}
               onClick={() => onPlace(at, name)}
             >
-              {measure === 'points' ? words.ofPoints({ n: Number(numbers.points) }) : words.of({ n: numbers.usable })}
+              {there}
             </button>
           ) : null}
         </span>

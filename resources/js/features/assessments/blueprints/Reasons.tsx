@@ -8,8 +8,10 @@ const words = texts.blueprints
 export function Reasons({ found, mayWrite, onTake }: { found: Assembled; mayWrite: boolean; onTake: (content: BlueprintContent) => void }) {
   if (found.possible) return null
   return (
-    <section aria-label={words.impossible} className="mb-4 rounded-ui border border-attention bg-attention-tint p-3" role="status">
-      <h2 className="font-semibold text-attention">{found.proved ? words.impossible : words.notInTime}</h2>
+    <section aria-label={words.impossible} className="mb-4 rounded-ui border border-attention bg-attention-tint p-3">
+      <h2 className="font-semibold text-attention">
+        <span role="status">{found.proved ? words.impossible : words.notInTime}</span>
+      </h2>
       {found.reasons.length > 1 ? <p>{words.together}</p> : null}
       {found.words.map((sentence) => (
         <p key={sentence}>{sentence}</p>

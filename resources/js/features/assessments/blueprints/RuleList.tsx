@@ -135,7 +135,7 @@ export function RuleList({ content, stored, mayWrite, short, onChange }: Props) 
       {choosing ? (
         <AddLines
           blueprint={stored.id}
-          banks={content.banks ?? []}
+          banks={stored.content.banks ?? []}
           title={choosing === 'some' ? words.someTitle : words.wishTitle}
           go={words.addGo}
           of="tag"

@@ -11,9 +11,9 @@ use App\Search\Conditions;
 use App\Search\QuestionFilter;
 use App\Search\Scope;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Blueprints\Blueprint;
+use WideQuarry\Blueprints\BlueprintRule;
 use WideQuarry\Blueprints\FoundAt;
 use WideQuarry\Blueprints\Reduction;
 use WideQuarry\Blueprints\Tally;
@@ -25,8 +25,9 @@ use WideQuarry\Selection\Candidate;
  * The questions that a blueprint looks through, told apart by what it tells apart. The database gives every condition a bit; questions
  * with the same bits are the same to it, and are counted instead of fetched.
  *
- * @phpstan-type Row object{id: string, points: string, minutes: string|null, difficulty: int|null, reading_words: int, key_letter: string,
- *     tags: string, kinds: string, source: string, author: string, work: string, stimuli: string, topics: string}&\stdClass
+ * @phpstan-type Row object{id?: string, points?: string, minutes?: string|null, difficulty?: int|null, reading_words?: int,
+ *     key_letter?: string, tags?: string, kinds?: string, source?: string, author?: string, work?: string, stimuli?: string,
+ *     topics?: string}&\stdClass
  * @phpstan-type Shown object{id: string, kinds: string, points: string, minutes: string|null}&\stdClass
  * @phpstan-type Counted object{status: string, unused: bool, count: int, points: string}&\stdClass
  */
@@ -56,27 +57,57 @@ final class BlueprintQuestions
     /** @var list<list<mixed>> what is bound in each */
     private array $bound = [];
 
+    /** @var list<array{int, int, string, list<mixed>}> number, bit, a SELECT of the questions that have it, and what is bound in it */
+    private array $members = [];
+
     private bool $isShort = false;
 
     /** @param  list<string>  $banks  those that may be looked through */
     private function __construct(private readonly Blueprint $blueprint, public readonly array $banks)
     {
-        $conditions = $blueprint->conditions();
-        $assessments = $blueprint->assessments();
+        $conditions = array_map(self::filter(...), $blueprint->conditions());
+        $assessments = array_map(self::askedIn(...), $blueprint->assessments());
         $this->keys = [...array_keys($conditions), ...array_keys($assessments)];
-        $expressions = [
-            ...array_map(self::expression(...), array_values($conditions)),
-            ...array_map(self::askedIn(...), array_values($assessments)),
-        ];
-        foreach (array_chunk($expressions, self::BITS) as $some) {
-            $terms = $values = [];
-            foreach ($some as $bit => [$sql, $bound]) {
+        foreach (array_chunk([...array_values($conditions), ...array_values($assessments)], self::BITS) as $number => $some) {
+            $this->number($number, $some);
+        }
+    }
+
+    /** @param  list<QuestionFilter|array{string, list<mixed>}>  $conditions  filters, or SELECTs */
+    private function number(int $number, array $conditions): void
+    {
+        $terms = $values = [];
+        foreach ($conditions as $bit => $one) {
+            $members = is_array($one) ? $one : Conditions::members($one);
+            if ($members !== null) {
+                $this->members[] = [$number, 1 << $bit, ...$members];
+            } elseif ($one instanceof QuestionFilter) {
+                [$sql, $bound] = Conditions::expression($one);
                 $terms[] = "CASE WHEN $sql THEN ".(1 << $bit).'::bigint ELSE 0 END';
                 array_push($values, ...$bound);
             }
-            $this->numbers[] = implode(' | ', $terms);
-            $this->bound[] = $values;
         }
+        $isJoined = array_filter($this->members, fn (array $one): bool => $one[0] === $number) !== [];
+        $this->numbers[] = implode(' | ', [...$terms, ...$isJoined ? ["coalesce(member.m$number, 0)"] : [], '0::bigint']);
+        $this->bound[] = $values;
+    }
+
+    /** Which questions have which of the bits that are found by joining, in one table. */
+    private function members(): ?Builder
+    {
+        $numbers = array_keys($this->numbers);
+        $all = null;
+        foreach ($this->members as [$number, $bit, $sql, $bound]) {
+            $bits = implode(', ', array_map(fn (int $one): string => ($one === $number ? $bit : 0)."::bigint AS b$one", $numbers));
+            $one = DB::query()->selectRaw("given.question_id, $bits")->fromRaw("($sql) AS given (question_id)", $bound);
+            $all = $all === null ? $one : $all->unionAll($one);
+        }
+        if ($all === null) {
+            return null;
+        }
+        $sums = implode(', ', array_map(fn (int $one): string => "bit_or(b$one) AS m$one", $numbers));
+
+        return DB::query()->fromSub($all, 'given')->selectRaw("question_id, $sums")->groupBy('question_id');
     }
 
     public static function of(Blueprint $blueprint, User $person): self
@@ -91,24 +122,12 @@ final class BlueprintQuestions
     }
 
     /**
-     * @param  array<string, list<string>>  $conditions
-     * @return array{string, list<mixed>}
-     */
-    private static function expression(array $conditions): array
-    {
-        return Conditions::expression(self::filter($conditions));
-    }
-
-    /**
      * @param  list<string>  $assessments
      * @return array{string, list<mixed>}
      */
     private static function askedIn(array $assessments): array
     {
-        return [
-            'questions.id IN (SELECT question_id FROM assessment_uses WHERE assessment_id = ANY (?::uuid[]))',
-            ['{'.implode(',', $assessments).'}'],
-        ];
+        return ['SELECT question_id FROM assessment_uses WHERE assessment_id = ANY (?::uuid[])', ['{'.implode(',', $assessments).'}']];
     }
 
     /** @param  array<string, list<string>>  $conditions */
@@ -130,6 +149,10 @@ final class BlueprintQuestions
         $query = Conditions::on(Scope::banks($this->banks), self::filter($this->blueprint->conditions))
             ->where('questions.is_complete', true)
             ->whereRaw("questions.kinds <> '{}'");
+        $members = $this->members();
+        if ($members !== null) {
+            $query->leftJoinSub($members, 'member', 'member.question_id', '=', 'questions.id');
+        }
         foreach ($this->numbers as $i => $sql) {
             $query->selectRaw("($sql) AS k$i", $this->bound[$i]);
         }
@@ -185,8 +208,8 @@ final class BlueprintQuestions
     }
 
     /**
-     * Enough of what may be taken: what no cell asks for stays where it is, and of questions that are the same only so many are fetched
-     * as could be taken.
+     * Enough of what may be taken: what no cell asks for stays where it is, and of questions that are the same to every demand and rule
+     * only so many come as could be needed, in one row. What nobody asks for is not looked up.
      *
      * @param  list<Tally>  $tallies
      * @param  list<string>  $named  questions that are needed whatever they are
@@ -195,55 +218,88 @@ final class BlueprintQuestions
      */
     public function candidates(array $tallies, array $named, Seed $seed, int $tests, bool $isWhole): array
     {
-        $this->isShort = false;
-        $enough = [];
-        foreach ($tallies as $tally) {
-            $most = Reduction::enough($this->blueprint, $tally->keys, $tests);
-            $this->isShort = $this->isShort || $most > 0 && $tally->count > $most && ! $isWhole;
-            $enough[implode(' ', $this->bits($tally->keys))] = $isWhole ? min($most, 1) * self::ALL : $most;
-        }
-        $enough = array_filter($enough);
-        if ($enough === [] && $named === []) {
+        $enough = $isWhole ? self::ALL : Reduction::enough($this->blueprint, $tests);
+        $asked = array_filter($tallies, fn (Tally $tally): bool => Reduction::isCandidate($this->blueprint, $tally->keys));
+        $this->isShort = ! $isWhole && Reduction::isDaring($this->blueprint)
+            && array_filter($asked, fn (Tally $tally): bool => $tally->count > $enough) !== [];
+        if ($asked === [] && $named === []) {
             return [];
         }
-        $isBundled = array_filter($this->blueprint->rules, fn ($rule): bool => $rule->rule === 'all_or_none') !== [];
-        $columns = $this->columns();
-        $apart = implode(', ', [...$columns, ...$this->measured($tests)]);
-        $sql = $this->all()
-            ->whereIn('questions.status', $this->blueprint->statuses)
-            ->addSelect(self::COLUMNS);
-        $ranked = DB::query()->fromSub($sql, 'question')->selectRaw(
-            "question.*, row_number() OVER (PARTITION BY $apart ORDER BY md5(id::text || ?), id) AS place",
-            [(string) $seed->value],
-        );
-        $rows = DB::query()->fromSub($ranked, 'question')->select('question.*')->selectRaw($this->attributes());
-        $this->limit($rows, $enough);
-        $isAlsoTaken = $isBundled ? ' OR EXISTS (SELECT 1 FROM question_stimuli WHERE question_stimuli.question_id = question.id)' : '';
-        $rows->whereRaw("place <= limits.enough OR question.id = ANY (?::uuid[])$isAlsoTaken", ['{'.implode(',', $named).'}']);
+        $by = [...$this->columns(), ...$this->measured($tests), ...$this->attributes()];
+        $rows = DB::query()
+            ->fromSub($this->told($named), 'question')
+            ->select([...$by, 'own'])
+            ->selectRaw('(array_agg(id ORDER BY md5(id::text || ?)))[1:?] AS ids', [(string) $seed->value, $enough])
+            ->groupBy([...$by, 'own']);
+        $this->limit($rows, $asked);
 
-        return array_values($rows->get()->map($this->candidate(...))->all());
+        return $this->apart(array_values($rows->get()->all()));
     }
 
     /**
-     * Joins how many of each bits are enough.
+     * Everything there is to be told apart, with those that are named by themselves.
      *
-     * @param  array<string, int>  $enough  numbers of the bits, with a blank between → how many
+     * @param  list<string>  $named
      */
-    private function limit(Builder $rows, array $enough): void
+    private function told(array $named): Builder
+    {
+        $stimuli = 'ARRAY(SELECT stimulus_id::text FROM question_stimuli WHERE question_id = questions.id ORDER BY 1)';
+        $topics = 'ARRAY(SELECT topic_id::text FROM question_topics WHERE question_id = questions.id ORDER BY 1)';
+
+        return $this->all()
+            ->whereIn('questions.status', $this->blueprint->statuses)
+            ->addSelect(self::COLUMNS)
+            ->when($this->blueprint->counts('stimulus'), fn (Builder $query) => $query->selectRaw("$stimuli AS stimuli"))
+            ->when($this->blueprint->counts('topic'), fn (Builder $query) => $query->selectRaw("$topics AS topics"))
+            ->selectRaw('CASE WHEN questions.id = ANY (?::uuid[]) THEN questions.id END AS own', ['{'.implode(',', $named).'}']);
+    }
+
+    /**
+     * Only what may be taken, what is named, and what shares a stimulus with others where it is all of them or none.
+     *
+     * @param  array<int, Tally>  $asked
+     */
+    private function limit(Builder $rows, array $asked): void
     {
         $columns = $this->columns();
+        $isBundled = array_filter($this->blueprint->rules, fn (BlueprintRule $rule): bool => $rule->rule === 'all_or_none') !== [];
+        $also = 'own IS NOT NULL'.($isBundled ? " OR stimuli <> '{}'" : '');
+        if ($columns === []) {
+            $rows->whereRaw($asked === [] ? $also : 'true');
+
+            return;
+        }
         $lists = array_fill_keys($columns, []);
-        foreach (array_keys($enough) as $bits) {
-            foreach ($columns === [] ? [] : explode(' ', (string) $bits) as $i => $number) {
+        foreach ($asked as $tally) {
+            foreach ($this->bits($tally->keys) as $i => $number) {
                 $lists["k$i"][] = $number;
             }
         }
-        $given = implode(', ', [...array_fill(0, count($columns), '?::bigint[]'), '?::int[]']);
-        $is = implode(' AND ', ['true', ...array_map(fn (string $k): string => "question.$k = limits.$k", $columns)]);
-        $names = implode(', ', [...$columns, 'enough']);
-        $bound = array_map(fn (array $list): string => '{'.implode(',', $list).'}', [...array_values($lists), array_values($enough)]);
-        $rows->leftJoin(DB::raw("unnest($given) AS limits ($names)"), fn (JoinClause $join): JoinClause => $join->whereRaw($is));
-        $rows->addBinding($bound, 'join');
+        $given = implode(', ', array_fill(0, count($columns), '?::bigint[]'));
+        $rows->whereRaw(
+            '(('.implode(', ', $columns).") IN (SELECT * FROM unnest($given)) OR $also)",
+            array_map(fn (array $list): string => '{'.implode(',', $list).'}', array_values($lists)),
+        );
+    }
+
+    /**
+     * A candidate for each question of some rows.
+     *
+     * @param  list<\stdClass>  $rows
+     * @return list<Candidate>
+     */
+    private function apart(array $rows): array
+    {
+        $candidates = [];
+        foreach ($rows as $i => $row) {
+            assert(is_string($row->ids));
+            $one = $this->candidate($row);
+            foreach (PostgresArray::read($row->ids) as $id) {
+                $candidates[] = new Candidate($id, $one->points, $one->minutes, $one->attributes, $one->words, "g$i");
+            }
+        }
+
+        return $candidates;
     }
 
     /**
@@ -254,10 +310,8 @@ final class BlueprintQuestions
      */
     public function named(array $ids): array
     {
-        $query = $this->all()->addSelect(self::COLUMNS)->whereIn('questions.id', $ids);
-        $rows = DB::query()->fromSub($query, 'question')->select('question.*')->selectRaw($this->attributes())->get();
         $found = [];
-        foreach ($rows as $row) {
+        foreach ($this->all()->addSelect(self::COLUMNS)->whereIn('questions.id', $ids)->get() as $row) {
             $candidate = $this->candidate($row);
             $found[$candidate->id] = $candidate;
         }
@@ -300,19 +354,15 @@ final class BlueprintQuestions
         return $this->isShort;
     }
 
-    /** What only some rules ask for. */
-    private function attributes(): string
+    /** @return list<string> columns that only some rules ask for */
+    private function attributes(): array
     {
-        $blueprint = $this->blueprint;
-        $none = "'{}'::text[]";
-        $stimuli = $blueprint->counts('stimulus')
-            ? 'ARRAY(SELECT stimulus_id::text FROM question_stimuli WHERE question_stimuli.question_id = question.id)'
-            : $none;
-        $topics = $blueprint->counts('topic')
-            ? 'ARRAY(SELECT topic_id::text FROM question_topics WHERE question_topics.question_id = question.id)'
-            : $none;
+        $columns = [
+            'stimulus' => 'stimuli', 'topic' => 'topics', 'tag' => 'tags', 'kind' => 'kinds', 'source' => 'source', 'author' => 'author',
+            'work' => 'work', 'key' => 'key_letter',
+        ];
 
-        return "$stimuli AS stimuli, $topics AS topics";
+        return array_values(array_filter($columns, $this->blueprint->counts(...), ARRAY_FILTER_USE_KEY));
     }
 
     /** @return list<string> columns that tell questions apart beside the conditions */
@@ -335,7 +385,6 @@ final class BlueprintQuestions
             ...isset($asked['minutes']) || $tests > 1 ? ['minutes'] : [],
             ...isset($asked['words']) ? ['reading_words'] : [],
             ...$blueprint->counts('difficulty') || $tests > 1 ? ['difficulty'] : [],
-            ...$blueprint->counts('key') ? ['key_letter'] : [],
         ];
     }
 
@@ -355,28 +404,30 @@ final class BlueprintQuestions
         return array_values($bits);
     }
 
+    /** What a row says of a question; of columns that it does not have, nothing is known. */
     private function candidate(\stdClass $row): Candidate
     {
         /** @var Row $row */
         $one = fn (string|int|null $value): array => $value === null || $value === '' ? [] : [(string) $value];
+        $minutes = $row->minutes ?? null;
 
         return new Candidate(
-            $row->id,
-            self::plain($row->points),
-            $row->minutes === null ? null : self::plain($row->minutes),
+            $row->id ?? '',
+            self::plain($row->points ?? '0'),
+            $minutes === null ? null : self::plain($minutes),
             array_filter([
                 ...array_fill_keys($this->met($row), ['1']),
-                'difficulty' => $one($row->difficulty),
-                'stimulus' => PostgresArray::read($row->stimuli),
-                'topic' => PostgresArray::read($row->topics),
-                'tag' => PostgresArray::read($row->tags),
-                'kind' => PostgresArray::read($row->kinds),
-                'source' => $one($row->source),
-                'author' => $one($row->author),
-                'work' => $one($row->work),
-                'key' => $one($row->key_letter),
+                'difficulty' => $one($row->difficulty ?? null),
+                'stimulus' => PostgresArray::read($row->stimuli ?? '{}'),
+                'topic' => PostgresArray::read($row->topics ?? '{}'),
+                'tag' => PostgresArray::read($row->tags ?? '{}'),
+                'kind' => PostgresArray::read($row->kinds ?? '{}'),
+                'source' => $one($row->source ?? null),
+                'author' => $one($row->author ?? null),
+                'work' => $one($row->work ?? null),
+                'key' => $one($row->key_letter ?? null),
             ]),
-            $row->reading_words,
+            $row->reading_words ?? 0,
         );
     }
 
@@ -398,7 +449,7 @@ final class BlueprintQuestions
             ->where('questions.is_complete', true)
             ->whereRaw("questions.kinds <> '{}'");
         foreach ($needs as $key) {
-            [$sql, $bound] = self::expression($conditions[$key]);
+            [$sql, $bound] = Conditions::expression(self::filter($conditions[$key]));
             $query->whereRaw("($sql)", $bound);
         }
 

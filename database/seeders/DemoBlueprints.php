@@ -24,7 +24,7 @@ final readonly class DemoBlueprints
         $plain->tables = [[
             'id' => 't1',
             'rows' => $this->topics(['Igneous rocks', 'Sedimentary rocks', 'Structures', 'Deep time and order']),
-            'columns' => $this->columns(['kind' => ['choice' => 'Choice', 'text' => 'Short text', 'number' => 'Number', 'order' => 'Order']]),
+            'columns' => $this->columns(['kind' => ['choice' => 'Choice', 'text' => 'Typed', 'order' => 'Order', 'match' => 'Match']]),
             'rows_by' => ['topic'],
             'columns_by' => ['kind'],
             'cells' => [

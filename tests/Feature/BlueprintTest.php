@@ -95,6 +95,8 @@ it('says in words what is short, and what asking for less gives', function (): v
         ->toBe('Slate, Difficulty 4 asks for 6; the banks have 3, of which 1 has a status that may not be taken.')
         ->and(array_column($found['reasons'][0]['offers'], 'label'))->toBe(['Ask for 2', 'Ask for 3, with the draft'])
         ->and($found['tests'][0]['short'][0])->toMatchArray(['place' => 't1|r1|c4', 'found' => 2, 'missing' => 4]);
+    $twice = ask('POST', "/blueprints/$id/assemble", (object) ['tests' => 2])->json('data.reasons.0.sentence');
+    expect($twice)->toStartWith('Slate, Difficulty 4 asks for 6 in each of 2 tests, without common questions; the banks have 3');
     foreach ($found['reasons'][0]['offers'] as $i => $offer) {
         $version = $i + 1;
         ask('PUT', "/blueprints/$id", ['content' => $offer['blueprint']], ['If-Match' => "\"$version\""])->assertOk();

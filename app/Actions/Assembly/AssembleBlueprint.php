@@ -15,6 +15,7 @@ use WideQuarry\Blueprints\BlueprintProblem;
 use WideQuarry\Blueprints\FoundAt;
 use WideQuarry\Random\Seed;
 use WideQuarry\Selection\Candidate;
+use WideQuarry\Selection\Demand;
 use WideQuarry\Selection\Outcome;
 use WideQuarry\Selection\Problem;
 use WideQuarry\Selection\Selector;
@@ -57,12 +58,20 @@ final readonly class AssembleBlueprint
             $pool = $questions->candidates($tallies, $named, $seed, $tests, $isWhole);
             $problem = BlueprintProblem::of($blueprint, $pool, $availability, $seed, $kept, $apartFrom, $without, $tests, $common);
             $outcome = (new Selector($this->solver))->select($problem, $budget);
-            if ($outcome->tests !== null || $budget->left() <= 0 || ! $questions->leftOut()) {
+            if ($outcome->tests !== null || $budget->left() <= 0 || ! $questions->leftOut() || self::isOfDemands($problem, $outcome)) {
                 break; // that enough questions are not enough happens only where rules tell them apart
             }
         }
 
         return ['problem' => $problem, 'outcome' => $outcome, 'availability' => $availability];
+    }
+
+    /** Whether demands alone cannot hold together. */
+    private static function isOfDemands(Problem $problem, Outcome $outcome): bool
+    {
+        $rules = array_filter($outcome->conflict, fn (string $id): bool => ! $problem->member($id) instanceof Demand);
+
+        return $outcome->conflict !== [] && $rules === [];
     }
 
     /**

@@ -28,6 +28,7 @@ final class PageController
         'stimuli',
         'questions',
         'assessments',
+        'blueprints',
         'coverage',
         'frameworks',
         'transfers',

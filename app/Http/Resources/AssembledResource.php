@@ -27,9 +27,13 @@ final class AssembledResource
     public static function of(Blueprint $blueprint, array $solved, User $person): array
     {
         ['problem' => $problem, 'outcome' => $outcome, 'availability' => $availability] = $solved;
-        $tests = $outcome->tests ?? $outcome->nearest ?? [];
-        $ids = array_map(fn (Candidate $one): string => $one->id, array_merge(...$tests, ...[[]]));
+        $ids = array_map(fn (Candidate $one): string => $one->id, array_merge(...$outcome->tests ?? $outcome->nearest ?? [], ...[[]]));
         $rows = BlueprintQuestions::rowsOf($ids, $person);
+        $whole = array_column(BlueprintQuestions::of($blueprint, $person)->named($ids), null, 'id');
+        $tests = array_map(
+            fn (array $taken): array => array_map(fn (Candidate $one): Candidate => $whole[$one->id] ?? $one, $taken),
+            $outcome->tests ?? $outcome->nearest ?? [],
+        );
         $bound = $outcome->bound;
 
         return [

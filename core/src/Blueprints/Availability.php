@@ -23,6 +23,9 @@ final readonly class Availability implements \JsonSerializable
                 $places[Places::id($table, $row, $column)] = self::counted($blueprint, $table->needs($row, $column), $tallies);
             }
         }
+        foreach (array_keys([...$blueprint->conditions(), ...$blueprint->assessments()]) as $key) {
+            $places[$key] = self::counted($blueprint, [$key], $tallies);
+        }
         $places[Places::TOTAL] = self::counted($blueprint, [], $tallies);
 
         return new self($places);

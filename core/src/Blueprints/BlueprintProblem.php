@@ -79,13 +79,10 @@ final class BlueprintProblem
      */
     private static function placed(Blueprint $blueprint, array $pool): array
     {
-        $placed = [];
+        $placed = $known = [];
         foreach ($pool as $candidate) {
-            $keys = array_map(strval(...), array_keys($candidate->attributes));
-            $outside = [];
-            foreach ($blueprint->tables as $table) {
-                $outside += Reduction::isOutside($table, $keys) ? [Places::outside($table) => ['1']] : [];
-            }
+            $met = implode("\n", array_keys($candidate->attributes));
+            $outside = $known[$met] ??= self::outside($blueprint, $candidate);
             $placed[] = $outside === []
                 ? $candidate
                 : new Candidate(
@@ -94,10 +91,23 @@ final class BlueprintProblem
                     $candidate->minutes,
                     [...$candidate->attributes, ...$outside],
                     $candidate->words,
+                    $candidate->like,
                 );
         }
 
         return $placed;
+    }
+
+    /** @return array<string, list<string>> */
+    private static function outside(Blueprint $blueprint, Candidate $candidate): array
+    {
+        $keys = array_map(strval(...), array_keys($candidate->attributes));
+        $outside = [];
+        foreach ($blueprint->tables as $table) {
+            $outside += Reduction::isOutside($table, $keys) ? [Places::outside($table) => ['1']] : [];
+        }
+
+        return $outside;
     }
 
     /** @return list<Demand> */

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace WideQuarry\Blueprints;
 
 use WideQuarry\Messages\Message;
-use WideQuarry\Numbers\Exact;
 use WideQuarry\Selection\Demand;
 use WideQuarry\Selection\Outcome;
 use WideQuarry\Selection\Problem;
@@ -50,7 +49,7 @@ final class Explained
             return $id === BlueprintProblem::KEPT ? Message::of('blueprints.kept') : $member->said();
         }
         if (! $availability->knows($id) || $id === Places::TOTAL) {
-            return self::short($member, $problem);
+            return self::other($member, $availability);
         }
         ['have' => $have, 'usable' => $usable, 'points' => $points] = $availability->at($id);
         $asked = [];
@@ -63,17 +62,22 @@ final class Explained
             'asked' => implode(', ', $asked),
             'have' => $have,
             'drafts' => $have - $usable,
-            'points' => isset($member->ranges['points']) ? $points : '',
+            'points' => isset($member->ranges['points']) ? $points : 'none',
+            'tests' => $problem->tests,
+            'common' => $problem->common,
         ]);
     }
 
-    private static function short(Demand $demand, Problem $problem): string
+    /** A demand that is none of a table. */
+    private static function other(Demand $demand, Availability $availability): string
     {
-        $zero = ($demand->ranges['count'] ?? null)?->max?->isZero() === true;
-        $there = $demand->found($problem->pool)['count'] ?? Exact::zero();
+        $there = $availability->knows("rule/$demand->id") ? $availability->at("rule/$demand->id")['usable'] : null;
+        $isNone = ($demand->ranges['count'] ?? null)?->max?->isZero() === true;
 
-        return $zero
-            ? Message::of('blueprints.left-out', ['name' => $demand->title, 'n' => Exact::number($there)])
-            : Message::of('blueprints.sentence', ['what' => $demand->said()]);
+        return match (true) {
+            $isNone => Message::of('blueprints.left-out', ['name' => $demand->title, 'n' => $there ?? -1]),
+            $there !== null => Message::of('blueprints.sentence-there', ['what' => $demand->said(), 'n' => $there]),
+            default => Message::of('blueprints.sentence', ['what' => $demand->said()]),
+        };
     }
 }

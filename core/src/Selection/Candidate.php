@@ -14,6 +14,7 @@ final readonly class Candidate
      * @param  string  $points  decimal
      * @param  string|null  $minutes  decimal; null when nobody said
      * @param  array<string, list<string>>  $attributes  such as ['topic' => ['rivers'], 'difficulty' => ['3']]
+     * @param  string  $like  the same for candidates that differ in nothing but their id; '' where that is not known
      */
     public function __construct(
         public string $id,
@@ -21,6 +22,7 @@ final readonly class Candidate
         public ?string $minutes = null,
         public array $attributes = [],
         public int $words = 0,
+        public string $like = '',
     ) {
     }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace WideQuarry\Selection;
 
+use Brick\Math\BigRational;
+use WideQuarry\Numbers\Exact;
+
 /**
  * Why a problem cannot be met: demands and rules that cannot hold together, of which none can be spared, and what each would have to say
  * for the others to hold.
@@ -50,15 +53,29 @@ final readonly class Explanation
     public function alone(): ?array
     {
         foreach ($this->problem->demands as $demand) {
-            foreach ($demand->found($this->problem->pool) as $measure => $there) {
-                $min = $demand->ranges[$measure]->min;
-                if ($min !== null && $there->isLessThan($min)) {
+            foreach ($demand->measures() as $measure) {
+                $min = $demand->ranges[$measure->value]->min;
+                if ($min !== null && ! $this->reaches($demand, $measure, $min)) {
                     return [$demand->id];
                 }
             }
         }
 
         return null;
+    }
+
+    /** Whether the whole pool has so much for a demand. */
+    private function reaches(Demand $demand, Measure $measure, BigRational $min): bool
+    {
+        $there = Exact::zero();
+        foreach ($this->groups->all as $group) {
+            if (! $there->isLessThan($min)) {
+                return true;
+            }
+            $there = $demand->where->meets($group->one()) ? $there->plus($measure->of($group->one())->multipliedBy($group->size())) : $there;
+        }
+
+        return ! $there->isLessThan($min);
     }
 
     /** @param  list<string>  $members */

@@ -26,8 +26,13 @@ final readonly class Groups
         }
         $apart = array_flip($problem->apartFrom);
         $measures = self::measures($problem);
-        $groups = [];
+        $groups = $known = [];
         foreach ($problem->pool as $i => $candidate) {
+            if ($candidate->like !== '' && isset($known[$candidate->like])) {
+                $known[$candidate->like]->members[] = $candidate;
+
+                continue;
+            }
             $its = [];
             foreach ($keys as $rule => $values) {
                 if (isset($values[$i])) {
@@ -38,6 +43,9 @@ final readonly class Groups
             $signature = self::signature($problem, $candidate, $measures, $isApart, $its);
             $groups[$signature] ??= new Group($signature, $its, $isApart);
             $groups[$signature]->members[] = $candidate;
+            if ($candidate->like !== '') {
+                $known[$candidate->like] = $groups[$signature];
+            }
         }
         ksort($groups, SORT_STRING);
 

@@ -123,7 +123,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
         areas={[
           { title: texts.areas.desk, to: '/desk' },
           { title: texts.areas.banks, to: '/banks', also: ['/questions', '/stimuli', '/find'] },
-          { title: texts.areas.assessments, to: '/assessments' },
+          { title: texts.areas.assessments, to: '/assessments', also: ['/blueprints'] },
           { title: texts.areas.coverage, to: '/coverage', also: ['/frameworks'] },
           { title: texts.areas.transfers, to: '/transfers', also: ['/intakes', '/dispatches', '/receipts'] },
         ]}

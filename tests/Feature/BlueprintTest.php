@@ -242,3 +242,83 @@ it('offers for exchange those of the same cell first', function (): void {
     expect(array_slice(array_column($others, 'id'), 0, 2))->toEqualCanonicalizing(array_values(array_diff($ids['1'], [$first])))
         ->and($others[2]['differs'])->toContain('cell');
 });
+
+it('keeps every rule', function (array $rule, callable $holds): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $topic = $world->topic('Rocks', 'Slate');
+    $ids = quarryOf($world, $topic);
+    DB::table('questions')->whereIn('id', $ids['1'])->update(['key_letter' => 'A', 'reading_words' => 50, 'tags' => '{dating}']);
+    DB::table('questions')->whereIn('id', $ids['2'])->update(['key_letter' => 'B', 'reading_words' => 10, 'has' => '{figure}']);
+    $stimulus = $world->shared();
+    foreach ([$ids['1'][0], $ids['1'][1], $ids['2'][0]] as $id) {
+        DB::table('question_stimuli')->insertOrIgnore(['question_id' => $id, 'stimulus_id' => $stimulus]);
+    }
+    $asked = ask('POST', '/assessments', ['title' => 'T', 'bank' => 'rocks', 'questions' => $ids['2']])->json('data.id');
+    $fill = function (mixed $value) use (&$fill, $ids, $asked): mixed {
+        return match (true) {
+            is_array($value) => array_map($fill, $value),
+            $value === 'ASKED' => $asked,
+            is_string($value) && preg_match('/^Q(\d)(\d)$/', $value, $m) === 1 => $ids[$m[1]][(int) $m[2]],
+            default => $value,
+        };
+    };
+    $more = isset($rule['rule']) ? ['rules' => [['id' => 'q1', ...$fill($rule)]]] : $rule;
+    $id = $world->blueprint(['tables' => [], 'conditions' => ['topic' => [$topic]], ...$more, 'total' => [
+        'count' => ['min' => 4, 'max' => 4],
+        ...$more['total'] ?? [],
+    ]]);
+    $data = ask('POST', "/blueprints/$id/assemble", new stdClass)->assertOk()->json('data');
+    expect($data['possible'])->toBeTrue(json_encode($data['reasons']));
+    $taken = array_column($data['tests'][0]['questions'], 'id');
+    $of = fn (string $difficulty): int => count(array_intersect($taken, $ids[$difficulty]));
+    expect($holds($of, fn (string $d, int $i): bool => in_array($ids[$d][$i], $taken, true), $data['tests'][0]))->toBeTrue();
+})->with(fn (): array => [
+    'at most of a tag' => [
+        ['rule' => 'at_most', 'attribute' => 'tag', 'n' => 1], fn (callable $of): bool => $of('1') <= 1,
+    ],
+    'all of a stimulus or none' => [
+        ['rule' => 'all_or_none'], fn (callable $of, callable $has): bool => $has('1', 0) === $has('1', 1) && $has('1', 0) === $has('2', 0),
+    ],
+    'never together' => [
+        ['rule' => 'never_together', 'questions' => ['Q10', 'Q20']], fn (callable $of, callable $has): bool => ! ($has('1', 0) && $has('2', 0)),
+    ],
+    'must include' => [
+        ['rule' => 'must_include', 'questions' => ['Q31', 'Q42']], fn (callable $of, callable $has): bool => $has('3', 1) && $has('4', 2),
+    ],
+    'leave out' => [
+        ['rule' => 'exclude', 'questions' => ['Q10', 'Q11', 'Q12']], fn (callable $of): bool => $of('1') === 0,
+    ],
+    'not of an assessment' => [['rule' => 'not_in', 'assessments' => ['ASKED']], fn (callable $of): bool => $of('2') === 0],
+    'with pictures' => [
+        ['rule' => 'some', 'where' => ['has' => ['figure']], 'count' => ['min' => 3]], fn (callable $of): bool => $of('2') === 3,
+    ],
+    'key letters' => [['rule' => 'key_spread', 'n' => 0], fn (callable $of): bool => $of('1') === $of('2')],
+    'mean difficulty' => [
+        ['rule' => 'mean_difficulty', 'min' => 3.5],
+        fn (callable $of): bool => $of('1') + 2 * $of('2') + 3 * $of('3') + 4 * $of('4') >= 14,
+    ],
+    'words to read' => [
+        ['total' => ['words' => ['min' => 150]]], fn (callable $of): bool => 50 * $of('1') + 10 * $of('2') >= 150,
+    ],
+    'a wish' => [['wishes' => [['id' => 'w', 'where' => ['difficulty' => ['3']]]]], fn (callable $of): bool => $of('3') === 3],
+]);
+
+it('counts 500 cells, and solves over none', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $lines = fn (string $letter, int $count): array => array_map(
+        fn (int $i): array => ['id' => "$letter$i", 'title' => "$letter$i", 'where' => ['tag' => ["$letter$i"]]],
+        range(1, $count),
+    );
+    $cells = [];
+    foreach (range(1, 25) as $r) {
+        foreach (range(1, 20) as $c) {
+            $cells[] = ['row' => "r$r", 'column' => "c$c", 'count' => ['max' => 1]];
+        }
+    }
+    $id = $world->blueprint(['tables' => [['id' => 't1', 'rows' => $lines('r', 25), 'columns' => $lines('c', 20), 'cells' => $cells]]]);
+
+    expect(ask('GET', "/blueprints/$id/availability")->assertOk()->json('data.places'))->toHaveCount(26 * 21 + 45 + 1)
+        ->and(ask('POST', "/blueprints/$id/assemble", new stdClass)->assertOk()->json('data.possible'))->toBeTrue();
+});

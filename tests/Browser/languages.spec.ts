@@ -9,6 +9,7 @@ const screens = [
   '/banks/rocks/order',
   '/banks/rocks/write',
   '/assessments',
+  '/blueprints',
   '/transfers',
   '/intakes/new',
   '/account',

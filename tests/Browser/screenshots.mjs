@@ -44,10 +44,6 @@ await page.getByRole('button', { name: /^Order of beds/ }).click()
 await page.getByRole('heading', { name: /^Order of beds/ }).waitFor()
 await page.getByRole('button', { name: /^Order of beds/ }).evaluate((layer) => layer.scrollIntoView({ block: 'center' }))
 await shot(page, 'coverage')
-await page.goto('/banks/maps/media')
-await page.getByRole('button', { name: /Beds bent up/ }).click()
-await page.getByRole('region', { name: 'Details' }).getByRole('link').first().waitFor()
-await shot(page, 'media')
 
 const desk = async (bank, words, name, then) => {
   await page.goto(`/banks/${bank}?words=${encodeURIComponent(words)}`)
@@ -57,18 +53,6 @@ const desk = async (bank, words, name, then) => {
   await shot(page, name)
 }
 const pane = page.getByRole('region', { name: 'Try', exact: true })
-await desk('diagrams', '"parts of a volcano"', 'picture-labels', async () => {
-  for (const [label, place] of [
-    ['crater', 1],
-    ['magma chamber', 3],
-  ]) {
-    await pane.getByRole('button', { name: label, exact: true }).click()
-    await pane
-      .getByRole('button', { name: new RegExp(`^(Place|Target) ${place}|^${place}`) })
-      .first()
-      .click()
-  }
-})
 await desk('long-answers', '"how a meander grows"', 'marking', async () => {
   const answer = 'The water is fastest on the outside of the bend, so it undercuts the bank there. On the inside it drops its load.'
   await pane.getByRole('textbox', { name: 'The learner writes at length' }).fill(answer)
@@ -177,6 +161,22 @@ await page.waitForTimeout(1200)
 await page.getByRole('img', { name: /^Page 1 of/ }).waitFor()
 await page.getByRole('link', { name: 'Download PDF' }).waitFor()
 await shot(page, 'print')
+
+// Demands, and why they cannot be met.
+await page.goto('/blueprints')
+await page.getByRole('link', { name: 'Rocks: a quick test' }).click()
+await page.getByRole('button', { name: /read the questions for Igneous rocks, Choice/ }).click()
+await page.getByRole('button', { name: /Crystals and cooling/ }).click()
+await page.getByRole('radio').first().waitFor()
+await shot(page, 'blueprint-plain')
+await page.goto('/blueprints')
+await page.getByRole('link', { name: 'End of year test' }).click()
+await page.getByLabel('Wanted: Contours, Difficulty 3').fill('2')
+await page.getByRole('button', { name: 'Assemble' }).click()
+await page.getByText('This cannot be met.').waitFor()
+await shot(page, 'blueprint')
+await page.getByLabel('Wanted: Contours, Difficulty 3').fill('3-4')
+await page.waitForTimeout(1000)
 
 // What markers get of a written paper.
 await page.goto('/assessments')

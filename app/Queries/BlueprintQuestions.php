@@ -408,27 +408,34 @@ final class BlueprintQuestions
     private function candidate(\stdClass $row): Candidate
     {
         /** @var Row $row */
-        $one = fn (string|int|null $value): array => $value === null || $value === '' ? [] : [(string) $value];
         $minutes = $row->minutes ?? null;
 
         return new Candidate(
             $row->id ?? '',
             self::plain($row->points ?? '0'),
             $minutes === null ? null : self::plain($minutes),
-            array_filter([
-                ...array_fill_keys($this->met($row), ['1']),
-                'difficulty' => $one($row->difficulty ?? null),
-                'stimulus' => PostgresArray::read($row->stimuli ?? '{}'),
-                'topic' => PostgresArray::read($row->topics ?? '{}'),
-                'tag' => PostgresArray::read($row->tags ?? '{}'),
-                'kind' => PostgresArray::read($row->kinds ?? '{}'),
-                'source' => $one($row->source ?? null),
-                'author' => $one($row->author ?? null),
-                'work' => $one($row->work ?? null),
-                'key' => $one($row->key_letter ?? null),
-            ]),
+            array_filter([...array_fill_keys($this->met($row), ['1']), ...self::values($row)]),
             $row->reading_words ?? 0,
         );
+    }
+
+    /** @return array<string, list<string>> by attribute */
+    private static function values(\stdClass $row): array
+    {
+        /** @var Row $row */
+        $one = fn (string|int|null $value): array => $value === null || $value === '' ? [] : [(string) $value];
+
+        return [
+            'difficulty' => $one($row->difficulty ?? null),
+            'stimulus' => PostgresArray::read($row->stimuli ?? '{}'),
+            'topic' => PostgresArray::read($row->topics ?? '{}'),
+            'tag' => PostgresArray::read($row->tags ?? '{}'),
+            'kind' => PostgresArray::read($row->kinds ?? '{}'),
+            'source' => $one($row->source ?? null),
+            'author' => $one($row->author ?? null),
+            'work' => $one($row->work ?? null),
+            'key' => $one($row->key_letter ?? null),
+        ];
     }
 
     private static function plain(string $decimal): string

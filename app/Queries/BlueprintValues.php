@@ -44,34 +44,33 @@ final class BlueprintValues
             $attribute === 'points' => self::points($banks),
             default => (new Facets)->of($attribute, Scope::banks($banks), QuestionFilter::fromQuery('')),
         };
-        $values = [];
-        foreach ($rows as $row) {
-            $value = (string) $row['value'];
-            $values[] = [
-                'value' => $value,
-                'title' => (string) ($row['name'] ?? ''),
-                'count' => (int) $row['count'],
-                'depth' => (int) ($row['depth'] ?? 0),
-                'where' => $attribute === 'points' ? ['points' => ["$value..$value"]] : [$attribute => [$value]],
-            ];
-        }
-        if ($attribute !== 'difficulty') {
-            return $values;
-        }
-        // a scale is offered whole, in its order
-        $counts = [];
-        foreach ($values as ['value' => $value, 'count' => $count]) {
-            $counts["=$value"] = $count;
-        }
-        $level = fn (int $one): array => [
-            'value' => (string) $one,
-            'title' => '',
-            'count' => $counts["=$one"] ?? 0,
-            'depth' => 0,
-            'where' => ['difficulty' => [(string) $one]],
-        ];
 
-        return array_map($level, range(1, 5));
+        return array_map(
+            fn (array $row): array => [
+                'value' => $row['value'],
+                'title' => $row['name'] ?? '',
+                'count' => $row['count'],
+                'depth' => $row['depth'] ?? 0,
+                'where' => $attribute === 'points' ? ['points' => ["$row[value]..$row[value]"]] : [$attribute => [$row['value']]],
+            ],
+            $attribute === 'difficulty' ? self::scale($rows) : $rows,
+        );
+    }
+
+    /**
+     * A scale is offered whole, in its order.
+     *
+     * @param  list<array{value: string, count: int, name?: string, depth?: int}>  $rows
+     * @return list<array{value: string, count: int, name?: string, depth?: int}>
+     */
+    private static function scale(array $rows): array
+    {
+        $counts = [];
+        foreach ($rows as $row) {
+            $counts["=$row[value]"] = $row['count'];
+        }
+
+        return array_map(fn (int $one): array => ['value' => (string) $one, 'count' => $counts["=$one"] ?? 0], range(1, 5));
     }
 
     /**

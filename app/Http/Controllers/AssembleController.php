@@ -102,10 +102,7 @@ final class AssembleController
     {
         Gate::authorize('view', $blueprint);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['title', 'bank', 'tests', 'seed', 'folder', 'course', 'term']);
-        $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
-        if ($bank === null || ! Gate::allows('write', $bank)) {
-            throw Refused::because('assessment.bank', Message::of('app.http.controllers.choose-bank-you-can'), '/bank');
-        }
+        $bank = self::bank($fields);
         $title = trim($fields->string('title', '', 490));
         if ($title === '') {
             throw Refused::because('assessment.no_title', Message::of('app.http.controllers.assessment-needs-name'), '/title');
@@ -124,6 +121,16 @@ final class AssembleController
             fn (Assessment $one): array => ['id' => $one->id, 'title' => $one->title],
             $made,
         )], 201);
+    }
+
+    /** Where assessments are made. */
+    private static function bank(Fields $fields): Bank
+    {
+        $bank = Bank::query()->where('slug', $fields->string('bank'))->first();
+
+        return $bank !== null && Gate::allows('write', $bank)
+            ? $bank
+            : throw Refused::because('assessment.bank', Message::of('app.http.controllers.choose-bank-you-can'), '/bank');
     }
 
     /** @return list<list<string>> */

@@ -147,7 +147,7 @@ it('asks for less in one place, and says so', function (array $change, ?string $
     'what the user keeps' => [['id' => 'kept', 'questions' => []], null, []],
 ]);
 
-it('arranges by rows or columns, in the order of the table or the easier ones first', function () use ($cell, $question): void {
+it('arranges by rows or columns, in the order of the table or the easier ones first', function () use ($question): void {
     $taken = [
         $question('z', ['r2', 'c2'], ['difficulty' => ['4']]),
         $question('b', ['r1', 'r1b', 'c1'], ['difficulty' => ['1']]),

@@ -66,6 +66,9 @@ final class ReadyQuestions
             );
         }
 
-        return ReadyCheck::of($assessment, $there, self::near($assessment));
+        $blueprint = $assessment->blueprint;
+        $short = $blueprint === null ? [] : BlueprintCheck::of($blueprint, $assessment, $person)['short'];
+
+        return ReadyCheck::of($assessment, $there, self::near($assessment), $short);
     }
 }

@@ -42,7 +42,7 @@ test('a builder states a test over difficulty and standard, is told what is shor
   await addLines(page, 'Add columns …', 'Difficulty', [/^difficulty 1/i, /^difficulty 2/i], true)
   await addLines(page, 'Add columns …', 'Difficulty', [/^difficulty 3/i])
   await addLines(page, 'Add columns …', 'Difficulty', [/^difficulty 4/i, /^difficulty 5/i], true)
-  await expect(page.getByRole('link', { name: /^Tag these/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Tag these/ })).toBeVisible()
 
   // Any cell opens its questions before a number is asked for.
   const rows = page.getByRole('rowheader')
@@ -92,7 +92,7 @@ test('a builder states a test over difficulty and standard, is told what is shor
   const first = found(page).first()
   const text = await first.getByRole('link').textContent()
   await first.getByRole('button', { name: /^Exchange/ }).click()
-  await expect(page.getByText(/was exchanged for/)).toBeVisible()
+  await expect(page.getByText(/was exchanged for/).first()).toBeVisible()
   await expect(page.getByRole('region', { name: 'Questions found' }).getByRole('link', { name: text ?? '', exact: true })).toHaveCount(0)
   const locked = await found(page).nth(1).getByRole('link').textContent()
   await found(page).nth(1).getByRole('button', { name: /^Keep/ }).click()

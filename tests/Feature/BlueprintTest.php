@@ -124,7 +124,9 @@ it('makes assessments that know their blueprint, in sections, and says what is s
     $content['sections'][0]['entries'] = [];
     ask('PUT', "/assessments/{$made[0]['id']}", ['content' => $content], ['If-Match' => '"1"'])->assertOk();
     expect(ask('GET', "/assessments/{$made[0]['id']}/blueprint")->json('data.short.0'))
-        ->toMatchArray(['place' => 't1|r1|c2', 'found' => 0, 'missing' => 1]);
+        ->toMatchArray(['place' => 't1|r1|c2', 'found' => 0, 'missing' => 1])
+        ->and(json_encode(ask('GET', "/assessments/{$made[0]['id']}/check")->assertOk()->json('data')))
+        ->toContain('Slate, Difficulty 2: the blueprint asks for 1, this has 0.');
 });
 
 it('draws from all questions that meet the same demands', function (): void {

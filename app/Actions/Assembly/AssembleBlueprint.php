@@ -7,12 +7,9 @@ namespace App\Actions\Assembly;
 use App\Infrastructure\Stopwatch;
 use App\Models\User;
 use App\Queries\BlueprintQuestions;
-use WideQuarry\Assembly\Assessment;
-use WideQuarry\Assembly\Pick;
 use WideQuarry\Blueprints\Availability;
 use WideQuarry\Blueprints\Blueprint;
 use WideQuarry\Blueprints\BlueprintProblem;
-use WideQuarry\Blueprints\FoundAt;
 use WideQuarry\Random\Seed;
 use WideQuarry\Selection\Candidate;
 use WideQuarry\Selection\Demand;
@@ -84,35 +81,6 @@ final readonly class AssembleBlueprint
         $questions = BlueprintQuestions::of($blueprint, $person);
 
         return $questions->candidates($questions->tallies(), self::named($blueprint), $seed, 1, true);
-    }
-
-    /**
-     * What an assessment has of what a blueprint asks for. Of a draw as many of its pool count as it draws.
-     *
-     * @return array{places: array<string, array{count: int, points: int|float}>, questions: array<string, list<string>>,
-     *     available: Availability,
-     *     short: list<array{place: string, name: string, measure: string, asked: string, found: int|float, missing: int|float}>}
-     */
-    public function compare(Blueprint $blueprint, Assessment $assessment, User $person): array
-    {
-        $questions = BlueprintQuestions::of($blueprint, $person);
-        $ids = array_map(fn (Pick $pick): string => $pick->question, $assessment->picks());
-        foreach ($assessment->draws() as $draw) {
-            array_push($ids, ...array_slice($draw->pool, 0, $draw->count));
-        }
-        $taken = $questions->named($ids);
-        $available = Availability::of($blueprint, $questions->tallies());
-        $cells = [];
-        foreach ($taken as $candidate) {
-            $cells[$candidate->id] = FoundAt::of($blueprint, $candidate);
-        }
-
-        return [
-            'places' => FoundAt::places($blueprint, $taken),
-            'questions' => $cells,
-            'available' => $available,
-            'short' => FoundAt::short($blueprint, $taken, $available),
-        ];
     }
 
     /** @return list<string> */

@@ -15,6 +15,7 @@ use App\Models\Bank;
 use App\Models\Blueprint;
 use App\Models\User;
 use App\Policies\ReadableIds;
+use App\Queries\BlueprintCheck;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -71,11 +72,11 @@ final class AssembleController
     }
 
     #[Operation('What an assessment has of what its blueprint asks for, and what is short', response: ['data' => 'BlueprintCheck'])]
-    public function check(Request $request, Assessment $assessment, AssembleBlueprint $assemble): JsonResponse
+    public function check(Request $request, Assessment $assessment): JsonResponse
     {
         Gate::authorize('view', $assessment);
 
-        $compared = $assemble->compare(self::blueprintOf($assessment), $assessment->document(), User::asking($request));
+        $compared = BlueprintCheck::of(self::blueprintOf($assessment), $assessment->document(), User::asking($request));
 
         return new JsonResponse(['data' => [
             ...$compared,

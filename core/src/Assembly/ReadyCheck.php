@@ -25,9 +25,10 @@ final class ReadyCheck
     /**
      * @param  array<string, ReadyQuestion>  $there  question → what is known of it; one that is gone is missing
      * @param  list<array{string, string}>  $near  questions that are nearly the same
+     * @param  list<array{name: string, measure: string, asked: string, found: int|float}>  $short  what its blueprint asks for and it has not
      * @return list<Finding> paths name the entry or section, such as "/e1"
      */
-    public static function of(Assessment $assessment, array $there, array $near = []): array
+    public static function of(Assessment $assessment, array $there, array $near = [], array $short = []): array
     {
         $check = new self($assessment, $there);
         if ($assessment->questions() === []) {
@@ -39,6 +40,10 @@ final class ReadyCheck
 
         $check->stimuli();
         $check->near($near);
+        foreach ($short as ['name' => $name, 'measure' => $what, 'asked' => $asked, 'found' => $found]) {
+            $sentence = Message::of('assembly.blueprint-short', ['name' => $name, 'what' => $what, 'asked' => $asked, 'found' => $found]);
+            $check->findings[] = Finding::warning('blueprint.short', '', $sentence);
+        }
 
         return $check->findings;
     }

@@ -1433,6 +1433,7 @@ export type Messages = {
       impossible: (values: { why: Words }) => string
     }
     likeCommand: string
+    tagIn: string
   }
   carry: {
     command: string

@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import type { Availability, Blueprint, BlueprintCell, BlueprintTable } from '@/api/blueprints'
 import { list } from '@/lib/format'
 import { texts } from '@/messages'
@@ -117,24 +117,12 @@ export function DemandTable({
   const head = (shown: Shown, side: 'rows' | 'columns') => {
     const missing = shown.line.where?.no?.[0] ?? shown.within?.where?.no?.[0]
     const there = availability?.places[side === 'rows' ? placeId(table.id, shown.line.id, null) : placeId(table.id, null, shown.line.id)]
-    const bank = stored.banks[0]
     return (
       <span className="flex items-start gap-1">
         <span className="min-w-0 flex-1 pt-0.5">
           {shown.within ? <span className="block text-caption font-normal text-second">{shown.within.title}</span> : null}
           <span className={`block ${missing ? 'text-attention' : ''}`}>{shown.line.title}</span>
-          {missing && there && there.have > 0 && bank ? (
-            <Link
-              className="text-caption font-semibold text-accent hover:underline"
-              to={
-                missing === 'topic' || missing === 'standard'
-                  ? `/banks/${bank.slug}/tagging?${missing === 'topic' ? 'topics=1&' : ''}no=${missing}`
-                  : `/banks/${bank.slug}?no=${missing}`
-              }
-            >
-              {words.tagThese({ n: there.have })}
-            </Link>
-          ) : null}
+          {missing && there && there.have > 0 ? <TagThese missing={missing} count={there.have} banks={stored.banks} /> : null}
         </span>
         {mayWrite ? (
           <button
@@ -255,6 +243,38 @@ export function DemandTable({
         />
       ) : null}
     </section>
+  )
+}
+
+/** One step to the questions that have no value: tagging where that is what is missing, else the list of them. */
+function TagThese({ missing, count, banks }: { missing: string; count: number; banks: { slug: string; name: string }[] }) {
+  const navigate = useNavigate()
+  const look = 'text-left text-caption font-semibold text-accent hover:underline'
+  const to = (slug: string) =>
+    missing === 'topic' || missing === 'standard'
+      ? `/banks/${slug}/tagging?${missing === 'topic' ? 'topics=1&' : ''}no=${missing}`
+      : `/banks/${slug}?no=${missing}`
+  if (banks.length === 1 && banks[0])
+    return (
+      <Link className={look} to={to(banks[0].slug)}>
+        {words.tagThese({ n: count })}
+      </Link>
+    )
+  return (
+    <Menu.Root
+      button={
+        <button type="button" className={look}>
+          {words.tagThese({ n: count })} …
+        </button>
+      }
+    >
+      <Menu.Label>{words.tagIn}</Menu.Label>
+      {banks.map((bank) => (
+        <Menu.Item key={bank.slug} onSelect={() => navigate(to(bank.slug))}>
+          {bank.name}
+        </Menu.Item>
+      ))}
+    </Menu.Root>
   )
 }
 

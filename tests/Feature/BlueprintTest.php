@@ -2,11 +2,14 @@
 
 declare(strict_types=1);
 
+use App\Actions\Dispatch\ExportCollector;
 use App\Infrastructure\Cbc;
+use App\Models\Assessment;
 use App\Models\Bank;
 use App\Queries\BlueprintValues;
 use Illuminate\Support\Facades\DB;
 use Tests\Feature\World;
+use WideQuarry\Interchange\ExportOptions;
 use WideQuarry\Selection\Solver;
 
 /** Twelve questions: three of each difficulty from 1 to 4, of which the last of each is a draft. @return array<string, list<string>> */
@@ -121,6 +124,13 @@ it('makes assessments that know their blueprint, in sections, and says what is s
     expect(array_column($content['sections'], 'title'))->toBe(['Difficulty 2', 'Difficulty 1'])
         ->and($content['blueprint']['id'])->toBe($id)
         ->and(ask('GET', "/assessments/{$made[0]['id']}/blueprint")->assertOk()->json('data.short'))->toBe([]);
+    // it names banks and topics of this place only, so it does not go out
+    $exported = app(ExportCollector::class)->assessment(
+        Assessment::query()->findOrFail($made[0]['id']),
+        $world->people['writer'],
+        new ExportOptions,
+    );
+    expect($exported->assessments[0])->not->toHaveProperty('blueprint');
     $content['sections'][0]['entries'] = [];
     ask('PUT', "/assessments/{$made[0]['id']}", ['content' => $content], ['If-Match' => '"1"'])->assertOk();
     expect(ask('GET', "/assessments/{$made[0]['id']}/blueprint")->json('data.short.0'))

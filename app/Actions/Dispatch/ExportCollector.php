@@ -111,7 +111,9 @@ final readonly class ExportCollector
                 $document = \WideQuarry\Assembly\Assessment::read($document->standingAlone($pick->id, $own->id), $this->kinds);
             }
         }
-        $found->assessments[] = $document->settled(); // conditions mean nothing elsewhere
+        $json = $document->settled();
+        unset($json->blueprint); // conditions mean nothing elsewhere
+        $found->assessments[] = $json;
 
         return $this->settled($found, $around);
     }

@@ -1434,6 +1434,7 @@ export type Messages = {
     }
     likeCommand: string
     tagIn: string
+    unlockAll: string
   }
   carry: {
     command: string

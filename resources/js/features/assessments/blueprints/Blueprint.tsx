@@ -1,4 +1,4 @@
-import { useMutation, useQuery } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
@@ -57,6 +57,7 @@ type Solved = { found: Assembled; of: string; earlier: string[] }
 function Bench({ start }: { start: Whole }) {
   const document = useBlueprint(start)
   const { content, change, stored } = document
+  const client = useQueryClient()
   const navigate = useNavigate()
   const tell = useToast()
   const wide = useWide(900)
@@ -128,7 +129,10 @@ function Bench({ start }: { start: Whole }) {
       await binBlueprint(stored.id)
     },
     onSuccess: () => {
-      tell({ text: words.binned({ title: stored.title }), undo: () => restoreBlueprint(stored.id) })
+      const again = () => client.invalidateQueries({ queryKey: ['blueprints'] })
+      again()
+      client.removeQueries({ queryKey: ['blueprint', stored.id] })
+      tell({ text: words.binned({ title: stored.title }), undo: () => restoreBlueprint(stored.id).then(again, fail) })
       navigate('/blueprints')
     },
     onError: fail,
@@ -251,6 +255,7 @@ function Bench({ start }: { start: Whole }) {
         <Reasons
           found={found}
           mayWrite={mayWrite}
+          {...(kept.length > 0 ? { onUnlock: () => setKept([]) } : {})}
           onTake={(blueprint) => {
             change((now) => ({ ...blueprint, id: now.id, title: now.title }))
             tell({ text: words.relaxed, undo: document.undo })
@@ -277,9 +282,11 @@ function Bench({ start }: { start: Whole }) {
             <Button look="primary" onClick={() => setDialog('make')}>
               {words.makeButton({ n: found.tests.length })}
             </Button>
-            <Button aria-disabled={solve.isPending} onClick={another}>
-              {words.another}
-            </Button>
+            {found.possible ? (
+              <Button aria-disabled={solve.isPending} onClick={another}>
+                {words.another}
+              </Button>
+            ) : null}
           </p>
           <FoundTests
             found={found}

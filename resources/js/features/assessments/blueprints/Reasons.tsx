@@ -4,8 +4,16 @@ import { Button } from '@/ui/Button'
 
 const words = texts.blueprints
 
+type Props = {
+  found: Assembled
+  mayWrite: boolean
+  onTake: (content: BlueprintContent) => void
+  /** Lets go of the questions that are kept, where some are. */
+  onUnlock?: () => void
+}
+
 /** Why there is no test: what cannot hold together, and what asking for less would say; a click asks for it. */
-export function Reasons({ found, mayWrite, onTake }: { found: Assembled; mayWrite: boolean; onTake: (content: BlueprintContent) => void }) {
+export function Reasons({ found, mayWrite, onTake, onUnlock }: Props) {
   if (found.possible) return null
   return (
     <section aria-label={words.impossible} className="mb-4 rounded-ui border border-attention bg-attention-tint p-3">
@@ -20,6 +28,11 @@ export function Reasons({ found, mayWrite, onTake }: { found: Assembled; mayWrit
         {found.reasons.map((reason) => (
           <li key={reason.id}>
             <p>{reason.sentence}</p>
+            {reason.id === 'kept' && onUnlock ? (
+              <p className="pt-1">
+                <Button onClick={onUnlock}>{words.unlockAll}</Button>
+              </p>
+            ) : null}
             {mayWrite && reason.offers.length > 0 ? (
               <p className="flex flex-wrap gap-2 pt-1">
                 {reason.offers.map((offer) => (

@@ -22,6 +22,7 @@ return new class extends Migration
             );
             COMMENT ON TABLE blueprints IS 'what core/schema/blueprint.json describes';
             CREATE INDEX blueprints_bank ON blueprints (bank_id, title);
+            CREATE INDEX assessments_blueprint ON assessments ((content->'blueprint'->>'id'));
             SQL);
     }
 };

@@ -18,8 +18,8 @@ use WideQuarry\Selection\Candidate;
 use WideQuarry\Selection\ExactSearch;
 use WideQuarry\Selection\Groups;
 
-const BLUEPRINT = '019a0000-0000-7000-8000-000000000001';
-const BANK = '019a0000-0000-7000-8000-00000000000b';
+const UNIT_3 = '019a0000-0000-7000-8000-000000000001';
+const UNIT_3_BANK = '019a0000-0000-7000-8000-00000000000b';
 
 /** Rivers, split by kind, and rocks; by two difficulties. @param  array<string, mixed>  $more */
 function sketch(array $cells = [], array $more = []): Blueprint
@@ -29,9 +29,9 @@ function sketch(array $cells = [], array $more = []): Blueprint
     return Blueprint::read(Json::decode((string) json_encode([
         'format' => Blueprint::FORMAT,
         'version' => 1,
-        'id' => BLUEPRINT,
+        'id' => UNIT_3,
         'title' => 'Unit 3',
-        'banks' => [BANK],
+        'banks' => [UNIT_3_BANK],
         'tables' => [[
             'id' => 't1',
             'rows' => [
@@ -191,9 +191,9 @@ it('is made of what a test asks', function (): void {
     $asked = fn (array $topics, ?int $difficulty, string $kind): array => [
         'topics' => $topics, 'standards' => [], 'difficulty' => $difficulty, 'kind' => $kind, 'points' => '2',
     ];
-    $json = BlueprintLike::of(Blueprint::fresh(BLUEPRINT, 'Again'), [BANK], [
+    $json = BlueprintLike::of(Blueprint::fresh(UNIT_3, 'Again'), [UNIT_3_BANK], [
         $asked(['x' => 'Rivers'], 1, 'choice'), $asked(['x' => 'Rivers'], 1, 'text'), $asked([], 3, 'choice'),
-    ], BANK);
+    ], UNIT_3_BANK);
     $blueprint = Blueprint::read($json);
 
     expect(array_map(fn ($line): array => [$line->title, $line->where], $blueprint->tables[0]->rows))

@@ -1313,7 +1313,6 @@ export type Messages = {
       allOrNone: string
       unusedSince: string
       keySpread: string
-      keySpreadEnd: string
       mean: string
       someOf: (values: { what: Words }) => string
       pictures: string

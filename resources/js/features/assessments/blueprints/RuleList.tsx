@@ -200,7 +200,7 @@ function Said({ rule, stored, disabled, onEdit }: SaidProps) {
     case 'key_spread':
       return (
         <Sentence>
-          {words.keySpread} {number(words.howMany, rule.n ?? 1, 0)} {words.keySpreadEnd}
+          {words.keySpread} {number(words.howMany, rule.n ?? 1, 0)}
         </Sentence>
       )
     case 'mean_difficulty':

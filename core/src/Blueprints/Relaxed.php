@@ -162,7 +162,8 @@ final class Relaxed
             $said[] = match (true) {
                 $name === 'n' => Message::of('blueprints.relax-n', ['n' => is_int($value) ? $value : 0]),
                 $name === 'questions' => Message::of('blueprints.relax-questions', ['n' => is_array($value) ? count($value) : 0]),
-                $name === 'min' || $name === 'max' => Message::of("blueprints.relax-$name", ['n' => is_numeric($value) ? $value : 0]),
+                $name === 'min' => Message::of('blueprints.relax-min', ['n' => is_numeric($value) ? $value : 0]),
+                $name === 'max' => Message::of('blueprints.relax-max', ['n' => is_numeric($value) ? $value : 0]),
                 default => self::range($name, (array) $value),
             };
         }

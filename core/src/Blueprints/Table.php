@@ -108,7 +108,8 @@ final readonly class Table
         foreach ($this->cells as $i => $cell) {
             foreach (['row' => $cell->row, 'column' => $cell->column] as $side => $id) {
                 if ($id !== null && ! isset($known[$side][$id])) {
-                    throw Malformed::outOfRange("$path/cells/$i/$side", Message::of("blueprints.known-$side"), $id);
+                    $expected = Message::of($side === 'row' ? 'blueprints.known-row' : 'blueprints.known-column');
+                    throw Malformed::outOfRange("$path/cells/$i/$side", $expected, $id);
                 }
             }
         }

@@ -1,5 +1,6 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
+import { ApiProblem } from '@/api/client'
 import { correctFile } from '@/api/intakes'
 import type { TableCorrections } from '@/api/tables'
 import { texts } from '@/messages'
@@ -36,7 +37,8 @@ export function useTableCorrections(intake: string, file: string, held: TableCor
     try {
       while (latest.current && latest.current !== sent) {
         const next = latest.current
-        isLater = await correctFile(intake, file, next, sent)
+        const base = sent
+        isLater = await patiently(() => correctFile(intake, file, next, base))
         sent = next
         // what was typed in the meantime goes before the table is looked at again
         if (latest.current === sent) await again()
@@ -58,5 +60,20 @@ export function useTableCorrections(intake: string, file: string, held: TableCor
       setWanted(next)
       if (!isSending.current) send(heldNow.current, isTold)
     },
+  }
+}
+
+const TRIES = 5
+
+/** Tries again while the server is busy: what was typed is not given up for that. */
+async function patiently<Answer>(ask: () => Promise<Answer>): Promise<Answer> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await ask()
+    } catch (problem) {
+      const isBusy = problem instanceof ApiProblem && problem.status === 503
+      if (!isBusy || tries === TRIES) throw problem
+      await new Promise((done) => setTimeout(done, 500 * 2 ** tries))
+    }
   }
 }

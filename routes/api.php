@@ -290,7 +290,9 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('assessments/{assessment}/prints/{print}/pages/{page}', [PrintController::class, 'page'])
         ->whereUuid(['assessment', 'print'])
         ->where('page', '[0-9]{1,5}');
-    Route::get('assessments/{assessment}/blueprint', [AssembleController::class, 'check'])->whereUuid('assessment');
+    Route::get('assessments/{assessment}/blueprint', [AssembleController::class, 'check'])
+        ->whereUuid('assessment')
+        ->middleware(HeavyWork::class);
     Route::post('assessments/{assessment}/assemble', [AssembleController::class, 'solveAgain'])
         ->whereUuid('assessment')
         ->middleware(['throttle:try', HeavyWork::class]);
@@ -300,7 +302,9 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::put('blueprints/{blueprint}', [BlueprintController::class, 'update'])->whereUuid('blueprint');
     Route::delete('blueprints/{blueprint}', [BlueprintController::class, 'destroy'])->whereUuid('blueprint');
     Route::post('blueprints/{blueprint}/restore', [BlueprintController::class, 'restore'])->whereUuid('blueprint');
-    Route::get('blueprints/{blueprint}/availability', [BlueprintController::class, 'availability'])->whereUuid('blueprint');
+    Route::get('blueprints/{blueprint}/availability', [BlueprintController::class, 'availability'])
+        ->whereUuid('blueprint')
+        ->middleware(HeavyWork::class);
     Route::get('blueprints/{blueprint}/values', [BlueprintController::class, 'values'])->whereUuid('blueprint');
     Route::get('blueprints/{blueprint}/questions', [BlueprintController::class, 'questions'])->whereUuid('blueprint');
     Route::post('blueprints/{blueprint}/assemble', [AssembleController::class, 'solve'])
@@ -308,7 +312,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
         ->middleware(['throttle:try', HeavyWork::class]);
     Route::post('blueprints/{blueprint}/assessments', [AssembleController::class, 'make'])
         ->whereUuid('blueprint')
-        ->middleware(Idempotent::class);
+        ->middleware([Idempotent::class, HeavyWork::class]);
     Route::post('dispatches', [DispatchController::class, 'store'])->middleware('throttle:give');
     Route::post('dispatches/losses', [DispatchController::class, 'losses'])->middleware(['throttle:try', HeavyWork::class]);
     Route::get('dispatches/{dispatch}', [DispatchController::class, 'show'])->whereUuid('dispatch');

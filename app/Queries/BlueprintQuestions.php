@@ -218,10 +218,10 @@ final class BlueprintQuestions
      */
     public function candidates(array $tallies, array $named, Seed $seed, int $tests, bool $isWhole): array
     {
-        $enough = $isWhole ? self::ALL : Reduction::enough($this->blueprint, $tests);
+        $enough = Reduction::enough($this->blueprint, $tests);
         $asked = array_filter($tallies, fn (Tally $tally): bool => Reduction::isCandidate($this->blueprint, $tally->keys));
         $this->isShort = ! $isWhole && Reduction::isDaring($this->blueprint)
-            && array_filter($asked, fn (Tally $tally): bool => $tally->count > $enough) !== [];
+            && array_filter($asked, fn (Tally $tally): bool => $tally->count > $enough['count']) !== [];
         if ($asked === [] && $named === []) {
             return [];
         }
@@ -229,11 +229,43 @@ final class BlueprintQuestions
         $rows = DB::query()
             ->fromSub($this->told($named), 'question')
             ->select([...$by, 'own'])
-            ->selectRaw('(array_agg(id ORDER BY md5(id::text || ?)))[1:?] AS ids', [(string) $seed->value, $enough])
+            ->selectRaw(...$this->ids($seed, $isWhole ? null : $enough, $by))
             ->groupBy([...$by, 'own']);
         $this->limit($rows, $asked);
 
         return $this->apart(array_values($rows->get()->all()));
+    }
+
+    /**
+     * The identifiers of a group, as many as are enough: where points are to be reached, questions of half a point have to be more.
+     *
+     * @param  array{count: int, points: string, minutes: string, words: string}|null  $enough  null for all of them
+     * @param  list<string>  $by  the columns they have in common
+     * @return array{string, list<mixed>} SQL and what is bound in it
+     */
+    private function ids(Seed $seed, ?array $enough, array $by): array
+    {
+        $bound = [(string) $seed->value];
+        if ($enough === null) {
+            return ['array_agg(id ORDER BY md5(id::text || ?)) AS ids', $bound];
+        }
+        $most = ['?::int'];
+        $bound[] = $enough['count'];
+        foreach (['points' => 'points', 'minutes' => 'minutes', 'reading_words' => 'words'] as $column => $measure) {
+            if (in_array($column, $by, true)) {
+                $most[] = "CASE WHEN $column > 0 THEN ceil(?::numeric / $column)::int ELSE 0 END";
+                $bound[] = $enough[$measure];
+            }
+        }
+        // all of a stimulus or none: then all of them have to be there
+        $all = in_array('stimuli', $by, true) && $this->isBundled() ? "CASE WHEN stimuli <> '{}' THEN ".self::ALL.' ELSE 0 END' : '0';
+
+        return ['(array_agg(id ORDER BY md5(id::text || ?)))[1:greatest('.implode(', ', $most).", $all)] AS ids", $bound];
+    }
+
+    private function isBundled(): bool
+    {
+        return array_filter($this->blueprint->rules, fn (BlueprintRule $rule): bool => $rule->rule === 'all_or_none') !== [];
     }
 
     /**
@@ -262,8 +294,7 @@ final class BlueprintQuestions
     private function limit(Builder $rows, array $asked): void
     {
         $columns = $this->columns();
-        $isBundled = array_filter($this->blueprint->rules, fn (BlueprintRule $rule): bool => $rule->rule === 'all_or_none') !== [];
-        $also = 'own IS NOT NULL'.($isBundled ? " OR stimuli <> '{}'" : '');
+        $also = 'own IS NOT NULL'.($this->isBundled() ? " OR stimuli <> '{}'" : '');
         if ($columns === []) {
             $rows->whereRaw($asked === [] ? $also : 'true');
 

@@ -15,6 +15,9 @@ use WideQuarry\Selection\Group;
  */
 final class Arrangement
 {
+    /** As many as the pool of a draw may have (core/schema/assessment.json). */
+    private const POOL = 20_000;
+
     /**
      * @param  list<Candidate>  $taken
      * @param  list<Group>  $groups  of the whole pool, where draws are made of it
@@ -131,7 +134,7 @@ final class Arrangement
                 $entries[] = [
                     'draw' => $counts[$group->signature],
                     'title' => self::place($blueprint, $candidate),
-                    'pool' => array_map(fn (Candidate $one): string => $one->id, $group->members),
+                    'pool' => array_map(fn (Candidate $one): string => $one->id, array_slice($group->members, 0, self::POOL)),
                 ];
             }
         }

@@ -24,6 +24,13 @@ final class Programme
     /** @var array<int, BigInteger> */
     private array $objective = [];
 
+    private BigInteger $objectiveScale;
+
+    public function __construct()
+    {
+        $this->objectiveScale = BigInteger::one();
+    }
+
     /** @return int its number */
     public function variable(int $upper): int
     {
@@ -51,6 +58,7 @@ final class Programme
     {
         $coefficients = array_filter($coefficients, fn (BigRational $one): bool => ! $one->isZero());
         $scale = self::scale(array_values($coefficients));
+        $this->objectiveScale = $scale;
         $this->objective = array_map(fn (BigRational $one): BigInteger => self::whole($one, $scale), $coefficients);
     }
 
@@ -76,6 +84,12 @@ final class Programme
     public function rows(): array
     {
         return $this->rows;
+    }
+
+    /** What the objective was multiplied by, to be whole numbers. */
+    public function objectiveScale(): BigInteger
+    {
+        return $this->objectiveScale;
     }
 
     /** @return array<int, BigInteger> */

@@ -58,7 +58,9 @@ final readonly class Search
             if (! $isRough) {
                 $reached[$name] = $value;
                 $isProved = $isProved && $solved->isProved;
-                $bound = $solved->bound === null ? $bound : BigRational::of((string) ceil($solved->bound));
+                $bound = $name === 'wishes' && $solved->bound !== null
+                    ? BigRational::of((string) ceil($solved->bound))->dividedBy($programme->objectiveScale())
+                    : $bound;
             }
             $programme->row($objective, $value, null);
         }

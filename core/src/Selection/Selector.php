@@ -13,6 +13,9 @@ use WideQuarry\Selection\Rules\Rule;
  */
 final readonly class Selector
 {
+    /** So many groups, over all tests, are formulated at most: it is memory that ends before time. */
+    private const LARGEST = 60_000;
+
     public function __construct(private Solver $solver)
     {
     }
@@ -32,7 +35,7 @@ final readonly class Selector
         if ($outcome !== null) {
             return $outcome;
         }
-        $best = $search->best($problem, $groups);
+        $best = count($groups->all) * $problem->tests > self::LARGEST ? new Found(null, false) : $search->best($problem, $groups);
 
         return $best->tests === null
             ? $this->impossible($problem, $explanation, $best->isImpossible() ? $explanation->conflict() : null)

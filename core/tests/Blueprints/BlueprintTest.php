@@ -204,10 +204,15 @@ it('is made of what a test asks', function (): void {
 });
 
 it('has enough of what is the same for any demand', function () use ($cell): void {
-    expect(Reduction::enough(sketch(), 1))->toBe(20)
-        ->and(Reduction::enough(sketch([$cell('r2', 'c1', 30)]), 1))->toBe(30)
-        ->and(Reduction::enough(sketch([], ['total' => ['points' => ['min' => 40.5]]]), 3))->toBe(123)
-        ->and(Reduction::enough(sketch([['row' => 'r2', 'column' => null, 'all' => true]]), 1))->toBe(Blueprint::QUESTIONS)
+    $count = fn (array $cells, array $more = [], int $tests = 1): int => Reduction::enough(sketch($cells, $more), $tests)['count'];
+    expect($count([]))->toBe(20)
+        ->and($count([$cell('r2', 'c1', 30)]))->toBe(30)
+        ->and($count([$cell('r2', 'c1', 30)], [], 3))->toBe(90)
+        ->and(Reduction::enough(sketch([], ['total' => ['points' => ['min' => 40.5]]]), 2)['points'])->toBe('81')
+        ->and($count([['row' => 'r2', 'column' => null, 'all' => true]]))->toBe(Blueprint::QUESTIONS)
+        // a wish is for as many as a cell allows, or for all
+        ->and($count([$cell('r2', 'c1', 1, 35)], ['wishes' => [['id' => 'w']]]))->toBe(35)
+        ->and($count([], ['wishes' => [['id' => 'w']]]))->toBe(Blueprint::QUESTIONS)
         ->and(Reduction::isDaring(sketch()))->toBeFalse()
         ->and(Reduction::isDaring(sketch([], ['rules' => [['id' => 'q', 'rule' => 'all_or_none']]])))->toBeTrue();
 });

@@ -33,7 +33,7 @@ use WideQuarry\Selection\Candidate;
  */
 final class BlueprintQuestions
 {
-    private const ALL = 1_000_000;
+    public const ALL = 1_000_000;
 
     private const COLUMNS = [
         'questions.id', 'questions.points', 'questions.minutes', 'questions.difficulty', 'questions.reading_words', 'questions.key_letter',
@@ -213,14 +213,14 @@ final class BlueprintQuestions
      *
      * @param  list<Tally>  $tallies
      * @param  list<string>  $named  questions that are needed whatever they are
-     * @param  bool  $isWhole  whether all of them are fetched, not just enough
+     * @param  int|null  $most  how many of a group are fetched; null for as many as are enough
      * @return list<Candidate>
      */
-    public function candidates(array $tallies, array $named, Seed $seed, int $tests, bool $isWhole): array
+    public function candidates(array $tallies, array $named, Seed $seed, int $tests, ?int $most = null): array
     {
         $enough = Reduction::enough($this->blueprint, $tests);
         $asked = array_filter($tallies, fn (Tally $tally): bool => Reduction::isCandidate($this->blueprint, $tally->keys));
-        $this->isShort = ! $isWhole && Reduction::isDaring($this->blueprint)
+        $this->isShort = $most === null && Reduction::isDaring($this->blueprint)
             && array_filter($asked, fn (Tally $tally): bool => $tally->count > $enough['count']) !== [];
         if ($asked === [] && $named === []) {
             return [];
@@ -229,7 +229,7 @@ final class BlueprintQuestions
         $rows = DB::query()
             ->fromSub($this->told($named), 'question')
             ->select([...$by, 'own'])
-            ->selectRaw(...$this->ids($seed, $isWhole ? null : $enough, $by))
+            ->selectRaw(...$this->ids($seed, $most ?? $enough, $by))
             ->groupBy([...$by, 'own']);
         $this->limit($rows, $asked);
 
@@ -239,15 +239,15 @@ final class BlueprintQuestions
     /**
      * The identifiers of a group, as many as are enough: where points are to be reached, questions of half a point have to be more.
      *
-     * @param  array{count: int, points: string, minutes: string, words: string}|null  $enough  null for all of them
+     * @param  array{count: int, points: string, minutes: string, words: string}|int  $enough
      * @param  list<string>  $by  the columns they have in common
      * @return array{string, list<mixed>} SQL and what is bound in it
      */
-    private function ids(Seed $seed, ?array $enough, array $by): array
+    private function ids(Seed $seed, array|int $enough, array $by): array
     {
         $bound = [(string) $seed->value];
-        if ($enough === null) {
-            return ['array_agg(id ORDER BY md5(id::text || ?)) AS ids', $bound];
+        if (is_int($enough)) {
+            return ['(array_agg(id ORDER BY md5(id::text || ?)))[1:?] AS ids', [...$bound, $enough]];
         }
         $most = ['?::int'];
         $bound[] = $enough['count'];

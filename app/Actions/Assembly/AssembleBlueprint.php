@@ -11,7 +11,6 @@ use WideQuarry\Blueprints\Availability;
 use WideQuarry\Blueprints\Blueprint;
 use WideQuarry\Blueprints\BlueprintProblem;
 use WideQuarry\Random\Seed;
-use WideQuarry\Selection\Candidate;
 use WideQuarry\Selection\Demand;
 use WideQuarry\Selection\Outcome;
 use WideQuarry\Selection\Problem;
@@ -51,8 +50,8 @@ final readonly class AssembleBlueprint
         $tallies = $questions->tallies();
         $availability = Availability::of($blueprint, $tallies);
         $named = array_values(array_unique([...self::named($blueprint), ...$kept, ...$apartFrom, ...$without]));
-        foreach ([false, true] as $isWhole) {
-            $pool = $questions->candidates($tallies, $named, $seed, $tests, $isWhole);
+        foreach ([null, BlueprintQuestions::ALL] as $most) {
+            $pool = $questions->candidates($tallies, $named, $seed, $tests, $most);
             $problem = BlueprintProblem::of($blueprint, $pool, $availability, $seed, $kept, $apartFrom, $without, $tests, $common);
             $outcome = (new Selector($this->solver))->select($problem, $budget);
             if ($outcome->tests !== null || $budget->left() <= 0 || ! $questions->leftOut() || self::isOfDemands($problem, $outcome)) {
@@ -69,18 +68,6 @@ final readonly class AssembleBlueprint
         $rules = array_filter($outcome->conflict, fn (string $id): bool => ! $problem->member($id) instanceof Demand);
 
         return $outcome->conflict !== [] && $rules === [];
-    }
-
-    /**
-     * Every question a test may be made of.
-     *
-     * @return list<Candidate>
-     */
-    public static function pool(Blueprint $blueprint, User $person, Seed $seed): array
-    {
-        $questions = BlueprintQuestions::of($blueprint, $person);
-
-        return $questions->candidates($questions->tallies(), self::named($blueprint), $seed, 1, true);
     }
 
     /** @return list<string> */

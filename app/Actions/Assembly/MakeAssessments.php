@@ -84,7 +84,7 @@ final readonly class MakeAssessments
     private static function groups(Blueprint $blueprint, BlueprintQuestions $questions, Seed $seed, array $named): array
     {
         $tallies = $questions->tallies();
-        $pool = $questions->candidates($tallies, $named, $seed, 1, true);
+        $pool = $questions->candidates($tallies, $named, $seed, 1, Arrangement::POOL);
 
         return Groups::of(BlueprintProblem::of($blueprint, $pool, Availability::of($blueprint, $tallies), $seed))->all;
     }

@@ -29,6 +29,9 @@ use WideQuarry\Selection\Problem;
 /** Tests from blueprints. */
 final class AssembleController
 {
+    /** At once; the command line takes more. */
+    private const TESTS = 8;
+
     private const FIELDS = ['seed', 'kept', 'apart', 'without', 'tests', 'common'];
 
     #[Operation(
@@ -169,7 +172,7 @@ final class AssembleController
             $lists['kept'],
             $lists['apart'],
             $lists['without'],
-            $fields->int('tests', 1, 1, Problem::TESTS),
+            $fields->int('tests', 1, 1, self::TESTS),
             $fields->int('common', 0, 0, Document::QUESTIONS),
         );
 

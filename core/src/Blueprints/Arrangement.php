@@ -15,8 +15,8 @@ use WideQuarry\Selection\Group;
  */
 final class Arrangement
 {
-    /** As many as the pool of a draw may have (core/schema/assessment.json). */
-    private const POOL = 20_000;
+    /** Enough for every learner to get another selection; every question of a pool counts as used. */
+    public const POOL = 200;
 
     /**
      * @param  list<Candidate>  $taken

@@ -74,8 +74,9 @@ final class Formulation
     /** @return list<int> */
     private function taking(int $test, Group $group, int $most, bool $isByPoints): array
     {
-        $sizes = [];
-        for ($left = $most; $left > 0; $left -= $size) {
+        // tests made together are many already: one variable each
+        $sizes = $this->problem->tests > 1 && $most > 0 ? [$most] : [];
+        for ($left = $this->problem->tests > 1 ? 0 : $most; $left > 0; $left -= $size) {
             $sizes[] = $size = min($left, count($sizes) < 2 ? 1 : 2 ** (count($sizes) - 1));
         }
         $stream = $this->problem->seed->stream('ties', "$test|$group->signature");

@@ -62,10 +62,11 @@ final class Thinning
         }
         sort($order);
         $kept = [];
-        for ($round = 0; count($kept) < self::KEPT; $round++) {
+        $most = self::KEPT * $problem->tests;
+        for ($round = 0; count($kept) < $most; $round++) {
             $before = count($kept);
             foreach ($order as [, , , $place]) {
-                if (count($kept) < self::KEPT && $round < $groups->all[$place]->size()) {
+                if (count($kept) < $most && $round < $groups->all[$place]->size()) {
                     $kept[] = $groups->some($place, 1, $round)[0];
                 }
             }

@@ -33,14 +33,19 @@ final class Checker
     /** @param  list<list<Candidate>>  $tests */
     private static function areOfThePool(Problem $problem, array $tests): bool
     {
-        $pool = [];
+        $known = [];
+        foreach (array_merge(...$tests) as $candidate) {
+            $known[$candidate->id] = null;
+        }
         foreach ($problem->pool as $candidate) {
-            $pool[$candidate->id] = $candidate;
+            if (array_key_exists($candidate->id, $known)) {
+                $known[$candidate->id] = $candidate;
+            }
         }
         foreach ($tests as $taken) {
             $seen = [];
             foreach ($taken as $candidate) {
-                if (($pool[$candidate->id] ?? null) !== $candidate || isset($seen[$candidate->id])) {
+                if ($known[$candidate->id] !== $candidate || isset($seen[$candidate->id])) {
                     return false;
                 }
                 $seen[$candidate->id] = true;

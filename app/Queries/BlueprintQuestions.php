@@ -35,6 +35,9 @@ final class BlueprintQuestions
 {
     public const ALL = 1_000_000;
 
+    /** Candidates that are looked at first: what one request has memory for. */
+    private const POOL = 60_000;
+
     private const COLUMNS = [
         'questions.id', 'questions.points', 'questions.minutes', 'questions.difficulty', 'questions.reading_words', 'questions.key_letter',
         'questions.tags', 'questions.source', 'questions.author', 'questions.work', 'questions.kinds',
@@ -233,7 +236,7 @@ final class BlueprintQuestions
             ->groupBy([...$by, 'own']);
         $this->limit($rows, $asked);
 
-        return $this->apart(array_values($rows->get()->all()));
+        return $this->apart(array_values($rows->get()->all()), $most === null && ! $this->isBundled() ? self::POOL : self::ALL);
     }
 
     /**
@@ -314,18 +317,22 @@ final class BlueprintQuestions
     }
 
     /**
-     * A candidate for each question of some rows.
+     * A candidate for each question of some rows; the same share of every row where there are too many.
      *
      * @param  list<\stdClass>  $rows
      * @return list<Candidate>
      */
-    private function apart(array $rows): array
+    private function apart(array $rows, int $most): array
     {
+        $ids = array_map(fn (\stdClass $row): array => is_string($row->ids) ? PostgresArray::read($row->ids) : [], $rows);
+        for ($each = self::ALL; array_sum(array_map(fn (array $its): int => min($each, count($its)), $ids)) > $most && $each > 1;) {
+            $each = intdiv(min($each, $most) + 1, 2);
+            $this->isShort = true;
+        }
         $candidates = [];
         foreach ($rows as $i => $row) {
-            assert(is_string($row->ids));
             $one = $this->candidate($row);
-            foreach (PostgresArray::read($row->ids) as $id) {
+            foreach (array_slice($ids[$i], 0, $each) as $id) {
                 $candidates[] = new Candidate($id, $one->points, $one->minutes, $one->attributes, $one->words, "g$i");
             }
         }

@@ -14,8 +14,8 @@ use WideQuarry\Json\Malformed;
 final class BlueprintValues
 {
     public const ATTRIBUTES = [
-        'topic', 'folder', 'standard', 'kind', 'difficulty', 'level', 'purpose', 'tag', 'source', 'work', 'author', 'marks', 'status', 'bank',
-        'points', 'has', 'language', 'by',
+        'topic', 'folder', 'standard', 'kind', 'difficulty', 'level', 'purpose', 'tag', 'source', 'work', 'author', 'marks', 'status',
+        'bank', 'points', 'has', 'language', 'by',
     ];
 
     private const TREES = [

@@ -19,6 +19,7 @@ use Symfony\Component\Process\Process;
 use Tests\Bench\Bench;
 use WideQuarry\Blueprints\Availability;
 use WideQuarry\Blueprints\Blueprint;
+use WideQuarry\Blueprints\SolveOptions;
 use WideQuarry\Random\Seed;
 use WideQuarry\Selection\LpFile;
 use WideQuarry\Selection\Programme;
@@ -65,7 +66,9 @@ function bankOf(int $count, User $person): Bank
 /** @return array<string, string> twelve of its topics: id → title */
 function topicsOf(Bank $bank): array
 {
-    return DB::table('topics')->where('bank_id', $bank->id)->whereNotNull('parent_id')->orderBy('id')->limit(12)->pluck('title', 'id')->all();
+    $topics = DB::table('topics')->where('bank_id', $bank->id)->whereNotNull('parent_id');
+
+    return $topics->orderBy('id')->limit(12)->pluck('title', 'id')->all();
 }
 
 /** @param  array<string, mixed>  $more */
@@ -138,7 +141,7 @@ $bench->compare(
 $bank = bankOf(intdiv($count, 2), $person);
 $solve = function (Blueprint $blueprint, Solver $solver, int $tests = 1) use ($person): array {
     $start = hrtime(true);
-    $solved = (new AssembleBlueprint($solver))->handle($blueprint, $person, Seed::of(1), tests: $tests);
+    $solved = (new AssembleBlueprint($solver))->handle($blueprint, $person, new SolveOptions(Seed::of(1), tests: $tests));
 
     return [(hrtime(true) - $start) / 1e9, $solved];
 };

@@ -293,7 +293,8 @@ it('keeps every rule', function (array $rule, callable $holds): void {
         ['rule' => 'all_or_none'], fn (callable $of, callable $has): bool => $has('1', 0) === $has('1', 1) && $has('1', 0) === $has('2', 0),
     ],
     'never together' => [
-        ['rule' => 'never_together', 'questions' => ['Q10', 'Q20']], fn (callable $of, callable $has): bool => ! ($has('1', 0) && $has('2', 0)),
+        ['rule' => 'never_together', 'questions' => ['Q10', 'Q20']],
+        fn (callable $of, callable $has): bool => ! ($has('1', 0) && $has('2', 0)),
     ],
     'must include' => [
         ['rule' => 'must_include', 'questions' => ['Q31', 'Q42']], fn (callable $of, callable $has): bool => $has('3', 1) && $has('4', 2),

@@ -10,7 +10,7 @@ use App\Queries\BlueprintQuestions;
 use WideQuarry\Blueprints\Availability;
 use WideQuarry\Blueprints\Blueprint;
 use WideQuarry\Blueprints\BlueprintProblem;
-use WideQuarry\Random\Seed;
+use WideQuarry\Blueprints\SolveOptions;
 use WideQuarry\Selection\Demand;
 use WideQuarry\Selection\Outcome;
 use WideQuarry\Selection\Problem;
@@ -28,31 +28,20 @@ final readonly class AssembleBlueprint
     }
 
     /**
-     * @param  list<string>  $kept  questions that stay in the test
-     * @param  list<string>  $apartFrom  questions of earlier solutions
-     * @param  list<string>  $without  questions that are not to be taken
      * @return array{problem: Problem, outcome: Outcome, availability: Availability}
      *
      * @throws SolverFailed
      */
-    public function handle(
-        Blueprint $blueprint,
-        User $person,
-        Seed $seed,
-        array $kept = [],
-        array $apartFrom = [],
-        array $without = [],
-        int $tests = 1,
-        int $common = 0,
-    ): array {
+    public function handle(Blueprint $blueprint, User $person, SolveOptions $options): array
+    {
         $budget = new Stopwatch(self::SECONDS);
         $questions = BlueprintQuestions::of($blueprint, $person);
         $tallies = $questions->tallies();
         $availability = Availability::of($blueprint, $tallies);
-        $named = array_values(array_unique([...self::named($blueprint), ...$kept, ...$apartFrom, ...$without]));
+        $named = array_values(array_unique([...self::named($blueprint), ...$options->questions()]));
         foreach ([null, BlueprintQuestions::ALL] as $most) {
-            $pool = $questions->candidates($tallies, $named, $seed, $tests, $most);
-            $problem = BlueprintProblem::of($blueprint, $pool, $availability, $seed, $kept, $apartFrom, $without, $tests, $common);
+            $pool = $questions->candidates($tallies, $named, $options->seed, $options->tests, $most);
+            $problem = BlueprintProblem::of($blueprint, $pool, $availability, $options);
             $outcome = (new Selector($this->solver))->select($problem, $budget);
             if ($outcome->tests !== null || $budget->left() <= 0 || ! $questions->leftOut() || self::isOfDemands($problem, $outcome)) {
                 break; // that enough questions are not enough happens only where rules tell them apart

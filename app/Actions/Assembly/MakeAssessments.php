@@ -17,6 +17,7 @@ use WideQuarry\Blueprints\Arrangement;
 use WideQuarry\Blueprints\Availability;
 use WideQuarry\Blueprints\Blueprint;
 use WideQuarry\Blueprints\BlueprintProblem;
+use WideQuarry\Blueprints\SolveOptions;
 use WideQuarry\Messages\Message;
 use WideQuarry\Random\Seed;
 use WideQuarry\Selection\Candidate;
@@ -86,7 +87,7 @@ final readonly class MakeAssessments
         $tallies = $questions->tallies();
         $pool = $questions->candidates($tallies, $named, $seed, 1, Arrangement::POOL);
 
-        return Groups::of(BlueprintProblem::of($blueprint, $pool, Availability::of($blueprint, $tallies), $seed))->all;
+        return Groups::of(BlueprintProblem::of($blueprint, $pool, Availability::of($blueprint, $tallies), new SolveOptions($seed)))->all;
     }
 
     /**

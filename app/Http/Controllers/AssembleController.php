@@ -20,6 +20,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
 use WideQuarry\Blueprints\Blueprint as Document;
+use WideQuarry\Blueprints\SolveOptions;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
@@ -32,21 +33,21 @@ final class AssembleController
     /** At once; the command line takes more. */
     private const TESTS = 8;
 
-    private const FIELDS = ['seed', 'kept', 'apart', 'without', 'tests', 'common'];
+    private const ASKED = [
+        'seed' => 'number?',
+        'kept' => 'uuid[]?',
+        'apart' => 'uuid[]?',
+        'without' => 'uuid[]?',
+        'tests' => 'number?',
+        'common' => 'number?',
+    ];
 
     #[Operation(
         'Tests that meet a blueprint, or why there are none. kept: questions that stay; apart: those of earlier solutions, to be taken '.
         'again as little as possible; without: those that are not to be taken; tests: how many at once, with at most common questions '.
         'in two of them',
         response: ['data' => 'Assembled'],
-        body: [
-            'seed' => 'number?',
-            'kept' => 'uuid[]?',
-            'apart' => 'uuid[]?',
-            'without' => 'uuid[]?',
-            'tests' => 'number?',
-            'common' => 'number?',
-        ],
+        body: self::ASKED,
     )]
     public function solve(Request $request, Blueprint $blueprint, AssembleBlueprint $assemble): JsonResponse
     {
@@ -58,14 +59,7 @@ final class AssembleController
     #[Operation(
         'The same of the blueprint that an assessment was made from',
         response: ['data' => 'Assembled'],
-        body: [
-            'seed' => 'number?',
-            'kept' => 'uuid[]?',
-            'apart' => 'uuid[]?',
-            'without' => 'uuid[]?',
-            'tests' => 'number?',
-            'common' => 'number?',
-        ],
+        body: self::ASKED,
     )]
     public function solveAgain(Request $request, Assessment $assessment, AssembleBlueprint $assemble): JsonResponse
     {
@@ -151,7 +145,7 @@ final class AssembleController
     private function solved(Request $request, Document $blueprint, AssembleBlueprint $assemble): JsonResponse
     {
         $content = $request->getContent();
-        $fields = Fields::of($content === '' ? new \stdClass : Json::decode($content), '', self::FIELDS);
+        $fields = Fields::of($content === '' ? new \stdClass : Json::decode($content), '', array_keys(self::ASKED));
         $person = User::asking($request);
         $lists = [];
         foreach (['kept', 'apart', 'without'] as $name) {
@@ -165,16 +159,14 @@ final class AssembleController
                 }
             }
         }
-        $solved = $assemble->handle(
-            $blueprint,
-            $person,
+        $solved = $assemble->handle($blueprint, $person, new SolveOptions(
             Seed::of($fields->int('seed', $blueprint->seed->value, 0, Seed::MAX)),
             $lists['kept'],
             $lists['apart'],
             $lists['without'],
             $fields->int('tests', 1, 1, self::TESTS),
             $fields->int('common', 0, 0, Document::QUESTIONS),
-        );
+        ));
 
         return new JsonResponse(['data' => AssembledResource::of($blueprint, $solved, $person)]);
     }

@@ -25,7 +25,7 @@ final class ReadyCheck
     /**
      * @param  array<string, ReadyQuestion>  $there  question → what is known of it; one that is gone is missing
      * @param  list<array{string, string}>  $near  questions that are nearly the same
-     * @param  list<array{name: string, measure: string, asked: string, found: int|float}>  $short  what its blueprint asks for and it has not
+     * @param  list<array{name: string, measure: string, asked: string, found: int|float}>  $short  of what its blueprint asks for
      * @return list<Finding> paths name the entry or section, such as "/e1"
      */
     public static function of(Assessment $assessment, array $there, array $near = [], array $short = []): array

@@ -34,7 +34,8 @@ final readonly class Availability implements \JsonSerializable
     /**
      * @param  list<string>  $needs
      * @param  list<Tally>  $tallies
-     * @return array{have: int, usable: int, approved: int, unused: int, points: string} usable: of a status that may be taken; unused: of those
+     * @return array{have: int, usable: int, approved: int, unused: int, points: string} usable: of a status that may be taken;
+     *     unused: of those
      */
     public static function counted(Blueprint $blueprint, array $needs, array $tallies): array
     {

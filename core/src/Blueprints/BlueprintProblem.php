@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace WideQuarry\Blueprints;
 
 use WideQuarry\Messages\Message;
-use WideQuarry\Random\Seed;
 use WideQuarry\Selection\Candidate;
 use WideQuarry\Selection\Demand;
 use WideQuarry\Selection\Problem;
@@ -30,23 +29,9 @@ final class BlueprintProblem
 
     public const LARGEST = 'largest';
 
-    /**
-     * @param  list<Candidate>  $pool  of a status that may be taken, with each key they meet as an attribute
-     * @param  list<string>  $kept  questions that stay in the test
-     * @param  list<string>  $apartFrom  questions of earlier solutions
-     * @param  list<string>  $without  questions that are not to be taken
-     */
-    public static function of(
-        Blueprint $blueprint,
-        array $pool,
-        Availability $availability,
-        Seed $seed,
-        array $kept = [],
-        array $apartFrom = [],
-        array $without = [],
-        int $tests = 1,
-        int $common = 0,
-    ): Problem {
+    /** @param  list<Candidate>  $pool  of a status that may be taken, with each key they meet as an attribute */
+    public static function of(Blueprint $blueprint, array $pool, Availability $availability, SolveOptions $options): Problem
+    {
         $there = [];
         foreach ($pool as $candidate) {
             $there[$candidate->id] = true;
@@ -57,8 +42,8 @@ final class BlueprintProblem
             fn (BlueprintWish $wish): Wish => new Wish($wish->id, $wish->weight, self::meeting(["wish/$wish->id"])),
             $blueprint->wishes,
         );
-        $kept = $named(...$kept);
-        $without = $named(...$without);
+        $kept = $named(...$options->kept);
+        $without = $named(...$options->without);
 
         return new Problem(
             self::placed($blueprint, $pool),
@@ -66,10 +51,10 @@ final class BlueprintProblem
             [...array_values(array_filter($rules)), ...$kept === [] ? [] : [new MustInclude(self::KEPT, $kept)],
                 ...$without === [] ? [] : [new Exclude(self::WITHOUT, $without)]],
             $wishes,
-            $seed,
-            $named(...$apartFrom),
-            $tests,
-            $common,
+            $options->seed,
+            $named(...$options->apartFrom),
+            $options->tests,
+            $options->common,
         );
     }
 

@@ -72,7 +72,9 @@ final readonly class Explanation
             if (! $there->isLessThan($min)) {
                 return true;
             }
-            $there = $demand->where->meets($group->one()) ? $there->plus($measure->of($group->one())->multipliedBy($group->size())) : $there;
+            if ($demand->where->meets($group->one())) {
+                $there = $there->plus($measure->of($group->one())->multipliedBy($group->size()));
+            }
         }
 
         return ! $there->isLessThan($min);
@@ -110,7 +112,8 @@ final readonly class Explanation
     }
 
     /**
-     * Tests that fall short of the demands by little, with every rule held; by least, where the pool is not too large to be looked at whole.
+     * Tests that fall short of the demands by little, with every rule held; by least, where the pool is small enough to be looked at
+     * whole.
      *
      * @return list<list<Candidate>>|null
      */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace WideQuarry\Selection;
 
-/** Reads the solution that cbc writes: a line that says how it ended, then the variables that are not 0, each with number, name and value. */
+/** Reads the solution that cbc writes: a line that says how it ended, then a line for each variable that is not 0. */
 final class SolutionFile
 {
     /**
@@ -27,9 +27,9 @@ final class SolutionFile
         }
         $values = self::values($lines, $programme->upper());
 
-        return $how[1] === 'Optimal'
-            ? Solved::best($values)
-            : Solved::found($values, preg_match('/^(?:Lower|Upper) bound:\s+(-?[\d.e+]+)/m', $bound ?? '', $m) === 1 ? abs((float) $m[1]) : null);
+        $isBounded = preg_match('/^(?:Lower|Upper) bound:\s+(-?[\d.e+]+)/m', $bound ?? '', $m) === 1;
+
+        return $how[1] === 'Optimal' ? Solved::best($values) : Solved::found($values, $isBounded ? abs((float) $m[1]) : null);
     }
 
     /**

@@ -10,6 +10,7 @@ use WideQuarry\Blueprints\BlueprintProblem;
 use WideQuarry\Blueprints\FoundAt;
 use WideQuarry\Blueprints\Reduction;
 use WideQuarry\Blueprints\Relaxed;
+use WideQuarry\Blueprints\SolveOptions;
 use WideQuarry\Blueprints\Tally;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
@@ -94,7 +95,7 @@ it('takes only what a cell asks for, unless the table says otherwise', function 
         sketch($cells, ['total' => ['count' => ['min' => 2]], ...$more]),
         $pool,
         Availability::of(sketch($cells), []),
-        Seed::of(1),
+        new SolveOptions(Seed::of(1)),
     ));
     expect($best([]))->toBeNull();
     $table = sketch($cells)->toJson()->tables[0];
@@ -111,7 +112,7 @@ it('means by all every question that may be taken', function () use ($question, 
     $blueprint = sketch([['row' => 'r2', 'column' => null, 'all' => true]], ['statuses' => ['approved']]);
     $available = Availability::of($blueprint, [$tally(['r2', 'c1'], 2), $tally(['r2', 'c2'], 1, 'draft')]);
     $pool = [$question('a', ['r2', 'c1']), $question('b', ['r2', 'c1'])];
-    $problem = BlueprintProblem::of($blueprint, $pool, $available, Seed::of(1));
+    $problem = BlueprintProblem::of($blueprint, $pool, $available, new SolveOptions(Seed::of(1)));
 
     expect(ExactSearch::best($problem))->toHaveCount(2)->and($problem->demands[0]->said())->toBe('Rocks: 2 questions');
 });
@@ -171,7 +172,7 @@ it('draws from all that meet the same demands, and from no others', function () 
         $question('d', ['r2', 'c1'], [], '2'), // other points: it does not meet the same demands
         $question('e', ['r2', 'c2'], [], '3'),
     ];
-    $problem = BlueprintProblem::of($blueprint, $pool, Availability::of($blueprint, []), Seed::of(1));
+    $problem = BlueprintProblem::of($blueprint, $pool, Availability::of($blueprint, []), new SolveOptions(Seed::of(1)));
     $entries = Arrangement::of($blueprint, [$pool[0], $pool[1], $pool[4]], Groups::of($problem)->all)[0]['entries'];
 
     expect($entries)->toBe([['draw' => 2, 'title' => 'Rocks, easy', 'pool' => ['a', 'b', 'c']], ['question' => 'e']]);
@@ -222,7 +223,10 @@ it('refuses what is no blueprint', function (array $more, string $path): void {
         expect($problem->path)->toBe($path);
     });
 })->with([
-    'two rules of one name' => [['rules' => [['id' => 'q', 'rule' => 'all_or_none'], ['id' => 'q', 'rule' => 'all_or_none']]], '/rules/1/id'],
+    'two rules of one name' => [
+        ['rules' => [['id' => 'q', 'rule' => 'all_or_none'], ['id' => 'q', 'rule' => 'all_or_none']]],
+        '/rules/1/id',
+    ],
     'a day that is none' => [['rules' => [['id' => 'q', 'rule' => 'unused_since', 'since' => '2026-02-30']]], '/rules/0/since'],
     'a mean upside down' => [['rules' => [['id' => 'q', 'rule' => 'mean_difficulty', 'min' => 4, 'max' => 2]]], '/rules/0/min'],
     'two cells of one place' => [['tables' => [['id' => 't', 'cells' => [['row' => null], ['column' => null]]]]], '/tables/0/cells/1'],

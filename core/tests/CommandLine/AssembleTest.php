@@ -51,7 +51,10 @@ $rule = fn (string $name, array $fields, string $id = 'r1'): array => ['id' => $
 
 it('gives the test that wishes most, with what it comes to', function () use ($demand, $rule): void {
     [$code, $answer] = assemble(rivers([
-        'demands' => [$demand(['topic' => ['rivers'], 'difficulty' => ['3', '4']], ['count' => ['min' => 2, 'max' => 3], 'points' => ['min' => 4]])],
+        'demands' => [$demand(
+            ['topic' => ['rivers'], 'difficulty' => ['3', '4']],
+            ['count' => ['min' => 2, 'max' => 3], 'points' => ['min' => 4]],
+        )],
         'rules' => [$rule('at_most', ['attribute' => 'stimulus', 'n' => 2]), $rule('exclude', ['questions' => ['q4', 'q5', 'q6']], 'r2')],
         'wishes' => [['id' => 'w1', 'weight' => '1.5', 'where' => ['difficulty' => ['4']]]],
     ]));
@@ -113,7 +116,10 @@ it('names what cannot hold together, and what each would have to say', function 
         [['id' => 'd1', 'count' => ['min' => 2]], ['id' => 'r1', 'n' => 3]],
     ],
     'two that are never together' => [
-        ['rules' => [$rule('must_include', ['questions' => ['q1', 'q2']]), $rule('never_together', ['questions' => ['q1', 'q2', 'q3']], 'r2')]],
+        ['rules' => [
+            $rule('must_include', ['questions' => ['q1', 'q2']]),
+            $rule('never_together', ['questions' => ['q1', 'q2', 'q3']], 'r2'),
+        ]],
         ['r1', 'r2'],
         [['id' => 'r1', 'questions' => ['q2']], ['id' => 'r2', 'drop' => true]],
     ],
@@ -151,8 +157,12 @@ it('says where a file is not one it can read', function (array|string $given, st
 ]);
 
 it('gives the same test again, another for another seed, and one with as little of the first as can be', function () use ($demand): void {
-    $pool = array_map(fn (int $i): array => ['id' => "q$i", 'points' => 1, 'attributes' => ['topic' => [$i % 2 === 0 ? 'a' : 'b']]], range(1, 40));
-    $given = ['pool' => $pool, 'demands' => [$demand(['topic' => ['a']], ['count' => ['min' => 6, 'max' => 6]]), $demand([], ['count' => ['max' => 6]], 'd2')]];
+    $question = fn (int $i): array => ['id' => "q$i", 'points' => 1, 'attributes' => ['topic' => [$i % 2 === 0 ? 'a' : 'b']]];
+    $pool = array_map($question, range(1, 40));
+    $given = ['pool' => $pool, 'demands' => [
+        $demand(['topic' => ['a']], ['count' => ['min' => 6, 'max' => 6]]),
+        $demand([], ['count' => ['max' => 6]], 'd2'),
+    ]];
     $test = fn (array $more): array => assemble([...$given, ...$more])[1]['questions'];
     $first = $test(['seed' => 1]);
 
@@ -178,10 +188,10 @@ it('makes tests without common questions that are equal in points and minutes', 
         expect(max($each) - min($each))->toBeLessThanOrEqual(1, $measure);
     }
     // 45 are wanted of 40
-    $few = assemble([...$given, 'pool' => array_slice($pool, 0, 40), 'demands' => [$demand([], ['count' => ['min' => 15, 'max' => 15]])]])[1];
+    $given = [...$given, 'pool' => array_slice($pool, 0, 40), 'demands' => [$demand([], ['count' => ['min' => 15, 'max' => 15]])]];
+    $few = assemble($given)[1];
     expect($few['possible'])->toBeFalse()->and($few['conflict'])->toBe(['d1']);
-    $shared = assemble([...$given, 'pool' => array_slice($pool, 0, 40), 'common' => 5,
-        'demands' => [$demand([], ['count' => ['min' => 15, 'max' => 15]])]])[1]['tests'];
+    $shared = assemble([...$given, 'common' => 5])[1]['tests'];
     expect(count(array_intersect($shared[0]['questions'], $shared[1]['questions'])))->toBeLessThanOrEqual(5);
 });
 
@@ -211,7 +221,8 @@ it('says that the solver is missing, was ended, or printed rubbish', function (s
         chmod($program, 0700);
     }
     // the demand alone can be met, so that a solver is asked
-    [$code, $answer, $problem] = assemble(rivers(['seconds' => 1, 'demands' => [$demand([], ['count' => ['min' => 2]])]]), new Cbc($program));
+    $given = rivers(['seconds' => 1, 'demands' => [$demand([], ['count' => ['min' => 2]])]]);
+    [$code, $answer, $problem] = assemble($given, new Cbc($program));
     is_file($program) && unlink($program);
 
     expect($code)->toBe(1)->and($answer)->toBeNull()->and($problem['type'])->toBe("urn:wide-quarry:problem:$rule");

@@ -137,7 +137,7 @@ test('a builder states a test over difficulty and standard, is told what is shor
   await expect(page.getByText(`None of the questions of`)).toBeVisible()
 })
 
-test('a blueprint goes to the bin and comes back, and one that is only read stays as it is', async ({ page }) => {
+test('a blueprint goes to the bin and comes back, and numbers that a split clears come back too', async ({ page }) => {
   await signIn(page, 'orla')
   await page.goto('/blueprints')
   await accessible(page)
@@ -149,6 +149,18 @@ test('a blueprint goes to the bin and comes back, and one that is only read stay
   await page.getByRole('button', { name: 'Back to the list' }).click()
   await page.getByRole('link', { name: 'Rocks: a quick test' }).click()
   await expect(page.getByLabel('Wanted: Igneous rocks, Choice')).toHaveValue('3')
+
+  // Split rows show what the banks have for each part; the numbers they had are told, and come back.
+  await page.getByRole('button', { name: 'Table options' }).click()
+  await page.getByRole('menuitem', { name: 'Split rows by …' }).click()
+  for (const level of [/^Difficulty 1/, /^Difficulty 2/]) await dialog(page).getByRole('checkbox', { name: level }).check()
+  await dialog(page).getByRole('button', { name: 'Split', exact: true }).click()
+  await expect(page.getByRole('button', { name: /^of \d+: read the questions for Igneous rocks, Difficulty 1 of 5, Choice/ })).toBeVisible()
+  await expect(page.getByText('3 numbers were cleared.', { exact: true })).toBeVisible()
+  await accessible(page)
+  await page.locator('li', { hasText: '3 numbers were cleared.' }).getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByLabel('Wanted: Igneous rocks, Choice', { exact: true })).toHaveValue('3')
+  await expect(page.getByRole('button', { name: /^of \d+: read the questions for Igneous rocks, Choice/ })).toBeVisible()
   const id = page.url().split('/').at(-1) ?? ''
   const refused = await ask(page, 'PUT', `/blueprints/${id}`, { content: { format: 'wide-quarry/blueprint' } }, { 'If-Match': '"1"' })
   expect(refused.status).toBe(422)

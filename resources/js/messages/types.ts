@@ -1185,6 +1185,7 @@ export type Messages = {
     addRows: string
     addColumns: string
     addGo: string
+    splitGo: string
     adding: {
       rows: string
       columns: string
@@ -1203,6 +1204,7 @@ export type Messages = {
     unsplitColumns: string
     othersToo: string
     onlyCells: string
+    cellsCleared: (values: { n: number }) => string
     clearCells: string
     removeTable: string
     addTable: string
@@ -1246,7 +1248,11 @@ export type Messages = {
       used: string
     }
     add: {
-      about: string
+      about: {
+        lines: string
+        rules: string
+        wishes: string
+      }
       of: string
       since: string
       search: string
@@ -1255,8 +1261,16 @@ export type Messages = {
       all: string
       clear: string
       become: string
-      each: string
-      together: string
+      each: {
+        lines: string
+        rules: string
+        wishes: string
+      }
+      together: {
+        lines: string
+        rules: string
+        wishes: string
+      }
     }
     from: string
     addBank: string
@@ -1405,6 +1419,7 @@ export type Messages = {
         draws: string
       }
     }
+    nothingAsked: string
     begin: string
     beginNext: string
     toChooseFrom: (values: { n: number }) => string

@@ -18,12 +18,13 @@ type Props = {
   go: string
   /** What is chosen first. */
   of: Attribute
+  become: keyof typeof words.add.about
   onAdd: (lines: { title: string; where: Where }[], by: string) => void
   onClose: () => void
 }
 
-/** Chooses values of an attribute that become rows or columns, one each or several together. */
-export function AddLines({ blueprint, banks, title, go, of: first, onAdd, onClose }: Props) {
+/** Chooses values of an attribute that become rows, columns or rules, one each or several together. */
+export function AddLines({ blueprint, banks, title, go, of: first, become, onAdd, onClose }: Props) {
   const [of, setOf] = useState<Attribute>(first)
   const [picked, setPicked] = useState<string[]>([])
   const [together, setTogether] = useState('each')
@@ -58,7 +59,7 @@ export function AddLines({ blueprint, banks, title, go, of: first, onAdd, onClos
   return (
     <FormDialog
       title={title}
-      about={words.add.about}
+      about={words.add.about[become]}
       go={go}
       onClose={onClose}
       onSubmit={add}
@@ -115,8 +116,8 @@ export function AddLines({ blueprint, banks, title, go, of: first, onAdd, onClos
             <Field.Root>
               <Field.Label>{words.add.become}</Field.Label>
               <Field.Choice value={together} onChange={(event) => setTogether(event.target.value)}>
-                <option value="each">{words.add.each}</option>
-                <option value="one">{words.add.together}</option>
+                <option value="each">{words.add.each[become]}</option>
+                <option value="one">{words.add.together[become]}</option>
               </Field.Choice>
             </Field.Root>
           ) : null}

@@ -202,6 +202,7 @@ function Bench({ start }: { start: Whole }) {
           <p className="pb-4">
             <Button
               look="quiet"
+              className="-ml-3"
               onClick={() =>
                 change((now) => ({
                   ...now,
@@ -273,6 +274,10 @@ function Bench({ start }: { start: Whole }) {
           onChange={change}
           onClose={() => setPlace(null)}
         />
+      ) : found && test?.questions.length === 0 ? (
+        found.possible ? (
+          <Nothing title={words.nothingAsked} />
+        ) : null
       ) : found && test ? (
         <>
           {tables[0] ? (

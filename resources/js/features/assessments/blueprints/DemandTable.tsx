@@ -5,10 +5,23 @@ import { list } from '@/lib/format'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
+import { useToast } from '@/ui/Toasts'
 import { AddLines } from './AddLines'
 import { CellInput } from './CellInput'
 import { type Measure, rangeText, sumOf } from './cellText'
-import { cellAt, placeId, type Shown, shownLines, withCell, withLines, withoutLine, withoutSplit, withSplit } from './content'
+import {
+  cellAt,
+  isSplit,
+  placeId,
+  type Shown,
+  type Side,
+  shownLines,
+  withCell,
+  withLines,
+  withoutLine,
+  withoutSplit,
+  withSplit,
+} from './content'
 import type { Attribute } from './lineTitle'
 
 const words = texts.blueprints
@@ -47,6 +60,13 @@ export function DemandTable({
 }: Props) {
   const [adding, setAdding] = useState<'rows' | 'columns' | 'split rows' | 'split columns' | null>(null)
   const grid = useRef<HTMLTableElement>(null)
+  const tell = useToast()
+  /** An edit that may take numbers with it: says how many, with a way back. */
+  const clear = (edit: (table: BlueprintTable) => BlueprintTable) => {
+    const lost = (table.cells ?? []).length - (edit(table).cells ?? []).length
+    onTable(edit)
+    if (lost > 0) tell({ text: words.cellsCleared({ n: lost }), undo: () => onTable(() => table) })
+  }
   const rows = shownLines(table.rows)
   const columns = shownLines(table.columns)
   const measure: Measure = table.measure ?? 'count'
@@ -130,7 +150,7 @@ export function DemandTable({
             aria-label={words.removeLine({ name: shown.line.title ?? '' })}
             title={words.removeLine({ name: shown.line.title ?? '' })}
             className="min-h-6 min-w-6 flex-none rounded-ui text-quiet hover:bg-well hover:text-ink"
-            onClick={() => onTable((now) => withoutLine(now, side, shown.line.id))}
+            onClick={() => clear((now) => withoutLine(now, side, shown.line.id))}
           >
             <span aria-hidden="true">×</span>
           </button>
@@ -138,7 +158,8 @@ export function DemandTable({
       </span>
     )
   }
-  const isSplit = (side: 'rows' | 'columns') => (table[side] ?? []).some((line) => line.lines?.length)
+  const byOf = (side: Side) =>
+    (table[`${side}_by`] ?? []).map((one) => words.attributes[one as Attribute] ?? one).join(isSplit(table, side) ? ' › ' : ', ')
   const open = adding
   return (
     <section aria-label={table.title || words.table} className="pb-6">
@@ -160,15 +181,15 @@ export function DemandTable({
             </label>
             <span className="flex-1" />
             <Menu.Root align="end" button={<Button look="quiet">{words.tableMenu}</Button>}>
-              {isSplit('rows') ? (
-                <Menu.Item onSelect={() => onTable((now) => withoutSplit(now, 'rows'))}>{words.unsplitRows}</Menu.Item>
+              {isSplit(table, 'rows') ? (
+                <Menu.Item onSelect={() => clear((now) => withoutSplit(now, 'rows'))}>{words.unsplitRows}</Menu.Item>
               ) : (
                 <Menu.Item disabled={rows.length === 0} onSelect={() => setAdding('split rows')}>
                   {words.splitRows}
                 </Menu.Item>
               )}
-              {isSplit('columns') ? (
-                <Menu.Item onSelect={() => onTable((now) => withoutSplit(now, 'columns'))}>{words.unsplitColumns}</Menu.Item>
+              {isSplit(table, 'columns') ? (
+                <Menu.Item onSelect={() => clear((now) => withoutSplit(now, 'columns'))}>{words.unsplitColumns}</Menu.Item>
               ) : (
                 <Menu.Item disabled={columns.length === 0} onSelect={() => setAdding('split columns')}>
                   {words.splitColumns}
@@ -177,7 +198,7 @@ export function DemandTable({
               <Menu.Item onSelect={() => onTable((now) => ({ ...now, only: now.only === false }))}>
                 {table.only === false ? words.onlyCells : words.othersToo}
               </Menu.Item>
-              <Menu.Item onSelect={() => onTable((now) => ({ ...now, cells: [] }))}>{words.clearCells}</Menu.Item>
+              <Menu.Item onSelect={() => clear((now) => ({ ...now, cells: [] }))}>{words.clearCells}</Menu.Item>
               {isFirst ? null : <Menu.Item onSelect={onRemove}>{words.removeTable}</Menu.Item>}
             </Menu.Root>
           </>
@@ -192,7 +213,7 @@ export function DemandTable({
             <thead>
               <tr className="text-left text-second">
                 <th scope="col" className="min-w-44 border-hairline border-b py-1.5 pr-2 font-normal">
-                  {(table.rows_by ?? []).map((one) => words.attributes[one as Attribute] ?? one).join(' › ')}
+                  {byOf('rows')}
                 </th>
                 {columns.map((column) => (
                   <th key={column.line.id} scope="col" className="min-w-32 border-hairline border-b border-l px-2 py-1.5 font-semibold">
@@ -230,15 +251,14 @@ export function DemandTable({
           blueprint={stored.id}
           banks={banks}
           title={words.adding[open]}
-          go={words.addGo}
+          go={open === 'rows' || open === 'columns' ? words.addGo : words.splitGo}
+          become="lines"
           of={firstOf(open, table)}
           onClose={() => setAdding(null)}
           onAdd={(lines, by) =>
-            onTable((now) =>
-              open === 'rows' || open === 'columns'
-                ? withLines(now, open, lines, by)
-                : withSplit(now, open === 'split rows' ? 'rows' : 'columns', lines),
-            )
+            open === 'rows' || open === 'columns'
+              ? onTable((now) => withLines(now, open, lines, by))
+              : clear((now) => withSplit(now, open === 'split rows' ? 'rows' : 'columns', lines, by))
           }
         />
       ) : null}

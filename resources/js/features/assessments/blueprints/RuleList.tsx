@@ -113,7 +113,13 @@ export function RuleList({ content, stored, mayWrite, short, onChange }: Props) 
       </ul>
       {mayWrite ? (
         <div className="py-2">
-          <Menu.Root button={<Button look="quiet">{words.add}</Button>}>
+          <Menu.Root
+            button={
+              <Button look="quiet" className="-ml-3">
+                {words.add}
+              </Button>
+            }
+          >
             <Menu.Item onSelect={() => add({ rule: 'at_most', attribute: 'stimulus', n: 3 })}>{words.offers.at_most}</Menu.Item>
             <Menu.Item onSelect={() => add({ rule: 'all_or_none' })}>{words.offers.all_or_none}</Menu.Item>
             <Menu.Item onSelect={() => add({ rule: 'unused_since', since: today })}>{words.offers.unused_since}</Menu.Item>
@@ -139,6 +145,7 @@ export function RuleList({ content, stored, mayWrite, short, onChange }: Props) 
           title={choosing === 'some' ? words.someTitle : words.wishTitle}
           go={words.addGo}
           of="tag"
+          become={choosing === 'some' ? 'rules' : 'wishes'}
           onAdd={chosen}
           onClose={() => setChoosing(null)}
         />

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import type { BlueprintTable } from '@/api/blueprints'
-import { cellAt, freshId, shownLines, withCell, withLines, withoutLine, withoutSplit, withSplit } from './content'
+import type { BlueprintContent, BlueprintTable } from '@/api/blueprints'
+import { cellAt, freshId, linesKey, shownLines, withCell, withLines, withoutLine, withoutSplit, withSplit } from './content'
 
 const table: BlueprintTable = {
   id: 't1',
@@ -46,10 +46,20 @@ describe('a table of demands', () => {
       { title: 'Choice', where: { kind: ['choice'] } },
       { title: 'Text', where: { kind: ['text'] } },
     ]
-    const split = withSplit(table, 'rows', kinds)
+    const split = withSplit({ ...table, rows_by: ['topic'] }, 'rows', kinds, 'kind')
     expect(shownLines(split.rows)).toHaveLength(4)
     expect(new Set(shownLines(split.rows).map(({ line }) => line.id)).size).toBe(4)
     expect(split.cells).toEqual([])
+    expect(split.rows_by).toEqual(['topic', 'kind'])
     expect(shownLines(withoutSplit(split, 'rows').rows)).toHaveLength(2)
+    expect(withoutSplit(split, 'rows').rows_by).toEqual(['topic'])
+  })
+
+  it('is the same table whatever the order of its keys', () => {
+    const lines = [{ title: 'Rivers', id: 'r1', where: { topic: ['a'] } }]
+    const again = [{ where: { topic: ['a'] }, id: 'r1', title: 'Rivers' }]
+    const key = (rows: typeof lines) => linesKey({ tables: [{ id: 't1', rows }] } as unknown as BlueprintContent)
+    expect(key(again)).toBe(key(lines))
+    expect(key([{ ...lines[0], id: 'r2' } as (typeof lines)[0]])).not.toBe(key(lines))
   })
 })

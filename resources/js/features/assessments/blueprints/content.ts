@@ -1,3 +1,4 @@
+import { hashKey } from '@tanstack/react-query'
 import type { BlueprintCell, BlueprintContent, BlueprintLine, BlueprintTable, Where } from '@/api/blueprints'
 
 /** Places of a table are called as the server calls them. */
@@ -29,7 +30,8 @@ export function withCell(
   return { ...table, cells: wanted ? [...others, { row, column, ...wanted }] : others }
 }
 
-type Side = 'rows' | 'columns'
+export type Side = 'rows' | 'columns'
+const BY = { rows: 'rows_by', columns: 'columns_by' } as const
 const idsOf = (lines: BlueprintLine[]): string[] => lines.flatMap((line) => [line.id, ...(line.lines ?? []).map((part) => part.id)])
 
 /** An id that no line of a side has. */
@@ -43,18 +45,17 @@ export function freshId(table: BlueprintTable, side: Side, besides: string[] = [
 
 /** Lines put at the end of a side; those with the same conditions as one that is there are left out. */
 export function withLines(table: BlueprintTable, side: Side, lines: { title: string; where: Where }[], by: string): BlueprintTable {
-  const there = new Set((table[side] ?? []).map((line) => JSON.stringify(line.where ?? {})))
+  const there = new Set((table[side] ?? []).map((line) => hashKey([line.where ?? {}])))
   const added: BlueprintLine[] = []
   for (const line of lines) {
-    if (there.has(JSON.stringify(line.where))) continue
+    if (there.has(hashKey([line.where]))) continue
     added.push({ id: freshId(table, side, idsOf(added)), ...line })
   }
-  const name = side === 'rows' ? 'rows_by' : 'columns_by'
-  return { ...table, [side]: [...(table[side] ?? []), ...added], [name]: [...new Set([...(table[name] ?? []), by])].slice(0, 2) }
+  return { ...table, [side]: [...(table[side] ?? []), ...added], [BY[side]]: [...new Set([...(table[BY[side]] ?? []), by])].slice(0, 2) }
 }
 
 /** Every line of a side split into the same parts; cells of what is split would mean all of them, so they go. */
-export function withSplit(table: BlueprintTable, side: Side, parts: { title: string; where: Where }[]): BlueprintTable {
+export function withSplit(table: BlueprintTable, side: Side, parts: { title: string; where: Where }[], by: string): BlueprintTable {
   const taken: string[] = []
   const lines = (table[side] ?? []).map((line): BlueprintLine => {
     const its = parts.map((part) => {
@@ -64,11 +65,18 @@ export function withSplit(table: BlueprintTable, side: Side, parts: { title: str
     })
     return { ...line, lines: its }
   })
-  return pruned({ ...table, [side]: lines })
+  const outer = table[BY[side]]?.slice(0, 1) ?? []
+  return pruned({ ...table, [side]: lines, [BY[side]]: [...outer, by] })
 }
 
 export const withoutSplit = (table: BlueprintTable, side: Side): BlueprintTable =>
-  pruned({ ...table, [side]: (table[side] ?? []).map(({ lines: _, ...line }) => line) })
+  pruned({
+    ...table,
+    [side]: (table[side] ?? []).map(({ lines: _, ...line }) => line),
+    [BY[side]]: table[BY[side]]?.slice(0, 1) ?? [],
+  })
+
+export const isSplit = (table: BlueprintTable, side: Side): boolean => (table[side] ?? []).some((line) => line.lines?.length)
 
 export function withoutLine(table: BlueprintTable, side: Side, id: string): BlueprintTable {
   const lines = (table[side] ?? [])
@@ -90,9 +98,9 @@ function pruned(table: BlueprintTable): BlueprintTable {
   return { ...table, cells: (table.cells ?? []).filter((cell) => stays(cell.row, rows) && stays(cell.column, columns)) }
 }
 
-/** What the numbers of the banks depend on. */
+/** What the numbers of the banks depend on. The database returns keys in an order of its own, so the order does not count. */
 export const linesKey = (content: BlueprintContent): string =>
-  JSON.stringify([
+  hashKey([
     content.banks,
     content.conditions,
     content.statuses,
@@ -103,5 +111,5 @@ export const linesKey = (content: BlueprintContent): string =>
 /** Everything a test depends on. */
 export const demandsKey = (content: BlueprintContent): string => {
   const { title: _, notes: __, into: ___, ...rest } = content
-  return JSON.stringify(rest)
+  return hashKey([rest])
 }

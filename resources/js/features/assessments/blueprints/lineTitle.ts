@@ -33,6 +33,11 @@ export const MISSING: string[] = ['topic', 'standard', 'folder', 'difficulty', '
 /** What a row or column of one value is called. */
 export function lineTitle(of: string, value: BlueprintValue): string {
   if (value.title !== '') return value.title
+  const name = nameOf(of, value)
+  return name.charAt(0).toLocaleUpperCase() + name.slice(1)
+}
+
+function nameOf(of: string, value: BlueprintValue): string {
   if (of === 'kind') return (kindNames as Record<string, string>)[value.value] ?? value.value
   if (of === 'difficulty') return texts.bank.difficulty({ n: Number(value.value) })
   if (of === 'points') return texts.points({ n: Number(value.value) })

@@ -33,34 +33,10 @@ final readonly class AskedAssessment
         foreach ($entries->questions() as $entry => $question) {
             $questions[$entry] = $settings[$entry]->on($question, $kinds);
         }
-        $order = Sequence::of($document, $seed, self::behind($document, $questions));
+        $order = Sequence::of($document, $seed, Sequence::behind($document, $questions));
         $arranged = $document->arranged($order, $kinds);
 
         return new self($arranged, $entries->under($arranged), $questions);
-    }
-
-    /**
-     * What stays behind the entry before it: a question on the same stimulus, and whatever follows a page of text.
-     *
-     * @param  array<string, Question>  $questions
-     * @return array<string, true>
-     */
-    private static function behind(Document $document, array $questions): array
-    {
-        $behind = [];
-        foreach ($document->sections as $section) {
-            $before = null;
-            foreach ($section->picks as $pick) {
-                $question = $questions[$pick->id] ?? null;
-                $isAfterPage = $before?->parts === [];
-                if ($isAfterPage || array_intersect($question->stimuli ?? [], $before->stimuli ?? []) !== []) {
-                    $behind[$pick->id] = true;
-                }
-                $before = $question;
-            }
-        }
-
-        return $behind;
     }
 
     /** @return array<string, BigRational> entry → what it is worth here */

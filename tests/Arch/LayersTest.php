@@ -101,7 +101,7 @@ const MODULES = [
     ['Answer', 'Marking', 'Graph', 'Blueprints'],
     ['Question'],
     ['Scoring', 'Search', 'Assembly'],
-    ['Presentation', 'Study', 'Specimens', 'Stimulus', 'Duplicates', 'Converting', 'Rehearsal'],
+    ['Presentation', 'Study', 'Specimens', 'Stimulus', 'Duplicates', 'Converting', 'Rehearsal', 'Forms'],
     ['Checks'],
     ['Printing', 'Bulk', 'Interchange'],
     ['Pictures', 'Migration'],

@@ -222,6 +222,7 @@ final readonly class Assessment
             foreach ($section->entries as $entry) {
                 $names += array_fill_keys($entry->settings->set(), true);
                 $names += $entry->place === EntryPlace::Anywhere ? [] : ['place' => true];
+                $names += $entry->fixed ? ['fixed' => true] : [];
             }
         }
 
@@ -367,6 +368,19 @@ final readonly class Assessment
     /** With one drawing in the place of every draw. */
     public function drawn(Seed $seed, PartKinds $kinds): self
     {
+        return $this->drawnAs(
+            array_map(fn (Draw $draw): array => $draw->drawn($seed), array_column($this->draws(), null, 'id')),
+            $kinds,
+        );
+    }
+
+    /**
+     * With questions in the place of every draw.
+     *
+     * @param  array<string, list<string>>  $drawn  draw → questions
+     */
+    public function drawnAs(array $drawn, PartKinds $kinds): self
+    {
         if ($this->draws() === []) {
             return $this;
         }
@@ -377,7 +391,7 @@ final readonly class Assessment
             foreach ($section->entries as $at => $entry) {
                 $written = $json->sections[$i]->entries[$at];
                 assert($written instanceof \stdClass);
-                array_push($entries, ...$entry instanceof Pick ? [$written] : self::asPicks($entry, $written, $seed));
+                array_push($entries, ...$entry instanceof Pick ? [$written] : self::asPicks($entry, $written, $drawn[$entry->id] ?? []));
             }
             $json->sections[$i]->entries = $entries;
         }
@@ -385,15 +399,23 @@ final readonly class Assessment
         return self::read($json, $kinds);
     }
 
-    /** @return list<\stdClass> what one drawing asks, as entries */
-    private static function asPicks(Draw $draw, \stdClass $written, Seed $seed): array
+    /** What the entry of a drawn question is called. @param  int  $number  which of the draw's questions it is, from 1 */
+    public static function drawnEntry(string $draw, int $number): string
     {
-        $kept = array_intersect_key((array) $written, ['points' => true, 'override' => true, 'place' => true]);
-        $questions = $draw->drawn($seed);
+        return mb_substr($draw, 0, 240)." $number";
+    }
+
+    /**
+     * @param  list<string>  $questions
+     * @return list<\stdClass> what one drawing asks, as entries
+     */
+    private static function asPicks(Draw $draw, \stdClass $written, array $questions): array
+    {
+        $kept = array_intersect_key((array) $written, ['points' => true, 'override' => true, 'place' => true, 'fixed' => true]);
 
         return array_map(
             fn (int $i, string $question): \stdClass => (object) [
-                'id' => mb_substr($draw->id, 0, 240).' '.($i + 1),
+                'id' => self::drawnEntry($draw->id, $i + 1),
                 'question' => $question,
                 ...$kept,
             ],

@@ -149,7 +149,8 @@ final class AssessmentDifferences
             $how = isset($is->variation) ? (isset($was->variation) ? 'edited' : 'made') : 'dropped';
             $this->say('changed-variation', ['name' => $name, 'how' => $how]);
         }
-        if ([$was->override ?? null, $was->place ?? 'anywhere'] != [$is->override ?? null, $is->place ?? 'anywhere']) {
+        $asked = fn (\stdClass $entry): array => [$entry->override ?? null, $entry->place ?? 'anywhere', $entry->fixed ?? false];
+        if ($asked($was) != $asked($is)) {
             $this->say('changed-override', ['name' => $name]);
         }
         if (isset($is->draw, $was->draw)) {

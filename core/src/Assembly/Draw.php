@@ -14,7 +14,7 @@ use WideQuarry\Random\Seed;
 /** So many questions of a pool, drawn anew for everybody; or so many of each of several pools. */
 final readonly class Draw
 {
-    private const FIELDS = ['id', 'title', 'draw', 'pool', 'from', 'apart', 'points', 'override', 'place'];
+    private const FIELDS = ['id', 'title', 'draw', 'pool', 'from', 'apart', 'points', 'override', 'place', 'fixed'];
 
     /** @var list<string> questions of all its sources, in an order that drawings keep */
     public array $pool;
@@ -24,6 +24,7 @@ final readonly class Draw
      * @param  list<DrawSource>  $sources
      * @param  bool  $apart  whether what is asked elsewhere in the assessment is left out
      * @param  string|null  $points  of each that is drawn; null for those of each question
+     * @param  bool  $fixed  whether what is drawn keeps its place when the section is shuffled
      */
     private function __construct(
         public string $id,
@@ -34,6 +35,7 @@ final readonly class Draw
         private ?string $points,
         public EntrySettings $settings,
         public EntryPlace $place,
+        public bool $fixed,
     ) {
         $this->pool = array_values(array_unique(array_merge(...array_map(fn (DrawSource $one): array => $one->pool, $sources), ...[[]])));
     }
@@ -53,6 +55,7 @@ final readonly class Draw
             $fields->raw('points') === null ? null : $fields->decimal('points', '100000'),
             EntrySettings::read($fields->raw('override'), $fields->at('override')),
             EntryPlace::read($fields),
+            $fields->bool('fixed', false),
         );
     }
 
@@ -109,7 +112,17 @@ final readonly class Draw
             $sources[] = isset($pools[$i]) ? $source->of($pools[$i]) : $source;
         }
 
-        return new self($this->id, $this->title, $this->count, $sources, $this->apart, $this->points, $this->settings, $this->place);
+        return new self(
+            $this->id,
+            $this->title,
+            $this->count,
+            $sources,
+            $this->apart,
+            $this->points,
+            $this->settings,
+            $this->place,
+            $this->fixed,
+        );
     }
 
     /** @param  array<string, true>  $asked  questions that are asked elsewhere */
@@ -171,7 +184,7 @@ final readonly class Draw
             $title = $source->title !== '' ? $source->title : trim("$this->title ".($i + 1));
             $id = mb_substr($this->id, 0, 240).' '.($i + 1);
             $alone = [new DrawSource('', $source->count, null, [], $pool, false)];
-            $draws[] = new self($id, $title, $source->count, $alone, false, $this->points, $this->settings, $this->place);
+            $draws[] = new self($id, $title, $source->count, $alone, false, $this->points, $this->settings, $this->place, $this->fixed);
         }
 
         return $draws;

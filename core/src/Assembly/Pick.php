@@ -22,6 +22,7 @@ final readonly class Pick
      * @param  int|null  $seen  the revision when somebody last looked at it here
      * @param  Question|null  $variation  the question as it is only here
      * @param  EntrySettings  $settings  what is asked otherwise than the question says
+     * @param  bool  $fixed  whether it keeps its place when its section is shuffled
      */
     private function __construct(
         public string $id,
@@ -34,6 +35,7 @@ final readonly class Pick
         public ?Question $variation,
         public EntrySettings $settings,
         public EntryPlace $place,
+        public bool $fixed,
     ) {
     }
 
@@ -51,6 +53,7 @@ final readonly class Pick
             'seen',
             'variation',
             'place',
+            'fixed',
         ])->need('question');
         $follow = Follow::from($fields->oneOf('follow', array_column(Follow::cases(), 'value'), Follow::Latest->value));
         $revision = $fields->intOrNull('revision', null, 1, 2_000_000_000);
@@ -67,6 +70,7 @@ final readonly class Pick
             $variation === null ? null : Question::read($variation, $kinds),
             EntrySettings::read($fields->raw('override'), $fields->at('override')),
             EntryPlace::read($fields),
+            $fields->bool('fixed', false),
         );
     }
 

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace WideQuarry\Assembly;
 
+use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 
 /**
- * The order in which one learner is asked. Where a section is shuffled, what belongs together stays together in its order, and what is
- * asked first or last stays there.
+ * The order in which one learner is asked. Where a section is shuffled, what belongs together stays together in its order, what is
+ * asked first or last stays there, and what is fixed keeps its place.
  */
 final class Sequence
 {
@@ -20,48 +21,35 @@ final class Sequence
     {
         $order = [];
         foreach ($assessment->sections as $section) {
-            $runs = self::runs($section, $behind);
-            if ($section->shuffle || $assessment->run->shuffle) {
-                $runs = self::shuffled($runs, $seed, $section->id);
-            }
-            $entries = array_merge(...$runs, ...[[]]);
-            $order[$section->id] = array_map(fn (Pick|Draw $entry): string => $entry->id, $entries);
+            $units = SectionUnits::of($assessment, $section, $behind);
+            $loose = array_keys($units->loose());
+            $order[$section->id] = $units->ordered($seed->stream('order', $section->id)->shuffled($loose));
         }
 
         return $order;
     }
 
     /**
-     * @param  array<string, true>  $behind
-     * @return list<non-empty-list<Pick|Draw>> what is moved as one
+     * What stays behind the entry before it: a question on the same stimulus, and whatever follows a page of text.
+     *
+     * @param  array<string, Question>  $questions  by entry
+     * @return array<string, true>
      */
-    private static function runs(Section $section, array $behind): array
+    public static function behind(Assessment $assessment, array $questions): array
     {
-        $runs = [];
-        foreach ($section->entries as $entry) {
-            $last = array_key_last($runs);
-            if ($last !== null && isset($behind[$entry->id]) && $runs[$last][0]->place === $entry->place) {
-                $runs[$last][] = $entry;
-            } else {
-                $runs[] = [$entry];
+        $behind = [];
+        foreach ($assessment->sections as $section) {
+            $before = null;
+            foreach ($section->picks as $pick) {
+                $question = $questions[$pick->id] ?? null;
+                $isAfterPage = $before?->parts === [];
+                if ($isAfterPage || array_intersect($question->stimuli ?? [], $before->stimuli ?? []) !== []) {
+                    $behind[$pick->id] = true;
+                }
+                $before = $question;
             }
         }
 
-        return $runs;
-    }
-
-    /**
-     * @param  list<non-empty-list<Pick|Draw>>  $runs
-     * @return list<non-empty-list<Pick|Draw>>
-     */
-    private static function shuffled(array $runs, Seed $seed, string $section): array
-    {
-        $at = fn (EntryPlace $place): array => array_values(array_filter($runs, fn (array $run): bool => $run[0]->place === $place));
-
-        return [
-            ...$at(EntryPlace::First),
-            ...$seed->stream('order', $section)->shuffled($at(EntryPlace::Anywhere)),
-            ...$at(EntryPlace::Last),
-        ];
+        return $behind;
     }
 }

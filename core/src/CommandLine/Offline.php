@@ -8,6 +8,7 @@ use WideQuarry\Checks\Completeness;
 use WideQuarry\CoreException;
 use WideQuarry\Duplicates\Comparison;
 use WideQuarry\Finding;
+use WideQuarry\Forms\FormSettings;
 use WideQuarry\Interchange\DividedFormat;
 use WideQuarry\Interchange\DocumentConverter;
 use WideQuarry\Interchange\FixedRolls;
@@ -43,7 +44,7 @@ use WideQuarry\Variables\RollProblem;
 /** The commands that need neither database nor framework. Standard output carries JSON only; a problem is exit code 1. */
 final readonly class Offline
 {
-    public const COMMANDS = ['read', 'parts', 'write', 'score', 'present', 'rolls', 'study', 'check', 'compare', 'assemble'];
+    public const COMMANDS = ['read', 'parts', 'write', 'score', 'present', 'rolls', 'study', 'check', 'compare', 'assemble', 'forms'];
 
     private const OPTIONS = [
         'read' => ['media', 'lines', 'as', 'mapping', 'parts'],
@@ -56,6 +57,7 @@ final readonly class Offline
         'check' => [],
         'compare' => [],
         'assemble' => [],
+        'forms' => ['count', 'seed', 'run', 'assessment'],
     ];
 
     private PartKinds $kinds;
@@ -101,6 +103,7 @@ final readonly class Offline
                 'compare' => $this->compare($arguments),
                 'parts' => $this->parts($arguments),
                 'assemble' => $this->assemble($arguments),
+                'forms' => $this->forms($arguments),
                 default => $this->check($arguments),
             };
         } catch (CoreException $problem) {
@@ -368,6 +371,30 @@ final readonly class Offline
         }
         $assemble = new Assemble($this->solver, $this->budget ?? fn (): Budget => new Unhurried);
         $this->streams->line(Json::encode($assemble->run($bytes)));
+
+        return 0;
+    }
+
+    private function forms(Arguments $arguments): int
+    {
+        $number = fn (string $name, int $usual, int $least, int $most): int|false => filter_var(
+            $arguments->options[$name] ?? $usual,
+            FILTER_VALIDATE_INT,
+            ['options' => ['min_range' => $least, 'max_range' => $most]],
+        );
+        $count = $number('count', 1, 1, FormSettings::MOST);
+        $seed = $number('seed', 1, 0, Seed::MAX);
+        $run = $number('run', FormSettings::LONGEST_RUN, 1, FormSettings::MOST_RUN);
+        $bytes = $this->streams->contents($arguments->words[0] ?? '');
+        if ($count === false || $seed === false || $run === false || $bytes === null) {
+            return $this->fail(Problem::usage(Message::of('commandLine.forms-of-what', [
+                'most' => FormSettings::MOST,
+                'run' => FormSettings::MOST_RUN,
+            ])));
+        }
+        $settings = new FormSettings($count, Seed::of($seed), $run);
+        $made = (new MakeForms($this->kinds))->run($bytes, $settings, $arguments->options['assessment'] ?? null);
+        $this->streams->line(Json::encode($made));
 
         return 0;
     }

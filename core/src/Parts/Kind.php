@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Parts;
 
 use WideQuarry\Converting\ConvertibleKind;
+use WideQuarry\Forms\VaryingKind;
 use WideQuarry\Interchange\Qti30\MappedKind;
 use WideQuarry\Presentation\PresentableKind;
 use WideQuarry\Printing\PrintableKind;
@@ -12,6 +13,6 @@ use WideQuarry\Scoring\ScorableKind;
 use WideQuarry\Study\StudiedKind;
 
 /** A kind that can do everything. Each is one folder here and one line in StandardKinds. */
-interface Kind extends ConvertibleKind, MappedKind, PresentableKind, PrintableKind, ScorableKind, StudiedKind
+interface Kind extends ConvertibleKind, MappedKind, PresentableKind, PrintableKind, ScorableKind, StudiedKind, VaryingKind
 {
 }

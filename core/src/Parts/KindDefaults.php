@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace WideQuarry\Parts;
 
 use WideQuarry\Converting\AnswerForm;
+use WideQuarry\Forms\KeyPlaces;
 use WideQuarry\Question\Part;
+use WideQuarry\Random\Seed;
 use WideQuarry\Scoring\ScoringContext;
 use WideQuarry\Study\StudiedPart;
 
@@ -35,6 +37,21 @@ trait KindDefaults
     public function keyPlace(Part $part): ?int
     {
         return null;
+    }
+
+    public function shownOrder(Part $part, Seed $seed): array
+    {
+        return [];
+    }
+
+    public function keyPlaces(Part $part): ?KeyPlaces
+    {
+        return null;
+    }
+
+    public function keyLabels(Part $part, array $shown): array
+    {
+        return [];
     }
 
     public function isMarked(): bool

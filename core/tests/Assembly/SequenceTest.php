@@ -50,3 +50,24 @@ it('shuffles a section, what belongs together as one, and keeps first and last',
     'by the section' => [['shuffle' => true], []],
     'by the whole' => [[], ['shuffle' => true]],
 ]);
+
+it('keeps what is fixed in its place, and what belongs together beside it', function (): void {
+    $json = Assessment::fresh('0192f0c4-0000-7000-8000-0000000000a1', 'Order');
+    $more = [3 => ['fixed' => true], 8 => ['place' => 'first']];
+    $json->sections = [['id' => 's1', 'shuffle' => true, 'entries' => array_map(
+        fn (int $i): array => ['id' => "e$i", 'question' => sprintf('0192f0c4-0000-7000-8000-%012d', $i), ...$more[$i] ?? []],
+        range(1, 8),
+    )]];
+    $read = Assessment::read(Json::decode(Json::encode($json)), StandardKinds::all());
+    $orders = [];
+    for ($seed = 0; $seed < 60; $seed++) {
+        $order = Sequence::of($read, Seed::of($seed), ['e6' => true])['s1'];
+        expect($order[2])->toBe('e3')->and($order[0])->toBe('e8');
+        expect(array_search('e6', $order, true))->toBe(array_search('e5', $order, true) + 1);
+        $sorted = $order;
+        sort($sorted);
+        expect($sorted)->toBe(['e1', 'e2', 'e3', 'e4', 'e5', 'e6', 'e7', 'e8']);
+        $orders[implode(' ', $order)] = true;
+    }
+    expect(count($orders))->toBeGreaterThan(3);
+});

@@ -249,6 +249,21 @@ it('sends a draw out as a selection, and reads it back', function (): void {
     ]);
 });
 
+it('sends out what keeps its place between shuffled questions, and reads it back', function (): void {
+    $found = packedTest(false, function (stdClass $test): void {
+        [$one, $other] = [$test->sections[0]->entries[0]->question, $test->sections[1]->entries[0]->question];
+        $test->sections[0]->shuffle = true;
+        $test->sections[0]->entries = [
+            (object) ['id' => 'f1', 'question' => $one],
+            (object) ['id' => 'f2', 'question' => $other, 'fixed' => true],
+            (object) ['id' => 'd1', 'draw' => 1, 'pool' => [$one, $other], 'fixed' => true],
+            (object) ['id' => 'f4', 'question' => $one],
+        ];
+    });
+    $fixed = array_map(fn (stdClass $entry): bool => $entry->fixed ?? false, $found->assessments[0]->sections[0]->entries);
+    expect($fixed)->toBe([false, true, true, false]);
+});
+
 it('sends settings out where QTI has a place for them, reads them back, and tells what is lost', function (): void {
     $change = function (stdClass $test): void {
         $test->run = (object) ['attempts' => (object) ['allowed' => 2], 'go_back' => false, 'cover' => '<p>Cover</p>'];

@@ -214,7 +214,7 @@ final class TestReader
         $this->places($section);
     }
 
-    /** What is fixed at the beginning or the end of a section that is shuffled is asked first or last; what is fixed between is told. */
+    /** What is fixed at the beginning or the end of a section that is shuffled is asked first or last; between, it keeps its place. */
     private function places(\stdClass $section): void
     {
         assert(is_array($section->entries));
@@ -229,12 +229,14 @@ final class TestReader
             $last--;
         }
         foreach ($entries as $i => $entry) {
-            if ($entry instanceof \stdClass && $isFixed($entry) && ($i < $first || $i >= $last)) {
+            if (! $entry instanceof \stdClass || ! $isFixed($entry)) {
+                continue;
+            }
+            if ($i >= $first && $i < $last) {
+                $entry->fixed = true;
+            } else {
                 $entry->place = $i < $first ? EntryPlace::First->value : EntryPlace::Last->value;
             }
-        }
-        if (array_filter(array_slice($entries, $first, $last - $first), $isFixed) !== []) {
-            $this->notices[] = Notice::loss('qti.test_fixed', Message::of('interchange.qti30.fixed-between'), $this->file);
         }
     }
 
@@ -275,6 +277,9 @@ final class TestReader
         }
         assert(is_array($section->entries));
         array_push($section->entries, ...$entries);
+        if ($element->getAttribute('fixed') === 'true') {
+            $this->fixed += array_fill_keys(array_filter(array_column($entries, 'id'), is_string(...)), true);
+        }
     }
 
     private function rubric(\DOMElement $rubric): string

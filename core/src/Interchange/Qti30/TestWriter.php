@@ -24,7 +24,7 @@ final class TestWriter
     private array $notices = [];
 
     /** What qti-item-session-control, qti-time-limits, qti-weight, qti-ordering, navigation and fixed can say (QTI 3.0 ASI). */
-    private const KNOWN = ['attempts', 'feedback', 'weight', 'section_time', 'go_back', 'order', 'place'];
+    private const KNOWN = ['attempts', 'feedback', 'weight', 'section_time', 'go_back', 'order', 'place', 'fixed'];
 
     /** Of the section that is being written. */
     private BigRational $weight;
@@ -133,11 +133,18 @@ final class TestWriter
             Identifiers::of($draw->id).
             '" title="'.
             Xml::escape($draw->title).
-            '" visible="false"><qti-selection select="'.
+            '" visible="false"'.
+            (self::isFixed($draw) ? ' fixed="true"' : '').
+            '><qti-selection select="'.
             min($draw->count, $there).
             '"/><qti-ordering shuffle="true"/>'.
             $refs.
             '</qti-assessment-section>';
+    }
+
+    private static function isFixed(Pick|Draw $entry): bool
+    {
+        return $entry->fixed || $entry->place !== EntryPlace::Anywhere;
     }
 
     private function reference(Pick $pick): string
@@ -148,7 +155,7 @@ final class TestWriter
             $pick->question,
             $pick->points(...),
             self::control($pick->settings),
-            $pick->place !== EntryPlace::Anywhere,
+            self::isFixed($pick),
         );
     }
 

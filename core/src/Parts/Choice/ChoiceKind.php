@@ -7,6 +7,7 @@ namespace WideQuarry\Parts\Choice;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Tree;
 use WideQuarry\Converting\AnswerForm;
+use WideQuarry\Forms\KeyPlaces;
 use WideQuarry\Interchange\Qti30\KindMapping;
 use WideQuarry\Json\Fields;
 use WideQuarry\Messages\Message;
@@ -104,7 +105,7 @@ final class ChoiceKind implements Kind
     public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part->settings);
-        $options = $settings->shuffle ? $this->shuffled($settings, $part, $seed) : $settings->options;
+        $options = $this->shown($settings, $part, $seed);
 
         return [
             'options' => array_map(
@@ -150,6 +151,36 @@ final class ChoiceKind implements Kind
         return $place === false ? null : $place;
     }
 
+    public function shownOrder(Part $part, Seed $seed): array
+    {
+        return array_column($this->shown(self::settings($part->settings), $part, $seed), 'id');
+    }
+
+    public function keyPlaces(Part $part): ?KeyPlaces
+    {
+        $settings = self::settings($part->settings);
+        $right = self::right($part);
+        $place = count($right) === 1 ? array_search($right[0], $settings->ids(), true) : false;
+        if ($place === false) {
+            return null;
+        }
+        $loose = array_keys(array_filter($settings->options, fn (array $option): bool => ! $option['fixed']));
+
+        return new KeyPlaces(
+            $right[0],
+            count($settings->options),
+            $settings->shuffle && in_array($place, $loose, true) ? $loose : [$place],
+        );
+    }
+
+    public function keyLabels(Part $part, array $shown): array
+    {
+        $labels = self::settings($part->settings)->labels;
+        $places = array_keys(array_intersect($shown, self::right($part)));
+
+        return array_map(fn (int $place): string => OptionLabel::at($labels === 'none' ? 'A' : $labels, $place), $places);
+    }
+
     public function answerForm(): AnswerForm
     {
         return new OptionForm('choice');
@@ -182,13 +213,24 @@ final class ChoiceKind implements Kind
         return (object) ['chosen' => $options->several($written)];
     }
 
+    /** @return list<string> the options that earn something */
+    private static function right(Part $part): array
+    {
+        $earning = array_filter($part->key->rules, fn (Rule $rule): bool => $rule->credit()->isPositive());
+
+        return array_values(array_unique(array_filter(array_map(fn (Rule $rule): mixed => $rule->on, $earning), is_string(...))));
+    }
+
     /**
-     * Fixed options keep their place; the others change theirs.
+     * Fixed options keep their place; the others change theirs where they may.
      *
      * @return list<array{id: string, html: string, fixed: bool}>
      */
-    private function shuffled(ChoiceSettings $settings, Part $part, Seed $seed): array
+    private function shown(ChoiceSettings $settings, Part $part, Seed $seed): array
     {
+        if (! $settings->shuffle) {
+            return $settings->options;
+        }
         $loose = $seed
             ->stream('shuffle', $part->id)
             ->shuffled(array_values(array_filter($settings->options, fn (array $option): bool => ! $option['fixed'])));

@@ -100,18 +100,10 @@ final class PrintedChoice
     /** @param  array<mixed>  $presented */
     private static function label(array $presented, int $at): string
     {
-        return match ($presented['labels'] ?? 'A') {
-            'none' => '',
-            'a' => self::letters($at, 97).'.',
-            '1' => $at + 1 .'.',
-            'i' => strtolower((string) (new \NumberFormatter('@numbers=romanlow', \NumberFormatter::DECIMAL))->format($at + 1)).'.',
-            default => self::letters($at, 65).'.',
-        };
-    }
+        $style = is_string($presented['labels'] ?? null) ? $presented['labels'] : 'A';
+        $label = OptionLabel::at($style, $at);
 
-    private static function letters(int $at, int $first): string
-    {
-        return ($at >= 26 ? chr($first + intdiv($at, 26) - 1) : '').chr($first + ($at % 26));
+        return $label === '' ? '' : "$label.";
     }
 
     /**

@@ -103,19 +103,27 @@ final class GroupKind implements Kind
             : PairScoring::byFirst($part, array_values($given), array_column(Item::filled($settings->items), 'id'));
     }
 
-    public function present(Part $part, ScoringContext $in, Seed $seed): array
+    public function shownOrder(Part $part, Seed $seed): array
+    {
+        return array_column($this->shown($part, $seed), 'id');
+    }
+
+    /** @return list<Item> */
+    private function shown(Part $part, Seed $seed): array
     {
         $settings = self::settings($part);
         $items = Item::filled($settings->items);
-        $items = $settings->shuffle
-            ? ShuffledItems::away(
-                $seed,
-                $part->id,
-                $items,
-                PairTarget::along(PairTarget::earning($part), $settings->groups, 'second'),
-                true,
-            )
+        $pairs = PairTarget::earning($part);
+
+        return $settings->shuffle
+            ? ShuffledItems::away($seed, $part->id, $items, PairTarget::along($pairs, $settings->groups, 'second'), true)
             : $items;
+    }
+
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
+    {
+        $settings = self::settings($part);
+        $items = $this->shown($part, $seed);
 
         return [
             'items' => array_map(fn (Item $item): array => $item->shown($in->roll->filling()), $items),

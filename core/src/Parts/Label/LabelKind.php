@@ -151,11 +151,24 @@ final class LabelKind implements Kind
         return null;
     }
 
-    public function present(Part $part, ScoringContext $in, Seed $seed): array
+    public function shownOrder(Part $part, Seed $seed): array
+    {
+        return array_column($this->shown($part, $seed), 'id');
+    }
+
+    /** @return list<Item> */
+    private function shown(Part $part, Seed $seed): array
     {
         $settings = self::settings($part);
         $labels = $settings->isTyped() ? [] : Item::filled($settings->labels);
-        $labels = $settings->shuffle ? ShuffledItems::away($seed, $part->id, $labels, PairTarget::earning($part)) : $labels;
+
+        return $settings->shuffle ? ShuffledItems::away($seed, $part->id, $labels, PairTarget::earning($part)) : $labels;
+    }
+
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
+    {
+        $settings = self::settings($part);
+        $labels = $this->shown($part, $seed);
 
         return [
             'picture' => $settings->picture?->filled($in->roll->filling())->shown(),

@@ -110,6 +110,23 @@ final class MatchKind implements Kind
     public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part);
+        [$left, $right] = $this->shown($part, $seed);
+        $shown = fn (Item $item): array => [...$item->shown($in->roll->filling()), 'uses' => $item->limit];
+
+        return ['left' => array_map($shown, $left), 'right' => array_map($shown, $right), 'by' => $settings->by];
+    }
+
+    public function shownOrder(Part $part, Seed $seed): array
+    {
+        [$left, $right] = $this->shown($part, $seed);
+
+        return array_column(self::settings($part)->by === 'grid' ? $left : $right, 'id');
+    }
+
+    /** @return array{list<Item>, list<Item>} the two sides in shown order */
+    private function shown(Part $part, Seed $seed): array
+    {
+        $settings = self::settings($part);
         [$left, $right] = [Item::filled($settings->left), Item::filled($settings->right)];
         $pairs = PairTarget::earning($part);
         if ($settings->shuffle && $settings->by === 'grid') {
@@ -118,9 +135,8 @@ final class MatchKind implements Kind
         } elseif ($settings->shuffle) {
             $right = ShuffledItems::away($seed, $part->id, $right, PairTarget::along($pairs, $settings->left, 'first'));
         }
-        $shown = fn (Item $item): array => [...$item->shown($in->roll->filling()), 'uses' => $item->limit];
 
-        return ['left' => array_map($shown, $left), 'right' => array_map($shown, $right), 'by' => $settings->by];
+        return [$left, $right];
     }
 
     public function onPaper(Part $part, array $presented, Paper $paper): string

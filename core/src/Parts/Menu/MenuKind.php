@@ -90,11 +90,23 @@ final class MenuKind implements Kind
             : SetScoring::score($part, $chosen, $ids, fn (Rule $rule): string => is_string($rule->on) ? $rule->on : '');
     }
 
-    public function present(Part $part, ScoringContext $in, Seed $seed): array
+    public function shownOrder(Part $part, Seed $seed): array
+    {
+        return array_column($this->offered($part, $seed), 'id');
+    }
+
+    /** @return list<Item> */
+    private function offered(Part $part, Seed $seed): array
     {
         $settings = self::settings($part);
         $options = Item::filled($settings->options);
-        $options = $settings->shuffle ? $seed->stream('shuffle', $part->id)->shuffled($options) : $options;
+
+        return $settings->shuffle ? $seed->stream('shuffle', $part->id)->shuffled($options) : $options;
+    }
+
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
+    {
+        $options = $this->offered($part, $seed);
 
         return ['options' => array_map(fn (Item $option): array => $option->shown($in->roll->filling()), $options)];
     }

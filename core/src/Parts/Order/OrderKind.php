@@ -88,6 +88,13 @@ final class OrderKind implements Kind
         return $part->scheme === Scheme::Person ? PartOutcome::needsMarking() : $this->judged($part, $loose, $sequence);
     }
 
+    public function shownOrder(Part $part, Seed $seed): array
+    {
+        $settings = self::settings($part);
+
+        return array_column($this->shown($part, $settings, Item::filled($settings->items), $seed), 'id');
+    }
+
     public function present(Part $part, ScoringContext $in, Seed $seed): array
     {
         $settings = self::settings($part);

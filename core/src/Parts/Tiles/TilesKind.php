@@ -100,11 +100,23 @@ final class TilesKind implements Kind
         return $given === [] ? PartOutcome::unanswered() : PairScoring::byFirst($part, $given, $gaps);
     }
 
-    public function present(Part $part, ScoringContext $in, Seed $seed): array
+    public function shownOrder(Part $part, Seed $seed): array
+    {
+        return array_column($this->shown($part, $seed), 'id');
+    }
+
+    /** @return list<Item> */
+    private function shown(Part $part, Seed $seed): array
     {
         $settings = self::settings($part);
         $tiles = Item::filled($settings->tiles);
-        $tiles = $settings->shuffle ? ShuffledItems::away($seed, $part->id, $tiles, PairTarget::earning($part)) : $tiles;
+
+        return $settings->shuffle ? ShuffledItems::away($seed, $part->id, $tiles, PairTarget::earning($part)) : $tiles;
+    }
+
+    public function present(Part $part, ScoringContext $in, Seed $seed): array
+    {
+        $tiles = $this->shown($part, $seed);
 
         return [
             'tiles' => array_map(fn (Item $tile): array => [...$tile->shown($in->roll->filling()), 'uses' => $tile->limit], $tiles),

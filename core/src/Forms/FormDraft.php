@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Forms;
+
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Pick;
+
+/** A form whose questions stand in their order, before their options do. */
+final readonly class FormDraft
+{
+    /**
+     * @param  Assessment  $drawn  without draws, in the order of the master
+     * @param  array<string, VaryingQuestion>  $questions  by entry, under its settings; those that are gone are missing
+     * @param  list<Pick>  $asked  in the order of the form
+     */
+    public function __construct(public string $letter, public Assessment $drawn, public array $questions, public array $asked)
+    {
+    }
+
+    /** @return array<string, int|null> the numbers of entries on the form; pages of text have none */
+    public function numbers(): array
+    {
+        return $this->numbered($this->asked);
+    }
+
+    /** @return array<string, int|null> their numbers in the assessment as it was made */
+    public function masters(): array
+    {
+        return $this->numbered($this->drawn->picks());
+    }
+
+    /**
+     * @param  list<Pick>  $picks
+     * @return array<string, int|null>
+     */
+    private function numbered(array $picks): array
+    {
+        $numbers = [];
+        $number = 0;
+        foreach ($picks as $pick) {
+            $isPage = isset($this->questions[$pick->id]) && $this->questions[$pick->id]->question->parts === [];
+            $numbers[$pick->id] = $isPage ? null : ++$number;
+        }
+
+        return $numbers;
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Forms;
+
+use WideQuarry\Random\Seed;
+
+/**
+ * Where the keys of all forms stand. Forms get theirs one after the other (KeyBalance); where the later ones find no letters left that
+ * would meet everything, all is tried again with other choices, and the best is kept.
+ *
+ * @phpstan-type Key array{entry: string, part: string, of: string, places: non-empty-list<int>}
+ */
+final readonly class FormKeys
+{
+    /** So many keys are placed in all tries together. */
+    private const WORK = 4000;
+
+    private const MOST_TRIES = 60;
+
+    public function __construct(private FormSettings $settings)
+    {
+    }
+
+    /**
+     * @param  list<list<Key>>  $forms  the keys of each in the order of its questions; of: the question's part, whatever entry asks it
+     * @return list<array<string, array<string, int>>> of each form: entry → part → place
+     */
+    public function places(array $forms): array
+    {
+        $tries = max(2, min(self::MOST_TRIES, intdiv(self::WORK, max(1, array_sum(array_map(count(...), $forms))))));
+        $least = $this->least($forms);
+        [$cost, $best] = $this->tried($forms, 0);
+        for ($try = 1; $try < $tries && $cost !== $least; $try++) {
+            [$now, $found] = $this->tried($forms, $try);
+            if ($now < $cost) {
+                [$best, $cost] = [$found, $now];
+            }
+        }
+
+        return array_map(self::byEntry(...), $forms, $best);
+    }
+
+    /**
+     * @param  list<list<Key>>  $forms
+     * @return array{array{int, int, int}, list<list<int>>} questions in long runs, unevenness, repeats; the places of each form
+     */
+    private function tried(array $forms, int $try): array
+    {
+        $used = $before = $found = [];
+        $cost = [0, 0, 0];
+        foreach ($forms as $i => $keys) {
+            $questions = array_map(fn (array $key): array => ['places' => $key['places'], 'used' => $used[$key['of']] ?? []], $keys);
+            $stream = $this->settings->seed->stream('form keys', "$i|$try");
+            $found[] = $places = (new KeyBalance($questions, $this->settings->longestRun, $stream, $before))->places();
+            $cost[0] += array_sum(KeyBalance::runs($places, $this->settings->longestRun));
+            $cost[1] += KeyBalance::unevenness($places);
+            foreach ($places as $at => $place) {
+                $of = $keys[$at]['of'];
+                $cost[2] += $used[$of][$place] ?? 0;
+                $used[$of][$place] = ($used[$of][$place] ?? 0) + 1;
+                $before[$place] = ($before[$place] ?? 0) + 1;
+            }
+        }
+
+        return [$cost, $found];
+    }
+
+    /**
+     * What no try can be better than: no long run, each form as even as alone, each key at all its places in turn.
+     *
+     * @param  list<list<Key>>  $forms
+     * @return array{int, int, int}
+     */
+    private function least(array $forms): array
+    {
+        $least = [0, 0, 0];
+        $times = $places = [];
+        foreach ($forms as $keys) {
+            $alone = array_map(fn (array $key): array => ['places' => $key['places'], 'used' => []], $keys);
+            $least[1] += KeyBalance::unevenness((new KeyBalance($alone, PHP_INT_MAX, Seed::of(1)->stream('even', '')))->places());
+            foreach ($keys as $key) {
+                $times[$key['of']] = ($times[$key['of']] ?? 0) + 1;
+                $places[$key['of']] = count($key['places']);
+            }
+        }
+        foreach ($times as $of => $n) {
+            [$whole, $rest] = [intdiv($n, $places[$of]), $n % $places[$of]];
+            $least[2] += $places[$of] * intdiv($whole * ($whole - 1), 2) + $rest * $whole;
+        }
+
+        return $least;
+    }
+
+    /**
+     * @param  list<Key>  $keys
+     * @param  list<int>  $places
+     * @return array<string, array<string, int>>
+     */
+    private static function byEntry(array $keys, array $places): array
+    {
+        $found = [];
+        foreach ($keys as $i => $key) {
+            $found[$key['entry']][$key['part']] = $places[$i];
+        }
+
+        return $found;
+    }
+}

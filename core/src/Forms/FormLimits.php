@@ -1,0 +1,249 @@
+<?php
+
+declare(strict_types=1);
+
+namespace WideQuarry\Forms;
+
+use WideQuarry\Assembly\Assessment;
+use WideQuarry\Assembly\Draw;
+use WideQuarry\Assembly\Section;
+use WideQuarry\Assembly\SectionUnits;
+use WideQuarry\Messages\Message;
+use WideQuarry\Random\Seed;
+
+/** What the forms of a test could not meet, and why: looked up in the forms themselves, whatever was meant when they were made. */
+final class FormLimits
+{
+    /** @var array<string, list<string>> what holds of a form → its letters */
+    private array $of = [];
+
+    /** @var array<string, string> section → what holds of it */
+    private array $sections = [];
+
+    /** @var array<string, true> entries that stay behind another */
+    private array $tied = [];
+
+    /** @var array<string, int> section → the fewest units that move in it */
+    private array $loose = [];
+
+    /** @var array<string, array<string, true>> pair of questions → forms in which they are neighbours */
+    private array $neighbours = [];
+
+    /** @var array<string, true> pairs that always stand together */
+    private array $together = [];
+
+    /** @var array<string, array<int, int>> question and part → place → forms */
+    private array $places = [];
+
+    /** @var array<string, int> question and part → places its key can have */
+    private array $possible = [];
+
+    /** @var array<string, string> problems of questions and draws, each once */
+    private array $problems = [];
+
+    public function __construct(private readonly Assessment $assessment, private readonly FormSettings $settings)
+    {
+    }
+
+    /** A section of a form as it is put in order. */
+    public function moves(Section $section, SectionUnits $units): void
+    {
+        foreach ($units->together() as $unit) {
+            foreach (array_slice($unit, 1) as $entry) {
+                $this->tied[$entry] = true;
+            }
+        }
+        if (count($section->entries) > 1) {
+            $this->sections[$section->id] = $section->title;
+            $this->loose[$section->id] = min($this->loose[$section->id] ?? PHP_INT_MAX, count($units->loose()));
+        }
+    }
+
+    public function look(Form $form, FormDraft $draft): void
+    {
+        $questions = $draft->questions;
+        foreach ($this->assessment->draws() as $draw) {
+            $this->drawing($draw, $form);
+        }
+        $before = null;
+        foreach ($form->entries as $entry) {
+            $question = $questions[$entry->drawnEntry()] ?? null;
+            if ($question === null) {
+                $this->problems["gone $entry->question"] = Message::of('forms.gone', ['question' => $entry->question]);
+            } elseif ($question->look($entry->seed) === null) {
+                $this->problems["roll $entry->question"] = Message::of('forms.no-roll', ['name' => $question->question->name()]);
+            }
+            if ($before !== null) {
+                $pair = self::pair($before->question, $entry->question);
+                $this->neighbours[$pair][$form->letter] = true;
+                if (isset($this->tied[$entry->drawnEntry()])) {
+                    $this->together[$pair] = true;
+                }
+            }
+            $before = $entry;
+        }
+        $this->keys($form, $questions);
+    }
+
+    /** @return list<string> */
+    public function sentences(): array
+    {
+        $sentences = array_values($this->problems);
+        if ($this->settings->count > 1) {
+            array_push($sentences, ...$this->kept(), ...$this->shared(), ...$this->sameKeys());
+        }
+        foreach ($this->of as $what => $letters) {
+            $sentences[] = Message::of('forms.of-forms', [
+                'n' => count($letters),
+                'letters' => implode(', ', $letters),
+                'what' => $what,
+            ]);
+        }
+
+        return $sentences;
+    }
+
+    private function drawing(Draw $draw, Form $form): void
+    {
+        $isDrawn = fn (FormEntry $entry): bool => $entry->drawNumber !== null && $entry->entry === $draw->id;
+        $there = count(array_filter($form->entries, $isDrawn));
+        if ($there < $draw->count) {
+            $this->problems["draw $draw->id"] = Message::of('forms.draw-short', [
+                'named' => $draw->title === '' ? 'no' : 'yes',
+                'title' => $draw->title,
+                'count' => $draw->count,
+                'there' => $there,
+            ]);
+        }
+    }
+
+    /** @param  array<string, VaryingQuestion>  $questions */
+    private function keys(Form $form, array $questions): void
+    {
+        $places = $numbers = $free = [];
+        $stuck = 0;
+        foreach ($form->entries as $entry) {
+            $question = $questions[$entry->drawnEntry()] ?? null;
+            if ($question === null) {
+                continue;
+            }
+            foreach ($question->places($entry->seed) as $part => $place) {
+                $key = $question->keys[$part];
+                $places[] = $place;
+                $numbers[] = [$entry->number ?? 0, $entry->key[$part][0] ?? ''];
+                $free[] = ['places' => range(0, $key->options - 1), 'used' => []];
+                $stuck += count($key->places) < $key->options ? 1 : 0;
+                $this->places["$entry->question\t$part"][$place] = ($this->places["$entry->question\t$part"][$place] ?? 0) + 1;
+                $this->possible["$entry->question\t$part"] = count($key->places);
+            }
+        }
+        foreach (KeyBalance::runs($places, $this->settings->longestRun) as $begin => $length) {
+            $this->of[Message::of('forms.long-run', [
+                'first' => $numbers[$begin][0],
+                'last' => $numbers[$begin + $length - 1][0],
+                'letter' => $numbers[$begin][1],
+                'longest' => $this->settings->longestRun,
+            ])][] = $form->letter;
+        }
+        $even = (new KeyBalance($free, PHP_INT_MAX, Seed::of(1)->stream('even', '')))->places();
+        if (KeyBalance::unevenness($places) > KeyBalance::unevenness($even)) {
+            $shares = $form->balance();
+            $this->of[Message::of('forms.uneven', [
+                'shares' => implode(', ', array_map(fn (string|int $letter, int $n): string => "$letter $n", array_keys($shares), $shares)),
+                'stuck' => $stuck,
+                'of' => count($places),
+            ])][] = $form->letter;
+        }
+    }
+
+    /** @return list<string> sections whose order is the same in every form, or that have too few orders */
+    private function kept(): array
+    {
+        $still = array_filter($this->loose, fn (int $loose): bool => $loose < 2);
+        $said = [];
+        if ($still !== [] && count($still) === count($this->loose)) {
+            $said[] = Message::of('forms.nothing-moves');
+        } else {
+            foreach (array_keys($still) as $section) {
+                $said[] = Message::of('forms.section-still', self::named($this->sections[$section]));
+            }
+        }
+        foreach ($this->loose as $section => $loose) {
+            $orders = array_product($loose > 1 && $loose < 6 ? range(1, $loose) : [PHP_INT_MAX]);
+            if ($loose > 1 && $orders < $this->settings->count) {
+                $said[] = Message::of('forms.few-orders', [
+                    ...self::named($this->sections[$section]),
+                    'orders' => $orders,
+                    'count' => $this->settings->count,
+                ]);
+            }
+        }
+
+        return $said;
+    }
+
+    /** @return list<string> */
+    private function shared(): array
+    {
+        if (array_filter($this->loose, fn (int $loose): bool => $loose > 1) === []) {
+            return []; // said already
+        }
+        $often = array_keys(array_filter($this->neighbours, fn (array $letters): bool => count($letters) > 1));
+        $tied = count(array_filter($often, fn (string $pair): bool => isset($this->together[$pair])));
+        $others = count($often) - $tied - $this->still($often);
+        $said = $tied === 0 ? [] : [Message::of('forms.kept-together', ['pairs' => $tied])];
+
+        return $others < 1 ? $said : [...$said, Message::of('forms.neighbours', ['pairs' => $others])];
+    }
+
+    /**
+     * How many of the pairs stand in sections that are not shuffled.
+     *
+     * @param  list<string>  $pairs
+     */
+    private function still(array $pairs): int
+    {
+        $count = 0;
+        $pairs = array_flip($pairs);
+        foreach ($this->assessment->sections as $section) {
+            if (($this->loose[$section->id] ?? 0) > 1) {
+                continue;
+            }
+            $picks = $section->picks;
+            for ($i = 1; $i < count($picks); $i++) {
+                $pair = self::pair($picks[$i - 1]->question, $picks[$i]->question);
+                $count += isset($pairs[$pair]) && ! isset($this->together[$pair]) ? 1 : 0;
+            }
+        }
+
+        return $count;
+    }
+
+    /** @return list<string> */
+    private function sameKeys(): array
+    {
+        $same = array_filter($this->places, fn (array $places): bool => max([0, ...$places]) > 1);
+        $few = array_filter(
+            $same,
+            fn (array $places, string $part): bool => $this->possible[$part] < array_sum($places),
+            ARRAY_FILTER_USE_BOTH,
+        );
+
+        return $same === [] ? [] : [Message::of('forms.same-keys', [
+            'count' => count($same),
+            'few' => count($few),
+            'all' => count($few) === count($same) ? 'yes' : 'no',
+        ])];
+    }
+
+    /** @return array{named: string, title: string} */
+    private static function named(string $title): array
+    {
+        return ['named' => $title === '' ? 'no' : 'yes', 'title' => $title];
+    }
+
+    private static function pair(string $one, string $other): string
+    {
+        return $one < $other ? "$one $other" : "$other $one";
+    }
+}

@@ -27,6 +27,7 @@ use App\Http\Controllers\DocumentController;
 use App\Http\Controllers\EditMergeController;
 use App\Http\Controllers\EntryController;
 use App\Http\Controllers\FolderController;
+use App\Http\Controllers\FormController;
 use App\Http\Controllers\FrameworkController;
 use App\Http\Controllers\GrantController;
 use App\Http\Controllers\GraphController;
@@ -42,6 +43,8 @@ use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PlaceController;
 use App\Http\Controllers\PresentController;
 use App\Http\Controllers\PrintController;
+use App\Http\Controllers\PrintReceiptController;
+use App\Http\Controllers\PrintTemplateController;
 use App\Http\Controllers\QuestionController;
 use App\Http\Controllers\QuestionMediumController;
 use App\Http\Controllers\RecordController;
@@ -290,6 +293,21 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('assessments/{assessment}/prints/{print}/pages/{page}', [PrintController::class, 'page'])
         ->whereUuid(['assessment', 'print'])
         ->where('page', '[0-9]{1,5}');
+    Route::get('assessments/{assessment}/forms', [FormController::class, 'index'])->whereUuid('assessment');
+    Route::post('assessments/{assessment}/forms', [FormController::class, 'store'])
+        ->whereUuid('assessment')
+        ->middleware(['throttle:give', HeavyWork::class]);
+    Route::get('assessments/{assessment}/forms/{set}', [FormController::class, 'show'])
+        ->whereUuid(['assessment', 'set'])
+        ->middleware(HeavyWork::class);
+    Route::post('assessments/{assessment}/prints/{print}/receipts', [PrintReceiptController::class, 'store'])
+        ->whereUuid(['assessment', 'print'])
+        ->middleware('throttle:give');
+    Route::get('assessments/{assessment}/receipts', [PrintReceiptController::class, 'index'])->whereUuid('assessment');
+    Route::get('assessments/{assessment}/receipts/{receipt}', [PrintReceiptController::class, 'pdf'])->whereUuid(['assessment', 'receipt']);
+    Route::get('banks/{bank:slug}/print-templates', [PrintTemplateController::class, 'index']);
+    Route::put('banks/{bank:slug}/print-templates', [PrintTemplateController::class, 'store']);
+    Route::delete('banks/{bank:slug}/print-templates/{template}', [PrintTemplateController::class, 'destroy'])->whereUuid('template');
     Route::get('assessments/{assessment}/blueprint', [AssembleController::class, 'check'])
         ->whereUuid('assessment')
         ->middleware(HeavyWork::class);

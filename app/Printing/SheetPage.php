@@ -10,6 +10,7 @@ use App\Models\User;
 use App\Queries\AskedAssessment;
 use App\Queries\QuestionStandards;
 use App\Queries\Stimuli;
+use App\Queries\Topics;
 use App\Storage\MediaStore;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\View;
@@ -19,13 +20,13 @@ use WideQuarry\Messages\Message;
 use WideQuarry\Printing\PaperKind;
 use WideQuarry\Printing\PrintedQuestion;
 use WideQuarry\Printing\PrintedStimulus;
+use WideQuarry\Printing\PrintedTest;
 use WideQuarry\Printing\PrintSettings;
 use WideQuarry\Printing\Sheet;
-use WideQuarry\Printing\TitleBlock;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
-/** The sheet of an assessment as one HTML document: for the screen with addresses, for paper with everything in it. */
+/** The papers of an assessment as one HTML document: for the screen with addresses, for paper with everything in it. */
 final readonly class SheetPage
 {
     /** So many missing questions are named in a refusal. */
@@ -49,39 +50,99 @@ final readonly class SheetPage
     /**
      * @param  list<PaperKind>  $which  one after the other
      * @param  bool  $whole  with pictures and fonts inside, so that nothing has to be fetched
+     * @param  list<ChosenForm>  $forms  each with a paper of every kind that there is of a form; none for the assessment as it stands
+     * @param  list<int>|null  $pages  how many pages each paper has, once that is known
      */
-    public function html(Assessment $assessment, User $person, array $which, PrintSettings $settings, bool $whole): string
+    public function html(
+        Assessment $assessment,
+        User $person,
+        array $which,
+        PrintSettings $settings,
+        bool $whole,
+        array $forms = [],
+        ?array $pages = null,
+    ): PrintedDocument {
+        $wanted = $this->wanted($which, $forms);
+        $tests = [];
+        $papers = $bodies = $revisions = [];
+        foreach ($wanted as $i => [$kind, $form]) {
+            $key = $form === null ? '' : $form->form->letter;
+            $tests[$key] ??= $this->test($assessment, $person, $settings, $whole, $form);
+            [$test, $asked] = $tests[$key];
+            $prefix = count($wanted) === 1 ? '' : "p$i-";
+            $printed = new PrintedTest($test->assessment, $test->items, $test->settings, $test->form, $prefix);
+            $bodies[] = $this->sheet->body($kind, $printed, ($form ?? $forms[0] ?? null)?->set);
+            $papers[] = [
+                'which' => $kind,
+                'form' => $kind->isOfForm() ? $test->form : null,
+                'id' => "p$i",
+                'prefix' => $prefix,
+                'entries' => array_column($test->assessment->picks(), 'id'),
+            ];
+            $revisions += $asked->entries->revisions();
+        }
+        $first = array_values($tests)[0][0];
+
+        return new PrintedDocument(
+            $this->document($first, $papers, $bodies, $whole, $pages),
+            $papers,
+            $revisions,
+        );
+    }
+
+    /**
+     * @param  list<PaperKind>  $which
+     * @param  list<ChosenForm>  $forms
+     * @return non-empty-list<array{PaperKind, ChosenForm|null}> form by form, then what there is once for all
+     */
+    private function wanted(array $which, array $forms): array
+    {
+        $wanted = [];
+        foreach ($forms === [] ? [null] : $forms as $form) {
+            foreach ($which as $kind) {
+                if ($kind->isOfForm()) {
+                    $wanted[] = [$kind, $form];
+                }
+            }
+        }
+        foreach ($which as $kind) {
+            if ($kind === PaperKind::Keys && $forms === []) {
+                throw Refused::because('print.no_forms', Message::of('app.printing.no-forms'));
+            }
+            if (! $kind->isOfForm()) {
+                $wanted[] = [$kind, null];
+            }
+        }
+
+        return $wanted === [] ? throw new \LogicException('Nothing to print.') : $wanted;
+    }
+
+    /** @return array{PrintedTest, AskedAssessment} */
+    private function test(Assessment $assessment, User $person, PrintSettings $settings, bool $whole, ?ChosenForm $form): array
     {
         // what is drawn varies with the seed, as values do
-        $asked = AskedAssessment::of($assessment, $settings->seed, $person, $this->kinds);
-        [$document, $entries, $questions] = [$asked->document, $asked->entries, $asked->questions];
-        if ($whole && $entries->missing() !== []) {
-            throw Refused::because('assessment.missing', self::refusal('printed', $entries->missing()));
+        $asked = $form === null
+            ? AskedAssessment::of($assessment, $settings->seed, $person, $this->kinds)
+            : AskedAssessment::inOrder($form->document($this->kinds), $person, $this->kinds);
+        if ($whole && $asked->entries->missing() !== []) {
+            throw Refused::because('assessment.missing', self::refusal('printed', $asked->entries->missing()));
         }
+        $items = $this->items($asked, $person, $whole);
+        $rolled = $form === null ? $settings : $settings->rolling($form->seeds());
+
+        return [new PrintedTest($asked->document, $items, $rolled, $form?->form->letter), $asked];
+    }
+
+    /** @return array<string, PrintedQuestion> */
+    private function items(AskedAssessment $asked, User $person, bool $whole): array
+    {
+        [$document, $entries, $questions] = [$asked->document, $asked->entries, $asked->questions];
         $facts = $entries->facts();
+        $stimuli = $this->stimuli($asked, $person, $whole);
+        $ids = array_map(fn (Pick $pick): string => $pick->question, $document->picks());
+        $standards = QuestionStandards::of($ids);
+        $topics = Topics::paths($ids);
         $items = [];
-        $pins = array_merge(...array_map(fn (Pick $pick): array => $pick->stimuli, $document->picks()), ...[[]]);
-        $stimuli = array_map(
-            fn (\stdClass $one): PrintedStimulus => new PrintedStimulus(
-                $one->id,
-                $one->title,
-                $one->language,
-                $one->body,
-                fn (string $medium): ?string => $whole && $one->bank !== null ? $this->inline($one->bank, $medium) : "$one->media/$medium",
-            ),
-            Stimuli::shown(
-                array_values(
-                    array_unique(
-                        array_merge(...array_values(array_map(fn (Question $question): array => $question->stimuli, $questions)), ...[[]]),
-                    ),
-                ),
-                $person,
-                $pins,
-            ),
-        );
-        $standards = $settings->standards
-            ? QuestionStandards::of(array_map(fn (Pick $pick): string => $pick->question, $document->picks()))
-            : [];
         foreach ($document->picks() as $pick) {
             $bank = $entries->bankOf($pick);
             $question = $questions[$pick->id] ?? null;
@@ -99,19 +160,61 @@ final readonly class SheetPage
                     default => "/api/v1/questions/$pick->question/media/$id", // its bank may be one that this person may not read
                 },
                 $question === null ? [] : self::codes($standards[$pick->question] ?? []),
+                $question === null ? [] : array_map(fn (array $path): string => implode(' › ', $path), $topics[$pick->question] ?? []),
             );
         }
 
-        $bodies = array_map(fn (PaperKind $kind): string => $this->sheet->body($kind, $document, $items, $settings), $which);
-        $papers = array_map(fn (string $one): string => "<div class=\"paper\">$one</div>", $bodies);
-        $body = count($bodies) === 1 ? $bodies[0] : implode('', $papers);
-        $named = implode(', ', array_filter(array_map(TitleBlock::named(...), $which)));
+        return $items;
+    }
+
+    /** @return array<string, PrintedStimulus> */
+    private function stimuli(AskedAssessment $asked, User $person, bool $whole): array
+    {
+        $pins = array_merge(...array_map(fn (Pick $pick): array => $pick->stimuli, $asked->document->picks()), ...[[]]);
+        $named = array_merge(...array_values(array_map(fn (Question $one): array => $one->stimuli, $asked->questions)), ...[[]]);
+
+        return array_map(
+            fn (\stdClass $one): PrintedStimulus => new PrintedStimulus(
+                $one->id,
+                $one->title,
+                $one->language,
+                $one->body,
+                fn (string $medium): ?string => $whole && $one->bank !== null ? $this->inline($one->bank, $medium) : "$one->media/$medium",
+            ),
+            Stimuli::shown(array_values(array_unique($named)), $person, $pins),
+        );
+    }
+
+    /**
+     * @param  non-empty-list<array{which: PaperKind, form: string|null, id: string, prefix: string, entries: list<string>}>  $papers
+     * @param  list<string>  $bodies
+     * @param  list<int>|null  $pages
+     */
+    private function document(PrintedTest $test, array $papers, array $bodies, bool $whole, ?array $pages): string
+    {
+        $settings = $test->settings;
+        $title = $test->assessment->title;
+        $body = '';
+        $footers = [];
+        foreach ($papers as $i => $paper) {
+            $named = array_filter([
+                $paper['which'] === PaperKind::Learner ? '' : $test->words->say($paper['which']->word()),
+                $paper['form'] === null ? '' : $test->words->say('form', ['letter' => $paper['form']]),
+            ]);
+            $footers[] = [
+                'page' => $paper['id'],
+                'left' => self::cssString(implode(' – ', [$title, ...$named])),
+                'right' => self::numbered($test, count($papers) === 1, $paper['id'], $pages[$i] ?? null),
+                'columns' => $paper['which'] === PaperKind::Learner ? $settings->columns : 1,
+            ];
+            $body .= "<div class=\"paper\" id=\"$paper[id]\">$bodies[$i]</div>";
+        }
 
         return View::make('print.sheet', [
-            'title' => $document->title,
-            'footer' => self::cssString($document->title.($named === '' ? '' : " – $named")),
-            'language' => $document->language,
-            'body' => $body,
+            'title' => $title,
+            'footers' => $footers,
+            'language' => $test->assessment->language,
+            'body' => $body.($whole ? self::targets($papers) : ''),
             'fonts' => array_map(
                 fn (array $font): array => [
                     ...array_slice($font, 0, 3),
@@ -123,11 +226,44 @@ final readonly class SheetPage
             ),
             'images' => $whole ? 'data:' : "'self'",
             'fontsFrom' => $whole ? 'data:' : "'self'",
-            'paper' => $settings->paper,
-            'large' => $settings->size === 'large',
-            'columns' => $settings->columns,
+            'settings' => $settings,
             'room' => $settings->room(),
         ])->render();
+    }
+
+    /** "Page 3 of 12" as content of a page margin (CSS Paged Media 3): papers in one file count for themselves. */
+    private static function numbered(PrintedTest $test, bool $isAlone, string $counter, ?int $pages): string
+    {
+        // characters of private use stand for the numbers until the words around them are known
+        $said = $test->words->say('page', ['page' => "\u{E000}", 'pages' => "\u{E001}"]);
+        $here = $isAlone ? 'counter(page)' : "counter($counter)";
+        $all = $isAlone ? 'counter(pages)' : self::cssString((string) ($pages ?? 99));
+        $parts = preg_split('/([\x{E000}\x{E001}])/u', $said, -1, PREG_SPLIT_DELIM_CAPTURE | PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return implode(' ', array_map(fn (string $part): string => match ($part) {
+            "\u{E000}" => $here,
+            "\u{E001}" => $all,
+            default => self::cssString($part),
+        }, $parts));
+    }
+
+    /**
+     * Links to what stands on the papers, unseen: the browser notes in the PDF where each of them is.
+     *
+     * @param  list<array{which: PaperKind, form: string|null, id: string, prefix: string, entries: list<string>}>  $papers
+     */
+    private static function targets(array $papers): string
+    {
+        $links = '';
+        foreach ($papers as $paper) {
+            $links .= "<a href=\"#$paper[id]\"></a>";
+            foreach ($paper['entries'] as $entry) {
+                $id = rawurlencode($paper['prefix'].$entry);
+                $links .= "<a href=\"#$id\"></a><a href=\"#$id-end\"></a>";
+            }
+        }
+
+        return "<div hidden>$links</div>";
     }
 
     /** @param  list<string>  $missing */

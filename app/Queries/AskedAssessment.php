@@ -26,17 +26,24 @@ final readonly class AskedAssessment
 
     public static function of(Assessment $assessment, Seed $seed, User $person, PartKinds $kinds): self
     {
-        $document = $assessment->document()->drawn($seed, $kinds);
+        $drawn = self::inOrder($assessment->document()->drawn($seed, $kinds), $person, $kinds);
+        $order = Sequence::of($drawn->document, $seed, Sequence::behind($drawn->document, $drawn->questions));
+        $arranged = $drawn->document->arranged($order, $kinds);
+
+        return new self($arranged, $drawn->entries->under($arranged), $drawn->questions);
+    }
+
+    /** Whatever is drawn and in order already, such as a form. @param  Document  $document  picks alone */
+    public static function inOrder(Document $document, User $person, PartKinds $kinds): self
+    {
         $settings = $document->settings();
         $entries = AssessmentEntries::of($document, $person, $kinds);
         $questions = [];
         foreach ($entries->questions() as $entry => $question) {
             $questions[$entry] = $settings[$entry]->on($question, $kinds);
         }
-        $order = Sequence::of($document, $seed, Sequence::behind($document, $questions));
-        $arranged = $document->arranged($order, $kinds);
 
-        return new self($arranged, $entries->under($arranged), $questions);
+        return new self($document, $entries, $questions);
     }
 
     /** @return array<string, BigRational> entry → what it is worth here */

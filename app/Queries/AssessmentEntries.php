@@ -436,6 +436,20 @@ final readonly class AssessmentEntries
         ];
     }
 
+    /** @return array<string, int> question → the revision that is asked here; those that are gone or only here are missing */
+    public function revisions(): array
+    {
+        $revisions = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $row = $this->rows[$pick->question] ?? null;
+            if ($row !== null && $pick->variation === null) {
+                $revisions[$pick->question] = $pick->follow->revision($row->revision, $row->approved_revision, $pick->revision);
+            }
+        }
+
+        return $revisions;
+    }
+
     /** @return array<string, Question> entry → the question as it is asked here; those that are gone are missing */
     public function questions(): array
     {

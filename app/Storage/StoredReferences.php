@@ -19,6 +19,7 @@ final class StoredReferences
             "SELECT sha256 FROM intake_files WHERE state <> 'failed'",
             'SELECT sha256 FROM dispatches WHERE sha256 IS NOT NULL',
             'SELECT sha256 FROM prints',
+            'SELECT sha256 FROM print_receipts',
         ],
     ];
 

@@ -8,15 +8,20 @@ use App\Infrastructure\Sandbox;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Policies\ReadableIds;
+use App\Printing\ChosenForm;
+use App\Printing\PageFinder;
+use App\Printing\PrintedDocument;
 use App\Printing\SheetPage;
 use App\Storage\FileStore;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Json\Json;
 use WideQuarry\Printing\PaperKind;
 
-/** Makes a PDF of one paper or of several, each with page numbers of its own; the same content is printed once. */
+/** Makes a PDF of papers, each with page numbers of its own; the same content is printed once. */
 final readonly class PrintAssessment
 {
+    /** The outline and the structure are what readers that speak, and those that jump, need. */
     public const CHROMIUM = [
         'chromium',
         '--headless',
@@ -25,6 +30,8 @@ final readonly class PrintAssessment
         '--disable-dev-shm-usage',
         '--disable-extensions',
         '--no-first-run',
+        '--generate-pdf-document-outline',
+        '--export-tagged-pdf',
         '--user-data-dir={}/profile',
         '--no-pdf-header-footer',
         '--print-to-pdf={}/out.pdf',
@@ -37,16 +44,18 @@ final readonly class PrintAssessment
 
     /**
      * @param  list<PaperKind>  $which
-     * @return array{id: string, pages: int}
+     * @param  list<ChosenForm>  $forms
+     * @param  string|null  $set  the set the forms are of
+     *
+     * @return array{id: string, pages: int, outline: mixed}
      *
      * @throws \App\Errors\Refused
      */
-    public function handle(Assessment $assessment, User $person, array $which): array
+    public function handle(Assessment $assessment, User $person, array $which, array $forms = [], ?string $set = null): array
     {
         $settings = SheetPage::settings($assessment);
-        $papers = array_map(fn (PaperKind $kind): string => $this->page->html($assessment, $person, [$kind], $settings, true), $which);
-        $source = hash('sha256', implode("\0", $papers));
-        $shown = array_keys(ReadableIds::of($person)->questions($assessment->document()->questions()));
+        $made = $this->page->html($assessment, $person, $which, $settings, true, $forms);
+        $source = hash('sha256', $made->html);
         $mine = fn (): ?\stdClass => DB::table('prints')
             ->where('assessment_id', $assessment->id)
             ->where('user_id', $person->id)
@@ -54,70 +63,83 @@ final readonly class PrintAssessment
             ->first();
         $there = $mine();
         if ($there === null) {
-            [$sha256, $pages] = $this->printed($papers);
+            [$file, $pages, $outline] = $this->printed($made, fn (array $lengths): PrintedDocument => $this->page->html(
+                $assessment,
+                $person,
+                $which,
+                $settings,
+                true,
+                $forms,
+                $lengths,
+            ));
+            $shown = array_keys(ReadableIds::of($person)->questions(array_keys($made->revisions)));
             DB::table('prints')->insertOrIgnore([
                 'id' => (string) Str::uuid7(),
                 'assessment_id' => $assessment->id,
                 'user_id' => $person->id,
                 'which' => implode(',', array_column($which, 'value')),
+                'form_set_id' => $set,
+                'forms' => implode(',', array_map(fn (ChosenForm $one): string => $one->form->letter, $forms)),
                 'source' => $source,
                 'questions' => '{'.implode(',', $shown).'}',
-                'sha256' => $sha256,
+                'revisions' => Json::encode((object) $made->revisions),
+                'outline' => Json::encode($outline),
+                'sha256' => $file,
                 'pages' => $pages,
             ]);
             $there = $mine();
         }
         assert($there !== null);
 
-        return ['id' => $there->id, 'pages' => $there->pages];
+        return ['id' => $there->id, 'pages' => $there->pages, 'outline' => Json::decode($there->outline)];
     }
 
     /**
-     * @param  list<string>  $papers  documents
-     * @return array{string, int} the file in the store, and how many pages it has
+     * Printed once, or twice where papers in one file say how many pages each of them has.
+     *
+     * @param  callable(list<int>): PrintedDocument  $again  the document that knows
+     * @return array{string, int, list<array<string, mixed>>} the file in the store, how many pages it has, and where questions stand
      *
      * @throws \App\Errors\Refused
      */
-    private function printed(array $papers): array
+    private function printed(PrintedDocument $document, callable $again): array
     {
-        $pdfs = array_map(
-            fn (string $html): string => Sandbox::run(
-                ['sheet.html' => $html],
-                self::CHROMIUM,
-                fn (string $folder): string => (string) file_get_contents("$folder/out.pdf"),
-            ),
-            $papers,
-        );
-        $names = array_map(fn (int $i): string => "$i.pdf", array_keys($pdfs));
-        $command = count($pdfs) === 1
-            ? ['cp', '{}/0.pdf', '{}/out.pdf']
-            : ['pdfunite', ...array_map(fn (string $name): string => "{}/$name", $names), '{}/out.pdf'];
+        $pdf = self::pdf($document->html);
+        $finder = PageFinder::in($pdf);
+        if (count($document->papers) > 1) {
+            $document = $again($finder->lengths($document));
+            $pdf = self::pdf($document->html);
+            $finder = PageFinder::in($pdf);
+        }
+        $file = (string) tempnam(sys_get_temp_dir(), 'quarry-pdf');
+        try {
+            file_put_contents($file, $pdf);
 
+            return [$this->files->put($file)['sha256'], $finder->pages, $finder->outline($document)];
+        } finally {
+            if (is_file($file)) {
+                unlink($file);
+            }
+        }
+    }
+
+    /** @throws \App\Errors\Refused */
+    private static function pdf(string $html): string
+    {
         return Sandbox::run(
-            array_combine($names, $pdfs),
-            $command,
-            fn (string $folder): array => [$this->files->put("$folder/out.pdf")['sha256'], self::count("$folder/out.pdf")],
+            ['sheet.html' => $html],
+            self::CHROMIUM,
+            fn (string $folder): string => (string) file_get_contents("$folder/out.pdf"),
         );
     }
 
     /** One page as a picture, for the preview. @throws \App\Errors\Refused */
-    public function picture(string $sha256, int $page): string
+    public function picture(string $sha256, int $page, int $dpi = 90): string
     {
         return Sandbox::run(
             ['in.pdf' => (string) file_get_contents($this->files->path($sha256))],
-            ['pdftoppm', '-png', '-r', '90', '-f', (string) $page, '-l', (string) $page, '-singlefile', '{}/in.pdf', '{}/page'],
+            ['pdftoppm', '-png', '-r', (string) $dpi, '-f', (string) $page, '-l', (string) $page, '-singlefile', '{}/in.pdf', '{}/page'],
             fn (string $folder): string => (string) file_get_contents("$folder/page.png"),
-        );
-    }
-
-    private static function count(string $pdf): int
-    {
-        return Sandbox::run(
-            ['in.pdf' => (string) file_get_contents($pdf)],
-            ['sh', '-c', 'pdfinfo "$0" > "$1"', '{}/in.pdf', '{}/info'],
-            fn (string $folder): int => preg_match('/^Pages:\s+(\d+)/m', (string) file_get_contents("$folder/info"), $m) === 1
-                ? (int) $m[1]
-                : 0,
         );
     }
 }

@@ -9,8 +9,10 @@ use App\Http\Files\FileName;
 use App\Http\OpenApi\Operation;
 use App\Infrastructure\PostgresArray;
 use App\Models\Assessment;
+use App\Models\FormSet;
 use App\Models\User;
 use App\Policies\ReadableIds;
+use App\Printing\ChosenForm;
 use App\Printing\SheetPage;
 use App\Queries\EntryRolls;
 use App\Storage\FileStore;
@@ -19,6 +21,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
+use WideQuarry\Forms\Form;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
@@ -31,16 +34,19 @@ final class PrintController
     private const LONGEST = 100;
 
     #[Operation(
-        'A paper as a document for the screen; which: learner, key, scheme, notes, or several with commas between',
+        'A paper as a document for the screen; which: cover, learner, answers, key, keys, scheme, notes, contents, or several with commas '.
+        'between; set and forms: of which set of forms, and which of them, by commas',
         response: ['html' => 'string'],
     )]
     public function sheet(Request $request, Assessment $assessment, SheetPage $page): JsonResponse
     {
         Gate::authorize('view', $assessment);
         $which = self::which($request->query('which'));
+        [$forms] = self::forms($assessment, $request->query('set'), $request->query('forms'));
+        $settings = SheetPage::settings($assessment);
 
         return new JsonResponse([
-            'html' => $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), false),
+            'html' => $page->html($assessment, User::asking($request), $which, $settings, false, $forms)->html,
         ]);
     }
 
@@ -64,29 +70,60 @@ final class PrintController
     }
 
     #[Operation(
-        'Print papers; which: learner, key, scheme, notes, or several with commas between. The same content is printed once',
-        response: ['id' => 'string', 'pages' => 'number'],
-        body: ['which' => 'string'],
+        'Print papers; which, set and forms as for the screen. The same content is printed once. outline: where questions stand',
+        response: ['id' => 'string', 'pages' => 'number', 'outline' => 'PrintedPaper[]'],
+        body: ['which' => 'string', 'set' => 'uuid?', 'forms' => 'string?'],
     )]
     public function store(Request $request, Assessment $assessment, PrintAssessment $print): JsonResponse
     {
         Gate::authorize('view', $assessment);
-        $which = Fields::of(Json::decode($request->getContent()), '', ['which'])->string('which', 'learner', self::LONGEST);
+        $fields = Fields::of(Json::decode($request->getContent()), '', ['which', 'set', 'forms']);
+        $which = self::which($fields->string('which', 'learner', self::LONGEST));
+        $set = $fields->raw('set') === null ? null : Fields::asUuid($fields->raw('set'), '/set');
+        [$forms, $of] = self::forms($assessment, $set, $fields->string('forms', '', self::LONGEST));
 
-        return new JsonResponse($print->handle($assessment, User::asking($request), self::which($which)));
+        return new JsonResponse($print->handle($assessment, User::asking($request), $which, $forms, $of));
     }
 
-    #[Operation('Papers as one HTML file with everything in it; which as for a print')]
+    #[Operation('Papers as one HTML file with everything in it; which, set and forms as for the screen')]
     public function html(Request $request, Assessment $assessment, SheetPage $page): Response
     {
         Gate::authorize('view', $assessment);
         $which = self::which($request->query('which'));
-        $html = $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), true);
+        [$forms] = self::forms($assessment, $request->query('set'), $request->query('forms'));
+        $html = $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), true, $forms)->html;
+        $letters = implode(',', array_map(fn (ChosenForm $one): string => $one->form->letter, $forms));
+        $suffix = self::suffix(implode(',', array_column($which, 'value')), $letters);
 
         return new Response($html, 200, [
             'Content-Type' => 'text/html; charset=utf-8',
-            'Content-Disposition' => FileName::attachment($assessment->title, $assessment->id, self::suffix($which).'.html'),
+            'Content-Disposition' => FileName::attachment($assessment->title, $assessment->id, "$suffix.html"),
         ]);
+    }
+
+    /**
+     * @param  mixed  $set  an identifier; null or '' for the assessment as it stands
+     * @param  mixed  $letters  "A,C"; none for all
+     * @return array{list<ChosenForm>, string|null}
+     *
+     * @throws Malformed
+     */
+    public static function forms(Assessment $assessment, mixed $set, mixed $letters): array
+    {
+        if ($set === null || $set === '') {
+            return [[], null];
+        }
+        $found = FormSet::query()->where('assessment_id', $assessment->id)->find(Fields::asUuid($set, '/set')) ?? abort(404);
+        $made = $found->made();
+        $document = $found->document();
+        $all = array_column($made->forms, 'letter');
+        $wanted = is_string($letters) && $letters !== '' ? explode(',', $letters) : $all;
+        foreach (array_diff($wanted, $all) as $unknown) {
+            throw Malformed::notOneOf('/forms', $all, $unknown);
+        }
+        $forms = array_values(array_filter($made->forms, fn (Form $form): bool => in_array($form->letter, $wanted, true)));
+
+        return [array_map(fn (Form $form): ChosenForm => new ChosenForm($made, $form, $document), $forms), $found->id];
     }
 
     /**
@@ -102,12 +139,12 @@ final class PrintController
             ?? throw Malformed::notOneOf('/which', $names, $asked);
     }
 
-    /** @param  list<PaperKind>  $which */
-    private static function suffix(array $which): string
+    /** What the name of a file ends with: "-key-A-B". @param  string  $which  as it is stored */
+    public static function suffix(string $which, string $forms): string
     {
-        $names = array_filter(array_column($which, 'value'), fn (string $name): bool => $name !== PaperKind::Learner->value);
+        $names = array_filter(explode(',', $which), fn (string $name): bool => $name !== PaperKind::Learner->value);
 
-        return $names === [] ? '' : '-'.implode('-', $names);
+        return implode('', array_map(fn (string $name): string => "-$name", array_filter([...$names, ...explode(',', $forms)])));
     }
 
     #[Operation('A printed sheet as PDF')]
@@ -121,7 +158,7 @@ final class PrintController
             'Content-Disposition' => FileName::attachment(
                 $assessment->title,
                 $assessment->id,
-                self::suffix(PaperKind::list(is_string($row->which) ? $row->which : '') ?? []).'.pdf',
+                self::suffix((string) $row->which, (string) $row->forms).'.pdf',
             ),
             'Cache-Control' => 'private, max-age=31536000, immutable',
         ]);
@@ -136,7 +173,9 @@ final class PrintController
             abort(404);
         }
 
-        return new Response($printer->picture($row->sha256, $page), 200, [
+        $isSmall = $request->query('size') === 'small';
+
+        return new Response($printer->picture($row->sha256, $page, $isSmall ? 24 : 110), 200, [
             'Content-Type' => 'image/png',
             'Cache-Control' => 'private, max-age=31536000, immutable',
         ]);

@@ -14,21 +14,31 @@ final readonly class Form implements \JsonSerializable
 {
     private const MOST_ENTRIES = 400_000;
 
-    /** @param  list<FormEntry>  $entries  as they are asked */
-    public function __construct(public string $letter, public array $entries)
-    {
+    /**
+     * @param  list<FormEntry>  $entries  as they are asked
+     * @param  BigRational|null  $minutes  of the questions that say how long they take; null where none does
+     * @param  BigRational|null  $difficulty  of the questions that say it, in the middle
+     */
+    public function __construct(
+        public string $letter,
+        public array $entries,
+        public ?BigRational $minutes = null,
+        public ?BigRational $difficulty = null,
+    ) {
     }
 
     /** @throws Malformed */
     public static function read(mixed $json, string $path): self
     {
-        $fields = Fields::of($json, $path, ['letter', 'entries']);
+        $fields = Fields::of($json, $path, ['letter', 'points', 'minutes', 'difficulty', 'entries']);
         $entries = [];
         foreach ($fields->list('entries', self::MOST_ENTRIES) as $i => $entry) {
             $entries[] = FormEntry::read($entry, "$path/entries/$i");
         }
 
-        return new self($fields->string('letter', 'A', 1), $entries);
+        $number = fn (string $name): ?BigRational => $fields->raw($name) === null ? null : Exact::of($fields->decimal($name, '100000000'));
+
+        return new self($fields->string('letter', 'A', 1), $entries, $number('minutes'), $number('difficulty'));
     }
 
     public function points(): BigRational
@@ -56,6 +66,12 @@ final readonly class Form implements \JsonSerializable
 
     public function jsonSerialize(): \stdClass
     {
-        return (object) ['letter' => $this->letter, 'entries' => $this->entries];
+        return (object) [
+            'letter' => $this->letter,
+            'points' => Exact::number($this->points()),
+            'minutes' => $this->minutes === null ? null : Exact::number($this->minutes),
+            'difficulty' => $this->difficulty === null ? null : round((float) Exact::number($this->difficulty), 2),
+            'entries' => $this->entries,
+        ];
     }
 }

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace WideQuarry\Forms;
 
+use Brick\Math\BigRational;
 use WideQuarry\Assembly\Assessment;
 use WideQuarry\Assembly\Pick;
+use WideQuarry\Numbers\Exact;
 
 /** A form whose questions stand in their order, before their options do. */
 final readonly class FormDraft
@@ -29,6 +31,25 @@ final readonly class FormDraft
     public function masters(): array
     {
         return $this->numbered($this->drawn->picks());
+    }
+
+    /** @return array{BigRational|null, BigRational|null} the minutes of the questions that say them, and the middle of their difficulty */
+    public function load(): array
+    {
+        $settings = $this->drawn->settings();
+        $minutes = $difficulty = null;
+        $count = 0;
+        foreach ($this->questions as $entry => $question) {
+            $about = $question->question->record->classification;
+            $own = ($settings[$entry] ?? null)->minutes ?? $about->minutes;
+            $minutes = $own === null ? $minutes : Exact::of($own)->plus($minutes ?? Exact::zero());
+            if ($about->difficulty !== null) {
+                $difficulty = ($difficulty ?? Exact::zero())->plus($about->difficulty);
+                $count++;
+            }
+        }
+
+        return [$minutes, $difficulty?->dividedBy($count)];
     }
 
     /**

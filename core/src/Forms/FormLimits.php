@@ -165,14 +165,16 @@ final class FormLimits
             $said[] = Message::of('forms.nothing-moves');
         } else {
             foreach (array_keys($still) as $section) {
-                $said[] = Message::of('forms.section-still', self::named($this->sections[$section]));
+                $title = $this->sections[$section];
+                $said[] = Message::of('forms.section-still', ['named' => $title === '' ? 'no' : 'yes', 'title' => $title]);
             }
         }
         foreach ($this->loose as $section => $loose) {
             $orders = array_product($loose > 1 && $loose < 6 ? range(1, $loose) : [PHP_INT_MAX]);
             if ($loose > 1 && $orders < $this->settings->count) {
                 $said[] = Message::of('forms.few-orders', [
-                    ...self::named($this->sections[$section]),
+                    'named' => $this->sections[$section] === '' ? 'no' : 'yes',
+                    'title' => $this->sections[$section],
                     'orders' => $orders,
                     'count' => $this->settings->count,
                 ]);
@@ -234,12 +236,6 @@ final class FormLimits
             'few' => count($few),
             'all' => count($few) === count($same) ? 'yes' : 'no',
         ])];
-    }
-
-    /** @return array{named: string, title: string} */
-    private static function named(string $title): array
-    {
-        return ['named' => $title === '' ? 'no' : 'yes', 'title' => $title];
     }
 
     private static function pair(string $one, string $other): string

@@ -172,7 +172,7 @@ final class FormMaker
             );
         }
 
-        return new Form($draft->letter, $entries);
+        return new Form($draft->letter, $entries, ...$draft->load());
     }
 
     /** @return array<string, array{string, int}> what was drawn → its draw, and which of its questions it is */

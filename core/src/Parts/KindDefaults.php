@@ -49,6 +49,11 @@ trait KindDefaults
         return null;
     }
 
+    public function answerLabels(Part $part, array $presented): array
+    {
+        return [];
+    }
+
     public function keyLabels(Part $part, array $shown): array
     {
         return [];

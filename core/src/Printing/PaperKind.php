@@ -7,17 +7,47 @@ namespace WideQuarry\Printing;
 /** What an assessment can be printed as. */
 enum PaperKind: string
 {
+    /** A first page of its own. */
+    case Cover = 'cover';
+
     /** What learners write on. */
     case Learner = 'learner';
 
+    /** Circles to fill, for what has options. */
+    case Answers = 'answers';
+
     /** What is right, in a few words. */
     case Key = 'key';
+
+    /** The keys of all forms in one table. */
+    case Keys = 'keys';
 
     /** What earns points, what does not, and the rubrics. */
     case Scheme = 'scheme';
 
     /** Example answers with the examiner's remarks. */
     case Notes = 'notes';
+
+    /** Questions by topic and by standard, for the author. */
+    case Contents = 'contents';
+
+    /** What it is called in the words of the paper. */
+    public function word(): string
+    {
+        return $this === self::Learner ? 'question' : $this->value;
+    }
+
+    /** Whether there is one of each form, rather than one for all. */
+    public function isOfForm(): bool
+    {
+        return $this !== self::Keys && $this !== self::Contents;
+    }
+
+    /** Whether it is for those who may see what is right. */
+    public function isForMarkers(): bool
+    {
+        return in_array($this, [self::Key, self::Keys, self::Scheme, self::Notes, self::Contents], true);
+    }
 
     /**
      * @param  string  $list  "learner", or several as "scheme,notes"

@@ -7,89 +7,155 @@ namespace WideQuarry\Printing;
 use WideQuarry\Json\Fields;
 use WideQuarry\Random\Seed;
 
-/** How an assessment stands on paper. */
+/** How an assessment stands on paper: what core/schema/print.json describes. */
 final readonly class PrintSettings
 {
-    public const DEFAULTS = [
-        'school' => '',
-        'name' => true,
-        'date' => true,
-        'score' => true,
-        'points' => true,
-        'columns' => 1,
-        'space' => 'usual',
-        'size' => 'usual',
-        'paper' => 'A4',
-        'seed' => 1,
-        'spaces' => [],
-        'rolls' => [],
-        'roll' => false,
-        'standards' => false,
+    /** What was given is read by its name; spaces and rolls are lists by entry. */
+    public const FIELDS = [
+        'school', 'course', 'group', 'name', 'date', 'score', 'boxes', 'points', 'points_at', 'aids', 'columns', 'space', 'size', 'paper', 'look',
+        'font', 'numbering', 'prefix', 'stimuli', 'language', 'words', 'seed', 'spaces', 'rolls', 'roll', 'standards', 'difficulty', 'source',
     ];
 
     private const MOST_SPACES = 1000; // entries of an assessment
 
+    public string $school;
+
+    public string $course;
+
+    /** What is allowed, in the author's words. */
+    public string $aids;
+
+    /** A line for each of these at the top. */
+    public bool $name;
+
+    public bool $date;
+
+    public bool $group;
+
+    /** Room for the points of all, and a box for those of each question. */
+    public bool $score;
+
+    public bool $boxes;
+
+    /** Whether the points of a question stand beside it, and where: margin or after (its text). */
+    public bool $points;
+
+    public string $pointsAt;
+
+    public int $columns;
+
+    /** tight, usual or wide. */
+    public string $space;
+
+    /** usual or large. */
+    public string $size;
+
+    /** A4 or letter. */
+    public string $paper;
+
+    /** usual, reading (wider lines and letters, for readers with dyslexia) or contrast. */
+    public string $look;
+
+    /** serif or sans. */
+    public string $font;
+
+    /** through (all sections) or section (each anew). */
+    public string $numbering;
+
+    /** What stands before every number. */
+    public string $prefix;
+
+    /** once (above the first of its questions), each (above every one) or facing (on a left page). */
+    public string $stimuli;
+
+    public PrintedWords $words;
+
+    public Seed $seed;
+
+    /** What is printed beside a question for its author: the number of its roll, codes of standards, difficulty, source. */
+    public bool $roll;
+
+    public bool $standards;
+
+    public bool $difficulty;
+
+    public bool $source;
+
     /**
      * @param  array<string, AnswerSpace>  $spaces  entry → where it is answered
+     * @param  array<string, true>  $breaks  entries that begin a page
      * @param  array<string, Seed>  $rolls  entry → the roll that is kept for it, whatever the others roll
-     * @param  bool  $roll  whether the number of the roll stands beside a question
-     * @param  bool  $standards  whether the codes of its standards do
+     *
+     * @throws \WideQuarry\Json\Malformed
      */
-    private function __construct(
-        public string $school,
-        public bool $name,
-        public bool $date,
-        public bool $score,
-        public bool $points,
-        public int $columns,
-        public string $space,
-        public string $size,
-        public string $paper,
-        public Seed $seed,
-        private array $spaces,
-        private array $rolls,
-        public bool $roll,
-        public bool $standards,
-    ) {
+    private function __construct(private Fields $fields, private array $spaces, private array $breaks, private array $rolls)
+    {
+        $this->school = $fields->string('school', '', 200);
+        $this->course = $fields->string('course', '', 200);
+        $this->aids = $fields->string('aids', '', 1000);
+        $this->name = $fields->bool('name', true);
+        $this->date = $fields->bool('date', true);
+        $this->group = $fields->bool('group', false);
+        $this->score = $fields->bool('score', true);
+        $this->boxes = $fields->bool('boxes', false);
+        $this->points = $fields->bool('points', true);
+        $this->pointsAt = $fields->oneOf('points_at', ['margin', 'after'], 'margin');
+        $this->columns = $fields->int('columns', 1, 1, 2);
+        $this->space = $fields->oneOf('space', ['tight', 'usual', 'wide'], 'usual');
+        $this->size = $fields->oneOf('size', ['usual', 'large'], 'usual');
+        $this->paper = $fields->oneOf('paper', ['A4', 'letter'], 'A4');
+        $this->look = $fields->oneOf('look', ['usual', 'reading', 'contrast'], 'usual');
+        $this->font = $fields->oneOf('font', ['serif', 'sans'], $this->look === 'reading' ? 'sans' : 'serif');
+        $this->numbering = $fields->oneOf('numbering', ['through', 'section'], 'through');
+        $this->prefix = $fields->string('prefix', '', 20);
+        $this->stimuli = $fields->oneOf('stimuli', ['once', 'each', 'facing'], 'once');
+        $this->words = PrintedWords::read($fields);
+        $this->seed = Seed::of($fields->int('seed', 1, 0, Seed::MAX));
+        $this->roll = $fields->bool('roll', false);
+        $this->standards = $fields->bool('standards', false);
+        $this->difficulty = $fields->bool('difficulty', false);
+        $this->source = $fields->bool('source', false);
     }
 
     /** @throws \WideQuarry\Json\Malformed */
     public static function read(mixed $json, string $path): self
     {
-        $fields = Fields::of($json, $path, array_keys(self::DEFAULTS));
+        $fields = Fields::of($json, $path, self::FIELDS);
+        [$spaces, $breaks] = self::spaces($fields);
 
-        return new self(
-            $fields->string('school', '', 200),
-            $fields->bool('name', true),
-            $fields->bool('date', true),
-            $fields->bool('score', true),
-            $fields->bool('points', true),
-            $fields->int('columns', 1, 1, 2),
-            $fields->oneOf('space', ['tight', 'usual', 'wide'], 'usual'),
-            $fields->oneOf('size', ['usual', 'large'], 'usual'),
-            $fields->oneOf('paper', ['A4', 'letter'], 'A4'),
-            Seed::of($fields->int('seed', 1, 0, Seed::MAX)),
-            self::spaces($fields),
-            self::rolls($fields),
-            $fields->bool('roll', false),
-            $fields->bool('standards', false),
-        );
+        return new self($fields, $spaces, $breaks, self::rolls($fields));
     }
 
     /**
-     * @return array<string, AnswerSpace>
+     * With the rolls of a form, which has one for each of its entries.
+     *
+     * @param  array<string, Seed>  $rolls
+     */
+    public function rolling(array $rolls): self
+    {
+        return new self($this->fields, $this->spaces, $this->breaks, $rolls);
+    }
+
+    /**
+     * @return array{array<string, AnswerSpace>, array<string, true>}
      *
      * @throws \WideQuarry\Json\Malformed
      */
     private static function spaces(Fields $fields): array
     {
-        $spaces = [];
+        $spaces = $breaks = [];
         foreach ($fields->list('spaces', self::MOST_SPACES) as $i => $json) {
-            $space = Fields::of($json, $fields->at("spaces/$i"), ['entry', 'as', 'lines']);
-            $spaces[$space->id('entry')] = AnswerSpace::read($space);
+            $space = Fields::of($json, $fields->at("spaces/$i"), ['entry', 'as', 'lines', 'break']);
+            $entry = $space->id('entry');
+            if ($space->has('as') || $space->has('lines')) {
+                $spaces[$entry] = AnswerSpace::read($space);
+            }
+            if ($space->bool('break', false)) {
+                $breaks[$entry] = true;
+            }
         }
 
-        return $spaces;
+        return [$spaces, $breaks];
     }
 
     /**
@@ -111,18 +177,43 @@ final readonly class PrintSettings
     /** The roll of an entry's question: its own where one is kept. */
     public function seedOf(string $entry): Seed
     {
-        return $this->rolls[$entry] ?? $this->rolls[explode(' ', $entry)[0]] ?? $this->seed;
+        return self::of($this->rolls, $entry) ?? $this->seed;
+    }
+
+    /** @return array<string, Seed> entry → the roll that is kept for it */
+    public function kept(): array
+    {
+        return $this->rolls;
     }
 
     public function isKept(string $entry): bool
     {
-        return isset($this->rolls[$entry]) || isset($this->rolls[explode(' ', $entry)[0]]);
+        return self::of($this->rolls, $entry) !== null;
     }
 
     /** Where the question of an entry is answered; null where its author's own space will do. */
     public function spaceOf(string $entry): ?AnswerSpace
     {
-        return $this->spaces[$entry] ?? $this->spaces[explode(' ', $entry)[0]] ?? null; // what was drawn has the space of its draw
+        return self::of($this->spaces, $entry);
+    }
+
+    /** Whether a page begins before an entry. */
+    public function breaksBefore(string $entry): bool
+    {
+        return self::of($this->breaks, $entry) ?? false;
+    }
+
+    /**
+     * What holds of an entry; of what was drawn, what holds of its draw.
+     *
+     * @template Value
+     *
+     * @param  array<string, Value>  $values
+     * @return Value|null
+     */
+    private static function of(array $values, string $entry): mixed
+    {
+        return $values[$entry] ?? $values[explode(' ', $entry)[0]] ?? null;
     }
 
     /** How much more or less room there is to write than usual. */

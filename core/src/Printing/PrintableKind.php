@@ -19,6 +19,14 @@ interface PrintableKind extends PartKind
     public function onPaper(Part $part, array $presented, Paper $paper): string;
 
     /**
+     * The letters of its options, for a sheet with circles.
+     *
+     * @param  array<mixed>  $presented  as present() gave it
+     * @return list<string> none where nothing is chosen from a list
+     */
+    public function answerLabels(Part $part, array $presented): array;
+
+    /**
      * What earns points, in words and signs of the sheet, the best first.
      *
      * @param  array<mixed>  $presented  as present() gave it

@@ -15,6 +15,7 @@ final readonly class PrintedQuestion
      * @param  array<string, PrintedStimulus>  $stimuli  by id, in the order the question shows them
      * @param  \Closure(string): ?string  $media
      * @param  list<string>  $standards  codes of those it assesses
+     * @param  list<string>  $topics  paths of its topics, as one reads them
      */
     public function __construct(
         public string $entry,
@@ -24,6 +25,7 @@ final readonly class PrintedQuestion
         public array $stimuli,
         public \Closure $media,
         public array $standards = [],
+        public array $topics = [],
     ) {
     }
 }

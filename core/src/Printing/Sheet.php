@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace WideQuarry\Printing;
 
 use Brick\Math\BigRational;
-use WideQuarry\Assembly\Assessment;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Assembly\Section;
 use WideQuarry\Content\RichText;
 use WideQuarry\Content\Tree;
 use WideQuarry\CoreException;
+use WideQuarry\Forms\FormSet;
 use WideQuarry\Messages\Message;
 use WideQuarry\Numbers\Exact;
 use WideQuarry\Presentation\Presenter;
@@ -34,82 +34,84 @@ final readonly class Sheet
     {
     }
 
-    /**
-     * @param  array<string, PrintedQuestion>  $items  entry → what it asks
-     * @return string the body of the document
-     */
-    public function body(PaperKind $which, Assessment $assessment, array $items, PrintSettings $settings): string
+    /** @return string the body of the document */
+    public function body(PaperKind $which, PrintedTest $test, ?FormSet $forms = null): string
     {
-        $total = Exact::zero();
-        foreach ($assessment->sections as $section) {
-            foreach ($section->picks as $pick) {
-                $total = $total->plus(Exact::times($section->weight, $items[$pick->id]->points ?? Exact::zero()));
-            }
-        }
+        $title = new TitleBlock($test);
+
+        return match ($which) {
+            PaperKind::Cover => (new CoverPage($test))->html(),
+            PaperKind::Answers => $title->html($which).(new AnswerSheet($this->presenter, $test))->html(),
+            PaperKind::Keys => $title->html($which).(new KeyTable($test))->html($forms),
+            PaperKind::Contents => $title->html($which).(new ContentsPage($test))->html(),
+            default => $this->questions($which, $test),
+        };
+    }
+
+    private function questions(PaperKind $which, PrintedTest $test): string
+    {
+        $items = $test->items;
         $places = StimulusRuns::of(
             array_map(
                 fn (Section $section): array => array_map(
-                    fn (Pick $pick): ?array => self::isPage($items[$pick->id] ?? null)
+                    fn (Pick $pick): ?array => PrintedTest::isPage($items[$pick->id] ?? null)
                         ? null
                         : array_map(strval(...), array_keys($items[$pick->id]->stimuli ?? [])),
                     $section->picks,
                 ),
-                $assessment->sections,
+                $test->assessment->sections,
             ),
+            $test->settings->stimuli === 'each',
         );
-        $number = 0;
         $sections = '';
-        foreach ($assessment->sections as $i => $section) {
-            $sections .= $this->section($which, $section, $items, $settings, $number, $places[$i]);
+        foreach ($test->assessment->sections as $i => $section) {
+            $sections .= $this->section($which, $section, $test, $places[$i]);
         }
-        $instructions = $which === PaperKind::Learner ? $this->rich($assessment->instructions) : '';
-        $cover = $which === PaperKind::Learner ? $this->rich($assessment->run->cover) : '';
+        $instructions = $which === PaperKind::Learner ? $this->rich($test->assessment->instructions) : '';
+        $cover = $which === PaperKind::Learner ? $this->rich($test->assessment->run->cover) : '';
 
-        return (new TitleBlock($settings))->html($assessment->title, $which, Exact::number($total)).
+        return (new TitleBlock($test))->html($which).
             ($cover === '' ? '' : "<section class=\"cover\">$cover</section>").
             ($instructions === '' ? '' : "<section class=\"instructions\">$instructions</section>").
             "<div class=\"questions\">$sections</div>".
             ($which === PaperKind::Notes && ! str_contains($sections, '<article') ? self::nothing() : '');
     }
 
-    /**
-     * @param  array<string, PrintedQuestion>  $items
-     * @param  list<Place>  $places  of the section's questions
-     */
-    private function section(PaperKind $which, Section $section, array $items, PrintSettings $settings, int &$number, array $places): string
+    /** @param  list<Place>  $places  of the section's questions */
+    private function section(PaperKind $which, Section $section, PrintedTest $test, array $places): string
     {
         $html = $section->title === '' ? '' : '<h2>'.Paper::text($section->title).'</h2>';
-        $html .= $which === PaperKind::Learner ? self::conditions($section) : '';
+        $html .= $which === PaperKind::Learner ? self::conditions($section, $test) : '';
         $html .=
             $section->instructions === '' || $which !== PaperKind::Learner
                 ? ''
                 : '<div class="instructions">'.$this->rich($section->instructions).'</div>';
         foreach ($section->picks as $i => $pick) {
-            $item = $items[$pick->id] ?? null;
-            $number += self::isPage($item) ? 0 : 1;
+            $item = $test->items[$pick->id] ?? null;
             if ($item === null) {
                 continue;
             }
             if ($item->question === null) {
                 $html .=
                     '<article class="question" id="'.
-                    Paper::text($pick->id).
-                    "\"><span class=\"number\">$number.</span><div class=\"gone\">".
+                    Paper::text($test->id($pick->id)).
+                    '"><h3 class="number">'.
+                    Paper::text($test->label($pick->id)).
+                    '.</h3><div class="gone">'.
                     Paper::text(Message::of('printing.gone', ['named' => $item->title === '' ? 'no' : 'yes', 'title' => $item->title])).
                     '</div></article>';
 
                 continue;
             }
-            if (self::isPage($item)) {
-                // text between questions: read, not numbered, and nothing of the key
-                $html .= $which === PaperKind::Learner ? $this->page($item, $settings) : '';
+            if (PrintedTest::isPage($item)) {
+                $html .= $which === PaperKind::Learner ? $this->page($item, $test) : '';
 
                 continue;
             }
             $html .= match ($which) {
-                PaperKind::Learner => $this->above($item, $settings, $places[$i], $number).$this->asked($item, $settings, $number),
-                PaperKind::Key => $this->answered($item, $settings, $number),
-                default => $this->forMarkers($which, $item, $settings, $number),
+                PaperKind::Learner => $this->above($item, $test, $places[$i]).$this->asked($item, $test),
+                PaperKind::Key => $this->answered($item, $test),
+                default => $this->forMarkers($which, $item, $test),
             };
         }
 
@@ -117,15 +119,15 @@ final readonly class Sheet
     }
 
     /** How much time there is for a section, and what its points count. */
-    private static function conditions(Section $section): string
+    private static function conditions(Section $section, PrintedTest $test): string
     {
         $said = [];
         if ($section->timeLimit !== null) {
             $values = ['minutes' => intdiv($section->timeLimit, 60), 'seconds' => $section->timeLimit % 60];
-            $said[] = Message::of('printing.time-for-section', $values);
+            $said[] = $test->words->say('time-section', $values);
         }
         if (! $section->weight->isEqualTo(1)) {
-            $said[] = Message::of('printing.weight', ['times' => (string) Exact::number($section->weight)]);
+            $said[] = $test->words->say('weight', ['times' => (string) Exact::number($section->weight)]);
         }
 
         return $said === [] ? '' : '<p class="conditions">'.Paper::text(implode(' ', $said)).'</p>';
@@ -141,18 +143,21 @@ final readonly class Sheet
         return '<p class="gone">'.Paper::text(Message::of('printing.no-notes')).'</p>';
     }
 
-    private static function for(string $message, int $first, int $last): string
+    private static function for(PrintedTest $test, int $first, int $last): string
     {
-        return '<p class="for">'.Paper::text(Message::of("printing.$message", ['first' => $first, 'last' => $last])).'</p>';
+        $words = match ($last - $first) {
+            0 => '',
+            1 => 'for-two',
+            default => 'for-several',
+        };
+        $numbers = ['first' => $test->labelOf($first), 'last' => $test->labelOf($last)];
+
+        return $words === '' ? '' : '<p class="for">'.Paper::text($test->words->say($words, $numbers)).'</p>';
     }
 
-    private static function isPage(?PrintedQuestion $item): bool
+    private function page(PrintedQuestion $item, PrintedTest $test): string
     {
-        return $item?->question !== null && $item->question->parts === [];
-    }
-
-    private function page(PrintedQuestion $item, PrintSettings $settings): string
-    {
+        $settings = $test->settings;
         assert($item->question !== null);
         try {
             $body = $this->presenter->present($item->question, $settings->seedOf($item->entry))['body'];
@@ -162,7 +167,7 @@ final readonly class Sheet
         }
 
         return '<article class="page" id="'.
-            Paper::text($item->entry).
+            Paper::text($test->id($item->entry)).
             '" lang="'.
             Paper::text($item->question->language).
             "\">$html</article>";
@@ -173,38 +178,32 @@ final readonly class Sheet
      *
      * @param  Place  $place
      */
-    private function above(PrintedQuestion $item, PrintSettings $settings, array $place, int $number): string
+    private function above(PrintedQuestion $item, PrintedTest $test, array $place): string
     {
         $html = '';
-        foreach ($place['begins'] as ['id' => $id, 'last' => $last]) {
+        foreach ($place['begins'] as ['id' => $id, 'first' => $first, 'last' => $last]) {
             $shared = $item->stimuli[$id];
-            $for = match ($last - $number) {
-                0 => '',
-                1 => self::for('for-two', $number, $last),
-                default => self::for('for-several', $number, $last),
-            };
             $title = $shared->title === '' ? '' : '<p class="stimulus-title">'.Paper::text($shared->title).'</p>';
             $html .=
-                '<aside class="stimulus" lang="'.
+                '<aside class="stimulus'.($test->settings->stimuli === 'facing' ? ' facing' : '').'" lang="'.
                 Paper::text($shared->language).
-                "\">$for$title".
-                (new Paper($settings, $shared->media))->html(Tree::of($shared->html)).
+                '">'.self::for($test, $first, $last).$title.
+                (new Paper($test->settings, $shared->media))->html(Tree::of($shared->html)).
                 '</aside>';
         }
         foreach ($place['again'] as ['id' => $id, 'of' => $of]) {
             $title = $item->stimuli[$id]->title;
-            $html .=
-                '<p class="again">'.
-                Paper::text(Message::of('printing.look-again', ['named' => $title === '' ? 'no' : 'yes', 'title' => $title, 'of' => $of])).
-                '</p>';
+            $values = ['named' => $title === '' ? 'no' : 'yes', 'title' => $title, 'of' => $test->labelOf($of)];
+            $html .= '<p class="again">'.Paper::text($test->words->say('look-again', $values)).'</p>';
         }
 
         return $html;
     }
 
-    private function asked(PrintedQuestion $item, PrintSettings $settings, int $number): string
+    private function asked(PrintedQuestion $item, PrintedTest $test): string
     {
         assert($item->question !== null);
+        $settings = $test->settings;
         $paper = new Paper($settings, $item->media, $settings->spaceOf($item->entry));
         try {
             $presented = $this->presenter->present($item->question, $settings->seedOf($item->entry));
@@ -226,7 +225,7 @@ final readonly class Sheet
             $html = self::gone('question-not-shown', $problem);
         }
 
-        return $this->article($item, $settings, $number, $html);
+        return $this->article($item, $test, $html);
     }
 
     /** What may be used for a question and how long it may take; and which roll and standards, where that is wished. */
@@ -237,9 +236,15 @@ final readonly class Sheet
             ? Message::of('printing.roll', ['seed' => (string) $settings->seedOf($item->entry)->value])
             : '';
 
-        $standards = $settings->standards ? implode(', ', $item->standards) : '';
+        $details = array_filter([
+            $settings->standards ? implode(', ', $item->standards) : '',
+            $settings->difficulty && $question->record->classification->difficulty !== null
+                ? Message::of('printing.difficulty', ['level' => $question->record->classification->difficulty])
+                : '',
+            $settings->source ? $question->record->provenance->source : '',
+        ]);
 
-        return trim("$allowed $roll $standards");
+        return trim("$allowed $roll ".implode(' · ', $details));
     }
 
     /** Room below a question that has none of its own, where somebody set it. */
@@ -251,9 +256,10 @@ final readonly class Sheet
     }
 
     /** What markers need to know of a question, below what it is called. */
-    private function forMarkers(PaperKind $which, PrintedQuestion $item, PrintSettings $settings, int $number): string
+    private function forMarkers(PaperKind $which, PrintedQuestion $item, PrintedTest $test): string
     {
         assert($item->question !== null);
+        $settings = $test->settings;
         try {
             $presented = $this->presenter->present($item->question, $settings->seedOf($item->entry));
             $in = $this->circumstances($item, $settings);
@@ -277,8 +283,7 @@ final readonly class Sheet
 
         return $this->article(
             $item,
-            $settings,
-            $number,
+            $test,
             '<p class="about">'.Paper::text($item->question->name()).'</p>'.$html
                 .($notes === '' ? '' : '<p class="note">'.Paper::text($notes).'</p>'),
             'question for-markers',
@@ -300,9 +305,10 @@ final readonly class Sheet
         return '<p class="place">'.Paper::text($said)."</p>$html";
     }
 
-    private function answered(PrintedQuestion $item, PrintSettings $settings, int $number): string
+    private function answered(PrintedQuestion $item, PrintedTest $test): string
     {
         assert($item->question !== null);
+        $settings = $test->settings;
         try {
             $presented = $this->presenter->present($item->question, $settings->seedOf($item->entry));
             $in = $this->circumstances($item, $settings);
@@ -321,7 +327,7 @@ final readonly class Sheet
             $html = '<div class="gone">'.Paper::text($problem->getMessage()).'</div>';
         }
 
-        return $this->article($item, $settings, $number, $html);
+        return $this->article($item, $test, $html);
     }
 
     /** @param  array<mixed>  $presented */
@@ -362,21 +368,29 @@ final readonly class Sheet
         );
     }
 
-    private function article(PrintedQuestion $item, PrintSettings $settings, int $number, string $html, string $class = 'question'): string
+    private function article(PrintedQuestion $item, PrintedTest $test, string $html, string $class = 'question'): string
     {
-        $points = Exact::number($item->points);
-        $marks = $settings->points
-            ? '<span class="points">'.
-                ValueFormat::plain()->write($item->points, $item->question->language ?? 'en').
-                ($points === 1 ? ' point' : ' points').
-                '</span>'
-            : '';
+        $settings = $test->settings;
+        $points = Paper::text($test->points($item->points));
+        $isLearners = $class === 'question';
+        $after = $settings->points && $settings->pointsAt === 'after' && $isLearners ? "<p class=\"points-after\">($points)</p>" : '';
+        $margin = match (true) {
+            $isLearners && $settings->boxes => '<span class="points boxed"><span class="score-box"></span>'.
+                ($settings->points && $after === '' ? $points : '').'</span>',
+            $settings->points && $after === '' => "<span class=\"points\">$points</span>",
+            default => '',
+        };
+        $breaks = $isLearners && $settings->breaksBefore($item->entry) ? ' breaks' : '';
 
-        return "<article class=\"$class\" id=\"".
-            Paper::text($item->entry).
-            "\"><span class=\"number\">$number.</span><div class=\"asked\" lang=\"".
+        return "<article class=\"$class$breaks\" id=\"".
+            Paper::text($test->id($item->entry)).
+            '"><h3 class="number">'.
+            Paper::text($test->label($item->entry)).
+            '.</h3><div class="asked" lang="'.
             Paper::text($item->question->language ?? 'und').
-            "\">$html</div>$marks</article>";
+            "\">$html$after<span class=\"end\" id=\"".
+            Paper::text($test->id($item->entry)).
+            "-end\"></span></div>$margin</article>";
     }
 
     private function circumstances(PrintedQuestion $item, PrintSettings $settings): ScoringContext

@@ -10,6 +10,7 @@ use WideQuarry\Presentation\Presenter;
 use WideQuarry\Printing\PaperKind;
 use WideQuarry\Printing\PrintedQuestion;
 use WideQuarry\Printing\PrintedStimulus;
+use WideQuarry\Printing\PrintedTest;
 use WideQuarry\Printing\PrintSettings;
 use WideQuarry\Printing\Sheet;
 use WideQuarry\Question\Question;
@@ -64,9 +65,11 @@ function sheet(string $which, array $questions, array $settings = [], array $sti
 
     return (new Sheet(new Presenter))->body(
         PaperKind::from($which),
-        Assessment::read(Json::decode(Json::encode($json)), StandardKinds::all()),
-        $items,
-        PrintSettings::read(LongAnswers::object($settings), ''),
+        new PrintedTest(
+            Assessment::read(Json::decode(Json::encode($json)), StandardKinds::all()),
+            $items,
+            PrintSettings::read(LongAnswers::object($settings), ''),
+        ),
     );
 }
 
@@ -209,7 +212,7 @@ it('numbers through sections, and says what is gone or cannot be shown', functio
     expect($html)
         ->toContain('<h2>One</h2>')
         ->toContain('<h2>Three</h2>')
-        ->toContain('>3.</span>')
+        ->toContain('>3.</h3>')
         ->toContain('“The lost one” is not in its bank any more.')
         ->toContain('cannot be shown yet');
 });
@@ -235,7 +238,7 @@ it('prints a stimulus once, above the neighbours that share it, and says where i
     expect(substr_count($html, 'Look at the section.'))
         ->toBe(1)
         ->and(strpos($html, 'Look at the'))
-        ->toBeLessThan((int) strpos($html, '>1.</span>'))
+        ->toBeLessThan((int) strpos($html, '>1.</h3>'))
         ->and($html)
         ->toContain('For questions 1 and 2')
         ->toContain('Crag &lt;1&gt;')
@@ -289,11 +292,11 @@ it('prints a page of text between questions without a number, points or a key', 
     $html = sheet('learner', $questions);
     expect($html)
         ->toContain('<article class="page" id="e1" lang="en-GB"><p>Look closely.</p></article>')
-        ->toContain('>2.</span>')
-        ->not->toContain('>3.</span>')
+        ->toContain('>2.</h3>')
+        ->not->toContain('>3.</h3>')
         ->and(sheet('key', $questions))
         ->not->toContain('Look closely')
-        ->toContain('>2.</span>');
+        ->toContain('>2.</h3>');
 });
 
 it('keeps quotation marks inside attributes of the markup', function () use ($options): void {

@@ -8,17 +8,27 @@
 @foreach ($fonts as [$family, $weight, $style, $url])
 @@font-face { font-family: '{{ $family }}'; font-weight: {{ $weight }}; font-style: {{ $style }}; src: url({!! $url !!}) format('woff2'); }
 @endforeach
-@@page { size: {{ $paper }}; margin: 16mm 16mm 18mm;
-  @@bottom-left { content: {!! $footer !!}; font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: #444; }
-  @@bottom-right { content: "Page " counter(page) " of " counter(pages); font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: #444; }
+@@page { size: {{ $settings->paper }}; margin: 16mm 16mm 18mm; }
+@foreach ($footers as $footer)
+@@page {{ $footer['page'] }} { counter-increment: {{ $footer['page'] }};
+  @@bottom-left { content: {!! $footer['left'] !!}; font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: {{ $settings->look === 'contrast' ? '#000' : '#444' }}; }
+  @@bottom-right { content: {!! $footer['right'] !!}; font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: {{ $settings->look === 'contrast' ? '#000' : '#444' }}; }
 }
+#{{ $footer['page'] }} { page: {{ $footer['page'] }}; } #{{ $footer['page'] }} .questions { columns: {{ $footer['columns'] }}; }
+@endforeach
 * { box-sizing: border-box; }
-html { font: {{ $large ? '15pt/1.5' : '11.5pt/1.42' }} 'Source Serif 4', 'STIX Two Text', serif; color: #000; }
+html { font: {{ $settings->size === 'large' ? '15pt/1.5' : '11.5pt/1.42' }} {!! $settings->font === 'sans' ? "'Atkinson Hyperlegible Next', sans-serif" : "'Source Serif 4', 'STIX Two Text', serif" !!}; color: #000; orphans: 2; widows: 2; }
+@if ($settings->look === 'reading')
+html { line-height: 1.75; letter-spacing: 0.035em; word-spacing: 0.16em; } em, i { font-style: normal; font-weight: 600; } p { text-align: left; hyphens: none; max-width: 70ch; }
+@endif
+@if ($settings->look === 'contrast')
+.credit, .spoken, .gone, .note, .pick .or, .bank .times { color: #000 !important; } td, th, .bank, .picked, .amended, .rule, .gap { border-color: #000 !important; } .rule, .gap { border-bottom-width: 1pt !important; } .box, .circle { border-width: 1.2pt !important; } .question { padding-top: 2mm; border-top: 0.8pt solid #000; }
+@endif
 body { margin: 0; overflow-wrap: break-word; }
 math { font-family: 'STIX Two Math', math; font-size: 1.05em; }
 mtable[columnalign^='left'] mtd { text-align: left; }
 mtable[columnalign^='right'] mtd { text-align: right; }
-h1, h2, .school, .fields, .points, .number, .which, .place { font-family: 'Atkinson Hyperlegible Next', sans-serif; }
+h1, h2, h3, .school, .fields, .aids, .form-letter, .circles, .key-table, .contents, .points, .number, .which, .place { font-family: 'Atkinson Hyperlegible Next', sans-serif; }
 header { margin-bottom: 6mm; border-bottom: 0.6pt solid #000; padding-bottom: 3mm; }
 h1 { font-size: 1.45em; line-height: 1.2; margin: 0 0 2mm; font-weight: 600; }
 h2 { font-size: 1.1em; margin: 5mm 0 2mm; font-weight: 600; break-after: avoid; }
@@ -29,9 +39,16 @@ h2 { font-size: 1.1em; margin: 5mm 0 2mm; font-weight: 600; break-after: avoid; 
 .name { flex: 1; } .name .line { flex: 1; min-width: 45mm; } .date .line { width: 28mm; } .score .line { width: 14mm; }
 .cover { break-after: page; } .new-page { break-before: page; } .conditions { margin: 0 0 3mm; font-style: italic; break-after: avoid; }
 .instructions { margin: 0 0 4mm; } .instructions > :first-child { margin-top: 0; }
-.questions { columns: {{ $columns }}; column-gap: 9mm; }
+.questions { column-gap: 9mm; }
 .question { display: grid; grid-template-columns: 2.1em minmax(0, 1fr) auto; column-gap: 0.3em; margin: 0 0 {{ 5.5 * $room }}mm; break-inside: avoid; }
-.number { font-weight: 600; }
+.number { font-weight: 600; font-size: 1em; margin: 0; white-space: nowrap; }
+.form-letter { float: right; margin: 0 0 2mm 6mm; padding: 1mm 3mm; border: 1pt solid #000; font-size: 1.1em; font-weight: 600; }
+.aids { margin: 2mm 0 0; font-size: 0.9em; } .breaks { break-before: page; } .points-after { margin: 1mm 0 0; font-size: 0.8em; text-align: right; }
+.boxed { display: flex; flex-direction: column; align-items: end; gap: 1mm; } .score-box { width: 11mm; height: 8mm; border: 0.7pt solid #000; }
+.facing { break-before: left; }
+.cover-page { break-after: page; padding-top: 45mm; text-align: center; } .cover-page .form-letter { float: none; display: inline-block; margin: 4mm 0; } .cover-page .fields { margin: 14mm 0; text-align: left; } .cover-page .instructions { text-align: left; margin-top: 10mm; } .cover-page h1 { font-size: 2em; }
+.circles { columns: 2; column-gap: 12mm; } .circles h2 { font-size: 1em; column-span: none; } .row { display: flex; gap: 1mm; break-inside: avoid; padding: 0.9mm 0; } .row .number { min-width: 2.6em; text-align: right; } .row .lines { display: flex; flex-direction: column; gap: 1mm; } .lines .line { display: flex; gap: 1.6mm; align-items: center; } .part { min-width: 2em; font-size: 0.85em; } .circle { display: inline-flex; align-items: center; justify-content: center; min-width: 5.6mm; height: 5.6mm; border: 0.7pt solid #000; border-radius: 3mm; font-size: 0.68em; } .written { font-size: 0.85em; color: #444; }
+.key-table, .contents { font-size: 0.88em; } .key-table thead, .contents thead, table thead { display: table-header-group; } .key-table td { text-align: left; white-space: nowrap; font-variant-numeric: tabular-nums; } .key-table tr, .contents tr { break-inside: avoid; } .contents { width: 100%; margin-bottom: 6mm; } .contents th { text-align: left; } .contents tbody th { font-weight: 400; } .contents td:last-child, .contents th:last-child { text-align: right; white-space: nowrap; }
 .points { font-size: 0.8em; white-space: nowrap; padding-top: 0.15em; }
 .asked > :first-child, .answers > ul { margin-top: 0; }
 p, ul, ol, table, .options { margin: 0 0 2mm; }
@@ -82,7 +99,7 @@ svg.picture { display: block; max-width: 100%; height: auto; break-inside: avoid
 .answers ul { list-style: none; padding: 0; margin: 0 0 1mm; } .answers { display: flex; gap: 0.6em; } .answers p { display: inline; margin: 0; }
 .credit, .spoken, .gone { color: #444; } .gone { font-style: italic; }
 var { font-style: normal; }
-@@media screen { html { font-size: {{ $large ? '19px' : '15px' }}; background: #fff; } body { padding: 28px 32px; max-width: 210mm; margin: 0 auto; } }
+@@media screen { html { font-size: {{ $settings->size === 'large' ? '19px' : '15px' }}; background: #fff; } body { padding: 28px 32px; max-width: 210mm; margin: 0 auto; } }
 @@media screen and (max-width: 640px) { .options.many { grid-template-columns: repeat(auto-fit, minmax(min(100%, 9em), 1fr)); } }
 </style>
 </head>

@@ -173,6 +173,17 @@ final class ChoiceKind implements Kind
         );
     }
 
+    public function answerLabels(Part $part, array $presented): array
+    {
+        $labels = self::settings($part->settings)->labels;
+        $count = count(self::settings($part->settings)->options);
+
+        return array_map(
+            fn (int $place): string => OptionLabel::at($labels === 'none' ? 'A' : $labels, $place),
+            $count === 0 ? [] : range(0, $count - 1),
+        );
+    }
+
     public function keyLabels(Part $part, array $shown): array
     {
         $labels = self::settings($part->settings)->labels;

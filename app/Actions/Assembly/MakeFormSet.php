@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Actions\Assembly;
+
+use App\Errors\Refused;
+use App\Models\Assessment;
+use App\Models\FormSet;
+use App\Models\User;
+use App\Policies\ReadableIds;
+use App\Printing\SheetPage;
+use App\Queries\AssessmentEntries;
+use Illuminate\Support\Str;
+use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Forms\FormMaker;
+use WideQuarry\Forms\FormSettings;
+use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
+use WideQuarry\Question\PartKinds;
+use WideQuarry\Random\Seed;
+
+/** Makes the forms of an assessment and keeps them; those made before stay. */
+final readonly class MakeFormSet
+{
+    /** So many sets one assessment can have. */
+    private const MOST = 200;
+
+    public function __construct(private PartKinds $kinds)
+    {
+    }
+
+    /** @throws Refused */
+    public function handle(Assessment $assessment, User $person, int $count, Seed $seed, int $longestRun): FormSet
+    {
+        if (FormSet::query()->where('assessment_id', $assessment->id)->count() >= self::MOST) {
+            throw Refused::because('forms.many', Message::of('app.actions.assembly.many-form-sets', ['most' => self::MOST]));
+        }
+        $document = Document::read($assessment->document()->settled(), $this->kinds);
+        $entries = AssessmentEntries::of($document, $person, $this->kinds);
+        if ($entries->missing() !== []) {
+            throw Refused::because('assessment.missing', SheetPage::refusal('made', $entries->missing()));
+        }
+        if ($document->length() === 0) {
+            throw Refused::because('forms.empty', Message::of('app.actions.assembly.no-questions-for-forms'));
+        }
+        $settings = new FormSettings($count, $seed, $longestRun, SheetPage::settings($assessment)->kept());
+        $made = FormMaker::make(
+            $document,
+            $settings,
+            fn (Document $drawn): array => AssessmentEntries::of($drawn, $person, $this->kinds)->questions(),
+            $this->kinds,
+        );
+        $asked = array_merge(...array_map(fn ($form): array => array_column($form->entries, 'question'), $made->forms));
+
+        return FormSet::query()->create([
+            'id' => (string) Str::uuid7(),
+            'assessment_id' => $assessment->id,
+            'seed' => $seed->value,
+            'longest_run' => $longestRun,
+            'document' => Json::encode($document->toJson()),
+            'made' => Json::encode($made),
+            'revisions' => Json::encode((object) ReadableIds::of($person)->questions(array_values(array_unique($asked)))),
+            'made_by' => $person->id,
+            'made_at' => now(),
+        ]);
+    }
+}

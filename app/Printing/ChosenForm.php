@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Printing;
+
+use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Forms\Form;
+use WideQuarry\Forms\FormSet;
+use WideQuarry\Question\PartKinds;
+use WideQuarry\Random\Seed;
+
+/** A form that is printed, and the set it is of. */
+final readonly class ChosenForm
+{
+    /** @param  Document  $made  the assessment the set was made of */
+    public function __construct(public FormSet $set, public Form $form, private Document $made)
+    {
+    }
+
+    /** As this form asks it. */
+    public function document(PartKinds $kinds): Document
+    {
+        return FormSet::asked($this->made, $this->form, $kinds);
+    }
+
+    /** @return array<string, Seed> by entry */
+    public function seeds(): array
+    {
+        $seeds = [];
+        foreach ($this->form->entries as $entry) {
+            $seeds[$entry->drawnEntry()] = $entry->seed;
+        }
+
+        return $seeds;
+    }
+}

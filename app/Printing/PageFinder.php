@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Printing;
+
+use App\Infrastructure\Sandbox;
+
+/** Where things stand in a PDF: its named destinations (ISO 32000-1, 12.3.2.3), as Poppler lists them. */
+final readonly class PageFinder
+{
+    /** @param  array<string, array{page: int, from: float}>  $at  name → page, and how far it is below the top of it, as a share */
+    private function __construct(public int $pages, private array $at)
+    {
+    }
+
+    /** @throws \App\Errors\Refused */
+    public static function in(string $pdf): self
+    {
+        $said = Sandbox::run(
+            ['in.pdf' => $pdf],
+            ['sh', '-c', 'pdfinfo "$0" > "$1" && pdfinfo -dests "$0" >> "$1"', '{}/in.pdf', '{}/info'],
+            fn (string $folder): string => (string) file_get_contents("$folder/info"),
+        );
+        $pages = preg_match('/^Pages:\s+(\d+)/m', $said, $found) === 1 ? (int) $found[1] : 0;
+        $height = preg_match('/^Page size:\s+[\d.]+ x ([\d.]+)/m', $said, $found) === 1 ? (float) $found[1] : 842.0;
+        preg_match_all('/^\s*(\d+) \[ XYZ\s+\S+\s+(\S+)\s+\S+\s*\] "(.*)"$/m', $said, $lines, PREG_SET_ORDER);
+        $at = [];
+        foreach ($lines as [, $page, $top, $name]) {
+            $at[$name] = ['page' => (int) $page, 'from' => round(1 - (float) $top / $height, 4)];
+        }
+
+        return new self($pages, $at);
+    }
+
+    /** @return list<int> how many pages each paper has */
+    public function lengths(PrintedDocument $document): array
+    {
+        $lengths = [];
+        foreach ($document->papers as $i => $paper) {
+            $next = $document->papers[$i + 1]['id'] ?? null;
+            $end = $next === null ? $this->pages + 1 : $this->at[$next]['page'] ?? $this->pages + 1;
+            $lengths[] = max(1, $end - ($this->at[$paper['id']]['page'] ?? 1));
+        }
+
+        return $lengths;
+    }
+
+    /**
+     * @return list<array{which: string, form: string|null, page: int, pages: int, entries: list<array{entry: string, page: int, from: float,
+     *     to: int}>}> to: the page on which it ends
+     */
+    public function outline(PrintedDocument $document): array
+    {
+        $outline = [];
+        foreach ($this->lengths($document) as $i => $length) {
+            $paper = $document->papers[$i];
+            $entries = [];
+            foreach ($paper['entries'] as $entry) {
+                $begin = $this->at[$paper['prefix'].$entry] ?? null;
+                if ($begin !== null) {
+                    $end = $this->at[$paper['prefix'].$entry.'-end'] ?? $begin;
+                    $entries[] = ['entry' => $entry, ...$begin, 'to' => $end['page']];
+                }
+            }
+            $outline[] = [
+                'which' => $paper['which']->value,
+                'form' => $paper['form'],
+                'page' => $this->at[$paper['id']]['page'] ?? 1,
+                'pages' => $length,
+                'entries' => $entries,
+            ];
+        }
+
+        return $outline;
+    }
+}

@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Queries;
+
+use App\Models\Assessment;
+use Illuminate\Support\Facades\DB;
+use WideQuarry\Json\Json;
+
+/** What was printed of an assessment. */
+final readonly class PrintReceipts
+{
+    /** So many are listed. */
+    private const MOST = 200;
+
+    private const SELECT = <<<'SQL'
+        SELECT print_receipts.id, title, which, forms, seeds, settings, revisions, pages, users.name AS printed_by,
+            to_char(printed_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS printed_at
+        FROM print_receipts LEFT JOIN users ON users.id = printed_by WHERE assessment_id = ?
+        SQL;
+
+    /** @return list<array<string, mixed>> */
+    public static function of(Assessment $assessment): array
+    {
+        $rows = DB::select(self::SELECT.' ORDER BY print_receipts.printed_at DESC, print_receipts.id DESC LIMIT ?', [$assessment->id, self::MOST]);
+
+        return array_map(self::shown(...), $rows);
+    }
+
+    /** @return array<string, mixed>|null */
+    public static function find(Assessment $assessment, string $id): ?array
+    {
+        $row = DB::selectOne(self::SELECT.' AND print_receipts.id = ?', [$assessment->id, $id]);
+
+        return $row instanceof \stdClass ? self::shown($row) : null;
+    }
+
+    /** @return array<string, mixed> */
+    private static function shown(\stdClass $row): array
+    {
+        return [
+            ...(array) $row,
+            'forms' => $row->forms === '' ? [] : explode(',', $row->forms),
+            'seeds' => Json::decode($row->seeds),
+            'settings' => Json::decode($row->settings),
+            'revisions' => Json::decode($row->revisions),
+        ];
+    }
+}

@@ -9,6 +9,9 @@ use App\Infrastructure\Sandbox;
 /** Where things stand in a PDF: its named destinations (ISO 32000-1, 12.3.2.3), as Poppler lists them. */
 final readonly class PageFinder
 {
+    /** The upper margin of a page in resources/views/print/sheet.blade.php, in points. */
+    private const MARGIN = 16 / 25.4 * 72;
+
     /** @param  array<string, array{page: int, from: float}>  $at  name → page, and how far it is below the top of it, as a share */
     private function __construct(public int $pages, private array $at)
     {
@@ -26,8 +29,14 @@ final readonly class PageFinder
         $height = preg_match('/^Page size:\s+[\d.]+ x ([\d.]+)/m', $said, $found) === 1 ? (float) $found[1] : 842.0;
         preg_match_all('/^\s*(\d+) \[ XYZ\s+\S+\s+(\S+)\s+\S+\s*\] "(.*)"$/m', $said, $lines, PREG_SET_ORDER);
         $at = [];
+        // the first paper begins below the margin of its page, whether the browser counts that margin in or not
+        $first = (float) ($lines[0][3] ?? $height);
+        foreach ($lines as [, , $top, $name]) {
+            $first = $name === 'p0' ? (float) $top : $first;
+        }
+        $shift = $height - self::MARGIN - $first;
         foreach ($lines as [, $page, $top, $name]) {
-            $at[$name] = ['page' => (int) $page, 'from' => round(1 - (float) $top / $height, 4)];
+            $at[$name] = ['page' => (int) $page, 'from' => round(1 - ((float) $top + $shift) / $height, 4)];
         }
 
         return new self($pages, $at);

@@ -21,6 +21,7 @@ return new class extends Migration
             COMMENT ON COLUMN form_sets.revisions IS 'question → its newest revision then';
             CREATE INDEX form_sets_assessment ON form_sets (assessment_id, made_at DESC);
 
+            ALTER TABLE prints DROP CONSTRAINT IF EXISTS prints_which_check; -- the application knows which papers there are
             ALTER TABLE prints ADD form_set_id uuid REFERENCES form_sets ON DELETE CASCADE, ADD forms text NOT NULL DEFAULT '',
                 ADD revisions jsonb NOT NULL DEFAULT '{}', ADD outline jsonb NOT NULL DEFAULT '[]';
             CREATE TABLE print_receipts (

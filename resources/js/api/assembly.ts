@@ -182,15 +182,6 @@ export const sheetQuery = (assessment: string, which: string, version: number, p
     placeholderData: (before?: string) => before,
   })
 export const setPrint = (assessment: string, settings: PrintSettings) => call('PUT', `/assessments/${assessment}/print`, { settings })
-export const printQuery = (assessment: string, which: string, version: number, print: string) =>
-  queryOptions({
-    queryKey: ['assessment', assessment, 'print', which, version, print],
-    queryFn: async () =>
-      (await call<schema.Answers['POST /assessments/{assessment}/prints']>('POST', `/assessments/${assessment}/prints`, { which })).body,
-    staleTime: Number.POSITIVE_INFINITY,
-    retry: false,
-  })
-
 export const readingQuery = (assessment: string, version: number) =>
   queryOptions({
     queryKey: ['assessment', assessment, 'reading', version],

@@ -252,8 +252,13 @@ export const withOverride = (content: Content, ids: string[], override: EntryOve
   })
 
 /** Where entries stand when their section is shuffled. */
-export const withPlace = (content: Content, ids: string[], place: 'first' | 'anywhere' | 'last'): Content =>
+export const withPlace = (content: Content, ids: string[], place: Place): Content =>
   editEntries(content, ids, (entry) => {
-    const { place: _, ...rest } = entry
-    return place === 'anywhere' ? rest : { ...rest, place }
+    const { place: _, fixed: __, ...rest } = entry
+    return place === 'anywhere' ? rest : place === 'fixed' ? { ...rest, fixed: true } : { ...rest, place }
   })
+
+/** Where an entry stands when its section is shuffled; fixed: where it stands now. */
+export type Place = 'first' | 'anywhere' | 'last' | 'fixed'
+
+export const placeOf = (entry: Entry): Place => (entry.fixed ? 'fixed' : ((entry.place ?? 'anywhere') as Place))

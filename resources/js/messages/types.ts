@@ -525,10 +525,14 @@ export type Messages = {
       title: string
       about: string
       which: {
+        cover: string
         learner: string
+        answers: string
         key: string
+        keys: string
         scheme: string
         notes: string
+        contents: string
       } & Record<string, string>
       school: string
       fields: {
@@ -696,6 +700,7 @@ export type Messages = {
         anywhere: string
         first: string
         last: string
+        fixed: string
       } & Record<string, string>
       idle: {
         shuffle: string
@@ -2663,6 +2668,157 @@ export type Messages = {
     removeTagTitle: (values: { name: Words; count: number }) => string
     count: (values: { count: number }) => string
     readers: string
+  }
+  paper: {
+    forms: {
+      title: string
+      command: string
+      about: string
+      none: string
+      count: string
+      seed: string
+      seedAbout: string
+      run: string
+      make: string
+      again: string
+      againAbout: string
+      made: (values: { n: number; at: Words; by: Words }) => string
+      somebody: string
+      sets: string
+      print: string
+      old: string
+      changed: (values: { n: number; titles: Words }) => string
+      limits: string
+      equal: string
+      form: (values: { letter: Words }) => string
+      points: string
+      minutes: string
+      difficulty: string
+      keys: string
+      unknown: string
+      table: string
+      tableAbout: string
+      question: string
+      hidden: string
+      numberAndKey: (values: { number: Words; key: Words }) => string
+      number: (values: { number: Words }) => string
+      same: (values: { value: Words }) => string
+      drawn: (values: { title: Words }) => string
+      noDraw: string
+      csv: string
+    }
+    print: {
+      of: string
+      master: string
+      forms: (values: { at: Words }) => string
+      all: string
+      makeForms: string
+      noForms: string
+      school: string
+      course: string
+      aids: string
+      aidsHint: string
+      head: string
+      questions: string
+      page: string
+      words: string
+      author: string
+      group: string
+      boxes: string
+      pointsAt: string
+      pointsAts: {
+        margin: string
+        after: string
+      }
+      look: string
+      looks: {
+        usual: string
+        reading: string
+        contrast: string
+      }
+      font: string
+      fonts: {
+        serif: string
+        sans: string
+      }
+      numbering: string
+      numberings: {
+        through: string
+        section: string
+      }
+      prefix: string
+      prefixHint: string
+      stimuli: string
+      stimulis: {
+        once: string
+        each: string
+        facing: string
+      }
+      language: string
+      languages: {
+        '': string
+        en: string
+        de: string
+        fr: string
+        es: string
+        it: string
+        nl: string
+        pl: string
+        pt: string
+      }
+      byHand: string
+      wordNames: {
+        name: string
+        date: string
+        group: string
+        key: string
+        scheme: string
+        notes: string
+        answers: string
+        contents: string
+        keys: string
+        question: string
+        section: string
+        fill: string
+        written: string
+      }
+      roll: string
+      standards: string
+      difficulty: string
+      source: string
+      breakBefore: (values: { what: Words }) => string
+      breakShort: string
+      thumbnails: string
+      goTo: (values: { n: number; what: Words }) => string
+      questionsOf: string
+      where: (values: { label: Words; page: number }) => string
+      warnings: string
+      split: (values: { n: Words; paper: Words; from: number; to: number }) => string
+      download: string
+      pdf: string
+      html: string
+      docx: string
+      odt: string
+      keeping: string
+      receipts: string
+      noReceipts: string
+      receipt: (values: { what: Words; pages: number }) => string
+      receiptAt: (values: { at: Words; by: Words }) => string
+      getAgain: (values: { what: Words; at: Words }) => string
+      versions: (values: { n: number }) => string
+      templates: string
+      template: string
+      noTemplate: string
+      keep: string
+      keepTitle: string
+      keepName: string
+      keepGo: string
+      kept: (values: { title: Words }) => string
+      deleteTemplate: string
+      deleted: (values: { title: Words }) => string
+      ofForm: (values: { paper: Words; letter: Words }) => string
+      documents: string
+    }
   }
   parts: {
     chooses: {

@@ -122,6 +122,7 @@ function Bench({ start }: { start: Whole }) {
       : []),
     { id: 'run', group: here, title: texts.assembly.run.command, run: () => navigate(`/assessments/${stored.id}/run`) },
     { id: 'print', group: here, title: texts.assembly.print, run: () => navigate(`/assessments/${stored.id}/print`) },
+    { id: 'forms', group: here, title: texts.paper.forms.command, run: () => navigate(`/assessments/${stored.id}/forms`) },
     {
       id: 'history',
       group: here,
@@ -231,6 +232,7 @@ function Bench({ start }: { start: Whole }) {
           <Menu.Root align="end" button={<Button>{texts.bank.more}</Button>}>
             <Menu.Item onSelect={() => setCopying(true)}>{texts.assembly.duplicate}</Menu.Item>
             <Menu.Item onSelect={() => setLike(true)}>{texts.blueprints.likeCommand}</Menu.Item>
+            <Menu.Item onSelect={() => navigate(`/assessments/${stored.id}/forms`)}>{texts.paper.forms.command}</Menu.Item>
             <Menu.Item onSelect={() => navigate(`/assessments/${stored.id}/compare`)}>{texts.assembly.compared.command}</Menu.Item>
             <Menu.Item onSelect={() => navigate(`/assessments/${stored.id}/history`)}>{texts.assembly.history.command}</Menu.Item>
             {mayWrite ? <Menu.Item onSelect={() => bin.mutate()}>{texts.assembly.remove}</Menu.Item> : null}

@@ -3,8 +3,8 @@ import { useState } from 'react'
 import { type PrintSettings, setPrint } from '@/api/assembly'
 import { texts } from '@/messages'
 import { useToast } from '@/ui/Toasts'
-import { EntryRolls } from './EntryRolls'
-import { SeedField } from './SeedField'
+import { EntryRolls } from './print/EntryRolls'
+import { SeedField } from './print/SeedField'
 import type { Document } from './useDocument'
 
 /** Which values the questions have on the sheet: all rolled again, or one; each stored at once. */

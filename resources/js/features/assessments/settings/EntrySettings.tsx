@@ -1,5 +1,5 @@
 import type { Entry, EntryOverride, Fact } from '@/api/assembly'
-import { withOverride, withPlace } from '@/lib/assessment'
+import { type Place, placeOf, withOverride, withPlace } from '@/lib/assessment'
 import { list } from '@/lib/format'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
@@ -28,10 +28,10 @@ export function EntrySettings({ document, entry, fact, mayWrite }: Props) {
         <OverrideFields value={override} onChange={change} disabled={!mayWrite} bank={document.stored.bank.slug} />
         <Choice
           label={words.place}
-          value={entry.place ?? 'anywhere'}
+          value={placeOf(entry)}
           options={Object.entries(words.places)}
           disabled={!mayWrite}
-          onChange={(place) => document.change((now) => withPlace(now, [entry.id], place as 'first'))}
+          onChange={(place) => document.change((now) => withPlace(now, [entry.id], place as Place))}
         />
         {fact?.idle?.map((name) => (
           <Message key={name} look="attention">

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { EntryOverride } from '@/api/assembly'
-import { entriesOf, withOverride, withPlace } from '@/lib/assessment'
+import { entriesOf, type Place, withOverride, withPlace } from '@/lib/assessment'
 import { texts } from '@/messages'
 import { FormDialog } from '@/ui/FormDialog'
 import type { Document } from '../useDocument'
@@ -22,7 +22,7 @@ export function SeveralSettings({
   onClose: () => void
 }) {
   const [value, setValue] = useState<EntryOverride>({})
-  const [place, setPlace] = useState<'' | 'first' | 'anywhere' | 'last'>('')
+  const [place, setPlace] = useState<'' | Place>('')
   const [drop, setDrop] = useState(false)
   const apply = () => {
     document.change((now) => {

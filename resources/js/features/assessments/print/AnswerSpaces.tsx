@@ -1,22 +1,17 @@
 import type { Assessment, PrintSettings } from '@/api/assembly'
 import { texts } from '@/messages'
 import { control } from '@/ui/Field'
+import { type Space, spaceOf, USUAL, withSpace } from './spaces'
 
 const words = texts.assembly.printing
 const MOST_DRAGGED = 60
 const MOST_LINES = 400
-/** What is drawn when somebody first chooses a space for a question. */
-const USUAL = 12
-
-type Space = NonNullable<PrintSettings['spaces']>[number]
 type Props = { assessment: Assessment; settings: PrintSettings; mayWrite: boolean; onChange: (settings: PrintSettings) => void }
 
 /** Where each question is answered on paper: lines, a box, squares; as high as is dragged or typed. */
 export function AnswerSpaces({ assessment, settings, mayWrite, onChange }: Props) {
-  const spaces = settings.spaces ?? []
   const entries = assessment.content.sections.flatMap((section) => section.entries)
-  const set = (entry: string, space: Omit<Space, 'entry'> | null) =>
-    onChange({ ...settings, spaces: [...spaces.filter((one) => one.entry !== entry), ...(space ? [{ entry, ...space }] : [])] })
+  const set = (entry: string, change: Partial<Space> | null) => onChange(withSpace(settings, entry, change))
   return (
     <details>
       <summary className="cursor-pointer text-second">{words.spaceOfEach}</summary>
@@ -25,7 +20,8 @@ export function AnswerSpaces({ assessment, settings, mayWrite, onChange }: Props
         {entries.map((entry, i) => {
           const facts = assessment.entries[entry.id]
           const named = words.spaceOf({ n: i + 1, title: facts?.title || facts?.stem || '' })
-          const space = spaces.find((one) => one.entry === entry.id)
+          const own = spaceOf(settings, entry.id)
+          const space = own?.as === undefined && own?.lines === undefined ? undefined : own
           const lines = space?.lines ?? USUAL
           const as = space?.as ?? 'lines'
           return (
@@ -74,6 +70,17 @@ export function AnswerSpaces({ assessment, settings, mayWrite, onChange }: Props
                     />
                   </>
                 ) : null}
+                <label className="ml-auto flex items-center gap-1 text-caption">
+                  <input
+                    type="checkbox"
+                    className="accent-accent"
+                    aria-label={texts.paper.print.breakBefore({ what: named })}
+                    checked={own?.break === true}
+                    disabled={!mayWrite}
+                    onChange={(event) => set(entry.id, { break: event.target.checked })}
+                  />
+                  {texts.paper.print.breakShort}
+                </label>
               </span>
             </li>
           )

@@ -1,0 +1,134 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useRef, useState } from 'react'
+import { useParams } from 'react-router'
+import { type Assessment, assessmentQuery, type PrintSettings, setPrint } from '@/api/assembly'
+import { type Asked, askedText, formSetQuery, keepPrint, type Print as Made, printQuery, receiptsQuery } from '@/api/paper'
+import { useAddress } from '@/lib/useAddress'
+import { useDebouncedValue } from '@/lib/useDebouncedValue'
+import { texts } from '@/messages'
+import { Shell } from '@/shell/Shell'
+import { Button } from '@/ui/Button'
+import { Menu } from '@/ui/Menu'
+import { Message, Nothing, Waiting } from '@/ui/Message'
+import { useToast } from '@/ui/Toasts'
+import { Preview } from './Preview'
+import { PrintForm } from './PrintForm'
+
+const words = texts.paper.print
+
+/** The real pages of an assessment or of its forms, and what they are printed like. */
+export function Print() {
+  const id = useParams().id ?? ''
+  const whole = useQuery({ ...assessmentQuery(id), staleTime: 0 })
+  if (whole.data) return <Pages assessment={whole.data} />
+  return (
+    <Shell title={texts.assembly.print} crumbs={[{ title: texts.assembly.title, to: '/assessments' }, { title: '…' }]}>
+      {whole.isError ? <Nothing title={whole.error.message} /> : <Waiting text={texts.loading} />}
+    </Shell>
+  )
+}
+
+function Pages({ assessment }: { assessment: Assessment }) {
+  const client = useQueryClient()
+  const { address, set } = useAddress()
+  const [papers, setPapers] = useState(['learner'])
+  const [settings, setSettings] = useState<PrintSettings>(assessment.print)
+  const rested = useDebouncedValue(settings, 400)
+  const formSet = address.get('set') ?? ''
+  const forms = useQuery({ ...formSetQuery(assessment.id, formSet), enabled: formSet !== '' })
+  const asked: Asked = {
+    which: papers.filter((one) => formSet !== '' || one !== 'keys').join(',') || 'learner',
+    set: formSet,
+    forms: address.get('forms') ?? '',
+  }
+  const store = useMutation({
+    mutationFn: (next: PrintSettings) => setPrint(assessment.id, next),
+    onSuccess: (_, next) => client.setQueryData(assessmentQuery(assessment.id).queryKey, (now) => (now ? { ...now, print: next } : now)),
+  })
+  const wanted = JSON.stringify(rested)
+  const stored = useRef(JSON.stringify(assessment.print))
+  const query = printQuery(assessment.id, asked, assessment.version, wanted)
+  const print = useQuery({
+    ...query,
+    queryFn: async (context) => {
+      // What is printed is what is stored.
+      if (assessment.may_write && wanted !== stored.current) {
+        await store.mutateAsync(rested)
+        stored.current = wanted
+      }
+      return (query.queryFn as (c: typeof context) => Promise<Made>)(context)
+    },
+    placeholderData: (before) => before, // pages stay in sight until those that follow a change are there
+  })
+  return (
+    <Shell
+      title={`${texts.assembly.print}: ${assessment.title}`}
+      crumbs={[
+        { title: texts.assembly.title, to: '/assessments' },
+        { title: assessment.title, to: `/assessments/${assessment.id}` },
+        { title: texts.assembly.print },
+      ]}
+      aside={print.data ? texts.assembly.printing.pages({ n: print.data.pages }) : null}
+      actions={print.data && !print.isFetching ? <Downloads assessment={assessment} asked={asked} print={print.data.id} /> : null}
+    >
+      <div className="flex h-full max-md:flex-col max-md:overflow-y-auto">
+        <PrintForm
+          assessment={assessment}
+          settings={settings}
+          which={papers}
+          set={formSet}
+          chosen={forms.data ?? null}
+          letters={asked.forms}
+          stored={`${assessment.version} ${JSON.stringify(assessment.print)}`}
+          mayWrite={assessment.may_write}
+          onChange={setSettings}
+          onWhich={setPapers}
+          onSet={(next) => set('set', next)}
+          onLetters={(next) => set('forms', next, true)}
+        />
+        <div className="flex min-w-0 flex-1 flex-col">
+          {print.isError ? (
+            <div className="p-4">
+              <Message look="problem">{print.error.message}</Message>
+            </div>
+          ) : null}
+          {print.data && !print.isError ? (
+            <Preview assessment={assessment} settings={settings} print={print.data} isStale={print.isFetching} onChange={setSettings} />
+          ) : print.isError ? null : (
+            <Waiting text={texts.assembly.printing.making} />
+          )}
+        </div>
+      </div>
+    </Shell>
+  )
+}
+
+/** What is taken away is kept as a receipt, so that it can be printed again as it was. */
+function Downloads({ assessment, asked, print }: { assessment: Assessment; asked: Asked; print: string }) {
+  const client = useQueryClient()
+  const tell = useToast()
+  const keep = useMutation({
+    mutationFn: () => keepPrint(assessment.id, print),
+    onSuccess: (receipt) => {
+      client.invalidateQueries({ queryKey: receiptsQuery(assessment.id).queryKey })
+      window.location.assign(`/api/v1/assessments/${assessment.id}/receipts/${receipt.id}`)
+    },
+    onError: (problem) => tell({ text: problem.message, look: 'problem' }),
+  })
+  const fetch = (format: string) =>
+    window.location.assign(`/api/v1/assessments/${assessment.id}/papers?${askedText(asked)}&format=${format}`)
+  return (
+    <>
+      <Menu.Root align="end" button={<Button>{words.documents}</Button>}>
+        {(['docx', 'odt', 'html'] as const).map((format) => (
+          <Menu.Item key={format} onSelect={() => fetch(format)}>
+            {words[format]}
+          </Menu.Item>
+        ))}
+      </Menu.Root>
+      <Button look="primary" aria-disabled={keep.isPending} onClick={() => !keep.isPending && keep.mutate()}>
+        {texts.assembly.printing.fetch}
+      </Button>
+    </>
+  )
+}

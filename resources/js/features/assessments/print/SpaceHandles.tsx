@@ -1,0 +1,84 @@
+import { type PointerEvent, useState } from 'react'
+import type { Assessment, PrintSettings } from '@/api/assembly'
+import { texts } from '@/messages'
+import type { PrintedPlace } from './Preview'
+import { spaceOf, USUAL, withSpace } from './spaces'
+
+const words = texts.assembly.printing
+const MOST = 400
+/** Millimetres of a line of an answer space, and of a page. */
+const LINE = 8.5
+const HEIGHT = { A4: 297, letter: 279.4 }
+
+type Props = {
+  assessment: Assessment
+  settings: PrintSettings
+  places: PrintedPlace[]
+  onChange: (settings: PrintSettings) => void
+}
+
+/** Beside each question of a page: a handle that makes its answer space larger or smaller, by dragging or by the arrow keys. */
+export function SpaceHandles({ assessment, settings, places, onChange }: Props) {
+  return places.map((place) => (
+    <Handle
+      key={place.entry}
+      name={assessment.entries[place.entry]?.title || assessment.entries[place.entry]?.stem || ''}
+      settings={settings}
+      place={place}
+      onChange={onChange}
+    />
+  ))
+}
+
+function Handle({
+  name,
+  settings,
+  place,
+  onChange,
+}: { name: string; settings: PrintSettings; place: PrintedPlace } & Pick<Props, 'onChange'>) {
+  const [begun, setBegun] = useState<{ y: number; lines: number } | null>(null)
+  const entry = place.entry.split(' ')[0] ?? place.entry
+  const space = spaceOf(settings, entry)
+  const lines = space?.lines ?? (space ? USUAL : 0)
+  const set = (next: number) =>
+    onChange(withSpace(settings, entry, { as: space?.as ?? 'lines', lines: Math.min(MOST, Math.max(0, Math.round(next))) }))
+  const drag = (event: PointerEvent<HTMLDivElement>) => {
+    if (!begun) return
+    const page = event.currentTarget.closest<HTMLElement>('[data-page]')?.getBoundingClientRect().height ?? 1
+    const moved = ((event.clientY - begun.y) / page) * HEIGHT[settings.paper === 'letter' ? 'letter' : 'A4']
+    const next = begun.lines + moved / LINE
+    if (Math.round(next) !== lines) set(next)
+  }
+  const label = words.spaceDrag({ what: words.spaceOf({ n: place.label, title: name }) })
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      title={label}
+      aria-valuemin={0}
+      aria-valuemax={MOST}
+      aria-valuenow={lines}
+      aria-orientation="vertical"
+      className="absolute left-0 flex h-7 w-6 cursor-ns-resize touch-none items-center justify-center rounded-ui text-second hover:bg-accent-tint hover:text-accent"
+      style={{ top: `${place.from * 100}%` }}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        setBegun({ y: event.clientY, lines })
+      }}
+      onPointerMove={drag}
+      onPointerUp={() => setBegun(null)}
+      onPointerCancel={() => setBegun(null)}
+      onKeyDown={(event) => {
+        const by = { ArrowUp: -1, ArrowDown: 1, PageUp: -5, PageDown: 5 }[event.key]
+        if (by === undefined) return
+        event.preventDefault()
+        set(lines + by)
+      }}
+    >
+      <svg aria-hidden="true" viewBox="0 0 10 16" className="h-4 w-2.5">
+        <path d="M5 1 9 5H1ZM5 15 1 11h8Z" fill="currentColor" />
+      </svg>
+    </div>
+  )
+}

@@ -281,7 +281,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::get('assessments/{assessment}/reading', [RunController::class, 'reading'])
         ->whereUuid('assessment')
         ->middleware(['throttle:try', HeavyWork::class]);
-    Route::get('assessments/{assessment}/papers', [PrintController::class, 'html'])
+    Route::get('assessments/{assessment}/papers', [PrintController::class, 'file'])
         ->whereUuid('assessment')
         ->middleware(HeavyWork::class);
     Route::put('assessments/{assessment}/print', [PrintController::class, 'settings'])->whereUuid('assessment');

@@ -81,10 +81,14 @@ final readonly class SheetPage
             ];
             $revisions += $asked->entries->revisions();
         }
-        $first = array_values($tests)[0][0];
+        $body = '';
+        foreach ($papers as $i => $paper) {
+            $body .= "<div class=\"paper\" id=\"$paper[id]\">$bodies[$i]</div>";
+        }
 
         return new PrintedDocument(
-            $this->document($first, $papers, $bodies, $whole, $pages),
+            $this->document(array_values($tests)[0][0], $papers, $body, $whole, $pages),
+            $body,
             $papers,
             $revisions,
         );
@@ -187,14 +191,12 @@ final readonly class SheetPage
 
     /**
      * @param  non-empty-list<array{which: PaperKind, form: string|null, id: string, prefix: string, entries: list<string>}>  $papers
-     * @param  list<string>  $bodies
      * @param  list<int>|null  $pages
      */
-    private function document(PrintedTest $test, array $papers, array $bodies, bool $whole, ?array $pages): string
+    private function document(PrintedTest $test, array $papers, string $body, bool $whole, ?array $pages): string
     {
         $settings = $test->settings;
         $title = $test->assessment->title;
-        $body = '';
         $footers = [];
         foreach ($papers as $i => $paper) {
             $named = array_filter([
@@ -207,7 +209,6 @@ final readonly class SheetPage
                 'right' => self::numbered($test, count($papers) === 1, $paper['id'], $pages[$i] ?? null),
                 'columns' => $paper['which'] === PaperKind::Learner ? $settings->columns : 1,
             ];
-            $body .= "<div class=\"paper\" id=\"$paper[id]\">$bodies[$i]</div>";
         }
 
         return View::make('print.sheet', [

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Actions\Assembly\PrintAssessment;
+use App\Actions\Assembly\WriteDocument;
 use App\Http\Files\FileName;
 use App\Http\OpenApi\Operation;
 use App\Infrastructure\PostgresArray;
@@ -85,19 +86,27 @@ final class PrintController
         return new JsonResponse($print->handle($assessment, User::asking($request), $which, $forms, $of));
     }
 
-    #[Operation('Papers as one HTML file with everything in it; which, set and forms as for the screen')]
-    public function html(Request $request, Assessment $assessment, SheetPage $page): Response
+    #[Operation(
+        'Papers as one file: format html (everything in it; the default), or docx or odt, which can be changed; which, set and forms as for '.
+        'the screen',
+    )]
+    public function file(Request $request, Assessment $assessment, SheetPage $page, WriteDocument $write): Response
     {
         Gate::authorize('view', $assessment);
         $which = self::which($request->query('which'));
         [$forms] = self::forms($assessment, $request->query('set'), $request->query('forms'));
-        $html = $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), true, $forms)->html;
+        $format = $request->query('format') ?? 'html';
+        if (! is_string($format) || $format !== 'html' && ! isset(WriteDocument::FORMATS[$format])) {
+            throw Malformed::notOneOf('/format', ['html', ...array_keys(WriteDocument::FORMATS)], $format);
+        }
+        $made = $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), true, $forms);
+        $bytes = $format === 'html' ? $made->html : $write->handle($made->body, $assessment->stored()->language, $format);
         $letters = implode(',', array_map(fn (ChosenForm $one): string => $one->form->letter, $forms));
         $suffix = self::suffix(implode(',', array_column($which, 'value')), $letters);
 
-        return new Response($html, 200, [
-            'Content-Type' => 'text/html; charset=utf-8',
-            'Content-Disposition' => FileName::attachment($assessment->title, $assessment->id, "$suffix.html"),
+        return new Response($bytes, 200, [
+            'Content-Type' => WriteDocument::FORMATS[$format] ?? 'text/html; charset=utf-8',
+            'Content-Disposition' => FileName::attachment($assessment->title, $assessment->id, "$suffix.$format"),
         ]);
     }
 

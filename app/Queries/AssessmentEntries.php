@@ -439,19 +439,11 @@ final readonly class AssessmentEntries
     /** @return array<string, int> question → the revision that is asked here; those that are gone or only here are missing */
     public function revisions(): array
     {
-        $revisions = [];
-        foreach ($this->assessment->picks() as $pick) {
-            $row = $this->rows[$pick->question] ?? null;
-            if ($row !== null && $pick->variation === null) {
-                $revisions[$pick->question] = $pick->follow->revision($row->revision, $row->approved_revision, $pick->revision);
-            }
-        }
-
-        return $revisions;
+        return array_column($this->wanted(), 1, 0);
     }
 
-    /** @return array<string, Question> entry → the question as it is asked here; those that are gone are missing */
-    public function questions(): array
+    /** @return array<string, array{string, int}> entry → the question it follows, and the revision */
+    private function wanted(): array
     {
         $wanted = [];
         foreach ($this->assessment->picks() as $pick) {
@@ -460,6 +452,14 @@ final readonly class AssessmentEntries
                 $wanted[$pick->id] = [$pick->question, $pick->follow->revision($row->revision, $row->approved_revision, $pick->revision)];
             }
         }
+
+        return $wanted;
+    }
+
+    /** @return array<string, Question> entry → the question as it is asked here; those that are gone are missing */
+    public function questions(): array
+    {
+        $wanted = $this->wanted();
         $contents = [];
         foreach (
             DB::select(

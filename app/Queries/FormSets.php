@@ -10,33 +10,30 @@ use App\Models\User;
 use App\Policies\ReadableIds;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Assembly\Draw;
+use WideQuarry\Assembly\Pick;
+use WideQuarry\Assembly\Section;
 use WideQuarry\Forms\Form;
 use WideQuarry\Forms\FormEntry;
 
 /** The forms of an assessment, for one reader: keys of questions they may not read are left out. */
 final readonly class FormSets
 {
-    /** @return list<array<string, mixed>> the newest first */
+    /** @return list<array<mixed>> the newest first, as FormSetRow */
     public static function of(Assessment $assessment): array
     {
-        return array_map(
-            fn (\stdClass $row): array => [
-                'id' => $row->id,
-                'made_at' => $row->made_at,
-                'made_by' => $row->made_by,
-                'seed' => (int) $row->seed,
-                'longest_run' => $row->longest_run,
-                'count' => $row->count,
-            ],
-            DB::select(
-                <<<'SQL'
-                SELECT form_sets.id, to_char(made_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS made_at, users.name AS made_by,
-                    seed, longest_run, jsonb_array_length(made->'forms') AS count
-                FROM form_sets LEFT JOIN users ON users.id = made_by WHERE assessment_id = ? ORDER BY form_sets.made_at DESC, form_sets.id DESC
-                SQL,
-                [$assessment->id],
-            ),
+        /** @var list<\stdClass> $rows */
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT form_sets.id, to_char(made_at AT TIME ZONE 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS"Z"') AS made_at, users.name AS made_by,
+                seed, longest_run, jsonb_array_length(made->'forms') AS count
+            FROM form_sets LEFT JOIN users ON users.id = made_by WHERE assessment_id = ?
+            ORDER BY form_sets.made_at DESC, form_sets.id DESC
+            SQL,
+            [$assessment->id],
         );
+
+        return array_map(fn (\stdClass $row): array => (array) $row, $rows);
     }
 
     /** @return array<string, mixed> */
@@ -55,6 +52,7 @@ final readonly class FormSets
             'id',
         );
         $was = $set->revisions();
+        $isNewer = fn (int $revision, string $id): bool => ($was[$id] ?? $revision) < $revision;
 
         return [
             'id' => $set->id,
@@ -64,7 +62,7 @@ final readonly class FormSets
             'longest_run' => $set->longest_run,
             'forms' => array_map(
                 fn (Form $form): array => [
-                    ...(array) $form->jsonSerialize(),
+                    ...get_object_vars($form->jsonSerialize()),
                     'balance' => (object) $form->balance(),
                     'entries' => array_map(fn (FormEntry $entry): array => self::entry($entry, $now), $form->entries),
                 ],
@@ -72,7 +70,7 @@ final readonly class FormSets
             ),
             'limits' => $made->limits,
             'titles' => (object) array_intersect_key($titles, $now),
-            'changed' => array_keys(array_filter($now, fn (int $revision, string $id): bool => ($was[$id] ?? $revision) < $revision, ARRAY_FILTER_USE_BOTH)),
+            'changed' => array_keys(array_filter($now, $isNewer, ARRAY_FILTER_USE_BOTH)),
             'is_current' => self::isCurrent($set->document(), $assessment->document()),
         ];
     }
@@ -80,22 +78,29 @@ final readonly class FormSets
     /** Whether the assessment still asks what the forms ask, in what may be another order. */
     private static function isCurrent(Document $then, Document $now): bool
     {
-        $asks = fn (Document $one): array => array_map(
-            fn ($entry): array => [$entry->id, isset($entry->question) ? $entry->question : $entry->count],
-            array_merge(...array_map(fn ($section): array => $section->entries, $one->sections), ...[[]]),
-        );
+        $asks = fn (Document $one): array => array_merge(...array_map(
+            fn (Section $section): array => array_map(
+                fn (Pick|Draw $entry): array => [$entry->id, $entry instanceof Pick ? $entry->question : $entry->count],
+                $section->entries,
+            ),
+            $one->sections,
+        ), ...[[]]);
 
         return $asks($then) === $asks($now);
     }
 
     /**
      * @param  array<string, int>  $readable
-     * @return array<string, mixed>
+     * @return array<mixed>
      */
     private static function entry(FormEntry $entry, array $readable): array
     {
-        $shown = (array) $entry->jsonSerialize();
+        $isReadable = isset($readable[$entry->question]);
 
-        return isset($readable[$entry->question]) ? $shown : [...$shown, 'options' => new \stdClass, 'key' => new \stdClass];
+        return [
+            ...get_object_vars($entry->jsonSerialize()),
+            'options' => (object) ($isReadable ? $entry->options : []),
+            'key' => (object) ($isReadable ? $entry->key : []),
+        ];
     }
 }

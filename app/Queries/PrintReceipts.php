@@ -20,15 +20,17 @@ final readonly class PrintReceipts
         FROM print_receipts LEFT JOIN users ON users.id = printed_by WHERE assessment_id = ?
         SQL;
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<array<mixed>> */
     public static function of(Assessment $assessment): array
     {
-        $rows = DB::select(self::SELECT.' ORDER BY print_receipts.printed_at DESC, print_receipts.id DESC LIMIT ?', [$assessment->id, self::MOST]);
+        $newest = ' ORDER BY print_receipts.printed_at DESC, print_receipts.id DESC LIMIT ?';
+        /** @var list<\stdClass> $rows */
+        $rows = DB::select(self::SELECT.$newest, [$assessment->id, self::MOST]);
 
         return array_map(self::shown(...), $rows);
     }
 
-    /** @return array<string, mixed>|null */
+    /** @return array<mixed>|null */
     public static function find(Assessment $assessment, string $id): ?array
     {
         $row = DB::selectOne(self::SELECT.' AND print_receipts.id = ?', [$assessment->id, $id]);
@@ -36,11 +38,12 @@ final readonly class PrintReceipts
         return $row instanceof \stdClass ? self::shown($row) : null;
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<mixed> */
     private static function shown(\stdClass $row): array
     {
+        /** @var object{forms: string, seeds: string, settings: string, revisions: string}&\stdClass $row */
         return [
-            ...(array) $row,
+            ...get_object_vars($row),
             'forms' => $row->forms === '' ? [] : explode(',', $row->forms),
             'seeds' => Json::decode($row->seeds),
             'settings' => Json::decode($row->settings),

@@ -95,6 +95,9 @@ function seams(): array
     $left = ask('POST', '/banks/mine/acts', ['ids' => [$own, $hidden], 'folders' => ['add' => [['Own folder']]]])
         ->assertOk()
         ->json('act'); // the hidden one was left, with its title
+    $formsOf = fn (string $id): string => app(MakeFormSet::class)
+        ->handle(Assessment::query()->findOrFail($id), $world->people['writer'], 2, Seed::of(1), 4)->id;
+    $sets = [$formsOf($assessment), $formsOf($secretTest)];
     DB::table('bank_grants')->where('bank_id', $home->id)->where('user_id', $person->id)->delete();
 
     $typed = $world->typed("Zirkonit exam\n\n1. Zirkonit or slate?\nA. zirkonit\nB. slate\nAnswer: A\n");
@@ -131,6 +134,8 @@ function seams(): array
             'blueprint' => [$blueprint, $secretBlueprint],
             'dispatch' => [$world->dispatch()],
             'print' => [(string) Str::uuid7()],
+            'set' => $sets,
+            'template' => [$world->template()],
             'upload' => [$world->upload()],
             'kind' => ['all'],
             'type' => ['csv'],

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Actions\Assembly\KeepPrint;
+use App\Actions\Assembly\MakeFormSet;
 use App\Actions\Assembly\SaveAssessment;
 use App\Actions\Assembly\SaveBlueprint;
 use App\Actions\Bulk\BeginOperation;
@@ -18,6 +20,7 @@ use App\Actions\SaveRubric;
 use App\Actions\SaveStimulus;
 use App\Actions\Standards\StoreFramework;
 use App\Jobs\WorkOnIntake;
+use App\Models\Assessment;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
@@ -33,6 +36,7 @@ use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Question\Question;
+use WideQuarry\Random\Seed;
 use WideQuarry\Standards\Framework;
 use WideQuarry\Standards\Statement;
 use WideQuarry\Stimulus\Stimulus;
@@ -307,6 +311,33 @@ final class World
         config(['app.demo' => true]);
 
         return "/dispatches/{$this->dispatch()}/deliver";
+    }
+
+    /** Two forms of an assessment. */
+    public function formsPath(): string
+    {
+        $assessment = Assessment::query()->findOrFail($this->assessment());
+        $set = app(MakeFormSet::class)->handle($assessment, $this->people['writer'], 2, Seed::of(1), 4);
+
+        return "/assessments/$assessment->id/forms/$set->id";
+    }
+
+    /** Of a print that was taken away. */
+    public function receiptPath(): string
+    {
+        [$assessment, $print] = array_values(array_diff(explode('/', $this->printPath()), ['', 'assessments', 'prints']));
+        $id = app(KeepPrint::class)->handle(Assessment::query()->findOrFail($assessment), $this->people['writer'], $print);
+
+        return "/assessments/$assessment/receipts/$id";
+    }
+
+    public function template(): string
+    {
+        DB::table('print_templates')->insert([
+            'id' => ($id = (string) Str::uuid7()), 'bank_id' => $this->bank->id, 'title' => "Template $id", 'settings' => '{}',
+        ]);
+
+        return $id;
     }
 
     /** Of a sheet of one page that was printed before. */

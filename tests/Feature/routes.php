@@ -633,6 +633,42 @@ return [
         [401, 404, 404, 404, 404, 404, 404],
         fn (World $w): array => [$w->printPath().'/pages/9', null],
     ],
+    'GET api/v1/assessments/{assessment}/forms' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/forms", null],
+    ],
+    'POST api/v1/assessments/{assessment}/forms' => [
+        [401, 404, 403, 201, 201, 403, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/forms", ['count' => 2, 'seed' => 3]],
+    ],
+    'GET api/v1/assessments/{assessment}/forms/{set}' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => [$w->formsPath(), null],
+    ],
+    'POST api/v1/assessments/{assessment}/prints/{print}/receipts' => [
+        [401, 404, 404, 201, 404, 404, 404],
+        fn (World $w): array => [$w->printPath().'/receipts', null],
+    ],
+    'GET api/v1/assessments/{assessment}/receipts' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ["/assessments/{$w->assessment()}/receipts", null],
+    ],
+    'GET api/v1/assessments/{assessment}/receipts/{receipt}' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => [$w->receiptPath(), null],
+    ],
+    'GET api/v1/banks/{bank}/print-templates' => [
+        [401, 404, 200, 200, 200, 200, 404],
+        fn (World $w): array => ['/banks/rocks/print-templates', null],
+    ],
+    'PUT api/v1/banks/{bank}/print-templates' => [
+        [401, 404, 403, 200, 200, 403, 404],
+        fn (World $w): array => ['/banks/rocks/print-templates', ['title' => 'Exams', 'settings' => ['columns' => 2]]],
+    ],
+    'DELETE api/v1/banks/{bank}/print-templates/{template}' => [
+        [401, 404, 403, 204, 204, 403, 404],
+        fn (World $w): array => ["/banks/rocks/print-templates/{$w->template()}", null],
+    ],
     'POST api/v1/dispatches' => [
         [401, 422, 201, 201, 201, 201, 422],
         fn (World $w): array => ['/dispatches', ['format' => 'pack', 'questions' => [$w->question]]],

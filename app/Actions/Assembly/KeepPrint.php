@@ -20,12 +20,13 @@ final readonly class KeepPrint
     /** @return string|null the receipt; null where this person has no such print */
     public function handle(Assessment $assessment, User $person, string $print): ?string
     {
+        /** @var (object{questions: string, forms: string, form_set_id: string|null}&\stdClass)|null $row */
         $row = DB::table('prints')->where('assessment_id', $assessment->id)->where('id', $print)->where('user_id', $person->id)->first();
         if ($row === null || ! ReadableIds::of($person)->readsAll(PostgresArray::read($row->questions))) {
             return null;
         }
         $settings = SheetPage::settings($assessment);
-        $set = $row->form_set_id === null ? null : FormSet::query()->find($row->form_set_id);
+        $set = $row->form_set_id === null ? null : FormSet::query()->whereKey($row->form_set_id)->first();
         $seeds = $set === null
             ? ['' => $settings->seed->value]
             : array_fill_keys(explode(',', $row->forms), $set->seed);

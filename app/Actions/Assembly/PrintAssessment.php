@@ -90,6 +90,7 @@ final readonly class PrintAssessment
             $there = $mine();
         }
         assert($there !== null);
+        /** @var object{id: string, pages: int, outline: string}&\stdClass $there */
 
         return ['id' => $there->id, 'pages' => $there->pages, 'outline' => Json::decode($there->outline)];
     }

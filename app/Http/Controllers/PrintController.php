@@ -161,13 +161,14 @@ final class PrintController
     {
         Gate::authorize('view', $assessment);
         $row = $this->row($assessment, $print, User::asking($request));
+        /** @var object{sha256: string, which: string, forms: string}&\stdClass $row */
 
         return new Response((string) file_get_contents($files->path($row->sha256)), 200, [
             'Content-Type' => 'application/pdf',
             'Content-Disposition' => FileName::attachment(
                 $assessment->title,
                 $assessment->id,
-                self::suffix((string) $row->which, (string) $row->forms).'.pdf',
+                self::suffix($row->which, $row->forms).'.pdf',
             ),
             'Cache-Control' => 'private, max-age=31536000, immutable',
         ]);

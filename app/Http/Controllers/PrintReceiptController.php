@@ -44,6 +44,7 @@ final class PrintReceiptController
     {
         Gate::authorize('view', $assessment);
         $row = DB::table('print_receipts')->where('assessment_id', $assessment->id)->where('id', $receipt)->first() ?? abort(404);
+        /** @var object{questions: string, sha256: string, title: string, which: string, forms: string}&\stdClass $row */
         abort_unless(ReadableIds::of(User::asking($request))->readsAll(PostgresArray::read($row->questions)), 404);
 
         return new Response((string) file_get_contents($files->path($row->sha256)), 200, [
@@ -51,7 +52,7 @@ final class PrintReceiptController
             'Content-Disposition' => FileName::attachment(
                 $row->title,
                 $assessment->id,
-                PrintController::suffix((string) $row->which, (string) $row->forms).'.pdf',
+                PrintController::suffix($row->which, $row->forms).'.pdf',
             ),
             'Cache-Control' => 'private, max-age=31536000, immutable',
         ]);

@@ -34,7 +34,7 @@ final class PrintTemplateController
         $rows = DB::table('print_templates')->where('bank_id', $bank->id)->orderBy('title')->get(['id', 'title', 'settings']);
 
         return new JsonResponse(['data' => $rows->map(fn (\stdClass $row): array => [
-            'id' => $row->id, 'title' => $row->title, 'settings' => Json::decode($row->settings),
+            'id' => $row->id, 'title' => $row->title, 'settings' => Json::decode(is_string($row->settings) ? $row->settings : '{}'),
         ])->all()]);
     }
 

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Actions\Assembly\MakeFormSet;
 use App\Actions\Assembly\SaveAssessment;
 use App\Actions\Assembly\SaveBlueprint;
 use App\Models\Bank;
@@ -14,6 +15,7 @@ use Illuminate\Support\Str;
 use Tests\Feature\World;
 use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Parts\StandardKinds;
+use WideQuarry\Random\Seed;
 
 /*
  * A person reads a bank of their own and touches a hidden one at every seam there is: a question that lay in their tray and

@@ -27,7 +27,7 @@ function papersOf(array $data, World $world): string
 
     $settings = SheetPage::settings($assessment);
 
-    return app(SheetPage::class)->html($assessment, $world->people['writer'], [PaperKind::Learner], $settings, false);
+    return app(SheetPage::class)->html($assessment, $world->people['writer'], [PaperKind::Learner], $settings, false)->html;
 }
 
 it('is rehearsed as a learner would go through it, and comes to what the entries are worth', function (): void {

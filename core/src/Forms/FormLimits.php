@@ -69,9 +69,9 @@ final class FormLimits
         foreach ($form->entries as $entry) {
             $question = $questions[$entry->drawnEntry()] ?? null;
             if ($question === null) {
-                $this->problems["gone $entry->question"] = Message::of('forms.gone', ['question' => $entry->question]);
+                $this->problems["gone $entry->question"] = Message::of('forms.gone', ['number' => $entry->master ?? 0]);
             } elseif ($question->look($entry->seed) === null) {
-                $this->problems["roll $entry->question"] = Message::of('forms.no-roll', ['name' => $question->question->name()]);
+                $this->problems["roll $entry->question"] = Message::of('forms.no-roll', ['number' => $entry->master ?? 0]);
             }
             if ($before !== null) {
                 $pair = self::pair($before->question, $entry->question);

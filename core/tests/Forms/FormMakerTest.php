@@ -216,13 +216,13 @@ it('says what cannot be met', function (array $options, int $questions, int $cou
     ],
     'a question that is gone' => [
         [formOptions(4)], 1, 1, [['id' => 's1', 'entries' => formEntries(1, 2)]],
-        ['The question 0192f0c4-0000-7000-8000-000000000002 is not there any more.'],
+        ['Question 2 is not there any more.'],
     ],
     'values that cannot be rolled' => [
         [formOptions(4), [], ['title' => 'Slope', 'variables' => ['list' => [
             ['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '9'],
         ], 'conditions' => ['a > 10']]]], 1, 1, [['id' => 's1', 'entries' => formEntries(1, 1)]],
-        ['The values of “Slope” could not be rolled.'],
+        ['The values of question 1 could not be rolled.'],
     ],
 ]);
 

@@ -534,7 +534,6 @@ export type Messages = {
         notes: string
         contents: string
       } & Record<string, string>
-      school: string
       fields: {
         name: string
         date: string
@@ -562,7 +561,6 @@ export type Messages = {
       fetch: string
       pages: (values: { n: number }) => string
       together: string
-      fetchHtml: string
       spaceOfEach: string
       spaceAbout: string
       spaceOf: (values: { n: number; title: Words }) => string
@@ -588,9 +586,7 @@ export type Messages = {
         keep: (values: { seed: Words }) => string
         keepOf: (values: { seed: Words; n: number }) => string
         nothing: string
-        onPaper: string
       }
-      standardsOnPaper: string
     }
     othersHidden: (values: { n: number }) => string
     alignedTo: string

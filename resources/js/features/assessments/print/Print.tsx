@@ -109,10 +109,7 @@ function Downloads({ assessment, asked, print }: { assessment: Assessment; asked
   const tell = useToast()
   const keep = useMutation({
     mutationFn: () => keepPrint(assessment.id, print),
-    onSuccess: (receipt) => {
-      client.invalidateQueries({ queryKey: receiptsQuery(assessment.id).queryKey })
-      window.location.assign(`/api/v1/assessments/${assessment.id}/receipts/${receipt.id}`)
-    },
+    onSuccess: () => client.invalidateQueries({ queryKey: receiptsQuery(assessment.id).queryKey }),
     onError: (problem) => tell({ text: problem.message, look: 'problem' }),
   })
   const fetch = (format: string) =>
@@ -126,9 +123,13 @@ function Downloads({ assessment, asked, print }: { assessment: Assessment; asked
           </Menu.Item>
         ))}
       </Menu.Root>
-      <Button look="primary" aria-disabled={keep.isPending} onClick={() => !keep.isPending && keep.mutate()}>
+      <a
+        href={`/api/v1/assessments/${assessment.id}/prints/${print}`}
+        className="inline-flex min-h-8 items-center rounded-ui border border-accent bg-accent px-3 font-semibold text-on-accent hover:brightness-110"
+        onClick={() => keep.mutate()}
+      >
         {texts.assembly.printing.fetch}
-      </Button>
+      </a>
     </>
   )
 }

@@ -255,6 +255,7 @@ final class DemoSeeder extends Seeder
                 );
             }
             $this->drawn($save, $people['orla']);
+            app(DemoForms::class)->seed($people['orla']);
             app(DemoBlueprints::class)->run($people['orla']);
             // something to look at in a review at once
             $read->handle(

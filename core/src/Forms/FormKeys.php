@@ -14,8 +14,8 @@ use WideQuarry\Random\Seed;
  */
 final readonly class FormKeys
 {
-    /** So many keys are placed in all tries together. */
-    private const WORK = 4000;
+    /** So many steps are taken in all tries together, a second or less. */
+    private const WORK = 1_000_000;
 
     private const MOST_TRIES = 60;
 
@@ -29,7 +29,8 @@ final readonly class FormKeys
      */
     public function places(array $forms): array
     {
-        $tries = max(2, min(self::MOST_TRIES, intdiv(self::WORK, max(1, array_sum(array_map(count(...), $forms))))));
+        $effort = array_sum(array_map(fn (array $keys): int => $this->balance($keys, [], [], '')->effort(), $forms));
+        $tries = max(1, min(self::MOST_TRIES, intdiv(self::WORK, max(1, $effort))));
         $least = $this->least($forms);
         [$cost, $best] = $this->tried($forms, 0);
         for ($try = 1; $try < $tries && $cost !== $least; $try++) {
@@ -51,9 +52,7 @@ final readonly class FormKeys
         $used = $before = $found = [];
         $cost = [0, 0, 0];
         foreach ($forms as $i => $keys) {
-            $questions = array_map(fn (array $key): array => ['places' => $key['places'], 'used' => $used[$key['of']] ?? []], $keys);
-            $stream = $this->settings->seed->stream('form keys', "$i|$try");
-            $found[] = $places = (new KeyBalance($questions, $this->settings->longestRun, $stream, $before))->places();
+            $found[] = $places = $this->balance($keys, $used, $before, "$i|$try")->places();
             $cost[0] += array_sum(KeyBalance::runs($places, $this->settings->longestRun));
             $cost[1] += KeyBalance::unevenness($places);
             foreach ($places as $at => $place) {
@@ -65,6 +64,18 @@ final readonly class FormKeys
         }
 
         return [$cost, $found];
+    }
+
+    /**
+     * @param  list<Key>  $keys
+     * @param  array<string, array<int, int>>  $used  of → place → times
+     * @param  array<int, int>  $before  place → times
+     */
+    private function balance(array $keys, array $used, array $before, string $name): KeyBalance
+    {
+        $questions = array_map(fn (array $key): array => ['places' => $key['places'], 'used' => $used[$key['of']] ?? []], $keys);
+
+        return new KeyBalance($questions, $this->settings->longestRun, $this->settings->seed->stream('form keys', $name), $before);
     }
 
     /**

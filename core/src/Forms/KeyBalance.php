@@ -19,7 +19,10 @@ use WideQuarry\Random\Stream;
  */
 final class KeyBalance
 {
-    private const STATES = 12_000;
+    private const STATES = 4000;
+
+    /** More places than these do not fit into the number of a state; up to 63 questions do. */
+    private const PACKED = 6;
 
     private const ROUNDS = 200;
 
@@ -57,7 +60,7 @@ final class KeyBalance
             return [];
         }
 
-        return $this->states() <= $this->most ? $this->exactly() : $this->repaired($this->shared());
+        return $this->isExact() ? $this->exactly() : $this->repaired($this->shared());
     }
 
     /**
@@ -103,24 +106,44 @@ final class KeyBalance
         return $shares * $this->places * min($this->longest, count($this->questions));
     }
 
-    /** @return list<int> */
+    /** About how many steps finding the places takes. */
+    public function effort(): int
+    {
+        $count = count($this->questions);
+
+        return (int) ($this->isExact() ? $this->states() * $count : $count * $count * $this->places);
+    }
+
+    private function isExact(): bool
+    {
+        return $this->places <= self::PACKED && $this->states() <= $this->most;
+    }
+
+    /**
+     * Every state, layer by layer. A state is one number: how often each place was used, six bits for each, then the last place, then the
+     * length of its run.
+     *
+     * @return list<int>
+     */
     private function exactly(): array
     {
+        $lengths = min($this->longest, count($this->questions)) + 1;
         // state → [runs too long, repeats, shares, place, run, state before it]
-        $layers = [['' => [0, 0, array_fill(0, $this->places, 0), -1, 0, '']]];
+        $layers = [[0 => [0, 0, 0, -1, 0, 0]]];
         foreach ($this->questions as $question) {
             $next = [];
             $places = $this->stream->shuffled($question['places']);
             foreach ($layers[count($layers) - 1] as $state => [$tooLong, $repeats, $shares, $last, $run]) {
                 foreach ($places as $place) {
                     $length = $place === $last ? $run + 1 : 1;
-                    $cost = [$tooLong + ($length > $this->longest ? 1 : 0), $repeats + ($question['used'][$place] ?? 0)];
+                    $long = $tooLong + ($length > $this->longest ? 1 : 0);
+                    $again = $repeats + ($question['used'][$place] ?? 0);
                     $length = min($length, $this->longest);
-                    $now = $shares;
-                    $now[$place]++;
-                    $key = implode(',', $now)."|$place|$length";
-                    if (! isset($next[$key]) || $cost < [$next[$key][0], $next[$key][1]]) {
-                        $next[$key] = [...$cost, $now, $place, $length, (string) $state];
+                    $now = $shares + (1 << 6 * $place);
+                    $key = ($now * $this->places + $place) * $lengths + min($length, $lengths - 1);
+                    $there = $next[$key] ?? null;
+                    if ($there === null || $long < $there[0] || $long === $there[0] && $again < $there[1]) {
+                        $next[$key] = [$long, $again, $now, $place, $length, $state];
                     }
                 }
             }
@@ -131,20 +154,23 @@ final class KeyBalance
     }
 
     /**
-     * @param  non-empty-list<array<string, array{int, int, array<int, int>, int, int, string}>>  $layers
+     * @param  non-empty-list<array<int, array{int, int, int, int, int, int}>>  $layers
      * @return list<int>
      */
     private function walkedBack(array $layers): array
     {
         $best = null;
-        $state = '';
+        $state = 0;
         foreach ($layers[count($layers) - 1] as $key => [$tooLong, $repeats, $shares]) {
-            $uneven = array_sum(array_map(fn (int $times): int => $times ** 2, $shares));
-            $weigh = fn (int $times, int $place): int => $times * $this->before[$place];
-            $seldom = array_sum(array_map($weigh, $shares, array_keys($shares)));
+            $uneven = $seldom = 0;
+            for ($place = 0; $place < $this->places; $place++) {
+                $times = $shares >> 6 * $place & 63;
+                $uneven += $times ** 2;
+                $seldom += $times * $this->before[$place];
+            }
             $cost = [$tooLong, $uneven, $repeats, $seldom];
             if ($best === null || $cost < $best) {
-                [$best, $state] = [$cost, (string) $key];
+                [$best, $state] = [$cost, $key];
             }
         }
         $places = [];

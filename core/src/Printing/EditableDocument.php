@@ -63,7 +63,9 @@ final class EditableDocument
     private function simplify(): void
     {
         foreach (['//*[@hidden]', $this->with('end')] as $gone) {
-            $this->each($gone, fn (\DOMElement $one): mixed => $one->remove());
+            $this->each($gone, function (\DOMElement $one): void {
+                $one->remove();
+            });
         }
         foreach ($this->all($this->with('paper')) as $i => $paper) {
             if ($i > 0) {
@@ -102,7 +104,7 @@ final class EditableDocument
         $list = null;
         $next = null;
         foreach ($this->all('//article[h3]') as $article) {
-            $label = rtrim(trim($this->first($article, 'h3')?->textContent ?? ''), '.');
+            $label = rtrim(trim($this->first($article, 'h3')->textContent ?? ''), '.');
             $this->first($article, 'h3')?->remove();
             $follows = $list !== null && $article->previousElementSibling === $list && $next === $label;
             if (! ctype_digit($label)) {
@@ -116,7 +118,6 @@ final class EditableDocument
                 $list->setAttribute('start', $label);
                 $article->parentNode?->insertBefore($list, $article);
             }
-            assert($list !== null);
             $item = $this->dom->createElement('li');
             $this->fill($item, $article);
             $list->appendChild($item);
@@ -128,7 +129,7 @@ final class EditableDocument
     /** What is asked, and behind its first paragraph what it is worth. */
     private function fill(\DOMElement $into, \DOMElement $article): void
     {
-        $points = trim($this->first($article, '*['.self::has('points').']')?->textContent ?? '');
+        $points = trim($this->first($article, '*['.self::has('points').']')->textContent ?? '');
         $asked = $this->first($article, 'div') ?? $article;
         foreach (iterator_to_array($asked->childNodes) as $node) {
             $into->appendChild($node);
@@ -162,7 +163,7 @@ final class EditableDocument
     /** Options become a list with the labels they have. */
     private function options(\DOMElement $list): void
     {
-        $first = rtrim(trim($this->first($list, 'li/span['.self::has('letter').']')?->textContent ?? ''), '.');
+        $first = rtrim(trim($this->first($list, 'li/span['.self::has('letter').']')->textContent ?? ''), '.');
         $type = self::LIST_TYPES[$first] ?? null;
         $into = $this->dom->createElement($type === null ? 'ul' : 'ol');
         if ($type !== null) {
@@ -205,7 +206,7 @@ final class EditableDocument
         $table = $this->dom->createElement('table');
         foreach ($this->within($rows, 'div['.self::has('row').']') as $row) {
             $line = $this->dom->createElement('tr');
-            $this->cell($line, $this->first($row, 'span['.self::has('number').']')?->textContent ?? '');
+            $this->cell($line, $this->first($row, 'span['.self::has('number').']')->textContent ?? '');
             $said = [];
             foreach ($this->within($row, 'span/span['.self::has('line').']') as $one) {
                 $letters = array_map(
@@ -214,7 +215,7 @@ final class EditableDocument
                 );
                 $said[] = $letters === [] ? trim($one->textContent) : implode('   ', $letters);
             }
-            $this->cell($line, $said === [] ? trim($this->first($row, 'span['.self::has('lines').']')?->textContent ?? '') : implode('; ', $said));
+            $this->cell($line, $said === [] ? trim($this->first($row, 'span['.self::has('lines').']')->textContent ?? '') : implode('; ', $said));
             $table->appendChild($line);
         }
         $this->replace($rows, $table);

@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\View;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
+use WideQuarry\Printing\Paper;
 use WideQuarry\Printing\PaperKind;
 use WideQuarry\Printing\PrintedQuestion;
 use WideQuarry\Printing\PrintedStimulus;
@@ -214,7 +215,7 @@ final readonly class SheetPage
         return View::make('print.sheet', [
             'title' => $title,
             'footers' => $footers,
-            'language' => $test->assessment->language,
+            'language' => Paper::language($test->assessment->language),
             'body' => $body.($whole ? self::targets($papers) : ''),
             'fonts' => array_map(
                 fn (array $font): array => [

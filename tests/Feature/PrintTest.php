@@ -291,3 +291,54 @@ it('rolls each question for itself, keeps a roll, and says on paper which it is'
     expect($html)->toContain('Number '.$first[0]['values']['a'])->toContain('Number '.$second[1]['values']['b'])
         ->toContain('Roll 3.')->toContain('Roll 4.');
 });
+
+it('keeps everything on the page: large pictures, wide tables, long words, options and formulas, and what is read from the right', function (): void {
+    $world = new World;
+    $png = (string) shell_exec('printf "<svg xmlns=\'http://www.w3.org/2000/svg\' width=\'4000\' height=\'9000\'><rect width=\'4000\' height=\'9000\' fill=\'red\'/></svg>" > /tmp/q.svg '.
+        '&& vips svgload /tmp/q.svg /tmp/q.png --scale 0.3 && cat /tmp/q.png && rm -f /tmp/q.svg /tmp/q.png');
+    app(MediaStore::class)->put($world->bank->id, Medium::of('m-tall', 'image/png', 'tall.png', $png));
+    $cells = fn (string $tag, string $mark): string => implode('', array_map(fn (int $i): string => "<$tag>$mark$i</$tag>", range(1, 40)));
+    $long = str_repeat('Conglomerate is a rock of rounded pebbles. ', 160);
+    $sum = implode('<mo>+</mo>', array_map(fn (int $i): string => "<mi>x</mi><mn>$i</mn>", range(10, 60)));
+    $choice = fn (array $texts): array => ['parts' => [[
+        'id' => 'p1', 'kind' => 'choice', 'points' => 1,
+        'settings' => ['options' => array_map(fn (string $text, int $i): array => ['id' => "o$i", 'html' => $text], $texts, array_keys($texts))],
+        'key' => ['rules' => [['id' => 'r1', 'on' => 'o0', 'credit' => '1']]],
+    ]]];
+    $ids = [
+        $world->add('Picture', '<p>See</p><img data-media="m-tall" alt="A tall section"/><div data-part="p1"></div>'),
+        $world->add('Table', "<table><tbody><tr>{$cells('td', 'c')}</tr></tbody></table><div data-part=\"p1\"></div>"),
+        $world->add('Word', '<p>'.str_repeat('schist', 50).'</p><div data-part="p1"></div>', $choice([str_repeat('gneiss', 50), 'no'])),
+        $world->add('Option', '<p>Which?</p><div data-part="p1"></div>', $choice([$long.'Ends here.', 'no'])),
+        $world->add('Formula', "<p><math><mrow>$sum</mrow></math></p><div data-part=\"p1\"></div>"),
+        $world->add('Arabic', '<p>ما هذا الصخر؟</p><div data-part="p1"></div>', ['language' => 'ar']),
+        $world->add('Values', '<p>Slope {{a}}?</p><div data-part="p1"></div>', ['variables' => [
+            'list' => [['name' => 'a', 'kind' => 'integer', 'from' => '1', 'to' => '9']], 'conditions' => ['a > 10'],
+        ]]),
+    ];
+    $this->actingAs($world->people['writer']);
+    $id = ask('POST', '/assessments', ['title' => 'Hard to print', 'bank' => 'rocks', 'questions' => $ids])->json('data.id');
+    foreach ([1, 2] as $columns) {
+        ask('PUT', "/assessments/$id/print", ['settings' => ['columns' => $columns]])->assertStatus(204);
+        $made = ask('POST', "/assessments/$id/prints", ['which' => 'learner'])->assertOk()->json();
+        $pdf = app(FileStore::class)->path((string) DB::table('prints')->where('id', $made['id'])->value('sha256'));
+        $boxes = Process::run(['pdftotext', '-bbox', $pdf, '-'])->output();
+        preg_match_all('~xMin="([\d.-]+)" yMin="[\d.-]+" xMax="([\d.]+)" yMax="([\d.]+)">([^<]*)<~', $boxes, $words, PREG_SET_ORDER);
+        foreach ($words as [, $left, $right, $bottom, $word]) {
+            expect((float) $left)->toBeGreaterThan(20.0, $word)
+                ->and((float) $right)->toBeLessThan(595.0 - 20.0, $word)
+                ->and((float) $bottom)->toBeLessThan(842.0 - 10.0, $word);
+        }
+        $text = Process::run(['pdftotext', $columns === 1 ? '-layout' : '-raw', $pdf, '-'])->output();
+        expect(preg_replace('/\s+/', '', $text))->toContain('Endshere.', 'c40', 'cannotbeshownyet', str_repeat('schist', 3), str_repeat('gneiss', 3));
+        // and nothing lies over anything else: the question after the long option begins below it
+        if ($columns === 1) {
+            expect($text)->toMatch('/Ends here\.[\s\S]*^ *5\. /m');
+        }
+        expect(Process::run(['pdfimages', '-list', $pdf])->output())->toContain('image');
+        // the option of two pages is told
+        $split = array_filter($made['outline'][0]['entries'], fn (array $entry): bool => $entry['to'] > $entry['page']);
+        expect(array_column($split, 'entry'))->toContain(ask('GET', "/assessments/$id")->json('data.content.sections.0.entries.3.id'));
+    }
+    expect(ask('GET', "/assessments/$id/sheet?which=learner")->json('html'))->toContain('lang="ar" dir="rtl"');
+});

@@ -16,6 +16,14 @@ final readonly class Paper
 {
     private const VOID = ['br', 'img', 'hr', 'col', 'wbr'];
 
+    /** Scripts that are written from right to left, by the language that is (BCP 47). */
+    private const FROM_RIGHT = ['ar', 'arc', 'dv', 'fa', 'he', 'ps', 'sd', 'ug', 'ur', 'yi'];
+
+    /** So many signs of a formula fit on a line of one column; longer ones are set smaller, down to a third. */
+    private const FORMULA = 64;
+
+    private const SMALLEST = 0.33;
+
     /** Elements that paper can only name. */
     private const HEARD = ['audio', 'video'];
 
@@ -48,6 +56,14 @@ final readonly class Paper
     public static function text(string $text): string
     {
         return htmlspecialchars($text, ENT_QUOTES | ENT_SUBSTITUTE);
+    }
+
+    /** The language of what follows, and its direction where that is from the right, as attributes. */
+    public static function language(string $language): string
+    {
+        $isFromRight = in_array(strtolower(explode('-', $language)[0]), self::FROM_RIGHT, true);
+
+        return ' lang="'.self::text($language).'"'.($isFromRight ? ' dir="rtl"' : '');
     }
 
     /** A line to write on, so wide. @param  float  $em  of the question's type */
@@ -126,10 +142,45 @@ final readonly class Paper
         $written .= match (true) {
             is_string($attributes['data-align'] ?? null) => ' class="align-'.self::text($attributes['data-align']).'"',
             is_string($attributes['data-colwidth'] ?? null) => ' style="width:'.(int) $attributes['data-colwidth'].'px"',
+            $name === 'math' => $this->formula($children),
             default => '',
         };
 
         return in_array($name, self::VOID, true) ? "<$name$written>" : "<$name$written>".$this->html($children, $parts)."</$name>";
+    }
+
+    /**
+     * A formula does not break at the end of a line, so one that is too long is set smaller.
+     *
+     * @param  list<Node>  $children
+     */
+    private function formula(array $children): string
+    {
+        $share = self::FORMULA / $this->settings->columns / max(1, self::signs($children));
+
+        return $share >= 1 ? '' : ' style="font-size:'.number_format(max(self::SMALLEST, $share), 2, '.', '').'em"';
+    }
+
+    /**
+     * Signs beside one another: a fraction counts with its longer half.
+     *
+     * @param  array<int, mixed>  $nodes
+     */
+    private static function signs(array $nodes): int
+    {
+        $signs = 0;
+        foreach ($nodes as $node) {
+            if (is_string($node)) {
+                $signs += mb_strlen(trim($node));
+            } elseif (is_array($node)) {
+                $inside = array_slice($node, 2);
+                $signs += in_array($node[0], ['mfrac', 'mover', 'munder', 'munderover', 'mtable'], true)
+                    ? max([0, ...array_map(fn (mixed $one): int => self::signs([$one]), $inside)])
+                    : self::signs($inside);
+            }
+        }
+
+        return $signs;
     }
 
     /** @param  array<mixed>  $attributes */

@@ -168,9 +168,9 @@ final readonly class Sheet
 
         return '<article class="page" id="'.
             Paper::text($test->id($item->entry)).
-            '" lang="'.
-            Paper::text($item->question->language).
-            "\">$html</article>";
+            '"'.
+            Paper::language($item->question->language).
+            ">$html</article>";
     }
 
     /**
@@ -185,9 +185,9 @@ final readonly class Sheet
             $shared = $item->stimuli[$id];
             $title = $shared->title === '' ? '' : '<p class="stimulus-title">'.Paper::text($shared->title).'</p>';
             $html .=
-                '<aside class="stimulus'.($test->settings->stimuli === 'facing' ? ' facing' : '').'" lang="'.
-                Paper::text($shared->language).
-                '">'.self::for($test, $first, $last).$title.
+                '<aside class="stimulus'.($test->settings->stimuli === 'facing' ? ' facing' : '').'"'.
+                Paper::language($shared->language).
+                '>'.self::for($test, $first, $last).$title.
                 (new Paper($test->settings, $shared->media))->html(Tree::of($shared->html)).
                 '</aside>';
         }
@@ -386,9 +386,9 @@ final readonly class Sheet
             Paper::text($test->id($item->entry)).
             '"><h3 class="number">'.
             Paper::text($test->label($item->entry)).
-            '.</h3><div class="asked" lang="'.
-            Paper::text($item->question->language ?? 'und').
-            "\">$html$after<span class=\"end\" id=\"".
+            '.</h3><div class="asked"'.
+            Paper::language($item->question->language ?? 'und').
+            ">$html$after<span class=\"end\" id=\"".
             Paper::text($test->id($item->entry)).
             "-end\"></span></div>$margin</article>";
     }

@@ -2,7 +2,7 @@
 
 import { queryOptions } from '@tanstack/react-query'
 import type { PrintSettings } from './assembly'
-import { call } from './client'
+import { ApiProblem, call } from './client'
 import type * as schema from './schema'
 
 export type FormSet = schema.FormSet
@@ -40,15 +40,20 @@ export const askedText = ({ which, set, forms }: Asked) => new URLSearchParams({
 export const printQuery = (assessment: string, asked: Asked, version: number, print: string) =>
   queryOptions({
     queryKey: ['assessment', assessment, 'print', asked, version, print],
-    queryFn: async () =>
+    queryFn: async ({ signal }) =>
       (
-        await call<Print>('POST', `/assessments/${assessment}/prints`, {
-          which: asked.which,
-          ...(asked.set ? { set: asked.set, forms: asked.forms } : {}),
-        })
+        await call<Print>(
+          'POST',
+          `/assessments/${assessment}/prints`,
+          { which: asked.which, ...(asked.set ? { set: asked.set, forms: asked.forms } : {}) },
+          {},
+          { signal },
+        )
       ).body,
     staleTime: Number.POSITIVE_INFINITY,
-    retry: false,
+    // others of one's own are still being printed: those of a minute ago are done soon
+    retry: (times, problem) => problem instanceof ApiProblem && problem.status === 429 && times < 15,
+    retryDelay: 2000,
   })
 
 export const keepPrint = async (assessment: string, print: string) =>

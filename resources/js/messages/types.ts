@@ -2690,26 +2690,18 @@ export type Messages = {
       points: string
       minutes: string
       difficulty: string
-      keys: string
       unknown: string
       table: string
       tableAbout: string
       question: string
       hidden: string
-      numberAndKey: (values: { number: Words; key: Words }) => string
-      number: (values: { number: Words }) => string
-      same: (values: { value: Words }) => string
-      drawn: (values: { title: Words }) => string
-      noDraw: string
       csv: string
     }
     print: {
       of: string
       master: string
       forms: (values: { at: Words }) => string
-      all: string
       makeForms: string
-      noForms: string
       school: string
       course: string
       aids: string
@@ -2725,23 +2717,23 @@ export type Messages = {
       pointsAts: {
         margin: string
         after: string
-      }
+      } & Record<string, string>
       look: string
       looks: {
         usual: string
         reading: string
         contrast: string
-      }
+      } & Record<string, string>
       font: string
       fonts: {
         serif: string
         sans: string
-      }
+      } & Record<string, string>
       numbering: string
       numberings: {
         through: string
         section: string
-      }
+      } & Record<string, string>
       prefix: string
       prefixHint: string
       stimuli: string
@@ -2749,7 +2741,7 @@ export type Messages = {
         once: string
         each: string
         facing: string
-      }
+      } & Record<string, string>
       language: string
       languages: {
         '': string
@@ -2761,7 +2753,7 @@ export type Messages = {
         nl: string
         pl: string
         pt: string
-      }
+      } & Record<string, string>
       byHand: string
       wordNames: {
         name: string
@@ -2777,7 +2769,7 @@ export type Messages = {
         section: string
         fill: string
         written: string
-      }
+      } & Record<string, string>
       roll: string
       standards: string
       difficulty: string
@@ -2788,21 +2780,16 @@ export type Messages = {
       goTo: (values: { n: number; what: Words }) => string
       questionsOf: string
       where: (values: { label: Words; page: number }) => string
-      warnings: string
       split: (values: { n: Words; paper: Words; from: number; to: number }) => string
-      download: string
       pdf: string
       html: string
       docx: string
       odt: string
-      keeping: string
       receipts: string
       noReceipts: string
       receipt: (values: { what: Words; pages: number }) => string
       receiptAt: (values: { at: Words; by: Words }) => string
-      getAgain: (values: { what: Words; at: Words }) => string
       versions: (values: { n: number }) => string
-      templates: string
       template: string
       noTemplate: string
       keep: string

@@ -1,5 +1,5 @@
 <!doctype html>
-<html lang="{{ $language }}">
+<html{!! $language !!}>
 <head>
 <meta charset="utf-8">
 <meta http-equiv="Content-Security-Policy" content="default-src 'none'; style-src 'unsafe-inline'; img-src {{ $images }}; font-src {{ $fontsFrom }}">
@@ -14,7 +14,7 @@
   @@bottom-left { content: {!! $footer['left'] !!}; font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: {{ $settings->look === 'contrast' ? '#000' : '#444' }}; }
   @@bottom-right { content: {!! $footer['right'] !!}; font: 8.5pt 'Atkinson Hyperlegible Next', sans-serif; color: {{ $settings->look === 'contrast' ? '#000' : '#444' }}; }
 }
-#{{ $footer['page'] }} { page: {{ $footer['page'] }}; } #{{ $footer['page'] }} .questions { columns: {{ $footer['columns'] }}; }
+#{{ $footer['page'] }} { page: {{ $footer['page'] }}; } @if ($footer['columns'] > 1) #{{ $footer['page'] }} .questions { columns: {{ $footer['columns'] }}; } @endif
 @endforeach
 * { box-sizing: border-box; }
 html { font: {{ $settings->size === 'large' ? '15pt/1.5' : '11.5pt/1.42' }} {!! $settings->font === 'sans' ? "'Atkinson Hyperlegible Next', sans-serif" : "'Source Serif 4', 'STIX Two Text', serif" !!}; color: #000; orphans: 2; widows: 2; }
@@ -65,10 +65,14 @@ hr { border: 0; border-top: 0.5pt solid #666; margin: 3mm 0; }
 caption { text-align: left; font-size: 0.88em; padding-bottom: 1mm; }
 .viewed { display: inline-block; overflow: hidden; max-width: 100%; vertical-align: bottom; }
 .viewed img { display: block; max-width: none; max-height: none; }
-table { border-collapse: collapse; max-width: 100%; } td, th { border: 0.5pt solid #666; padding: 1mm 2mm; }
+table { border-collapse: collapse; max-width: 100%; } td, th { border: 0.5pt solid #666; padding: 1mm 2mm; overflow-wrap: anywhere; }
+{{-- a table of many columns is set smaller, so that it stays on the page --}}
+table:has(tr > :nth-child(9)) { font-size: 0.82em; } table:has(tr > :nth-child(9)) :is(td, th) { padding: 0.6mm 1mm; }
+table:has(tr > :nth-child(17)) { font-size: 0.62em; } table:has(tr > :nth-child(17)) :is(td, th) { padding: 0.3mm 0.4mm; }
+table:has(tr > :nth-child(29)) { font-size: 0.46em; } table:has(tr > :nth-child(29)) :is(td, th) { padding: 0.2mm; }
 .options { list-style: none; padding: 0; display: grid; grid-template-columns: repeat(var(--columns), minmax(0, 1fr)); gap: {{ 1.4 * $room }}mm 4mm; }
-.options li { display: flex; gap: 0.45em; break-inside: avoid; }
-.options .option > p { margin: 0; }
+.options li { display: flex; gap: 0.45em; break-inside: avoid; } .options .long { break-inside: auto; }
+.options .option { min-width: 0; overflow-wrap: anywhere; } .options .option > p { margin: 0; }
 .box { flex: none; width: 0.85em; height: 0.85em; border: 0.7pt solid #000; margin-top: 0.28em; }
 .letter { flex: none; font-weight: 600; }
 .gap { display: inline-block; border-bottom: 0.6pt solid #000; height: {{ 1.15 + 0.35 * $room }}em; vertical-align: baseline; max-width: 100%; }

@@ -15,6 +15,9 @@ final class PrintedChoice
     /** Letters of the longest option up to which so many columns stand beside one another on a page. */
     private const COLUMNS = [4 => 12, 3 => 18, 2 => 34];
 
+    /** Letters of an option, in one column, from which on it may run over a page: browsers lay one that may not over what follows. */
+    private const LONG = 1500;
+
     /** @param  array<mixed>  $presented */
     public function part(array $presented, Paper $paper): string
     {
@@ -23,7 +26,7 @@ final class PrintedChoice
         foreach ($options as $i => $option) {
             $label = self::label($presented, $i);
             $html .=
-                '<li><span class="box"></span>'.
+                '<li'.(self::length($option['body']) > self::LONG / $paper->settings->columns ? ' class="long"' : '').'><span class="box"></span>'.
                 ($label === '' ? '' : "<span class=\"letter\">$label</span>").
                 '<span class="option">'.
                 $paper->html($option['body']).

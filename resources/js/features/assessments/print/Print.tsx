@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import { type Assessment, assessmentQuery, type PrintSettings, setPrint } from '@/api/assembly'
 import { type Asked, askedText, formSetQuery, keepPrint, type Print as Made, printQuery, receiptsQuery } from '@/api/paper'
@@ -36,11 +36,13 @@ function Pages({ assessment }: { assessment: Assessment }) {
   const rested = useDebouncedValue(settings, 400)
   const formSet = address.get('set') ?? ''
   const forms = useQuery({ ...formSetQuery(assessment.id, formSet), enabled: formSet !== '' })
-  const asked: Asked = {
-    which: papers.filter((one) => formSet !== '' || one !== 'keys').join(',') || 'learner',
-    set: formSet,
-    forms: address.get('forms') ?? '',
-  }
+  const letters = address.get('forms') ?? ''
+  const which = papers.filter((one) => formSet !== '' || one !== 'keys').join(',') || 'learner'
+  // several ticks in a row are one wish
+  const asked: Asked = useDebouncedValue(
+    useMemo(() => ({ which, set: formSet, forms: letters }), [which, formSet, letters]),
+    600,
+  )
   const store = useMutation({
     mutationFn: (next: PrintSettings) => setPrint(assessment.id, next),
     onSuccess: (_, next) => client.setQueryData(assessmentQuery(assessment.id).queryKey, (now) => (now ? { ...now, print: next } : now)),
@@ -78,7 +80,7 @@ function Pages({ assessment }: { assessment: Assessment }) {
           which={papers}
           set={formSet}
           chosen={forms.data ?? null}
-          letters={asked.forms}
+          letters={letters}
           stored={`${assessment.version} ${JSON.stringify(assessment.print)}`}
           mayWrite={assessment.may_write}
           onChange={setSettings}

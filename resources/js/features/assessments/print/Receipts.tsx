@@ -18,11 +18,7 @@ export function Receipts({ assessment }: { assessment: string }) {
       <ul className="flex flex-col gap-2 pt-2">
         {receipts.data?.map((one) => (
           <li key={one.id} className="flex flex-col border-hairline border-b pb-1.5">
-            <a
-              className="text-accent underline"
-              href={`/api/v1/assessments/${assessment}/receipts/${one.id}`}
-              aria-label={words.getAgain({ what: said(one), at: moment(one.printed_at) })}
-            >
+            <a className="text-accent underline" href={`/api/v1/assessments/${assessment}/receipts/${one.id}`}>
               {words.receipt({ what: said(one), pages: one.pages })}
             </a>
             <span className="text-caption text-second">

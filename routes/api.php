@@ -289,6 +289,7 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
     Route::post('assessments/{assessment}/prints', [PrintController::class, 'store'])
         ->whereUuid('assessment')
         ->middleware(['throttle:give', HeavyWork::class]);
+    Route::get('assessments/{assessment}/print-orders/{order}', [PrintController::class, 'ordered'])->whereUuid(['assessment', 'order']);
     Route::get('assessments/{assessment}/prints/{print}', [PrintController::class, 'pdf'])->whereUuid(['assessment', 'print']);
     Route::get('assessments/{assessment}/prints/{print}/pages/{page}', [PrintController::class, 'page'])
         ->whereUuid(['assessment', 'print'])

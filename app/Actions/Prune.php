@@ -25,6 +25,7 @@ final class Prune
     private const OLD_ROWS = [
         ['idempotency_keys', 'created_at', '1 day'],
         ['prints', 'created_at', '30 days'],
+        ['print_orders', 'created_at', '1 day'],
         ['password_links', 'expires_at', '0 days'],
         ['personal_access_tokens', 'expires_at', '30 days'],
         ['outbox', 'created_at', '30 days'],

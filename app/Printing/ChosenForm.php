@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Printing;
 
+use App\Models\FormSet as FormSets;
 use WideQuarry\Assembly\Assessment as Document;
 use WideQuarry\Forms\Form;
 use WideQuarry\Forms\FormSet;
@@ -16,6 +17,24 @@ final readonly class ChosenForm
     /** @param  Document  $made  the assessment the set was made of */
     public function __construct(public FormSet $set, public Form $form, private Document $made)
     {
+    }
+
+    /**
+     * @param  string  $letters  "A,C", of the set
+     * @return list<self> none without a set
+     */
+    public static function of(?string $set, string $letters): array
+    {
+        $found = $set === null ? null : FormSets::query()->whereKey($set)->first();
+        if ($found === null) {
+            return [];
+        }
+        $made = $found->made();
+        $document = $found->document();
+        $wanted = explode(',', $letters);
+        $forms = array_values(array_filter($made->forms, fn (Form $form): bool => in_array($form->letter, $wanted, true)));
+
+        return array_map(fn (Form $form): self => new self($made, $form, $document), $forms);
     }
 
     /** As this form asks it. */

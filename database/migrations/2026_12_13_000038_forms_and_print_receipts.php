@@ -33,6 +33,15 @@ return new class extends Migration
             CREATE INDEX print_receipts_assessment ON print_receipts (assessment_id, printed_at DESC);
             COMMENT ON TABLE print_receipts IS 'what was taken to paper: the file is kept, so that it can be printed again';
 
+            CREATE TABLE print_orders (
+                id uuid PRIMARY KEY, assessment_id uuid NOT NULL REFERENCES assessments ON DELETE CASCADE,
+                user_id uuid NOT NULL REFERENCES users ON DELETE CASCADE, which text NOT NULL,
+                form_set_id uuid REFERENCES form_sets ON DELETE CASCADE, forms text NOT NULL, done integer NOT NULL DEFAULT 0,
+                total integer NOT NULL, problem text, print_id uuid REFERENCES prints ON DELETE CASCADE,
+                created_at timestamptz NOT NULL DEFAULT now()
+            );
+            COMMENT ON TABLE print_orders IS 'papers that are printed in the background, and how far they are';
+
             CREATE TABLE print_templates (
                 id uuid PRIMARY KEY, bank_id uuid NOT NULL REFERENCES banks ON DELETE CASCADE, title text COLLATE by_name NOT NULL,
                 settings jsonb NOT NULL, created_by uuid REFERENCES users ON DELETE SET NULL, updated_at timestamptz NOT NULL DEFAULT now(),

@@ -79,7 +79,8 @@ final readonly class DemoForms
         $assessment = AssessmentModel::query()->where('title', 'Practical: reading the evidence')->firstOrFail();
         $spaces = [];
         foreach ($assessment->document()->picks() as $pick) {
-            $kinds = (string) DB::table('questions')->where('id', $pick->question)->value('kinds');
+            $kinds = DB::table('questions')->where('id', $pick->question)->value('kinds');
+            $kinds = is_string($kinds) ? $kinds : '';
             $as = match (true) {
                 str_contains($kinds, 'number') => 'squared',
                 str_contains($kinds, 'text') => 'box',

@@ -50,6 +50,25 @@ final class Bench
         );
     }
 
+    /**
+     * What may take so long and no longer: the median of the rounds.
+     *
+     * @param  callable(): mixed  $work
+     * @param  float  $gate  seconds
+     */
+    public function within(string $name, callable $work, float $gate): void
+    {
+        $took = [];
+        for ($round = 0; $round < $this->rounds; $round++) {
+            $took[] = $this->seconds($work);
+        }
+        $isGood = $this->median($took) <= $gate;
+        if (! $isGood) {
+            $this->missed[] = $name;
+        }
+        printf("%-34s %8.2f s of at most %g   %s\n", $name, $this->median($took), $gate, $isGood ? 'good' : 'MISSED');
+    }
+
     /** A figure that has no yardstick. */
     public function state(string $name, string $figure): void
     {

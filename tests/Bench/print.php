@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 // A sheet of 40 questions as PDF, beside the browser engine printing an empty page through the same confined process.
 
+use App\Actions\Assembly\MakeFormSet;
 use App\Actions\Assembly\PrintAssessment;
 use App\Actions\Assembly\SaveAssessment;
+use App\Actions\Assembly\WriteDocument;
 use App\Actions\ImportQuestions;
 use App\Actions\MakeBank;
 use App\Actions\SaveQuestion;
+use App\Http\Controllers\PrintController;
 use App\Infrastructure\Sandbox;
 use App\Models\User;
+use App\Printing\SheetPage;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -21,6 +25,7 @@ use WideQuarry\Json\Json;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Printing\PaperKind;
 use WideQuarry\Question\Question;
+use WideQuarry\Random\Seed;
 
 require __DIR__.'/../../vendor/autoload.php';
 $app = require __DIR__.'/../../bootstrap/app.php';
@@ -97,5 +102,49 @@ $print = function (PaperKind $kind) use ($sixty, $person, &$pages): void {
 $bench->compare('mark scheme of 60 beside its key', fn () => $print(PaperKind::Scheme), fn () => $print(PaperKind::Key), 3, 60);
 $print(PaperKind::Scheme);
 $bench->state('pages of the mark scheme', (string) $pages);
+
+// ten forms of 60 shuffled choices, without paper; then what an exam needs: four forms with key and scheme in one file
+$options = array_map(fn (string $id): array => ['id' => $id, 'html' => "<p>Option $id of this question</p>"], ['a', 'b', 'c', 'd']);
+$choices = [];
+for ($i = 0; $i < 60; $i++) {
+    $json = Json::decode(Json::encode([
+        'format' => Question::FORMAT, 'version' => 1, 'id' => (string) Str::uuid7(), 'title' => "Choice $i", 'language' => 'en-GB',
+        'body' => "<p>Which of these rocks cooled most slowly, question $i?</p><div data-part=\"p1\"></div>",
+        'parts' => [['id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => ['options' => $options, 'shuffle' => true],
+            'key' => ['rules' => [['id' => 'r1', 'on' => 'a', 'credit' => '1']]]]],
+    ]));
+    app(SaveQuestion::class)->create(Question::read($json, StandardKinds::all()), $bank->id, $person);
+    $choices[] = $json->id;
+}
+$exam = Assessment::read(Assessment::fresh((string) Str::uuid7(), 'Exam'), StandardKinds::all())->with(array_fill_keys($choices, 1));
+$exam->sections[0]->shuffle = true;
+$exam = app(SaveAssessment::class)->create($exam, $bank->id, $person);
+$bench->within('ten forms of 60 questions', fn () => app(MakeFormSet::class)->handle($exam, $person, 10, Seed::of(1), 4), 1.0);
+$set = app(MakeFormSet::class)->handle($exam, $person, 4, Seed::of(1), 4);
+[$forms, $of] = PrintController::forms($exam, $set->id, '');
+$papers = [PaperKind::Learner, PaperKind::Key, PaperKind::Scheme];
+$made = [];
+$bench->within('four forms of 60 with key and scheme', function () use ($exam, $person, $papers, $forms, $of, &$made): void {
+    DB::table('prints')->where('assessment_id', $exam->id)->delete();
+    $made = app(PrintAssessment::class)->handle($exam, $person, $papers, $forms, $of);
+}, 15.0);
+$bench->state('pages of the four forms', (string) $made['pages']);
+
+// the same HTML through the bare browser
+$settings = SheetPage::settings($sixty);
+$html = app(SheetPage::class)->html($sixty, $person, [PaperKind::Learner], $settings, true);
+$bare = function () use ($html): void {
+    $folder = sys_get_temp_dir().'/bare-'.bin2hex(random_bytes(6));
+    mkdir($folder);
+    file_put_contents("$folder/sheet.html", $html->html);
+    $words = array_map(fn (string $word): string => escapeshellarg(str_replace('{}', $folder, $word)), PrintAssessment::CHROMIUM);
+    exec(implode(' ', $words).' 2>/dev/null');
+    exec('rm -rf '.escapeshellarg($folder));
+};
+$bench->compare('PDF beside the bare browser', fn () => $print(PaperKind::Learner), $bare, 1.4, 60);
+$bench->state('pages', (string) $pages);
+foreach (['docx', 'odt'] as $format) {
+    $bench->within("learner’s sheet of 60 as $format", fn () => app(WriteDocument::class)->handle($html->body, 'en-GB', $format), 5.0);
+}
 DB::table('banks')->where('id', $bank->id)->delete();
 exit($bench->end());

@@ -77,7 +77,12 @@ it('prints forms as they were made, with the key of each and of all, and keeps a
     $id = rocksExam($world);
     $set = ask('POST', "/assessments/$id/forms", ['count' => 2, 'seed' => 3])->json('data');
     $asked = ['which' => 'learner,answers,key,keys,contents', 'set' => $set['id'], 'forms' => 'A,B'];
-    $print = ask('POST', "/assessments/$id/prints", $asked)->assertOk()->json();
+    // many papers: in the background
+    config(['queue.default' => 'sync']);
+    $order = ask('POST', "/assessments/$id/prints", $asked)->assertStatus(202)->json('order');
+    $state = ask('GET', "/assessments/$id/print-orders/$order")->assertOk()->json();
+    $print = $state['print'];
+    expect([$state['done'], $state['total'], $state['problem']])->toBe([16, 16, null]);
     $receipt = ask('POST', "/assessments/$id/prints/{$print['id']}/receipts")->assertStatus(201)->json('data');
     $pages = pdfPages(ask('GET', "/assessments/$id/receipts/{$receipt['id']}"));
     expect($pages)->toHaveCount($print['pages'])->and($receipt['forms'])->toBe(['A', 'B'])->and($receipt['seeds'])->toBe(['A' => 3, 'B' => 3]);
@@ -196,3 +201,15 @@ it('writes papers as documents whose words are those of the pages', function (st
     ksort($pages);
     expect($document)->toBe($pages);
 })->with(['docx', 'odt']);
+
+it('says why papers could not be printed in the background', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    config(['queue.default' => 'sync']);
+    $id = rocksExam($world, 2);
+    $set = ask('POST', "/assessments/$id/forms", ['count' => 4])->json('data');
+    DB::table('questions')->where('id', $set['forms'][0]['entries'][0]['question'])->update(['binned_at' => now()]);
+    $order = ask('POST', "/assessments/$id/prints", ['which' => 'key', 'set' => $set['id']])->assertStatus(202)->json('order');
+    $state = ask('GET', "/assessments/$id/print-orders/$order")->json();
+    expect($state['print'])->toBeNull()->and($state['problem'])->toContain('This cannot be printed as it stands.');
+});

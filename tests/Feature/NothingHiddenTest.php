@@ -139,6 +139,7 @@ function seams(): array
             'dispatch' => [$world->dispatch()],
             'print' => [(string) Str::uuid7()],
             'set' => $sets,
+            'order' => [(string) Str::uuid7()],
             'template' => [$world->template()],
             'upload' => [$world->upload()],
             'kind' => ['all'],

@@ -322,6 +322,17 @@ final class World
         return "/assessments/$assessment->id/forms/$set->id";
     }
 
+    /** Of papers that are printed in the background. */
+    public function orderPath(): string
+    {
+        DB::table('print_orders')->insert([
+            'id' => ($id = (string) Str::uuid7()), 'assessment_id' => ($assessment = $this->assessment()), 'total' => 8, 'which' => 'key',
+            'forms' => '', 'user_id' => $this->people['writer']->id,
+        ]);
+
+        return "/assessments/$assessment/print-orders/$id";
+    }
+
     /** Of a print that was taken away. */
     public function receiptPath(): string
     {

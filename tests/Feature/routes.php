@@ -625,6 +625,10 @@ return [
         [401, 404, 422, 422, 422, 422, 404],
         fn (World $w): array => ["/assessments/{$w->assessment()}/prints", ['which' => 'neither']],
     ],
+    'GET api/v1/assessments/{assessment}/print-orders/{order}' => [
+        [401, 404, 404, 200, 404, 404, 404],
+        fn (World $w): array => [$w->orderPath(), null],
+    ],
     'GET api/v1/assessments/{assessment}/prints/{print}' => [
         [401, 404, 404, 200, 404, 404, 404],
         fn (World $w): array => [$w->printPath(), null],

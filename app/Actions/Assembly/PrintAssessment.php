@@ -46,13 +46,15 @@ final readonly class PrintAssessment
      * @param  list<PaperKind>  $which
      * @param  list<ChosenForm>  $forms
      * @param  string|null  $set  the set the forms are of
+     * @param  (\Closure(int): void)|null  $tell  is told how many papers are laid out, each of them twice where there are several
      *
      * @return array{id: string, pages: int, outline: mixed}
      *
      * @throws \App\Errors\Refused
      */
-    public function handle(Assessment $assessment, User $person, array $which, array $forms = [], ?string $set = null): array
+    public function handle(Assessment $assessment, User $person, array $which, array $forms = [], ?string $set = null, ?\Closure $tell = null): array
     {
+        $tell ??= fn (int $done): null => null;
         $settings = SheetPage::settings($assessment);
         $made = $this->page->html($assessment, $person, $which, $settings, true, $forms);
         $source = hash('sha256', $made->html);
@@ -71,7 +73,7 @@ final readonly class PrintAssessment
                 true,
                 $forms,
                 $lengths,
-            ));
+            ), $tell);
             $shown = array_keys(ReadableIds::of($person)->questions(array_keys($made->revisions)));
             DB::table('prints')->insertOrIgnore([
                 'id' => (string) Str::uuid7(),
@@ -99,18 +101,21 @@ final readonly class PrintAssessment
      * Printed once, or twice where papers in one file say how many pages each of them has.
      *
      * @param  callable(list<int>): PrintedDocument  $again  the document that knows
+     * @param  \Closure(int): void  $tell
      * @return array{string, int, list<array<string, mixed>>} the file in the store, how many pages it has, and where questions stand
      *
      * @throws \App\Errors\Refused
      */
-    private function printed(PrintedDocument $document, callable $again): array
+    private function printed(PrintedDocument $document, callable $again, \Closure $tell): array
     {
         $pdf = self::pdf($document->html);
         $finder = PageFinder::in($pdf);
+        $tell(count($document->papers));
         if (count($document->papers) > 1) {
             $document = $again($finder->lengths($document));
             $pdf = self::pdf($document->html);
             $finder = PageFinder::in($pdf);
+            $tell(2 * count($document->papers));
         }
         $file = (string) tempnam(sys_get_temp_dir(), 'quarry-pdf');
         try {

@@ -9,6 +9,7 @@ use App\Actions\Assembly\WriteDocument;
 use App\Http\Files\FileName;
 use App\Http\OpenApi\Operation;
 use App\Infrastructure\PostgresArray;
+use App\Jobs\PrintPapers;
 use App\Models\Assessment;
 use App\Models\FormSet;
 use App\Models\User;
@@ -22,7 +23,7 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use WideQuarry\Forms\Form;
+use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
@@ -33,6 +34,9 @@ use WideQuarry\Printing\PrintSettings;
 final class PrintController
 {
     private const LONGEST = 100;
+
+    /** More papers than these are printed in the background. */
+    private const AT_ONCE = 3;
 
     #[Operation(
         'A paper as a document for the screen; which: cover, learner, answers, key, keys, scheme, notes, contents, or several with commas '.
@@ -71,8 +75,9 @@ final class PrintController
     }
 
     #[Operation(
-        'Print papers; which, set and forms as for the screen. The same content is printed once. outline: where questions stand',
-        response: ['id' => 'string', 'pages' => 'number', 'outline' => 'PrintedPaper[]'],
+        'Print papers; which, set and forms as for the screen. The same content is printed once. outline: where questions stand. Many '.
+        'papers are printed in the background: then there is an order to ask about',
+        response: ['id' => 'string?', 'pages' => 'number?', 'outline' => 'PrintedPaper[]?', 'order' => 'string?'],
         body: ['which' => 'string', 'set' => 'uuid?', 'forms' => 'string?'],
     )]
     public function store(Request $request, Assessment $assessment, PrintAssessment $print): JsonResponse
@@ -82,8 +87,58 @@ final class PrintController
         $which = self::which($fields->string('which', 'learner', self::LONGEST));
         $set = $fields->raw('set') === null ? null : Fields::asUuid($fields->raw('set'), '/set');
         [$forms, $of] = self::forms($assessment, $set, $fields->string('forms', '', self::LONGEST));
+        $papers = count(array_filter($which, fn (PaperKind $kind): bool => $kind->isOfForm())) * max(1, count($forms));
+        if ($papers > self::AT_ONCE) {
+            return new JsonResponse(['order' => $this->order($assessment, User::asking($request), $which, $forms, $of, $papers)], 202);
+        }
 
         return new JsonResponse($print->handle($assessment, User::asking($request), $which, $forms, $of));
+    }
+
+    /**
+     * @param  list<PaperKind>  $which
+     * @param  list<ChosenForm>  $forms
+     */
+    private function order(Assessment $assessment, User $person, array $which, array $forms, ?string $set, int $papers): string
+    {
+        $id = (string) Str::uuid7();
+        $others = count($which) - count(array_filter($which, fn (PaperKind $kind): bool => $kind->isOfForm()));
+        DB::table('print_orders')->insert([
+            'id' => $id,
+            'assessment_id' => $assessment->id,
+            'user_id' => $person->id,
+            'which' => implode(',', array_column($which, 'value')),
+            'form_set_id' => $set,
+            'forms' => implode(',', array_map(fn (ChosenForm $one): string => $one->form->letter, $forms)),
+            'total' => 2 * ($papers + $others),
+        ]);
+        PrintPapers::dispatch($id, $person->id);
+
+        return $id;
+    }
+
+    #[Operation(
+        'How far papers are that are printed in the background: of done and total, each paper counts twice; print once they are there',
+        response: ['done' => 'number', 'total' => 'number', 'problem' => 'string?', 'print' => 'PrintMade?'],
+    )]
+    public function ordered(Request $request, Assessment $assessment, string $order): JsonResponse
+    {
+        Gate::authorize('view', $assessment);
+        $person = User::asking($request);
+        /** @var (object{done: int, total: int, problem: string|null, print_id: string|null}&\stdClass)|null $row */
+        $row = DB::table('print_orders')->where('assessment_id', $assessment->id)->where('id', $order)->where('user_id', $person->id)->first();
+        if ($row === null) {
+            abort(404);
+        }
+        $print = $row->print_id === null ? null : $this->row($assessment, $row->print_id, $person);
+        /** @var (object{id: string, pages: int, outline: string}&\stdClass)|null $print */
+
+        return new JsonResponse([
+            'done' => $row->done,
+            'total' => $row->total,
+            'problem' => $row->problem,
+            'print' => $print === null ? null : ['id' => $print->id, 'pages' => $print->pages, 'outline' => Json::decode($print->outline)],
+        ]);
     }
 
     #[Operation(
@@ -123,16 +178,13 @@ final class PrintController
             return [[], null];
         }
         $found = FormSet::query()->where('assessment_id', $assessment->id)->find(Fields::asUuid($set, '/set')) ?? abort(404);
-        $made = $found->made();
-        $document = $found->document();
-        $all = array_column($made->forms, 'letter');
+        $all = array_column($found->made()->forms, 'letter');
         $wanted = is_string($letters) && $letters !== '' ? explode(',', $letters) : $all;
         foreach (array_diff($wanted, $all) as $unknown) {
             throw Malformed::notOneOf('/forms', $all, $unknown);
         }
-        $forms = array_values(array_filter($made->forms, fn (Form $form): bool => in_array($form->letter, $wanted, true)));
 
-        return [array_map(fn (Form $form): ChosenForm => new ChosenForm($made, $form, $document), $forms), $found->id];
+        return [ChosenForm::of($found->id, implode(',', $wanted)), $found->id];
     }
 
     /**

@@ -12,7 +12,7 @@ export type FormSetRow = schema.FormSetRow
 export type PrintReceipt = schema.PrintReceipt
 export type PrintTemplate = schema.PrintTemplate
 export type PrintedPaper = schema.PrintedPaper
-export type Print = schema.Answers['POST /assessments/{assessment}/prints']
+export type Print = schema.PrintMade
 
 export const formSetsQuery = (assessment: string) =>
   queryOptions({
@@ -37,19 +37,47 @@ export type Asked = { which: string; set: string; forms: string }
 /** As the end of an address. */
 export const askedText = ({ which, set, forms }: Asked) => new URLSearchParams({ which, ...(set ? { set, forms } : {}) }).toString()
 
-export const printQuery = (assessment: string, asked: Asked, version: number, print: string) =>
+const PAUSE = 600
+
+/** Many papers are printed in the background: asks how far they are until they are there. */
+async function ordered(assessment: string, order: string, onProgress: (share: number) => void, signal: AbortSignal): Promise<Print> {
+  for (;;) {
+    const path = `/assessments/${assessment}/print-orders/${order}`
+    const { body } = await call<schema.Answers['GET /assessments/{assessment}/print-orders/{order}']>(
+      'GET',
+      path,
+      undefined,
+      {},
+      { signal },
+    )
+    if (body.problem) throw new Error(body.problem)
+    if (body.print) return body.print
+    onProgress(body.done / body.total)
+    await new Promise((resolve) => setTimeout(resolve, PAUSE))
+  }
+}
+
+export const printQuery = (
+  assessment: string,
+  asked: Asked,
+  version: number,
+  print: string,
+  onProgress: (share: number) => void = () => undefined,
+) =>
   queryOptions({
     queryKey: ['assessment', assessment, 'print', asked, version, print],
-    queryFn: async ({ signal }) =>
-      (
-        await call<Print>(
+    queryFn: async ({ signal }) => {
+      const made = (
+        await call<schema.Answers['POST /assessments/{assessment}/prints']>(
           'POST',
           `/assessments/${assessment}/prints`,
           { which: asked.which, ...(asked.set ? { set: asked.set, forms: asked.forms } : {}) },
           {},
           { signal },
         )
-      ).body,
+      ).body
+      return made.order ? ordered(assessment, made.order, onProgress, signal) : (made as Print)
+    },
     staleTime: Number.POSITIVE_INFINITY,
     // others of one's own are still being printed: those of a minute ago are done soon
     retry: (times, problem) => problem instanceof ApiProblem && problem.status === 429 && times < 15,

@@ -49,7 +49,8 @@ function Pages({ assessment }: { assessment: Assessment }) {
   })
   const wanted = JSON.stringify(rested)
   const stored = useRef(JSON.stringify(assessment.print))
-  const query = printQuery(assessment.id, asked, assessment.version, wanted)
+  const [share, setShare] = useState(0)
+  const query = printQuery(assessment.id, asked, assessment.version, wanted, setShare)
   const print = useQuery({
     ...query,
     queryFn: async (context) => {
@@ -58,6 +59,7 @@ function Pages({ assessment }: { assessment: Assessment }) {
         await store.mutateAsync(rested)
         stored.current = wanted
       }
+      setShare(0)
       return (query.queryFn as (c: typeof context) => Promise<Made>)(context)
     },
     placeholderData: (before) => before, // pages stay in sight until those that follow a change are there
@@ -94,11 +96,15 @@ function Pages({ assessment }: { assessment: Assessment }) {
               <Message look="problem">{print.error.message}</Message>
             </div>
           ) : null}
+          {print.isFetching ? (
+            <div className="flex items-center gap-3 border-hairline border-b px-6 py-2">
+              <span className="text-quiet">{texts.assembly.printing.making}</span>
+              {share > 0 ? <progress aria-label={texts.assembly.printing.making} className="h-2 w-40 accent-accent" value={share} /> : null}
+            </div>
+          ) : null}
           {print.data && !print.isError ? (
             <Preview assessment={assessment} settings={settings} print={print.data} isStale={print.isFetching} onChange={setSettings} />
-          ) : print.isError ? null : (
-            <Waiting text={texts.assembly.printing.making} />
-          )}
+          ) : null}
         </div>
       </div>
     </Shell>

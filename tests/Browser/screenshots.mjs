@@ -9,6 +9,9 @@ const open = async (colorScheme) =>
 const shot = async (page, name) => {
   await page.evaluate(() => document.fonts.ready)
   await page.waitForLoadState('networkidle')
+  await page.waitForFunction(() =>
+    [...document.images].every((one) => one.getBoundingClientRect().top > innerHeight || (one.complete && one.naturalWidth > 0)),
+  )
   await page.waitForTimeout(300)
   await page.mouse.move(2, 2)
   await page.screenshot({ path: `${folder}/${name}.png` })

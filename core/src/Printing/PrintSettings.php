@@ -7,7 +7,7 @@ namespace WideQuarry\Printing;
 use WideQuarry\Json\Fields;
 use WideQuarry\Random\Seed;
 
-/** How an assessment stands on paper: what core/schema/print.json describes. */
+/** How an assessment stands on paper. */
 final readonly class PrintSettings
 {
     /** What was given is read by its name; spaces and rolls are lists by entry. */

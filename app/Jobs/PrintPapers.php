@@ -16,7 +16,8 @@ final class PrintPapers extends BackgroundWork
 {
     protected function work(): void
     {
-        /** @var (object{assessment_id: string, user_id: string, which: string, form_set_id: string|null, forms: string}&\stdClass)|null $order */
+        /** @var (object{assessment_id: string, user_id: string, which: string, form_set_id: string|null,
+            forms: string}&\stdClass)|null $order */
         $order = DB::table('print_orders')->where('id', $this->thing)->whereNull('print_id')->whereNull('problem')->first();
         if ($order === null) {
             return; // printed by whoever was at it before, or gone

@@ -56,8 +56,8 @@ final readonly class PageFinder
     }
 
     /**
-     * @return list<array{which: string, form: string|null, page: int, pages: int, entries: list<array{entry: string, page: int, from: float,
-     *     to: int}>}> to: the page on which it ends
+     * @return list<array{which: string, form: string|null, page: int, pages: int, entries: list<array{
+     *     entry: string, page: int, from: float, to: int}>}> to: the page on which it ends
      */
     public function outline(PrintedDocument $document): array
     {

@@ -17,9 +17,7 @@ const ORDER = 'steps whose order is what matters, mostly in one transaction';
 const QUERY = 'one statement of SQL, or what is made of its rows';
 
 return [
-    'Printing/Sheet::section' => ORDER,
     'Rehearsal/LearnerRun::report' => FIELDS,
-    'Interchange/Qti30/TestReader::places' => ALGORITHM,
     'app/Http/Controllers/AssessmentController::store' => ORDER,
     'app/Queries/PoolFacts::shared' => QUERY,
     'app/Queries/AssessmentEntries::of' => QUERY,
@@ -150,7 +148,6 @@ return [
     'app/Http/Errors/Problems::respond' => CASES,
     'app/Http/Files/ReceiptTable::csv' => FIELDS,
     'app/Http/Resources/IntakeResource::toArray' => FIELDS,
-    'app/Printing/SheetPage::html' => DOCUMENT,
     'app/Queries/AssessmentEntries::ofPick' => FIELDS,
     'app/Queries/HomeDesk::begun' => QUERY,
     'app/Queries/Stimuli::shown' => QUERY,

@@ -26,7 +26,7 @@ function rocksExam(World $world, int $choices = 8): string
     ['content' => $content, 'version' => $version] = (array) json_decode((string) ask('GET', "/assessments/$id")->getContent())->data;
     $content->sections[0]->shuffle = true;
     $content->sections[] = (object) ['id' => 's2', 'title' => 'Drawn', 'entries' => [
-        (object) ['id' => 'd1', 'draw' => 1, 'pool' => [$world->add('Pool one', '<p>Pool one?</p>'), $world->add('Pool two', '<p>Pool two?</p>')]],
+        (object) ['id' => 'd1', 'draw' => 1, 'pool' => [$world->add('Pool one', '<p>One?</p>'), $world->add('Pool two', '<p>Two?</p>')]],
     ]];
     ask('PUT', "/assessments/$id", ['content' => $content], ['If-Match' => "\"$version\""])->assertOk();
 
@@ -85,7 +85,8 @@ it('prints forms as they were made, with the key of each and of all, and keeps a
     expect([$state['done'], $state['total'], $state['problem']])->toBe([16, 16, null]);
     $receipt = ask('POST', "/assessments/$id/prints/{$print['id']}/receipts")->assertStatus(201)->json('data');
     $pages = pdfPages(ask('GET', "/assessments/$id/receipts/{$receipt['id']}"));
-    expect($pages)->toHaveCount($print['pages'])->and($receipt['forms'])->toBe(['A', 'B'])->and($receipt['seeds'])->toBe(['A' => 3, 'B' => 3]);
+    expect($pages)->toHaveCount($print['pages'])->and($receipt['forms'])->toBe(['A', 'B'])
+        ->and($receipt['seeds'])->toBe(['A' => 3, 'B' => 3]);
 
     $papers = array_map(fn (array $paper): string => "$paper[which] $paper[form]", $print['outline']);
     expect($papers)->toBe(['learner A', 'answers A', 'key A', 'learner B', 'answers B', 'key B', 'keys ', 'contents ']);
@@ -136,7 +137,9 @@ it('answers from one form alone what nobody may read', function (): void {
     $shown = ask('GET', "/assessments/$id/forms/{$set['id']}")->json('data');
     $entry = array_column($shown['forms'][0]['entries'], null, 'question')[$question];
     expect($entry['key'])->toBe([])->and($entry['options'])->toBe([])->and($shown['titles'])->not->toHaveKey($question);
-    ask('POST', "/assessments/$id/forms", ['count' => 2])->assertStatus(422)->assertJsonPath('type', 'urn:wide-quarry:problem:assessment.missing');
+    ask('POST', "/assessments/$id/forms", ['count' => 2])
+        ->assertStatus(422)
+        ->assertJsonPath('type', 'urn:wide-quarry:problem:assessment.missing');
     ask('POST', "/assessments/$id/prints", ['which' => 'key', 'set' => $set['id']])->assertStatus(422);
 });
 
@@ -167,7 +170,8 @@ it('refuses what it cannot make or print', function (string $method, string $pat
 it('keeps templates of a bank, without what belongs to one assessment', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);
-    $put = fn (array $settings): ?string => ask('PUT', '/banks/rocks/print-templates', ['title' => 'Exams', 'settings' => $settings])->json('id');
+    $put = fn (array $settings): ?string => ask('PUT', '/banks/rocks/print-templates', ['title' => 'Exams', 'settings' => $settings])
+        ->json('id');
     $id = $put(['columns' => 2, 'seed' => 5, 'spaces' => [['entry' => 'e1', 'lines' => 3]]]);
     expect($put(['columns' => 1, 'school' => 'Fellmoor']))->toBe($id)
         ->and(ask('GET', '/banks/rocks/print-templates')->json('data'))
@@ -196,7 +200,8 @@ it('writes papers as documents whose words are those of the pages', function (st
     $pages = $words(implode("\n", pdfPages(ask('GET', "/assessments/$id/prints/$print"))));
     Process::run(['rm', '-rf', $folder]);
     // each word as often, but for those of the feet of pages
-    [$document, $pages] = array_map(fn (array $list): array => array_count_values(array_diff($list, ['Page', 'Rocks', 'exam', 'Form'])), [$document, $pages]);
+    $counted = fn (array $list): array => array_count_values(array_diff($list, ['Page', 'Rocks', 'exam', 'Form']));
+    [$document, $pages] = [$counted($document), $counted($pages)];
     ksort($document);
     ksort($pages);
     expect($document)->toBe($pages);

@@ -52,49 +52,68 @@ final readonly class PrintAssessment
      *
      * @throws \App\Errors\Refused
      */
-    public function handle(Assessment $assessment, User $person, array $which, array $forms = [], ?string $set = null, ?\Closure $tell = null): array
-    {
+    public function handle(
+        Assessment $assessment,
+        User $person,
+        array $which,
+        array $forms = [],
+        ?string $set = null,
+        ?\Closure $tell = null,
+    ): array {
         $tell ??= fn (int $done): null => null;
         $settings = SheetPage::settings($assessment);
-        $made = $this->page->html($assessment, $person, $which, $settings, true, $forms);
+        $document = fn (?array $lengths): PrintedDocument => $this->page->html(
+            $assessment,
+            $person,
+            $which,
+            $settings,
+            true,
+            $forms,
+            $lengths, // @phpstan-ignore argument.type (a list)
+        );
+        $made = $document(null);
         $source = hash('sha256', $made->html);
-        $mine = fn (): ?\stdClass => DB::table('prints')
-            ->where('assessment_id', $assessment->id)
-            ->where('user_id', $person->id)
-            ->where('source', $source)
-            ->first();
-        $there = $mine();
+        $there = self::printedBefore($assessment, $person, $source);
         if ($there === null) {
-            [$file, $pages, $outline] = $this->printed($made, fn (array $lengths): PrintedDocument => $this->page->html(
-                $assessment,
-                $person,
-                $which,
-                $settings,
-                true,
-                $forms,
-                $lengths,
-            ), $tell);
-            $shown = array_keys(ReadableIds::of($person)->questions(array_keys($made->revisions)));
-            DB::table('prints')->insertOrIgnore([
-                'id' => (string) Str::uuid7(),
-                'assessment_id' => $assessment->id,
-                'user_id' => $person->id,
+            [$file, $pages, $outline] = $this->printed($made, $document, $tell);
+            $this->keep($assessment, $person, $made, [
                 'which' => implode(',', array_column($which, 'value')),
                 'form_set_id' => $set,
                 'forms' => implode(',', array_map(fn (ChosenForm $one): string => $one->form->letter, $forms)),
                 'source' => $source,
-                'questions' => '{'.implode(',', $shown).'}',
-                'revisions' => Json::encode((object) $made->revisions),
                 'outline' => Json::encode($outline),
                 'sha256' => $file,
                 'pages' => $pages,
             ]);
-            $there = $mine();
+            $there = self::printedBefore($assessment, $person, $source);
         }
         assert($there !== null);
         /** @var object{id: string, pages: int, outline: string}&\stdClass $there */
 
         return ['id' => $there->id, 'pages' => $there->pages, 'outline' => Json::decode($there->outline)];
+    }
+
+    private static function printedBefore(Assessment $assessment, User $person, string $source): ?\stdClass
+    {
+        return DB::table('prints')
+            ->where('assessment_id', $assessment->id)
+            ->where('user_id', $person->id)
+            ->where('source', $source)
+            ->first();
+    }
+
+    /** @param  array<string, mixed>  $print  its columns */
+    private function keep(Assessment $assessment, User $person, PrintedDocument $made, array $print): void
+    {
+        $shown = array_keys(ReadableIds::of($person)->questions(array_keys($made->revisions)));
+        DB::table('prints')->insertOrIgnore([
+            'id' => (string) Str::uuid7(),
+            'assessment_id' => $assessment->id,
+            'user_id' => $person->id,
+            'questions' => '{'.implode(',', $shown).'}',
+            'revisions' => Json::encode((object) $made->revisions),
+            ...$print,
+        ]);
     }
 
     /**

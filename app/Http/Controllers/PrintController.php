@@ -126,7 +126,11 @@ final class PrintController
         Gate::authorize('view', $assessment);
         $person = User::asking($request);
         /** @var (object{done: int, total: int, problem: string|null, print_id: string|null}&\stdClass)|null $row */
-        $row = DB::table('print_orders')->where('assessment_id', $assessment->id)->where('id', $order)->where('user_id', $person->id)->first();
+        $row = DB::table('print_orders')
+            ->where('assessment_id', $assessment->id)
+            ->where('id', $order)
+            ->where('user_id', $person->id)
+            ->first();
         if ($row === null) {
             abort(404);
         }
@@ -137,13 +141,15 @@ final class PrintController
             'done' => $row->done,
             'total' => $row->total,
             'problem' => $row->problem,
-            'print' => $print === null ? null : ['id' => $print->id, 'pages' => $print->pages, 'outline' => Json::decode($print->outline)],
+            'print' => $print === null ? null : [
+                'id' => $print->id, 'pages' => $print->pages, 'outline' => Json::decode($print->outline),
+            ],
         ]);
     }
 
     #[Operation(
-        'Papers as one file: format html (everything in it; the default), or docx or odt, which can be changed; which, set and forms as for '.
-        'the screen',
+        'Papers as one file: format html (everything in it; the default), or docx or odt, which can be changed; which, set and forms as '.
+        'for the screen',
     )]
     public function file(Request $request, Assessment $assessment, SheetPage $page, WriteDocument $write): Response
     {

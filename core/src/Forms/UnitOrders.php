@@ -9,8 +9,8 @@ use WideQuarry\Random\Stream;
 /**
  * Orders of n things in which, as far as there are such orders, no two things are neighbours twice and nothing has the same place twice.
  *
- * The zigzag 0, 1, n−1, 2, n−2 … moved on by 0, 1, 2 … (all mod n) gives ⌊n/2⌋ orders without a common pair of neighbours, as many as
- * there can be (Walecki's decomposition of the complete graph, in Lucas, Récréations mathématiques, 1892, volume 2): neighbours add
+ * The zigzag 0, 1, n−1, 2, n−2 … moved on by 0, 1, 2 … (all mod n) gives ⌊n/2⌋ orders without a common pair of neighbours, as
+ * many as there can be (Walecki's decomposition of the complete graph, in Lucas, Récréations mathématiques, 1892, volume 2): neighbours add
  * up to 2i or 2i + 1 in order i. After those, whatever has the fewest pairs in common with the orders before it.
  */
 final class UnitOrders

@@ -72,8 +72,12 @@ final class EditableDocument
                 $paper->insertBefore($this->styled(self::NEW_PAGE, "\u{A0}"), $paper->firstChild);
             }
         }
-        $this->each($this->with('breaks'), fn (\DOMElement $one): mixed => $one->parentNode?->insertBefore($this->styled(self::NEW_PAGE, "\u{A0}"), $one));
-        $this->each($this->with('form-letter'), fn (\DOMElement $one): mixed => $this->replace($one, $this->styled(self::FORM, $one->textContent)));
+        foreach ($this->all($this->with('breaks')) as $question) {
+            $question->parentNode?->insertBefore($this->styled(self::NEW_PAGE, "\u{A0}"), $question);
+        }
+        foreach ($this->all($this->with('form-letter')) as $letter) {
+            $this->replace($letter, $this->styled(self::FORM, $letter->textContent));
+        }
         $this->each($this->with('fields'), $this->fields(...));
         $this->each($this->with('gap'), fn (\DOMElement $one): mixed => $this->replace($one, $this->underscores($one)));
         $this->each($this->with('rule'), fn (\DOMElement $one): mixed => $this->replace($one, $this->styled(self::LINE, "\u{A0}")));
@@ -215,7 +219,8 @@ final class EditableDocument
                 );
                 $said[] = $letters === [] ? trim($one->textContent) : implode('   ', $letters);
             }
-            $this->cell($line, $said === [] ? trim($this->first($row, 'span['.self::has('lines').']')->textContent ?? '') : implode('; ', $said));
+            $written = trim($this->first($row, 'span['.self::has('lines').']')->textContent ?? '');
+            $this->cell($line, $said === [] ? $written : implode('; ', $said));
             $table->appendChild($line);
         }
         $this->replace($rows, $table);
@@ -241,7 +246,9 @@ final class EditableDocument
     {
         $said = [];
         foreach ($this->within($fields, 'span') as $field) {
-            $this->each('.//span', fn (\DOMElement $line): mixed => $this->replace($line, $this->dom->createTextNode('________________')), $field);
+            foreach ($this->all('.//span', $field) as $line) {
+                $this->replace($line, $this->dom->createTextNode('________________'));
+            }
             $said[] = trim($field->textContent);
         }
         $paragraph = $this->dom->createElement('p');

@@ -164,7 +164,7 @@ final readonly class Paper
     /**
      * Signs beside one another: a fraction counts with its longer half.
      *
-     * @param  array<int, mixed>  $nodes
+     * @param  array<mixed>  $nodes
      */
     private static function signs(array $nodes): int
     {

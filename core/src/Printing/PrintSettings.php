@@ -12,8 +12,9 @@ final readonly class PrintSettings
 {
     /** What was given is read by its name; spaces and rolls are lists by entry. */
     public const FIELDS = [
-        'school', 'course', 'group', 'name', 'date', 'score', 'boxes', 'points', 'points_at', 'aids', 'columns', 'space', 'size', 'paper', 'look',
-        'font', 'numbering', 'prefix', 'stimuli', 'language', 'words', 'seed', 'spaces', 'rolls', 'roll', 'standards', 'difficulty', 'source',
+        'school', 'course', 'aids', 'name', 'date', 'group', 'score', 'boxes', 'points', 'points_at', 'columns', 'space', 'size', 'paper',
+        'look', 'font', 'numbering', 'prefix', 'stimuli', 'language', 'words', 'seed', 'spaces', 'rolls',
+        'roll', 'standards', 'difficulty', 'source',
     ];
 
     private const MOST_SPACES = 1000; // entries of an assessment

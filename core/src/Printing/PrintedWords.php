@@ -41,7 +41,9 @@ final readonly class PrintedWords
             $own[$name] = $text;
         }
 
-        return new self($fields->oneOf('language', ['', ...self::LANGUAGES], ''), array_filter($own, fn (string $text): bool => $text !== ''));
+        $written = array_filter($own, fn (string $text): bool => $text !== '');
+
+        return new self($fields->oneOf('language', ['', ...self::LANGUAGES], ''), $written);
     }
 
     /** For an assessment in this language (BCP 47). */

@@ -201,7 +201,8 @@ it('says what cannot be met', function (array $options, int $questions, int $cou
     ],
     '26 forms of 3 questions' => [
         [formOptions(4)], 3, 26, [['id' => 's1', 'title' => 'All', 'shuffle' => true, 'entries' => formEntries(1, 3)]],
-        ['“All” can stand in 6 orders only, so some of the 26 forms', 'side by side in more than one form', '3 questions have the same key'],
+        ['“All” can stand in 6 orders only, so some of the 26 forms', 'side by side in more than one form',
+            '3 questions have the same key'],
     ],
     'nothing shuffled' => [
         [formOptions(4), ['shuffle' => false]], 3, 2, [['id' => 's1', 'entries' => formEntries(1, 3)]],

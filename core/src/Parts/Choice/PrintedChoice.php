@@ -25,8 +25,9 @@ final class PrintedChoice
         $html = '';
         foreach ($options as $i => $option) {
             $label = self::label($presented, $i);
+            $isLong = self::length($option['body']) > self::LONG / $paper->settings->columns;
             $html .=
-                '<li'.(self::length($option['body']) > self::LONG / $paper->settings->columns ? ' class="long"' : '').'><span class="box"></span>'.
+                ($isLong ? '<li class="long">' : '<li>').'<span class="box"></span>'.
                 ($label === '' ? '' : "<span class=\"letter\">$label</span>").
                 '<span class="option">'.
                 $paper->html($option['body']).

@@ -42,22 +42,52 @@ final readonly class PageFinder
         return new self($pages, $at);
     }
 
-    /** @return list<int> how many pages each paper has */
-    public function lengths(PrintedDocument $document): array
+    /** @return array<string, true> shared texts that would stand on a right page: each of them begins a page */
+    public function blanks(PrintedDocument $document): array
+    {
+        $blanks = [];
+        foreach ($document->papers as $paper) {
+            $first = $this->at[$paper->id]['page'] ?? 1;
+            $places = [];
+            foreach ($paper->facing as $shared) {
+                $places[$shared] = $this->at[$shared]['page'] ?? $first;
+            }
+            asort($places);
+            $before = 0;
+            foreach ($places as $shared => $page) {
+                // the first page of a paper is a right one; each empty page moves all that follow by one
+                if (($page - $first + $before) % 2 === 0) {
+                    $blanks[$shared] = true;
+                    $before++;
+                }
+            }
+        }
+
+        return $blanks;
+    }
+
+    /**
+     * @param  array<string, true>  $blanks  shared texts that get one more page
+     * @return list<int> how many pages each paper has
+     */
+    public function lengths(PrintedDocument $document, array $blanks = []): array
     {
         $lengths = [];
         foreach ($document->papers as $i => $paper) {
-            $next = $document->papers[$i + 1]['id'] ?? null;
+            $next = ($document->papers[$i + 1] ?? null)?->id;
             $end = $next === null ? $this->pages + 1 : $this->at[$next]['page'] ?? $this->pages + 1;
-            $lengths[] = max(1, $end - ($this->at[$paper['id']]['page'] ?? 1));
+            $more = count(array_intersect($paper->facing, array_keys($blanks)));
+            $lengths[] = max(1, $end - ($this->at[$paper->id]['page'] ?? 1)) + $more;
         }
 
         return $lengths;
     }
 
     /**
+     * shrunk: whether a picture of it is made smaller; to: the page on which it ends
+     *
      * @return list<array{which: string, form: string|null, page: int, pages: int, entries: list<array{
-     *     entry: string, page: int, from: float, to: int}>}> to: the page on which it ends
+     *     entry: string, label: string, page: int, from: float, to: int, shrunk: bool}>}>
      */
     public function outline(PrintedDocument $document): array
     {
@@ -65,17 +95,18 @@ final readonly class PageFinder
         foreach ($this->lengths($document) as $i => $length) {
             $paper = $document->papers[$i];
             $entries = [];
-            foreach ($paper['entries'] as $entry) {
-                $begin = $this->at[$paper['prefix'].$entry] ?? null;
+            foreach ($paper->entries as $entry => $label) {
+                $begin = $this->at[$paper->prefix.$entry] ?? null;
                 if ($begin !== null) {
-                    $end = $this->at[$paper['prefix'].$entry.'-end'] ?? $begin;
-                    $entries[] = ['entry' => $entry, ...$begin, 'to' => $end['page']];
+                    $end = $this->at[$paper->prefix.$entry.'-end'] ?? $begin;
+                    $entries[] = ['entry' => (string) $entry, 'label' => $label, ...$begin, 'to' => $end['page'],
+                        'shrunk' => in_array($paper->prefix.$entry, $document->shrunk, true)];
                 }
             }
             $outline[] = [
-                'which' => $paper['which']->value,
-                'form' => $paper['form'],
-                'page' => $this->at[$paper['id']]['page'] ?? 1,
+                'which' => $paper->which->value,
+                'form' => $paper->form,
+                'page' => $this->at[$paper->id]['page'] ?? 1,
                 'pages' => $length,
                 'entries' => $entries,
             ];

@@ -24,6 +24,7 @@ use WideQuarry\Printing\PrintedStimulus;
 use WideQuarry\Printing\PrintedTest;
 use WideQuarry\Printing\PrintSettings;
 use WideQuarry\Printing\Sheet;
+use WideQuarry\Printing\ShrunkPictures;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
@@ -53,6 +54,7 @@ final readonly class SheetPage
      * @param  bool  $whole  with pictures and fonts inside, so that nothing has to be fetched
      * @param  list<ChosenForm>  $forms  each with a paper of every kind that there is of a form; none for the assessment as it stands
      * @param  list<int>|null  $pages  how many pages each paper has, once that is known
+     * @param  array<string, true>  $blanks  shared texts that get an empty page before them, to stand on a left one
      */
     public function html(
         Assessment $assessment,
@@ -62,6 +64,7 @@ final readonly class SheetPage
         bool $whole,
         array $forms = [],
         ?array $pages = null,
+        array $blanks = [],
     ): PrintedDocument {
         $wanted = $this->wanted($which, $forms);
         $tests = [];
@@ -71,20 +74,21 @@ final readonly class SheetPage
             $tests[$key] ??= $this->test($assessment, $person, $settings, $whole, $form);
             [$test, $asked] = $tests[$key];
             $prefix = count($wanted) === 1 ? '' : "p$i-";
-            $printed = new PrintedTest($test->assessment, $test->items, $test->settings, $test->form, $prefix);
+            $printed = new PrintedTest($test->assessment, $test->items, $test->settings, $test->form, $prefix, $blanks);
             $bodies[] = $this->sheet->body($kind, $printed, ($form ?? $forms[0] ?? null)?->set);
-            $papers[] = [
-                'which' => $kind,
-                'form' => $kind->isOfForm() ? $test->form : null,
-                'id' => "p$i",
-                'prefix' => $prefix,
-                'entries' => array_column($test->assessment->picks(), 'id'),
-            ];
+            $papers[] = new PaperInDocument(
+                $kind,
+                $kind->isOfForm() ? $test->form : null,
+                "p$i",
+                $prefix,
+                array_map(fn (Pick $pick): string => $printed->label($pick->id), array_column($test->assessment->picks(), null, 'id')),
+                $kind === PaperKind::Learner ? $printed->facing() : [],
+            );
             $revisions += $asked->entries->revisions();
         }
         $body = '';
         foreach ($papers as $i => $paper) {
-            $body .= "<div class=\"paper\" id=\"$paper[id]\">$bodies[$i]</div>";
+            $body .= "<div class=\"paper\" id=\"$paper->id\">$bodies[$i]</div>";
         }
 
         return new PrintedDocument(
@@ -92,6 +96,7 @@ final readonly class SheetPage
             $body,
             $papers,
             $revisions,
+            $whole ? ShrunkPictures::in($body, $settings) : [],
         );
     }
 
@@ -191,7 +196,7 @@ final readonly class SheetPage
     }
 
     /**
-     * @param  non-empty-list<array{which: PaperKind, form: string|null, id: string, prefix: string, entries: list<string>}>  $papers
+     * @param  non-empty-list<PaperInDocument>  $papers
      * @param  list<int>|null  $pages
      */
     private function document(PrintedTest $test, array $papers, string $body, bool $whole, ?array $pages): string
@@ -201,14 +206,14 @@ final readonly class SheetPage
         $footers = [];
         foreach ($papers as $i => $paper) {
             $named = array_filter([
-                $paper['which'] === PaperKind::Learner ? '' : $test->words->say($paper['which']->word()),
-                $paper['form'] === null ? '' : $test->words->say('form', ['letter' => $paper['form']]),
+                $paper->which === PaperKind::Learner ? '' : $test->words->say($paper->which->word()),
+                $paper->form === null ? '' : $test->words->say('form', ['letter' => $paper->form]),
             ]);
             $footers[] = [
-                'page' => $paper['id'],
+                'page' => $paper->id,
                 'left' => self::cssString(implode(' – ', [$title, ...$named])),
-                'right' => self::numbered($test, count($papers) === 1, $paper['id'], $pages[$i] ?? null),
-                'columns' => $paper['which'] === PaperKind::Learner ? $settings->columns : 1,
+                'right' => self::numbered($test, count($papers) === 1, $paper->id, $pages[$i] ?? null),
+                'columns' => $paper->which === PaperKind::Learner ? $settings->columns : 1,
             ];
         }
 
@@ -252,15 +257,18 @@ final readonly class SheetPage
     /**
      * Links to what stands on the papers, unseen: the browser notes in the PDF where each of them is.
      *
-     * @param  list<array{which: PaperKind, form: string|null, id: string, prefix: string, entries: list<string>}>  $papers
+     * @param  list<PaperInDocument>  $papers
      */
     private static function targets(array $papers): string
     {
         $links = '';
         foreach ($papers as $paper) {
-            $links .= "<a href=\"#$paper[id]\"></a>";
-            foreach ($paper['entries'] as $entry) {
-                $id = rawurlencode($paper['prefix'].$entry);
+            $links .= "<a href=\"#$paper->id\"></a>";
+            foreach ($paper->facing as $shared) {
+                $links .= '<a href="#'.rawurlencode($shared).'"></a>';
+            }
+            foreach (array_keys($paper->entries) as $entry) {
+                $id = rawurlencode($paper->prefix.$entry);
                 $links .= "<a href=\"#$id\"></a><a href=\"#$id-end\"></a>";
             }
         }

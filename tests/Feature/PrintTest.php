@@ -336,9 +336,32 @@ it('keeps everything on the page: large pictures, wide tables, long words, optio
             expect($text)->toMatch('/Ends here\.[\s\S]*^ *5\. /m');
         }
         expect(Process::run(['pdfimages', '-list', $pdf])->output())->toContain('image');
-        // the option of two pages is told
+        // the option of two pages is told, and the picture that was made smaller
+        expect(array_column($made['outline'][0]['entries'], 'shrunk'))->toBe([true, false, false, false, false, false, false]);
         $split = array_filter($made['outline'][0]['entries'], fn (array $entry): bool => $entry['to'] > $entry['page']);
         expect(array_column($split, 'entry'))->toContain(ask('GET', "/assessments/$id")->json('data.content.sections.0.entries.3.id'));
     }
     expect(ask('GET', "/assessments/$id/sheet?which=learner")->json('html'))->toContain('lang="ar" dir="rtl"');
+});
+
+it('puts what questions share on left pages, with its questions on the right, and counts the empty pages', function (): void {
+    $world = new World;
+    $stimuli = [$world->shared(), $world->shared()];
+    $shared = fn (int $i, string $words): string => $world->add("Q$words", "<p>$words?</p><div data-part=\"p1\"></div>", ['stimuli' => [$stimuli[$i]]]);
+    $this->actingAs($world->people['writer']);
+    $ids = [$world->add('First', '<p>Alone?</p><div data-part="p1"></div>'), $shared(0, 'Early'), $shared(0, 'Middle'), $shared(1, 'Late')];
+    $id = ask('POST', '/assessments', ['title' => 'Facing', 'bank' => 'rocks', 'questions' => $ids])->json('data.id');
+    ask('PUT', "/assessments/$id/print", ['settings' => ['stimuli' => 'facing']])->assertStatus(204);
+    foreach (['learner', 'learner,key'] as $which) {
+        $pages = pages(Assessment::query()->findOrFail($id), $world, $which);
+        $with = fn (string $words): array => array_keys(array_filter($pages, fn (string $page): bool => str_contains($page, $words)));
+        $all = count(array_filter($pages, fn (string $page): bool => ! str_contains($page, 'Key')));
+        foreach ([['Early', 'Middle'], ['Late']] as $questions) {
+            $at = $with("$questions[0]?")[0];
+            // counted from 0, so that right pages are even; what is shared stands on the page before
+            expect($at % 2)->toBe(0, "$which: $questions[0]")
+                ->and($pages[$at - 1])->not->toContain('?')
+                ->and($pages[$at])->toContain('Page '.($at + 1)." of $all", ...array_map(fn (string $one): string => "$one?", $questions));
+        }
+    }
 });

@@ -62,7 +62,7 @@ final readonly class PrintAssessment
     ): array {
         $tell ??= fn (int $done): null => null;
         $settings = SheetPage::settings($assessment);
-        $document = fn (?array $lengths): PrintedDocument => $this->page->html(
+        $document = fn (?array $lengths, array $blanks = []): PrintedDocument => $this->page->html(
             $assessment,
             $person,
             $which,
@@ -70,6 +70,7 @@ final readonly class PrintAssessment
             true,
             $forms,
             $lengths, // @phpstan-ignore argument.type (a list)
+            $blanks, // @phpstan-ignore argument.type (of names)
         );
         $made = $document(null);
         $source = hash('sha256', $made->html);
@@ -119,7 +120,7 @@ final readonly class PrintAssessment
     /**
      * Printed once, or twice where papers in one file say how many pages each of them has.
      *
-     * @param  callable(list<int>): PrintedDocument  $again  the document that knows
+     * @param  callable(list<int>, array<string, true>): PrintedDocument  $again  the document that knows
      * @param  \Closure(int): void  $tell
      * @return array{string, int, list<array<string, mixed>>} the file in the store, how many pages it has, and where questions stand
      *
@@ -130,8 +131,9 @@ final readonly class PrintAssessment
         $pdf = self::pdf($document->html);
         $finder = PageFinder::in($pdf);
         $tell(count($document->papers));
-        if (count($document->papers) > 1) {
-            $document = $again($finder->lengths($document));
+        $blanks = $finder->blanks($document);
+        if (count($document->papers) > 1 || $blanks !== []) {
+            $document = $again($finder->lengths($document, $blanks), $blanks);
             $pdf = self::pdf($document->html);
             $finder = PageFinder::in($pdf);
             $tell(2 * count($document->papers));

@@ -23,6 +23,7 @@ final readonly class PrintedTest
      * @param  array<string, PrintedQuestion>  $items  by entry
      * @param  string|null  $form  its letter, where there are several
      * @param  string  $prefix  what identifiers in the document begin with, where it holds several papers
+     * @param  array<string, true>  $blanks  shared texts, as stimulusId() calls them, that get an empty page before them
      */
     public function __construct(
         public Assessment $assessment,
@@ -30,6 +31,7 @@ final readonly class PrintedTest
         public PrintSettings $settings,
         public ?string $form = null,
         private string $prefix = '',
+        public array $blanks = [],
     ) {
         $this->words = $settings->words->for($assessment->language);
         $numbers = [];
@@ -64,6 +66,26 @@ final readonly class PrintedTest
     public function id(string $entry): string
     {
         return $this->prefix.$entry;
+    }
+
+    /** What a shared text is called in the document. */
+    public function stimulusId(string $stimulus): string
+    {
+        return $this->prefix."stimulus-$stimulus";
+    }
+
+    /** @return list<string> shared texts that stand on left pages, as the document calls them */
+    public function facing(): array
+    {
+        if ($this->settings->stimuli !== 'facing') {
+            return [];
+        }
+        $shared = [];
+        foreach ($this->assessment->picks() as $pick) {
+            $shared += $this->items[$pick->id]->stimuli ?? [];
+        }
+
+        return array_map(fn (int|string $id): string => $this->stimulusId((string) $id), array_keys($shared));
     }
 
     /** What the question with this number through the whole is called. */

@@ -184,8 +184,10 @@ final readonly class Sheet
         foreach ($place['begins'] as ['id' => $id, 'first' => $first, 'last' => $last]) {
             $shared = $item->stimuli[$id];
             $title = $shared->title === '' ? '' : '<p class="stimulus-title">'.Paper::text($shared->title).'</p>';
+            $called = $test->stimulusId($id);
             $html .=
-                '<aside class="stimulus'.($test->settings->stimuli === 'facing' ? ' facing' : '').'"'.
+                (isset($test->blanks[$called]) ? '<div class="blank-page"></div>' : '').
+                '<aside id="'.Paper::text($called).'" class="stimulus'.($test->settings->stimuli === 'facing' ? ' facing' : '').'"'.
                 Paper::language($shared->language).
                 '>'.self::for($test, $first, $last).$title.
                 (new Paper($test->settings, $shared->media))->html(Tree::of($shared->html)).

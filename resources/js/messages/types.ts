@@ -2801,6 +2801,9 @@ export type Messages = {
       deleted: (values: { title: Words }) => string
       ofForm: (values: { paper: Words; letter: Words }) => string
       documents: string
+      toQuestion: (values: { what: Words }) => string
+      shrunk: (values: { n: Words; paper: Words }) => string
+      named: (values: { label: Words; title: Words }) => string
     }
   }
   parts: {

@@ -67,6 +67,13 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
               {words.split({ n: one.label, paper: one.paper, from: one.page, to: one.to })}
             </Message>
           ))}
+          {questions
+            .filter((one) => one.shrunk)
+            .map((one) => (
+              <Message key={`${one.paper} ${one.entry}`} look="attention">
+                {words.shrunk({ n: one.label, paper: one.paper })}
+              </Message>
+            ))}
           {questions.length > 1 ? (
             <details>
               <summary className="cursor-pointer text-second">{words.questionsOf}</summary>
@@ -108,12 +115,21 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
   )
 }
 
-export type PrintedPlace = { entry: string; which: string; paper: string; label: number; page: number; from: number; to: number }
+export type PrintedPlace = {
+  entry: string
+  which: string
+  paper: string
+  label: string
+  page: number
+  from: number
+  to: number
+  shrunk: boolean
+}
 
 /** Where the numbered questions of all papers stand. */
 export function placesOf(outline: PrintedPaper[]): PrintedPlace[] {
   return outline.flatMap((paper) =>
-    paper.entries.map((entry, i) => ({ ...entry, which: paper.which, paper: paperName(paper), label: i + 1 })),
+    paper.entries.filter((one) => one.label !== '').map((entry) => ({ ...entry, which: paper.which, paper: paperName(paper) })),
   )
 }
 

@@ -33,7 +33,7 @@ function Pages({ assessment }: { assessment: Assessment }) {
   const { address, set } = useAddress()
   const [papers, setPapers] = useState(['learner'])
   const [settings, setSettings] = useState<PrintSettings>(assessment.print)
-  const rested = useDebouncedValue(settings, 400)
+  const rested = useDebouncedValue(settings, 250)
   const formSet = address.get('set') ?? ''
   const forms = useQuery({ ...formSetQuery(assessment.id, formSet), enabled: formSet !== '' })
   const letters = address.get('forms') ?? ''

@@ -1,4 +1,5 @@
 import { type PointerEvent, useState } from 'react'
+import { Link } from 'react-router'
 import type { Assessment, PrintSettings } from '@/api/assembly'
 import { texts } from '@/messages'
 import type { PrintedPlace } from './Preview'
@@ -19,15 +20,27 @@ type Props = {
 
 /** Beside each question of a page: a handle that makes its answer space larger or smaller, by dragging or by the arrow keys. */
 export function SpaceHandles({ assessment, settings, places, onChange }: Props) {
-  return places.map((place) => (
-    <Handle
-      key={place.entry}
-      name={assessment.entries[place.entry]?.title || assessment.entries[place.entry]?.stem || ''}
-      settings={settings}
-      place={place}
-      onChange={onChange}
-    />
-  ))
+  return places.map((place) => {
+    const entry = place.entry.split(' ')[0] ?? place.entry
+    const facts = assessment.entries[entry]
+    const name = texts.paper.print.named({ label: place.label, title: facts?.title || facts?.stem || '' })
+    return (
+      <span key={place.entry}>
+        <Handle name={name} settings={settings} place={place} onChange={onChange} />
+        <Link
+          to={`/assessments/${assessment.id}?entry=${encodeURIComponent(entry)}`}
+          aria-label={texts.paper.print.toQuestion({ what: name })}
+          title={texts.paper.print.toQuestion({ what: name })}
+          className="absolute left-6 flex h-7 min-w-6 items-center justify-center rounded-ui text-second hover:bg-accent-tint hover:text-accent"
+          style={{ top: `${place.from * 100}%` }}
+        >
+          <svg aria-hidden="true" viewBox="0 0 12 12" className="size-3">
+            <path d="M8 1h3v3M11 1 6 6M5 2H1v9h9V7" fill="none" stroke="currentColor" strokeWidth="1.4" />
+          </svg>
+        </Link>
+      </span>
+    )
+  })
 }
 
 function Handle({
@@ -49,7 +62,7 @@ function Handle({
     const next = begun.lines + moved / LINE
     if (Math.round(next) !== lines) set(next)
   }
-  const label = words.spaceDrag({ what: words.spaceOf({ n: place.label, title: name }) })
+  const label = words.spaceDrag({ what: name })
   return (
     <div
       role="slider"

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Printing;
+
+use WideQuarry\Printing\PaperKind;
+
+/** One of the papers that a document holds, and what of it can be linked to. */
+final readonly class PaperInDocument
+{
+    /**
+     * @param  string|null  $form  its letter
+     * @param  string  $id  of its beginning
+     * @param  string  $prefix  what the identifiers of its entries begin with
+     * @param  array<string, string>  $entries  those that stand on it → their numbers as printed; '' of a page of text
+     * @param  list<string>  $facing  identifiers of shared texts that are to stand on left pages
+     */
+    public function __construct(
+        public PaperKind $which,
+        public ?string $form,
+        public string $id,
+        public string $prefix,
+        public array $entries,
+        public array $facing,
+    ) {
+    }
+}

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Printing;
 
 use WideQuarry\Printing\PaperKind;
+use WideQuarry\Printing\PrintedTest;
 
 /** One of the papers that a document holds, and what of it can be linked to. */
 final readonly class PaperInDocument
@@ -24,5 +25,22 @@ final readonly class PaperInDocument
         public array $entries,
         public array $facing,
     ) {
+    }
+
+    public static function of(PaperKind $which, PrintedTest $test, string $id, string $prefix): self
+    {
+        $labels = [];
+        foreach ($test->assessment->picks() as $pick) {
+            $labels[$pick->id] = $test->label($pick->id);
+        }
+
+        return new self(
+            $which,
+            $which->isOfForm() ? $test->form : null,
+            $id,
+            $prefix,
+            $labels,
+            $which === PaperKind::Learner ? $test->facing() : [],
+        );
     }
 }

@@ -68,27 +68,17 @@ final readonly class SheetPage
     ): PrintedDocument {
         $wanted = $this->wanted($which, $forms);
         $tests = [];
-        $papers = $bodies = $revisions = [];
+        $papers = $revisions = [];
+        $body = '';
         foreach ($wanted as $i => [$kind, $form]) {
             $key = $form === null ? '' : $form->form->letter;
             $tests[$key] ??= $this->test($assessment, $person, $settings, $whole, $form);
             [$test, $asked] = $tests[$key];
             $prefix = count($wanted) === 1 ? '' : "p$i-";
             $printed = new PrintedTest($test->assessment, $test->items, $test->settings, $test->form, $prefix, $blanks);
-            $bodies[] = $this->sheet->body($kind, $printed, ($form ?? $forms[0] ?? null)?->set);
-            $papers[] = new PaperInDocument(
-                $kind,
-                $kind->isOfForm() ? $test->form : null,
-                "p$i",
-                $prefix,
-                array_map(fn (Pick $pick): string => $printed->label($pick->id), array_column($test->assessment->picks(), null, 'id')),
-                $kind === PaperKind::Learner ? $printed->facing() : [],
-            );
+            $papers[] = PaperInDocument::of($kind, $printed, "p$i", $prefix);
+            $body .= "<div class=\"paper\" id=\"p$i\">".$this->sheet->body($kind, $printed, ($form ?? $forms[0] ?? null)?->set).'</div>';
             $revisions += $asked->entries->revisions();
-        }
-        $body = '';
-        foreach ($papers as $i => $paper) {
-            $body .= "<div class=\"paper\" id=\"$paper->id\">$bodies[$i]</div>";
         }
 
         return new PrintedDocument(

@@ -17,6 +17,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Json;
 use WideQuarry\Printing\PaperKind;
+use WideQuarry\Printing\PrintSettings;
 
 /** Makes a PDF of papers, each with page numbers of its own; the same content is printed once. */
 final readonly class PrintAssessment
@@ -62,17 +63,8 @@ final readonly class PrintAssessment
     ): array {
         $tell ??= fn (int $done): null => null;
         $settings = SheetPage::settings($assessment);
-        $document = fn (?array $lengths, array $blanks = []): PrintedDocument => $this->page->html(
-            $assessment,
-            $person,
-            $which,
-            $settings,
-            true,
-            $forms,
-            $lengths, // @phpstan-ignore argument.type (a list)
-            $blanks, // @phpstan-ignore argument.type (of names)
-        );
-        $made = $document(null);
+        $document = $this->documents($assessment, $person, $which, $settings, $forms);
+        $made = $document(null, []);
         $source = hash('sha256', $made->html);
         $there = self::printedBefore($assessment, $person, $source);
         if ($there === null) {
@@ -92,6 +84,25 @@ final readonly class PrintAssessment
         /** @var object{id: string, pages: int, outline: string}&\stdClass $there */
 
         return ['id' => $there->id, 'pages' => $there->pages, 'outline' => Json::decode($there->outline)];
+    }
+
+    /**
+     * @param  list<PaperKind>  $which
+     * @param  list<ChosenForm>  $forms
+     * @return \Closure(list<int>|null, array<string, true>): PrintedDocument how long papers are, and what gets an empty page before it
+     */
+    private function documents(Assessment $assessment, User $person, array $which, PrintSettings $settings, array $forms): \Closure
+    {
+        return fn (?array $lengths, array $blanks): PrintedDocument => $this->page->html(
+            $assessment,
+            $person,
+            $which,
+            $settings,
+            true,
+            $forms,
+            $lengths, // @phpstan-ignore argument.type (as the closure says)
+            $blanks, // @phpstan-ignore argument.type (as the closure says)
+        );
     }
 
     private static function printedBefore(Assessment $assessment, User $person, string $source): ?\stdClass

@@ -49,6 +49,7 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
               src={`${base}/${page}?size=small`}
               alt=""
               loading="lazy"
+              fetchPriority="low"
               className="w-20 border border-hairline bg-white"
               style={{ aspectRatio: ratio }}
             />
@@ -96,6 +97,7 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
                 src={`${base}/${page}`}
                 alt={printing.page({ n: page, of: print.pages })}
                 loading="lazy"
+                fetchPriority="high"
                 className="w-full border border-hairline bg-white"
                 style={{ aspectRatio: ratio }}
               />

@@ -36,7 +36,7 @@ h2 { font-size: 1.1em; margin: 5mm 0 2mm; font-weight: 600; break-after: avoid; 
 .fields { display: flex; flex-wrap: wrap; gap: 2mm 6mm; margin: 3mm 0 0; }
 .field { display: flex; align-items: end; white-space: nowrap; }
 .field .line { display: inline-block; border-bottom: 0.5pt solid #000; height: 1.5em; margin: 0 1mm; }
-.name { flex: 1; } .name .line { flex: 1; min-width: 45mm; } .date .line { width: 28mm; } .score .line { width: 14mm; }
+.name { flex: 1; } .name .line { flex: 1; min-width: 45mm; } .date .line { width: 28mm; } .group .line { width: 16mm; } .score .line { width: 14mm; }
 .cover { break-after: page; } .new-page { break-before: page; } .conditions { margin: 0 0 3mm; font-style: italic; break-after: avoid; }
 .instructions { margin: 0 0 4mm; } .instructions > :first-child { margin-top: 0; }
 .questions { column-gap: 9mm; }

@@ -73,7 +73,7 @@ test('a polygon is made and answered by mouse, moved, undone and printed', async
   await expect(page.getByText('Saved as revision 1').first()).toBeVisible()
   const made = await newAssessment(page, 'Pegs', [new URL(page.url()).pathname.split('/').at(-1) ?? ''])
   await page.goto(`/assessments/${made}/print`)
-  await page.getByLabel('Answer key', { exact: true }).check()
+  await page.getByRole('checkbox', { name: 'Answer key', exact: true }).check()
   await expect(page.getByText('2 pages')).toBeVisible()
   await expect(async () => {
     const [, key = ''] = await pagesOf(page, (await page.getByRole('link', { name: 'Download PDF' }).getAttribute('href')) ?? '')

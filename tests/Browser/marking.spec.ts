@@ -126,7 +126,7 @@ test('an essay with a pasted rubric and two example answers, marked by keys, on 
   await page.getByText('Answer space by question').click()
   await page.getByRole('combobox', { name: /^Space: 1\./ }).selectOption('squared')
   await page.getByRole('spinbutton', { name: /^Lines: 1\./ }).fill('6')
-  for (const paper of ['Mark scheme', 'Notes for markers']) await page.getByLabel(paper).check()
+  for (const paper of ['Mark scheme', 'Notes for markers']) await page.getByRole('checkbox', { name: paper }).check()
   await expect(page.getByText('3 pages')).toBeVisible({ timeout: 60_000 })
   await accessible(page)
   const [sheet, scheme, notes] = await pagesOf(page, (await page.getByRole('link', { name: 'Download PDF' }).getAttribute('href')) ?? '')

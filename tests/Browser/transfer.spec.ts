@@ -176,7 +176,7 @@ test('the whole line as one teacher: in, together, on paper, out and back', asyn
 
   // On paper: the real pages, and their words.
   await page.getByRole('button', { name: 'Print' }).click()
-  await page.getByLabel('School or heading').fill('Fellmoor Schools Partnership')
+  await page.getByLabel('School', { exact: true }).fill('Fellmoor Schools Partnership')
   await page.getByLabel('Answer space').selectOption('large')
   await expect(page.getByRole('img', { name: /^Page 2 of/ })).toBeVisible({ timeout: 120_000 })
   await accessible(page)

@@ -92,7 +92,7 @@ test('two numbers vary: a bad roll is seen, saved, marked, forbidden, and two ve
   await page.getByRole('checkbox', { name: 'Keep roll 2 of question 1' }).uncheck()
   await expect(page.getByRole('checkbox', { name: 'Keep roll 1 of question 1' })).not.toBeChecked()
   await page.goto(`/assessments/${made}/print`)
-  await page.getByLabel('Answer key', { exact: true }).check()
+  await page.getByRole('checkbox', { name: 'Answer key', exact: true }).check()
   const versions: string[] = []
   for (const roll of ['3', '4']) {
     await page.getByLabel('Roll', { exact: true }).fill(roll)

@@ -2804,6 +2804,7 @@ export type Messages = {
       toQuestion: (values: { what: Words }) => string
       shrunk: (values: { n: Words; paper: Words }) => string
       named: (values: { label: Words; title: Words }) => string
+      insteadOf: (values: { word: Words }) => string
     }
   }
   parts: {

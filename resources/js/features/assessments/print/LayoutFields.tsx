@@ -88,7 +88,7 @@ export function LayoutFields({ settings, mayWrite, onChange }: Props) {
         <p className="text-caption text-second">{words.byHand}</p>
         {Object.entries(words.wordNames).map(([name, title]) => (
           <Field.Root key={name}>
-            <Field.Label>{title}</Field.Label>
+            <Field.Label>{words.insteadOf({ word: title })}</Field.Label>
             <Field.Text
               value={settings.words?.[name] ?? ''}
               maxLength={200}

@@ -13,6 +13,7 @@ use App\Printing\SheetPage;
 use App\Queries\AssessmentEntries;
 use Illuminate\Support\Str;
 use WideQuarry\Assembly\Assessment as Document;
+use WideQuarry\Forms\Form;
 use WideQuarry\Forms\FormMaker;
 use WideQuarry\Forms\FormSettings;
 use WideQuarry\Json\Json;
@@ -24,7 +25,7 @@ use WideQuarry\Random\Seed;
 final readonly class MakeFormSet
 {
     /** So many sets one assessment can have. */
-    private const MOST = 200;
+    private const MOST = 100;
 
     public function __construct(private PartKinds $kinds)
     {
@@ -44,6 +45,12 @@ final readonly class MakeFormSet
         if ($document->length() === 0) {
             throw Refused::because('forms.empty', Message::of('app.actions.assembly.no-questions-for-forms'));
         }
+        $most = max(1, intdiv(FormSettings::MOST_QUESTIONS, $document->length()));
+        if ($count > $most) {
+            throw Refused::because('forms.large', Message::of('app.actions.assembly.forms-large', [
+                'questions' => $document->length(), 'most' => $most,
+            ]));
+        }
         $settings = new FormSettings($count, $seed, $longestRun, SheetPage::settings($assessment)->kept());
         $made = FormMaker::make(
             $document,
@@ -51,7 +58,7 @@ final readonly class MakeFormSet
             fn (Document $drawn): array => AssessmentEntries::of($drawn, $person, $this->kinds)->questions(),
             $this->kinds,
         );
-        $asked = array_merge(...array_map(fn ($form): array => array_column($form->entries, 'question'), $made->forms));
+        $asked = array_merge(...array_map(fn (Form $form): array => array_column($form->entries, 'question'), $made->forms));
 
         return FormSet::query()->create([
             'id' => (string) Str::uuid7(),

@@ -44,13 +44,15 @@ final readonly class SectionUnits
     }
 
     /**
+     * Where some are fixed, the places between them are taken by units of the same size, so that no unit has to be torn apart.
+     *
      * @param  list<int>  $permutation  of the loose units
      * @return list<string> entries; fixed ones where they stand in the section
      */
     public function ordered(array $permutation): array
     {
         if (! $this->moves) {
-            return array_merge(...array_map(self::entries(...), $this->units), ...[[]]);
+            return self::entries(array_merge(...$this->units, ...[[]]));
         }
         $loose = $this->at(EntryPlace::Anywhere);
         $queue = [
@@ -58,26 +60,21 @@ final readonly class SectionUnits
             ...array_map(fn (int $unit): array => $loose[$unit], $permutation),
             ...$this->at(EntryPlace::Last),
         ];
+        if (count($queue) === count($this->units)) {
+            return self::entries(array_merge(...$queue, ...[[]]));
+        }
+        $bySize = [];
+        foreach ($queue as $unit) {
+            $bySize[count($unit)][] = $unit;
+        }
+        $next = array_map(fn (array $units): int => 0, $bySize);
         $order = [];
         foreach ($this->units as $unit) {
-            array_push($order, ...self::entries($this->isFixed($unit) ? $unit : $this->next($queue, count($unit))));
+            $size = count($unit);
+            array_push($order, ...self::entries($this->isFixed($unit) ? $unit : $bySize[$size][$next[$size]++]));
         }
 
         return $order;
-    }
-
-    /**
-     * The next in the queue; beside fixed entries the next that fills the gap.
-     *
-     * @param  list<non-empty-list<Pick|Draw>>  $queue
-     * @return non-empty-list<Pick|Draw>
-     */
-    private function next(array &$queue, int $size): array
-    {
-        $fits = fn (array $unit): bool => ! $this->hasFixed() || count($unit) === $size;
-        $at = array_key_first(array_filter($queue, $fits)) ?? 0;
-
-        return array_splice($queue, $at, 1)[0];
     }
 
     /** @return list<non-empty-list<Pick|Draw>> */
@@ -91,11 +88,6 @@ final readonly class SectionUnits
         }
 
         return $units;
-    }
-
-    private function hasFixed(): bool
-    {
-        return array_filter($this->units, $this->isFixed(...)) !== [];
     }
 
     /** @param  non-empty-list<Pick|Draw>  $unit */

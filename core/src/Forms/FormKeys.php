@@ -87,10 +87,14 @@ final readonly class FormKeys
     private function least(array $forms): array
     {
         $least = [0, 0, 0];
-        $times = $places = [];
+        $times = $places = $even = [];
         foreach ($forms as $keys) {
             $alone = array_map(fn (array $key): array => ['places' => $key['places'], 'used' => []], $keys);
-            $least[1] += KeyBalance::unevenness((new KeyBalance($alone, PHP_INT_MAX, Seed::of(1)->stream('even', '')))->places());
+            $same = array_map(fn (array $key): string => implode(',', $key['places']), $keys);
+            sort($same);
+            // forms that ask the same in another order
+            $balance = new KeyBalance($alone, PHP_INT_MAX, Seed::of(1)->stream('even', ''));
+            $least[1] += $even[implode(' ', $same)] ??= KeyBalance::unevenness($balance->places());
             foreach ($keys as $key) {
                 $times[$key['of']] = ($times[$key['of']] ?? 0) + 1;
                 $places[$key['of']] = count($key['places']);

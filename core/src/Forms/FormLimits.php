@@ -17,11 +17,14 @@ final class FormLimits
     /** @var array<string, list<string>> what holds of a form → its letters */
     private array $of = [];
 
-    /** @var array<string, string> section → what holds of it */
+    /** @var array<string, string> section → its title */
     private array $sections = [];
 
     /** @var array<string, true> entries that stay behind another */
     private array $tied = [];
+
+    /** @var array<string, true> entries that stand behind the same one in every form, because their section is not shuffled */
+    private array $still = [];
 
     /** @var array<string, int> section → the fewest units that move in it */
     private array $loose = [];
@@ -29,7 +32,7 @@ final class FormLimits
     /** @var array<string, array<string, true>> pair of questions → forms in which they are neighbours */
     private array $neighbours = [];
 
-    /** @var array<string, true> pairs that always stand together */
+    /** @var array<string, 'tied'|'still'> pairs that always stand together, and why */
     private array $together = [];
 
     /** @var array<string, array<int, int>> question and part → place → forms */
@@ -37,6 +40,9 @@ final class FormLimits
 
     /** @var array<string, int> question and part → places its key can have */
     private array $possible = [];
+
+    /** @var array<string, int> how many options the questions have → how uneven their keys are at best */
+    private array $even = [];
 
     /** @var array<string, string> problems of questions and draws, each once */
     private array $problems = [];
@@ -52,6 +58,9 @@ final class FormLimits
             foreach (array_slice($unit, 1) as $entry) {
                 $this->tied[$entry] = true;
             }
+        }
+        if (! $units->moves) {
+            $this->still += array_fill_keys(array_slice($units->ordered([]), 1), true);
         }
         if (count($section->entries) > 1) {
             $this->sections[$section->id] = $section->title;
@@ -76,8 +85,10 @@ final class FormLimits
             if ($before !== null) {
                 $pair = self::pair($before->question, $entry->question);
                 $this->neighbours[$pair][$form->letter] = true;
-                if (isset($this->tied[$entry->drawnEntry()])) {
-                    $this->together[$pair] = true;
+                if (isset($this->still[$entry->drawnEntry()])) {
+                    $this->together[$pair] = 'still';
+                } elseif (isset($this->tied[$entry->drawnEntry()])) {
+                    $this->together[$pair] = 'tied';
                 }
             }
             $before = $entry;
@@ -120,7 +131,7 @@ final class FormLimits
     /** @param  array<string, VaryingQuestion>  $questions */
     private function keys(Form $form, array $questions): void
     {
-        $places = $numbers = $free = [];
+        $places = $numbers = $free = $moves = [];
         $stuck = 0;
         foreach ($form->entries as $entry) {
             $question = $questions[$entry->drawnEntry()] ?? null;
@@ -132,7 +143,9 @@ final class FormLimits
                 $places[] = $place;
                 $numbers[] = [$entry->number ?? 0, $entry->key[$part][0] ?? ''];
                 $free[] = ['places' => range(0, $key->options - 1), 'used' => []];
-                $stuck += count($key->places) < $key->options ? 1 : 0;
+                $isStuck = count($key->places) < $key->options || isset($this->settings->kept[$entry->drawnEntry()]);
+                $stuck += $isStuck ? 1 : 0;
+                $moves[] = ! $isStuck;
                 $this->places["$entry->question\t$part"][$place] = ($this->places["$entry->question\t$part"][$place] ?? 0) + 1;
                 $this->possible["$entry->question\t$part"] = count($key->places);
             }
@@ -143,10 +156,10 @@ final class FormLimits
                 'last' => $numbers[$begin + $length - 1][0],
                 'letter' => $numbers[$begin][1],
                 'longest' => $this->settings->longestRun,
+                'stuck' => in_array(true, array_slice($moves, $begin, $length), true) ? 'no' : 'yes',
             ])][] = $form->letter;
         }
-        $even = (new KeyBalance($free, PHP_INT_MAX, Seed::of(1)->stream('even', '')))->places();
-        if (KeyBalance::unevenness($places) > KeyBalance::unevenness($even)) {
+        if (KeyBalance::unevenness($places) > $this->even($free)) {
             $shares = $form->balance();
             $this->of[Message::of('forms.uneven', [
                 'shares' => implode(', ', array_map(fn (string|int $letter, int $n): string => "$letter $n", array_keys($shares), $shares)),
@@ -154,6 +167,20 @@ final class FormLimits
                 'of' => count($places),
             ])][] = $form->letter;
         }
+    }
+
+    /**
+     * How uneven keys would be that can stand anywhere; the same for all forms without draws.
+     *
+     * @param  list<array{places: non-empty-list<int>, used: array<int, int>}>  $free
+     */
+    private function even(array $free): int
+    {
+        $counts = array_map(fn (array $one): int => count($one['places']), $free);
+        sort($counts);
+        $balance = new KeyBalance($free, PHP_INT_MAX, Seed::of(1)->stream('even', ''));
+
+        return $this->even[implode(',', $counts)] ??= KeyBalance::unevenness($balance->places());
     }
 
     /** @return list<string> sections whose order is the same in every form, or that have too few orders */
@@ -191,34 +218,10 @@ final class FormLimits
             return []; // said already
         }
         $often = array_keys(array_filter($this->neighbours, fn (array $letters): bool => count($letters) > 1));
-        $tied = count(array_filter($often, fn (string $pair): bool => isset($this->together[$pair])));
-        $others = count($often) - $tied - $this->still($often);
-        $said = $tied === 0 ? [] : [Message::of('forms.kept-together', ['pairs' => $tied])];
+        $why = array_count_values(array_map(fn (string $pair): string => $this->together[$pair] ?? 'moved', $often));
+        $said = isset($why['tied']) ? [Message::of('forms.kept-together', ['pairs' => $why['tied']])] : [];
 
-        return $others < 1 ? $said : [...$said, Message::of('forms.neighbours', ['pairs' => $others])];
-    }
-
-    /**
-     * How many of the pairs stand in sections that are not shuffled.
-     *
-     * @param  list<string>  $pairs
-     */
-    private function still(array $pairs): int
-    {
-        $count = 0;
-        $pairs = array_flip($pairs);
-        foreach ($this->assessment->sections as $section) {
-            if (($this->loose[$section->id] ?? 0) > 1) {
-                continue;
-            }
-            $picks = $section->picks;
-            for ($i = 1; $i < count($picks); $i++) {
-                $pair = self::pair($picks[$i - 1]->question, $picks[$i]->question);
-                $count += isset($pairs[$pair]) && ! isset($this->together[$pair]) ? 1 : 0;
-            }
-        }
-
-        return $count;
+        return isset($why['moved']) ? [...$said, Message::of('forms.neighbours', ['pairs' => $why['moved']])] : $said;
     }
 
     /** @return list<string> */

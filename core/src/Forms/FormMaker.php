@@ -28,6 +28,9 @@ final class FormMaker
     /** Orders of keys of one question up to which each can be asked for; with more, its keys come as they come. */
     private const COMBINATIONS = 256;
 
+    /** Seeds in a row whose values cannot be rolled, after which no more are looked at. */
+    private const FAILED = 8;
+
     private const BELOW = 2 ** 31;
 
     /** @var array<string, UnitOrders> by section and the sizes of what moves in it */
@@ -199,7 +202,8 @@ final class FormMaker
         $tries = self::SEEDS * $question->combinations();
         $usable = $right = null;
         $left = self::FRESH;
-        for ($try = 0; $try < $tries && $left > 0; $try++) {
+        $failed = 0;
+        for ($try = 0; $try < $tries && $left > 0 && $failed < self::FAILED; $try++) {
             $seed = $this->candidate($letter, $pick->id, $try);
             $isRight = $question->places($seed) === $wanted;
             if (! $isRight && $usable !== null) {
@@ -207,8 +211,11 @@ final class FormMaker
             }
             $look = $question->look($seed);
             if ($look === null) {
+                $failed++;
+
                 continue;
             }
+            $failed = 0;
             $usable ??= $seed;
             if ($isRight) {
                 $right ??= $seed;

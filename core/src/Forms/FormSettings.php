@@ -12,6 +12,9 @@ final readonly class FormSettings
     /** A to Z. */
     public const MOST = 26;
 
+    /** So many questions can be asked in all forms together, which takes some seconds. */
+    public const MOST_QUESTIONS = 8000;
+
     public const LONGEST_RUN = 4;
 
     public const MOST_RUN = 100;

@@ -21,8 +21,10 @@ final class KeyBalance
 {
     private const STATES = 4000;
 
-    /** More places than these do not fit into the number of a state; up to 63 questions do. */
+    /** A state is one number, with six bits for each of so many places. */
     private const PACKED = 6;
+
+    private const COUNTED = 63;
 
     private const ROUNDS = 200;
 
@@ -116,7 +118,9 @@ final class KeyBalance
 
     private function isExact(): bool
     {
-        return $this->places <= self::PACKED && $this->states() <= $this->most;
+        $fits = $this->places <= self::PACKED && count($this->questions) <= self::COUNTED;
+
+        return $fits && $this->states() <= $this->most;
     }
 
     /**
@@ -216,7 +220,8 @@ final class KeyBalance
     }
 
     /**
-     * The cheapest way to every place: the question takes one, whoever has it moves on to another, and so on (Bellman and Ford).
+     * The cheapest way to every place: the question takes one, whoever has it moves on to another, and so on (Bellman and Ford). Between
+     * two places only the move that costs least counts.
      *
      * @param  array<int, int>  $given  question → place
      * @return array{array<int, int>, array<int, array{int, int}|null>} place → repeats; place → who moves there and from where
@@ -228,23 +233,40 @@ final class KeyBalance
             $cost[$place] = $this->questions[$question]['used'][$place] ?? 0;
             $from[$place] = null;
         }
+        $moves = $this->moves($given);
         do {
             $changed = false;
-            foreach ($given as $other => $place) {
-                if (! isset($cost[$place])) {
-                    continue;
-                }
-                $used = $this->questions[$other]['used'];
-                foreach ($this->questions[$other]['places'] as $to) {
-                    $total = $cost[$place] - ($used[$place] ?? 0) + ($used[$to] ?? 0);
-                    if ($to !== $place && $total < ($cost[$to] ?? PHP_INT_MAX)) {
-                        [$cost[$to], $from[$to], $changed] = [$total, [$other, $place], true];
+            foreach ($moves as $place => $targets) {
+                foreach (isset($cost[$place]) ? $targets : [] as $to => [$step, $other]) {
+                    if ($cost[$place] + $step < ($cost[$to] ?? PHP_INT_MAX)) {
+                        [$cost[$to], $from[$to], $changed] = [$cost[$place] + $step, [$other, $place], true];
                     }
                 }
             }
         } while ($changed);
 
         return [$cost, $from];
+    }
+
+    /**
+     * @param  array<int, int>  $given  question → place
+     * @return array<int, array<int, array{int, int}>> place → another → what it costs at least to move a question there, and which
+     */
+    private function moves(array $given): array
+    {
+        $moves = [];
+        foreach ($given as $question => $place) {
+            ['places' => $places, 'used' => $used] = $this->questions[$question];
+            $now = $used[$place] ?? 0;
+            foreach ($places as $to) {
+                $step = ($used[$to] ?? 0) - $now;
+                if ($to !== $place && $step < ($moves[$place][$to][0] ?? PHP_INT_MAX)) {
+                    $moves[$place][$to] = [$step, $question];
+                }
+            }
+        }
+
+        return $moves;
     }
 
     /**
@@ -281,21 +303,19 @@ final class KeyBalance
         foreach ($this->stream->shuffled(self::within($runs)) as $one) {
             foreach ($this->stream->shuffled(array_keys($places)) as $other) {
                 [$mine, $theirs] = [$places[$one], $places[$other]];
-                $fit = $mine !== $theirs && $this->may($one, $theirs) && $this->may($other, $mine);
-                if (! $fit) {
+                if ($mine === $theirs || ! $this->may($one, $theirs) || ! $this->may($other, $mine)) {
                     continue;
                 }
-                $tried = $places;
-                [$tried[$one], $tried[$other]] = [$theirs, $mine];
-                $now = [$this->excess($tried), $this->repeats($one, $theirs) + $this->repeats($other, $mine)
-                    - $this->repeats($one, $mine) - $this->repeats($other, $theirs)];
-                if ($now[0] < $this->excess($places) && ($cost === null || $now < $cost)) {
-                    [$best, $cost] = [$tried, $now];
+                $shorter = $this->shorter($places, [$one => $theirs, $other => $mine]);
+                $repeats = $this->repeats($one, $theirs) + $this->repeats($other, $mine)
+                    - $this->repeats($one, $mine) - $this->repeats($other, $theirs);
+                if ($shorter > 0 && ($cost === null || [-$shorter, $repeats] < $cost)) {
+                    [$best, $cost] = [[$one => $theirs, $other => $mine], [-$shorter, $repeats]];
                 }
             }
         }
 
-        return $best;
+        return $best === null ? null : array_replace($places, $best);
     }
 
     /**
@@ -308,10 +328,10 @@ final class KeyBalance
         $best = $cost = null;
         foreach (self::within($runs) as $one) {
             foreach ($this->questions[$one]['places'] as $place) {
-                $tried = $places;
-                $tried[$one] = $place;
-                $now = [$this->excess($tried), self::unevenness($tried), $this->repeats($one, $place)];
-                if ($now[0] < $this->excess($places) && ($cost === null || $now < $cost)) {
+                $tried = array_replace($places, [$one => $place]);
+                $shorter = $this->shorter($places, [$one => $place]);
+                $now = [-$shorter, self::unevenness($tried), $this->repeats($one, $place)];
+                if ($shorter > 0 && ($cost === null || $now < $cost)) {
                     [$best, $cost] = [$tried, $now];
                 }
             }
@@ -320,10 +340,47 @@ final class KeyBalance
         return $best;
     }
 
+    /**
+     * By how many questions runs that are too long get shorter.
+     *
+     * @param  array<int, int>  $places
+     * @param  array<int, int>  $changes  question → its new place
+     */
+    private function shorter(array $places, array $changes): int
+    {
+        // nothing changes but in the runs that stand at the changed questions and beside them
+        $pieces = [];
+        foreach (array_keys($changes) as $at) {
+            $begin = max(0, $at - 1);
+            while ($begin > 0 && $places[$begin - 1] === $places[$begin]) {
+                $begin--;
+            }
+            $end = min(count($places) - 1, $at + 1);
+            while ($end < count($places) - 1 && $places[$end + 1] === $places[$end]) {
+                $end++;
+            }
+            $pieces[] = [$begin, $end];
+        }
+        sort($pieces);
+        if (isset($pieces[1]) && $pieces[1][0] <= $pieces[0][1] + 1) {
+            $pieces = [[$pieces[0][0], max($pieces[0][1], $pieces[1][1])]];
+        }
+        $after = array_replace($places, $changes);
+        $shorter = 0;
+        foreach ($pieces as [$begin, $end]) {
+            $shorter += $this->excess(array_slice($places, $begin, $end - $begin + 1));
+            $shorter -= $this->excess(array_slice($after, $begin, $end - $begin + 1));
+        }
+
+        return $shorter;
+    }
+
     /** @param  array<int, int>  $places */
     private function excess(array $places): int
     {
-        return array_sum(self::runs($places, $this->longest)) - $this->longest * count(self::runs($places, $this->longest));
+        $runs = self::runs($places, $this->longest);
+
+        return array_sum($runs) - $this->longest * count($runs);
     }
 
     /**

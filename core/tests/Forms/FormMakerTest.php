@@ -196,7 +196,7 @@ it('says what cannot be met', function (array $options, int $questions, int $cou
     'keys that cannot move' => [
         [formOptions(4, ['a', 'b', 'c', 'd'])], 6, 2,
         [['id' => 's1', 'shuffle' => true, 'entries' => formEntries(1, 6)]],
-        ['Forms A, B: Questions 1 to 6 have the key B: more than 4 in a row',
+        ['Forms A, B: Questions 1 to 6 have the key B, more than 4 in a row: their right options',
             'not even (B 6): 6 of 6 right options cannot stand everywhere'],
     ],
     '26 forms of 3 questions' => [

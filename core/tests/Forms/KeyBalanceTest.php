@@ -108,3 +108,9 @@ it('leaves later forms what they need', function (): void {
 it('gives nothing to nothing', function (): void {
     expect((new KeyBalance([], 4, Seed::of(1)->stream('test', '')))->places())->toBe([]);
 });
+
+it('balances as many questions of two options as a test may have', function (int $count): void {
+    $questions = array_fill(0, $count, ['places' => [0, 1], 'used' => []]);
+    $places = (new KeyBalance($questions, 4, Seed::of(1)->stream('test', '')))->places();
+    expect(keyCost($questions, $places, 4))->toBe([0, intdiv($count, 2) ** 2 + ($count - intdiv($count, 2)) ** 2, 0]);
+})->with([63, 64, 100, 301]);

@@ -6,6 +6,7 @@ namespace App\Jobs;
 
 use App\Actions\Assembly\PrintAssessment;
 use App\Models\Assessment;
+use App\Models\FormSet;
 use App\Models\User;
 use App\Printing\ChosenForm;
 use Illuminate\Support\Facades\DB;
@@ -28,7 +29,7 @@ final class PrintPapers extends BackgroundWork
             $assessment,
             $person,
             PaperKind::list($order->which) ?? [],
-            ChosenForm::of($order->form_set_id, $order->forms),
+            ChosenForm::of($order->form_set_id === null ? null : FormSet::query()->findOrFail($order->form_set_id), $order->forms),
             $order->form_set_id,
             function (int $done): void {
                 $this->order()->update(['done' => $done]);

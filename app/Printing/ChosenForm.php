@@ -20,17 +20,16 @@ final readonly class ChosenForm
     }
 
     /**
-     * @param  string  $letters  "A,C", of the set
+     * @param  string  $letters  "A,C"
      * @return list<self> none without a set
      */
-    public static function of(?string $set, string $letters): array
+    public static function of(?FormSets $set, string $letters): array
     {
-        $found = $set === null ? null : FormSets::query()->whereKey($set)->first();
-        if ($found === null) {
+        if ($set === null) {
             return [];
         }
-        $made = $found->made();
-        $document = $found->document();
+        $made = $set->made();
+        $document = $set->document();
         $wanted = explode(',', $letters);
         $forms = array_values(array_filter($made->forms, fn (Form $form): bool => in_array($form->letter, $wanted, true)));
 

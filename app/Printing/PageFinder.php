@@ -84,10 +84,10 @@ final readonly class PageFinder
     }
 
     /**
-     * shrunk: whether a picture of it is made smaller; to: the page on which it ends
+     * shrunk: whether a picture of it is made smaller; lines: how many there are to write on; to: the page on which it ends
      *
      * @return list<array{which: string, form: string|null, page: int, pages: int, entries: list<array{
-     *     entry: string, label: string, page: int, from: float, to: int, shrunk: bool}>}>
+     *     entry: string, label: string, page: int, from: float, to: int, shrunk: bool, lines: int}>}>
      */
     public function outline(PrintedDocument $document): array
     {
@@ -100,7 +100,7 @@ final readonly class PageFinder
                 if ($begin !== null) {
                     $end = $this->at[$paper->prefix.$entry.'-end'] ?? $begin;
                     $entries[] = ['entry' => (string) $entry, 'label' => $label, ...$begin, 'to' => $end['page'],
-                        'shrunk' => in_array($paper->prefix.$entry, $document->shrunk, true)];
+                        ...$document->questions[$paper->prefix.$entry] ?? ['shrunk' => false, 'lines' => 0]];
                 }
             }
             $outline[] = [

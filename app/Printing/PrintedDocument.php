@@ -11,14 +11,14 @@ final readonly class PrintedDocument
      * @param  string  $body  what stands in it, without what makes it pages
      * @param  non-empty-list<PaperInDocument>  $papers
      * @param  array<string, int>  $revisions  question → the one that is printed
-     * @param  list<string>  $shrunk  questions with pictures that are made smaller, as the document calls them
+     * @param  array<string, array{shrunk: bool, lines: int}>  $questions  as the document calls them
      */
     public function __construct(
         public string $html,
         public string $body,
         public array $papers,
         public array $revisions,
-        public array $shrunk,
+        public array $questions,
     ) {
     }
 }

@@ -23,8 +23,8 @@ use WideQuarry\Printing\PrintedQuestion;
 use WideQuarry\Printing\PrintedStimulus;
 use WideQuarry\Printing\PrintedTest;
 use WideQuarry\Printing\PrintSettings;
+use WideQuarry\Printing\QuestionsOnPaper;
 use WideQuarry\Printing\Sheet;
-use WideQuarry\Printing\ShrunkPictures;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 
@@ -86,7 +86,7 @@ final readonly class SheetPage
             $body,
             $papers,
             $revisions,
-            $whole ? ShrunkPictures::in($body, $settings) : [],
+            $whole ? QuestionsOnPaper::in($body, $settings) : [],
         );
     }
 

@@ -9,26 +9,25 @@ use App\Models\Assessment;
 use App\Models\FormSet;
 use App\Models\User;
 use App\Policies\ReadableIds;
-use App\Printing\SheetPage;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Json;
+use WideQuarry\Printing\PrintSettings;
 
-/** Keeps what was printed, with what it was made of; a print is kept once. */
+/** Keeps what somebody takes away, with what it was made of: one receipt each time. */
 final readonly class KeepPrint
 {
     /** @return string|null the receipt; null where this person has no such print */
     public function handle(Assessment $assessment, User $person, string $print): ?string
     {
-        /** @var (object{questions: string, forms: string, form_set_id: string|null}&\stdClass)|null $row */
+        /** @var (object{questions: string, forms: string, form_set_id: string|null, settings: string}&\stdClass)|null $row */
         $row = DB::table('prints')->where('assessment_id', $assessment->id)->where('id', $print)->where('user_id', $person->id)->first();
         if ($row === null || ! ReadableIds::of($person)->readsAll(PostgresArray::read($row->questions))) {
             return null;
         }
-        $settings = SheetPage::settings($assessment);
         $set = $row->form_set_id === null ? null : FormSet::query()->whereKey($row->form_set_id)->first();
         $seeds = $set === null
-            ? ['' => $settings->seed->value]
+            ? ['' => PrintSettings::read(Json::decode($row->settings), '')->seed->value]
             : array_fill_keys(explode(',', $row->forms), $set->seed);
         $id = (string) Str::uuid7();
         DB::table('print_receipts')->insert([
@@ -39,7 +38,7 @@ final readonly class KeepPrint
             'form_set_id' => $row->form_set_id,
             'forms' => $row->forms,
             'seeds' => Json::encode((object) $seeds),
-            'settings' => $assessment->print,
+            'settings' => $row->settings,
             'questions' => $row->questions,
             'revisions' => $row->revisions,
             'sha256' => $row->sha256,

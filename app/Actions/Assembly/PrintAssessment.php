@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Assembly;
 
+use App\Errors\Refused;
 use App\Infrastructure\Sandbox;
 use App\Models\Assessment;
 use App\Models\User;
@@ -16,6 +17,7 @@ use App\Storage\FileStore;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use WideQuarry\Json\Json;
+use WideQuarry\Messages\Message;
 use WideQuarry\Printing\PaperKind;
 use WideQuarry\Printing\PrintSettings;
 
@@ -38,6 +40,9 @@ final readonly class PrintAssessment
         '--print-to-pdf={}/out.pdf',
         'file://{}/sheet.html',
     ];
+
+    /** Bytes of a document: pictures stand in it once for each paper that shows them. */
+    private const LARGEST = 60_000_000;
 
     public function __construct(private SheetPage $page, private FileStore $files)
     {
@@ -68,12 +73,16 @@ final readonly class PrintAssessment
         $source = hash('sha256', $made->html);
         $there = self::printedBefore($assessment, $person, $source);
         if ($there === null) {
+            if (strlen($made->html) > self::LARGEST) {
+                throw Refused::because('print.large', Message::of('app.actions.assembly.print-large'));
+            }
             [$file, $pages, $outline] = $this->printed($made, $document, $tell);
             $this->keep($assessment, $person, $made, [
                 'which' => implode(',', array_column($which, 'value')),
                 'form_set_id' => $set,
                 'forms' => implode(',', array_map(fn (ChosenForm $one): string => $one->form->letter, $forms)),
                 'source' => $source,
+                'settings' => $assessment->print,
                 'outline' => Json::encode($outline),
                 'sha256' => $file,
                 'pages' => $pages,

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Actions\Assembly\OrderPrint;
 use App\Actions\Assembly\PrintAssessment;
 use App\Actions\Assembly\WriteDocument;
 use App\Http\Files\FileName;
 use App\Http\OpenApi\Operation;
 use App\Infrastructure\PostgresArray;
-use App\Jobs\PrintPapers;
 use App\Models\Assessment;
 use App\Models\FormSet;
 use App\Models\User;
@@ -23,7 +23,6 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Str;
 use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Json\Malformed;
@@ -80,41 +79,19 @@ final class PrintController
         response: ['id' => 'string?', 'pages' => 'number?', 'outline' => 'PrintedPaper[]?', 'order' => 'string?'],
         body: ['which' => 'string', 'set' => 'uuid?', 'forms' => 'string?'],
     )]
-    public function store(Request $request, Assessment $assessment, PrintAssessment $print): JsonResponse
+    public function store(Request $request, Assessment $assessment, PrintAssessment $print, OrderPrint $order): JsonResponse
     {
         Gate::authorize('view', $assessment);
+        $person = User::asking($request);
         $fields = Fields::of(Json::decode($request->getContent()), '', ['which', 'set', 'forms']);
         $which = self::which($fields->string('which', 'learner', self::LONGEST));
         $set = $fields->raw('set') === null ? null : Fields::asUuid($fields->raw('set'), '/set');
         [$forms, $of] = self::forms($assessment, $set, $fields->string('forms', '', self::LONGEST));
-        $papers = count(array_filter($which, fn (PaperKind $kind): bool => $kind->isOfForm())) * max(1, count($forms));
-        if ($papers > self::AT_ONCE) {
-            return new JsonResponse(['order' => $this->order($assessment, User::asking($request), $which, $forms, $of, $papers)], 202);
+        if (PaperKind::count($which, count($forms)) > self::AT_ONCE) {
+            return new JsonResponse(['order' => $order->handle($assessment, $person, $which, $forms, $of)], 202);
         }
 
-        return new JsonResponse($print->handle($assessment, User::asking($request), $which, $forms, $of));
-    }
-
-    /**
-     * @param  list<PaperKind>  $which
-     * @param  list<ChosenForm>  $forms
-     */
-    private function order(Assessment $assessment, User $person, array $which, array $forms, ?string $set, int $papers): string
-    {
-        $id = (string) Str::uuid7();
-        $others = count($which) - count(array_filter($which, fn (PaperKind $kind): bool => $kind->isOfForm()));
-        DB::table('print_orders')->insert([
-            'id' => $id,
-            'assessment_id' => $assessment->id,
-            'user_id' => $person->id,
-            'which' => implode(',', array_column($which, 'value')),
-            'form_set_id' => $set,
-            'forms' => implode(',', array_map(fn (ChosenForm $one): string => $one->form->letter, $forms)),
-            'total' => 2 * ($papers + $others),
-        ]);
-        PrintPapers::dispatch($id, $person->id);
-
-        return $id;
+        return new JsonResponse($print->handle($assessment, $person, $which, $forms, $of));
     }
 
     #[Operation(
@@ -190,7 +167,7 @@ final class PrintController
             throw Malformed::notOneOf('/forms', $all, $unknown);
         }
 
-        return [ChosenForm::of($found->id, implode(',', $wanted)), $found->id];
+        return [ChosenForm::of($found, implode(',', $wanted)), $found->id];
     }
 
     /**

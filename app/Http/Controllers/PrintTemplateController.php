@@ -24,9 +24,6 @@ final class PrintTemplateController
 {
     private const MOST = 100;
 
-    /** What belongs to one assessment and its entries is no part of a template. */
-    private const OF_ONE = ['seed', 'spaces', 'rolls'];
-
     #[Operation('Templates of printing', response: ['data' => 'PrintTemplate[]'])]
     public function index(Bank $bank): JsonResponse
     {
@@ -51,7 +48,7 @@ final class PrintTemplateController
         if ($title === '') {
             throw Malformed::outOfRange('/title', Message::of('app.http.controllers.template-name'), '');
         }
-        $settings = array_diff_key((array) $fields->raw('settings'), array_flip(self::OF_ONE));
+        $settings = array_diff_key((array) $fields->raw('settings'), array_flip(PrintSettings::OF_ONE_TEST));
         PrintSettings::read((object) $settings, '/settings');
         $isFull = DB::table('print_templates')->where('bank_id', $bank->id)->where('title', '<>', $title)->count() >= self::MOST;
         if ($isFull) {

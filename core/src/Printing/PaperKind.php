@@ -43,10 +43,17 @@ enum PaperKind: string
         return $this !== self::Keys && $this !== self::Contents;
     }
 
-    /** Whether it is for those who may see what is right. */
-    public function isForMarkers(): bool
+    /**
+     * How many papers there are of so many forms.
+     *
+     * @param  list<self>  $kinds
+     * @param  int  $forms  0 for a test without forms
+     */
+    public static function count(array $kinds, int $forms): int
     {
-        return in_array($this, [self::Key, self::Keys, self::Scheme, self::Notes, self::Contents], true);
+        $ofForm = count(array_filter($kinds, fn (self $kind): bool => $kind->isOfForm()));
+
+        return $ofForm * max(1, $forms) + count($kinds) - $ofForm;
     }
 
     /**

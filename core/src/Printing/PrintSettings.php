@@ -17,6 +17,9 @@ final readonly class PrintSettings
         'roll', 'standards', 'difficulty', 'source',
     ];
 
+    /** What belongs to one test and its entries, and is no part of a template. */
+    public const OF_ONE_TEST = ['seed', 'spaces', 'rolls'];
+
     private const MOST_SPACES = 1000; // entries of an assessment
 
     public string $school;

@@ -2805,6 +2805,7 @@ export type Messages = {
       shrunk: (values: { n: Words; paper: Words }) => string
       named: (values: { label: Words; title: Words }) => string
       insteadOf: (values: { word: Words }) => string
+      lines: (values: { n: number }) => string
     }
   }
   parts: {

@@ -1,4 +1,4 @@
-import { useMemo, useRef } from 'react'
+import { useEffect, useMemo, useRef } from 'react'
 import type { Assessment, PrintSettings } from '@/api/assembly'
 import type { Print, PrintedPaper } from '@/api/paper'
 import { texts } from '@/messages'
@@ -30,6 +30,12 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
     target?.focus({ preventScroll: true })
   }
   const questions = useMemo(() => placesOf(print.outline), [print.outline])
+  // a handle whose question went to another page is drawn anew there, and keeps the focus
+  const held = useRef<string | null>(null)
+  useEffect(() => {
+    if (held.current === null || questions.length === 0 || document.activeElement !== document.body) return
+    pages.current?.querySelector<HTMLElement>(`[data-handle="${CSS.escape(held.current)}"]`)?.focus({ preventScroll: true })
+  }, [questions])
   const split = questions.filter((one) => one.to > one.page)
   return (
     <div className="flex min-h-0 flex-1 max-md:flex-col" aria-busy={isStale}>
@@ -107,6 +113,9 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
                   settings={settings}
                   places={questions.filter((one) => one.which === 'learner' && one.page === page)}
                   onChange={onChange}
+                  onHold={(entry) => {
+                    held.current = entry
+                  }}
                 />
               ) : null}
             </li>
@@ -126,6 +135,8 @@ export type PrintedPlace = {
   from: number
   to: number
   shrunk: boolean
+  /** Ruled lines to write on. */
+  lines: number
 }
 
 /** Where the numbered questions of all papers stand. */

@@ -48,6 +48,8 @@ function Pages({ assessment }: { assessment: Assessment }) {
     onSuccess: (_, next) => client.setQueryData(assessmentQuery(assessment.id).queryKey, (now) => (now ? { ...now, print: next } : now)),
   })
   const wanted = JSON.stringify(rested)
+  // what is offered to take away is what was asked for last, not what is still on its way
+  const isSettled = wanted === JSON.stringify(settings) && asked.which === which && asked.set === formSet && asked.forms === letters
   const stored = useRef(JSON.stringify(assessment.print))
   const [share, setShare] = useState(0)
   const query = printQuery(assessment.id, asked, assessment.version, wanted, setShare)
@@ -73,7 +75,9 @@ function Pages({ assessment }: { assessment: Assessment }) {
         { title: texts.assembly.print },
       ]}
       aside={print.data ? texts.assembly.printing.pages({ n: print.data.pages }) : null}
-      actions={print.data && !print.isFetching ? <Downloads assessment={assessment} asked={asked} print={print.data.id} /> : null}
+      actions={
+        print.data && !print.isFetching && isSettled ? <Downloads assessment={assessment} asked={asked} print={print.data.id} /> : null
+      }
     >
       <div className="flex h-full max-md:flex-col max-md:overflow-y-auto">
         <PrintForm
@@ -103,7 +107,13 @@ function Pages({ assessment }: { assessment: Assessment }) {
             </div>
           ) : null}
           {print.data && !print.isError ? (
-            <Preview assessment={assessment} settings={settings} print={print.data} isStale={print.isFetching} onChange={setSettings} />
+            <Preview
+              assessment={assessment}
+              settings={settings}
+              print={print.data}
+              isStale={print.isFetching || !isSettled}
+              onChange={setSettings}
+            />
           ) : null}
         </div>
       </div>

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace WideQuarry\Printing;
 
-/** Which questions have pictures that are larger than their place on the page, so that the style sheet makes them smaller. */
-final class ShrunkPictures
+/** What can be seen of questions in the markup of a paper: whether a picture is made smaller, and how many lines there are to write on. */
+final class QuestionsOnPaper
 {
     /** Beside the number and the points of a question, in pixels of 1/96 inch, for one column and for two. */
     private const WIDE = [1 => 585, 2 => 235];
@@ -15,20 +15,21 @@ final class ShrunkPictures
 
     /**
      * @param  string  $body  as Sheet made it, pictures inside
-     * @return list<string> identifiers of questions in the document
+     * @return array<string, array{shrunk: bool, lines: int}> by the identifier in the document; shrunk: whether a picture is larger than
+     *     its place, so that the style sheet makes it smaller
      */
     public static function in(string $body, PrintSettings $settings): array
     {
         preg_match_all('~<article class="question[^"]*" id="([^"]+)">(.*?)</article>~s', $body, $articles, PREG_SET_ORDER);
-        $shrunk = [];
+        $questions = [];
+        $wide = self::WIDE[$settings->columns] ?? self::WIDE[1];
         foreach ($articles as [, $id, $html]) {
             preg_match_all('~<img [^>]*>~', $html, $pictures);
-            if (array_filter($pictures[0], fn (string $one): bool => self::isTooLarge($one, self::WIDE[$settings->columns] ?? 585)) !== []) {
-                $shrunk[] = html_entity_decode($id);
-            }
+            $large = array_filter($pictures[0], fn (string $one): bool => self::isTooLarge($one, $wide));
+            $questions[html_entity_decode($id)] = ['shrunk' => $large !== [], 'lines' => substr_count($html, '<div class="rule">')];
         }
 
-        return $shrunk;
+        return $questions;
     }
 
     private static function isTooLarge(string $picture, int $wide): bool

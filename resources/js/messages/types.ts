@@ -2806,6 +2806,7 @@ export type Messages = {
       named: (values: { label: Words; title: Words }) => string
       insteadOf: (values: { word: Words }) => string
       lines: (values: { n: number }) => string
+      keeping: string
     }
   }
   parts: {

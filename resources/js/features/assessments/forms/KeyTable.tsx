@@ -1,4 +1,5 @@
 import type { FormEntry, FormSet } from '@/api/paper'
+import { saveFile } from '@/lib/saveFile'
 import { texts } from '@/messages'
 import { Button } from '@/ui/Button'
 import { byMaster, keysAsCsv, keyText } from './byMaster'
@@ -14,11 +15,7 @@ export function KeyTable({ set }: { set: FormSet }) {
   }
   const download = () => {
     const csv = keysAsCsv(set, words.question, (entry) => set.titles[entry.question] ?? words.hidden)
-    const link = document.createElement('a')
-    link.href = URL.createObjectURL(new Blob(['\uFEFF', csv], { type: 'text/csv;charset=utf-8' }))
-    link.download = 'keys.csv'
-    link.click()
-    URL.revokeObjectURL(link.href)
+    saveFile(new Blob(['\uFEFF', csv], { type: 'text/csv;charset=utf-8' }), 'keys.csv')
   }
   return (
     <section aria-label={words.table}>

@@ -3,6 +3,7 @@ import { useMemo, useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import { type Assessment, assessmentQuery, type PrintSettings, setPrint } from '@/api/assembly'
 import { type Asked, askedText, formSetQuery, keepPrint, type Print as Made, printQuery, receiptsQuery } from '@/api/paper'
+import { fetchFile } from '@/lib/saveFile'
 import { useAddress } from '@/lib/useAddress'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
 import { texts } from '@/messages'
@@ -15,6 +16,8 @@ import { Preview } from './Preview'
 import { PrintForm } from './PrintForm'
 
 const words = texts.paper.print
+const LINK =
+  'inline-flex min-h-8 items-center rounded-ui border border-accent bg-accent px-3 font-semibold text-on-accent hover:brightness-110'
 
 /** The real pages of an assessment or of its forms, and what they are printed like. */
 export function Print() {
@@ -66,6 +69,7 @@ function Pages({ assessment }: { assessment: Assessment }) {
     },
     placeholderData: (before) => before, // pages stay in sight until those that follow a change are there
   })
+  const isBusy = print.isFetching || !isSettled
   return (
     <Shell
       title={`${texts.assembly.print}: ${assessment.title}`}
@@ -74,10 +78,16 @@ function Pages({ assessment }: { assessment: Assessment }) {
         { title: assessment.title, to: `/assessments/${assessment.id}` },
         { title: texts.assembly.print },
       ]}
-      aside={print.data ? texts.assembly.printing.pages({ n: print.data.pages }) : null}
-      actions={
-        print.data && !print.isFetching && isSettled ? <Downloads assessment={assessment} asked={asked} print={print.data.id} /> : null
+      aside={
+        <>
+          {print.data ? texts.assembly.printing.pages({ n: print.data.pages }) : ''}
+          {isBusy && print.data ? <span className="ml-3">{texts.assembly.printing.making}</span> : ''}
+          {isBusy && share > 0 ? (
+            <progress aria-label={texts.assembly.printing.making} className="ml-3 h-2 w-32 accent-accent" value={share} />
+          ) : null}
+        </>
       }
+      actions={print.data && !isBusy ? <Downloads assessment={assessment} asked={asked} print={print.data.id} /> : null}
     >
       <div className="flex h-full max-md:flex-col max-md:overflow-y-auto">
         <PrintForm
@@ -100,20 +110,9 @@ function Pages({ assessment }: { assessment: Assessment }) {
               <Message look="problem">{print.error.message}</Message>
             </div>
           ) : null}
-          {print.isFetching ? (
-            <div className="flex items-center gap-3 border-hairline border-b px-6 py-2">
-              <span className="text-quiet">{texts.assembly.printing.making}</span>
-              {share > 0 ? <progress aria-label={texts.assembly.printing.making} className="h-2 w-40 accent-accent" value={share} /> : null}
-            </div>
-          ) : null}
+          {print.isPending ? <Waiting text={texts.assembly.printing.making} /> : null}
           {print.data && !print.isError ? (
-            <Preview
-              assessment={assessment}
-              settings={settings}
-              print={print.data}
-              isStale={print.isFetching || !isSettled}
-              onChange={setSettings}
-            />
+            <Preview assessment={assessment} settings={settings} print={print.data} isStale={isBusy} onChange={setSettings} />
           ) : null}
         </div>
       </div>
@@ -130,22 +129,20 @@ function Downloads({ assessment, asked, print }: { assessment: Assessment; asked
     onSuccess: () => client.invalidateQueries({ queryKey: receiptsQuery(assessment.id).queryKey }),
     onError: (problem) => tell({ text: problem.message, look: 'problem' }),
   })
-  const fetch = (format: string) =>
-    window.location.assign(`/api/v1/assessments/${assessment.id}/papers?${askedText(asked)}&format=${format}`)
+  const fetch = useMutation({
+    mutationFn: (format: string) => fetchFile(`/api/v1/assessments/${assessment.id}/papers?${askedText(asked)}&format=${format}`),
+    onError: (problem) => tell({ text: problem.message, look: 'problem' }),
+  })
   return (
     <>
-      <Menu.Root align="end" button={<Button>{words.documents}</Button>}>
+      <Menu.Root align="end" button={<Button aria-busy={fetch.isPending}>{fetch.isPending ? words.keeping : words.documents}</Button>}>
         {(['docx', 'odt', 'html'] as const).map((format) => (
-          <Menu.Item key={format} onSelect={() => fetch(format)}>
+          <Menu.Item key={format} onSelect={() => fetch.mutate(format)}>
             {words[format]}
           </Menu.Item>
         ))}
       </Menu.Root>
-      <a
-        href={`/api/v1/assessments/${assessment.id}/prints/${print}`}
-        className="inline-flex min-h-8 items-center rounded-ui border border-accent bg-accent px-3 font-semibold text-on-accent hover:brightness-110"
-        onClick={() => keep.mutate()}
-      >
+      <a href={`/api/v1/assessments/${assessment.id}/prints/${print}`} className={LINK} onClick={() => keep.mutate()}>
         {texts.assembly.printing.fetch}
       </a>
     </>

@@ -2,7 +2,8 @@
 
 declare(strict_types=1);
 
-// Makes reference.docx and reference.odt, whose styles documents for word processors have, from Pandoc's own: php resources/documents/make.php
+// Makes reference.docx and reference.odt, whose styles documents for word processors have, from Pandoc's own:
+// php resources/documents/make.php
 
 $word = <<<'XML'
     <w:style w:type="paragraph" w:customStyle="1" w:styleId="AnswerLine"><w:name w:val="Answer Line"/><w:basedOn w:val="BodyText"/><w:pPr>
@@ -17,19 +18,26 @@ $word = <<<'XML'
     <w:jc w:val="right"/></w:pPr><w:rPr><w:b/><w:sz w:val="28"/></w:rPr></w:style>
     XML;
 $open = <<<'XML'
-    <style:style style:name="Answer_20_Line" style:display-name="Answer Line" style:family="paragraph" style:parent-style-name="Text_20_body">
-    <style:paragraph-properties fo:margin-top="0.2cm" fo:margin-bottom="0cm" fo:line-height="0.65cm" fo:border-bottom="0.5pt solid #777777" style:join-border="false"/></style:style>
+    <style:style style:name="Answer_20_Line" style:display-name="Answer Line" style:family="paragraph"
+    style:parent-style-name="Text_20_body">
+    <style:paragraph-properties fo:margin-top="0.2cm" fo:margin-bottom="0cm" fo:line-height="0.65cm"
+    fo:border-bottom="0.5pt solid #777777" style:join-border="false"/></style:style>
     <style:style style:name="New_20_Page" style:display-name="New Page" style:family="paragraph" style:parent-style-name="Text_20_body">
     <style:paragraph-properties fo:break-before="page" fo:margin-top="0cm" fo:margin-bottom="0cm"/></style:style>
-    <style:style style:name="Shared_20_Text" style:display-name="Shared Text" style:family="paragraph" style:parent-style-name="Text_20_body">
-    <style:paragraph-properties fo:keep-with-next="always" fo:margin-left="0.4cm" fo:padding-left="0.3cm" fo:border-left="2pt solid #999999"/></style:style>
-    <style:style style:name="Form_20_Letter" style:display-name="Form Letter" style:family="paragraph" style:parent-style-name="Text_20_body">
+    <style:style style:name="Shared_20_Text" style:display-name="Shared Text" style:family="paragraph"
+    style:parent-style-name="Text_20_body">
+    <style:paragraph-properties fo:keep-with-next="always" fo:margin-left="0.4cm"
+    fo:padding-left="0.3cm" fo:border-left="2pt solid #999999"/></style:style>
+    <style:style style:name="Form_20_Letter" style:display-name="Form Letter" style:family="paragraph"
+    style:parent-style-name="Text_20_body">
     <style:paragraph-properties fo:text-align="end"/><style:text-properties fo:font-weight="bold" fo:font-size="14pt"/></style:style>
     XML;
-$field = fn (string $name): string => '<w:r><w:fldChar w:fldCharType="begin"/></w:r><w:r><w:instrText xml:space="preserve"> '.$name.' </w:instrText></w:r>'.
+$field = fn (string $name): string => '<w:r><w:fldChar w:fldCharType="begin"/></w:r>'.
+    '<w:r><w:instrText xml:space="preserve"> '.$name.' </w:instrText></w:r>'.
     '<w:r><w:fldChar w:fldCharType="end"/></w:r>';
-$footer = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?><w:ftr xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:p>'.
-    '<w:pPr><w:jc w:val="right"/></w:pPr>'.$field('PAGE').'<w:r><w:t xml:space="preserve"> / </w:t></w:r>'.$field('NUMPAGES').'</w:p></w:ftr>';
+$footer = '<?xml version="1.0" encoding="UTF-8" standalone="yes"?>'.
+    '<w:ftr xmlns:w="http://schemas.openxmlformats.org/wordprocessingml/2006/main"><w:p><w:pPr><w:jc w:val="right"/></w:pPr>'.
+    $field('PAGE').'<w:r><w:t xml:space="preserve"> / </w:t></w:r>'.$field('NUMPAGES').'</w:p></w:ftr>';
 $borders = implode('', array_map(
     fn (string $side): string => "<w:$side w:val=\"single\" w:sz=\"4\" w:space=\"0\" w:color=\"666666\"/>",
     ['top', 'left', 'bottom', 'right', 'insideH', 'insideV'],
@@ -64,12 +72,14 @@ $make('reference.docx', [
     'word/footer1.xml' => fn (string $xml): string => $footer,
     'word/_rels/document.xml.rels' => fn (string $xml): string => str_replace(
         '</Relationships>',
-        '<Relationship Id="rIdFooter" Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/footer" Target="footer1.xml"/></Relationships>',
+        '<Relationship Id="rIdFooter" Target="footer1.xml"'.
+        ' Type="http://schemas.openxmlformats.org/officeDocument/2006/relationships/footer"/></Relationships>',
         $xml,
     ),
     '[Content_Types].xml' => fn (string $xml): string => str_replace(
         '</Types>',
-        '<Override PartName="/word/footer1.xml" ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footer+xml"/></Types>',
+        '<Override PartName="/word/footer1.xml"'.
+        ' ContentType="application/vnd.openxmlformats-officedocument.wordprocessingml.footer+xml"/></Types>',
         $xml,
     ),
 ]);

@@ -26,7 +26,7 @@ test('a builder makes forms A to D, prints them with keys and scheme, and gets t
   await page.getByRole('button', { name: 'Make forms' }).click()
   const keys = page.getByRole('region', { name: 'Keys of all forms' })
   await expect(keys.getByRole('columnheader', { name: 'Form D' })).toBeVisible()
-  await expect(page.getByRole('region', { name: 'What the forms have in common' }).getByRole('row')).toHaveCount(5)
+  await expect(page.getByRole('region', { name: 'How the forms compare' }).getByRole('row')).toHaveCount(5)
   await accessible(page)
 
   // All of them with their keys and the scheme, in one file.

@@ -174,7 +174,11 @@ it('prints several papers in one file, each with page numbers of its own, and th
                 'key' => [
                     'rubric' => [
                         'criteria' => [
-                            ['id' => 'c1', 'title' => 'Process', 'levels' => [['id' => 'l1', 'points' => 6, 'html' => '<p>Both banks.</p>']]],
+                            [
+                                'id' => 'c1',
+                                'title' => 'Process',
+                                'levels' => [['id' => 'l1', 'points' => 6, 'html' => '<p>Both banks.</p>']],
+                            ],
                         ],
                     ],
                     'models' => [
@@ -277,7 +281,8 @@ it('rolls each question for itself, keeps a roll, and says on paper which it is'
     ]]];
     $one = $world->add('One', '<p>Number <var data-value="a"></var></p><div data-part="p1"></div>', $varied('a'));
     $two = $world->add('Two', '<p>Number <var data-value="b"></var></p><div data-part="p1"></div>', $varied('b'));
-    $id = ask('POST', '/assessments', ['title' => 'Rolled', 'bank' => 'rocks', 'questions' => [$one, $two, $world->question]])->json('data.id');
+    $questions = [$one, $two, $world->question];
+    $id = ask('POST', '/assessments', ['title' => 'Rolled', 'bank' => 'rocks', 'questions' => $questions])->json('data.id');
     $rolls = fn (): array => ask('GET', "/assessments/$id/rolls")->assertOk()->json('data');
     $set = fn (array $settings) => ask('PUT', "/assessments/$id/print", ['settings' => $settings])->assertNoContent();
     $set(['seed' => 3]);
@@ -292,17 +297,24 @@ it('rolls each question for itself, keeps a roll, and says on paper which it is'
         ->toContain('Roll 3.')->toContain('Roll 4.');
 });
 
-it('keeps everything on the page: large pictures, wide tables, long words, options and formulas, and what is read from the right', function (): void {
+it('keeps on the page large pictures, wide tables, long words, options, formulas, and what is read from the right', function (): void {
     $world = new World;
-    $png = (string) shell_exec('printf "<svg xmlns=\'http://www.w3.org/2000/svg\' width=\'4000\' height=\'9000\'><rect width=\'4000\' height=\'9000\' fill=\'red\'/></svg>" > /tmp/q.svg '.
-        '&& vips svgload /tmp/q.svg /tmp/q.png --scale 0.3 && cat /tmp/q.png && rm -f /tmp/q.svg /tmp/q.png');
+    $canvas = imagecreatetruecolor(1200, 2700);
+    imagefill($canvas, 0, 0, (int) imagecolorallocate($canvas, 255, 0, 0));
+    ob_start();
+    imagepng($canvas);
+    $png = (string) ob_get_clean();
     app(MediaStore::class)->put($world->bank->id, Medium::of('m-tall', 'image/png', 'tall.png', $png));
     $cells = fn (string $tag, string $mark): string => implode('', array_map(fn (int $i): string => "<$tag>$mark$i</$tag>", range(1, 40)));
     $long = str_repeat('Conglomerate is a rock of rounded pebbles. ', 160);
     $sum = implode('<mo>+</mo>', array_map(fn (int $i): string => "<mi>x</mi><mn>$i</mn>", range(10, 60)));
     $choice = fn (array $texts): array => ['parts' => [[
         'id' => 'p1', 'kind' => 'choice', 'points' => 1,
-        'settings' => ['options' => array_map(fn (string $text, int $i): array => ['id' => "o$i", 'html' => $text], $texts, array_keys($texts))],
+        'settings' => ['options' => array_map(
+            fn (string $text, int $i): array => ['id' => "o$i", 'html' => $text],
+            $texts,
+            array_keys($texts),
+        )],
         'key' => ['rules' => [['id' => 'r1', 'on' => 'o0', 'credit' => '1']]],
     ]]];
     $ids = [
@@ -330,7 +342,8 @@ it('keeps everything on the page: large pictures, wide tables, long words, optio
                 ->and((float) $bottom)->toBeLessThan(842.0 - 10.0, $word);
         }
         $text = Process::run(['pdftotext', $columns === 1 ? '-layout' : '-raw', $pdf, '-'])->output();
-        expect(preg_replace('/\s+/', '', $text))->toContain('Endshere.', 'c40', 'cannotbeshownyet', str_repeat('schist', 3), str_repeat('gneiss', 3));
+        expect(preg_replace('/\s+/', '', $text))
+            ->toContain('Endshere.', 'c40', 'cannotbeshownyet', str_repeat('schist', 3), str_repeat('gneiss', 3));
         // and nothing lies over anything else: the question after the long option begins below it
         if ($columns === 1) {
             expect($text)->toMatch('/Ends here\.[\s\S]*^ *5\. /m');
@@ -347,7 +360,11 @@ it('keeps everything on the page: large pictures, wide tables, long words, optio
 it('puts what questions share on left pages, with its questions on the right, and counts the empty pages', function (): void {
     $world = new World;
     $stimuli = [$world->shared(), $world->shared()];
-    $shared = fn (int $i, string $words): string => $world->add("Q$words", "<p>$words?</p><div data-part=\"p1\"></div>", ['stimuli' => [$stimuli[$i]]]);
+    $shared = fn (int $i, string $words): string => $world->add(
+        "Q$words",
+        "<p>$words?</p><div data-part=\"p1\"></div>",
+        ['stimuli' => [$stimuli[$i]]],
+    );
     $this->actingAs($world->people['writer']);
     $ids = [$world->add('First', '<p>Alone?</p><div data-part="p1"></div>'), $shared(0, 'Early'), $shared(0, 'Middle'), $shared(1, 'Late')];
     $id = ask('POST', '/assessments', ['title' => 'Facing', 'bank' => 'rocks', 'questions' => $ids])->json('data.id');

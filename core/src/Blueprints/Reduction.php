@@ -36,7 +36,9 @@ final class Reduction
             }
         }
         $text = fn (string $measure): string => Exact::decimal($most[$measure]->multipliedBy($tests)) ?? '0';
-        $count = $blueprint->wishes === [] ? max(self::LEAST, $most['count']->toScale(0, RoundingMode::UP)->toInt()) : self::allowed($blueprint);
+        $count = $blueprint->wishes === []
+            ? max(self::LEAST, $most['count']->toScale(0, RoundingMode::UP)->toInt())
+            : self::allowed($blueprint);
 
         return [
             'count' => min(Blueprint::QUESTIONS, $count) * $tests,

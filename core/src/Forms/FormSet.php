@@ -35,11 +35,6 @@ final readonly class FormSet implements \JsonSerializable
         );
     }
 
-    public function form(string $letter): ?Form
-    {
-        return array_column($this->forms, null, 'letter')[$letter] ?? null;
-    }
-
     /**
      * The assessment as one form asks it: its draws are what was drawn, its questions in their order.
      *

@@ -211,7 +211,8 @@ it('says that the time was over before it was known', function () use ($demand):
     expect($code)->toBe(0)
         ->and([$answer['possible'], $answer['proved'], isset($answer['conflict'])])->toBe([false, false, false])
         ->and($answer['words'])->toBe(['The time was over before it was clear whether there is such a test.'])
-        ->and([$found['possible'], $found['proved'], $found['value'], $found['bound']])->toBe([true, false, '1', '2.5']); // the solver was given whole numbers
+        // the solver was given whole numbers
+        ->and([$found['possible'], $found['proved'], $found['value'], $found['bound']])->toBe([true, false, '1', '2.5']);
 });
 
 it('says that the solver is missing, was ended, or printed rubbish', function (string $script, string $rule) use ($demand): void {

@@ -2696,6 +2696,7 @@ export type Messages = {
       question: string
       hidden: string
       csv: string
+      drawn: string
     }
     print: {
       of: string
@@ -2766,7 +2767,6 @@ export type Messages = {
         contents: string
         keys: string
         question: string
-        section: string
         fill: string
         written: string
       } & Record<string, string>

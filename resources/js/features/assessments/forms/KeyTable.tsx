@@ -9,12 +9,9 @@ const words = texts.paper.forms
 /** The map from every form back to the assessment, and the keys of all forms side by side. */
 export function KeyTable({ set }: { set: FormSet }) {
   const rows = byMaster(set)
-  const title = (entries: Record<string, FormEntry>): string => {
-    const asked = [...new Set(Object.values(entries).map((entry) => entry.question))]
-    return asked.map((id) => set.titles[id] ?? words.hidden).join(' / ')
-  }
+  const title = (entry: FormEntry): string => set.titles[entry.question] ?? words.hidden
   const download = () => {
-    const csv = keysAsCsv(set, words.question, (entry) => set.titles[entry.question] ?? words.hidden)
+    const csv = keysAsCsv(set, words.question, title)
     saveFile(new Blob(['\uFEFF', csv], { type: 'text/csv;charset=utf-8' }), 'keys.csv')
   }
   return (
@@ -41,19 +38,24 @@ export function KeyTable({ set }: { set: FormSet }) {
             </tr>
           </thead>
           <tbody>
-            {rows.map(({ master, entries }) => (
-              <tr key={master} className="border-hairline border-b last:border-b-0">
-                <td className="w-10 px-3 py-1.5 text-right text-second">{master}.</td>
-                <th scope="row" className="max-w-80 truncate py-1.5 pr-3 text-left font-normal" title={title(entries)}>
-                  {title(entries)}
-                </th>
-                {set.forms.map(({ letter }) => (
-                  <td key={letter} className="whitespace-nowrap px-3 py-1.5">
-                    {entries[letter] ? <Cell entry={entries[letter]} /> : null}
-                  </td>
-                ))}
-              </tr>
-            ))}
+            {rows.map(({ master, entries }) => {
+              const asked = Object.values(entries)
+              const isDrawn = asked.some((entry) => entry.question !== asked[0]?.question)
+              const named = isDrawn || !asked[0] ? words.drawn : title(asked[0])
+              return (
+                <tr key={master} className="border-hairline border-b last:border-b-0">
+                  <td className="w-10 px-3 py-1.5 text-right align-top text-second">{master}.</td>
+                  <th scope="row" className="max-w-80 truncate py-1.5 pr-3 text-left align-top font-normal" title={named}>
+                    {isDrawn ? <span className="text-quiet">{named}</span> : named}
+                  </th>
+                  {set.forms.map(({ letter }) => (
+                    <td key={letter} className="max-w-56 whitespace-nowrap px-3 py-1.5 align-top">
+                      {entries[letter] ? <Cell entry={entries[letter]} title={isDrawn ? title(entries[letter]) : ''} /> : null}
+                    </td>
+                  ))}
+                </tr>
+              )
+            })}
           </tbody>
         </table>
       </div>
@@ -61,11 +63,17 @@ export function KeyTable({ set }: { set: FormSet }) {
   )
 }
 
-function Cell({ entry }: { entry: FormEntry }) {
+/** @param  title  of a question that other forms do not ask; else '' */
+function Cell({ entry, title }: { entry: FormEntry; title: string }) {
   return (
     <>
       <span className="inline-block w-8 text-second">{entry.number}.</span>
       <strong>{keyText(entry)}</strong>
+      {title === '' ? null : (
+        <span className="block truncate text-caption text-second" title={title}>
+          {title}
+        </span>
+      )}
     </>
   )
 }

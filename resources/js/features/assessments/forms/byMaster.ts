@@ -33,7 +33,8 @@ export function keysAsCsv(set: FormSet, head: string, title: (entry: FormEntry) 
   const cell = (text: string) => (/[",\n\r]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text)
   const lines = byMaster(set).map(({ master, entries }) => [
     String(master),
-    title(Object.values(entries)[0] as FormEntry),
+    // drawn questions differ from form to form
+    [...new Set(Object.values(entries).map(title))].join(' / '),
     ...set.forms.flatMap(({ letter }) => {
       const entry = entries[letter]
       return entry ? [String(entry.number), keyText(entry)] : ['', '']

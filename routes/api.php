@@ -118,7 +118,8 @@ Route::middleware(['auth:sanctum', LiveSession::class])->group(function (): void
             Route::get('security-log', [SecurityLogController::class, 'index']);
         });
     Route::delete('session', [SessionController::class, 'destroy']);
-    Route::get('me', MeController::class);
+    Route::get('me', [MeController::class, 'show']);
+    Route::put('me/details', [MeController::class, 'details']);
     Route::get('desk', DeskController::class);
     Route::get('banks', [BankController::class, 'index']);
     Route::post('banks', [BankController::class, 'store'])->middleware(Idempotent::class);

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Infrastructure\PostgresArray;
 use Illuminate\Database\Eloquent\Concerns\HasUuids;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Laravel\Sanctum\HasApiTokens;
+use WideQuarry\Question\Detail;
 use WideQuarry\Sharing\Role;
 
 /**
@@ -22,6 +24,7 @@ use WideQuarry\Sharing\Role;
  * @property string|null $second_factor the secret, encrypted
  * @property bool $second_factor_on
  * @property int $second_factor_step
+ * @property string $details an array of PostgreSQL
  */
 final class User extends Authenticatable
 {
@@ -40,6 +43,12 @@ final class User extends Authenticatable
         assert($user instanceof self);
 
         return $user;
+    }
+
+    /** @return list<string> what stands beside questions for this person: values of Question\Detail */
+    public function details(): array
+    {
+        return array_column(Detail::named(PostgresArray::read($this->details)), 'value');
     }
 
     /** What this person may do in a bank; null: it is not there for them. */

@@ -8,6 +8,7 @@ use App\Errors\Refused;
 use App\Models\Assessment;
 use App\Models\User;
 use App\Queries\AskedAssessment;
+use App\Queries\QuestionPlaces;
 use App\Queries\QuestionStandards;
 use App\Queries\Stimuli;
 use App\Queries\Topics;
@@ -142,6 +143,7 @@ final readonly class SheetPage
         $ids = array_map(fn (Pick $pick): string => $pick->question, $document->picks());
         $standards = QuestionStandards::of($ids);
         $topics = Topics::paths($ids);
+        $folders = QuestionPlaces::folders($ids, $person);
         $items = [];
         foreach ($document->picks() as $pick) {
             $bank = $entries->bankOf($pick);
@@ -159,8 +161,9 @@ final readonly class SheetPage
                     $pick->variation !== null => "/api/v1/banks/$bank/media/$id",
                     default => "/api/v1/questions/$pick->question/media/$id", // its bank may be one that this person may not read
                 },
-                $question === null ? [] : self::codes($standards[$pick->question] ?? []),
+                $question === null ? [] : QuestionStandards::codes($standards[$pick->question] ?? []),
                 $question === null ? [] : array_map(fn (array $path): string => implode(' › ', $path), $topics[$pick->question] ?? []),
+                $question === null ? [] : $folders[$pick->question] ?? [],
             );
         }
 
@@ -277,9 +280,24 @@ final readonly class SheetPage
         return Message::of('app.printing.cannot-stands-ask-manager', ['what' => $what, 'named' => $named]);
     }
 
+    /** How an assessment stands on paper. */
     public static function settings(Assessment $assessment): PrintSettings
     {
         return PrintSettings::read(Json::decode($assessment->print), '');
+    }
+
+    /**
+     * The same for one person, who chose what stands beside questions on papers for authors.
+     *
+     * @return string as it is stored with a print
+     */
+    public static function settingsFor(Assessment $assessment, User $person): string
+    {
+        $settings = Json::decode($assessment->print);
+        assert($settings instanceof \stdClass);
+        $settings->details ??= $person->details();
+
+        return Json::encode($settings);
     }
 
     /**
@@ -311,16 +329,5 @@ final readonly class SheetPage
         $bytes = $found === null || ! str_starts_with($found->type, 'image/') ? null : $this->store->bytes($found->sha256);
 
         return $bytes === null ? null : "data:$found->type;base64,".base64_encode($bytes);
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $standards
-     * @return list<string>
-     */
-    private static function codes(array $standards): array
-    {
-        $assessed = array_filter($standards, fn (array $one): bool => $one['touches'] === false);
-
-        return array_values(array_filter(array_column($assessed, 'code'), is_string(...)));
     }
 }

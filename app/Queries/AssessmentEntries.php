@@ -53,7 +53,7 @@ final readonly class AssessmentEntries
             <<<'SQL'
             SELECT questions.id, questions.title, stem, kinds, points, difficulty, status, questions.revision, approved_revision,
                 questions.purpose, marking,
-                has_variables, is_complete, record->>'minutes' AS minutes,
+                has_variables, is_complete, record->>'minutes' AS minutes, coalesce(record->>'source', '') AS source,
                 (SELECT content->'stimuli' FROM revisions WHERE question_id = questions.id
                     AND number = questions.revision) AS stimuli, banks.slug AS bank, banks.name AS bank_name
             FROM questions JOIN banks ON banks.id = questions.bank_id
@@ -63,12 +63,13 @@ final readonly class AssessmentEntries
             ['{'.implode(',', $ids).'}', $person->id],
         );
         $topics = Topics::paths($ids);
-        $standards = QuestionStandards::names($ids);
+        $standards = QuestionStandards::of($ids);
         $by = [];
         foreach ($rows as $row) {
             $row->topics = $topics[$row->id] ?? [];
             $row->purposes = PostgresArray::read($row->purpose);
-            $row->standards = $standards[$row->id] ?? [];
+            $row->standards = QuestionStandards::names($standards[$row->id] ?? []);
+            $row->codes = QuestionStandards::codes($standards[$row->id] ?? []);
             $row->stimuli = $row->stimuli === null ? [] : Json::decode($row->stimuli);
             $by[$row->id] = $row;
         }
@@ -145,8 +146,13 @@ final readonly class AssessmentEntries
         $names = ConditionNames::of($this->assessment, $this->person);
         $facts = [];
         $idle = $this->idle();
+        $folders = QuestionPlaces::folders($this->asked(), $this->person);
         foreach ($this->assessment->picks() as $pick) {
-            $facts[$pick->id] = [...$this->ofPick($pick, $binned[$pick->question] ?? ''), 'idle' => $idle[$pick->id] ?? []];
+            $facts[$pick->id] = [
+                ...$this->ofPick($pick, $binned[$pick->question] ?? ''),
+                ...$this->details($this->rows[$pick->question] ?? null, $folders[$pick->question] ?? []),
+                'idle' => $idle[$pick->id] ?? [],
+            ];
         }
         $times = $this->assessment->timesAsked();
         foreach ($this->assessment->draws() as $draw) {
@@ -154,6 +160,30 @@ final readonly class AssessmentEntries
         }
 
         return $facts;
+    }
+
+    /** @return list<string> questions of picks that may be read */
+    private function asked(): array
+    {
+        $asked = array_map(fn (Pick $pick): string => $pick->question, $this->assessment->picks());
+
+        return array_values(array_intersect(array_unique($asked), array_keys($this->rows)));
+    }
+
+    /**
+     * What can stand beside a question, of what its record says.
+     *
+     * @param  list<string>  $folders  paths
+     * @return array{standards: list<string>, places: list<string>, source: string}
+     */
+    private function details(?\stdClass $row, array $folders): array
+    {
+        /** @var (object{codes: list<string>, topics: list<list<string>>, source: string}&\stdClass)|null $row */
+        return [
+            'standards' => $row->codes ?? [],
+            'places' => [...$folders, ...array_map(fn (array $path): string => implode(' › ', $path), $row->topics ?? [])],
+            'source' => $row->source ?? '',
+        ];
     }
 
     /** @return array<string, list<string>> entry → those of its own settings that its question cannot have */
@@ -234,6 +264,7 @@ final readonly class AssessmentEntries
             'changed' => false,
             'varied' => false,
             'stimuli' => [],
+            ...$this->details(null, []),
             'pool' => count($there),
             'overlaps' => array_filter($findings, fn (Finding $finding): bool => $finding->code === 'draw.overlap') !== [],
             'sources' => array_map($names->said(...), $draw->sources),
@@ -456,29 +487,20 @@ final readonly class AssessmentEntries
         return $wanted;
     }
 
-    /** @return array<string, Question> entry → the question as it is asked here; those that are gone are missing */
+    /** @return array<string, Question> entry → the question as it is asked here, with its record; those that are gone are missing */
     public function questions(): array
     {
         $wanted = $this->wanted();
-        $contents = [];
-        foreach (
-            DB::select(
-                <<<'SQL'
-                    SELECT question_id, number, content FROM revisions
-                        JOIN jsonb_to_recordset(?::jsonb) AS wanted (question uuid, revision integer) ON question_id = wanted.question
-                        AND number = wanted.revision
-                    SQL,
-                [Json::encode(array_map(fn (array $one): array => ['question' => $one[0], 'revision' => $one[1]], array_values($wanted)))],
-            ) as $row
-        ) {
-            $contents["$row->question_id $row->number"] = $row->content;
-        }
+        $contents = AskedContents::of(array_values($wanted));
+        $records = AskedContents::records($this->asked());
         $questions = [];
         foreach ($this->assessment->picks() as $pick) {
             $content = isset($wanted[$pick->id]) ? $contents[implode(' ', $wanted[$pick->id])] ?? null : null;
-            $question = $pick->variation ?? ($content === null ? null : Question::read(Json::decode($content), $this->kinds));
-            if ($question !== null) {
-                $questions[$pick->id] = $question;
+            $json = $pick->variation?->toJson() ?? ($content === null ? null : Json::decode($content));
+            if ($json instanceof \stdClass) {
+                $record = isset($records[$pick->question]) ? Json::decode($records[$pick->question]) : null;
+                $json->record = $record ?? $json->record ?? new \stdClass();
+                $questions[$pick->id] = Question::read($json, $this->kinds);
             }
         }
 

@@ -79,7 +79,7 @@ final class ExchangeableQuestions
         /** @var list<Row> $rows */
         $rows = array_values(array_column($rows, null, 'id'));
         $ids = [$asked->id, ...array_map(fn (\stdClass $row): string => $row->id, $rows)];
-        [$topics, $standards] = [Topics::paths($ids), QuestionStandards::names($ids)];
+        [$topics, $standards] = [Topics::paths($ids), array_map(QuestionStandards::names(...), QuestionStandards::of($ids))];
         $wanted = self::demands($asked, $topics[$asked->id] ?? [], $standards[$asked->id] ?? []);
         $places = $cells?->cells($ids) ?? [];
         $near = [];

@@ -41,18 +41,26 @@ final class QuestionStandards
     }
 
     /**
-     * @param  list<string>  $questions
-     * @return array<string, list<string>> question → code and words of each standard
+     * @param  list<array<string, mixed>>  $standards  of a question
+     * @return list<string> code and words of each
      */
-    public static function names(array $questions): array
+    public static function names(array $standards): array
     {
         return array_map(
-            fn (array $standards): array => array_map(
-                fn (array $one): string => implode(' ', array_filter([$one['code'] ?? '', $one['title'] ?? ''], is_string(...))),
-                $standards,
-            ),
-            self::of($questions),
+            fn (array $one): string => implode(' ', array_filter([$one['code'] ?? '', $one['title'] ?? ''], is_string(...))),
+            $standards,
         );
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $standards  of a question
+     * @return list<string> codes of those it assesses
+     */
+    public static function codes(array $standards): array
+    {
+        $assessed = array_filter($standards, fn (array $one): bool => $one['touches'] === false);
+
+        return array_values(array_filter(array_column($assessed, 'code'), is_string(...)));
     }
 
     /**

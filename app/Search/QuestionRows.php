@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Search;
 
+use App\Models\User;
+use App\Queries\QuestionPlaces;
 use App\Queries\QuestionStandards;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Content\RichText;
@@ -19,16 +21,22 @@ final class QuestionRows
      * @param  list<\stdClass>  $rows
      * @return list<\stdClass>
      */
-    public static function of(array $rows, Query $words): array
+    public static function of(array $rows, Query $words, User $person): array
     {
         $elsewhere = [];
         $banks = DB::table('banks')
             ->whereIn('id', array_unique(array_column($rows, 'bank_id')))
             ->get(['id', 'slug', 'name'])
             ->keyBy('id');
-        $standards = QuestionStandards::of(array_values(array_filter(array_column($rows, 'id'), is_string(...))));
+        $ids = array_values(array_filter(array_column($rows, 'id'), is_string(...)));
+        $standards = QuestionStandards::of($ids);
+        $places = QuestionPlaces::all($ids, $person);
+        $sources = QuestionPlaces::sources($ids);
         foreach ($rows as $row) {
-            $row->standards = $standards[is_string($row->id) ? $row->id : ''] ?? [];
+            $id = is_string($row->id) ? $row->id : '';
+            $row->standards = $standards[$id] ?? [];
+            $row->places = $places[$id] ?? [];
+            $row->source = $sources[$id] ?? '';
             $row->title_marks = $words->isEmpty() ? [[$row->title, false]] : $words->marks(is_string($row->title) ? $row->title : '');
             $row->stem_marks = $words->isEmpty()
                 ? [[$row->stem, false]]

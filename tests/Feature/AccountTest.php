@@ -7,6 +7,8 @@ use App\Accounts\PasswordRules;
 use App\Accounts\Totp;
 use App\Errors\Refused;
 use App\Models\User;
+use App\Queries\Folders;
+use App\Queries\Topics;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Mail;
 use Tests\Feature\World;
@@ -343,4 +345,37 @@ it('limits guessing by account, address and network, and says when to try again'
         ->and(Network::of('2001:db8:1:2::7'))
         ->toBe(Network::of('2001:db8:1:2:ffff::1'))
         ->not->toBe(Network::of('2001:db8:1:3::7'));
+});
+
+it('keeps what stands beside questions for each person', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    expect(ask('GET', '/me')->json('data.details'))->toBe(['standards', 'difficulty', 'state']);
+    ask('PUT', '/me/details', ['details' => ['source', 'key', 'key']])->assertNoContent();
+    expect(ask('GET', '/me')->json('data.details'))->toBe(['key', 'source']);
+    ask('PUT', '/me/details', ['details' => ['key', 'colour']])->assertStatus(422)->assertJsonPath('path', '/details/1');
+    ask('PUT', '/me/details', ['details' => []])->assertNoContent();
+    expect(ask('GET', '/me')->json('data.details'))->toBe([]);
+    expect(another($world, 'reader', 'GET', '/me')->json('data.details'))->toBe(['standards', 'difficulty', 'state']);
+});
+
+it('says where questions stand and come from, in lists and in assessments, as far as one may read', function (): void {
+    $world = new World;
+    $id = $world->add('Folded beds', '<p>Folded?</p><div data-part="p1"></div>', ['record' => [
+        'source' => 'Fell notes 2', 'topics' => [['Rocks', 'Folds']],
+        'standards' => [(object) ['framework' => 'Earth', 'code' => 'E-3'], (object) ['framework' => 'Earth', 'code' => 'E-9', 'relation' => 'touches']],
+    ]]);
+    Topics::put($id, [['Rocks', 'Folds']], $world->bank->id);
+    DB::table('placements')->insert(['question_id' => $id, 'folder_id' => Folders::at(['Unit 4', 'Homework'], $world->bank->id)]);
+    $this->actingAs($world->people['writer']);
+    $row = array_column(ask('GET', '/banks/rocks/questions')->json('data'), null, 'id')[$id];
+    expect([$row['places'], $row['source']])->toBe([['Unit 4 › Homework', 'Rocks › Folds'], 'Fell notes 2']);
+    $test = ask('POST', '/assessments', ['title' => 'Folds', 'bank' => 'rocks', 'questions' => [$id]])->json('data.id');
+    $fact = array_values(ask('GET', "/assessments/$test")->json('data.entries'))[0];
+    expect($fact)->toMatchArray(['standards' => ['E-3'], 'places' => ['Unit 4 › Homework', 'Rocks › Folds'], 'source' => 'Fell notes 2']);
+    // whoever prints gets what they chose, and another choice is another print
+    ask('PUT', '/me/details', ['details' => ['place', 'source']])->assertNoContent();
+    $html = ask('GET', "/assessments/$test/sheet?which=author")->assertOk()->json('html');
+    expect($html)->toContain('Unit 4 › Homework<br>Rocks › Folds', 'Fell notes 2', 'For authors');
+    expect($html)->not->toContain('>Standards<');
 });

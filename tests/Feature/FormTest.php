@@ -45,6 +45,28 @@ function pdfPages(TestResponse $response): array
     return explode("\f", rtrim($text, "\f"));
 }
 
+it('says how long forms take and how hard they are, by what the records of their questions say', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $with = fn (int $difficulty, float $minutes): string => $world->add("Level $difficulty", more: [
+        'record' => ['difficulty' => $difficulty, 'minutes' => $minutes, 'notes' => "Look for level $difficulty.", 'source' => 'Fell notes'],
+    ]);
+    $questions = [$with(2, 1.5), $with(5, 4), $world->add('Unsaid')];
+    $id = ask('POST', '/assessments', ['title' => 'Levels', 'bank' => 'rocks', 'questions' => $questions])->json('data.id');
+    $form = ask('POST', "/assessments/$id/forms", ['count' => 1, 'seed' => 1])->assertStatus(201)->json('data.forms.0');
+    expect([$form['minutes'], $form['difficulty']])->toBe([5.5, 3.5]);
+    // and papers say what records say, of a question that is varied here too
+    $assessment = ask('GET', "/assessments/$id");
+    $entry = array_key_first($assessment->json('data.entries'));
+    $whole = json_decode((string) ask('GET', "/assessments/$id/entries/$entry")->getContent())->data->question;
+    expect(isset($whole->record))->toBeFalse();
+    $whole->title = 'Varied';
+    ask('PUT', "/assessments/$id/entries/$entry", ['question' => $whole], ['If-Match' => "\"{$assessment->json('data.version')}\""])->assertOk();
+    expect(ask('GET', "/assessments/$id/sheet?which=scheme")->json('html'))->toContain('Look for level 2.', 'Look for level 5.');
+    ask('PUT', "/assessments/$id/print", ['settings' => ['difficulty' => true, 'source' => true]])->assertNoContent();
+    expect(ask('GET', "/assessments/$id/sheet")->json('html'))->toContain('Difficulty 2 · Fell notes', 'Difficulty 5 · Fell notes');
+});
+
 it('makes forms, keeps them, and says when the assessment asks otherwise', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);

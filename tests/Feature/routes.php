@@ -50,6 +50,10 @@ return [
     'DELETE api/v1/me/tokens/{token}' => [[401, 404, 404, 204, 404, 404, 404], fn (World $w): array => ["/me/tokens/{$w->token()}", null]],
     'GET api/v1/me/notifications' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/me/notifications', null]],
     'PUT api/v1/me/notifications' => [[401, 204, 204, 204, 204, 204, 204], fn (World $w): array => ['/me/notifications', new stdClass()]],
+    'PUT api/v1/me/details' => [
+        [401, 204, 204, 204, 204, 204, 204],
+        fn (World $w): array => ['/me/details', ['details' => ['key', 'place']]],
+    ],
     'GET api/v1/work' => [[401, 200, 200, 200, 200, 200, 200], fn (World $w): array => ['/work', null]],
     'POST api/v1/work/{kind}/{id}/retry' => [
         [401, 404, 404, 204, 204, 404, 204],

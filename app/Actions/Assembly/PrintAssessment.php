@@ -67,7 +67,8 @@ final readonly class PrintAssessment
         ?\Closure $tell = null,
     ): array {
         $tell ??= fn (int $done): null => null;
-        $settings = SheetPage::settings($assessment);
+        $stored = SheetPage::settingsFor($assessment, $person);
+        $settings = PrintSettings::read(Json::decode($stored), '');
         $document = $this->documents($assessment, $person, $which, $settings, $forms);
         $made = $document(null, []);
         $source = hash('sha256', $made->html);
@@ -82,7 +83,7 @@ final readonly class PrintAssessment
                 'form_set_id' => $set,
                 'forms' => implode(',', array_map(fn (ChosenForm $one): string => $one->form->letter, $forms)),
                 'source' => $source,
-                'settings' => $assessment->print,
+                'settings' => $stored,
                 'outline' => Json::encode($outline),
                 'sha256' => $file,
                 'pages' => $pages,

@@ -93,7 +93,7 @@ final class BankQuestionController
         $cursor = is_string($cursor) && $cursor !== '' ? $cursor : null;
         [$rows, $next] = $search->page($scope, $filter, $cursor);
 
-        return QuestionRowResource::collection(QuestionRows::of($rows, $filter->words))->additional([
+        return QuestionRowResource::collection(QuestionRows::of($rows, $filter->words, User::asking($request)))->additional([
             'meta' => [
                 'next_cursor' => $next,
                 'found' => $cursor === null ? $search->countUpTo($scope, $filter, self::COUNTED) : null,

@@ -62,7 +62,7 @@ final class EntryController
         return new JsonResponse(
             Json::encode([
                 'data' => [
-                    'question' => $asked->toJson(),
+                    'question' => $asked->content(),
                     'bank' => $entries->bankOf($pick),
                     'varied' => $pick->variation !== null,
                     'version' => $assessment->version,

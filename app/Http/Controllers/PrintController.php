@@ -38,7 +38,7 @@ final class PrintController
     private const AT_ONCE = 3;
 
     #[Operation(
-        'A paper as a document for the screen; which: cover, learner, answers, key, keys, scheme, notes, contents, or several with commas '.
+        'A paper as a document for the screen; which: cover, learner, answers, key, keys, scheme, notes, author, contents, or several with commas '.
         'between; set and forms: of which set of forms, and which of them, by commas',
         response: ['html' => 'string'],
     )]
@@ -47,10 +47,11 @@ final class PrintController
         Gate::authorize('view', $assessment);
         $which = self::which($request->query('which'));
         [$forms] = self::forms($assessment, $request->query('set'), $request->query('forms'));
-        $settings = SheetPage::settings($assessment);
+        $person = User::asking($request);
+        $settings = self::settingsFor($assessment, $person);
 
         return new JsonResponse([
-            'html' => $page->html($assessment, User::asking($request), $which, $settings, false, $forms)->html,
+            'html' => $page->html($assessment, $person, $which, $settings, false, $forms)->html,
         ]);
     }
 
@@ -137,7 +138,8 @@ final class PrintController
         if (! is_string($format) || $format !== 'html' && ! isset(WriteDocument::FORMATS[$format])) {
             throw Malformed::notOneOf('/format', ['html', ...array_keys(WriteDocument::FORMATS)], $format);
         }
-        $made = $page->html($assessment, User::asking($request), $which, SheetPage::settings($assessment), true, $forms);
+        $person = User::asking($request);
+        $made = $page->html($assessment, $person, $which, self::settingsFor($assessment, $person), true, $forms);
         $bytes = $format === 'html' ? $made->html : $write->handle($made->body, $assessment->stored()->language, $format);
         $letters = implode(',', array_map(fn (ChosenForm $one): string => $one->form->letter, $forms));
         $suffix = self::suffix(implode(',', array_column($which, 'value')), $letters);
@@ -146,6 +148,11 @@ final class PrintController
             'Content-Type' => WriteDocument::FORMATS[$format] ?? 'text/html; charset=utf-8',
             'Content-Disposition' => FileName::attachment($assessment->title, $assessment->id, "$suffix.$format"),
         ]);
+    }
+
+    private static function settingsFor(Assessment $assessment, User $person): PrintSettings
+    {
+        return PrintSettings::read(Json::decode(SheetPage::settingsFor($assessment, $person)), '');
     }
 
     /**

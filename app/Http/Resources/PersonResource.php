@@ -20,6 +20,7 @@ final class PersonResource extends JsonResource
             'name' => $this->name,
             'email' => $this->email,
             'is_administrator' => $this->is_administrator,
+            'details' => $this->details(),
             'second_factor' => $this->second_factor_on,
             'unread' => DB::table('notifications')->where('user_id', $this->id)->whereNull('read_at')->count(),
         ];

@@ -43,6 +43,8 @@ final class QuestionRowResource extends JsonResource
             'specimens_failing' => $row->specimens_failing,
             'tags' => self::list($row->tags),
             'standards' => $row->standards,
+            'places' => $row->places,
+            'source' => $row->source,
             'author' => $row->author,
             'updated_at' => $row->updated_at,
         ];

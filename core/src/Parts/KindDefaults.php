@@ -59,6 +59,11 @@ trait KindDefaults
         return [];
     }
 
+    public function remarks(Part $part): array
+    {
+        return [];
+    }
+
     public function isMarked(): bool
     {
         return true;

@@ -28,6 +28,9 @@ enum PaperKind: string
     /** Example answers with the examiner's remarks. */
     case Notes = 'notes';
 
+    /** The questions with the details that the author wants beside them. */
+    case Author = 'author';
+
     /** Questions by topic and by standard, for the author. */
     case Contents = 'contents';
 

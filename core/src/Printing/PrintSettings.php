@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Printing;
 
 use WideQuarry\Json\Fields;
+use WideQuarry\Question\Detail;
 use WideQuarry\Random\Seed;
 
 /** How an assessment stands on paper. */
@@ -14,11 +15,11 @@ final readonly class PrintSettings
     public const FIELDS = [
         'school', 'course', 'aids', 'name', 'date', 'group', 'score', 'boxes', 'points', 'points_at', 'columns', 'space', 'size', 'paper',
         'look', 'font', 'numbering', 'prefix', 'stimuli', 'language', 'words', 'seed', 'spaces', 'rolls',
-        'roll', 'standards', 'difficulty', 'source',
+        'roll', 'standards', 'difficulty', 'source', 'details',
     ];
 
     /** What belongs to one test and its entries, and is no part of a template. */
-    public const OF_ONE_TEST = ['seed', 'spaces', 'rolls'];
+    public const OF_ONE_TEST = ['seed', 'spaces', 'rolls', 'details'];
 
     private const MOST_SPACES = 1000; // entries of an assessment
 
@@ -85,6 +86,9 @@ final readonly class PrintSettings
 
     public bool $source;
 
+    /** @var list<Detail> what stands below each question on the author's paper */
+    public array $details;
+
     /**
      * @param  array<string, AnswerSpace>  $spaces  entry → where it is answered
      * @param  array<string, true>  $breaks  entries that begin a page
@@ -119,6 +123,7 @@ final readonly class PrintSettings
         $this->standards = $fields->bool('standards', false);
         $this->difficulty = $fields->bool('difficulty', false);
         $this->source = $fields->bool('source', false);
+        $this->details = $fields->has('details') ? Detail::list($fields, 'details') : Detail::cases();
     }
 
     /** @throws \WideQuarry\Json\Malformed */

@@ -16,6 +16,7 @@ final readonly class PrintedQuestion
      * @param  \Closure(string): ?string  $media
      * @param  list<string>  $standards  codes of those it assesses
      * @param  list<string>  $topics  paths of its topics, as one reads them
+     * @param  list<string>  $folders  paths of the folders it lies in, as one reads them
      */
     public function __construct(
         public string $entry,
@@ -26,6 +27,7 @@ final readonly class PrintedQuestion
         public \Closure $media,
         public array $standards = [],
         public array $topics = [],
+        public array $folders = [],
     ) {
     }
 }

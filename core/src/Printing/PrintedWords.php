@@ -18,7 +18,8 @@ final readonly class PrintedWords
 
     /** Those an author can write: they need no values. */
     public const OWN = [
-        'name', 'date', 'group', 'key', 'scheme', 'notes', 'answers', 'contents', 'keys', 'question', 'fill', 'written',
+        'name', 'date', 'group', 'key', 'scheme', 'notes', 'answers', 'author', 'contents', 'keys', 'question', 'fill',
+        'written',
     ];
 
     private const LONGEST = 200;

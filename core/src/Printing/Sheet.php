@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace WideQuarry\Printing;
 
-use Brick\Math\BigRational;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Assembly\Section;
 use WideQuarry\Content\RichText;
@@ -110,6 +109,7 @@ final readonly class Sheet
             }
             $html .= match ($which) {
                 PaperKind::Learner => $this->above($item, $test, $places[$i]).$this->asked($item, $test),
+                PaperKind::Author => $this->above($item, $test, $places[$i]).$this->asked($item, $test, true),
                 PaperKind::Key => $this->answered($item, $test),
                 default => $this->forMarkers($which, $item, $test),
             };
@@ -202,11 +202,12 @@ final readonly class Sheet
         return $html;
     }
 
-    private function asked(PrintedQuestion $item, PrintedTest $test): string
+    /** @param  bool  $isForAuthor  with details, and no room for answers */
+    private function asked(PrintedQuestion $item, PrintedTest $test, bool $isForAuthor = false): string
     {
         assert($item->question !== null);
         $settings = $test->settings;
-        $paper = new Paper($settings, $item->media, $settings->spaceOf($item->entry));
+        $paper = new Paper($settings, $item->media, $isForAuthor ? AnswerSpace::lines(0) : $settings->spaceOf($item->entry));
         try {
             $presented = $this->presenter->present($item->question, $settings->seedOf($item->entry));
             $parts = [];
@@ -219,26 +220,36 @@ final readonly class Sheet
                     $parts["$part->id\t$gap"] = $paper->gap(count($gaps) > 1 ? $j + 1 : null);
                 }
             }
-            $allowed = self::beside($item, $item->question, $settings);
+            $allowed = self::beside($item, $item->question, $settings, $isForAuthor);
             $html = $paper->html($presented['body'], $parts).
                 ($allowed === '' ? '' : '<p class="allowed">'.Paper::text($allowed).'</p>').
+                ($isForAuthor ? $this->details($item, $item->question, $settings, $paper, $presented['parts']) : '').
                 $this->working($item->question, $paper);
         } catch (CoreException $problem) {
             $html = self::gone('question-not-shown', $problem);
         }
 
-        return $this->article($item, $test, $html);
+        return $this->article($item, $test, $html, $isForAuthor ? 'question for-author' : 'question');
     }
 
-    /** What may be used for a question and how long it may take; and which roll and standards, where that is wished. */
-    private static function beside(PrintedQuestion $item, Question $question, PrintSettings $settings): string
+    /** @param  list<array<string, mixed>>  $parts  as they were presented */
+    private function details(PrintedQuestion $item, Question $question, PrintSettings $settings, Paper $paper, array $parts): string
+    {
+        return (new QuestionDetails($this->circumstances($item, $settings), $paper))->html($item, $question, $settings->details, $parts);
+    }
+
+    /**
+     * What may be used for a question and how long it may take; and which roll and standards, where that is wished and nothing else says
+     * them.
+     */
+    private static function beside(PrintedQuestion $item, Question $question, PrintSettings $settings, bool $isForAuthor): string
     {
         $allowed = Tools::of($question)->inWords($question->timeLimit);
         $roll = $settings->roll && $question->variables->list !== []
             ? Message::of('printing.roll', ['seed' => (string) $settings->seedOf($item->entry)->value])
             : '';
 
-        $details = array_filter([
+        $details = $isForAuthor ? [] : array_filter([
             $settings->standards ? implode(', ', $item->standards) : '',
             $settings->difficulty && $question->record->classification->difficulty !== null
                 ? Message::of('printing.difficulty', ['level' => $question->record->classification->difficulty])
@@ -313,61 +324,13 @@ final readonly class Sheet
         $settings = $test->settings;
         try {
             $presented = $this->presenter->present($item->question, $settings->seedOf($item->entry));
-            $in = $this->circumstances($item, $settings);
-            $html = '';
-            $asked = array_filter($item->question->parts, fn (Part $one): bool => ! $item->question->scoring->isInstead($one->id));
-            foreach ($asked as $i => $part) {
-                $html .= $this->answers(
-                    $part,
-                    (array) $presented['parts'][$i]['settings'],
-                    $in,
-                    new Paper($settings, $item->media),
-                    count($asked) > 1 ? $i + 1 : null,
-                );
-            }
+            $key = new PrintedKey($this->circumstances($item, $settings), new Paper($settings, $item->media));
+            $html = $key->html($item->question, $presented['parts']);
         } catch (CoreException $problem) {
             $html = '<div class="gone">'.Paper::text($problem->getMessage()).'</div>';
         }
 
         return $this->article($item, $test, $html);
-    }
-
-    /** @param  array<mixed>  $presented */
-    private function answers(Part $part, array $presented, ScoringContext $in, Paper $paper, ?int $place): string
-    {
-        $answers =
-            $part->scheme !== Scheme::Person && $part->kind instanceof PrintableKind
-                ? $part->kind->answers($part, $presented, $in, $paper)
-                : [];
-        $lines = implode(
-            '',
-            array_map(
-                fn (PrintedAnswer $answer): string => '<li>'.
-                    $answer->html.
-                    ($answer->credit->isEqualTo(1)
-                        ? ''
-                        : ' <span class="credit">('.self::percent($answer->credit, $in->language).' %)</span>').
-                    '</li>',
-                $answers,
-            ),
-        );
-        $label =
-            $place === null ? '' : '<span class="place">'.Paper::text($part->label !== '' ? $part->label : "($place)").'</span> ';
-
-        $said = $lines === '' ? '<em>'.Paper::text(Message::of('printing.marked-by-a-person')).'</em>' : "<ul>$lines</ul>";
-
-        return "<div class=\"answers\">$label$said</div>";
-    }
-
-    /** Exact where it can be, thirds to one decimal. */
-    private static function percent(BigRational $credit, string $language): string
-    {
-        $percent = $credit->multipliedBy(100);
-
-        return ValueFormat::plain()->write(
-            Exact::decimal($percent) === null ? Exact::toPlaces($percent, 1)->toBigRational() : $percent,
-            $language,
-        );
     }
 
     private function article(PrintedQuestion $item, PrintedTest $test, string $html, string $class = 'question'): string

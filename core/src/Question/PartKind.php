@@ -60,6 +60,13 @@ interface PartKind
     /** The place of the only right option among options that keep their order, from 0; null where there is no such option. */
     public function keyPlace(Part $part): ?int;
 
+    /**
+     * What learners can be told beside the feedback of rules and of the part.
+     *
+     * @return array<string, Feedback> in words what it is about → what is said
+     */
+    public function remarks(Part $part): array;
+
     /** Whether there is anything to mark: false for opinions. */
     public function isMarked(): bool;
 }

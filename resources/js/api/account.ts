@@ -20,6 +20,7 @@ export const notificationsQuery = queryOptions({
   staleTime: 0,
 })
 
+export const setDetails = (details: string[]) => call('PUT', '/me/details', { details })
 export const readNotifications = () => call('PUT', '/me/notifications', {})
 export const changePassword = (current: string, password: string) => call('PUT', '/me/password', { current, password })
 export const endSessions = () => call('DELETE', '/me/sessions')

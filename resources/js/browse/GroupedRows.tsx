@@ -5,7 +5,7 @@ import type { QuestionRow } from '@/api/schema'
 import { number } from '@/lib/format'
 import type { Selection } from '@/lib/useSelection'
 import { texts } from '@/messages'
-import { QuestionListRow, ROW_HEIGHT } from '@/question/QuestionListRow'
+import { QuestionListRow, useRowHeight } from '@/question/QuestionListRow'
 import { pathsOf } from '@/question/record/paths'
 import { Button } from '@/ui/Button'
 import type { Filter } from './useFilter'
@@ -99,13 +99,14 @@ function GroupRows({ slug, group, filter, active, selection, taken, onOpen, at, 
   const pages = useInfiniteQuery(questionsQuery(slug, group.query))
   const rows = pages.data?.pages.flatMap((page) => page.data) ?? []
   const missing = group.count - rows.length
+  const height = useRowHeight()
   // biome-ignore lint/correctness/useExhaustiveDependencies: whenever other rows are in sight
   useEffect(() => selection.see(rows), [pages.data])
   return (
     <>
       <ul aria-label={group.title}>
         {rows.map((row) => (
-          <li key={row.id} style={{ height: ROW_HEIGHT }} className="relative">
+          <li key={row.id} style={{ height }} className="relative">
             <button
               type="button"
               tabIndex={-1}

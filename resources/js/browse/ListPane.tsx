@@ -7,7 +7,8 @@ import { lazily } from '@/lib/lazily'
 import { foundOf } from '@/lib/phrases/banks'
 import type { Selection } from '@/lib/useSelection'
 import { texts } from '@/messages'
-import { QuestionListRow, ROW_HEIGHT } from '@/question/QuestionListRow'
+import { DetailsMenu } from '@/question/details/DetailsMenu'
+import { QuestionListRow, useRowHeight } from '@/question/QuestionListRow'
 import { Asked } from '@/ui/Asked'
 import { Button } from '@/ui/Button'
 import { Nothing } from '@/ui/Message'
@@ -69,6 +70,7 @@ export function ListPane({
   drag,
 }: Props) {
   const meta = pages.data?.pages[0]?.meta
+  const height = useRowHeight()
   const restore = useAct(slug)
   const place = filter.values('place')[0] ?? ''
   const own = filter.sort === 'own' && place !== '' && mayWrite
@@ -131,6 +133,7 @@ export function ListPane({
                 </option>
               ))}
           </select>
+          <DetailsMenu />
         </div>
       </div>
       <div className="min-h-0 flex-1">
@@ -160,7 +163,7 @@ export function ListPane({
             label={texts.bank.list}
             rows={rows}
             all={found}
-            height={ROW_HEIGHT}
+            height={height}
             id={(row) => row.id}
             active={active}
             selected={selection.ids}

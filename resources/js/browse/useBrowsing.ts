@@ -1,7 +1,6 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
 import { useMemo, useState } from 'react'
 import { countQuery, facetsQuery, questionsQuery } from '@/api/queries'
-import { storedText, storeText } from '@/lib/storage'
 import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
 import { useAtHand } from '@/shell/tray/useAtHand'
@@ -21,16 +20,11 @@ export function useBrowsing(slug: string, filter: Filter) {
   const selection = useTraySelection(rows, filter.query)
   const { taken } = useAtHand()
   const empty = useQuery({ ...facetsQuery(slug, filter.query, []), enabled: meta?.found === 0 && filter.any })
-  const [showKey, setShowKey] = useState(() => storedText('key-shown') === 'yes')
   const [narrowing, setNarrowing] = useState(false)
   const wide = useWide(1024)
   const narrow = !useWide(768)
   // With room for it, the first question is read until another is picked.
   const active = filter.question ?? (narrow ? undefined : rows[0]?.id)
-  const toggleKey = () => {
-    storeText('key-shown', showKey ? 'no' : 'yes')
-    setShowKey(!showKey)
-  }
   const here = texts.frame.groups.here
   const commands: ScreenCommand[] = [
     ...(active
@@ -47,15 +41,6 @@ export function useBrowsing(slug: string, filter: Filter) {
         ]
       : []),
     ...(filter.any ? [{ id: 'clear', group: here, title: texts.bank.clearAll, run: filter.clear }] : []),
-    {
-      id: 'key',
-      group: texts.frame.groups.view,
-      title: texts.bank.toggleKey,
-      keys: 'k',
-      single: true,
-      on: single('k'),
-      run: toggleKey,
-    },
   ]
   return {
     commands,
@@ -82,6 +67,6 @@ export function useBrowsing(slug: string, filter: Filter) {
       meant: empty.data?.meant ?? null,
     },
     /** For what is read. */
-    reading: { showKey, onKey: toggleKey, onBack: () => filter.setQuestion(null) },
+    reading: { onBack: () => filter.setQuestion(null) },
   }
 }

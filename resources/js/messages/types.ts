@@ -532,6 +532,7 @@ export type Messages = {
         keys: string
         scheme: string
         notes: string
+        author: string
         contents: string
       } & Record<string, string>
       fields: {
@@ -1762,6 +1763,32 @@ export type Messages = {
     insteadOf: (values: { n: number }) => string
     addInstead: string
   }
+  details: {
+    button: string
+    about: string
+    toggle: (values: { name: Words }) => string
+    names: {
+      key: string
+      feedback: string
+      standards: string
+      difficulty: string
+      place: string
+      source: string
+      state: string
+    } & Record<string, string>
+    hint: string
+    none: string
+    level: (values: { n: number }) => string
+    nothingSaid: string
+    when: {
+      right: string
+      partly: string
+      wrong: string
+      general: string
+    } & Record<string, string>
+    hintOf: string
+    ofPart: (values: { part: Words; when: Words }) => string
+  }
   dispatch: {
     title: string
     what: string
@@ -2764,6 +2791,7 @@ export type Messages = {
         scheme: string
         notes: string
         answers: string
+        author: string
         contents: string
         keys: string
         question: string

@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react'
-import type { Part, QuestionJson, Result, Rule, TreeNode } from '@/api/question'
+import type { Feedback, Part, QuestionJson, Result, Rule, TreeNode } from '@/api/question'
 
 export type LearnerProps = {
   part: { id: string; label: string; settings: Record<string, unknown> }
@@ -46,6 +46,8 @@ export type PartView = {
   ruleSign?: (rule: Rule | undefined, settings: Record<string, unknown>) => string | undefined
   /** A rule by the words of what it is about, where it has no sign. */
   ruleNamed?: (rule: Rule, settings: Record<string, unknown>) => string
+  /** What learners can be told beside the feedback of rules and of the part; mirrors PartKind::remarks. */
+  remarks?: (part: Part) => { about: string; feedback: Feedback | undefined }[]
   /** What stands in a gap of the text that belongs to the part. */
   Gap?: ComponentType<LearnerProps & { gap: string }>
   /** What is right, in a few words: in a gap of the text, or in the place of the part. */

@@ -1,10 +1,18 @@
 import type { QuestionRow } from '@/api/schema'
 import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
+import { useDetails } from '@/question/details/useDetails'
 import { Level } from '@/ui/Strata'
 import { Tick } from '@/ui/Tick'
 
-export const ROW_HEIGHT = 84
+const LOW = 84
+const LINE = 17
+
+/** Rows are as high as the chosen details need. */
+export function useRowHeight(): number {
+  const { has } = useDetails()
+  return has('place') || has('source') ? LOW + LINE : LOW
+}
 
 type RowProps = {
   row: QuestionRow
@@ -17,6 +25,8 @@ type RowProps = {
 
 /** A question in a list: title, first words with what was found marked, and what it is. */
 export function QuestionListRow({ row, active, selected, taken, withBank }: RowProps) {
+  const { has } = useDetails()
+  const where = [...(has('place') ? row.places.slice(0, 3) : []), ...(has('source') && row.source !== '' ? [row.source] : [])]
   return (
     <div
       className={`flex h-full items-start gap-3 overflow-hidden border-hairline border-b border-l-3 px-3 py-2.5 ${active ? 'border-l-accent bg-paper' : 'border-l-transparent hover:bg-well'} ${selected && !active && !taken ? 'bg-accent-tint' : ''}`}
@@ -32,7 +42,9 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
           className="order-last h-16 w-20 flex-none rounded-ui bg-white object-contain p-0.5"
         />
       ) : null}
-      <Level value={row.difficulty} label={row.difficulty === null ? '' : texts.bank.difficulty({ n: row.difficulty })} />
+      {has('difficulty') ? (
+        <Level value={row.difficulty} label={row.difficulty === null ? '' : texts.bank.difficulty({ n: row.difficulty })} />
+      ) : null}
       <span className="min-w-0 flex-1">
         <span className="flex gap-3">
           <span className="min-w-0 flex-1 truncate font-semibold">
@@ -52,7 +64,7 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
         </span>
         <span className="flex h-4 flex-wrap gap-x-3 overflow-hidden text-caption text-second">
           <span>{kindWords(row.kinds)}</span>
-          <span className={row.status === 'approved' ? 'text-accent' : ''}>{texts.status[row.status]}</span>
+          {has('state') ? <span className={row.status === 'approved' ? 'text-accent' : ''}>{texts.status[row.status]}</span> : null}
           {taken ? <strong className="text-information">{texts.bank.taken}</strong> : null}
           {row.has_variables && !row.has_bad_rolls ? <span>{texts.bank.varies}</span> : null}
           {row.has_bad_rolls ? <strong className="text-attention">{texts.bank.badRolls}</strong> : null}
@@ -62,7 +74,7 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
           {row.is_complete || row.specimens_failing > 0 ? null : <span className="text-attention">{texts.bank.incomplete}</span>}
           {row.named ? null : <span className="text-attention">{texts.bank.mute}</span>}
           {withBank ? <strong>{row.bank_name}</strong> : null}
-          {row.standards.slice(0, 3).map((one) => (
+          {(has('standards') ? row.standards : []).slice(0, 3).map((one) => (
             <span
               key={`${one.framework} ${one.code}`}
               title={`${one.framework}: ${one.text || one.code}`}
@@ -77,6 +89,7 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
             </span>
           ))}
         </span>
+        {where.length > 0 ? <span className="block truncate text-caption text-second">{where.join(' · ')}</span> : null}
       </span>
     </div>
   )

@@ -87,9 +87,28 @@ function Choice({ value, options, onChange }: { value: string; options: [string,
   )
 }
 
+/** Ticked or not; the menu stays open. */
+function Tick({ checked, keys, onChange, children }: { checked: boolean; keys?: string; onChange: () => void; children: ReactNode }) {
+  return (
+    <DropdownMenu.CheckboxItem
+      className={item}
+      checked={checked}
+      onCheckedChange={onChange}
+      onSelect={(event) => event.preventDefault()}
+      {...(keys ? { 'aria-keyshortcuts': keys } : {})}
+    >
+      <span className="w-4 text-accent">
+        <DropdownMenu.ItemIndicator>✓</DropdownMenu.ItemIndicator>
+      </span>
+      <span className="flex-1">{children}</span>
+      {keys ? <kbd className="text-caption text-quiet">{keys}</kbd> : null}
+    </DropdownMenu.CheckboxItem>
+  )
+}
+
 const Label = ({ children }: { children: ReactNode }) => (
   <DropdownMenu.Label className="px-2 pt-2 pb-1 text-caption text-quiet">{children}</DropdownMenu.Label>
 )
 const Line = () => <DropdownMenu.Separator className="my-1 h-px bg-hairline" />
 
-export const Menu = { Root, Item, Choice, Label, Line }
+export const Menu = { Root, Item, Tick, Choice, Label, Line }

@@ -65,6 +65,18 @@ final class NumberKind implements Kind
         return Scheme::Weights;
     }
 
+    public function remarks(Part $part): array
+    {
+        $settings = self::settings($part->settings);
+        $remarks = [];
+        foreach (UnitPolicy::MATTERS as $matter) {
+            $remarks[Message::of("parts.number.remark-unit-$matter")] = $settings->units->feedback($matter);
+        }
+        $remarks[Message::of('parts.number.remark-figures')] = $settings->figures?->feedback;
+
+        return array_filter($remarks);
+    }
+
     public function extras(): array
     {
         return [];

@@ -6,6 +6,8 @@ import { entriesOf, isDraw, without } from '@/lib/assessment'
 import { useAddress } from '@/lib/useAddress'
 import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
+import { DetailsMenu } from '@/question/details/DetailsMenu'
+import { useDetailKeys } from '@/question/details/useDetails'
 import { Shell } from '@/shell/Shell'
 import { NewAssessment } from '@/shell/tray/NewAssessment'
 import { folderText } from '@/shell/tray/PlaceFields'
@@ -106,6 +108,7 @@ function Bench({ start }: { start: Whole }) {
     onError: fail,
   })
   const here = texts.frame.groups.here
+  useDetailKeys()
   useCommands('assessment', [
     ...(mayWrite
       ? [
@@ -157,10 +160,13 @@ function Bench({ start }: { start: Whole }) {
           mayWrite={mayWrite}
           onChange={(html) => change((now) => ({ ...now, instructions: html }), 'instructions')}
         />
-        <p className="mt-1 px-1 text-second" role="status">
-          <strong>{texts.assembly.total({ n: stored.totals.questions, points: stored.totals.points })}</strong>
-          {stored.totals.minutes === null ? '' : `, ${texts.assembly.minutes({ n: stored.totals.minutes })}`}
-        </p>
+        <div className="mt-1 flex items-start gap-2">
+          <p className="flex-1 px-1 text-second" role="status">
+            <strong>{texts.assembly.total({ n: stored.totals.questions, points: stored.totals.points })}</strong>
+            {stored.totals.minutes === null ? '' : `, ${texts.assembly.minutes({ n: stored.totals.minutes })}`}
+          </p>
+          <DetailsMenu />
+        </div>
       </div>
       <div className="min-h-0 flex-1">
         <Outline document={document} active={active} onActive={show} mayWrite={mayWrite} onRemove={remove} />

@@ -4,6 +4,8 @@ import { entryQuery, type Pick, varyEntry } from '@/api/assembly'
 import { editEntries, entriesOf, isDraw } from '@/lib/assessment'
 import { texts } from '@/messages'
 import { Changes } from '@/question/Changes'
+import { QuestionDetails } from '@/question/details/QuestionDetails'
+import { useDetails } from '@/question/details/useDetails'
 import { TryPane } from '@/question/try/TryPane'
 import { UsedIn } from '@/question/UsedIn'
 import { Button } from '@/ui/Button'
@@ -27,7 +29,8 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
   })
   const [asking, setAsking] = useState(false)
   const [doing, setDoing] = useState<'exchange' | 'lodge' | null>(null)
-  const [showKey, setShowKey] = useState(true)
+  const details = useDetails()
+  const showKey = details.has('key')
   const back = useMutation({ mutationFn: () => varyEntry(stored.id, id, null, stored.version), onSuccess: document.adopt })
   if (!entry || isDraw(entry) || !fact) return <Nothing title={texts.assembly.pickEntry} />
   if ((fact.gone || fact.hidden) && !fact.varied)
@@ -47,7 +50,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
     <article className="flex flex-col gap-4 p-5">
       <header className="flex flex-wrap items-center gap-2">
         <h3 className="min-w-32 flex-1 text-head font-semibold">{fact.title}</h3>
-        <Button aria-pressed={showKey} onClick={() => setShowKey(!showKey)}>
+        <Button aria-pressed={showKey} onClick={() => details.toggle('key')}>
           {showKey ? texts.bank.keyShown : texts.bank.keyHidden}
         </Button>
         {mayWrite ? <Button onClick={() => setAsking(true)}>{texts.assembly.edit}</Button> : null}
@@ -99,7 +102,15 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
         </p>
       ) : null}
       <EntrySettings document={document} entry={entry} fact={fact} mayWrite={mayWrite} />
-      <TryPane stored={!fact.varied} key={`${id} ${stored.version}`} question={question} bank={whole.data.bank ?? ''} showKey={showKey} />
+      <TryPane
+        stored={!fact.varied}
+        key={`${id} ${stored.version}`}
+        question={question}
+        bank={whole.data.bank ?? ''}
+        showKey={showKey}
+        showFeedback={details.has('feedback')}
+      />
+      <QuestionDetails facts={fact} />
       <UsedIn uses={uses} here={stored.id} />
       {doing === 'exchange' ? (
         <Exchange document={document} entry={entry} title={fact.title} whole={whole.data} onClose={() => setDoing(null)} />

@@ -6,6 +6,7 @@ import { type Dragged, dragSource, dropTarget } from '@/lib/drag'
 import { list } from '@/lib/format'
 import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
+import { DetailCaptions } from '@/question/details/DetailCaptions'
 import { setNames } from './settings/setNames'
 import type { Carry, Place } from './useCarry'
 
@@ -136,6 +137,7 @@ export function EntryRow(props: Props) {
             <span className="text-attention">{texts.assembly.incomplete}</span>
           ) : null}
           <span>{fact && !fact.gone && !draw ? kindWords(fact.kinds) : ''}</span>
+          {fact && !fact.gone && !draw ? <DetailCaptions facts={fact} /> : null}
           {fact?.bank && fact.bank !== home ? <span className="text-quiet">{fact.bank_name}</span> : null}
         </span>
       </button>

@@ -12,6 +12,7 @@ import { type Filter, useFilter } from '@/browse/useFilter'
 import { lazily } from '@/lib/lazily'
 import { sharedWith } from '@/lib/phrases/banks'
 import { texts } from '@/messages'
+import { useDetailKeys } from '@/question/details/useDetails'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import { single, useCommands } from '@/ui/commands'
@@ -43,6 +44,7 @@ export function Bank() {
     else navigate(`/questions/${row.id}`)
   }
   const tell = useToast()
+  useDetailKeys()
   const carry = () => navigate(`/banks/${slug}/carry${filter.any ? `?filter=${encodeURIComponent(filter.query)}` : ''}`)
   const readAgain = () =>
     reread(slug).then(

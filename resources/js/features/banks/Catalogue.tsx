@@ -8,6 +8,7 @@ import { useFilter } from '@/browse/useFilter'
 import { lazily } from '@/lib/lazily'
 import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
+import { useDetailKeys } from '@/question/details/useDetails'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import { useCommands } from '@/ui/commands'
@@ -20,6 +21,7 @@ export function Catalogue() {
   const navigate = useNavigate()
   const filter = useFilter()
   const browsing = useBrowsing('', filter)
+  useDetailKeys()
   useCommands('catalogue', browsing.commands)
   const narrow = !useWide(768)
   const { rows, active } = browsing

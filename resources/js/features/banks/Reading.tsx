@@ -6,6 +6,7 @@ import { questionQuery } from '@/api/queries'
 import { PlaceMany } from '@/bulk/PlaceMany'
 import { useAct } from '@/bulk/useAct'
 import { texts } from '@/messages'
+import { useDetails } from '@/question/details/useDetails'
 import { RecordForm } from '@/question/record/RecordForm'
 import { RecordLog } from '@/question/record/RecordLog'
 import { TryPane } from '@/question/try/TryPane'
@@ -16,10 +17,12 @@ import { Menu } from '@/ui/Menu'
 import { Message, Nothing, Waiting } from '@/ui/Message'
 import { Places } from './Places'
 
-type Props = { id: string; slug: string; onBack: () => void; showKey: boolean; onKey: () => void }
+type Props = { id: string; slug: string; onBack: () => void }
 
 /** A question whole: as a learner meets it, with or without its key, tried here, classified in place. */
-export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
+export function Reading({ id, slug, onBack }: Props) {
+  const details = useDetails()
+  const showKey = details.has('key')
   const navigate = useNavigate()
   const whole = useQuery(questionQuery(id))
   const classify = useAct(whole.data?.bank.slug ?? slug)
@@ -40,7 +43,7 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
           {texts.bank.back}
         </Button>
         <h2 className="min-w-40 flex-1 text-head font-semibold">{name}</h2>
-        <Button aria-pressed={showKey} onClick={onKey}>
+        <Button aria-pressed={showKey} onClick={() => details.toggle('key')}>
           {showKey ? texts.bank.keyShown : texts.bank.keyHidden}
         </Button>
         {binned ? null : (
@@ -88,7 +91,7 @@ export function Reading({ id, slug, onBack, showKey, onKey }: Props) {
         </div>
       ) : null}
       <div className="flex-1 px-10 py-6 max-lg:px-6 max-md:px-4">
-        <TryPane stored question={question} bank={bank.slug} showKey={showKey} />
+        <TryPane stored question={question} bank={bank.slug} showKey={showKey} showFeedback={details.has('feedback')} />
       </div>
       <section aria-label={texts.record.title} className="border-hairline border-t bg-page px-10 py-4 max-lg:px-6 max-md:px-4">
         <RecordForm key={id} slug={bank.slug} record={record} folders={folders} disabled={!may_write || binned} wide onChange={act} />

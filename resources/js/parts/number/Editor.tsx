@@ -5,7 +5,8 @@ import type { NumberOn } from '../numberOn'
 import { SettingNumber } from '../PartCard'
 import { RuleList } from '../RuleList'
 import { FigureSettings, type Figures } from './FigureSettings'
-import { UnitSettings, type Units } from './UnitSettings'
+import { UnitSettings } from './UnitSettings'
+import type { Units } from './units'
 
 const notations = Object.keys(texts.parts.notations)
 

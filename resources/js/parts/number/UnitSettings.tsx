@@ -1,18 +1,10 @@
-import type { Feedback } from '@/api/question'
 import { texts } from '@/messages'
 import { Gap, Pick, Sentence } from '@/ui/Sentence'
 import { Credit } from '../Credit'
 import { FeedbackField } from '../FeedbackField'
+import { MATTERS, type Matter, type Units } from './units'
 
 const words = texts.parts.units
-
-export type Units = {
-  policy: string
-  unit?: string
-  other?: string
-  choices?: string[]
-} & { [matter in `${Matter}_credit`]?: string } & { [matter in `${Matter}_feedback`]?: Feedback }
-type Matter = 'missing' | 'wrong' | 'prefix' | 'other'
 
 type Props = { units: Units | undefined; problem: (path: string) => string | undefined; onChange: (units: Units | undefined) => void }
 
@@ -20,7 +12,6 @@ type Props = { units: Units | undefined; problem: (path: string) => string | und
 export function UnitSettings({ units, problem, onChange }: Props) {
   const policy = units?.policy ?? 'none'
   const set = (changed: Partial<Units>) => onChange({ ...units, policy, ...changed })
-  const matters: Matter[] = ['missing', 'wrong', 'prefix', 'other']
   const matter = (name: Matter) => (name === 'missing' ? policy === 'required' : name !== 'other' || units?.other === 'credit')
   return (
     <fieldset className="flex w-full flex-col gap-2">
@@ -75,7 +66,7 @@ export function UnitSettings({ units, problem, onChange }: Props) {
             />
             {problem('/choices') ? <span className="text-caption text-problem">{problem('/choices')}</span> : null}
           </Sentence>
-          {matters.filter(matter).map((name) => (
+          {MATTERS.filter(matter).map((name) => (
             <Sentence key={name}>
               <span>
                 {words.matters[name]} {words.earns}

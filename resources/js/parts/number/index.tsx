@@ -1,10 +1,12 @@
-import type { Part } from '@/api/question'
+import type { Feedback, Part } from '@/api/question'
 import { lazyAgain } from '@/lib/lazyAgain'
+import { texts } from '@/messages'
 import { definePart } from '../definePart'
 import { typedFromWord } from '../fromWord'
 import { type NumberOn, sentence } from '../numberOn'
 import { RuleKey } from '../RuleKey'
 import { NumberLearner } from './NumberLearner'
+import { MATTERS, type Units } from './units'
 
 export const number = definePart({
   kind: 'number',
@@ -26,9 +28,19 @@ export const number = definePart({
     return typeof on?.value === 'string' ? on.value : ''
   },
   said: (response) => [response.text, response.unit].filter(Boolean).join(' '),
+  remarks,
   Key: ({ part }) => <RuleKey<NumberOn> part={part} words={(on) => withUnit(sentence(on), part)} />,
   Editor: lazyAgain(() => import('./Editor').then((module) => ({ default: module.Editor }))),
 })
+
+/** What is said of units and of figures. */
+function remarks(part: Part) {
+  const { units, figures } = (part.settings ?? {}) as { units?: Units; figures?: { feedback?: Feedback } }
+  return [
+    ...MATTERS.map((matter) => ({ about: texts.parts.units.matters[matter] ?? '', feedback: units?.[`${matter}_feedback`] })),
+    { about: texts.parts.figures.asked, feedback: figures?.feedback },
+  ]
+}
 
 /** The key's unit after the number, where one is asked for. */
 function withUnit(said: string, part: Part): string {

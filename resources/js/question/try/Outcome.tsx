@@ -1,8 +1,8 @@
 import type { Presentation, QuestionJson, Result, ShownFeedback } from '@/api/question'
 import { decimal } from '@/lib/format'
 import { texts } from '@/messages'
-import { partView } from '@/parts'
 import { RichTree } from '@/ui/RichTree'
+import { ruleCalled } from './ruleCalled'
 import { traceWords } from './traceWords'
 
 const tones: Record<string, string> = { right: 'text-accent', partly: 'text-attention', wrong: 'text-problem' }
@@ -86,22 +86,6 @@ function withCriterion(step: Result['trace'][number], id: string, question: Ques
   const rubric = question.parts.find((one) => one.id === id)?.key?.rubric
   const found = step.criterion ? rubric?.criteria.find((one) => one.id === step.criterion) : undefined
   return found?.title ? { ...step, criterion: found.title } : step
-}
-
-/** Rules by the names people know them by: an option's sign, or the place in the key. */
-function ruleCalled(rule: string, id: string, question: QuestionJson, shown: Presentation): string {
-  const part = question.parts.find((one) => one.id === id)
-  const shared = (question.scoring?.once as string[][] | undefined)?.find((list) => list.includes(id))?.[0]
-  const rules = question.parts.find((one) => one.id === (shared ?? id))?.key?.rules ?? question.parts.flatMap((one) => one.key?.rules ?? [])
-  const at = rules.findIndex((one) => one.id === rule)
-  const view = part && partView(part.kind)
-  // what is not shown to learners, such as hidden regions, is named all the same
-  const settings = { ...part?.settings, ...shown.parts.find((one) => one.id === id)?.settings }
-  const sign = view?.ruleSign?.(rules[at], settings)
-  return (
-    (rules[at] && view?.ruleNamed?.(rules[at], settings)) ??
-    (sign ? texts.parts.optionNamed({ sign }) : texts.parts.ruleNumber({ n: at + 1 }))
-  )
 }
 
 function named(step: Result['trace'][number], called?: (rule: string) => string): Result['trace'][number] {

@@ -18,6 +18,7 @@ import { QuestionBody } from './QuestionBody'
 import { Rolls } from './Rolls'
 import { useTry } from './useTry'
 
+const FeedbackShown = lazily(() => import('@/question/details/FeedbackShown'), 'FeedbackShown')
 const Marking = lazily(() => import('./Marking'), 'Marking')
 const MarkingKey = lazily(() => import('./MarkingKey'), 'MarkingKey')
 
@@ -27,6 +28,8 @@ type Props = {
   /** As it is stored, and read where it is placed: its media come with it. */
   stored?: boolean
   showKey?: boolean
+  /** With all it can tell its learners. */
+  showFeedback?: boolean
   /** Keeps the response as a specimen, where that may be done. */
   onSpecimen?: (specimen: Omit<Specimen, 'id'>) => void
   /** Keeps what was answered and how it was marked as an example answer of a part. */
@@ -40,7 +43,7 @@ type Props = {
 }
 
 /** The question as a learner meets it: drawn from the presentation, scored by the core. */
-export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, bench, roll, now }: Props) {
+export function TryPane({ question, bank, stored, showKey, showFeedback, onSpecimen, onModel, bench, roll, now }: Props) {
   const attempt = useTry(question, bank, now, roll)
   const [phone, setPhone] = useState(false)
   const media = useMedia(bank, stored ? question.id : undefined)
@@ -101,6 +104,7 @@ export function TryPane({ question, bank, stored, showKey, onSpecimen, onModel, 
                 )
               })
             : null}
+          {showFeedback ? <FeedbackShown question={question} shown={shown} media={media} /> : null}
           {hints.slice(0, attempt.hints).map((hint) => (
             <div key={hint.id} className="feedback-text rounded-ui bg-well px-3 py-2">
               <RichTree nodes={htmlTree(hint.html)} media={media} />

@@ -71,9 +71,7 @@ export function PickPane({ picking }: { picking: Picking }) {
       drag={(row) => ({ type: QUESTION, id: row.id, revision: row.revision })}
     />
   )
-  const reading = (id: string) => (
-    <PickReading key={id} id={id} showKey={browsing.reading.showKey} taken={taken.has(id)} onToggle={() => toggle(id)} />
-  )
+  const reading = (id: string) => <PickReading key={id} id={id} taken={taken.has(id)} onToggle={() => toggle(id)} />
   const search = <SearchField label={texts.assembly.pickWords} value={filter.words} onChange={filter.setWords} />
   const { questions, points } = picking.document.stored.totals
   const totals = texts.assembly.total({ n: questions, points })

@@ -1,15 +1,19 @@
 import { useQuery } from '@tanstack/react-query'
 import { questionQuery } from '@/api/queries'
 import { texts } from '@/messages'
+import { factsOf } from '@/question/details/factsOf'
+import { QuestionDetails } from '@/question/details/QuestionDetails'
+import { useDetails } from '@/question/details/useDetails'
 import { TryPane } from '@/question/try/TryPane'
 import { UsedIn } from '@/question/UsedIn'
 import { Button } from '@/ui/Button'
 import { Message, Waiting } from '@/ui/Message'
 
-type Props = { id: string; showKey: boolean; taken: boolean; onToggle: () => void }
+type Props = { id: string; taken: boolean; onToggle: () => void }
 
 /** A question before it is taken: as learners meet it, tried, with its key, and where it is used. */
-export function PickReading({ id, showKey, taken, onToggle }: Props) {
+export function PickReading({ id, taken, onToggle }: Props) {
+  const details = useDetails()
   const whole = useQuery(questionQuery(id))
   return (
     <section aria-label={texts.assembly.reading} className="flex h-full min-h-0 flex-col bg-page">
@@ -25,7 +29,14 @@ export function PickReading({ id, showKey, taken, onToggle }: Props) {
         {whole.isPending ? <Waiting text={texts.loading} /> : null}
         {whole.data ? (
           <>
-            <TryPane stored question={whole.data.question} bank={whole.data.bank.slug} showKey={showKey} />
+            <TryPane
+              stored
+              question={whole.data.question}
+              bank={whole.data.bank.slug}
+              showKey={details.has('key')}
+              showFeedback={details.has('feedback')}
+            />
+            <QuestionDetails facts={factsOf(whole.data)} />
             <UsedIn uses={whole.data.uses} />
           </>
         ) : null}

@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useIsMutating, useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useMemo, useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import { type Assessment, assessmentQuery, type PrintSettings, setPrint } from '@/api/assembly'
@@ -7,6 +7,7 @@ import { fetchFile } from '@/lib/saveFile'
 import { useAddress } from '@/lib/useAddress'
 import { useDebouncedValue } from '@/lib/useDebouncedValue'
 import { texts } from '@/messages'
+import { DETAILS_KEPT, useDetailKeys, useDetails } from '@/question/details/useDetails'
 import { Shell } from '@/shell/Shell'
 import { Button } from '@/ui/Button'
 import { Menu } from '@/ui/Menu'
@@ -51,13 +52,20 @@ function Pages({ assessment }: { assessment: Assessment }) {
     onSuccess: (_, next) => client.setQueryData(assessmentQuery(assessment.id).queryKey, (now) => (now ? { ...now, print: next } : now)),
   })
   const wanted = JSON.stringify(rested)
+  useDetailKeys()
+  const chosen = useDetails().shown.join(',')
+  // only papers for authors have them
+  const details = which.split(',').includes('author') ? chosen : ''
+  const isChoosing = useIsMutating({ mutationKey: DETAILS_KEPT }) > 0
   // what is offered to take away is what was asked for last, not what is still on its way
-  const isSettled = wanted === JSON.stringify(settings) && asked.which === which && asked.set === formSet && asked.forms === letters
+  const isSettled =
+    !isChoosing && wanted === JSON.stringify(settings) && asked.which === which && asked.set === formSet && asked.forms === letters
   const stored = useRef(JSON.stringify(assessment.print))
   const [share, setShare] = useState(0)
-  const query = printQuery(assessment.id, asked, assessment.version, wanted, setShare)
+  const query = printQuery(assessment.id, asked, assessment.version, `${wanted} ${details}`, setShare)
   const print = useQuery({
     ...query,
+    enabled: !isChoosing,
     queryFn: async (context) => {
       // What is printed is what is stored.
       if (assessment.may_write && wanted !== stored.current) {

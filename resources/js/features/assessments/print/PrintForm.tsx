@@ -5,6 +5,7 @@ import type { Assessment, PrintSettings } from '@/api/assembly'
 import { type FormSet, formSetsQuery } from '@/api/paper'
 import { moment } from '@/lib/format'
 import { texts } from '@/messages'
+import { DETAILS, useDetails } from '@/question/details/useDetails'
 import { Field } from '@/ui/Field'
 import { AnswerSpaces } from './AnswerSpaces'
 import { EntryRolls } from './EntryRolls'
@@ -106,7 +107,22 @@ function Papers({ which, set, onWhich }: Props) {
           />
         )
       })}
+      {which.includes('author') ? <Details /> : null}
       {which.length > 1 ? <p className="text-caption text-quiet">{printing.together}</p> : null}
+    </fieldset>
+  )
+}
+
+/** What stands beside questions for authors; the same as in banks and assessments. */
+function Details() {
+  const { has, toggle } = useDetails()
+  return (
+    <fieldset className="ml-6 flex flex-col gap-1.5 border-hairline border-l pl-3">
+      <legend className="sr-only">{texts.details.about}</legend>
+      {DETAILS.map((detail) => (
+        <Box key={detail} label={texts.details.names[detail]} checked={has(detail)} onChange={() => toggle(detail)} />
+      ))}
+      <p className="text-caption text-quiet">{texts.details.hint}</p>
     </fieldset>
   )
 }

@@ -20,6 +20,7 @@ use WideQuarry\Question\PartKinds;
  * @property string $document JSON
  * @property string $made JSON
  * @property string $revisions JSON: question → its newest revision then
+ * @property string $labels what options were called on paper then: one of OptionLabels::STYLES
  * @property string|null $made_by
  * @property \Illuminate\Support\Carbon $made_at
  */

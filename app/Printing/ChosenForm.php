@@ -14,8 +14,11 @@ use WideQuarry\Random\Seed;
 /** A form that is printed, and the set it is of. */
 final readonly class ChosenForm
 {
-    /** @param  Document  $made  the assessment the set was made of */
-    public function __construct(public FormSet $set, public Form $form, private Document $made)
+    /**
+     * @param  Document  $made  the assessment the set was made of
+     * @param  string  $labels  what options were called then: the letters of its keys
+     */
+    public function __construct(public FormSet $set, public Form $form, private Document $made, public string $labels)
     {
     }
 
@@ -33,7 +36,7 @@ final readonly class ChosenForm
         $wanted = explode(',', $letters);
         $forms = array_values(array_filter($made->forms, fn (Form $form): bool => in_array($form->letter, $wanted, true)));
 
-        return array_map(fn (Form $form): self => new self($made, $form, $document), $forms);
+        return array_map(fn (Form $form): self => new self($made, $form, $document, $set->labels), $forms);
     }
 
     /** As this form asks it. */

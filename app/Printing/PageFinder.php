@@ -5,15 +5,22 @@ declare(strict_types=1);
 namespace App\Printing;
 
 use App\Infrastructure\Sandbox;
+use WideQuarry\Printing\LinesOnPages;
 
 /** Where things stand in a PDF: its named destinations (ISO 32000-1, 12.3.2.3), as Poppler lists them. */
 final readonly class PageFinder
 {
-    /** The upper margin of a page in resources/views/print/sheet.blade.php, in points. */
+    /** The margins of a page in resources/views/print/sheet.blade.php, in points. */
     private const MARGIN = 16 / 25.4 * 72;
 
-    /** @param  array<string, array{page: int, from: float}>  $at  name → page, and how far it is below the top of it, as a share */
-    private function __construct(public int $pages, private array $at)
+    private const BELOW = 18 / 25.4 * 72;
+
+    /**
+     * @param  float  $width  of a page, in points
+     * @param  float  $height  of a page
+     * @param  array<string, array{page: int, left: float, top: float}>  $at  name → page, and how far it is from the top left corner
+     */
+    private function __construct(public int $pages, private string $pdf, private float $width, private float $height, private array $at)
     {
     }
 
@@ -26,20 +33,21 @@ final readonly class PageFinder
             fn (string $folder): string => (string) file_get_contents("$folder/info"),
         );
         $pages = preg_match('/^Pages:\s+(\d+)/m', $said, $found) === 1 ? (int) $found[1] : 0;
-        $height = preg_match('/^Page size:\s+[\d.]+ x ([\d.]+)/m', $said, $found) === 1 ? (float) $found[1] : 842.0;
-        preg_match_all('/^\s*(\d+) \[ XYZ\s+\S+\s+(\S+)\s+\S+\s*\] "(.*)"$/m', $said, $lines, PREG_SET_ORDER);
+        $size = preg_match('/^Page size:\s+([\d.]+) x ([\d.]+)/m', $said, $found) === 1 ? $found : ['', '595', '842'];
+        [$width, $height] = [(float) $size[1], (float) $size[2]];
+        preg_match_all('/^\s*(\d+) \[ XYZ\s+(\S+)\s+(\S+)\s+\S+\s*\] "(.*)"$/m', $said, $lines, PREG_SET_ORDER);
         $at = [];
         // the first paper begins below the margin of its page, whether the browser counts that margin in or not
         $first = (float) ($lines[0][3] ?? $height);
-        foreach ($lines as [, , $top, $name]) {
+        foreach ($lines as [, , , $top, $name]) {
             $first = $name === 'p0' ? (float) $top : $first;
         }
         $shift = $height - self::MARGIN - $first;
-        foreach ($lines as [, $page, $top, $name]) {
-            $at[$name] = ['page' => (int) $page, 'from' => round(1 - ((float) $top + $shift) / $height, 4)];
+        foreach ($lines as [, $page, $left, $top, $name]) {
+            $at[$name] = ['page' => (int) $page, 'left' => (float) $left, 'top' => $height - (float) $top - $shift];
         }
 
-        return new self($pages, $at);
+        return new self($pages, $pdf, $width, $height, $at);
     }
 
     /** @return array<string, true> shared texts that would stand on a right page: each of them begins a page */
@@ -84,10 +92,13 @@ final readonly class PageFinder
     }
 
     /**
-     * shrunk: whether a picture of it is made smaller; lines: how many there are to write on; to: the page on which it ends
+     * from: how far below the top of its page, as a share of its height; shrunk: whether a picture of it is made smaller; lines: how many
+     * there are to write on; to: the page on which it ends; single: a page on which a single line of it stands
      *
      * @return list<array{which: string, form: string|null, page: int, pages: int, entries: list<array{
-     *     entry: string, label: string, page: int, from: float, to: int, shrunk: bool, lines: int}>}>
+     *     entry: string, label: string, page: int, from: float, to: int, single: int|null, shrunk: bool, lines: int}>}>
+     *
+     * @throws \App\Errors\Refused
      */
     public function outline(PrintedDocument $document): array
     {
@@ -99,8 +110,15 @@ final readonly class PageFinder
                 $begin = $this->at[$paper->prefix.$entry] ?? null;
                 if ($begin !== null) {
                     $end = $this->at[$paper->prefix.$entry.'-end'] ?? $begin;
-                    $entries[] = ['entry' => (string) $entry, 'label' => $label, ...$begin, 'to' => $end['page'],
-                        ...$document->questions[$paper->prefix.$entry] ?? ['shrunk' => false, 'lines' => 0]];
+                    $entries[] = [
+                        'entry' => (string) $entry,
+                        'label' => $label,
+                        'page' => $begin['page'],
+                        'from' => round($begin['top'] / $this->height, 4),
+                        'to' => $end['page'],
+                        'single' => $this->single($begin, $end, $paper->columns),
+                        ...$document->questions[$paper->prefix.$entry] ?? ['shrunk' => false, 'lines' => 0],
+                    ];
                 }
             }
             $outline[] = [
@@ -113,5 +131,26 @@ final readonly class PageFinder
         }
 
         return $outline;
+    }
+
+    /**
+     * @param  array{page: int, left: float, top: float}  $begin
+     * @param  array{page: int, left: float, top: float}  $end
+     * @return int|null the page on which a single line of a question stands
+     *
+     * @throws \App\Errors\Refused
+     */
+    private function single(array $begin, array $end, int $columns): ?int
+    {
+        if ($end['page'] <= $begin['page']) {
+            return null;
+        }
+        $lower = $this->height - self::BELOW;
+        $lines = array_map(
+            fn (array $lines): array => array_values(array_filter($lines, fn (array $line): bool => $line['top'] < $lower)),
+            TextLines::in($this->pdf, $begin['page'], $end['page']),
+        );
+
+        return (new LinesOnPages($lines, self::MARGIN, $lower, $columns > 1 ? $this->width / 2 : null))->single($begin, $end);
     }
 }

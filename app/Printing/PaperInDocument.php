@@ -15,6 +15,7 @@ final readonly class PaperInDocument
      * @param  string  $id  of its beginning
      * @param  string  $prefix  what the identifiers of its entries begin with
      * @param  array<string, string>  $entries  those that stand on it → their numbers as printed; '' of a page of text
+     * @param  int  $columns  it is set in
      * @param  list<string>  $facing  identifiers of shared texts that are to stand on left pages
      */
     public function __construct(
@@ -24,6 +25,7 @@ final readonly class PaperInDocument
         public string $prefix,
         public array $entries,
         public array $facing,
+        public int $columns = 1,
     ) {
     }
 
@@ -41,6 +43,7 @@ final readonly class PaperInDocument
             $prefix,
             $labels,
             $which === PaperKind::Learner ? $test->facing() : [],
+            $which === PaperKind::Learner ? $test->settings->columns : 1,
         );
     }
 }

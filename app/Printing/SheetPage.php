@@ -18,6 +18,7 @@ use Illuminate\Support\Facades\View;
 use WideQuarry\Assembly\Pick;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
+use WideQuarry\Printing\OptionLabels;
 use WideQuarry\Printing\Paper;
 use WideQuarry\Printing\PaperKind;
 use WideQuarry\Printing\PrintedQuestion;
@@ -128,14 +129,18 @@ final readonly class SheetPage
         if ($whole && $asked->entries->missing() !== []) {
             throw Refused::because('assessment.missing', self::refusal('printed', $asked->entries->missing()));
         }
-        $items = $this->items($asked, $person, $whole);
+        $labels = $form === null ? $settings->labels : $form->labels;
+        $items = $this->items($asked, $person, $whole, $labels);
         $rolled = $form === null ? $settings : $settings->rolling($form->seeds());
 
         return [new PrintedTest($asked->document, $items, $rolled, $form?->form->letter), $asked];
     }
 
-    /** @return array<string, PrintedQuestion> */
-    private function items(AskedAssessment $asked, User $person, bool $whole): array
+    /**
+     * @param  string  $labels  what options are called
+     * @return array<string, PrintedQuestion>
+     */
+    private function items(AskedAssessment $asked, User $person, bool $whole, string $labels): array
     {
         [$document, $entries, $questions] = [$asked->document, $asked->entries, $asked->questions];
         $facts = $entries->facts();
@@ -147,7 +152,7 @@ final readonly class SheetPage
         $items = [];
         foreach ($document->picks() as $pick) {
             $bank = $entries->bankOf($pick);
-            $question = $questions[$pick->id] ?? null;
+            $question = isset($questions[$pick->id]) ? OptionLabels::on($questions[$pick->id], $labels, $this->kinds) : null;
             $title = $facts[$pick->id]['title'];
             $items[$pick->id] = new PrintedQuestion(
                 $pick->id,

@@ -45,6 +45,23 @@ function pdfPages(TestResponse $response): array
     return explode("\f", rtrim($text, "\f"));
 }
 
+it('keeps the labels of options with the forms, whatever papers say later', function (): void {
+    $world = new World;
+    $this->actingAs($world->people['writer']);
+    $id = rocksExam($world, 3);
+    ask('PUT', "/assessments/$id/print", ['settings' => ['labels' => '1']])->assertNoContent();
+    $made = ask('POST', "/assessments/$id/forms", ['count' => 2, 'seed' => 7])->assertStatus(201)->json('data');
+    $keys = array_merge(...array_map(fn (array $entry): array => $entry['key']['p1'] ?? [], $made['forms'][0]['entries']));
+    expect(array_diff($keys, ['1', '2', '3', '4']))->toBe([]);
+    $sheet = fn (string $query): string => ask('GET', "/assessments/$id/sheet?which=learner$query")->assertOk()->json('html');
+    expect($sheet(''))->toContain('<span class="letter">1.');
+    ask('PUT', "/assessments/$id/print", ['settings' => ['labels' => 'a']])->assertNoContent();
+    expect($sheet(''))->toContain('<span class="letter">a.')
+        ->and($sheet("&set={$made['id']}"))->toContain('<span class="letter">1.')
+        ->and($sheet("&set={$made['id']}"))->not->toContain('<span class="letter">a.');
+    ask('PUT', "/assessments/$id/print", ['settings' => ['labels' => 'x']])->assertStatus(422);
+});
+
 it('says how long forms take and how hard they are, by what the records of their questions say', function (): void {
     $world = new World;
     $this->actingAs($world->people['writer']);

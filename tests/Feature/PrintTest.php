@@ -382,3 +382,20 @@ it('puts what questions share on left pages, with its questions on the right, an
         }
     }
 });
+
+it('finds the page that has a single line of a question', function (int $count, int $to, ?int $page): void {
+    $world = new World;
+    $options = array_map(fn (int $i): array => ['id' => "o$i", 'html' => "It was bed number $i, below the second ash."], range(1, $count));
+    $question = $world->add('Beds', '<p>Which beds?</p><div data-part="p1"></div>', ['parts' => [[
+        'id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => ['options' => $options],
+        'key' => ['rules' => [['id' => 'r1', 'on' => 'o1', 'credit' => '1']]],
+    ]]]);
+    $this->actingAs($world->people['writer']);
+    $id = ask('POST', '/assessments', ['title' => 'Beds', 'bank' => 'rocks', 'questions' => [$question]])->json('data.id');
+    $entry = ask('POST', "/assessments/$id/prints", ['which' => 'learner'])->assertOk()->json('outline.0.entries.0');
+    expect([$entry['page'], $entry['to'], $entry['single']])->toBe([2, $to, $page]);
+})->with([
+    'all on a page of its own' => [35, 2, null],
+    'the last option goes over' => [36, 3, 3],
+    'two of them do' => [37, 3, null],
+]);

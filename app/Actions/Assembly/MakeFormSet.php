@@ -18,7 +18,9 @@ use WideQuarry\Forms\FormMaker;
 use WideQuarry\Forms\FormSettings;
 use WideQuarry\Json\Json;
 use WideQuarry\Messages\Message;
+use WideQuarry\Printing\OptionLabels;
 use WideQuarry\Question\PartKinds;
+use WideQuarry\Question\Question;
 use WideQuarry\Random\Seed;
 
 /** Makes the forms of an assessment and keeps them; those made before stay. */
@@ -51,11 +53,15 @@ final readonly class MakeFormSet
                 'questions' => $document->length(), 'most' => $most,
             ]));
         }
-        $settings = new FormSettings($count, $seed, $longestRun, SheetPage::settings($assessment)->kept());
+        $print = SheetPage::settings($assessment);
+        $settings = new FormSettings($count, $seed, $longestRun, $print->kept());
         $made = FormMaker::make(
             $document,
             $settings,
-            fn (Document $drawn): array => AssessmentEntries::of($drawn, $person, $this->kinds)->questions(),
+            fn (Document $drawn): array => array_map(
+                fn (Question $question): Question => OptionLabels::on($question, $print->labels, $this->kinds),
+                AssessmentEntries::of($drawn, $person, $this->kinds)->questions(),
+            ),
             $this->kinds,
         );
         $asked = array_merge(...array_map(fn (Form $form): array => array_column($form->entries, 'question'), $made->forms));
@@ -66,6 +72,7 @@ final readonly class MakeFormSet
             'seed' => $seed->value,
             'longest_run' => $longestRun,
             'document' => Json::encode($document->toJson()),
+            'labels' => $print->labels,
             'made' => Json::encode($made),
             'revisions' => Json::encode((object) ReadableIds::of($person)->questions(array_values(array_unique($asked)))),
             'made_by' => $person->id,

@@ -14,7 +14,7 @@ final readonly class PrintSettings
     /** What was given is read by its name; spaces and rolls are lists by entry. */
     public const FIELDS = [
         'school', 'course', 'aids', 'name', 'date', 'group', 'score', 'boxes', 'points', 'points_at', 'columns', 'space', 'size', 'paper',
-        'look', 'font', 'numbering', 'prefix', 'stimuli', 'language', 'words', 'seed', 'spaces', 'rolls',
+        'look', 'font', 'numbering', 'prefix', 'labels', 'stimuli', 'language', 'words', 'seed', 'spaces', 'rolls',
         'roll', 'standards', 'difficulty', 'source', 'details',
     ];
 
@@ -70,6 +70,9 @@ final readonly class PrintSettings
     /** What stands before every number. */
     public string $prefix;
 
+    /** What options are called: one of OptionLabels::STYLES. */
+    public string $labels;
+
     /** once (above the first of its questions), each (above every one) or facing (on a left page). */
     public string $stimuli;
 
@@ -116,6 +119,7 @@ final readonly class PrintSettings
         $this->font = $fields->oneOf('font', ['serif', 'sans'], $this->look === 'reading' ? 'sans' : 'serif');
         $this->numbering = $fields->oneOf('numbering', ['through', 'section'], 'through');
         $this->prefix = $fields->string('prefix', '', 20);
+        $this->labels = $fields->oneOf('labels', OptionLabels::STYLES, '');
         $this->stimuli = $fields->oneOf('stimuli', ['once', 'each', 'facing'], 'once');
         $this->words = PrintedWords::read($fields);
         $this->seed = Seed::of($fields->int('seed', 1, 0, Seed::MAX));

@@ -8,6 +8,7 @@ use WideQuarry\Json\Malformed;
 use WideQuarry\Parts\StandardKinds;
 use WideQuarry\Presentation\Presenter;
 use WideQuarry\Printing\EditableDocument;
+use WideQuarry\Printing\OptionLabels;
 use WideQuarry\Printing\PaperKind;
 use WideQuarry\Printing\PrintedQuestion;
 use WideQuarry\Printing\PrintedTest;
@@ -15,17 +16,24 @@ use WideQuarry\Printing\PrintedWords;
 use WideQuarry\Printing\PrintSettings;
 use WideQuarry\Printing\QuestionsOnPaper;
 use WideQuarry\Printing\Sheet;
+use WideQuarry\Question\Question;
 use WideQuarry\Tests\Support\LongAnswers;
 use WideQuarry\Tests\Support\Questions;
 
-/** Two sections, of two choices and of one written answer, in German. */
-function paper(string $which, array $settings = [], ?string $form = null, string $language = 'de'): string
+function choiceOfRocks(): Question
 {
     $options = [['id' => 'a', 'html' => '<p>Schiefer</p>'], ['id' => 'b', 'html' => '<p>Kreide</p>'], ['id' => 'c', 'html' => '<p>Gneis</p>']];
-    $choice = Questions::of([[
+
+    return Questions::of([[
         'id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => ['options' => $options],
         'key' => ['rules' => [['id' => 'r1', 'on' => 'b', 'credit' => '1']]],
     ]]);
+}
+
+/** Two sections, of two choices and of one written answer, in German. */
+function paper(string $which, array $settings = [], ?string $form = null, string $language = 'de', ?Question $choice = null): string
+{
+    $choice ??= choiceOfRocks();
     $essay = Questions::of([['id' => 'p1', 'kind' => 'essay', 'points' => 4, 'settings' => ['lines' => 3]]]);
     $json = Assessment::fresh('0192f0c4-0000-7000-8000-0000000000aa', 'Gesteine');
     $json->language = $language;
@@ -100,6 +108,14 @@ it('puts points where they are wanted', function (array $settings, array $has, a
     'boxes alone' => [['boxes' => true, 'points' => false], ['<span class="score-box"></span></span>'], ['Punkte</span>']],
     'none' => [['points' => false], [], ['Punkte</span>', 'score-box']],
     'a page break' => [['spaces' => [['entry' => 'e2', 'break' => true]]], ['class="question breaks" id="e2"'], ['breaks" id="e1"']],
+]);
+
+it('calls options otherwise than their questions do, on sheet, key and answer sheet', function (string $style, string $second): void {
+    $question = OptionLabels::on(choiceOfRocks(), $style, StandardKinds::all());
+    expect(saidBy(paper('learner', [], null, 'de', $question)))->toContain(trim("$second Kreide"))
+        ->and(saidBy(paper('key', [], null, 'de', $question)))->toContain(trim("$second Kreide"));
+})->with([
+    'as it says' => ['', 'B.'], 'a' => ['a', 'b.'], '1' => ['1', '2.'], 'i' => ['i', 'ii.'], 'none' => ['none', ''],
 ]);
 
 it('has a circle for each option, and says what is written elsewhere', function (): void {

@@ -2764,6 +2764,16 @@ export type Messages = {
       } & Record<string, string>
       prefix: string
       prefixHint: string
+      labels: string
+      labelStyles: {
+        '1': string
+        '': string
+        A: string
+        a: string
+        i: string
+        none: string
+      } & Record<string, string>
+      labelsOfForms: string
       stimuli: string
       stimulis: {
         once: string
@@ -2830,6 +2840,7 @@ export type Messages = {
       ofForm: (values: { paper: Words; letter: Words }) => string
       documents: string
       toQuestion: (values: { what: Words }) => string
+      single: (values: { page: Words; n: Words; paper: Words }) => string
       shrunk: (values: { n: Words; paper: Words }) => string
       named: (values: { label: Words; title: Words }) => string
       insteadOf: (values: { word: Words }) => string

@@ -6,7 +6,7 @@ import { Level } from '@/ui/Strata'
 import { Tick } from '@/ui/Tick'
 
 const LOW = 84
-const LINE = 17
+const LINE = 12
 
 /** Rows are as high as the chosen details need. */
 export function useRowHeight(): number {

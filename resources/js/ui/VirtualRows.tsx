@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { type KeyboardEvent, type ReactNode, useEffect, useId, useRef, useState } from 'react'
+import { type KeyboardEvent, type ReactNode, useEffect, useId, useLayoutEffect, useRef, useState } from 'react'
 import { both, type Dragged, dragSource, dropTarget } from '@/lib/drag'
 import { useAhead } from './useAhead'
 
@@ -34,6 +34,9 @@ export function VirtualRows<Row>(props: Props<Row>) {
   const [gap, setGap] = useState<number | null>(null)
   const box = useRef<HTMLDivElement>(null)
   const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => box.current, estimateSize: () => height, overscan: 8 })
+  useLayoutEffect(() => {
+    if (height > 0) virtual.measure() // it keeps the heights it has measured
+  }, [height, virtual])
   const items = virtual.getVirtualItems()
   const at = rows.findIndex((row) => id(row) === active)
   const ahead = useAhead(active)

@@ -114,13 +114,12 @@ p, ul, ol, table, .options { margin: 0 0 2mm; }
 .page { margin: 0 0 5mm; }
 img { max-width: 100%; height: auto; max-height: 200mm; }
 figure { margin: 0 0 2mm; break-inside: avoid; }
-.question.for-author { break-inside: auto; }
 .details { width: 100%; font-size: 0.85em; }
 .details th { width: 9em; text-align: left; vertical-align: top; font-weight: 600; }
 .details :is(p, ul, .answers) { margin: 0; }
-.details :is(ul.feedback, .answers ul) { padding-left: 1.2em; }
+.details ul.feedback { padding-left: 1.2em; }
 .details .when { font-weight: 600; }
-.details .when + p { display: inline; }
+.details .when + p, .details .when * { display: inline; }
 figure.align-center { text-align: center; } figure.align-right { text-align: right; }
 figcaption { font-size: 0.88em; margin-top: 1mm; }
 hr { border: 0; border-top: 0.5pt solid #666; margin: 3mm 0; }

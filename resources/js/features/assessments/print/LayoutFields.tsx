@@ -4,13 +4,15 @@ import { texts } from '@/messages'
 import { Field } from '@/ui/Field'
 import { Box } from './PrintForm'
 
-type Props = { settings: PrintSettings; mayWrite: boolean; onChange: (settings: PrintSettings) => void }
+type Props = { settings: PrintSettings; ofForms: boolean; mayWrite: boolean; onChange: (settings: PrintSettings) => void }
 
 const printing = texts.assembly.printing
 const words = texts.paper.print
+/** Said, since names that are numbers come first otherwise. */
+const LABELS = ['', 'A', 'a', '1', 'i', 'none']
 
 /** What holds of the whole paper: its top, its questions, the page, its words, and what is told beside questions. */
-export function LayoutFields({ settings, mayWrite, onChange }: Props) {
+export function LayoutFields({ settings, ofForms, mayWrite, onChange }: Props) {
   const set = (change: PrintSettings) => onChange({ ...settings, ...change })
   const text = (label: string, field: 'school' | 'course' | 'aids' | 'prefix', longest: number, hint = '') => (
     <Field.Root>
@@ -26,16 +28,17 @@ export function LayoutFields({ settings, mayWrite, onChange }: Props) {
   )
   const choice = (
     label: string,
-    field: 'space' | 'size' | 'paper' | 'points_at' | 'look' | 'font' | 'numbering' | 'stimuli' | 'language',
+    field: 'space' | 'size' | 'paper' | 'points_at' | 'look' | 'font' | 'numbering' | 'labels' | 'stimuli' | 'language',
     usual: string,
     options: Record<string, string>,
+    order = Object.keys(options),
   ) => (
     <Field.Root>
       <Field.Label>{label}</Field.Label>
       <Field.Choice value={settings[field] ?? usual} disabled={!mayWrite} onChange={(event) => set({ [field]: event.target.value })}>
-        {Object.entries(options).map(([key, title]) => (
+        {order.map((key) => (
           <option key={key} value={key}>
-            {title}
+            {options[key]}
           </option>
         ))}
       </Field.Choice>
@@ -78,6 +81,8 @@ export function LayoutFields({ settings, mayWrite, onChange }: Props) {
       <Part title={words.questions}>
         {choice(words.numbering, 'numbering', 'through', words.numberings)}
         {text(words.prefix, 'prefix', 20, words.prefixHint)}
+        {choice(words.labels, 'labels', '', words.labelStyles, LABELS)}
+        {ofForms ? <p className="text-caption text-quiet">{words.labelsOfForms}</p> : null}
         {box(printing.fields.points, 'points', true)}
         {choice(words.pointsAt, 'points_at', 'margin', words.pointsAts)}
         {box(words.boxes, 'boxes', false)}

@@ -36,7 +36,7 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
     if (held.current === null || questions.length === 0 || document.activeElement !== document.body) return
     pages.current?.querySelector<HTMLElement>(`[data-handle="${CSS.escape(held.current)}"]`)?.focus({ preventScroll: true })
   }, [questions])
-  const split = questions.filter((one) => one.to > one.page)
+  const warnings = warningsOf(questions)
   return (
     <div className="flex min-h-0 flex-1 max-md:flex-col" aria-busy={isStale}>
       <nav
@@ -69,18 +69,11 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
           <p role="status" className="sr-only">
             {isStale ? printing.making : ''}
           </p>
-          {split.map((one) => (
-            <Message key={`${one.paper} ${one.entry}`} look="attention">
-              {words.split({ n: one.label, paper: one.paper, from: one.page, to: one.to })}
+          {warnings.map((one) => (
+            <Message key={one} look="attention">
+              {one}
             </Message>
           ))}
-          {questions
-            .filter((one) => one.shrunk)
-            .map((one) => (
-              <Message key={`${one.paper} ${one.entry}`} look="attention">
-                {words.shrunk({ n: one.label, paper: one.paper })}
-              </Message>
-            ))}
           {questions.length > 1 ? (
             <details>
               <summary className="cursor-pointer text-second">{words.questionsOf}</summary>
@@ -126,6 +119,14 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
   )
 }
 
+/** What an author would want to change: questions over pages, single lines, pictures that did not fit. */
+const warningsOf = (questions: PrintedPlace[]): string[] => [
+  ...questions.flatMap(({ label, paper, page, to, single }) =>
+    single ? [words.single({ n: label, paper, page: single })] : to > page ? [words.split({ n: label, paper, from: page, to })] : [],
+  ),
+  ...questions.filter((one) => one.shrunk).map(({ label, paper }) => words.shrunk({ n: label, paper })),
+]
+
 export type PrintedPlace = {
   entry: string
   which: string
@@ -134,6 +135,8 @@ export type PrintedPlace = {
   page: number
   from: number
   to: number
+  /** A page on which a single line of it stands. */
+  single: number | null
   shrunk: boolean
   /** Ruled lines to write on. */
   lines: number

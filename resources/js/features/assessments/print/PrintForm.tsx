@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import type { ReactNode } from 'react'
+import { Fragment, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import type { Assessment, PrintSettings } from '@/api/assembly'
 import { type FormSet, formSetsQuery } from '@/api/paper'
@@ -48,7 +48,7 @@ export function PrintForm(props: Props) {
       <Papers {...props} />
       <Version {...props} />
       <Templates assessment={assessment} settings={settings} mayWrite={mayWrite} onChange={onChange} />
-      <LayoutFields settings={settings} mayWrite={mayWrite} onChange={onChange} />
+      <LayoutFields settings={settings} ofForms={set !== ''} mayWrite={mayWrite} onChange={onChange} />
       {set === '' ? (
         <>
           <SeedField settings={settings} mayWrite={mayWrite} onChange={onChange} />
@@ -98,16 +98,17 @@ function Papers({ which, set, onWhich }: Props) {
         const isOn = which.includes(key)
         const isLast = isOn && which.filter((one) => offered.includes(one)).length === 1
         return (
-          <Box
-            key={key}
-            label={printing.which[key]}
-            checked={isOn}
-            disabled={isLast}
-            onChange={() => onWhich(PAPERS.filter((one) => (one === key ? !isOn : which.includes(one))))}
-          />
+          <Fragment key={key}>
+            <Box
+              label={printing.which[key]}
+              checked={isOn}
+              disabled={isLast}
+              onChange={() => onWhich(PAPERS.filter((one) => (one === key ? !isOn : which.includes(one))))}
+            />
+            {key === 'author' && isOn ? <Details /> : null}
+          </Fragment>
         )
       })}
-      {which.includes('author') ? <Details /> : null}
       {which.length > 1 ? <p className="text-caption text-quiet">{printing.together}</p> : null}
     </fieldset>
   )

@@ -36,7 +36,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
   if ((fact.gone || fact.hidden) && !fact.varied)
     return (
       <div className="flex flex-col gap-3 p-5">
-        <h3 className="text-head font-semibold">{fact.hidden ? texts.assembly.hidden : fact.title}</h3>
+        <h2 className="text-head font-semibold">{fact.hidden ? texts.assembly.hidden : fact.title}</h2>
         <Message look="attention" actions={mayWrite ? <Button onClick={() => onRemove([id])}>{texts.assembly.takeOut}</Button> : null}>
           {fact.hidden ? texts.assembly.hiddenAbout : texts.assembly.goneAbout}
         </Message>
@@ -49,7 +49,7 @@ export function EntryPane({ document, id, mayWrite, onRemove }: Props) {
   return (
     <article className="flex flex-col gap-4 p-5">
       <header className="flex flex-wrap items-center gap-2">
-        <h3 className="min-w-32 flex-1 text-head font-semibold">{fact.title}</h3>
+        <h2 className="min-w-32 flex-1 text-head font-semibold">{fact.title}</h2>
         <Button aria-pressed={showKey} onClick={() => details.toggle('key')}>
           {showKey ? texts.bank.keyShown : texts.bank.keyHidden}
         </Button>

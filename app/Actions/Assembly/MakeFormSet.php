@@ -39,20 +39,7 @@ final readonly class MakeFormSet
         if (FormSet::query()->where('assessment_id', $assessment->id)->count() >= self::MOST) {
             throw Refused::because('forms.many', Message::of('app.actions.assembly.many-form-sets', ['most' => self::MOST]));
         }
-        $document = Document::read($assessment->document()->settled(), $this->kinds);
-        $entries = AssessmentEntries::of($document, $person, $this->kinds);
-        if ($entries->missing() !== []) {
-            throw Refused::because('assessment.missing', SheetPage::refusal('made', $entries->missing()));
-        }
-        if ($document->length() === 0) {
-            throw Refused::because('forms.empty', Message::of('app.actions.assembly.no-questions-for-forms'));
-        }
-        $most = max(1, intdiv(FormSettings::MOST_QUESTIONS, $document->length()));
-        if ($count > $most) {
-            throw Refused::because('forms.large', Message::of('app.actions.assembly.forms-large', [
-                'questions' => $document->length(), 'most' => $most,
-            ]));
-        }
+        $document = $this->document($assessment, $person, $count);
         $print = SheetPage::settings($assessment);
         $settings = new FormSettings($count, $seed, $longestRun, $print->kept());
         $made = FormMaker::make(
@@ -78,5 +65,30 @@ final readonly class MakeFormSet
             'made_by' => $person->id,
             'made_at' => now(),
         ]);
+    }
+
+    /**
+     * The assessment, its pools settled.
+     *
+     * @throws Refused where forms cannot be made of it
+     */
+    private function document(Assessment $assessment, User $person, int $count): Document
+    {
+        $document = Document::read($assessment->document()->settled(), $this->kinds);
+        $entries = AssessmentEntries::of($document, $person, $this->kinds);
+        if ($entries->missing() !== []) {
+            throw Refused::because('assessment.missing', SheetPage::refusal('made', $entries->missing()));
+        }
+        if ($document->length() === 0) {
+            throw Refused::because('forms.empty', Message::of('app.actions.assembly.no-questions-for-forms'));
+        }
+        $most = max(1, intdiv(FormSettings::MOST_QUESTIONS, $document->length()));
+        if ($count > $most) {
+            throw Refused::because('forms.large', Message::of('app.actions.assembly.forms-large', [
+                'questions' => $document->length(), 'most' => $most,
+            ]));
+        }
+
+        return $document;
     }
 }

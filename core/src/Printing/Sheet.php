@@ -91,14 +91,7 @@ final readonly class Sheet
                 continue;
             }
             if ($item->question === null) {
-                $html .=
-                    '<article class="question" id="'.
-                    Paper::text($test->id($pick->id)).
-                    '"><h3 class="number">'.
-                    Paper::text($test->label($pick->id)).
-                    '.</h3><div class="gone">'.
-                    Paper::text(Message::of('printing.gone', ['named' => $item->title === '' ? 'no' : 'yes', 'title' => $item->title])).
-                    '</div></article>';
+                $html .= $this->missing($item, $test);
 
                 continue;
             }
@@ -116,6 +109,16 @@ final readonly class Sheet
         }
 
         return $section->newPage ? "<section class=\"new-page\">$html</section>" : "<section>$html</section>";
+    }
+
+    /** Its number, and that it is not there any more. */
+    private function missing(PrintedQuestion $item, PrintedTest $test): string
+    {
+        $values = ['named' => $item->title === '' ? 'no' : 'yes', 'title' => $item->title];
+
+        return '<article class="question" id="'.Paper::text($test->id($item->entry)).'"><h3 class="number">'.
+            Paper::text($test->label($item->entry)).'.</h3><div class="gone">'.
+            Paper::text(Message::of('printing.gone', $values)).'</div></article>';
     }
 
     /** How much time there is for a section, and what its points count. */

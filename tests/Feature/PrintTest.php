@@ -383,6 +383,35 @@ it('puts what questions share on left pages, with its questions on the right, an
     }
 });
 
+it('can be read aloud: tagged, with headings, tables, alternative texts, outline, language and its fonts', function (): void {
+    $world = new World;
+    ob_start();
+    imagepng(imagecreatetruecolor(60, 40));
+    app(MediaStore::class)->put($world->bank->id, Medium::of('m-bed', 'image/png', 'bed.png', (string) ob_get_clean()));
+    $body = '<p>Which?</p><p><img data-media="m-bed" alt="A bed of chalk" width="60"></p>'.
+        '<table><tr><th scope="col">Bed</th></tr><tr><td>chalk</td></tr></table><div data-part="p1"></div>';
+    $question = $world->add('Beds', $body, ['language' => 'de']);
+    $this->actingAs($world->people['writer']);
+    $id = ask('POST', '/assessments', ['title' => 'Beds', 'bank' => 'rocks', 'questions' => [$question]])->json('data.id');
+    $print = ask('POST', "/assessments/$id/prints", ['which' => 'learner'])->assertOk()->json('id');
+    $file = (string) tempnam(sys_get_temp_dir(), 'pdf');
+    file_put_contents($file, $pdf = (string) ask('GET', "/assessments/$id/prints/$print")->getContent());
+    $said = fn (string ...$command): string => Process::run([...$command, $file])->output();
+    expect($said('pdfinfo'))->toMatch('/^Title: +Beds$/m')->toMatch('/^Tagged: +yes$/m');
+    preg_match_all('/^ *(H1|H3|L|LI|Table|TH|Figure)\b/m', $said('pdfinfo', '-struct'), $tags);
+    expect(array_diff(['H1', 'H3', 'Table', 'TH', 'Figure', 'L', 'LI'], $tags[1]))->toBe([]);
+    $fonts = array_slice(explode("\n", trim($said('pdffonts'))), 2);
+    expect($fonts)->not->toBe([]);
+    foreach ($fonts as $font) {
+        expect($font)->toMatch('/ yes +(yes|no) +(yes|no) +\d+ +\d+$/'); // embedded
+    }
+    unlink($file);
+    // Poppler does not list these: they are read from the file (ISO 32000-1, 14.9.2 and 14.9.3)
+    preg_match_all('/stream\r?\n(.*?)endstream/s', $pdf, $streams);
+    $all = $pdf.implode('', array_map(fn (string $stream): string => (string) @gzuncompress(rtrim($stream, "\r\n")), $streams[1]));
+    expect($all)->toContain('/Alt (A bed of chalk)', '/Outlines')->toMatch('~/Lang \((de|und)\)~');
+});
+
 it('finds the page that has a single line of a question', function (int $count, int $to, ?int $page): void {
     $world = new World;
     $options = array_map(fn (int $i): array => ['id' => "o$i", 'html' => "It was bed number $i, below the second ash."], range(1, $count));

@@ -30,6 +30,9 @@ final class User extends Authenticatable
 {
     use HasApiTokens, HasUuids;
 
+    /** @var array<string, string> as the table has it, for people who were just made */
+    protected $attributes = ['details' => '{standards,difficulty,state}'];
+
     /** @var list<string> */
     protected $fillable = ['name', 'email', 'password', 'is_administrator'];
 

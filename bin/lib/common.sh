@@ -6,7 +6,7 @@ BUILD=$ROOT/var
 # php-fpm and chromium's helpers are in the system folders, which an ordinary user's PATH may lack
 export PATH=$PATH:/usr/sbin:/sbin
 PACKAGES="php8.2-cli php8.2-fpm php8.2-pgsql php8.2-zip php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-curl php8.2-bcmath
-    php-league-config composer postgresql caddy chromium nodejs npm unzip poppler-utils fonts-stix libvips-tools
+    php-league-config composer postgresql caddy chromium chromium-headless-shell nodejs npm unzip poppler-utils fonts-stix libvips-tools
     pandoc gnumeric coinor-cbc"
 
 say() { printf '%s\n' "$*" >&2; }
@@ -24,7 +24,7 @@ missing_packages() {
     for name in $PACKAGES; do
         case $name in
             postgresql) [ -n "$(find_postgres)" ] ;;
-            composer|caddy|chromium) command -v "$name" >/dev/null ;;
+            composer|caddy|chromium|chromium-headless-shell) command -v "$name" >/dev/null ;;
             nodejs) command -v node >/dev/null ;;
             npm) command -v npm >/dev/null ;;
             *) dpkg -s "$name" >/dev/null 2>&1 ;;

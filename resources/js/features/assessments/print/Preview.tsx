@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import type { Assessment, PrintSettings } from '@/api/assembly'
 import type { Print, PrintedPaper } from '@/api/paper'
 import { texts } from '@/messages'
@@ -22,7 +22,9 @@ type Props = {
 /** The pages as they are printed: small ones to go by, large ones to read, and where each question stands. */
 export function Preview({ assessment, settings, print, isStale, onChange }: Props) {
   const pages = useRef<HTMLOListElement>(null)
-  const base = `/api/v1/assessments/${assessment.id}/prints/${print.id}/pages`
+  const of = (id: string) => `/api/v1/assessments/${assessment.id}/prints/${id}/pages`
+  // the page that is read comes first: the small ones follow once it is there, and stay those of before until then
+  const [read, setRead] = useState<Print | null>(null)
   const ratio = settings.paper === 'letter' ? '8.5 / 11' : '210 / 297'
   const go = (page: number) => {
     const target = pages.current?.querySelector<HTMLElement>(`[data-page="${page}"]`)
@@ -51,14 +53,17 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
             className="flex flex-col items-center rounded-ui p-1 hover:bg-well"
             onClick={() => go(page)}
           >
-            <img
-              src={`${base}/${page}?size=small`}
-              alt=""
-              loading="lazy"
-              fetchPriority="low"
-              className="w-20 border border-hairline bg-white"
-              style={{ aspectRatio: ratio }}
-            />
+            {read !== null && page <= read.pages ? (
+              <img
+                src={`${of(read.id)}/${page}?size=small`}
+                alt=""
+                loading="lazy"
+                className="w-20 border border-hairline bg-white"
+                style={{ aspectRatio: ratio }}
+              />
+            ) : (
+              <span className="block w-20 border border-hairline bg-white" style={{ aspectRatio: ratio }} />
+            )}
             <span className="text-caption text-second">{page}</span>
           </button>
         ))}
@@ -93,7 +98,9 @@ export function Preview({ assessment, settings, print, isStale, onChange }: Prop
           {Array.from({ length: print.pages }, (_, i) => i + 1).map((page) => (
             <li key={page} data-page={page} tabIndex={-1} className="relative w-186 max-w-full">
               <img
-                src={`${base}/${page}`}
+                src={`${of(print.id)}/${page}`}
+                onLoad={() => setRead(print)}
+                onError={() => setRead(print)}
                 alt={printing.page({ n: page, of: print.pages })}
                 loading="lazy"
                 fetchPriority="high"

@@ -23,8 +23,7 @@ return new class extends Migration
 
             ALTER TABLE prints DROP CONSTRAINT IF EXISTS prints_which_check; -- the application knows which papers there are
             ALTER TABLE prints ADD form_set_id uuid REFERENCES form_sets ON DELETE CASCADE, ADD forms text NOT NULL DEFAULT '',
-                ADD revisions jsonb NOT NULL DEFAULT '{}',
-                ADD settings jsonb NOT NULL DEFAULT '{}', ADD outline jsonb NOT NULL DEFAULT '[]';
+                ADD revisions jsonb NOT NULL DEFAULT '{}', ADD settings jsonb NOT NULL DEFAULT '{}', ADD outline jsonb NOT NULL DEFAULT '[]';
             CREATE TABLE print_receipts (
                 id uuid PRIMARY KEY, assessment_id uuid NOT NULL REFERENCES assessments ON DELETE CASCADE, title text NOT NULL,
                 which text NOT NULL, form_set_id uuid REFERENCES form_sets ON DELETE SET NULL, forms text NOT NULL, seeds jsonb NOT NULL,

@@ -9,6 +9,7 @@ use App\Queries\QuestionPlaces;
 use App\Queries\QuestionStandards;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Content\RichText;
+use WideQuarry\Question\Detail;
 use WideQuarry\Search\Query;
 
 /** Rows of a list with what was found in them marked: in the title, the stem, or where else it stands. */
@@ -19,6 +20,7 @@ final class QuestionRows
 
     /**
      * @param  list<\stdClass>  $rows
+     * @param  User  $person  whose choice of details says whether places and sources are looked up: lists are read often
      * @return list<\stdClass>
      */
     public static function of(array $rows, Query $words, User $person): array
@@ -30,8 +32,9 @@ final class QuestionRows
             ->keyBy('id');
         $ids = array_values(array_filter(array_column($rows, 'id'), is_string(...)));
         $standards = QuestionStandards::of($ids);
-        $places = QuestionPlaces::all($ids, $person);
-        $sources = QuestionPlaces::sources($ids);
+        $wanted = $person->details();
+        $places = in_array(Detail::Place->value, $wanted, true) ? QuestionPlaces::all($ids, $person) : [];
+        $sources = in_array(Detail::Source->value, $wanted, true) ? QuestionPlaces::sources($ids) : [];
         foreach ($rows as $row) {
             $id = is_string($row->id) ? $row->id : '';
             $row->standards = $standards[$id] ?? [];

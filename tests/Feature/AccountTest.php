@@ -369,6 +369,9 @@ it('says where questions stand and come from, in lists and in assessments, as fa
     DB::table('placements')->insert(['question_id' => $id, 'folder_id' => Folders::at(['Unit 4', 'Homework'], $world->bank->id)]);
     $this->actingAs($world->people['writer']);
     $row = array_column(ask('GET', '/banks/rocks/questions')->json('data'), null, 'id')[$id];
+    expect([$row['places'], $row['source']])->toBe([[], '']);
+    ask('PUT', '/me/details', ['details' => ['place', 'source']])->assertNoContent();
+    $row = array_column(ask('GET', '/banks/rocks/questions')->json('data'), null, 'id')[$id];
     expect([$row['places'], $row['source']])->toBe([['Unit 4 › Homework', 'Rocks › Folds'], 'Fell notes 2']);
     $test = ask('POST', '/assessments', ['title' => 'Folds', 'bank' => 'rocks', 'questions' => [$id]])->json('data.id');
     $fact = array_values(ask('GET', "/assessments/$test")->json('data.entries'))[0];

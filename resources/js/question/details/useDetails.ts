@@ -24,6 +24,8 @@ export function useDetails() {
   const store = useMutation({
     mutationKey: DETAILS_KEPT,
     mutationFn: setDetails,
+    // lists have places and sources only for those who want them
+    onSuccess: () => client.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] === 'bank' && queryKey[2] === 'questions' }),
     // one after the other, so that the last choice is the one that stays
     scope: { id: 'details' },
     onError: (problem) => {

@@ -39,6 +39,7 @@ final class PasswordRules
     /** Common by itself, or common with digits and signs around it. */
     private static function isCommon(string $password): bool
     {
+        /** @var array<string, int>|null $common */
         static $common = null;
         $common ??= array_flip(
             file(self::LIST, FILE_IGNORE_NEW_LINES) ?: throw new \LogicException('The list of common passwords is missing.'),

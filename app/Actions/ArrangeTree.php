@@ -107,6 +107,7 @@ final class ArrangeTree
         $this->locked($tree, $bankId, '', function () use ($tree, $bankId, $id, $before): void {
             $this->path($tree, $bankId, $id);
             $parent = $this->nodes($tree, $bankId)->where('id', $id)->value('parent_id');
+            /** @var list<string> $siblings */
             $siblings = $this->nodes($tree, $bankId)
                 ->where('parent_id', $parent)
                 ->orderBy('position')

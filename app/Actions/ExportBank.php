@@ -31,6 +31,7 @@ final readonly class ExportBank
     {
         $id = $this->open->handle(Fields::of((object) ['format' => $format, 'bank' => $bank->slug], '', ['format', 'bank']), $person);
         $this->write->handle($id);
+        /** @var (object{sha256: string|null, problem: string|null, receipt_id: string, body: string}&\stdClass)|null $done */
         $done = DB::table('dispatches')->where('id', $id)->first();
         if ($done?->sha256 === null) {
             throw Refused::because('dispatch.failed', $done->problem ?? Message::of('app.actions.file-could-not-be-written'));

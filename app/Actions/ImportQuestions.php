@@ -42,6 +42,7 @@ final readonly class ImportQuestions
             $this->commit->begin($intake, $person);
             $this->commit->handle($intake->refresh());
         });
+        /** @var (object{id: string, body: string}&\stdClass)|null $receipt */
         $receipt = DB::table('receipts')
             ->where('intake_id', $intake->id)
             ->first(['id', 'body']);

@@ -67,6 +67,7 @@ final class MakeBank
     /** @param  array<string, string>  $about */
     private function create(array $about, User $person): Bank
     {
+        /** @var Bank */
         return DB::transaction(function () use ($about, $person): Bank {
             $stem = Str::slug($about['name']) ?: 'bank';
             $stem = substr($stem, 0, 60);

@@ -16,6 +16,7 @@ final class OrderFolder
     {
         DB::transaction(function () use ($bankId, $folder, $question, $before): void {
             DB::table('folders')->where('bank_id', $bankId)->where('id', $folder)->lockForUpdate()->value('id') ?? abort(404);
+            /** @var list<string> $ids */
             $ids = DB::table('placements')
                 ->where('folder_id', $folder)
                 ->orderBy('position')

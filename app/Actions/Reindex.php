@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Actions;
 
 use App\Indexing\QuestionIndex;
+use App\Infrastructure\Sql;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
@@ -14,6 +15,8 @@ use WideQuarry\Question\Question;
 /**
  * Derives everything again that is derived from questions: columns, words, near prints. Run after an upgrade that derives more or
  * otherwise.
+ *
+ * @phpstan-type IndexedRow object{id: string, revision: int, record: string, content: string}&\stdClass
  */
 final readonly class Reindex
 {
@@ -56,6 +59,7 @@ final readonly class Reindex
      */
     public function showing(string $stimulus, ?int $most = null): bool
     {
+        /** @var list<string> $ids */
         $ids = DB::table('question_stimuli')
             ->where('stimulus_id', $stimulus)
             ->when($most !== null, fn (Builder $shown) => $shown->limit($most + 1))
@@ -66,6 +70,7 @@ final readonly class Reindex
             return false;
         }
         foreach (array_chunk($ids, self::CHUNK) as $some) {
+            /** @var list<object{id: string, record: string, content: string}&\stdClass> $rows */
             $rows = DB::select(
                 <<<'SQL'
                     SELECT questions.id, record, content FROM questions
@@ -77,7 +82,7 @@ final readonly class Reindex
             QuestionIndex::manyWords(
                 array_map(
                     fn (\stdClass $row): array => ['id' => $row->id, ...QuestionIndex::search($this->question($row))],
-                    array_values($rows),
+                    $rows,
                 ),
             );
         }
@@ -85,22 +90,21 @@ final readonly class Reindex
         return true;
     }
 
-    /** @return list<\stdClass> */
+    /** @return list<IndexedRow> */
     private function rows(string $after): array
     {
-        return array_values(
-            DB::select(
-                <<<'SQL'
-                SELECT questions.id, questions.revision, record, content FROM questions
-                    JOIN revisions ON question_id = questions.id AND number = questions.revision
-                WHERE questions.id > ? ORDER BY questions.id LIMIT ?
-                SQL,
-                [$after, self::CHUNK],
-            ),
+        /** @var list<IndexedRow> */
+        return Sql::rows(
+            <<<'SQL'
+            SELECT questions.id, questions.revision, record, content FROM questions
+                JOIN revisions ON question_id = questions.id AND number = questions.revision
+            WHERE questions.id > ? ORDER BY questions.id LIMIT ?
+            SQL,
+            [$after, self::CHUNK],
         );
     }
 
-    /** @param  list<\stdClass>  $rows */
+    /** @param  list<IndexedRow>  $rows */
     private function chunk(array $rows): void
     {
         $words = [];
@@ -120,11 +124,11 @@ final readonly class Reindex
         QuestionIndex::note(array_column($words, 'id'));
     }
 
+    /** @param  object{id: string, record: string, content: string}&\stdClass  $row */
     private function question(\stdClass $row): Question
     {
-        $json = Json::decode($row->content);
-        assert($json instanceof \stdClass);
-        $json->record = Json::decode($row->record);
+        $json = Json::object($row->content);
+        $json->record = Json::object($row->record);
 
         return Question::read($json, $this->kinds);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Infrastructure\Sql;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -35,7 +36,7 @@ final readonly class RunSpecimens
     public function handle(string $run): void
     {
         while (($state = DB::table('specimen_runs')->where('id', $run)->first()) !== null && $state->state === 'running') {
-            $rows = DB::select(
+            $rows = Sql::rows(
                 'SELECT '.JudgeQuestion::COLUMNS.<<<'SQL'
                      FROM questions JOIN revisions ON question_id = questions.id AND number = questions.revision
                 WHERE bank_id = ? AND (questions.specimens > 0 OR has_variables) AND binned_at IS NULL AND questions.id > coalesce(?::uuid,
@@ -43,7 +44,8 @@ final readonly class RunSpecimens
                 SQL,
                 [$state->bank_id, $state->last, self::CHUNK],
             );
-            if ($state->user_id !== null && User::query()->whereKey($state->user_id)->first()?->canEdit($state->bank_id) !== true) {
+            $bank = is_string($state->bank_id) ? $state->bank_id : '';
+            if ($state->user_id !== null && User::query()->whereKey($state->user_id)->first()?->canEdit($bank) !== true) {
                 DB::table('specimen_runs')
                     ->where('id', $run)
                     ->where('state', 'running')

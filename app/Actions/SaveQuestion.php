@@ -66,6 +66,7 @@ final readonly class SaveQuestion
     ): ?int {
         $json = $this->canonical($question);
 
+        /** @var int|null */
         return DB::transaction(function () use ($json, $base, $author, $note, $withRecord, $act): ?int {
             $id = is_string($json->id) ? $json->id : '';
             $stored = DB::table('questions')
@@ -75,8 +76,7 @@ final readonly class SaveQuestion
             if ($stored === null || $stored->revision !== $base || ! is_string($stored->bank_id)) {
                 return null;
             }
-            $before = Json::decode(is_string($stored->record) ? $stored->record : '{}');
-            assert($before instanceof \stdClass);
+            $before = Json::object(is_string($stored->record) ? $stored->record : '{}');
             $before->topics = Topics::paths([$id])[$id] ?? [];
             $after = $withRecord && ($json->record ?? null) instanceof \stdClass ? $json->record : Json::copy($before);
             assert($after instanceof \stdClass);

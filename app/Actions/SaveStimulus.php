@@ -30,6 +30,7 @@ final readonly class SaveStimulus
     /** @return bool false when there is one with this identifier, and nothing was stored */
     public function create(Stimulus $stimulus, string $bankId, ?User $author, string $note = ''): bool
     {
+        /** @var bool */
         return DB::transaction(function () use ($stimulus, $bankId, $author, $note): bool {
             $origin = $stimulus->toJson()->origin ?? null;
             if (
@@ -56,6 +57,7 @@ final readonly class SaveStimulus
      */
     public function revise(Stimulus $stimulus, int $base, User $author, string $note = ''): ?int
     {
+        /** @var int|null */
         return DB::transaction(function () use ($stimulus, $base, $author, $note): ?int {
             if (
                 DB::table('stimuli')

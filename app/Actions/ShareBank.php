@@ -63,6 +63,7 @@ final class ShareBank
     /** @return array<string, string> person → what they may do, by themselves or in a team */
     private function roles(string $bankId): array
     {
+        /** @var array<string, string> */
         return array_column(
             DB::select(
                 <<<'SQL'
@@ -80,6 +81,7 @@ final class ShareBank
     /** @param  array<string, string>  $before */
     private function tell(string $bankId, array $before, User $by, string $words): void
     {
+        /** @var (object{slug: string, name: string}&\stdClass)|null $bank */
         $bank = DB::table('banks')
             ->where('id', $bankId)
             ->first(['slug', 'name']);

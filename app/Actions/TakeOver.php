@@ -64,8 +64,7 @@ final readonly class TakeOver
 
         $why = DB::transaction(function () use ($here, $mine, $theirs, $there, $bank, $person): ?string {
             MediaStore::share([$there], is_string($theirs->bank_id) ? $theirs->bank_id : '', $bank->id);
-            $json = Json::decode(is_string($theirs->content) ? $theirs->content : '{}');
-            assert($json instanceof \stdClass);
+            $json = Json::object(is_string($theirs->content) ? $theirs->content : '{}');
             $json->id = $here;
             unset($json->record);
             $note = Message::of('app.actions.take-note');

@@ -272,6 +272,7 @@ final readonly class QuarryConsole
         if ($person === null) {
             return $this->fail(Problem::usage(Message::of('app.console.nobody-address', ['email' => $email])));
         }
+        /** @var list<object{slug: string}&\stdClass> $alone */
         $alone = DB::select(
             <<<'SQL'
                 SELECT banks.slug FROM bank_grants JOIN banks ON banks.id = bank_id

@@ -175,6 +175,8 @@ final class QuestionIndex
      */
     public static function searchUnder(array $records): array
     {
+        /** @var list<object{id: string, title: string|null, body: string, language: string, answers: string,
+            rest: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
                 SELECT questions.id, content->>'title' AS title, content->>'body' AS body, questions.language, answers, rest
@@ -184,24 +186,22 @@ final class QuestionIndex
             ['{'.implode(',', array_keys($records)).'}'],
         );
 
-        return array_values(
-            array_map(
-                fn (\stdClass $row): array => [
-                    'id' => $row->id,
-                    ...self::found(
-                        SearchText::underRecord(
-                            $row->id,
-                            $row->title ?? '',
-                            $row->body,
-                            $row->answers,
-                            $row->rest,
-                            ...$records[$row->id],
-                        ),
-                        $row->language,
+        return array_map(
+            fn (\stdClass $row): array => [
+                'id' => $row->id,
+                ...self::found(
+                    SearchText::underRecord(
+                        $row->id,
+                        $row->title ?? '',
+                        $row->body,
+                        $row->answers,
+                        $row->rest,
+                        ...$records[$row->id],
                     ),
-                ],
-                $rows,
-            ),
+                    $row->language,
+                ),
+            ],
+            $rows,
         );
     }
 

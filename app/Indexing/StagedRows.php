@@ -69,15 +69,17 @@ final readonly class StagedRows
         }
     }
 
-    /** The question of a staged row, whole. */
+    /** The question of a staged row, whole: of its content, record and topics. */
     public static function json(\stdClass $row): \stdClass
     {
-        $json = Json::decode($row->content);
-        $json->record = Json::decode($row->record);
+        /** @var object{content: string, record: string, topics: string}&\stdClass $row */
+        $json = Json::object($row->content);
+        $record = Json::object($row->record);
         $topics = Json::decode($row->topics);
         if ($topics !== []) {
-            $json->record->topics = $topics;
+            $record->topics = $topics;
         }
+        $json->record = $record;
 
         return $json;
     }

@@ -75,9 +75,12 @@ final class Intake extends Model
             ->all();
         $names = Json::decode($this->group_names);
 
+        /** @var array<string, string> $named */
+        $named = array_filter((array) $names, is_string(...));
+
         return Grouping::of(
             array_values(array_filter($groups, fn (mixed $group): bool => $group instanceof \stdClass)),
-            array_filter((array) $names, is_string(...)),
+            $named,
         );
     }
 

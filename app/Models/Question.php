@@ -45,10 +45,8 @@ final class Question extends Model
     public function json(): \stdClass
     {
         $content = DB::scalar('SELECT content FROM revisions WHERE question_id = ? AND number = ?', [$this->id, $this->revision]);
-        $json = Json::decode(is_string($content) ? $content : '{}');
-        assert($json instanceof \stdClass);
-        $record = Json::decode($this->record);
-        assert($record instanceof \stdClass);
+        $json = Json::object(is_string($content) ? $content : '{}');
+        $record = Json::object($this->record);
         $topics = Topics::paths([$this->id])[$this->id] ?? [];
         if ($topics !== []) {
             $record->topics = $topics;

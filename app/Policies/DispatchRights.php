@@ -18,10 +18,12 @@ final class DispatchRights
                 return false;
             }
         }
-        if (isset($what->bank) && $person->roleIn($what->bank) === null) {
+        if (is_string($what->bank ?? null) && $person->roleIn($what->bank) === null) {
             return false;
         }
 
-        return ReadableIds::of($person)->readsAll($what->questions ?? ($what->held ?? []));
+        $questions = $what->questions ?? $what->held ?? [];
+
+        return is_array($questions) && ReadableIds::of($person)->readsAll($questions);
     }
 }

@@ -31,16 +31,16 @@ final readonly class ReadableIds
     public function questions(array $ids): array
     {
         $found = [];
-        foreach (
-            DB::select(
-                <<<'SQL'
-                SELECT questions.id, revision FROM unnest(?::uuid[]) WITH ORDINALITY AS given (id, place)
-                    JOIN questions ON questions.id = given.id
-                WHERE EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) ORDER BY place
-                SQL,
-                [self::array($ids), $this->person->id],
-            ) as $row
-        ) {
+        /** @var list<object{id: string, revision: int}&\stdClass> $rows */
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT questions.id, revision FROM unnest(?::uuid[]) WITH ORDINALITY AS given (id, place)
+                JOIN questions ON questions.id = given.id
+            WHERE EXISTS (SELECT 1 FROM visible_questions(?) AS visible WHERE visible.id = questions.id OFFSET 0) ORDER BY place
+            SQL,
+            [self::array($ids), $this->person->id],
+        );
+        foreach ($rows as $row) {
             $found[$row->id] = $row->revision;
         }
 

@@ -298,8 +298,7 @@ final readonly class SheetPage
      */
     public static function settingsFor(Assessment $assessment, User $person): string
     {
-        $settings = Json::decode($assessment->print);
-        assert($settings instanceof \stdClass);
+        $settings = Json::object($assessment->print);
         $settings->details ??= $person->details();
 
         return Json::encode($settings);
@@ -326,6 +325,7 @@ final readonly class SheetPage
 
     private function inline(string $bank, string $medium): ?string
     {
+        /** @var (object{sha256: string, type: string}&\stdClass)|null $found */
         $found = DB::table('media')
             ->join('banks', 'banks.id', '=', 'media.bank_id')
             ->where('banks.slug', $bank)

@@ -28,6 +28,7 @@ use Illuminate\Cache\CacheManager;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Cache\Repository;
 use Illuminate\Contracts\Foundation\Application;
+use Illuminate\Filesystem\Filesystem;
 use Illuminate\Http\Request;
 use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Queue\Events\Looping;
@@ -59,7 +60,7 @@ final class AppServiceProvider extends ServiceProvider
             fn (CacheManager $cache) => $cache->extend(
                 'limiter',
                 fn (Application $app): Repository => $cache->repository(
-                    new LimiterStore($app->make('files'), storage_path('framework/cache/data')),
+                    new LimiterStore($app->make(Filesystem::class), storage_path('framework/cache/data')),
                 ),
             ),
         );
@@ -80,8 +81,9 @@ final class AppServiceProvider extends ServiceProvider
             fn (Request $request): array => [
                 Limit::perMinute(10)->by(
                     'account:'.
-                        ($request->user()->id ??
-                            (mb_strtolower(mb_strcut($request->string('email')->value(), 0, 255)) ?: $request->ip())),
+                        ($request->user() instanceof User
+                            ? $request->user()->id
+                            : (mb_strtolower(mb_strcut($request->string('email')->value(), 0, 255)) ?: (string) $request->ip())),
                 ),
                 Limit::perMinute(30)->by("address:{$request->ip()}"),
                 Limit::perMinute(100)->by('network:'.Network::of((string) $request->ip())),
@@ -90,10 +92,11 @@ final class AppServiceProvider extends ServiceProvider
         RateLimiter::for('give', fn (Request $request): Limit => Limit::perMinute(60)->by('give:'.$who($request)));
         Mail::extend('outbox', fn (): OutboxTransport => new OutboxTransport);
         Queue::createPayloadUsing(
-            fn (string $connection, ?string $queue, array $payload): array => ($payload['data']['command']
-                ?? null) instanceof BackgroundWork
-                ? ['person' => $payload['data']['command']->person]
-                : [],
+            function (string $connection, ?string $queue, array $payload): array {
+                $work = is_array($payload['data'] ?? null) ? $payload['data']['command'] ?? null : null;
+
+                return $work instanceof BackgroundWork ? ['person' => $work->person] : [];
+            },
         );
         Event::listen(Looping::class, fn () => WorkerHeartbeat::idle());
         Event::listen(

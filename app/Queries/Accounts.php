@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Infrastructure\Sql;
+use WideQuarry\Json\Json;
 
 /** Everybody who has an account, for administrators. */
 final class Accounts
@@ -24,6 +25,10 @@ final class Accounts
             SQL,
         );
 
-        return array_map(fn (\stdClass $row): array => [...(array) $row, 'teams' => json_decode($row->teams)], $rows);
+        /** @var list<array<string, mixed>> */
+        return array_map(fn (\stdClass $row): array => [
+            ...get_object_vars($row),
+            'teams' => Json::decode(is_string($row->teams) ? $row->teams : '[]'),
+        ], $rows);
     }
 }

@@ -24,12 +24,19 @@ use WideQuarry\Question\Question;
  *
  * @phpstan-import-type Entry from Totals
  * @phpstan-import-type Facts from PoolFacts
+ *
+ * @phpstan-type AskedRow object{id: string, title: string, stem: string, kinds: string, points: string, difficulty: int|null,
+ *     status: string, revision: int, approved_revision: int|null, has_variables: bool, is_complete: bool, minutes: string|null,
+ *     source: string, marking: string, bank: string, bank_name: string, stimuli: list<string>, topics: list<list<string>>,
+ *     purposes: list<string>, standards: list<string>, codes: list<string>}&\stdClass
+ * @phpstan-type HiddenRow object{id: string, points: string, kinds: string, hidden: bool}&\stdClass
  */
 final readonly class AssessmentEntries
 {
     /**
-     * @param  array<string, \stdClass>  $rows  question → row; only those that are there and may be read
-     * @param  array<string, \stdClass>  $hidden  question → points and kinds of questions this person cannot view; totals count them for everybody
+     * @param  array<string, AskedRow>  $rows  question → row; only those that are there and may be read
+     * @param  array<string, HiddenRow>  $hidden  question → points and kinds of questions this person cannot view; totals count them
+     *     for everybody
      * @param  array<string, string>  $stimuli  stimulus → what it is called
      * @param  array<string, Facts>  $pools  draw by conditions → what its pool has in common; its questions are not among the rows
      */
@@ -48,7 +55,7 @@ final readonly class AssessmentEntries
     public static function of(Assessment $assessment, User $person, PartKinds $kinds, bool $isRemembered = false): self
     {
         $ids = self::each($assessment);
-        /** @var list<object{id: string, stimuli: string|null, purpose: string}&\stdClass> $rows */
+        /** @var list<object{id: string, stimuli: string|null, purpose: string}&\stdClass> $rows with more columns, see AskedRow */
         $rows = DB::select(
             <<<'SQL'
             SELECT questions.id, questions.title, stem, kinds, points, difficulty, status, questions.revision, approved_revision,
@@ -73,9 +80,11 @@ final readonly class AssessmentEntries
             $row->stimuli = $row->stimuli === null ? [] : Json::decode($row->stimuli);
             $by[$row->id] = $row;
         }
+        /** @var array<string, AskedRow> $by */
 
         // those of questions that may not be read say so
         $others = array_values(array_diff($ids, array_keys($by)));
+        /** @var array<string, HiddenRow> $hidden */
         $hidden =
             $others === []
                 ? []
@@ -109,7 +118,7 @@ final readonly class AssessmentEntries
     }
 
     /**
-     * @param  array<string, \stdClass>  $rows
+     * @param  array<string, AskedRow>  $rows
      * @return array<string, string>
      */
     private static function titles(Assessment $assessment, array $rows, User $person): array
@@ -124,6 +133,7 @@ final readonly class AssessmentEntries
             ),
         );
 
+        /** @var array<string, string> */
         return $named === []
             ? []
             : array_column(
@@ -173,12 +183,12 @@ final readonly class AssessmentEntries
     /**
      * What can stand beside a question, of what its record says.
      *
+     * @param  AskedRow|null  $row
      * @param  list<string>  $folders  paths
      * @return array{standards: list<string>, places: list<string>, source: string}
      */
     private function details(?\stdClass $row, array $folders): array
     {
-        /** @var (object{codes: list<string>, topics: list<list<string>>, source: string}&\stdClass)|null $row */
         return [
             'standards' => $row->codes ?? [],
             'places' => [...$folders, ...array_map(fn (array $path): string => implode(' › ', $path), $row->topics ?? [])],
@@ -283,6 +293,7 @@ final readonly class AssessmentEntries
     {
         $gone = array_values(array_diff(self::each($this->assessment), array_keys($this->rows)));
 
+        /** @var array<string, string> */
         return $gone === []
             ? []
             : array_column(
@@ -422,22 +433,29 @@ final readonly class AssessmentEntries
         return Totals::drawn($draw->count, $pool);
     }
 
-    /** @return Entry */
+    /**
+     * @param  AskedRow|HiddenRow|null  $row
+     * @return Entry
+     */
     private function entry(?\stdClass $row, \Brick\Math\BigRational $points, ?string $minutes): array
     {
-        return ['points' => $points, ...$row !== null && isset($row->hidden) ? self::unseen($row) : self::counted($row, $minutes)];
+        if ($row !== null && isset($row->hidden)) {
+            return ['points' => $points, ...self::unseen($row)];
+        }
+
+        /** @var AskedRow|null $row */
+        return ['points' => $points, ...self::counted($row, $minutes)];
     }
 
     /**
+     * @param  AskedRow|null  $row
      * @param  string|null  $minutes  how long it takes here; null for as long as the question says
      * @return array{kinds: list<string>, topics: list<list<string>>, standards: list<string>, difficulty: int|null,
      *     minutes: \Brick\Math\BigRational|null, purposes: list<string>, marking: string}
      */
     private static function counted(?\stdClass $row, ?string $minutes): array
     {
-        /** @var (object{topics: list<list<string>>, standards: list<string>, purposes: list<string>, difficulty: int|null,
-            marking: string}&\stdClass)|null $row */
-        $minutes ??= is_string($row?->minutes) ? $row->minutes : null;
+        $minutes ??= $row?->minutes;
 
         return [
             'kinds' => $row === null ? [] : PostgresArray::read($row->kinds),
@@ -451,6 +469,7 @@ final readonly class AssessmentEntries
     }
 
     /**
+     * @param  HiddenRow|AskedRow  $row
      * @return array{kinds: list<string>, topics: list<list<string>>, standards: list<string>, difficulty: null, minutes: null,
      *     purposes: list<string>, marking: string} of a question that may not be read: that it is there
      */

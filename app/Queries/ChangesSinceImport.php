@@ -7,16 +7,22 @@ namespace App\Queries;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Messages\Message;
 
-/** What has happened since an intake to the questions it brought in or replaced. */
+/**
+ * What has happened since an intake to the questions it brought in or replaced.
+ *
+ * @phpstan-type SettledRow object{id: string, number: int, title: string, outcome: string, question_id: string|null, revision: int|null,
+ *     before: string|null, now: int|null, changed: bool, used: bool, why: string|null}&\stdClass
+ */
 final class ChangesSinceImport
 {
     /**
      * Settled rows in their order, with what may keep each from being taken back.
      *
-     * @return list<\stdClass> id, number, title, outcome, question_id, revision, before, and why it has to stay (null when it need not)
+     * @return list<SettledRow> why: why it has to stay; null when it need not
      */
     public static function rows(string $intake, string $act, int $after, int $most): array
     {
+        /** @var list<SettledRow> $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT staged.id, staged.number, staged.title, staged.outcome, staged.question_id, staged.revision, staged.before,
@@ -34,9 +40,10 @@ final class ChangesSinceImport
             $row->why = self::why($row);
         }
 
-        return array_values($rows);
+        return $rows;
     }
 
+    /** @param  SettledRow  $row */
     private static function why(\stdClass $row): ?string
     {
         return match (true) {

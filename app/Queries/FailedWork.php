@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Infrastructure\Sql;
 use App\Infrastructure\WorkLock;
 use App\Jobs\ChangeMany;
 use App\Jobs\RunAllSpecimens;
@@ -21,7 +22,7 @@ final class FailedWork
      */
     public static function of(User $person): array
     {
-        $rows = DB::select(
+        $rows = Sql::rows(
             <<<'SQL'
             SELECT failed.kind, failed.id, CASE WHEN failed.user_id = ? OR mine.role = 'keeper' THEN failed.title
                 ELSE '' END AS title, users.name AS person,
@@ -47,7 +48,7 @@ final class FailedWork
             [$person->id, $person->id, $person->id, $person->id, $person->is_administrator],
         );
 
-        return array_map(fn (\stdClass $row): array => (array) $row, $rows); // @phpstan-ignore return.type
+        return array_map(get_object_vars(...), $rows); // @phpstan-ignore return.type (its columns)
     }
 
     /** @return bool false when it has not failed */

@@ -100,6 +100,7 @@ final class Folders
      */
     public static function places(string $question, User $person): array
     {
+        /** @var list<object{bank: string, bank_name: string, folder: string, may_write: bool, path: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT banks.slug AS bank, banks.name AS bank_name, folders.id AS folder, mine.role <> 'reader' AS may_write,
@@ -112,11 +113,13 @@ final class Folders
             [$person->id, $question],
         );
 
-        // @phpstan-ignore return.type
-        return array_map(
-            fn (\stdClass $row): array => [...(array) $row, 'path' => json_decode($row->path, true, 8, JSON_THROW_ON_ERROR)],
-            $rows,
-        );
+        return array_map(fn (\stdClass $row): array => [
+            'bank' => $row->bank,
+            'bank_name' => $row->bank_name,
+            'folder' => $row->folder,
+            'path' => Json::texts($row->path),
+            'may_write' => $row->may_write,
+        ], $rows);
     }
 
     /** How a folder or topic stands in a path of ltree. */
@@ -155,6 +158,7 @@ final class Folders
      */
     public static function paths(array $questions, string $bankId): array
     {
+        /** @var list<object{question_id: string, path: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT placements.question_id, array_to_json(array_agg(above.name ORDER BY nlevel(above.path))) AS path
@@ -167,7 +171,7 @@ final class Folders
         );
         $paths = [];
         foreach ($rows as $row) {
-            $paths[$row->question_id][] = json_decode($row->path, true, 8, JSON_THROW_ON_ERROR);
+            $paths[$row->question_id][] = Json::texts($row->path);
         }
 
         return $paths;

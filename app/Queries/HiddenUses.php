@@ -16,6 +16,7 @@ final class HiddenUses
     /** @return list<array{assessment: string, title: string, person: string, questions: int}> */
     public static function of(string $bankId): array
     {
+        /** @var list<object{assessment: string, title: string, person: string, questions: int}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
             WITH people AS (
@@ -36,12 +37,12 @@ final class HiddenUses
 
         return array_map(
             fn (\stdClass $row): array => [
-                'assessment' => (string) $row->assessment,
-                'title' => (string) $row->title,
-                'person' => (string) $row->person,
-                'questions' => (int) $row->questions,
+                'assessment' => $row->assessment,
+                'title' => $row->title,
+                'person' => $row->person,
+                'questions' => $row->questions,
             ],
-            array_values($rows),
+            $rows,
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Infrastructure\Sql;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 
@@ -24,6 +25,8 @@ final class HomeDesk
      */
     public static function begun(User $person): array
     {
+        /** @var list<object{subject: string, intake: string|null, title: string, bank: string, what: string, at: string}&\stdClass>
+            $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT kept.subject, kept.updated_at AS at, coalesce(nullif(kept.content->>'title', ''), questions.title, stimuli.title,
@@ -71,96 +74,86 @@ final class HomeDesk
     /** @return list<\stdClass> questions one has saved, the last first */
     public static function recent(User $person): array
     {
-        return array_values(
-            DB::select(
-                <<<'SQL'
-                SELECT questions.id, questions.title, banks.name AS bank, saved.at FROM (
-                    SELECT question_id, max(created_at) AS at FROM revisions
-                        WHERE author_id = ? AND created_at > now() - make_interval(days => ?) AND note <> ALL (?::text[])
-                        GROUP BY question_id ORDER BY 2 DESC LIMIT ?
-                ) AS saved JOIN questions ON questions.id = question_id AND questions.binned_at IS NULL
-                    JOIN banks ON banks.id = questions.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
-                    ORDER BY saved.at DESC
-                SQL,
-                [$person->id, self::DAYS, self::TOGETHER, self::SOME, $person->id],
-            ),
+        return Sql::rows(
+            <<<'SQL'
+            SELECT questions.id, questions.title, banks.name AS bank, saved.at FROM (
+                SELECT question_id, max(created_at) AS at FROM revisions
+                    WHERE author_id = ? AND created_at > now() - make_interval(days => ?) AND note <> ALL (?::text[])
+                    GROUP BY question_id ORDER BY 2 DESC LIMIT ?
+            ) AS saved JOIN questions ON questions.id = question_id AND questions.binned_at IS NULL
+                JOIN banks ON banks.id = questions.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
+                ORDER BY saved.at DESC
+            SQL,
+            [$person->id, self::DAYS, self::TOGETHER, self::SOME, $person->id],
         );
     }
 
     /** @return list<\stdClass> banks one writes in, with how many questions want something; each count is a filter of the bank */
     public static function waiting(User $person): array
     {
-        return array_values(
-            DB::select(
-                <<<'SQL'
-                SELECT banks.slug, banks.name, count(*) FILTER (WHERE status = 'in_review') AS in_review,
-                    count(*) FILTER (WHERE NOT is_complete) AS incomplete, count(*) FILTER (WHERE specimens_failing > 0) AS failing,
-                    count(*) FILTER (WHERE status = 'draft' AND is_complete) AS drafts, count(*) FILTER (WHERE NOT EXISTS (SELECT 1
-                        FROM question_topics WHERE question_id = questions.id)) AS untopiced, count(*) FILTER (WHERE NOT named) AS unnamed
-                FROM banks JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader'
-                    JOIN questions ON questions.bank_id = banks.id AND questions.binned_at IS NULL WHERE archived_at IS NULL
-                GROUP BY banks.id HAVING count(*) FILTER (WHERE status = 'in_review' OR NOT is_complete OR specimens_failing > 0
-                    OR NOT named OR (status = 'draft' AND is_complete)) > 0 OR count(*) FILTER (WHERE NOT EXISTS (SELECT 1
-                    FROM question_topics WHERE question_id = questions.id)) > 0
-                ORDER BY banks.name COLLATE by_name
-                SQL,
-                [$person->id],
-            ),
+        return Sql::rows(
+            <<<'SQL'
+            SELECT banks.slug, banks.name, count(*) FILTER (WHERE status = 'in_review') AS in_review,
+                count(*) FILTER (WHERE NOT is_complete) AS incomplete, count(*) FILTER (WHERE specimens_failing > 0) AS failing,
+                count(*) FILTER (WHERE status = 'draft' AND is_complete) AS drafts, count(*) FILTER (WHERE NOT EXISTS (SELECT 1
+                    FROM question_topics WHERE question_id = questions.id)) AS untopiced, count(*) FILTER (WHERE NOT named) AS unnamed
+            FROM banks JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader'
+                JOIN questions ON questions.bank_id = banks.id AND questions.binned_at IS NULL WHERE archived_at IS NULL
+            GROUP BY banks.id HAVING count(*) FILTER (WHERE status = 'in_review' OR NOT is_complete OR specimens_failing > 0
+                OR NOT named OR (status = 'draft' AND is_complete)) > 0 OR count(*) FILTER (WHERE NOT EXISTS (SELECT 1
+                FROM question_topics WHERE question_id = questions.id)) > 0
+            ORDER BY banks.name COLLATE by_name
+            SQL,
+            [$person->id],
         );
     }
 
     /** @return list<\stdClass> intakes that wait for somebody and are one's own or go into a bank one writes in */
     public static function intakes(User $person): array
     {
-        return array_values(
-            DB::select(
-                <<<'SQL'
-                SELECT id, title, created_at AS at FROM intakes WHERE state IN ('choosing', 'review') AND (user_id = ? OR bank_id IN
-                    (SELECT bank_id FROM bank_roles(?) WHERE role <> 'reader')) ORDER BY created_at DESC LIMIT ?
-                SQL,
-                [$person->id, $person->id, self::SOME],
-            ),
+        return Sql::rows(
+            <<<'SQL'
+            SELECT id, title, created_at AS at FROM intakes WHERE state IN ('choosing', 'review') AND (user_id = ? OR bank_id IN
+                (SELECT bank_id FROM bank_roles(?) WHERE role <> 'reader')) ORDER BY created_at DESC LIMIT ?
+            SQL,
+            [$person->id, $person->id, self::SOME],
         );
     }
 
     /** @return list<\stdClass> what others did lately to many questions of banks one writes in */
     public static function acts(User $person): array
     {
-        return array_values(
-            DB::select(
-                <<<'SQL'
-                SELECT operation.id AS act, operation.kind, operation.changed, users.name AS person, banks.name AS bank,
-                    operation.created_at AS at
-                FROM bulk_operations AS operation JOIN banks ON banks.id = operation.bank_id
-                    JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader'
-                    JOIN users ON users.id = operation.user_id
-                WHERE operation.user_id <> ? AND operation.total > 1 AND operation.changed > 0
-                    AND operation.created_at > now() - make_interval(days => ?)
-                    ORDER BY operation.id DESC LIMIT ?
-                SQL,
-                [$person->id, $person->id, self::DAYS, self::SOME],
-            ),
+        return Sql::rows(
+            <<<'SQL'
+            SELECT operation.id AS act, operation.kind, operation.changed, users.name AS person, banks.name AS bank,
+                operation.created_at AS at
+            FROM bulk_operations AS operation JOIN banks ON banks.id = operation.bank_id
+                JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id AND mine.role <> 'reader'
+                JOIN users ON users.id = operation.user_id
+            WHERE operation.user_id <> ? AND operation.total > 1 AND operation.changed > 0
+                AND operation.created_at > now() - make_interval(days => ?)
+                ORDER BY operation.id DESC LIMIT ?
+            SQL,
+            [$person->id, $person->id, self::DAYS, self::SOME],
         );
     }
 
     /** @return list<\stdClass> what others saved lately in banks one reads, a question once */
     public static function changed(User $person): array
     {
-        return array_values(
-            DB::select(
-                <<<'SQL'
-                SELECT * FROM (
-                    SELECT DISTINCT ON (questions.id) questions.id, questions.title, banks.name AS bank, banks.slug,
-                        users.name AS person, revisions.note, revisions.number, revisions.created_at AS at
-                    FROM revisions JOIN questions ON questions.id = question_id AND questions.binned_at IS NULL
-                        JOIN banks ON banks.id = questions.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
-                        JOIN users ON users.id = revisions.author_id
-                    WHERE revisions.author_id <> ? AND revisions.created_at > now() - make_interval(days => ?)
-                        AND revisions.note <> ALL (?::text[]) ORDER BY questions.id, revisions.number DESC
-                ) AS latest ORDER BY at DESC LIMIT ?
-                SQL,
-                [$person->id, $person->id, self::DAYS, self::TOGETHER, self::SOME * 2],
-            ),
+        return Sql::rows(
+            <<<'SQL'
+            SELECT * FROM (
+                SELECT DISTINCT ON (questions.id) questions.id, questions.title, banks.name AS bank, banks.slug,
+                    users.name AS person, revisions.note, revisions.number, revisions.created_at AS at
+                FROM revisions JOIN questions ON questions.id = question_id AND questions.binned_at IS NULL
+                    JOIN banks ON banks.id = questions.bank_id JOIN bank_roles(?) AS mine ON mine.bank_id = banks.id
+                    JOIN users ON users.id = revisions.author_id
+                WHERE revisions.author_id <> ? AND revisions.created_at > now() - make_interval(days => ?)
+                    AND revisions.note <> ALL (?::text[]) ORDER BY questions.id, revisions.number DESC
+            ) AS latest ORDER BY at DESC LIMIT ?
+            SQL,
+            [$person->id, $person->id, self::DAYS, self::TOGETHER, self::SOME * 2],
         );
     }
 }

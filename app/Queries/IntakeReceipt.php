@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Queries;
 
+use App\Infrastructure\Sql;
 use App\Models\Bank;
 use App\Models\Intake;
 use App\Models\User;
@@ -24,12 +25,7 @@ final class IntakeReceipt
             'result' => self::result($intake),
         ];
         if ($kind === 'undo') {
-            $committed = DB::table('receipts')->where('operation_id', $intake->operation_id)->value('body');
-            $before = is_string($committed) ? Json::decode($committed)->result : null;
-            $body['taken_back'] = [
-                'added' => ($before->added ?? 0) - $body['result']['added'],
-                'replaced' => ($before->replaced ?? 0) - $body['result']['replaced'],
-            ];
+            $body['taken_back'] = self::takenBack($intake, (object) $body['result']);
             $body['left'] = self::left($intake);
         }
         $stated = $kind === 'intake' ? SourceQuestions::stated($intake) : [];
@@ -52,6 +48,23 @@ final class IntakeReceipt
                 DB::table('assumptions')->insert(['receipt_id' => $id, 'number' => $number, 'statement' => Json::encode($statement)]);
             }
         }
+    }
+
+    /**
+     * @param  \stdClass  $now  what is left of it
+     * @return array{added: int, replaced: int} how many less than when it was brought in
+     */
+    private static function takenBack(Intake $intake, \stdClass $now): array
+    {
+        $committed = DB::table('receipts')->where('operation_id', $intake->operation_id)->value('body');
+        $receipt = is_string($committed) ? Json::decode($committed) : null;
+        $before = $receipt instanceof \stdClass && $receipt->result instanceof \stdClass ? $receipt->result : new \stdClass;
+        $count = fn (\stdClass $of, string $name): int => is_int($of->{$name} ?? null) ? $of->{$name} : 0;
+
+        return [
+            'added' => $count($before, 'added') - $count($now, 'added'),
+            'replaced' => $count($before, 'replaced') - $count($now, 'replaced'),
+        ];
     }
 
     /** @return array{lines: list<\WideQuarry\Migration\TallyLine>, quizzes: list<\WideQuarry\Migration\TalliedQuiz>} */
@@ -86,7 +99,7 @@ final class IntakeReceipt
             'media' => $things['medium'] ?? 0,
             'groups' => $things['group'] ?? 0,
             'assessments' => $things['assessment'] ?? 0,
-            'draws' => (int) DB::scalar(
+            'draws' => self::count(
                 <<<'SQL'
                     SELECT count(*) FROM staged_things, jsonb_path_query(value, '$.sections[*].entries[*].draw')
                         WHERE intake_id = ? AND type = 'assessment'
@@ -125,7 +138,7 @@ final class IntakeReceipt
      */
     private static function losses(Intake $intake): array
     {
-        $rows = DB::select(
+        $rows = Sql::rows(
             <<<'SQL'
             SELECT value->>'severity' AS severity, value->>'code' AS code, value->>'message' AS message, staged.title,
                 staged.question_id AS question
@@ -138,7 +151,7 @@ final class IntakeReceipt
             [$intake->id],
         );
 
-        return array_map(fn (\stdClass $row): array => (array) $row, $rows); // @phpstan-ignore return.type
+        return array_map(get_object_vars(...), $rows); // @phpstan-ignore return.type (its columns)
     }
 
     /** @return array<string, mixed> */
@@ -155,11 +168,11 @@ final class IntakeReceipt
             'added' => $outcomes['added'] ?? 0,
             'replaced' => $outcomes['replaced'] ?? 0,
             'skipped' => $outcomes['skipped'] ?? 0,
-            'assessments' => count($intake->made()->assessments ?? []),
-            'folders' => count($intake->made()->folders ?? []),
-            'draws' => (int) DB::scalar(
+            'assessments' => count(self::made($intake, 'assessments')),
+            'folders' => count(self::made($intake, 'folders')),
+            'draws' => self::count(
                 "SELECT count(*) FROM assessments, jsonb_path_query(content, '$.sections[*].entries[*].draw') WHERE id = ANY (?::uuid[])",
-                ['{'.implode(',', $intake->made()->assessments ?? []).'}'],
+                ['{'.implode(',', self::made($intake, 'assessments')).'}'],
             ),
             'skipped_in_review' => DB::table('staged_questions')
                 ->where('intake_id', $intake->id)
@@ -186,7 +199,7 @@ final class IntakeReceipt
 
         return [
             'questions' => (clone $rows)->count(),
-            'points' => rtrim(rtrim((string) (clone $rows)->sum('points'), '0'), '.') ?: '0',
+            'points' => rtrim(rtrim(self::text((clone $rows)->sum('points')), '0'), '.') ?: '0',
             'kinds' => (object) $kinds,
         ];
     }
@@ -202,5 +215,26 @@ final class IntakeReceipt
         }
 
         return $left;
+    }
+
+    /** @return list<string> identifiers of what an intake made beside questions */
+    private static function made(Intake $intake, string $what): array
+    {
+        $made = $intake->made()->{$what} ?? null;
+
+        return is_array($made) ? array_values(array_filter($made, is_string(...))) : [];
+    }
+
+    /** @param  list<mixed>  $values */
+    private static function count(string $sql, array $values): int
+    {
+        $count = DB::scalar($sql, $values);
+
+        return is_int($count) ? $count : 0;
+    }
+
+    private static function text(mixed $sum): string
+    {
+        return is_scalar($sum) ? (string) $sum : '0';
     }
 }

@@ -85,9 +85,12 @@ final readonly class MediaLibrary
             ->whereNull("$table.binned_at")
             ->orderBy("$table.title")
             ->limit(self::USES + 1);
+        /** @var \Illuminate\Support\Collection<int, object{id: string, title: string, stem: string, revision: int,
+            content: string}&\stdClass> $questions */
         $questions = $of('questions')
             ->join('revisions', fn (JoinClause $join) => $join->on('question_id', 'questions.id')->on('number', 'revision'))
             ->get(['questions.id', 'title', 'stem', 'revision', 'content']);
+        /** @var \Illuminate\Support\Collection<int, object{id: string, title: string, revision: int}&\stdClass> $stimuli */
         $stimuli = $of('stimuli')->get(['id', 'title', 'revision']);
 
         return [
@@ -96,16 +99,16 @@ final readonly class MediaLibrary
                     ->take(self::USES)
                     ->map(fn (\stdClass $row): array => [
                         'id' => $row->id,
-                        'name' => $row->title === '' ? mb_strimwidth((string) $row->stem, 0, 80, '…') : $row->title,
-                        'revision' => (int) $row->revision,
-                        'places' => QuestionMedia::places(Json::decode((string) $row->content), $id),
+                        'name' => $row->title === '' ? mb_strimwidth($row->stem, 0, 80, '…') : $row->title,
+                        'revision' => $row->revision,
+                        'places' => QuestionMedia::places(Json::object($row->content), $id),
                     ])
                     ->all(),
             ),
             'stimuli' => array_values(
                 $stimuli
                     ->take(self::USES)
-                    ->map(fn (\stdClass $row): array => ['id' => $row->id, 'name' => $row->title, 'revision' => (int) $row->revision])
+                    ->map(fn (\stdClass $row): array => ['id' => $row->id, 'name' => $row->title, 'revision' => $row->revision])
                     ->all(),
             ),
             'more' => $questions->count() > self::USES || $stimuli->count() > self::USES,

@@ -47,6 +47,7 @@ final class QuestionUses
      */
     public static function of(string $question, User $person): array
     {
+        /** @var list<object{id: string, title: string, readable: bool}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
                 SELECT DISTINCT assessments.id, assessments.title, mine.bank_id IS NOT NULL AS readable FROM assessment_uses

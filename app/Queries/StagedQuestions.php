@@ -126,14 +126,15 @@ final class StagedQuestions
     public static function coming(Intake $intake): array
     {
         $coming = ['added' => 0, 'replaced' => 0, 'skipped' => 0];
-        foreach (
-            DB::table('staged_questions')
-                ->where('intake_id', $intake->id)
-                ->whereNull('outcome')
-                ->selectRaw('skipped, duplicate_by, decision, count(*) AS times')
-                ->groupBy('skipped', 'duplicate_by', 'decision')
-                ->get() as $alike
-        ) {
+        /** @var iterable<object{skipped: bool, duplicate_by: string|null, decision: 'add'|'replace'|'skip'|null, times: int}&\stdClass>
+            $some */
+        $some = DB::table('staged_questions')
+            ->where('intake_id', $intake->id)
+            ->whereNull('outcome')
+            ->selectRaw('skipped, duplicate_by, decision, count(*) AS times')
+            ->groupBy('skipped', 'duplicate_by', 'decision')
+            ->get();
+        foreach ($some as $alike) {
             $found = $alike->duplicate_by === null ? null : DuplicateMatch::from($alike->duplicate_by);
             $coming[DuplicateMatch::outcome($alike->skipped, $found, $alike->decision, $intake->duplicates)] += $alike->times;
         }
@@ -152,8 +153,8 @@ final class StagedQuestions
                 self::SHOWN,
             ),
         );
-        $counts = (array) DB::table('staged_questions')->where('intake_id', $intake->id)->selectRaw($each)->first();
 
-        return array_map(fn (mixed $n): int => (int) $n, $counts);
+        /** @var array<string, int> */
+        return (array) DB::table('staged_questions')->where('intake_id', $intake->id)->selectRaw($each)->first();
     }
 }

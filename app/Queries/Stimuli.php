@@ -8,7 +8,12 @@ use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Json;
 
-/** Stimuli as they are shown with questions. */
+/**
+ * Stimuli as they are shown with questions.
+ *
+ * @phpstan-type ShownStimulus object{id: string, title: string, language: string, body: string, revision: int, media: string,
+ *     bank: string|null}&\stdClass
+ */
 final class Stimuli
 {
     /**
@@ -17,7 +22,7 @@ final class Stimuli
      *
      * @param  list<string>  $ids
      * @param  array<string, int>  $pins  stimulus → the revision to show; the newest otherwise
-     * @return array<string, object{id: string, title: string, language: string, body: string, revision: int, media: string, bank: string|null}&\stdClass> by id, in the order asked for; media: the address its pictures are below
+     * @return array<string, ShownStimulus> by id, in the order asked for; media: the address its pictures are below
      */
     public static function shown(array $ids, User $person, array $pins = []): array
     {
@@ -26,44 +31,50 @@ final class Stimuli
         }
         $list = '{'.implode(',', $ids).'}';
         $found = [];
-        foreach (
-            DB::select(
-                <<<'SQL'
-                SELECT stimuli.id, coalesce(pinned.content->>'title', stimuli.title) AS title, coalesce(pinned.content->>'language',
-                    stimuli.language) AS language, coalesce(pinned.content->>'body', stimuli.body) AS body,
-                    coalesce(pinned.number, stimuli.revision) AS revision, '/api/v1/stimuli/' || stimuli.id || '/media' AS media,
-                        banks.slug AS bank
-                FROM stimuli JOIN banks ON banks.id = stimuli.bank_id
-                LEFT JOIN stimulus_revisions AS pinned ON pinned.stimulus_id = stimuli.id
-                    AND pinned.number = (?::jsonb->>stimuli.id::text)::int
-                WHERE stimuli.id IN (SELECT id FROM readable_stimuli(?, ?::uuid[]))
-                SQL,
-                [Json::encode((object) $pins), $person->id, $list],
-            ) as $row
-        ) {
+        /** @var list<ShownStimulus> $rows */
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT stimuli.id, coalesce(pinned.content->>'title', stimuli.title) AS title, coalesce(pinned.content->>'language',
+                stimuli.language) AS language, coalesce(pinned.content->>'body', stimuli.body) AS body,
+                coalesce(pinned.number, stimuli.revision) AS revision, '/api/v1/stimuli/' || stimuli.id || '/media' AS media,
+                    banks.slug AS bank
+            FROM stimuli JOIN banks ON banks.id = stimuli.bank_id
+            LEFT JOIN stimulus_revisions AS pinned ON pinned.stimulus_id = stimuli.id
+                AND pinned.number = (?::jsonb->>stimuli.id::text)::int
+            WHERE stimuli.id IN (SELECT id FROM readable_stimuli(?, ?::uuid[]))
+            SQL,
+            [Json::encode((object) $pins), $person->id, $list],
+        );
+        foreach ($rows as $row) {
             $found[$row->id] = $row;
         }
         $missing = array_values(array_diff($ids, array_keys($found)));
-        foreach (
-            $missing === []
-                ? []
-                : DB::select(
-                    <<<'SQL'
-                    SELECT DISTINCT ON (value->>'id') value->>'id' AS id, coalesce(value->>'title', '') AS title,
-                        coalesce(value->>'language', 'und') AS language, value->>'body' AS body, 0 AS revision,
-                        '/api/v1/intakes/' || intakes.id || '/media' AS media, NULL AS bank
-                    FROM staged_things JOIN intakes ON intakes.id = intake_id
-                    WHERE staged_things.type = 'stimulus' AND value->>'id' = ANY (?::text[]) AND (intakes.user_id = ?
-                        OR intakes.bank_id IN (SELECT bank_id FROM bank_roles(?) WHERE role <> 'reader'))
-                    ORDER BY value->>'id', intakes.created_at DESC
-                    SQL,
-                    ['{'.implode(',', $missing).'}', $person->id, $person->id],
-                ) as $row
-        ) {
+        /** @var list<ShownStimulus> $staged */
+        $staged = $missing === [] ? [] : DB::select(
+            <<<'SQL'
+            SELECT DISTINCT ON (value->>'id') value->>'id' AS id, coalesce(value->>'title', '') AS title,
+                coalesce(value->>'language', 'und') AS language, value->>'body' AS body, 0 AS revision,
+                '/api/v1/intakes/' || intakes.id || '/media' AS media, NULL AS bank
+            FROM staged_things JOIN intakes ON intakes.id = intake_id
+            WHERE staged_things.type = 'stimulus' AND value->>'id' = ANY (?::text[]) AND (intakes.user_id = ?
+                OR intakes.bank_id IN (SELECT bank_id FROM bank_roles(?) WHERE role <> 'reader'))
+            ORDER BY value->>'id', intakes.created_at DESC
+            SQL,
+            ['{'.implode(',', $missing).'}', $person->id, $person->id],
+        );
+        foreach ($staged as $row) {
             $found[$row->id] = $row;
         }
 
-        return array_replace(array_intersect_key(array_flip($ids), $found), $found);
+        // in the order they were named
+        $shown = [];
+        foreach ($ids as $id) {
+            if (isset($found[$id])) {
+                $shown[$id] = $found[$id];
+            }
+        }
+
+        return $shown;
     }
 
     /**
@@ -74,6 +85,7 @@ final class Stimuli
      */
     public static function uses(string $stimulus, User $person): array
     {
+        /** @var object{all: int, approved: int}&\stdClass $questions */
         $questions = DB::selectOne(
             <<<'SQL'
                 SELECT count(*) AS all, count(*) FILTER (WHERE status = 'approved') AS approved FROM question_stimuli
@@ -81,6 +93,7 @@ final class Stimuli
                 SQL,
             [$stimulus],
         );
+        /** @var list<object{id: string, title: string, readable: bool}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT DISTINCT assessments.id, assessments.title, mine.bank_id IS NOT NULL AS readable FROM question_stimuli
@@ -94,8 +107,8 @@ final class Stimuli
         $readable = array_values(array_filter($rows, fn (\stdClass $row): bool => $row->readable));
 
         return [
-            'questions' => $questions->all ?? 0,
-            'approved' => $questions->approved ?? 0,
+            'questions' => $questions->all,
+            'approved' => $questions->approved,
             'assessments' => array_map(fn (\stdClass $row): array => ['id' => $row->id, 'title' => $row->title], $readable),
             'others' => count($rows) - count($readable),
         ];
@@ -105,18 +118,18 @@ final class Stimuli
     public static function folders(string $stimulus): array
     {
         $paths = [];
-        foreach (
-            DB::select(
-                <<<'SQL'
-                SELECT array_to_json(array_agg(above.name ORDER BY nlevel(above.path))) AS path
-                FROM stimulus_placements JOIN folders ON folders.id = folder_id
-                    JOIN folders AS above ON above.bank_id = folders.bank_id AND folders.path <@ above.path
-                WHERE stimulus_id = ? GROUP BY folders.id ORDER BY 1::text
-                SQL,
-                [$stimulus],
-            ) as $row
-        ) {
-            $paths[] = json_decode($row->path, true, 8, JSON_THROW_ON_ERROR);
+        /** @var list<object{path: string}&\stdClass> $rows */
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT array_to_json(array_agg(above.name ORDER BY nlevel(above.path))) AS path
+            FROM stimulus_placements JOIN folders ON folders.id = folder_id
+                JOIN folders AS above ON above.bank_id = folders.bank_id AND folders.path <@ above.path
+            WHERE stimulus_id = ? GROUP BY folders.id ORDER BY 1::text
+            SQL,
+            [$stimulus],
+        );
+        foreach ($rows as $row) {
+            $paths[] = Json::texts($row->path);
         }
 
         return $paths;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Infrastructure\Sql;
+use WideQuarry\Json\Json;
 
 /** Teams with their members. */
 final class Teams
@@ -21,6 +22,10 @@ final class Teams
             SQL,
         );
 
-        return array_map(fn (\stdClass $row): array => [...(array) $row, 'members' => json_decode($row->members)], $rows);
+        /** @var list<array<string, mixed>> */
+        return array_map(fn (\stdClass $row): array => [
+            ...get_object_vars($row),
+            'members' => Json::decode(is_string($row->members) ? $row->members : '[]'),
+        ], $rows);
     }
 }

@@ -8,6 +8,7 @@ use App\Infrastructure\TreeLock;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use WideQuarry\Json\Json;
 
 /** The tree of topics a bank uses: its team's, or its own. In records a topic is the path of its titles. */
 final class Topics
@@ -72,6 +73,7 @@ final class Topics
      */
     public static function paths(array $questions): array
     {
+        /** @var list<object{question_id: string, path: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT question_topics.question_id, array_to_json(array_agg(above.title ORDER BY nlevel(above.path))) AS path
@@ -82,7 +84,7 @@ final class Topics
         );
         $paths = [];
         foreach ($rows as $row) {
-            $paths[$row->question_id][] = json_decode($row->path, true, 8, JSON_THROW_ON_ERROR);
+            $paths[$row->question_id][] = Json::texts($row->path);
         }
 
         return $paths;

@@ -35,8 +35,9 @@ final class Transfers
             [$user->id, $user->id, $user->id, $before],
         );
 
+        /** @var list<array<string, mixed>> */
         return array_map(
-            fn (\stdClass $row): array => array_diff_key((array) $row, ['user_id' => 1, 'bank_id' => 1]),
+            fn (\stdClass $row): array => array_diff_key(get_object_vars($row), ['user_id' => 1, 'bank_id' => 1]),
             $rows,
         );
     }

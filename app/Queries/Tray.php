@@ -14,6 +14,7 @@ final class Tray
     /** @return list<array<string, mixed>> in the order it was put there, as far as the person may see it */
     public static function of(User $user): array
     {
+        /** @var list<object{kinds: string, points: string, may_write: bool|null}&\stdClass> $rows */
         $rows = Sql::rows(
             <<<'SQL'
             SELECT questions.id, questions.title, questions.kinds, questions.points, banks.slug AS bank, banks.name AS bank_name,
@@ -26,9 +27,10 @@ final class Tray
             [$user->id, $user->id, $user->id],
         );
 
+        /** @var list<array<string, mixed>> */
         return array_map(
             fn (\stdClass $row): array => [
-                ...(array) $row,
+                ...get_object_vars($row),
                 'kinds' => PostgresArray::read($row->kinds),
                 'points' => (float) $row->points,
                 'may_write' => $row->may_write === true,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Queries;
 
 use App\Models\User;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /** Where a folder or topic is used. */
@@ -20,6 +21,7 @@ final class TreeUses
         $nodes = $tree === 'folders' ? DB::table('folders')->where('bank_id', $bankId) : Topics::of($bankId);
         $path = $nodes->where('id', $id)->value('path') ?? abort(404);
         [$joins, $column] = $tree === 'folders' ? ['placements', 'folder_id'] : ['question_topics', 'topic_id'];
+        /** @var list<object{bank: string, name: string, readable: bool, here: int, below: int}&\stdClass> $rows */
         $rows = DB::select(
             <<<SQL
             SELECT banks.slug AS bank, banks.name, mine.bank_id IS NOT NULL AS readable,
@@ -42,7 +44,7 @@ final class TreeUses
                 : 0;
         $searches = DB::table('saved_searches')
             ->where('bank_id', $bankId)
-            ->where(fn ($query) => $query->where('shared', true)->orWhere('user_id', $person->id))
+            ->where(fn (Builder $query) => $query->where('shared', true)->orWhere('user_id', $person->id))
             ->where('filter', 'like', "%$id%")
             ->count();
 
@@ -51,8 +53,8 @@ final class TreeUses
                 fn (\stdClass $row): array => [
                     'bank' => $row->bank,
                     'name' => $row->name,
-                    'here' => (int) $row->here,
-                    'below' => (int) $row->below,
+                    'here' => $row->here,
+                    'below' => $row->below,
                 ],
                 $readable,
             ),

@@ -121,9 +121,9 @@ final class Facets
 
         return array_map(
             fn (\stdClass $row): array => [
-                'value' => (string) $row->value,
-                'count' => $sampled ? self::about((int) $row->count) : (int) $row->count,
-                ...isset($row->name) ? ['name' => (string) $row->name] : [],
+                'value' => self::text($row->value),
+                'count' => $sampled ? self::about((int) self::text($row->count)) : (int) self::text($row->count),
+                ...isset($row->name) ? ['name' => self::text($row->name)] : [],
             ],
             $rows,
         );
@@ -352,7 +352,7 @@ final class Facets
             ->select(['id', 'path']);
         $below = DB::query()
             ->fromSub($nodes, 'above')
-            ->joinSub($nodes, 'below', fn ($join) => $join->whereRaw('below.path OPERATOR(public.<@) above.path'))
+            ->joinSub($nodes, 'below', fn (JoinClause $join) => $join->whereRaw('below.path OPERATOR(public.<@) above.path'))
             ->select(['above.id AS branch', 'below.id AS twig']);
 
         return array_values(
@@ -365,5 +365,11 @@ final class Facets
                 ->get()
                 ->all(),
         );
+    }
+
+    /** Numbers and words alike. */
+    private static function text(mixed $value): string
+    {
+        return is_scalar($value) ? (string) $value : '';
     }
 }

@@ -40,18 +40,18 @@ final class Nearest
     private static function near(array $banks, array $words): array
     {
         $best = [];
-        foreach (
-            DB::select(
-                <<<'SQL'
-                SELECT DISTINCT given.word, known.word AS near FROM unnest(?::text[]) AS given (word)
-                JOIN bank_words AS known ON known.bank_id = ANY (?::uuid[]) AND length(known.word) BETWEEN length(given.word) - 2
-                    AND length(given.word) + 2 AND levenshtein_less_equal(known.word, given.word, 2) <= 2
-                WHERE NOT EXISTS (SELECT 1 FROM bank_words AS there WHERE there.bank_id = ANY (?::uuid[]) AND there.word = given.word)
-                    ORDER BY given.word, near
-                SQL,
-                [QuestionIndex::array($words), '{'.implode(',', $banks).'}', '{'.implode(',', $banks).'}'],
-            ) as $row
-        ) {
+        /** @var list<object{word: string, near: string}&\stdClass> $pairs */
+        $pairs = DB::select(
+            <<<'SQL'
+            SELECT DISTINCT given.word, known.word AS near FROM unnest(?::text[]) AS given (word)
+            JOIN bank_words AS known ON known.bank_id = ANY (?::uuid[]) AND length(known.word) BETWEEN length(given.word) - 2
+                AND length(given.word) + 2 AND levenshtein_less_equal(known.word, given.word, 2) <= 2
+            WHERE NOT EXISTS (SELECT 1 FROM bank_words AS there WHERE there.bank_id = ANY (?::uuid[]) AND there.word = given.word)
+                ORDER BY given.word, near
+            SQL,
+            [QuestionIndex::array($words), '{'.implode(',', $banks).'}', '{'.implode(',', $banks).'}'],
+        );
+        foreach ($pairs as $row) {
             $slips = EditDistance::between($row->word, $row->near, mb_strlen($row->word) < 6 ? 1 : 2);
             $rank = $slips === null ? null : [$slips, mb_substr($row->word, 0, 1) === mb_substr($row->near, 0, 1) ? 0 : 1, $row->near];
             if ($rank !== null && $rank < ($best[$row->word] ?? [9, 9, ''])) {

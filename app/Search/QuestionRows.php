@@ -12,14 +12,18 @@ use WideQuarry\Content\RichText;
 use WideQuarry\Question\Detail;
 use WideQuarry\Search\Query;
 
-/** Rows of a list with what was found in them marked: in the title, the stem, or where else it stands. */
+/**
+ * Rows of a list with what was found in them marked: in the title, the stem, or where else it stands.
+ *
+ * @phpstan-type FoundRow object{id: string, bank_id: string, title: string, stem: string}&\stdClass
+ */
 final class QuestionRows
 {
     /** Characters around the first mark in a long text. */
     private const AROUND = 28;
 
     /**
-     * @param  list<\stdClass>  $rows
+     * @param  list<FoundRow>  $rows
      * @param  User  $person  whose choice of details says whether places and sources are looked up: lists are read often
      * @return list<\stdClass>
      */
@@ -30,20 +34,20 @@ final class QuestionRows
             ->whereIn('id', array_unique(array_column($rows, 'bank_id')))
             ->get(['id', 'slug', 'name'])
             ->keyBy('id');
-        $ids = array_values(array_filter(array_column($rows, 'id'), is_string(...)));
+        $ids = array_column($rows, 'id');
         $standards = QuestionStandards::of($ids);
         $wanted = $person->details();
         $places = in_array(Detail::Place->value, $wanted, true) ? QuestionPlaces::all($ids, $person) : [];
         $sources = in_array(Detail::Source->value, $wanted, true) ? QuestionPlaces::sources($ids) : [];
         foreach ($rows as $row) {
-            $id = is_string($row->id) ? $row->id : '';
+            $id = $row->id;
             $row->standards = $standards[$id] ?? [];
             $row->places = $places[$id] ?? [];
             $row->source = $sources[$id] ?? '';
-            $row->title_marks = $words->isEmpty() ? [[$row->title, false]] : $words->marks(is_string($row->title) ? $row->title : '');
+            $row->title_marks = $words->isEmpty() ? [[$row->title, false]] : $words->marks($row->title);
             $row->stem_marks = $words->isEmpty()
                 ? [[$row->stem, false]]
-                : self::near($words->marks(is_string($row->stem) ? $row->stem : ''));
+                : self::near($words->marks($row->stem));
             $row->bank = $banks[$row->bank_id]->slug ?? '';
             $row->bank_name = $banks[$row->bank_id]->name ?? '';
             $row->found_in = null;
@@ -52,6 +56,7 @@ final class QuestionRows
                 $elsewhere[$row->id] = $row;
             }
         }
+        /** @var iterable<object{question_id: string, answers: string, rest: string}&\stdClass> $texts */
         $texts =
             $elsewhere === []
                 ? []
@@ -60,7 +65,7 @@ final class QuestionRows
                     ->get(['question_id', 'answers', 'rest']);
         foreach ($texts as $text) {
             foreach (['answers', 'rest'] as $where) {
-                $marks = $words->marks(mb_strcut(is_string($text->{$where}) ? $text->{$where} : '', 0, 20_000));
+                $marks = $words->marks(mb_strcut($where === 'answers' ? $text->answers : $text->rest, 0, 20_000));
                 if (self::first($marks) !== null) {
                     $elsewhere[$text->question_id]->found_in = $where;
                     $elsewhere[$text->question_id]->found_marks = self::near($marks);
@@ -73,12 +78,13 @@ final class QuestionRows
         return $rows;
     }
 
-    /** @param  array<string, \stdClass>  $rows  by question id; those whose own text does not match */
+    /** @param  array<string, FoundRow>  $rows  by question id; those whose own text does not match */
     private static function inStimuli(array $rows, Query $words): void
     {
         if ($rows === []) {
             return;
         }
+        /** @var iterable<object{question_id: string, title: string, body: string}&\stdClass> $stimuli */
         $stimuli = DB::table('question_stimuli')
             ->join('stimuli', 'stimuli.id', '=', 'stimulus_id')
             ->whereIn('question_id', array_keys($rows))

@@ -8,7 +8,11 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Json\Malformed;
 
-/** Pages of the questions that meet a filter, by keyset: the next page begins after the last row, whatever was added meanwhile. */
+/**
+ * Pages of the questions that meet a filter, by keyset: the next page begins after the last row, whatever was added meanwhile.
+ *
+ * @phpstan-import-type FoundRow from QuestionRows
+ */
 final class QuestionSearch
 {
     public const PAGE = 60;
@@ -43,7 +47,7 @@ final class QuestionSearch
      * By relevance, questions with all the words in their titles come first. Among them and among the others, the most relevant come
      * first (ts_rank); or, when many questions have the words, those changed last: ranking them all would take longer than anybody waits.
      *
-     * @return array{list<\stdClass>, string|null} rows, and the cursor of the next page
+     * @return array{list<FoundRow>, string|null} rows, and the cursor of the next page
      *
      * @throws Malformed
      */
@@ -51,6 +55,7 @@ final class QuestionSearch
     {
         $from = $cursor === null ? null : Cursor::read($cursor);
         $isBroad = $from === null ? $this->breadth->of($filter) : $from->isBroad;
+        /** @var list<FoundRow> $rows */
         $rows = [];
         foreach ($filter->sort === 'best' ? [true, false] : [null] as $inTitle) {
             if ($inTitle === true && $from?->inTitle === false) {
@@ -58,7 +63,9 @@ final class QuestionSearch
             }
             $query = $this->matching($scope, $filter, $isBroad, $inTitle)->select(self::COLUMNS);
             Order::of($filter, $isBroad)->on($query, $from?->inTitle === $inTitle ? $from : null);
-            foreach ($query->limit(self::PAGE + 1 - count($rows))->get() as $row) {
+            /** @var \Illuminate\Support\Collection<int, FoundRow> $some */
+            $some = $query->limit(self::PAGE + 1 - count($rows))->get();
+            foreach ($some as $row) {
                 $row->in_title = $inTitle; // the last of a page may have it, and the one after it not
                 $rows[] = $row;
             }

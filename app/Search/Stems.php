@@ -31,12 +31,12 @@ final class Stems
         $unknown = array_values(array_filter($words, fn (string $word): bool => ! isset(self::$stems[$word])));
         if ($unknown !== []) {
             self::$stems = count(self::$stems) > self::KEPT ? [] : self::$stems;
-            foreach (
-                DB::select("SELECT word, (ts_lexize('english_stem', word))[1] AS stem FROM unnest(?::text[]) AS word", [
-                    QuestionIndex::array($unknown),
-                ]) as $row
-            ) {
-                self::$stems[$row->word] = is_string($row->stem) ? $row->stem : '';
+            /** @var list<object{word: string, stem: string|null}&\stdClass> $rows */
+            $rows = DB::select("SELECT word, (ts_lexize('english_stem', word))[1] AS stem FROM unnest(?::text[]) AS word", [
+                QuestionIndex::array($unknown),
+            ]);
+            foreach ($rows as $row) {
+                self::$stems[$row->word] = $row->stem ?? '';
             }
         }
 

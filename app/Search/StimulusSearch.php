@@ -120,7 +120,8 @@ final class StimulusSearch
         if (
             ! is_array($read) ||
             ! is_string($read[0] ?? null) ||
-            preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', is_string($read[1] ?? null) ? $read[1] : '') !== 1
+            ! is_string($read[1] ?? null) ||
+            preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $read[1]) !== 1
         ) {
             throw Malformed::outOfRange('/cursor', Message::of('app.search.cursor-earlier-page'), $cursor);
         }

@@ -104,6 +104,7 @@ final readonly class MediaStore
      */
     public static function clashes(array $questions, string $bankId): array
     {
+        /** @var list<object{bank_id: string, id: string, name: string}&\stdClass> $taken */
         $taken = DB::select(
             <<<'SQL'
             SELECT mine.bank_id, mine.id, mine.name FROM media AS mine
@@ -118,11 +119,12 @@ final readonly class MediaStore
         }
         $names = [];
         foreach ($taken as $medium) {
-            $names["$medium->bank_id\t$medium->id"] = (string) $medium->name;
+            $names["$medium->bank_id\t$medium->id"] = $medium->name;
         }
-        $homes = DB::table('questions')->whereIn('id', $questions)->where('bank_id', '<>', $bankId)->pluck('bank_id', 'id');
+        /** @var array<string, string> $homes */
+        $homes = DB::table('questions')->whereIn('id', $questions)->where('bank_id', '<>', $bankId)->pluck('bank_id', 'id')->all();
         $clashes = [];
-        foreach (self::named(array_values(array_map(strval(...), $homes->keys()->all()))) as $question => $media) {
+        foreach (self::named(array_map(strval(...), array_keys($homes))) as $question => $media) {
             $found = array_intersect_key($names, array_flip(array_map(fn (string $id): string => "$homes[$question]\t$id", $media)));
             if ($found !== []) {
                 $clashes[$question] = min($found);
@@ -142,16 +144,16 @@ final readonly class MediaStore
     {
         $media = [];
         $holds = "(content::text LIKE '%data-media%' OR content::text LIKE '%data-captions%' OR content::text LIKE '%\"media\"%')";
-        foreach (
-            DB::table('revisions')
-                ->whereIn('question_id', $questions)
-                ->whereRaw($holds)
-                ->select(['question_id', 'content'])
-                ->cursor() as $revision
-        ) {
-            $id = (string) $revision->question_id;
+        /** @var iterable<object{question_id: string, content: string}&\stdClass> $revisions */
+        $revisions = DB::table('revisions')
+            ->whereIn('question_id', $questions)
+            ->whereRaw($holds)
+            ->select(['question_id', 'content'])
+            ->cursor();
+        foreach ($revisions as $revision) {
+            $id = $revision->question_id;
             $media[$id] = array_values(
-                array_unique([...$media[$id] ?? [], ...QuestionMedia::in(Json::decode((string) $revision->content))]),
+                array_unique([...$media[$id] ?? [], ...QuestionMedia::in(Json::decode($revision->content))]),
             );
         }
 

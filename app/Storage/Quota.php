@@ -21,10 +21,10 @@ final class Quota
     public static function allowUpload(User $person, int $bytes): void
     {
         $limit = config()->integer('app.quota.person_mb') * 1_000_000;
-        $used = (int) DB::table('intake_files')
+        $used = self::whole(DB::table('intake_files')
             ->join('intakes', 'intakes.id', '=', 'intake_id')
             ->where('user_id', $person->id)
-            ->sum('bytes');
+            ->sum('bytes'));
         if ($used + $bytes > $limit) {
             throw Refused::because(
                 'quota.person',
@@ -37,10 +37,10 @@ final class Quota
     /** @throws Refused when the pictures and recordings of an import do not fit into a bank */
     public static function allowMedia(string $bankId, string $intakeId): void
     {
-        $new = (int) DB::scalar(
+        $new = self::whole(DB::scalar(
             "SELECT coalesce(sum((value->>'bytes')::bigint), 0) FROM staged_things WHERE intake_id = ? AND type = 'medium'",
             [$intakeId],
-        );
+        ));
         self::allowBytes($bankId, $new, '/bank');
     }
 
@@ -48,7 +48,7 @@ final class Quota
     public static function allowBytes(string $bankId, int $new, string $path = '/file'): void
     {
         $limit = config()->integer('app.quota.bank_mb') * 1_000_000;
-        if ($new > 0 && (int) DB::table('media')->where('bank_id', $bankId)->sum('bytes') + $new > $limit) {
+        if ($new > 0 && self::whole(DB::table('media')->where('bank_id', $bankId)->sum('bytes')) + $new > $limit) {
             throw Refused::because(
                 'quota.bank',
                 Message::of('app.storage.pictures-recordings-bank-would', ['limit' => intdiv($limit, 1_000_000)]),
@@ -67,5 +67,11 @@ final class Quota
                 Message::of('app.storage.you-unsaved-drafts-save', ['autosaves' => self::AUTOSAVES]),
             );
         }
+    }
+
+    /** A sum as PostgreSQL gives it: a text, since it may be larger than any integer. */
+    private static function whole(mixed $sum): int
+    {
+        return is_numeric($sum) ? (int) $sum : 0;
     }
 }

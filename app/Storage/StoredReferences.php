@@ -31,7 +31,9 @@ final class StoredReferences
     {
         $named = [];
         foreach (self::QUERIES[$folder] as $query) {
-            foreach (DB::select("SELECT DISTINCT named.sha256 FROM ($query) AS named (sha256) WHERE named.sha256 IS NOT NULL") as $row) {
+            /** @var list<object{sha256: string}&\stdClass> $rows */
+            $rows = DB::select("SELECT DISTINCT named.sha256 FROM ($query) AS named (sha256) WHERE named.sha256 IS NOT NULL");
+            foreach ($rows as $row) {
                 $named[$row->sha256] = true;
             }
         }

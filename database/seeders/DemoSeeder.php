@@ -17,6 +17,7 @@ use App\Models\User;
 use App\Queries\AssessmentEntries;
 use App\Queries\Assessments;
 use App\Queries\Folders;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
@@ -250,7 +251,7 @@ final class DemoSeeder extends Seeder
             foreach (self::ASSESSMENTS as $title => [$home, $instructions, $sections]) {
                 $save->create(
                     $this->assessment($title, $instructions, $sections),
-                    (string) DB::table('banks')->where('slug', $home)->value('id'),
+                    Bank::query()->where('slug', $home)->firstOrFail()->id,
                     $people['orla'],
                 );
             }
@@ -356,7 +357,7 @@ final class DemoSeeder extends Seeder
                     ->join('banks', 'banks.id', '=', 'questions.bank_id')
                     ->join('question_topics', 'question_topics.question_id', '=', 'questions.id')
                     ->join('topics', 'topics.id', '=', 'question_topics.topic_id')
-                    ->join('topics AS root', fn ($join) => $join->whereRaw('topics.path <@ root.path'))
+                    ->join('topics AS root', fn (JoinClause $join) => $join->whereRaw('topics.path <@ root.path'))
                     ->where('banks.slug', $bank)
                     ->where('root.title', $topic)
                     ->where('questions.status', 'approved')

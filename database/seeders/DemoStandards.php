@@ -50,8 +50,7 @@ final readonly class DemoStandards
             ->get(['id', 'title', 'record'])
             ->all();
         foreach ($questions as $question) {
-            $record = Json::decode($question->record);
-            assert($record instanceof \stdClass);
+            $record = Json::object($question->record);
             $before = Record::read($record, '');
             $record->standards = array_map(function (string $code) use ($statements): \stdClass {
                 $statement = $statements[ltrim($code, '~')];

@@ -191,9 +191,15 @@ final class LargeBankSeeder extends Seeder
         });
     }
 
+    /** @param  array<int, string>  $words  numbered from 0 */
+    private static function pick(array $words): string
+    {
+        return $words[mt_rand(0, count($words) - 1)];
+    }
+
     private function question(int $i, \stdClass $pattern): Question
     {
-        $pick = fn (array $words): string => $words[mt_rand(0, count($words) - 1)];
+        $pick = self::pick(...);
         [$rock, $place, $about] = [$pick(self::ROCKS), $pick(self::PLACES), $pick(self::ABOUT)];
         $json = Json::copy($pattern);
         assert($json instanceof \stdClass && is_string($json->body));

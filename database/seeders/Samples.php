@@ -36,7 +36,10 @@ final class Samples
         $found = self::of($topics);
         $by = [];
         foreach ($found->questions as $question) {
-            $by[(string) ($question->record->topics[0][0] ?? '')][] = (string) $question->id;
+            /** @var object{id: string, record: \stdClass}&\stdClass $question */
+            /** @var list<list<string>> $paths */
+            $paths = $question->record->topics ?? [];
+            $by[$paths[0][0] ?? ''][] = $question->id;
         }
         $test = Assessment::fresh(Ids::of('sample test', $title), $title);
         $test->language = 'en-GB';
@@ -64,7 +67,7 @@ final class Samples
                 ],
             ];
         }
-        $found->assessments = [Json::decode(Json::encode($test))];
+        $found->assessments = [Json::object(Json::encode($test))];
 
         return $found;
     }
@@ -87,8 +90,7 @@ final class Samples
             'parts' => [['id' => 'p1', ...self::part($kind, $more)]],
             'record' => ['topics' => [[$topic]], 'difficulty' => ($i % 4) + 1, 'status' => 'draft', 'tags' => ['sample']],
         ];
-        $json = Json::decode(Json::encode($json));
-        assert($json instanceof \stdClass);
+        $json = Json::object(Json::encode($json));
 
         return $json;
     }

@@ -6,7 +6,7 @@ declare(strict_types=1);
 // same rows changed and logged by SQL in one go, without judging any of them.
 
 use App\Actions\Bulk\BeginOperation;
-use App\Actions\Bulk\BulkOperation;
+use App\Actions\Bulk\StoredOperation;
 use App\Actions\Bulk\RunOperation;
 use App\Models\Bank;
 use App\Models\User;
@@ -109,7 +109,7 @@ foreach (
     ] as [$name, $some, $change]
 ) {
     [$there, $act] = timed(fn (): string => act($bank, $some, $change, $person));
-    $changed = BulkOperation::find($act)->changed;
+    $changed = StoredOperation::find($act)->changed;
     [$back] = timed(fn (): string => undo($act, $person));
     $limit = count($some) === RECORDS ? SECONDS : SECONDS * 2;
     $good = $there <= $limit && $back <= $limit * 1.2;

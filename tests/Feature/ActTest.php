@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Actions\Bulk\BulkOperation;
 use App\Actions\Bulk\ChangeChunk;
+use App\Actions\Bulk\StoredOperation;
 use App\Jobs\ChangeMany;
 use App\Models\Bank;
 use Illuminate\Support\Facades\DB;
@@ -166,7 +167,7 @@ it('goes on where a worker was killed, and does nothing twice', function (): voi
         ]);
     app()->call([new ChangeMany($done['act']), 'handle']);
 
-    $act = BulkOperation::find($done['act']);
+    $act = StoredOperation::find($done['act']);
     expect([$act->state, $act->done, $act->changed])
         ->toBe(['done', ChangeChunk::SIZE + 31, ChangeChunk::SIZE + 31])
         ->and(DB::table('changes')->where('operation_id', $done['act'])->count())
@@ -455,7 +456,7 @@ it('copies no copies when it goes on after a kill', function (): void {
         ->update(['created_at' => '2026-03-01']);
     app()->call([new ChangeMany($act), 'handle']);
 
-    expect(BulkOperation::find($act)->changed)
+    expect(StoredOperation::find($act)->changed)
         ->toBe(1)
         ->and(DB::table('questions')->count())
         ->toBe(4);

@@ -25,7 +25,30 @@ final class HandOver
         if ($from->id === $to->id || $to->disabled_at !== null) {
             throw Refused::because('hand_over.to', Message::of('app.actions.accounts.choose-another-person-can'), '/to');
         }
-        $banks = DB::transaction(function () use ($from, $to): array {
+        $banks = self::granted($from, $to);
+        SecurityLog::write('hand_over', $by, ['from' => $from->email, 'to' => $to->email, 'banks' => array_column($banks, 'slug')]);
+        foreach ($banks as $bank) {
+            Notify::tell(
+                $to,
+                'hand_over',
+                Message::of('app.actions.accounts.handed-bank-over-you', [
+                    'name' => $by->name,
+                    'bank' => $bank->name,
+                    'before' => $from->name,
+                ]),
+                $words,
+                "/banks/$bank->slug",
+            );
+        }
+
+        return count($banks);
+    }
+
+    /** @return list<object{id: string, slug: string, name: string}&\stdClass> the banks that the other manages now */
+    private static function granted(User $from, User $to): array
+    {
+        /** @var list<object{id: string, slug: string, name: string}&\stdClass> */
+        return DB::transaction(function () use ($from, $to): array {
             $banks = DB::table('bank_grants')
                 ->join('banks', 'banks.id', '=', 'bank_id')
                 ->where('user_id', $from->id)
@@ -43,21 +66,5 @@ final class HandOver
 
             return $banks;
         });
-        SecurityLog::write('hand_over', $by, ['from' => $from->email, 'to' => $to->email, 'banks' => array_column($banks, 'slug')]);
-        foreach ($banks as $bank) {
-            Notify::tell(
-                $to,
-                'hand_over',
-                Message::of('app.actions.accounts.handed-bank-over-you', [
-                    'name' => $by->name,
-                    'bank' => $bank->name,
-                    'before' => $from->name,
-                ]),
-                $words,
-                "/banks/$bank->slug",
-            );
-        }
-
-        return count($banks);
     }
 }

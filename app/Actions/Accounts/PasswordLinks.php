@@ -55,6 +55,7 @@ final readonly class PasswordLinks
     /** Refused when the link is used or too old, or the password weak. */
     public function use(string $secret, string $password): User
     {
+        /** @var User */
         return DB::transaction(function () use ($secret, $password): User {
             $hash = hash('sha256', $secret);
             $link = DB::table('password_links')->where('hash', $hash)->where('expires_at', '>', now())->lockForUpdate()->first();

@@ -55,6 +55,7 @@ final readonly class SignIn
     /** A hash that no password has, as costly as a real one. */
     private static function nobody(): string
     {
+        /** @var string */
         return Cache::rememberForever('sign-in.nobody', fn (): string => Hash::make(bin2hex(random_bytes(16))));
     }
 }

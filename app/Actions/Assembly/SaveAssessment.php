@@ -43,6 +43,7 @@ final readonly class SaveAssessment
             throw Refused::because('assessment.exists', Message::of('app.actions.assembly.assessment-identifier-exists-already'), '/id');
         }
 
+        /** @var Assessment */
         return DB::transaction(function () use ($document, $bankId, $person): Assessment {
             $assessment = Assessment::query()->create([
                 'id' => $document->id,
@@ -84,6 +85,7 @@ final readonly class SaveAssessment
             throw Refused::because('assessment.other_id', Message::of('app.actions.assembly.identifier-not-assessment-address'), '/id');
         }
 
+        /** @var bool */
         return DB::transaction(function () use ($assessment, $document, $base, $person, $broughtBack, $state): bool {
             KeptRevisions::begin($assessment);
             $stored = Assessment::query()
@@ -140,6 +142,7 @@ final readonly class SaveAssessment
     /** @return array<string, int> stimulus that a revision of a question shows → its newest revision */
     private static function stimuli(string $question, int $revision): array
     {
+        /** @var list<object{id: string, revision: int}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT stimuli.id, stimuli.revision FROM revisions CROSS

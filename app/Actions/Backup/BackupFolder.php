@@ -47,12 +47,19 @@ final readonly class BackupFolder
             );
     }
 
+    /** @return list<string> the names of the stored files that a backup has */
+    public static function files(\stdClass $manifest): array
+    {
+        return is_array($manifest->files ?? null) ? array_values(array_filter($manifest->files, is_string(...))) : [];
+    }
+
     /** @return list<string> what is missing or has other bytes than it should */
     public function problems(): array
     {
         $manifest = $this->manifest();
-        $problems = @hash_file('sha256', $this->dump()) === $manifest->database->sha256 ? [] : ['database.dump'];
-        foreach ($manifest->files as $name) {
+        $database = $manifest->database instanceof \stdClass ? $manifest->database->sha256 ?? null : null;
+        $problems = @hash_file('sha256', $this->dump()) === $database ? [] : ['database.dump'];
+        foreach (self::files($manifest) as $name) {
             if (@hash_file('sha256', $this->file($name)) !== basename($name)) {
                 $problems[] = $name;
             }

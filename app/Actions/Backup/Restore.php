@@ -39,7 +39,8 @@ final readonly class Restore
                 Message::of('app.actions.backup.backup-not-complete', ['list' => implode(', ', array_slice($problems, 0, 10))]),
             );
         }
-        foreach ($manifest->files as $name) {
+        $files = BackupFolder::files($manifest);
+        foreach ($files as $name) {
             (new StoredFiles(dirname($name) === 'media' ? 'media' : 'files'))->putFile($folder->file($name));
         }
         $this->tools->restore($folder->dump());
@@ -48,8 +49,8 @@ final readonly class Restore
         $this->key("$path/key");
 
         return [
-            'at' => $manifest->at,
-            'files' => count($manifest->files),
+            'at' => is_string($manifest->at) ? $manifest->at : '',
+            'files' => count($files),
             'people' => DB::table('users')->count(),
             'questions' => DB::table('questions')->count(),
         ];

@@ -171,6 +171,7 @@ final readonly class BeginOperation
     public function merge(Bank $bank, string $tree, string $from, string $into, User $person): string
     {
         $nodes = $tree === 'folders' ? DB::table('folders')->where('bank_id', $bank->id) : Topics::of($bank->id);
+        /** @var \Illuminate\Support\Collection<string, string> $paths */
         $paths = $nodes->whereIn('id', [$from, $into])->pluck('path', 'id');
         if ($from === $into || count($paths) < 2) {
             if ($from === $into) {
@@ -188,7 +189,7 @@ final readonly class BeginOperation
             $person,
             [
                 'bank_id' => $bank->id,
-                'total' => self::below($tree, is_string($paths[$from]) ? $paths[$from] : ''),
+                'total' => self::below($tree, $paths[$from]),
                 'what' => Json::encode(['tree' => $tree, 'from' => $from, 'into' => $into]),
             ],
             $bank->id,
@@ -203,7 +204,7 @@ final readonly class BeginOperation
      */
     public function undo(string $act, User $person, ?array $questions = null): string
     {
-        $done = BulkOperation::find($act);
+        $done = StoredOperation::find($act);
         if (in_array($done->state, ['waiting', 'running'], true)) {
             throw Refused::because('act.running', Message::of('app.actions.bulk.still-goes-stop-first'));
         }
@@ -220,14 +221,14 @@ final readonly class BeginOperation
                 'undo',
                 $person,
                 [
-                    'bank_id' => $done->bank_id,
+                    'bank_id' => $done->bankId,
                     'total' => $total,
                     'undoes' => $questions === null ? $act : null,
                     'what' => Json::encode($questions === null ? ['undoes' => $act] : ['undoes' => $act, 'ids' => $questions]),
                 ],
-                $done->bank_id,
+                $done->bankId,
             );
-            $change = $done->what instanceof \stdClass ? $done->what->change ?? null : null;
+            $change = $done->what->change ?? null;
             if ($questions === null && $change instanceof \stdClass) {
                 UndoRubric::of($change, $person);
             }
@@ -280,9 +281,9 @@ final readonly class BeginOperation
                 ->whereNotNull('what')
                 ->update(['state' => 'waiting', 'finished_at' => null]) === 1
         ) {
-            $stored = BulkOperation::find($act);
+            $stored = StoredOperation::find($act);
             WorkLock::again($act);
-            ChangeMany::dispatch($act, $stored->user_id, $stored->total > self::LARGE);
+            ChangeMany::dispatch($act, $stored->userId, $stored->total > self::LARGE);
         }
     }
 }

@@ -24,6 +24,7 @@ final readonly class BranchSnapshot
     public static function of(string $tree, string $id): array
     {
         $label = $tree === 'folders' ? 'name' : 'title';
+        /** @var list<object{id: string, parent_id: string|null, name: string, position: int}&\stdClass> $rows */
         $rows = DB::select(
             <<<SQL
                 SELECT node.id, node.parent_id, node.$label AS name, node.position FROM $tree AS node
@@ -34,12 +35,12 @@ final readonly class BranchSnapshot
 
         return array_map(
             fn (\stdClass $row): array => [
-                'id' => (string) $row->id,
-                'parent' => $row->parent_id === null ? null : (string) $row->parent_id,
-                'name' => (string) $row->name,
-                'position' => (int) $row->position,
+                'id' => $row->id,
+                'parent' => $row->parent_id,
+                'name' => $row->name,
+                'position' => $row->position,
             ],
-            array_values($rows),
+            $rows,
         );
     }
 

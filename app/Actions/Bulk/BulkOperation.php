@@ -7,7 +7,6 @@ namespace App\Actions\Bulk;
 use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
-use WideQuarry\Json\Json;
 
 /** One thing that somebody does to one question or many, as it is stored. */
 final class BulkOperation
@@ -28,15 +27,6 @@ final class BulkOperation
         DB::table('bulk_operations')->insert(['id' => $id, 'user_id' => $person->id, 'kind' => $kind, ...$more]);
 
         return $id;
-    }
-
-    /** @return \stdClass the columns, what decoded */
-    public static function find(string $id): \stdClass
-    {
-        $act = DB::table('bulk_operations')->where('id', $id)->first() ?? abort(404);
-        $act->what = is_string($act->what) ? Json::decode($act->what) : null;
-
-        return $act;
     }
 
     public static function ended(string $id, string $state): void

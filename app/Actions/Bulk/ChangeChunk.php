@@ -40,6 +40,7 @@ final class ChangeChunk
         User $person,
         bool $counts = true,
     ): array {
+        /** @var array{changed: int, left: list<array{id: string, title: string, why: string}>} */
         return DB::transaction(function () use ($act, $ids, $bankId, $needs, $change, $person, $counts): array {
             $left = [];
             $changed = [];

@@ -22,6 +22,8 @@ use WideQuarry\Question\Question;
 /**
  * Copies questions into a bank: as drafts with identifiers of their own, the newest revision of each, with their media, topics and
  * stimuli.
+ *
+ * @phpstan-type OriginalRow object{id: string, bank_id: string, record: string, content: string}&\stdClass
  */
 final class CopyChunk
 {
@@ -38,6 +40,7 @@ final class CopyChunk
     {
         DB::transaction(function () use ($act, $ids, $bankId, $folders, $person, $carry): void {
             $list = '{'.implode(',', $ids).'}';
+            /** @var list<OriginalRow> $rows */
             $rows = DB::select(
                 <<<'SQL'
                     SELECT questions.id, questions.bank_id, record, content FROM questions
@@ -87,7 +90,7 @@ final class CopyChunk
     }
 
     /**
-     * @param  list<\stdClass>  $rows
+     * @param  list<OriginalRow>  $rows
      * @return array<string, string> original → copy
      */
     private function insert(array $rows, string $bankId, User $person, ?CarryOver $carry): array
@@ -128,6 +131,7 @@ final class CopyChunk
         return $new;
     }
 
+    /** @param  OriginalRow  $row */
     private static function copy(\stdClass $row, string $id, ?CarryOver $carry): \stdClass
     {
         $json = Json::decode($row->content);
@@ -138,7 +142,7 @@ final class CopyChunk
     }
 
     /**
-     * @param  list<\stdClass>  $rows
+     * @param  list<OriginalRow>  $rows
      * @param  array<string, string>  $new  original → copy
      * @param  list<list<string>>|null  $folders
      */

@@ -6,6 +6,7 @@ namespace App\Actions\Bulk;
 
 use App\Actions\ArrangeTree;
 use App\Models\User;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
 use WideQuarry\Bulk\BulkChange;
 use WideQuarry\Bulk\QuestionState;
@@ -15,6 +16,8 @@ use WideQuarry\Json\Json;
  * Makes one folder or topic of two: what lies in the first lies in the second, branches of the same name become one all the way down,
  * and the first is gone. Or takes one away with all below it, where there is no second. What questions lose or get is logged, so that
  * it can be undone. Begun again after a kill it goes on with whatever is still there.
+ *
+ * @phpstan-type Node object{id: string, path: string}&\stdClass
  */
 final readonly class MergeNodes
 {
@@ -23,15 +26,13 @@ final readonly class MergeNodes
     }
 
     /** @param  callable(): bool  $goesOn */
-    public function handle(\stdClass $act, User $person, callable $goesOn): void
+    public function handle(StoredOperation $act, User $person, callable $goesOn): void
     {
-        $tree = $act->what->tree;
-        $from = DB::table($tree)
-            ->where('id', $act->what->from)
-            ->first(['id', 'path']);
+        $tree = $act->tree();
+        $from = self::node($tree, $act->text('from'));
         if ($from !== null && ! isset($act->what->branch)) {
             // a retry after a crash already has the snapshot
-            $act->what->branch = BranchSnapshot::of($tree, (string) $from->id);
+            $act->what->branch = BranchSnapshot::of($tree, $from->id);
             DB::table('bulk_operations')
                 ->where('id', $act->id)
                 ->update(['what' => Json::encode($act->what)]);
@@ -45,46 +46,51 @@ final readonly class MergeNodes
         );
     }
 
-    /** @param  callable(): bool  $goesOn */
-    private function all(\stdClass $act, ?\stdClass $from, User $person, callable $goesOn): void
+    /**
+     * @param  Node|null  $from
+     * @param  callable(): bool  $goesOn
+     */
+    private function all(StoredOperation $act, ?\stdClass $from, User $person, callable $goesOn): void
     {
-        $tree = $act->what->tree;
-        if ($from !== null && $act->what->into === null) {
-            foreach (
-                DB::table($tree)
-                    ->whereRaw('path <@ ?::ltree', [$from->path])
-                    ->orderByRaw('nlevel(path) DESC')
-                    ->pluck('id') as $node
-            ) {
-                $this->empty($act, $tree, (string) $node, null, $person, $goesOn);
+        $tree = $act->tree();
+        if ($from !== null && $act->text('into') === null) {
+            $below = DB::table($tree)
+                ->whereRaw('path <@ ?::ltree', [$from->path])
+                ->orderByRaw('nlevel(path) DESC')
+                ->pluck('id')
+                ->all();
+            foreach (array_filter($below, is_string(...)) as $node) {
+                $this->empty($act, $tree, $node, null, $person, $goesOn);
             }
             if ($goesOn()) {
-                $this->arrange->remove($tree, $act->bank_id, (string) $from->id);
+                $this->arrange->remove($tree, $act->bank(), $from->id);
             }
 
             return;
         }
-        $into = DB::table($tree)
-            ->where('id', $act->what->into)
-            ->first(['id', 'path']);
+        $into = self::node($tree, $act->text('into'));
         if ($from !== null && $into !== null) {
-            $this->merge($act, $tree, (string) $from->id, (string) $into->id, $person, $goesOn);
+            $this->merge($act, $tree, $from->id, $into->id, $person, $goesOn);
         }
     }
 
     /** @param  callable(): bool  $goesOn */
-    private function merge(\stdClass $act, string $tree, string $from, string $into, User $person, callable $goesOn): void
+    private function merge(StoredOperation $act, string $tree, string $from, string $into, User $person, callable $goesOn): void
     {
         $label = $tree === 'folders' ? 'name' : 'title';
+        /** @var \Illuminate\Support\Collection<int, object{id: string, twin: string|null}&\stdClass> $twins */
         $twins = DB::table("$tree AS mine")
-            ->leftJoin("$tree AS theirs", fn ($join) => $join->on("theirs.$label", "mine.$label")->where('theirs.parent_id', $into))
+            ->leftJoin(
+                "$tree AS theirs",
+                fn (JoinClause $join) => $join->on("theirs.$label", "mine.$label")->where('theirs.parent_id', $into),
+            )
             ->where('mine.parent_id', $from)
             ->get(['mine.id', 'theirs.id AS twin']);
         foreach ($twins as $child) {
             if ($child->twin === null) {
-                $this->arrange->move($tree, $act->bank_id, (string) $child->id, $into);
+                $this->arrange->move($tree, $act->bank(), $child->id, $into);
             } else {
-                $this->merge($act, $tree, (string) $child->id, (string) $child->twin, $person, $goesOn);
+                $this->merge($act, $tree, $child->id, $child->twin, $person, $goesOn);
             }
         }
         $this->empty($act, $tree, $from, $into, $person, $goesOn);
@@ -100,7 +106,7 @@ final readonly class MergeNodes
                 [$into, $from],
             );
         }
-        $this->arrange->remove($tree, $act->bank_id, $from);
+        $this->arrange->remove($tree, $act->bank(), $from);
     }
 
     /**
@@ -108,7 +114,7 @@ final readonly class MergeNodes
      *
      * @param  callable(): bool  $goesOn
      */
-    private function empty(\stdClass $act, string $tree, string $from, ?string $into, User $person, callable $goesOn): void
+    private function empty(StoredOperation $act, string $tree, string $from, ?string $into, User $person, callable $goesOn): void
     {
         [$joins, $column] = $tree === 'folders' ? ['placements', 'folder_id'] : ['question_topics', 'topic_id'];
         $change = BulkChange::read(
@@ -127,7 +133,7 @@ final readonly class MergeNodes
             $this->chunk->handle(
                 $act->id,
                 $some,
-                $act->bank_id,
+                $act->bank(),
                 FieldsNeeded::ofPlaces(),
                 fn (\stdClass $row, QuestionState $now): QuestionState => $now->after(
                     $now->record,
@@ -142,10 +148,21 @@ final readonly class MergeNodes
         }
     }
 
+    /**
+     * @param  'folders'|'topics'  $tree
+     * @return Node|null
+     */
+    private static function node(string $tree, ?string $id): ?\stdClass
+    {
+        /** @var Node|null */
+        return DB::table($tree)->where('id', $id)->first(['id', 'path']);
+    }
+
     /** @return list<string> names from the root */
     private function path(string $tree, string $id): array
     {
         $label = $tree === 'folders' ? 'name' : 'title';
+        /** @var list<object{name: string}&\stdClass> $names */
         $names = DB::select(
             <<<SQL
                 SELECT above.$label AS name FROM $tree AS node JOIN $tree AS above ON node.path <@ above.path WHERE node.id = ?
@@ -154,6 +171,6 @@ final readonly class MergeNodes
             [$id],
         );
 
-        return array_values(array_map(fn (\stdClass $row): string => $row->name, $names));
+        return array_column($names, 'name');
     }
 }

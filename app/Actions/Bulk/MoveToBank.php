@@ -13,6 +13,8 @@ use WideQuarry\Bulk\QuestionState;
 /**
  * Gives questions another home. Their media come along (a bank's content refers to its own media only), their topics are looked up by their
  * titles in the tree of the new bank, and the folders of the old one let them go.
+ *
+ * @phpstan-import-type QuestionRow from ReadStates
  */
 final class MoveToBank
 {
@@ -21,8 +23,8 @@ final class MoveToBank
     }
 
     /**
-     * @param  array<string, \stdClass>  $rows  by id, with bank_id and home: the bank they go to, the one of the act when missing
-     * @param  list<array{\stdClass, QuestionState, QuestionState}>  $changes
+     * @param  array<string, QuestionRow>  $rows  by id, with bank_id and home: the bank they go to, the one of the act when missing
+     * @param  list<array{QuestionRow, QuestionState, QuestionState}>  $changes
      * @return list<array{question: string, field: string, before: mixed, after: mixed}> for the log
      */
     public function handle(array $rows, string $bankId, array $changes): array
@@ -30,8 +32,9 @@ final class MoveToBank
         $log = $byBanks = $topics = [];
         foreach ($changes as [$row, , $after]) {
             if (isset($rows[$row->id])) {
-                $byBanks[$row->bank_id.' '.($row->home ?? $bankId)][] = $row->id;
-                $topics[$row->home ?? $bankId][$row->id] = $after->topics;
+                $to = is_string($row->home ?? null) ? $row->home : $bankId;
+                $byBanks["$row->bank_id $to"][] = $row->id;
+                $topics[$to][$row->id] = $after->topics;
             }
         }
         foreach ($byBanks as $banks => $ids) {

@@ -45,7 +45,6 @@ final readonly class PreviewOperation
         $changes = 0;
         $sample = $left = [];
         foreach (ReadStates::of($ids, $bank->id, FieldsNeeded::of($change), $person, lock: false) as [$row, $now]) {
-            assert(is_string($row->id) && is_string($row->title));
             try {
                 $after = $change->apply($now, $this->kinds);
             } catch (QuestionSkipped|Malformed $problem) {

@@ -13,13 +13,18 @@ use WideQuarry\Bulk\QuestionFacts;
 use WideQuarry\Bulk\QuestionState;
 use WideQuarry\Json\Json;
 
-/** Reads how some questions stand; those that may be changed stay locked to the end of the transaction. */
+/**
+ * Reads how some questions stand; those that may be changed stay locked to the end of the transaction.
+ *
+ * @phpstan-type QuestionRow object{id: string, title: string, bank_id: string, revision: int, approved_revision: int|null, record: string,
+ *     is_complete: bool, specimens_failing: int, uses: int, binned_at: string|null, updated_at: string, lends: bool}&\stdClass
+ */
 final class ReadStates
 {
     /**
      * @param  list<string>  $ids
      * @param  string  $bankId  where they are changed; of other banks only what the person may read, unless they are named
-     * @return list<array{\stdClass, QuestionState}> in the order of their ids
+     * @return list<array{QuestionRow, QuestionState}> in the order of their ids
      */
     public static function of(array $ids, string $bankId, FieldsNeeded $needs, User $person, bool $lock = true): array
     {
@@ -31,6 +36,7 @@ final class ReadStates
                     "questions.bank_id IN (SELECT bank_id FROM bank_roles(?) WHERE role <> 'reader')"
                 : '');
         $binned = $needs->binned ? '' : 'AND questions.binned_at IS NULL';
+        /** @var list<QuestionRow> $rows */
         $rows = DB::select(
             <<<SQL
             SELECT questions.id, questions.title, questions.bank_id, questions.revision, questions.approved_revision,
@@ -54,8 +60,7 @@ final class ReadStates
             : collect();
         $standing = [];
         foreach ($rows as $row) {
-            $record = Json::decode($row->record);
-            assert($record instanceof \stdClass);
+            $record = Json::object($row->record);
             $home = $row->bank_id === $bankId;
             $facts = new QuestionFacts(
                 $row->is_complete,
@@ -89,6 +94,7 @@ final class ReadStates
      */
     public static function contents(array $ids): array
     {
+        /** @var list<object{id: string, content: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
                 SELECT questions.id, content FROM questions
@@ -98,8 +104,7 @@ final class ReadStates
         );
         $contents = [];
         foreach ($rows as $row) {
-            $json = Json::decode($row->content);
-            assert($json instanceof \stdClass);
+            $json = Json::object($row->content);
             $contents[$row->id] = $json;
         }
 

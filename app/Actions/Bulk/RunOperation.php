@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Actions\Bulk;
 
+use App\Infrastructure\PostgresArray;
 use App\Models\User;
 use App\Queries\CarriedQuestions;
 use App\Queries\Folders;
@@ -15,6 +16,7 @@ use Illuminate\Support\Facades\DB;
 use WideQuarry\Bulk\BulkChange;
 use WideQuarry\Bulk\CarryOver;
 use WideQuarry\Bulk\QuestionState;
+use WideQuarry\Json\Fields;
 use WideQuarry\Json\Json;
 use WideQuarry\Migration\NamePattern;
 use WideQuarry\Migration\Regrouping;
@@ -47,8 +49,8 @@ final readonly class RunOperation
         ) {
             return;
         }
-        $act = BulkOperation::find($id);
-        $person = User::query()->whereKey($act->user_id)->firstOrFail();
+        $act = StoredOperation::find($id);
+        $person = User::query()->whereKey($act->userId)->firstOrFail();
         if (! $this->mayGoOn($act, $person)) {
             BulkOperation::ended($id, 'failed');
 
@@ -64,20 +66,19 @@ final readonly class RunOperation
         BulkOperation::ended($id, 'done');
     }
 
-    private function change(\stdClass $act, User $person): void
+    private function change(StoredOperation $act, User $person): void
     {
-        $change = BulkChange::read($act->what->change);
-        $what = $act->what instanceof \stdClass ? $act->what : new \stdClass;
-        $regroup = ($what->regroup ?? null) instanceof \stdClass ? $what->regroup : null;
-        foreach ($this->chunks($act, $act->what->from ?? $act->bank_id, $person) as $some) {
+        $change = BulkChange::read($act->what->change ?? null);
+        $regroup = ($act->what->regroup ?? null) instanceof \stdClass ? $act->what->regroup : null;
+        foreach ($this->chunks($act, $act->text('from') ?? $act->bank(), $person) as $some) {
             $this->chunk->handle(
                 $act->id,
                 $some,
-                $act->bank_id,
+                $act->bank(),
                 FieldsNeeded::of($change),
                 $regroup === null
                     ? fn (\stdClass $row, QuestionState $now): QuestionState => $change->apply($now, $this->kinds)
-                    : self::regrouped($some, is_string($act->bank_id) ? $act->bank_id : '', $regroup),
+                    : self::regrouped($some, $act->bank(), $regroup),
                 $person,
             );
         }
@@ -113,20 +114,16 @@ final readonly class RunOperation
         };
     }
 
-    private function undo(\stdClass $act, User $person): void
+    private function undo(StoredOperation $act, User $person): void
     {
-        $fields = DB::table('changes')->where('operation_id', $act->what->undoes)->distinct()->pluck('field')->all();
+        $undoes = $act->text('undoes') ?? '';
+        $fields = DB::table('changes')->where('operation_id', $undoes)->distinct()->pluck('field')->all();
         $needs = FieldsNeeded::toRestore(array_values(array_filter($fields, is_string(...))));
         $last = $act->last;
         // acts of one question had no bank once; then it is where that question lives
-        $bank =
-            $act->bank_id ??
-            (string) DB::table('changes')
-                ->join('questions', 'questions.id', '=', 'question_id')
-                ->where('operation_id', $act->what->undoes)
-                ->value('bank_id');
+        $bank = $act->bankId ?? self::bankOf($undoes);
         while ($this->mayGoOn($act, $person) && $this->goesOn($act->id)) {
-            [$ids, $befores] = $this->restoring->next($act->what->undoes, $last, $act->what->ids ?? null);
+            [$ids, $befores] = $this->restoring->next($undoes, $last, $act->ids());
             if ($ids === []) {
                 $this->regrow($act);
 
@@ -137,7 +134,11 @@ final readonly class RunOperation
                 $ids,
                 $bank,
                 $needs,
-                fn (\stdClass $row, QuestionState $now): QuestionState => $this->restoring->apply($row, $now, $befores[$row->id]),
+                fn (\stdClass $row, QuestionState $now): QuestionState => $this->restoring->apply(
+                    $row,
+                    $now,
+                    $befores[is_string($row->id) ? $row->id : ''],
+                ),
                 $person,
             );
             $last = $ids[count($ids) - 1];
@@ -145,25 +146,26 @@ final readonly class RunOperation
     }
 
     /** Takes out what an act made beside questions, and restores the branch after them: they may have recreated part of it. */
-    private function regrow(\stdClass $act): void
+    private function regrow(StoredOperation $act): void
     {
-        $done = Json::decode((string) (DB::table('bulk_operations')->where('id', $act->what->undoes)->value('what') ?? '{}'));
-        if (! $done instanceof \stdClass || isset($act->what->ids)) {
+        $stored = DB::table('bulk_operations')->where('id', $act->text('undoes'))->value('what');
+        $done = is_string($stored) ? Json::decode($stored) : null;
+        if (! $done instanceof \stdClass || $act->ids() !== null) {
             return;
         }
         $this->assessments->takeOut($done);
         if (is_array($done->branch ?? null) && in_array($done->tree ?? '', ['folders', 'topics'], true)) {
-            $this->branch->restore($done->tree, (string) $act->bank_id, $done->branch);
+            $this->branch->restore($done->tree, $act->bank(), $done->branch);
         }
     }
 
     /** Copies; and originals into the bin, where that was asked for and the person may. */
-    private function copy(\stdClass $act, User $person): void
+    private function copy(StoredOperation $act, User $person): void
     {
-        foreach ($this->chunks($act, $act->what->from ?? $act->bank_id, $person) as $some) {
+        foreach ($this->chunks($act, $act->text('from') ?? $act->bank(), $person) as $some) {
             DB::transaction(function () use ($act, $some, $person): void {
-                $this->copy->handle($act->id, $some, $act->bank_id, $act->what->folders, $person);
-                if ($act->what->bin) {
+                $this->copy->handle($act->id, $some, $act->bank(), self::folders($act), $person);
+                if (($act->what->bin ?? false) === true) {
                     $this->binOriginals($act->id, $some, $person);
                 }
             });
@@ -171,9 +173,9 @@ final readonly class RunOperation
     }
 
     /** Takes questions to another bank as copies, or places them there too; their assessments once all questions are there. */
-    private function carry(\stdClass $act, User $person): void
+    private function carry(StoredOperation $act, User $person): void
     {
-        [$id, $bank] = [is_string($act->id) ? $act->id : '', is_string($act->bank_id) ? $act->bank_id : ''];
+        [$id, $bank] = [$act->id, $act->bank()];
         $plan = self::plan($act);
         $carry = $plan->carryOver();
         foreach ($this->chunks($act, $plan->from, $person) as $some) {
@@ -188,9 +190,26 @@ final readonly class RunOperation
         }
     }
 
-    private static function plan(\stdClass $act): CarryPlan
+    /** The bank of the questions that an act changed. */
+    private static function bankOf(string $act): string
     {
-        return CarryPlan::stored($act->what instanceof \stdClass ? $act->what : new \stdClass);
+        $bank = DB::table('changes')
+            ->join('questions', 'questions.id', '=', 'question_id')
+            ->where('operation_id', $act)
+            ->value('bank_id');
+
+        return is_string($bank) ? $bank : '';
+    }
+
+    /** @return list<list<string>>|null where copies lie; null for folders of the names that the originals are in */
+    private static function folders(StoredOperation $act): ?array
+    {
+        return ($act->what->folders ?? null) === null ? null : Folders::read(Fields::of($act->what, '', array_keys((array) $act->what)));
+    }
+
+    private static function plan(StoredOperation $act): CarryPlan
+    {
+        return CarryPlan::stored($act->what);
     }
 
     /** @param  list<string>  $some */
@@ -215,21 +234,21 @@ final readonly class RunOperation
     private function binOriginals(string $act, array $originals, User $person): void
     {
         $bin = BulkChange::read((object) ['bin' => true]);
-        foreach (
-            DB::select(
-                <<<'SQL'
-                    SELECT questions.bank_id, array_to_json(array_agg(questions.id ORDER BY questions.id)) AS ids FROM questions
+        /** @var list<object{bank_id: string, ids: string}&\stdClass> $homes */
+        $homes = DB::select(
+            <<<'SQL'
+                    SELECT questions.bank_id, array_agg(questions.id ORDER BY questions.id) AS ids FROM questions
                         JOIN bank_roles(?) AS mine ON mine.bank_id = questions.bank_id AND mine.role <> 'reader'
                         WHERE questions.id = ANY (?::uuid[])
                             AND questions.id NOT IN (SELECT question_id FROM bulk_skips WHERE operation_id = ?)
                         GROUP BY 1
                     SQL,
-                [$person->id, '{'.implode(',', $originals).'}', $act],
-            ) as $home
-        ) {
+            [$person->id, '{'.implode(',', $originals).'}', $act],
+        );
+        foreach ($homes as $home) {
             $this->chunk->handle(
                 $act,
-                json_decode($home->ids, true, 4, JSON_THROW_ON_ERROR),
+                PostgresArray::read($home->ids),
                 $home->bank_id,
                 FieldsNeeded::of($bin),
                 fn (\stdClass $row, QuestionState $now): QuestionState => $bin->apply($now, $this->kinds),
@@ -244,20 +263,20 @@ final readonly class RunOperation
      *
      * @return \Generator<list<string>>
      */
-    private function chunks(\stdClass $act, string $bankId, User $person): \Generator
+    private function chunks(StoredOperation $act, string $bankId, User $person): \Generator
     {
         // what came after it, such as its own copies, is not meant
         $ids = match (true) {
             $act->kind === 'carry' => array_merge(...array_values($this->carried->of(
                 self::plan($act),
                 $person,
-                is_string($act->created_at) ? $act->created_at : null,
+                $act->createdAt,
             ))),
-            default => $act->what->ids ?? $this->search->ids(
+            default => $act->ids() ?? $this->search->ids(
                 Scope::bank($bankId),
-                QuestionFilter::fromQuery($act->what->filter),
+                QuestionFilter::fromQuery($act->text('filter') ?? ''),
                 $act->last,
-                until: $act->created_at,
+                until: $act->createdAt,
             ),
         };
         sort($ids);
@@ -281,15 +300,15 @@ final readonly class RunOperation
      *
      * @phpstan-impure
      */
-    private function mayGoOn(\stdClass $act, User $person): bool
+    private function mayGoOn(StoredOperation $act, User $person): bool
     {
-        $from = $act->what->from ?? null;
+        $from = $act->text('from');
         $source =
-            is_string($from) && in_array($act->kind, ['change', 'copy', 'carry'], true) && $from !== $act->bank_id
+            $from !== null && in_array($act->kind, ['change', 'copy', 'carry'], true) && $from !== $act->bankId
                 ? $person->roleIn($from)
                 : Role::Reader;
 
-        return $source !== null && ($act->bank_id === null || $person->canEdit($act->bank_id));
+        return $source !== null && ($act->bankId === null || $person->canEdit($act->bankId));
     }
 
     private function goesOn(string $id): bool

@@ -27,6 +27,7 @@ final readonly class StatesBefore
     public function next(string $act, ?string $after, ?array $only): array
     {
         $newer = $only === null ? self::NEWER : 'false';
+        /** @var list<object{question_id: string, fields: string|null, newer: bool}&\stdClass> $rows */
         $rows = DB::select(
             "SELECT question_id, json_object_agg(field, before) FILTER (WHERE NOT $newer) AS fields, bool_or($newer) AS newer FROM ".
                 'changes WHERE operation_id = ? AND '.
@@ -49,10 +50,8 @@ final readonly class StatesBefore
                 'newer' => $befores[$id]['newer'] ?? false,
             ];
         }
-        /** @var list<string> $ids */
-        $ids = array_column($rows, 'question_id');
 
-        return [$ids, $befores];
+        return [array_column($rows, 'question_id'), $befores];
     }
 
     /**
@@ -84,18 +83,17 @@ final readonly class StatesBefore
             array_map(fn (string $id, mixed $number): array => ['id' => $id, 'number' => $number], array_keys($revisions), $revisions),
         );
         $contents = [];
-        foreach (
-            DB::select(
-                <<<'SQL'
-                    SELECT question_id, content FROM revisions
-                        JOIN jsonb_to_recordset(?::jsonb) AS one (id uuid, number integer) ON one.id = question_id
-                        AND one.number = revisions.number
-                    SQL,
-                [$wanted],
-            ) as $row
-        ) {
-            $json = Json::decode($row->content);
-            assert($json instanceof \stdClass);
+        /** @var list<object{question_id: string, content: string}&\stdClass> $rows */
+        $rows = DB::select(
+            <<<'SQL'
+                SELECT question_id, content FROM revisions
+                    JOIN jsonb_to_recordset(?::jsonb) AS one (id uuid, number integer) ON one.id = question_id
+                    AND one.number = revisions.number
+                SQL,
+            [$wanted],
+        );
+        foreach ($rows as $row) {
+            $json = Json::object($row->content);
             $contents[$row->question_id] = $json;
         }
 

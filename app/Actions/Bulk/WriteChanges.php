@@ -18,7 +18,11 @@ use WideQuarry\Question\Question;
 use WideQuarry\Question\Record;
 use WideQuarry\Search\SearchText;
 
-/** Writes how questions stand after a change, and logs what was: record, places, bin and home as they are, content as a new revision. */
+/**
+ * Writes how questions stand after a change, and logs what was: record, places, bin and home as they are, content as a new revision.
+ *
+ * @phpstan-import-type QuestionRow from ReadStates
+ */
 final class WriteChanges
 {
     public function __construct(
@@ -29,7 +33,7 @@ final class WriteChanges
     }
 
     /**
-     * @param  list<array{\stdClass, QuestionState, QuestionState}>  $changes  row, before, after
+     * @param  list<array{QuestionRow, QuestionState, QuestionState}>  $changes  row, before, after
      * @return int how many differ
      */
     public function handle(array $changes, string $bankId, User $person, string $act): int
@@ -101,7 +105,7 @@ final class WriteChanges
     /**
      * Those whose content is new, or whose completeness may change with the record.
      *
-     * @param  list<array{\stdClass, QuestionState, bool}>  $rows  row, after, whether its content is new
+     * @param  list<array{QuestionRow, QuestionState, bool}>  $rows  row, after, whether its content is new
      */
     private function contents(array $rows, User $person): void
     {
@@ -140,7 +144,10 @@ final class WriteChanges
         QuestionIndex::note(array_column($words, 'id'));
     }
 
-    /** @return array<string, mixed> the columns every changed question has */
+    /**
+     * @param  QuestionRow  $row
+     * @return array<string, mixed> the columns every changed question has
+     */
     private function row(\stdClass $row, QuestionState $after, bool $revised = false): array
     {
         $revision = $row->revision + ($revised ? 1 : 0);

@@ -6,11 +6,14 @@ namespace App\Actions\Dispatch;
 
 use App\Models\Assessment;
 use App\Models\User;
+use App\Policies\ReadableIds;
 use App\Queries\AssessmentEntries;
 use App\Queries\QuestionStandards;
 use App\Queries\Topics;
 use App\Storage\MediaStore;
+use Illuminate\Database\Query\JoinClause;
 use Illuminate\Support\Facades\DB;
+use WideQuarry\Assembly\Pick;
 use WideQuarry\Interchange\ExportOptions;
 use WideQuarry\Interchange\Ids;
 use WideQuarry\Interchange\Medium;
@@ -19,7 +22,11 @@ use WideQuarry\Json\Json;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\QuestionMedia;
 
-/** Everything that goes out with some questions: their records, stimuli and media; in one order, so that the same gives the same. */
+/**
+ * Everything that goes out with some questions: their records, stimuli and media; in one order, so that the same gives the same.
+ *
+ * @phpstan-type ContentRow object{id: string, bank_id: string, content: string, record: string}&\stdClass
+ */
 final readonly class ExportCollector
 {
     private const CHUNK = 500;
@@ -45,15 +52,18 @@ final readonly class ExportCollector
         $ids = array_values(array_unique($ids));
         sort($ids);
         foreach (array_chunk($ids, self::CHUNK) as $chunk) {
+            /** @var \Illuminate\Support\Collection<int, ContentRow> $rows */
             $rows = DB::table('questions')
                 ->join(
                     'revisions',
-                    fn ($join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'),
+                    fn (JoinClause $join) => $join
+                        ->on('revisions.question_id', 'questions.id')
+                        ->on('revisions.number', 'questions.revision'),
                 )
                 ->whereIn('questions.id', $chunk)
                 ->orderBy('questions.id')
                 ->get(['questions.id', 'bank_id', 'content', 'record']);
-            $this->add($found, $around, $rows->all(), $along);
+            $this->add($found, $around, array_values($rows->all()), $along);
         }
         if ($bank !== null) {
             $this->stimuli($around, DB::table('stimuli')->where('bank_id', $bank)->whereNull('binned_at')->pluck('id')->all());
@@ -70,17 +80,17 @@ final readonly class ExportCollector
         $around = ['stimuli' => [], 'media' => []];
         $entries = AssessmentEntries::of($document, $person, $this->kinds);
         $asked = [];
-        $varied = array_flip(
-            array_map(fn ($pick): string => $pick->id, array_filter($document->picks(), fn ($pick): bool => $pick->variation !== null)),
-        );
+        $varied = array_filter($document->picks(), fn (Pick $pick): bool => $pick->variation !== null);
+        $varied = array_flip(array_map(fn (Pick $pick): string => $pick->id, $varied));
         foreach (array_diff_key($entries->questions(), $varied) as $question) {
             $asked[$question->id] ??= $question->content();
         }
         $ids = self::asked($document);
+        /** @var \Illuminate\Support\Collection<int, ContentRow> $rows */
         $rows = DB::table('questions')
             ->join(
                 'revisions',
-                fn ($join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'),
+                fn (JoinClause $join) => $join->on('revisions.question_id', 'questions.id')->on('revisions.number', 'questions.revision'),
             )
             ->whereIn('questions.id', $ids)
             ->orderBy('questions.id')
@@ -88,27 +98,17 @@ final readonly class ExportCollector
         foreach ($rows as $row) {
             $row->content = isset($asked[$row->id]) ? Json::encode($asked[$row->id]) : $row->content;
         }
-        $readable = array_flip(
-            array_column(
-                DB::select(
-                    <<<'SQL'
-                    SELECT id FROM questions WHERE id = ANY (?::uuid[]) AND EXISTS (SELECT 1 FROM visible_questions(?) AS visible
-                        WHERE visible.id = questions.id OFFSET 0)
-                    SQL,
-                    ['{'.implode(',', $ids).'}', $person->id],
-                ),
-                'id',
-            ),
-        );
-        $this->add($found, $around, $rows->filter(fn (\stdClass $row): bool => isset($readable[$row->id]))->values()->all(), $along);
+        $readable = ReadableIds::of($person)->questions($ids);
+        $this->add($found, $around, array_values($rows->filter(fn (\stdClass $row): bool => isset($readable[$row->id]))->all()), $along);
         foreach ($document->picks() as $pick) {
             // export only the variation, not the original beside it
             if ($pick->variation !== null) {
                 $own = $along->of($pick->variation->toJson());
-                $own->id = Ids::of('variation', $assessment->id, $pick->id);
+                $id = Ids::of('variation', $assessment->id, $pick->id);
+                $own->id = $id;
                 $found->questions[] = $own;
                 $this->around($around, $assessment->bank_id, $own);
-                $document = \WideQuarry\Assembly\Assessment::read($document->standingAlone($pick->id, $own->id), $this->kinds);
+                $document = \WideQuarry\Assembly\Assessment::read($document->standingAlone($pick->id, $id), $this->kinds);
             }
         }
         $json = $document->settled();
@@ -121,8 +121,8 @@ final readonly class ExportCollector
     /** @return list<string> questions asked unvaried, and those of draws */
     private static function asked(\WideQuarry\Assembly\Assessment $document): array
     {
-        $plain = array_filter($document->picks(), fn ($pick): bool => $pick->variation === null);
-        $ids = array_map(fn ($pick): string => $pick->question, $plain);
+        $plain = array_filter($document->picks(), fn (Pick $pick): bool => $pick->variation === null);
+        $ids = array_map(fn (Pick $pick): string => $pick->question, $plain);
         foreach ($document->draws() as $draw) {
             array_push($ids, ...$draw->pool);
         }
@@ -132,17 +132,15 @@ final readonly class ExportCollector
 
     /**
      * @param  array{stimuli: array<string, \stdClass>, media: array<string, Medium>}  $around
-     * @param  array<mixed>  $rows
+     * @param  list<ContentRow>  $rows
      */
     private function add(PackageContents $found, array &$around, array $rows, ExportOptions $along): void
     {
         $topics = Topics::paths(array_column($rows, 'id'));
-        $stored = fn (mixed $row): string => $row instanceof \stdClass && is_string($row->record) ? $row->record : '{}';
-        $records = array_map(fn (mixed $row): mixed => Json::decode($stored($row)), $rows);
-        QuestionStandards::refresh(array_values(array_filter($records, fn (mixed $one): bool => $one instanceof \stdClass)));
+        $records = array_map(fn (\stdClass $row): \stdClass => Json::object($row->record), $rows);
+        QuestionStandards::refresh($records);
         foreach ($rows as $i => $row) {
-            assert($row instanceof \stdClass);
-            $json = Json::decode($row->content);
+            $json = Json::object($row->content);
             $record = $records[$i];
             if (isset($topics[$row->id])) {
                 $record->topics = $topics[$row->id];
@@ -174,18 +172,19 @@ final readonly class ExportCollector
      */
     private function stimuli(array &$around, array $ids): void
     {
-        foreach (
-            DB::table('stimuli')
-                ->whereIn('id', $ids)
-                ->get(['id', 'bank_id', 'title', 'language', 'body', 'origin', 'standards']) as $stimulus
-        ) {
-            $around['stimuli'][(string) $stimulus->id] ??= (object) array_filter(
+        /** @var \Illuminate\Support\Collection<int, object{id: string, bank_id: string, title: string, language: string, body: string,
+            origin: string|null, standards: string}&\stdClass> $stimuli */
+        $stimuli = DB::table('stimuli')
+            ->whereIn('id', $ids)
+            ->get(['id', 'bank_id', 'title', 'language', 'body', 'origin', 'standards']);
+        foreach ($stimuli as $stimulus) {
+            $around['stimuli'][$stimulus->id] ??= (object) array_filter(
                 [
                     'id' => $stimulus->id,
                     'title' => $stimulus->title,
                     'language' => $stimulus->language,
                     'body' => $stimulus->body,
-                    'origin' => is_string($stimulus->origin) ? Json::decode($stimulus->origin) : null,
+                    'origin' => $stimulus->origin === null ? null : Json::decode($stimulus->origin),
                     'standards' => $stimulus->standards === '[]' ? null : Json::decode($stimulus->standards),
                 ],
                 fn (mixed $value): bool => $value !== null,
@@ -198,11 +197,12 @@ final readonly class ExportCollector
     private function media(array &$around, string $bank, mixed $content): void
     {
         foreach (QuestionMedia::in($content) as $id) {
+            /** @var (object{id: string, sha256: string, type: string, name: string}&\stdClass)|null $row */
             $row = isset($around['media'][$id]) ? null : DB::table('media')->where('bank_id', $bank)->where('id', $id)->first();
             $bytes = match (true) {
                 $row === null => null,
                 $this->withBytes => $this->store->bytes($row->sha256),
-                default => (string) $row->sha256,
+                default => $row->sha256,
             };
             if ($row !== null && $bytes !== null) {
                 $around['media'][$id] = Medium::of($row->id, $row->type, $row->name, $bytes);

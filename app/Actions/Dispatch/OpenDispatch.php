@@ -119,6 +119,7 @@ final readonly class OpenDispatch
         foreach ($fields->list('questions', self::MOST) as $i => $id) {
             $ids[] = Fields::asUuid($id, "/questions/$i");
         }
+        /** @var \Illuminate\Support\Collection<int, object{id: string, title: string}&\stdClass> $seen */
         $seen = DB::table('questions')
             ->whereIn('id', array_keys(ReadableIds::of($person)->questions($ids)))
             ->orderBy('title')

@@ -43,14 +43,14 @@ final readonly class WriteDispatch
 
     public function handle(string $id): void
     {
+        /** @var (object{id: string, user_id: string, format: string, what: string}&\stdClass)|null $dispatch */
         $dispatch = DB::table('dispatches')->where('id', $id)->where('state', 'writing')->first();
         $person = $dispatch === null ? null : User::query()->where('id', $dispatch->user_id)->first();
         $format = $dispatch === null ? null : Formats::standard($this->kinds, $this->converter)->named($dispatch->format);
         if ($dispatch === null || $person === null || $format === null) {
             return;
         }
-        $what = Json::decode($dispatch->what);
-        assert($what instanceof \stdClass);
+        $what = Json::object($dispatch->what);
         $assessment = isset($what->assessment) ? Assessment::query()->where('id', $what->assessment)->first() : null;
         if (isset($what->assessment) && $assessment === null) {
             self::fail($id, Message::of('app.actions.dispatch.assessment-no-longer-exists'));
@@ -71,17 +71,26 @@ final readonly class WriteDispatch
         $what->held =
             $assessment === null
                 ? null
-                : array_values(array_intersect($assessment->document()->questions(), array_column($found->questions, 'id')));
+                : array_values(array_intersect(
+                    $assessment->document()->questions(),
+                    array_filter(array_column($found->questions, 'id'), is_string(...)),
+                ));
         $body = ['format' => $dispatch->format, ...$this->receipt($asked, $found, $notices, $what, $kept)];
         self::finish($dispatch, $what, $body, $kept);
     }
 
     private function collected(\stdClass $what, ?Assessment $assessment, User $person): PackageContents
     {
-        $along = new ExportOptions($what->key, $what->feedback, $what->classification, $what->notes);
+        $along = new ExportOptions(
+            $what->key === true,
+            $what->feedback === true,
+            $what->classification === true,
+            $what->notes === true,
+        );
+        $questions = is_array($what->questions ?? null) ? array_values(array_filter($what->questions, is_string(...))) : [];
 
         return $assessment === null
-            ? $this->collect->questions($what->questions, $along, is_string($what->bank ?? null) ? $what->bank : null)
+            ? $this->collect->questions($questions, $along, is_string($what->bank ?? null) ? $what->bank : null)
             : $this->collect->assessment($assessment, $person, $along);
     }
 

@@ -21,6 +21,8 @@ use WideQuarry\Messages\Message;
 /**
  * Brings the questions of an intake into its bank, chunk by chunk, under one act. What is in is marked in the transaction that
  * brought it in, so running again after a crash goes on and adds nothing twice.
+ *
+ * @phpstan-import-type StagedRow from ImportChunk
  */
 final readonly class CommitIntake
 {
@@ -110,6 +112,7 @@ final readonly class CommitIntake
                     return true;
                 }
                 $this->judge->again($intake->id, $bank->id, $ids); // @phpstan-ignore argument.type
+                /** @var \Illuminate\Support\Collection<int, StagedRow> $rows */
                 $rows = DB::table('staged_questions')->whereIn('id', $ids)->orderBy('number')->get();
                 $by = ['added' => [], 'replaced' => [], 'skipped' => []];
                 foreach ($rows as $row) {

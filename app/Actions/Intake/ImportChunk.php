@@ -19,14 +19,19 @@ use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\QuestionMedia;
 
-/** Some hundred staged questions on their way into a bank: new ones by copying rows, replaced ones as revisions. */
+/**
+ * Some hundred staged questions on their way into a bank: new ones by copying rows, replaced ones as revisions.
+ *
+ * @phpstan-type StagedRow object{id: string, source_id: string, title: string, content: string, record: string, topics: string,
+ *     grp: string|null, duplicate_of: string|null, duplicate_by: string|null, skipped: bool, decision: 'add'|'replace'|'skip'|null}&\stdClass
+ */
 final readonly class ImportChunk
 {
     public function __construct(private PartKinds $kinds, private SaveQuestion $save, private ImportedSurroundings $surroundings)
     {
     }
 
-    /** @param  array{added: list<\stdClass>, replaced: list<\stdClass>, skipped: list<\stdClass>}  $by  rows of staged_questions */
+    /** @param  array{added: list<StagedRow>, replaced: list<StagedRow>, skipped: list<StagedRow>}  $by  rows of staged_questions */
     public function store(Intake $intake, Bank $bank, User $person, array $by): void
     {
         $replace = $this->surroundings->bring($intake, $bank, $person);
@@ -50,7 +55,9 @@ final readonly class ImportChunk
      */
     private static function targets(array $rows, array $places): array
     {
-        $taken = array_flip(DB::table('questions')->whereIn('id', array_column($rows, 'source_id'))->pluck('id')->all());
+        /** @var list<string> $there */
+        $there = DB::table('questions')->whereIn('id', array_column($rows, 'source_id'))->pluck('id')->all();
+        $taken = array_flip($there);
         $targets = [];
         foreach ($rows as $row) {
             $target = isset($taken[$row->source_id]) ? (string) Str::uuid7() : $row->source_id;
@@ -68,15 +75,17 @@ final readonly class ImportChunk
      */
     private static function media(array $questions): void
     {
+        /** @var array<string, string> $contents */
         $contents = DB::table('questions')
             ->join('revisions', fn (JoinClause $join) => $join->on('question_id', 'questions.id')->on('number', 'revision'))
             ->whereIn('questions.id', $questions)
             ->where('media', '<>', '{}')
-            ->pluck('content', 'questions.id');
+            ->pluck('content', 'questions.id')
+            ->all();
         foreach ($contents as $id => $content) {
             DB::table('questions')
                 ->where('id', $id)
-                ->update(['media' => QuestionIndex::array(QuestionMedia::in(Json::decode((string) $content)))]);
+                ->update(['media' => QuestionIndex::array(QuestionMedia::in(Json::decode($content)))]);
         }
     }
 
@@ -96,7 +105,7 @@ final readonly class ImportChunk
     }
 
     /**
-     * @param  list<\stdClass>  $rows
+     * @param  list<StagedRow>  $rows
      * @param  array<string, string>  $replace  what to write instead of what in the JSON of a content
      * @param  array<string, string>  $places  staged question → folder
      */
@@ -160,7 +169,7 @@ final readonly class ImportChunk
     }
 
     /**
-     * @param  list<\stdClass>  $rows
+     * @param  list<StagedRow>  $rows
      * @param  list<string>  $targets  in their order
      */
     private function topics(Bank $bank, array $rows, array $targets): void
@@ -171,7 +180,9 @@ final readonly class ImportChunk
             if ($row->topics === '[]') {
                 continue;
             }
-            foreach (Json::decode($row->topics) as $path) {
+            /** @var list<list<string>> $paths */
+            $paths = Json::decode($row->topics);
+            foreach ($paths as $path) {
                 $topic = $known[Json::encode($path)] ??= Topics::at($path, $bank->id);
                 if ($topic !== null) {
                     $joins[] = ['question_id' => $targets[$i], 'topic_id' => $topic];
@@ -183,9 +194,13 @@ final readonly class ImportChunk
         }
     }
 
-    /** @param  array<string, string>  $replace  what to write instead of what in the JSON of a content */
+    /**
+     * @param  StagedRow  $row
+     * @param  array<string, string>  $replace  what to write instead of what in the JSON of a content
+     */
     private function replace(\stdClass $row, User $person, string $act, array $replace, ?string $folder): void
     {
+        /** @var (object{id: string, revision: int, record: string, content: string}&\stdClass)|null $stored */
         $stored = DB::table('questions')
             ->join(
                 'revisions',
@@ -198,7 +213,7 @@ final readonly class ImportChunk
         }
         $json = StagedRows::json($row);
         if ($replace !== []) {
-            $json = Json::decode(strtr(Json::encode($json), $replace));
+            $json = Json::object(strtr(Json::encode($json), $replace));
         }
         $json->id = $stored->id;
         $topics = Topics::paths([$stored->id])[$stored->id] ?? [];
@@ -221,7 +236,7 @@ final readonly class ImportChunk
                 'revision' => $revision,
                 'before' => Json::encode([
                     'revision' => $stored->revision,
-                    'record' => Json::decode($stored->record),
+                    'record' => Json::object($stored->record),
                     'topics' => $topics,
                 ]),
             ]);

@@ -89,19 +89,19 @@ final readonly class ImportedAssessments
     private function here(Intake $intake): array
     {
         $here = [];
-        foreach (
-            DB::select(
-                <<<'SQL'
-                SELECT staged.source_id, questions.id, questions.revision
-                FROM staged_questions AS staged LEFT JOIN staged_questions AS twin ON twin.id = staged.duplicate_of
-                    AND staged.duplicate_by = 'earlier'
-                    JOIN questions ON questions.id = coalesce(staged.question_id, twin.question_id, CASE WHEN staged.skipped THEN NULL
-                        ELSE coalesce(twin.duplicate_of, staged.duplicate_of) END)
-                WHERE staged.intake_id = ? ORDER BY staged.number DESC
-                SQL,
-                [$intake->id],
-            ) as $row
-        ) {
+        /** @var list<object{source_id: string, id: string, revision: int}&\stdClass> $rows */
+        $rows = DB::select(
+            <<<'SQL'
+            SELECT staged.source_id, questions.id, questions.revision
+            FROM staged_questions AS staged LEFT JOIN staged_questions AS twin ON twin.id = staged.duplicate_of
+                AND staged.duplicate_by = 'earlier'
+                JOIN questions ON questions.id = coalesce(staged.question_id, twin.question_id, CASE WHEN staged.skipped THEN NULL
+                    ELSE coalesce(twin.duplicate_of, staged.duplicate_of) END)
+            WHERE staged.intake_id = ? ORDER BY staged.number DESC
+            SQL,
+            [$intake->id],
+        );
+        foreach ($rows as $row) {
             $here[$row->source_id] = [$row->id, $row->revision];
         }
 

@@ -46,10 +46,13 @@ final class ImportedSurroundings
         if (isset($made->stimuli)) {
             return $this->renamed($made);
         }
-        $taken = new MediaNames(DB::table('media')->where('bank_id', $bank->id)->pluck('sha256', 'id')->all());
+        /** @var array<string, string> $there */
+        $there = DB::table('media')->where('bank_id', $bank->id)->pluck('sha256', 'id')->all();
+        $taken = new MediaNames($there);
         $media = [];
-        foreach (DB::table('staged_things')->where('intake_id', $intake->id)->where('type', 'medium')->pluck('value') as $value) {
-            $medium = Json::decode($value);
+        foreach (self::staged($intake, 'medium') as $value) {
+            /** @var object{id: string, sha256: string, type: string, name: string, bytes: int}&\stdClass $medium */
+            $medium = Json::object($value);
             $id = $media[$medium->id] = $taken->for($medium->id, $medium->sha256);
             DB::table('media')->insertOrIgnore([
                 'bank_id' => $bank->id,
@@ -63,13 +66,9 @@ final class ImportedSurroundings
         $folder = $this->folder($intake, $bank);
         $names = [];
         $new = [];
-        $given = DB::table('staged_things')
-            ->where('intake_id', $intake->id)
-            ->where('type', 'stimulus')
-            ->orderBy('position')
-            ->pluck('value');
-        foreach ($given as $value) {
-            $stimulus = Json::decode($value);
+        foreach (self::staged($intake, 'stimulus') as $value) {
+            /** @var object{id: string}&\stdClass $stimulus */
+            $stimulus = Json::object($value);
             $home = DB::table('stimuli')->where('id', $stimulus->id)->value('bank_id');
             $id = $home === null || $home === $bank->id ? $stimulus->id : (string) Str::uuid7();
             $names[$stimulus->id] = $id;
@@ -94,10 +93,25 @@ final class ImportedSurroundings
         return $this->renamed($made);
     }
 
+    /** @return list<string> the JSON of what an intake holds of a kind, in order */
+    private static function staged(Intake $intake, string $type): array
+    {
+        $values = DB::table('staged_things')
+            ->where('intake_id', $intake->id)
+            ->where('type', $type)
+            ->orderBy('position')
+            ->pluck('value')
+            ->all();
+
+        return array_values(array_filter($values, is_string(...)));
+    }
+
     /** @return array<string, string> */
     private function renamed(\stdClass $made): array
     {
-        $replace = QuestionMedia::references(array_filter((array) ($made->media ?? []), is_string(...)));
+        /** @var array<string, string> $media */
+        $media = array_filter((array) ($made->media ?? []), is_string(...));
+        $replace = QuestionMedia::references($media);
         foreach ((array) $made->stimuli as $old => $new) {
             if ($old !== $new && is_string($new)) {
                 $replace["\"$old\""] = "\"$new\"";
@@ -135,7 +149,7 @@ final class ImportedSurroundings
             }];
             $folder = $made[Json::encode($path)] ??= Folders::at($path, $bank->id) ?? '';
             if ($folder !== '') {
-                $places[(string) $row->id] = $folder;
+                $places[is_string($row->id) ? $row->id : ''] = $folder;
             }
         }
 
@@ -148,16 +162,24 @@ final class ImportedSurroundings
         $made = $intake->made();
         $now = $this->present($bank);
         foreach ($now as $name => $ids) {
-            $made->{$name} = array_values(array_unique([...$made->{$name} ?? [], ...array_diff($ids, $this->before[$name])]));
+            $made->{$name} = array_values(array_unique([...self::texts($made, $name), ...array_diff($ids, $this->before[$name])]));
         }
         $intake->update(['made' => Json::encode($made)]);
+    }
+
+    /** @return list<string> */
+    private static function texts(\stdClass $made, string $name): array
+    {
+        $list = $made->{$name} ?? null;
+
+        return is_array($list) ? array_values(array_filter($list, is_string(...))) : [];
     }
 
     /** Takes out what was made around the questions and nothing uses now. */
     public function takeOut(Intake $intake, Bank $bank): void
     {
         $made = $intake->made();
-        foreach ($made->new_stimuli ?? [] as $id) {
+        foreach (self::texts($made, 'new_stimuli') as $id) {
             DB::delete(
                 <<<'SQL'
                     DELETE FROM stimuli WHERE id = ? AND revision = 1 AND NOT EXISTS (SELECT 1 FROM question_stimuli
@@ -174,7 +196,7 @@ final class ImportedSurroundings
                 'topics' => 'question_topics WHERE topic_id',
             ] as $table => $use
         ) {
-            foreach (array_reverse($made->{$table} ?? []) as $id) {
+            foreach (array_reverse(self::texts($made, $table)) as $id) {
                 DB::delete(
                     <<<SQL
                         DELETE FROM $table WHERE id = ? AND NOT EXISTS (SELECT 1 FROM $use = $table.id) AND NOT EXISTS (SELECT 1

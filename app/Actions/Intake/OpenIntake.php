@@ -42,6 +42,7 @@ final readonly class OpenIntake
         }
         $kept = $this->kept($files, $person);
 
+        /** @var Intake */
         return DB::transaction(function () use ($kept, $person, $bank, $folder, $chooses): Intake {
             $title = $kept[0]['name'].(count($kept) > 1 ? ' and '.(count($kept) - 1).' more' : '');
             $intake = Intake::query()->create([

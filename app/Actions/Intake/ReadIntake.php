@@ -32,6 +32,9 @@ use WideQuarry\Question\QuestionMedia;
 /**
  * Reads the files of an intake into staged questions. A reader gives the same things in the same order each time, so one that
  * was stopped goes on where the last whole chunk ended.
+ *
+ * @phpstan-type WaitingFile object{id: string, name: string, sha256: string, things: int, parts: string|null,
+ *     chosen: string|null}&\stdClass
  */
 final readonly class ReadIntake
 {
@@ -58,9 +61,7 @@ final readonly class ReadIntake
         if (self::isStopped($intake->id)) {
             return; // asked while it waited for its turn: finding the questions of a document alone can take a while
         }
-        foreach (
-            DB::table('intake_files')->where('intake_id', $intake->id)->where('state', 'waiting')->orderBy('position')->get() as $file
-        ) {
+        foreach (self::waiting($intake->id) as $file) {
             try {
                 if (! $this->file($intake, $file)) {
                     return;
@@ -94,8 +95,20 @@ final readonly class ReadIntake
             );
     }
 
+    /** @return list<WaitingFile> in their order */
+    private static function waiting(string $intake): array
+    {
+        /** @var list<WaitingFile> */
+        return DB::table('intake_files')
+            ->where('intake_id', $intake)
+            ->where('state', 'waiting')
+            ->orderBy('position')
+            ->get()
+            ->all();
+    }
+
     /**
-     * @param  object{id: string, name: string, sha256: string, things: int, parts: string|null, chosen: string|null}&\stdClass  $file
+     * @param  WaitingFile  $file
      * @return bool false when it was asked to stop
      */
     private function file(Intake $intake, \stdClass $file): bool
@@ -116,7 +129,8 @@ final readonly class ReadIntake
         DB::table('intake_files')
             ->where('id', $file->id)
             ->update(['format' => $format->name()]);
-        $number = (int) DB::table('staged_questions')->where('intake_id', $intake->id)->max('number');
+        $number = DB::table('staged_questions')->where('intake_id', $intake->id)->max('number');
+        $number = is_int($number) ? $number : 0;
         $things = self::things($format, $source, $file);
         foreach ($this->pipeline->prepared($this->chunks($intake, $file, $source, $things, $number)) as [$made, $chunk]) {
             if (! $this->flush($intake->id, $file->id, $made, $chunk)) {
@@ -323,15 +337,16 @@ final readonly class ReadIntake
     /** What media are called that other files of the intake brought. */
     private function names(string $intake, string $file): MediaNames
     {
-        return new MediaNames(
-            DB::table('staged_things')
-                ->where('intake_id', $intake)
-                ->where('file_id', '<>', $file)
-                ->where('type', 'medium')
-                ->selectRaw("value->>'id' AS id, value->>'sha256' AS sha256")
-                ->pluck('sha256', 'id')
-                ->all(),
-        );
+        /** @var array<string, string> $there */
+        $there = DB::table('staged_things')
+            ->where('intake_id', $intake)
+            ->where('file_id', '<>', $file)
+            ->where('type', 'medium')
+            ->selectRaw("value->>'id' AS id, value->>'sha256' AS sha256")
+            ->pluck('sha256', 'id')
+            ->all();
+
+        return new MediaNames($there);
     }
 
     /**
@@ -354,7 +369,7 @@ final readonly class ReadIntake
         }
 
         return [
-            'type' => $thing->type,
+            'type' => is_string($thing->type) ? $thing->type : '',
             'question' => null,
             'value' => Json::encode($thing->value instanceof \stdClass ? QuestionMedia::renamed($thing->value, $media) : $thing->value),
         ];

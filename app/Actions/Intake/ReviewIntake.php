@@ -43,6 +43,7 @@ final readonly class ReviewIntake
     {
         $this->open($intake);
 
+        /** @var bool */
         return DB::transaction(function () use ($intake, $staged, $question, $base): bool {
             $stored = $this->rows->update($staged, $question, $base);
             if ($stored) {
@@ -120,7 +121,9 @@ final readonly class ReviewIntake
         $left = [];
         foreach (array_chunk($rows->whereNull('outcome')->orderBy('number')->pluck('staged_questions.id')->all(), self::CHUNK) as $ids) {
             DB::transaction(function () use ($ids, $points, $record, $topics, &$changed, &$left): void {
-                foreach (DB::table('staged_questions')->whereIn('id', $ids)->lockForUpdate()->get() as $row) {
+                /** @var iterable<object{id: string, title: string, is_complete: bool, specimens_failing: int}&\stdClass> $some */
+                $some = DB::table('staged_questions')->whereIn('id', $ids)->lockForUpdate()->get();
+                foreach ($some as $row) {
                     $json = StagedRows::json($row);
                     $after = $points === null ? $json : PointsChange::to($json, $points);
                     if ($after === null) {
@@ -132,7 +135,8 @@ final readonly class ReviewIntake
 
                         continue;
                     }
-                    $after->record = $record->apply($after->record);
+                    assert($after->record instanceof \stdClass);
+                    $recorded = $record->apply($after->record);
                     $refusal =
                         $record->status() === Status::Approved->value
                             ? Approval::refusal($row->is_complete, $row->specimens_failing)
@@ -142,17 +146,21 @@ final readonly class ReviewIntake
 
                         continue;
                     }
-                    $paths = $topics->apply($after->record->topics ?? []);
-                    unset($after->record->topics);
+                    /** @var list<list<string>> $present */
+                    $present = $recorded->topics ?? [];
+                    $paths = $topics->apply($present);
+                    unset($recorded->topics);
                     if ($paths !== []) {
-                        $after->record->topics = $paths;
+                        $recorded->topics = $paths;
                     }
+                    $after->record = $recorded;
                     $this->rows->update($row->id, $after);
                     $changed++;
                 }
             });
         }
 
+        /** @var list<array{id: string, title: string, why: string}> $left */
         return [$changed, $left];
     }
 

@@ -21,6 +21,8 @@ use WideQuarry\Question\Question;
 /**
  * Takes an intake back: what it made and nobody has changed or uses since goes, what it replaced and is unchanged since is put
  * back, the rest stays and is listed. The intake is then in review again; its receipts are kept.
+ *
+ * @phpstan-import-type SettledRow from ChangesSinceImport
  */
 final readonly class UndoIntake
 {
@@ -61,12 +63,21 @@ final readonly class UndoIntake
         });
     }
 
-    public function handle(Intake $intake): void
+    /** @return array{string, User|null} the act that takes it back, and whose it is */
+    private static function begun(Intake $intake): array
     {
         $undo = $intake->made()->undo ?? null;
+        $undo = is_string($undo) ? $undo : null;
         $person = User::query()
             ->where('id', DB::table('bulk_operations')->where('id', $undo)->select('user_id'))
             ->first();
+
+        return [$undo ?? '', $person];
+    }
+
+    public function handle(Intake $intake): void
+    {
+        [$undo, $person] = self::begun($intake);
         $bank = Bank::query()->find($intake->bank_id);
         if ($person === null || $bank === null) {
             $intake->update(['state' => 'review', 'problem' => Message::of('app.actions.intake.bank-imported-into-no-longer-exists')]);
@@ -76,6 +87,7 @@ final readonly class UndoIntake
         $this->assessments->takeOut($intake);
         $after = 0;
         do {
+            /** @var int|null $after */
             $after = DB::transaction(function () use ($intake, $person, $bank, $after): ?int {
                 DB::table('banks')->where('id', $bank->id)->lockForUpdate()->value('id');
                 if (! $person->canEdit($bank->id)) {
@@ -102,7 +114,7 @@ final readonly class UndoIntake
         });
     }
 
-    /** @param  list<\stdClass>  $rows  those that can be taken back */
+    /** @param  list<SettledRow>  $rows  those that can be taken back */
     private function takeBack(array $rows, User $person): void
     {
         $added = array_filter($rows, fn (\stdClass $row): bool => $row->outcome === 'added');
@@ -117,18 +129,21 @@ final readonly class UndoIntake
             ->update(['outcome' => null, 'question_id' => null, 'revision' => null, 'before' => null]);
     }
 
+    /** @param  SettledRow  $row */
+    /** @param  SettledRow  $row */
     private function putBack(\stdClass $row, User $person): void
     {
-        $before = Json::decode($row->before);
+        /** @var object{revision: int, record: \stdClass, topics: list<list<string>>}&\stdClass $before */
+        $before = Json::object($row->before ?? '{}');
         $content = DB::table('revisions')->where('question_id', $row->question_id)->where('number', $before->revision)->value('content');
         if (! is_string($content)) {
             return;
         }
-        $json = Json::decode($content);
-        $json->record = $before->record;
+        $json = Json::object($content);
         if ($before->topics !== []) {
-            $json->record->topics = $before->topics;
+            $before->record->topics = $before->topics;
         }
-        $this->save->revise(Question::read($json, $this->kinds), $row->revision, $person, 'put back as it was before an intake', true);
+        $json->record = $before->record;
+        $this->save->revise(Question::read($json, $this->kinds), $row->revision ?? 1, $person, 'put back as it was before an intake', true);
     }
 }

@@ -44,7 +44,9 @@ final readonly class DescribeImported
             }
         }
         if (Medium::in($bankId)->whereNull('alt')->where('type', 'like', 'image/%')->exists()) {
-            foreach (DB::select(self::SAID, [$bankId, $bankId]) as $said) {
+            /** @var list<object{id: string, alt: string}&\stdClass> $rows */
+            $rows = DB::select(self::SAID, [$bankId, $bankId]);
+            foreach ($rows as $said) {
                 Medium::in($bankId)
                     ->where('id', $said->id)
                     ->whereNull('alt')

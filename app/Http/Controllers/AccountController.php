@@ -44,6 +44,8 @@ final class AccountController
     public function sessions(Request $request): JsonResponse
     {
         $here = $request->session()->getId();
+        /** @var \Illuminate\Support\Collection<int, object{id: string, ip_address: string|null, user_agent: string|null,
+            last_activity: int}&\stdClass> $rows */
         $rows = DB::table('sessions')
             ->where('user_id', User::asking($request)->id)
             ->orderByDesc('last_activity')
@@ -99,11 +101,13 @@ final class AccountController
     /** A name to recognise it by, such as Firefox on Windows. */
     private static function browser(string $agent): string
     {
-        $find = fn (array $names): string => array_values(
-            array_filter($names, fn (string $name): bool => str_contains($agent, $name)),
-        )[0] ?? '';
-        $browser = $find(['Edg', 'Firefox', 'Chrome', 'Safari']);
-        $system = $find(['Android', 'iPhone', 'iPad', 'Windows', 'Mac OS', 'Linux']);
+        $find = function (string ...$names) use ($agent): string {
+            $found = array_filter($names, fn (string $name): bool => str_contains($agent, $name));
+
+            return array_values($found)[0] ?? '';
+        };
+        $browser = $find('Edg', 'Firefox', 'Chrome', 'Safari');
+        $system = $find('Android', 'iPhone', 'iPad', 'Windows', 'Mac OS', 'Linux');
 
         return trim(($browser === 'Edg' ? 'Edge' : $browser).($system === '' ? '' : " on $system")) ?: 'Unknown';
     }

@@ -15,6 +15,7 @@ use App\Models\Bank;
 use App\Models\User;
 use App\Queries\BulkHistory;
 use App\Search\QuestionFilter;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -96,7 +97,7 @@ final class ActController
         $acts = DB::table('bulk_operations')
             ->where('bank_id', $bank->id)
             ->whereNotNull('what')
-            ->where(fn ($query) => $query->where('total', '>', 1)->orWhereIn('kind', ['copy', 'carry', 'merge', 'remove']))
+            ->where(fn (Builder $query) => $query->where('total', '>', 1)->orWhereIn('kind', ['copy', 'carry', 'merge', 'remove']))
             ->orderByDesc('id')
             ->limit(self::PAGE)
             ->pluck('id')

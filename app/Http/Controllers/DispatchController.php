@@ -99,7 +99,7 @@ final class DispatchController
                     'problem' => $row->problem,
                     'receipt' => $row->receipt_id,
                     'created_at' => $row->created_at,
-                    'body' => Json::decode($row->body),
+                    'body' => Json::decode($row->body ?? 'null'),
                 ],
             ]),
             json: true,
@@ -125,11 +125,11 @@ final class DispatchController
                 'fileDays' => Prune::FILE_DAYS,
             ]));
         }
-        if ($row->sha256 === null || ! DispatchRights::allow(User::asking($request), (object) Json::decode($row->what))) {
+        if ($row->sha256 === null || ! DispatchRights::allow(User::asking($request), Json::object($row->what))) {
             abort(404);
         }
 
-        $format = is_string($row->format) ? $row->format : '';
+        $format = $row->format;
 
         return new BinaryFileResponse($files->path($row->sha256), 200, [
             'Content-Type' => self::DOCUMENTS[$format] ?? 'application/zip',
@@ -142,8 +142,13 @@ final class DispatchController
         ]);
     }
 
+    /**
+     * @return object{id: string, title: string, format: string, state: string, problem: string|null, receipt_id: string|null,
+     *     created_at: string, body: string|null, what: string, sha256: string|null}&\stdClass
+     */
     private function row(Request $request, string $dispatch): \stdClass
     {
+        // @phpstan-ignore return.type (its columns)
         return DB::table('dispatches')->where('id', $dispatch)->where('user_id', User::asking($request)->id)->first() ?? abort(404);
     }
 }

@@ -51,6 +51,7 @@ final class PeopleController
         if (User::query()->where('email', $email)->exists()) {
             throw Refused::because('person.exists', Message::of('app.http.controllers.already-account-address'), '/email');
         }
+        /** @var User $person */
         $person = DB::transaction(function () use ($fields, $email, $name, $links, $request): User {
             $person = User::query()->create([
                 'name' => $name,

@@ -29,7 +29,12 @@ use WideQuarry\Json\Malformed;
 use WideQuarry\Printing\PaperKind;
 use WideQuarry\Printing\PrintSettings;
 
-/** An assessment on paper. */
+/**
+ * An assessment on paper.
+ *
+ * @phpstan-type PrintRow object{id: string, questions: string, which: string, forms: string, sha256: string, pages: int,
+ *     outline: string}&\stdClass
+ */
 final class PrintController
 {
     private const LONGEST = 100;
@@ -38,8 +43,8 @@ final class PrintController
     private const AT_ONCE = 3;
 
     #[Operation(
-        'A paper as a document for the screen; which: cover, learner, answers, key, keys, scheme, notes, author, contents, or several with commas '.
-        'between; set and forms: of which set of forms, and which of them, by commas',
+        'A paper as a document for the screen; which: cover, learner, answers, key, keys, scheme, notes, author, contents, or several with '.
+        'commas between; set and forms: of which set of forms, and which of them, by commas',
         response: ['html' => 'string'],
     )]
     public function sheet(Request $request, Assessment $assessment, SheetPage $page): JsonResponse
@@ -113,7 +118,6 @@ final class PrintController
             abort(404);
         }
         $print = $row->print_id === null ? null : $this->row($assessment, $row->print_id, $person);
-        /** @var (object{id: string, pages: int, outline: string}&\stdClass)|null $print */
 
         return new JsonResponse([
             'done' => $row->done,
@@ -203,7 +207,6 @@ final class PrintController
     {
         Gate::authorize('view', $assessment);
         $row = $this->row($assessment, $print, User::asking($request));
-        /** @var object{sha256: string, which: string, forms: string}&\stdClass $row */
 
         return new Response((string) file_get_contents($files->path($row->sha256)), 200, [
             'Content-Type' => 'application/pdf',
@@ -233,9 +236,14 @@ final class PrintController
         ]);
     }
 
-    /** A print is for whoever made it, as long as they may read every question in it. */
+    /**
+     * A print is for whoever made it, as long as they may read every question in it.
+     *
+     * @return PrintRow
+     */
     private function row(Assessment $assessment, string $print, User $person): \stdClass
     {
+        /** @var PrintRow $row */
         $row =
             DB::table('prints')->where('assessment_id', $assessment->id)->where('id', $print)->where('user_id', $person->id)->first() ??
             abort(404);

@@ -10,6 +10,7 @@ use App\Http\OpenApi\Operation;
 use App\Models\Bank;
 use App\Models\User;
 use App\Search\QuestionFilter;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -33,7 +34,7 @@ final class SavedSearchController
         $rows = DB::table('saved_searches')
             ->join('users', 'users.id', '=', 'user_id')
             ->where('bank_id', $bank->id)
-            ->where(fn ($either) => $either->where('shared', true)->orWhere('user_id', $me->id))
+            ->where(fn (Builder $either) => $either->where('shared', true)->orWhere('user_id', $me->id))
             ->orderBy('saved_searches.name')
             ->get(['saved_searches.id', 'saved_searches.name', 'filter', 'shared', 'user_id', 'users.name AS person']);
         $keeps = $me->roleIn($bank->id)?->canManage() === true;

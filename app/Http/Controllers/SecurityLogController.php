@@ -25,6 +25,7 @@ final class SecurityLogController
             return $this->file();
         }
         $before = $request->query('before');
+        /** @var \Illuminate\Support\Collection<int, object{id: int, details: string}&\stdClass> $rows */
         $rows = DB::table('security_log')
             ->when(is_string($before) && ctype_digit($before) && strlen($before) < 18, fn ($query) => $query->where('id', '<', $before))
             ->orderByDesc('id')

@@ -46,7 +46,7 @@ final class StagedController
 
         return StagedRowResource::collection($rows)->additional([
             'meta' => [
-                'next_cursor' => $more ? (string) $rows[StagedQuestions::PAGE - 1]->number : null,
+                'next_cursor' => $more ? self::text($rows[StagedQuestions::PAGE - 1]->number) : null,
                 'found' => $cursor === null ? $review->count() : null,
             ],
         ]);
@@ -157,18 +157,20 @@ final class StagedController
             ->where('type', 'medium')
             ->whereRaw("value->>'id' = ?", [$medium])
             ->value('value');
-        $known = is_string($value) ? Json::decode($value) : abort(404);
-        assert($known instanceof \stdClass);
+        /** @var object{sha256: string, type: string, name: string}&\stdClass $known */
+        $known = is_string($value) ? Json::object($value) : abort(404);
 
         return MediaController::answer([
             'bytes' => $store->bytes($known->sha256) ?? abort(404),
-            'type' => (string) $known->type,
-            'name' => (string) $known->name,
+            'type' => $known->type,
+            'name' => $known->name,
         ]);
     }
 
+    /** @return object{id: string, number: int, version: int}&\stdClass with more columns */
     private function row(Intake $intake, string $staged): \stdClass
     {
+        // @phpstan-ignore return.type (its columns)
         return DB::table('staged_questions')->where('intake_id', $intake->id)->where('id', $staged)->first() ?? abort(404);
     }
 
@@ -222,5 +224,10 @@ final class StagedController
         };
 
         return Json::encode($sorted($clean));
+    }
+
+    private static function text(mixed $value): string
+    {
+        return is_scalar($value) ? (string) $value : '';
     }
 }

@@ -85,13 +85,14 @@ final class StandInController
     public function deliver(Request $request, string $dispatch, FileStore $files): JsonResponse
     {
         abort_unless(config('app.demo') === true, 404);
+        /** @var object{id: string, title: string, format: string, what: string, sha256: string}&\stdClass $row */
         $row =
             DB::table('dispatches')
                 ->where('id', $dispatch)
                 ->where('user_id', User::asking($request)->id)
                 ->whereNotNull('sha256')
                 ->first() ?? abort(404);
-        if (! DispatchRights::allow(User::asking($request), (object) Json::decode($row->what))) {
+        if (! DispatchRights::allow(User::asking($request), Json::object($row->what))) {
             abort(404);
         }
         $arrival = $this->desk()->receive($files->path($row->sha256), FileName::of($row->title, $row->id, "-$row->format.zip"));

@@ -48,7 +48,7 @@ final class TokenController
             ->need('password');
         AccountController::prove($person, $fields->string('password', '', 255), '/password');
         $name = trim($fields->string('name', '', 100));
-        $abilities = array_values(array_intersect(['read', 'write'], $fields->list('abilities', 2)));
+        $abilities = array_values(array_intersect(['read', 'write'], $fields->strings('abilities', 2)));
         if ($name === '' || $abilities === []) {
             throw $name === ''
                 ? Refused::because('token.name', Message::of('app.http.controllers.enter-name-you-know'), '/name')

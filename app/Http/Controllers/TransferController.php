@@ -62,7 +62,7 @@ final class TransferController
         $title = is_string($row->title) ? $row->title : '';
         if ($request->query('download') === 'csv' && $body instanceof \stdClass) {
             $listed = $row->intake_id === null ? [] : array_values($questions);
-            $csv = ReceiptTable::csv($title, (string) $row->created_at, $body, $listed);
+            $csv = ReceiptTable::csv($title, is_string($row->created_at) ? $row->created_at : '', $body, $listed);
 
             return self::file($csv, 'text/csv; charset=utf-8', FileName::attachment("receipt $title", $receipt, '.csv'));
         }

@@ -158,9 +158,10 @@ final class Problems
             return self::json(422, substr($known['type'], 24), $known['detail'], ['path' => $known['path']]);
         }
         if ($problem instanceof ValidationException) {
+            /** @var array<string, list<string>> $errors */
             $errors = $problem->errors();
 
-            return self::json(422, 'validation', (string) array_values($errors)[0][0], [
+            return self::json(422, 'validation', array_values($errors)[0][0] ?? '', [
                 'path' => '/'.str_replace('.', '/', (string) array_key_first($errors)),
                 'errors' => $errors,
             ]);
@@ -201,7 +202,7 @@ final class Problems
                 default => 'app.http.errors.cannot-done',
             }),
             [],
-            array_map(strval(...), $headers),
+            array_map(fn (mixed $value): string => is_scalar($value) ? (string) $value : '', $headers),
         );
     }
 }

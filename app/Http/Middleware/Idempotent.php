@@ -77,6 +77,7 @@ final class Idempotent
     /** @param  array{user_id: string, key: string}  $where */
     private function answered(array $where, string $fingerprint): Response
     {
+        /** @var (object{fingerprint: string, status: int|null, body: string|null}&\stdClass)|null $kept */
         $kept = DB::table('idempotency_keys')->where($where)->first();
 
         return match (true) {

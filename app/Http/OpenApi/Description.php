@@ -6,6 +6,7 @@ namespace App\Http\OpenApi;
 
 use Illuminate\Routing\Route;
 use Illuminate\Routing\Router;
+use WideQuarry\Json\Json;
 
 /** OpenAPI 3.1 made from the routes, the attributes of the controllers and the schemas in this folder. */
 final readonly class Description
@@ -21,7 +22,8 @@ final readonly class Description
         foreach ($this->router->getRoutes()->getRoutes() as $route) {
             $operation = self::operation($route);
             if ($operation !== null) {
-                $paths[self::path($route)][strtolower($route->methods()[0])] = $this->describe($route, $operation);
+                $method = $route->methods()[0];
+                $paths[self::path($route)][is_string($method) ? strtolower($method) : ''] = $this->describe($route, $operation);
             }
         }
         ksort($paths);
@@ -58,7 +60,7 @@ final readonly class Description
     {
         $schemas = [];
         foreach (glob(__DIR__.'/schemas/*.json') ?: [] as $file) {
-            $schemas[basename($file, '.json')] = json_decode((string) file_get_contents($file), flags: JSON_THROW_ON_ERROR);
+            $schemas[basename($file, '.json')] = Json::object((string) file_get_contents($file));
         }
 
         return $schemas;
@@ -74,7 +76,7 @@ final readonly class Description
             'summary' => $operation->summary,
             'parameters' => array_map(
                 fn (string $name): array => ['name' => $name, 'in' => 'path', 'required' => true, 'schema' => ['type' => 'string']],
-                array_values(array_filter($route->parameterNames())),
+                array_values(array_filter($route->parameterNames(), is_string(...))),
             ),
             ...$operation->body === [] ? [] : ['requestBody' => ['required' => true, ...$json(FieldTypes::schema($operation->body))]],
             'responses' => [

@@ -32,6 +32,8 @@ final class ActResource
      */
     public static function many(array $ids, User $person): array
     {
+        /** @var list<object{user_id: string, changed: int, assessments: int, what: string|null, undone: bool,
+            state: string}&\stdClass> $rows */
         $rows = DB::select(
             <<<'SQL'
             SELECT operation.id AS act, operation.kind, banks.slug AS bank, users.name AS person, operation.user_id,
@@ -47,19 +49,17 @@ final class ActResource
             ['{'.implode(',', $ids).'}'],
         );
 
-        return array_values(
-            array_map(function (\stdClass $row) use ($person): array {
-                $mine = $row->user_id === $person->id;
-                $hasMade = $row->changed > 0 || $row->assessments > 0;
-                unset($row->user_id);
+        /** @var list<array<string, mixed>> */
+        return array_map(function (\stdClass $row) use ($person): array {
+            $mine = $row->user_id === $person->id;
+            $hasMade = $row->changed > 0 || $row->assessments > 0;
 
-                return [
-                    ...(array) $row,
-                    'left' => [],
-                    'what' => $row->what === null ? null : Json::decode($row->what),
-                    'may_undo' => $mine && ! $row->undone && $hasMade && ! in_array($row->state, ['waiting', 'running'], true),
-                ];
-            }, $rows),
-        );
+            return [
+                ...array_diff_key(get_object_vars($row), ['user_id' => 1]),
+                'left' => [],
+                'what' => $row->what === null ? null : Json::decode($row->what),
+                'may_undo' => $mine && ! $row->undone && $hasMade && ! in_array($row->state, ['waiting', 'running'], true),
+            ];
+        }, $rows);
     }
 }

@@ -17,11 +17,15 @@ final class IntakeResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
+        $intake = $this->resource;
+        assert($intake instanceof Intake);
+        /** @var \Illuminate\Support\Collection<int, object{id: string, name: string, format: string|null, state: string,
+            problem: string|null, bytes: int, bytes_read: int, bytes_all: int}&\stdClass> $files */
         $files = DB::table('intake_files')
             ->where('intake_id', $this->id)
             ->orderBy('position')
             ->get(['id', 'name', 'format', 'state', 'problem', 'bytes', 'bytes_read', 'bytes_all']);
-        $all = $files->sum('bytes');
+        $all = (int) $files->sum(fn (\stdClass $file): int => $file->bytes);
         // A file counts by its size; within it, unpacked bytes read of all.
         $read = $files->sum(
             fn (\stdClass $file): float => $file->state === 'waiting'
@@ -55,8 +59,8 @@ final class IntakeResource extends JsonResource
             'found' => DB::table('staged_questions')->where('intake_id', $this->id)->count(),
             'read' => $all > 0 ? round($read / $all, 4) : 0,
             'settled' => DB::table('staged_questions')->where('intake_id', $this->id)->whereNotNull('outcome')->count(),
-            'counts' => (object) StagedQuestions::counts($this->resource),
-            'coming' => StagedQuestions::coming($this->resource),
+            'counts' => (object) StagedQuestions::counts($intake),
+            'coming' => StagedQuestions::coming($intake),
             'kinds' => (object) array_column($kinds, 'times', 'kind'),
             'notices' => DB::table('staged_things')
                 ->where('intake_id', $this->id)
@@ -72,7 +76,7 @@ final class IntakeResource extends JsonResource
             'folder' => $this->folderPath(),
             'duplicates' => $this->duplicates,
             'regroup' => $this->regroup,
-            'groups' => $this->resource->grouping()->tree(),
+            'groups' => $intake->grouping()->tree(),
             'assessments' => DB::table('staged_things')
                 ->where('intake_id', $this->id)
                 ->where('type', 'assessment')

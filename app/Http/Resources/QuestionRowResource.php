@@ -30,7 +30,7 @@ final class QuestionRowResource extends JsonResource
             'found_marks' => $row->found_marks,
             'kinds' => self::list($row->kinds),
             'has_thumbnail' => Thumbnail::isThere(self::list($row->kinds), app(PartKinds::class)),
-            'points' => (float) $row->points,
+            'points' => is_numeric($row->points) ? (float) $row->points : 0.0,
             'difficulty' => $row->difficulty,
             'status' => $row->status,
             'revision' => $row->revision,

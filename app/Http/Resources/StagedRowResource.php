@@ -15,6 +15,7 @@ final class StagedRowResource extends JsonResource
     /** @return array<string, mixed> */
     public function toArray(Request $request): array
     {
+        /** @var array{kinds: string, tags: string, points: string, notices: string|null} $row with what else a row has */
         $row = (array) $this->resource;
 
         return [

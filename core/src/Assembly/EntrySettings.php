@@ -10,7 +10,7 @@ use WideQuarry\Json\Malformed;
 use WideQuarry\Marking\Rubric;
 use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\Question;
-use WideQuarry\Question\SettingChange;
+use WideQuarry\Question\ShuffleChange;
 use WideQuarry\Question\Tools;
 
 /**
@@ -131,7 +131,7 @@ final readonly class EntrySettings
             $content->tools = (object) [...(array) $this->tools, ...$sheets === null ? [] : ['sheets' => $sheets]];
         }
         if ($this->shuffle !== null) {
-            SettingChange::on($content, 'shuffle', $this->shuffle, $kinds);
+            ShuffleChange::on($content, $this->shuffle, $kinds);
         }
         foreach ($this->rubric === null ? [] : self::rubricParts($content) as $key) {
             $key->rubric = Json::copy($this->rubric);

@@ -15,7 +15,7 @@ use WideQuarry\Question\PartKinds;
 use WideQuarry\Question\PointsChange;
 use WideQuarry\Question\Question;
 use WideQuarry\Question\QuestionMedia;
-use WideQuarry\Question\SettingChange;
+use WideQuarry\Question\ShuffleChange;
 use WideQuarry\Question\UnhelpfulTitle;
 
 /** What is to be changed of the content of many questions; what is not named stays. */
@@ -104,7 +104,7 @@ final readonly class ContentChange
         $after = $this->fields->has('points') ? $this->points($after) : $after;
         $this->replaceFields($after);
         if ($this->fields->has('shuffle')) {
-            SettingChange::on($after, 'shuffle', $this->fields->bool('shuffle', true), $kinds);
+            ShuffleChange::on($after, $this->fields->bool('shuffle', true), $kinds);
         }
         if ($this->fields->has('rubric')) {
             $this->rubric($after);

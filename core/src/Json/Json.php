@@ -24,6 +24,26 @@ final class Json
         return json_last_error() === JSON_ERROR_NONE ? $value : throw self::problem($text);
     }
 
+    /**
+     * What was stored as an object: anything else is our own mistake.
+     *
+     * @throws \LogicException
+     */
+    public static function object(string $text): \stdClass
+    {
+        $value = self::decode($text);
+
+        return $value instanceof \stdClass ? $value : throw new \LogicException('Expected a stored object.');
+    }
+
+    /** @return list<string> what was stored as a list of texts; what is no text in it is left out */
+    public static function texts(string $json): array
+    {
+        $value = self::decode($json);
+
+        return is_array($value) ? array_values(array_filter($value, is_string(...))) : [];
+    }
+
     public static function encode(mixed $value): string
     {
         return json_encode($value, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR);

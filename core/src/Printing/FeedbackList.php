@@ -14,6 +14,13 @@ use WideQuarry\Scoring\ScoringContext;
 /** All that a question can tell its learners, each with when it is told: for an answer, a part, the whole, or on request. */
 final readonly class FeedbackList
 {
+    private const STATES = [
+        'right' => 'printing.feedback-right',
+        'partly' => 'printing.feedback-partly',
+        'wrong' => 'printing.feedback-wrong',
+        'general' => 'printing.feedback-general',
+    ];
+
     public function __construct(private ScoringContext $in, private Paper $paper)
     {
     }
@@ -86,7 +93,7 @@ final readonly class FeedbackList
 
     private static function state(string $state): string
     {
-        return Paper::text(Message::of("printing.feedback-$state"));
+        return Paper::text(Message::of(self::STATES[$state] ?? self::STATES['general']));
     }
 
     /** @param  string  $when  markup */

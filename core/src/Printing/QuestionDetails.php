@@ -12,6 +12,23 @@ use WideQuarry\Scoring\ScoringContext;
 /** What an author wants beside a question, as a table below it; what a question does not have is left out. */
 final readonly class QuestionDetails
 {
+    private const NAMED = [
+        'key' => 'printing.detail-key',
+        'feedback' => 'printing.detail-feedback',
+        'standards' => 'printing.detail-standards',
+        'difficulty' => 'printing.detail-difficulty',
+        'place' => 'printing.detail-place',
+        'source' => 'printing.detail-source',
+        'state' => 'printing.detail-state',
+    ];
+
+    private const STATES = [
+        'draft' => 'printing.state-draft',
+        'in_review' => 'printing.state-in_review',
+        'approved' => 'printing.state-approved',
+        'retired' => 'printing.state-retired',
+    ];
+
     public function __construct(private ScoringContext $in, private Paper $paper)
     {
     }
@@ -29,7 +46,7 @@ final readonly class QuestionDetails
             $said = $this->said($detail, $item, $question, $presented);
             $rows .= $said === ''
                 ? ''
-                : '<tr><th scope="row">'.Paper::text(Message::of("printing.detail-$detail->value"))."</th><td>$said</td></tr>";
+                : '<tr><th scope="row">'.Paper::text(Message::of(self::NAMED[$detail->value]))."</th><td>$said</td></tr>";
         }
 
         return $rows === '' ? '' : "<table class=\"details\"><tbody>$rows</tbody></table>";
@@ -47,7 +64,7 @@ final readonly class QuestionDetails
             Detail::Difficulty => (string) $record->classification->difficulty,
             Detail::Place => implode('<br>', array_map(Paper::text(...), [...$item->folders, ...$item->topics])),
             Detail::Source => Paper::text($record->provenance->source),
-            Detail::State => Paper::text(Message::of("printing.state-{$record->status->value}")),
+            Detail::State => Paper::text(Message::of(self::STATES[$record->status->value])),
         };
     }
 }

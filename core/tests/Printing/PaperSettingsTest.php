@@ -118,6 +118,14 @@ it('calls options otherwise than their questions do, on sheet, key and answer sh
     'as it says' => ['', 'B.'], 'a' => ['a', 'b.'], '1' => ['1', '2.'], 'i' => ['i', 'ii.'], 'none' => ['none', ''],
 ]);
 
+it('gives no labels to what has none: learners write numbers beside it', function (): void {
+    $ordered = Questions::of([[
+        'id' => 'p1', 'kind' => 'order', 'points' => 1, 'key' => ['rules' => []],
+        'settings' => ['items' => [['id' => 'a', 'html' => 'Slate'], ['id' => 'b', 'html' => 'Chalk']]],
+    ]]);
+    expect(OptionLabels::on($ordered, '1', StandardKinds::all()))->toBe($ordered);
+});
+
 it('has a circle for each option, and says what is written elsewhere', function (): void {
     $html = paper('answers', [], 'C');
     expect(substr_count($html, 'class="circle"'))->toBe(6)

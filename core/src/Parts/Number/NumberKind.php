@@ -35,6 +35,14 @@ final class NumberKind implements Kind
 {
     use KindDefaults;
 
+    /** What remarks on a unit are about; UnitPolicy::MATTERS. */
+    private const MATTERS = [
+        'missing' => 'parts.number.remark-unit-missing',
+        'wrong' => 'parts.number.remark-unit-wrong',
+        'prefix' => 'parts.number.remark-unit-prefix',
+        'other' => 'parts.number.remark-unit-other',
+    ];
+
     public function name(): string
     {
         return 'number';
@@ -69,8 +77,8 @@ final class NumberKind implements Kind
     {
         $settings = self::settings($part->settings);
         $remarks = [];
-        foreach (UnitPolicy::MATTERS as $matter) {
-            $remarks[Message::of("parts.number.remark-unit-$matter")] = $settings->units->feedback($matter);
+        foreach (self::MATTERS as $matter => $words) {
+            $remarks[Message::of($words)] = $settings->units->feedback($matter);
         }
         $remarks[Message::of('parts.number.remark-figures')] = $settings->figures?->feedback;
 

@@ -73,7 +73,7 @@ it('has the same words in every language, each of them whole', function (string 
     }
 })->with(PrintedWords::LANGUAGES);
 
-it('speaks the language of the test, another, or the author’s', function (array $settings, string $language, string $said): void {
+it('speaks the language of the test, another one, or that of its author', function (array $settings, string $language, string $said): void {
     expect(saidBy(paper('learner', $settings, 'B', $language)))->toContain($said);
 })->with([
     'of the test' => [[], 'de-AT', 'Fassung B Gesteine Name Datum Punkte von 6'],

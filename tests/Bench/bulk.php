@@ -6,8 +6,8 @@ declare(strict_types=1);
 // same rows changed and logged by SQL in one go, without judging any of them.
 
 use App\Actions\Bulk\BeginOperation;
-use App\Actions\Bulk\StoredOperation;
 use App\Actions\Bulk\RunOperation;
+use App\Actions\Bulk\StoredOperation;
 use App\Models\Bank;
 use App\Models\User;
 use Illuminate\Contracts\Console\Kernel;

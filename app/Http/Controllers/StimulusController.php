@@ -158,8 +158,8 @@ final class StimulusController
             ->where('stimulus_id', $stimulus->id)
             ->whereRaw('strpos(content::text, ?) > 0', [$medium])
             ->pluck('content')
-            ->filter(is_string(...))
-            ->contains(fn (string $content): bool => in_array($medium, QuestionMedia::in(Json::decode($content)), true));
+            ->contains(fn (mixed $content): bool => is_string($content)
+                && in_array($medium, QuestionMedia::in(Json::decode($content)), true));
 
         $shown = $named ? $store->shown($stimulus->bank_id, $medium, $request->integer('width')) : null;
 

@@ -1,7 +1,7 @@
 import { accessible, ask, pagesOf, signIn } from './helpers'
 import { expect, test } from './test'
 
-test('what stands beside questions is chosen once: by keys in a bank, seen in an assessment, printed for authors', async ({ page }) => {
+test('what stands beside questions is chosen once: by keys in a bank, seen in an assessment, printed in the author’s copy', async ({ page }) => {
   await signIn(page, 'orla')
   await page.goto('/banks/rocks')
   const row = page.getByRole('listbox', { name: 'Questions' }).getByRole('option', { name: /Crystals and cooling/ })
@@ -37,14 +37,14 @@ test('what stands beside questions is chosen once: by keys in a bank, seen in an
   await expect(page.getByRole('button', { name: 'Key shown' })).toBeVisible()
   await accessible(page)
 
-  // And on a paper for authors, where a tick more is a print more.
+  // And on the author’s copy, where a tick more is a print more.
   await page.goto(`/assessments/${unit.id}/print`)
   const papers = page.getByRole('group', { name: 'What to print' })
-  await papers.getByRole('checkbox', { name: 'Questions with details, for authors' }).check()
+  await papers.getByRole('checkbox', { name: 'Author’s copy, with details' }).check()
   await papers.getByRole('checkbox', { name: 'Learner’s sheet', exact: true }).uncheck()
   const pdf = page.getByRole('link', { name: 'Download PDF' })
   const text = async () => ((await pdf.count()) > 0 ? (await pagesOf(page, (await pdf.getAttribute('href')) ?? '')).join('\n') : '')
-  await expect.poll(text, { timeout: 60_000 }).toContain('For authors')
+  await expect.poll(text, { timeout: 60_000 }).toContain('Author’s copy')
   expect(await text()).toMatch(/Key +B\. granite/)
   expect(await text()).toContain('Glass forms when there is no time')
   expect(await text()).toContain('Year 9 › Rock cycle')

@@ -363,7 +363,10 @@ it('says where questions stand and come from, in lists and in assessments, as fa
     $world = new World;
     $id = $world->add('Folded beds', '<p>Folded?</p><div data-part="p1"></div>', ['record' => [
         'source' => 'Fell notes 2', 'topics' => [['Rocks', 'Folds']],
-        'standards' => [(object) ['framework' => 'Earth', 'code' => 'E-3'], (object) ['framework' => 'Earth', 'code' => 'E-9', 'relation' => 'touches']],
+        'standards' => [
+            (object) ['framework' => 'Earth', 'code' => 'E-3'],
+            (object) ['framework' => 'Earth', 'code' => 'E-9', 'relation' => 'touches'],
+        ],
     ]]);
     Topics::put($id, [['Rocks', 'Folds']], $world->bank->id);
     DB::table('placements')->insert(['question_id' => $id, 'folder_id' => Folders::at(['Unit 4', 'Homework'], $world->bank->id)]);
@@ -379,6 +382,6 @@ it('says where questions stand and come from, in lists and in assessments, as fa
     // whoever prints gets what they chose, and another choice is another print
     ask('PUT', '/me/details', ['details' => ['place', 'source']])->assertNoContent();
     $html = ask('GET', "/assessments/$test/sheet?which=author")->assertOk()->json('html');
-    expect($html)->toContain('Unit 4 › Homework<br>Rocks › Folds', 'Fell notes 2', 'For authors');
+    expect($html)->toContain('Unit 4 › Homework<br>Rocks › Folds', 'Fell notes 2', 'Author’s copy');
     expect($html)->not->toContain('>Standards<');
 });

@@ -39,12 +39,28 @@ final readonly class BackupFolder
         $text = @file_get_contents($this->manifestPath());
         $manifest = $text === false ? null : Json::decode($text);
 
-        return $manifest instanceof \stdClass && ($manifest->format ?? '') === 'wide-quarry/backup'
+        return $manifest instanceof \stdClass && ($manifest->format ?? '') === 'wide-quarry/backup' && self::isWhole($manifest)
             ? $manifest
             : throw Refused::because(
                 'backup.none',
                 Message::of('app.actions.backup.no-complete-backup', ['path' => $this->path]),
             );
+    }
+
+    /** Whether it says what has to be there; one that does not would make an empty folder look like a good backup. */
+    private static function isWhole(\stdClass $manifest): bool
+    {
+        $files = $manifest->files ?? null;
+
+        return self::database($manifest) !== null && is_array($files) && array_filter($files, is_string(...)) === $files;
+    }
+
+    /** The hash of the dump; null where the manifest has none. */
+    private static function database(\stdClass $manifest): ?string
+    {
+        $hash = ($manifest->database ?? null) instanceof \stdClass ? $manifest->database->sha256 ?? null : null;
+
+        return is_string($hash) ? $hash : null;
     }
 
     /** @return list<string> the names of the stored files that a backup has */
@@ -57,8 +73,7 @@ final readonly class BackupFolder
     public function problems(): array
     {
         $manifest = $this->manifest();
-        $database = $manifest->database instanceof \stdClass ? $manifest->database->sha256 ?? null : null;
-        $problems = @hash_file('sha256', $this->dump()) === $database ? [] : ['database.dump'];
+        $problems = @hash_file('sha256', $this->dump()) === self::database($manifest) ? [] : ['database.dump'];
         foreach (self::files($manifest) as $name) {
             if (@hash_file('sha256', $this->file($name)) !== basename($name)) {
                 $problems[] = $name;

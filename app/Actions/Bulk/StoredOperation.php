@@ -82,6 +82,10 @@ final readonly class StoredOperation
     /** @return 'folders'|'topics' the tree that is merged or cleared */
     public function tree(): string
     {
-        return $this->text('tree') === 'topics' ? 'topics' : 'folders';
+        return match ($this->text('tree')) {
+            'folders' => 'folders',
+            'topics' => 'topics',
+            default => throw new \LogicException("Operation $this->id names no tree."),
+        };
     }
 }

@@ -23,7 +23,8 @@ use WideQuarry\Question\QuestionMedia;
  * Some hundred staged questions on their way into a bank: new ones by copying rows, replaced ones as revisions.
  *
  * @phpstan-type StagedRow object{id: string, source_id: string, title: string, content: string, record: string, topics: string,
- *     grp: string|null, duplicate_of: string|null, duplicate_by: string|null, skipped: bool, decision: 'add'|'replace'|'skip'|null}&\stdClass
+ *     grp: string|null, duplicate_of: string|null, duplicate_by: string|null, skipped: bool,
+ *     decision: 'add'|'replace'|'skip'|null}&\stdClass
  */
 final readonly class ImportChunk
 {

@@ -43,8 +43,8 @@ final class PrintController
     private const AT_ONCE = 3;
 
     #[Operation(
-        'A paper as a document for the screen; which: cover, learner, answers, key, keys, scheme, notes, author, contents, or several with '.
-        'commas between; set and forms: of which set of forms, and which of them, by commas',
+        'A paper as a document for the screen; which: cover, learner, answers, key, keys, scheme, notes, author, contents, or several '.
+        'with commas between; set and forms: of which set of forms, and which of them, by commas',
         response: ['html' => 'string'],
     )]
     public function sheet(Request $request, Assessment $assessment, SheetPage $page): JsonResponse

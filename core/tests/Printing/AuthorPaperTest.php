@@ -50,7 +50,8 @@ function detailed(): Question
 function detailRows(array $settings, string $which = 'author'): array
 {
     $json = Assessment::fresh('0192f0c4-0000-7000-8000-0000000000aa', 'Rocks');
-    $json->sections = [(object) ['id' => 's1', 'entries' => [(object) ['id' => 'e1', 'question' => '0192f0c4-0000-7000-8000-000000000001']]]];
+    $entry = (object) ['id' => 'e1', 'question' => '0192f0c4-0000-7000-8000-000000000001'];
+    $json->sections = [(object) ['id' => 's1', 'entries' => [$entry]]];
     $item = new PrintedQuestion(
         'e1',
         detailed(),
@@ -69,7 +70,11 @@ function detailRows(array $settings, string $which = 'author'): array
     );
     $html = (new Sheet(new Presenter))->body(PaperKind::from($which), $test);
     preg_match_all('~<tr><th scope="row">([^<]*)</th><td>(.*?)</td></tr>~s', $html, $found);
-    $words = fn (string $cell): string => trim((string) preg_replace('/\s+/u', ' ', html_entity_decode(strip_tags(str_replace('<', ' <', $cell)))));
+    $words = function (string $cell): string {
+        $text = html_entity_decode(strip_tags(str_replace('<', ' <', $cell)));
+
+        return trim((string) preg_replace('/\s+/u', ' ', $text));
+    };
 
     return array_combine($found[1], array_map($words, $found[2]));
 }

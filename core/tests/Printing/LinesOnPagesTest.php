@@ -11,7 +11,10 @@ use WideQuarry\Printing\LinesOnPages;
 /** @return list<array{left: float, top: float, bottom: float}> so many lines down from a height */
 function linesFrom(float $top, int $count, float $left = 70): array
 {
-    return array_map(fn (int $i): array => ['left' => $left, 'top' => $top + 16 * $i, 'bottom' => $top + 16 * $i + 12], $count === 0 ? [] : range(0, $count - 1));
+    return array_map(
+        fn (int $i): array => ['left' => $left, 'top' => $top + 16 * $i, 'bottom' => $top + 16 * $i + 12],
+        $count === 0 ? [] : range(0, $count - 1),
+    );
 }
 
 it('finds a single line on either page', function (array $first, array $last, float $begin, float $end, ?int $page): void {

@@ -22,7 +22,11 @@ use WideQuarry\Tests\Support\Questions;
 
 function choiceOfRocks(): Question
 {
-    $options = [['id' => 'a', 'html' => '<p>Schiefer</p>'], ['id' => 'b', 'html' => '<p>Kreide</p>'], ['id' => 'c', 'html' => '<p>Gneis</p>']];
+    $options = [
+        ['id' => 'a', 'html' => '<p>Schiefer</p>'],
+        ['id' => 'b', 'html' => '<p>Kreide</p>'],
+        ['id' => 'c', 'html' => '<p>Gneis</p>'],
+    ];
 
     return Questions::of([[
         'id' => 'p1', 'kind' => 'choice', 'points' => 1, 'settings' => ['options' => $options],
@@ -81,7 +85,9 @@ it('speaks the language of the test, another one, or that of its author', functi
     'one there are no words in' => [[], 'fi', 'Form B Gesteine Name Date'],
     'by hand' => [['words' => ['name' => 'Wer?']], 'de', 'Wer? Datum'],
     'what is allowed' => [['aids' => 'Lineal'], 'de', 'Erlaubt: Lineal'],
-    'school, course and group' => [['school' => 'Moorschule', 'course' => 'Erde 9', 'group' => true], 'de', 'Moorschule · Erde 9 Gesteine Name Klasse Datum'],
+    'school, course and group' => [
+        ['school' => 'Moorschule', 'course' => 'Erde 9', 'group' => true], 'de', 'Moorschule · Erde 9 Gesteine Name Klasse Datum',
+    ],
 ]);
 
 it('numbers through or by section, with what stands before', function (array $settings, array $numbers): void {

@@ -45,12 +45,12 @@ export function useDetails() {
   }
 }
 
-/** The same by keys, on screens that show questions. */
-export function useDetailKeys() {
+/** The same by keys, on screens where a choice can be seen. */
+export function useDetailKeys(enabled = true) {
   const { toggle } = useDetails()
   useCommands(
     'details',
-    DETAILS.map(
+    (enabled ? DETAILS : []).map(
       (detail): ScreenCommand => ({
         id: `detail-${detail}`,
         group: texts.frame.groups.view,

@@ -52,9 +52,9 @@ function Pages({ assessment }: { assessment: Assessment }) {
     onSuccess: (_, next) => client.setQueryData(assessmentQuery(assessment.id).queryKey, (now) => (now ? { ...now, print: next } : now)),
   })
   const wanted = JSON.stringify(rested)
-  useDetailKeys()
+  useDetailKeys(papers.includes('author'))
   const chosen = useDetails().shown.join(',')
-  // only papers for authors have them
+  // only the author's copy has them
   const details = which.split(',').includes('author') ? chosen : ''
   const isChoosing = useIsMutating({ mutationKey: DETAILS_KEPT }) > 0
   // what is offered to take away is what was asked for last, not what is still on its way

@@ -114,7 +114,7 @@ function Papers({ which, set, onWhich }: Props) {
   )
 }
 
-/** What stands beside questions for authors; the same as in banks and assessments. */
+/** What stands beside questions in the author's copy; the same as in banks and assessments. */
 function Details() {
   const { has, toggle } = useDetails()
   return (

@@ -40,7 +40,7 @@ test('what stands beside questions is chosen once: by keys in a bank, seen in an
   // And on the author’s copy, where a tick more is a print more.
   await page.goto(`/assessments/${unit.id}/print`)
   const papers = page.getByRole('group', { name: 'What to print' })
-  await papers.getByRole('checkbox', { name: 'Author’s copy, with details' }).check()
+  await papers.getByRole('checkbox', { name: 'Author’s copy' }).check()
   await papers.getByRole('checkbox', { name: 'Learner’s sheet', exact: true }).uncheck()
   const pdf = page.getByRole('link', { name: 'Download PDF' })
   const text = async () => ((await pdf.count()) > 0 ? (await pagesOf(page, (await pdf.getAttribute('href')) ?? '')).join('\n') : '')

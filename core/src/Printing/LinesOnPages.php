@@ -58,8 +58,7 @@ final readonly class LinesOnPages
      */
     private function isBehind(array $line, array $spot): bool
     {
-        $column = fn (float $left): int => $this->middle !== null && $left >= $this->middle ? 1 : 0;
-        $by = $column($line['left']) <=> $column($spot['left']);
+        $by = $this->column($line['left']) <=> $this->column($spot['left']);
 
         return $by === 0 ? $line['bottom'] > $spot['top'] + 1 : $by > 0;
     }
@@ -72,11 +71,11 @@ final readonly class LinesOnPages
      */
     private function rows(array $lines): array
     {
-        usort($lines, fn (array $a, array $b): int => [$this->sideOf($a), $a['top']] <=> [$this->sideOf($b), $b['top']]);
+        usort($lines, fn (array $a, array $b): int => [$this->column($a['left']), $a['top']] <=> [$this->column($b['left']), $b['top']]);
         $rows = [];
         foreach ($lines as $line) {
             $above = array_key_last($rows);
-            if ($above !== null && $this->sideOf($line) === $this->sideOf($rows[$above])
+            if ($above !== null && $this->column($line['left']) === $this->column($rows[$above]['left'])
                 && $line['top'] < ($rows[$above]['top'] + $rows[$above]['bottom']) / 2) {
                 $rows[$above]['bottom'] = max($line['bottom'], $rows[$above]['bottom']);
             } else {
@@ -87,9 +86,8 @@ final readonly class LinesOnPages
         return $rows;
     }
 
-    /** @param  Line  $line */
-    private function sideOf(array $line): bool
+    private function column(float $left): int
     {
-        return $this->middle !== null && $line['left'] >= $this->middle;
+        return $this->middle !== null && $left >= $this->middle ? 1 : 0;
     }
 }

@@ -1,7 +1,7 @@
 import { accessible, ask, pagesOf, signIn } from './helpers'
 import { expect, test } from './test'
 
-test('what stands beside questions is chosen once: by keys in a bank, seen in an assessment, printed in the author’s copy', async ({ page }) => {
+test('what stands beside questions is chosen once: by keys in a bank, seen in an assessment, printed', async ({ page }) => {
   await signIn(page, 'orla')
   await page.goto('/banks/rocks')
   const row = page.getByRole('listbox', { name: 'Questions' }).getByRole('option', { name: /Crystals and cooling/ })

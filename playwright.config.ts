@@ -14,7 +14,8 @@ export default defineConfig({
   use: {
     baseURL: process.env[`BASE_URL_${process.env.TEST_PARALLEL_INDEX ?? 0}`] ?? process.env.BASE_URL ?? 'http://127.0.0.1:8080',
     viewport: { width: 1280, height: 800 },
-    launchOptions: { executablePath: '/usr/bin/chromium' },
+    // Chromium without a window to draw: the same engine, a fifth quicker to finish the whole set.
+    launchOptions: { executablePath: '/usr/bin/chromium-headless-shell' },
     actionTimeout: 90_000,
     screenshot: 'only-on-failure',
   },

@@ -22,10 +22,13 @@ type Props = { intake: string; held: Migration; onChange: (change: MigrationChan
 /** A pattern of names, and the tree it makes, whose names can be typed over. */
 export function FolderPattern({ intake, held, onChange }: Props) {
   const [pattern, setPattern] = useState(held.pattern)
+  // Every change sends all names, so one must not wait for the answer to the one before it.
+  const [names, setNames] = useState(held.names)
   const [isOwn, setOwn] = useState(false)
-  const tried = useDebouncedValue(pattern, 300)
+  const rested = useDebouncedValue(pattern, 300)
+  const tried = isOwn ? rested : pattern
   const preview = useQuery({ ...migrationQuery(intake, tried), enabled: tried !== '' && tried !== held.pattern })
-  const shown = tried === held.pattern ? held : preview.data
+  const shown = [tried, pattern].includes(held.pattern) ? held : preview.data
   const named = (Object.keys(presets) as Preset[]).find((one) => presets[one] === pattern)
   const chosen = isOwn ? 'own' : pattern === '' ? '' : (named ?? 'own')
   const leaves = shown?.tree.filter((row, i) => (shown.tree[i + 1]?.depth ?? 0) <= row.depth).length ?? 0
@@ -84,8 +87,10 @@ export function FolderPattern({ intake, held, onChange }: Props) {
                 row={row}
                 onName={(name) => {
                   const path = row.path.join(' › ')
-                  const { [path]: _, ...names } = held.names
-                  onChange({ pattern, names: name === row.path.at(-1) ? names : { ...names, [path]: name } })
+                  const { [path]: _, ...others } = names
+                  const next = name === row.path.at(-1) ? others : { ...others, [path]: name }
+                  setNames(next)
+                  onChange({ pattern, names: next })
                 }}
               />
             ))}

@@ -32,7 +32,7 @@ export function MigrationReview({ intake }: { intake: string }) {
     >
       <div className="grid gap-8 p-4 lg:grid-cols-[22rem_1fr]">
         <div className="flex flex-col gap-8">
-          <FolderPattern key={held.data.pattern} intake={intake} held={held.data} onChange={(next) => change.mutate(next)} />
+          <FolderPattern intake={intake} held={held.data} onChange={(next) => change.mutate(next)} />
           <Titles intake={intake} />
         </div>
         <div className="flex min-w-0 flex-col gap-8">

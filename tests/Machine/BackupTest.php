@@ -52,14 +52,13 @@ it('restores a backup that equals its source, and repairs one that was stopped',
     $here->until(
         fn (): bool => in_array($ines->ask('GET', "/intakes/$intake")->json('data.state'), ['review', 'failed'], true),
         'the package to be read',
-        60,
     );
     $ines->ask('PATCH', "/intakes/$intake", ['bank' => $slug]);
     $ines->ask('POST', "/intakes/$intake/commit", new stdClass());
-    $here->until(fn (): bool => $ines->ask('GET', "/intakes/$intake")->json('data.state') === 'committed', 'the import', 60);
+    $here->until(fn (): bool => $ines->ask('GET', "/intakes/$intake")->json('data.state') === 'committed', 'the import');
     $ines->ask('POST', "/banks/$slug/questions", ['question' => Questions::one()]);
     $export = $ines->ask('POST', '/dispatches', ['format' => 'qti30', 'bank' => $slug])->json('data.id');
-    $here->until(fn (): bool => $ines->ask('GET', "/dispatches/$export")->json('data.state') === 'ready', 'the export', 60);
+    $here->until(fn (): bool => $ines->ask('GET', "/dispatches/$export")->json('data.state') === 'ready', 'the export');
 
     $folder = "$here->folder/backup";
     $made = $here->quarry('backup', $folder);
@@ -132,7 +131,6 @@ it('brings every landed schema up to date, and derives what is new', function (s
     $here->until(
         fn (): bool => trim($here->sql("SELECT count(*) FROM questions WHERE near <> '{}'")) === $questions,
         'the near prints',
-        60,
     );
     [$upgraded, $fresh] = [explode("\n", $schema()), explode("\n", $fresh)];
     // dropping the schema public leaves a comment behind, which is none of ours

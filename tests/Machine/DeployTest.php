@@ -16,16 +16,16 @@ final class KeptPostgres
 
     public function __construct(private readonly string $folder)
     {
-        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new RuntimeException;
-        $this->port = (int) substr((string) strrchr((string) stream_socket_get_name($socket, false), ':'), 1);
-        fclose($socket);
+        $this->port = Installation::freePort();
     }
 
     public function run(string ...$command): string
     {
         $as = posix_geteuid() === 0 ? ['setpriv', '--reuid=postgres', '--regid=postgres', '--init-groups'] : [];
 
-        return (new Process([...$as, 'env', 'PATH='.Installation::postgresBin().':/usr/bin:/bin', ...$command], '/', timeout: 60))
+        $programs = ['env', 'PATH='.Installation::postgresBin().':/usr/bin:/bin', ...$command];
+
+        return (new Process([...$as, ...$programs], '/', timeout: Installation::PATIENCE))
             ->mustRun()
             ->getOutput();
     }
@@ -59,7 +59,7 @@ final class KeptPostgres
             timeout: null,
         );
         $this->server->start();
-        for ($until = microtime(true) + 40; ; usleep(100_000)) {
+        for ($until = microtime(true) + Installation::PATIENCE; ; usleep(100_000)) {
             try {
                 if ($this->sql('SELECT pg_is_in_recovery()') === 'f') {
                     return;
@@ -110,7 +110,7 @@ it('runs behind a proxy with a PostgreSQL of its own, which can be put back to a
 
         $port = $kept->port;
         $here = new Installation('deployed');
-        $tls = $here->port + 1;
+        $tls = Installation::freePort();
         $here->start(
             '--production',
             "--url=https://localhost:$tls",
@@ -124,7 +124,7 @@ it('runs behind a proxy with a PostgreSQL of its own, which can be put back to a
         ]);
         file_put_contents(
             "$here->folder/proxy.Caddyfile",
-            "{\n\tadmin off\n\tskip_install_trust\n\tauto_https disable_redirects\n\thttp_port ".($here->port + 2)."\n}\n$caddy",
+            "{\n\tadmin off\n\tskip_install_trust\n\tauto_https disable_redirects\n\thttp_port ".Installation::freePort()."\n}\n$caddy",
         );
         $proxy = new Process(
             ['caddy', 'run', '--adapter', 'caddyfile', '--config', "$here->folder/proxy.Caddyfile"],
@@ -134,12 +134,12 @@ it('runs behind a proxy with a PostgreSQL of its own, which can be put back to a
         );
         $proxy->start();
         $get = function (string $path, string ...$more) use ($tls): string {
-            $process = new Process(['curl', '-ksi', '--max-time', '20', "https://localhost:$tls$path", ...$more]);
+            $process = new Process(['curl', '-ksi', '--max-time', '60', "https://localhost:$tls$path", ...$more]);
             $process->run();
 
             return $process->getOutput();
         };
-        $here->until(fn (): bool => str_contains($get('/up'), '"ready":true'), 'the proxy', 40);
+        $here->until(fn (): bool => str_contains($get('/up'), '"ready":true'), 'the proxy');
         $page = $get('/sign-in');
         expect($page)
             ->toContain('strict-transport-security: max-age=31536000')
@@ -186,7 +186,6 @@ it('runs behind a proxy with a PostgreSQL of its own, which can be put back to a
                 'SELECT count(*) FROM pg_stat_archiver WHERE last_archived_wal >= pg_walfile_name(pg_current_wal_lsn() - 16777216)',
             ) > 0,
             'the archive',
-            30,
         );
         $here->stop();
         $kept->stop();

@@ -71,7 +71,7 @@ it('loses nothing that was acknowledged', function (): void {
     }
     expect(count($imports))->toBeGreaterThan($rounds / 2);
     foreach ($imports as $import) {
-        $here->until(fn (): bool => $ines->ask('GET', "/intakes/$import")->json('data.state') === 'review', "import $import", 150);
+        $here->until(fn (): bool => $ines->ask('GET', "/intakes/$import")->json('data.state') === 'review', "import $import");
         expect($ines->ask('GET', "/intakes/$import")->json('data.found'))->toBe(30);
     }
     expect(count($media))->toBeGreaterThan($rounds / 2);
@@ -82,7 +82,6 @@ it('loses nothing that was acknowledged', function (): void {
         $here->until(
             fn (): bool => in_array($ines->ask('GET', "/acts/$act")->json('state'), ['done', 'failed'], true),
             "bulk change $act",
-            150,
         );
     }
 });

@@ -34,7 +34,7 @@ it('stores whole files or none on a full disk, and says so', function (): void {
         $begun = $ines->ask('POST', '/dispatches', ['format' => 'pack', 'bank' => $slug]);
         expect($begun->status)->toBe(201, $begun->body);
         $export = $begun->json('data.id');
-        $here->until(fn (): bool => $ines->ask('GET', "/dispatches/$export")->json('data.state') !== 'writing', 'the export to fail', 60);
+        $here->until(fn (): bool => $ines->ask('GET', "/dispatches/$export")->json('data.state') !== 'writing', 'the export to fail');
         expect($ines->ask('GET', "/dispatches/$export")->json('data'))
             ->toMatchArray(['state' => 'failed'])
             ->and($ines->ask('GET', "/dispatches/$export")->json('data.problem'))
@@ -57,7 +57,7 @@ it('stores whole files or none on a full disk, and says so', function (): void {
 
         unlink($fill);
         expect($ines->ask('POST', "/work/dispatch/$export/retry", new stdClass())->status)->toBe(204);
-        $here->until(fn (): bool => $ines->ask('GET', "/dispatches/$export")->json('data.state') === 'ready', 'the export, again', 60);
+        $here->until(fn (): bool => $ines->ask('GET', "/dispatches/$export")->json('data.state') === 'ready', 'the export, again');
         $file = $ines->ask('GET', "/dispatches/$export/file");
         expect($file->status)
             ->toBe(200)

@@ -17,6 +17,9 @@ final class Installation
         return (new Process(['bash', '-c', '. bin/lib/common.sh; find_postgres'], $root))->mustRun()->getOutput();
     }
 
+    /** Seconds to wait for what takes a moment on a quiet machine: others may be using this one. */
+    public const PATIENCE = 240;
+
     public const PASSWORD = 'four plain garden words';
 
     public readonly string $folder;
@@ -63,7 +66,7 @@ final class Installation
             timeout: null,
         );
         $this->process->start();
-        $this->until(fn (): bool => str_contains($this->said(), 'Ctrl-C') || ! ($this->process?->isRunning() ?? false), 'starting', 180);
+        $this->until(fn (): bool => str_contains($this->said(), 'Ctrl-C') || ! ($this->process?->isRunning() ?? false), 'starting');
 
         return $this;
     }
@@ -146,7 +149,7 @@ final class Installation
 
     public function untilReady(): void
     {
-        $this->until(fn (): bool => ($this->health()['ready'] ?? false) === true, 'being ready', 60);
+        $this->until(fn (): bool => ($this->health()['ready'] ?? false) === true, 'being ready');
     }
 
     /** @return list<int> processes that belong to it, whoever their parent is */
@@ -164,7 +167,7 @@ final class Installation
     }
 
     /** @param  callable(): bool  $holds */
-    public function until(callable $holds, string $what, int $seconds = 30): void
+    public function until(callable $holds, string $what, int $seconds = self::PATIENCE): void
     {
         $until = microtime(true) + $seconds;
         while (! $holds()) {
@@ -173,12 +176,18 @@ final class Installation
         }
     }
 
-    private static function freePort(): int
+    /** Below the ports that outgoing connections are given (32768 and up): one of those would be in the way of a server started later. */
+    public static function freePort(): int
     {
-        $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('No port is free.');
-        $name = (string) stream_socket_get_name($socket, false);
-        fclose($socket);
+        for ($tries = 0; $tries < 100; $tries++) {
+            $port = random_int(20_000, 32_000);
+            $socket = @stream_socket_server("tcp://127.0.0.1:$port");
+            if ($socket !== false) {
+                fclose($socket);
 
-        return (int) substr($name, (int) strrpos($name, ':') + 1);
+                return $port;
+            }
+        }
+        throw new \RuntimeException('No port is free.');
     }
 }

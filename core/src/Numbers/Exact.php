@@ -17,6 +17,9 @@ final class Exact
     /** @var array<string, BigRational> read before; only short texts, at most 1,000 of them */
     private static array $read = [];
 
+    /** @var \WeakMap<BigRational, string>|null what text() gave: results say the same few numbers again and again */
+    private static ?\WeakMap $texts = null;
+
     /** @return BigRational|null null when the text is no exact number */
     public static function read(string $text): ?BigRational
     {
@@ -102,6 +105,16 @@ final class Exact
         };
     }
 
+    /** A sum; one of the two is often 0. */
+    public static function plus(BigRational $one, BigRational $other): BigRational
+    {
+        return match (true) {
+            $one->isZero() => $other, // @pest-mutate-ignore only faster
+            $other->isZero() => $one, // @pest-mutate-ignore
+            default => $one->plus($other),
+        };
+    }
+
     /** In lowest terms; a whole number is in them without asking. */
     public static function simplified(BigRational $value): BigRational
     {
@@ -139,7 +152,9 @@ final class Exact
 
     public static function text(BigRational $value): string
     {
-        return (string) self::simplified($value);
+        self::$texts ??= new \WeakMap;
+
+        return self::$texts[$value] ??= (string) self::simplified($value); // @pest-mutate-ignore a cache changes nothing but time
     }
 
     /** The finite decimal, or null when there is none (1/3). */
@@ -186,6 +201,10 @@ final class Exact
     /** Rounds half away from zero to a multiple of $step, which is above zero; what is one is given back as it is. */
     public static function toStep(BigRational $value, BigRational $step): BigRational
     {
+        [$small, $smallStep] = [self::small($value), self::small($step)];
+        if ($small !== null && $smallStep !== null && $small[0] * $smallStep[1] % ($small[1] * $smallStep[0]) === 0) { // @pest-mutate-ignore
+            return $value; // @pest-mutate-ignore only faster
+        }
         $steps = $value->dividedBy($step)->simplified();
         if ($steps->getDenominator()->isEqualTo(1)) { // @pest-mutate-ignore only faster
             return $value; // @pest-mutate-ignore
@@ -220,11 +239,9 @@ final class Exact
     /** As a JSON number: an integer where it is one. */
     public static function number(BigRational $value): int|float
     {
-        $value = self::simplified($value);
-        // The common case; the long way gives the same.
-        $isWhole = $value->getDenominator()->isEqualTo(1); // @pest-mutate-ignore
-        if ($isWhole && $value->getNumerator()->abs()->isLessThan(10 ** 15)) { // @pest-mutate-ignore
-            return $value->getNumerator()->toInt(); // @pest-mutate-ignore
+        $text = self::text($value);
+        if (strlen($text) <= 15 && ! str_contains($text, '/')) { // @pest-mutate-ignore the common case; the long way gives the same
+            return (int) $text; // @pest-mutate-ignore
         }
         $float = (float) (string) $value->toScale(12, RoundingMode::HALF_UP);
 

@@ -139,7 +139,7 @@ final readonly class Question
     /** M: the sum of the parts' points. */
     public function points(): BigRational
     {
-        return array_reduce($this->parts, fn (BigRational $sum, Part $part): BigRational => $sum->plus($part->points()), Exact::zero());
+        return array_reduce($this->parts, fn (BigRational $sum, Part $part): BigRational => Exact::plus($sum, $part->points()), Exact::zero());
     }
 
     /** @throws NotScorable */

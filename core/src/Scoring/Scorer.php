@@ -159,7 +159,7 @@ final class Scorer
             $states !== [] && array_diff($states, ['unanswered']) === [] => 'unanswered',
             in_array('unreadable', $states, true) => 'unreadable',
             in_array('needs_marking', $states, true) => 'needs_marking',
-            $total->raw->isGreaterThanOrEqualTo($total->points) => 'right',
+            Exact::compare($total->raw, $total->points) >= 0 => 'right',
             $total->raw->isPositive() => 'partly',
             default => 'wrong',
         };

@@ -77,7 +77,7 @@ final class SetScoring
             fn (Rule $rule): array => ['step' => 'rule.matched', 'rule' => $rule->id, 'credit' => Exact::text($rule->credit())],
             $matched,
         );
-        $sum = array_reduce($matched, fn (BigRational $sum, Rule $rule): BigRational => $sum->plus($rule->credit()), Exact::zero());
+        $sum = array_reduce($matched, fn (BigRational $sum, Rule $rule): BigRational => Exact::plus($sum, $rule->credit()), Exact::zero());
         $unlisted = $given - count($matched);
         if ($unlisted > 0) {
             $default = $part->key->default();

@@ -58,9 +58,9 @@ final class Total
     /** @param  list<PartResult>  $parts */
     private function combined(BigRational $points, array $parts): BigRational
     {
-        $sum = isset($parts[0]) ? $parts[0]->score : Exact::zero();
-        foreach (array_slice($parts, 1) as $part) {
-            $sum = $sum->plus($part->score);
+        $sum = Exact::zero();
+        foreach ($parts as $part) {
+            $sum = Exact::plus($sum, $part->score);
         }
         $this->trace[] = ['step' => 'parts.summed', 'value' => Exact::text($sum), 'of' => Exact::text($points)];
         if (! $this->question->scoring->all) {

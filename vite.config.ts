@@ -8,10 +8,41 @@ import { messages } from './resources/js/messages/vitePlugin.ts'
 const input = ['resources/css/app.css', 'resources/js/early.ts', 'resources/js/app.tsx']
 const entries = process.env.VITEST ? [] : [laravel({ input, refresh: false })]
 
+/**
+ * What every screen needs comes in one file, and what lists of questions share in another: as some seventy of a kilobyte each they kept
+ * the first screen of a bank waiting, since every request costs both sides something.
+ */
+const ofLists = new RegExp(
+  [
+    'resources/js/api/(acts|actions|client|get|order|queries|question|searches|standards)\\.ts',
+    'resources/js/(browse|question/details)/(?!TreeDialog\\.|GroupedRows)',
+    'resources/js/bulk/useAct',
+    'resources/js/lib/(drag|echoes|format|groupBy|lazily|lazyAgain|storage|use(Address|DebouncedValue|Selection|Steady|Wide))\\.',
+    'resources/js/ui/(tree/(Tree|TreeRows|Twisty|items|typeAhead|useTreeModel)|Asked|Chip|Field|ListAndReading|MoreButton|Panes|Strata|Tabs|Tick|VirtualRows)\\.',
+    'lucide-react/dist/esm/icons/',
+  ].join('|'),
+)
+
+/** What asks for the data of the first screen, while everything else is still being fetched. */
+const ofEarly = /resources\/js\/(early|screens|api\/(early|get))\.ts/
+
 export default defineConfig({
   plugins: [...entries, messages(), react(), tailwindcss()],
   resolve: { alias: { '@': new URL('./resources/js', import.meta.url).pathname } },
-  build: { sourcemap: false },
+  build: {
+    sourcemap: false,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'early', test: ofEarly, priority: 3 },
+            { name: 'base', tags: ['$initial'], priority: 2 },
+            { name: 'list', test: ofLists, minShareCount: 2, priority: 1 },
+          ],
+        },
+      },
+    },
+  },
   test: {
     // A page is only made for those that look at one: making it takes longer than most tests.
     environment: 'node',

@@ -99,6 +99,12 @@ final class QuestionSearch
         return $count > $many ? null : $count;
     }
 
+    /** As countUpTo, but null as well where the words are so common that even so many take long to count. */
+    public function countQuickly(Scope $scope, QuestionFilter $filter, int $many): ?int
+    {
+        return $this->breadth->of($filter) ? null : $this->countUpTo($scope, $filter, $many);
+    }
+
     /**
      * The ids that meet a filter, in their order.
      *
@@ -125,7 +131,7 @@ final class QuestionSearch
     /** @param  bool|null  $inTitle  only those with, or without, all the words in their titles; null for all */
     private function matching(Scope $scope, QuestionFilter $filter, bool $isBroad, ?bool $inTitle): Builder
     {
-        if ($inTitle && $isBroad && ! $this->breadth->inTitles($filter)) {
+        if ($inTitle && $isBroad && ! $this->breadth->inTitles($filter, $scope)) {
             return Conditions::on($scope, $filter, plan: WordPlan::TitlesFirst);
         }
         $query = Conditions::on($scope, $filter, plan: $isBroad ? WordPlan::OrderFirst : WordPlan::WordsFirst);

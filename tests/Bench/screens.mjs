@@ -17,7 +17,7 @@ async function cold(path, as, seen) {
   const fresh = await browser.newContext({ baseURL: base, viewport: { width: 1280, height: 800 }, ...as })
   const tab = await fresh.newPage()
   const bodies = []
-  tab.on('response', (answer) => answer.url().endsWith('.js') && bodies.push(answer.body()))
+  tab.on('response', (answer) => answer.url().endsWith('.js') && bodies.push(answer.body().catch(() => Buffer.alloc(0))))
   const start = performance.now()
   await tab.goto(path, { waitUntil: 'commit' })
   await seen(tab).waitFor()
@@ -36,8 +36,8 @@ for (let i = 0; i < ROUNDS; i++) {
   signIn.push(await cold('/sign-in', {}, (tab) => tab.getByRole('button', { name: 'Sign in', exact: true })))
 }
 const ratio = median(first) / median(signIn)
-missed ||= ratio > 3
-console.log(`first screen of 200,000            ${ms(median(first))}   yardstick (sign-in) ${ms(median(signIn))}   ratio ${ratio.toFixed(1)} of at most 3   ${ratio > 3 ? 'MISSED' : 'good'}`)
+missed ||= ratio > 2
+console.log(`first screen of 200,000            ${ms(median(first))}   yardstick (sign-in) ${ms(median(signIn))}   ratio ${ratio.toFixed(1)} of at most 2   ${ratio > 2 ? 'MISSED' : 'good'}`)
 
 missed ||= load > 240
 console.log(`its scripts, gzip                  ${load.toFixed(0)} kB of at most 240   ${load > 240 ? 'MISSED' : 'good'}`)

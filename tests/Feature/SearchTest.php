@@ -319,7 +319,7 @@ it('narrows to one folder alone, to a topic by its title anywhere, to who change
         ->toBe(2);
 });
 
-it('puts titles first, then the most relevant or, of many, the newest, and leaves nothing out', function (int $many, bool $ranks): void {
+it('puts titles first, then the most relevant or, of many, the newest, and leaves nothing out', function (int $many, float $common, bool $ranks): void {
     $world = library();
     mt_srand(7);
     foreach (range(1, 150) as $i) {
@@ -329,7 +329,7 @@ it('puts titles first, then the most relevant or, of many, the newest, and leave
         DB::table('questions')->where('id', $id)->update(['updated_at' => '2026-11-'.mt_rand(1, 28).' 12:00:00+00']);
     }
     DB::statement('ANALYZE question_search'); // as PostgreSQL does by itself
-    app()->bind(Breadth::class, fn (): Breadth => new Breadth($many));
+    app()->bind(Breadth::class, fn (): Breadth => new Breadth($many, $common));
     $order = $ranks ? "ts_rank(words, 'gneiss'::tsquery) DESC" : 'updated_at DESC';
     $right = DB::table('questions')->join('question_search', 'question_id', '=', 'id')
         ->whereRaw("title LIKE 'Gneiss %' OR title LIKE 'Bands %'")
@@ -347,9 +347,9 @@ it('puts titles first, then the most relevant or, of many, the newest, and leave
 
     expect($found)->toBe($right)->and(count($found))->toBe(150);
 })->with([
-    'few are ranked' => [1000, true],
-    'many, few of them in titles' => [100, false],
-    'many, also in titles' => [5, false],
+    'few are ranked' => [1000, 0.02, true],
+    'many, few of them in titles' => [100, 0.2, false],
+    'many, also in titles' => [5, 0.02, false],
 ]);
 
 it('counts several dimensions at once as it counts each alone', function (string $filter): void {
@@ -410,13 +410,14 @@ function longSearch(string $name): Process
 it('stops a search that the next words overtake, and nobody else’s', function (): void {
     $world = library();
     $me = $world->people['reader']->id;
-    $overtaken = longSearch(StopOvertaken::name($me, 'tab-list'));
+    $overtaken = longSearch(StopOvertaken::name($me, 'tab-list').';6');
     $others = array_map(longSearch(...), [
-        'another list of the same person' => StopOvertaken::name($me, 'tab-facets'),
-        'the same list of another person' => StopOvertaken::name($world->people['writer']->id, 'tab-list'),
+        'another list of the same person' => StopOvertaken::name($me, 'tab-facets').';6',
+        'the same list of another person' => StopOvertaken::name($world->people['writer']->id, 'tab-list').';6',
+        'the same list, asked for later and handled before' => StopOvertaken::name($me, 'tab-list').';10',
     ]);
 
-    ask('GET', '/banks/rocks/questions?words=slate', null, [StopOvertaken::HEADER => 'tab-list'])->assertStatus(200);
+    ask('GET', '/banks/rocks/questions?words=slate', null, [StopOvertaken::HEADER => 'tab-list;7'])->assertStatus(200);
 
     expect($overtaken->wait())
         ->not->toBe(0)

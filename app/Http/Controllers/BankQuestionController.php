@@ -27,11 +27,11 @@ use WideQuarry\Messages\Message;
 
 final class BankQuestionController
 {
-    /** A list waits for counts as long as they are short. */
+    /** Bounds of a count that a list waits for; with words that many questions have, it would take longer than the list. */
     private const COUNTED = 1_000;
 
     #[Operation(
-        'Questions of a bank that meet a filter, 60 a page; the first page counts up to 1,000 of them, and gives null for more',
+        'Questions of a bank that meet a filter, 60 a page; the first page counts them where that is quick (up to 1,000), and gives null elsewhere',
         response: 'QuestionPage',
     )]
     public function index(Request $request, Bank $bank, QuestionSearch $search): AnonymousResourceCollection
@@ -96,7 +96,11 @@ final class BankQuestionController
         return QuestionRowResource::collection(QuestionRows::of($rows, $filter->words, User::asking($request)))->additional([
             'meta' => [
                 'next_cursor' => $next,
-                'found' => $cursor === null ? $search->countUpTo($scope, $filter, self::COUNTED) : null,
+                'found' => match (true) {
+                    $cursor !== null => null,
+                    $next === null => count($rows),
+                    default => $search->countQuickly($scope, $filter, self::COUNTED),
+                },
                 'of' => $cursor === null ? $search->countUpTo($scope, QuestionFilter::fromQuery(''), self::COUNTED) : null,
                 'cut' => $filter->words->cut,
             ],

@@ -12,7 +12,8 @@ use Symfony\Component\HttpFoundation\Response;
 
 /**
  * A person who is typing asks again before the last search is answered, and nobody needs that answer any more. Requests for the same
- * list in the same tab carry its name (Quarry-Search); each stops the searches before it that are still running in the database.
+ * list in the same tab carry its name and count up (Quarry-Search: name;7); each stops those before it that are still running in the
+ * database. They may be handled in another order than they were sent, so what was sent later is left alone.
  */
 final class StopOvertaken
 {
@@ -21,17 +22,17 @@ final class StopOvertaken
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
-        $list = $request->headers->get(self::HEADER) ?? '';
-        if (preg_match('/^[\w-]{1,200}$/D', $list) === 1) {
-            $name = self::name(User::asking($request)->id, $list);
+        if (preg_match('/^([\w-]{1,200});(\d{1,15})$/D', $request->headers->get(self::HEADER) ?? '', $sent) === 1) {
+            $list = self::name(User::asking($request)->id, $sent[1]);
             Sql::rows(
                 <<<'SQL'
                     SELECT pg_cancel_backend(pid) FROM pg_stat_activity
-                    WHERE application_name = ? AND state = 'active' AND pid <> pg_backend_pid()
+                    WHERE CASE WHEN starts_with(application_name, ?) THEN split_part(application_name, ';', 2)::bigint < ? END
+                        AND state = 'active' AND pid <> pg_backend_pid()
                     SQL,
-                [$name],
+                ["$list;", (int) $sent[2]],
             );
-            Sql::rows("SELECT set_config('application_name', ?, false)", [$name]);
+            Sql::rows("SELECT set_config('application_name', ?, false)", ["$list;$sent[2]"]);
         }
 
         return $next($request);

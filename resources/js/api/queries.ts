@@ -27,9 +27,10 @@ export const bankQuery = (slug: string) =>
 /** A bank, or everything one may read where none is named. */
 const within = (slug: string) => (slug === '' ? '' : `/banks/${slug}`)
 
-/** This page, and a list on it: the server stops a search that its next one overtakes. */
+/** This page, a list on it, and its number: the server stops those that a later one overtakes. */
 const page = Math.random().toString(36).slice(2)
-const overtaking = (list: string) => ({ 'Quarry-Search': `${page}-${list}` })
+let searches = 0
+const overtaking = (list: string) => ({ 'Quarry-Search': `${page}-${list};${++searches}` })
 
 /** What stood there stays until the new comes, but never under the name of another bank: a click would take what is not meant. */
 const keptOf =

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react'
 import { texts } from '@/messages'
 import { Dialog } from '@/ui/Dialog'
 import { ListAndReading } from '@/ui/ListAndReading'
-import { Nothing } from '@/ui/Message'
+import { Nothing, Waiting } from '@/ui/Message'
 import type { useBrowsing } from './useBrowsing'
 
 /** Where to look, the list and what is read of it; where there is no room, where to look is a dialog. */
@@ -18,7 +18,7 @@ export function BrowsingPanes({
   /** What is read of a question. */
   reading: (id: string) => ReactNode
 }) {
-  const { active, wide } = browsing
+  const { active, read, wide } = browsing
   return (
     <>
       <ListAndReading
@@ -27,7 +27,7 @@ export function BrowsingPanes({
         list={{ id: 'list', label: texts.bank.list, body: list, size: wide ? 420 : 360, min: 300, max: 720 }}
         reading={{
           label: texts.bank.reading,
-          body: active ? reading(active) : <Nothing title={texts.bank.pick} />,
+          body: read ? reading(read) : active ? <Waiting text={texts.loading} /> : <Nothing title={texts.bank.pick} />,
         }}
         picked={browsing.picked}
       />

@@ -146,7 +146,7 @@ export function StandardsTab({ slug, filter, facets, mayWrite }: Props) {
             className="inline-block min-h-8 px-3 py-1.5 font-semibold text-accent hover:underline"
             to={`/coverage?framework=${chosen?.id ?? ''}&bank=${slug}`}
           >
-            {texts.coverage.title}
+            {texts.frame.coverage}
           </Link>
         </p>
       ) : null}

@@ -22,10 +22,25 @@ type NodeMenuProps = {
   onOnly?: () => void
 }
 
-/** What can be done with a folder or topic. */
+/** What can be done with a folder or topic. A tree has a button in every row, so the menu is made when it is first opened. */
 export function NodeMenu({ item, kind, ask, tabIndex, twins, onTwins, onOnly }: NodeMenuProps) {
+  const [open, setOpen] = useState<boolean | null>(null)
+  const button = { tabIndex, name: texts.tree.what({ name: item.name }) }
+  if (open === null) {
+    return (
+      <MoreButton
+        {...button}
+        aria-haspopup="menu"
+        aria-expanded={false}
+        onClick={() => setOpen(true)}
+        onKeyDown={(event) => {
+          if (event.key === 'ArrowDown') setOpen(true)
+        }}
+      />
+    )
+  }
   return (
-    <Menu.Root align="end" button={<MoreButton tabIndex={tabIndex} name={texts.tree.what({ name: item.name })} />}>
+    <Menu.Root align="end" open={open} onOpen={setOpen} button={<MoreButton {...button} />}>
       {twins > 1 ? <Menu.Item onSelect={onTwins}>{texts.bank.everyOf({ name: item.name, n: twins })}</Menu.Item> : null}
       {onOnly ? <Menu.Item onSelect={onOnly}>{texts.bank.onlyHere}</Menu.Item> : null}
       {ask ? <NodeChanges item={item} kind={kind} ask={ask} /> : null}

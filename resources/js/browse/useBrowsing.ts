@@ -1,6 +1,7 @@
 import { useInfiniteQuery, useQuery } from '@tanstack/react-query'
-import { useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { countQuery, facetsQuery, questionsQuery } from '@/api/queries'
+import { REST, useDebouncedValue } from '@/lib/useDebouncedValue'
 import { useWide } from '@/lib/useWide'
 import { texts } from '@/messages'
 import { useAtHand } from '@/shell/tray/useAtHand'
@@ -14,17 +15,24 @@ export function useBrowsing(slug: string, filter: Filter) {
   const rows = useMemo(() => pages.data?.pages.flatMap((page) => page.data) ?? [], [pages.data])
   const meta = pages.data?.pages[0]?.meta
   const isUncounted = meta !== undefined && !pages.isPlaceholderData && (meta.found === null || meta.of === null)
-  const counted = useQuery({ ...countQuery(slug, filter.query), enabled: isUncounted })
+  const isResting = useDebouncedValue(filter.query, REST) === filter.query
+  const counted = useQuery({ ...countQuery(slug, filter.query), enabled: isUncounted && isResting })
   const found = meta?.found ?? counted.data?.found
   const of = meta?.of ?? counted.data?.of
   const selection = useTraySelection(rows, filter.query)
   const { taken } = useAtHand()
   const empty = useQuery({ ...facetsQuery(slug, filter.query, []), enabled: meta?.found === 0 && filter.any })
+  const { setQuestion } = filter
+  const onBack = useCallback(() => setQuestion(null), [setQuestion])
   const [narrowing, setNarrowing] = useState(false)
   const wide = useWide(1024)
   const narrow = !useWide(768)
   // With room for it, the first question is read until another is picked.
-  const active = filter.question ?? (narrow ? undefined : rows[0]?.id)
+  const first = rows[0]?.id
+  const active = filter.question ?? (narrow ? undefined : first)
+  // The list comes first; and while one types, lists come and go, and the first question of each is not worth reading.
+  const rested = useDebouncedValue(first, REST)
+  const read = filter.question ?? (narrow ? undefined : rested)
   const here = texts.frame.groups.here
   const commands: ScreenCommand[] = [
     ...(active
@@ -48,6 +56,7 @@ export function useBrowsing(slug: string, filter: Filter) {
     rows,
     selection,
     active,
+    read,
     picked: Boolean(filter.question),
     wide,
     narrowing,
@@ -67,6 +76,6 @@ export function useBrowsing(slug: string, filter: Filter) {
       meant: empty.data?.meant ?? null,
     },
     /** For what is read. */
-    reading: { onBack: () => filter.setQuestion(null) },
+    reading: { onBack },
   }
 }

@@ -1,4 +1,4 @@
-import { type ComponentType, type ReactNode, Suspense } from 'react'
+import { type ComponentType, memo, type ReactNode, Suspense } from 'react'
 import { lazyAgain } from './lazyAgain'
 
 const loads: (() => Promise<unknown>)[] = []
@@ -12,13 +12,14 @@ export function lazily<Module, Name extends keyof Module>(
   const part = () => load().then((module) => ({ default: module[name] as ComponentType<object> }))
   const Part = lazyAgain(part)
   loads.push(part)
+  // A pane is drawn again only when what it is told changes, not with the screen around it.
   // biome-ignore lint/correctness/noComponentHookFactories: called once for each component, at the top of a module
-  const Lazily = (props: object) => (
+  const Lazily = memo((props: object) => (
     <Suspense fallback={fallback}>
       <Part {...props} />
     </Suspense>
-  )
-  return Lazily as ReturnType<typeof lazily<Module, Name>>
+  ))
+  return Lazily as unknown as ReturnType<typeof lazily<Module, Name>>
 }
 
 /** A module that is wanted when something is done: fetched then, or before that when nothing else is to do. */

@@ -1,5 +1,8 @@
 import { useEffect, useState } from 'react'
 
+/** Milliseconds after which nobody is typing any more: the list is asked for before, what only goes with it waits so long. */
+export const REST = 250
+
 /** A value once it has rested, so that typing asks nothing of the server. */
 export function useDebouncedValue<Value>(value: Value, pause: number): Value {
   const text = JSON.stringify(value)

@@ -1078,6 +1078,9 @@ export type Messages = {
     rangeAt: (values: { what: Words; at: Words }) => string
     showThem: string
     order: string
+    regroup: string
+    carry: string
+    compare: string
     reread: string
     runSpecimens: string
     defaults: string
@@ -1453,7 +1456,6 @@ export type Messages = {
     unlockAll: string
   }
   carry: {
-    command: string
     title: string
     settings: string
     about: string
@@ -1510,7 +1512,6 @@ export type Messages = {
   }
   compare: {
     title: string
-    command: string
     about: string
     with: string
     bank: string
@@ -1548,7 +1549,6 @@ export type Messages = {
     there: string
   }
   coverage: {
-    title: string
     of: string
     topicsOf: (values: { bank: Words }) => string
     frameworks: string
@@ -2068,6 +2068,10 @@ export type Messages = {
       light: string
       dark: string
     } & Record<string, string>
+    coverage: string
+    desk: string
+    work: string
+    bring: string
     commands: string
     commandsHint: string
     noCommand: string
@@ -2198,7 +2202,6 @@ export type Messages = {
     found: (values: { n: number }) => string
   }
   home: {
-    title: string
     begun: string
     begunNothing: string
     untitled: {
@@ -2608,7 +2611,6 @@ export type Messages = {
       assumed: (values: { n: number }) => string
     }
     bank: {
-      command: string
       title: string
       about: string
       go: (values: { n: number }) => string
@@ -4454,7 +4456,6 @@ export type Messages = {
     title: string
     none: string
     noneNext: string
-    bring: string
     direction: {
       in: string
       out: string
@@ -4729,7 +4730,6 @@ export type Messages = {
     open: string
   }
   work: {
-    title: string
     about: string
     none: string
     kinds: {

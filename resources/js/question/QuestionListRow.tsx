@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { QuestionRow } from '@/api/schema'
 import { texts } from '@/messages'
 import { kindWords } from '@/parts/words'
@@ -24,7 +25,7 @@ type RowProps = {
 }
 
 /** A question in a list: title, first words with what was found marked, and what it is. */
-export function QuestionListRow({ row, active, selected, taken, withBank }: RowProps) {
+export const QuestionListRow = memo(function QuestionListRow({ row, active, selected, taken, withBank }: RowProps) {
   const { has } = useDetails()
   const where = [...(has('place') ? row.places.slice(0, 3) : []), ...(has('source') && row.source !== '' ? [row.source] : [])]
   return (
@@ -93,7 +94,7 @@ export function QuestionListRow({ row, active, selected, taken, withBank }: RowP
       </span>
     </div>
   )
-}
+})
 
 export function Marks({ pieces }: { pieces: [string, boolean][] }) {
   // biome-ignore lint/suspicious/noArrayIndexKey: pieces of one text, told by their place

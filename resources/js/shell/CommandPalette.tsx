@@ -1,11 +1,13 @@
 import { useState } from 'react'
 import { useLocation } from 'react-router'
 import { isPublic } from '@/lib/isPublic'
+import { lazily } from '@/lib/lazily'
 import { texts } from '@/messages'
 import { CommandList } from '@/ui/CommandList'
 import { ctrl, single, useCommandStore, useCommands } from '@/ui/commands'
 import { useNamed } from '@/ui/useNamed'
-import { KeyList } from './KeyList'
+
+const KeyList = lazily(() => import('./KeyList'), 'KeyList')
 
 /**
  * The list of commands and the list of keys. It is mounted above the screens and asks only for the address, so that a key pressed or a word
@@ -39,7 +41,7 @@ export function CommandPalette() {
         onType={setTyped}
         words={{ title: texts.frame.commands, placeholder: texts.frame.commandsHint, nothing: texts.frame.noCommand }}
       />
-      <KeyList open={shown === 'keys'} onClose={() => show(null)} />
+      {shown === 'keys' ? <KeyList open onClose={() => show(null)} /> : null}
     </>
   )
 }

@@ -79,14 +79,14 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
           },
         ]
       : []),
-    { id: 'desk-area', group: texts.frame.groups.go, title: texts.home.title, run: () => navigate('/desk') },
+    { id: 'desk-area', group: texts.frame.groups.go, title: texts.frame.desk, run: () => navigate('/desk') },
     { id: 'banks', group: texts.frame.groups.go, title: texts.frame.goBanks, run: () => navigate('/banks') },
     { id: 'catalogue', group: texts.frame.groups.go, title: texts.bank.catalogue, run: () => navigate('/find') },
     { id: 'assessments', group: texts.frame.groups.go, title: texts.frame.goAssessments, run: () => navigate('/assessments') },
-    { id: 'coverage', group: texts.frame.groups.go, title: texts.coverage.title, run: () => navigate('/coverage') },
+    { id: 'coverage', group: texts.frame.groups.go, title: texts.frame.coverage, run: () => navigate('/coverage') },
     { id: 'frameworks', group: texts.frame.groups.go, title: texts.standards.title, run: () => navigate('/frameworks') },
     { id: 'transfers', group: texts.frame.groups.go, title: texts.frame.goTransfers, run: () => navigate('/transfers') },
-    { id: 'bring', group: texts.frame.groups.go, title: texts.transfers.bring, run: () => navigate('/intakes/new') },
+    { id: 'bring', group: texts.frame.groups.go, title: texts.frame.bring, run: () => navigate('/intakes/new') },
     {
       id: 'help',
       group: texts.frame.groups.go,
@@ -97,7 +97,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
     },
     { id: 'formats', group: texts.frame.groups.go, title: texts.frame.formats, run: () => navigate('/help/formats') },
     { id: 'account', group: texts.frame.groups.go, title: texts.frame.account, run: () => navigate('/account') },
-    { id: 'work', group: texts.frame.groups.go, title: texts.work.title, run: () => navigate('/work') },
+    { id: 'work', group: texts.frame.groups.go, title: texts.frame.work, run: () => navigate('/work') },
     ...(me.data?.is_administrator
       ? [{ id: 'people', group: texts.frame.groups.go, title: texts.frame.people, run: () => navigate('/people') }]
       : []),
@@ -158,7 +158,7 @@ export function Shell({ title, crumbs, aside, actions, search, tray, children }:
               {me.data.unread > 0 ? (
                 <Menu.Item onSelect={() => navigate('/account')}>{texts.frame.unread({ n: me.data.unread })}</Menu.Item>
               ) : null}
-              <Menu.Item onSelect={() => navigate('/work')}>{texts.work.title}</Menu.Item>
+              <Menu.Item onSelect={() => navigate('/work')}>{texts.frame.work}</Menu.Item>
               {me.data.is_administrator ? <Menu.Item onSelect={() => navigate('/people')}>{texts.frame.people}</Menu.Item> : null}
               <Menu.Line />
               <Menu.Item onSelect={() => show('keys')} keys="?">

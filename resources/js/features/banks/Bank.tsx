@@ -79,16 +79,16 @@ export function Bank() {
           {
             id: 'compare',
             group: texts.frame.groups.go,
-            title: texts.compare.command,
+            title: texts.bank.compare,
             run: () => navigate(`/banks/${slug}/compare`),
           },
-          { id: 'regroup', group: here, title: texts.migration.bank.command, run: () => setDialog('regroup') },
+          { id: 'regroup', group: here, title: texts.bank.regroup, run: () => setDialog('regroup') },
           { id: 'acts', group: texts.frame.groups.go, title: texts.acts.title, run: () => navigate(`/banks/${slug}/acts`) },
           { id: 'bin', group: texts.frame.groups.go, title: texts.acts.bin.open, run: () => navigate(`/banks/${slug}?is=binned`) },
           { id: 'reread', group: here, title: texts.bank.reread, run: readAgain },
         ]
       : []),
-    { id: 'carry', group: texts.frame.groups.go, title: texts.carry.command, run: carry },
+    { id: 'carry', group: texts.frame.groups.go, title: texts.bank.carry, run: carry },
     { id: 'rubrics', group: texts.frame.groups.go, title: texts.bank.rubrics, run: () => navigate(`/banks/${slug}/rubrics`) },
     { id: 'stimuli', group: texts.frame.groups.go, title: texts.bank.stimuli, run: () => navigate(`/banks/${slug}/stimuli`) },
     { id: 'media', group: texts.frame.groups.go, title: texts.bank.media, run: () => navigate(`/banks/${slug}/media`) },
@@ -139,15 +139,15 @@ export function Bank() {
               <>
                 <Menu.Line />
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}/order`)}>{texts.bank.order}</Menu.Item>
-                <Menu.Item onSelect={() => setDialog('regroup')}>{texts.migration.bank.command}</Menu.Item>
-                <Menu.Item onSelect={() => navigate(`/banks/${slug}/compare`)}>{texts.compare.command}</Menu.Item>
+                <Menu.Item onSelect={() => setDialog('regroup')}>{texts.bank.regroup}</Menu.Item>
+                <Menu.Item onSelect={() => navigate(`/banks/${slug}/compare`)}>{texts.bank.compare}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}/acts`)}>{texts.acts.title}</Menu.Item>
                 <Menu.Item onSelect={() => navigate(`/banks/${slug}?is=binned`)}>{texts.acts.bin.open}</Menu.Item>
                 <Menu.Item onSelect={readAgain}>{texts.bank.reread}</Menu.Item>
               </>
             ) : null}
             <Menu.Item onSelect={() => setDialog('copy')}>{texts.banks.copy}</Menu.Item>
-            <Menu.Item onSelect={carry}>{texts.carry.command}</Menu.Item>
+            <Menu.Item onSelect={carry}>{texts.bank.carry}</Menu.Item>
             {keeps ? <Menu.Line /> : null}
             {keeps ? (
               <>

@@ -33,7 +33,7 @@ export function CoverageScreen() {
   const bankName = (slug: string) => banks.find((one) => one.slug === slug)?.name ?? slug
   const title =
     at.topics === ''
-      ? (frameworks.data?.data.filter((one) => one.id === framework).map(frameworkName)[0] ?? words.title)
+      ? (frameworks.data?.data.filter((one) => one.id === framework).map(frameworkName)[0] ?? texts.frame.coverage)
       : words.topicsOf({ bank: bankName(at.topics) })
   const data = coverage.data
   const rows = data ? rowsOf(data, at.levels, at.unit) : []
@@ -42,8 +42,8 @@ export function CoverageScreen() {
   return (
     <div data-print-page="">
       <Shell
-        title={`${words.title}: ${title}`}
-        crumbs={[{ title: words.title, to: '/coverage' }, { title }]}
+        title={`${texts.frame.coverage}: ${title}`}
+        crumbs={[{ title: texts.frame.coverage, to: '/coverage' }, { title }]}
         aside={data ? words.total({ all: data.totals.all, without: data.totals.without }) : null}
         actions={
           <>
@@ -73,7 +73,7 @@ export function CoverageScreen() {
           </Nothing>
         ) : (
           <div className="grid h-full grid-cols-[minmax(0,1fr)_minmax(360px,42%)] max-lg:grid-cols-1 max-lg:overflow-y-auto">
-            <section aria-label={words.title} data-print="" className="overflow-y-auto bg-well px-5 py-4 max-lg:overflow-visible">
+            <section aria-label={texts.frame.coverage} data-print="" className="overflow-y-auto bg-well px-5 py-4 max-lg:overflow-visible">
               <Controls at={at} framework={framework} banks={banks} frameworks={frameworks.data?.data ?? []} />
               <Asked query={coverage} />
               {data && at.view === 'picture' ? (

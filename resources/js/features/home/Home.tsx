@@ -21,7 +21,7 @@ const wants: [keyof Desk['waiting'][number], string][] = [
 export function Home() {
   const desk = useQuery(deskQuery)
   return (
-    <Shell title={texts.home.title} crumbs={[{ title: texts.home.title }]}>
+    <Shell title={texts.frame.desk} crumbs={[{ title: texts.frame.desk }]}>
       <div className="h-full overflow-y-auto">
         <Asked query={desk} />
         {desk.data ? (

@@ -16,7 +16,7 @@ const addresses: Partial<Record<Failed['kind'], string>> = { intake: '/intakes',
 export function Work() {
   const failed = useQuery(failedQuery)
   return (
-    <Shell title={words.title} crumbs={[{ title: words.title }]}>
+    <Shell title={texts.frame.work} crumbs={[{ title: texts.frame.work }]}>
       <div className="h-full overflow-y-auto px-4">
         <Asked query={failed} />
         {failed.data?.length === 0 ? <Nothing title={words.none}>{words.about}</Nothing> : null}

@@ -150,7 +150,7 @@ function Actions({ whole, onRename, onAdd, onMove }: ActionsProps) {
   return (
     <>
       <Link className="font-semibold text-accent hover:underline" to={`/coverage?framework=${whole.id}`}>
-        {texts.coverage.title}
+        {texts.frame.coverage}
       </Link>
       <a className="font-semibold text-accent hover:underline" href={`/api/v1/frameworks/${whole.id}/file`} download>
         {words.asCase}

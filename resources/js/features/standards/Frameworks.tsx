@@ -20,7 +20,7 @@ export function Frameworks() {
   return (
     <Shell
       title={words.title}
-      crumbs={[{ title: texts.coverage.title, to: '/coverage' }, { title: words.title }]}
+      crumbs={[{ title: texts.frame.coverage, to: '/coverage' }, { title: words.title }]}
       actions={
         frameworks.data?.keeps ? (
           <Button look="primary" onClick={() => setBringing(true)}>

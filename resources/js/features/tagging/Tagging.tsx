@@ -196,7 +196,7 @@ export function Tagging() {
               className="inline-flex min-h-8 items-center font-semibold text-accent hover:underline"
               to={`/coverage?${byTopics ? `topics=${slug}` : `framework=${framework}&bank=${slug}`}`}
             >
-              {texts.coverage.title}
+              {texts.frame.coverage}
             </Link>
           </p>
         </Nothing>

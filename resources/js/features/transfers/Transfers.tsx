@@ -33,7 +33,7 @@ export function Transfers() {
       crumbs={[{ title: texts.transfers.title }]}
       actions={
         <Button look="primary" onClick={() => navigate('/intakes/new')}>
-          {texts.transfers.bring}
+          {texts.frame.bring}
         </Button>
       }
     >
@@ -43,7 +43,7 @@ export function Transfers() {
           <Nothing title={texts.transfers.none}>
             <p>{texts.transfers.noneNext}</p>
             <p className="mt-3">
-              <Button onClick={() => navigate('/intakes/new')}>{texts.transfers.bring}</Button>
+              <Button onClick={() => navigate('/intakes/new')}>{texts.frame.bring}</Button>
             </p>
           </Nothing>
         ) : null}

@@ -51,8 +51,8 @@ describe.each(parts)('$kind', (view) => {
   })
 
   test('keeps nobody waiting but itself while what learners see is fetched', () => {
-    // a component of React.lazy is no function; bare, it would take the whole screen away until it is there
-    expect(typeof view.Learner).toBe('function')
+    // a component of React.lazy, bare, would take the whole screen away until it is there
+    expect(view.Learner).not.toHaveProperty('$$typeof', Symbol.for('react.lazy'))
   })
 
   test('says a response in words', () => {

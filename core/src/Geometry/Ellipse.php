@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace WideQuarry\Geometry;
 
 use Brick\Math\BigRational;
+use WideQuarry\Numbers\Exact;
 
 /** An upright ellipse; a circle where its two radii are the same. */
 final readonly class Ellipse implements Shape
@@ -27,7 +28,7 @@ final readonly class Ellipse implements Shape
         if (! $this->hasArea() || ! $this->box->holds($point)) {
             return false;
         }
-        [$rx, $ry] = [$this->rx->toFloat(), $this->ry->toFloat()];
+        [$rx, $ry] = [Exact::float($this->rx), Exact::float($this->ry)];
         $x = ($point->nearX - $this->centre->nearX) * $ry;
         $y = ($point->nearY - $this->centre->nearY) * $rx;
         $size = ((abs($point->nearX) + abs($this->centre->nearX)) * $ry) ** 2 +

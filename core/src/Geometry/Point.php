@@ -19,8 +19,8 @@ final readonly class Point
 
     public function __construct(public BigRational $x, public BigRational $y)
     {
-        $this->nearX = $x->toFloat();
-        $this->nearY = $y->toFloat();
+        $this->nearX = Exact::float($x);
+        $this->nearY = Exact::float($y);
     }
 
     public static function of(string $x, string $y): self

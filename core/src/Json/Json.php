@@ -57,11 +57,22 @@ final class Json
     /** A deep copy that shares nothing. */
     public static function copy(mixed $value): mixed
     {
-        return match (true) {
-            is_array($value) => array_map(self::copy(...), $value),
-            $value instanceof \stdClass => (object) array_map(self::copy(...), get_object_vars($value)),
-            default => $value,
-        };
+        if ($value instanceof \stdClass) {
+            $value = clone $value;
+            foreach (get_object_vars($value) as $name => $inner) {
+                if (! is_scalar($inner)) {
+                    $value->{$name} = self::copy($inner);
+                }
+            }
+        } elseif (is_array($value)) {
+            foreach ($value as $key => $inner) {
+                if (! is_scalar($inner)) {
+                    $value[$key] = self::copy($inner);
+                }
+            }
+        }
+
+        return $value;
     }
 
     private static function problem(string $text): Malformed

@@ -139,6 +139,14 @@ final class Exact
         return strlen($above) <= 9 && strlen($below) <= 9 ? [(int) $above, (int) $below] : null;
     }
 
+    /** The nearest float, or one beside it. */
+    public static function float(BigRational $value): float
+    {
+        $small = self::small($value);
+
+        return $small === null ? $value->toFloat() : $small[0] / $small[1];
+    }
+
     /** The greatest common divisor, at least 1. */
     public static function common(int $a, int $b): int
     {

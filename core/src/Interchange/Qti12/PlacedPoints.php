@@ -153,14 +153,20 @@ final readonly class PlacedPoints
         yield $shape->middle();
         yield from $shape->outline();
         $box = $shape->box();
-        for ($i = 1; $i < self::GRID; $i++) {
-            for ($j = 1; $j < self::GRID; $j++) {
-                yield new Point(
-                    $box->from->x->plus($box->width()->multipliedBy($i)->dividedBy(self::GRID)),
-                    $box->from->y->plus($box->height()->multipliedBy($j)->dividedBy(self::GRID)),
-                );
+        $rows = self::between($box->from->y, $box->height());
+        foreach (self::between($box->from->x, $box->width()) as $x) {
+            foreach ($rows as $y) {
+                yield new Point($x, $y);
             }
         }
+    }
+
+    /** @return list<BigRational> places at even distances along a side, without its ends */
+    private static function between(BigRational $from, BigRational $length): array
+    {
+        $step = $length->dividedBy(self::GRID);
+
+        return array_map(fn (int $i): BigRational => Exact::simplified($from->plus($step->multipliedBy($i))), range(1, self::GRID - 1));
     }
 
     private static function shape(\stdClass $area): ?Shape

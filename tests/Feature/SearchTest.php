@@ -341,6 +341,8 @@ it('puts titles first, then the most relevant or, of many, the newest, and leave
     $cursor = '';
     do {
         $page = ask('GET', "/banks/rocks/questions?words=gneiss$cursor")->json();
+        // broad words are counted by a request of their own
+        expect($page['meta']['found'])->toBe($cursor === '' && $ranks ? 150 : null);
         $found = [...$found, ...array_column($page['data'], 'id')];
         $cursor = "&cursor={$page['meta']['next_cursor']}";
     } while ($page['meta']['next_cursor'] !== null);
@@ -351,6 +353,17 @@ it('puts titles first, then the most relevant or, of many, the newest, and leave
     'many, few of them in titles' => [100, 0.2, false],
     'many, also in titles' => [5, 0.02, false],
 ]);
+
+it('knows how many there are from a page that has them all, however broad the words', function (): void {
+    library();
+    app()->bind(Breadth::class, fn (): Breadth => new Breadth(0));
+    $page = ask('GET', '/banks/rocks/questions?words=slate&difficulty=4')->json();
+
+    expect($page['meta']['found'])
+        ->toBe(count($page['data']))
+        ->and($page['meta']['found'])
+        ->toBe(ask('GET', '/banks/rocks/count?words=slate&difficulty=4')->json('found'));
+});
 
 it('counts several dimensions at once as it counts each alone', function (string $filter): void {
     library();

@@ -74,3 +74,21 @@ it('says what is ticked, how deep it lies, and has one stop for Tab', async () =
   await user.tab()
   expect(document.activeElement).toHaveTextContent('after')
 })
+
+it('draws only the rows again whose count, place or tick has changed', () => {
+  const more = vi.fn((item: { id: string }) => <span>{item.id}</span>)
+  const tick = vi.fn()
+  const none: string[] = []
+  const counted = (counts: Record<string, number>) => items.map((item) => ({ ...item, count: counts[item.id] ?? 0 }))
+  const tree = (counts: Record<string, number>, ticked = none) => (
+    <Tree name="t" label="A tree" items={counted(counts)} ticked={ticked} onTick={tick} more={more} />
+  )
+  const { rerender } = render(tree({ b: 1 }))
+  const drawn = () => new Set(more.mock.calls.splice(0).map(([item]) => item.id))
+  drawn()
+  rerender(tree({ b: 2 }))
+  expect(drawn()).toEqual(new Set(['b']))
+  expect(screen.getByRole('treeitem', { name: 'Twig, 2' })).toBeVisible()
+  rerender(tree({ b: 2 }, ['d']))
+  expect(drawn()).toEqual(new Set(['d']))
+})

@@ -131,16 +131,21 @@ const tries = []
 const plain = []
 for (let i = 0; i < 12; i++) {
   await pane.getByRole('radio').nth(i).check()
-  const wait = page.waitForResponse((response) => response.url().endsWith('/score'))
-  tries.push(
-    await timed(
-      () => pane.getByRole('button', { name: 'Check answer' }).click(),
-      async () => {
-        await wait
-        await pane.getByRole('region', { name: 'How it was scored' }).waitFor()
-      },
-    ),
-  )
+  // By the page's own clock, as the request beside it is: from the press to the outcome drawn.
+  await page.evaluate(() => {
+    window.tried = new Promise((done) => {
+      addEventListener('pointerdown', () => {
+        const start = performance.now()
+        new MutationObserver((_, observer) => {
+          if (!document.querySelector('[aria-label="How it was scored"]')) return
+          observer.disconnect()
+          requestAnimationFrame(() => done(performance.now() - start))
+        }).observe(document.body, { childList: true, subtree: true })
+      }, { capture: true, once: true })
+    })
+  })
+  await pane.getByRole('button', { name: 'Check answer' }).click()
+  tries.push(await page.evaluate(() => window.tried))
   plain.push(await page.evaluate(async () => {
     const start = performance.now()
     await (await fetch('/api/v1/me', { headers: { Accept: 'application/json' } })).text()
@@ -149,7 +154,8 @@ for (let i = 0; i < 12; i++) {
   const afresh = pane.getByRole('button', { name: 'Start again' })
   await afresh.click()
 }
-missed ||= median(tries) > 150
-console.log(`try: check to outcome shown        ${ms(median(tries))}   a trivial signed-in request ${ms(median(plain))}   at most 150 ms   ${median(tries) > 150 ? 'MISSED' : 'good'}`)
+const tried = median(tries) / median(plain)
+missed ||= tried > 3
+console.log(`try: check to outcome shown        ${ms(median(tries))}   a trivial signed-in request ${ms(median(plain))}   ratio ${tried.toFixed(1)} of at most 3   ${tried > 3 ? 'MISSED' : 'good'}`)
 await browser.close()
 process.exit(missed ? 1 : 0)

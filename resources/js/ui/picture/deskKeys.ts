@@ -64,8 +64,9 @@ function goes(event: KeyboardEvent, here: string, { things, focus, onSelect }: D
   if (next === undefined) return false
   const to = things[Math.min(Math.max(next, 0), things.length - 1)]
   if (to) {
+    focus(to.id) // at once, so that the next key is this thing's
     onSelect([to.id])
-    requestAnimationFrame(() => focus(to.id))
+    requestAnimationFrame(() => focus(to.id)) // what is selected may be drawn in another place, and lose it
   }
   return true
 }

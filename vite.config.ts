@@ -18,7 +18,8 @@ const ofLists = new RegExp(
     'resources/js/(browse|question/details)/(?!TreeDialog\\.|GroupedRows)',
     'resources/js/bulk/useAct',
     'resources/js/lib/(drag|echoes|format|groupBy|lazily|lazyAgain|storage|use(Address|DebouncedValue|Selection|Steady|Wide))\\.',
-    'resources/js/ui/(tree/(Tree|TreeRows|Twisty|items|typeAhead|useTreeModel)|Asked|Chip|Field|ListAndReading|MoreButton|Panes|Strata|Tabs|Tick|VirtualRows)\\.',
+    'resources/js/ui/tree/(Tree|TreeRows|Twisty|items|typeAhead|useTreeModel)\\.',
+    'resources/js/ui/(Asked|Chip|Field|ListAndReading|MoreButton|Panes|Strata|Tabs|Tick|VirtualRows)\\.',
     'lucide-react/dist/esm/icons/',
   ].join('|'),
 )

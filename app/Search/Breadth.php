@@ -31,7 +31,7 @@ final class Breadth
 
     /**
      * @param  int  $many  more matches than this take too long to rank while somebody waits
-     * @param  float  $common  with words in this share of the titles, a page is full before more than some thousand rows are looked at
+     * @param  float  $common  the share of titles from which on a page is full after a few thousand rows
      */
     public function __construct(private readonly int $many = 4_000, private readonly float $common = 0.02)
     {
@@ -68,7 +68,7 @@ final class Breadth
 
     /**
      * Whether so many have the words in their titles that walking the order is quicker than sorting those that have them. In one bank the
-     * newest tell, which are where the walk begins: of a beginning of a word PostgreSQL's estimate of titles is mostly a constant.
+     * newest tell, where the walk begins: PostgreSQL's estimate for the beginning of a word is often just a constant.
      */
     public function inTitles(QuestionFilter $filter, Scope $scope): bool
     {

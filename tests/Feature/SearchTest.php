@@ -319,7 +319,11 @@ it('narrows to one folder alone, to a topic by its title anywhere, to who change
         ->toBe(2);
 });
 
-it('puts titles first, then the most relevant or, of many, the newest, and leaves nothing out', function (int $many, float $common, bool $ranks): void {
+it('puts titles first, then the most relevant or, of many, the newest, and leaves nothing out', function (
+    int $many,
+    float $common,
+    bool $ranks,
+): void {
     $world = library();
     mt_srand(7);
     foreach (range(1, 150) as $i) {

@@ -27,11 +27,11 @@ use WideQuarry\Messages\Message;
 
 final class BankQuestionController
 {
-    /** Bounds of a count that a list waits for; with words that many questions have, it would take longer than the list. */
+    /** A list counts no further than this, and not at all where counting would take longer than finding. */
     private const COUNTED = 1_000;
 
     #[Operation(
-        'Questions of a bank that meet a filter, 60 a page; the first page counts them where that is quick (up to 1,000), and gives null elsewhere',
+        'Questions of a bank that meet a filter, 60 a page; the first page counts up to 1,000 where that is quick, and else gives null',
         response: 'QuestionPage',
     )]
     public function index(Request $request, Bank $bank, QuestionSearch $search): AnonymousResourceCollection

@@ -209,9 +209,9 @@ final class Exact
     /** Rounds half away from zero to a multiple of $step, which is above zero; what is one is given back as it is. */
     public static function toStep(BigRational $value, BigRational $step): BigRational
     {
-        [$small, $smallStep] = [self::small($value), self::small($step)];
-        if ($small !== null && $smallStep !== null && $small[0] * $smallStep[1] % ($small[1] * $smallStep[0]) === 0) { // @pest-mutate-ignore
-            return $value; // @pest-mutate-ignore only faster
+        [$a, $b] = [self::small($value), self::small($step)];
+        if ($a !== null && $b !== null && $a[0] * $b[1] % ($a[1] * $b[0]) === 0) { // @pest-mutate-ignore only faster
+            return $value; // @pest-mutate-ignore
         }
         $steps = $value->dividedBy($step)->simplified();
         if ($steps->getDenominator()->isEqualTo(1)) { // @pest-mutate-ignore only faster

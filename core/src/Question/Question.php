@@ -139,7 +139,12 @@ final readonly class Question
     /** M: the sum of the parts' points. */
     public function points(): BigRational
     {
-        return array_reduce($this->parts, fn (BigRational $sum, Part $part): BigRational => Exact::plus($sum, $part->points()), Exact::zero());
+        $sum = Exact::zero();
+        foreach ($this->parts as $part) {
+            $sum = Exact::plus($sum, $part->points());
+        }
+
+        return $sum;
     }
 
     /** @throws NotScorable */

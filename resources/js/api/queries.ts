@@ -27,7 +27,7 @@ export const bankQuery = (slug: string) =>
 /** A bank, or everything one may read where none is named. */
 const within = (slug: string) => (slug === '' ? '' : `/banks/${slug}`)
 
-/** This page, a list on it, and its number: the server stops those that a later one overtakes. */
+/** This page, a list on it, and a number that counts up: the server stops a search once a later one has begun. */
 const page = Math.random().toString(36).slice(2)
 let searches = 0
 const overtaking = (list: string) => ({ 'Quarry-Search': `${page}-${list};${++searches}` })

@@ -22,7 +22,7 @@ type Props = {
   mayWrite: boolean
 }
 
-/** The tree of topics or of folders, with counts; what it is made of stays the same while words are typed, so that it is not drawn again. */
+/** The tree of topics or of folders, with counts. What it is made of stays the same while one types, so that it is not drawn again. */
 export function TreeTab({ slug, name, filter, trees, facets, missing, mayWrite }: Props) {
   const kind = name === 'topic' ? 'topics' : 'folders'
   const nodes = trees?.[kind]

@@ -68,6 +68,9 @@ type RowProps = {
   more: Props['more'] | undefined
 }
 
+const TICKED = 'border-accent bg-paper font-semibold'
+const UNTICKED = 'border-transparent hover:bg-paper'
+
 /** Drawn again only when something of it has changed: a tree has many, and counts change while one types. */
 const Row = memo(function Row({ node, name, count, isTicked, isFocused, onTick, walk, more }: RowProps) {
   const id = node.getId()
@@ -87,7 +90,7 @@ const Row = memo(function Row({ node, name, count, isTicked, isFocused, onTick, 
         else if (!walk(event, node)) return
         event.preventDefault()
       }}
-      className={`-outline-offset-2 group flex min-h-7 items-center gap-1.5 border-l-3 pr-2 ${isTicked ? 'border-accent bg-paper font-semibold' : 'border-transparent hover:bg-paper'}`}
+      className={`-outline-offset-2 group flex min-h-7 items-center gap-1.5 border-l-3 pr-2 ${isTicked ? TICKED : UNTICKED}`}
       style={{ paddingInlineStart: 2 + node.getItemMeta().level * 16 }}
     >
       <Twisty node={node} />
